@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+source "https://rubygems.org"
+
+ruby ">= 3.1"
+
+gem "zeitwerk", "~> 2.6"
+gem "bigdecimal"
+
+# store
+gem "activerecord", "~> 7.2"
+gem "sqlite3", "~> 2.8"
+gem "tzinfo"
+gem "tzinfo-data"
+gem "csv"
+
+# web
+gem "sinatra", "~> 4.2"
+gem "rack", "~> 3.2"
+gem "puma", "~> 8.0"
+
+group :test do
+  gem "rspec", "~> 3.13"
+  gem "rack-test", "~> 2.3"
+  gem "capybara", "~> 3.40"
+  gem "cuprite", "~> 0.19"
+  gem "json_schemer", "~> 2.5"
+end
+
+group :development do
+  gem "rubocop", "~> 1.91"
+  gem "standard", "~> 1.57"
+  gem "brakeman", "~> 7.1"
+end

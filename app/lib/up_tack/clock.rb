@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+require "tzinfo"
+
+module UpTack
+  # The core's clock port: the machine's clock, or one set to a moment, read in
+  # the firm's time zone.
+  class Clock
+    # @param zone [String] name in the tz database
+    # @param at [Time, nil] a moment at which this clock stands still
+    def initialize(zone, at: nil)
+      @zone = TZInfo::Timezone.get(zone)
+      @at = at&.getutc
+    end
+
+    # @param zone [String]
+    # @param text [String] day and hour at the firm, "2026-11-23T09:30"
+    # @return [Clock, nil] standing still at that moment; nil if there is none such
+    def self.standing(zone, text)
+      match = /\A(\d{4})-(\d{2})-(\d{2})(?:[T ](\d{2}):(\d{2}))?\z/.match(text.to_s) or return
+      year, month, day, hour, minute = match.captures.map(&:to_i)
+      return unless year.positive? && Date.valid_date?(year, month, day) && hour < 24 && minute < 60
+
+      new(zone, at: TZInfo::Timezone.get(zone).local_time(year, month, day, hour, minute) { |periods| periods.first })
+    rescue TZInfo::PeriodNotFound
+      new(zone, at: TZInfo::Timezone.get(zone).local_time(year, month, day, hour + 1, minute))
+    end
+
+    # @return [Time] in UTC
+    def now = @at || Time.now.utc
+
+    # @return [Date] at the firm
+    def today = day_of(now)
+
+    # @return [Date] the day of a moment, at the firm
+    def day_of(time) = local(time).to_date
+
+    # @return [Time] the moment as the firm's clocks show it
+    def local(time) = @zone.to_local(time.getutc)
+
+    def pretend? = !@at.nil?
+  end
+end

@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+require "json"
+
+module UpTack
+  module Commands
+    # Works out one formula and prints a line of JSON:
+    #
+    #   uptack eval 'value(a) * 3' --values '{"a":"1.10"}'
+    #   {"type":"number","value":"3.3"}
+    #
+    # A mistake goes to standard error as {"message":…,"from":…,"to":…} with
+    # character offsets from 0, and the exit status is 1.
+    class Eval
+      USAGE = %q('EXPRESSION' [--values '{"a":"1.10"}'] [--today 2026-11-23])
+      # Notes that stand for a result that can't be had at all.
+      FATAL = %i[too_large too_long].freeze
+
+      def initialize(out:, err:)
+        @out = out
+        @err = err
+      end
+
+      # @param arguments [Array<String>]
+      # @return [Integer] 0, or 1 after a mistake
+      def run(arguments)
+        @today = nil
+        @values = {}
+        texts = take_options(arguments)
+        return fail_with("One expression is expected: uptack eval #{USAGE}") unless texts.one?
+
+        print_result(texts.first)
+      rescue ArgumentError => e
+        fail_with(e.message)
+      rescue Core::Expression::Invalid => e
+        problem = e.problems.first
+        fail_with(problem.message, problem.from, problem.to)
+      end
+
+      private
+
+      # Takes the two options out by hand: an expression such as `-2 ^ 2` must
+      # not be mistaken for one.
+      # @return [Array<String>] what is left
+      def take_options(arguments)
+        rest = arguments.flat_map { |each| each.start_with?("--values=", "--today=") ? each.split("=", 2) : [each] }
+        texts = []
+        while (argument = rest.shift)
+          case argument
+          when "--values" then @values = values_in(rest.shift.to_s)
+          when "--today" then @today = day(rest.shift.to_s)
+          else texts << argument
+          end
+        end
+        texts
+      end
+
+      def print_result(text)
+        formula = Core::Expression.compile(text.dup.force_encoding(Encoding::UTF_8), Core::Expression::Scope.of_values(@values))
+        evaluation = Core::Expression::Evaluation.new(values: @values.transform_keys(&:downcase), context: context)
+        value = formula.call(evaluation)
+        code, sentence = evaluation.notes.last
+        return fail_with("#{sentence[0].upcase}#{sentence[1..]}.", formula.tree.from, formula.tree.to) if FATAL.include?(code)
+
+        type = value.nil? ? :any : Core::Expression::Types.of(value)
+        @out.puts JSON.generate(type: Core::Expression::Types.name(type), value: Core::Values.dump(value))
+        0
+      end
+
+      def context
+        now = @today ? Time.utc(@today.year, @today.month, @today.day, 12) : Time.now.utc
+        clock = Core::Save::Ports::StoppedClock.new(now: now, today: @today || Date.today)
+        Core::Save::Context.new(clock: clock, person: Core::Save::Ports::Person.new)
+      end
+
+      def day(text)
+        Core::Expression::Functions::DateFunctions.iso(text) || raise(ArgumentError, "#{text} is not a date like 2026-11-23.")
+      end
+
+      def values_in(json)
+        values = JSON.parse(json, decimal_class: BigDecimal)
+        raise ArgumentError, "The values must be a JSON object." unless values.is_a?(Hash)
+
+        values.to_h { |key, value| [key, scalar(key, value)] }
+      rescue JSON::ParserError, EncodingError
+        raise ArgumentError, "The values are not valid JSON."
+      end
+
+      def scalar(key, value)
+        case value
+        when Integer, BigDecimal
+          number = BigDecimal(value)
+          return number if number.finite? && number.n_significant_digits <= 15 && number.exponent <= 15
+
+          raise ArgumentError, "#{key} has more than 15 digits."
+        when String then value.unicode_normalize(:nfc)
+        when nil, true, false then value
+        else raise ArgumentError, "#{key} must be a single value."
+        end
+      end
+
+      def fail_with(message, from = 0, to = 0)
+        @err.puts JSON.generate(message: message, from: from, to: to)
+        1
+      end
+    end
+  end
+end

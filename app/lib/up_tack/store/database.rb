@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # The connection to the one file, and the one lock for writing to it.
+    module Database
+      # Seconds-thousandths that a writer of another process is waited for.
+      BUSY_TIMEOUT = 5_000
+
+      # Writers of this process queue here: SQLite lets in one at a time anyway,
+      # and waiting inside it would hold up every other thread.
+      WRITING = Monitor.new
+
+      module_function
+
+      # Opens the file, makes it if need be, and brings its system tables up to date.
+      # @param path [String]
+      def open(path)
+        FileUtils.mkdir_p(File.dirname(path))
+        ActiveRecord::Base.establish_connection(
+          adapter: "sqlite3", database: path, pool: 16, timeout: BUSY_TIMEOUT,
+          default_transaction_mode: :immediate, pragmas: {synchronous: "full"}
+        )
+        write { SystemTables.prepare(connection) }
+      end
+
+      def close = ActiveRecord::Base.connection_handler.clear_all_connections!
+
+      # @return [ActiveRecord::ConnectionAdapters::AbstractAdapter]
+      def connection = ActiveRecord::Base.connection
+
+      # Runs the block in one transaction; all of it is kept, or nothing.
+      def write(&block)
+        WRITING.synchronize { ActiveRecord::Base.transaction(&block) }
+      end
+
+      # Runs the block seeing one state of the database throughout.
+      def read(&block) = ActiveRecord::Base.connection_pool.with_connection { block.call }
+    end
+  end
+end

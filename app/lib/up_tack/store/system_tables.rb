@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # The tables that Up Tack needs for itself, all named up_tack_…. Steps are
+    # only ever added at the end; a file of an older version runs those it lacks.
+    module SystemTables
+      STEPS = %i[people revisions change_log].freeze
+
+      module_function
+
+      # @param connection [ActiveRecord::ConnectionAdapters::AbstractAdapter]
+      def prepare(connection)
+        unless connection.table_exists?("up_tack_settings")
+          connection.create_table("up_tack_settings", primary_key: "name", id: :string) { |t| t.text "value" }
+          connection.execute("INSERT INTO up_tack_settings (name, value) VALUES ('steps', '0')")
+        end
+        done = connection.select_value("SELECT value FROM up_tack_settings WHERE name = 'steps'").to_i
+        STEPS.drop(done).each { |step| public_send(step, connection) }
+        connection.execute("UPDATE up_tack_settings SET value = '#{STEPS.length}' WHERE name = 'steps'")
+      end
+
+      def people(connection)
+        connection.create_table("up_tack_people") do |t|
+          t.text "name", null: false
+          t.text "email"
+          t.text "role", null: false
+        end
+      end
+
+      def revisions(connection)
+        connection.create_table("up_tack_revisions") do |t|
+          t.datetime "made_at", null: false
+          t.bigint "person_id"
+          t.text "person_name", null: false
+          t.text "action", null: false
+          t.text "summary", null: false
+          t.bigint "target_id"
+          t.text "design", null: false
+        end
+        append_only(connection, "up_tack_revisions", "design revisions")
+      end
+
+      def change_log(connection)
+        connection.create_table("up_tack_entries") do |t|
+          t.datetime "made_at", null: false
+          t.bigint "person_id"
+          t.text "person_name", null: false
+          t.text "way", null: false
+          t.text "action", null: false
+          t.text "table_id", null: false
+          t.bigint "record_id", null: false
+          t.text "record_title"
+          t.bigint "revision_id", null: false
+        end
+        connection.add_index("up_tack_entries", %w[table_id record_id])
+        connection.create_table("up_tack_changes") do |t|
+          t.references "entry", null: false, foreign_key: {to_table: "up_tack_entries"}
+          t.text "field_id", null: false
+          t.text "field_label", null: false
+          t.text "type", null: false
+          t.text "before"
+          t.text "after"
+          t.text "rule_id"
+        end
+        append_only(connection, "up_tack_entries", "change log")
+        append_only(connection, "up_tack_changes", "change log")
+      end
+
+      # Lets rows be added and nothing else, whichever program asks. The third
+      # trigger is for INSERT OR REPLACE, which deletes without firing the second.
+      def append_only(connection, table, name)
+        refusal = "SELECT RAISE(ABORT, 'the #{name} can only be added to')"
+        connection.execute("CREATE TRIGGER #{table}_no_update BEFORE UPDATE ON #{table} BEGIN #{refusal}; END")
+        connection.execute("CREATE TRIGGER #{table}_no_delete BEFORE DELETE ON #{table} BEGIN #{refusal}; END")
+        connection.execute(
+          "CREATE TRIGGER #{table}_no_replace BEFORE INSERT ON #{table} " \
+          "WHEN EXISTS (SELECT 1 FROM #{table} WHERE id = NEW.id) BEGIN #{refusal}; END"
+        )
+      end
+    end
+  end
+end

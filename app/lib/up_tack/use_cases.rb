@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module UpTack
+  # What people do with Up Tack, one class each: made with a Workspace, done
+  # with `call`.
+  module UseCases
+    # A record as it is kept.
+    # version:: number of its latest entry in the change log
+    Record = Struct.new(:id, :version, :values, keyword_init: true)
+
+    # An answer to a wish to save.
+    # state:: :saved, :refused or :conflict
+    # record:: the Record as it is now
+    # outcome:: what came out of the core
+    # theirs:: on a conflict, the entries that somebody else added meanwhile
+    Answer = Struct.new(:state, :record, :outcome, :theirs, keyword_init: true)
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    # Says what would come of a record that somebody is typing, and writes
+    # nothing. Live forms ask it each time a field is left; the bench asks it
+    # with a trace, as another person or on another day.
+    class AnswerDraft
+      def initialize(workspace)
+        @workspace = workspace
+      end
+
+      # @param id [Integer, nil] the record that is edited; nil for a new one
+      # @param copy_of [Integer, nil] a record whose values a new one begins with
+      # @param trace [Boolean]
+      # @return [Answer] :saved or :refused, for "would be"
+      # @raise [Store::NotFound, Core::Design::Invalid]
+      def call(table:, typed:, id: nil, copy_of: nil, trace: false)
+        plan = @workspace.plan(table)
+        Fields.check(plan.table, typed)
+        find = FindRecord.new(@workspace)
+        stored = id && find.call(table: table, id: id)
+        typed = copied(plan.table, find.call(table: table, id: copy_of)).merge(typed) if copy_of
+        outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values), @workspace.context, trace: trace)
+        Answer.new(state: outcome.saved? ? :saved : :refused, record: stored, outcome: outcome)
+      end
+
+      private
+
+      def copied(design, original)
+        design.fields.filter_map { |field| [field.key, field.values.dump(original.values[field.key])] unless original.values[field.key].nil? }.to_h
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+require "csv"
+
+module UpTack
+  module UseCases
+    # Fills an empty database with the demo: its design, its people and its
+    # records, each saved through the rules by the person and at the hour that
+    # the demo's files name, so that the change log tells a story too.
+    class InstallDemo
+      FOLDER = File.join(App::ROOT, "demo")
+
+      def call
+        demo = JSON.parse(File.read(File.join(FOLDER, "kiln_share.json")))
+        Store::Database.write do
+          StartProject.new.call(design: demo.fetch("design"), people: demo.fetch("people"))
+          @people = Store::Person.all.index_by(&:name)
+          %w[members pieces].each { |table| records(table) }
+          edits
+        end
+      end
+
+      private
+
+      def records(table)
+        rows("#{table}.csv").each do |row|
+          typed = row.to_h.reject { |key, value| key.start_with?("_") || value.nil? }
+          save(row["_at"], row["_by"], table: table, typed: typed)
+        end
+      end
+
+      def edits
+        rows("edits.csv").each do |row|
+          save(row["at"], row["by"], table: row["table"], id: row["record"].to_i, typed: {row["field"] => row["value"]})
+        end
+      end
+
+      def save(at, by, **record)
+        zone = Workspace.compiled.project.conventions.time_zone
+        workspace = Workspace.new(person: @people.fetch(by), clock: Clock.standing(zone, at))
+        answer = SaveRecord.new(workspace, way: "form").call(**record)
+        return if answer.state == :saved
+
+        raise "The demo's own rules refuse #{record}: #{answer.outcome.refusals.map(&:message).join(" ")}"
+      end
+
+      def rows(file) = CSV.read(File.join(FOLDER, file), headers: true)
+    end
+  end
+end

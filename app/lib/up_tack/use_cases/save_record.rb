@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    # The one use case that writes a record, whichever way it comes in.
+    class SaveRecord
+      # @param workspace [Workspace]
+      # @param way [String] how it comes in, for the change log
+      def initialize(workspace, way: "form")
+        @workspace = workspace
+        @way = way
+      end
+
+      # @param table [String] key of the table
+      # @param typed [Hash{String=>Object}] raw input by field key
+      # @param id [Integer, nil] nil for a new record
+      # @param version [Integer, nil] the version that the person saw; nil passes
+      #   over what others did meanwhile
+      # @return [Answer]
+      # @raise [Store::NotFound]
+      # @raise [Core::Design::Invalid] for a field that the table does not have
+      def call(table:, typed:, id: nil, version: nil)
+        Store::Database.write do
+          plan = @workspace.plan(table)
+          rows = Store::Rows.new(plan.table)
+          Fields.check(plan.table, typed)
+          stored = id && FindRecord.new(@workspace).call(table: table, id: id)
+          theirs = stored && version ? Store::ChangeLog.since(plan.table, id, version) : []
+          next Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
+
+          outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values), @workspace.context)
+          outcome.saved? ? written(plan.table, rows, stored, outcome) : Answer.new(state: :refused, record: stored, outcome: outcome)
+        end
+      end
+
+      private
+
+      def written(table, rows, stored, outcome)
+        return Answer.new(state: :saved, record: stored, outcome: outcome) if stored && outcome.changes.empty?
+
+        id = stored ? stored.id : rows.insert(outcome.values)
+        rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) if stored
+        entry = log(table, id, stored, outcome)
+        Answer.new(state: :saved, outcome: outcome, record: Record.new(id: id, version: entry.id, values: outcome.values))
+      end
+
+      def log(table, id, stored, outcome)
+        Store::ChangeLog.add(
+          table: table, record_id: id, action: stored ? "update" : "create", changes: outcome.changes,
+          person: @workspace.person, way: @way, title: Titles.of(table, id, outcome.values),
+          at: @workspace.clock.now, revision_id: @workspace.revision_id
+        )
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    # Makes the first revision of a new database, and its people.
+    class StartProject
+      # @param design [Hash] plain, as a project file has it
+      # @param people [Array<Hash>] with "name", "email" and "role"
+      def call(design:, people:)
+        Store::Database.write do
+          people.each { |person| Store::Person.create!(person) }
+          project = Core::Design::Project.from(design)
+          Store::Physical.new(nil, project).follow
+          Store::Revision.create!(
+            made_at: Time.now.utc, person_name: "Up Tack", action: "start",
+            summary: "#{project.name} was set up", design: JSON.generate(project.to_plain)
+          )
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module UpTack
+  # What every use case is given: the design as it is now, its plans, the clock
+  # and who acts. Made for one request; the compiled design behind it is kept
+  # for as long as no revision is added.
+  class Workspace
+    # A design with what is derived from it once.
+    Compiled = Struct.new(:revision_id, :project, :plans, keyword_init: true)
+
+    @mutex = Mutex.new
+    @compiled = nil
+
+    class << self
+      # @return [Compiled] that of the latest revision
+      def compiled
+        latest = Store::Revision.maximum(:id) or raise Store::NotFound, "There is no project yet."
+        @mutex.synchronize do
+          @compiled = compile(latest) unless @compiled&.revision_id == latest
+          @compiled
+        end
+      end
+
+      private
+
+      def compile(id)
+        project = Core::Design::Project.from(JSON.parse(Store::Revision.find(id).design))
+        plans = project.tables.to_h { |table| [table.key, Core::Save::Plan.new(table, project.conventions)] }
+        Compiled.new(revision_id: id, project: project, plans: plans)
+      end
+    end
+
+    # @return [Store::Person] whoever acts
+    attr_reader :person
+
+    # @param person [Store::Person]
+    # @param clock [Clock, nil] a pretend one; the machine's otherwise
+    def initialize(person:, clock: nil)
+      @person = person
+      @clock = clock
+    end
+
+    def project = compiled.project
+    def revision_id = compiled.revision_id
+    def clock = @clock ||= Clock.new(project.conventions.time_zone)
+
+    # @return [Core::Design::Table]
+    # @raise [Store::NotFound]
+    def table(key) = project.table(key) || raise(Store::NotFound, "There is no table `#{key}`.")
+
+    # @return [Core::Save::Plan]
+    def plan(key) = compiled.plans.fetch(table(key).key)
+
+    # @return [Core::Save::Context]
+    def context = Core::Save::Context.new(clock: clock, person: person)
+
+    # Forgets the design seen so far, after it was changed.
+    def renew = @compiled = nil
+
+    private
+
+    def compiled = @compiled ||= Workspace.compiled
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # A new table, with one text field to begin with.
+        class AddTable < Change
+          # @param label [String]
+          # @param one [String, nil] what a single record is called
+          # @param key [String, nil] made from the label unless given
+          def initialize(label:, one: nil, key: nil)
+            @label = tidy_label(label)
+            @one = tidy_label(one)
+            @key = key
+          end
+
+          def apply(project)
+            plain = project.to_plain
+            key = pick_key(@key, @label, project.tables.map(&:key), "table")
+            id = next_id(plain, "t")
+            field = {"id" => next_id(plain, "f"), "key" => "name", "label" => "Name", "type" => "text"}
+            table = {"id" => id, "key" => key, "label" => @label, "fields" => [field], "rules" => []}
+            table["one"] = @one unless @one.to_s.empty?
+            @summary = "Table #{@label} added"
+            Project.from(plain.merge("tables" => plain["tables"] + [table]))
+          end
+        end
+      end
+    end
+  end
+end

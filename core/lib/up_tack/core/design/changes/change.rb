@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # What the changes share: they work on the plain form of a project and
+        # let it be checked as a whole when it is built again.
+        class Change
+          # @return [String] one sentence
+          attr_reader :summary
+
+          private
+
+          def plain_table(plain, key)
+            plain["tables"].find { |table| table["key"] == key } || Invalid.because("There is no table `#{key}`.", part: "table")
+          end
+
+          def next_id(plain, letter)
+            plain["last_id"] += 1
+            "#{letter}#{plain["last_id"]}"
+          end
+
+          def tidy_label(label)
+            return label unless label.is_a?(String) && label.valid_encoding?
+
+            label.unicode_normalize(:nfc).strip
+          end
+
+          def key_for(label, taken, fallback)
+            problem = Names.label_problem(label)
+            Invalid.because(problem, part: "label") if problem
+            Names.key_for(label, taken: taken, fallback: fallback)
+          end
+
+          # A given key is checked as it is; otherwise one is made from the label.
+          def pick_key(given, label, taken, fallback)
+            return key_for(label, taken, fallback) if given.nil?
+
+            problem = Names.key_problem(given)
+            Invalid.because(problem, part: "key") if problem
+            given
+          end
+        end
+      end
+    end
+  end
+end

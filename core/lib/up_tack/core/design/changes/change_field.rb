@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Renames a field, changes its type or what belongs to the type. The key
+        # follows a new name, and every rule that uses the field with it.
+        class ChangeField < Change
+          # @param table [String] key
+          # @param field [String] key
+          # @param parts [Hash{String=>Object}] "label", "type", "decimals", "choices", "note"
+          def initialize(table:, field:, parts:)
+            @table = table
+            @field = field
+            @parts = parts
+          end
+
+          def apply(project)
+            plain = project.to_plain
+            table = plain_table(plain, @table)
+            field = table["fields"].find { |each| each["key"] == @field } || Invalid.because("There is no field `#{@field}` in #{table["label"]}.", part: "field")
+            @summary = "Field #{field["label"]} of #{table["label"]} changed"
+            rename(table, field, tidy_label(@parts["label"])) if @parts.key?("label")
+            AddField::PARTS.each { |part| field[part] = @parts[part] if @parts.key?(part) }
+            Project.from(plain)
+          end
+
+          private
+
+          def rename(table, field, label)
+            return if label == field["label"]
+
+            @summary = "Field #{field["label"]} of #{table["label"]} renamed to #{label}"
+            key = key_for(label, table["fields"].map { |each| each["key"] } - [@field], "field")
+            rewrite(table, key) if key != @field
+            field["key"] = key
+            field["label"] = label
+          end
+
+          def rewrite(table, key)
+            table["rules"] = table["rules"].map { |rule| Rules.from(rule).renamed(@field, key).to_plain }
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Puts a field at another place in its table.
+        class MoveField < Change
+          # @param position [Integer] counted from 0
+          def initialize(table:, field:, position:)
+            @table = table
+            @field = field
+            @position = position
+          end
+
+          def apply(project)
+            plain = project.to_plain
+            table = plain_table(plain, @table)
+            fields = table["fields"]
+            index = fields.index { |each| each["key"] == @field } || Invalid.because("There is no field `#{@field}` in #{table["label"]}.", part: "field")
+            field = fields.delete_at(index)
+            fields.insert(@position.clamp(0, fields.length), field)
+            @summary = "Field #{field["label"]} of #{table["label"]} moved"
+            Project.from(plain)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Pins a new rule, or changes one that is pinned already.
+        class PinRule < Change
+          # @param table [String] key
+          # @param rule [Hash{String=>Object}] plain; with the id of an existing rule it takes its place
+          def initialize(table:, rule:)
+            @table = table
+            @rule = rule
+          end
+
+          def apply(project)
+            plain = project.to_plain
+            table = plain_table(plain, @table)
+            @rule["id"] ? replace(table) : add(plain, table)
+            built = Project.from(plain)
+            design = built.table(@table)
+            @summary = "Rule #{@rule["id"] ? "changed" : "pinned"} in #{design.label}: #{design.rule(@id).sentence(design).chomp(".")}"
+            built
+          end
+
+          private
+
+          def add(plain, table)
+            @id = next_id(plain, "r")
+            table["rules"] << rule_with(@id)
+          end
+
+          def replace(table)
+            @id = @rule["id"]
+            index = table["rules"].index { |each| each["id"] == @id } || Invalid.because("There is no rule `#{@id}` in #{table["label"]}; it may have been deleted.", part: "id")
+            table["rules"][index] = rule_with(@id)
+          end
+
+          # Through the rule's class, so that only what belongs to its kind is kept.
+          def rule_with(id) = Rules.from(@rule.merge("id" => id)).to_plain
+        end
+      end
+    end
+  end
+end

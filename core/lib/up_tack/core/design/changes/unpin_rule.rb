@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Takes a rule off the board.
+        class UnpinRule < Change
+          def initialize(table:, rule:)
+            @table = table
+            @rule = rule
+          end
+
+          def apply(project)
+            design = project.table(@table) || Invalid.because("There is no table `#{@table}`.", part: "table")
+            rule = design.rule(@rule) || Invalid.because("There is no rule `#{@rule}` in #{design.label}; it may have been deleted.", part: "id")
+            plain = project.to_plain
+            plain_table(plain, @table)["rules"].reject! { |each| each["id"] == @rule }
+            @summary = "Rule taken off in #{design.label}: #{rule.sentence(design).chomp(".")}"
+            Project.from(plain)
+          end
+        end
+      end
+    end
+  end
+end

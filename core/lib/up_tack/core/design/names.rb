@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # Keys: the lower-case names by which formulas, programs and the database
+      # know a table or field. Made from the label that people see.
+      module Names
+        SHAPE = /\A[a-z][a-z0-9]*(_[a-z0-9]+)*\z/
+        LONGEST_KEY = 50
+        LONGEST_LABEL = 60
+        # Names that the store needs for itself.
+        STORE_FIELDS = %w[id].freeze
+        STORE_TABLES = /\A(up_tack_|sqlite_|schema_migrations\z|ar_internal_metadata\z)/
+        # Letters that Unicode does not take apart into a base and a mark.
+        LETTERS = {"ß" => "ss", "æ" => "ae", "œ" => "oe", "ø" => "o", "đ" => "d", "ð" => "d", "þ" => "th", "ł" => "l", "ı" => "i"}.freeze
+
+        module_function
+
+        # @param label [String]
+        # @param taken [Array<String>] keys that are in use
+        # @param fallback [String] for a label without a Latin letter
+        # @return [String] a free key of the right shape
+        def key_for(label, taken:, fallback: "field")
+          base = latin(label).gsub(/[^a-z0-9]+/, "_").gsub(/\A_+|_+\z/, "")[0, LONGEST_KEY - 6].sub(/_+\z/, "")
+          base = fallback if base.empty?
+          base = "#{fallback}_#{base}" if base.match?(/\A\d/) || reserved?(base)
+          return base unless taken.include?(base)
+
+          (2..).each { |number| return "#{base}_#{number}" unless taken.include?("#{base}_#{number}") }
+        end
+
+        # @return [String, nil] what is wrong with a key
+        def key_problem(key)
+          return "A key is made of small letters a to z, figures and single underscores, and begins with a letter." unless key.is_a?(String) && key.match?(SHAPE)
+          return "A key has at most #{LONGEST_KEY} characters." if key.length > LONGEST_KEY
+
+          "`#{key}` is a word of the formula language or of the store; pick another key." if reserved?(key)
+        end
+
+        # @return [String, nil] what is wrong with a label
+        def label_problem(label)
+          return "A name is needed." unless label.is_a?(String) && !label.strip.empty?
+          return "This is not valid text." unless label.valid_encoding?
+          return "A name has at most #{LONGEST_LABEL} characters." if label.length > LONGEST_LABEL
+
+          "A name can't hold line breaks or other control characters." if label.match?(/[[:cntrl:]]/)
+        end
+
+        def reserved?(key)
+          Expression::Parser::RESERVED.include?(key) || STORE_FIELDS.include?(key) || key.match?(STORE_TABLES)
+        end
+
+        def latin(label)
+          label.unicode_normalize(:nfd).gsub(/\p{M}/, "").downcase.gsub(/[#{LETTERS.keys.join}]/, LETTERS)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # Something that keeps a design from being used.
+      # part:: which input it belongs to, such as "label" or "formula"
+      # message:: a sentence for people
+      # from, to:: the place inside a formula, where there is one
+      # rule:: id of the rule it concerns, if it is one other than that being written
+      Problem = Struct.new(:part, :message, :from, :to, :rule, keyword_init: true)
+    end
+  end
+end

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    # The one small language of defaults, conditions and validations.
+    #
+    #   formula = Expression.compile("clay_weight + tare = wet_weight", scope)
+    #   formula.call(evaluation)   # => true, false, nil (blank), a number …
+    #
+    # Text goes through Lexer and Parser to a tree of Nodes, each of which knows
+    # its place in the text; the Checker gives every node a type or names the
+    # mistake; the Compiler turns the tree into nested lambdas, once.
+    module Expression
+      # Characters a formula may have.
+      LONGEST = 4_000
+      # Brackets, calls and choices within one another.
+      DEEPEST = 100
+      # Characters a text result may have.
+      LONGEST_RESULT = 100_000
+
+      # A mistake in a formula.
+      # message:: a sentence for people, with a mend where there is one
+      # from, to:: character offsets from 0, the end not included
+      Problem = Struct.new(:message, :from, :to, keyword_init: true)
+
+      # Raised for a formula that can't be used; carries all its problems.
+      class Invalid < StandardError
+        attr_reader :problems
+
+        def initialize(problems)
+          @problems = problems
+          super(problems.first.message)
+        end
+      end
+
+      # @param text [String]
+      # @return [Nodes::Node] the tree
+      # @raise [Invalid] with the first problem of its shape
+      def self.parse(text) = Parser.new(text).tree
+
+      # @param text [String]
+      # @param scope [Scope] the fields it may read
+      # @param expecting [Symbol, nil] the type wanted, if there is one
+      # @return [Formula]
+      # @raise [Invalid]
+      def self.compile(text, scope, expecting: nil)
+        tree = parse(text)
+        checker = Checker.new(scope)
+        type = checker.check(tree, expecting: expecting)
+        raise Invalid, checker.problems if checker.problems.any?
+
+        Formula.new(text: text, tree: tree, type: type, scope: scope, warnings: checker.warnings)
+      end
+    end
+  end
+end

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # Checks what a function is given: how many parts, and their types.
+      class Arguments
+        # @param checker [Checker] takes the problems
+        # @param node [Nodes::Call]
+        # @param function [Function]
+        # @param types [Array<Symbol>] those of the arguments
+        def initialize(checker, node, function, types)
+          @checker = checker
+          @node = node
+          @function = function
+          @types = types
+        end
+
+        # @return [Symbol] the type of the call
+        def result
+          return @checker.problem(@node, count_mistake) unless @function.accepts_count?(@types.length)
+
+          wrong = @types.each_index.find { |index| !fits?(index) }
+          return @checker.problem(@node.arguments[wrong], type_mistake(wrong)) if wrong
+
+          literal = @function.literal_problem(@node.arguments)
+          return @checker.problem(@node.arguments.first, literal) if literal
+
+          @function.result_type(@types)
+        end
+
+        private
+
+        def fits?(index)
+          @function.parameter(index).types.any? { |wanted| Types.fit?(@types[index], wanted) } && same_as_first?(index)
+        end
+
+        # A parameter of type :any next to others: they must agree, as in coalesce.
+        def same_as_first?(index)
+          return true unless @function.alike
+
+          Types.fit?(@types[index], @types.find { |type| type != :any } || :any)
+        end
+
+        def count_mistake
+          "`#{@function.name}` takes #{@function.count_in_words}, as in `#{@function.example}`; #{given}."
+        end
+
+        def given
+          return "nothing is given" if @types.empty?
+
+          "#{@types.length} #{(@types.length == 1) ? "is" : "are"} given"
+        end
+
+        def type_mistake(index)
+          if @function.alike
+            return "All parts of `#{@function.name}` must be of one type; this is #{Types.phrase(@types[index])}."
+          end
+          parameter = @function.parameter(index)
+          wanted = parameter.types.map { |type| Types.phrase(type) }.join(" or ")
+          "`#{@function.name}` takes #{wanted} as its #{parameter.name}; this is #{Types.phrase(@types[index])}."
+        end
+      end
+    end
+  end
+end

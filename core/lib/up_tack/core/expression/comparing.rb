@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # How two values of one type stand to one another. Numbers are compared as
+      # they would be kept, texts without regard to case.
+      module Comparing
+        TESTS = {
+          "=" => ->(order) { order.zero? }, "<>" => ->(order) { !order.zero? },
+          "<" => ->(order) { order.negative? }, "<=" => ->(order) { !order.positive? },
+          ">" => ->(order) { order.positive? }, ">=" => ->(order) { !order.negative? }
+        }.freeze
+        TRUTH = {false => 0, true => 1}.freeze
+
+        module_function
+
+        # @return [Integer] negative, zero or positive
+        def order(left, right)
+          case left
+          when BigDecimal then kept(left) <=> kept(right)
+          when String then Text.folded(left) <=> Text.folded(right)
+          when true, false then TRUTH[left] <=> TRUTH[right]
+          else left <=> right
+          end
+        end
+
+        def kept(number)
+          (number.n_significant_digits > Numbers::KEPT_DIGITS) ? Numbers.round(number, Numbers::KEPT_DIGITS - number.exponent) : number
+        end
+      end
+    end
+  end
+end

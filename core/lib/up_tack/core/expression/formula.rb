@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # A formula that has been checked and compiled. Made once, called often.
+      class Formula
+        # text:: as the builder wrote it
+        # tree:: its nodes
+        # type:: what it gives, :any where it can only be blank
+        # reads:: keys of the fields it reads in this record
+        # warnings:: Problems that are allowed but surely not meant
+        attr_reader :text, :tree, :type, :reads, :warnings
+
+        def initialize(text:, tree:, type:, scope:, warnings: [])
+          @text = text
+          @tree = tree
+          @type = type
+          @reads = Reads.of(tree)
+          @warnings = warnings
+          @scope = scope
+          @run = Compiler.new(scope).compile(tree)
+        end
+
+        # @param evaluation [Evaluation]
+        # @return [Object, nil] the value, nil for blank. A result out of bounds
+        #   is blank with a note in the evaluation.
+        def call(evaluation)
+          settle(@run.call(evaluation))
+        rescue Numbers::TooLarge
+          evaluation.note(:too_large, "the result has more than #{Numbers::KEPT_DIGITS} digits")
+        rescue Text::TooLong
+          evaluation.note(:too_long, "the text has more than #{LONGEST_RESULT} characters")
+        end
+
+        # @return [String] the formula in words, fields by their labels
+        def words = Words.new(@scope).of(tree)
+
+        # @return [String] the formula with the values that went in
+        def with_values(evaluation) = Unfolded.new(@scope, evaluation).of(tree)
+
+        private
+
+        def settle(value)
+          value.is_a?(BigDecimal) ? Numbers.settle(value) : value
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # One function of the language: what it takes and gives, its help line,
+      # an example whose result a spec checks, and what it does.
+      class Function
+        # name:: in words for messages, such as "text"
+        # types:: the types it takes
+        Parameter = Struct.new(:name, :types, :optional, :many, keyword_init: true)
+
+        # alike:: whether all arguments must be of one type, which is the result's
+        # blanks:: whether it wants to see blanks; otherwise a blank argument
+        #   gives blank without calling it
+        attr_reader :name, :help, :example, :example_result, :group, :parameters, :returns, :alike, :blanks
+
+        # @param takes [Hash{Symbol=>Symbol,Array}] parameter names to types; a
+        #   name ending in `?` is optional, one ending in `*` can be given many times
+        # @yield [evaluation, *values] gives the value, nil for blank
+        def initialize(name, group:, takes:, returns:, help:, example:, result:, alike: false, blanks: false, literal: nil, &work)
+          @name = name
+          @group = group
+          @parameters = takes.map do |label, types|
+            Parameter.new(name: label.to_s.delete("?*"), types: Array(types), optional: label.end_with?("?"), many: label.end_with?("*"))
+          end
+          @returns = returns
+          @help = help
+          @example = example
+          @example_result = result
+          @alike = alike
+          @blanks = blanks
+          @literal = literal
+          @work = work
+          freeze
+        end
+
+        def call(evaluation, *values) = @work.call(evaluation, *values)
+
+        # @return [Proc] what the compiler calls
+        def to_proc = @work
+
+        def parameter(index) = parameters[index] || parameters.last
+
+        def accepts_count?(count)
+          count >= parameters.count { |each| !each.optional } && (parameters.any?(&:many) || count <= parameters.length)
+        end
+
+        def result_type(types) = alike ? types.find { |type| type != :any } || :any : returns
+
+        # @return [String, nil] what is wrong with fixed arguments, known before any run
+        def literal_problem(arguments)
+          @literal&.call(arguments.first.value) if arguments.first.is_a?(Nodes::Literal)
+        end
+
+        # @return [String] such as `round(number, places)`
+        def signature
+          names = parameters.map { |each| each.many ? "#{each.name}, …" : each.name }
+          "#{name}(#{names.join(", ")})"
+        end
+
+        def count_in_words
+          least = parameters.count { |each| !each.optional }
+          return "at least #{least}" if parameters.any?(&:many)
+          return "nothing in its brackets" if parameters.empty?
+
+          (least == parameters.length) ? least.to_s : "#{least} to #{parameters.length}"
+        end
+      end
+    end
+  end
+end

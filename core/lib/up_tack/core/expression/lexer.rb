@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+require "strscan"
+
+module UpTack
+  module Core
+    module Expression
+      # Cuts a formula into tokens. Signs that people paste from elsewhere
+      # (≤ ≥ ≠ − × ÷) are read as what they stand for.
+      class Lexer
+        SYMBOL = /<>|<=|>=|[-=<>&+*\/^(),.]/
+        ALIASES = {"≤" => "<=", "≥" => ">=", "≠" => "<>", "−" => "-", "–" => "-", "×" => "*", "÷" => "/"}.freeze
+        # Signs of other languages, with the one that is meant here.
+        MENDS = {
+          "==" => "to compare, use a single `=`", "!=" => "to say “not equal”, use `<>`",
+          "&&" => "use the word `and`", "||" => "use the word `or`", "!" => "use the word `not`",
+          ";" => "parts are separated by a comma", "%" => "for the rest of a division use `mod`; a percentage is divided by 100",
+          "'" => "text stands in double quotes, like \"this\"", "[" => "a field is written by its key alone",
+          "{" => "lists stand in round brackets", ":" => "this sign has no meaning here"
+        }.freeze
+
+        # @param text [String] at most LONGEST characters
+        def initialize(text)
+          raise Invalid, [Problem.new(message: "This is not valid text.", from: 0, to: 0)] unless text.valid_encoding?
+
+          @text = text.encode(Encoding::UTF_8)
+          @scanner = StringScanner.new(@text)
+        end
+
+        # @return [Array<Token>] ending with one of kind :end
+        # @raise [Invalid] at the first sign that has no meaning
+        def tokens
+          if @text.length > LONGEST
+            problem("A formula has at most 4,000 characters; this one has #{@text.length}.", LONGEST, @text.length)
+          end
+          found = []
+          loop do
+            @scanner.skip(/(?:[[:space:]]|--[^\n]*)+/)
+            break if @scanner.eos?
+
+            found << token
+          end
+          found << Token.new(kind: :end, value: nil, from: @text.length, to: @text.length)
+        end
+
+        private
+
+        def token
+          from = @scanner.charpos
+          if @scanner.check(/["“”]/) then text_literal(from)
+          elsif (figures = @scanner.scan(/\d+(?:\.\d+)?|\.\d+/)) then number(figures, from)
+          elsif (word = @scanner.scan(/[\p{L}_][\p{L}\p{M}\p{N}_]*/)) then made(:word, word.downcase, from)
+          elsif (mended = MENDS.keys.find { |sign| @scanner.check(/#{Regexp.escape(sign)}/) }) then foreign(mended, from)
+          elsif (symbol = @scanner.scan(SYMBOL)) then made(:symbol, symbol, from)
+          elsif ALIASES.key?(@scanner.check(/./m).to_s) then made(:symbol, ALIASES.fetch(@scanner.getch), from)
+          else problem("The sign `#{@scanner.getch}` has no meaning here.", from, from + 1)
+          end
+        end
+
+        def made(kind, value, from) = Token.new(kind: kind, value: value, from: from, to: @scanner.charpos)
+
+        def text_literal(from)
+          opening = @scanner.getch
+          if opening != "\""
+            problem("These are curly quotes; text stands in straight ones, like \"this\".", from, from + 1)
+          end
+          content = @scanner.scan(/(?:[^"]|"")*/)
+          unless @scanner.skip(/"/)
+            problem("This text is not closed; a double quote is missing at its end.", from, @text.length)
+          end
+          made(:text, content.gsub('""', '"'), from)
+        end
+
+        def number(figures, from)
+          if @scanner.check(/[\p{L}_]/)
+            @scanner.scan(/[\p{L}\p{N}_]+/)
+            problem("A name can't begin with a figure; if this is a number and a name, put a sign between them.", from, @scanner.charpos)
+          end
+          value = BigDecimal(figures.start_with?(".") ? "0#{figures}" : figures)
+          if value.n_significant_digits > Numbers::KEPT_DIGITS || value.exponent > Numbers::KEPT_DIGITS
+            problem("A number has at most 15 digits.", from, @scanner.charpos)
+          end
+          made(:number, value, from)
+        end
+
+        def foreign(sign, from)
+          @scanner.pos += sign.bytesize
+          problem("`#{sign}` is not used here: #{MENDS.fetch(sign)}.", from, @scanner.charpos)
+        end
+
+        def problem(message, from, to)
+          raise Invalid, [Problem.new(message: message, from: from, to: to)]
+        end
+      end
+    end
+  end
+end

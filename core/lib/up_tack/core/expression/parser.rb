@@ -1,0 +1,214 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # Turns tokens into a tree, by recursive descent, one method a level of
+      # binding, loosest first. Signs of one level bind from the left, `^` too
+      # (as in OpenFormula: `2 ^ 3 ^ 2` is 64).
+      class Parser
+        include Cursor
+
+        COMPARISONS = %w[= <> < <= > >=].freeze
+        RESERVED = %w[and or not if then else between in contains starts ends is blank yes no fits where old user this is_new with].freeze
+        PERSON_PARTS = Scope::PERSON.keys.freeze
+
+        # @param text [String]
+        def initialize(text)
+          @tokens = Lexer.new(text).tokens
+          @at = 0
+          @depth = 0
+        end
+
+        # @return [Nodes::Node]
+        # @raise [Invalid]
+        def tree
+          problem("The formula is empty.", peek) if peek.end?
+          node = expression
+          problem(leftover(peek), peek) unless peek.end?
+          node
+        end
+
+        # A whole expression from here on; used by Comparisons for list items.
+        # @return [Nodes::Node]
+        def expression = deeper { disjunction }
+
+        # Values joined with `&`, the operands of a comparison.
+        # @return [Nodes::Node]
+        def joined
+          parts = [sum]
+          parts << sum while accept_symbol("&")
+          return parts.first if parts.one?
+
+          Nodes::Join.new(parts: parts, from: parts.first.from, to: parts.last.to)
+        end
+
+        private
+
+        def disjunction = logic("or") { conjunction }
+
+        def conjunction = logic("and") { inversion }
+
+        def logic(word)
+          left = yield
+          while accept_word(word)
+            right = yield
+            left = Nodes::Logic.new(word: word, left: left, right: right, from: left.from, to: right.to)
+          end
+          left
+        end
+
+        def inversion
+          start = peek
+          return comparison unless accept_word("not")
+
+          operand = deeper { inversion }
+          Nodes::Inversion.new(operand: operand, from: start.from, to: operand.to)
+        end
+
+        def comparison
+          left = joined
+          node = Comparisons.new(self).after(left)
+          if node != left && (COMPARISONS.include?(peek.value) || peek.word?("between", "in", "contains"))
+            problem("Only two values can be compared at a time; join the comparisons with `and`, or use `between … and …`.", peek)
+          end
+          node
+        end
+
+        def sum = arithmetic(%w[+ -]) { product }
+
+        def product = arithmetic(%w[* /], "mod") { negation }
+
+        def arithmetic(signs, word = nil)
+          left = yield
+          while peek.symbol?(*signs) || (word && peek.word?(word))
+            sign = advance.value
+            right = yield
+            left = Nodes::Arithmetic.new(sign: sign, left: left, right: right, from: left.from, to: right.to)
+          end
+          left
+        end
+
+        def negation
+          start = peek
+          return negation_operand(start) if accept_symbol("-")
+          return deeper { negation } if accept_symbol("+")
+
+          power
+        end
+
+        def negation_operand(start)
+          operand = deeper { negation }
+          Nodes::Negation.new(operand: operand, from: start.from, to: operand.to)
+        end
+
+        def power
+          left = primary
+          while accept_symbol("^")
+            right = peek.symbol?("-") ? negation : primary
+            left = Nodes::Arithmetic.new(sign: "^", left: left, right: right, from: left.from, to: right.to)
+          end
+          left
+        end
+
+        def primary
+          token = peek
+          case token.kind
+          when :number, :text then literal(advance)
+          when :symbol then bracketed(token)
+          when :word then named(token)
+          else problem("Something is missing at the end; a field, a value or a function is expected.", token)
+          end
+        end
+
+        def literal(token)
+          Nodes::Literal.new(value: token.value, from: token.from, to: token.to)
+        end
+
+        def bracketed(token)
+          problem("A field, a value or a function is expected here, not `#{token.value}`.", token) unless accept_symbol("(")
+          inner = expression
+          if peek.symbol?(",")
+            problem("A list can stand only after `in`, as in `stage in (\"Drying\", \"Glazed\")`.", peek)
+          end
+          expect_symbol(")", "This bracket is not closed; a `)` is missing.", token)
+          inner
+        end
+
+        def named(token)
+          case token.value
+          when "yes", "no", "blank" then Nodes::Literal.new(value: {"yes" => true, "no" => false}[advance.value], from: token.from, to: token.to)
+          when "is_new" then Nodes::IsNew.new(word: advance.value, from: token.from, to: token.to)
+          when "if" then conditional
+          when "old" then old_field
+          when "user" then person
+          else call_or_field(token)
+          end
+        end
+
+        def conditional
+          start = advance
+          condition = expression
+          expect_word("then", "After the condition of an `if`, the word `then` is expected.")
+          consequence = expression
+          expect_word("else", "An `if` needs an `else` that says what comes out otherwise; `else blank` is allowed.")
+          alternative = expression
+          Nodes::Conditional.new(condition: condition, consequence: consequence, alternative: alternative, from: start.from, to: alternative.to)
+        end
+
+        def old_field
+          start = advance
+          expect_symbol(".", "After `old`, a dot and a field are expected, as in `old.stage`.")
+          token = expect_name("After `old.`, the key of a field is expected.")
+          Nodes::Field.new(key: token.value, before: true, from: start.from, to: token.to)
+        end
+
+        def person
+          start = advance
+          expect_symbol(".", "Pick what is meant of the person: `user.name`, `user.email` or `user.role`.")
+          token = expect_name("After `user.`, one of `name`, `email` or `role` is expected.")
+          unless PERSON_PARTS.include?(token.value)
+            problem("There is no `user.#{token.value}`; there are `user.name`, `user.email` and `user.role`.", token)
+          end
+          Nodes::Person.new(name: token.value, from: start.from, to: token.to)
+        end
+
+        def call_or_field(token)
+          if RESERVED.include?(token.value)
+            problem("`#{token.value}` can't stand here; a field, a value or a function is expected.", token)
+          end
+          advance
+          return call(token) if peek.symbol?("(")
+
+          Nodes::Field.new(key: token.value, before: false, from: token.from, to: token.to)
+        end
+
+        def call(token)
+          opening = advance
+          arguments = []
+          until peek.symbol?(")")
+            expect_symbol(",", "A comma is expected between the parts given to `#{token.value}`, or a `)` at their end.", opening) if arguments.any?
+            arguments << expression
+          end
+          closing = advance
+          Nodes::Call.new(name: token.value, arguments: arguments, from: token.from, to: closing.to)
+        end
+
+        def deeper
+          @depth += 1
+          problem("This is nested more than #{DEEPEST} deep; split the formula.", peek) if @depth > DEEPEST
+          yield
+        ensure
+          @depth -= 1
+        end
+
+        def leftover(token)
+          return "This `)` closes nothing; a `(` is missing before it." if token.symbol?(")")
+          return "`#{token.value}` can't stand here." if token.kind == :symbol
+
+          "Something is missing before this: a sign such as `+`, `=` or `&`, or a comma."
+        end
+      end
+    end
+  end
+end

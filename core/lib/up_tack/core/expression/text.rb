@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # Text as people count and compare it: by grapheme (Unicode UAX #29), and
+      # without regard to case.
+      module Text
+        # Raised inside a formula when a text result leaves its bound.
+        class TooLong < StandardError; end
+
+        module_function
+
+        # @return [Array<String>] what a person sees as single characters
+        def graphemes(text) = text.grapheme_clusters
+
+        # @return [String] the form in which texts are compared
+        def folded(text) = text.unicode_normalize(:nfc).downcase(:fold)
+
+        # @raise [TooLong]
+        def bounded(text)
+          raise TooLong if text.length > LONGEST_RESULT
+
+          text
+        end
+      end
+    end
+  end
+end

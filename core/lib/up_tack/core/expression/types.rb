@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # The types of the language. `:any` is that of `blank`, which goes with
+      # every other.
+      module Types
+        NAMES = {
+          text: "text", number: "number", date: "date", time: "time", moment: "moment",
+          yes_no: "yes/no", list: "list", any: "blank"
+        }.freeze
+        WITH_ARTICLE = {
+          text: "a text", number: "a number", date: "a date", time: "a time",
+          moment: "a moment (date and time)", yes_no: "yes or no", list: "a list", any: "blank"
+        }.freeze
+        ORDERED = %i[text number date time moment].freeze
+
+        module_function
+
+        # @return [Symbol] the type of a value
+        def of(value)
+          case value
+          when nil then :any
+          when BigDecimal then :number
+          when String then :text
+          when true, false then :yes_no
+          when ::Date then :date
+          when ::Time then :moment
+          when Array then :list
+          end
+        end
+
+        def name(type) = NAMES.fetch(type)
+        def phrase(type) = WITH_ARTICLE.fetch(type)
+
+        # @return [Boolean] whether a value of one type can stand where the other is wanted
+        def fit?(type, wanted) = type == wanted || type == :any || wanted == :any
+      end
+    end
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # Says a formula with the values that went into one run of it, so that a
+      # person can follow the sum: "640 + 55 = 695, not 700".
+      class Unfolded < Words
+        FAILED = {"=" => "not", "<>" => "the same as", "<" => "not below", "<=" => "above", ">" => "not above", ">=" => "below"}.freeze
+
+        # @param evaluation [Evaluation]
+        def initialize(scope, evaluation)
+          super(scope)
+          @evaluation = evaluation
+          @compiler = Compiler.new(scope)
+        end
+
+        # @return [String]
+        def of(tree)
+          return super unless tree.is_a?(Nodes::Comparison)
+
+          met = value_of(tree)
+          return super unless met == false && compound?(tree.left)
+
+          right = tree.right.accept(self)
+          right = "#{right} = #{shown(tree.right)}" if compound?(tree.right)
+          "#{tree.left.accept(self)} = #{shown(tree.left)}, #{FAILED.fetch(tree.sign)} #{right}"
+        end
+
+        def field(node)
+          entry = @scope[node.key]
+          value = @compiler.compile(node).call(@evaluation)
+          return "blank" if value.nil?
+
+          text = entry.show.call(value)
+          (entry.type == :text) ? "“#{(text.length > 60) ? "#{text[0, 59]}…" : text}”" : text
+        end
+
+        def person(node) = "“#{value_of(node)}”"
+
+        def call(node)
+          return shown(node) if node.arguments.empty? || fixed_date?(node)
+
+          "#{super} (#{shown(node)})"
+        end
+
+        private
+
+        def compound?(node) = [Nodes::Arithmetic, Nodes::Call, Nodes::Conditional, Nodes::Join].include?(node.class)
+
+        def value_of(node)
+          @compiler.compile(node).call(@evaluation)
+        rescue Numbers::TooLarge, Text::TooLong
+          nil
+        end
+
+        def shown(node)
+          value = value_of(node)
+          value.nil? ? "blank" : Values.show(value.is_a?(BigDecimal) ? Comparing.kept(value) : value)
+        end
+      end
+    end
+  end
+end

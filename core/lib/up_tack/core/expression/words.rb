@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # Says a formula in words: fields by the labels that people see, signs as
+      # they are read. For tacks and sentences, not to be parsed again.
+      class Words
+        SIGNS = {"=" => "=", "<>" => "≠", "<=" => "≤", ">=" => "≥", "*" => "×", "/" => "÷"}.freeze
+        # Comparisons with the subject left out: "at most 90".
+        ALONE = {"=" => "exactly", "<>" => "not", "<" => "below", "<=" => "at most", ">" => "above", ">=" => "at least"}.freeze
+
+        # The same for days.
+        DAYS_ALONE = {"<" => "before", "<=" => "on or before", ">" => "after", ">=" => "on or after"}.freeze
+        # Functions whose names say little to people.
+        SPOKEN = {"len" => "length", "abs" => "size", "mod" => "remainder"}.freeze
+
+        # @param scope [Scope]
+        # @param subject [String, nil] key of the field that goes without saying
+        def initialize(scope, subject: nil)
+          @scope = scope
+          @subject = subject
+        end
+
+        # @return [String]
+        def of(tree) = (@subject && about_subject(tree)) || tree.accept(self)
+
+        def literal(node)
+          case node.value
+          when nil then "blank"
+          when String then "“#{node.value}”"
+          else Values.show(node.value)
+          end
+        end
+
+        def field(node)
+          label = @scope[node.key]&.label || node.key
+          node.before ? "#{label} before" : label
+        end
+
+        def person(node) = Scope::PERSON.fetch(node.name)
+        def is_new(_node) = "the record is new" # rubocop:disable Naming/PredicatePrefix
+        def negation(node) = "−#{grouped(node.operand)}"
+        def arithmetic(node) = "#{grouped(node.left, node)} #{SIGNS.fetch(node.sign, node.sign).sub("-", "−")} #{grouped(node.right, node)}"
+        def join(node) = node.parts.map { |part| part.accept(self) }.join(" & ")
+        def comparison(node) = "#{node.left.accept(self)} #{SIGNS.fetch(node.sign, node.sign)} #{node.right.accept(self)}"
+        def logic(node) = "#{grouped(node.left, node)} #{node.word} #{grouped(node.right, node)}"
+        def within(node) = "#{node.value.accept(self)} from #{node.low.accept(self)} to #{node.high.accept(self)}"
+        def membership(node) = "#{node.value.accept(self)} is one of #{list(node.options)}"
+        def blank_test(node) = "#{node.value.accept(self)} is blank"
+        def text_test(node) = "#{node.text.accept(self)} #{node.relation} #{node.part.accept(self)}"
+
+        def inversion(node)
+          inner = node.operand
+          return "#{inner.value.accept(self)} is not blank" if inner.is_a?(Nodes::BlankTest)
+
+          "not (#{inner.accept(self)})"
+        end
+
+        def conditional(node)
+          "if #{node.condition.accept(self)} then #{node.consequence.accept(self)}, else #{node.alternative.accept(self)}"
+        end
+
+        def call(node)
+          return {"today" => "today", "now" => "now"}.fetch(node.name) if %w[today now].include?(node.name)
+          return Values.show(Functions::DateFunctions.iso(node.arguments.first.value)) if fixed_date?(node)
+
+          "#{SPOKEN.fetch(node.name, node.name)} of #{list(node.arguments)}"
+        end
+
+        private
+
+        def about_subject(tree)
+          if tree.is_a?(Nodes::Comparison) && subject?(tree.left)
+            words = (@scope[@subject].type == :date) ? ALONE.merge(DAYS_ALONE) : ALONE
+            "#{words.fetch(tree.sign)} #{tree.right.accept(self)}"
+          elsif tree.is_a?(Nodes::Within) && subject?(tree.value)
+            "#{tree.low.accept(self)} to #{tree.high.accept(self)}"
+          elsif tree.is_a?(Nodes::Membership) && subject?(tree.value)
+            "one of #{list(tree.options)}"
+          end
+        end
+
+        def subject?(node) = node.is_a?(Nodes::Field) && !node.before && node.key == @subject
+
+        def list(nodes) = nodes.map { |node| node.accept(self) }.join(", ")
+
+        def fixed_date?(node)
+          node.name == "date" && node.arguments.one? && node.arguments.first.is_a?(Nodes::Literal) && node.arguments.first.value.is_a?(String)
+        end
+
+        # Puts back the brackets without which the words would mean something else.
+        def grouped(node, parent = nil)
+          text = node.accept(self)
+          inner = [Nodes::Arithmetic, Nodes::Logic, Nodes::Comparison, Nodes::Conditional, Nodes::Join].include?(node.class)
+          (inner && !same_level?(node, parent)) ? "(#{text})" : text
+        end
+
+        def same_level?(node, parent)
+          case parent
+          when Nodes::Arithmetic then node.is_a?(Nodes::Arithmetic) && (node.sign == parent.sign && %w[+ *].include?(node.sign))
+          when Nodes::Logic then node.is_a?(Nodes::Comparison) || (node.is_a?(Nodes::Logic) && node.word == parent.word)
+          end
+        end
+      end
+    end
+  end
+end

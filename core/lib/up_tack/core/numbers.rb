@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    # Exact decimal arithmetic within stated bounds.
+    #
+    # A value that is kept or shown has at most 15 significant digits, because
+    # that is what every store gives back unchanged. While a formula is worked
+    # out, 34 digits are carried (the precision of decimal128 in IEEE 754), so
+    # that `1 / 3 * 3` comes back to 1.
+    module Numbers
+      # Significant digits of a value that is kept or shown.
+      KEPT_DIGITS = 15
+      # Significant digits carried inside a formula.
+      WORKING_DIGITS = 34
+      # Powers of ten beyond which an intermediate result is given up.
+      LARGEST_EXPONENT = 40
+      # Exponents beyond this are refused rather than computed for minutes.
+      LARGEST_POWER = 10_000
+
+      # Raised inside a formula when a result leaves the bounds.
+      class TooLarge < StandardError; end
+
+      module_function
+
+      # @return [BigDecimal] the sum, to the working precision
+      def add(left, right) = bounded(left.add(right, WORKING_DIGITS))
+
+      # @return [BigDecimal] the difference, to the working precision
+      def subtract(left, right) = bounded(left.sub(right, WORKING_DIGITS))
+
+      # @return [BigDecimal] the product, to the working precision
+      def multiply(left, right) = bounded(left.mult(right, WORKING_DIGITS))
+
+      # @param right [BigDecimal] not zero
+      # @return [BigDecimal] the quotient, to the working precision
+      def divide(left, right) = bounded(left.div(right, WORKING_DIGITS))
+
+      # @return [BigDecimal, nil] nil where no real number is the answer
+      # @raise [TooLarge] when the result or the exponent is out of bounds
+      def power(base, exponent)
+        return BigDecimal(1) if exponent.zero?
+        return (exponent.negative? ? nil : BigDecimal(0)) if base.zero?
+        raise TooLarge if exponent.abs > LARGEST_POWER
+        raise TooLarge if base.exponent * exponent > LARGEST_POWER
+        return nil if base.negative? && exponent.frac.nonzero?
+
+        whole = exponent.frac.zero?
+        bounded(base.power(whole ? exponent.to_i : exponent, WORKING_DIGITS))
+      end
+
+      # Rounds half away from zero, as ROUND does in OpenFormula (ISO/IEC 26300-2).
+      # @param places [Integer] decimals; negative rounds before the point
+      def round(value, places = 0)
+        BigDecimal(value.round(places.clamp(-100, 100), BigDecimal::ROUND_HALF_UP))
+      end
+
+      # What is kept of a result: at most 15 significant digits.
+      # @raise [TooLarge] from 10^15 up
+      def settle(value)
+        raise TooLarge if value.exponent > KEPT_DIGITS
+        return value if value.n_significant_digits <= KEPT_DIGITS
+
+        round(value, KEPT_DIGITS - value.exponent)
+      end
+
+      # @return [String] plain digits without padding, such as "-0.5" or "12"
+      def plain(value)
+        text = value.to_s("F").sub(/\.0+\z/, "")
+        text = text.sub(/(\.\d*?)0+\z/, '\1') if text.include?(".")
+        (text == "-0") ? "0" : text
+      end
+
+      def bounded(value)
+        raise TooLarge if value.exponent > LARGEST_EXPONENT || !value.finite?
+
+        (value.exponent < -LARGEST_EXPONENT) ? BigDecimal(0) : value
+      end
+    end
+  end
+end

@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # What a new record opens with in a field: a fixed value, or a formula that
+      # is worked out when the record is made. It never touches a record that
+      # exists, nor a field that the person filled or cleared.
+      class Default < Rule
+        PARTS = %w[value formula].freeze
+
+        def self.kind = "default"
+        def self.stage = "default"
+
+        # @return [Boolean] whether a formula gives the value
+        def worked_out? = !@parts["formula"].nil?
+
+        def problems(table)
+          missing = missing_field(table)
+          return missing if missing.any?
+          return [doubled(table)] if table.rules.any? { |other| other.is_a?(Default) && other.field == field && other.id != id }
+
+          worked_out? ? formula_problems(table, expecting: table.field(field).kind) : value_problems(table)
+        end
+
+        def reads(_table) = worked_out? ? formula_reads : []
+        def writes = [field]
+        def names(_table) = worked_out? ? [field, *formula_names] : [field]
+
+        def words(table)
+          worked_out? ? Expression::Words.new(table.scope).of(tree) : table.field(field).show(fixed(table))
+        end
+
+        def sentence(table) = "#{table.field(field).label} begins as #{words(table)}."
+
+        # @return [Compiled]
+        def compile(table)
+          field = table.field(self.field)
+          formula = compiled(table, expecting: field.kind) if worked_out?
+          Compiled.new(rule: self, field: field, formula: formula, fixed: formula ? nil : fixed(table), origin: words(table))
+        end
+
+        # A default made ready to run.
+        Compiled = Struct.new(:rule, :field, :formula, :fixed, :origin, keyword_init: true) do
+          # @param working [Save::Working]
+          def apply(working)
+            return unless working.new?
+            return working.skip(rule, field, working.cleared?(field.key) ? "cleared by hand" : "filled by hand") if working.typed?(field.key)
+            return working.set(rule, field, fixed, origin: "default") unless formula
+
+            unread = working.unreadable_among(formula.reads)
+            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+
+            evaluation = working.evaluation
+            value = formula.call(evaluation)
+            working.set(rule, field, value, origin: origin, how: -> { formula.with_values(evaluation) }, notes: evaluation.notes)
+          end
+        end
+
+        private
+
+        def fixed(table) = table.field(field).values.load(@parts["value"])
+
+        def value_problems(table)
+          read = table.field(field).read(@parts["value"], Reading.new(conventions: Conventions.from({}), today: nil))
+          return [Design::Problem.new(part: "value", message: "A default needs a value.")] if read.nil?
+
+          read.is_a?(Values::Unreadable) ? [Design::Problem.new(part: "value", message: read.message)] : []
+        end
+
+        def doubled(table)
+          Design::Problem.new(part: "field", message: "#{table.field(field).label} already has a default; change that one.")
+        end
+      end
+    end
+  end
+end

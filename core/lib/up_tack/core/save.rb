@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    # The one way in which a record comes about. A Draft goes through the eight
+    # stages of its table's Plan and comes out as an Outcome: the values, what
+    # changed, what refuses it, and on request the trace of every step.
+    #
+    #   outcome = Save.call(plan, Save::Draft.new(typed: {"firing" => "glaze"}), context)
+    #   outcome.saved?   # => false
+    #
+    # Nothing is written here; whoever calls writes what came out.
+    module Save
+      # @param plan [Plan]
+      # @param draft [Draft]
+      # @param context [Context]
+      # @param trace [Boolean] whether somebody will look at the steps
+      # @return [Outcome]
+      def self.call(plan, draft, context, trace: false)
+        working = Working.new(plan, draft, context, trace: trace)
+        working.read_typed
+        Stages::ALL.each do |stage|
+          working.enter(stage.key)
+          plan.rules_at(stage.key).each { |rule| rule.apply(working) }
+        end
+        working.outcome
+      end
+    end
+  end
+end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Save
+      # What the core can't know by itself, given through four small ports. The
+      # bench passes pretend ones.
+      #
+      # clock::    answers now (Time, UTC), today (Date in the firm's time zone)
+      #            and day_of(time)
+      # person::   answers name, email and role of whoever acts
+      # records::  answers questions about other records; Ports::NoRecords where
+      #            there are none
+      # counters:: answers next(series); Ports::NoCounters where nothing is counted
+      Context = Struct.new(:clock, :person, :records, :counters, keyword_init: true) do
+        def initialize(clock:, person:, records: Ports::NoRecords, counters: Ports::NoCounters) = super
+      end
+    end
+  end
+end

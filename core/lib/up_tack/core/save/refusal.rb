@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Save
+      # Why a record is not saved.
+      # code:: for programs, such as "required", "check" or "not_a_date"
+      # rule:: id of the rule, nil for input that is no value of its type
+      # field:: key of the field to mend; fields:: all that are concerned
+      # message:: for people
+      Refusal = Struct.new(:code, :rule, :field, :fields, :message, keyword_init: true)
+    end
+  end
+end

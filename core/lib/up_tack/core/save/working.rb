@@ -1,0 +1,148 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Save
+      # A record on its way through the stages. Rules read it and tell it what
+      # they do (set, refuse, pass, skip); it keeps values, origins, refusals and
+      # the trace together.
+      class Working
+        attr_reader :values, :old, :context
+
+        # @param plan [Plan]
+        # @param draft [Draft]
+        # @param context [Context]
+        def initialize(plan, draft, context, trace:)
+          @plan = plan
+          @table = plan.table
+          @draft = draft
+          @context = context
+          @old = draft.stored || {}
+          @values = @table.fields.to_h { |field| [field.key, @old[field.key]] }
+          @unreadable = {}
+          @origins = {}
+          @refusals = []
+          @trace = Trace.new(on: trace)
+        end
+
+        def new? = @draft.new?
+        def typed?(key) = @draft.typed.key?(key)
+        def cleared?(key) = typed?(key) && @values[key].nil? && !unreadable?(key)
+        def unreadable?(key) = @unreadable.key?(key)
+
+        # @return [Design::Field, nil] the first of the fields whose input is no value
+        def unreadable_among(keys)
+          return if @unreadable.empty?
+
+          key = keys.find { |each| unreadable?(each) }
+          key && @table.field(key)
+        end
+
+        # @return [Expression::Evaluation] for one run of a formula
+        def evaluation
+          Expression::Evaluation.new(values: @values, old: @old, context: @context, is_new: new?)
+        end
+
+        # Turns what was typed into values, before the first stage.
+        def read_typed
+          @trace.enter("typed")
+          reading = Reading.new(conventions: @plan.conventions, today: @context.clock.today)
+          @draft.typed.each do |key, raw|
+            field = @table.field(key) or next
+            value = field.read(raw, reading)
+            value.is_a?(Values::Unreadable) ? keep_unread(field, raw, value) : keep_typed(field, raw, value)
+          end
+        end
+
+        # @param stage [String] the stage that begins
+        def enter(stage)
+          @trace.enter(stage)
+          write_changes if stage == "log"
+        end
+
+        # A rule sets a field.
+        # @param how [Proc, nil] says the values that went in, asked only for a trace
+        def set(rule, field, value, origin:, how: nil, notes: [])
+          settled = field.settle(value)
+          return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
+          return skip(rule, field, notes.map(&:last).join("; ").then { |why| why.empty? ? "it comes to blank" : why }) if settled.nil?
+
+          before = @values[field.key]
+          @values[field.key] = settled
+          @origins[field.key] = Origin.new(source: "rule", rule: rule.id, words: origin)
+          @trace.add("set", field, rule: rule, before: field.show(before), after: field.show(settled), how: how)
+        end
+
+        # A rule refuses the record.
+        def refuse(rule, field, message, fields:, how: nil)
+          @refusals << Refusal.new(code: rule.kind, rule: rule.id, field: field.key, fields: fields, message: message)
+          @trace.add("refused", field, rule: rule, after: message, how: how)
+        end
+
+        # A rule was asked and has nothing against the record.
+        def pass(rule, field, how: nil) = @trace.add("passed", field, rule: rule, how: how)
+
+        # A rule did not act, and why.
+        def skip(rule, field, why) = @trace.add("skipped", field, rule: rule, how: why)
+
+        # @return [String] why a formula came to blank
+        def why_blank(formula, evaluation)
+          return evaluation.notes.map(&:last).join("; ") if evaluation.notes.any?
+
+          blank = formula.reads.find { |key| @values[key].nil? }
+          blank ? "#{@table.field(blank).label} is blank" : "it comes to blank"
+        end
+
+        # @return [Outcome]
+        def outcome
+          places = @table.fields.each_with_index.to_h { |field, index| [field.key, index] }
+          Outcome.new(
+            values: @values, unreadable: @unreadable, origins: origins,
+            refusals: @refusals.sort_by.with_index { |refusal, index| [places.fetch(refusal.field), index] },
+            changes: changes, steps: @trace.steps
+          )
+        end
+
+        private
+
+        def keep_typed(field, raw, value)
+          before = @values[field.key]
+          @values[field.key] = value
+          @origins[field.key] = Origin.new(source: "typed")
+          shown = raw.is_a?(String) ? "“#{raw.length > 60 ? "#{raw[0, 59]}…" : raw}”" : Values.show(raw)
+          @trace.add("read", field, before: field.show(before), after: field.show(value), how: "typed #{(raw.nil? || raw == "") ? "nothing" : shown}")
+        end
+
+        def keep_unread(field, raw, unreadable)
+          @unreadable[field.key] = raw
+          @refusals << Refusal.new(code: unreadable.code, rule: nil, field: field.key, fields: [field.key], message: unreadable.message)
+          @trace.add("refused", field, after: unreadable.message)
+        end
+
+        def origins
+          @table.fields.to_h do |field|
+            source = @values[field.key].nil? ? "blank" : "stored"
+            [field.key, @origins[field.key] || Origin.new(source: source)]
+          end
+        end
+
+        def changes
+          @table.fields.filter_map do |field|
+            before = @old[field.key]
+            after = @values[field.key]
+            next if before == after
+
+            origin = @origins[field.key]
+            Change.new(field: field, before: before, after: after, rule: origin&.rule)
+          end
+        end
+
+        def write_changes
+          return if @refusals.any?
+
+          changes.each { |change| @trace.add("logged", change.field, before: change.field.show(change.before), after: change.field.show(change.after)) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    # The eight steps through which every record goes when it is saved, always
+    # in this order. The board and the trace show them in the same one.
+    module Stages
+      # key:: in the design; label:: on screen
+      # aim:: what happens there, in a few words
+      Stage = Struct.new(:key, :label, :aim, keyword_init: true)
+
+      ALL = [
+        Stage.new(key: "default", label: "Default", aim: "a new record opens with"),
+        Stage.new(key: "mask", label: "Mask", aim: "how it must be typed"),
+        Stage.new(key: "tidy", label: "Tidy", aim: "cleaned up"),
+        Stage.new(key: "fill", label: "Fill", aim: "set from other fields"),
+        Stage.new(key: "calculate", label: "Calculate", aim: "always equals"),
+        Stage.new(key: "number", label: "Number", aim: "counted up"),
+        Stage.new(key: "validate", label: "Validate", aim: "refused unless"),
+        Stage.new(key: "log", label: "Log", aim: "written down")
+      ].each(&:freeze).freeze
+    end
+  end
+end

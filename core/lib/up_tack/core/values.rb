@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    # The types that a field can have. Each type is one file in values/ and
+    # answers the same few questions:
+    #
+    # key::     its name in the design, such as "yes_no"
+    # label::   its name on screen
+    # kind::    what it is in an expression (:text, :number, :date, :yes_no)
+    # column::  the kind of column that stores it
+    # read(raw, field, reading)::  what was typed or sent, as a value, nil for
+    #   blank, or an Unreadable with a message for people
+    # show(value, field)::  the value in its reading format
+    # dump(value) and load(plain)::  to and from JSON, without loss
+    module Values
+      # The answer to something typed that is no value of the type.
+      # code:: for programs; message:: for people, a whole sentence
+      Unreadable = Struct.new(:code, :message, keyword_init: true)
+
+      # @param key [String]
+      # @return [Module] the type
+      # @raise [KeyError] for a name that is no type
+      def self.[](key) = all.fetch(key)
+
+      # @return [Hash{String=>Module}] the types by key, in the order in which they are offered
+      def self.all
+        @all ||= [Text, LongText, Number, Date, YesNo, Choice].to_h { |type| [type.key, type] }.freeze
+      end
+
+      # @return [String] a value of any type as an expression's `&` writes it
+      def self.show(value)
+        case value
+        when nil then ""
+        when String then value
+        when BigDecimal then Numbers.plain(Numbers.settle(value))
+        when true then "yes"
+        when false then "no"
+        when ::Date then Date.show(value, nil)
+        when ::Time then "#{Date.show(value.to_date, nil)} #{value.strftime("%H:%M")}"
+        when Array then value.map { |each| show(each) }.join(", ")
+        end
+      end
+
+      # @return [Object] a value of any type as JSON can carry it: numbers as
+      #   plain decimal text, dates and moments after ISO 8601
+      def self.dump(value)
+        case value
+        when BigDecimal then Numbers.plain(Numbers.settle(value))
+        when ::Date then value.iso8601
+        when ::Time then value.iso8601(value.subsec.zero? ? 0 : 3)
+        else value
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Values
+      # One of the field's listed choices, kept as the text of the choice. Case
+      # is passed over when it is typed and settled to that of the list.
+      module Choice
+        module_function
+
+        def key = "choice"
+        def label = "Choice"
+        def kind = :text
+        def column = :text
+
+        def read(raw, field, _reading)
+          text = Plain.text(raw, field)
+          return text unless text.is_a?(String)
+
+          word = text.strip.downcase(:fold)
+          return if word.empty?
+
+          field.choices.find { |choice| choice.downcase(:fold) == word } || Unreadable.new(
+            code: "not_a_choice",
+            message: "#{Plain.quoted(text)} is not among the choices: #{field.choices.join(", ")}."
+          )
+        end
+
+        def show(value, _field) = value.to_s
+        def dump(value) = value
+        def load(plain) = plain
+      end
+    end
+  end
+end

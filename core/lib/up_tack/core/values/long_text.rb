@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Values
+      # Text of several lines, line breaks and all, normalised to NFC.
+      module LongText
+        # Characters at most: enough for a megabyte of plain text.
+        LIMIT = 1_100_000
+
+        module_function
+
+        def key = "long_text"
+        def label = "Long text"
+        def kind = :text
+        def column = :text
+
+        def read(raw, field, _reading)
+          text = Plain.text(raw, field)
+          return text unless text.is_a?(String)
+
+          Plain.within(text, LIMIT, field)
+        end
+
+        def show(value, _field) = value.to_s
+        def dump(value) = value
+        def load(plain) = plain
+      end
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Values
+      # What all types share in understanding what arrives: text that is really
+      # text, within a length, free of what no store gives back unchanged.
+      module Plain
+        module_function
+
+        # @param raw [Object] typed text, or a JSON scalar from a program
+        # @return [String, nil, Unreadable] normalised text, nil for blank
+        def text(raw, field)
+          case raw
+          when nil, "" then nil
+          when String then clean(raw, field)
+          when BigDecimal then Numbers.plain(raw)
+          when Integer then raw.to_s
+          when true then "yes"
+          when false then "no"
+          when ::Date then raw.iso8601
+          else Unreadable.new(code: "not_a_value", message: "#{field.label} takes one value, not a list or an object.")
+          end
+        end
+
+        # @return [String, Unreadable] the text unless it is longer than limit characters
+        def within(text, limit, field)
+          return text if text.length <= limit
+
+          Unreadable.new(
+            code: "too_long",
+            message: "#{field.label} holds at most #{grouped(limit)} characters; this is #{grouped(text.length)}."
+          )
+        end
+
+        # @return [String] the text cut short for use inside a message
+        def quoted(text)
+          short = text.strip.gsub(/\s+/, " ")
+          short = "#{short[0, 37]}…" if short.length > 40
+          "“#{short}”"
+        end
+
+        def clean(raw, field)
+          utf8 = raw.encoding == Encoding::UTF_8 ? raw : raw.dup.force_encoding(Encoding::UTF_8)
+          unless utf8.valid_encoding?
+            return Unreadable.new(code: "not_unicode", message: "#{field.label} has characters that are not valid Unicode.")
+          end
+          if (place = utf8.index("\u0000"))
+            return Unreadable.new(code: "nul", message: "#{field.label} has a NUL character at place #{place + 1}, which can't be kept.")
+          end
+          utf8.unicode_normalize(:nfc)
+        end
+
+        def grouped(number) = number.to_s.gsub(/(\d)(?=(\d{3})+\z)/, '\1,')
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Values
+      # One line of text. Kept exactly as typed, but normalised to NFC (Unicode
+      # UAX #15), so that the same word typed on two machines is the same text.
+      module Text
+        # Characters at most.
+        LIMIT = 4_000
+
+        module_function
+
+        def key = "text"
+        def label = "Text"
+        def kind = :text
+        def column = :text
+
+        def read(raw, field, _reading)
+          text = Plain.text(raw, field)
+          return text unless text.is_a?(String)
+          return if text.strip.empty?
+
+          if text.match?(/[\r\n]/)
+            return Unreadable.new(code: "line_break", message: "#{field.label} holds one line; a long text field can hold several.")
+          end
+          Plain.within(text, LIMIT, field)
+        end
+
+        def show(value, _field) = value.to_s
+        def dump(value) = value
+        def load(plain) = plain
+      end
+    end
+  end
+end

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    # Turns what use cases raise into problem details, all of one shape.
+    module Problems
+      def self.registered(app)
+        app.error(Store::NotFound) { |error| problem(404, "not_found", error.message) }
+        app.error(Core::Design::Invalid) do |error|
+          problem(422, "invalid", error.problems.first.message, mistakes: error.problems.map { |each| Render::Mistake.of(each) })
+        end
+        app.error(Requests::Malformed) { |error| problem(400, "malformed", error.message) }
+        app.error(Requests::TooLarge) { problem(413, "too_large", "This is more than 8 MB; send it in parts.") }
+        app.error(Sinatra::BadRequest) { problem(400, "malformed", "This address can't be read.") }
+        app.error(ActiveRecord::StatementTimeout, ActiveRecord::LockWaitTimeout) do
+          problem(503, "busy", "Another program is writing to the database; try again in a moment.")
+        end
+        app.error { |error| unexpected(error) }
+        app.helpers Unexpected
+      end
+
+      # What nobody foresaw: noted with its place, told in plain words.
+      module Unexpected
+        def unexpected(error)
+          warn "#{request.request_method} #{request.path_info}: #{error.class}: #{error.message}\n  #{error.backtrace.to_a.first(12).join("\n  ")}"
+          problem(500, "unexpected", "Something went wrong here. Nothing was saved; what you typed is still in the form.")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Render
+      # What came out of a draft: every field's value and origin, the messages,
+      # and the trace where it was asked for.
+      module Answer
+        module_function
+
+        # @param outcome [Core::Save::Outcome]
+        def of(table, outcome)
+          {
+            would_save: outcome.saved?, fields: table.fields.to_h { |field| [field.key, field(field, outcome)] },
+            messages: outcome.refusals.map(&:to_h), steps: outcome.steps.map(&:to_h)
+          }
+        end
+
+        def field(field, outcome)
+          if outcome.unreadable.key?(field.key)
+            raw = outcome.unreadable[field.key]
+            return {value: nil, text: raw.is_a?(String) ? raw.scrub : "", source: "unreadable", rule: nil, words: nil}
+          end
+
+          value = outcome.values[field.key]
+          origin = outcome.origins[field.key]
+          {value: field.values.dump(value), text: field.show(value), source: origin.source, rule: origin.rule, words: origin.words}
+        end
+      end
+    end
+  end
+end

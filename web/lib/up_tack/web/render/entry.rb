@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Render
+      # Entries of the change log. Tables, fields and rules are named as they are
+      # now; those that are gone, as they were called then.
+      class Entry
+        def initialize(workspace)
+          @workspace = workspace
+          @tables = workspace.project.tables.to_h { |table| [table.id, table] }
+        end
+
+        # @param entries [Array<Store::Entry>]
+        def all(entries) = entries.map { |entry| one(entry) }
+
+        private
+
+        def one(entry)
+          table = @tables[entry.table_id]
+          {
+            id: entry.id, **Moment.of(entry.made_at, @workspace), person: entry.person_name, way: entry.way, action: entry.action,
+            table: table&.key, table_label: table&.label || "a deleted table", record: entry.record_id, title: entry.record_title.to_s,
+            exists: !table.nil?, changes: entry.field_changes.sort_by(&:id).map { |change| self.change(change, table) }
+          }
+        end
+
+        def change(change, table)
+          field = table&.fields&.find { |each| each.id == change.field_id }
+          rule = table&.rule(change.rule_id)
+          before, after = change.values.map { |value| shown(change, field, value) }
+          {
+            field: field&.label || change.field_label, key: field&.key, before: before, after: after,
+            rule: change.rule_id && (rule ? rule.sentence(table) : "by a rule that is no longer there")
+          }
+        end
+
+        def shown(change, field, value)
+          Core::Values[change.type].show(value, (field if field&.type == change.type))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Render
+      # What a rule would do.
+      module Preview
+        module_function
+
+        # @param preview [UseCases::PreviewRule::Preview]
+        def of(preview)
+          {
+            problems: preview.problems.map { |each| Mistake.of(each) }, warnings: preview.warnings.map { |each| Mistake.of(each) },
+            tack: preview.tack, sentence: preview.sentence, opening: preview.opening, counts: preview.counts,
+            looked_at: preview.looked_at, total: preview.total, examples: preview.examples
+          }
+        end
+      end
+    end
+  end
+end

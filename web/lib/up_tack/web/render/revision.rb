@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Render
+      # A change of the design.
+      module Revision
+        module_function
+
+        def of(revision, workspace)
+          {
+            id: revision.id, **Moment.of(revision.made_at, workspace), person: revision.person_name,
+            action: revision.action, summary: revision.summary, current: revision.id == workspace.revision_id
+          }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Render
+      # A table with its fields and rules.
+      class Table
+        def initialize(workspace)
+          @workspace = workspace
+        end
+
+        # @return [Hash] for the overview
+        def line(table)
+          {**name(table), fields: table.fields.map(&:label), rules: table.rules.length}
+        end
+
+        # @return [Hash] for the board
+        def full(table)
+          {
+            id: table.id, **name(table), fields: table.fields.map { |field| self.field(field) },
+            stages: Core::Stages::ALL.map { |stage| self.stage(stage) },
+            rules: table.rules.map { |rule| self.rule(rule, table) }
+          }
+        end
+
+        private
+
+        def name(table)
+          {key: table.key, label: table.label, one: table.record_name, note: table.note, records: Store::Rows.new(table).count}
+        end
+
+        def field(field)
+          {
+            id: field.id, key: field.key, label: field.label, type: field.type, type_label: field.values.label, kind: field.kind,
+            decimals: field.decimals, choices: field.choices, note: field.note
+          }
+        end
+
+        def stage(stage)
+          kinds = Core::Rules.all.values.select { |kind| kind.stage == stage.key }.map(&:kind)
+          {key: stage.key, label: stage.label, aim: stage.aim, kinds: kinds}
+        end
+
+        def rule(rule, table)
+          plain = rule.to_plain
+          {
+            id: rule.id, kind: rule.kind, stage: rule.stage, field: rule.field, fields: rule.fields(table),
+            tack: rule.tack(table), sentence: rule.sentence(table), name: rule.name, note: rule.note,
+            value: plain["value"], formula: plain["formula"], message: plain["message"],
+            usual_message: rule.respond_to?(:message) ? rule.sentence(table) : nil
+          }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    # Helpers that read a request.
+    module Requests
+      # Bytes of a request's body at most.
+      LARGEST_BODY = 8 * 1024 * 1024
+      # Objects within one another in a body.
+      DEEPEST_BODY = 12
+      PERSON_COOKIE = "up_tack_person"
+
+      # A request that can't be understood at all.
+      class Malformed < StandardError; end
+      # A body beyond LARGEST_BODY.
+      class TooLarge < StandardError; end
+
+      # @return [Workspace] with the person whom the browser chose
+      def workspace = @workspace ||= Workspace.new(person: person)
+
+      # @return [Store::Person] the first one unless another was chosen
+      def person
+        chosen = Store::Person.find_by(id: request.cookies[PERSON_COOKIE].to_s[/\A\d{1,18}\z/])
+        chosen || Store::Person.order(:id).first || raise(Store::NotFound, "There are no people yet.")
+      end
+
+      # The body as a hash. Numbers keep all their digits. Only JSON is taken, for
+      # which a browser asks leave before it sends it from another site's page.
+      # @raise [Malformed, TooLarge]
+      def sent
+        @sent ||= begin
+          raise Malformed, "Send the body as application/json." unless request.media_type == "application/json"
+
+          parsed = JSON.parse(raw_body, decimal_class: BigDecimal, max_nesting: DEEPEST_BODY)
+          raise Malformed, "The body must be a JSON object." unless parsed.is_a?(Hash)
+
+          parsed
+        end
+      rescue JSON::ParserError, EncodingError, ArgumentError
+        raise Malformed, "The body is not valid JSON."
+      end
+
+      # A design is kept as JSON and shown everywhere, so its texts must be sound.
+      # @return [Hash] the members named, as far as they are given
+      def design_parts(*names)
+        parts = sent.slice(*names)
+        sound = lambda do |value|
+          case value
+          when String then value.valid_encoding? && !value.include?("\u0000") && value.length <= 20_000
+          when Array then value.length <= 2_000 && value.all?(&sound)
+          when Hash then false
+          else true
+          end
+        end
+        unsound = parts.keys.find { |name| !sound.call(parts[name]) }
+        Core::Design::Invalid.because("This can't be kept: it is too long or holds characters that are not valid text.", part: unsound) if unsound
+        parts
+      end
+
+      # @return [Hash{String=>Object}] what was typed, by field key
+      def typed
+        given = sent["typed"]
+        raise Malformed, "`typed` must be an object of field keys and values." unless given.is_a?(Hash)
+
+        given
+      end
+
+      # @return [Integer, nil] a whole number from the body
+      # @raise [Malformed] for anything else
+      def number_sent(name)
+        value = sent[name]
+        return value if value.nil? || (value.is_a?(Integer) && value.abs < 10**18)
+
+        raise Malformed, "`#{name}` must be a whole number."
+      end
+
+      # @return [Integer, nil] a whole number from the query
+      def number_in_query(name)
+        text = params[name].to_s
+        return if text.empty?
+
+        whole_number(text) || raise(Malformed, "`#{name}` must be a whole number.")
+      end
+
+      # @return [Integer] the record in the path
+      def record_id = whole_number(params[:id].to_s) || raise(Store::NotFound, "There is no such record.")
+
+      private
+
+      def whole_number(text) = text.match?(/\A\d{1,18}\z/) ? text.to_i : nil
+
+      def raw_body
+        raise TooLarge if request.content_length.to_i > LARGEST_BODY
+
+        text = request.body.read(LARGEST_BODY + 1).to_s.force_encoding(Encoding::UTF_8)
+        raise TooLarge if text.bytesize > LARGEST_BODY
+        raise Malformed, "The body is not valid UTF-8." unless text.valid_encoding?
+
+        text
+      end
+    end
+  end
+end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Routes
+      # The fields of a table.
+      module Fields
+        PARTS = %w[label key type decimals choices note].freeze
+
+        def self.registered(app)
+          changes = Core::Design::Changes
+
+          app.post("/api/tables/:table/fields") do
+            workspace.table(params[:table])
+            change = changes::AddField.new(table: params[:table], parts: design_parts(*PARTS), position: number_sent("position"))
+            UseCases::ChangeDesign.new(workspace).call(change)
+            table_json(params[:table], status: 201)
+          end
+
+          app.patch("/api/tables/:table/fields/:field") do
+            UseCases::FindField.new(workspace).call(table: params[:table], field: params[:field])
+            position = number_sent("position")
+            change = if position
+              changes::MoveField.new(table: params[:table], field: params[:field], position: position)
+            else
+              changes::ChangeField.new(table: params[:table], field: params[:field], parts: design_parts(*PARTS - ["key"]))
+            end
+            UseCases::ChangeDesign.new(workspace).call(change)
+            table_json(params[:table])
+          end
+
+          app.delete("/api/tables/:table/fields/:field") do
+            UseCases::FindField.new(workspace).call(table: params[:table], field: params[:field])
+            UseCases::ChangeDesign.new(workspace).call(changes::RemoveField.new(table: params[:table], field: params[:field]))
+            table_json(params[:table])
+          end
+
+          app.get("/api/tables/:table/fields/:field/losses") do
+            json(UseCases::ForeseeLosses.new(workspace).call(table: params[:table], field: params[:field], type: params[:type]).to_h)
+          end
+        end
+      end
+    end
+  end
+end

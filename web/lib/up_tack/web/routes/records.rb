@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Routes
+      # Records: listed, typed, tried, saved, deleted.
+      module Records
+        def self.registered(app)
+          app.get("/api/tables/:table/records") do
+            page = UseCases::ListRecords.new(workspace).call(
+              table: params[:table], sort: params[:sort].to_s.empty? ? nil : params[:sort].to_s, descending: params[:descending] == "true",
+              after: number_in_query("after"), limit: number_in_query("limit") || 100
+            )
+            table = workspace.table(params[:table])
+            json({records: page.records.map { |record| Render::Record.of(table, record) }, total: page.total, more: page.more})
+          end
+
+          app.post("/api/tables/:table/records") do
+            answer = UseCases::SaveRecord.new(workspace).call(table: params[:table], typed: typed)
+            saved_or_problem(params[:table], answer, status: 201)
+          end
+
+          app.get("/api/tables/:table/records/:id") do
+            record = UseCases::FindRecord.new(workspace).call(table: params[:table], id: record_id)
+            json(Render::Record.of(workspace.table(params[:table]), record))
+          end
+
+          app.patch("/api/tables/:table/records/:id") do
+            answer = UseCases::SaveRecord.new(workspace).call(table: params[:table], id: record_id, typed: typed, version: number_sent("version"))
+            saved_or_problem(params[:table], answer)
+          end
+
+          app.delete("/api/tables/:table/records/:id") do
+            answer = UseCases::DeleteRecord.new(workspace).call(table: params[:table], id: record_id, version: number_in_query("version"))
+            next saved_or_problem(params[:table], answer) unless answer.state == :saved
+
+            status 204
+          end
+
+          app.post("/api/tables/:table/draft") do
+            answer = UseCases::AnswerDraft.new(workspace).call(table: params[:table], typed: typed, id: number_sent("id"))
+            json(Render::Answer.of(workspace.table(params[:table]), answer.outcome))
+          end
+
+          app.post("/api/tables/:table/trial") do
+            trial = Trial.workspace(workspace, person_id: number_sent("person_id"), at: sent["at"])
+            answer = UseCases::AnswerDraft.new(trial).call(
+              table: params[:table], typed: typed, id: number_sent("id"), copy_of: number_sent("copy_of"), trace: true
+            )
+            json(Render::Answer.of(workspace.table(params[:table]), answer.outcome))
+          end
+        end
+      end
+    end
+  end
+end
