@@ -814,7 +814,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["FieldParts"] & Record<string, never>;
+                "application/json": components["schemas"]["FieldParts"];
             };
         };
         responses: {

@@ -27,7 +27,7 @@ module UpTack
       def undo
         Store::Database.write do
           target = Store::Revision.to_undo or next
-          to_state(Store::Revision.find(target.id).previous, "undo", "Undone: #{target.summary}", target: target.id, back: true)
+          to_state(Store::Revision.find(target.id).previous, "undo", target.summary, target: target.id, back: true)
           target
         end
       end
@@ -37,7 +37,7 @@ module UpTack
       def redo
         Store::Database.write do
           target = Store::Revision.to_redo or next
-          to_state(Store::Revision.find(target.id), "redo", "Done again: #{target.summary}", target: target.id)
+          to_state(Store::Revision.find(target.id), "redo", target.summary, target: target.id)
           target
         end
       end
@@ -47,7 +47,7 @@ module UpTack
       def put_back(id)
         Store::Database.write do
           target = Store::Revision.find_by(id: id) or raise Store::NotFound, "There is no revision #{id}."
-          to_state(target, "put back", "Put back to the state after: #{target.summary}", target: target.id, back: true)
+          to_state(target, "put back", "As it was after: #{target.summary}", target: target.id, back: true)
           target
         end
       end

@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+# Opens the database, fills it with the demo if it is new, and serves everything
+# from one Puma. Called by bin/start, which has set up the rest.
+
+require "fileutils"
+require "socket"
+
+STARTED = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+
+def fail_with(message)
+  warn "Up Tack: #{message}"
+  exit 1
+end
+
+def port_from(text)
+  return text.to_i if text.match?(/\A\d{1,5}\z/) && text.to_i.between?(1, 65_535)
+
+  fail_with("PORT must be a number from 1 to 65535, not “#{text}”.")
+end
+
+def check_port(host, port)
+  TCPServer.new(host, port).close
+rescue Errno::EADDRINUSE
+  fail_with("Port #{port} is in use; stop what runs there, or pick another one: PORT=#{(port < 65_535) ? port + 1 : 4567} bin/start")
+rescue Errno::EACCES
+  fail_with("Port #{port} may not be used by this account; pick one above 1023: PORT=4567 bin/start")
+rescue SocketError, Errno::EADDRNOTAVAIL
+  fail_with("There is no address “#{host}” on this machine; HOST is usually 127.0.0.1.")
+end
+
+def check_folder(folder)
+  FileUtils.mkdir_p(folder)
+  probe = File.join(folder, ".up_tack_probe")
+  File.write(probe, "")
+  File.delete(probe)
+rescue SystemCallError
+  fail_with("The folder #{folder} can't be written to; set UP_TACK_DATA to one that can.")
+end
+
+def put_demo_back(path, sure:)
+  return unless File.exist?(path)
+
+  unless sure
+    fail_with("--fresh would delete all records in #{path}; say --fresh --yes to do it without asking.") unless $stdin.tty?
+    print "Delete everything in #{path} and put the demo back? [y/N] "
+    exit 1 unless $stdin.gets.to_s.strip.downcase.start_with?("y")
+  end
+  ["", "-wal", "-shm"].each { |ending| FileUtils.rm_f("#{path}#{ending}") }
+end
+
+unknown = ARGV - %w[--fresh --yes]
+fail_with("There is no option #{unknown.first}; there are --fresh and --yes.") if unknown.any?
+
+host = ENV.fetch("HOST", "127.0.0.1")
+port = port_from(ENV.fetch("PORT", "4567"))
+given = ENV["UP_TACK_DATA"].to_s
+folder = given.empty? ? File.expand_path("../../data", __dir__) : File.expand_path(given, ENV.fetch("UP_TACK_CALLER_DIR", Dir.pwd))
+path = File.join(folder, "up_tack.sqlite3")
+
+check_folder(folder)
+check_port(host, port)
+put_demo_back(path, sure: ARGV.include?("--yes")) if ARGV.include?("--fresh")
+
+require_relative "../../web/lib/up_tack/web"
+require "puma"
+require "puma/configuration"
+require "puma/launcher"
+
+begin
+  UpTack::Store::Database.open(path)
+  unless UpTack::Store::Revision.any?
+    puts "· Putting in the demo: Ember Lane Kiln Share"
+    UpTack::UseCases::InstallDemo.new.call
+  end
+  UpTack::Workspace.compiled
+rescue SQLite3::NotADatabaseException, ActiveRecord::StatementInvalid, SQLite3::CantOpenException => e
+  fail_with("#{path} can't be opened as a database of Up Tack (#{e.message}).")
+end
+[UpTack::Core, UpTack::App, UpTack::Web].each { |floor| floor::LOADER.eager_load }
+UpTack::Store::Database.close
+
+configuration = Puma::Configuration.new do |config|
+  config.bind "tcp://#{host.include?(":") ? "[#{host}]" : host}:#{port}"
+  config.threads 1, 8
+  config.environment "production"
+  config.app UpTack::Web::Application
+  config.quiet
+end
+launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr))
+seconds = Process.clock_gettime(Process::CLOCK_MONOTONIC) - STARTED
+puts "Up Tack runs at http://#{host}:#{port} (ready in #{seconds.round(1)} s). Ctrl C stops it."
+$stdout.flush
+launcher.run

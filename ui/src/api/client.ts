@@ -1,0 +1,54 @@
+import createClient, { type Middleware } from "openapi-fetch";
+import { words } from "../words";
+import type { components, paths } from "./generated";
+
+type Schemas = components["schemas"];
+export type Session = Schemas["Session"];
+export type TableLine = Schemas["TableLine"];
+export type Table = Schemas["Table"];
+export type Field = Schemas["Field"];
+export type FieldParts = Schemas["FieldParts"];
+export type Stage = Schemas["Stage"];
+export type Rule = Schemas["Rule"];
+export type RuleParts = Schemas["RuleParts"];
+export type Preview = Schemas["Preview"];
+export type Mistake = Schemas["Mistake"];
+export type RecordData = Schemas["Record"];
+export type Answer = Schemas["Answer"];
+export type Message = Schemas["Message"];
+export type Step = Schemas["Step"];
+export type Entry = Schemas["Entry"];
+export type Revision = Schemas["Revision"];
+export type Problem = Schemas["Problem"];
+export type Scalar = Schemas["Scalar"];
+
+/** What the server refused, or why it could not be reached (status 0). */
+export class ProblemError extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.title);
+  }
+}
+
+const problems: Middleware = {
+  async onResponse({ response }) {
+    if (response.ok) return;
+    const known = response.headers.get("content-type")?.includes("problem+json");
+    const problem: Problem = known
+      ? await response.json()
+      : { type: "about:blank", title: words.errors.unexpected, status: response.status, code: "unexpected" };
+    throw new ProblemError(problem);
+  },
+  onError() {
+    throw new ProblemError({ type: "about:blank", title: words.errors.offline, status: 0, code: "offline" });
+  },
+};
+
+/** The typed client of the HTTP API. A failed call throws a ProblemError. */
+export const api = createClient<paths>();
+api.use(problems);
+
+/** The data of an answer whose status was a success. */
+export async function data<T>(call: Promise<{ data?: T }>): Promise<T> {
+  const { data: found } = await call;
+  return found as T;
+}

@@ -1,0 +1,63 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { lazy, Suspense } from "react";
+import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
+import { Toaster } from "sonner";
+import { ProblemError } from "../api/client";
+import { Loading } from "../components/Loading";
+import { MissingPage } from "./MissingPage";
+import { Shell } from "./Shell";
+import { TableFrame } from "./TableFrame";
+
+const Overview = lazy(() => import("../views/overview/Overview"));
+const Board = lazy(() => import("../views/board/Board"));
+const FormView = lazy(() => import("../views/forms/FormView"));
+const Records = lazy(() => import("../views/records/Records"));
+const Bench = lazy(() => import("../views/bench/Bench"));
+const HistoryView = lazy(() => import("../views/history/HistoryView"));
+
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      retry: (count, error) => error instanceof ProblemError && error.problem.status === 0 && count < 2,
+    },
+  },
+});
+
+const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <MissingPage />,
+    children: [
+      { path: "/", element: <Overview /> },
+      {
+        path: "/t/:table",
+        element: <TableFrame />,
+        children: [
+          { index: true, element: <Navigate to="rules" replace /> },
+          { path: "rules", element: <Board /> },
+          { path: "forms", element: <FormView /> },
+          { path: "forms/:id", element: <FormView /> },
+          { path: "records", element: <Records /> },
+          { path: "bench", element: <Bench /> },
+          { path: "history", element: <HistoryView /> },
+        ],
+      },
+      { path: "*", element: <MissingPage /> },
+    ],
+  },
+]);
+
+export function App() {
+  return (
+    <QueryClientProvider client={client}>
+      <Suspense fallback={<Loading />}>
+        <RouterProvider router={router} />
+      </Suspense>
+      <Toaster
+        position="bottom-left"
+        toastOptions={{ className: "sheet !text-base-content !bg-base-100 !font-sans" }}
+      />
+    </QueryClientProvider>
+  );
+}

@@ -1,0 +1,13 @@
+import { Link } from "react-router";
+import { words } from "../words";
+
+export function MissingPage({ message = words.errors.missingPage }: { message?: string }) {
+  return (
+    <div className="mx-auto mt-24 flex max-w-md flex-col items-start gap-4 px-6">
+      <h1 className="text-2xl">{message}</h1>
+      <Link to="/" className="btn btn-primary">
+        {words.errors.backToTables}
+      </Link>
+    </div>
+  );
+}

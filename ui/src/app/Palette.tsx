@@ -1,0 +1,82 @@
+import { useQuery } from "@tanstack/react-query";
+import { Command } from "cmdk";
+import { useNavigate } from "react-router";
+import { api, data } from "../api/client";
+import { useSession, useTables } from "../api/queries";
+import { Dialog } from "../components/Dialog";
+import { words } from "../words";
+import { useDesignUndo } from "./useDesignUndo";
+
+type Found = { id: string; kind: string; label: string; detail?: string; go: () => void };
+
+/** Finds any table, view, field, rule, record or command by typing. */
+export function Palette({ onClose }: { onClose: () => void }) {
+  const navigate = useNavigate();
+  const { undo, redo } = useDesignUndo();
+  const session = useSession();
+  const tables = useTables();
+  const inside = useQuery({
+    queryKey: ["palette", tables.data?.map((table) => table.key)],
+    enabled: tables.data !== undefined,
+    queryFn: () =>
+      Promise.all(
+        (tables.data ?? []).map(async (table) => ({
+          table: await data(api.GET("/api/tables/{table}", { params: { path: { table: table.key } } })),
+          page: await data(
+            api.GET("/api/tables/{table}/records", { params: { path: { table: table.key }, query: { limit: 200 } } }),
+          ),
+        })),
+      ),
+  });
+
+  const found: Found[] = [];
+  const add = (kind: string, id: string, label: string, to: string, detail?: string) =>
+    found.push({ id, kind, label, detail, go: () => navigate(to) });
+  for (const { table, page } of inside.data ?? []) {
+    for (const [view, label] of Object.entries(words.views))
+      add("View", `v-${table.id}-${view}`, `${table.label}: ${label}`, `/t/${table.key}/${view}`);
+    for (const field of table.fields)
+      add("Field", field.id, field.label, `/t/${table.key}/rules?field=${field.key}`, table.label);
+    for (const rule of table.rules)
+      add("Rule", rule.id, rule.sentence, `/t/${table.key}/rules?rule=${rule.id}`, table.label);
+    for (const record of page.records)
+      add(
+        "Record",
+        `${table.id}-${record.id}`,
+        [record.title, ...Object.values(record.texts).slice(1, 3)].filter(Boolean).join(" · "),
+        `/t/${table.key}/forms/${record.id}`,
+        table.label,
+      );
+  }
+  add("Command", "c-all", words.shell.allTables, "/");
+  found.push({ id: "c-undo", kind: "Command", label: words.shell.undo, detail: session.data?.undo ?? "", go: undo });
+  found.push({ id: "c-redo", kind: "Command", label: words.shell.redo, detail: session.data?.redo ?? "", go: redo });
+
+  return (
+    <Dialog title={words.shell.find} onClose={onClose}>
+      <Command label={words.shell.findHint} loop>
+        <Command.Input autoFocus placeholder={words.shell.findHint} className="input mb-2 w-full" />
+        <Command.List className="h-80 overflow-auto">
+          <Command.Empty className="quiet px-2 py-4">
+            {inside.isPending ? words.common.loading : words.shell.nothingFound}
+          </Command.Empty>
+          {found.map((each) => (
+            <Command.Item
+              key={each.id}
+              value={`${each.label} ${each.detail ?? ""} ${each.id}`}
+              onSelect={() => {
+                onClose();
+                each.go();
+              }}
+              className="flex cursor-pointer items-baseline gap-3 rounded px-2 py-1.5 data-[selected=true]:bg-base-200"
+            >
+              <span className="quiet w-16 shrink-0 text-xs">{each.kind}</span>
+              <span className="flex-1 truncate">{each.label}</span>
+              <span className="quiet max-w-44 truncate text-xs">{each.detail}</span>
+            </Command.Item>
+          ))}
+        </Command.List>
+      </Command>
+    </Dialog>
+  );
+}

@@ -1,0 +1,101 @@
+import { Suspense, useEffect, useState } from "react";
+import { Link, NavLink, Outlet, useParams } from "react-router";
+import { useSession, useTable } from "../api/queries";
+import { Loading } from "../components/Loading";
+import { Mark } from "../components/Mark";
+import { words } from "../words";
+import { ClockChip } from "./ClockChip";
+import { Palette } from "./Palette";
+import { PersonMenu } from "./PersonMenu";
+import { Shortcuts } from "./Shortcuts";
+import { TableSwitcher } from "./TableSwitcher";
+import { typingInto } from "./typingInto";
+import { useDesignUndo } from "./useDesignUndo";
+
+const VIEWS = Object.entries(words.views);
+
+export function Shell() {
+  const { table } = useParams();
+  const session = useSession();
+  const here = useTable(table ?? "");
+  const [open, setOpen] = useState<"palette" | "shortcuts" | null>(null);
+  const { undo, redo } = useDesignUndo();
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const control = event.ctrlKey || event.metaKey;
+      if (control && event.key.toLowerCase() === "k") {
+        event.preventDefault();
+        setOpen("palette");
+      } else if (event.key === "?" && !typingInto(event.target)) {
+        setOpen("shortcuts");
+      } else if (control && event.key.toLowerCase() === "z" && !typingInto(event.target)) {
+        event.preventDefault();
+        event.shiftKey ? redo() : undo();
+      }
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
+
+  useEffect(() => {
+    const parts = [here.data?.label, session.data?.project.name, words.name];
+    document.title = parts.filter(Boolean).join(" · ");
+  }, [here.data?.label, session.data?.project.name]);
+
+  return (
+    <div className="flex h-full flex-col">
+      <a href="#content" className="btn btn-sm absolute -top-12 left-2 z-50 focus:top-2">
+        {words.shell.skip}
+      </a>
+      <header className="flex min-h-12 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 bg-neutral px-4 py-1 text-neutral-content print:hidden">
+        <Link to="/" className="flex items-center gap-2 font-title text-lg font-semibold" title={words.shell.allTables}>
+          <Mark />
+          <span className="max-sm:sr-only">{words.name}</span>
+        </Link>
+        <span className="opacity-40 max-lg:hidden">/</span>
+        <Link to="/" className="max-w-56 truncate hover:underline max-lg:hidden" title={words.shell.allTables}>
+          {session.data?.project.name}
+        </Link>
+        {here.data && (
+          <>
+            <span className="opacity-40">/</span>
+            <TableSwitcher table={here.data} />
+            <nav className="flex gap-0.5" aria-label={here.data.label}>
+              {VIEWS.map(([view, label]) => (
+                <NavLink
+                  key={view}
+                  to={`/t/${here.data.key}/${view}`}
+                  className={({ isActive }) =>
+                    `rounded px-2.5 py-1 ${isActive ? "bg-base-100 font-semibold text-base-content" : "opacity-80 hover:opacity-100"}`
+                  }
+                >
+                  {label}
+                </NavLink>
+              ))}
+            </nav>
+          </>
+        )}
+        <div className="ml-auto flex items-center gap-3">
+          <button
+            type="button"
+            onClick={() => setOpen("palette")}
+            className="flex items-center gap-2 rounded border border-white/25 px-2 py-0.5 text-xs opacity-85 hover:opacity-100 max-md:hidden"
+          >
+            {words.shell.find}
+            <kbd className="font-sans opacity-75">Ctrl K</kbd>
+          </button>
+          {session.data && <ClockChip now={session.data.clock.now} zone={session.data.project.time_zone} />}
+          {session.data && <PersonMenu session={session.data} onShortcuts={() => setOpen("shortcuts")} />}
+        </div>
+      </header>
+      <main id="content" className="min-h-0 flex-1 overflow-auto">
+        <Suspense fallback={<Loading />}>
+          <Outlet />
+        </Suspense>
+      </main>
+      {open === "palette" && <Palette onClose={() => setOpen(null)} />}
+      {open === "shortcuts" && <Shortcuts onClose={() => setOpen(null)} />}
+    </div>
+  );
+}

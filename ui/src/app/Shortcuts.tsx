@@ -1,0 +1,32 @@
+import { Dialog } from "../components/Dialog";
+import { words } from "../words";
+
+/** All keys in one list. */
+export function Shortcuts({ onClose }: { onClose: () => void }) {
+  return (
+    <Dialog title={words.keys.title} onClose={onClose} wide>
+      <div className="grid gap-6 sm:grid-cols-3">
+        {words.keys.groups.map((group) => (
+          <section key={group.name}>
+            <h3 className="mb-2 text-base">{group.name}</h3>
+            <dl className="flex flex-col gap-1.5">
+              {group.keys.map(([keys, does]) => (
+                <div key={keys} className="flex flex-wrap items-baseline gap-2">
+                  <dt>
+                    <kbd className="key">{keys}</kbd>
+                  </dt>
+                  <dd>{does}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </div>
+      <div className="mt-5 text-right">
+        <button type="button" className="btn btn-sm" onClick={onClose}>
+          {words.keys.close}
+        </button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,28 @@
+import { useNavigate } from "react-router";
+import { toast } from "sonner";
+import { ProblemError } from "../api/client";
+import { useRedo, useUndo } from "../api/queries";
+import { words } from "../words";
+
+/** Undo and redo of the design, with a word about what was done. */
+export function useDesignUndo() {
+  const { mutateAsync: undoIt } = useUndo();
+  const { mutateAsync: redoIt } = useRedo();
+  const navigate = useNavigate();
+
+  async function run(step: typeof undoIt, done: (what: string) => string, nothing: string) {
+    try {
+      const { summary } = await step(undefined);
+      toast(summary ? done(summary) : nothing);
+      // A table that was renamed or has gone is no longer at this address.
+      if (summary?.startsWith("Table ")) navigate("/");
+    } catch (error) {
+      if (error instanceof ProblemError) toast.error(error.message);
+    }
+  }
+
+  return {
+    undo: () => run(undoIt, words.shell.undone, words.shell.nothingToUndo),
+    redo: () => run(redoIt, words.shell.redone, words.shell.nothingToRedo),
+  };
+}

@@ -1,0 +1,22 @@
+import { type ReactNode, useEffect, useRef } from "react";
+
+type Props = { title: string; onClose: () => void; children: ReactNode; wide?: boolean };
+
+/** A modal sheet on the browser's own dialog element, which keeps the focus inside and hears Escape. */
+export function Dialog({ title, onClose, children, wide = false }: Props) {
+  const element = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    if (!element.current?.open) element.current?.showModal();
+  }, []);
+  return (
+    <dialog
+      ref={element}
+      onClose={onClose}
+      aria-label={title}
+      className={`sheet m-auto max-h-[85vh] w-full overflow-auto p-5 text-base-content shadow-xl backdrop:bg-black/40 ${wide ? "max-w-3xl" : "max-w-lg"}`}
+    >
+      <h2 className="mb-3 text-xl">{title}</h2>
+      {children}
+    </dialog>
+  );
+}

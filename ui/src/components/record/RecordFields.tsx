@@ -1,0 +1,34 @@
+import { type KeyboardEvent, useRef } from "react";
+import type { Table } from "../../api/client";
+import { FieldBox } from "./FieldBox";
+import type { Draft } from "./useDraft";
+
+type Props = { table: Table; draft: Draft; onEnd?: () => void };
+
+/** All fields of a record, laid out by themselves. Enter goes on to the next like Tab. */
+export function RecordFields({ table, draft, onEnd }: Props) {
+  const form = useRef<HTMLDivElement>(null);
+
+  const onKeyDown = (event: KeyboardEvent<HTMLDivElement>) => {
+    const target = event.target as HTMLElement;
+    const plain = event.key === "Enter" && !event.ctrlKey && !event.metaKey && !event.altKey;
+    if (!plain || !target.matches("input, select")) return;
+    event.preventDefault();
+    const all = [...(form.current?.querySelectorAll<HTMLElement>("[data-input]") ?? [])];
+    const next = all[all.indexOf(target) + (event.shiftKey ? -1 : 1)];
+    if (next) next.focus();
+    else if (!event.shiftKey) {
+      target.blur();
+      onEnd?.();
+    }
+  };
+
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: Enter is heard for all inputs inside
+    <div ref={form} onKeyDown={onKeyDown} className="grid gap-x-5 gap-y-3 sm:grid-cols-2">
+      {table.fields.map((field) => (
+        <FieldBox key={field.key} field={field} draft={draft} />
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,26 @@
+import type { Typed } from "../../api/queries";
+
+/** What is typed and not yet saved stays in this browser, so that a reload or a lost connection loses nothing. */
+export type Kept = { typed: Typed; version: number | null };
+
+const name = (table: string, id: number | null) => `up-tack-draft/${table}/${id ?? "new"}`;
+
+export function keptDraft(table: string, id: number | null): Kept | null {
+  try {
+    const found = localStorage.getItem(name(table, id));
+    return found ? (JSON.parse(found) as Kept) : null;
+  } catch {
+    return null;
+  }
+}
+
+export function keepDraft(table: string, id: number | null, draft: Kept) {
+  try {
+    if (Object.keys(draft.typed).length === 0) localStorage.removeItem(name(table, id));
+    else localStorage.setItem(name(table, id), JSON.stringify(draft));
+  } catch {
+    // A full or forbidden store: the draft still stands in the form itself.
+  }
+}
+
+export const forgetDraft = (table: string, id: number | null) => keepDraft(table, id, { typed: {}, version: null });

@@ -1,0 +1,76 @@
+import { useCallback, useEffect, useRef, useState } from "react";
+import { type Answer, type Field, ProblemError } from "../../api/client";
+import type { Typed } from "../../api/queries";
+
+export type Draft = {
+  /** Raw input of the fields filled or cleared by hand. */
+  typed: Typed;
+  /** What the server last made of the draft. */
+  answer: Answer | undefined;
+  /** Fields that were left since; only these show messages. */
+  visited: Set<string>;
+  /** Why the last question got no answer. */
+  failure: string | null;
+  /** Takes a field's input and asks the server. */
+  leave: (field: string, text: string | null) => void;
+  /** Shows the messages of every field, from this answer on. */
+  showAll: (answer: Answer, fields: Field[]) => void;
+  reset: (typed?: Typed) => void;
+};
+
+/**
+ * A record being typed. The browser works nothing out: each time a field is left,
+ * everything typed goes to the server, which says what the record would be.
+ */
+export function useDraft(ask: (typed: Typed) => Promise<Answer>, begin: Typed = {}): Draft {
+  const [typed, setTyped] = useState<Typed>(begin);
+  const [answer, setAnswer] = useState<Answer>();
+  const [visited, setVisited] = useState<Set<string>>(() => new Set(Object.keys(begin)));
+  const [failure, setFailure] = useState<string | null>(null);
+  const question = useRef(0);
+  const latest = useRef(typed);
+
+  const send = useCallback(
+    async (all: Typed) => {
+      question.current += 1;
+      const mine = question.current;
+      try {
+        const found = await ask(all);
+        // A later question has been asked meanwhile; its answer will do.
+        if (mine !== question.current) return;
+        setAnswer(found);
+        setFailure(null);
+      } catch (error) {
+        if (mine === question.current && error instanceof ProblemError) setFailure(error.message);
+      }
+    },
+    [ask],
+  );
+
+  useEffect(() => {
+    send(latest.current);
+  }, [send]);
+
+  const leave = (field: string, text: string | null) => {
+    setVisited((before) => new Set(before).add(field));
+    if (text === null) return;
+    latest.current = { ...latest.current, [field]: text };
+    setTyped(latest.current);
+    send(latest.current);
+  };
+
+  const showAll = (found: Answer, fields: Field[]) => {
+    question.current += 1;
+    setAnswer(found);
+    setVisited(new Set(fields.map((field) => field.key)));
+  };
+
+  const reset = (next: Typed = {}) => {
+    latest.current = next;
+    setTyped(next);
+    setVisited(new Set(Object.keys(next)));
+    send(next);
+  };
+
+  return { typed, answer, visited, failure, leave, showAll, reset };
+}

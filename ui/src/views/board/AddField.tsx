@@ -1,0 +1,72 @@
+import { Plus } from "lucide-react";
+import { useRef, useState } from "react";
+import type { Table } from "../../api/client";
+import { useAddField, useSession } from "../../api/queries";
+import { words } from "../../words";
+
+/** The last row of the board: a name and a type make a field, and the next can be typed at once. */
+export function AddField({ table }: { table: Table }) {
+  const add = useAddField(table.key);
+  const types = useSession().data?.types ?? [];
+  const [label, setLabel] = useState("");
+  const [type, setType] = useState("text");
+  const input = useRef<HTMLInputElement>(null);
+
+  const submit = () => {
+    if (label.trim() === "" || add.isPending) return;
+    const choices = type === "choice" ? [words.board.types.choicesNew] : undefined;
+    add.mutate(
+      { label, type, choices },
+      {
+        onSuccess: () => {
+          setLabel("");
+          input.current?.focus();
+        },
+      },
+    );
+  };
+
+  return (
+    <form
+      className="sheet flex flex-wrap items-center gap-2 rounded-t-none border-t-0 px-2 py-1.5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit();
+      }}
+    >
+      <Plus size={15} className="quiet" aria-hidden />
+      <input
+        ref={input}
+        id="add-field"
+        aria-label={words.board.addField}
+        placeholder={words.board.addPlaceholder}
+        value={label}
+        onChange={(event) => {
+          setLabel(event.target.value);
+          add.reset();
+        }}
+        className="input input-sm input-ghost w-72"
+      />
+      <select
+        aria-label={words.board.typeOfNew}
+        value={type}
+        onChange={(event) => setType(event.target.value)}
+        className="select select-sm w-36"
+      >
+        {types.map((each) => (
+          <option key={each.key} value={each.key}>
+            {each.label}
+          </option>
+        ))}
+      </select>
+      <button type="submit" className="btn btn-sm" disabled={label.trim() === ""}>
+        {words.board.addField}
+      </button>
+      {add.error && (
+        <p className="text-error" role="alert">
+          {add.error.message}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,134 @@
+import { useMemo, useRef, useState } from "react";
+import { Link, useSearchParams } from "react-router";
+import { useTableHere } from "../../app/TableFrame";
+import { words } from "../../words";
+import { AddField } from "./AddField";
+import { BoardRows } from "./BoardRows";
+import { FieldPanel } from "./FieldPanel";
+import { FieldRemoval } from "./FieldRemoval";
+import { RulePanel } from "./RulePanel";
+import { useBoardKeys } from "./useBoardKeys";
+import { useFieldMoves } from "./useFieldMoves";
+
+/** What is open at the side: a field, a rule, or a rule about to be pinned. */
+export type Opened = { field: string } | { rule: string } | { field: string; stage: string };
+
+/** Fields against stages, the rules pinned where they act. */
+export default function Board() {
+  const table = useTableHere();
+  const [params, setParams] = useSearchParams();
+  const [lit, setLit] = useState<string | null>(null);
+  const [removing, setRemoving] = useState<string | null>(null);
+  const board = useRef<HTMLDivElement>(null);
+  const opened = useMemo(() => openedFrom(params), [params]);
+  const open = (what: Opened | null) => setParams(what ?? {}, { replace: true });
+  const { move, moved } = useFieldMoves(table);
+  const onKeyDown = useBoardKeys({ table, move, remove: setRemoving });
+
+  const rule = opened && "rule" in opened ? table.rules.find((each) => each.id === opened.rule) : undefined;
+  const field = opened && "field" in opened ? table.fields.find((each) => each.key === opened.field) : undefined;
+  const stage = opened && "stage" in opened ? table.stages.find((each) => each.key === opened.stage) : undefined;
+  const panel = rule || field;
+
+  const close = () => {
+    const stop = lastStop(opened);
+    open(null);
+    // The focus goes back to where the panel was opened from.
+    requestAnimationFrame(() => board.current?.querySelector<HTMLElement>(stop)?.focus());
+  };
+
+  return (
+    <div className="flex h-full">
+      <div className="min-w-0 flex-1 overflow-auto px-5 pt-5 pb-8">
+        <div className="mb-3 flex items-end gap-4">
+          <div className="min-w-0 flex-1">
+            <h1 className="truncate text-2xl">{table.label}</h1>
+            <p className="quiet">{words.board.aim}</p>
+          </div>
+          {!panel && (
+            <>
+              <span className="quiet text-xs max-sm:hidden">{words.board.ruleCount(table.rules.length)}</span>
+              <Link to="../bench" className="btn btn-primary btn-sm">
+                {words.board.tryRecord}
+              </Link>
+            </>
+          )}
+        </div>
+        {/* biome-ignore lint/a11y/noStaticElementInteractions: arrow keys move among the buttons inside */}
+        <div ref={board} onKeyDown={onKeyDown}>
+          <BoardRows
+            table={table}
+            narrow={Boolean(panel)}
+            opened={opened}
+            open={open}
+            lit={rule?.id ?? lit}
+            setLit={setLit}
+            move={move}
+          />
+          <AddField table={table} />
+        </div>
+        <p className="sr-only" aria-live="polite">
+          {moved}
+        </p>
+        <p className="quiet mt-3 flex flex-wrap gap-x-4 gap-y-1 text-xs max-sm:hidden">
+          {words.board.keys.map(([key, does]) => (
+            <span key={key} className="flex items-center gap-1.5">
+              <kbd className="key">{key}</kbd>
+              {does}
+            </span>
+          ))}
+        </p>
+      </div>
+      {rule && (
+        <RulePanel key={rule.id} table={table} rule={rule} field={rule.field} stage={rule.stage} onClose={close} />
+      )}
+      {field && stage && (
+        <RulePanel
+          key={`${field.key}-${stage.key}`}
+          table={table}
+          field={field.key}
+          stage={stage.key}
+          onClose={close}
+        />
+      )}
+      {field && !stage && (
+        <FieldPanel
+          key={field.id}
+          table={table}
+          field={field}
+          onClose={close}
+          onRemove={() => setRemoving(field.key)}
+          onRenamed={(key) => open({ field: key })}
+        />
+      )}
+      {removing && (
+        <FieldRemoval
+          table={table}
+          field={removing}
+          onClose={() => setRemoving(null)}
+          onRemoved={() => {
+            setRemoving(null);
+            open(null);
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+function openedFrom(params: URLSearchParams): Opened | null {
+  const rule = params.get("rule");
+  const field = params.get("field");
+  const stage = params.get("stage");
+  if (rule) return { rule };
+  if (field) return stage ? { field, stage } : { field };
+  return null;
+}
+
+function lastStop(opened: Opened | null): string {
+  if (!opened) return "[data-stop]";
+  if ("rule" in opened) return `[data-rule="${opened.rule}"]`;
+  return "stage" in opened
+    ? `[data-field="${opened.field}"][data-stage="${opened.stage}"]`
+    : `[data-field="${opened.field}"]`;
+}

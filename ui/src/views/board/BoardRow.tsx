@@ -1,0 +1,137 @@
+import { useSortable } from "@dnd-kit/sortable";
+import { CSS } from "@dnd-kit/utilities";
+import { GripVertical, Plus } from "lucide-react";
+import type { CSSProperties } from "react";
+import type { Field, Stage, Table } from "../../api/client";
+import { words } from "../../words";
+import type { Opened } from "./Board";
+import { Tack } from "./Tack";
+
+type Props = {
+  table: Table;
+  field: Field;
+  index: number;
+  columns: CSSProperties;
+  narrow: boolean;
+  opened: Opened | null;
+  open: (what: Opened) => void;
+  lit: string | null;
+  setLit: (rule: string | null) => void;
+  at: string;
+  setAt: (stop: string) => void;
+};
+
+/** A field: its name, and its thread through the stages with the tacks on it. */
+export function BoardRow(props: Props) {
+  const { table, field, index, columns, narrow, opened, open, lit, at, setAt } = props;
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: field.id });
+  const litHere = table.rules.some(
+    (rule) => rule.id === lit && rule.fields.length > 1 && rule.fields.includes(field.key),
+  );
+  const openHere = opened && "field" in opened && !("stage" in opened) && opened.field === field.key;
+
+  return (
+    <div
+      ref={setNodeRef}
+      data-row={index}
+      className={`group/row relative grid min-h-11 border-base-300/70 border-b bg-base-100 ${isDragging ? "z-10 shadow-lg" : ""}`}
+      style={{ ...columns, transform: CSS.Translate.toString(transform), transition }}
+    >
+      <div
+        className={`thread pointer-events-none absolute inset-y-0 right-2 ${narrow ? "left-[8.5rem]" : "left-[11rem]"}`}
+        aria-hidden
+      />
+      <div className={`flex min-w-0 items-center ${litHere ? "bg-[var(--tint-lit)]" : ""}`}>
+        <button
+          type="button"
+          {...attributes}
+          {...listeners}
+          tabIndex={-1}
+          title={words.board.moveHandle(field.label)}
+          className="cursor-grab pl-0.5 opacity-0 group-hover/row:opacity-60"
+        >
+          <GripVertical size={12} aria-hidden />
+        </button>
+        <button
+          type="button"
+          data-stop
+          data-column={0}
+          data-field={field.key}
+          tabIndex={at === field.key ? 0 : -1}
+          onFocus={() => setAt(field.key)}
+          onClick={() => open({ field: field.key })}
+          className={`min-w-0 flex-1 rounded py-1 pr-2 text-left ${openHere ? "bg-base-200" : "hover:bg-base-200"}`}
+          aria-label={`${words.board.openField(field.label)}, ${field.type_label}`}
+        >
+          <span className="block truncate font-semibold leading-tight">{field.label}</span>
+          <span className="quiet block text-xs leading-tight">{field.type_label.toLowerCase()}</span>
+        </button>
+      </div>
+      {table.stages.map((stage, column) => (
+        <Cell key={stage.key} {...props} stage={stage} column={column + 1} />
+      ))}
+    </div>
+  );
+}
+
+function Cell({
+  table,
+  field,
+  stage,
+  column,
+  narrow,
+  opened,
+  open,
+  lit,
+  setLit,
+  at,
+  setAt,
+}: Props & { stage: Stage; column: number }) {
+  const rules = table.rules.filter((rule) => rule.stage === stage.key && rule.fields.includes(field.key));
+  const single = stage.key === "default" && rules.length > 0;
+  const stop = `${field.key}/${stage.key}`;
+  const openHere = opened && "stage" in opened && opened.field === field.key && opened.stage === stage.key;
+
+  return (
+    <div
+      className={`group/cell relative flex min-w-0 items-center gap-1 py-1 ${narrow ? "flex-wrap justify-center px-0.5" : "flex-col items-start justify-center px-1.5"}`}
+    >
+      {rules.map((rule) => (
+        <Tack
+          key={rule.id}
+          rule={rule}
+          field={field.key}
+          column={column}
+          narrow={narrow}
+          isOpen={Boolean(opened && "rule" in opened && opened.rule === rule.id)}
+          isLit={lit === rule.id}
+          tabIndex={at === `${field.key}/${rule.id}` ? 0 : -1}
+          onFocus={() => {
+            setAt(`${field.key}/${rule.id}`);
+            setLit(rule.id);
+          }}
+          onLeave={() => setLit(null)}
+          onPoint={() => setLit(rule.id)}
+          onOpen={() => open({ rule: rule.id })}
+        />
+      ))}
+      {stage.kinds.length > 0 && !single && (
+        <button
+          type="button"
+          data-stop
+          data-column={column}
+          data-field={field.key}
+          data-stage={stage.key}
+          tabIndex={at === stop ? 0 : -1}
+          onFocus={() => setAt(stop)}
+          onClick={() => open({ field: field.key, stage: stage.key })}
+          title={words.board.pin(stage.label, field.label)}
+          aria-label={words.board.pin(stage.label, field.label)}
+          className={`grid place-items-center rounded border border-secondary border-dashed bg-base-100 text-secondary hover:opacity-100 focus-visible:opacity-100 ${openHere ? "opacity-100" : "opacity-0 group-hover/cell:opacity-80"} ${rules.length > 0 && !narrow ? "absolute top-1 right-1 size-5" : "size-6"} ${rules.length > 0 && narrow && !openHere ? "sr-only focus-visible:not-sr-only" : ""}`}
+        >
+          <Plus size={13} aria-hidden />
+        </button>
+      )}
+    </div>
+  );
+}

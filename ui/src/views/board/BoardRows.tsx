@@ -1,0 +1,71 @@
+import { closestCenter, DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { SortableContext, verticalListSortingStrategy } from "@dnd-kit/sortable";
+import { useState } from "react";
+import type { Table } from "../../api/client";
+import { words } from "../../words";
+import type { Opened } from "./Board";
+import { BoardRow } from "./BoardRow";
+
+type Props = {
+  table: Table;
+  narrow: boolean;
+  opened: Opened | null;
+  open: (what: Opened) => void;
+  lit: string | null;
+  setLit: (rule: string | null) => void;
+  move: (field: string, position: number) => void;
+};
+
+/** The heads of the stages and a row for each field. */
+export function BoardRows(props: Props) {
+  const { table, narrow, move } = props;
+  const [at, setAt] = useState<string | null>(null);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
+  const columns = {
+    gridTemplateColumns: `${narrow ? 8.5 : 11}rem repeat(${table.stages.length}, minmax(${narrow ? 2.75 : 6.25}rem, 1fr))`,
+  };
+
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const position = table.fields.findIndex((field) => field.id === over?.id);
+    const field = table.fields.find((each) => each.id === active.id);
+    if (field && position >= 0 && active.id !== over?.id) move(field.key, position);
+  };
+
+  return (
+    <div className="sheet overflow-x-auto rounded-b-none border-b-0">
+      <div className="min-w-max">
+        <div className="grid border-base-300 border-b" style={columns}>
+          <div className="px-3 py-2 font-semibold text-secondary text-xs uppercase tracking-wide">
+            {words.board.field}
+          </div>
+          {table.stages.map((stage, index) => (
+            <div key={stage.key} className={`min-w-0 py-2 ${narrow ? "px-1 text-center" : "px-2"}`} title={stage.aim}>
+              <p
+                className={`truncate font-semibold text-secondary uppercase ${narrow ? "text-[0.625rem]" : "text-xs tracking-wide"}`}
+              >
+                {!narrow && <span className="mr-1 font-normal opacity-75">{index + 1}</span>}
+                {narrow ? stage.label.slice(0, 5) : stage.label}
+              </p>
+              {!narrow && <p className="quiet truncate text-[0.6875rem]">{stage.aim}</p>}
+            </div>
+          ))}
+        </div>
+        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+          <SortableContext items={table.fields.map((field) => field.id)} strategy={verticalListSortingStrategy}>
+            {table.fields.map((field, index) => (
+              <BoardRow
+                key={field.id}
+                {...props}
+                field={field}
+                index={index}
+                columns={columns}
+                at={at ?? table.fields[0]?.key ?? ""}
+                setAt={setAt}
+              />
+            ))}
+          </SortableContext>
+        </DndContext>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,89 @@
+import type { Mistake, RuleParts, Table } from "../../api/client";
+import { Segments } from "../../components/Segments";
+import { words } from "../../words";
+import { FormulaEditor } from "./FormulaEditor";
+
+type Props = { table: Table; parts: RuleParts; change: (parts: Partial<RuleParts>) => void; mistakes: Mistake[] };
+
+/** A default: a fixed value, or a formula. */
+export function DefaultParts({ table, parts, change, mistakes }: Props) {
+  const worked = parts.formula !== null && parts.formula !== undefined;
+  return (
+    <fieldset className="flex flex-col gap-2">
+      <legend className="mb-2 font-semibold">{words.rulePanel.begin}</legend>
+      <Segments
+        name={words.rulePanel.begin}
+        value={worked ? "formula" : "value"}
+        options={[
+          ["value", words.rulePanel.fixed],
+          ["formula", words.rulePanel.worked],
+        ]}
+        onChange={(way) =>
+          change(way === "formula" ? { formula: parts.formula ?? "", value: null } : { formula: null })
+        }
+      />
+      {worked ? (
+        <FormulaEditor
+          table={table}
+          label={words.rulePanel.formula}
+          value={parts.formula ?? ""}
+          onChange={(formula) => change({ formula })}
+          mistakes={mistakes}
+        />
+      ) : (
+        <FixedValue table={table} parts={parts} change={change} />
+      )}
+    </fieldset>
+  );
+}
+
+function FixedValue({ table, parts, change }: Omit<Props, "mistakes">) {
+  const field = table.fields.find((each) => each.key === parts.field);
+  const name = words.rulePanel.fixed;
+  const choices =
+    field?.type === "choice"
+      ? field.choices.map((each) => [each, each] as const)
+      : field?.type === "yes_no"
+        ? ([
+            ["yes", words.records.yes],
+            ["no", words.records.no],
+          ] as const)
+        : null;
+  const value = parts.value === true ? "yes" : parts.value === false ? "no" : String(parts.value ?? "");
+  if (choices) {
+    return (
+      <select
+        data-first
+        aria-label={name}
+        className="select w-full"
+        value={value}
+        onChange={(event) =>
+          change({
+            value:
+              field?.type === "yes_no"
+                ? ({ yes: true, no: false }[event.target.value] ?? null)
+                : event.target.value || null,
+          })
+        }
+      >
+        <option value="">{words.rulePanel.choose}</option>
+        {choices.map(([key, label]) => (
+          <option key={key} value={key}>
+            {label}
+          </option>
+        ))}
+      </select>
+    );
+  }
+  const Input = field?.type === "long_text" ? "textarea" : "input";
+  return (
+    <Input
+      data-first
+      aria-label={name}
+      className={`${field?.type === "long_text" ? "textarea" : "input"} w-full`}
+      value={value}
+      placeholder={field?.type === "date" ? "2026-11-23" : undefined}
+      onChange={(event) => change({ value: event.target.value || null })}
+    />
+  );
+}

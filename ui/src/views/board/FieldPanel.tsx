@@ -1,0 +1,166 @@
+import { Trash2 } from "lucide-react";
+import { useEffect, useState } from "react";
+import { type Field, ProblemError, type Table } from "../../api/client";
+import { losses, useChangeField, useSession } from "../../api/queries";
+import { words } from "../../words";
+import { Panel } from "./Panel";
+
+type Props = {
+  table: Table;
+  field: Field;
+  onClose: () => void;
+  onRemove: () => void;
+  onRenamed: (key: string) => void;
+};
+
+/** A field's name, type and what belongs to the type. Says what a new type would lose before it is saved. */
+export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props) {
+  const change = useChangeField(table.key);
+  const types = useSession().data?.types ?? [];
+  const [label, setLabel] = useState(field.label);
+  const [type, setType] = useState(field.type);
+  const [decimals, setDecimals] = useState(field.decimals?.toString() ?? "");
+  const [choices, setChoices] = useState(field.choices.join("\n"));
+  const [note, setNote] = useState(field.note ?? "");
+  const loss = useLoss(table.key, field, type);
+
+  const save = () =>
+    change.mutate(
+      {
+        field: field.key,
+        label,
+        type,
+        note,
+        decimals: decimals === "" ? null : Number(decimals),
+        choices: choices
+          .split("\n")
+          .map((each) => each.trim())
+          .filter(Boolean),
+      },
+      {
+        onSuccess: (changed) => {
+          const now = changed.fields.find((each) => each.id === field.id);
+          if (now && now.key !== field.key) onRenamed(now.key);
+          onClose();
+        },
+      },
+    );
+  const mistakes =
+    change.error instanceof ProblemError ? (change.error.problem.mistakes ?? [{ message: change.error.message }]) : [];
+
+  return (
+    <Panel
+      name={words.board.openField(field.label)}
+      above={words.fieldPanel.title}
+      title={field.label}
+      onClose={onClose}
+      onSave={save}
+      footer={
+        <>
+          <button type="button" className="btn btn-primary btn-sm" onClick={save} disabled={change.isPending}>
+            {words.fieldPanel.save}
+            <kbd className="text-[0.6875rem] opacity-75">Ctrl Enter</kbd>
+          </button>
+          <span className="flex-1" />
+          <button type="button" className="btn btn-ghost btn-sm text-error" onClick={onRemove}>
+            <Trash2 size={14} aria-hidden />
+            {words.fieldPanel.remove}
+          </button>
+        </>
+      }
+    >
+      <label className="flex flex-col gap-1 font-semibold">
+        {words.fieldPanel.label}
+        <input
+          data-first
+          className="input w-full font-normal"
+          value={label}
+          onChange={(event) => setLabel(event.target.value)}
+          onKeyDown={(event) => event.key === "Enter" && !event.ctrlKey && save()}
+        />
+        <span className="quiet font-normal text-xs">
+          {words.fieldPanel.keyIs} <code className="font-mono">{field.key}</code>
+        </span>
+      </label>
+      <label className="flex flex-col gap-1 font-semibold">
+        {words.fieldPanel.type}
+        <select className="select w-full font-normal" value={type} onChange={(event) => setType(event.target.value)}>
+          {types.map((each) => (
+            <option key={each.key} value={each.key}>
+              {each.label}
+            </option>
+          ))}
+        </select>
+      </label>
+      {loss && <p className={loss.lost ? "text-error" : "text-success"}>{loss.text}</p>}
+      {type === "number" && (
+        <label className="flex flex-col gap-1 font-semibold">
+          {words.fieldPanel.decimals}
+          <select
+            className="select w-32 font-normal"
+            value={decimals}
+            onChange={(event) => setDecimals(event.target.value)}
+          >
+            <option value="">{words.fieldPanel.anyDecimals}</option>
+            {[...Array(11).keys()].map((each) => (
+              <option key={each} value={each}>
+                {each}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {type === "choice" && (
+        <label className="flex flex-col gap-1 font-semibold">
+          {words.fieldPanel.choices}
+          <textarea
+            className="textarea w-full font-normal"
+            rows={6}
+            value={choices}
+            onChange={(event) => setChoices(event.target.value)}
+          />
+        </label>
+      )}
+      <label className="flex flex-col gap-1 font-semibold">
+        {words.fieldPanel.note}
+        <textarea
+          className="textarea w-full font-normal"
+          rows={2}
+          value={note}
+          placeholder={words.fieldPanel.notePlaceholder}
+          onChange={(event) => setNote(event.target.value)}
+        />
+      </label>
+      {mistakes.map((mistake) => (
+        <p key={mistake.message} className="text-error" role="alert">
+          {mistake.message}
+        </p>
+      ))}
+    </Panel>
+  );
+}
+
+/** What the records would lose by another type, asked as soon as one is picked. */
+function useLoss(table: string, field: Field, type: string) {
+  const [loss, setLoss] = useState<{ lost: boolean; text: string } | null>(null);
+  useEffect(() => {
+    setLoss(null);
+    if (type === field.type) return;
+    let current = true;
+    losses(table, field.key, type).then(
+      (found) => {
+        if (!current || found.values + found.kept === 0) return;
+        const lost = found.values > 0;
+        const text = lost
+          ? words.fieldPanel.retypeLoses(found.values, found.examples.map((each) => `“${each}”`).join(", "))
+          : words.fieldPanel.retypeKeeps(found.kept);
+        setLoss({ lost, text });
+      },
+      () => undefined,
+    );
+    return () => {
+      current = false;
+    };
+  }, [table, field, type]);
+  return loss;
+}

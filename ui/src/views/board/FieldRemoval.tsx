@@ -1,0 +1,66 @@
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
+import { toast } from "sonner";
+import type { Table } from "../../api/client";
+import { losses, useRemoveField } from "../../api/queries";
+import { useDesignUndo } from "../../app/useDesignUndo";
+import { Confirm } from "../../components/Confirm";
+import { words } from "../../words";
+
+type Props = { table: Table; field: string; onClose: () => void; onRemoved: () => void };
+
+/** Deletes a field: at once when nothing is lost by it, else after saying what. */
+export function FieldRemoval({ table, field, onClose, onRemoved }: Props) {
+  const label = table.fields.find((each) => each.key === field)?.label ?? field;
+  const remove = useRemoveField(table.key);
+  const { undo } = useDesignUndo();
+  const loss = useQuery({
+    queryKey: ["losses", table.key, field],
+    queryFn: () => losses(table.key, field),
+    gcTime: 0,
+    staleTime: 0,
+  });
+  const started = useRef(false);
+
+  const go = () =>
+    remove.mutate(field, {
+      onSuccess: () => {
+        toast(words.board.deleted(label), { action: { label: words.board.undoHere, onClick: undo } });
+        onRemoved();
+      },
+      onError: (error) => {
+        toast.error(error.message);
+        onClose();
+      },
+    });
+
+  const harmless = loss.data?.values === 0 && loss.data.rules.length === 0;
+  useEffect(() => {
+    if (!harmless || started.current) return;
+    started.current = true;
+    go();
+  });
+
+  if (!loss.data || harmless) return null;
+  return (
+    <Confirm
+      title={words.fieldPanel.removeTitle(label)}
+      action={words.fieldPanel.remove}
+      onConfirm={go}
+      onClose={onClose}
+    >
+      {loss.data.values > 0 && <p>{words.fieldPanel.removeValues(loss.data.values)}</p>}
+      {loss.data.rules.length > 0 && (
+        <>
+          <p>{words.fieldPanel.removeRules}</p>
+          <ul className="list-disc pl-5">
+            {loss.data.rules.map((rule) => (
+              <li key={rule}>{rule}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      <p className="quiet">{words.fieldPanel.undoNote}</p>
+    </Confirm>
+  );
+}

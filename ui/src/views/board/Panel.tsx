@@ -1,0 +1,55 @@
+import { X } from "lucide-react";
+import { type ReactNode, useEffect, useRef } from "react";
+import { words } from "../../words";
+
+type Props = {
+  title: ReactNode;
+  above: string;
+  name: string;
+  onClose: () => void;
+  onSave: () => void;
+  children: ReactNode;
+  footer: ReactNode;
+};
+
+/** The editor at the side of the board. Escape closes it, Ctrl Enter saves. */
+export function Panel({ title, above, name, onClose, onSave, children, footer }: Props) {
+  const panel = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const first = panel.current?.querySelector<HTMLElement>("[data-first]");
+    (first ?? panel.current)?.focus();
+  }, []);
+  return (
+    <aside
+      ref={panel}
+      tabIndex={-1}
+      aria-label={name}
+      className="flex w-[29rem] max-w-full shrink-0 flex-col border-base-300 border-l bg-base-100 max-lg:fixed max-lg:inset-y-0 max-lg:right-0 max-lg:z-30 max-lg:shadow-xl"
+      onKeyDown={(event) => {
+        if (event.key === "Escape" && !event.defaultPrevented) onClose();
+        if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) {
+          event.preventDefault();
+          onSave();
+        }
+      }}
+    >
+      <div className="flex items-start gap-2 border-base-300 border-b px-4 py-3">
+        <div className="min-w-0 flex-1">
+          <p className="font-semibold text-secondary text-xs uppercase tracking-wide">{above}</p>
+          <h2 className="truncate text-lg">{title}</h2>
+        </div>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm btn-square"
+          title={`${words.common.close} (Esc)`}
+          aria-label={words.common.close}
+          onClick={onClose}
+        >
+          <X size={16} aria-hidden />
+        </button>
+      </div>
+      <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-auto px-4 py-4">{children}</div>
+      <div className="flex flex-wrap items-center gap-2 border-base-300 border-t px-4 py-2.5">{footer}</div>
+    </aside>
+  );
+}

@@ -1,0 +1,60 @@
+import type { Rule } from "../../api/client";
+import { Mark } from "../../components/Mark";
+import { words } from "../../words";
+
+type Props = {
+  rule: Rule;
+  field: string;
+  column: number;
+  narrow: boolean;
+  isOpen: boolean;
+  isLit: boolean;
+  tabIndex: number;
+  onFocus: () => void;
+  onPoint: () => void;
+  onLeave: () => void;
+  onOpen: () => void;
+};
+
+/** One rule pinned on a field's thread: its words, or its shape alone when the board is narrow. */
+export function Tack({
+  rule,
+  field,
+  column,
+  narrow,
+  isOpen,
+  isLit,
+  tabIndex,
+  onFocus,
+  onPoint,
+  onLeave,
+  onOpen,
+}: Props) {
+  const shared = rule.fields.length > 1;
+  const light = isOpen
+    ? "border-secondary bg-[var(--tint-lit)]"
+    : isLit
+      ? "border-accent bg-[var(--tint-lit)]"
+      : "border-base-300 bg-base-100";
+  return (
+    <button
+      type="button"
+      data-stop
+      data-column={column}
+      data-field={field}
+      data-rule={rule.id}
+      tabIndex={tabIndex}
+      onFocus={onFocus}
+      onBlur={onLeave}
+      onPointerEnter={onPoint}
+      onPointerLeave={onLeave}
+      onClick={onOpen}
+      title={`${rule.sentence}${shared ? ` (${words.board.shared})` : ""}`}
+      aria-label={rule.sentence}
+      className={`relative flex max-w-full items-center gap-1.5 rounded border border-b-2 text-xs ${light} ${narrow ? "size-6 justify-center" : "px-1.5 py-0.5"}`}
+    >
+      <Mark size={11} className={`shrink-0 ${shared ? "text-secondary" : "text-primary"}`} />
+      {!narrow && <span className="truncate">{rule.tack}</span>}
+    </button>
+  );
+}

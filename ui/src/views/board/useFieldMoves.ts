@@ -1,0 +1,23 @@
+import { useState } from "react";
+import { toast } from "sonner";
+import type { Table } from "../../api/client";
+import { useChangeField } from "../../api/queries";
+import { words } from "../../words";
+
+/** Moves fields up and down; what was done last is said to a screen reader. */
+export function useFieldMoves(table: Table) {
+  const change = useChangeField(table.key);
+  const [moved, setMoved] = useState("");
+  const move = (key: string, position: number) => {
+    const field = table.fields.find((each) => each.key === key);
+    if (!field || position < 0 || position >= table.fields.length || change.isPending) return;
+    change.mutate(
+      { field: key, position },
+      {
+        onSuccess: () => setMoved(words.board.moved(field.label, position + 1)),
+        onError: (error) => toast.error(error.message),
+      },
+    );
+  };
+  return { move, moved };
+}

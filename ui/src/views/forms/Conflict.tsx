@@ -1,0 +1,89 @@
+import { useState } from "react";
+import type { Problem, RecordData, Table } from "../../api/client";
+import type { Typed } from "../../api/queries";
+import { Dialog } from "../../components/Dialog";
+import type { Draft } from "../../components/record/useDraft";
+import { words } from "../../words";
+
+type Props = {
+  table: Table;
+  before: RecordData;
+  problem: Problem;
+  mine: Draft;
+  onClose: () => void;
+  onMerge: (typed: Typed) => void;
+};
+
+/** Two people changed one record: before, theirs and mine side by side, to be chosen field by field. */
+export function Conflict({ table, before, problem, mine, onClose, onMerge }: Props) {
+  const theirs = problem.record;
+  const typed = Object.keys(mine.typed);
+  const changed = table.fields.filter(
+    (field) => theirs?.texts[field.key] !== before.texts[field.key] || typed.includes(field.key),
+  );
+  const [keepMine, setKeepMine] = useState<Set<string>>(() => new Set(typed));
+  const people = [...new Set(problem.theirs?.map((entry) => entry.person))].join(", ");
+
+  const pick = (field: string, isMine: boolean) => {
+    const next = new Set(keepMine);
+    isMine ? next.add(field) : next.delete(field);
+    setKeepMine(next);
+  };
+  const merged = () => Object.fromEntries(Object.entries(mine.typed).filter(([field]) => keepMine.has(field)));
+
+  return (
+    <Dialog title={words.form.conflictTitle} onClose={onClose} wide>
+      <p>
+        {words.form.conflictText} <span className="quiet">{words.form.by(people)}</span>
+      </p>
+      <table className="table mt-3">
+        <thead>
+          <tr>
+            <th>{words.board.field}</th>
+            <th>{words.form.before}</th>
+            <th>{words.form.theirs}</th>
+            <th>{words.form.mine}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {changed.map((field) => {
+            const isMine = typed.includes(field.key);
+            const option = (mineSide: boolean, text: string) =>
+              isMine ? (
+                <label className="flex items-center gap-2">
+                  <input
+                    type="radio"
+                    className="radio radio-sm"
+                    name={field.key}
+                    checked={keepMine.has(field.key) === mineSide}
+                    onChange={() => pick(field.key, mineSide)}
+                  />
+                  {text || "–"}
+                </label>
+              ) : (
+                text || "–"
+              );
+            return (
+              <tr key={field.key}>
+                <th className="font-semibold">{field.label}</th>
+                <td className="quiet">{before.texts[field.key] || "–"}</td>
+                <td>{option(false, theirs?.texts[field.key] ?? "")}</td>
+                <td>
+                  {isMine && option(true, mine.answer?.fields[field.key]?.text ?? String(mine.typed[field.key] ?? ""))}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <div className="mt-4 flex justify-end gap-2">
+        <button type="button" className="btn btn-sm" onClick={onClose}>
+          {words.common.cancel}
+        </button>
+        <button type="button" className="btn btn-primary btn-sm" onClick={() => onMerge(merged())}>
+          {words.form.merge}
+        </button>
+      </div>
+    </Dialog>
+  );
+}

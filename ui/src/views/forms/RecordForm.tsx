@@ -1,0 +1,204 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { History, Plus, Trash2 } from "lucide-react";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { toast } from "sonner";
+import { api, data, type Problem, ProblemError, type RecordData, type Table } from "../../api/client";
+import type { Typed } from "../../api/queries";
+import { Confirm } from "../../components/Confirm";
+import { focusFirstRefused } from "../../components/record/focusFirst";
+import { forgetDraft, keepDraft, keptDraft } from "../../components/record/kept";
+import { RecordFields } from "../../components/record/RecordFields";
+import { useDraft } from "../../components/record/useDraft";
+import { words } from "../../words";
+import { Conflict } from "./Conflict";
+import { useFormKeys } from "./useFormKeys";
+
+type Props = { table: Table; record: RecordData | null };
+
+/** A record's form. Nothing typed is lost by a refusal, a reload or a lost connection. */
+export function RecordForm({ table, record }: Props) {
+  const id = record?.id ?? null;
+  const [restored] = useState(() => keptDraft(table.key, id));
+  const [wasRestored, setWasRestored] = useState(restored !== null);
+  const [seen, setSeen] = useState(restored?.version ?? record?.version ?? null);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const [asking, setAsking] = useState(false);
+  const [saving, setSaving] = useState(false);
+  const heading = useRef<HTMLHeadingElement>(null);
+  const saveButton = useRef<HTMLButtonElement>(null);
+  const client = useQueryClient();
+  const navigate = useNavigate();
+
+  const ask = useCallback(
+    (typed: Typed) =>
+      data(api.POST("/api/tables/{table}/draft", { params: { path: { table: table.key } }, body: { typed, id } })),
+    [table.key, id],
+  );
+  const draft = useDraft(ask, restored?.typed ?? {});
+  useEffect(() => keepDraft(table.key, id, { typed: draft.typed, version: seen }), [table.key, id, draft.typed, seen]);
+  useEffect(() => document.querySelector<HTMLElement>("[data-input]")?.focus(), []);
+
+  const write = (typed: Typed, version: number | null) => {
+    const path = { table: table.key, id: id ?? 0 };
+    return id === null
+      ? data(api.POST("/api/tables/{table}/records", { params: { path: { table: table.key } }, body: { typed } }))
+      : data(api.PATCH("/api/tables/{table}/records/{id}", { params: { path }, body: { typed, version } }));
+  };
+
+  const save = async (next: boolean, typed = draft.typed, version = seen) => {
+    if (saving) return;
+    setSaving(true);
+    try {
+      const saved = await write(typed, version);
+      forgetDraft(table.key, id);
+      setProblem(null);
+      toast.success(record && saved.version === record.version ? words.form.unchanged : words.form.saved(saved.title));
+      for (const key of ["records", "history", "tables", "table"]) client.invalidateQueries({ queryKey: [key] });
+      client.setQueryData(["record", table.key, saved.id], saved);
+      if (!next) {
+        if (id === null) navigate(`/t/${table.key}/forms/${saved.id}`);
+        else draft.reset();
+      } else if (id === null) {
+        draft.reset();
+        setWasRestored(false);
+        document.querySelector<HTMLElement>("[data-input]")?.focus();
+      } else navigate(`/t/${table.key}/forms`);
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+      setProblem(error.problem);
+      if (error.problem.answer) {
+        draft.showAll(error.problem.answer, table.fields);
+        focusFirstRefused(table, error.problem.answer);
+      }
+    } finally {
+      setSaving(false);
+    }
+  };
+
+  const remove = async () => {
+    if (id === null) return;
+    try {
+      await api.DELETE("/api/tables/{table}/records/{id}", {
+        params: { path: { table: table.key, id }, query: { version: seen ?? undefined } },
+      });
+      forgetDraft(table.key, id);
+      toast(words.form.deleted(record?.title ?? ""));
+      for (const key of ["records", "history", "tables", "table"]) client.invalidateQueries({ queryKey: [key] });
+      navigate(`/t/${table.key}/records`);
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+      setAsking(false);
+      setProblem(error.problem);
+    }
+  };
+
+  useFormKeys({ save: () => save(false), saveNext: () => save(true) });
+  const conflict = problem?.code === "changed_meanwhile" ? problem : null;
+  const open = draft.answer?.messages.length ?? 0;
+
+  return (
+    <div className="mx-auto max-w-3xl px-5 pt-5 pb-24">
+      <div className="mb-4 flex flex-wrap items-center gap-x-3 gap-y-2">
+        <h1 ref={heading} className="min-w-0 flex-1 truncate text-2xl">
+          {record ? record.title : words.form.newTitle(table.one)}
+        </h1>
+        {record && (
+          <>
+            <Link
+              to={`/t/${table.key}/history?record=${record.id}`}
+              className="btn btn-ghost btn-sm"
+              title={words.form.history}
+            >
+              <History size={15} aria-hidden />
+              {words.views.history}
+            </Link>
+            <Link to={`/t/${table.key}/forms`} className="btn btn-ghost btn-sm">
+              <Plus size={15} aria-hidden />
+              {words.form.copyNew}
+            </Link>
+            <button type="button" className="btn btn-ghost btn-sm text-error" onClick={() => setAsking(true)}>
+              <Trash2 size={15} aria-hidden />
+              {words.form.remove}
+            </button>
+          </>
+        )}
+      </div>
+      {wasRestored && (
+        <p className="mb-3 flex items-center gap-3" role="status">
+          {words.form.restored}
+          <button
+            type="button"
+            className="link"
+            onClick={() => {
+              draft.reset();
+              setWasRestored(false);
+            }}
+          >
+            {words.form.startOver}
+          </button>
+        </p>
+      )}
+      {problem && !conflict && (open > 0 || !problem.answer) && (
+        <div className="mb-4 rounded-[var(--radius-box)] bg-error px-4 py-2.5 text-error-content" role="alert">
+          <p className="font-semibold">{problem.answer ? words.form.refused(open) : problem.title}</p>
+          {problem.answer && <p>{words.form.stillHere}</p>}
+        </div>
+      )}
+      {draft.failure && (
+        <p className="mb-4 text-error" role="alert">
+          {draft.failure}
+        </p>
+      )}
+      <RecordFields table={table} draft={draft} onEnd={() => saveButton.current?.focus()} />
+      <div className="fixed inset-x-0 bottom-0 border-base-300 border-t bg-base-100/95">
+        <div className="mx-auto flex max-w-3xl flex-wrap items-center gap-2 px-5 py-2.5">
+          <button
+            ref={saveButton}
+            type="button"
+            className="btn btn-primary btn-sm"
+            onClick={() => save(id === null)}
+            disabled={saving}
+          >
+            {id === null ? words.form.saveNext : words.form.save}
+            <kbd className="text-[0.6875rem] opacity-75 max-sm:hidden">{id === null ? "Ctrl Enter" : "Ctrl S"}</kbd>
+          </button>
+          <button type="button" className="btn btn-sm" onClick={() => save(id !== null)} disabled={saving}>
+            {id === null ? words.form.save : words.form.saveNext}
+            <kbd className="text-[0.6875rem] opacity-75 max-sm:hidden">{id === null ? "Ctrl S" : "Ctrl Enter"}</kbd>
+          </button>
+          <span className="quiet ml-auto flex items-center gap-1.5 text-xs max-sm:hidden">
+            <kbd className="key">Enter</kbd>
+            {words.form.moveOn}
+          </span>
+        </div>
+      </div>
+      {asking && record && (
+        <Confirm
+          title={words.form.removeTitle(record.title)}
+          action={words.form.remove}
+          onConfirm={remove}
+          onClose={() => setAsking(false)}
+        >
+          <p>{words.form.removeText}</p>
+        </Confirm>
+      )}
+      {conflict?.record && record && (
+        <Conflict
+          table={table}
+          before={record}
+          problem={conflict}
+          mine={draft}
+          onClose={() => setProblem(null)}
+          onMerge={(typed) => {
+            const version = conflict.theirs?.at(-1)?.id ?? null;
+            draft.reset(typed);
+            setSeen(version);
+            setProblem(null);
+            save(false, typed, version);
+          }}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,125 @@
+import { Link } from "react-router";
+import type { Entry, Table } from "../../api/client";
+import { useHistory } from "../../api/queries";
+import { Failure } from "../../components/Failure";
+import { Loading } from "../../components/Loading";
+import { words } from "../../words";
+
+type Props = { table: Table; record: number | undefined; onRecord: (id: number | null) => void };
+
+/** The change log, day by day, newest first. */
+export function Entries({ table, record, onRecord }: Props) {
+  const history = useHistory(table.key, record);
+  if (!history.data) return history.error ? <Failure error={history.error} retry={history.refetch} /> : <Loading />;
+  const entries = history.data.pages.flatMap((page) => page.entries);
+  const days = [...new Set(entries.map((entry) => entry.day_text))];
+  return (
+    <>
+      {record && (
+        <p className="mb-3 flex gap-3">
+          {words.history.onlyRecord(entries[0]?.title ?? String(record))}
+          <button type="button" className="link" onClick={() => onRecord(null)}>
+            {words.history.all}
+          </button>
+        </p>
+      )}
+      {entries.length === 0 && <p>{words.history.empty}</p>}
+      {days.map((day) => (
+        <section key={day} className="mb-5">
+          <h2 className="mb-1.5 font-semibold text-secondary text-xs uppercase tracking-wide">{day}</h2>
+          <ol className="sheet divide-y divide-base-300/70">
+            {entries
+              .filter((entry) => entry.day_text === day)
+              .map((entry) => (
+                <EntryLine key={entry.id} entry={entry} single={Boolean(record)} onRecord={onRecord} />
+              ))}
+          </ol>
+        </section>
+      ))}
+      {history.hasNextPage && (
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => history.fetchNextPage()}
+          disabled={history.isFetchingNextPage}
+        >
+          {words.history.more}
+        </button>
+      )}
+    </>
+  );
+}
+
+function EntryLine({ entry, single, onRecord }: { entry: Entry; single: boolean; onRecord: (id: number) => void }) {
+  const way = words.history.ways[entry.way] ?? entry.way;
+  const changes = (
+    <dl className="mt-1.5 grid grid-cols-[minmax(6rem,10rem)_minmax(0,1fr)] gap-x-3 gap-y-0.5 text-[0.8125rem]">
+      {entry.changes.map((change) => (
+        <div key={change.field} className="contents">
+          <dt className="quiet truncate">{change.field}</dt>
+          <dd className="min-w-0 whitespace-pre-wrap break-words">
+            {entry.action !== "create" && (
+              <>
+                <span className={change.before ? "" : "quiet"}>{cut(change.before) || words.history.blank}</span>
+                <span className="quiet"> → </span>
+              </>
+            )}
+            {entry.action !== "delete" && (
+              <span className={change.rule ? "stitched" : change.after ? "" : "quiet"} title={change.rule ?? undefined}>
+                {cut(change.after) || words.history.blank}
+              </span>
+            )}
+            {entry.action === "delete" && <span className="quiet">{words.history.blank}</span>}
+            {change.rule && <span className="quiet ml-2 text-xs">{change.rule}</span>}
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+  const head = (
+    <span className="flex flex-wrap items-baseline gap-x-2">
+      <time className="quiet w-10 text-xs tabular-nums" dateTime={entry.made_at}>
+        {entry.at_text}
+      </time>
+      <strong>{entry.person}</strong>
+      <span>{words.history.verbs[entry.action]}</span>
+      {entry.exists && entry.action !== "delete" ? (
+        <Link to={`/t/${entry.table}/forms/${entry.record}`} className="underline-offset-2 hover:underline">
+          {entry.title}
+        </Link>
+      ) : (
+        <span>{entry.title}</span>
+      )}
+      <span className="quiet text-xs">{way}</span>
+    </span>
+  );
+  return (
+    <li className="px-4 py-2.5">
+      <div className="flex items-start gap-3">
+        <div className="min-w-0 flex-1">
+          {entry.action === "update" ? (
+            <>
+              {head}
+              <div className="pl-12">{changes}</div>
+            </>
+          ) : (
+            <details open={single}>
+              <summary className="cursor-pointer list-inside">
+                <span className="inline-flex">{head}</span>
+              </summary>
+              <div className="pl-12">{changes}</div>
+            </details>
+          )}
+        </div>
+        {!single && (
+          <button type="button" className="link quiet shrink-0 text-xs" onClick={() => onRecord(entry.record)}>
+            {words.history.onlyRecord(entry.title)}
+          </button>
+        )}
+      </div>
+    </li>
+  );
+}
+
+/** Long texts are cut in the list; the record itself shows them whole. */
+const cut = (text: string) => (text.length > 400 ? `${text.slice(0, 399)}…` : text);

@@ -1,0 +1,126 @@
+import { Pencil, Plus, Trash2 } from "lucide-react";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { toast } from "sonner";
+import type { TableLine } from "../../api/client";
+import { useAddTable, useRemoveTable, useSession, useTables } from "../../api/queries";
+import { Confirm } from "../../components/Confirm";
+import { Failure } from "../../components/Failure";
+import { Loading } from "../../components/Loading";
+import { words } from "../../words";
+import { RenameTable } from "./RenameTable";
+
+/** All tables of the project. */
+export default function Overview() {
+  const session = useSession();
+  const tables = useTables();
+  if (!tables.data) return tables.error ? <Failure error={tables.error} retry={tables.refetch} /> : <Loading />;
+  return (
+    <div className="mx-auto max-w-5xl px-5 py-6">
+      <h1 className="text-2xl">{session.data?.project.name}</h1>
+      <p className="quiet mt-1 mb-5">{tables.data.length === 0 ? words.overview.empty : words.overview.aim}</p>
+      <div className="grid gap-4 sm:grid-cols-2">
+        {tables.data.map((table) => (
+          <TableSheet key={table.key} table={table} />
+        ))}
+        <NewTable />
+      </div>
+    </div>
+  );
+}
+
+function TableSheet({ table }: { table: TableLine }) {
+  const remove = useRemoveTable();
+  const [asking, setAsking] = useState<"remove" | "rename" | null>(null);
+  return (
+    <section className="sheet flex flex-col gap-2 p-4">
+      <div className="flex items-start gap-2">
+        <h2 className="flex-1 text-lg">
+          <Link to={`/t/${table.key}/rules`} className="hover:underline">
+            {table.label}
+          </Link>
+        </h2>
+        <button
+          type="button"
+          className="btn btn-ghost btn-xs btn-square"
+          title={`${words.overview.rename}: ${table.label}`}
+          onClick={() => setAsking("rename")}
+        >
+          <Pencil size={14} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className="btn btn-ghost btn-xs btn-square"
+          title={`${words.overview.remove}: ${table.label}`}
+          onClick={() => setAsking("remove")}
+        >
+          <Trash2 size={14} aria-hidden />
+        </button>
+      </div>
+      {table.note && <p className="quiet">{table.note}</p>}
+      <p className="thread my-1 h-2" aria-hidden />
+      <p className="line-clamp-2 text-[0.8125rem]">{table.fields.join(", ")}</p>
+      <p className="quiet mt-auto flex flex-wrap gap-x-4 text-xs">
+        <Link to={`/t/${table.key}/records`} className="underline-offset-2 hover:underline">
+          {words.overview.records(table.records)}
+        </Link>
+        <span>{words.overview.fields(table.fields.length)}</span>
+        <Link to={`/t/${table.key}/rules`} className="underline-offset-2 hover:underline">
+          {words.overview.rules(table.rules)}
+        </Link>
+      </p>
+      {asking === "remove" && (
+        <Confirm
+          title={words.overview.removeTitle(table.label)}
+          action={words.overview.remove}
+          onClose={() => setAsking(null)}
+          onConfirm={() => remove.mutate(table.key, { onSuccess: () => toast(words.overview.removed(table.label)) })}
+        >
+          <p>{words.overview.removeText(table.records)}</p>
+        </Confirm>
+      )}
+      {asking === "rename" && <RenameTable table={table} onClose={() => setAsking(null)} />}
+    </section>
+  );
+}
+
+function NewTable() {
+  const add = useAddTable();
+  const navigate = useNavigate();
+  const [label, setLabel] = useState("");
+  return (
+    <form
+      className="flex flex-col justify-center gap-2 rounded-[var(--radius-box)] border border-base-300 border-dashed p-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add.mutate({ label }, { onSuccess: (table) => navigate(`/t/${table.key}/rules`) });
+      }}
+    >
+      <label htmlFor="new-table" className="font-semibold">
+        {words.overview.add}
+      </label>
+      <div className="flex gap-2">
+        <input
+          id="new-table"
+          value={label}
+          onChange={(event) => {
+            setLabel(event.target.value);
+            add.reset();
+          }}
+          placeholder={words.overview.addPlaceholder}
+          className="input flex-1"
+          aria-invalid={add.isError}
+        />
+        <button type="submit" className="btn btn-primary" disabled={add.isPending}>
+          <Plus size={16} aria-hidden />
+          {words.overview.create}
+        </button>
+      </div>
+      {add.error && (
+        <p className="text-error" role="alert">
+          {add.error.message}
+        </p>
+      )}
+    </form>
+  );
+}

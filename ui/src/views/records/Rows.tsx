@@ -1,0 +1,101 @@
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { type KeyboardEvent, type ReactNode, useEffect, useRef } from "react";
+import { useNavigate } from "react-router";
+import type { RecordData, Table } from "../../api/client";
+
+const HEIGHT = 33;
+
+type Props = { table: Table; records: RecordData[]; columns: string; onEnd: () => void; children: ReactNode };
+
+/**
+ * The grid's rows, of which only those in sight are drawn (which is why this is no
+ * table element). Arrows move, Enter opens the record.
+ */
+export function Rows({ table, records, columns, onEnd, children }: Props) {
+  const scroller = useRef<HTMLDivElement>(null);
+  const navigate = useNavigate();
+  const rows = useVirtualizer({
+    count: records.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => HEIGHT,
+    overscan: 12,
+  });
+  const items = rows.getVirtualItems();
+  const last = items.at(-1)?.index ?? 0;
+
+  useEffect(() => {
+    if (last >= records.length - 30) onEnd();
+  });
+
+  const open = (record: RecordData) => navigate(`/t/${table.key}/forms/${record.id}`);
+  const onKeyDown = (event: KeyboardEvent, index: number, record: RecordData) => {
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (event.key === "Enter") open(record);
+    else if (step) {
+      event.preventDefault();
+      const next = Math.min(records.length - 1, Math.max(0, index + step));
+      rows.scrollToIndex(next);
+      requestAnimationFrame(() => scroller.current?.querySelector<HTMLElement>(`[data-index="${next}"]`)?.focus());
+    }
+  };
+
+  return (
+    <div
+      ref={scroller}
+      role="table"
+      aria-label={table.label}
+      aria-rowcount={records.length + 1}
+      className="sheet min-h-0 flex-1 overflow-auto"
+    >
+      <div className="min-w-max">
+        <div
+          role="row"
+          className="sticky top-0 z-10 grid border-base-300 border-b bg-base-100"
+          style={{ gridTemplateColumns: columns }}
+        >
+          {children}
+        </div>
+        <div className="relative" style={{ height: rows.getTotalSize() }}>
+          {items.map((item) => {
+            const record = records[item.index];
+            if (!record) return null;
+            return (
+              <div
+                key={record.id}
+                role="row"
+                tabIndex={item.index === 0 ? 0 : -1}
+                data-index={item.index}
+                aria-rowindex={item.index + 2}
+                onClick={() => open(record)}
+                onKeyDown={(event) => onKeyDown(event, item.index, record)}
+                className="absolute top-0 left-0 grid w-full cursor-pointer border-base-300/60 border-b hover:bg-base-200 focus-visible:bg-base-200 focus-visible:outline-offset-[-2px]"
+                style={{ gridTemplateColumns: columns, height: HEIGHT, transform: `translateY(${item.start}px)` }}
+              >
+                <Cell align="right" className="quiet text-xs tabular-nums">
+                  {record.id}
+                </Cell>
+                {table.fields.map((field) => (
+                  <Cell
+                    key={field.key}
+                    align={field.kind === "number" ? "right" : "left"}
+                    className={field.kind === "number" ? "tabular-nums" : ""}
+                  >
+                    {record.texts[field.key]}
+                  </Cell>
+                ))}
+              </div>
+            );
+          })}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function Cell({ align, className, children }: { align: "left" | "right"; className: string; children: ReactNode }) {
+  return (
+    <div role="cell" className={`truncate px-3 py-1.5 ${align === "right" ? "text-right" : ""} ${className}`}>
+      {children}
+    </div>
+  );
+}
