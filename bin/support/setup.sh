@@ -66,7 +66,7 @@ install_gems() {
   stamp_matches "gems-$1" "$sum" && [ -d "$ROOT/vendor/bundle" ] && return
   need_headers
   say "Installing gems (two to five minutes the first time)"
-  BUNDLE_WITHOUT="$2" quietly bundle install --jobs "$(nproc)" --retry 2 || fail "The gems could not be installed."
+  BUNDLE_WITHOUT="$2" BUNDLE_JOBS="$(nproc)" BUNDLE_RETRY=2 quietly bundle install || fail "The gems could not be installed."
   keep_stamp "gems-$1" "$sum"
 }
 

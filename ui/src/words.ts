@@ -232,6 +232,7 @@ export const words = {
     setBy: "set by a rule",
     onlyRecord: (title: string) => `Only ${title}`,
     all: "Show all of the table",
+    values: (n: number) => (n === 1 ? "1 value" : `${n} values`),
     putBack: "Put back",
     current: "as it is now",
     actions: { start: "set up", change: "", undo: "undone:", redo: "done again:", "put back": "put back:" } as Record<

@@ -555,6 +555,8 @@ export interface components {
             };
             messages: components["schemas"]["Message"][];
             steps: components["schemas"]["Step"][];
+            /** @description For a trial, the day and hour at the firm by which it was worked out. */
+            clock?: string;
         };
         Step: {
             stage: string;
@@ -1169,7 +1171,7 @@ export interface operations {
                 "application/json": components["schemas"]["Typed"] & {
                     copy_of?: number | null;
                     person_id?: number | null;
-                    /** @description Day and hour at the firm, 2026-11-23T09:30; the real ones without it. */
+                    /** @description Day and hour at the firm, typed as freely as a date in a form; the real ones without it. */
                     at?: string | null;
                 };
             };

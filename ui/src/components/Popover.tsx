@@ -5,11 +5,13 @@ type Props = {
   name: string;
   className?: string;
   align?: "left" | "right";
+  /** Whether Tab passes the button over. */
+  passed?: boolean;
   children: (close: () => void) => ReactNode;
 };
 
 /** A button that opens a small sheet beneath itself. Escape or a click elsewhere closes it. */
-export function Popover({ label, name, className = "", align = "left", children }: Props) {
+export function Popover({ label, name, className = "", align = "left", passed = false, children }: Props) {
   const [open, setOpen] = useState(false);
   const box = useRef<HTMLDivElement>(null);
   const button = useRef<HTMLButtonElement>(null);
@@ -42,6 +44,7 @@ export function Popover({ label, name, className = "", align = "left", children 
         type="button"
         title={name}
         aria-expanded={open}
+        tabIndex={passed ? -1 : undefined}
         className={className}
         onClick={() => setOpen(!open)}
       >

@@ -15,27 +15,31 @@ module UpTack
         Store::Database.write do
           StartProject.new.call(design: demo.fetch("design"), people: demo.fetch("people"))
           @people = Store::Person.all.index_by(&:name)
-          %w[members pieces].each { |table| records(table) }
-          edits
+          saves.sort_by { |save| save[:at] }.each { |save| run(**save) }
         end
       end
 
       private
 
+      # All saves of the demo, in no order yet.
+      def saves
+        %w[members pieces].flat_map { |table| records(table) } + edits
+      end
+
       def records(table)
-        rows("#{table}.csv").each do |row|
+        rows("#{table}.csv").map do |row|
           typed = row.to_h.reject { |key, value| key.start_with?("_") || value.nil? }
-          save(row["_at"], row["_by"], table: table, typed: typed)
+          {at: row["_at"], by: row["_by"], table: table, typed: typed}
         end
       end
 
       def edits
-        rows("edits.csv").each do |row|
-          save(row["at"], row["by"], table: row["table"], id: row["record"].to_i, typed: {row["field"] => row["value"]})
+        rows("edits.csv").map do |row|
+          {at: row["at"], by: row["by"], table: row["table"], id: row["record"].to_i, typed: {row["field"] => row["value"]}}
         end
       end
 
-      def save(at, by, **record)
+      def run(at:, by:, **record)
         zone = Workspace.compiled.project.conventions.time_zone
         workspace = Workspace.new(person: @people.fetch(by), clock: Clock.standing(zone, at))
         answer = SaveRecord.new(workspace, way: "form").call(**record)

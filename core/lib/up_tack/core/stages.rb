@@ -11,9 +11,9 @@ module UpTack
 
       ALL = [
         Stage.new(key: "default", label: "Default", aim: "a new record opens with"),
-        Stage.new(key: "mask", label: "Mask", aim: "how it must be typed"),
+        Stage.new(key: "mask", label: "Mask", aim: "how it is typed"),
         Stage.new(key: "tidy", label: "Tidy", aim: "cleaned up"),
-        Stage.new(key: "fill", label: "Fill", aim: "set from other fields"),
+        Stage.new(key: "fill", label: "Fill", aim: "set from others"),
         Stage.new(key: "calculate", label: "Calculate", aim: "always equals"),
         Stage.new(key: "number", label: "Number", aim: "counted up"),
         Stage.new(key: "validate", label: "Validate", aim: "refused unless"),

@@ -12,6 +12,7 @@ export function DayPicker({ value, label, onPick }: Props) {
     <div className="-translate-y-1/2 absolute top-1/2 right-1">
       <Popover
         align="right"
+        passed
         name={label}
         className="quiet rounded p-1 hover:bg-base-200"
         label={<CalendarDays size={15} aria-label={label} />}

@@ -9,18 +9,20 @@ import type { Draft } from "./useDraft";
 export function FieldBox({ field, draft }: { field: Field; draft: Draft }) {
   const [text, setText] = useState<string | null>(null);
   const found = draft.answer?.fields[field.key];
-  const shown = draft.visited.has(field.key)
-    ? draft.answer?.messages.filter((each) => each.field === field.key)
-    : undefined;
+  const answered = draft.isAnswered(field.key);
+  const shown =
+    answered && draft.visited.has(field.key)
+      ? draft.answer?.messages.filter((each) => each.field === field.key)
+      : undefined;
   const messages = shown ?? [];
   const refused = messages.length > 0;
   const concerned = draft.answer?.messages.some(
     (each) => draft.visited.has(each.field) && each.field !== field.key && each.fields.includes(field.key),
   );
-  const computed = found?.source === "rule";
+  const computed = answered && found?.source === "rule";
   const raw = draft.typed[field.key];
-  // While the person types, their own text stands; afterwards what was read from it.
-  const settled = found && found.source !== "unreadable" ? found.text : String(raw ?? found?.text ?? "");
+  // What was typed stands until the server has read it; no answer, late or lost, takes it away.
+  const settled = answered && found && found.source !== "unreadable" ? found.text : String(raw ?? found?.text ?? "");
   const value = text ?? settled;
 
   const leave = (now: string | null) => {

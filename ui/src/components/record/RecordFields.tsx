@@ -25,7 +25,7 @@ export function RecordFields({ table, draft, onEnd }: Props) {
 
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: Enter is heard for all inputs inside
-    <div ref={form} onKeyDown={onKeyDown} className="grid gap-x-5 gap-y-3 sm:grid-cols-2">
+    <div ref={form} onKeyDown={onKeyDown} className="grid gap-x-5 gap-y-1.5 sm:grid-cols-2">
       {table.fields.map((field) => (
         <FieldBox key={field.key} field={field} draft={draft} />
       ))}

@@ -7,6 +7,8 @@ export type Draft = {
   typed: Typed;
   /** What the server last made of the draft. */
   answer: Answer | undefined;
+  /** Whether that answer was made from the field's present input. */
+  isAnswered: (field: string) => boolean;
   /** Fields that were left since; only these show messages. */
   visited: Set<string>;
   /** Why the last question got no answer. */
@@ -24,7 +26,7 @@ export type Draft = {
  */
 export function useDraft(ask: (typed: Typed) => Promise<Answer>, begin: Typed = {}): Draft {
   const [typed, setTyped] = useState<Typed>(begin);
-  const [answer, setAnswer] = useState<Answer>();
+  const [{ answer, of }, setAnswer] = useState<{ answer?: Answer; of: Typed }>({ of: {} });
   const [visited, setVisited] = useState<Set<string>>(() => new Set(Object.keys(begin)));
   const [failure, setFailure] = useState<string | null>(null);
   const question = useRef(0);
@@ -38,7 +40,7 @@ export function useDraft(ask: (typed: Typed) => Promise<Answer>, begin: Typed = 
         const found = await ask(all);
         // A later question has been asked meanwhile; its answer will do.
         if (mine !== question.current) return;
-        setAnswer(found);
+        setAnswer({ answer: found, of: all });
         setFailure(null);
       } catch (error) {
         if (mine === question.current && error instanceof ProblemError) setFailure(error.message);
@@ -61,7 +63,7 @@ export function useDraft(ask: (typed: Typed) => Promise<Answer>, begin: Typed = 
 
   const showAll = (found: Answer, fields: Field[]) => {
     question.current += 1;
-    setAnswer(found);
+    setAnswer({ answer: found, of: latest.current });
     setVisited(new Set(fields.map((field) => field.key)));
   };
 
@@ -72,5 +74,7 @@ export function useDraft(ask: (typed: Typed) => Promise<Answer>, begin: Typed = 
     send(next);
   };
 
-  return { typed, answer, visited, failure, leave, showAll, reset };
+  const isAnswered = (field: string) => of[field] === typed[field];
+
+  return { typed, answer, isAnswered, visited, failure, leave, showAll, reset };
 }

@@ -7,7 +7,7 @@ import { RecordFields } from "../../components/record/RecordFields";
 import { useDraft } from "../../components/record/useDraft";
 import { words } from "../../words";
 import { Outcome } from "./Outcome";
-import { pretend, usePretendClock } from "./pretendClock";
+import { pretend } from "./pretendClock";
 import { Setup, type Start } from "./Setup";
 import { Trace } from "./Trace";
 
@@ -21,8 +21,7 @@ export default function Bench() {
     return copied ? { from: "copy", record: copied } : { from: "new", record: null };
   });
   const [person, setPerson] = useState<number | null>(null);
-  const at = usePretendClock();
-  useEffect(() => () => pretend(null), []);
+  const [at, setAt] = useState<string | null>(null);
 
   const ask = useCallback(
     (typed: Typed) =>
@@ -42,6 +41,11 @@ export default function Bench() {
   );
   const draft = useDraft(ask);
 
+  // The bar shows the bench's clock, as the server understood it.
+  const understood = at && !draft.failure ? (draft.answer?.clock ?? null) : null;
+  useEffect(() => pretend(understood), [understood]);
+  useEffect(() => () => pretend(null), []);
+
   return (
     <div className="grid min-h-full items-start gap-4 p-4 lg:h-full lg:grid-cols-[15rem_minmax(0,1fr)_23rem] lg:grid-rows-[minmax(0,1fr)]">
       <Setup
@@ -54,6 +58,8 @@ export default function Bench() {
         }}
         person={person}
         setPerson={setPerson}
+        at={at}
+        setAt={setAt}
       />
       <section className="sheet h-full min-h-0 overflow-auto px-5 py-4" aria-label={words.bench.trial}>
         <div className="mb-3 flex flex-wrap items-baseline gap-x-3">

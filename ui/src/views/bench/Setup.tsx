@@ -1,8 +1,7 @@
 import type { Session, Table } from "../../api/client";
 import { useRecords } from "../../api/queries";
-import { showMoment } from "../../components/moments";
 import { words } from "../../words";
-import { pretend, usePretendClock } from "./pretendClock";
+import { PretendClock } from "./PretendClock";
 
 export type Start = { from: "new" | "copy" | "real"; record: number | null };
 
@@ -13,6 +12,8 @@ type Props = {
   setStart: (start: Start) => void;
   person: number | null;
   setPerson: (person: number | null) => void;
+  at: string | null;
+  setAt: (at: string | null) => void;
 };
 
 const STARTS = [
@@ -22,10 +23,8 @@ const STARTS = [
 ] as const;
 
 /** From what a trial begins, as whom, and when. */
-export function Setup({ table, session, start, setStart, person, setPerson }: Props) {
+export function Setup({ table, session, start, setStart, person, setPerson, at, setAt }: Props) {
   const records = useRecords(table.key, null, true).data?.pages.flatMap((page) => page.records) ?? [];
-  const at = usePretendClock();
-  const now = session?.clock.now ?? "";
   return (
     <section className="flex flex-col gap-5" aria-label={words.bench.setup}>
       <fieldset className="flex flex-col gap-1.5">
@@ -74,25 +73,7 @@ export function Setup({ table, session, start, setStart, person, setPerson }: Pr
           ))}
         </select>
       </label>
-      <label className="flex flex-col gap-1">
-        <span className="font-semibold">{words.bench.clock}</span>
-        <input
-          type="datetime-local"
-          min="0001-01-01T00:00"
-          max="9999-12-31T23:59"
-          className={`input input-sm w-full ${at ? "border-secondary border-dashed" : ""}`}
-          value={at ?? now}
-          onChange={(event) => event.target.value && pretend(event.target.value.slice(0, 16))}
-        />
-        <span className="quiet flex flex-wrap gap-x-2 text-xs">
-          {at ? `${showMoment(at)} · ${words.bench.pretend}` : words.bench.realClock}
-          {at && (
-            <button type="button" className="link" onClick={() => pretend(null)}>
-              {words.bench.backToNow}
-            </button>
-          )}
-        </span>
-      </label>
+      <PretendClock now={session?.clock.now ?? ""} at={at} setAt={setAt} />
     </section>
   );
 }

@@ -79,9 +79,9 @@ function told(step: Step): string {
   const why = step.how ? ` (${step.how})` : "";
   switch (step.result) {
     case "read":
-      return `${before} → ${after}${why}`;
+      return step.how?.endsWith(`“${step.after}”`) ? step.how : `${step.how} → ${after}`;
     case "set":
-      return `${before} → ${after}${step.how && step.how !== step.after ? why : ""}`;
+      return `${before} → ${after}${step.how && step.how !== step.after && step.how !== `“${step.after}”` ? why : ""}`;
     case "refused":
       return [step.how, step.after].filter(Boolean).join(" · ");
     case "passed":

@@ -21,9 +21,7 @@ export function BoardRows(props: Props) {
   const { table, narrow, move } = props;
   const [at, setAt] = useState<string | null>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
-  const columns = {
-    gridTemplateColumns: `${narrow ? 8.5 : 11}rem repeat(${table.stages.length}, minmax(${narrow ? 2.75 : 6.25}rem, 1fr))`,
-  };
+  const columns = { gridTemplateColumns: columnWidths(table, narrow) };
 
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const position = table.fields.findIndex((field) => field.id === over?.id);
@@ -33,7 +31,7 @@ export function BoardRows(props: Props) {
 
   return (
     <div className="sheet overflow-x-auto rounded-b-none border-b-0">
-      <div className="min-w-max">
+      <div className={narrow ? "min-w-[32rem]" : "min-w-[60rem]"}>
         <div className="grid border-base-300 border-b" style={columns}>
           <div className="px-3 py-2 font-semibold text-secondary text-xs uppercase tracking-wide">
             {words.board.field}
@@ -41,10 +39,10 @@ export function BoardRows(props: Props) {
           {table.stages.map((stage, index) => (
             <div key={stage.key} className={`min-w-0 py-2 ${narrow ? "px-1 text-center" : "px-2"}`} title={stage.aim}>
               <p
-                className={`truncate font-semibold text-secondary uppercase ${narrow ? "text-[0.625rem]" : "text-xs tracking-wide"}`}
+                className={`truncate font-semibold text-secondary uppercase ${narrow ? "text-[0.5625rem]" : "text-xs tracking-wide"}`}
               >
                 {!narrow && <span className="mr-1 font-normal opacity-75">{index + 1}</span>}
-                {narrow ? stage.label.slice(0, 5) : stage.label}
+                {stage.label}
               </p>
               {!narrow && <p className="quiet truncate text-[0.6875rem]">{stage.aim}</p>}
             </div>
@@ -68,4 +66,11 @@ export function BoardRows(props: Props) {
       </div>
     </div>
   );
+}
+
+/** Stages with tacks get more room than bare ones; a narrow board shows shapes only and shares evenly. */
+function columnWidths(table: Table, narrow: boolean) {
+  if (narrow) return `8.5rem repeat(${table.stages.length}, minmax(2.75rem, 1fr))`;
+  const used = new Set(table.rules.map((rule) => rule.stage));
+  return `11rem ${table.stages.map((stage) => (used.has(stage.key) ? "minmax(0, 1.9fr)" : "minmax(0, 1fr)")).join(" ")}`;
 }

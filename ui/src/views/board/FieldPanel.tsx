@@ -2,6 +2,7 @@ import { Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { type Field, ProblemError, type Table } from "../../api/client";
 import { losses, useChangeField, useSession } from "../../api/queries";
+import { Said } from "../../components/Said";
 import { words } from "../../words";
 import { Panel } from "./Panel";
 
@@ -133,7 +134,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
       </label>
       {mistakes.map((mistake) => (
         <p key={mistake.message} className="text-error" role="alert">
-          {mistake.message}
+          <Said text={mistake.message} />
         </p>
       ))}
     </Panel>

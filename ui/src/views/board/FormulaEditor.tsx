@@ -5,6 +5,7 @@ import CodeMirror, { type ReactCodeMirrorRef } from "@uiw/react-codemirror";
 import { useEffect, useMemo, useRef } from "react";
 import type { Mistake, Table } from "../../api/client";
 import { useFunctions } from "../../api/queries";
+import { Said } from "../../components/Said";
 import { formulaColours, formulaLanguage, KEYWORDS } from "./formulaLanguage";
 
 type Props = { table: Table; label: string; value: string; onChange: (value: string) => void; mistakes: Mistake[] };
@@ -106,11 +107,12 @@ export function FormulaEditor({ table, label, value, onChange, mistakes }: Props
           minHeight="3.5rem"
           maxHeight="12rem"
           autoFocus
+          onCreateEditor={(view) => view.dispatch({ selection: { anchor: view.state.doc.length } })}
         />
       </div>
       {inFormula.map((mistake) => (
         <p key={`${mistake.from}-${mistake.message}`} className="mt-1 text-error" role="alert">
-          {mistake.message}
+          <Said text={mistake.message} />
         </p>
       ))}
     </div>

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { type Mistake, ProblemError, type Rule, type RuleParts, type Table } from "../../api/client";
 import { usePinRule, useUnpinRule } from "../../api/queries";
+import { Said } from "../../components/Said";
 import { Segments } from "../../components/Segments";
 import { words } from "../../words";
 import { CheckParts } from "./CheckParts";
@@ -101,7 +102,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
         .filter((mistake) => mistake.part !== "formula")
         .map((mistake) => (
           <p key={mistake.message} className="text-error" role="alert">
-            {mistake.message}
+            <Said text={mistake.message} />
           </p>
         ))}
       <Results table={table} parts={parts} preview={preview.data} pending={preview.isFetching} />

@@ -150,7 +150,9 @@ export function RecordForm({ table, record }: Props) {
           {draft.failure}
         </p>
       )}
-      <RecordFields table={table} draft={draft} onEnd={() => saveButton.current?.focus()} />
+      <div className="sheet px-5 py-4">
+        <RecordFields table={table} draft={draft} onEnd={() => saveButton.current?.focus()} />
+      </div>
       <div className="fixed inset-x-0 bottom-0 border-base-300 border-t bg-base-100/95">
         <div className="mx-auto flex max-w-3xl flex-wrap items-center gap-2 px-5 py-2.5">
           <button

@@ -1,3 +1,4 @@
+import { Filter } from "lucide-react";
 import { Link } from "react-router";
 import type { Entry, Table } from "../../api/client";
 import { useHistory } from "../../api/queries";
@@ -94,29 +95,33 @@ function EntryLine({ entry, single, onRecord }: { entry: Entry; single: boolean;
     </span>
   );
   return (
-    <li className="px-4 py-2.5">
-      <div className="flex items-start gap-3">
-        <div className="min-w-0 flex-1">
+    <li className="flex items-start gap-3 px-4 py-2.5">
+      <div className="min-w-0 flex-1">
+        {head}
+        <div className="pl-12">
           {entry.action === "update" ? (
-            <>
-              {head}
-              <div className="pl-12">{changes}</div>
-            </>
+            changes
           ) : (
             <details open={single}>
-              <summary className="cursor-pointer list-inside">
-                <span className="inline-flex">{head}</span>
+              <summary className="quiet w-fit cursor-pointer text-xs">
+                {words.history.values(entry.changes.length)}
               </summary>
-              <div className="pl-12">{changes}</div>
+              {changes}
             </details>
           )}
         </div>
-        {!single && (
-          <button type="button" className="link quiet shrink-0 text-xs" onClick={() => onRecord(entry.record)}>
-            {words.history.onlyRecord(entry.title)}
-          </button>
-        )}
       </div>
+      {!single && (
+        <button
+          type="button"
+          className="btn btn-ghost btn-xs btn-square quiet"
+          title={words.history.onlyRecord(entry.title)}
+          aria-label={words.history.onlyRecord(entry.title)}
+          onClick={() => onRecord(entry.record)}
+        >
+          <Filter size={13} aria-hidden />
+        </button>
+      )}
     </li>
   );
 }

@@ -71,7 +71,7 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
                 className="absolute top-0 left-0 grid w-full cursor-pointer border-base-300/60 border-b hover:bg-base-200 focus-visible:bg-base-200 focus-visible:outline-offset-[-2px]"
                 style={{ gridTemplateColumns: columns, height: HEIGHT, transform: `translateY(${item.start}px)` }}
               >
-                <Cell align="right" className="quiet text-xs tabular-nums">
+                <Cell align="right" className="quiet tabular-nums">
                   {record.id}
                 </Cell>
                 {table.fields.map((field) => (

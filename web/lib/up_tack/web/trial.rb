@@ -6,16 +6,26 @@ module UpTack
     module Trial
       module_function
 
-      # @param at [String, nil] day and hour at the firm
+      # @param at [String, nil] day and hour at the firm, typed as freely as a date
+      #   in a form: "2026-11-23T09:30", "26 nov 10:00", "26/11/26"
       # @return [Workspace]
+      # @raise [Core::Design::Invalid] for a day or hour that there is not
       def workspace(real, person_id:, at:)
         person = person_id ? Store::Person.find_by(id: person_id) : real.person
         raise Store::NotFound, "There is no such person." unless person
-        return Workspace.new(person: person) if at.to_s.empty?
+        return Workspace.new(person: person) if at.to_s.strip.empty?
 
-        clock = Clock.standing(real.project.conventions.time_zone, at) or
-          raise Requests::Malformed, "There is no day and hour “#{at.to_s[0, 40]}”; send it like 2026-11-23T09:30."
-        Workspace.new(person: person, clock: clock)
+        Workspace.new(person: person, clock: clock(real, at.to_s.scrub[0, 80]))
+      end
+
+      def clock(real, text)
+        conventions = real.project.conventions
+        match = /\A(?<day>.*?\S)(?:\s*[\s,T]\s*(?<hour>\d{1,2}):(?<minute>\d{2}))?\z/.match(text.strip)
+        day = Core::Values::Date.read(match && match[:day].chomp(","), nil, Core::Reading.new(conventions: conventions, today: real.clock.today))
+        Core::Design::Invalid.because(day&.message || "A day is needed.", part: "at") unless day.is_a?(Date)
+
+        hour = match[:hour] ? "#{match[:hour].rjust(2, "0")}:#{match[:minute]}" : real.clock.local(real.clock.now).strftime("%H:%M")
+        Clock.standing(conventions.time_zone, "#{day.iso8601}T#{hour}") || Core::Design::Invalid.because("There is no hour #{hour}.", part: "at")
       end
     end
   end

@@ -21,7 +21,10 @@ module UpTack
         def fields(_table) = [field, *formula_reads].uniq
         def names(_table) = [field, *formula_names].uniq
 
-        def words(table) = Expression::Words.new(table.scope, subject: field).of(tree)
+        # A rule about its own field alone leaves the field's name out: "above 0".
+        def words(table)
+          Expression::Words.new(table.scope, subject: (field if formula_names == [field])).of(tree)
+        end
 
         def sentence(table)
           return "#{table.field(field).label} must be #{words(table)}." if about_one_field?(table)

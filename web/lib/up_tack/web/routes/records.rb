@@ -47,7 +47,8 @@ module UpTack
             answer = UseCases::AnswerDraft.new(trial).call(
               table: params[:table], typed: typed, id: number_sent("id"), copy_of: number_sent("copy_of"), trace: true
             )
-            json(Render::Answer.of(workspace.table(params[:table]), answer.outcome))
+            now = trial.clock.local(trial.clock.now).strftime("%Y-%m-%dT%H:%M")
+            json({**Render::Answer.of(workspace.table(params[:table]), answer.outcome), clock: now})
           end
         end
       end
