@@ -6,7 +6,7 @@ module UpTack
   # for as long as no revision is added.
   class Workspace
     # A design with what is derived from it once.
-    Compiled = Struct.new(:revision_id, :project, :plans, keyword_init: true)
+    Compiled = Struct.new(:path, :revision_id, :project, :plans, keyword_init: true)
 
     @mutex = Mutex.new
     @compiled = nil
@@ -16,7 +16,7 @@ module UpTack
       def compiled
         latest = Store::Revision.maximum(:id) or raise Store::NotFound, "There is no project yet."
         @mutex.synchronize do
-          @compiled = compile(latest) unless @compiled&.revision_id == latest
+          @compiled = compile(latest) unless @compiled&.revision_id == latest && @compiled.path == Store::Database.path
           @compiled
         end
       end
@@ -26,7 +26,7 @@ module UpTack
       def compile(id)
         project = Core::Design::Project.from(JSON.parse(Store::Revision.find(id).design))
         plans = project.tables.to_h { |table| [table.key, Core::Save::Plan.new(table, project.conventions)] }
-        Compiled.new(revision_id: id, project: project, plans: plans)
+        Compiled.new(path: Store::Database.path, revision_id: id, project: project, plans: plans)
       end
     end
 

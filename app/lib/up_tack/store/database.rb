@@ -11,12 +11,18 @@ module UpTack
       # and waiting inside it would hold up every other thread.
       WRITING = Monitor.new
 
+      class << self
+        # @return [String] the file that is open
+        attr_reader :path
+      end
+
       module_function
 
       # Opens the file, makes it if need be, and brings its system tables up to date.
       # @param path [String]
       def open(path)
         FileUtils.mkdir_p(File.dirname(path))
+        @path = path
         ActiveRecord::Base.establish_connection(
           adapter: "sqlite3", database: path, pool: 16, timeout: BUSY_TIMEOUT,
           default_transaction_mode: :immediate, pragmas: {synchronous: "full"}
@@ -33,9 +39,6 @@ module UpTack
       def write(&block)
         WRITING.synchronize { ActiveRecord::Base.transaction(&block) }
       end
-
-      # Runs the block seeing one state of the database throughout.
-      def read(&block) = ActiveRecord::Base.connection_pool.with_connection { block.call }
     end
   end
 end

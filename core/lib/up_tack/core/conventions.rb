@@ -25,9 +25,5 @@ module UpTack
       # @return [Hash{String=>String}]
       def to_plain = to_h.transform_keys(&:to_s)
     end
-
-    # What a value type is given to understand typed text: the firm's
-    # conventions and the day on which it was typed.
-    Reading = Struct.new(:conventions, :today, keyword_init: true)
   end
 end

@@ -44,6 +44,8 @@ module UpTack
         # rounded to its decimals, a choice must be one of its list.
         # @return [Object, nil, Values::Unreadable]
         def settle(value)
+          return if value.nil?
+
           value = Numbers.round(value, decimals) if value.is_a?(BigDecimal) && decimals
           values.read(value, self, nil)
         end

@@ -68,7 +68,7 @@ module UpTack
           unless @scanner.skip(/"/)
             problem("This text is not closed; a double quote is missing at its end.", from, @text.length)
           end
-          made(:text, content.gsub('""', '"'), from)
+          made(:text, content.gsub('""', '"').unicode_normalize(:nfc), from)
         end
 
         def number(figures, from)

@@ -31,6 +31,15 @@ module UpTack
           worked_out? ? Expression::Words.new(table.scope).of(tree) : table.field(field).show(fixed(table))
         end
 
+        # A value that can't be read stays as it is, for `problems` to tell.
+        def settled(table, reading)
+          field = table.field(self.field)
+          return self if worked_out? || field.nil?
+
+          value = field.read(@parts["value"], reading)
+          value.is_a?(Values::Unreadable) ? self : Default.from(to_plain.merge("value" => field.values.dump(value)))
+        end
+
         def sentence(table) = "#{table.field(field).label} begins as #{words(table)}."
 
         # @return [Compiled]

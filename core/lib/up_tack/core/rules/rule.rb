@@ -53,6 +53,10 @@ module UpTack
         # @return [String] what its tack on the board says: the name, or the rule itself
         def tack(table) = name || words(table)
 
+        # @param reading [Reading] by which to understand what the builder typed
+        # @return [Rule] the same with fixed values as they are kept
+        def settled(_table, _reading) = self
+
         # @return [Rule] the same with one field under another key
         def renamed(old_key, new_key)
           plain = to_plain

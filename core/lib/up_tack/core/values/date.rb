@@ -72,7 +72,8 @@ module UpTack
 
         def named(day, month, year, reading)
           index = MONTHS.index { |name| name.downcase.start_with?(month.downcase) }
-          index && [year ? full_year(year) : reading.today.year, index + 1, day.to_i]
+          year = year ? full_year(year) : reading.today&.year
+          [year, index + 1, day.to_i] if index && year
         end
 
         def full_year(figures)

@@ -24,7 +24,8 @@ module UpTack
           def tidy_label(label)
             return label unless label.is_a?(String) && label.valid_encoding?
 
-            label.unicode_normalize(:nfc).strip
+            # Not `strip`, which takes a NUL at the end away without a word.
+            label.unicode_normalize(:nfc).gsub(/\A[[:space:]]+|[[:space:]]+\z/, "")
           end
 
           def key_for(label, taken, fallback)

@@ -16,6 +16,8 @@ module UpTack
           def apply(project)
             plain = project.to_plain
             table = plain_table(plain, @table)
+            @design = project.table(@table)
+            @reading = Reading.new(conventions: project.conventions, today: nil)
             @rule["id"] ? replace(table) : add(plain, table)
             built = Project.from(plain)
             design = built.table(@table)
@@ -37,7 +39,7 @@ module UpTack
           end
 
           # Through the rule's class, so that only what belongs to its kind is kept.
-          def rule_with(id) = Rules.from(@rule.merge("id" => id)).to_plain
+          def rule_with(id) = Rules.from(@rule.merge("id" => id)).settled(@design, @reading).to_plain
         end
       end
     end
