@@ -24,6 +24,7 @@ module UpTack
       register Problems, Routes::Session, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Records, Routes::History, Routes::Design, Routes::Help
 
       before do
+        problem(403, "foreign_page", "Another site's page may not write here.") if written_from_elsewhere?
         headers "Content-Security-Policy" => CONTENT_POLICY, "Referrer-Policy" => "same-origin"
         cache_control :no_store if request.path_info.start_with?("/api/")
       end

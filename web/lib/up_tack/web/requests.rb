@@ -85,6 +85,12 @@ module UpTack
       # @return [Integer] the record in the path
       def record_id = whole_number(params[:id].to_s) || raise(Store::NotFound, "There is no such record.")
 
+      # @return [Boolean] whether another site's page in somebody's browser sent this
+      def written_from_elsewhere?
+        origin = request.env["HTTP_ORIGIN"].to_s
+        !request.get? && !origin.empty? && origin != "#{request.scheme}://#{request.host_with_port}"
+      end
+
       private
 
       def whole_number(text) = text.match?(/\A\d{1,18}\z/) ? text.to_i : nil
@@ -92,7 +98,7 @@ module UpTack
       def raw_body
         raise TooLarge if request.content_length.to_i > LARGEST_BODY
 
-        text = request.body.read(LARGEST_BODY + 1).to_s.force_encoding(Encoding::UTF_8)
+        text = request.body.read(LARGEST_BODY + 1).to_s.dup.force_encoding(Encoding::UTF_8)
         raise TooLarge if text.bytesize > LARGEST_BODY
         raise Malformed, "The body is not valid UTF-8." unless text.valid_encoding?
 

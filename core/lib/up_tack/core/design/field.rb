@@ -24,7 +24,7 @@ module UpTack
           plain = {"id" => id, "key" => key, "label" => label, "type" => type}
           plain["decimals"] = decimals if type == "number" && decimals
           plain["choices"] = choices.dup if type == "choice"
-          plain["note"] = note unless note.to_s.empty?
+          plain["note"] = note unless note.nil? || note == ""
           plain
         end
 

@@ -23,18 +23,25 @@ module UpTack
 
         def of_table(table)
           found = of_name(table)
+          found << problem("one", "What one record is called is a short text.") if table.one && Names.label_problem(table.one)
           found << problem("fields", "A table has at most #{MOST_FIELDS} fields.") if table.fields.length > MOST_FIELDS
           found += doubles(table.fields, "field") + table.fields.flat_map { |field| of_name(field) + of_field(field) }
           return found if found.any?
 
-          found = table.rules.flat_map { |rule| rule.problems(table).each { |each| each.rule ||= rule.id } }
+          found = table.rules.flat_map { |rule| of_rule(rule, table).each { |each| each.rule ||= rule.id } }
           found.any? ? found.uniq(&:message) : circles(table)
+        end
+
+        def of_rule(rule, table)
+          shape = rule.shape_problems
+          shape.any? ? shape : rule.problems(table)
         end
 
         def of_name(named)
           label = Names.label_problem(named.label)
           key = Names.key_problem(named.key)
-          [label && problem("label", label), key && problem("key", key)].compact
+          note = problem("note", "A note is a text.") unless named.note.nil? || named.note.is_a?(String)
+          [label && problem("label", label), key && problem("key", key), note].compact
         end
 
         def of_field(field)
@@ -48,6 +55,8 @@ module UpTack
         end
 
         def of_choices(field)
+          return [problem("choices", "The choices are a list of texts.")] unless field.choices.is_a?(Array)
+
           folded = field.choices.map { |choice| choice.is_a?(String) ? choice.downcase(:fold) : nil }
           return [problem("choices", "#{field.label} needs at least one choice.")] if folded.empty?
           return [problem("choices", "A field has at most #{MOST_CHOICES} choices.")] if folded.length > MOST_CHOICES

@@ -18,8 +18,8 @@ module UpTack
         # @return [Hash{String=>Object}]
         def to_plain
           plain = {"id" => id, "key" => key, "label" => label}
-          plain["one"] = one unless one.to_s.empty?
-          plain["note"] = note unless note.to_s.empty?
+          plain["one"] = one unless one.nil?
+          plain["note"] = note unless note.nil?
           plain.merge("fields" => fields.map(&:to_plain), "rules" => rules.map(&:to_plain))
         end
 
@@ -33,7 +33,7 @@ module UpTack
         def scope = Expression::Scope.of_fields(fields)
 
         # @return [String] what a single record is called
-        def record_name = one.to_s.empty? ? "Record" : one
+        def record_name = one || "Record"
       end
     end
   end

@@ -57,6 +57,18 @@ module UpTack
         # @return [Rule] the same with fixed values as they are kept
         def settled(_table, _reading) = self
 
+        # Texts that a rule keeps beside its formula have at most this many characters.
+        LONGEST_TEXT = 2_000
+
+        # @return [Array<Design::Problem>] parts that are no texts, or too long
+        def shape_problems
+          texts = {"field" => field, "name" => name, "note" => note}.merge(@parts.slice("formula", "message"))
+          wrong = texts.find { |part, text| !text.nil? && !(text.is_a?(String) && text.length <= ((part == "formula") ? Expression::LONGEST * 4 : LONGEST_TEXT)) }
+          return [] unless wrong
+
+          [Design::Problem.new(part: wrong.first, message: "The #{wrong.first} of a rule is a text of up to 2,000 characters.")]
+        end
+
         # @return [Rule] the same with one field under another key
         def renamed(old_key, new_key)
           plain = to_plain

@@ -109,8 +109,9 @@ module UpTack
           before = @values[field.key]
           @values[field.key] = value
           @origins[field.key] = Origin.new(source: "typed")
-          shown = raw.is_a?(String) ? "“#{raw.length > 60 ? "#{raw[0, 59]}…" : raw}”" : Values.show(raw)
-          @trace.add("read", field, before: field.show(before), after: field.show(value), how: "typed #{(raw.nil? || raw == "") ? "nothing" : shown}")
+          text = Values::Plain.text(raw, field)
+          how = text ? "typed “#{(text.length > 60) ? "#{text[0, 59]}…" : text}”" : "typed nothing"
+          @trace.add("read", field, before: field.show(before), after: field.show(value), how: how)
         end
 
         def keep_unread(field, raw, unreadable)

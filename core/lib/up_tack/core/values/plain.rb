@@ -6,6 +6,9 @@ module UpTack
       # What all types share in understanding what arrives: text that is really
       # text, within a length, free of what no store gives back unchanged.
       module Plain
+        # Powers of ten up to which a program's number is written out.
+        LARGEST_EXPONENT = 100
+
         module_function
 
         # @param raw [Object] typed text, or a JSON scalar from a program
@@ -14,7 +17,7 @@ module UpTack
           case raw
           when nil, "" then nil
           when String then clean(raw, field)
-          when BigDecimal then Numbers.plain(raw)
+          when BigDecimal then figures(raw, field)
           when Integer then raw.to_s
           when true then "yes"
           when false then "no"
@@ -38,6 +41,13 @@ module UpTack
           short = text.strip.gsub(/\s+/, " ")
           short = "#{short[0, 37]}…" if short.length > 40
           "“#{short}”"
+        end
+
+        # A number such as 1e999999999 would be a gigabyte of figures.
+        def figures(number, field)
+          return Numbers.plain(number) if number.finite? && number.exponent.abs <= LARGEST_EXPONENT
+
+          Unreadable.new(code: "too_many_digits", message: "#{field.label} can't take a number of that size.")
         end
 
         def clean(raw, field)

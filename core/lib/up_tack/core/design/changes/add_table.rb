@@ -21,7 +21,7 @@ module UpTack
             id = next_id(plain, "t")
             field = {"id" => next_id(plain, "f"), "key" => "name", "label" => "Name", "type" => "text"}
             table = {"id" => id, "key" => key, "label" => @label, "fields" => [field], "rules" => []}
-            table["one"] = @one unless @one.to_s.empty?
+            table["one"] = @one unless @one.nil? || @one == ""
             @summary = "Table #{@label} added"
             Project.from(plain.merge("tables" => plain["tables"] + [table]))
           end

@@ -18,11 +18,13 @@ module UpTack
             table = plain_table(plain, @table)
             @summary = "Table #{table["label"]} changed"
             rename(table, tidy_label(@parts["label"]), project) if @parts.key?("label")
-            %w[one note].each { |part| table[part] = tidy_label(@parts[part]) if @parts.key?(part) }
+            %w[one note].each { |part| table[part] = presence(tidy_label(@parts[part])) if @parts.key?(part) }
             Project.from(plain)
           end
 
           private
+
+          def presence(text) = (text == "") ? nil : text
 
           def rename(table, label, project)
             return if label == table["label"]

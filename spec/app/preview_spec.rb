@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require "store_helper"
+
+RSpec.describe "Previewing a rule on the records that exist" do
+  def preview(**plain) = UpTack::UseCases::PreviewRule.new(workspace(at: "2026-11-23T10:00")).call(table: "pieces", plain: plain.transform_keys(&:to_s))
+
+  it "counts what a validation would refuse, and shows the worst first with their values" do
+    found = preview(kind: "check", field: "hold", formula: "hold < 90 and wet_weight > 100")
+    expect(found.counts).to eq("passed" => 27, "refused" => 1)
+    expect(found.examples.first).to include(id: 14, title: "PC-00014", verdict: "refused", stored: "90", how: "90 < 90 and 365.5 > 100")
+    expect(found).to have_attributes(looked_at: 28, total: 28, problems: [], tack: "Hold minutes < 90 and Wet weight g > 100")
+  end
+
+  it "tells records that can't be judged from those that pass" do
+    found = preview(kind: "check", field: "absorption", formula: "absorption <= 11.2")
+    expect(found.counts.keys).to contain_exactly("passed", "refused", "unjudged")
+    expect(found.examples.map { |each| each[:verdict] }.uniq).to eq(%w[refused unjudged])
+  end
+
+  it "shows what a default would have given beside what is kept, and what a new record opens with" do
+    found = preview(kind: "default", field: "maker_note", formula: "\"Weigh again: \" & wet_weight & \" g\"")
+    expect(found.opening).to eq("Weigh again:  g")
+    expect(found.examples.first).to include(verdict: "differs", stored: "", result: "Weigh again: 780.5 g")
+    fixed = preview(id: workspace.table("pieces").rules.find { |rule| rule.field == "firing" }.id, kind: "default", field: "firing", value: "raku")
+    expect(fixed.opening).to eq("Raku")
+    expect(fixed.counts["same"]).to eq(4)
+  end
+
+  it "shows must be filled" do
+    found = preview(kind: "required", field: "shelf_code")
+    expect(found.counts["refused"]).to be_positive
+    expect(found.examples.first).to include(verdict: "refused", how: "it is blank")
+  end
+
+  it "tells what is wrong, and changes nothing" do
+    before = workspace.revision_id
+    expect(preview(kind: "check", field: "hold", formula: "holt > 5").problems.map(&:to_h)).to include(a_hash_including(part: "formula", from: 0, to: 4, message: "There is no field `holt`; did you mean `hold`?"))
+    expect(preview(kind: "check", field: "stage", formula: "stage = \"Dryin\"").warnings.map(&:message)).to eq(["Stage has no choice “Dryin”; did you mean “Drying”?"])
+    expect(workspace.revision_id).to eq(before)
+  end
+end

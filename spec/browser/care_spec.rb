@@ -1,0 +1,141 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+# What must never be lost, and who must not be left out.
+RSpec.describe "Care in the interface" do
+  it "keeps what is typed through a reload" do
+    visit "/t/pieces/forms"
+    type_into "Piece", "Half a jug"
+    expect(box("Piece")).to have_text("typed")
+    visit "/t/pieces/records"
+    visit "/t/pieces/forms"
+    expect(page).to have_text("What you had typed is back.").and have_field("Piece", with: "Half a jug")
+    click_button "Start over"
+    expect(page).to have_field("Piece", with: "")
+  end
+
+  it "keeps what is typed while the server can't be reached, and saves it afterwards" do
+    visit "/t/pieces/forms"
+    expect(page).to have_field("Received by", with: "Odile Marsh")
+    page.driver.browser.network.blocklist = [%r{/api/}]
+    type_into "Piece", "Jug"
+    type_into "Maker", "Wilmet Farrow"
+    expect(page).to have_text("Up Tack can't be reached. What you typed is kept here")
+    press [:control, "s"]
+    expect(page).to have_field("Piece", with: "Jug").and have_field("Maker", with: "Wilmet Farrow")
+    page.driver.browser.network.blocklist = []
+    press [:control, "s"]
+    expect(page).to have_text("Saved: Jug")
+  end
+
+  it "lets the second of two people choose field by field" do
+    visit "/t/pieces/forms/20"
+    expect(page).to have_field("Tag", with: "PC-00020")
+    save_piece({"maker_note" => "Chipped at the foot.", "absorption" => "3"}, id: 20, by: "Senna Whitlock")
+    type_into "Maker note", "Fine as it is."
+    press [:control, "s"]
+    within("dialog") do
+      expect(page).to have_text("Somebody else changed this record meanwhile").and have_text("changed by Senna Whitlock").and have_text("Chipped at the foot.")
+      click_button "Save what I chose"
+    end
+    expect(page).to have_no_css("dialog")
+    expect(page).to have_field("Absorption %", with: "3.0")
+    expect(pieces.find(20)).to include("maker_note" => "Fine as it is.", "absorption" => number("3"))
+  end
+
+  it "types a record from the first field to the saved one without a mouse" do
+    visit "/t/pieces/forms"
+    expect(page).to have_css("#input-tag:focus")
+    ["PC-00029", "Jug", "Ansa Velt", "KD-900", nil, "1000", "20", "640", nil, "695"].each do |text|
+      press(*text.chars) if text
+      press :Enter
+    end
+    expect(page).to have_css("#input-received:focus")
+    press [:control, :Enter]
+    expect(page).to have_text("Saved: PC-00029").and have_css("h1", text: "New piece").and have_field("Tag", with: "")
+    expect(pieces.find(29)).to include("wet_weight" => number("695"), "firing" => "Bisque")
+    expect(page).to have_css("#input-tag:focus")
+  end
+
+  it "goes over the board by arrow keys, opens, closes and comes back to the same place" do
+    visit "/t/pieces/rules"
+    find_button("Field Hold minutes, Number").native.node.focus
+    press :Right
+    expect(focused).to eq("Pin a rule on Hold minutes: Default")
+    press :Right
+    expect(focused).to eq("Hold minutes must be 0 to 90.")
+    press :Up
+    expect(focused).to eq("Peak °C must be 600 to 1300.")
+    press :Enter
+    expect(page).to have_css("aside h2", text: "on Peak °C")
+    press :Escape
+    expect(page).to have_no_css("aside")
+    expect(page).to have_css("[data-rule]:focus")
+    press "?"
+    expect(page).to have_css("dialog", text: "from tack to tack")
+    press :Escape
+  end
+
+  it "asks before unsaved changes of a rule are dropped" do
+    visit "/t/pieces/rules"
+    click_button "Hold minutes must be 0 to 90."
+    write_formula "hold < 5"
+    press :Escape
+    expect(page).to have_text("Not saved yet.")
+    click_button "Discard"
+    expect(page).to have_no_css("aside").and have_button("Hold minutes must be 0 to 90.")
+  end
+
+  it "finds tables, fields, rules and records by typing" do
+    visit "/"
+    press [:control, "k"]
+    find("dialog input").fill_in with: "absorp"
+    expect(page).to have_css("[cmdk-item]", text: "Absorption % must be 0 to 100.")
+    find("dialog input").fill_in with: "PC-00014"
+    find("[cmdk-item]", text: "PC-00014", match: :first).click
+    expect(page).to have_field("Tag", with: "PC-00014")
+  end
+
+  it "answers addresses that lead nowhere, and empty tables" do
+    visit "/t/nothing/rules"
+    expect(page).to have_text("There is no table").and have_link("Back to the tables")
+    visit "/t/pieces/forms/999"
+    expect(page).to have_text("This record is no longer there.")
+    change(:AddTable, label: "Clays")
+    visit "/t/clays/records"
+    expect(page).to have_text("No records yet.")
+    change(:RemoveField, table: "clays", field: "name")
+    visit "/t/clays/forms"
+    expect(page).to have_text("This table has no fields yet.")
+  end
+
+  it "shows HTML in values as the text it is" do
+    save_piece({"piece" => "<img src=x onerror=\"document.title='broken'\">", "maker" => "<b>bold</b>"})
+    ["/t/pieces/records", "/t/pieces/history", "/t/pieces/forms/29"].each { |path| visit path }
+    expect(page).to have_field("Maker", with: "<b>bold</b>")
+    expect(page.title).not_to eq("broken")
+  end
+
+  ["/", "/t/pieces/rules", "/t/pieces/rules?rule=r54", "/t/pieces/rules?field=firing", "/t/pieces/forms", "/t/pieces/records", "/t/pieces/bench", "/t/pieces/history", "/t/pieces/history?of=design"].each do |path|
+    it "is found without fault by axe-core at #{path}" do
+      visit path
+      expect(page).to have_css("h1")
+      expect(page).to have_no_text("One moment")
+      expect(accessibility_problems).to be_empty
+      page.execute_script("document.documentElement.dataset.theme = 'lamplight'")
+      expect(accessibility_problems).to be_empty
+    end
+  end
+
+  it "fits a telephone's width" do
+    page.driver.resize(400, 800)
+    ["/t/pieces/forms", "/t/pieces/records", "/t/pieces/bench", "/"].each do |path|
+      visit path
+      expect(page).to have_css("h1")
+      expect(evaluate_script("document.documentElement.scrollWidth")).to be <= 400
+    end
+  ensure
+    page.driver.resize(1280, 800)
+  end
+end

@@ -1,0 +1,171 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+# The whole way of a builder and a clerk through the demo, in a real browser.
+RSpec.describe "From the board to a saved record" do
+  it "shows the demo's tables and the board of one" do
+    visit "/"
+    expect(page).to have_css("h2", text: "Members").and have_text("12 records").and have_text("28 records")
+    click_link "Pieces"
+    expect(page).to have_css("h1", text: "Pieces").and have_text("Left to right is the order in which a record is worked out")
+    %w[Default Mask Tidy Fill Calculate Number Validate Log].each { |stage| expect(page).to have_css("p", text: /#{stage}/i) }
+    row = find("[data-row]", text: "Wet weight g")
+    expect(row).to have_button("Wet weight g must be above 0.").and have_button("This must hold: Clay weight g + Tare g = Wet weight g.")
+    expect(all("[data-rule='#{row.find("[data-stop]", text: "Clay weight")["data-rule"]}']").length).to eq(3)
+  end
+
+  it "makes a table and its fields, real columns following, and undoes it" do
+    visit "/"
+    fill_in "New table", with: "Clays"
+    press :Enter
+    expect(page).to have_css("h1", text: "Clays")
+    find_field("Add a field").native.node.focus
+    press(*"Limit".chars)
+    select "Number", from: "Type of the new field"
+    click_button "Add a field"
+    expect(page).to have_button("Field Limit, Number")
+    press(*"Family".chars)
+    press :Enter
+    expect(page).to have_button("Field Family, Number")
+    expect(columns("clays")).to include("limit" => "decimal", "family" => "decimal")
+    find_button("Field Family, Number").native.node.focus
+    press :Enter
+    select "Choice", from: "Type"
+    fill_in "Choices, one a line", with: "Stoneware\nPorcelain"
+    press [:control, :Enter]
+    expect(page).to have_button("Field Family, Choice")
+    expect(columns("clays")["family"]).to eq("text")
+    find_button("Field Family, Choice").native.node.focus
+    press [:alt, :Up]
+    expect(page).to have_text("Family is now in place 2")
+    find_button("Field Limit, Number").native.node.focus
+    press :Delete
+    expect(page).to have_text("Limit deleted").and have_no_button("Field Limit, Number")
+    expect(columns("clays").keys).to eq(%w[id name family])
+    press [:control, "z"]
+    expect(page).to have_button("Field Limit, Number")
+    expect(columns("clays")).to include("limit" => "decimal")
+  end
+
+  it "renames a field with the formulas that use it, and says what deleting it would lose" do
+    visit "/t/pieces/rules?field=tare"
+    type_into "Name", "Bat weight g"
+    press [:control, :Enter]
+    expect(page).to have_button("This must hold: Clay weight g + Bat weight g = Wet weight g.", minimum: 3)
+    find_button("Field Bat weight g, Number").native.node.focus
+    press :Delete
+    within("dialog") do
+      expect(page).to have_text("28 records have a value in it.").and have_text("Bat weight g begins as 55.")
+      click_button "Delete field"
+    end
+    expect(page).to have_text("Bat weight g deleted").and have_no_button("Field Bat weight g, Number")
+    within("[data-sonner-toast]", match: :first) { click_button "Undo" }
+    expect(page).to have_button("Field Bat weight g, Number")
+    expect(pieces.find(1)["bat_weight_g"]).to eq(number("55"))
+  end
+
+  it "pins a default and a validation, with results and mistakes beside the formula as it is typed" do
+    visit "/t/pieces/rules"
+    click_button "Pin a rule on Shelf code: Default"
+    find("input[aria-label='a formula']").click
+    write_formula "upper(left(maker, 2)) & \"-\" & pices"
+    expect(page).to have_text("There is no field pices; did you mean piece?").and have_css(".cm-lintRange-error", text: "pices")
+    write_formula "upper(left(maker, 2)) & \"-001\""
+    expect(page).to have_text("A new record would open with -001").and have_text("AN-001")
+    press [:control, :Enter]
+    expect(page).to have_no_css("aside").and have_button(/Shelf code begins as upper of/)
+
+    click_button "Pin a rule on Hold minutes: Validate"
+    find("input[aria-label='Must hold']").click
+    write_formula "hold < 90"
+    expect(page).to have_text("1 of 28 records would be refused when next saved.").and have_css("aside li", text: /PC-00014.*refused.*90 < 90/m)
+    fill_in "Message when it does not", with: "Hold for less than an hour and a half."
+    click_button "Pin"
+    expect(page).to have_no_css("aside").and have_button("Hold minutes must be below 90.")
+    visit "/t/pieces/forms"
+    type_into "Hold minutes", "90"
+    expect(box("Hold minutes")).to have_text("Hold for less than an hour and a half.")
+  end
+
+  it "fills in a form: defaults, messages when a field is left, a refusal that loses nothing, mending, saving" do
+    visit "/t/pieces/forms"
+    expect(page).to have_field("Received by", with: "Odile Marsh").and have_field("Collect by")
+    expect(box("Collect by")).to have_text("Received + 14").and have_css(".line-computed")
+    type_into "Received", "1 dec 2026"
+    expect(page).to have_field("Collect by", with: "15 Dec 2026")
+    expect(box("Received")).to have_css(".line-typed").and have_text("typed")
+    type_into "Clay weight g", "640"
+    type_into "Wet weight g", "700"
+    expect(box("Wet weight g")).to have_text("Clay and tare must add up to the wet weight.")
+    expect(box("Piece")).to have_no_text("Say what it is")
+    type_into "Maker note", "Thin rim"
+    press [:control, "s"]
+    expect(page).to have_text("Not saved: 3 things are to mend.").and have_text("Everything typed is still here.")
+    expect(box("Piece")).to have_text("Say what it is")
+    expect(page).to have_css("#input-piece:focus")
+    expect(page).to have_field("Maker note", with: "Thin rim").and have_field("Wet weight g", with: "700")
+    expect(pieces.count).to eq(28)
+    type_into "Piece", "Jug"
+    type_into "Maker", "Ansa Velt"
+    type_into "Wet weight g", "695"
+    expect(page).to have_no_text("Clay and tare must add up")
+    press [:control, "s"]
+    expect(page).to have_text("Saved: Jug").and have_css("h1", text: "Jug")
+    expect(pieces.find(29)).to include("piece" => "Jug", "collect_by" => Date.new(2026, 12, 15), "maker_note" => "Thin rim")
+  end
+
+  it "edits and deletes a record, and tells both in History" do
+    visit "/t/pieces/records"
+    expect(page).to have_text("28 records")
+    find("[role=row]", text: "PC-00026").click
+    expect(page).to have_field("Tag", with: "PC-00026")
+    select "Collected", from: "Stage"
+    click_button "Save", exact: false, match: :first
+    expect(page).to have_text("Saved: PC-00026")
+    click_link "History", match: :first
+    expect(page).to have_text(/Odile Marsh\s*changed\s*PC-00026/).and have_text(/Stage\s*Bisque fired|Stage\s*Drying/).and have_text("→ Collected")
+    visit "/t/pieces/forms/26"
+    click_button "Delete"
+    within("dialog") { click_button "Delete" }
+    expect(page).to have_text("Deleted: PC-00026").and have_text("27 records")
+    visit "/t/pieces/history?record=26"
+    expect(page).to have_text(/Odile Marsh\s*deleted\s*PC-00026/).and have_text(/Collected\s*→\s*blank/)
+  end
+
+  it "sorts the grid by a column" do
+    visit "/t/pieces/records"
+    click_button "Wet weight g"
+    expect(page).to have_css("[role=row][data-index='0']", text: "PC-00003")
+    click_button "Wet weight g"
+    expect(page).to have_css("[role=columnheader][aria-sort=descending]").and have_no_css("[role=row][data-index='0']", text: "PC-00003")
+  end
+
+  it "tries a record on the bench and tells every step, without touching a real one" do
+    before = [pieces.count, UpTack::Store::Entry.count]
+    visit "/t/pieces/bench"
+    expect(page).to have_text("Would be refused").and have_text("2 things refuse this record.")
+    type_into "Day and hour", "28 feb 2028 9:00"
+    expect(page).to have_css("header", text: "Mon 28 Feb 2028, 09:00 · pretend")
+    select "Senna Whitlock · clerk", from: "As"
+    {"Piece" => "Jug", "Maker" => "Ansa Velt", "Clay weight g" => "640", "Wet weight g" => "700"}.each { |label, text| type_into label, text }
+    trace = find("section[aria-label='Step by step']")
+    expect(trace).to have_text("blank → 13 Mar 2028 (28 Feb 2028 + 14)").and have_text("blank → Senna Whitlock")
+    expect(trace).to have_text("640 + 55 = 695, not 700 · Clay and tare must add up to the wet weight.").and have_text("nothing is written, because the record is refused")
+    type_into "Wet weight g", "695"
+    expect(page).to have_text("Would be saved").and have_text("11 values would be written.")
+    find("label", text: "a copy of").click
+    select "PC-00014 · Moon jar · Maro Tinsley", from: "Which record"
+    expect(page).to have_field("Hold minutes", with: "90")
+    expect([pieces.count, UpTack::Store::Entry.count]).to eq(before)
+  end
+
+  it "shows the design's changes and puts an earlier state back" do
+    change(:RemoveField, table: "pieces", field: "fragile")
+    visit "/t/pieces/history?of=design"
+    expect(page).to have_text("Field Fragile of Pieces deleted").and have_text("as it is now")
+    click_button "Put back", match: :first
+    expect(page).to have_text("The design is back as it was.").and have_text("put back: As it was after: Ember Lane Kiln Share was set up")
+    expect(columns("pieces")).to include("fragile")
+  end
+end

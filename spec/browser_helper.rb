@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+require "capybara/rspec"
+require "capybara/cuprite"
+require "web_helper"
+
+Capybara.register_driver(:chromium) do |app|
+  flags = %w[no-sandbox disable-gpu disable-quic disable-background-networking disable-component-update disable-sync no-first-run]
+  Capybara::Cuprite::Driver.new(
+    app, browser_path: "/usr/bin/chromium", window_size: [1280, 800], process_timeout: 30, timeout: 20, js_errors: true,
+    browser_options: flags.to_h { |flag| [flag, nil] }
+  )
+end
+Capybara.app = UpTack::Web::Application
+Capybara.server = :puma, {Silent: true, Threads: "1:4"}
+Capybara.default_driver = :chromium
+Capybara.default_max_wait_time = 5
+Capybara.enable_aria_label = true
+
+# Short ways to the interface for its specs.
+module BrowserHelp
+  # Types into a field of a form as a person would, and leaves it with Tab.
+  def type_into(label, text)
+    input = find_field(label)
+    input.native.node.focus
+    press [:control, "a"]
+    press(*text.chars.map { |sign| (sign == "\n") ? :Enter : sign }) unless text.empty?
+    press :Backspace if text.empty?
+    press :Tab
+  end
+
+  def press(*keys) = page.driver.browser.keyboard.type(*keys)
+
+  # The box around a form's field: its input, and what stands below.
+  def box(label) = find("[data-field-box]", text: /\A#{Regexp.escape(label)}/)
+
+  # @return [String, nil] accessible name or text of what has the focus
+  def focused = evaluate_script("(document.activeElement.getAttribute('aria-label') || document.activeElement.id || document.activeElement.textContent)")
+
+  # axe-core's findings on the page as it stands, in words.
+  def accessibility_problems
+    page.execute_script(File.read(File.join(UpTack::App::ROOT, "ui", "node_modules", "axe-core", "axe.min.js")))
+    found = page.evaluate_async_script("axe.run({rules: {region: {enabled: false}}}).then(arguments[0])")
+    found["violations"].map { |violation| "#{violation["id"]}: #{violation["nodes"].map { |node| node["html"][0, 120] }.first(2).join(" | ")}" }
+  end
+
+  def write_formula(text)
+    find(".cm-content").native.node.focus
+    press [:control, "a"]
+    press(*text.chars)
+    press :Escape if has_css?(".cm-tooltip-autocomplete", wait: 0)
+  end
+end
+
+RSpec.configure do |config|
+  config.define_derived_metadata(file_path: %r{/spec/browser/}) { |metadata| metadata[:browser] = true }
+  config.include Capybara::DSL, :browser
+  config.include Capybara::RSpecMatchers, :browser
+  config.include BrowserHelp, :browser
+  config.after(:each, :browser) do |example|
+    page.save_screenshot(File.join(UpTack::App::ROOT, "tmp", "failed_#{example.metadata[:line_number]}.png")) if example.exception
+    page.execute_script("localStorage.clear()") if page.current_url.start_with?("http")
+    Capybara.reset_sessions!
+  end
+end

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+require "core_helper"
+require_relative "../app/lib/up_tack/app"
+
+# Short ways to the store for specs: every example gets a database of its own,
+# copied from one that was filled with the demo once.
+module StoreHelp
+  FOLDER = Dir.mktmpdir("up_tack_spec")
+  at_exit { FileUtils.rm_rf(FOLDER) }
+
+  def self.demo
+    @demo ||= File.join(FOLDER, "demo.sqlite3").tap do |path|
+      UpTack::Store::Database.open(path)
+      UpTack::UseCases::InstallDemo.new.call
+      UpTack::Store::Database.connection.execute("PRAGMA wal_checkpoint(TRUNCATE)")
+      UpTack::Store::Database.close
+    end
+  end
+
+  def self.open_copy
+    @copies = @copies.to_i + 1
+    path = File.join(FOLDER, "copy_#{@copies}.sqlite3")
+    FileUtils.cp(demo, path)
+    UpTack::Store::Database.open(path)
+    path
+  end
+
+  def self.close(path)
+    UpTack::Store::Database.close
+    FileUtils.rm_f(Dir["#{path}*"])
+  end
+
+  def person(name = "Odile Marsh") = UpTack::Store::Person.find_by!(name: name)
+  def workspace(name = "Odile Marsh", at: nil) = UpTack::Workspace.new(person: person(name), clock: at && UpTack::Clock.standing("Europe/Dublin", at))
+  def pieces = UpTack::Store::Rows.new(workspace.table("pieces"))
+  def change(kind, **parts) = UpTack::UseCases::ChangeDesign.new(workspace).call(Core::Design::Changes.const_get(kind).new(**parts))
+  def design = UpTack::UseCases::ChangeDesign.new(workspace)
+  def columns(table) = UpTack::Store::Database.connection.columns(table).to_h { |column| [column.name, column.sql_type.downcase] }
+  def save_piece(typed, id: nil, version: nil, by: "Odile Marsh", at: nil) = UpTack::UseCases::SaveRecord.new(workspace(by, at: at)).call(table: "pieces", typed: typed, id: id, version: version)
+  def good_piece = {"piece" => "Mug", "maker" => "Ansa Velt", "clay_weight" => "640", "wet_weight" => "695"}
+end
+
+RSpec.configure do |config|
+  config.define_derived_metadata(file_path: %r{/spec/(app|web|browser)/}) { |metadata| metadata[:store] = true unless metadata[:no_database] }
+  config.include StoreHelp, :store
+  config.around(:each, :store) do |example|
+    path = StoreHelp.open_copy
+    example.run
+    StoreHelp.close(path)
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require "json_schemer"
+require "rack/test"
+require "yaml"
+require "store_helper"
+require_relative "../web/lib/up_tack/web"
+
+# Every answer to a request made here is held against the OpenAPI document: its
+# path, its status, its content type and the shape of its body.
+module WebHelp
+  include Rack::Test::Methods
+
+  DOCUMENT = YAML.load_file(File.join(UpTack::App::ROOT, "web", "openapi.yaml"))
+  OPENAPI = JSONSchemer.openapi(DOCUMENT)
+  SEEN = Hash.new { |hash, operation| hash[operation] = Set.new }
+
+  def app = UpTack::Web::Application
+
+  # @return [Object] the parsed body
+  def ask(method, path, body = nil, headers = {})
+    body = body.is_a?(String) ? body : JSON.generate(body) if body
+    custom_request(method.to_s.upcase, path, body, {"CONTENT_TYPE" => "application/json"}.merge(headers))
+    hold_against_document(method.to_s, path.split("?").first)
+    last_response.body.empty? ? nil : JSON.parse(last_response.body)
+  end
+
+  def status = last_response.status
+
+  private
+
+  def hold_against_document(method, path)
+    template = DOCUMENT["paths"].keys.find { |each| path.match?(/\A#{each.gsub(/\{\w+\}/, "[^/]+")}\z/) && DOCUMENT["paths"][each].key?(method) }
+    return expect(status).to(be_between(400, 499), "#{method} #{path} is not in the document") unless template
+
+    operation = DOCUMENT["paths"][template][method]
+    SEEN[operation["operationId"]] << status
+    response = operation["responses"][status.to_s] || operation["responses"]["default"]
+    expect(response).not_to be_nil, "#{method} #{path} answered #{status}, which the document does not have"
+    response = DOCUMENT.dig("components", "responses", response["$ref"].split("/").last) if response["$ref"]
+    return expect(last_response.body).to(be_empty) unless response["content"]
+
+    type, media = response["content"].first
+    expect(last_response.media_type).to eq(type), last_response.body
+    errors = schema(media["schema"]).validate(JSON.parse(last_response.body)).map { |error| "#{error["data_pointer"]}: #{error["error"]}" }
+    expect(errors).to be_empty
+  end
+
+  def schema(schema)
+    return OPENAPI.schema(schema["$ref"].split("/").last) if schema["$ref"]
+
+    JSONSchemer.schema(JSON.parse(JSON.generate(schema).gsub("#/components/schemas/", "#/$defs/")).merge("$defs" => JSON.parse(JSON.generate(DOCUMENT.dig("components", "schemas")).gsub("#/components/schemas/", "#/$defs/"))))
+  end
+end
+
+RSpec.configure do |config|
+  config.define_derived_metadata(file_path: %r{/spec/web/}) { |metadata| metadata[:web] = true }
+  config.include WebHelp, :web
+end
