@@ -30,5 +30,4 @@ end
 group :development do
   gem "rubocop", "~> 1.91"
   gem "standard", "~> 1.57"
-  gem "brakeman", "~> 7.1"
 end

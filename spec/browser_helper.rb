@@ -32,7 +32,14 @@ module BrowserHelp
   def press(*keys) = page.driver.browser.keyboard.type(*keys)
 
   # The box around a form's field: its input, and what stands below.
-  def box(label) = find("[data-field-box]", text: /\A#{Regexp.escape(label)}/)
+  def box(label) = find("label", exact_text: label).ancestor("[data-field-box]")
+
+  # An empty place on a thread: it shows itself to whoever points at it.
+  def open_place(name)
+    place = find(:button, name, visible: :all)
+    place.hover
+    place.click
+  end
 
   # @return [String, nil] accessible name or text of what has the focus
   def focused = evaluate_script("(document.activeElement.getAttribute('aria-label') || document.activeElement.id || document.activeElement.textContent)")
@@ -40,8 +47,11 @@ module BrowserHelp
   # axe-core's findings on the page as it stands, in words.
   def accessibility_problems
     page.execute_script(File.read(File.join(UpTack::App::ROOT, "ui", "node_modules", "axe-core", "axe.min.js")))
-    found = page.evaluate_async_script("axe.run({rules: {region: {enabled: false}}}).then(arguments[0])")
-    found["violations"].map { |violation| "#{violation["id"]}: #{violation["nodes"].map { |node| node["html"][0, 120] }.first(2).join(" | ")}" }
+    page.evaluate_async_script(<<~JS)
+      const done = arguments[0];
+      axe.run({resultTypes: ["violations"], rules: {region: {enabled: false}}}).then((found) =>
+        done(found.violations.map((each) => each.id + ": " + each.nodes.slice(0, 2).map((node) => node.html.slice(0, 160)).join(" | "))));
+    JS
   end
 
   def write_formula(text)
@@ -58,7 +68,7 @@ RSpec.configure do |config|
   config.include Capybara::RSpecMatchers, :browser
   config.include BrowserHelp, :browser
   config.after(:each, :browser) do |example|
-    page.save_screenshot(File.join(UpTack::App::ROOT, "tmp", "failed_#{example.metadata[:line_number]}.png")) if example.exception
+    page.save_screenshot(File.join(UpTack::App::ROOT, "tmp", "failed_#{example.metadata[:line_number]}.png")) if example.exception # rubocop:disable Lint/Debugger -- to be looked at afterwards
     page.execute_script("localStorage.clear()") if page.current_url.start_with?("http")
     Capybara.reset_sessions!
   end

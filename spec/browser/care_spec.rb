@@ -60,13 +60,13 @@ RSpec.describe "Care in the interface" do
 
   it "goes over the board by arrow keys, opens, closes and comes back to the same place" do
     visit "/t/pieces/rules"
-    find_button("Field Hold minutes, Number").native.node.focus
+    find_button("Hold minutes number").native.node.focus
     press :Right
     expect(focused).to eq("Pin a rule on Hold minutes: Default")
     press :Right
-    expect(focused).to eq("Hold minutes must be 0 to 90.")
+    expect(focused).to eq("0 to 90: Hold minutes must be 0 to 90.")
     press :Up
-    expect(focused).to eq("Peak °C must be 600 to 1300.")
+    expect(focused).to eq("600 to 1300: Peak °C must be 600 to 1300.")
     press :Enter
     expect(page).to have_css("aside h2", text: "on Peak °C")
     press :Escape
@@ -81,6 +81,7 @@ RSpec.describe "Care in the interface" do
     visit "/t/pieces/rules"
     click_button "Hold minutes must be 0 to 90."
     write_formula "hold < 5"
+    expect(page).to have_text("24 of 28 records would be refused")
     press :Escape
     expect(page).to have_text("Not saved yet.")
     click_button "Discard"
@@ -89,6 +90,7 @@ RSpec.describe "Care in the interface" do
 
   it "finds tables, fields, rules and records by typing" do
     visit "/"
+    expect(page).to have_css("h2", text: "Pieces")
     press [:control, "k"]
     find("dialog input").fill_in with: "absorp"
     expect(page).to have_css("[cmdk-item]", text: "Absorption % must be 0 to 100.")

@@ -32,8 +32,10 @@ RSpec.describe "Expressions in words" do
     expect(shown.call("clay + tare = wet")).to eq("640 + 55 = 695, not 700")
     expect(shown.call("clay + tare >= wet * 2")).to eq("640 + 55 = 695, below 700 × 2 = 1400")
     expect(shown.call("clay + tare < wet")).to eq("640 + 55 < 700")
+    expect(shown.call("clay < 90")).to eq("640 is not below 90")
+    expect(shown.call("clay between 0 and 90")).to eq("640 is not from 0 to 90")
     expect(shown.call("collect_by > today()")).to eq("blank > 23 Nov 2026")
-    expect(shown.call("stage = upper(\"x\")")).to eq("“Drying” = upper of “x” (X)")
+    expect(shown.call("stage = upper(\"x\")")).to eq("“Drying” is not upper of “x” = X")
   end
 
   it "follows a renamed field, and only that" do

@@ -44,7 +44,7 @@ export function Shell() {
   }, [here.data?.label, session.data?.project.name]);
 
   return (
-    <div className="flex h-full flex-col">
+    <div className="relative flex h-full flex-col overflow-hidden">
       <a href="#content" className="btn btn-sm absolute -top-12 left-2 z-50 focus:top-2">
         {words.shell.skip}
       </a>
@@ -89,7 +89,7 @@ export function Shell() {
           {session.data && <PersonMenu session={session.data} onShortcuts={() => setOpen("shortcuts")} />}
         </div>
       </header>
-      <main id="content" className="min-h-0 flex-1 overflow-auto">
+      <main id="content" className="relative min-h-0 flex-1 overflow-auto">
         <Suspense fallback={<Loading />}>
           <Outlet />
         </Suspense>

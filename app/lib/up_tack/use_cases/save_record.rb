@@ -25,7 +25,7 @@ module UpTack
           rows = Store::Rows.new(plan.table)
           Fields.check(plan.table, typed)
           stored = id && FindRecord.new(@workspace).call(table: table, id: id)
-          theirs = stored && version ? Store::ChangeLog.since(plan.table, id, version) : []
+          theirs = (stored && version) ? Store::ChangeLog.since(plan.table, id, version) : []
           next Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
 
           outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values), @workspace.context)

@@ -58,7 +58,7 @@ function StepLine({ step, table }: { step: Step; table: Table }) {
             <Link
               to={`/t/${table.key}/rules?rule=${rule.id}`}
               title={words.bench.rule}
-              className="quiet underline-offset-2 hover:underline"
+              className="quiet underline decoration-dotted underline-offset-2"
             >
               {rule.tack}
             </Link>

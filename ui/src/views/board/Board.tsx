@@ -39,7 +39,7 @@ export default function Board() {
 
   return (
     <div className="flex h-full">
-      <div className="min-w-0 flex-1 overflow-auto px-5 pt-5 pb-8">
+      <div className="relative min-w-0 flex-1 overflow-auto px-5 pt-5 pb-8">
         <div className="mb-3 flex items-end gap-4">
           <div className="min-w-0 flex-1">
             <h1 className="truncate text-2xl">{table.label}</h1>

@@ -61,9 +61,9 @@ export function BoardRow(props: Props) {
           onFocus={() => setAt(field.key)}
           onClick={() => open({ field: field.key })}
           className={`min-w-0 flex-1 rounded py-1 pr-2 text-left ${openHere ? "bg-base-200" : "hover:bg-base-200"}`}
-          aria-label={`${words.board.openField(field.label)}, ${field.type_label}`}
+          aria-label={`${field.label} ${field.type_label.toLowerCase()}`}
         >
-          <span className="block truncate font-semibold leading-tight">{field.label}</span>
+          <span className="block truncate font-semibold leading-tight">{field.label}</span>{" "}
           <span className="quiet block text-xs leading-tight">{field.type_label.toLowerCase()}</span>
         </button>
       </div>

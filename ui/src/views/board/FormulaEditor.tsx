@@ -46,7 +46,7 @@ export function FormulaEditor({ table, label, value, onChange, mistakes }: Props
       ...KEYWORDS.map((word) => ({ label: word, type: "keyword", boost: -1 })),
     ];
     const complete = (context: CompletionContext) => {
-      const word = context.matchBefore(/[\p{L}\p{N}_.]+/u);
+      const word = context.matchBefore(/[\p{L}_][\p{L}\p{N}_.]*/u);
       return word || context.explicit ? { from: word?.from ?? context.pos, options, filter: true } : null;
     };
     return [

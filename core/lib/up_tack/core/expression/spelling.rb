@@ -9,9 +9,11 @@ module UpTack
       module Spelling
         module_function
 
-        # @return [String, nil]
+        # @return [String, nil] the name that takes the fewest changes of letters,
+        #   unless that is more than one in three
         def nearest(name, names)
-          DidYouMean::SpellChecker.new(dictionary: names).correct(name).first
+          found, distance = names.map { |each| [each, DidYouMean::Levenshtein.distance(name, each)] }.min_by(&:last)
+          found if found && distance <= (name.length / 3.0).ceil
         end
       end
     end

@@ -17,14 +17,11 @@ module UpTack
 
         # @return [String]
         def of(tree)
-          return super unless tree.is_a?(Nodes::Comparison)
-
-          met = value_of(tree)
-          return super unless met == false && compound?(tree.left)
-
-          right = tree.right.accept(self)
-          right = "#{right} = #{shown(tree.right)}" if compound?(tree.right)
-          "#{tree.left.accept(self)} = #{shown(tree.left)}, #{FAILED.fetch(tree.sign)} #{right}"
+          case tree
+          when Nodes::Comparison then (value_of(tree) == false) ? failed(tree) : super
+          when Nodes::Within then (value_of(tree) == false) ? super.sub(" from ", " is not from ") : super
+          else super
+          end
         end
 
         def field(node)
@@ -33,7 +30,7 @@ module UpTack
           return "blank" if value.nil?
 
           text = entry.show.call(value)
-          (entry.type == :text) ? "“#{(text.length > 60) ? "#{text[0, 59]}…" : text}”" : text
+          (entry.type == :text) ? "“#{Values::Plain.cut(text, 60)}”" : text
         end
 
         def person(node) = "“#{value_of(node)}”"
@@ -41,10 +38,21 @@ module UpTack
         def call(node)
           return shown(node) if node.arguments.empty? || fixed_date?(node)
 
-          "#{super} (#{shown(node)})"
+          "#{super} = #{shown(node)}"
         end
 
         private
+
+        def failed(tree)
+          left = tree.left.accept(self)
+          right = tree.right.accept(self)
+          right = "#{right} = #{shown(tree.right)}" if compound?(tree.right) && !tree.right.is_a?(Nodes::Call)
+          if compound?(tree.left)
+            "#{tree.left.is_a?(Nodes::Call) ? left : "#{left} = #{shown(tree.left)}"}, #{FAILED.fetch(tree.sign)} #{right}"
+          else
+            "#{left} is #{FAILED.fetch(tree.sign)} #{right}"
+          end
+        end
 
         def compound?(node) = [Nodes::Arithmetic, Nodes::Call, Nodes::Conditional, Nodes::Join].include?(node.class)
 
@@ -56,7 +64,8 @@ module UpTack
 
         def shown(node)
           value = value_of(node)
-          value.nil? ? "blank" : Values.show(value.is_a?(BigDecimal) ? Comparing.kept(value) : value)
+          value = Comparing.kept(value) if value.is_a?(BigDecimal)
+          value.nil? ? "blank" : Values.show(value)
         end
       end
     end

@@ -98,7 +98,7 @@ module UpTack
 
         def same_level?(node, parent)
           case parent
-          when Nodes::Arithmetic then node.is_a?(Nodes::Arithmetic) && (node.sign == parent.sign && %w[+ *].include?(node.sign))
+          when Nodes::Arithmetic then node.is_a?(Nodes::Arithmetic) && node.sign == parent.sign && %w[+ *].include?(node.sign)
           when Nodes::Logic then node.is_a?(Nodes::Comparison) || (node.is_a?(Nodes::Logic) && node.word == parent.word)
           end
         end

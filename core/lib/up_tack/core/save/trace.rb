@@ -34,11 +34,7 @@ module UpTack
 
         private
 
-        def cut(text)
-          return text if text.nil? || text.length <= LONGEST
-
-          "#{text[0, LONGEST - 1]}…"
-        end
+        def cut(text) = text && Values::Plain.cut(text, LONGEST)
       end
     end
   end

@@ -110,7 +110,7 @@ module UpTack
           @values[field.key] = value
           @origins[field.key] = Origin.new(source: "typed")
           text = Values::Plain.text(raw, field)
-          how = text ? "typed “#{(text.length > 60) ? "#{text[0, 59]}…" : text}”" : "typed nothing"
+          how = "typed #{text ? "“#{Values::Plain.cut(text, 60)}”" : "nothing"}"
           @trace.add("read", field, before: field.show(before), after: field.show(value), how: how)
         end
 

@@ -36,12 +36,11 @@ module UpTack
           )
         end
 
-        # @return [String] the text cut short for use inside a message
-        def quoted(text)
-          short = text.strip.gsub(/\s+/, " ")
-          short = "#{short[0, 37]}…" if short.length > 40
-          "“#{short}”"
-        end
+        # @return [String] the text in one line, cut short, for use inside a message
+        def quoted(text, limit = 40) = "“#{cut(text.strip.gsub(/\s+/, " "), limit)}”"
+
+        # @return [String] at most limit characters, the last an ellipsis if some are missing
+        def cut(text, limit) = (text.length > limit) ? "#{text[0, limit - 1]}…" : text
 
         # A number such as 1e999999999 would be a gigabyte of figures.
         def figures(number, field)
@@ -51,7 +50,7 @@ module UpTack
         end
 
         def clean(raw, field)
-          utf8 = raw.encoding == Encoding::UTF_8 ? raw : raw.dup.force_encoding(Encoding::UTF_8)
+          utf8 = (raw.encoding == Encoding::UTF_8) ? raw : raw.dup.force_encoding(Encoding::UTF_8)
           unless utf8.valid_encoding?
             return Unreadable.new(code: "not_unicode", message: "#{field.label} has characters that are not valid Unicode.")
           end

@@ -11,7 +11,7 @@ module UpTack
           def all
             [
               make("abs", {number: :number}, "The number without its minus.", "abs(-4.5)", "4.5") { |_, number| number.abs },
-              make("round", {number: :number, "places?": :number}, "Rounded to so many decimals; a half goes away from zero.", "round(2.345, 2)", "2.35") do |_, number, places|
+              make("round", {number: :number, places?: :number}, "Rounded to so many decimals; a half goes away from zero.", "round(2.345, 2)", "2.35") do |_, number, places|
                 Numbers.round(number, places.to_i)
               end,
               make("floor", {number: :number}, "The next whole number below.", "floor(2.7)", "2") { |_, number| BigDecimal(number.floor) },

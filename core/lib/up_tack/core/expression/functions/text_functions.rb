@@ -28,10 +28,10 @@ module UpTack
 
           def cutting
             [
-              make("left", {text: :text, "length?": :number}, :text, "The first characters of a text; one if no number is given.", 'left("Kiln", 2)', "Ki") do |_, text, length|
+              make("left", {text: :text, length?: :number}, :text, "The first characters of a text; one if no number is given.", 'left("Kiln", 2)', "Ki") do |_, text, length|
                 Text.graphemes(text).first(count(length, 1)).join
               end,
-              make("right", {text: :text, "length?": :number}, :text, "The last characters of a text; one if no number is given.", 'right("Kiln", 2)', "ln") do |_, text, length|
+              make("right", {text: :text, length?: :number}, :text, "The last characters of a text; one if no number is given.", 'right("Kiln", 2)', "ln") do |_, text, length|
                 Text.graphemes(text).last(count(length, 1)).join
               end,
               make("mid", {text: :text, start: :number, length: :number}, :text, "So many characters from a place on; the first is 1.", 'mid("KD-017", 4, 3)', "017") do |_, text, start, length|

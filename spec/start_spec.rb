@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+require "fileutils"
+require "net/http"
+require "open3"
+require "socket"
+require "tmpdir"
+
+# bin/start as a person runs it, on a port and in a folder of its own. What it
+# sets up is there already when the specs run.
+RSpec.describe "bin/start" do
+  root = File.expand_path("..", __dir__)
+
+  around do |example|
+    Dir.mktmpdir("up_tack_start") do |folder|
+      @folder = folder
+      example.run
+    end
+  end
+
+  define_method(:start) do |*options, **environment|
+    variables = {"UP_TACK_DATA" => File.join(@folder, "data"), "BUNDLE_WITHOUT" => nil, "RUBYOPT" => nil}.merge(environment.transform_keys(&:to_s))
+    Bundler.with_unbundled_env { Open3.capture3(variables, File.join(root, "bin", "start"), *options, stdin_data: "") }
+  end
+
+  define_method(:running) do |port, &block|
+    variables = {"UP_TACK_DATA" => File.join(@folder, "data"), "PORT" => port.to_s}
+    Bundler.with_unbundled_env do
+      Open3.popen2e(variables, File.join(root, "bin", "start")) do |_, output, thread|
+        lines = []
+        lines << output.gets until lines.last.nil? || lines.last.include?("Up Tack runs at")
+        block.call(lines)
+      ensure
+        Process.kill(:TERM, thread.pid)
+        thread.value
+      end
+    end
+  rescue NoMethodError
+    raise "bin/start printed nothing"
+  end
+
+  def free_port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+
+  it "serves the demo, keeps it over a second start, and skips what is done" do
+    port = free_port
+    running(port) do |lines|
+      expect(lines.join).to include("Putting in the demo").and include("http://127.0.0.1:#{port}")
+      expect(Net::HTTP.get(URI("http://127.0.0.1:#{port}/api/tables"))).to include("\"Pieces\"")
+      expect(Net::HTTP.get(URI("http://127.0.0.1:#{port}/t/pieces/rules"))).to include("<div id=\"root\">")
+    end
+    running(port) { |lines| expect(lines.join).not_to match(/Putting|Installing|Building/) }
+  end
+
+  it "says in one line why it can't start" do
+    taken = TCPServer.new("127.0.0.1", 0)
+    blocked = File.join(@folder, "file")
+    File.write(blocked, "")
+    broken = File.join(@folder, "broken")
+    FileUtils.mkdir_p(broken)
+    File.write(File.join(broken, "up_tack.sqlite3"), "this is no database at all, whatever its name says")
+    {
+      {PORT: taken.addr[1].to_s} => /\AUp Tack: Port \d+ is in use; stop what runs there, or pick another one/,
+      {PORT: "http"} => /\AUp Tack: PORT must be a number from 1 to 65535/, {HOST: "203.0.113.9", PORT: free_port.to_s} => /\AUp Tack: There is no address/,
+      {UP_TACK_DATA: blocked, PORT: free_port.to_s} => /\AUp Tack: The folder .* can't be written to/,
+      {UP_TACK_DATA: broken, PORT: free_port.to_s} => /\AUp Tack: .* can't be opened as a database of Up Tack/
+    }.each do |environment, message|
+      _, error, status = start(**environment)
+      expect(status.exitstatus).to eq(1)
+      expect(error).to match(message).and satisfy { |text| text.lines.length == 1 }
+    end
+    _, error, status = start("--wrong")
+    expect([status.exitstatus, error]).to eq([1, "Up Tack: There is no option --wrong; there are --fresh and --yes.\n"])
+  ensure
+    taken&.close
+  end
+
+  it "puts the demo back only when that is sure" do
+    path = File.join(@folder, "data", "up_tack.sqlite3")
+    port = free_port
+    running(port) { File.write("#{path}.mark", "") }
+    before = File.stat(path).ino
+    _, error, status = start("--fresh", PORT: port.to_s)
+    expect([status.exitstatus, error]).to match([1, /say --fresh --yes/])
+    expect(File.stat(path).ino).to eq(before)
+  end
+end
