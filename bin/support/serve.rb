@@ -75,7 +75,7 @@ begin
   end
   UpTack::Workspace.compiled
 rescue SQLite3::NotADatabaseException, ActiveRecord::StatementInvalid, SQLite3::CantOpenException => e
-  fail_with("#{path} can't be opened as a database of Up Tack (#{e.message}).")
+  fail_with("#{path} can't be opened as a database of Up Tack (#{e.message.lines.first.strip}).")
 end
 [UpTack::Core, UpTack::App, UpTack::Web].each { |floor| floor::LOADER.eager_load }
 UpTack::Store::Database.close
@@ -88,7 +88,10 @@ configuration = Puma::Configuration.new do |config|
   config.quiet
 end
 launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr))
-seconds = Process.clock_gettime(Process::CLOCK_MONOTONIC) - STARTED
-puts "Up Tack runs at http://#{host}:#{port} (ready in #{seconds.round(1)} s). Ctrl C stops it."
-$stdout.flush
+# Said only once it listens and hears signals.
+launcher.events.after_booted do
+  seconds = Process.clock_gettime(Process::CLOCK_MONOTONIC) - STARTED
+  puts "Up Tack runs at http://#{host}:#{port} (ready in #{seconds.round(1)} s). Ctrl C stops it."
+  $stdout.flush
+end
 launcher.run
