@@ -132,7 +132,7 @@ export const words = {
       same: "the same",
     } as Record<string, string>,
     stored: "kept",
-    wouldBe: "begins as",
+    wouldBe: "would begin as",
     unsaved: "Not saved yet.",
     discard: "Discard",
     keepOn: "Go on editing",

@@ -34,6 +34,7 @@ RSpec.describe "Expressions in words" do
     expect(shown.call("clay + tare < wet")).to eq("640 + 55 < 700")
     expect(shown.call("clay < 90")).to eq("640 is not below 90")
     expect(shown.call("clay between 0 and 90")).to eq("640 is not from 0 to 90")
+    expect(shown.call("if stage = \"Glazed\" then clay > 1 else clay between 1 and 9")).to eq("“Drying” = “Glazed”: no, so 640 is not from 1 to 9")
     expect(shown.call("collect_by > today()")).to eq("blank > 23 Nov 2026")
     expect(shown.call("stage = upper(\"x\")")).to eq("“Drying” is not upper of “x” = X")
   end

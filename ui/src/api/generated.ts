@@ -867,7 +867,7 @@ export interface operations {
     getLosses: {
         parameters: {
             query?: {
-                /** @description The new type; without it */
+                /** @description The new type. Without it the question is about deletion. */
                 type?: string;
             };
             header?: never;

@@ -48,7 +48,7 @@ const BEADS: Record<string, string> = {
 function StepLine({ step, table }: { step: Step; table: Table }) {
   const rule = table.rules.find((each) => each.id === step.rule);
   return (
-    <li className={`relative py-1 ${step.result === "skipped" ? "opacity-75" : ""}`}>
+    <li className="relative py-1">
       <span className={`-left-[1.4rem] absolute top-2 size-2.5 ${BEADS[step.result]}`} aria-hidden />
       <p className="leading-snug">
         <span className="font-semibold">{step.field}</span>

@@ -60,7 +60,7 @@ export function BoardRow(props: Props) {
           tabIndex={at === field.key ? 0 : -1}
           onFocus={() => setAt(field.key)}
           onClick={() => open({ field: field.key })}
-          className={`min-w-0 flex-1 rounded py-1 pr-2 text-left ${openHere ? "bg-base-200" : "hover:bg-base-200"}`}
+          className={`-ml-1 min-w-0 flex-1 rounded py-1 pr-2 pl-1 text-left ${openHere ? "bg-base-200" : "hover:bg-base-200"}`}
           aria-label={`${field.label} ${field.type_label.toLowerCase()}`}
         >
           <span className="block truncate font-semibold leading-tight">{field.label}</span>{" "}

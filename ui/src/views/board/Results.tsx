@@ -91,7 +91,7 @@ function ExampleLine({ table, example, isDefault }: { table: string; example: Ex
           </span>
         )}
         {example.how && (
-          <span className="quiet block truncate font-mono text-[0.6875rem]" title={example.how}>
+          <span className="quiet line-clamp-2 break-words font-mono text-[0.6875rem]" title={example.how}>
             {example.how}
           </span>
         )}

@@ -100,7 +100,7 @@ export function RecordForm({ table, record }: Props) {
   return (
     <div className="mx-auto max-w-3xl px-5 pt-5 pb-24">
       <div className="mb-4 flex flex-wrap items-center gap-x-3 gap-y-2">
-        <h1 ref={heading} className="min-w-0 flex-1 truncate text-2xl">
+        <h1 ref={heading} className="min-w-0 flex-1 truncate text-2xl max-sm:basis-full">
           {record ? record.title : words.form.newTitle(table.one)}
         </h1>
         {record && (

@@ -35,6 +35,14 @@ module UpTack
 
         def person(node) = "“#{value_of(node)}”"
 
+        # Only the branch that was taken: the other had no part in the result.
+        def conditional(node)
+          met = value_of(node.condition)
+          branch = met ? node.consequence : node.alternative
+          answer = {true => "yes", false => "no"}.fetch(met, "blank")
+          "#{node.condition.accept(self)}: #{answer}, so #{of(branch)}"
+        end
+
         def call(node)
           return shown(node) if node.arguments.empty? || fixed_date?(node)
 
