@@ -44,7 +44,11 @@ module CoreHelp
 
   def plain_project(*fields, rules: [])
     numbered = rules.each_with_index.map { |rule, index| {"id" => "r#{index + 100}"}.merge(rule) }
-    {"name" => "Trial", "last_id" => 200, "tables" => [{"id" => "t1", "key" => "pieces", "label" => "Pieces", "one" => "Piece", "fields" => fields, "rules" => numbered}]}
+    {
+      "name" => "Trial",
+      "last_id" => 200,
+      "tables" => [{"id" => "t1", "key" => "pieces", "label" => "Pieces", "one" => "Piece", "fields" => fields, "rules" => numbered}]
+    }
   end
 
   def field(key, type = "text", **more)

@@ -61,7 +61,8 @@ RSpec.describe "bin/start" do
     File.write(File.join(broken, "up_tack.sqlite3"), "this is no database at all, whatever its name says")
     {
       {PORT: taken.addr[1].to_s} => /\AUp Tack: Port \d+ is in use; stop what runs there, or pick another one/,
-      {PORT: "http"} => /\AUp Tack: PORT must be a number from 1 to 65535/, {HOST: "203.0.113.9", PORT: free_port.to_s} => /\AUp Tack: There is no address/,
+      {PORT: "http"} => /\AUp Tack: PORT must be a number from 1 to 65535/,
+      {HOST: "203.0.113.9", PORT: free_port.to_s} => /\AUp Tack: There is no address/,
       {UP_TACK_DATA: blocked, PORT: free_port.to_s} => /\AUp Tack: The folder .* can't be written to/,
       {UP_TACK_DATA: broken, PORT: free_port.to_s} => /\AUp Tack: .* can't be opened as a database of Up Tack/
     }.each do |environment, message|

@@ -14,10 +14,18 @@ RSpec.describe "bin/uptack eval", :no_database do
 
   it "prints type and value as one line of JSON" do
     {
-      ["0.1 + 0.2"] => ["number", "0.3"], ["\"a\" & 1.50"] => ["text", "a1.5"], ["1 = 1"] => ["yes/no", true], ["blank"] => ["blank", nil], ["1 / 0"] => ["blank", nil],
-      ["today() + 14", "--today", "2026-11-23"] => ["date", "2026-12-07"], ["now()", "--today=2026-11-23"] => ["moment", "2026-11-23T12:00:00Z"], ["-2 ^ 2"] => ["number", "-4"],
-      ["a + 2.2", "--values", "{\"a\":1.10}"] => ["number", "3.3"], ["value(a) * 3", "--values", "{\"a\":\"1.10\"}"] => ["number", "3.3"],
-      ["--values", "{\"A\":null,\"ok\":true}", "a is blank and ok"] => ["yes/no", true], ["a", "--values", "{\"a\":0.30000000000000}"] => ["number", "0.3"]
+      ["0.1 + 0.2"] => ["number", "0.3"],
+      ["\"a\" & 1.50"] => ["text", "a1.5"],
+      ["1 = 1"] => ["yes/no", true],
+      ["blank"] => ["blank", nil],
+      ["1 / 0"] => ["blank", nil],
+      ["today() + 14", "--today", "2026-11-23"] => ["date", "2026-12-07"],
+      ["now()", "--today=2026-11-23"] => ["moment", "2026-11-23T12:00:00Z"],
+      ["-2 ^ 2"] => ["number", "-4"],
+      ["a + 2.2", "--values", "{\"a\":1.10}"] => ["number", "3.3"],
+      ["value(a) * 3", "--values", "{\"a\":\"1.10\"}"] => ["number", "3.3"],
+      ["--values", "{\"A\":null,\"ok\":true}", "a is blank and ok"] => ["yes/no", true],
+      ["a", "--values", "{\"a\":0.30000000000000}"] => ["number", "0.3"]
     }.each { |arguments, (type, value)| expect([arguments, run(*arguments)]).to eq([arguments, [0, {"type" => type, "value" => value}, nil]]) }
   end
 

@@ -25,8 +25,18 @@ RSpec.describe "The design and its changes" do
   describe "keys" do
     it "are made from labels, free and never a word of the language or the store" do
       {
-        "Wet weight g" => "wet_weight_g", "Größe (cm)" => "grosse_cm", "Øvre Łód" => "ovre_lod", "名前" => "field", "2nd try" => "field_2nd_try", "If" => "field_if",
-        "ID" => "field_id", "Order" => "order", "select * from" => "select_from", "“Quoted”; --" => "quoted", "taken" => "taken_2", "x" * 90 => "x" * 44
+        "Wet weight g" => "wet_weight_g",
+        "Größe (cm)" => "grosse_cm",
+        "Øvre Łód" => "ovre_lod",
+        "名前" => "field",
+        "2nd try" => "field_2nd_try",
+        "If" => "field_if",
+        "ID" => "field_id",
+        "Order" => "order",
+        "select * from" => "select_from",
+        "“Quoted”; --" => "quoted",
+        "taken" => "taken_2",
+        "x" * 90 => "x" * 44
       }.each { |label, key| expect(Core::Design::Names.key_for(label, taken: ["taken"])).to eq(key) }
     end
 
@@ -103,7 +113,8 @@ RSpec.describe "The design and its changes" do
     it "are refused with what is wrong" do
       {
         {kind: "check", field: "wet", formula: "clay + tare"} => "This must be something that is yes or no; it gives a number.",
-        {kind: "check", field: "wet", formula: ""} => "The formula is empty.", {kind: "check", field: "wet"} => "The formula is empty.",
+        {kind: "check", field: "wet", formula: ""} => "The formula is empty.",
+        {kind: "check", field: "wet"} => "The formula is empty.",
         {kind: "check", field: "lost", formula: "yes"} => "There is no field `lost` in Pieces.",
         {kind: "default", field: "received", formula: "clay"} => "This must give a date; it gives a number.",
         {kind: "default", field: "received", value: "31 Feb"} => /no 31 February|is not a date/,

@@ -15,12 +15,31 @@ RSpec.describe "Values: what is typed, kept and shown" do
 
   it "reads numbers, exactly or not at all" do
     {
-      "12" => "12", " 1 200.50 " => "1200.5", "1,200" => "1200", "-3" => "-3", "−3" => "-3", "+4" => "4", "5." => "5", ".5" => "0.5",
-      "123456789012345" => "123456789012345", "0.000000000000001" => "0.000000000000001", "" => nil, "   " => nil, nil => nil, 7 => "7",
+      "12" => "12",
+      " 1 200.50 " => "1200.5",
+      "1,200" => "1200",
+      "-3" => "-3",
+      "−3" => "-3",
+      "+4" => "4",
+      "5." => "5",
+      ".5" => "0.5",
+      "123456789012345" => "123456789012345",
+      "0.000000000000001" => "0.000000000000001",
+      "" => nil,
+      "   " => nil,
+      nil => nil,
+      7 => "7",
       BigDecimal("0.10") => "0.1",
-      "1,5" => "“1,5” is not a number.", "1,20,000" => "“1,20,000” is not a number.", "12x" => "“12x” is not a number.", "1e5" => "“1e5” is not a number.",
-      "1" * 40 => "Amount takes numbers of up to 15 digits; this one has more.", BigDecimal("1e400") => "Amount takes numbers of up to 15 digits; this one has more.",
-      BigDecimal("NaN") => "Amount takes a number.", true => "“yes” is not a number.", [1] => "Amount takes one value, not a list or an object.", {"a" => 1} => "Amount takes one value, not a list or an object."
+      "1,5" => "“1,5” is not a number.",
+      "1,20,000" => "“1,20,000” is not a number.",
+      "12x" => "“12x” is not a number.",
+      "1e5" => "“1e5” is not a number.",
+      "1" * 40 => "Amount takes numbers of up to 15 digits; this one has more.",
+      BigDecimal("1e400") => "Amount takes numbers of up to 15 digits; this one has more.",
+      BigDecimal("NaN") => "Amount takes a number.",
+      true => "“yes” is not a number.",
+      [1] => "Amount takes one value, not a list or an object.",
+      {"a" => 1} => "Amount takes one value, not a list or an object."
     }.each { |raw, wanted| expect([raw, read_plain("number", raw)]).to eq([raw, wanted]) }
   end
 
@@ -40,12 +59,28 @@ RSpec.describe "Values: what is typed, kept and shown" do
 
   it "reads dates as people write them" do
     {
-      "2026-11-23" => "2026-11-23", "23/11/2026" => "2026-11-23", "23.11.26" => "2026-11-23", "3-1-70" => "1970-01-03", "1/2/69" => "2069-02-01",
-      "23 Nov 2026" => "2026-11-23", "23 november" => "2026-11-23", "23. nov 26" => "2026-11-23", "Nov 23, 2026" => "2026-11-23", "23nov2026" => "2026-11-23",
-      "29/2/2028" => "2028-02-29", "" => nil, Date.new(2026, 1, 2) => "2026-01-02",
-      "31 February" => "There is no 31 February 2026.", "29/2/2026" => "There is no 29 February 2026.", "1/13/2026" => "There is no month 13.",
-      "0/1/2026" => "There is no 0 January 2026.", "2026-00-10" => "There is no month 0.", "soon" => "“soon” is not a date; type it like 23 Nov 2026.",
-      "1/2/345" => "“1/2/345” is not a date; type it like 23 Nov 2026.", "23 xyz" => "“23 xyz” is not a date; type it like 23 Nov 2026.", true => "“yes” is not a date; type it like 23 Nov 2026."
+      "2026-11-23" => "2026-11-23",
+      "23/11/2026" => "2026-11-23",
+      "23.11.26" => "2026-11-23",
+      "3-1-70" => "1970-01-03",
+      "1/2/69" => "2069-02-01",
+      "23 Nov 2026" => "2026-11-23",
+      "23 november" => "2026-11-23",
+      "23. nov 26" => "2026-11-23",
+      "Nov 23, 2026" => "2026-11-23",
+      "23nov2026" => "2026-11-23",
+      "29/2/2028" => "2028-02-29",
+      "" => nil,
+      Date.new(2026, 1, 2) => "2026-01-02",
+      "31 February" => "There is no 31 February 2026.",
+      "29/2/2026" => "There is no 29 February 2026.",
+      "1/13/2026" => "There is no month 13.",
+      "0/1/2026" => "There is no 0 January 2026.",
+      "2026-00-10" => "There is no month 0.",
+      "soon" => "“soon” is not a date; type it like 23 Nov 2026.",
+      "1/2/345" => "“1/2/345” is not a date; type it like 23 Nov 2026.",
+      "23 xyz" => "“23 xyz” is not a date; type it like 23 Nov 2026.",
+      true => "“yes” is not a date; type it like 23 Nov 2026."
     }.each { |raw, wanted| expect([raw, read_plain("date", raw)]).to eq([raw, wanted]) }
     expect(read_plain("date", "11/23/2026", conventions: {"date_order" => "mdy"})).to eq("2026-11-23")
   end
@@ -56,8 +91,14 @@ RSpec.describe "Values: what is typed, kept and shown" do
   end
 
   it "reads yes and no, and choices without regard to case" do
-    {"yes" => true, "N" => false, "TRUE" => true, false => false, "" => nil, "perhaps" => "Amount takes yes or no, not “perhaps”."}
-      .each { |raw, wanted| expect(read_plain("yes_no", raw)).to eq(wanted) }
+    {
+      "yes" => true,
+      "N" => false,
+      "TRUE" => true,
+      false => false,
+      "" => nil,
+      "perhaps" => "Amount takes yes or no, not “perhaps”."
+    }.each { |raw, wanted| expect(read_plain("yes_no", raw)).to eq(wanted) }
     {" glaze " => "Glaze", "" => nil, "Raku" => "“Raku” is not among the choices: Bisque, Glaze."}
       .each { |raw, wanted| expect(read_plain("choice", raw, choices: %w[Bisque Glaze])).to eq(wanted) }
   end
@@ -67,8 +108,11 @@ RSpec.describe "Values: what is typed, kept and shown" do
     odd.each { |text| expect(read_plain("text", text)).to eq(text) }
     expect(read_plain("text", "ne\u0301e")).to eq("née")
     {
-      "a\u0000b" => "Amount has a NUL character at place 2, which can't be kept.", "two\nlines" => "Amount holds one line; a long text field can hold several.",
-      "x" * 4_001 => "Amount holds at most 4,000 characters; this is 4,001.", "\xff" => "Amount has characters that are not valid Unicode.", "   " => nil
+      "a\u0000b" => "Amount has a NUL character at place 2, which can't be kept.",
+      "two\nlines" => "Amount holds one line; a long text field can hold several.",
+      "x" * 4_001 => "Amount holds at most 4,000 characters; this is 4,001.",
+      "\xff" => "Amount has characters that are not valid Unicode.",
+      "   " => nil
     }.each { |raw, wanted| expect(read_plain("text", raw)).to eq(wanted) }
     expect(read_plain("long_text", "two\r\nlines")).to eq("two\r\nlines")
     expect(read_plain("long_text", "x" * 1_048_576)&.length).to eq(1_048_576)

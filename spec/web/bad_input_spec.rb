@@ -30,11 +30,25 @@ RSpec.describe "Bad input over HTTP" do
 
   it "answers unknown tables, fields, rules, records and addresses" do
     [
-      [:get, "/api/tables/nothing"], [:patch, "/api/tables/nothing", {}], [:delete, "/api/tables/nothing"], [:get, "/api/tables/sqlite_master/records"], [:get, "/api/tables/up_tack_people/records"],
-      [:post, "/api/tables/nothing/fields", {label: "x"}], [:patch, "/api/tables/pieces/fields/nothing", {}], [:delete, "/api/tables/pieces/fields/nothing"], [:get, "/api/tables/pieces/fields/nothing/losses"],
-      [:post, "/api/tables/nothing/rules", {}], [:delete, "/api/tables/pieces/rules/r9999"], [:get, "/api/tables/pieces/records/0"], [:get, "/api/tables/pieces/records/abc"],
-      [:patch, "/api/tables/pieces/records/999", {typed: {}}], [:delete, "/api/tables/pieces/records/99999999999999999999999"], [:post, "/api/tables/pieces/trial", {typed: {}, person_id: 77}],
-      [:post, "/api/design/revisions/999/put-back", {}], [:get, "/api/history?table=nothing"], [:get, "/api/none"]
+      [:get, "/api/tables/nothing"],
+      [:patch, "/api/tables/nothing", {}],
+      [:delete, "/api/tables/nothing"],
+      [:get, "/api/tables/sqlite_master/records"],
+      [:get, "/api/tables/up_tack_people/records"],
+      [:post, "/api/tables/nothing/fields", {label: "x"}],
+      [:patch, "/api/tables/pieces/fields/nothing", {}],
+      [:delete, "/api/tables/pieces/fields/nothing"],
+      [:get, "/api/tables/pieces/fields/nothing/losses"],
+      [:post, "/api/tables/nothing/rules", {}],
+      [:delete, "/api/tables/pieces/rules/r9999"],
+      [:get, "/api/tables/pieces/records/0"],
+      [:get, "/api/tables/pieces/records/abc"],
+      [:patch, "/api/tables/pieces/records/999", {typed: {}}],
+      [:delete, "/api/tables/pieces/records/99999999999999999999999"],
+      [:post, "/api/tables/pieces/trial", {typed: {}, person_id: 77}],
+      [:post, "/api/design/revisions/999/put-back", {}],
+      [:get, "/api/history?table=nothing"],
+      [:get, "/api/none"]
     ].each do |method, path, body|
       ask(method, path, body)
       refused(404)
@@ -50,18 +64,49 @@ RSpec.describe "Bad input over HTTP" do
   it "refuses designs that can't be kept, and changes nothing" do
     before = UpTack::Store::Revision.maximum(:id)
     fields = [
-      {label: ""}, {label: "x" * 500}, {label: 5}, {label: ["a"]}, {label: {}}, {label: "a\nb"}, {label: "a\u0000"}, {label: "X", type: "sql"}, {label: "X", type: nil}, {label: "X", type: ["text"]},
-      {label: "X", key: "a\"b"}, {label: "X", key: "a; DROP TABLE pieces"}, {label: "X", key: "old"}, {label: "X", type: "choice"}, {label: "X", type: "choice", choices: "abc"}, {label: "X", type: "choice", choices: [nil, 1, {}]},
-      {label: "X", type: "number", decimals: -1}, {label: "X", type: "number", decimals: "2"}, {label: "X", type: "number", decimals: 1.5}, {label: "X", type: "text", note: 5}, {label: "tag", type: "text"}
+      {label: ""},
+      {label: "x" * 500},
+      {label: 5},
+      {label: ["a"]},
+      {label: {}},
+      {label: "a\nb"},
+      {label: "a\u0000"},
+      {label: "X", type: "sql"},
+      {label: "X", type: nil},
+      {label: "X", type: ["text"]},
+      {label: "X", key: "a\"b"},
+      {label: "X", key: "a; DROP TABLE pieces"},
+      {label: "X", key: "old"},
+      {label: "X", type: "choice"},
+      {label: "X", type: "choice", choices: "abc"},
+      {label: "X", type: "choice", choices: [nil, 1, {}]},
+      {label: "X", type: "number", decimals: -1},
+      {label: "X", type: "number", decimals: "2"},
+      {label: "X", type: "number", decimals: 1.5},
+      {label: "X", type: "text", note: 5},
+      {label: "tag", type: "text"}
     ]
     fields.each do |parts|
       ask(:post, "/api/tables/pieces/fields", {type: "text"}.merge(parts))
       expect([parts, status]).to eq([parts, 422])
     end
     rules = [
-      {}, {kind: "check"}, {kind: "check", field: "hold"}, {kind: "check", field: "hold", formula: 5}, {kind: "check", field: ["hold"], formula: "yes"}, {kind: "check", field: "hold", formula: "x" * 30_000}, {kind: "check", field: "hold", formula: "(" * 4_000},
-      {kind: "check", field: "hold", formula: "\u0000"}, {kind: "check", field: "hold", formula: "hold > 1", message: 5}, {kind: "default", field: "hold", value: {}}, {kind: "default", field: "hold", value: [1]}, {kind: "default", field: "hold", value: "1" * 40},
-      {kind: 5, field: "hold"}, {kind: "required", field: nil}, {kind: "default", field: "tag", value: 5, formula: 6}, {kind: "check", field: "hold", formula: "hold > 1", name: ["x"]}
+      {},
+      {kind: "check"},
+      {kind: "check", field: "hold"},
+      {kind: "check", field: "hold", formula: 5},
+      {kind: "check", field: ["hold"], formula: "yes"},
+      {kind: "check", field: "hold", formula: "x" * 30_000},
+      {kind: "check", field: "hold", formula: "(" * 4_000},
+      {kind: "check", field: "hold", formula: "\u0000"},
+      {kind: "check", field: "hold", formula: "hold > 1", message: 5},
+      {kind: "default", field: "hold", value: {}},
+      {kind: "default", field: "hold", value: [1]},
+      {kind: "default", field: "hold", value: "1" * 40},
+      {kind: 5, field: "hold"},
+      {kind: "required", field: nil},
+      {kind: "default", field: "tag", value: 5, formula: 6},
+      {kind: "check", field: "hold", formula: "hold > 1", name: ["x"]}
     ]
     rules.each do |parts|
       ask(:post, "/api/tables/pieces/rules", parts)
@@ -128,11 +173,11 @@ RSpec.describe "Bad input over HTTP" do
     expect(pieces.count).to eq(28)
   end
 
-  # What a value may be kept as: a program's yes is the word in a text.
+  # What a value may be kept as: a program's yes is the word in a text, its 0 a no.
   def forms_of(value)
     case value
-    when -0.0 then ["0"]
-    when Float then [Core::Values.dump(BigDecimal(value.to_s))]
+    when 0, -0.0 then %w[0 false]
+    when Float then [Core::Numbers.plain(BigDecimal(value.to_s))]
     when true then %w[true yes]
     when false then %w[false no]
     else [value.to_s.unicode_normalize(:nfc)]

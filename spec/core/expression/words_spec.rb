@@ -11,18 +11,35 @@ RSpec.describe "Expressions in words" do
 
   it "says fields by their labels and signs as people read them" do
     {
-      "clay + tare = wet" => "Clay + Tare = Wet", "(clay + tare) * 2" => "(Clay + Tare) × 2", "received + 14" => "Received + 14", "today()" => "today",
-      "user.name" => "person signed in", "clay between 0 and 90" => "Clay from 0 to 90", "stage in (\"Drying\")" => "Stage is one of “Drying”",
-      "clay is not blank" => "Clay is not blank", "not (clay is blank or tare is blank)" => "not (Clay is blank or Tare is blank)", "old.stage" => "Stage before",
-      "if clay > 1 then \"a\" else blank" => "if Clay > 1 then “a”, else blank", "date(\"2026-11-23\")" => "23 Nov 2026", "len(stage) > 3" => "length of Stage > 3",
-      "-clay & \"x\"" => "−Clay & “x”", "is_new" => "the record is new", "stage starts with \"D\"" => "Stage starts with “D”", "10 - (5 - 2)" => "10 − (5 − 2)",
+      "clay + tare = wet" => "Clay + Tare = Wet",
+      "(clay + tare) * 2" => "(Clay + Tare) × 2",
+      "received + 14" => "Received + 14",
+      "today()" => "today",
+      "user.name" => "person signed in",
+      "clay between 0 and 90" => "Clay from 0 to 90",
+      "stage in (\"Drying\")" => "Stage is one of “Drying”",
+      "clay is not blank" => "Clay is not blank",
+      "not (clay is blank or tare is blank)" => "not (Clay is blank or Tare is blank)",
+      "old.stage" => "Stage before",
+      "if clay > 1 then \"a\" else blank" => "if Clay > 1 then “a”, else blank",
+      "date(\"2026-11-23\")" => "23 Nov 2026",
+      "len(stage) > 3" => "length of Stage > 3",
+      "-clay & \"x\"" => "−Clay & “x”",
+      "is_new" => "the record is new",
+      "stage starts with \"D\"" => "Stage starts with “D”",
+      "10 - (5 - 2)" => "10 − (5 − 2)",
       "clay = 1 and (tare = 1 or wet = 1)" => "Clay = 1 and (Tare = 1 or Wet = 1)"
     }.each { |text, wanted| expect(words(text)).to eq(wanted) }
   end
 
   it "leaves out the field that goes without saying" do
-    {"clay > 0" => "above 0", "clay >= 5" => "at least 5", "clay between 0 and 90" => "0 to 90", "clay in (1, 2)" => "one of 1, 2", "clay <> 3" => "not 3"}
-      .each { |text, wanted| expect(words(text, "clay")).to eq(wanted) }
+    {
+      "clay > 0" => "above 0",
+      "clay >= 5" => "at least 5",
+      "clay between 0 and 90" => "0 to 90",
+      "clay in (1, 2)" => "one of 1, 2",
+      "clay <> 3" => "not 3"
+    }.each { |text, wanted| expect(words(text, "clay")).to eq(wanted) }
     expect(words("collect_by >= received", "collect_by")).to eq("on or after Received")
   end
 

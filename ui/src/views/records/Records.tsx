@@ -5,7 +5,7 @@ import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { words } from "../../words";
-import { Rows } from "./Rows";
+import { FROZEN, Rows } from "./Rows";
 import { widthOf } from "./widths";
 
 /** All records of the table in a grid, sorted by any column. */
@@ -51,15 +51,15 @@ export default function Records() {
           columns={columns}
           onEnd={() => pages.hasNextPage && !pages.isFetchingNextPage && pages.fetchNextPage()}
         >
-          <div role="columnheader" className="quiet px-3 py-2 text-right text-xs">
+          <div role="columnheader" className="quiet sticky left-0 bg-base-100 px-3 py-2 text-right text-xs">
             {words.records.number}
           </div>
-          {table.fields.map((field) => (
+          {table.fields.map((field, index) => (
             <div
               key={field.key}
               role="columnheader"
               aria-sort={sort === field.key ? (descending ? "descending" : "ascending") : "none"}
-              className="min-w-0"
+              className={`min-w-0 ${index === 0 ? FROZEN : ""}`}
             >
               <button
                 type="button"

@@ -4,6 +4,8 @@ import { useNavigate } from "react-router";
 import type { RecordData, Table } from "../../api/client";
 
 const HEIGHT = 33;
+/** The first field stays in sight while the others scroll by, so that a row can be told. */
+export const FROZEN = "sticky left-14 bg-base-100 group-hover:bg-base-200";
 
 type Props = { table: Table; records: RecordData[]; columns: string; onEnd: () => void; children: ReactNode };
 
@@ -68,17 +70,17 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
                 aria-rowindex={item.index + 2}
                 onClick={() => open(record)}
                 onKeyDown={(event) => onKeyDown(event, item.index, record)}
-                className="absolute top-0 left-0 grid w-full cursor-pointer border-base-300/60 border-b hover:bg-base-200 focus-visible:bg-base-200 focus-visible:outline-offset-[-2px]"
+                className="group absolute top-0 left-0 grid w-full cursor-pointer border-base-300/60 border-b hover:bg-base-200 focus-visible:bg-base-200 focus-visible:outline-offset-[-2px]"
                 style={{ gridTemplateColumns: columns, height: HEIGHT, transform: `translateY(${item.start}px)` }}
               >
-                <Cell align="right" className="quiet tabular-nums">
+                <Cell align="right" className="quiet sticky left-0 bg-base-100 tabular-nums group-hover:bg-base-200">
                   {record.id}
                 </Cell>
-                {table.fields.map((field) => (
+                {table.fields.map((field, index) => (
                   <Cell
                     key={field.key}
                     align={field.kind === "number" ? "right" : "left"}
-                    className={field.kind === "number" ? "tabular-nums" : ""}
+                    className={`${field.kind === "number" ? "tabular-nums" : ""} ${index === 0 ? FROZEN : ""}`}
                   >
                     {record.texts[field.key]}
                   </Cell>

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+RSpec.describe "The pages that the application serves" do
+  it "gives the interface for every address of its own" do
+    ["/", "/t/pieces/rules", "/t/pieces/forms/3", "/anything"].each do |path|
+      get path
+      expect([path, last_response.status, last_response.media_type]).to eq([path, 200, "text/html"])
+      expect(last_response.body).to include("<div id=\"root\">")
+    end
+  end
+
+  it "ships its scripts, styles, fonts and mark, and names no other host for them" do
+    get "/"
+    assets = last_response.body.scan(/(?:src|href)="([^"]+)"/).flatten
+    expect(assets).to all(start_with("/"))
+    assets.each do |path|
+      get path
+      expect([path, last_response.status]).to eq([path, 200])
+    end
+    styles = Dir[File.join(UpTack::Web::Application::UI, "assets", "*.css")].map { |file| File.read(file) }.join
+    fonts = styles.scan(/url\(([^)]+)\)/).flatten
+    expect(fonts).not_to be_empty
+    expect(fonts).to all(start_with("/assets/").or(start_with("./")).or(start_with("data:image/svg")).or(start_with("\"data:image/svg")))
+  end
+
+  it "keeps answers of the API out of caches, and everything under a strict policy" do
+    get "/api/tables"
+    expect(last_response.headers["Cache-Control"]).to include("no-store")
+    expect(last_response.headers["Content-Security-Policy"]).to include("default-src 'self'").and include("frame-ancestors 'none'")
+    expect(last_response.headers["X-Content-Type-Options"]).to eq("nosniff")
+  end
+
+  it "keeps whom one goes on as in a cookie that no script reads" do
+    ask(:put, "/api/session", {person_id: 3})
+    expect(last_response.headers["Set-Cookie"]).to match(/up_tack_person=3;.*httponly/i).and match(/samesite=strict/i)
+    clear_cookies
+    set_cookie "up_tack_person=9999"
+    expect(ask(:get, "/api/session")["person"]["name"]).to eq("Odile Marsh")
+    set_cookie "up_tack_person=x';--"
+    expect(ask(:get, "/api/session")["person"]["name"]).to eq("Odile Marsh")
+  end
+
+  it "tells in the session what an undo would take back, and what could be done again" do
+    expect(ask(:get, "/api/session").values_at("undo", "redo")).to eq([nil, nil])
+    ask(:post, "/api/tables/pieces/fields", {label: "Glaze", type: "text"})
+    expect(ask(:get, "/api/session").values_at("undo", "redo")).to eq(["Field Glaze added to Pieces", nil])
+    ask(:post, "/api/design/undo", {})
+    expect(ask(:get, "/api/session").values_at("undo", "redo")).to eq([nil, "Field Glaze added to Pieces"])
+    expect(ask(:post, "/api/design/undo", {})["summary"]).to be_nil
+  end
+
+  it "shows a log entry by the names of today, and of then where something is gone" do
+    change(:ChangeField, table: "pieces", field: "stage", parts: {"label" => "State"})
+    save_piece({"state" => "Collected"}, id: 25)
+    entry = ask(:get, "/api/history?table=pieces")["entries"].first
+    expect(entry["changes"]).to eq([{"field" => "State", "key" => "state", "before" => "Drying", "after" => "Collected", "rule" => nil}])
+    change(:RemoveField, table: "pieces", field: "state")
+    entry = ask(:get, "/api/history?table=pieces")["entries"].first
+    expect(entry["changes"].first.values_at("field", "key")).to eq(["State", nil])
+    change(:RemoveTable, table: "pieces")
+    entry = ask(:get, "/api/history")["entries"].first
+    expect(entry.values_at("table", "table_label", "exists")).to eq([nil, "a deleted table", false])
+  end
+end
