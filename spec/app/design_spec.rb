@@ -109,6 +109,22 @@ RSpec.describe "Changing the design" do
     expect(workspace.table("pieces").field("one").id).not_to eq(first)
   end
 
+  it "takes the changes of two builders who looked at the same state" do
+    first, second = Array.new(2) { workspace.tap(&:project) }
+    {"One" => first, "Two" => second}.each do |label, seen|
+      UpTack::UseCases::ChangeDesign.new(seen).call(Core::Design::Changes::AddField.new(table: "pieces", parts: {"label" => label, "type" => "text"}))
+    end
+    expect(workspace.table("pieces").fields.map(&:label).last(2)).to eq(%w[One Two])
+    expect(columns("pieces")).to include("one", "two")
+  end
+
+  it "saves by the design as it is, though the request began with an older one" do
+    old = workspace.tap(&:project)
+    change(:ChangeField, table: "pieces", field: "tag", parts: {"label" => "Label"})
+    answer = UpTack::UseCases::SaveRecord.new(old).call(table: "pieces", typed: good_piece.merge("label" => "PC-00099"))
+    expect(pieces.find(answer.record.id)["label"]).to eq("PC-00099")
+  end
+
   it "adds no revision for a change that changes nothing" do
     before = workspace.revision_id
     change(:MoveField, table: "pieces", field: "tag", position: 0)

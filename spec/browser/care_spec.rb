@@ -92,7 +92,8 @@ RSpec.describe "Care in the interface" do
     visit "/"
     expect(page).to have_css("h2", text: "Pieces")
     press [:control, "k"]
-    find("dialog input").fill_in with: "absorp"
+    expect(page).to have_css("dialog input:focus")
+    press(*"absorp".chars)
     expect(page).to have_css("[cmdk-item]", text: "Absorption % must be 0 to 100.")
     find("dialog input").fill_in with: "PC-00014"
     find("[cmdk-item]", text: "PC-00014", match: :first).click
@@ -128,6 +129,15 @@ RSpec.describe "Care in the interface" do
       page.execute_script("document.documentElement.dataset.theme = 'lamplight'")
       expect(accessibility_problems).to be_empty
     end
+  end
+
+  it "asks with the focus on what loses nothing" do
+    visit "/t/pieces/forms/3"
+    click_button "Delete"
+    expect(page).to have_css("dialog button:focus", text: "Cancel")
+    press :Escape
+    expect(page).to have_no_css("dialog")
+    expect(pieces.find(3)).not_to be_nil
   end
 
   it "fits a telephone's width" do

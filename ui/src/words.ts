@@ -26,10 +26,8 @@ export const words = {
     clock: (zone: string) => `Day and hour at the firm (${zone})`,
   },
   overview: {
-    title: "Tables",
     aim: "Pin rules on a table's fields, try a record on the bench, then let people type.",
     add: "New table",
-    addLabel: "Name of the new table",
     addPlaceholder: "Name, such as Clays",
     create: "Make table",
     records: (n: number) => (n === 1 ? "1 record" : `${n.toLocaleString("en")} records`),
@@ -136,7 +134,6 @@ export const words = {
     unsaved: "Not saved yet.",
     discard: "Discard",
     keepOn: "Go on editing",
-    working: "Working it out …",
     choose: "Choose a value",
   },
   form: {
@@ -155,7 +152,6 @@ export const words = {
     restored: "What you had typed is back.",
     startOver: "Start over",
     typed: "typed",
-    fromDefault: "default",
     blank: "",
     history: "History of this record",
     conflictTitle: "Somebody else changed this record meanwhile",
@@ -181,9 +177,7 @@ export const words = {
       n === total
         ? `${total.toLocaleString("en")} records`
         : `${n.toLocaleString("en")} of ${total.toLocaleString("en")} records`,
-    loading: "Fetching more …",
     sortBy: (label: string) => `Sort by ${label}`,
-    open: "open",
     yes: "Yes",
     no: "No",
   },
@@ -229,13 +223,12 @@ export const words = {
     more: "Older entries",
     empty: "Nothing has been saved yet.",
     blank: "blank",
-    setBy: "set by a rule",
     onlyRecord: (title: string) => `Only ${title}`,
     all: "Show all of the table",
     values: (n: number) => (n === 1 ? "1 value" : `${n} values`),
     putBack: "Put back",
     current: "as it is now",
-    actions: { start: "set up", change: "", undo: "undone:", redo: "done again:", "put back": "put back:" } as Record<
+    actions: { start: "", change: "", undo: "undone:", redo: "done again:", "put back": "put back:" } as Record<
       string,
       string
     >,

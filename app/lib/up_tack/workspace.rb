@@ -54,7 +54,16 @@ module UpTack
     # @return [Core::Save::Context]
     def context = Core::Save::Context.new(clock: clock, person: person)
 
-    # Forgets the design seen so far, after it was changed.
+    # Runs the block in one transaction, by the design as it is once every writer
+    # before has finished: what this request saw earlier may be past.
+    def write
+      Store::Database.write do
+        renew
+        yield
+      end
+    end
+
+    # Forgets the design seen so far.
     def renew = @compiled = nil
 
     private

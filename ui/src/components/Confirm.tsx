@@ -13,8 +13,7 @@ export function Confirm({ title, action, onConfirm, onClose, children }: Props) 
         <button type="button" className="btn btn-sm" onClick={onClose}>
           {words.common.cancel}
         </button>
-        {/* biome-ignore lint/a11y/noAutofocus: the dialog was opened to answer this */}
-        <button type="button" className="btn btn-error btn-sm" autoFocus onClick={onConfirm}>
+        <button type="button" className="btn btn-error btn-sm" onClick={onConfirm}>
           {action}
         </button>
       </div>

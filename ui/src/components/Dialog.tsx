@@ -7,6 +7,8 @@ export function Dialog({ title, onClose, children, wide = false }: Props) {
   const element = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     if (!element.current?.open) element.current?.showModal();
+    // The browser would put the focus on the first thing that can have it, which need not be what is typed into.
+    element.current?.querySelector<HTMLElement>("input:not([type=radio]), textarea")?.focus();
   }, []);
   return (
     <dialog

@@ -13,7 +13,7 @@ module UpTack
       # @return [Core::Design::Project] the new one
       # @raise [Core::Design::Invalid]
       def call(change)
-        Store::Database.write do
+        @workspace.write do
           from = @workspace.project
           to = change.apply(from)
           next from if to.to_plain == from.to_plain
@@ -25,7 +25,7 @@ module UpTack
       # Takes back the latest change that is not taken back yet.
       # @return [Store::Revision, nil] what was undone
       def undo
-        Store::Database.write do
+        @workspace.write do
           target = Store::Revision.to_undo or next
           to_state(Store::Revision.find(target.id).previous, "undo", target.summary, target: target.id, back: true)
           target
@@ -35,7 +35,7 @@ module UpTack
       # Makes the latest undone change again.
       # @return [Store::Revision, nil] what was redone
       def redo
-        Store::Database.write do
+        @workspace.write do
           target = Store::Revision.to_redo or next
           to_state(Store::Revision.find(target.id), "redo", target.summary, target: target.id)
           target
@@ -45,7 +45,7 @@ module UpTack
       # Puts the design back to an earlier state, as a change of its own.
       # @return [Store::Revision] that state
       def put_back(id)
-        Store::Database.write do
+        @workspace.write do
           target = Store::Revision.find_by(id: id) or raise Store::NotFound, "There is no revision #{id}."
           to_state(target, "put back", "As it was after: #{target.summary}", target: target.id, back: true)
           target

@@ -13,7 +13,7 @@ module UpTack
       # @return [Answer] :saved or :conflict
       # @raise [Store::NotFound]
       def call(table:, id:, version: nil)
-        Store::Database.write do
+        @workspace.write do
           design = @workspace.table(table)
           stored = FindRecord.new(@workspace).call(table: table, id: id)
           theirs = version ? Store::ChangeLog.since(design, id, version) : []

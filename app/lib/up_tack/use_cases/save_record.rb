@@ -20,7 +20,7 @@ module UpTack
       # @raise [Store::NotFound]
       # @raise [Core::Design::Invalid] for a field that the table does not have
       def call(table:, typed:, id: nil, version: nil)
-        Store::Database.write do
+        @workspace.write do
           plan = @workspace.plan(table)
           rows = Store::Rows.new(plan.table)
           Fields.check(plan.table, typed)

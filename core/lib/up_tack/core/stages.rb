@@ -10,7 +10,7 @@ module UpTack
       Stage = Struct.new(:key, :label, :aim, keyword_init: true)
 
       ALL = [
-        Stage.new(key: "default", label: "Default", aim: "a new record opens with"),
+        Stage.new(key: "default", label: "Default", aim: "to begin with"),
         Stage.new(key: "mask", label: "Mask", aim: "how it is typed"),
         Stage.new(key: "tidy", label: "Tidy", aim: "cleaned up"),
         Stage.new(key: "fill", label: "Fill", aim: "set from others"),

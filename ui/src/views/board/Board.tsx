@@ -43,7 +43,7 @@ export default function Board() {
         <div className="mb-3 flex items-end gap-4">
           <div className="min-w-0 flex-1">
             <h1 className="truncate text-2xl">{table.label}</h1>
-            <p className="quiet">{words.board.aim}</p>
+            <p className="quiet">{table.rules.length === 0 ? words.board.empty : words.board.aim}</p>
           </div>
           {!panel && (
             <>

@@ -127,7 +127,7 @@ function Cell({
           onClick={() => open({ field: field.key, stage: stage.key })}
           title={words.board.pin(stage.label, field.label)}
           aria-label={words.board.pin(stage.label, field.label)}
-          className={`grid place-items-center rounded border border-secondary border-dashed bg-base-100 text-secondary hover:opacity-100 focus-visible:opacity-100 ${openHere ? "opacity-100" : "opacity-0 group-hover/cell:opacity-80"} ${rules.length > 0 && !narrow ? "absolute top-1 right-1 size-5" : "size-6"} ${rules.length > 0 && narrow && !openHere ? "sr-only focus-visible:not-sr-only" : ""}`}
+          className={`grid place-items-center rounded border border-secondary border-dashed bg-base-100 text-secondary hover:opacity-100 focus-visible:opacity-100 ${openHere ? "opacity-100" : table.rules.length === 0 ? "opacity-60" : "opacity-0 group-hover/cell:opacity-80"} ${rules.length > 0 && !narrow ? "absolute top-1 right-1 size-5" : "size-6"} ${rules.length > 0 && narrow && !openHere ? "sr-only focus-visible:not-sr-only" : ""}`}
         >
           <Plus size={13} aria-hidden />
         </button>

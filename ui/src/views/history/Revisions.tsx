@@ -14,7 +14,7 @@ export function Revisions() {
     <ol className="sheet divide-y divide-base-300/70">
       {revisions.data.map((revision) => (
         <li key={revision.id} className="flex items-baseline gap-3 px-4 py-2.5">
-          <time className="quiet w-32 shrink-0 text-xs tabular-nums" dateTime={revision.made_at}>
+          <time className="quiet w-40 shrink-0 text-xs tabular-nums" dateTime={revision.made_at}>
             {revision.day_text}, {revision.at_text}
           </time>
           <span className="min-w-0 flex-1 break-words">
