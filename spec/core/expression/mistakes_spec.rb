@@ -61,10 +61,18 @@ RSpec.describe "Expressions: mistakes are told with their place and a mend" do
     expect(problem_of("wet_weight", values, expecting: :yes_no).message).to eq("This must be something that is yes or no; it gives a number.")
   end
 
-  it "tells all mistakes at once" do
-    Core::Expression.compile("foo + bar", Core::Expression::Scope.new([]))
-  rescue Core::Expression::Invalid => e
-    expect(e.problems.map(&:from)).to eq([0, 6])
+  it "tells all mistakes at once, and each of them once" do
+    {
+      "foo + bar" => [0, 6],
+      "\"a\" + foo" => [6],
+      "-foo * \"a\" and wet > 1" => [0, 1, 15],
+      "if foo then bar else 1" => [3, 12],
+      "upper(foo) & left(bar, \"x\")" => [6, 23]
+    }.each do |text, places|
+      Core::Expression.compile(text, Core::Expression::Scope.new([]))
+    rescue Core::Expression::Invalid => e
+      expect(e.problems.map(&:from).sort).to eq(places), "#{text}: #{e.problems.map(&:message)}"
+    end
   end
 
   it "warns of a choice that the field does not have" do

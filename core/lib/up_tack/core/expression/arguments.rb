@@ -39,7 +39,7 @@ module UpTack
         def same_as_first?(index)
           return true unless @function.alike
 
-          Types.fit?(@types[index], @types.find { |type| type != :any } || :any)
+          Types.fit?(@types[index], @types.find { |type| !Types::OPEN.include?(type) } || :any)
         end
 
         def count_mistake

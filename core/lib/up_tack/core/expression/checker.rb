@@ -5,7 +5,7 @@ module UpTack
     module Expression
       # Gives every node a type, or names what is wrong with it in a builder's
       # words. It goes on after a mistake, so that all of them are told at once;
-      # a part with a mistake counts as :any to its surroundings.
+      # a part with a mistake goes with anything.
       class Checker
         # Words of other languages, with the one that is meant here.
         FOREIGN_WORDS = {"null" => "blank", "nil" => "blank", "empty" => "blank", "true" => "yes", "false" => "no"}.freeze
@@ -57,6 +57,8 @@ module UpTack
         def arithmetic(node)
           left = node.left.accept(self)
           right = node.right.accept(self)
+          return :broken if [left, right].include?(:broken)
+
           Arithmetics.result(node.sign, left, right) || problem(node, Arithmetics.mistake(node.sign, left, right))
         end
 
@@ -120,7 +122,7 @@ module UpTack
           condition(node.condition, "`if`")
           first = node.consequence.accept(self)
           second = node.alternative.accept(self)
-          return (first == :any) ? second : first if Types.fit?(first, second)
+          return Types::OPEN.include?(first) ? second : first if Types.fit?(first, second)
 
           problem(node.alternative, "`then` gives #{Types.phrase(first)} and `else` gives #{Types.phrase(second)}; both must give the same type.")
         end
@@ -135,10 +137,10 @@ module UpTack
         end
 
         # Keeps a problem with its place.
-        # @return [Symbol] :any, so that the surroundings are checked all the same
+        # @return [Symbol] :broken, so that the surroundings are checked all the same
         def problem(node, message)
           problems << Problem.new(message: message, from: node.from, to: node.to)
-          :any
+          :broken
         end
 
         private

@@ -46,7 +46,7 @@ module UpTack
           count >= parameters.count { |each| !each.optional } && (parameters.any?(&:many) || count <= parameters.length)
         end
 
-        def result_type(types) = alike ? types.find { |type| type != :any } || :any : returns
+        def result_type(types) = alike ? types.find { |type| !Types::OPEN.include?(type) } || :any : returns
 
         # @return [String, nil] what is wrong with fixed arguments, known before any run
         def literal_problem(arguments)

@@ -4,7 +4,8 @@ module UpTack
   module Core
     module Expression
       # The types of the language. `:any` is that of `blank`, which goes with
-      # every other.
+      # every other; `:broken` that of a part with a mistake, which does so too,
+      # so that one mistake is not told twice.
       module Types
         NAMES = {
           text: "text", number: "number", date: "date", time: "time", moment: "moment",
@@ -14,7 +15,7 @@ module UpTack
           text: "a text", number: "a number", date: "a date", time: "a time",
           moment: "a moment (date and time)", yes_no: "yes or no", list: "a list", any: "blank"
         }.freeze
-        ORDERED = %i[text number date time moment].freeze
+        OPEN = %i[any broken].freeze
 
         module_function
 
@@ -35,7 +36,7 @@ module UpTack
         def phrase(type) = WITH_ARTICLE.fetch(type)
 
         # @return [Boolean] whether a value of one type can stand where the other is wanted
-        def fit?(type, wanted) = type == wanted || type == :any || wanted == :any
+        def fit?(type, wanted) = type == wanted || OPEN.include?(type) || OPEN.include?(wanted)
       end
     end
   end
