@@ -67,7 +67,7 @@ RSpec.describe "Expressions: mistakes are told with their place and a mend" do
       "\"a\" + foo" => [6],
       "-foo * \"a\" and wet > 1" => [0, 1, 15],
       "if foo then bar else 1" => [3, 12],
-      "upper(foo) & left(bar, \"x\")" => [6, 23]
+      "upper(foo) & left(bar, \"x\")" => [6, 18, 23]
     }.each do |text, places|
       Core::Expression.compile(text, Core::Expression::Scope.new([]))
     rescue Core::Expression::Invalid => e
