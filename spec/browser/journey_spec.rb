@@ -12,7 +12,7 @@ RSpec.describe "From the board to a saved record" do
     %w[Default Mask Tidy Fill Calculate Number Validate Log].each { |stage| expect(page).to have_css("p", text: /#{stage}/i) }
     row = find_button("Wet weight g number").ancestor("[data-row]")
     expect(row).to have_button("Wet weight g must be above 0.").and have_button("This must hold: Clay weight g + Tare g = Wet weight g.")
-    expect(all("[data-rule='#{row.find("[data-stop]", text: "Clay weight")["data-rule"]}']").length).to eq(3)
+    expect(all("[data-rule='#{row.find("[data-stop]", text: "clay + tare = wet")["data-rule"]}']").length).to eq(3)
   end
 
   it "makes a table and its fields, real columns following, and undoes it" do

@@ -81,7 +81,7 @@ RSpec.describe "In the workshop" do
 
   it "lights up all tacks of a rule over several fields" do
     visit "/t/pieces/rules"
-    tacks = all("button[data-rule]", text: "Clay weight g + Tare g")
+    tacks = all("button[data-rule]", text: "clay + tare = wet")
     tacks.first.hover
     lit = evaluate_script("[...document.querySelectorAll('[data-rule=\"#{tacks.first["data-rule"]}\"]')].map((tack) => tack.className.includes('border-accent'))")
     expect(lit).to eq([true, true, true])

@@ -57,7 +57,14 @@ export const useRevisions = () =>
 /** Everything shown may have changed with the design, so all of it is asked for again. */
 function useDesignChange<Input, Output>(change: (input: Input) => Promise<Output>) {
   const client = useQueryClient();
-  return useMutation({ mutationFn: change, onSuccess: () => client.invalidateQueries() });
+  return useMutation({
+    mutationFn: change,
+    // Not waited for: what was changed may be gone from the screen once the answers are in,
+    // and with it whoever wanted to say that it was done.
+    onSuccess: () => {
+      client.invalidateQueries();
+    },
+  });
 }
 
 export const useAddTable = () =>

@@ -4,7 +4,7 @@ module UpTack
   module Store
     # The connection to the one file, and the one lock for writing to it.
     module Database
-      # Seconds-thousandths that a writer of another process is waited for.
+      # Milliseconds for which a writer of another process is waited for.
       BUSY_TIMEOUT = 5_000
 
       # Writers of this process queue here: SQLite lets in one at a time anyway,
