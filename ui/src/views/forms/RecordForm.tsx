@@ -1,7 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { History, Plus, Trash2 } from "lucide-react";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { useNavigate } from "react-router";
 import { toast } from "sonner";
 import { api, data, type Problem, ProblemError, type RecordData, type Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
@@ -12,6 +11,8 @@ import { RecordFields } from "../../components/record/RecordFields";
 import { useDraft } from "../../components/record/useDraft";
 import { words } from "../../words";
 import { Conflict } from "./Conflict";
+import { FormHead } from "./FormHead";
+import { SaveBar } from "./SaveBar";
 import { useFormKeys } from "./useFormKeys";
 
 type Props = { table: Table; record: RecordData | null };
@@ -25,7 +26,6 @@ export function RecordForm({ table, record }: Props) {
   const [problem, setProblem] = useState<Problem | null>(null);
   const [asking, setAsking] = useState(false);
   const [saving, setSaving] = useState(false);
-  const heading = useRef<HTMLHeadingElement>(null);
   const saveButton = useRef<HTMLButtonElement>(null);
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -99,31 +99,7 @@ export function RecordForm({ table, record }: Props) {
 
   return (
     <div className="mx-auto max-w-3xl px-5 pt-5 pb-24">
-      <div className="mb-4 flex flex-wrap items-center gap-x-3 gap-y-2">
-        <h1 ref={heading} className="min-w-0 flex-1 truncate text-2xl max-sm:basis-full">
-          {record ? record.title : words.form.newTitle(table.one)}
-        </h1>
-        {record && (
-          <>
-            <Link
-              to={`/t/${table.key}/history?record=${record.id}`}
-              className="btn btn-ghost btn-sm"
-              title={words.form.history}
-            >
-              <History size={15} aria-hidden />
-              {words.views.history}
-            </Link>
-            <Link to={`/t/${table.key}/forms`} className="btn btn-ghost btn-sm">
-              <Plus size={15} aria-hidden />
-              {words.form.copyNew}
-            </Link>
-            <button type="button" className="btn btn-ghost btn-sm text-error" onClick={() => setAsking(true)}>
-              <Trash2 size={15} aria-hidden />
-              {words.form.remove}
-            </button>
-          </>
-        )}
-      </div>
+      <FormHead table={table} record={record} onRemove={() => setAsking(true)} />
       {wasRestored && (
         <p className="mb-3 flex items-center gap-3" role="status">
           {words.form.restored}
@@ -153,28 +129,7 @@ export function RecordForm({ table, record }: Props) {
       <div className="sheet px-5 py-4">
         <RecordFields table={table} draft={draft} onEnd={() => saveButton.current?.focus()} />
       </div>
-      <div className="fixed inset-x-0 bottom-0 border-base-300 border-t bg-base-100/95">
-        <div className="mx-auto flex max-w-3xl flex-wrap items-center gap-2 px-5 py-2.5">
-          <button
-            ref={saveButton}
-            type="button"
-            className="btn btn-primary btn-sm"
-            onClick={() => save(id === null)}
-            disabled={saving}
-          >
-            {id === null ? words.form.saveNext : words.form.save}
-            <kbd className="text-[0.6875rem] opacity-75 max-sm:hidden">{id === null ? "Ctrl Enter" : "Ctrl S"}</kbd>
-          </button>
-          <button type="button" className="btn btn-sm" onClick={() => save(id !== null)} disabled={saving}>
-            {id === null ? words.form.save : words.form.saveNext}
-            <kbd className="text-[0.6875rem] opacity-75 max-sm:hidden">{id === null ? "Ctrl S" : "Ctrl Enter"}</kbd>
-          </button>
-          <span className="quiet ml-auto flex items-center gap-1.5 text-xs max-sm:hidden">
-            <kbd className="key">Enter</kbd>
-            {words.form.moveOn}
-          </span>
-        </div>
-      </div>
+      <SaveBar isNew={id === null} saving={saving} save={save} button={saveButton} />
       {asking && record && (
         <Confirm
           title={words.form.removeTitle(record.title)}

@@ -16,6 +16,10 @@ module UpTack
             plain["tables"].find { |table| table["key"] == key } || Invalid.because("There is no table `#{key}`.", part: "table")
           end
 
+          def plain_field(table, key)
+            table["fields"].find { |field| field["key"] == key } || Invalid.because("There is no field `#{key}` in #{table["label"]}.", part: "field")
+          end
+
           def next_id(plain, letter)
             plain["last_id"] += 1
             "#{letter}#{plain["last_id"]}"

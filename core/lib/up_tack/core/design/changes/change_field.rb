@@ -19,7 +19,7 @@ module UpTack
           def apply(project)
             plain = project.to_plain
             table = plain_table(plain, @table)
-            field = table["fields"].find { |each| each["key"] == @field } || Invalid.because("There is no field `#{@field}` in #{table["label"]}.", part: "field")
+            field = plain_field(table, @field)
             @summary = "Field #{field["label"]} of #{table["label"]} changed"
             rename(table, field, tidy_label(@parts["label"])) if @parts.key?("label")
             AddField::PARTS.each { |part| field[part] = @parts[part] if @parts.key?(part) }

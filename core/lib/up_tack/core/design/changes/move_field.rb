@@ -17,8 +17,7 @@ module UpTack
             plain = project.to_plain
             table = plain_table(plain, @table)
             fields = table["fields"]
-            index = fields.index { |each| each["key"] == @field } || Invalid.because("There is no field `#{@field}` in #{table["label"]}.", part: "field")
-            field = fields.delete_at(index)
+            field = fields.delete(plain_field(table, @field))
             fields.insert(@position.clamp(0, fields.length), field)
             @summary = "Field #{field["label"]} of #{table["label"]} moved"
             Project.from(plain)

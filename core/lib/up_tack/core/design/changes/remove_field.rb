@@ -17,7 +17,7 @@ module UpTack
           def apply(project)
             plain = project.to_plain
             table = plain_table(plain, @table)
-            field = table["fields"].find { |each| each["key"] == @field } || Invalid.because("There is no field `#{@field}` in #{table["label"]}.", part: "field")
+            field = plain_field(table, @field)
             lost = self.class.rules_lost(project.table(@table), @field).map(&:id)
             table["fields"].delete(field)
             table["rules"].reject! { |rule| lost.include?(rule["id"]) }
