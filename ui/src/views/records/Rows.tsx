@@ -37,7 +37,14 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
       event.preventDefault();
       const next = Math.min(records.length - 1, Math.max(0, index + step));
       rows.scrollToIndex(next);
-      requestAnimationFrame(() => scroller.current?.querySelector<HTMLElement>(`[data-index="${next}"]`)?.focus());
+      // A row in sight takes the focus at once, so that no key of a fast hand is lost; one that
+      // has yet to be drawn, with the next frame.
+      const focus = () => {
+        const row = scroller.current?.querySelector<HTMLElement>(`[data-index="${next}"]`);
+        row?.focus();
+        return Boolean(row);
+      };
+      if (!focus()) requestAnimationFrame(focus);
     }
   };
 
