@@ -101,6 +101,49 @@ RSpec.describe "Changing the design" do
     expect { design.put_back(999) }.to raise_error(UpTack::Store::NotFound)
   end
 
+  it "goes back over deleted tables, columns and changed types, each value finding its place" do
+    start = workspace.revision_id
+    before = (1..28).map { |id| pieces.find(id) }
+    change(:ChangeField, table: "pieces", field: "shelf_code", parts: {"type" => "number"})
+    change(:RemoveField, table: "pieces", field: "shelf_code")
+    change(:RemoveField, table: "pieces", field: "absorption")
+    change(:RemoveField, table: "pieces", field: "tag")
+    change(:ChangeField, table: "pieces", field: "maker", parts: {"label" => "Potter"})
+    change(:RemoveTable, table: "pieces")
+    design.put_back(start)
+    expect((1..28).map { |id| pieces.find(id) }).to eq(before)
+    expect(save_piece(good_piece.merge("tag" => "PC-00099")).state).to eq(:saved)
+    design.undo
+    expect { workspace.table("pieces") }.to raise_error(UpTack::Store::NotFound)
+    design.put_back(start)
+    expect(pieces.find(9)).to eq(before[8])
+  end
+
+  it "loses no value by going back and forth over a changed type" do
+    start = workspace.revision_id
+    before = values("shelf_code")
+    change(:ChangeField, table: "pieces", field: "shelf_code", parts: {"type" => "number"})
+    changed = workspace.revision_id
+    design.put_back(start)
+    design.undo
+    expect(columns("pieces")["shelf_code"]).to eq("decimal")
+    design.redo
+    expect(values("shelf_code")).to eq(before)
+    change(:AddField, table: "pieces", parts: {"label" => "Glaze", "type" => "text"})
+    save_piece({"glaze" => "Celadon"}, id: 1)
+    other = workspace.revision_id
+    design.put_back(changed)
+    expect(workspace.table("pieces").field("glaze")).to be_nil
+    design.put_back(other)
+    expect([values("shelf_code"), pieces.find(1)["glaze"]]).to eq([before, "Celadon"])
+  end
+
+  it "foresees a change to a choice by the choices that it will have" do
+    losses = ->(choices) { UpTack::UseCases::ForeseeLosses.new(workspace).call(table: "members", field: "name", type: "choice", choices: choices) }
+    expect(losses.call([])).to have_attributes(values: 12, kept: 0)
+    expect(losses.call(["Ansa Velt", "teodor quill"])).to have_attributes(values: 9, kept: 3)
+  end
+
   it "gives an id to nothing twice, undo or not" do
     change(:AddField, table: "pieces", parts: {"label" => "One", "type" => "text"})
     first = workspace.table("pieces").field("one").id

@@ -869,6 +869,8 @@ export interface operations {
             query?: {
                 /** @description The new type. Without it the question is about deletion. */
                 type?: string;
+                /** @description The choices that a choice will have, one a line. */
+                choices?: string;
             };
             header?: never;
             path: {

@@ -114,8 +114,12 @@ export const usePutBack = () =>
 export const useActAs = () =>
   useDesignChange((person_id: number) => data(api.PUT("/api/session", { body: { person_id } })));
 
-export const losses = (table: string, field: string, type?: string) =>
-  data(api.GET("/api/tables/{table}/fields/{field}/losses", { params: { path: { table, field }, query: { type } } }));
+export const losses = (table: string, field: string, type?: string, choices?: string) =>
+  data(
+    api.GET("/api/tables/{table}/fields/{field}/losses", {
+      params: { path: { table, field }, query: { type, choices } },
+    }),
+  );
 
 export const previewRule = (table: string, rule: RuleParts, signal: AbortSignal) =>
   data(api.POST("/api/tables/{table}/rules/preview", { params: { path: { table } }, body: rule, signal }));

@@ -58,9 +58,9 @@ module UpTack
 
       # Values that did not fit the type now left were blank in it.
       def restore_lost(originals, current, model)
-        known = current.map(&:first)
+        known = current.to_h
         originals.each do |id, value|
-          next if known.include?(id) || !turned(value, @new, @old).nil?
+          next if known.key?(id) || !turned(value, @new, @old).nil?
           model.where(id: id).update_all(@new.key => value)
         end
       end

@@ -18,7 +18,8 @@ module UpTack
           to = change.apply(from)
           next from if to.to_plain == from.to_plain
 
-          move(from: from, to: to, action: "change", summary: change.summary)
+          Store::Physical.new(from, to).follow
+          keep(to, action: "change", summary: change.summary)
         end
       end
 
@@ -27,7 +28,7 @@ module UpTack
       def undo
         @workspace.write do
           target = Store::Revision.to_undo or next
-          to_state(Store::Revision.find(target.id).previous, "undo", target.summary, target: target.id, back: true)
+          go_to(target.previous, action: "undo", summary: target.summary, target: target.id)
           target
         end
       end
@@ -37,7 +38,7 @@ module UpTack
       def redo
         @workspace.write do
           target = Store::Revision.to_redo or next
-          to_state(Store::Revision.find(target.id), "redo", target.summary, target: target.id)
+          go_to(target, action: "redo", summary: target.summary, target: target.id)
           target
         end
       end
@@ -47,27 +48,33 @@ module UpTack
       def put_back(id)
         @workspace.write do
           target = Store::Revision.find_by(id: id) or raise Store::NotFound, "There is no revision #{id}."
-          to_state(target, "put back", "As it was after: #{target.summary}", target: target.id, back: true)
+          go_to(target, action: "put back", summary: "As it was after: #{target.summary}", target: target.id)
           target
         end
       end
 
       private
 
-      def to_state(revision, action, summary, target:, back: false)
-        plain = JSON.parse(revision.design)
-        plain["last_id"] = @workspace.project.last_id
-        move(from: @workspace.project, to: Core::Design::Project.from(plain), action: action, summary: summary, target: target, back: back)
+      # Takes the real tables to the state after a revision, change by change.
+      def go_to(revision, **entry)
+        Store::Lineage.new(Store::Revision.history.order(:id)).steps(from: @workspace.revision_id, to: revision.id).each do |step|
+          Store::Physical.new(project_of(step.from), project_of(step.to), back: step.back).follow
+        end
+        keep(project_of(revision.id), **entry)
       end
 
-      def move(from:, to:, action:, summary:, target: nil, back: false)
-        Store::Physical.new(from, to, back: back).follow
+      # The design of a revision, in which no id is given twice even so.
+      def project_of(id)
+        Core::Design::Project.from(JSON.parse(Store::Revision.find(id).design).merge("last_id" => @workspace.project.last_id))
+      end
+
+      def keep(project, action:, summary:, target: nil)
         Store::Revision.create!(
           made_at: @workspace.clock.now, person_id: @workspace.person.id, person_name: @workspace.person.name,
-          action: action, summary: summary, target_id: target, design: JSON.generate(to.to_plain)
+          action: action, summary: summary, target_id: target, design: JSON.generate(project.to_plain)
         )
         @workspace.renew
-        to
+        project
       end
     end
   end

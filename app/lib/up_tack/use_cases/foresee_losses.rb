@@ -14,12 +14,13 @@ module UpTack
       end
 
       # @param type [String, nil] the new type; nil for deletion
+      # @param choices [Array<String>, nil] those it will have, for a choice
       # @return [Losses]
       # @raise [Store::NotFound, Core::Design::Invalid]
-      def call(table:, field:, type: nil)
+      def call(table:, field:, type: nil, choices: nil)
         old = FindField.new(@workspace).call(table: table, field: field)
         design = @workspace.table(table)
-        type.to_s.empty? ? of_deletion(design, old) : of_retyping(design, old, type.to_s)
+        type.to_s.empty? ? of_deletion(design, old) : of_retyping(design, old, type.to_s, choices || old.choices)
       end
 
       private
@@ -29,10 +30,10 @@ module UpTack
         Losses.new(values: Store::Rows.new(design).filled.fetch(field.key), examples: [], kept: 0, rules: rules.map { |rule| rule.sentence(design) })
       end
 
-      def of_retyping(design, old, type)
+      def of_retyping(design, old, type, choices)
         Core::Design::Invalid.because("There is no field type “#{type}”.", part: "type") unless Core::Values.all.key?(type)
 
-        new = Core::Design::Field.new(**old.to_h, type: type)
+        new = Core::Design::Field.new(**old.to_h, type: type, choices: choices)
         found = Store::Retyping.preview(design, old, new, @workspace.project.conventions)
         Losses.new(values: found[:lost], examples: found[:examples], kept: found[:kept], rules: [])
       end

@@ -23,7 +23,11 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
   const [decimals, setDecimals] = useState(field.decimals?.toString() ?? "");
   const [choices, setChoices] = useState(field.choices.join("\n"));
   const [note, setNote] = useState(field.note ?? "");
-  const loss = useLoss(table.key, field, type);
+  const listed = choices
+    .split("\n")
+    .map((each) => each.trim())
+    .filter(Boolean);
+  const loss = useLoss(table.key, field, type, type === "choice" ? listed.join("\n") : undefined);
 
   const save = () =>
     change.mutate(
@@ -33,10 +37,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
         type,
         note,
         decimals: decimals === "" ? null : Number(decimals),
-        choices: choices
-          .split("\n")
-          .map((each) => each.trim())
-          .filter(Boolean),
+        choices: listed,
       },
       {
         onSuccess: (changed) => {
@@ -142,13 +143,13 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
 }
 
 /** What the records would lose by another type, asked as soon as one is picked. */
-function useLoss(table: string, field: Field, type: string) {
+function useLoss(table: string, field: Field, type: string, choices: string | undefined) {
   const [loss, setLoss] = useState<{ lost: boolean; text: string } | null>(null);
   useEffect(() => {
     setLoss(null);
     if (type === field.type) return;
     let current = true;
-    losses(table, field.key, type).then(
+    losses(table, field.key, type, choices).then(
       (found) => {
         if (!current || found.values + found.kept === 0) return;
         const lost = found.values > 0;
@@ -162,6 +163,6 @@ function useLoss(table: string, field: Field, type: string) {
     return () => {
       current = false;
     };
-  }, [table, field, type]);
+  }, [table, field, type, choices]);
   return loss;
 }

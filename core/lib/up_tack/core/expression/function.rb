@@ -35,8 +35,6 @@ module UpTack
           freeze
         end
 
-        def call(evaluation, *values) = @work.call(evaluation, *values)
-
         # @return [Proc] what the compiler calls
         def to_proc = @work
 

@@ -7,7 +7,7 @@ module UpTack
       # they do (set, refuse, pass, skip); it keeps values, origins, refusals and
       # the trace together.
       class Working
-        attr_reader :values, :old, :context
+        attr_reader :values
 
         # @param plan [Plan]
         # @param draft [Draft]

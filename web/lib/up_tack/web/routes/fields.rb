@@ -36,7 +36,8 @@ module UpTack
           end
 
           app.get("/api/tables/:table/fields/:field/losses") do
-            json(UseCases::ForeseeLosses.new(workspace).call(table: params[:table], field: params[:field], type: params[:type]).to_h)
+            choices = params[:choices]&.to_s&.lines(chomp: true)
+            json(UseCases::ForeseeLosses.new(workspace).call(table: params[:table], field: params[:field], type: params[:type], choices: choices).to_h)
           end
         end
       end
