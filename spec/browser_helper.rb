@@ -14,7 +14,8 @@ end
 Capybara.app = UpTack::Web::Application
 Capybara.server = :puma, {Silent: true, Threads: "1:4"}
 Capybara.default_driver = :chromium
-Capybara.default_max_wait_time = 5
+# Long enough for a busy machine; nothing waits longer than it must.
+Capybara.default_max_wait_time = 20
 Capybara.enable_aria_label = true
 
 # Short ways to the interface for its specs.
