@@ -31,3 +31,8 @@ group :development do
   gem "rubocop", "~> 1.91"
   gem "standard", "~> 1.57"
 end
+
+group :benchmark do
+  gem "benchmark-ips", "~> 2.14"
+  gem "dentaku", "~> 3.5"
+end

@@ -107,7 +107,5 @@ RSpec.describe "Expressions: properties on generated cases" do
       end
       expect(node.children.map(&:from)).to eq(node.children.map(&:from).sort)
     end
-    expect(Core::Expression::Reads.of(tree)).to eq(%w[clay tare wet maker note stage])
-    expect(Core::Expression::Reads.named_in(tree)).to include("tag")
   end
 end

@@ -57,7 +57,9 @@ RSpec.describe "Expressions in words" do
   end
 
   it "follows a renamed field, and only that" do
-    renamed = Core::Expression::Reads.renamed("clay + clay_2 + old.clay & \"clay\" -- clay", "clay", "body_weight")
+    text = "clay + clay_2 + old.clay & \"clay\" -- clay"
+    formula = Core::Expression.compile(text, table(field("clay", "number"), field("clay_2", "number")).scope)
+    renamed = Core::Expression::Renaming.of(text, formula.references, table: "pieces", key: "clay", to: "body_weight")
     expect(renamed).to eq("body_weight + clay_2 + old.body_weight & \"clay\" -- clay")
   end
 end

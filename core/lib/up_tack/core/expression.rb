@@ -49,7 +49,7 @@ module UpTack
         type = checker.check(tree, expecting: expecting)
         raise Invalid, checker.problems if checker.problems.any?
 
-        Formula.new(text: text, tree: tree, type: type, scope: scope, warnings: checker.warnings)
+        Formula.new(text: text, tree: tree, type: type, scope: scope, checker: checker)
       end
     end
   end

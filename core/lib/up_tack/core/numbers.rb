@@ -23,11 +23,12 @@ module UpTack
 
       module_function
 
+      # A sum grows by one figure at the most, so it needs no bound of its own.
       # @return [BigDecimal] the sum, to the working precision
-      def add(left, right) = bounded(left.add(right, WORKING_DIGITS))
+      def add(left, right) = left.add(right, WORKING_DIGITS)
 
       # @return [BigDecimal] the difference, to the working precision
-      def subtract(left, right) = bounded(left.sub(right, WORKING_DIGITS))
+      def subtract(left, right) = left.sub(right, WORKING_DIGITS)
 
       # @return [BigDecimal] the product, to the working precision
       def multiply(left, right) = bounded(left.mult(right, WORKING_DIGITS))
@@ -51,15 +52,21 @@ module UpTack
 
       # Rounds half away from zero, as ROUND does in OpenFormula (ISO/IEC 26300-2).
       # @param places [Integer] decimals; negative rounds before the point
-      def round(value, places = 0)
-        BigDecimal(value.round(places.clamp(-100, 100), BigDecimal::ROUND_HALF_UP))
+      # @param mode [Integer] one of BigDecimal's ways of rounding
+      def round(value, places = 0, mode = BigDecimal::ROUND_HALF_UP)
+        rounded = value.round(places.clamp(-100, 100), mode)
+        rounded.is_a?(BigDecimal) ? rounded : BigDecimal(rounded)
       end
+
+      # @param value [BigDecimal] not negative
+      # @return [BigDecimal] the square root; that of a square comes out exact
+      def root(value) = value.zero? ? value : value.sqrt(WORKING_DIGITS).round(WORKING_DIGITS - (value.exponent / 2) - 2)
 
       # What is kept of a result: at most 15 significant digits.
       # @raise [TooLarge] from 10^15 up
       def settle(value)
+        return value if value.n_significant_digits <= KEPT_DIGITS && value.exponent <= KEPT_DIGITS
         raise TooLarge if value.exponent > KEPT_DIGITS
-        return value if value.n_significant_digits <= KEPT_DIGITS
 
         round(value, KEPT_DIGITS - value.exponent)
       end
@@ -72,9 +79,11 @@ module UpTack
       end
 
       def bounded(value)
-        raise TooLarge if value.exponent > LARGEST_EXPONENT || !value.finite?
+        exponent = value.exponent
+        return value if exponent.abs <= LARGEST_EXPONENT && (exponent != 0 || value.finite?)
+        raise TooLarge unless exponent.negative?
 
-        (value.exponent < -LARGEST_EXPONENT) ? BigDecimal(0) : value
+        BigDecimal(0)
       end
     end
   end

@@ -3,7 +3,10 @@
 module UpTack
   module Core
     # What a value type is given to understand typed text: the firm's
-    # conventions and the day on which it was typed.
-    Reading = Struct.new(:conventions, :today, keyword_init: true)
+    # conventions, the day on which it was typed, and the records that a link
+    # can point to.
+    Reading = Struct.new(:conventions, :today, :records, keyword_init: true) do
+      def initialize(conventions:, today: nil, records: Save::Ports::NoRecords) = super
+    end
   end
 end

@@ -7,7 +7,7 @@ module UpTack
     #
     # key::     its name in the design, such as "yes_no"
     # label::   its name on screen
-    # kind::    what it is in an expression (:text, :number, :date, :yes_no)
+    # kind::    what it is in an expression (:text, :number, :date, :time, :yes_no, :link)
     # column::  the kind of column that stores it
     # read(raw, field, reading)::  what was typed or sent, as a value, nil for
     #   blank, or an Unreadable with a message for people
@@ -25,7 +25,7 @@ module UpTack
 
       # @return [Hash{String=>Module}] the types by key, in the order in which they are offered
       def self.all
-        @all ||= [Text, LongText, Number, Date, YesNo, Choice].to_h { |type| [type.key, type] }.freeze
+        @all ||= [Text, LongText, Number, Date, Time, YesNo, Choice, Link].to_h { |type| [type.key, type] }.freeze
       end
 
       # @return [String] a value of any type as an expression's `&` writes it
@@ -38,6 +38,8 @@ module UpTack
         when false then "no"
         when ::Date then Date.show(value, nil)
         when ::Time then "#{Date.show(value.to_date, nil)} #{value.strftime("%H:%M")}"
+        when DayTime then value.to_s
+        when Integer then "No. #{value}"
         when Array then value.map { |each| show(each) }.join(", ")
         end
       end
@@ -47,7 +49,7 @@ module UpTack
       def self.dump(value)
         case value
         when BigDecimal then Numbers.plain(Numbers.settle(value))
-        when ::Date then value.iso8601
+        when ::Date, DayTime then value.iso8601
         when ::Time then value.iso8601(value.subsec.zero? ? 0 : 3)
         else value
         end

@@ -7,38 +7,54 @@ module UpTack
       # comes after those that write what it reads. Otherwise they keep the
       # order in which they are listed, so it never depends on chance.
       class Order
+        # @param members [Array<Object>]
+        # @yield [member] gives the members that it waits for
+        # @return [Order]
+        def self.of(members, &waits_for)
+          new(members.each_with_object({}.compare_by_identity) { |each, found| found[each] = waits_for.call(each) })
+        end
+
         # @param rules [Array<Rules::Rule>] each with reads and writes
         # @param table [Design::Table]
-        def initialize(rules, table)
-          @rules = rules
-          @waits_for = rules.to_h do |rule|
+        # @return [Order]
+        def self.of_rules(rules, table)
+          of(rules) do |rule|
             reads = rule.reads(table)
-            [rule, rules.select { |other| (other.writes & reads).any? }]
+            rules.select { |other| (other.writes & reads).any? }
           end
         end
 
-        # @return [Array<Rules::Rule>] sorted; members of a circle are left out
+        # @param waits_for [Hash{Object=>Array<Object>}] members, told apart by
+        #   identity, with those that they wait for
+        def initialize(waits_for)
+          @waits_for = waits_for
+          @members = waits_for.keys
+        end
+
+        # @return [Array<Object>] sorted; members of a circle, and what waits for them, are left out
         def sorted
           @sorted ||= begin
-            done = []
-            while (ready = (@rules - done).find { |rule| (@waits_for[rule] - done).empty? })
-              done << ready
+            done = {}.compare_by_identity
+            left = @members
+            while (ready = left.find { |each| @waits_for[each].all? { |other| done.key?(other) } })
+              done[ready] = true
+              left = left.reject { |each| each.equal?(ready) }
             end
-            done
+            done.keys
           end
         end
 
-        # @return [Array<Rules::Rule>, nil] the members of a circle, each waiting
+        # @return [Array<Object>, nil] the members of a circle, each waiting
         #   for the next and the last for the first
         def circle
-          stuck = @rules - sorted
+          stuck = @members.reject { |each| sorted.any? { |other| other.equal?(each) } }
           return if stuck.empty?
 
           path = [stuck.first]
-          until path[0...-1].include?(path.last)
-            path << (@waits_for[path.last] & stuck).first
+          until path[0...-1].any? { |each| each.equal?(path.last) }
+            path << @waits_for[path.last].find { |other| stuck.any? { |each| each.equal?(other) } }
           end
-          path[path.index(path.last)...-1]
+          path[path.index { |each| each.equal?(path.last) }...-1]
         end
       end
     end

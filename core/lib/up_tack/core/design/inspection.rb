@@ -8,6 +8,7 @@ module UpTack
         MOST_FIELDS = 400
         MOST_CHOICES = 1_000
         MOST_DECIMALS = 10
+        ON_DELETE = %w[refuse clear delete].freeze
 
         # @param project [Project]
         def initialize(project)
@@ -16,20 +17,41 @@ module UpTack
 
         # @return [Array<Problem>]
         def problems
-          doubles(@project.tables, "table") + @project.tables.flat_map { |table| of_table(table) }
+          shape = doubles(@project.tables, "table") + @project.tables.flat_map { |table| of_shape(table) }
+          return shape if shape.any?
+
+          found = @project.tables.flat_map { |table| of_rules(table) }
+          found.any? ? found.uniq(&:message) : circles
         end
 
         private
 
-        def of_table(table)
+        # What can be seen without looking at a formula.
+        def of_shape(table)
           found = of_name(table)
           found << problem("one", "What one record is called is a short text.") if table.one && Names.label_problem(table.one)
           found << problem("fields", "A table has at most #{MOST_FIELDS} fields.") if table.fields.length > MOST_FIELDS
-          found += doubles(table.fields, "field") + table.fields.flat_map { |field| of_name(field) + of_field(field) }
-          return found if found.any?
+          found << problem("title", "People can know a record by a field of this table that is no link.") unless sound_title?(table)
+          found + doubles(table.fields, "field") + table.fields.flat_map { |field| of_name(field) + of_field(field) }
+        end
 
+        def sound_title?(table) = table.title.nil? || (field = table.field(table.title)) && !field.link?
+
+        def of_rules(table)
           found = table.rules.flat_map { |rule| of_rule(rule, table).each { |each| each.rule ||= rule.id } }
-          found.any? ? found.uniq(&:message) : circles(table)
+          found + table.filters.flat_map { |filter| of_filter(filter, table) }
+        end
+
+        def of_filter(filter, table)
+          label = Names.label_problem(filter.name)
+          return [problem("name", label)] if label
+          return [problem("name", "There is already a filter “#{filter.name}”.")] if table.filters.count { |each| each.name.downcase == filter.name.downcase } > 1
+          return [problem("formula", "A filter is a condition in words of the formula language.")] unless filter.formula.is_a?(String)
+
+          filter.compiled(table)
+          []
+        rescue Expression::Invalid => e
+          e.problems.map { |each| Problem.new(part: "formula", message: each.message, from: each.from, to: each.to) }
         end
 
         def of_rule(rule, table)
@@ -50,6 +72,7 @@ module UpTack
           case field.type
           when "choice" then of_choices(field)
           when "number" then of_decimals(field)
+          when "link" then of_link(field)
           else []
           end
         end
@@ -68,6 +91,14 @@ module UpTack
           double ? [problem("choices", "“#{double}” stands twice among the choices.")] : []
         end
 
+        def of_link(field)
+          found = []
+          found << problem("target", "Pick the table that #{field.label} links to.") unless @project.table(field.target.to_s)
+          found << problem("on_delete", "When the linked record is deleted, its deletion can be refused, the link cleared or this record deleted along.") unless ON_DELETE.include?(field.on_delete)
+          found << problem("reverse", "What the other side is called is a short text.") unless field.reverse.to_s == "" || Names.label_problem(field.reverse).nil?
+          found
+        end
+
         def of_decimals(field)
           return [] if field.decimals.nil? || (field.decimals.is_a?(Integer) && field.decimals.between?(0, MOST_DECIMALS))
 
@@ -81,16 +112,24 @@ module UpTack
           end.uniq(&:message).first(1)
         end
 
-        def circles(table)
-          circle = Analysis::Order.new(table.rules.select { |rule| rule.writes.any? }, table).circle or return []
+        def circles
+          @project.tables.each do |table|
+            circle = Analysis::Order.of_rules(table.rules.grep(Rules::Default), table).circle or next
+            return [circle_problem(circle.map { |rule| table.field(rule.field).label }, circle.first)]
+          end
+          circle = @project.upkeep.circle or return []
+          home = circle.first.table
+          labels = circle.map { |each| (each.table.key == home.key && circle.all? { |other| other.table.key == home.key }) ? each.field.label : "#{each.field.label} in #{each.table.label}" }
+          [circle_problem(labels, circle.first.rule)]
+        end
 
-          labels = circle.map { |rule| table.field(rule.writes.first).label }
+        def circle_problem(labels, rule)
           message = if labels.one?
             "The value of #{labels.first} would wait for itself: the formula reads the field that it sets."
           else
             "These values would wait for one another in a circle: #{[*labels, labels.first].join(" → ")}."
           end
-          [Problem.new(part: "formula", message: message, rule: circle.first.id)]
+          Problem.new(part: "formula", message: message, rule: rule.id)
         end
 
         def problem(part, message) = Problem.new(part: part, message: message)

@@ -10,10 +10,12 @@ module UpTack
         # @return [Project]
         # @raise [Invalid] with everything that is wrong in it
         def self.from(plain)
+          neighbours = Neighbours.new
           project = new(
             name: plain["name"], conventions: Conventions.from(plain["conventions"] || {}),
-            last_id: plain["last_id"] || 0, tables: (plain["tables"] || []).map { |table| Table.from(table) }.freeze
+            last_id: plain["last_id"] || 0, tables: (plain["tables"] || []).map { |table| Table.from(table, neighbours) }.freeze
           ).freeze
+          neighbours.settle(project.tables)
           problems = Inspection.new(project).problems
           raise Invalid, problems if problems.any?
 
@@ -24,6 +26,9 @@ module UpTack
         def to_plain
           {"name" => name, "conventions" => conventions.to_plain, "last_id" => last_id, "tables" => tables.map(&:to_plain)}
         end
+
+        # @return [Analysis::Upkeep] what is worked out from what
+        def upkeep = tables.empty? ? Analysis::Upkeep.new([]) : tables.first.neighbours.upkeep
 
         # @return [Table, nil]
         def table(key) = tables.find { |table| table.key == key }

@@ -5,22 +5,29 @@ module UpTack
     module Design
       # A table: its fields and the rules pinned on them, both in their order.
       # one:: what a single record of it is called, "Piece" of "Pieces"
-      Table = Struct.new(:id, :key, :label, :one, :note, :fields, :rules, keyword_init: true) do
+      # title:: key of the field by which people know a record, nil for the first text
+      # filters:: kept conditions on its records
+      # neighbours:: the other tables of the project, see Neighbours
+      Table = Struct.new(:id, :key, :label, :one, :note, :title, :fields, :rules, :filters, :neighbours, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
-        def self.from(plain)
+        # @param neighbours [Neighbours]
+        def self.from(plain, neighbours = Neighbours.new)
           new(
-            id: plain["id"], key: plain["key"], label: plain["label"], one: plain["one"], note: plain["note"],
+            id: plain["id"], key: plain["key"], label: plain["label"], one: plain["one"], note: plain["note"], title: plain["title"],
             fields: (plain["fields"] || []).map { |field| Field.from(field) }.freeze,
-            rules: (plain["rules"] || []).map { |rule| Rules.from(rule) }.freeze
+            rules: (plain["rules"] || []).map { |rule| Rules.from(rule) }.freeze,
+            filters: (plain["filters"] || []).map { |filter| Filter.from(filter) }.freeze,
+            neighbours: neighbours
           ).freeze
         end
 
         # @return [Hash{String=>Object}]
         def to_plain
           plain = {"id" => id, "key" => key, "label" => label}
-          plain["one"] = one unless one.nil?
-          plain["note"] = note unless note.nil?
-          plain.merge("fields" => fields.map(&:to_plain), "rules" => rules.map(&:to_plain))
+          plain.merge!({"one" => one, "note" => note, "title" => title}.compact)
+          plain.merge!("fields" => fields.map(&:to_plain), "rules" => rules.map(&:to_plain))
+          plain["filters"] = filters.map(&:to_plain) if filters.any?
+          plain
         end
 
         # @return [Field, nil]
@@ -29,11 +36,26 @@ module UpTack
         # @return [Rules::Rule, nil]
         def rule(id) = rules.find { |rule| rule.id == id }
 
+        # @return [Rules::Calculation, nil] the rule that works a field out
+        def calculation(key) = rules.find { |rule| rule.is_a?(Rules::Calculation) && rule.field == key }
+
+        # @return [Boolean] whether values of the field are kept with the records
+        def kept?(key) = neighbours.upkeep.kept?(self.key, key)
+
+        # @return [Array<Field>] those that have a column
+        def kept_fields = fields.select { |field| kept?(field.key) }
+
+        # @return [Field, nil] that by which people know a record
+        def title_field = field(title.to_s) || fields.find { |field| field.type == "text" }
+
         # @return [Expression::Scope] the names that its formulas may use
-        def scope = Expression::Scope.of_fields(fields)
+        def scope = neighbours.scope(self)
 
         # @return [String] what a single record is called
         def record_name = one || "Record"
+
+        # Tables are told apart by what is in them; what they know of each other is no part of that.
+        def inspect = "#<Table #{key}>"
       end
     end
   end

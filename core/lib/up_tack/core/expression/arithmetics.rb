@@ -67,11 +67,11 @@ module UpTack
 
         def numbers(sign, left, right, evaluation)
           case sign
+          when "/" then right.zero? ? by_zero(evaluation) : Numbers.divide(left, right)
+          when "mod" then right.zero? ? by_zero(evaluation) : left.modulo(right)
           when "+" then Numbers.add(left, right)
           when "-" then Numbers.subtract(left, right)
           when "*" then Numbers.multiply(left, right)
-          when "/" then right.zero? ? by_zero(evaluation) : Numbers.divide(left, right)
-          when "mod" then right.zero? ? by_zero(evaluation) : left.modulo(right)
           when "^" then Numbers.power(left, right) || evaluation.note(:no_number, "there is no such power")
           end
         end

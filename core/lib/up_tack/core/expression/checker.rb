@@ -10,15 +10,25 @@ module UpTack
         # Words of other languages, with the one that is meant here.
         FOREIGN_WORDS = {"null" => "blank", "nil" => "blank", "empty" => "blank", "true" => "yes", "false" => "no"}.freeze
 
+        # What a formula can be that depends on the moment of saving.
+        MOMENTARY = {before: "`old.` and `changed(…)`", is_new: "`is_new`"}.freeze
+
         # problems:: what makes the formula unusable
         # warnings:: what is allowed but surely not meant
-        attr_reader :problems, :warnings
+        # references:: every field and table named, as References
+        # fleeting:: words for what changes with the hour or the person: `today()` …
+        # momentary:: words for what only a save knows: `old.` …
+        attr_reader :problems, :warnings, :references, :fleeting, :momentary
 
         # @param scope [Scope]
         def initialize(scope)
           @scope = scope
+          @steps = []
           @problems = []
           @warnings = []
+          @references = []
+          @fleeting = []
+          @momentary = []
         end
 
         # @param expecting [Symbol, nil] the type wanted of the whole
@@ -26,7 +36,7 @@ module UpTack
         def check(tree, expecting: nil)
           type = tree.accept(self)
           if expecting && problems.empty? && !Types.fit?(type, expecting)
-            problem(tree, wrong_result(type, expecting))
+            problem(tree, (type == :link) ? link_mistake(tree) : wrong_result(type, expecting))
           end
           type
         end
@@ -34,18 +44,72 @@ module UpTack
         def literal(node) = Types.of(node.value)
 
         def field(node)
-          entry = @scope[node.key]
-          return entry.type if entry
+          scope = node.outside ? outside(node) : @scope
+          return :broken unless scope
 
-          near = FOREIGN_WORDS[node.key] || @scope.nearest(node.key)&.key
-          mend = near ? "; did you mean `#{near}`?" : "."
-          mend = "; a text stands in quotes, like \"#{node.key}\"." if !near && @scope.entries.empty?
-          problem(node, "There is no field `#{node.key}`#{mend}")
+          entry = scope[node.key] or return problem(node, unknown_field(node.key, scope))
+          @momentary |= [MOMENTARY[:before]] if node.before
+          refer(node, scope, entry, steps_to(node))
+          entry.type
         end
 
-        def person(_node) = :text
+        def path(node)
+          scope, steps = linked(node.owner)
+          return :broken unless scope
 
-        def is_new(_node) = :yes_no # rubocop:disable Naming/PredicatePrefix -- named after the word of the language
+          entry = (node.key == Scope::NUMBER.key) ? Scope::NUMBER : scope[node.key]
+          return problem(Place.new(node.key_from, node.to), unknown_field(node.key, scope)) unless entry
+
+          refer(node, scope, entry, steps)
+          entry.type
+        end
+
+        def aggregate(node) = AggregateCheck.new(self, node, @scope).type
+
+        # Checks a part inside an aggregate, where bare keys are the linked
+        # record's fields.
+        # @param scope [Scope] of the linked table
+        # @param steps [Array<Step>] that lead there
+        def within(scope, steps)
+          before = [@scope, @steps]
+          @scope = scope.within(@scope)
+          @steps += steps
+          yield
+        ensure
+          @scope, @steps = before
+        end
+
+        # Keeps references found elsewhere, as seen from the record outside.
+        def refer_all(found)
+          references.concat(found.map { |each| Reference.new(**each.to_h, steps: @steps + each.steps) })
+        end
+
+        def fits(node)
+          type = node.text.accept(self)
+          problem(node.text, "`fits` looks at a text; this is #{Types.phrase(type)}.") unless Types.fit?(type, :text)
+          Masks.read(node.mask.value)
+          :yes_no
+        rescue Masks::Invalid => e
+          # The mask's own place lies behind the opening quote.
+          from = node.mask.from + 1 + e.from
+          problem(Place.new([from, node.mask.to - 1].min, [node.mask.from + 1 + e.to, node.mask.to].min), e.message)
+        end
+
+        def changed(node)
+          node.field.accept(self)
+          @momentary |= [MOMENTARY[:before]]
+          :yes_no
+        end
+
+        def person(_node)
+          @fleeting |= ["`user`"]
+          :text
+        end
+
+        def is_new(_node) # rubocop:disable Naming/PredicatePrefix -- named after the word of the language
+          @momentary |= [MOMENTARY[:is_new]]
+          :yes_no
+        end
 
         def negation(node)
           type = node.operand.accept(self)
@@ -58,12 +122,17 @@ module UpTack
           left = node.left.accept(self)
           right = node.right.accept(self)
           return :broken if [left, right].include?(:broken)
+          link = [[node.left, left], [node.right, right]].find { |_, type| type == :link }
+          return problem(link.first, link_mistake(link.first)) if link
 
           Arithmetics.result(node.sign, left, right) || problem(node, Arithmetics.mistake(node.sign, left, right))
         end
 
         def join(node)
-          node.parts.each { |part| part.accept(self) }
+          node.parts.each do |part|
+            type = part.accept(self)
+            problem(part, link_mistake(part)) if type == :link
+          end
           :text
         end
 
@@ -90,7 +159,7 @@ module UpTack
           :yes_no
         end
 
-        def within(node)
+        def range(node)
           value = node.value.accept(self)
           [node.low, node.high].each { |limit| comparable(node, node.value, value, limit, limit.accept(self)) }
           :yes_no
@@ -129,10 +198,15 @@ module UpTack
 
         def call(node)
           function = Functions[node.name]
+          return problem(node, "`counter(…)` counts only in an auto-number.") if node.name == "counter"
+
+          @fleeting |= ["`#{node.name}()`"] if function&.fleeting
           types = node.arguments.map { |argument| argument.accept(self) }
           return Arguments.new(self, node, function, types).result if function
 
-          near = Spelling.nearest(node.name, Functions.all.keys)
+          return problem(node, aggregate_mistake(node)) if Parser::AGGREGATES.include?(node.name)
+
+          near = Spelling.nearest(node.name, Functions.all.keys + Parser::AGGREGATES)
           problem(node, "There is no function `#{node.name}`#{near ? "; did you mean `#{near}`?" : "."}")
         end
 
@@ -143,7 +217,93 @@ module UpTack
           :broken
         end
 
+        # What to do with a link where a value is wanted.
+        # @return [String]
+        def link_mistake(node)
+          scope = target_of(node)
+          return "This is a link; pick one of the linked record's fields." unless scope
+
+          name = spelled(node)
+          example = scope.example
+          "`#{name}` is a link to #{scope.label}; pick one of its fields#{example ? ", such as `#{name}.#{example.key}`." : "."}"
+        end
+
         private
+
+        # A place for a problem, where it is not that of a whole node.
+        Place = Struct.new(:from, :to)
+        private_constant :Place
+
+        def outside(node)
+          return @scope.outer if @scope.outer
+
+          problem(node, "`this.` means the record around linked ones; here, write `#{node.key}` alone.")
+          nil
+        end
+
+        # Fields read as `old.` or `this.` are not read from the record at hand.
+        def steps_to(node) = node.outside ? [] : @steps
+
+        # @return [Array(Scope, Array<Step>), nil] the table that a link leads to, and how
+        def linked(owner)
+          type = owner.accept(self)
+          return if type == :broken
+
+          scope = target_of(owner)
+          unless scope
+            problem(owner, "`#{spelled(owner)}` is #{Types.phrase(type)}, not a link; it has no fields of its own.")
+            return
+          end
+          last = references.last
+          [scope, last.steps + [Step.new(kind: :link, table: last.table, key: last.key, target: scope.key)]]
+        end
+
+        # @return [Scope, nil] the table that a node, if it is a link, points to
+        def target_of(node)
+          entry = case node
+          when Nodes::Field then (node.outside ? @scope.outer : @scope)&.[](node.key)
+          when Nodes::Path then target_of(node.owner)&.[](node.key)
+          end
+          entry.target.call if entry&.link?
+        end
+
+        def spelled(node)
+          case node
+          when Nodes::Path then "#{spelled(node.owner)}.#{node.key}"
+          when Nodes::Field then "#{"old." if node.before}#{"this." if node.outside}#{node.key}"
+          else "this"
+          end
+        end
+
+        def refer(node, scope, entry, steps)
+          before = node.is_a?(Nodes::Field) && node.before
+          references << Reference.new(table: scope.key, key: entry.key, steps: steps, before: before, from: node.key_from, to: node.to) unless entry.equal?(Scope::NUMBER)
+        end
+
+        def unknown_field(key, scope)
+          near = FOREIGN_WORDS[key] || scope.nearest(key)&.key
+          return "There is no field `#{key}`#{in_table(scope)}; did you mean `#{near}`?" if near
+          return "There is no field `#{key}`; a text stands in quotes, like \"#{key}\"." if scope.entries.empty?
+          if scope.reverses.any? { |each| each.scope.key == key }
+            return "`#{key}` are many records; put them into one value, as in `count(#{key})`."
+          end
+
+          along = scope.entries.values.find { |entry| entry.link? && entry.target.call[key] }
+          "There is no field `#{key}`#{in_table(scope)}#{"; #{along.target.call.label} has one: `#{along.key}.#{key}`" if along}."
+        end
+
+        def in_table(scope) = ((scope.equal?(@scope) && @scope.outer.nil?) || scope.label.nil?) ? "" : " in #{scope.label}"
+
+        def aggregate_mistake(node)
+          "`#{node.name}` goes over linked records, as in `#{Aggregation[node.name].example}`."
+        end
+
+        def same_target(place, left, right)
+          one, other = target_of(left), target_of(right)
+          return if one.nil? || other.nil? || one.key == other.key
+
+          problem(place, "A link to #{one.label} can't be compared with a link to #{other.label}.")
+        end
 
         def condition(node, word)
           type = node.accept(self)
@@ -153,22 +313,33 @@ module UpTack
         end
 
         def comparable(place, left, left_type, right, right_type)
+          return same_target(place, left, right) if [left_type, right_type] == %i[link link]
           return if Types.fit?(left_type, right_type)
+          return problem(left, link_mistake(left)) if left_type == :link
+          return problem(right, link_mistake(right)) if right_type == :link
 
           problem(place, Arithmetics.uncomparable(left, left_type, right, right_type))
         end
 
         def choice_warning(side, other)
-          return unless side.is_a?(Nodes::Field) && other.is_a?(Nodes::Literal) && other.value.is_a?(String)
+          return unless other.is_a?(Nodes::Literal) && other.value.is_a?(String)
 
-          choices = @scope[side.key]&.choices
+          entry = entry_of(side) or return
+          choices = entry.choices
           return if choices.nil? || choices.any? { |choice| Text.folded(choice) == Text.folded(other.value) }
 
           near = Spelling.nearest(other.value, choices)
           warnings << Problem.new(
-            message: "#{@scope[side.key].label} has no choice “#{other.value}”#{near ? "; did you mean “#{near}”?" : "."}",
+            message: "#{entry.label} has no choice “#{other.value}”#{near ? "; did you mean “#{near}”?" : "."}",
             from: other.from, to: other.to
           )
+        end
+
+        def entry_of(node)
+          case node
+          when Nodes::Field then (node.outside ? @scope.outer : @scope)&.[](node.key)
+          when Nodes::Path then target_of(node.owner)&.[](node.key)
+          end
         end
 
         def wrong_result(type, expecting)
@@ -176,6 +347,7 @@ module UpTack
             [:date, :text] => " To make a text of it, join it: `\"\" & …`.",
             [:number, :text] => " To make a text of it, join it: `\"\" & …`.",
             [:text, :number] => " To read a number from a text, use `value(…)`.",
+            [:text, :time] => " To read a time from a text, use `time(…)`.",
             [:text, :date] => " To read a date from a text, use `date(…)`.",
             [:moment, :date] => " To take the day of it, use `date(…)`."
           }[[type, expecting]]

@@ -18,11 +18,19 @@ module UpTack
         # @return [Integer] negative, zero or positive
         def order(left, right)
           case left
-          when BigDecimal then kept(left) <=> kept(right)
+          when BigDecimal then numbers(left, right)
           when String then Text.folded(left) <=> Text.folded(right)
           when true, false then TRUTH[left] <=> TRUTH[right]
           else left <=> right
           end
+        end
+
+        # Only numbers that are next to each other can change places by what is kept of them.
+        def numbers(left, right)
+          order = left <=> right
+          return order if order.zero? || (left.n_significant_digits <= Numbers::KEPT_DIGITS && right.n_significant_digits <= Numbers::KEPT_DIGITS)
+
+          kept(left) <=> kept(right)
         end
 
         def kept(number)

@@ -40,13 +40,14 @@ module UpTack
           when "between" then within(left)
           when "in" then membership(left)
           when "contains" then text_test(left, "contains", 1)
+          when "fits" then fits(left)
           when "starts", "ends" then text_test(left, "#{@parser.peek.value} with", 2)
           end
         end
 
         # `a not in (…)`, `a not between …`: the test, turned round.
         def inverted(left)
-          return left unless %w[between in contains starts ends].include?(@parser.peek(1).value)
+          return left unless %w[between in contains starts ends fits].include?(@parser.peek(1).value)
 
           @parser.advance
           test = in_words(left)
@@ -66,7 +67,7 @@ module UpTack
           low = operand
           @parser.expect_word("and", "`between` needs two ends, as in `between 0 and 90`.")
           high = operand
-          Nodes::Within.new(value: left, low: low, high: high, from: left.from, to: high.to)
+          Nodes::Range.new(value: left, low: low, high: high, from: left.from, to: high.to)
         end
 
         def membership(left)
@@ -76,6 +77,17 @@ module UpTack
           options << @parser.expression while @parser.accept_symbol(",")
           closing = @parser.expect_symbol(")", "This list is not closed; a `)` is missing.", opening)
           Nodes::Membership.new(value: left, options: options, from: left.from, to: closing.to)
+        end
+
+        def fits(left)
+          @parser.advance
+          token = @parser.peek
+          unless token.kind == :text
+            @parser.problem("After `fits`, a mask in quotes is expected, as in `fits \"2UPPER \"\"-\"\" 3DIGIT\"`.", token)
+          end
+          @parser.advance
+          mask = Nodes::Literal.new(value: token.value, from: token.from, to: token.to)
+          Nodes::Fits.new(text: left, mask: mask, from: left.from, to: mask.to)
         end
 
         def text_test(left, relation, words)

@@ -7,7 +7,17 @@ module UpTack
       # give a value, nil for blank. Everything that can be settled without a
       # record (which field, which sign, which function) is settled here, once.
       class Compiler
-        # @param scope [Scope] tells how fields read as text
+        # Two numbers are by far the most frequent and take a short way.
+        QUICK = {
+          "+" => ->(left, right) { Numbers.add(left, right) }, "-" => ->(left, right) { Numbers.subtract(left, right) },
+          "*" => ->(left, right) { Numbers.multiply(left, right) }
+        }.freeze
+
+        # Signs in a row from which they are worked out in a loop rather than
+        # within one another, which would take a thread's stack.
+        LONG_CHAIN = 30
+
+        # @param scope [Scope] tells how fields read as text, and where links lead
         def initialize(scope)
           @scope = scope
         end
@@ -22,7 +32,43 @@ module UpTack
 
         def field(node)
           key = node.key
-          node.before ? ->(evaluation) { evaluation.old[key] } : ->(evaluation) { evaluation.values[key] }
+          return stored(key, @scope[key]) if node.before
+
+          scope = node.outside ? @scope.outer : @scope
+          value = reading(key, scope[key])
+          node.outside ? ->(evaluation) { value.call(evaluation.outer) } : value
+        end
+
+        def path(node)
+          owner = compile(node.owner)
+          target = target_of(node.owner)
+          table = target.key
+          key = node.key
+          return number_of(owner, table) if key == Scope::NUMBER.key
+
+          value = reading(key, target[key])
+          lambda do |evaluation|
+            id = owner.call(evaluation) or next
+            found = evaluation.context.records.find(table, id) or next
+            value.call(evaluation.linked(id, found))
+          end
+        end
+
+        def aggregate(node) = AggregateRun.new(self, @scope, node).to_proc
+
+        def fits(node)
+          text = compile(node.text)
+          mask = Masks.read(node.mask.value)
+          lambda do |evaluation|
+            value = text.call(evaluation)
+            value && mask.fits?(value)
+          end
+        end
+
+        def changed(node)
+          now = compile(node.field)
+          before = stored(node.field.key, @scope[node.field.key])
+          ->(evaluation) { now.call(evaluation) != before.call(evaluation) }
         end
 
         def person(node)
@@ -43,8 +89,14 @@ module UpTack
         end
 
         def arithmetic(node)
+          signs = chain(node)
+          return long_chain(signs) if signs.length > LONG_CHAIN
+
           sign = node.sign
-          both(node.left, node.right) { |left, right, evaluation| Arithmetics.work_out(sign, left, right, evaluation) }
+          quick = QUICK[sign]
+          both(node.left, node.right) do |left, right, evaluation|
+            (quick && left.is_a?(BigDecimal) && right.is_a?(BigDecimal)) ? quick.call(left, right) : Arithmetics.work_out(sign, left, right, evaluation)
+          end
         end
 
         def join(node)
@@ -54,6 +106,8 @@ module UpTack
 
         def comparison(node)
           test = Comparing::TESTS.fetch(node.sign)
+          return with_fixed_text(node.left, node.right.value, test) if fixed_text?(node.right)
+
           both(node.left, node.right) { |left, right| test.call(Comparing.order(left, right)) }
         end
 
@@ -81,7 +135,7 @@ module UpTack
           end
         end
 
-        def within(node)
+        def range(node)
           value, low, high = node.children.map { |child| compile(child) }
           lambda do |evaluation|
             given = value.call(evaluation)
@@ -128,34 +182,142 @@ module UpTack
           function = Functions[node.name]
           work = function.to_proc
           arguments = node.arguments.map { |argument| compile(argument) }
-          blanks = function.blanks
+          return with_blanks(work, arguments) if function.blanks
+          return with_one(work, arguments.first) if arguments.one?
+          return with_two(work, *arguments) if arguments.length == 2
+
           lambda do |evaluation|
             values = arguments.map { |argument| argument.call(evaluation) }
-            next if !blanks && values.include?(nil)
+            values.any?(&:nil?) ? nil : work.call(evaluation, *values)
+          end
+        end
 
-            work.call(evaluation, *values)
+        # A field joins in its own reading format, all else in that of its type.
+        # @return [Proc]
+        def as_text(node)
+          return fixed_text(node) if node.is_a?(Nodes::Literal)
+
+          value = compile(node)
+          entry = entry_of(node)
+          show = entry ? entry.show : Values.method(:show)
+          lambda do |evaluation|
+            found = value.call(evaluation)
+            case found
+            when String then found
+            when ::Time then Values.show(evaluation.context.clock.local(found))
+            else show.call(found)
+            end
           end
         end
 
         private
 
+        # @return [Array<Nodes::Arithmetic>] the node and those at its left end, the innermost first
+        def chain(node)
+          found = [node]
+          found.unshift(node) while (node = node.left).is_a?(Nodes::Arithmetic)
+          found
+        end
+
+        def long_chain(nodes)
+          first = compile(nodes.first.left)
+          steps = nodes.map { |node| [node.sign, compile(node.right)] }
+          lambda do |evaluation|
+            steps.reduce(first.call(evaluation)) do |left, (sign, operand)|
+              right = operand.call(evaluation)
+              (left.nil? || right.nil?) ? nil : Arithmetics.work_out(sign, left, right, evaluation)
+            end
+          end
+        end
+
+        def with_blanks(work, arguments)
+          ->(evaluation) { work.call(evaluation, *arguments.map { |argument| argument.call(evaluation) }) }
+        end
+
+        def with_one(work, argument)
+          lambda do |evaluation|
+            value = argument.call(evaluation)
+            value.nil? ? nil : work.call(evaluation, value)
+          end
+        end
+
+        def fixed_text?(node) = node.is_a?(Nodes::Literal) && node.value.is_a?(String)
+
+        def with_two(work, one, other)
+          lambda do |evaluation|
+            first = one.call(evaluation)
+            second = other.call(evaluation)
+            (first.nil? || second.nil?) ? nil : work.call(evaluation, first, second)
+          end
+        end
+
+        # A fixed text is brought into the form for comparing once.
+        def with_fixed_text(node, text, test)
+          side = compile(node)
+          folded = Text.folded(text)
+          lambda do |evaluation|
+            value = side.call(evaluation)
+            value.nil? ? nil : test.call(Text.folded(value) <=> folded)
+          end
+        end
+
         # Blank when either side is; else what the block makes of both.
-        def both(left, right)
+        def both(left, right, &work)
+          return with_fixed(left, right.value, &work) if right.is_a?(Nodes::Literal) && !right.value.nil?
+
           left = compile(left)
           right = compile(right)
           lambda do |evaluation|
             first = left.call(evaluation)
             second = right.call(evaluation)
-            (first.nil? || second.nil?) ? nil : yield(first, second, evaluation)
+            (first.nil? || second.nil?) ? nil : work.call(first, second, evaluation)
           end
         end
 
-        # A field joins in its own reading format, all else in that of its type.
-        def as_text(node)
-          value = compile(node)
-          entry = @scope[node.key] if node.is_a?(Nodes::Field)
-          show = entry ? entry.show : Values.method(:show)
-          ->(evaluation) { show.call(value.call(evaluation)) }
+        def fixed_text(node)
+          text = Values.show(node.value)
+          ->(_) { text }
+        end
+
+        def with_fixed(left, second, &work)
+          left = compile(left)
+          lambda do |evaluation|
+            first = left.call(evaluation)
+            first.nil? ? nil : work.call(first, second, evaluation)
+          end
+        end
+
+        # What reads a field of the record at hand. A field that is never kept is
+        # worked out, unless the record brings its value along.
+        def reading(key, entry)
+          return ->(evaluation) { evaluation.values[key] } unless entry.computed
+
+          lambda do |evaluation|
+            evaluation.values.fetch(key) { entry.computed.call(evaluation) }
+          end
+        end
+
+        # What reads a field as it was before this save.
+        def stored(key, entry)
+          return ->(evaluation) { evaluation.old[key] } unless entry.computed
+
+          ->(evaluation) { evaluation.new? ? nil : evaluation.old.fetch(key) { entry.computed.call(evaluation.before) } }
+        end
+
+        def number_of(owner, table)
+          lambda do |evaluation|
+            id = owner.call(evaluation)
+            id && evaluation.context.records.find(table, id) && BigDecimal(id)
+          end
+        end
+
+        def target_of(node) = entry_of(node).target.call
+
+        def entry_of(node)
+          case node
+          when Nodes::Field then (node.outside ? @scope.outer : @scope)[node.key]
+          when Nodes::Path then (node.key == Scope::NUMBER.key) ? Scope::NUMBER : target_of(node.owner)[node.key]
+          end
         end
       end
     end

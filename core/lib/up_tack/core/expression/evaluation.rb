@@ -6,26 +6,45 @@ module UpTack
       # What one run of a formula can see: the record's values, its values
       # before this save, whether it is new, and the context's clock and person.
       class Evaluation
-        # values:: the record as it is now, by field key
+        # values:: the record as it is now, by field key; fields that are never
+        #   kept may be missing and are then worked out when they are read
         # old:: the stored record, empty when there is none
         # context:: a Save::Context
+        # id:: the record's number, nil for one that has none yet
+        # outer:: the Evaluation of the record outside, inside an aggregate
         # notes:: what went wrong without stopping, as [code, sentence]
-        attr_reader :values, :old, :context, :notes
+        attr_reader :values, :old, :context, :id, :outer
 
-        def initialize(values:, context:, old: {}, is_new: true)
+        def initialize(values:, context:, old: {}, is_new: true, id: nil, outer: nil, notes: nil)
           @values = values
           @old = old
           @context = context
           @is_new = is_new
-          @notes = []
+          @id = id
+          @outer = outer
+          @notes = notes
         end
 
         def new? = @is_new
 
+        def notes = @notes ||= []
+
+        # @param id [Integer] of a record of another table
+        # @param values [Hash{String=>Object}]
+        # @return [Evaluation] seen from there; notes are kept together
+        def linked(id, values)
+          Evaluation.new(values: values, old: values, context: context, is_new: false, id: id, outer: self, notes: notes)
+        end
+
+        # @return [Evaluation] the record as it was before this save
+        def before
+          Evaluation.new(values: old, old: old, context: context, is_new: false, id: id, outer: outer, notes: notes)
+        end
+
         # Keeps a note for the trace.
         # @return [nil] so that the result is blank
         def note(code, sentence)
-          @notes << [code, sentence]
+          notes << [code, sentence]
           nil
         end
       end

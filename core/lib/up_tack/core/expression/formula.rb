@@ -8,25 +8,31 @@ module UpTack
         # text:: as the builder wrote it
         # tree:: its nodes
         # type:: what it gives, :any where it can only be blank
-        # reads:: keys of the fields it reads in this record
+        # references:: every field and table that it names, as References
+        # reads:: keys of the fields whose present values it reads in this record
+        # fleeting:: what in it changes with the hour or the person, in words
+        # momentary:: what in it only a save can know, in words
         # warnings:: Problems that are allowed but surely not meant
-        attr_reader :text, :tree, :type, :reads, :warnings
+        attr_reader :text, :tree, :type, :references, :reads, :fleeting, :momentary, :warnings
 
-        def initialize(text:, tree:, type:, scope:, warnings: [])
+        # @param checker [Checker] that has been over the tree
+        def initialize(text:, tree:, type:, scope:, checker:)
           @text = text
           @tree = tree
           @type = type
-          @reads = Reads.of(tree)
-          @warnings = warnings
+          @references = checker.references
+          @reads = references.select(&:own?).map(&:key).uniq
+          @fleeting = checker.fleeting
+          @momentary = checker.momentary
+          @warnings = checker.warnings
           @scope = scope
-          @run = Compiler.new(scope).compile(tree)
         end
 
         # @param evaluation [Evaluation]
         # @return [Object, nil] the value, nil for blank. A result out of bounds
         #   is blank with a note in the evaluation.
         def call(evaluation)
-          settle(@run.call(evaluation))
+          settle(run.call(evaluation))
         rescue Numbers::TooLarge
           evaluation.note(:too_large, "the result has more than #{Numbers::KEPT_DIGITS} digits")
         rescue Text::TooLong
@@ -40,6 +46,9 @@ module UpTack
         def with_values(evaluation) = Unfolded.new(@scope, evaluation).of(tree)
 
         private
+
+        # Made when it is first needed: most checks of a design need none.
+        def run = @run ||= Compiler.new(@scope).compile(tree)
 
         def settle(value)
           value.is_a?(BigDecimal) ? Numbers.settle(value) : value

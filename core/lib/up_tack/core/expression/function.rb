@@ -13,12 +13,13 @@ module UpTack
         # alike:: whether all arguments must be of one type, which is the result's
         # blanks:: whether it wants to see blanks; otherwise a blank argument
         #   gives blank without calling it
-        attr_reader :name, :help, :example, :example_result, :group, :parameters, :returns, :alike, :blanks
+        # fleeting:: whether the answer changes with the hour, as that of `today()`
+        attr_reader :name, :help, :example, :example_result, :group, :parameters, :returns, :alike, :blanks, :fleeting
 
         # @param takes [Hash{Symbol=>Symbol,Array}] parameter names to types; a
         #   name ending in `?` is optional, one ending in `*` can be given many times
         # @yield [evaluation, *values] gives the value, nil for blank
-        def initialize(name, group:, takes:, returns:, help:, example:, result:, alike: false, blanks: false, literal: nil, &work)
+        def initialize(name, group:, takes:, returns:, help:, example:, result:, alike: false, blanks: false, fleeting: false, literal: nil, &work)
           @name = name
           @group = group
           @parameters = takes.map do |label, types|
@@ -30,6 +31,7 @@ module UpTack
           @example_result = result
           @alike = alike
           @blanks = blanks
+          @fleeting = fleeting
           @literal = literal
           @work = work
           freeze
@@ -48,7 +50,7 @@ module UpTack
 
         # @return [String, nil] what is wrong with fixed arguments, known before any run
         def literal_problem(arguments)
-          @literal&.call(arguments.first.value) if arguments.first.is_a?(Nodes::Literal)
+          @literal&.call(arguments)
         end
 
         # @return [String] such as `round(number, places)`

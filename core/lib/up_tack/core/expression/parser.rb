@@ -11,6 +11,7 @@ module UpTack
 
         COMPARISONS = %w[= <> < <= > >=].freeze
         RESERVED = %w[and or not if then else between in contains starts ends is blank yes no fits where old user this is_new with].freeze
+        AGGREGATES = %w[count sum average min max join].freeze
         PERSON_PARTS = Scope::PERSON.keys.freeze
 
         # @param text [String]
@@ -141,6 +142,7 @@ module UpTack
           when "is_new" then Nodes::IsNew.new(word: advance.value, from: token.from, to: token.to)
           when "if" then conditional
           when "old" then old_field
+          when "this" then outside_field
           when "user" then person
           else call_or_field(token)
           end
@@ -160,7 +162,23 @@ module UpTack
           start = advance
           expect_symbol(".", "After `old`, a dot and a field are expected, as in `old.stage`.")
           token = expect_name("After `old.`, the key of a field is expected.")
-          Nodes::Field.new(key: token.value, before: true, from: start.from, to: token.to)
+          along(Nodes::Field.new(key: token.value, before: true, from: start.from, to: token.to))
+        end
+
+        def outside_field
+          start = advance
+          expect_symbol(".", "After `this`, a dot and a field of the record outside are expected, as in `this.received`.")
+          token = expect_name("After `this.`, the key of a field is expected.")
+          along(Nodes::Field.new(key: token.value, outside: true, from: start.from, to: token.to))
+        end
+
+        # The dots after a field: along links to other records.
+        def along(node)
+          while (dot = accept_symbol("."))
+            token = (peek.kind == :word) ? advance : problem("After a dot, the key of a field is expected.", dot)
+            node = Nodes::Path.new(owner: node, key: token.value, from: node.from, to: token.to)
+          end
+          node
         end
 
         def person
@@ -178,9 +196,26 @@ module UpTack
             problem("`#{token.value}` can't stand here; a field, a value or a function is expected.", token)
           end
           advance
-          return call(token) if peek.symbol?("(")
+          if peek.symbol?("(")
+            return Aggregates.new(self).after(token) || ((token.value == "changed") ? changed(token) : call(token))
+          end
 
-          Nodes::Field.new(key: token.value, before: false, from: token.from, to: token.to)
+          along(Nodes::Field.new(key: token.value, from: token.from, to: token.to))
+        end
+
+        def changed(token)
+          opening = advance
+          field = accept_and_check_field
+          closing = expect_symbol(")", "This bracket is not closed; a `)` is missing.", opening)
+          Nodes::Changed.new(field: field, from: token.from, to: closing.to)
+        end
+
+        def accept_and_check_field
+          name = expect_name("`changed` takes one field of this record, as in `changed(stage)`.")
+          unless peek.symbol?(")") && !RESERVED.include?(name.value)
+            problem("`changed` takes one field of this record, as in `changed(stage)`.", peek.end? ? name : peek)
+          end
+          Nodes::Field.new(key: name.value, from: name.from, to: name.to)
         end
 
         def call(token)

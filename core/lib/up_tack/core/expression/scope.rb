@@ -3,14 +3,30 @@
 module UpTack
   module Core
     module Expression
-      # The names that a formula may use: the fields of one table by their keys.
+      # The names that a formula may use: the fields of one table by their keys,
+      # the tables whose records link to it, and, inside an aggregate's
+      # condition, the names of the record outside.
       class Scope
         # One field as an expression sees it.
         # show:: turns a value into its reading format
-        Entry = Struct.new(:key, :label, :type, :choices, :show, keyword_init: true)
+        # target:: for a link, gives the Scope of the table it points to
+        # reverse:: for a link, what the linked side calls the records that point to it
+        # computed:: for a field that is never kept, gives what works it out: a
+        #   lambda from an Evaluation to the value; nil for every other field
+        Entry = Struct.new(:key, :label, :type, :choices, :show, :target, :reverse, :computed, keyword_init: true) do
+          def link? = type == :link
+        end
+
+        # The records of another table whose link points here.
+        Reverse = Struct.new(:scope, :link, keyword_init: true) do
+          # @return [String] what people call them
+          def label = link.reverse
+        end
 
         # What `user.` knows of the acting person.
         PERSON = {"name" => "person signed in", "email" => "e-mail of the person signed in", "role" => "role of the person signed in"}.freeze
+        # The number of a linked record, which every table has without a field.
+        NUMBER = Entry.new(key: "id", label: "number", type: :number, show: Values.method(:show)).freeze
 
         # @param fields [Array<Design::Field>]
         # @return [Scope]
@@ -28,14 +44,29 @@ module UpTack
           end)
         end
 
-        attr_reader :entries
+        # key, label:: of the table, nil for loose values
+        # title:: key of the field by which people know a record of it
+        # outer:: the Scope around an aggregate, nil elsewhere
+        attr_reader :entries, :key, :label, :title, :outer
 
-        def initialize(entries)
+        # @param reverses [Proc, nil] gives the Reverses, asked when they are needed
+        def initialize(entries, key: nil, label: nil, title: nil, reverses: nil, outer: nil)
           @entries = entries.to_h { |entry| [entry.key, entry] }
+          @key = key
+          @label = label
+          @title = title
+          @reverses = reverses
+          @outer = outer
         end
 
         # @return [Entry, nil]
         def [](key) = entries[key.downcase]
+
+        # @return [Array<Reverse>] what links here
+        def reverses = @reverses ? @reverses.call : []
+
+        # @return [Scope] the same inside an aggregate of another
+        def within(outer) = Scope.new(entries.values, key: key, label: label, title: title, reverses: @reverses, outer: outer)
 
         # @return [Entry, nil] the field whose key or label is nearest to the name
         def nearest(name)
@@ -45,6 +76,9 @@ module UpTack
           label = Spelling.nearest(name.downcase, entries.values.map { |entry| entry.label.downcase })
           entries.values.find { |entry| entry.label.downcase == label }
         end
+
+        # @return [Entry, nil] a field to show when one must be picked: that by which people know a record
+        def example = self[title.to_s] || entries.values.find { |entry| entry.type == :text } || entries.values.first
       end
     end
   end

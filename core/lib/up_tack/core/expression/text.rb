@@ -15,7 +15,7 @@ module UpTack
         def graphemes(text) = text.grapheme_clusters
 
         # @return [String] the form in which texts are compared
-        def folded(text) = text.unicode_normalize(:nfc).downcase(:fold)
+        def folded(text) = text.ascii_only? ? text.downcase : text.unicode_normalize(:nfc).downcase(:fold)
 
         # @raise [TooLong]
         def bounded(text)

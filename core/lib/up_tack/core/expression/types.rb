@@ -9,11 +9,11 @@ module UpTack
       module Types
         NAMES = {
           text: "text", number: "number", date: "date", time: "time", moment: "moment",
-          yes_no: "yes/no", list: "list", any: "blank"
+          yes_no: "yes/no", list: "list", link: "link", any: "blank"
         }.freeze
         WITH_ARTICLE = {
           text: "a text", number: "a number", date: "a date", time: "a time",
-          moment: "a moment (date and time)", yes_no: "yes or no", list: "a list", any: "blank"
+          moment: "a moment (date and time)", yes_no: "yes or no", list: "a list", link: "a link", any: "blank"
         }.freeze
         OPEN = %i[any broken].freeze
 
@@ -28,6 +28,8 @@ module UpTack
           when true, false then :yes_no
           when ::Date then :date
           when ::Time then :moment
+          when DayTime then :time
+          when Integer then :link
           when Array then :list
           end
         end

@@ -19,19 +19,27 @@ module UpTack
         def of(tree)
           case tree
           when Nodes::Comparison then (value_of(tree) == false) ? failed(tree) : super
-          when Nodes::Within then (value_of(tree) == false) ? super.sub(" from ", " is not from ") : super
+          when Nodes::Range then (value_of(tree) == false) ? super.sub(" from ", " is not from ") : super
           else super
           end
         end
 
         def field(node)
-          entry = @scope[node.key]
+          entry = entry_of(node)
           value = @compiler.compile(node).call(@evaluation)
           return "blank" if value.nil?
+          return linked_title(entry, value) if entry.link?
 
           text = entry.show.call(value)
           (entry.type == :text) ? "“#{Values::Plain.cut(text, 60)}”" : text
         end
+
+        def path(node) = field(node)
+
+        # Many records went in; what came out is what can be followed.
+        def aggregate(node) = "#{Words.new(@scope).aggregate(node)} = #{shown(node)}"
+
+        def changed(node) = "#{Words.new(@scope).changed(node)}: #{value_of(node) ? "yes" : "no"}"
 
         def person(node) = "“#{value_of(node)}”"
 
@@ -50,6 +58,8 @@ module UpTack
         end
 
         private
+
+        def linked_title(entry, id) = @evaluation.context.records.title(entry.target.call.key, id) || "No. #{id}"
 
         def failed(tree)
           left = tree.left.accept(self)

@@ -15,6 +15,10 @@ module UpTack
         # Functions whose names say little to people.
         SPOKEN = {"len" => "length", "abs" => "size", "mod" => "remainder"}.freeze
 
+        AGGREGATES = {
+          "count" => "number of", "sum" => "sum of", "average" => "average", "min" => "least", "max" => "greatest", "join" => "all"
+        }.freeze
+
         # @param scope [Scope]
         # @param subject [String, nil] key of the field that goes without saying
         def initialize(scope, subject: nil)
@@ -34,9 +38,26 @@ module UpTack
         end
 
         def field(node)
-          label = @scope[node.key]&.label || node.key
+          label = entry_of(node)&.label || node.key
           node.before ? "#{label} before" : label
         end
+
+        def path(node)
+          entry = entry_of(node)
+          "#{entry&.label || node.key} of #{node.owner.accept(self)}"
+        end
+
+        # Inside an aggregate the names are those of the linked record.
+        def aggregate(node)
+          source = Source.new(@scope, node.source)
+          inner = self.class.new(*inside(source.reverse.scope))
+          what = source.value.empty? ? nil : Aggregation.value_node(source.value).accept(inner)
+          text = [AGGREGATES.fetch(node.name), what && "#{what} of", from_links(node, source)].compact.join(" ")
+          node.condition ? "#{text} where #{node.condition.accept(inner)}" : text
+        end
+
+        def fits(node) = "#{node.text.accept(self)} fits #{node.mask.value}"
+        def changed(node) = "#{node.field.accept(self)} changed"
 
         def person(node) = Scope::PERSON.fetch(node.name)
         def is_new(_node) = "the record is new" # rubocop:disable Naming/PredicatePrefix
@@ -45,7 +66,7 @@ module UpTack
         def join(node) = node.parts.map { |part| part.accept(self) }.join(" & ")
         def comparison(node) = "#{node.left.accept(self)} #{SIGNS.fetch(node.sign, node.sign)} #{node.right.accept(self)}"
         def logic(node) = "#{grouped(node.left, node)} #{node.word} #{grouped(node.right, node)}"
-        def within(node) = "#{node.value.accept(self)} from #{node.low.accept(self)} to #{node.high.accept(self)}"
+        def range(node) = "#{node.value.accept(self)} from #{node.low.accept(self)} to #{node.high.accept(self)}"
         def membership(node) = "#{node.value.accept(self)} is one of #{list(node.options)}"
         def blank_test(node) = "#{node.value.accept(self)} is blank"
         def text_test(node) = "#{node.text.accept(self)} #{node.relation} #{node.part.accept(self)}"
@@ -70,11 +91,34 @@ module UpTack
 
         private
 
+        def inside(scope) = [scope.within(@scope)]
+
+        # "Pieces", or "Pieces of Maker" where links lead there first.
+        def from_links(node, source)
+          labels = [source.reverse.label]
+          scope = @scope
+          source.steps[0...-1].each do |step|
+            entry = scope[step.key]
+            labels << entry.label
+            scope = entry.target.call
+          end
+          labels.join(" of ")
+        end
+
+        def entry_of(node)
+          case node
+          when Nodes::Field then (node.outside ? @scope.outer : @scope)&.[](node.key)
+          when Nodes::Path
+            owner = entry_of(node.owner)
+            (node.key == Scope::NUMBER.key) ? Scope::NUMBER : owner&.target&.call&.[](node.key)
+          end
+        end
+
         def about_subject(tree)
           if tree.is_a?(Nodes::Comparison) && subject?(tree.left)
             words = (@scope[@subject].type == :date) ? ALONE.merge(DAYS_ALONE) : ALONE
             "#{words.fetch(tree.sign)} #{tree.right.accept(self)}"
-          elsif tree.is_a?(Nodes::Within) && subject?(tree.value)
+          elsif tree.is_a?(Nodes::Range) && subject?(tree.value)
             "#{tree.low.accept(self)} to #{tree.high.accept(self)}"
           elsif tree.is_a?(Nodes::Membership) && subject?(tree.value)
             "one of #{list(tree.options)}"

@@ -17,13 +17,13 @@ module UpTack
           missing.any? ? missing : formula_problems(table, expecting: :yes_no)
         end
 
-        def reads(_table) = formula_reads
-        def fields(_table) = [field, *formula_reads].uniq
-        def names(_table) = [field, *formula_names].uniq
+        def reads(table) = formula_reads(table)
+        def fields(table) = [field, *formula_reads(table)].uniq
+        def names(table) = [field, *formula_names(table)].uniq
 
         # A rule about its own field alone leaves the field's name out: "above 0".
         def words(table)
-          Expression::Words.new(table.scope, subject: (field if formula_names == [field])).of(tree)
+          Expression::Words.new(table.scope, subject: (field if formula_names(table) == [field])).of(tree)
         end
 
         def sentence(table)
@@ -63,7 +63,7 @@ module UpTack
         private
 
         def about_one_field?(table)
-          formula_names == [field] && words(table) != Expression::Words.new(table.scope).of(tree)
+          formula_names(table) == [field] && words(table) != Expression::Words.new(table.scope).of(tree)
         end
       end
     end

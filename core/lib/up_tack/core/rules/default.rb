@@ -23,9 +23,9 @@ module UpTack
           worked_out? ? formula_problems(table, expecting: table.field(field).kind) : value_problems(table)
         end
 
-        def reads(_table) = worked_out? ? formula_reads : []
+        def reads(table) = worked_out? ? formula_reads(table) : []
         def writes = [field]
-        def names(_table) = worked_out? ? [field, *formula_names] : [field]
+        def names(table) = worked_out? ? [field, *formula_names(table)] : [field]
 
         def words(table)
           worked_out? ? Expression::Words.new(table.scope).of(tree) : table.field(field).show(fixed(table))
@@ -71,6 +71,9 @@ module UpTack
         def fixed(table) = table.field(field).values.load(@parts["value"])
 
         def value_problems(table)
+          # Whether a linked record is there is the store's to say, when the rule is settled.
+          return [] if table.field(field).link? && @parts["value"].is_a?(Integer)
+
           read = table.field(field).read(@parts["value"], Reading.new(conventions: Conventions.from({}), today: nil))
           return [Design::Problem.new(part: "value", message: "A default needs a value.")] if read.nil?
 

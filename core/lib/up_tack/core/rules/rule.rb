@@ -62,19 +62,25 @@ module UpTack
 
         # @return [Array<Design::Problem>] parts that are no texts, or too long
         def shape_problems
-          texts = {"field" => field, "name" => name, "note" => note}.merge(@parts.slice("formula", "message"))
+          texts = {"field" => field, "name" => name, "note" => note}.merge(@parts.slice("formula", "message", "keeping"))
           wrong = texts.find { |part, text| !text.nil? && !(text.is_a?(String) && text.length <= ((part == "formula") ? Expression::LONGEST * 4 : LONGEST_TEXT)) }
           return [] unless wrong
 
           [Design::Problem.new(part: wrong.first, message: "The #{wrong.first} of a rule is a text of up to 2,000 characters.")]
         end
 
-        # @return [Rule] the same with one field under another key
-        def renamed(old_key, new_key)
+        # @return [Array<Expression::Reference>] every field and table that its formula names
+        def references(table) = @parts["formula"] ? compiled(table, expecting: nil).references : []
+
+        # @param table [Design::Table] its own, before the renaming
+        # @param of [String] key of the table in which something is renamed
+        # @param key [String, nil] key of the field; nil when the table itself is renamed
+        # @return [Hash{String=>Object}] the rule as a design has it, under the new name
+        def renamed(table, of:, key:, to:)
           plain = to_plain
-          plain["field"] = new_key if field == old_key
-          plain["formula"] = Expression::Reads.renamed(plain["formula"], old_key, new_key) if plain["formula"]
-          Rules.from(plain)
+          plain["field"] = to if table.key == of && field == key
+          plain["formula"] = Expression::Renaming.of(plain["formula"], references(table), table: of, key: key, to: to) if plain["formula"]
+          plain
         end
 
         private
@@ -95,9 +101,12 @@ module UpTack
 
         def compiled(table, expecting:) = Expression.compile(@parts["formula"].to_s, table.scope, expecting: expecting)
 
-        def formula_reads = Expression::Reads.of(Expression.parse(@parts["formula"]))
+        def formula_reads(table) = compiled(table, expecting: nil).reads
 
-        def formula_names = Expression::Reads.named_in(Expression.parse(@parts["formula"]))
+        # Keys of the fields of this table that the formula names, `old.` or not.
+        def formula_names(table)
+          compiled(table, expecting: nil).references.select { |each| each.key && each.steps.empty? && each.table == table.key }.map(&:key).uniq
+        end
 
         def tree = Expression.parse(@parts["formula"])
       end

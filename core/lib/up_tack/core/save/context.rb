@@ -6,11 +6,11 @@ module UpTack
       # What the core can't know by itself, given through four small ports. The
       # bench passes pretend ones.
       #
-      # clock::    answers now (Time, UTC), today (Date in the firm's time zone)
-      #            and day_of(time)
+      # clock::    answers now (Time, UTC), today (Date in the firm's time zone),
+      #            day_of(time) and local(time)
       # person::   answers name, email and role of whoever acts
-      # records::  answers questions about other records; Ports::NoRecords where
-      #            there are none
+      # records::  answers find, each_linked, title and named (Ports::NoRecords has
+      #            their shapes and is used where there are no records)
       # counters:: answers next(series); Ports::NoCounters where nothing is counted
       Context = Struct.new(:clock, :person, :records, :counters, keyword_init: true) do
         def initialize(clock:, person:, records: Ports::NoRecords, counters: Ports::NoCounters) = super

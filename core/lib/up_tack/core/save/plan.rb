@@ -10,12 +10,16 @@ module UpTack
         attr_reader :table
         # @return [Conventions] how the firm writes
         attr_reader :conventions
+        # @return [Array<Design::Field>] those whose values are kept
+        attr_reader :kept_fields
 
         # @param table [Design::Table] from a checked project
         # @param conventions [Conventions]
         def initialize(table, conventions)
           @table = table
           @conventions = conventions
+          @kept_fields = table.kept_fields.freeze
+          @worked_out = table.rules.grep(Rules::Calculation).reject(&:once?).to_h { |rule| [rule.field, true] }.freeze
           @rules = Stages::ALL.to_h do |stage|
             rules = table.rules.select { |rule| rule.stage == stage.key }
             [stage.key, ordered(rules).map { |rule| rule.compile(table) }.freeze]
@@ -27,13 +31,28 @@ module UpTack
         # @return [Array<#apply>]
         def rules_at(stage) = @rules.fetch(stage)
 
+        # @return [Boolean] whether the field follows its formula and can't be typed
+        def worked_out?(key) = @worked_out.key?(key)
+
+        # Fields that are never kept, worked out for a stored record.
+        # @param values [Hash{String=>Object}] the kept ones
+        # @param keys [Array<String>, nil] those wanted, nil for all
+        # @return [Hash{String=>Object}] with the others
+        def complete(id, values, context, keys = nil)
+          missing = @table.fields.reject { |field| values.key?(field.key) || (keys && !keys.include?(field.key)) }
+          return values if missing.empty?
+
+          evaluation = Expression::Evaluation.new(values: values, old: values, context: context, is_new: false, id: id)
+          values.merge(missing.to_h { |field| [field.key, @table.scope[field.key].computed.call(evaluation)] })
+        end
+
         private
 
         # Rules that set fields run in the order of what they read, the others as
         # they are listed.
         def ordered(rules)
           writing, other = rules.partition { |rule| rule.writes.any? }
-          Analysis::Order.new(writing, table).sorted + other
+          Analysis::Order.of_rules(writing, table).sorted + other
         end
       end
     end

@@ -13,12 +13,51 @@ module UpTack
         StoppedClock = Struct.new(:now, :today, keyword_init: true) do
           # @return [Date] the day of a moment, as far from today as its UTC day is
           def day_of(time) = today + (time.getutc.to_date - now.getutc.to_date).to_i
+
+          # @return [Time] the moment as the firm's clocks show it, here in UTC
+          def local(time) = time.getutc
         end
 
         # A store without a record.
         module NoRecords
-          # @return [Boolean] whether another record has the value
-          def self.any?(_table, _field, _value) = false
+          module_function
+
+          # @return [Hash{String=>Object}, nil] a record's values
+          def find(_table, _id) = nil
+
+          # @yield [id, values] for each record whose link points to the record
+          def each_linked(_table, _link, _id) = nil
+
+          # @return [String, nil] by what people know a record
+          def title(_table, _id) = nil
+
+          # @return [Array<Integer>] numbers of the records that people know by a name
+          def named(_table, _text) = []
+        end
+
+        # Records held in memory, for trials and specs.
+        class HeldRecords
+          # @param tables [Hash{String=>Hash{Integer=>Hash}}] values by table and number
+          # @param titles [Hash{String=>String}] by table, the key of the field that names a record
+          def initialize(tables, titles: {})
+            @tables = tables
+            @titles = titles
+          end
+
+          def find(table, id) = @tables.fetch(table, {})[id]
+
+          def each_linked(table, link, id)
+            @tables.fetch(table, {}).each { |number, values| yield number, values if values[link] == id }
+          end
+
+          def title(table, id)
+            found = find(table, id)
+            found && (found[@titles[table]] || found.values.find { |value| value.is_a?(String) })
+          end
+
+          def named(table, text)
+            @tables.fetch(table, {}).keys.select { |id| Expression::Text.folded(title(table, id).to_s) == Expression::Text.folded(text) }
+          end
         end
 
         # A counter that counts nothing.

@@ -18,7 +18,8 @@ module UpTack
           @draft = draft
           @context = context
           @old = draft.stored || {}
-          @values = @table.fields.to_h { |field| [field.key, @old[field.key]] }
+          @values = beginning
+          @claimed = {}
           @unreadable = {}
           @origins = {}
           @refusals = []
@@ -40,16 +41,23 @@ module UpTack
 
         # @return [Expression::Evaluation] for one run of a formula
         def evaluation
-          Expression::Evaluation.new(values: @values, old: @old, context: @context, is_new: new?)
+          Expression::Evaluation.new(values: @values, old: @old, context: @context, is_new: new?, id: @draft.id)
+        end
+
+        # @return [Expression::Evaluation] for a formula on the record as it is stored
+        def evaluation_before
+          Expression::Evaluation.new(values: @old, old: @old, context: @context, is_new: false, id: @draft.id)
         end
 
         # Turns what was typed into values, before the first stage.
         def read_typed
           @trace.enter("typed")
-          reading = Reading.new(conventions: @plan.conventions, today: @context.clock.today)
+          reading = Reading.new(conventions: @plan.conventions, today: @context.clock.today, records: records)
           @draft.typed.each do |key, raw|
             field = @table.field(key) or next
             value = field.read(raw, reading)
+            next @claimed[key] = value if @plan.worked_out?(key)
+
             value.is_a?(Values::Unreadable) ? keep_unread(field, raw, value) : keep_typed(field, raw, value)
           end
         end
@@ -70,7 +78,22 @@ module UpTack
           before = @values[field.key]
           @values[field.key] = settled
           @origins[field.key] = Origin.new(source: "rule", rule: rule.id, words: origin)
-          @trace.add("set", field, rule: rule, before: field.show(before), after: field.show(settled), how: how)
+          @trace.add("set", field, rule: rule, before: show(field, before), after: show(field, settled), how: how)
+        end
+
+        # A rule says what a field always equals, blank included. What somebody
+        # sent for such a field is refused unless it is the same.
+        def calculate(rule, field, value, origin:, how: nil, notes: [])
+          settled = field.settle(value)
+          notes += [[:unreadable, settled.message]] if settled.is_a?(Values::Unreadable)
+          settled = nil if settled.is_a?(Values::Unreadable)
+          before = @values[field.key]
+          @values[field.key] = settled
+          @origins[field.key] = Origin.new(source: "rule", rule: rule.id, words: origin)
+          refuse_claim(rule, field, settled) if @claimed.key?(field.key)
+          return skip(rule, field, why_blank_after(rule, notes)) if settled.nil? && before.nil?
+
+          @trace.add("set", field, rule: rule, before: show(field, before), after: show(field, settled), how: settled.nil? ? why_blank_after(rule, notes) : how)
         end
 
         # A rule refuses the record.
@@ -105,13 +128,40 @@ module UpTack
 
         private
 
+        # What is worked out is left open: whoever reads it before its stage gets
+        # it worked out, and never a value of another time.
+        def beginning
+          @table.fields.each_with_object({}) do |field, found|
+            found[field.key] = @old[field.key] if @old.key?(field.key) || !@plan.worked_out?(field.key)
+          end
+        end
+
+        def records = @context.records
+
+        def show(field, value) = field.show(value, records)
+
+        def refuse_claim(rule, field, value)
+          return if @claimed[field.key] == value
+
+          message = "#{field.label} is worked out and can't be typed."
+          @refusals << Refusal.new(code: "worked_out", rule: rule.id, field: field.key, fields: [field.key], message: message)
+          @trace.add("refused", field, rule: rule, after: message)
+        end
+
+        def why_blank_after(rule, notes)
+          return notes.map(&:last).join("; ") if notes.any?
+
+          blank = rule.reads(@table).find { |key| @values[key].nil? }
+          blank ? "#{@table.field(blank).label} is blank" : "it comes to blank"
+        end
+
         def keep_typed(field, raw, value)
           before = @values[field.key]
           @values[field.key] = value
           @origins[field.key] = Origin.new(source: "typed")
           text = Values::Plain.text(raw, field)
           how = "typed #{text ? "“#{Values::Plain.cut(text, 60)}”" : "nothing"}"
-          @trace.add("read", field, before: field.show(before), after: field.show(value), how: how)
+          @trace.add("read", field, before: show(field, before), after: show(field, value), how: how)
         end
 
         def keep_unread(field, raw, unreadable)
@@ -128,7 +178,7 @@ module UpTack
         end
 
         def changes
-          @table.fields.filter_map do |field|
+          @plan.kept_fields.filter_map do |field|
             before = @old[field.key]
             after = @values[field.key]
             next if before == after
@@ -141,7 +191,7 @@ module UpTack
         def write_changes
           return if @refusals.any?
 
-          changes.each { |change| @trace.add("logged", change.field, before: change.field.show(change.before), after: change.field.show(change.after)) }
+          changes.each { |change| @trace.add("logged", change.field, before: show(change.field, change.before), after: show(change.field, change.after)) }
         end
       end
     end

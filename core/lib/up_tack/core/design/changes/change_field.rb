@@ -21,25 +21,22 @@ module UpTack
             table = plain_table(plain, @table)
             field = plain_field(table, @field)
             @summary = "Field #{field["label"]} of #{table["label"]} changed"
-            rename(table, field, tidy_label(@parts["label"])) if @parts.key?("label")
+            rename(project, plain, field, tidy_label(@parts["label"])) if @parts.key?("label")
             AddField::PARTS.each { |part| field[part] = @parts[part] if @parts.key?(part) }
             Project.from(plain)
           end
 
           private
 
-          def rename(table, field, label)
+          def rename(project, plain, field, label)
             return if label == field["label"]
 
-            @summary = "Field #{field["label"]} of #{table["label"]} renamed to #{label}"
-            key = key_for(label, table["fields"].map { |each| each["key"] } - [@field], "field")
-            rewrite(table, key) if key != @field
+            table = project.table(@table)
+            @summary = "Field #{field["label"]} of #{table.label} renamed to #{label}"
+            key = key_for(label, table.fields.map(&:key) - [@field], "field")
+            Rename.field(project, plain, table: @table, key: @field, to: key) if key != @field
             field["key"] = key
             field["label"] = label
-          end
-
-          def rewrite(table, key)
-            table["rules"] = table["rules"].map { |rule| Rules.from(rule).renamed(@field, key).to_plain }
           end
         end
       end

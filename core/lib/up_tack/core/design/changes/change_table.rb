@@ -7,7 +7,7 @@ module UpTack
         # Renames a table or changes its note. Its key follows the new name.
         class ChangeTable < Change
           # @param table [String] key
-          # @param parts [Hash{String=>Object}] "label", "one", "note"
+          # @param parts [Hash{String=>Object}] "label", "one", "note", "title"
           def initialize(table:, parts:)
             @table = table
             @parts = parts
@@ -17,8 +17,9 @@ module UpTack
             plain = project.to_plain
             table = plain_table(plain, @table)
             @summary = "Table #{table["label"]} changed"
-            rename(table, tidy_label(@parts["label"]), project) if @parts.key?("label")
+            rename(plain, table, tidy_label(@parts["label"]), project) if @parts.key?("label")
             %w[one note].each { |part| table[part] = presence(tidy_label(@parts[part])) if @parts.key?(part) }
+            table["title"] = @parts["title"] if @parts.key?("title")
             Project.from(plain)
           end
 
@@ -26,11 +27,13 @@ module UpTack
 
           def presence(text) = (text == "") ? nil : text
 
-          def rename(table, label, project)
+          def rename(plain, table, label, project)
             return if label == table["label"]
 
             @summary = "Table #{table["label"]} renamed to #{label}"
-            table["key"] = key_for(label, project.tables.map(&:key) - [@table], "table")
+            key = key_for(label, project.tables.map(&:key) - [@table], "table")
+            Rename.table(project, plain, key: @table, to: key) if key != @table
+            table["key"] = key
             table["label"] = label
           end
         end

@@ -8,7 +8,8 @@ module UpTack
         # 26300-2, 6.10). A moment is taken in the firm's time zone.
         module DateFunctions
           # @return [String, nil] what is wrong with a fixed date
-          UNREADABLE = lambda do |text|
+          UNREADABLE = lambda do |arguments|
+            text = arguments.first.is_a?(Nodes::Literal) && arguments.first.value
             next unless text.is_a?(String)
 
             "There is no date \"#{text}\"; write it as year-month-day, like date(\"2026-11-23\")." unless DateFunctions.iso(text)
@@ -16,12 +17,12 @@ module UpTack
 
           module_function
 
-          def all = reading + taking_apart + moving
+          def all = reading + taking_apart + hours + weeks + moving
 
           def reading
             [
-              make("today", {}, :date, "The day on which it is worked out.", "today()", "2026-11-23") { |evaluation| evaluation.context.clock.today },
-              make("now", {}, :moment, "The day and hour at which it is worked out.", "now()", "2026-11-23T09:30:00Z") { |evaluation| evaluation.context.clock.now },
+              make("today", {}, :date, "The day on which it is worked out.", "today()", "2026-11-23", fleeting: true) { |evaluation| evaluation.context.clock.today },
+              make("now", {}, :moment, "The day and hour at which it is worked out.", "now()", "2026-11-23T09:30:00Z", fleeting: true) { |evaluation| evaluation.context.clock.now },
               make("date", {text: %i[text moment date]}, :date, "A fixed date, written year-month-day; or the day of a moment.", 'date("2026-11-23")', "2026-11-23", literal: UNREADABLE) do |evaluation, given|
                 case given
                 when ::Time then evaluation.context.clock.day_of(given)
@@ -37,10 +38,74 @@ module UpTack
               part("year", "The year of a date.", "2026", &:year),
               part("month", "The month of a date, 1 to 12.", "11", &:month),
               part("day", "The day of the month of a date.", "23", &:day),
+              make("weekday", {date: :date, type?: :number}, :number, "The day of the week: 1 is Sunday; with 2 as type, 1 is Monday; with 3, Monday is 0.", 'weekday(date("2026-11-23"), 2)', "1") do |evaluation, date, type|
+                weekday(date, type ? type.to_i : 1) || evaluation.note(:no_such_type, "there is no such type of weekday")
+              end,
               make("days", {end: :date, start: :date}, :number, "How many days lie between two dates; the later one first.", 'days(date("2026-12-07"), date("2026-11-23"))', "14") do |_, last, first|
                 BigDecimal((last - first).to_i)
               end
             ]
+          end
+
+          def hours
+            [
+              make("time", {hour: %i[number text moment], minute?: :number, second?: :number}, :time, "A time of day, from its parts or written hour:minute; or that of a moment.", "time(9, 30)", "09:30:00") do |evaluation, hour, minute, second|
+                time_of(evaluation, hour, minute, second) || evaluation.note(:not_a_time, "there is no such time of day")
+              end,
+              part_of_day("hour", "The hour of a time or moment, 0 to 23.", "9", :hour, :hour),
+              part_of_day("minute", "The minute of a time or moment, 0 to 59.", "30", :minute, :min)
+            ]
+          end
+
+          def weeks
+            [
+              make("weeknum", {date: :date, mode?: :number}, :number, "The week of the year: weeks begin on Sunday, with 2 as mode on Monday; 21 is the week after ISO 8601.", 'weeknum(date("2026-11-23"), 21)', "48") do |evaluation, date, mode|
+                weeknum(date, mode ? mode.to_i : 1) || evaluation.note(:no_such_mode, "there is no such way of counting weeks")
+              end,
+              make("workdays", {start: :date, end: :date}, :number, "How many days from Monday to Friday there are from one date to another, both counted.", 'workdays(date("2026-11-23"), date("2026-12-07"))', "11") do |_, first, last|
+                BigDecimal((first <= last) ? workdays(first, last) : -workdays(last, first))
+              end
+            ]
+          end
+
+          # WEEKDAY of OpenFormula (6.10.20): 1 Sunday first, 2 Monday first, 3 Monday as 0.
+          def weekday(date, type)
+            case type
+            when 1 then BigDecimal(date.wday + 1)
+            when 2 then BigDecimal(date.cwday)
+            when 3 then BigDecimal(date.cwday - 1)
+            end
+          end
+
+          # WEEKNUM of OpenFormula (6.10.21): in modes 1 and 2 the week of 1 January is the first.
+          def weeknum(date, mode)
+            return BigDecimal(date.cweek) if [21, 150].include?(mode)
+            return unless [1, 2].include?(mode)
+
+            first = ::Date.new(date.year, 1, 1)
+            offset = (mode == 1) ? first.wday : first.cwday - 1
+            BigDecimal(((date.yday - 1 + offset) / 7) + 1)
+          end
+
+          def workdays(first, last)
+            weeks, rest = ((last - first).to_i + 1).divmod(7)
+            (weeks * 5) + (0...rest).count { |day| (last - day).cwday < 6 }
+          end
+
+          def time_of(evaluation, hour, minute, second)
+            case hour
+            when ::Time
+              local = evaluation.context.clock.local(hour)
+              DayTime.of(local.hour, local.min, local.sec)
+            when String then DayTime.read(hour.strip)
+            else DayTime.of(*[hour, minute, second].map { |each| each ? each.to_i : 0 })
+            end
+          end
+
+          def part_of_day(name, help, result, of_time, of_moment)
+            make(name, {time: %i[time moment]}, :number, help, "#{name}(time(9, 30))", result) do |evaluation, time|
+              BigDecimal(time.is_a?(DayTime) ? time.public_send(of_time) : evaluation.context.clock.local(time).public_send(of_moment))
+            end
           end
 
           def moving
@@ -73,8 +138,8 @@ module UpTack
             make(name, {date: :date}, :number, help, "#{name}(date(\"2026-11-23\"))", result) { |_, date| BigDecimal(work.call(date)) }
           end
 
-          def make(name, takes, returns, help, example, result, literal: nil, &work)
-            Function.new(name, group: "Dates", takes: takes, returns: returns, help: help, example: example, result: result, literal: literal, &work)
+          def make(name, takes, returns, help, example, result, literal: nil, fleeting: false, &work)
+            Function.new(name, group: "Dates", takes: takes, returns: returns, help: help, example: example, result: result, literal: literal, fleeting: fleeting, &work)
           end
         end
       end

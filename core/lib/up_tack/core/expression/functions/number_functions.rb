@@ -14,12 +14,44 @@ module UpTack
               make("round", {number: :number, places?: :number}, "Rounded to so many decimals; a half goes away from zero.", "round(2.345, 2)", "2.35") do |_, number, places|
                 Numbers.round(number, places.to_i)
               end,
-              make("floor", {number: :number}, "The next whole number below.", "floor(2.7)", "2") { |_, number| BigDecimal(number.floor) },
-              make("ceiling", {number: :number}, "The next whole number above.", "ceiling(2.1)", "3") { |_, number| BigDecimal(number.ceil) },
+              make("roundup", {number: :number, places?: :number}, "Rounded to so many decimals, away from zero.", "roundup(2.341, 2)", "2.35") do |_, number, places|
+                Numbers.round(number, places.to_i, BigDecimal::ROUND_UP)
+              end,
+              make("rounddown", {number: :number, places?: :number}, "Rounded to so many decimals, towards zero.", "rounddown(2.349, 2)", "2.34") do |_, number, places|
+                Numbers.round(number, places.to_i, BigDecimal::ROUND_DOWN)
+              end,
+              make("floor", {number: :number, step?: :number}, "The next multiple of a step below; the next whole number if no step is given.", "floor(2.7)", "2") do |evaluation, number, step|
+                multiple(number, step, :floor, evaluation)
+              end,
+              make("ceiling", {number: :number, step?: :number}, "The next multiple of a step above; the next whole number if no step is given.", "ceiling(47, 5)", "50") do |evaluation, number, step|
+                multiple(number, step, :ceil, evaluation)
+              end,
+              make("power", {number: :number, exponent: :number}, "A number raised to a power.", "power(2, 10)", "1024") do |evaluation, number, exponent|
+                Arithmetics.numbers("^", number, exponent, evaluation)
+              end,
+              make("sqrt", {number: :number}, "The square root; blank for a number below 0.", "sqrt(144)", "12") do |evaluation, number|
+                number.negative? ? evaluation.note(:no_number, "a number below 0 has no square root") : Numbers.root(number)
+              end,
+              extreme("min", "The smallest of several values; blanks are passed over. With one name, over linked records.", "min(3, 1, 2)", "1", :negative?),
+              extreme("max", "The largest of several values; blanks are passed over. With one name, over linked records.", "max(3, 1, 2)", "3", :positive?),
               make("mod", {number: :number, divisor: :number}, "What is left over by a division; it has the sign of the divisor.", "mod(17, 5)", "2") do |evaluation, number, divisor|
                 Arithmetics.numbers("mod", number, divisor, evaluation)
               end
             ]
+          end
+
+          # @return [BigDecimal, nil]
+          def multiple(number, step, direction, evaluation)
+            return BigDecimal(number.public_send(direction)) unless step
+            return evaluation.note(:division_by_zero, "division by zero") if step.zero?
+
+            Numbers.multiply(BigDecimal((number / step.abs).public_send(direction)), step.abs)
+          end
+
+          def extreme(name, help, example, result, better)
+            Function.new(name, group: "Numbers", takes: {value: :any, "more*": :any}, returns: :any, alike: true, blanks: true, help: help, example: example, result: result) do |_, *values|
+              values.compact.reduce { |best, value| Comparing.order(value, best).public_send(better) ? value : best }
+            end
           end
 
           def make(name, takes, help, example, result, &work)

@@ -5,7 +5,7 @@ module UpTack
     module Expression
       module Nodes
         # `value between low and high`, both ends included.
-        class Within < Node
+        class Range < Node
           attr_reader :value, :low, :high
 
           def initialize(value:, low:, high:, **place)
@@ -16,7 +16,7 @@ module UpTack
           end
 
           def children = [value, low, high]
-          def accept(visitor) = visitor.within(self)
+          def accept(visitor) = visitor.range(self)
         end
       end
     end

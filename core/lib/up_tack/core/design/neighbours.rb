@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # The tables of one project, as each of them knows the others: where links
+      # lead, what links back, and what is worked out from what. Filled once,
+      # when the project is built.
+      class Neighbours
+        # @return [Hash{String=>Table}] by key
+        attr_reader :tables
+
+        def initialize
+          @tables = {}
+          @scopes = {}
+        end
+
+        # @param tables [Array<Table>] all of them
+        def settle(tables) = @tables = tables.to_h { |table| [table.key, table] }.freeze
+
+        # @return [Expression::Scope]
+        def scope(table) = @scopes[table.key] ||= build(table)
+
+        # @return [Analysis::Upkeep]
+        def upkeep = @upkeep ||= Analysis::Upkeep.new(tables.values)
+
+        # @return [Array<Array(Table, Field)>] tables with their links to a table
+        def links_to(key)
+          tables.values.flat_map { |table| table.fields.select { |field| field.link? && field.target == key }.map { |field| [table, field] } }
+        end
+
+        private
+
+        def build(table)
+          Expression::Scope.new(
+            table.fields.map { |field| entry(table, field) },
+            key: table.key, label: table.label, title: table.title_field&.key, reverses: -> { reverses(table) }
+          )
+        end
+
+        def entry(table, field)
+          Expression::Scope::Entry.new(
+            key: field.key, label: field.label, type: field.kind, choices: (field.choices if field.type == "choice"),
+            show: ->(value) { field.show(value) }, target: (-> { scope(tables.fetch(field.target)) } if field.link?),
+            reverse: (field.reverse.to_s == "") ? table.label : field.reverse, computed: computed(table, field)
+          )
+        end
+
+        # Works out a field that a record does not bring along: one that is never
+        # kept, or that a new record has yet to be given.
+        def computed(table, field)
+          rule = table.calculation(field.key) or return
+          return if rule.once?
+
+          lambda do |evaluation|
+            formula = upkeep.calculation(table.key, field.key).formula
+            value = field.settle(formula.call(evaluation))
+            value unless value.is_a?(Values::Unreadable)
+          end
+        end
+
+        def reverses(table)
+          links_to(table.key).map { |other, field| Expression::Scope::Reverse.new(scope: scope(other), link: scope(other)[field.key]) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # Carries a new key of a field or table into everything that uses the old
+      # one: formulas of all tables, filters, links and titles.
+      module Rename
+        module_function
+
+        # @param project [Project] before
+        # @param plain [Hash] its plain form, which is changed
+        def field(project, plain, table:, key:, to:)
+          everywhere(project, plain, of: table, key: key, to: to)
+          home = plain["tables"].find { |each| each["key"] == table }
+          home["title"] = to if home["title"] == key
+        end
+
+        # @param project [Project] before
+        # @param plain [Hash] its plain form, which is changed
+        def table(project, plain, key:, to:)
+          everywhere(project, plain, of: key, key: nil, to: to)
+          plain["tables"].each do |each|
+            each["fields"].each { |field| field["target"] = to if field["target"] == key }
+          end
+        end
+
+        def everywhere(project, plain, **renaming)
+          project.tables.zip(plain["tables"]) do |design, table|
+            table["rules"] = design.rules.map { |rule| rule.renamed(design, **renaming) }
+            filters = design.filters.map { |filter| filter.to_plain.merge("formula" => in_filter(filter, design, **renaming)) }
+            table["filters"] = filters if filters.any?
+          end
+        end
+
+        def in_filter(filter, design, of:, key:, to:)
+          Expression::Renaming.of(filter.formula, filter.compiled(design).references, table: of, key: key, to: to)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # Checks one aggregate: that the records are linked, that its value is of a
+      # type it can take, and that its condition is one.
+      class AggregateCheck
+        # @param checker [Checker] takes problems and references
+        # @param node [Nodes::Aggregate]
+        # @param scope [Scope] of the record that the aggregate belongs to
+        def initialize(checker, node, scope)
+          @checker = checker
+          @node = node
+          @scope = scope
+          @aggregation = Aggregation[node.name]
+        end
+
+        # @return [Symbol] the type of the whole
+        def type
+          source = Source.new(@scope, @node.source)
+          @checker.refer_all(source.references)
+          check_separator
+          inner = inside(source)
+          return :broken if inner == :broken
+
+          @aggregation.result(inner)
+        rescue Source::Mistake => e
+          @checker.problem(e.segment, e.message)
+        end
+
+        private
+
+        def inside(source)
+          @checker.within(source.reverse.scope, source.steps) do
+            check_condition
+            value_type(source)
+          end
+        end
+
+        def check_condition
+          condition = @node.condition or return
+          type = condition.accept(@checker)
+          return if Types.fit?(type, :yes_no)
+
+          @checker.problem(condition, "`where` needs a condition, something that is yes or no; this is #{Types.phrase(type)}.")
+        end
+
+        def check_separator
+          separator = @node.separator or return
+          type = separator.accept(@checker)
+          @checker.problem(separator, "What stands between the parts is a text; this is #{Types.phrase(type)}.") unless Types.fit?(type, :text)
+        end
+
+        def value_type(source)
+          return without_value(source) if source.value.empty?
+
+          value = Aggregation.value_node(source.value)
+          return @checker.problem(source.value.first, "`count` counts records, not values; a condition says which: `count(#{@node.source.first.key} where #{source.value.first.key} is not blank)`.") if @node.name == "count"
+
+          type = value.accept(@checker)
+          return type if type == :broken
+          return @checker.problem(source.value.last, @checker.link_mistake(value)) if type == :link
+          return type if @aggregation.takes?(type)
+
+          @checker.problem(source.value.last, "`#{@node.name}` takes #{@aggregation.taken_in_words}; this is #{Types.phrase(type)}.")
+        end
+
+        def without_value(source)
+          return :number if @node.name == "count"
+
+          table = source.reverse.scope
+          field = table.entries.values.find { |entry| @aggregation.takes?(entry.type) }
+          such = field ? ", as in `#{@node.name}(#{@node.source.map(&:key).join(".")}.#{field.key})`" : ""
+          @checker.problem(@node, "Say which field of #{table.label} to take#{such}.")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # Compiles one aggregate: finds the record it starts from, goes over the
+      # linked ones and keeps account.
+      class AggregateRun
+        # @param compiler [Compiler] of the record outside
+        # @param scope [Scope] the same record's
+        # @param node [Nodes::Aggregate] checked
+        def initialize(compiler, scope, node)
+          @compiler = compiler
+          @scope = scope
+          @node = node
+          @source = Source.new(scope, node.source)
+          @aggregation = Aggregation[node.name]
+        end
+
+        # @return [Proc]
+        def to_proc
+          start = starting_id
+          last = @source.steps.last
+          table, link = last.table, last.key
+          separator = @node.separator ? @compiler.compile(@node.separator) : ->(_) { ", " }
+          value, condition = inside
+          aggregation = @aggregation
+          lambda do |evaluation|
+            account = aggregation.account(separator.call(evaluation))
+            id = start.call(evaluation)
+            next account.result unless id
+
+            evaluation.context.records.each_linked(table, link, id) do |number, values|
+              record = evaluation.linked(number, values)
+              next if condition && !condition.call(record)
+
+              found = value.call(record)
+              account.add(found) unless found.nil?
+            end
+            account.result
+          end
+        end
+
+        private
+
+        # The number of the record to which the others are linked: this one's, or
+        # that at the end of the links before.
+        def starting_id
+          links = @source.steps[0...-1]
+          return ->(evaluation) { evaluation.id } if links.empty?
+
+          first, *rest = links
+          lambda do |evaluation|
+            rest.reduce(evaluation.values[first.key]) do |id, step|
+              id && evaluation.context.records.find(step.table, id)&.fetch(step.key, nil)
+            end
+          end
+        end
+
+        # @return [Array(Proc, Proc)] the value and the condition, for a linked record
+        def inside
+          compiler = Compiler.new(@source.reverse.scope.within(@scope))
+          condition = @node.condition && compiler.compile(@node.condition)
+          return [->(_) { true }, condition] if @source.value.empty?
+
+          value = Aggregation.value_node(@source.value)
+          [(@node.name == "join") ? compiler.as_text(value) : compiler.compile(value), condition]
+        end
+      end
+    end
+  end
+end

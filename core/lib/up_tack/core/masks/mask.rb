@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Masks
+      # A mask made ready to be held against texts.
+      class Mask
+        # @return [Array] as Reader gives them
+        attr_reader :parts
+
+        def initialize(parts)
+          @parts = parts
+          freeze
+        end
+
+        # @param text [String]
+        # @return [Boolean] whether the whole text is written as the mask says.
+        #   All ways of reading it are followed side by side, so that no mask and
+        #   no text can make it slow.
+        def fits?(text)
+          characters = text.grapheme_clusters
+          characters.length <= MOST * 10 && after(parts, characters, [0]).include?(characters.length)
+        end
+
+        private
+
+        # @return [Array<Integer>] the places that can be reached from some places
+        def after(parts, characters, places)
+          parts.reduce(places) { |reached, part| beyond(part, characters, reached) }
+        end
+
+        def beyond(part, characters, places)
+          case part
+          when Reader::Literal then places.filter_map { |at| at + part.characters.length if characters[at, part.characters.length] == part.characters }
+          when Reader::Optional then places | after(part.parts, characters, places)
+          else repeated(part, characters, places)
+          end
+        end
+
+        def repeated(part, characters, places)
+          test = Classes::ALL.fetch(part.name)
+          found = part.least.zero? ? places : []
+          (1..part.most).each do |count|
+            places = places.filter_map { |at| at + 1 if at < characters.length && test.match?(characters[at]) }
+            break if places.empty?
+
+            found |= places if count >= part.least
+          end
+          found
+        end
+      end
+    end
+  end
+end

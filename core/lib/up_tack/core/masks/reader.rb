@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+require "strscan"
+
+module UpTack
+  module Core
+    module Masks
+      # Reads a mask into its parts.
+      class Reader
+        # A class with how often it may stand.
+        Repeated = Struct.new(:name, :least, :most, keyword_init: true)
+        # Characters that stand as they are.
+        Literal = Struct.new(:characters, keyword_init: true)
+        # Parts that may be missing.
+        Optional = Struct.new(:parts, keyword_init: true)
+
+        def initialize(text)
+          @text = text
+          @scanner = StringScanner.new(text)
+        end
+
+        # @return [Array<Repeated, Literal, Optional>]
+        # @raise [Invalid]
+        def parts
+          mistake("A mask has at most #{LONGEST} characters.", LONGEST, @text.length) if @text.length > LONGEST
+          found = sequence(0)
+          mistake("This `]` closes nothing.", place, place + 1) unless @scanner.eos?
+          mistake("A mask needs at least one part, such as `3DIGIT`.", 0, @text.length) if found.empty?
+          found
+        end
+
+        private
+
+        def place = @scanner.charpos
+
+        def sequence(depth)
+          found = []
+          loop do
+            @scanner.skip(/[[:space:]]+/)
+            return found if @scanner.eos? || @scanner.check(/\]/)
+
+            found << part(depth)
+          end
+        end
+
+        def part(depth)
+          from = place
+          if @scanner.skip(/\[/) then optional(from, depth)
+          elsif @scanner.skip(/"/) then literal(from)
+          else repeated(from)
+          end
+        end
+
+        def optional(from, depth)
+          mistake("Optional parts stand at most #{DEEPEST} deep within one another.", from, from + 1) if depth >= DEEPEST
+          inner = sequence(depth + 1)
+          mistake("This `[` is not closed.", from, from + 1) unless @scanner.skip(/\]/)
+          Optional.new(parts: inner)
+        end
+
+        def literal(from)
+          characters = @scanner.scan(/[^"]*/)
+          mistake("This literal is not closed; a double quote is missing.", from, place) unless @scanner.skip(/"/)
+          Literal.new(characters: characters.grapheme_clusters)
+        end
+
+        def repeated(from)
+          counts = @scanner.scan(/\d*\*?\d*/)
+          name = @scanner.scan(/[A-Za-z]+/)
+          unless name
+            @scanner.getch if place == from
+            mistake("A kind of character is expected here: #{Classes::ALL.keys.join(", ")}.", from, [place, from + 1].max)
+          end
+          mistake("There is no kind of character `#{name}`; there are #{Classes::ALL.keys.join(", ")}.", from, place) unless Classes::ALL.key?(name.upcase)
+
+          least, most = bounds(counts)
+          mistake("A repetition goes up to #{MOST}, the smaller number first.", from, place) if most > MOST || least > most || most.zero?
+          Repeated.new(name: name.upcase, least: least, most: most)
+        end
+
+        def bounds(counts)
+          return [1, 1] if counts.empty?
+          return [counts.to_i, counts.to_i] unless counts.include?("*")
+
+          low, high = counts.split("*", -1)
+          [low.to_i, high.empty? ? MOST : high.to_i]
+        end
+
+        def mistake(message, from, to) = raise(Invalid.new(message, from, to))
+      end
+    end
+  end
+end

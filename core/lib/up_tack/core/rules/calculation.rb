@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # A field whose value comes from a formula. How it is kept is one of three:
+      #
+      # always:: equal to the formula at all times, kept with the record
+      # shown::  worked out whenever somebody looks, never kept
+      # once::   worked out when the record is made, or when its inputs are first
+      #          there; after that a plain value
+      class Calculation < Rule
+        PARTS = %w[formula keeping].freeze
+        KEEPING = %w[always shown once].freeze
+
+        def self.kind = "calculation"
+        def self.stage = "calculate"
+
+        # @return [String] one of KEEPING
+        def keeping = @parts["keeping"] || "always"
+
+        def always? = keeping == "always"
+        def shown? = keeping == "shown"
+        def once? = keeping == "once"
+
+        def problems(table)
+          missing = missing_field(table)
+          return missing if missing.any?
+          return [problem("keeping", "A calculated field is kept `always`, `shown` or worked out `once`.")] unless KEEPING.include?(keeping)
+          return [problem("field", "#{table.field(field).label} is worked out by a rule already; change that one.")] if doubled?(table)
+
+          found = formula_problems(table, expecting: table.field(field).kind)
+          (found.any? || once?) ? found : of_lasting(table)
+        end
+
+        def reads(table) = formula(table).reads
+        def writes = [field]
+        def names(table) = [field, *formula_names(table)].uniq
+        def references(table) = formula(table).references
+
+        # @return [Expression::Formula]
+        # @raise [Expression::Invalid]
+        def formula(table) = compiled(table, expecting: table.field(field)&.kind)
+
+        def words(table) = Expression::Words.new(table.scope).of(tree)
+
+        def sentence(table)
+          label = table.field(field).label
+          case keeping
+          when "once" then "#{label} is worked out once as #{words(table)}."
+          when "shown" then "#{label} is shown as #{words(table)} and not kept."
+          else "#{label} always equals #{words(table)}."
+          end
+        end
+
+        # @return [Compiled]
+        def compile(table)
+          Compiled.new(rule: self, field: table.field(field), formula: formula(table), origin: words(table))
+        end
+
+        # A calculation made ready to run.
+        Compiled = Struct.new(:rule, :field, :formula, :origin, keyword_init: true) do
+          # @param working [Save::Working]
+          def apply(working)
+            unread = working.unreadable_among(formula.reads)
+            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+
+            rule.once? ? apply_once(working) : apply_always(working)
+          end
+
+          private
+
+          def apply_always(working)
+            evaluation = working.evaluation
+            value = formula.call(evaluation)
+            working.calculate(rule, field, value, origin: origin, how: -> { formula.with_values(evaluation) }, notes: evaluation.notes)
+          end
+
+          def apply_once(working)
+            return working.skip(rule, field, working.cleared?(field.key) ? "cleared by hand" : "filled by hand") if working.typed?(field.key)
+            return working.skip(rule, field, "worked out once, before") unless due?(working)
+
+            evaluation = working.evaluation
+            value = formula.call(evaluation)
+            working.set(rule, field, value, origin: origin, how: -> { formula.with_values(evaluation) }, notes: evaluation.notes)
+          end
+
+          # A record that exists gets its value when its inputs are first there,
+          # which is to say that they were not there before.
+          def due?(working)
+            working.new? || (working.values[field.key].nil? && formula.call(working.evaluation_before).nil?)
+          end
+        end
+
+        private
+
+        def problem(part, message) = Design::Problem.new(part: part, message: message)
+
+        def doubled?(table)
+          table.rules.any? { |other| other.is_a?(Calculation) && other.field == field && !other.equal?(self) }
+        end
+
+        # What always holds can't depend on the moment of a save, nor be begun with.
+        def of_lasting(table)
+          momentary = formula(table).momentary
+          default = table.rules.find { |other| other.is_a?(Default) && other.field == field }
+          if momentary.any?
+            [problem("formula", "#{momentary.first} is known only while a record is saved, so nothing can always equal it. Work the field out once instead.")]
+          elsif default
+            [problem("field", "#{table.field(field).label} has a default, which this would overrule; take the default off first.")]
+          else
+            []
+          end
+        end
+      end
+    end
+  end
+end

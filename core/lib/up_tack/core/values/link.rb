@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Values
+      # A link to a record of another table, kept as that record's number. A
+      # program gives the number; a person gives the name, as it is shown.
+      module Link
+        # Names tried in a message when several records have the same one.
+        MOST_EXAMPLES = 5
+
+        module_function
+
+        def key = "link"
+        def label = "Link"
+        def kind = :link
+        def column = :bigint
+
+        def read(raw, field, reading)
+          return existing(raw, field, reading) if raw.is_a?(Integer)
+
+          text = Plain.text(raw, field)
+          return text unless text.is_a?(String)
+          return if text.strip.empty?
+
+          named(text.strip, field, reading)
+        end
+
+        # @param records [#title] Ports::NoRecords where names are not to be had
+        def show(value, field, records = Save::Ports::NoRecords)
+          return "" if value.nil?
+
+          (field && records.title(field.target, value)) || "No. #{value}"
+        end
+
+        def dump(value) = value
+        def load(plain) = plain && Integer(plain)
+
+        def existing(number, field, reading)
+          return number if number.positive? && number < 2**62 && (reading.nil? || reading.records.find(field.target, number))
+
+          Unreadable.new(code: "no_such_record", message: "#{field.label}: there is no record #{number}; it may have been deleted.")
+        end
+
+        def named(text, field, reading)
+          found = reading.records.named(field.target, text)
+          found = [text.to_i] if found.empty? && text.match?(/\A\d{1,15}\z/) && reading.records.find(field.target, text.to_i)
+          return found.first if found.one?
+          return Unreadable.new(code: "no_such_record", message: "#{field.label}: nothing is called #{Plain.quoted(text)}.") if found.empty?
+
+          numbers = found.first(MOST_EXAMPLES).map { |id| "No. #{id}" }.join(", ")
+          Unreadable.new(code: "several_records", message: "#{field.label}: several are called #{Plain.quoted(text)} (#{numbers}#{", …" if found.length > MOST_EXAMPLES}); pick the one that is meant.")
+        end
+      end
+    end
+  end
+end
