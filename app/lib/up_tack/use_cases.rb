@@ -9,10 +9,11 @@ module UpTack
     Record = Struct.new(:id, :version, :values, keyword_init: true)
 
     # An answer to a wish to save.
-    # state:: :saved, :refused or :conflict
+    # state:: :saved, :refused, :conflict, or :linked when other records stand against a deletion
     # record:: the Record as it is now
     # outcome:: what came out of the core
     # theirs:: on a conflict, the entries that somebody else added meanwhile
-    Answer = Struct.new(:state, :record, :outcome, :theirs, keyword_init: true)
+    # reasons:: what stands against a deletion, in sentences
+    Answer = Struct.new(:state, :record, :outcome, :theirs, :reasons, keyword_init: true)
   end
 end

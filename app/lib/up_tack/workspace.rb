@@ -48,11 +48,17 @@ module UpTack
     # @raise [Store::NotFound]
     def table(key) = project.table(key) || raise(Store::NotFound, "There is no table `#{key}`.")
 
+    # @return [Hash{String=>Core::Save::Plan}] all, by table
+    def plans = compiled.plans
+
     # @return [Core::Save::Plan]
     def plan(key) = compiled.plans.fetch(table(key).key)
 
-    # @return [Core::Save::Context]
-    def context = Core::Save::Context.new(clock: clock, person: person)
+    # @return [Core::Save::Context] that looks at other records afresh
+    def context
+      records = Store::LinkedRecords.new(compiled.plans)
+      records.context = Core::Save::Context.new(clock: clock, person: person, records: records)
+    end
 
     # Runs the block in one transaction, by the design as it is once every writer
     # before has finished: what this request saw earlier may be past.

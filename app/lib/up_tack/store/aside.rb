@@ -44,8 +44,7 @@ module UpTack
       # @return [Boolean] whether there were any
       def take_values(field)
         name = names(field.id).last or return false
-        model = Rows.model(name)
-        model.pluck(:id, :value).each { |id, value| yield id, value }
+        connection.select_rows("SELECT id, value FROM #{quoted(name)}").each { |id, value| yield id, value }
         connection.drop_table(name)
         true
       end

@@ -7,13 +7,18 @@ module UpTack
       module_function
 
       # @param changes [Array<Core::Save::Change>]
+      # @param followed [Hash{Array(String, String)=>Integer}] how many calculated
+      #   values of other records became other ones, by table and field
+      # @param workspace [Workspace] of whoever saves
       # @return [Entry]
-      def add(table:, record_id:, action:, changes:, person:, way:, title:, at:, revision_id:)
+      def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {})
         entry = Entry.create!(
-          made_at: at, person_id: person.id, person_name: person.name, way: way, action: action,
-          table_id: table.id, record_id: record_id, record_title: title, revision_id: revision_id
+          made_at: workspace.clock.now, person_id: workspace.person.id, person_name: workspace.person.name, way: way, action: action,
+          table_id: table.id, record_id: record_id, record_title: title, revision_id: workspace.revision_id,
+          followed: followed.empty? ? nil : JSON.generate(followed_by_label(workspace.project, followed))
         )
-        rows = changes.map { |change| row(entry, change) }
+        records = workspace.context.records
+        rows = changes.map { |change| row(entry, change, records) }
         FieldChange.insert_all!(rows) if rows.any?
         entry
       end
@@ -33,6 +38,11 @@ module UpTack
         Entry.where(table_id: table.id, record_id: record_id).where("id > ?", version).includes(:field_changes).order(:id).to_a
       end
 
+      # @return [Array<Integer>] those of some records in which a field had a value once
+      def ever_given(table, field, record_ids)
+        Entry.joins(:field_changes).where(table_id: table.id, record_id: record_ids, up_tack_changes: {field_id: field.id}).distinct.pluck(:record_id)
+      end
+
       # @param before [Integer, nil] only entries older than this one
       # @return [Array<Entry>] newest first
       def entries(table: nil, record_id: nil, before: nil, limit: 50)
@@ -43,12 +53,25 @@ module UpTack
         scope.to_a
       end
 
-      def row(entry, change)
-        values = change.field.values
+      def row(entry, change, records)
         {
           entry_id: entry.id, field_id: change.field.id, field_label: change.field.label, type: change.field.type,
-          before: json(values.dump(change.before)), after: json(values.dump(change.after)), rule_id: change.rule
+          before: json(plain(change.field, change.before, records)), after: json(plain(change.field, change.after, records)), rule_id: change.rule
         }
+      end
+
+      # A link is logged with the name that it had then: the record may be gone
+      # when somebody reads the log.
+      def plain(field, value, records)
+        return if value.nil?
+
+        field.link? ? {"id" => value, "title" => field.show(value, records)} : field.values.dump(value)
+      end
+
+      def followed_by_label(project, followed)
+        followed.reject { |_, count| count.zero? }.map do |(table, key), count|
+          {"table" => project.table(table).label, "field" => project.table(table).field(key).label, "count" => count}
+        end
       end
 
       def json(plain) = plain.nil? ? nil : JSON.generate(plain)

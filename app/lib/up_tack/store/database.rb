@@ -18,6 +18,14 @@ module UpTack
 
       module_function
 
+      # Teaches a connection how formulas compare texts, so that sorting by it is
+      # the same as comparing what is shown.
+      def teach(connection)
+        connection.raw_connection.create_function("UP_TACK_FOLDED", 1, SQLite3::Constants::TextRep::UTF8 | SQLite3::Constants::TextRep::DETERMINISTIC) do |function, text|
+          function.result = text.nil? ? nil : Core::Expression::Text.folded(text.to_s)
+        end
+      end
+
       # Opens the file, makes it if need be, and brings its system tables up to date.
       # @param path [String]
       def open(path)
@@ -27,7 +35,21 @@ module UpTack
           adapter: "sqlite3", database: path, pool: 16, timeout: BUSY_TIMEOUT,
           default_transaction_mode: :immediate, pragmas: {synchronous: "full"}
         )
+        teach_each
         write { SystemTables.prepare(connection) }
+      end
+
+      # Once for each connection of the pool, when it is first taken out of it.
+      def teach_each
+        return if @teaching
+
+        @teaching = true
+        taught = ObjectSpace::WeakMap.new
+        ActiveRecord::ConnectionAdapters::SQLite3Adapter.set_callback(:checkout, :after) do |connection|
+          raw = connection.raw_connection
+          Database.teach(connection) unless taught.key?(raw)
+          taught[raw] = true
+        end
       end
 
       def close = ActiveRecord::Base.connection_handler.clear_all_connections!

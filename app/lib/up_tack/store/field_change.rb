@@ -12,8 +12,18 @@ module UpTack
       # @return [Array(Object, Object)] the values before and after
       def values
         type = Core::Values[self.type]
-        [before, after].map { |json| json && type.load(JSON.parse(json)) }
+        parsed.map { |plain| plain.is_a?(Hash) ? plain["id"] : type.load(plain) }
       end
+
+      # @param field [Core::Design::Field, nil] as it is now, if it is still of that type
+      # @return [Array(String, String)] the same as people read them; a link by the name it had then
+      def texts(field)
+        parsed.zip(values).map { |plain, value| plain.is_a?(Hash) ? plain["title"] : Core::Values[type].show(value, field) }
+      end
+
+      private
+
+      def parsed = [before, after].map { |json| json && JSON.parse(json) }
     end
   end
 end

@@ -3,12 +3,9 @@
 module UpTack
   module Store
     # Makes the real tables follow the design, inside the caller's transaction.
-    #
-    # Nothing is thrown away: the values of a field that goes, or that changes
-    # its type, are set aside and come back with an undo. Columns are dropped and
-    # renamed by the statements that SQL has for it rather than through Active
-    # Record, which copies the whole table on SQLite and in doing so forgets
-    # which record numbers were given, so that one would be given again.
+    # Nothing is thrown away: the values of a field that goes, that changes its
+    # type or that is worked out from now on are set aside and come back with an
+    # undo.
     class Physical
       # @param from [Core::Design::Project, nil]
       # @param to [Core::Design::Project]
@@ -23,13 +20,21 @@ module UpTack
       def follow
         old_tables = @from ? @from.tables.to_h { |table| [table.id, table] } : {}
         new_tables = @to.tables.to_h { |table| [table.id, table] }
-        (old_tables.keys - new_tables.keys).each { |id| Aside.put_table(old_tables[id]) }
+        (old_tables.keys - new_tables.keys).each { |id| put_table(old_tables[id]) }
         rename_tables(old_tables, new_tables)
-        (new_tables.keys - old_tables.keys).each { |id| bring_table(new_tables[id]) }
+        brought = (new_tables.keys - old_tables.keys).map { |id| new_tables[id] }
+        brought.each { |table| bring_table(table) }
+        brought.each { |table| bring_links(table) }
         (new_tables.keys & old_tables.keys).each { |id| alter(old_tables[id], new_tables[id]) }
       end
 
       private
+
+      # A table that is set aside lets go of the records that it links to.
+      def put_table(table)
+        links(table).each { |field| put_column(table, field) }
+        Aside.put_table(table)
+      end
 
       # Two steps, so that two tables can change names.
       def rename_tables(old_tables, new_tables)
@@ -42,43 +47,54 @@ module UpTack
         return if Aside.take_table(table)
 
         @connection.create_table(table.key) do |t|
-          table.fields.each { |field| t.column(field.key, field.values.column) }
+          (table.kept_fields - links(table)).each { |field| t.column(field.key, field.values.column) }
         end
       end
+
+      def bring_links(table) = links(table).each { |field| bring_column(table, field) }
+
+      def links(table) = table.kept_fields.select(&:link?)
 
       def alter(old, new)
         before = old.fields.to_h { |field| [field.id, field] }
         after = new.fields.to_h { |field| [field.id, field] }
-        (before.keys - after.keys).each { |id| remove_column(new, before[id]) }
-        rename_columns(new, before, after)
-        (before.keys & after.keys).each do |id|
-          Retyping.new(new, before[id], after[id], @to.conventions).run(back: @back) if before[id].type != after[id].type
-        end
-        (after.keys - before.keys).each { |id| add_column(new, after[id]) }
+        gone, stays = before.keys.partition { |id| !after.key?(id) || !new.kept?(after[id].key) }
+        gone.each { |id| put_column(old, before[id], under: new) if old.kept?(before[id].key) }
+        kept = stays.select { |id| old.kept?(before[id].key) }
+        rename_columns(new, kept, before, after)
+        kept.each { |id| change_column(old, new, before[id], after[id]) }
+        (after.keys - kept).each { |id| bring_column(new, after[id]) if new.kept?(after[id].key) }
       end
 
-      def remove_column(table, field)
-        Aside.put_column(table, field)
-        sql("ALTER TABLE #{quoted(table.key)} DROP COLUMN #{quoted(field.key)}")
+      def put_column(table, field, under: table)
+        Aside.put_column(under, field)
+        Columns.drop(under, field)
       end
 
-      def rename_columns(table, before, after)
-        renamed = (before.keys & after.keys).map { |id| [before[id].key, after[id].key, id] }.reject { |old, new, _| old == new }
-        renamed.each { |old, _, id| rename_column(table, old, "up_tack_moving_#{id}") }
-        renamed.each { |_, new, id| rename_column(table, "up_tack_moving_#{id}", new) }
-      end
-
-      def rename_column(table, old, new)
-        sql("ALTER TABLE #{quoted(table.key)} RENAME COLUMN #{quoted(old)} TO #{quoted(new)}")
-      end
-
-      def add_column(table, field)
-        @connection.add_column(table.key, field.key, field.values.column)
+      def bring_column(table, field)
+        Columns.add(table, field)
         Aside.take_column(table, field)
+        Columns.clear_dangling(table, field) if field.link?
       end
 
-      def sql(statement) = @connection.execute(statement)
-      def quoted(name) = @connection.quote_table_name(name)
+      def rename_columns(table, ids, before, after)
+        renamed = ids.map { |id| [before[id].key, after[id].key, id] }.reject { |old, new, _| old == new }
+        renamed.each { |old, _, id| Columns.rename(table, old, "up_tack_moving_#{id}") }
+        renamed.each { |_, new, id| Columns.rename(table, "up_tack_moving_#{id}", new) }
+      end
+
+      def change_column(old, new, before, after)
+        Retyping.new(@from, @to, new, before, after).run(back: @back) if Retyping.needed?(@from, @to, before, after)
+        follow_rule(old, new, before, after)
+      end
+
+      # What people typed is set aside when a field begins to be worked out.
+      def follow_rule(old, new, before, after)
+        was = old.worked_out?(before.key)
+        is = new.worked_out?(after.key)
+        Aside.put_column(new, after) if is && !was && !@back
+        Aside.take_column(new, after) if was && !is && @back
+      end
     end
   end
 end

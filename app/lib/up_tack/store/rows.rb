@@ -2,17 +2,20 @@
 
 module UpTack
   module Store
-    # The records of one of the builder's tables, as hashes of values by field
-    # key, read from and written to a real table of typed columns.
+    # The records of one of the builder's tables, as hashes of kept values by
+    # field key, read from and written to a real table of typed columns.
     class Rows
       # A place in a sorted list, after which the next page begins.
       Cursor = Struct.new(:value, :id, keyword_init: true)
+      # Records fetched at a time when all of them are gone through.
+      BATCH = 2_000
 
       # @param table [Core::Design::Table]
       def initialize(table)
         @table = table
-        @keys = table.fields.map(&:key)
+        @fields = table.kept_fields
         @model = Rows.model(table.key)
+        @layout = @fields.each_with_index.to_h { |field, index| [field.key, [index + 1, Cells.reader(field)]] }
       end
 
       # A nameless model, made anew for each state of the design: it is used for
@@ -28,7 +31,21 @@ module UpTack
       end
 
       # @return [Hash{String=>Object}, nil]
-      def find(id) = hashes(@model.where(id: id)).first&.last
+      def find(id) = rows(@model.where(id: id)).first&.last&.to_h
+
+      # @return [Hash{Integer=>Hash{String=>Object}}] those that exist, in the order asked for
+      def find_all(ids)
+        found = ids.each_slice(500).flat_map { |some| rows(@model.where(id: some)) }.to_h
+        ids.filter_map { |id| found[id] && [id, found[id].to_h] }.to_h
+      end
+
+      # @return [Array<Array(Integer, Row)>] the records whose link points to one of some others
+      def linked(link, ids) = rows(@model.where(link => ids).order(:id))
+
+      # @return [Array<Array(Integer, Row)>] the same for one record, from a number on, a batch at a time
+      def linked_after(link, id, after) = rows(@model.where(link => id).where("id > ?", after).order(:id).limit(BATCH))
+
+      def count_linked(link, ids) = @model.where(link => ids).count
 
       def count = @model.count
 
@@ -36,47 +53,53 @@ module UpTack
       # @param after [Cursor, nil]
       def page(sort: nil, descending: false, after: nil, limit: 100)
         field = sort && @table.field(sort)
-        hashes(Sorting.new(@model, field, descending).page(after).limit(limit))
+        rows(Sorting.new(@model, field, descending).page(after).limit(limit)).map { |id, row| [id, row.to_h] }
       end
 
-      # @yield [id, values] for every record, in order of number, a few hundred at a time
-      def each
+      # @param ids [Array<Integer>, nil] only these; nil for all
+      # @yield [Array<Array(Integer, Row)>] in order of number, some thousands at a time
+      def each_batch(ids = nil, &block)
+        return ids.sort.each_slice(500) { |some| block.call(rows(@model.where(id: some).order(:id))) } if ids
+
         last = 0
         loop do
-          batch = hashes(@model.where("id > ?", last).order(:id).limit(500))
-          batch.each { |id, values| yield id, values }
-          break if batch.length < 500
+          batch = rows(@model.where("id > ?", last).order(:id).limit(BATCH))
+          block.call(batch) if batch.any?
+          break if batch.length < BATCH
 
           last = batch.last.first
         end
       end
 
+      # @yield [id, row] for every record, in order of number
+      def each(&block) = each_batch { |batch| batch.each(&block) }
+
       # @return [Integer] the new record's number
       def insert(values)
-        @model.insert_all!([values.slice(*@keys)], returning: :id).rows.first.first
+        @model.insert_all!([cells(values)], returning: :id).rows.first.first
       end
 
       # @param values [Hash{String=>Object}] those that change
-      def update(id, values) = @model.where(id: id).update_all(values.slice(*@keys))
+      def update(id, values) = @model.where(id: id).update_all(cells(values))
 
       def delete(id) = @model.where(id: id).delete_all
 
       # @return [Hash{String=>Integer}] how many records have a value, by field key
       def filled
-        counts = @keys.map { |key| @model.arel_table[key].count }
+        counts = @fields.map { |field| @model.arel_table[field.key].count }
         return {} if counts.empty?
 
-        @keys.zip(@model.pick(*counts).then { |found| Array(found) }).to_h
+        @fields.map(&:key).zip(@model.pick(*counts).then { |found| Array(found) }).to_h
       end
 
       private
 
-      def hashes(scope)
-        scope.pluck(:id, *@keys.map { |key| @model.arel_table[key] }).map do |row|
-          id, *values = Array(row)
-          [id, @table.fields.each_with_index.to_h { |field, index| [field.key, values[index]] }]
-        end
+      def rows(scope)
+        columns = [@model.arel_table[:id], *@fields.map { |field| @model.arel_table[field.key] }]
+        @model.connection.select_rows(scope.select(*columns).to_sql).map { |raw| [raw.first, Row.new(@layout, raw)] }
       end
+
+      def cells(values) = values.slice(*@fields.map(&:key)).transform_values { |value| Cells.write(value) }
     end
   end
 end

@@ -5,7 +5,7 @@ module UpTack
     # Sorted pages of a table by keyset: a page begins after the last record of
     # the one before, so that the thousandth page is as quick as the first.
     # Blanks come last both ways; records of one value keep the order of their
-    # numbers. Text sorts without regard to case.
+    # numbers. Text sorts as formulas compare it, without regard to case.
     class Sorting
       # @param model [Class] of the table
       # @param field [Core::Design::Field, nil] nil sorts by number
@@ -36,7 +36,7 @@ module UpTack
 
       def column = @model.arel_table[@field.key]
 
-      def key = text? ? Arel::Nodes::NamedFunction.new("LOWER", [column]) : column
+      def key = text? ? Arel::Nodes::NamedFunction.new("UP_TACK_FOLDED", [column]) : column
 
       def text? = @field.values.column == :text
 
@@ -44,7 +44,7 @@ module UpTack
         return column.eq(nil).and(@ids.gt(after.id)) if after.value.nil?
 
         bound = Arel::Nodes.build_quoted(after.value, column)
-        bound = Arel::Nodes::NamedFunction.new("LOWER", [bound]) if text?
+        bound = Arel::Nodes::NamedFunction.new("UP_TACK_FOLDED", [bound]) if text?
         beyond = @descending ? key.lt(bound) : key.gt(bound)
         beyond.or(key.eq(bound).and(@ids.gt(after.id))).or(column.eq(nil))
       end

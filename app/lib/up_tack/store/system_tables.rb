@@ -5,7 +5,7 @@ module UpTack
     # The tables that Up Tack needs for itself, all named up_tack_…. Steps are
     # only ever added at the end; a file of an older version runs those it lacks.
     module SystemTables
-      STEPS = %i[people revisions change_log].freeze
+      STEPS = %i[people revisions change_log followed].freeze
 
       module_function
 
@@ -66,6 +66,9 @@ module UpTack
         append_only(connection, "up_tack_entries", "change log")
         append_only(connection, "up_tack_changes", "change log")
       end
+
+      # What became another value elsewhere by the same save.
+      def followed(connection) = connection.add_column("up_tack_entries", "followed", :text)
 
       # Lets rows be added and nothing else, whichever program asks. The third
       # trigger is for INSERT OR REPLACE, which deletes without firing the second.

@@ -21,14 +21,16 @@ module UpTack
         find = FindRecord.new(@workspace)
         stored = id && find.call(table: table, id: id)
         typed = copied(plan.table, find.call(table: table, id: copy_of)).merge(typed) if copy_of
-        outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values), @workspace.context, trace: trace)
+        outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id), @workspace.context, trace: trace)
         Answer.new(state: outcome.saved? ? :saved : :refused, record: stored, outcome: outcome)
       end
 
       private
 
       def copied(design, original)
-        design.fields.filter_map { |field| [field.key, field.values.dump(original.values[field.key])] unless original.values[field.key].nil? }.to_h
+        design.fields.reject { |field| design.worked_out?(field.key) || original.values[field.key].nil? }.to_h do |field|
+          [field.key, field.values.dump(original.values[field.key])]
+        end
       end
     end
   end

@@ -5,13 +5,15 @@ module UpTack
     # Makes one change of the design: a new revision, and the real tables
     # brought to follow it, in one transaction.
     class ChangeDesign
-      def initialize(workspace)
+      # @param progress [Upkeep::Progress] of what must be worked out again
+      def initialize(workspace, progress: Upkeep::Progress.none)
         @workspace = workspace
+        @progress = progress
       end
 
       # @param change [#apply, #summary] one of Core::Design::Changes
       # @return [Core::Design::Project] the new one
-      # @raise [Core::Design::Invalid]
+      # @raise [Core::Design::Invalid, Upkeep::Stopped]
       def call(change)
         @workspace.write do
           from = @workspace.project
@@ -19,7 +21,7 @@ module UpTack
           next from if to.to_plain == from.to_plain
 
           Store::Physical.new(from, to).follow
-          keep(to, action: "change", summary: change.summary)
+          keep(to, from, action: "change", summary: change.summary)
         end
       end
 
@@ -60,7 +62,7 @@ module UpTack
         Store::Lineage.new(Store::Revision.history.order(:id)).steps(from: @workspace.revision_id, to: revision.id).each do |step|
           Store::Physical.new(project_of(step.from), project_of(step.to), back: step.back).follow
         end
-        keep(project_of(revision.id), **entry)
+        keep(project_of(revision.id), @workspace.project, **entry)
       end
 
       # The design of a revision, in which no id is given twice even so.
@@ -68,12 +70,14 @@ module UpTack
         Core::Design::Project.from(JSON.parse(Store::Revision.find(id).design).merge("last_id" => @workspace.project.last_id))
       end
 
-      def keep(project, action:, summary:, target: nil)
+      # Keeps the new state, and works out again what it makes stale.
+      def keep(project, from, action:, summary:, target: nil)
         Store::Revision.create!(
           made_at: @workspace.clock.now, person_id: @workspace.person.id, person_name: @workspace.person.name,
           action: action, summary: summary, target_id: target, design: JSON.generate(project.to_plain)
         )
         @workspace.renew
+        Upkeep::Recalculation.new(@workspace, progress: @progress).run(Upkeep::AfterDesign.new(from, project).dirty)
         project
       end
     end

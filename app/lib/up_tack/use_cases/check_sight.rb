@@ -5,22 +5,22 @@ module UpTack
     # What a validation says of records that exist.
     class CheckSight < Sight
       # @return [Hash] verdict: "refused", "passed" or "unjudged"
-      def of(values)
-        @formula ? judged(values) : filled(values)
+      def of(id, values)
+        @formula ? judged(id, values) : filled(id, values)
       end
 
       private
 
-      def judged(values)
-        evaluation = evaluation(values, is_new: false)
+      def judged(id, values)
+        evaluation = evaluation(id, values, is_new: false)
         met = @formula.call(evaluation)
         verdict = {true => "passed", false => "refused"}.fetch(met, "unjudged")
-        {verdict: verdict, stored: @field.show(values[@field.key]), result: nil, how: @formula.with_values(evaluation)}
+        {verdict: verdict, stored: shown(stored(id, values)), result: nil, how: @formula.with_values(evaluation)}
       end
 
-      def filled(values)
-        blank = values[@field.key].nil?
-        {verdict: blank ? "refused" : "passed", stored: @field.show(values[@field.key]), result: nil, how: blank ? "it is blank" : "it is filled"}
+      def filled(id, values)
+        blank = stored(id, values).nil?
+        {verdict: blank ? "refused" : "passed", stored: shown(stored(id, values)), result: nil, how: blank ? "it is blank" : "it is filled"}
       end
     end
   end

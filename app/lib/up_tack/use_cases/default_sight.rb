@@ -6,20 +6,20 @@ module UpTack
     # hold. It changes none of them.
     class DefaultSight < Sight
       # @return [Hash] verdict: "same", "differs" or "blank"
-      def of(values)
-        evaluation = evaluation(values, is_new: true)
+      def of(id, values)
+        evaluation = evaluation(id, values, is_new: true)
         result = @formula ? @field.settle(@formula.call(evaluation)) : @rule.fixed
         how = @formula&.with_values(evaluation)
-        return {verdict: "blank", stored: @field.show(values[@field.key]), result: nil, how: result.message} if result.is_a?(Core::Values::Unreadable)
+        return {verdict: "blank", stored: shown(stored(id, values)), result: nil, how: result.message} if result.is_a?(Core::Values::Unreadable)
 
-        {verdict: verdict(result, values[@field.key]), stored: @field.show(values[@field.key]), result: @field.show(result), how: how}
+        {verdict: verdict(result, stored(id, values)), stored: shown(stored(id, values)), result: shown(result), how: how}
       end
 
       # @return [String] what a new record would open with
       def opening
         plan = Core::Save::Plan.new(@design, @workspace.project.conventions)
         outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: {}, stored: nil), @context)
-        @field.show(outcome.values[@field.key])
+        shown(outcome.values[@field.key])
       end
 
       private

@@ -2,7 +2,8 @@
 
 module UpTack
   module UseCases
-    # Deletes a record; the change log keeps what it held.
+    # Deletes a record, with what the builder chose for the records that link to
+    # it; the change log keeps what each of them held.
     class DeleteRecord
       def initialize(workspace, way: "form")
         @workspace = workspace
@@ -10,31 +11,61 @@ module UpTack
       end
 
       # @param version [Integer, nil] the version that the person saw
-      # @return [Answer] :saved or :conflict
+      # @return [Answer] :saved, :conflict, or :linked when other records stand against it
       # @raise [Store::NotFound]
       def call(table:, id:, version: nil)
-        @workspace.write do
-          design = @workspace.table(table)
-          stored = FindRecord.new(@workspace).call(table: table, id: id)
-          theirs = version ? Store::ChangeLog.since(design, id, version) : []
-          next Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
-
-          Store::Rows.new(design).delete(id)
-          log(design, stored)
-          Answer.new(state: :saved, record: stored)
-        end
+        @workspace.write { attempt(table, id, version) }
+      rescue StillNeeded => e
+        Answer.new(state: :linked, record: FindRecord.new(@workspace).call(table: table, id: id), reasons: [e.message])
       end
 
       private
 
-      def log(design, stored)
-        changes = design.fields.filter_map do |field|
-          value = stored.values[field.key]
+      # Raised for a record that would be left without a link it must have; takes
+      # back with the transaction whatever was done before.
+      class StillNeeded < StandardError; end
+      private_constant :StillNeeded
+
+      def attempt(table, id, version)
+        design = @workspace.table(table)
+        stored = FindRecord.new(@workspace).call(table: table, id: id)
+        theirs = version ? Store::ChangeLog.since(design, id, version) : []
+        return Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
+
+        consequences = ForeseeDeletion.new(@workspace).call(table: table, id: id)
+        return Answer.new(state: :linked, record: stored, reasons: consequences.reasons) if consequences.reasons.any?
+
+        carry_out(consequences)
+        Answer.new(state: :saved, record: stored)
+      end
+
+      def carry_out(consequences)
+        consequences.cleared.each { |design, field, ids| ids.each { |id| clear(design, field, id) } }
+        gone = consequences.deleted.flat_map do |design, ids|
+          ids.map { |id| [design, FindRecord.new(@workspace).call(table: design.key, id: id)] }
+        end
+        titles = gone.map { |design, record| Titles.of(design, record.id, record.values, @workspace.context) }
+        gone.each { |design, record| Store::Rows.new(design).delete(record.id) }
+        gone.zip(titles) { |(design, record), title| log(design, record, title) }
+      end
+
+      def clear(design, field, id)
+        answer = SaveRecord.new(@workspace, way: @way).call(table: design.key, id: id, typed: {field.key => nil})
+        return if answer.state == :saved
+
+        title = Titles.of(design, id, answer.record.values, @workspace.context)
+        raise StillNeeded, "#{title} in #{design.label} can't be without #{field.label}: #{answer.outcome.refusals.map(&:message).join(" ")}"
+      end
+
+      def log(design, record, title)
+        changes = design.kept_fields.filter_map do |field|
+          value = record.values[field.key]
           Core::Save::Change.new(field: field, before: value, after: nil) unless value.nil?
         end
+        followed = Upkeep::AfterSave.new(@workspace, design).run(record.id, before: record.values, after: {})
         Store::ChangeLog.add(
-          table: design, record_id: stored.id, action: "delete", changes: changes, person: @workspace.person, way: @way,
-          title: Titles.of(design, stored.id, stored.values), at: @workspace.clock.now, revision_id: @workspace.revision_id
+          table: design, record_id: record.id, action: "delete", changes: changes, followed: followed,
+          workspace: @workspace, way: @way, title: title
         )
       end
     end

@@ -15,26 +15,29 @@ module UpTack
 
       # @param type [String, nil] the new type; nil for deletion
       # @param choices [Array<String>, nil] those it will have, for a choice
+      # @param target [String, nil] the table it will link to, for a link
       # @return [Losses]
       # @raise [Store::NotFound, Core::Design::Invalid]
-      def call(table:, field:, type: nil, choices: nil)
+      def call(table:, field:, type: nil, choices: nil, target: nil)
         old = FindField.new(@workspace).call(table: table, field: field)
         design = @workspace.table(table)
-        type.to_s.empty? ? of_deletion(design, old) : of_retyping(design, old, type.to_s, choices || old.choices)
+        type.to_s.empty? ? of_deletion(design, old) : of_retyping(design, old, Core::Design::Field.new(**old.to_h, type: type.to_s, choices: choices || old.choices, target: target || old.target))
       end
 
       private
 
       def of_deletion(design, field)
-        rules = Core::Design::Changes::RemoveField.rules_lost(design, field.key)
-        Losses.new(values: Store::Rows.new(design).filled.fetch(field.key), examples: [], kept: 0, rules: rules.map { |rule| rule.sentence(design) })
+        rules = Core::Design::Changes::RemoveField.rules_lost(@workspace.project, design.key, field.key)
+        sentences = rules.map { |table, rule| (table.key == design.key) ? rule.sentence(table) : "#{table.label}: #{rule.sentence(table)}" }
+        Losses.new(values: Store::Rows.new(design).filled.fetch(field.key, 0), examples: [], kept: 0, rules: sentences)
       end
 
-      def of_retyping(design, old, type, choices)
-        Core::Design::Invalid.because("There is no field type “#{type}”.", part: "type") unless Core::Values.all.key?(type)
+      def of_retyping(design, old, new)
+        Core::Design::Invalid.because("There is no field type “#{new.type}”.", part: "type") unless Core::Values.all.key?(new.type)
+        Core::Design::Invalid.because("Pick the table to link to.", part: "target") if new.link? && @workspace.project.table(new.target.to_s).nil?
+        return Losses.new(values: 0, examples: [], kept: 0, rules: []) unless design.kept?(old.key)
 
-        new = Core::Design::Field.new(**old.to_h, type: type, choices: choices)
-        found = Store::Retyping.preview(design, old, new, @workspace.project.conventions)
+        found = Store::Retyping.preview(@workspace.project, design, old, new)
         Losses.new(values: found[:lost], examples: found[:examples], kept: found[:kept], rules: [])
       end
     end

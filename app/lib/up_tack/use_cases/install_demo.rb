@@ -23,7 +23,7 @@ module UpTack
 
       # All saves of the demo, in no order yet.
       def saves
-        %w[members pieces].flat_map { |table| records(table) } + edits
+        %w[titles clays members pieces orders].flat_map { |table| records(table) } + edits
       end
 
       def records(table)
@@ -34,8 +34,8 @@ module UpTack
       end
 
       def edits
-        rows("edits.csv").map do |row|
-          {at: row["at"], by: row["by"], table: row["table"], id: row["record"].to_i, typed: {row["field"] => row["value"]}}
+        rows("edits.csv").group_by { |row| row.values_at("at", "by", "table", "record") }.map do |(at, by, table, record), values|
+          {at: at, by: by, table: table, id: record.to_i, typed: values.to_h { |row| row.values_at("field", "value") }}
         end
       end
 

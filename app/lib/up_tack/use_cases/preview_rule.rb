@@ -12,14 +12,17 @@ module UpTack
 
       # problems:: why it can't be saved; warnings:: what is surely not meant
       # tack, sentence:: the rule in words
+      # fleeting:: what makes a calculated value change by itself, in words
+      # pieces:: the formula in pieces, nil where they can't show it
+      # looked:: the example of a record that was asked for
       # opening:: for a default, what a new record would open with now
       # counts:: verdicts and how often each came out
       # looked_at, total:: records examined, and all there are
       # examples:: [{id:, title:, stored:, result:, verdict:, how:}]
-      Preview = Struct.new(:problems, :warnings, :tack, :sentence, :opening, :counts, :looked_at, :total, :examples, keyword_init: true)
+      Preview = Struct.new(:problems, :warnings, :tack, :sentence, :fleeting, :pieces, :looked, :opening, :counts, :looked_at, :total, :examples, keyword_init: true)
 
       # Verdicts, those that deserve a look first.
-      ORDER = %w[refused unjudged differs blank same passed].freeze
+      ORDER = %w[refused failed unjudged blank changes differs same passed].freeze
 
       def initialize(workspace)
         @workspace = workspace
@@ -27,42 +30,66 @@ module UpTack
 
       # @param table [String]
       # @param plain [Hash] a rule as a design has it; with the id of one that exists it stands for that
+      # @param look_at [Integer, nil] a record whose example is wanted in any case
       # @return [Preview]
-      def call(table:, plain:)
+      def call(table:, plain:, look_at: nil)
+        @table = table
         design = @workspace.table(table)
         changed = Core::Design::Changes::PinRule.new(table: table, rule: plain).apply(@workspace.project).table(design.key)
         rule = plain["id"] ? changed.rule(plain["id"]) : changed.rules.last
-        survey(changed, rule)
+        survey(changed, rule, look_at)
       rescue Core::Design::Invalid => e
-        Preview.new(problems: e.problems, warnings: [], counts: {}, examples: [], looked_at: 0, total: 0)
+        Preview.new(problems: e.problems, warnings: [], fleeting: [], pieces: pieces(design, plain), counts: {}, examples: [], looked_at: 0, total: 0)
       end
 
       private
 
-      def survey(design, rule)
+      def survey(design, rule, look_at)
         sight = Sight.for(design, rule, @workspace)
         counts = Hash.new(0)
         examples = Hash.new { |hash, verdict| hash[verdict] = [] }
-        looked_at = 0
         rows = Store::Rows.new(@workspace.table(design.key))
-        until_tired(rows) do |id, values|
-          looked_at += 1
-          seen = sight.of(values)
+        looked_at = until_tired(rows, sight) do |id, values|
+          seen = sight.of(id, values)
           counts[seen[:verdict]] += 1
-          examples[seen[:verdict]] << {id: id, title: Titles.of(design, id, values), **seen} if examples[seen[:verdict]].length < EXAMPLES
+          examples[seen[:verdict]] << [id, values, seen] if examples[seen[:verdict]].length < EXAMPLES
         end
         Preview.new(
           problems: [], warnings: sight.warnings, tack: rule.tack(design), sentence: rule.sentence(design), opening: sight.opening,
-          counts: counts, looked_at: looked_at, total: rows.count, examples: ORDER.flat_map { |verdict| examples[verdict] }.first(EXAMPLES)
+          fleeting: sight.fleeting, pieces: pieces(design, rule.to_plain), looked: looked(rows, sight, look_at),
+          counts: counts, looked_at: looked_at, total: rows.count,
+          examples: ORDER.flat_map { |verdict| examples[verdict] }.first(EXAMPLES).map { |id, values, seen| example(id, values, seen) }
         )
       end
 
-      def until_tired(rows)
+      def looked(rows, sight, id)
+        values = id && rows.find(id) or return
+        sight.prepare([[id, values]])
+        example(id, values, sight.of(id, values))
+      end
+
+      def example(id, values, seen)
+        {id: id, title: Titles.of(@workspace.table(@table), id, values, @workspace.context), **seen}
+      end
+
+      def pieces(design, plain)
+        formula = plain["formula"]
+        formula.is_a?(String) ? Core::Expression::Pieces.of(formula, design.scope) : nil
+      end
+
+      # @return [Integer] how many records were looked at before patience ran out
+      def until_tired(rows, sight)
         ending = Process.clock_gettime(Process::CLOCK_MONOTONIC) + PATIENCE
-        rows.each do |id, values|
-          yield id, values
-          break if Process.clock_gettime(Process::CLOCK_MONOTONIC) > ending
+        count = 0
+        rows.each_batch do |batch|
+          sight.prepare(batch)
+          batch.each do |id, values|
+            yield id, values
+            count += 1
+            return count if (count % 50).zero? && Process.clock_gettime(Process::CLOCK_MONOTONIC) > ending
+          end
         end
+        count
       end
     end
   end

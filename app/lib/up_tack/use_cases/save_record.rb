@@ -28,7 +28,7 @@ module UpTack
           theirs = (stored && version) ? Store::ChangeLog.since(plan.table, id, version) : []
           next Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
 
-          outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values), @workspace.context)
+          outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id), @workspace.context)
           outcome.saved? ? written(plan.table, rows, stored, outcome) : Answer.new(state: :refused, record: stored, outcome: outcome)
         end
       end
@@ -40,15 +40,15 @@ module UpTack
 
         id = stored ? stored.id : rows.insert(outcome.values)
         rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) if stored
-        entry = log(table, id, stored, outcome)
-        Answer.new(state: :saved, outcome: outcome, record: Record.new(id: id, version: entry.id, values: outcome.values))
+        followed = Upkeep::AfterSave.new(@workspace, table).run(id, before: stored ? stored.values : {}, after: outcome.values)
+        entry = log(table, id, stored, outcome, followed)
+        Answer.new(state: :saved, outcome: outcome, record: Record.new(id: id, version: entry.id, values: rows.find(id)))
       end
 
-      def log(table, id, stored, outcome)
+      def log(table, id, stored, outcome, followed)
         Store::ChangeLog.add(
-          table: table, record_id: id, action: stored ? "update" : "create", changes: outcome.changes,
-          person: @workspace.person, way: @way, title: Titles.of(table, id, outcome.values),
-          at: @workspace.clock.now, revision_id: @workspace.revision_id
+          table: table, record_id: id, action: stored ? "update" : "create", changes: outcome.changes, followed: followed,
+          workspace: @workspace, way: @way, title: Titles.of(table, id, outcome.values)
         )
       end
     end

@@ -6,7 +6,7 @@ module UpTack
     class Sight
       # @return [Sight] for the kind of the rule
       def self.for(design, rule, workspace)
-        kind = rule.is_a?(Core::Rules::Default) ? DefaultSight : CheckSight
+        kind = {"default" => DefaultSight, "calculation" => CalculationSight}.fetch(rule.kind, CheckSight)
         kind.new(design, rule, workspace)
       end
 
@@ -19,16 +19,31 @@ module UpTack
         @context = workspace.context
       end
 
+      # Reads what the rule asks of other records, for a batch of records.
+      def prepare(batch)
+        @context = @workspace.context
+        Upkeep::Preload.new(ways, @context.records).for(batch)
+      end
+
       # @return [Array<Core::Expression::Problem>]
       def warnings = @formula ? @formula.warnings : []
 
       # @return [String, nil]
       def opening = nil
 
+      # @return [Array<String>] what makes the rule's value change by itself, in words
+      def fleeting = []
+
       private
 
-      def evaluation(values, is_new:)
-        Core::Expression::Evaluation.new(values: values, old: is_new ? {} : values, context: @context, is_new: is_new)
+      def ways = @formula ? @design.neighbours.upkeep.ways_of(@formula) : []
+
+      def stored(id, values) = values.fetch(@field.key) { @design.scope[@field.key].computed&.call(evaluation(id, values, is_new: false)) }
+
+      def shown(value) = @field.show(value, @context.records)
+
+      def evaluation(id, values, is_new:)
+        Core::Expression::Evaluation.new(values: values, old: is_new ? {} : values, context: @context, is_new: is_new, id: is_new ? nil : id)
       end
     end
   end

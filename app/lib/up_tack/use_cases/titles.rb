@@ -8,10 +8,23 @@ module UpTack
 
       module_function
 
-      # @return [String] the first text that is filled, or the record's number
-      def of(table, id, values)
-        text = table.fields.lazy.select { |field| field.type == "text" }.map { |field| values[field.key].to_s.strip.gsub(/\s+/, " ") }.find { |each| !each.empty? }
+      # @param values [#fetch] the kept ones are enough
+      # @param context [Core::Save::Context, nil] for a title that is worked out when it is read
+      # @return [String] the table's title field, else the first text that is filled, or the record's number
+      def of(table, id, values, context = nil)
+        fields = [table.title_field, *table.fields.select { |field| field.type == "text" }].compact
+        text = fields.lazy.map { |field| shown(table, field, id, values, context) }.find { |each| !each.empty? }
         text ? text[0, LONGEST] : "#{table.record_name} #{id}"
+      end
+
+      def shown(table, field, id, values, context)
+        value = values.fetch(field.key) { context && worked_out(table, field, id, values, context) }
+        field.show(value).strip.gsub(/\s+/, " ")
+      end
+
+      def worked_out(table, field, id, values, context)
+        evaluation = Core::Expression::Evaluation.new(values: values, old: values, context: context, is_new: false, id: id)
+        table.scope[field.key].computed&.call(evaluation)
       end
     end
   end

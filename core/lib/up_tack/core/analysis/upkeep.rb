@@ -40,9 +40,13 @@ module UpTack
         def fleeting(table, key)
           (@fleeting ||= {})[[table, key]] ||= begin
             found = calculation(table, key)
-            (found.nil? || found.rule.once?) ? [] : found.formula.fleeting | named(found).flat_map { |each| via(each) }
+            (found.nil? || found.rule.once?) ? [] : fleeting_in(found.formula)
           end
         end
+
+        # @param formula [Expression::Formula] any formula of a table of the project
+        # @return [Array<String>] what in it changes with the hour or the person
+        def fleeting_in(formula) = formula.fleeting | named(formula).flat_map { |each| via(each) }
 
         # @return [Array<Calculation>] each after those whose values it reads
         def order
@@ -56,6 +60,16 @@ module UpTack
         #   are never kept are passed through to what they read in turn
         def readers(table, key) = all_readers.fetch([table, key], [])
 
+        # @return [Array<Array<Step>>] the ways along which a calculation reads other
+        #   records, each after those that are its beginning
+        def ways(calculation) = (@ways ||= {})[calculation.place] ||= ways_of(calculation.formula)
+
+        # @param formula [Expression::Formula] any formula of a table of the project
+        # @return [Array<Array<Step>>]
+        def ways_of(formula)
+          reads(formula, []).map(&:last).flat_map { |steps| (1..steps.length).map { |count| steps.first(count) } }.uniq.sort_by(&:length)
+        end
+
         private
 
         def by_place
@@ -66,7 +80,7 @@ module UpTack
           end.to_h { |each| [each.place, each] }
         end
 
-        def named(calculation) = calculation.formula.references.select { |each| each.key && !each.before }
+        def named(formula) = formula.references.select { |each| each.key && !each.before }
 
         def via(reference)
           return [] unless calculation(reference.table, reference.key)
@@ -75,11 +89,11 @@ module UpTack
           fleeting(reference.table, reference.key).map { |words| words.end_with?(" in #{label}") ? words : "#{words} in #{label}" }
         end
 
-        def read_by(calculation) = named(calculation).filter_map { |each| self.calculation(each.table, each.key) }.uniq(&:place)
+        def read_by(calculation) = named(calculation.formula).filter_map { |each| self.calculation(each.table, each.key) }.uniq(&:place)
 
         def all_readers
           @all_readers ||= order.select { |each| kept?(*each.place) }.each_with_object({}) do |calculation, found|
-            reads(calculation, []).each do |place, steps|
+            reads(calculation.formula, []).each do |place, steps|
               list = (found[place] ||= [])
               reader = Reader.new(calculation: calculation, steps: steps)
               list << reader unless list.include?(reader)
@@ -88,11 +102,11 @@ module UpTack
         end
 
         # @return [Array<Array(Array(String, String), Array<Step>)>] places with the steps that lead there
-        def reads(calculation, steps)
-          named(calculation).flat_map do |reference|
+        def reads(formula, steps)
+          named(formula).flat_map do |reference|
             place = [reference.table, reference.key]
             further = steps + reference.steps
-            kept?(*place) ? [[place, further]] : reads(self.calculation(*place), further)
+            kept?(*place) ? [[place, further]] : reads(calculation(*place).formula, further)
           end
         end
       end

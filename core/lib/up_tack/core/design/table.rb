@@ -39,6 +39,9 @@ module UpTack
         # @return [Rules::Calculation, nil] the rule that works a field out
         def calculation(key) = rules.find { |rule| rule.is_a?(Rules::Calculation) && rule.field == key }
 
+        # @return [Boolean] whether the field follows a formula and can't be typed
+        def worked_out?(key) = !(rule = calculation(key)).nil? && !rule.once?
+
         # @return [Boolean] whether values of the field are kept with the records
         def kept?(key) = neighbours.upkeep.kept?(self.key, key)
 

@@ -19,7 +19,7 @@ module UpTack
           @table = table
           @conventions = conventions
           @kept_fields = table.kept_fields.freeze
-          @worked_out = table.rules.grep(Rules::Calculation).reject(&:once?).to_h { |rule| [rule.field, true] }.freeze
+          @worked_out = table.fields.select { |field| table.worked_out?(field.key) }.to_h { |field| [field.key, true] }.freeze
           @rules = Stages::ALL.to_h do |stage|
             rules = table.rules.select { |rule| rule.stage == stage.key }
             [stage.key, ordered(rules).map { |rule| rule.compile(table) }.freeze]

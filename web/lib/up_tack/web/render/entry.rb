@@ -21,22 +21,18 @@ module UpTack
           {
             id: entry.id, **Moment.of(entry.made_at, @workspace), person: entry.person_name, way: entry.way, action: entry.action,
             table: table&.key, table_label: table&.label || "a deleted table", record: entry.record_id, title: entry.record_title.to_s,
-            exists: !table.nil?, changes: entry.field_changes.sort_by(&:id).map { |change| self.change(change, table) }
+            exists: !table.nil?, followed: entry.followed ? JSON.parse(entry.followed) : [], changes: entry.field_changes.sort_by(&:id).map { |change| self.change(change, table) }
           }
         end
 
         def change(change, table)
           field = table&.fields&.find { |each| each.id == change.field_id }
           rule = table&.rule(change.rule_id)
-          before, after = change.values.map { |value| shown(change, field, value) }
+          before, after = change.texts((field if field&.type == change.type))
           {
             field: field&.label || change.field_label, key: field&.key, before: before, after: after,
             rule: change.rule_id && (rule ? rule.sentence(table) : "by a rule that is no longer there")
           }
-        end
-
-        def shown(change, field, value)
-          Core::Values[change.type].show(value, (field if field&.type == change.type))
         end
       end
     end

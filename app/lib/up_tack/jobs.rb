@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module UpTack
+  # Long work in the background of this process, which others can look at and
+  # stop. Forgotten some time after it has ended.
+  module Jobs
+    # Seconds for which the end of a job is remembered.
+    MEMORY = 600
+
+    # One piece of work.
+    class Job
+      attr_reader :id, :progress, :result, :error, :ended_at
+
+      def initialize(id, &work)
+        @id = id
+        @progress = Upkeep::Progress.new
+        @thread = Thread.new { run(work) }
+        @thread.report_on_exception = false
+      end
+
+      # @param seconds [Numeric]
+      # @return [Boolean] whether it has ended by then
+      def wait(seconds) = !@thread.join(seconds).nil?
+
+      def running? = @ended_at.nil?
+
+      private
+
+      def run(work)
+        @result = work.call(progress)
+      rescue => e
+        @error = e
+      ensure
+        ActiveRecord::Base.connection_handler.clear_active_connections!
+        @ended_at = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      end
+    end
+
+    @jobs = {}
+    @mutex = Mutex.new
+
+    class << self
+      # @yield [progress] the work; what it gives is the job's result
+      # @return [Job] begun
+      def start(&work)
+        @mutex.synchronize do
+          forget_old
+          id = SecureRandom.uuid
+          @jobs[id] = Job.new(id, &work)
+        end
+      end
+
+      # @return [Job]
+      # @raise [Store::NotFound]
+      def find(id) = @mutex.synchronize { @jobs[id] } || raise(Store::NotFound, "There is no such job; it may have ended a while ago.")
+
+      private
+
+      def forget_old
+        now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        @jobs.reject! { |_, job| job.ended_at && now - job.ended_at > MEMORY }
+      end
+    end
+  end
+end

@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # How values of each type lie in a column, and come back.
+    module Cells
+      READ = {
+        "number" => ->(raw) { (raw.is_a?(Float) ? BigDecimal(raw, Core::Numbers::KEPT_DIGITS) : BigDecimal(raw.to_s)) },
+        "date" => ->(raw) { raw.is_a?(String) ? Date.new(raw[0, 4].to_i, raw[5, 2].to_i, raw[8, 2].to_i) : raw },
+        "yes_no" => ->(raw) { [1, true, "t", "1"].include?(raw) },
+        "time" => ->(raw) { Core::DayTime.read(raw) },
+        "link" => ->(raw) { raw.to_i }
+      }.freeze
+      AS_IS = ->(raw) { raw }
+
+      module_function
+
+      # @param field [Core::Design::Field]
+      # @return [Proc] from what a column holds, not NULL, to a value
+      def reader(field) = READ.fetch(field.type, AS_IS)
+
+      # @return [Object] a value as a column takes it
+      def write(value)
+        case value
+        when BigDecimal then value.frac.zero? ? value.to_i : value.to_s("F")
+        when Core::DayTime, Date then value.iso8601
+        when true then 1
+        when false then 0
+        else value
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # The core's port to other records: reads them when a formula asks, keeps
+    # what it has read for as long as it lives, and can be told in advance what
+    # will be asked for.
+    class LinkedRecords
+      # Linked records held for one question; beyond that they are gone through
+      # a batch at a time.
+      MOST_HELD = 20_000
+
+      # @param project [Core::Design::Project]
+      # @return [LinkedRecords] for names alone, outside any request
+      def self.of(project)
+        records = new(project.tables.to_h { |table| [table.key, Core::Save::Plan.new(table, project.conventions)] })
+        clock = Clock.new(project.conventions.time_zone)
+        records.context = Core::Save::Context.new(clock: clock, person: Core::Save::Ports::Person.new, records: records)
+        records
+      end
+
+      # @param plans [Hash{String=>Core::Save::Plan}] by table
+      def initialize(plans)
+        @plans = plans
+        forget
+      end
+
+      # The context in which fields that are never kept are worked out.
+      attr_writer :context
+
+      def forget
+        @found = Hash.new { |hash, table| hash[table] = {} }
+        @linked = {}
+        @titles = {}
+      end
+
+      # @return [Row, Hash, nil]
+      def find(table, id)
+        known = @found[table]
+        known.fetch(id) { known[id] = rows(table).find(id) }
+      end
+
+      # @yield [id, values] in the order of their numbers
+      def each_linked(table, link, id, &block)
+        held = @linked.dig([table, link], id)
+        return held.each(&block) if held
+
+        after = 0
+        loop do
+          batch = rows(table).linked_after(link, id, after)
+          batch.each(&block)
+          break if batch.length < Rows::BATCH
+
+          after = batch.last.first
+        end
+      end
+
+      # @return [String, nil]
+      def title(table, id)
+        @titles[[table, id]] ||= (found = find(table, id)) && UseCases::Titles.of(@plans.fetch(table).table, id, found, @context)
+      end
+
+      # @return [Array<Integer>]
+      def named(table, text) = Naming.new(@plans.fetch(table), @context).exactly(text)
+
+      # Reads records in one go.
+      # @param ids [Array<Integer>]
+      def load(table, ids)
+        missing = ids.uniq - @found[table].keys
+        return if missing.empty?
+
+        @found[table].merge!(missing.to_h { |id| [id, nil] }, rows(table).find_all(missing))
+      end
+
+      # Reads all that link to some records in one go, unless they are too many.
+      # @return [Array<Array(Integer, Row)>, nil]
+      def load_linked(table, link, ids)
+        return if ids.empty? || rows(table).count_linked(link, ids) > MOST_HELD
+
+        known = (@linked[[table, link]] ||= {})
+        found = rows(table).linked(link, ids)
+        by_id = found.group_by { |_, row| row[link] }
+        ids.each { |id| known[id] = by_id.fetch(id, []) }
+        found
+      end
+
+      private
+
+      def rows(table) = (@rows ||= {})[table] ||= Rows.new(@plans.fetch(table).table)
+    end
+  end
+end

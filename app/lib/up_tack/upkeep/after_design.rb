@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Upkeep
+    # What must be worked out again when the design became another one: every
+    # kept calculation whose formula, or whose fields, are not what they were.
+    class AfterDesign
+      # @param from [Core::Design::Project, nil]
+      # @param to [Core::Design::Project]
+      def initialize(from, to)
+        @from = from
+        @to = to
+      end
+
+      # @return [Dirty]
+      def dirty
+        before = @from ? marks(@from) : {}
+        marks(@to).each_with_object(Dirty.new) do |(rule, (mark, place)), found|
+          found.add(place, :all) unless before[rule]&.first == mark
+        end
+      end
+
+      private
+
+      # What makes each calculation what it is, with names taken out: a field or
+      # table that is only renamed changes nothing.
+      # @return [Hash{String=>Array}] by rule id, the mark and the place
+      def marks(project)
+        names = Names.new(project)
+        project.upkeep.calculations.reject { |each| each.rule.once? }.select { |each| project.upkeep.kept?(*each.place) }.to_h do |each|
+          [each.rule.id, [names.mark(each), each.place]]
+        end
+      end
+
+      # Writes formulas with the ids of fields and tables in the place of their keys.
+      class Names
+        def initialize(project)
+          @project = project
+        end
+
+        # @return [Array]
+        def mark(calculation)
+          reads = calculation.formula.references.select(&:key).map { |each| field_mark(each.table, each.key) }
+          [@project.conventions.to_plain, field_mark(*calculation.place, deep: false), text(calculation), reads]
+        end
+
+        private
+
+        def text(calculation)
+          calculation.formula.references.select(&:from).uniq(&:from).sort_by(&:from).reverse.reduce(calculation.formula.text) do |text, each|
+            text[0...each.from] + id_of(each) + text[each.to..]
+          end
+        end
+
+        def id_of(reference)
+          table = @project.table(reference.table)
+          reference.key ? table.field(reference.key).id : table.id
+        end
+
+        def field_mark(table, key, deep: true)
+          field = @project.table(table).field(key)
+          inner = deep && !@project.upkeep.kept?(table, key) ? mark(@project.upkeep.calculation(table, key)) : nil
+          [field.id, field.type, field.decimals, field.choices, field.target && @project.table(field.target).id, @project.upkeep.kept?(table, key), inner]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Upkeep
+    # Works out again what is dirty, and what follows from it, in the order in
+    # which values are read; a batch of records at a time, so that it takes no
+    # more memory for many. Runs inside the caller's transaction.
+    class Recalculation
+      # Values that became other ones, by table and field.
+      attr_reader :changed
+
+      # @param workspace [Workspace]
+      # @param progress [Progress] is told how far it is, and may say stop
+      def initialize(workspace, progress: Progress.none)
+        @workspace = workspace
+        @upkeep = workspace.project.upkeep
+        @progress = progress
+        @changed = Hash.new(0)
+      end
+
+      # @param dirty [Dirty]
+      # @return [Hash{Array(String, String)=>Integer}] values that became other ones
+      # @raise [Stopped]
+      def run(dirty)
+        @upkeep.order.each do |calculation|
+          ids = dirty.take(calculation.place) or next
+          ids = again(calculation, ids)
+          next if ids.empty?
+
+          @upkeep.readers(*calculation.place).each { |reader| dirty.add(reader.calculation.place, WayBack.new(reader.steps).from(few(ids))) }
+        end
+        changed
+      end
+
+      private
+
+      def few(ids) = (ids.length > Dirty::MOST) ? :all : ids
+
+      # @return [Array<Integer>] records whose value became another one; many more than Dirty::MOST are not all told
+      def again(calculation, ids)
+        found = []
+        @progress.begin(calculation.table.label, calculation.field.label, (ids == :all) ? Store::Rows.new(calculation.table).count : ids.length)
+        writer = Writer.new(calculation)
+        Store::Rows.new(calculation.table).each_batch((ids == :all) ? nil : ids) do |batch|
+          changes = differences(calculation, batch)
+          writer.write(changes)
+          changed[calculation.place] += changes.length
+          found.concat(changes.map(&:first)) if found.length <= Dirty::MOST
+          @progress.advance(batch.length)
+        end
+        found
+      ensure
+        writer&.close
+      end
+
+      # @return [Array<Array(Integer, Object)>] numbers with new values
+      def differences(calculation, batch)
+        context = @workspace.context
+        Preload.new(@upkeep.ways(calculation), context.records).for(batch)
+        key = calculation.field.key
+        formula = calculation.formula
+        given = calculation.rule.once? ? Store::ChangeLog.ever_given(calculation.table, calculation.field, batch.map(&:first)) : []
+        batch.filter_map do |id, row|
+          next if calculation.rule.once? && (!row[key].nil? || given.include?(id))
+
+          value = settled(calculation.field, formula.call(Core::Expression::Evaluation.new(values: row, old: row, context: context, is_new: false, id: id)))
+          [id, value] unless value == row[key] || (calculation.rule.once? && value.nil?)
+        end
+      end
+
+      def settled(field, value)
+        value = field.settle(value)
+        value.is_a?(Core::Values::Unreadable) ? nil : value
+      end
+
+      # Writes the values of one field, by one statement made once.
+      class Writer
+        def initialize(calculation)
+          @calculation = calculation
+        end
+
+        # @param changes [Array<Array(Integer, Object)>]
+        def write(changes)
+          changes.each { |id, value| statement.execute(Store::Cells.write(value), id) }
+        end
+
+        def close = @statement&.close
+
+        private
+
+        def statement
+          @statement ||= begin
+            connection = Store::Database.connection
+            table, column = [@calculation.table.key, @calculation.field.key].map { |name| connection.quote_table_name(name) }
+            connection.raw_connection.prepare("UPDATE #{table} SET #{column} = ? WHERE id = ?")
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    # Says what deleting a record would do to the records that link to it, before
+    # anything is done.
+    class ForeseeDeletion
+      # Names in a message.
+      EXAMPLES = 3
+
+      # deleted:: [[table, numbers]], the record itself first
+      # cleared:: [[table, field, numbers]] whose link would be cleared
+      # reasons:: sentences that say why it can't be, empty when it can
+      Consequences = Struct.new(:deleted, :cleared, :reasons, keyword_init: true)
+
+      def initialize(workspace)
+        @workspace = workspace
+      end
+
+      # @return [Consequences]
+      # @raise [Store::NotFound]
+      def call(table:, id:)
+        FindRecord.new(@workspace).call(table: table, id: id)
+        gone = go_along(@workspace.table(table), id)
+        kept = gone.flat_map { |design, ids| staying(design, ids, gone) }
+        cleared, refused = kept.partition { |_, field, _| field.on_delete == "clear" }
+        Consequences.new(deleted: gone.to_a, cleared: cleared, reasons: refused.map { |design, field, ids| reason(design, field, ids) })
+      end
+
+      private
+
+      # @return [Hash{Table=>Array<Integer>}] the record and all that are deleted along
+      def go_along(design, id)
+        gone = {}.compare_by_identity
+        pending = [[design, [id]]]
+        while (table, ids = pending.shift)
+          fresh = ids - gone.fetch(table, [])
+          next if fresh.empty?
+
+          gone[table] = gone.fetch(table, []) + fresh
+          links(table).each { |other, field| pending << [other, linking(other, field, fresh)] if field.on_delete == "delete" }
+        end
+        gone
+      end
+
+      # @return [Array<Array(Table, Field, Array<Integer>)>] records that link there and are not deleted themselves
+      def staying(design, ids, gone)
+        links(design).reject { |_, field| field.on_delete == "delete" }.filter_map do |other, field|
+          left = linking(other, field, ids) - gone.fetch(other, [])
+          [other, field, left] if left.any?
+        end
+      end
+
+      def links(design) = design.neighbours.links_to(design.key)
+
+      def linking(design, field, ids)
+        model = Store::Rows.model(design.key)
+        ids.each_slice(500).flat_map { |some| model.where(field.key => some).order(:id).pluck(:id) }
+      end
+
+      def reason(design, field, ids)
+        context = @workspace.context
+        names = Store::Rows.new(design).find_all(ids.first(EXAMPLES)).map { |id, values| Titles.of(design, id, values, context) }
+        names << "…" if ids.length > EXAMPLES
+        count = (ids.length == 1) ? "1 record" : "#{ids.length} records"
+        "#{count} of #{design.label} #{(ids.length == 1) ? "has" : "have"} it as #{field.label}: #{names.join(", ")}."
+      end
+    end
+  end
+end
