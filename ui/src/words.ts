@@ -79,6 +79,7 @@ export const words = {
     note: "Note",
     notePlaceholder: "Why it is there, for whoever comes later",
     keyIs: "In formulas:",
+    known: (one: string) => `People know a ${one} by this field`,
     save: "Save field",
     remove: "Delete field",
     retypeLoses: (n: number, examples: string) =>
@@ -89,8 +90,155 @@ export const words = {
     removeRules: "These rules use it and go with it:",
     undoNote: "An undo brings everything back.",
   },
+  link: {
+    target: "Links to",
+    pick: "Pick a table",
+    record: "linked record",
+    onDelete: (one: string) => `When that ${one.toLowerCase()} is deleted`,
+    choices: {
+      refuse: (one: string) => `refuse it while a ${one} links there`,
+      clear: (one: string) => `leave the ${one}, without its link`,
+      delete: (one: string) => `delete the ${one} along with it`,
+    },
+    reverse: (one: string) => `What a ${one.toLowerCase()} calls these records`,
+  },
+  calculation: {
+    keeping: "How it is kept",
+    kinds: {
+      always: {
+        name: "Always equal to the formula",
+        follows:
+          "Kept with the record and read-only. Follows at once when anything it reads changes, on old records too.",
+      },
+      shown: {
+        name: "Shown only",
+        follows: "Worked out whenever somebody looks. Never kept, and left out of exports unless asked for.",
+      },
+      once: {
+        name: "Worked out once",
+        follows:
+          "When the record is made, or when what it reads is first there. After that a plain value that can be changed by hand.",
+      },
+    },
+    fleeting: (what: string) =>
+      `It reads ${what}, which changes by itself, so it is worked out whenever somebody looks. It can be sorted and filtered by all the same.`,
+    wouldChange: (n: number, total: number) =>
+      n === 0 ? `None of the ${total} records would change.` : `${n} of ${total} records would change.`,
+    wouldShow: (n: number, total: number) =>
+      n === 0
+        ? `All ${total} records would show what they show now.`
+        : `${n} of ${total} records would show another value.`,
+    onceEffect: "Records that exist stay as they are. This is what they would have been given:",
+    failed: (n: number) =>
+      n === 1 ? "1 can't be worked out and would be blank." : `${n} can't be worked out and would be blank.`,
+    blank: (n: number) => (n === 1 ? "1 comes to blank." : `${n} come to blank.`),
+  },
+  formula: { before: "before:", outside: "outside:" },
+  pieces: {
+    wayOfWriting: "Way of writing",
+    typed: "Typed",
+    together: "From pieces",
+    cannotShow: "Pieces can't show this formula; it goes on as it is typed.",
+    shape: "What it makes",
+    shapes: { text: "A joined text", choice: "One text or another", condition: "A condition" },
+    textName: "Joined in this order",
+    ifName: "If",
+    thenName: "then",
+    elseName: "otherwise",
+    conditionName: "These must hold",
+    nothing: "Nothing: it comes to blank.",
+    addField: "Field",
+    addText: "Fixed text",
+    addTest: "Test",
+    field: "Field",
+    text: "Fixed text",
+    pickField: "Pick a field",
+    person: "Person signed in",
+    whenFilled: "only when filled",
+    before: "before it",
+    after: "after it",
+    earlier: "Move to the left",
+    later: "Move to the right",
+    remove: "Take out",
+    match: "Of these",
+    all: "all must hold",
+    any: "any may hold",
+    relation: "Relation",
+    value: "Value",
+    way: "Compare with",
+    ways: { value: "a value", field: "a field", today: "today" },
+    spaces: (n: number) => (n === 1 ? "a space" : `${n} spaces`),
+    listHint: "one; another; …",
+    relations: {
+      "=": "is",
+      "<>": "is not",
+      "<": "is less than",
+      "<=": "is at most",
+      ">": "is more than",
+      ">=": "is at least",
+      in: "is one of",
+      "not in": "is none of",
+    } as Record<string, string>,
+  },
+  filter: {
+    open: "Filter",
+    show: "Show records where",
+    clear: "Show all",
+    name: "Keep it as",
+    keep: "Keep",
+    kept: (name: string) => `Filter kept: ${name}`,
+    drop: (name: string) => `Take the filter ${name} away`,
+  },
+  job: {
+    title: "Working it out on every record",
+    begin: "Getting ready …",
+    field: (name: string) => `${name}`,
+    count: (done: number, total: number) =>
+      total === 0 ? "" : `${done.toLocaleString("en")} of ${total.toLocaleString("en")} records`,
+    stop: "Stop",
+    note: "Until it is finished everything stays as it was. Stopping leaves the design and all records unchanged.",
+    stopped: "Stopped. The design and all records are as they were.",
+    done: "Done.",
+  },
+  language: {
+    title: "The formula language",
+    link: "All signs and functions",
+    aim: "Fields by their keys, signs as in a sum, words as in a sentence. Blank in a sum or a comparison gives blank; text compares without regard to capitals.",
+    signs: "Signs and words",
+    lines: [
+      ["wet_weight - tare", "fields by key; type any part of the name and pick"],
+      ["maker.name, maker.title.text", "along a link, to a field of the linked record"],
+      [
+        "old.stage, changed(stage), is_new",
+        "the value before this save; whether it differs; whether the record is new",
+      ],
+      ["user.name, user.email, user.role", "the person signed in"],
+      ['12.50  "text"  yes  no  blank', "fixed values; a quote inside a text is written twice"],
+      ["+  -  *  /  mod  ^", "sums with exact decimals; dates move by days, and the difference of two dates is days"],
+      ["&", "joins as text; blank joins as nothing"],
+      [
+        "=  <>  <  <=  >  >=",
+        'comparisons; also: between a and b, in (a, b), contains, starts with, ends with, is blank, is not blank, fits "mask"',
+      ],
+      ["and, or, not", "conditions; a condition that comes to blank counts as not met"],
+      ["if … then … else …", "one or another"],
+      [
+        'count(pieces where stage = "Drying")',
+        "one value from the records that link here; this.x is the record outside",
+      ],
+      ["-- a remark", "to the end of the line"],
+    ] as [string, string][],
+  },
   rulePanel: {
-    kinds: { default: "Default", required: "Must be filled", check: "Must hold" } as Record<string, string>,
+    kinds: { default: "Default", calculation: "Calculated", required: "Must be filled", check: "Must hold" } as Record<
+      string,
+      string
+    >,
+    stale: "As it was before the mistake.",
+    lookAt: "Look at",
+    anyRecord: (one: string) => `any ${one}, by name`,
+    lookAtNone: "Look at none in particular",
+    blank: "blank",
     newTitle: (stage: string) => `New rule: ${stage}`,
     on: "on",
     begin: "A new record begins with",
@@ -125,6 +273,8 @@ export const words = {
       refused: "refused",
       passed: "passes",
       unjudged: "not judged",
+      failed: "fails",
+      changes: "changes",
       differs: "differs",
       blank: "blank",
       same: "the same",
@@ -163,6 +313,13 @@ export const words = {
     merge: "Save what I chose",
     pickDay: "Pick a day",
     noChoice: "",
+    noMatch: "No record of that name.",
+    cantRemove: (title: string) => `${title} can't be deleted`,
+    needed: "Other records need it; delete those first, or link them elsewhere.",
+    along: (n: number, table: string) =>
+      `${n === 1 ? "1 record" : `${n} records`} of ${table} will be deleted along with it.`,
+    cleared: (n: number, table: string, field: string) =>
+      `${field} will be cleared in ${n === 1 ? "1 record" : `${n} records`} of ${table}.`,
     gone: "This record is no longer there.",
     noFields: "This table has no fields yet.",
     addFields: "Add fields on the board",
@@ -177,6 +334,8 @@ export const words = {
       n === total
         ? `${total.toLocaleString("en")} records`
         : `${n.toLocaleString("en")} of ${total.toLocaleString("en")} records`,
+    filtered: (n: number, total: number) => `${n.toLocaleString("en")} of ${total.toLocaleString("en")} records match`,
+    noMatch: "No record matches this filter.",
     sortBy: (label: string) => `Sort by ${label}`,
     yes: "Yes",
     no: "No",
@@ -232,6 +391,8 @@ export const words = {
       string,
       string
     >,
+    followed: (n: number, field: string, table: string) =>
+      `With it, ${field} became another value in ${n === 1 ? "1 record" : `${n.toLocaleString("en")} records`} of ${table}.`,
     putBackDone: "The design is back as it was.",
   },
   keys: {

@@ -21,6 +21,13 @@ export type Entry = Schemas["Entry"];
 export type Revision = Schemas["Revision"];
 export type Problem = Schemas["Problem"];
 export type Scalar = Schemas["Scalar"];
+export type Names = Schemas["Names"];
+export type Pieces = Schemas["Pieces"];
+export type Part = Schemas["Part"];
+export type Test = Schemas["Test"];
+export type TestValue = Schemas["TestValue"];
+export type Job = Schemas["Job"];
+export type Filter = Schemas["Filter"];
 
 /** What the server refused, or why it could not be reached (status 0). */
 export class ProblemError extends Error {

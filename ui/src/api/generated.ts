@@ -233,6 +233,165 @@ export interface paths {
         patch: operations["changeRecord"];
         trace?: never;
     };
+    "/api/tables/{table}/records/{id}/deletion": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** What deleting a record would do to the records that link to it. */
+        get: operations["getDeletion"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/matches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** Records whose name, or what stands beside it, has the words typed. */
+        get: operations["findMatches"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/filters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a filter under a name; one of the same name is replaced. */
+        post: operations["keepFilter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/filters/{filter}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                filter: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forget a kept filter. */
+        delete: operations["dropFilter"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/formula": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What is wrong with a formula, and its pieces. */
+        post: operations["checkFormula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/pieces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The formula that pieces make. */
+        post: operations["writePieces"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What formulas can name, for completion. */
+        get: operations["listNames"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        /** How far work in the background is. Work that was refused answers with the problem. */
+        get: operations["getJob"];
+        put?: never;
+        post?: never;
+        /** Stop work in the background; everything is then as it was. */
+        delete: operations["stopJob"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables/{table}/draft": {
         parameters: {
             query?: never;
@@ -382,6 +541,68 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         Scalar: string | number | boolean | null;
+        Job: {
+            id: string;
+            /** @enum {string} */
+            state: "running" | "done" | "stopped" | "failed";
+            /** @description What is being worked out. */
+            field: string | null;
+            done: number;
+            total: number;
+        };
+        Names: {
+            key: string;
+            label: string;
+            title: string | null;
+            fields: {
+                key: string;
+                label: string;
+                kind: string;
+                type_label: string;
+                target: string | null;
+                choices: string[];
+            }[];
+            /** @description Tables whose records link to this one. */
+            linked: {
+                table: string;
+                path: string;
+                label: string;
+            }[];
+        };
+        Pieces: {
+            /** @enum {string} */
+            shape: "text" | "choice" | "condition";
+            parts?: components["schemas"]["Part"][];
+            /** @enum {string} */
+            match?: "all" | "any";
+            tests?: components["schemas"]["Test"][];
+            met?: components["schemas"]["Part"][];
+            unmet?: components["schemas"]["Part"][];
+        };
+        Part: {
+            text?: string;
+            field?: string;
+            before?: string;
+            after?: string;
+        };
+        Test: {
+            field: string;
+            relation: string;
+            value: components["schemas"]["TestValue"] | null;
+        };
+        TestValue: {
+            text?: string;
+            number?: string;
+            date?: string;
+            answer?: boolean;
+            field?: string;
+            list?: components["schemas"]["TestValue"][];
+        };
+        Filter: {
+            id: string;
+            name: string;
+            formula: string;
+        };
         Person: {
             id: number;
             name: string;
@@ -419,6 +640,11 @@ export interface components {
         };
         Table: {
             id: string;
+            /** @description The field by which people know a record. */
+            title: string | null;
+            /** @description The same, or the first text where none was picked. */
+            title_field: string | null;
+            filters: components["schemas"]["Filter"][];
             key: string;
             label: string;
             one: string;
@@ -439,6 +665,16 @@ export interface components {
             decimals: number | null;
             choices: string[];
             note: string | null;
+            /** @description The table that a link points to. */
+            target: string | null;
+            /** @description What happens when the linked record is deleted. */
+            on_delete: string | null;
+            /** @description What the other side calls the records that link to it. */
+            reverse: string | null;
+            /** @enum {string|null} */
+            calculated: "always" | "shown" | "once" | null;
+            /** @description Whether its values are kept with the records, rather than worked out on reading. */
+            kept: boolean;
         };
         FieldParts: {
             label?: string;
@@ -447,6 +683,9 @@ export interface components {
             decimals?: number | null;
             choices?: string[];
             note?: string | null;
+            target?: string | null;
+            on_delete?: string | null;
+            reverse?: string | null;
             position?: number;
         };
         Stage: {
@@ -470,6 +709,10 @@ export interface components {
             value: components["schemas"]["Scalar"];
             formula: string | null;
             message: string | null;
+            /** @description How a calculated field is kept. */
+            keeping: string | null;
+            /** @description What makes a calculated field change by itself. */
+            fleeting: string[];
             /** @description What a clerk is told when the builder wrote no message. */
             usual_message: string | null;
         };
@@ -482,6 +725,7 @@ export interface components {
             value?: components["schemas"]["Scalar"];
             formula?: string | null;
             message?: string | null;
+            keeping?: string | null;
         };
         Mistake: {
             part: string | null;
@@ -496,20 +740,25 @@ export interface components {
             tack: string | null;
             sentence: string | null;
             opening: string | null;
+            /** @description What makes the value change by itself. */
+            fleeting: string[];
+            pieces: components["schemas"]["Pieces"] | null;
+            looked: components["schemas"]["Example"] | null;
             counts: {
                 [key: string]: number;
             };
             looked_at: number;
             total: number;
-            examples: {
-                id: number;
-                title: string;
-                /** @enum {string} */
-                verdict: "refused" | "unjudged" | "differs" | "blank" | "same" | "passed";
-                stored: string;
-                result: string | null;
-                how: string | null;
-            }[];
+            examples: components["schemas"]["Example"][];
+        };
+        Example: {
+            id: number;
+            title: string;
+            /** @enum {string} */
+            verdict: "refused" | "failed" | "unjudged" | "blank" | "changes" | "differs" | "same" | "passed";
+            stored: string;
+            result: string | null;
+            how: string | null;
         };
         Record: {
             id: number;
@@ -586,6 +835,12 @@ export interface components {
             title: string;
             /** @description Whether its table is still there. */
             exists: boolean;
+            /** @description Calculated values of other records that became other ones by the same save. */
+            followed: {
+                table: string;
+                field: string;
+                count: number;
+            }[];
             changes: {
                 field: string;
                 key: string | null;
@@ -646,6 +901,15 @@ export interface components {
                 "application/json": {
                     summary: string | null;
                 };
+            };
+        };
+        /** @description Work that goes on in the background. */
+        Job: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Job"];
             };
         };
         /** @description Refused or not possible. */
@@ -739,6 +1003,7 @@ export interface operations {
         };
         responses: {
             201: components["responses"]["Table"];
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -770,6 +1035,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
+            202: components["responses"]["Job"];
             /** @description Deleted. */
             204: {
                 headers: {
@@ -796,11 +1062,14 @@ export interface operations {
                     label?: string;
                     one?: string;
                     note?: string;
+                    /** @description Key of the field by which people know a record. */
+                    title?: string | null;
                 };
             };
         };
         responses: {
             200: components["responses"]["Table"];
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -821,6 +1090,7 @@ export interface operations {
         };
         responses: {
             201: components["responses"]["Table"];
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -839,6 +1109,7 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Table"];
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -861,6 +1132,7 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Table"];
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -871,6 +1143,8 @@ export interface operations {
                 type?: string;
                 /** @description The choices that a choice will have, one a line. */
                 choices?: string;
+                /** @description The table that a link will point to. */
+                target?: string;
             };
             header?: never;
             path: {
@@ -919,6 +1193,7 @@ export interface operations {
         };
         responses: {
             201: components["responses"]["Table"];
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -934,7 +1209,10 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RuleParts"];
+                "application/json": components["schemas"]["RuleParts"] & {
+                    /** @description A record whose result is wanted in any case. */
+                    look_at?: number | null;
+                };
             };
         };
         responses: {
@@ -968,6 +1246,7 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Table"];
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -985,6 +1264,7 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Table"];
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -994,6 +1274,8 @@ export interface operations {
                 /** @description Key of a field; by number without it. */
                 sort?: string;
                 descending?: boolean;
+                /** @description A condition in the formula language. */
+                filter?: string;
                 /** @description Number of the last record of the page before. */
                 after?: number;
                 limit?: number;
@@ -1015,6 +1297,8 @@ export interface operations {
                 content: {
                     "application/json": {
                         records: components["schemas"]["Record"][];
+                        /** @description How many the filter lets through. */
+                        matching: number;
                         total: number;
                         more: boolean;
                     };
@@ -1127,6 +1411,235 @@ export interface operations {
                     "application/json": components["schemas"]["Record"];
                 };
             };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getDeletion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What would happen. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description Why it can't be, empty when it can. */
+                        reasons: string[];
+                        along: {
+                            table: string;
+                            count: number;
+                        }[];
+                        cleared: {
+                            table: string;
+                            field: string;
+                            count: number;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    findMatches: {
+        parameters: {
+            query?: {
+                text?: string;
+            };
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The best matches first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: number;
+                        title: string;
+                        details: string[];
+                    }[];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    keepFilter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    formula: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Table"];
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    dropFilter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                filter: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Table"];
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    checkFormula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    formula: string;
+                    /** @description Whether it must be something that is yes or no. */
+                    condition?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description What was found. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        problems: components["schemas"]["Mistake"][];
+                        warnings: components["schemas"]["Mistake"][];
+                        words: string | null;
+                        pieces: components["schemas"]["Pieces"] | null;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    writePieces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    pieces: components["schemas"]["Pieces"];
+                };
+            };
+        };
+        responses: {
+            /** @description The formula, or what is missing in the pieces. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        formula: string | null;
+                        problem: string | null;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listNames: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The tables with their fields and links. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Names"][];
+                };
+            };
+        };
+    };
+    getJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    stopJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -1250,6 +1763,7 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Done"];
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -1263,6 +1777,7 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Done"];
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -1278,6 +1793,7 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Done"];
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -1302,7 +1818,8 @@ export interface operations {
                         signature: string;
                         help: string;
                         example: string;
-                        result: string;
+                        /** @description Null where it depends on the records. */
+                        result: string | null;
                     }[];
                 };
             };

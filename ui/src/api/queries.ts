@@ -1,5 +1,6 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, data, type FieldParts, type RuleParts, type Scalar } from "./client";
+import { api, data, type FieldParts, type Pieces, type RuleParts, type Scalar } from "./client";
+import { settled } from "./jobs";
 
 export const useSession = () =>
   useQuery({ queryKey: ["session"], queryFn: () => data(api.GET("/api/session")), refetchInterval: 60_000 });
@@ -28,19 +29,34 @@ export const useRecord = (table: string, id: number | null) =>
     gcTime: 0,
   });
 
-/** Sorted pages of records, each fetched when it is scrolled to. */
-export const useRecords = (table: string, sort: string | null, descending: boolean) =>
+/** Filtered and sorted pages of records, each fetched when it is scrolled to. */
+export const useRecords = (table: string, sort: string | null, descending: boolean, filter: string) =>
   useInfiniteQuery({
-    queryKey: ["records", table, sort, descending],
-    queryFn: ({ pageParam }) =>
-      data(
-        api.GET("/api/tables/{table}/records", {
-          params: { path: { table }, query: { sort: sort ?? undefined, descending, after: pageParam, limit: 200 } },
-        }),
-      ),
+    queryKey: ["records", table, sort, descending, filter],
+    queryFn: ({ pageParam }) => {
+      const query = { sort: sort ?? undefined, descending, filter: filter || undefined, after: pageParam, limit: 200 };
+      return data(api.GET("/api/tables/{table}/records", { params: { path: { table }, query } }));
+    },
     initialPageParam: undefined as number | undefined,
     getNextPageParam: (page) => (page.more ? page.records.at(-1)?.id : undefined),
+    placeholderData: (before, query) => (query?.queryKey[1] === table ? before : undefined),
   });
+
+/** What formulas can name in every table. */
+export const useNames = () => useQuery({ queryKey: ["names"], queryFn: () => data(api.GET("/api/names")) });
+
+/** Records of a table by words of their names. */
+export const findMatches = (table: string, text: string, signal?: AbortSignal) =>
+  data(api.GET("/api/tables/{table}/matches", { params: { path: { table }, query: { text } }, signal }));
+
+export const checkFormula = (table: string, formula: string, condition: boolean, signal?: AbortSignal) =>
+  data(api.POST("/api/tables/{table}/formula", { params: { path: { table } }, body: { formula, condition }, signal }));
+
+export const writePieces = (table: string, pieces: Pieces) =>
+  data(api.POST("/api/tables/{table}/pieces", { params: { path: { table } }, body: { pieces } }));
+
+export const foreseeDeletion = (table: string, id: number) =>
+  data(api.GET("/api/tables/{table}/records/{id}/deletion", { params: { path: { table, id } } }));
 
 export const useHistory = (table: string | undefined, record: number | undefined) =>
   useInfiniteQuery({
@@ -68,60 +84,71 @@ function useDesignChange<Input, Output>(change: (input: Input) => Promise<Output
 }
 
 export const useAddTable = () =>
-  useDesignChange((body: { label: string; one?: string }) => data(api.POST("/api/tables", { body })));
+  useDesignChange((body: { label: string; one?: string }) => settled(api.POST("/api/tables", { body })));
 
 export const useRenameTable = () =>
-  useDesignChange(({ table, ...body }: { table: string; label?: string; one?: string; note?: string }) =>
-    data(api.PATCH("/api/tables/{table}", { params: { path: { table } }, body })),
+  useDesignChange(
+    ({ table, ...body }: { table: string; label?: string; one?: string; note?: string; title?: string | null }) =>
+      settled(api.PATCH("/api/tables/{table}", { params: { path: { table } }, body })),
   );
 
 export const useRemoveTable = () =>
-  useDesignChange((table: string) => data(api.DELETE("/api/tables/{table}", { params: { path: { table } } })));
+  useDesignChange((table: string) => settled(api.DELETE("/api/tables/{table}", { params: { path: { table } } })));
 
 export const useAddField = (table: string) =>
   useDesignChange((body: FieldParts & { label: string; type: string }) =>
-    data(api.POST("/api/tables/{table}/fields", { params: { path: { table } }, body })),
+    settled(api.POST("/api/tables/{table}/fields", { params: { path: { table } }, body })),
   );
 
 export const useChangeField = (table: string) =>
   useDesignChange(({ field, ...body }: FieldParts & { field: string }) =>
-    data(api.PATCH("/api/tables/{table}/fields/{field}", { params: { path: { table, field } }, body })),
+    settled(api.PATCH("/api/tables/{table}/fields/{field}", { params: { path: { table, field } }, body })),
   );
 
 export const useRemoveField = (table: string) =>
   useDesignChange((field: string) =>
-    data(api.DELETE("/api/tables/{table}/fields/{field}", { params: { path: { table, field } } })),
+    settled(api.DELETE("/api/tables/{table}/fields/{field}", { params: { path: { table, field } } })),
   );
 
 export const usePinRule = (table: string) =>
   useDesignChange((rule: RuleParts) => {
-    if (!rule.id) return data(api.POST("/api/tables/{table}/rules", { params: { path: { table } }, body: rule }));
+    if (!rule.id) return settled(api.POST("/api/tables/{table}/rules", { params: { path: { table } }, body: rule }));
     const path = { table, rule: rule.id };
-    return data(api.PUT("/api/tables/{table}/rules/{rule}", { params: { path }, body: rule }));
+    return settled(api.PUT("/api/tables/{table}/rules/{rule}", { params: { path }, body: rule }));
   });
 
 export const useUnpinRule = (table: string) =>
   useDesignChange((rule: string) =>
-    data(api.DELETE("/api/tables/{table}/rules/{rule}", { params: { path: { table, rule } } })),
+    settled(api.DELETE("/api/tables/{table}/rules/{rule}", { params: { path: { table, rule } } })),
   );
 
-export const useUndo = () => useDesignChange(() => data(api.POST("/api/design/undo")));
-export const useRedo = () => useDesignChange(() => data(api.POST("/api/design/redo")));
+export const useKeepFilter = (table: string) =>
+  useDesignChange((body: { name: string; formula: string }) =>
+    settled(api.POST("/api/tables/{table}/filters", { params: { path: { table } }, body })),
+  );
+
+export const useDropFilter = (table: string) =>
+  useDesignChange((filter: string) =>
+    settled(api.DELETE("/api/tables/{table}/filters/{filter}", { params: { path: { table, filter } } })),
+  );
+
+export const useUndo = () => useDesignChange(() => settled(api.POST("/api/design/undo")));
+export const useRedo = () => useDesignChange(() => settled(api.POST("/api/design/redo")));
 export const usePutBack = () =>
   useDesignChange((revision: number) =>
-    data(api.POST("/api/design/revisions/{revision}/put-back", { params: { path: { revision } } })),
+    settled(api.POST("/api/design/revisions/{revision}/put-back", { params: { path: { revision } } })),
   );
 export const useActAs = () =>
   useDesignChange((person_id: number) => data(api.PUT("/api/session", { body: { person_id } })));
 
-export const losses = (table: string, field: string, type?: string, choices?: string) =>
+export const losses = (table: string, field: string, type?: string, choices?: string, target?: string) =>
   data(
     api.GET("/api/tables/{table}/fields/{field}/losses", {
-      params: { path: { table, field }, query: { type, choices } },
+      params: { path: { table, field }, query: { type, choices, target } },
     }),
   );
 
-export const previewRule = (table: string, rule: RuleParts, signal: AbortSignal) =>
+export const previewRule = (table: string, rule: RuleParts & { look_at?: number | null }, signal: AbortSignal) =>
   data(api.POST("/api/tables/{table}/rules/preview", { params: { path: { table } }, body: rule, signal }));
 
 export type Typed = { [key: string]: Scalar };

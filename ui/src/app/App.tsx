@@ -13,6 +13,7 @@ const Board = lazy(() => import("../views/board/Board"));
 const FormView = lazy(() => import("../views/forms/FormView"));
 const Records = lazy(() => import("../views/records/Records"));
 const Bench = lazy(() => import("../views/bench/Bench"));
+const LanguageHelp = lazy(() => import("../views/help/LanguageHelp"));
 const HistoryView = lazy(() => import("../views/history/HistoryView"));
 
 const client = new QueryClient({
@@ -43,6 +44,7 @@ const router = createBrowserRouter([
           { path: "history", element: <HistoryView /> },
         ],
       },
+      { path: "/language", element: <LanguageHelp /> },
       { path: "*", element: <MissingPage /> },
     ],
   },

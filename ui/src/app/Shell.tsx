@@ -5,6 +5,7 @@ import { Loading } from "../components/Loading";
 import { Mark } from "../components/Mark";
 import { words } from "../words";
 import { ClockChip } from "./ClockChip";
+import { JobDialog } from "./JobDialog";
 import { Palette } from "./Palette";
 import { PersonMenu } from "./PersonMenu";
 import { Shortcuts } from "./Shortcuts";
@@ -94,6 +95,7 @@ export function Shell() {
           <Outlet />
         </Suspense>
       </main>
+      <JobDialog />
       {open === "palette" && <Palette onClose={() => setOpen(null)} />}
       {open === "shortcuts" && <Shortcuts onClose={() => setOpen(null)} />}
     </div>

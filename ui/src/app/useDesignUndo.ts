@@ -12,8 +12,9 @@ export function useDesignUndo() {
 
   async function run(step: typeof undoIt, done: (what: string) => string, nothing: string) {
     try {
-      const { summary } = await step(undefined);
-      toast(summary ? done(summary) : nothing);
+      const found = await step(undefined);
+      const summary = found?.summary;
+      toast(summary ? done(summary) : found ? nothing : words.job.done);
       // A table that was renamed or has gone is no longer at this address.
       if (summary?.startsWith("Table ")) navigate("/");
     } catch (error) {

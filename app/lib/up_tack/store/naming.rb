@@ -66,7 +66,7 @@ module UpTack
       end
 
       def beside
-        @beside ||= @table.kept_fields.reject { |field| field == @table.title_field || %w[long_text yes_no].include?(field.type) }.first(DETAILS + 2)
+        @beside ||= @table.kept_fields.reject { |field| field == @table.title_field || @table.worked_out?(field.key) || %w[long_text yes_no].include?(field.type) }.first(DETAILS + 2)
       end
     end
   end

@@ -8,6 +8,7 @@ import type { Draft } from "./useDraft";
 /** One field of a form: label, input on its line, and beneath it where the value came from or what to mend. */
 export function FieldBox({ field, draft }: { field: Field; draft: Draft }) {
   const [text, setText] = useState<string | null>(null);
+  const [linked, setLinked] = useState<{ id: number; title: string } | null>(null);
   const found = draft.answer?.fields[field.key];
   const answered = draft.isAnswered(field.key);
   const shown =
@@ -22,12 +23,19 @@ export function FieldBox({ field, draft }: { field: Field; draft: Draft }) {
   const computed = answered && found?.source === "rule";
   const raw = draft.typed[field.key];
   // What was typed stands until the server has read it; no answer, late or lost, takes it away.
-  const settled = answered && found && found.source !== "unreadable" ? found.text : String(raw ?? found?.text ?? "");
+  const asTyped = linked && raw === linked.id ? linked.title : String(raw ?? found?.text ?? "");
+  const settled = answered && found && found.source !== "unreadable" ? found.text : asTyped;
   const value = text ?? settled;
 
   const leave = (now: string | null) => {
     setText(null);
     draft.leave(field.key, now !== null && now !== settled ? now : null);
+  };
+
+  const link = (picked: { id: number; title: string } | string | null) => {
+    if (picked === null || typeof picked === "string") return draft.leave(field.key, picked);
+    setLinked(picked);
+    draft.leave(field.key, picked.id);
   };
 
   const line = refused ? "line-refused" : computed ? "line-computed" : "line-typed";
@@ -50,6 +58,7 @@ export function FieldBox({ field, draft }: { field: Field; draft: Draft }) {
           onType={setText}
           onLeave={() => leave(text)}
           onPick={leave}
+          onLink={link}
         />
       </div>
       <div id={below} className="min-h-5 pt-0.5 text-xs" aria-live="polite">

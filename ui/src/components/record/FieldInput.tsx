@@ -1,6 +1,7 @@
 import type { Field } from "../../api/client";
 import { words } from "../../words";
 import { DayPicker } from "./DayPicker";
+import { MatchInput } from "./MatchInput";
 
 export type InputProps = {
   field: Field;
@@ -14,15 +15,39 @@ export type InputProps = {
   onLeave: () => void;
   /** A choice was made, which counts at once. */
   onPick: (text: string) => void;
+  /** A link's record was found, which counts at once; null leaves it as it is. */
+  onLink: (found: { id: number; title: string } | string | null) => void;
 };
 
 const LOOK = "w-full bg-transparent px-2.5 py-1.5 outline-none";
 
+/** Whether a field follows its formula and can't be typed. */
+export const isWorkedOut = (field: Field) => field.calculated === "always" || field.calculated === "shown";
+
 /** The input that belongs to a field's type. What is typed is read by the server, so dates and numbers are typed freely. */
 export function FieldInput(props: InputProps) {
-  const { field, id, value, invalid, describedBy, onType, onLeave, onPick } = props;
+  const { field, id, value, invalid, describedBy, onType, onLeave, onPick, onLink } = props;
   const shared = { id, "data-input": field.key, "aria-invalid": invalid, "aria-describedby": describedBy };
 
+  if (isWorkedOut(field)) {
+    return (
+      <output id={id} aria-describedby={describedBy} className={`${LOOK} block min-h-8 break-words`}>
+        {value}
+      </output>
+    );
+  }
+  if (field.type === "link") {
+    return (
+      <MatchInput
+        table={field.target ?? ""}
+        value={value}
+        input={shared}
+        className={LOOK}
+        onPick={onLink}
+        onLeave={onLink}
+      />
+    );
+  }
   if (field.type === "choice" || field.type === "yes_no") {
     const choices = field.type === "choice" ? field.choices : [words.records.yes, words.records.no];
     // A value that is no longer on the list is kept until another is picked.

@@ -14,7 +14,7 @@ export type Draft = {
   /** Why the last question got no answer. */
   failure: string | null;
   /** Takes a field's input and asks the server. */
-  leave: (field: string, text: string | null) => void;
+  leave: (field: string, text: string | number | null) => void;
   /** Shows the messages of every field, from this answer on. */
   showAll: (answer: Answer, fields: Field[]) => void;
   reset: (typed?: Typed) => void;
@@ -53,7 +53,7 @@ export function useDraft(ask: (typed: Typed) => Promise<Answer>, begin: Typed = 
     send(latest.current);
   }, [send]);
 
-  const leave = (field: string, text: string | null) => {
+  const leave = (field: string, text: string | number | null) => {
     setVisited((before) => new Set(before).add(field));
     if (text === null) return;
     latest.current = { ...latest.current, [field]: text };

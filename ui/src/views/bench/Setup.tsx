@@ -24,7 +24,7 @@ const STARTS = [
 
 /** From what a trial begins, as whom, and when. */
 export function Setup({ table, session, start, setStart, person, setPerson, at, setAt }: Props) {
-  const records = useRecords(table.key, null, true).data?.pages.flatMap((page) => page.records) ?? [];
+  const records = useRecords(table.key, null, true, "").data?.pages.flatMap((page) => page.records) ?? [];
   return (
     <section className="flex flex-col gap-5" aria-label={words.bench.setup}>
       <fieldset className="flex flex-col gap-1.5">

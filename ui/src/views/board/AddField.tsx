@@ -1,7 +1,7 @@
 import { Plus } from "lucide-react";
 import { useRef, useState } from "react";
 import type { Table } from "../../api/client";
-import { useAddField, useSession } from "../../api/queries";
+import { useAddField, useSession, useTables } from "../../api/queries";
 import { words } from "../../words";
 
 /** The last row of the board: a name and a type make a field, and the next can be typed at once. */
@@ -10,13 +10,20 @@ export function AddField({ table }: { table: Table }) {
   const types = useSession().data?.types ?? [];
   const [label, setLabel] = useState("");
   const [type, setType] = useState("text");
+  const tables = useTables().data ?? [];
+  const [target, setTarget] = useState("");
   const input = useRef<HTMLInputElement>(null);
 
   const submit = () => {
     if (label.trim() === "" || add.isPending) return;
     const choices = type === "choice" ? [words.board.types.choicesNew] : undefined;
     add.mutate(
-      { label, type, choices },
+      {
+        label,
+        type,
+        choices,
+        target: type === "link" ? target || tables.find((each) => each.key !== table.key)?.key : undefined,
+      },
       {
         onSuccess: () => {
           setLabel("");
@@ -59,6 +66,20 @@ export function AddField({ table }: { table: Table }) {
           </option>
         ))}
       </select>
+      {type === "link" && (
+        <select
+          aria-label={words.link.target}
+          value={target || tables.find((each) => each.key !== table.key)?.key}
+          onChange={(event) => setTarget(event.target.value)}
+          className="select select-sm w-36"
+        >
+          {tables.map((each) => (
+            <option key={each.key} value={each.key}>
+              {each.label}
+            </option>
+          ))}
+        </select>
+      )}
       <button type="submit" className="btn btn-sm" disabled={label.trim() === ""}>
         {words.board.addField}
       </button>

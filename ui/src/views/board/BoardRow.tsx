@@ -3,6 +3,7 @@ import { CSS } from "@dnd-kit/utilities";
 import { GripVertical, Plus } from "lucide-react";
 import type { CSSProperties } from "react";
 import type { Field, Stage, Table } from "../../api/client";
+import { lowerFirst } from "../../components/lowerFirst";
 import { words } from "../../words";
 import type { Opened } from "./Board";
 import { Tack } from "./Tack";
@@ -61,10 +62,10 @@ export function BoardRow(props: Props) {
           onFocus={() => setAt(field.key)}
           onClick={() => open({ field: field.key })}
           className={`-ml-1 min-w-0 flex-1 rounded py-1 pr-2 pl-1 text-left ${openHere ? "bg-base-200" : "hover:bg-base-200"}`}
-          aria-label={`${field.label} ${field.type_label.toLowerCase()}`}
+          aria-label={`${field.label} ${lowerFirst(field.type_label)}`}
         >
           <span className="block truncate font-semibold leading-tight">{field.label}</span>{" "}
-          <span className="quiet block text-xs leading-tight">{field.type_label.toLowerCase()}</span>
+          <span className="quiet block text-xs leading-tight">{lowerFirst(field.type_label)}</span>
         </button>
       </div>
       {table.stages.map((stage, column) => (

@@ -30,19 +30,23 @@ export function BoardRows(props: Props) {
   };
 
   return (
-    <div className="sheet overflow-x-auto rounded-b-none border-b-0">
-      <div className={narrow ? "min-w-[32rem]" : "min-w-[60rem]"}>
+    <div className="sheet @container overflow-x-auto rounded-b-none border-b-0">
+      <div className={narrow ? "min-w-[23rem]" : "min-w-[60rem]"}>
         <div className="grid border-base-300 border-b" style={columns}>
           <div className="px-3 py-2 font-semibold text-secondary text-xs uppercase tracking-wide">
             {words.board.field}
           </div>
           {table.stages.map((stage, index) => (
-            <div key={stage.key} className={`min-w-0 py-2 ${narrow ? "px-1 text-center" : "px-2"}`} title={stage.aim}>
+            <div
+              key={stage.key}
+              className={`min-w-0 py-2 ${narrow ? "px-1 text-center" : "px-2"}`}
+              title={`${stage.label}: ${stage.aim}`}
+            >
               <p
-                className={`truncate font-semibold text-secondary uppercase ${narrow ? "text-[0.5625rem]" : "text-xs tracking-wide"}`}
+                className={`truncate font-semibold text-secondary uppercase ${narrow ? "text-[0.6875rem]" : "text-xs tracking-wide"}`}
               >
-                {!narrow && <span className="mr-1 font-normal opacity-75">{index + 1}</span>}
-                {stage.label}
+                <span className={narrow ? "@min-[38rem]:sr-only" : "mr-1 font-normal opacity-75"}>{index + 1}</span>
+                <span className={narrow ? "@max-[38rem]:sr-only" : ""}>{stage.label}</span>
               </p>
               {!narrow && <p className="quiet truncate text-[0.6875rem]">{stage.aim}</p>}
             </div>
@@ -70,7 +74,7 @@ export function BoardRows(props: Props) {
 
 /** Stages with tacks get more room than bare ones; a narrow board shows shapes only and shares evenly. */
 function columnWidths(table: Table, narrow: boolean) {
-  if (narrow) return `8.5rem repeat(${table.stages.length}, minmax(2.75rem, 1fr))`;
+  if (narrow) return `minmax(7rem, 9rem) repeat(${table.stages.length}, minmax(1.9rem, 1fr))`;
   const used = new Set(table.rules.map((rule) => rule.stage));
   return `11rem ${table.stages.map((stage) => (used.has(stage.key) ? "minmax(0, 1.9fr)" : "minmax(0, 1fr)")).join(" ")}`;
 }

@@ -1,6 +1,6 @@
 import type { Mistake, RuleParts, Table } from "../../api/client";
+import { FormulaOrPieces } from "../../components/formula/FormulaOrPieces";
 import { words } from "../../words";
-import { FormulaEditor } from "./FormulaEditor";
 
 type Props = {
   table: Table;
@@ -15,16 +15,14 @@ export function CheckParts({ table, parts, change, mistakes, usual }: Props) {
   return (
     <>
       {parts.kind === "check" && (
-        <div className="flex flex-col gap-1">
-          <span className="font-semibold">{words.rulePanel.condition}</span>
-          <FormulaEditor
-            table={table}
-            label={words.rulePanel.condition}
-            value={parts.formula ?? ""}
-            onChange={(formula) => change({ formula })}
-            mistakes={mistakes}
-          />
-        </div>
+        <FormulaOrPieces
+          table={table.key}
+          label={words.rulePanel.condition}
+          value={parts.formula ?? ""}
+          onChange={(formula) => change({ formula })}
+          mistakes={mistakes.filter((mistake) => mistake.part === "formula")}
+          shapes={["condition"]}
+        />
       )}
       <label className="flex flex-col gap-1 font-semibold">
         {words.rulePanel.message}

@@ -1,7 +1,7 @@
 import type { Mistake, RuleParts, Table } from "../../api/client";
+import { FormulaEditor } from "../../components/formula/FormulaEditor";
 import { Segments } from "../../components/Segments";
 import { words } from "../../words";
-import { FormulaEditor } from "./FormulaEditor";
 
 type Props = { table: Table; parts: RuleParts; change: (parts: Partial<RuleParts>) => void; mistakes: Mistake[] };
 
@@ -24,11 +24,11 @@ export function DefaultParts({ table, parts, change, mistakes }: Props) {
       />
       {worked ? (
         <FormulaEditor
-          table={table}
+          table={table.key}
           label={words.rulePanel.formula}
           value={parts.formula ?? ""}
           onChange={(formula) => change({ formula })}
-          mistakes={mistakes}
+          mistakes={mistakes.filter((mistake) => mistake.part === "formula")}
         />
       ) : (
         <FixedValue table={table} parts={parts} change={change} />

@@ -1,9 +1,10 @@
 import { Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { type Field, ProblemError, type Table } from "../../api/client";
-import { losses, useChangeField, useSession } from "../../api/queries";
+import { losses, useChangeField, useRenameTable, useSession } from "../../api/queries";
 import { Said } from "../../components/Said";
 import { words } from "../../words";
+import { beginLink, LinkParts, type LinkSettings } from "./LinkParts";
 import { Panel } from "./Panel";
 
 type Props = {
@@ -22,12 +23,21 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
   const [type, setType] = useState(field.type);
   const [decimals, setDecimals] = useState(field.decimals?.toString() ?? "");
   const [choices, setChoices] = useState(field.choices.join("\n"));
+  const [link, setLink] = useState<LinkSettings>(() => beginLink(field));
+  const [known, setKnown] = useState(table.title_field === field.key);
+  const rename = useRenameTable();
   const [note, setNote] = useState(field.note ?? "");
   const listed = choices
     .split("\n")
     .map((each) => each.trim())
     .filter(Boolean);
-  const loss = useLoss(table.key, field, type, type === "choice" ? listed.join("\n") : undefined);
+  const loss = useLoss(
+    table.key,
+    field,
+    type,
+    type === "choice" ? listed.join("\n") : undefined,
+    type === "link" ? link.target : undefined,
+  );
 
   const save = () =>
     change.mutate(
@@ -38,10 +48,13 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
         note,
         decimals: decimals === "" ? null : Number(decimals),
         choices: listed,
+        ...(type === "link" ? link : {}),
       },
       {
         onSuccess: (changed) => {
-          const now = changed.fields.find((each) => each.id === field.id);
+          const now = changed?.fields.find((each) => each.id === field.id);
+          if (known !== (table.title_field === field.key))
+            rename.mutate({ table: table.key, title: known ? (now?.key ?? field.key) : null });
           if (now && now.key !== field.key) onRenamed(now.key);
           onClose();
         },
@@ -123,6 +136,13 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           />
         </label>
       )}
+      {type === "link" && <LinkParts table={table} link={link} onChange={setLink} />}
+      {type !== "link" && type !== "yes_no" && (
+        <label className="flex items-center gap-2">
+          <input type="checkbox" className="checkbox checkbox-sm" checked={known} onChange={() => setKnown(!known)} />
+          {words.fieldPanel.known(table.one.toLowerCase())}
+        </label>
+      )}
       <label className="flex flex-col gap-1 font-semibold">
         {words.fieldPanel.note}
         <textarea
@@ -143,13 +163,14 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
 }
 
 /** What the records would lose by another type, asked as soon as one is picked. */
-function useLoss(table: string, field: Field, type: string, choices: string | undefined) {
+function useLoss(table: string, field: Field, type: string, choices: string | undefined, target: string | undefined) {
   const [loss, setLoss] = useState<{ lost: boolean; text: string } | null>(null);
   useEffect(() => {
     setLoss(null);
-    if (type === field.type) return;
+    if (type === field.type && (target === undefined || target === field.target)) return;
+    if (target === "") return;
     let current = true;
-    losses(table, field.key, type, choices).then(
+    losses(table, field.key, type, choices, target).then(
       (found) => {
         if (!current || found.values + found.kept === 0) return;
         const lost = found.values > 0;
@@ -163,6 +184,6 @@ function useLoss(table: string, field: Field, type: string, choices: string | un
     return () => {
       current = false;
     };
-  }, [table, field, type, choices]);
+  }, [table, field, type, choices, target]);
   return loss;
 }

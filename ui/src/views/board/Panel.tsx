@@ -10,10 +10,13 @@ type Props = {
   onSave: () => void;
   children: ReactNode;
   footer: ReactNode;
+  /** What stands beside the rest where there is room, else beneath it. */
+  beside?: ReactNode;
+  wide?: boolean;
 };
 
 /** The editor at the side of the board. Escape closes it, Ctrl Enter saves. */
-export function Panel({ title, above, name, onClose, onSave, children, footer }: Props) {
+export function Panel({ title, above, name, onClose, onSave, children, footer, beside, wide = false }: Props) {
   const panel = useRef<HTMLElement>(null);
   useEffect(() => {
     const first = panel.current?.querySelector<HTMLElement>("[data-first]");
@@ -24,7 +27,7 @@ export function Panel({ title, above, name, onClose, onSave, children, footer }:
       ref={panel}
       tabIndex={-1}
       aria-label={name}
-      className="flex w-[29rem] max-w-full shrink-0 flex-col border-base-300 border-l bg-base-100 max-lg:fixed max-lg:inset-y-0 max-lg:right-0 max-lg:z-30 max-lg:shadow-xl"
+      className={`flex max-w-full shrink-0 flex-col border-base-300 border-l bg-base-100 max-lg:fixed max-lg:inset-y-0 max-lg:right-0 max-lg:z-30 max-lg:shadow-xl ${wide ? "w-[52rem] max-xl:w-[29rem]" : "w-[29rem]"}`}
       onKeyDown={(event) => {
         if (event.key === "Escape" && !event.defaultPrevented) onClose();
         if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) {
@@ -48,7 +51,14 @@ export function Panel({ title, above, name, onClose, onSave, children, footer }:
           <X size={16} aria-hidden />
         </button>
       </div>
-      <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-auto px-4 py-4">{children}</div>
+      <div className={`min-h-0 flex-1 overflow-auto ${wide ? "xl:grid xl:grid-cols-2 xl:overflow-hidden" : ""}`}>
+        <div className={`flex flex-col gap-4 px-4 py-4 ${wide ? "xl:overflow-auto" : ""}`}>{children}</div>
+        {beside && (
+          <div className={`px-4 pb-4 ${wide ? "xl:overflow-auto xl:border-base-300 xl:border-l xl:pt-4" : ""}`}>
+            {beside}
+          </div>
+        )}
+      </div>
       <div className="flex flex-wrap items-center gap-2 border-base-300 border-t px-4 py-2.5">{footer}</div>
     </aside>
   );

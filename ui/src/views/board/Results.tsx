@@ -1,16 +1,30 @@
+import { X } from "lucide-react";
 import { Link } from "react-router";
 import type { Preview, RuleParts, Table } from "../../api/client";
+import { MatchInput } from "../../components/record/MatchInput";
 import { words } from "../../words";
 
 type Example = Preview["examples"][number];
-type Props = { table: Table; parts: RuleParts; preview: Preview | undefined; pending: boolean };
+type LookAt = { id: number; title: string } | null;
+type Props = {
+  table: Table;
+  parts: RuleParts;
+  preview: Preview | undefined;
+  pending: boolean;
+  /** Whether these are results of the rule before its present mistake. */
+  stale: boolean;
+  lookAt: LookAt;
+  onLookAt: (record: LookAt) => void;
+};
 
 /** The rule's result on real records, the worst first, and how many it concerns. */
-export function Results({ table, parts, preview, pending }: Props) {
+export function Results({ table, parts, preview, pending, stale, lookAt, onLookAt }: Props) {
+  const compares = parts.kind !== "check" && parts.kind !== "required";
   if (!preview || preview.problems.length > 0) return null;
   return (
-    <section aria-label={words.rulePanel.results} aria-busy={pending}>
+    <section aria-label={words.rulePanel.results} aria-busy={pending} className={stale ? "opacity-70" : ""}>
       <h3 className="mb-1 text-base">{words.rulePanel.results}</h3>
+      {stale && <p className="mb-1 text-secondary">{words.rulePanel.stale}</p>}
       {preview.warnings.map((warning) => (
         <p key={warning.message} className="mb-1 text-secondary">
           {warning.message}
@@ -20,13 +34,53 @@ export function Results({ table, parts, preview, pending }: Props) {
       {preview.total === 0 ? (
         <p className="quiet">{words.rulePanel.noRecords}</p>
       ) : (
-        <ul className="mt-2 divide-y divide-base-300/70 border-base-300 border-y">
-          {preview.examples.map((example) => (
-            <ExampleLine key={example.id} table={table.key} example={example} isDefault={parts.kind === "default"} />
-          ))}
-        </ul>
+        <>
+          <Picker table={table} lookAt={lookAt} onLookAt={onLookAt} />
+          <ul className="mt-2 divide-y divide-base-300/70 border-base-300 border-y">
+            {lookAt && preview.looked?.id === lookAt.id && (
+              <ExampleLine table={table.key} example={preview.looked} compares={compares} lit />
+            )}
+            {preview.examples
+              .filter((example) => example.id !== lookAt?.id)
+              .map((example) => (
+                <ExampleLine key={example.id} table={table.key} example={example} compares={compares} />
+              ))}
+          </ul>
+        </>
       )}
     </section>
+  );
+}
+
+/** Picks a record whose result is wanted in any case. */
+function Picker({ table, lookAt, onLookAt }: Pick<Props, "table" | "lookAt" | "onLookAt">) {
+  return (
+    <div className="mt-2 flex items-center gap-2">
+      <label htmlFor="look-at" className="quiet shrink-0 text-xs">
+        {words.rulePanel.lookAt}
+      </label>
+      <div className="min-w-0 flex-1">
+        <MatchInput
+          table={table.key}
+          value={lookAt?.title ?? ""}
+          input={{ id: "look-at", placeholder: words.rulePanel.anyRecord(table.one.toLowerCase()) }}
+          className="input input-sm w-full"
+          onPick={onLookAt}
+          onLeave={(text) => text === "" && onLookAt(null)}
+        />
+      </div>
+      {lookAt && (
+        <button
+          type="button"
+          className="btn btn-ghost btn-xs btn-square"
+          aria-label={words.rulePanel.lookAtNone}
+          title={words.rulePanel.lookAtNone}
+          onClick={() => onLookAt(null)}
+        >
+          <X size={13} aria-hidden />
+        </button>
+      )}
+    </div>
   );
 }
 
@@ -42,6 +96,26 @@ function Effect({ parts, preview }: { parts: RuleParts; preview: Preview }) {
           {words.rulePanel.opening} <strong className="stitched">{preview.opening || words.rulePanel.nothing}</strong>.
         </p>
         <p className="quiet">{effect.default}</p>
+        {partial}
+      </>
+    );
+  }
+  if (parts.kind === "calculation") {
+    const { changes = 0, blank = 0, failed = 0 } = preview.counts;
+    const stays = parts.keeping === "once" || preview.fleeting.length > 0 || parts.keeping === "shown";
+    return (
+      <>
+        {parts.keeping === "once" ? (
+          <p>{words.calculation.onceEffect}</p>
+        ) : (
+          <p className="font-semibold">
+            {stays
+              ? words.calculation.wouldShow(changes, preview.looked_at)
+              : words.calculation.wouldChange(changes, preview.looked_at)}
+          </p>
+        )}
+        {failed > 0 && <p className="text-error">{words.calculation.failed(failed)}</p>}
+        {blank > 0 && <p className="quiet">{words.calculation.blank(blank)}</p>}
         {partial}
       </>
     );
@@ -65,25 +139,40 @@ const SHAPES: Record<string, string> = {
   refused: "size-2 rotate-45 bg-error",
   passed: "size-2 rounded-full bg-success",
   same: "size-2 rounded-full bg-success",
+  failed: "size-2 rotate-45 bg-error",
+  changes: "size-2 rounded-full border-2 border-primary",
   differs: "size-2 rounded-full border-2 border-secondary",
   blank: "size-2 rounded-full border-2 border-secondary",
   unjudged: "size-2 rounded-full border-2 border-secondary",
 };
 
-function ExampleLine({ table, example, isDefault }: { table: string; example: Example; isDefault: boolean }) {
+type LineProps = { table: string; example: Example; compares: boolean; lit?: boolean };
+
+function ExampleLine({ table, example, compares, lit = false }: LineProps) {
+  const came = example.result || words.rulePanel.blank;
   return (
-    <li className="grid grid-cols-[0.75rem_minmax(0,7rem)_minmax(0,1fr)] items-baseline gap-x-2 py-1.5">
+    <li
+      className={`${lit ? "bg-[var(--tint-lit)]" : ""} grid grid-cols-[0.75rem_minmax(0,7rem)_minmax(0,1fr)] items-baseline gap-x-2 py-1.5`}
+    >
       <span className={`self-center ${SHAPES[example.verdict]}`} aria-hidden />
       <Link to={`/t/${table}/forms/${example.id}`} className="truncate underline-offset-2 hover:underline">
         {example.title}
       </Link>
       <span className="min-w-0">
-        {isDefault ? (
+        {compares ? (
           <span className="flex flex-wrap gap-x-1.5">
-            <span className="quiet">{words.rulePanel.stored}</span>
-            <span>{example.stored || "–"}</span>
-            <span className="quiet">→ {words.rulePanel.wouldBe}</span>
-            <span className="stitched">{example.result ?? "–"}</span>
+            {example.verdict === "same" ? null : (
+              <>
+                <span className="quiet break-words">{example.stored || words.rulePanel.blank}</span>
+                <span className="quiet">→</span>
+              </>
+            )}
+            <span
+              className={`min-w-0 break-words ${example.verdict === "failed" ? "text-error" : example.result ? "stitched" : "quiet"}`}
+            >
+              {came}
+            </span>
+            {example.verdict === "same" && <span className="quiet text-xs">{words.rulePanel.verdicts.same}</span>}
           </span>
         ) : (
           <span className={example.verdict === "refused" ? "text-error" : ""}>

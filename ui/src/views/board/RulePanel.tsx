@@ -6,6 +6,7 @@ import { usePinRule, useUnpinRule } from "../../api/queries";
 import { Said } from "../../components/Said";
 import { Segments } from "../../components/Segments";
 import { words } from "../../words";
+import { CalculationParts } from "./CalculationParts";
 import { CheckParts } from "./CheckParts";
 import { DefaultParts } from "./DefaultParts";
 import { Panel } from "./Panel";
@@ -22,7 +23,11 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   const [leaving, setLeaving] = useState(false);
   const pin = usePinRule(table.key);
   const unpin = useUnpinRule(table.key);
-  const preview = usePreview(table.key, parts);
+  const [lookAt, setLookAt] = useState<{ id: number; title: string } | null>(null);
+  const preview = usePreview(table.key, parts, lookAt?.id ?? null);
+  const sound = preview.data?.problems.length === 0;
+  const [lastSound, setLastSound] = useState(preview.data);
+  if (sound && preview.data !== lastSound) setLastSound(preview.data);
   const change = (some: Partial<RuleParts>) => {
     setParts({ ...parts, ...some });
     setLeaving(false);
@@ -54,6 +59,18 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       title={`${words.rulePanel.on} ${label}`}
       onClose={close}
       onSave={save}
+      wide={parts.kind === "calculation" || parts.kind === "check"}
+      beside={
+        <Results
+          table={table}
+          parts={parts}
+          preview={sound ? preview.data : lastSound}
+          stale={!sound}
+          pending={preview.isFetching}
+          lookAt={lookAt}
+          onLookAt={setLookAt}
+        />
+      }
       footer={
         leaving ? (
           <>
@@ -93,9 +110,9 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
           onChange={(kind) => change({ kind, formula: kind === "check" ? (parts.formula ?? "") : null })}
         />
       )}
-      {parts.kind === "default" ? (
-        <DefaultParts {...shared} />
-      ) : (
+      {parts.kind === "default" && <DefaultParts {...shared} />}
+      {parts.kind === "calculation" && <CalculationParts {...shared} fleeting={preview.data?.fleeting ?? []} />}
+      {(parts.kind === "check" || parts.kind === "required") && (
         <CheckParts {...shared} usual={usualMessage(parts, preview.data?.sentence, label)} />
       )}
       {mistakes
@@ -105,7 +122,6 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
             <Said text={mistake.message} />
           </p>
         ))}
-      <Results table={table} parts={parts} preview={preview.data} pending={preview.isFetching} />
       <details open={Boolean(rule?.note || rule?.name)}>
         <summary className="cursor-pointer font-semibold">{words.rulePanel.more}</summary>
         <div className="mt-2 flex flex-col gap-3">
@@ -136,10 +152,12 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
 
 function startingParts(rule: Rule | undefined, field: string, kind: string): RuleParts {
   if (rule) {
-    const { id, kind, field, name, note, value, formula, message } = rule;
-    return { id, kind, field, name, note, value, formula, message };
+    const { id, kind, field, name, note, value, formula, message, keeping } = rule;
+    return { id, kind, field, name, note, value, formula, message, keeping };
   }
-  return { kind, field, name: null, note: null, value: null, formula: kind === "check" ? "" : null, message: null };
+  const formula = kind === "check" || kind === "calculation" ? "" : null;
+  const keeping = kind === "calculation" ? "always" : null;
+  return { kind, field, name: null, note: null, value: null, formula, message: null, keeping };
 }
 
 function usualMessage(parts: RuleParts, sentence: string | null | undefined, label: string) {

@@ -7,7 +7,7 @@ import { previewRule } from "../../api/queries";
 const PAUSE = 180;
 
 /** What the rule as it stands would do; asked again shortly after each change. */
-export function usePreview(table: string, parts: RuleParts) {
+export function usePreview(table: string, parts: RuleParts, lookAt: number | null) {
   const [settled, setSettled] = useState(parts);
   useEffect(() => {
     const timer = setTimeout(() => setSettled(parts), PAUSE);
@@ -17,10 +17,12 @@ export function usePreview(table: string, parts: RuleParts) {
   const { name: _name, note: _note, ...what } = settled;
   const begun =
     what.kind === "required" ||
-    (what.kind === "check" ? what.formula !== "" : what.value !== null || (what.formula ?? "") !== "");
+    (what.kind === "check" || what.kind === "calculation"
+      ? what.formula !== ""
+      : what.value !== null || (what.formula ?? "") !== "");
   const query = useQuery({
-    queryKey: ["preview", table, what],
-    queryFn: ({ signal }) => previewRule(table, what, signal),
+    queryKey: ["preview", table, what, lookAt],
+    queryFn: ({ signal }) => previewRule(table, { ...what, look_at: lookAt }, signal),
     placeholderData: keepPreviousData,
     enabled: begun,
     gcTime: 0,

@@ -4,13 +4,13 @@ import { useNavigate } from "react-router";
 import { toast } from "sonner";
 import { api, data, type Problem, ProblemError, type RecordData, type Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
-import { Confirm } from "../../components/Confirm";
 import { focusFirstRefused } from "../../components/record/focusFirst";
 import { forgetDraft, keepDraft, keptDraft } from "../../components/record/kept";
 import { RecordFields } from "../../components/record/RecordFields";
 import { useDraft } from "../../components/record/useDraft";
 import { words } from "../../words";
 import { Conflict } from "./Conflict";
+import { DeleteDialog } from "./DeleteDialog";
 import { FormHead } from "./FormHead";
 import { SaveBar } from "./SaveBar";
 import { useFormKeys } from "./useFormKeys";
@@ -131,14 +131,7 @@ export function RecordForm({ table, record }: Props) {
       </div>
       <SaveBar isNew={id === null} saving={saving} save={save} button={saveButton} />
       {asking && record && (
-        <Confirm
-          title={words.form.removeTitle(record.title)}
-          action={words.form.remove}
-          onConfirm={remove}
-          onClose={() => setAsking(false)}
-        >
-          <p>{words.form.removeText}</p>
-        </Confirm>
+        <DeleteDialog table={table} record={record} onConfirm={remove} onClose={() => setAsking(false)} />
       )}
       {conflict?.record && record && (
         <Conflict

@@ -99,6 +99,11 @@ function EntryLine({ entry, single, onRecord }: { entry: Entry; single: boolean;
       <div className="min-w-0 flex-1">
         {head}
         <div className="pl-12">
+          {entry.followed.map((each) => (
+            <p key={`${each.table}-${each.field}`} className="quiet mt-1 text-xs">
+              {words.history.followed(each.count, each.field, each.table)}
+            </p>
+          ))}
           {entry.action === "update" ? (
             changes
           ) : (

@@ -77,6 +77,11 @@ function TableSheet({ table }: { table: TableLine }) {
           onConfirm={() => remove.mutate(table.key, { onSuccess: () => toast(words.overview.removed(table.label)) })}
         >
           <p>{words.overview.removeText(table.records)}</p>
+          {remove.error && (
+            <p className="mt-2 text-error" role="alert">
+              {remove.error.message}
+            </p>
+          )}
         </Confirm>
       )}
       {asking === "rename" && <RenameTable table={table} onClose={() => setAsking(null)} />}
@@ -93,7 +98,7 @@ function NewTable() {
       className="flex flex-col justify-center gap-2 rounded-[var(--radius-box)] border border-base-300 border-dashed p-4"
       onSubmit={(event) => {
         event.preventDefault();
-        add.mutate({ label }, { onSuccess: (table) => navigate(`/t/${table.key}/rules`) });
+        add.mutate({ label }, { onSuccess: (table) => table && navigate(`/t/${table.key}/rules`) });
       }}
     >
       <label htmlFor="new-table" className="font-semibold">

@@ -5,6 +5,7 @@ import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { words } from "../../words";
+import { FilterBar } from "./FilterBar";
 import { FROZEN, Rows } from "./Rows";
 import { widthOf } from "./widths";
 
@@ -14,28 +15,46 @@ export default function Records() {
   const [params, setParams] = useSearchParams();
   const sort = params.get("sort");
   const descending = params.get("descending") === "yes";
-  const pages = useRecords(table.key, sort, descending);
+  const filter = params.get("filter") ?? "";
+  const pages = useRecords(table.key, sort, descending, filter);
   const records = pages.data?.pages.flatMap((page) => page.records) ?? [];
   const total = pages.data?.pages[0]?.total ?? 0;
+  const matching = pages.data?.pages[0]?.matching ?? 0;
+  // A change of one part of the address keeps the others.
+  const put = (parts: Record<string, string | null>) => {
+    const next = new URLSearchParams(params);
+    for (const [name, value] of Object.entries(parts)) {
+      if (value) next.set(name, value);
+      else next.delete(name);
+    }
+    setParams(next, { replace: true });
+  };
   const columns = `3.5rem ${table.fields.map((field) => `${widthOf(field, records)}rem`).join(" ")}`;
 
   const sortBy = (key: string) => {
-    if (sort !== key) setParams({ sort: key }, { replace: true });
-    else if (!descending) setParams({ sort: key, descending: "yes" }, { replace: true });
-    else setParams({}, { replace: true });
+    if (sort !== key) put({ sort: key, descending: null });
+    else if (!descending) put({ descending: "yes" });
+    else put({ sort: null, descending: null });
   };
 
   return (
     <div className="flex h-full flex-col px-5 pt-5 pb-4">
       <div className="mb-3 flex items-end gap-4">
         <h1 className="min-w-0 flex-1 truncate text-2xl">{table.label}</h1>
-        {pages.data && <span className="quiet text-xs">{words.records.shown(records.length, total)}</span>}
+        {pages.data && (
+          <span className="quiet text-xs">
+            {filter ? words.records.filtered(matching, total) : words.records.shown(records.length, total)}
+          </span>
+        )}
         <Link to={`/t/${table.key}/forms`} className="btn btn-primary btn-sm">
           <Plus size={15} aria-hidden />
           {`${words.records.add} ${table.one.toLowerCase()}`}
         </Link>
       </div>
-      {!pages.data && (pages.error ? <Failure error={pages.error} retry={pages.refetch} /> : <Loading />)}
+      {total > 0 || filter ? (
+        <FilterBar table={table} filter={filter} onFilter={(text) => put({ filter: text })} error={pages.error} />
+      ) : null}
+      {!pages.data && (pages.error ? !filter && <Failure error={pages.error} retry={pages.refetch} /> : <Loading />)}
       {pages.data && total === 0 && (
         <div className="sheet flex flex-col items-start gap-3 p-6">
           <p>{words.records.empty}</p>
@@ -44,7 +63,8 @@ export default function Records() {
           </Link>
         </div>
       )}
-      {total > 0 && (
+      {total > 0 && matching === 0 && <p className="sheet p-6">{words.records.noMatch}</p>}
+      {matching > 0 && (
         <Rows
           table={table}
           records={records}

@@ -2,6 +2,7 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { type KeyboardEvent, type ReactNode, useEffect, useRef } from "react";
 import { useNavigate } from "react-router";
 import type { RecordData, Table } from "../../api/client";
+import { isWorkedOut } from "../../components/record/FieldInput";
 
 const HEIGHT = 33;
 /** The first field stays in sight while the others scroll by, so that a row can be told. */
@@ -89,7 +90,11 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
                     align={field.kind === "number" ? "right" : "left"}
                     className={`${field.kind === "number" ? "tabular-nums" : ""} ${index === 0 ? FROZEN : ""}`}
                   >
-                    {record.texts[field.key]}
+                    {isWorkedOut(field) && record.texts[field.key] ? (
+                      <span className="stitched">{record.texts[field.key]}</span>
+                    ) : (
+                      record.texts[field.key]
+                    )}
                   </Cell>
                 ))}
               </div>

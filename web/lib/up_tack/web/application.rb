@@ -20,8 +20,8 @@ module UpTack
       host = ENV.fetch("HOST", "127.0.0.1")
       set :host_authorization, {permitted_hosts: %w[127.0.0.1 localhost ::1].include?(host) ? [".localhost", "localhost", "127.0.0.1", "::1", "example.org"] : []}
 
-      helpers Requests, Responses
-      register Problems, Routes::Session, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Records, Routes::History, Routes::Design, Routes::Help
+      helpers Requests, Responses, Background
+      register Problems, Routes::Session, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Filters, Routes::Formulas, Routes::Records, Routes::History, Routes::Design, Routes::Jobs, Routes::Help
 
       before do
         problem(403, "foreign_page", "Another site's page may not write here.") if written_from_elsewhere?

@@ -28,14 +28,15 @@ module UpTack
       # @param answer [UseCases::Answer]
       def saved_or_problem(key, answer, status: 200)
         table = workspace.table(key)
-        record = answer.record && Render::Record.of(table, answer.record)
+        record = answer.record && Render::Record.new(workspace, table).of(answer.record)
         case answer.state
         when :saved then json(record, status: status)
+        when :linked then problem(422, "linked", "Not deleted: other records need it. #{answer.reasons.join(" ")}")
         when :conflict
           problem(409, "changed_meanwhile", "Somebody else changed this record meanwhile.", record: record, theirs: Render::Entry.new(workspace).all(answer.theirs))
         else
           count = answer.outcome.refusals.length
-          problem(422, "refused", "Not saved: #{(count == 1) ? "one thing is" : "#{count} things are"} to mend.", answer: Render::Answer.of(table, answer.outcome))
+          problem(422, "refused", "Not saved: #{(count == 1) ? "one thing is" : "#{count} things are"} to mend.", answer: Render::Answer.new(workspace, table).of(answer.outcome))
         end
       end
     end

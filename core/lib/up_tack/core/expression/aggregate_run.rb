@@ -17,29 +17,39 @@ module UpTack
           @aggregation = Aggregation[node.name]
         end
 
-        # @return [Proc]
+        # @return [Proc] from an Evaluation to the value
         def to_proc
+          separator = @node.separator ? @compiler.compile(@node.separator) : ->(_) { ", " }
+          aggregation = @aggregation
+          each = each_member
+          lambda do |evaluation|
+            account = aggregation.account(separator.call(evaluation))
+            each.call(evaluation) { |_, value| account.add(value) }
+            account.result
+          end
+        end
+
+        # @return [Proc] from an Evaluation; calls its block with number and value
+        #   of each linked record that counts
+        def each_member
           start = starting_id
           last = @source.steps.last
           table, link = last.table, last.key
-          separator = @node.separator ? @compiler.compile(@node.separator) : ->(_) { ", " }
           value, condition = inside
-          aggregation = @aggregation
-          lambda do |evaluation|
-            account = aggregation.account(separator.call(evaluation))
-            id = start.call(evaluation)
-            next account.result unless id
-
+          lambda do |evaluation, &block|
+            id = start.call(evaluation) or next
             evaluation.context.records.each_linked(table, link, id) do |number, values|
               record = evaluation.linked(number, values)
               next if condition && !condition.call(record)
 
               found = value.call(record)
-              account.add(found) unless found.nil?
+              block.call(number, found) unless found.nil?
             end
-            account.result
           end
         end
+
+        # @return [String] key of the table whose records it goes over
+        def table = @source.steps.last.table
 
         private
 

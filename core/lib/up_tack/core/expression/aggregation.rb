@@ -42,6 +42,12 @@ module UpTack
           freeze
         end
 
+        # @return [String] such as `sum(table.field where condition)`
+        def signature
+          inner = {"count" => "table", "join" => "table.field, between"}.fetch(name, "table.field")
+          "#{name}(#{inner} where condition)"
+        end
+
         def takes?(type) = Types::OPEN.include?(type) || @takes.include?(type)
         def taken_in_words = @takes.map { |type| Types.phrase(type) }.join(", ").sub(/, ([^,]+)\z/, " or \\1")
         def result(type) = @gives || type

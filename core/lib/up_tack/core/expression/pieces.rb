@@ -8,7 +8,7 @@ module UpTack
       #
       #   {"shape" => "text", "parts" => [part, …]}              joined text
       #   {"shape" => "choice", "match" => "all", "tests" => [test, …],
-      #    "then" => [part, …], "else" => [part, …]}             one text or another
+      #    "met" => [part, …], "unmet" => [part, …]}             one text or another
       #   {"shape" => "condition", "match" => "any", "tests" => [test, …]}
       #
       # part:: {"text" => " "}, {"field" => "title.text"}, or with "before" and

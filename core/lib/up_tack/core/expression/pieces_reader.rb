@@ -32,7 +32,7 @@ module UpTack
           optional = optional(node)
           return {"shape" => "text", "parts" => [optional]} if optional
 
-          {"shape" => "choice", **tests(node.condition), "then" => parts(node.consequence), "else" => parts(node.alternative)}
+          {"shape" => "choice", **tests(node.condition), "met" => parts(node.consequence), "unmet" => parts(node.alternative)}
         end
 
         def parts(node)

@@ -14,7 +14,7 @@ module UpTack
         def write(pieces)
           case pieces["shape"]
           when "text" then joined(pieces["parts"])
-          when "choice" then "if #{tests(pieces)} then #{joined(pieces["then"])} else #{joined(pieces["else"])}"
+          when "choice" then "if #{tests(pieces)} then #{joined(pieces["met"])} else #{joined(pieces["unmet"])}"
           when "condition" then tests(pieces)
           else wrong("There is no such shape of pieces.")
           end
@@ -55,12 +55,13 @@ module UpTack
         end
 
         def value(value)
-          case value
-          in {"text" => String => text} then quoted(text)
-          in {"number" => text} then number(text)
-          in {"date" => text} then "date(#{quoted(text)})"
-          in {"answer" => answer} then answer ? "yes" : "no"
-          in {"field" => field} then name(field)
+          kind, given = value.is_a?(Hash) ? value.first : nil
+          case kind
+          when "text" then quoted(given)
+          when "number" then number(given)
+          when "date" then "date(#{quoted(given)})"
+          when "answer" then given ? "yes" : "no"
+          when "field" then name(given)
           else wrong("A test needs a value to compare with.")
           end
         end

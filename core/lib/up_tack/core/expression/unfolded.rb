@@ -8,6 +8,9 @@ module UpTack
       class Unfolded < Words
         FAILED = {"=" => "not", "<>" => "the same as", "<" => "not below", "<=" => "above", ">" => "not above", ">=" => "below"}.freeze
 
+        # Linked records named in what an aggregate came to.
+        MEMBERS = 3
+
         # @param evaluation [Evaluation]
         def initialize(scope, evaluation)
           super(scope)
@@ -36,8 +39,18 @@ module UpTack
 
         def path(node) = field(node)
 
-        # Many records went in; what came out is what can be followed.
-        def aggregate(node) = "#{Words.new(@scope).aggregate(node)} = #{shown(node)}"
+        # The records that counted, as far as they can be told in a line.
+        def aggregate(node)
+          run = AggregateRun.new(@compiler, @scope, node)
+          titles = []
+          count = 0
+          run.each_member.call(@evaluation) do |id, _|
+            titles << (@evaluation.context.records.title(run.table, id) || "No. #{id}") if titles.length < MEMBERS
+            count += 1
+          end
+          titles << "#{count - MEMBERS} more" if count > MEMBERS
+          "#{Words.new(@scope).aggregate(without_condition(node))} = #{shown(node)}#{" (#{titles.join(", ")})" if titles.any?}"
+        end
 
         def changed(node) = "#{Words.new(@scope).changed(node)}: #{value_of(node) ? "yes" : "no"}"
 
@@ -58,6 +71,10 @@ module UpTack
         end
 
         private
+
+        def without_condition(node)
+          Nodes::Aggregate.new(name: node.name, source: node.source, separator: node.separator, from: node.from, to: node.to)
+        end
 
         def linked_title(entry, id) = @evaluation.context.records.title(entry.target.call.key, id) || "No. #{id}"
 

@@ -5,16 +5,23 @@ module UpTack
     module Render
       # What came out of a draft: every field's value and origin, the messages,
       # and the trace where it was asked for.
-      module Answer
-        module_function
+      class Answer
+        # @param workspace [Workspace]
+        # @param table [Core::Design::Table]
+        def initialize(workspace, table)
+          @table = table
+          @records = workspace.context.records
+        end
 
         # @param outcome [Core::Save::Outcome]
-        def of(table, outcome)
+        def of(outcome)
           {
-            would_save: outcome.saved?, fields: table.fields.to_h { |field| [field.key, field(field, outcome)] },
+            would_save: outcome.saved?, fields: @table.fields.to_h { |field| [field.key, field(field, outcome)] },
             messages: outcome.refusals.map(&:to_h), steps: outcome.steps.map(&:to_h)
           }
         end
+
+        private
 
         def field(field, outcome)
           if outcome.unreadable.key?(field.key)
@@ -24,7 +31,7 @@ module UpTack
 
           value = outcome.values[field.key]
           origin = outcome.origins[field.key]
-          {value: field.values.dump(value), text: field.show(value), source: origin.source, rule: origin.rule, words: origin.words}
+          {value: field.values.dump(value), text: field.show(value, @records), source: origin.source, rule: origin.rule, words: origin.words}
         end
       end
     end

@@ -11,7 +11,8 @@ module UpTack
         def of(preview)
           {
             problems: preview.problems.map { |each| Mistake.of(each) }, warnings: preview.warnings.map { |each| Mistake.of(each) },
-            tack: preview.tack, sentence: preview.sentence, opening: preview.opening, counts: preview.counts,
+            tack: preview.tack, sentence: preview.sentence, opening: preview.opening,
+            fleeting: preview.fleeting, pieces: preview.pieces, looked: preview.looked, counts: preview.counts,
             looked_at: preview.looked_at, total: preview.total, examples: preview.examples
           }
         end

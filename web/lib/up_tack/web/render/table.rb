@@ -17,7 +17,8 @@ module UpTack
         # @return [Hash] for the board
         def full(table)
           {
-            id: table.id, **name(table), fields: table.fields.map { |field| self.field(field) },
+            id: table.id, **name(table), title: table.title, title_field: table.title_field&.key,
+            filters: table.filters.map(&:to_plain), fields: table.fields.map { |field| self.field(field, table) },
             stages: Core::Stages::ALL.map { |stage| self.stage(stage) },
             rules: table.rules.map { |rule| self.rule(rule, table) }
           }
@@ -29,10 +30,12 @@ module UpTack
           {key: table.key, label: table.label, one: table.record_name, note: table.note, records: Store::Rows.new(table).count}
         end
 
-        def field(field)
+        def field(field, table)
           {
-            id: field.id, key: field.key, label: field.label, type: field.type, type_label: field.values.label, kind: field.kind,
-            decimals: field.decimals, choices: field.choices, note: field.note
+            id: field.id, key: field.key, label: field.label, type: field.type, type_label: Names.type_label(field, @workspace.project), kind: field.kind,
+            decimals: field.decimals, choices: field.choices, note: field.note,
+            target: field.target, on_delete: field.on_delete, reverse: field.reverse,
+            calculated: table.calculation(field.key)&.keeping, kept: table.kept?(field.key)
           }
         end
 
@@ -41,12 +44,18 @@ module UpTack
           {key: stage.key, label: stage.label, aim: stage.aim, kinds: kinds}
         end
 
+        # What makes a calculated field worked out on reading, in words.
+        def fleeting(rule, table)
+          rule.is_a?(Core::Rules::Calculation) ? @workspace.project.upkeep.fleeting(table.key, rule.field) : []
+        end
+
         def rule(rule, table)
           plain = rule.to_plain
           {
             id: rule.id, kind: rule.kind, stage: rule.stage, field: rule.field, fields: rule.fields(table),
             tack: rule.tack(table), sentence: rule.sentence(table), name: rule.name, note: rule.note,
-            value: plain["value"], formula: plain["formula"], message: plain["message"],
+            value: plain["value"], formula: plain["formula"], message: plain["message"], keeping: plain["keeping"],
+            fleeting: fleeting(rule, table),
             usual_message: rule.respond_to?(:message) ? rule.sentence(table) : nil
           }
         end

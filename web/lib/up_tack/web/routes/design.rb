@@ -13,12 +13,17 @@ module UpTack
             json(revisions.map { |revision| Render::Revision.of(revision, workspace) })
           end
 
-          app.post("/api/design/undo") { json({summary: UseCases::ChangeDesign.new(workspace).undo&.summary}) }
+          app.post("/api/design/undo") do
+            change_design(->(revision) { json({summary: revision&.summary}) }, &:undo)
+          end
 
-          app.post("/api/design/redo") { json({summary: UseCases::ChangeDesign.new(workspace).redo&.summary}) }
+          app.post("/api/design/redo") do
+            change_design(->(revision) { json({summary: revision&.summary}) }, &:redo)
+          end
 
           app.post("/api/design/revisions/:id/put-back") do
-            json({summary: UseCases::ChangeDesign.new(workspace).put_back(record_id).summary})
+            revision = record_id
+            change_design(->(found) { json({summary: found.summary}) }) { |design| design.put_back(revision) }
           end
         end
       end

@@ -5,7 +5,7 @@ module UpTack
     module Routes
       # The fields of a table.
       module Fields
-        PARTS = %w[label key type decimals choices note].freeze
+        PARTS = %w[label key type decimals choices target on_delete reverse note].freeze
 
         def self.registered(app)
           changes = Core::Design::Changes
@@ -13,8 +13,7 @@ module UpTack
           app.post("/api/tables/:table/fields") do
             workspace.table(params[:table])
             change = changes::AddField.new(table: params[:table], parts: design_parts(*PARTS), position: number_sent("position"))
-            UseCases::ChangeDesign.new(workspace).call(change)
-            table_json(params[:table], status: 201)
+            change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
           end
 
           app.patch("/api/tables/:table/fields/:field") do
@@ -25,19 +24,18 @@ module UpTack
             else
               changes::ChangeField.new(table: params[:table], field: params[:field], parts: design_parts(*PARTS - ["key"]))
             end
-            UseCases::ChangeDesign.new(workspace).call(change)
-            table_json(params[:table])
+            change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
           end
 
           app.delete("/api/tables/:table/fields/:field") do
             UseCases::FindField.new(workspace).call(table: params[:table], field: params[:field])
-            UseCases::ChangeDesign.new(workspace).call(changes::RemoveField.new(table: params[:table], field: params[:field]))
-            table_json(params[:table])
+            change = changes::RemoveField.new(table: params[:table], field: params[:field])
+            change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
           end
 
           app.get("/api/tables/:table/fields/:field/losses") do
             choices = params[:choices]&.to_s&.lines(chomp: true)
-            json(UseCases::ForeseeLosses.new(workspace).call(table: params[:table], field: params[:field], type: params[:type], choices: choices).to_h)
+            json(UseCases::ForeseeLosses.new(workspace).call(table: params[:table], field: params[:field], type: params[:type], choices: choices, target: params[:target]&.to_s).to_h)
           end
         end
       end

@@ -9,10 +9,10 @@ module UpTack
           app.get("/api/tables/:table/records") do
             page = UseCases::ListRecords.new(workspace).call(
               table: params[:table], sort: params[:sort].to_s.empty? ? nil : params[:sort].to_s, descending: params[:descending] == "true",
-              after: number_in_query("after"), limit: number_in_query("limit") || 100
+              filter: params[:filter]&.to_s, after: number_in_query("after"), limit: number_in_query("limit") || 100
             )
             table = workspace.table(params[:table])
-            json({records: page.records.map { |record| Render::Record.of(table, record) }, total: page.total, more: page.more})
+            json({records: Render::Record.new(workspace, table).all(page.records), matching: page.matching, total: page.total, more: page.more})
           end
 
           app.post("/api/tables/:table/records") do
@@ -22,7 +22,7 @@ module UpTack
 
           app.get("/api/tables/:table/records/:id") do
             record = UseCases::FindRecord.new(workspace).call(table: params[:table], id: record_id)
-            json(Render::Record.of(workspace.table(params[:table]), record))
+            json(Render::Record.new(workspace, workspace.table(params[:table])).of(record))
           end
 
           app.patch("/api/tables/:table/records/:id") do
@@ -37,9 +37,20 @@ module UpTack
             status 204
           end
 
+          app.get("/api/tables/:table/records/:id/deletion") do
+            found = UseCases::ForeseeDeletion.new(workspace).call(table: params[:table], id: record_id)
+            json(Render::Deletion.of(found))
+          end
+
+          # Records whose name, or what stands beside it, has the words typed.
+          app.get("/api/tables/:table/matches") do
+            matches = Store::Naming.new(workspace.plan(params[:table]), workspace.context).like(params[:text].to_s.scrub[0, 200])
+            json(matches.map(&:to_h))
+          end
+
           app.post("/api/tables/:table/draft") do
             answer = UseCases::AnswerDraft.new(workspace).call(table: params[:table], typed: typed, id: number_sent("id"))
-            json(Render::Answer.of(workspace.table(params[:table]), answer.outcome))
+            json(Render::Answer.new(workspace, workspace.table(params[:table])).of(answer.outcome))
           end
 
           app.post("/api/tables/:table/trial") do
@@ -48,7 +59,7 @@ module UpTack
               table: params[:table], typed: typed, id: number_sent("id"), copy_of: number_sent("copy_of"), trace: true
             )
             now = trial.clock.local(trial.clock.now).strftime("%Y-%m-%dT%H:%M")
-            json({**Render::Answer.of(workspace.table(params[:table]), answer.outcome), clock: now})
+            json({**Render::Answer.new(trial, workspace.table(params[:table])).of(answer.outcome), clock: now})
           end
         end
       end

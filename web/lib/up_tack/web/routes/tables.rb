@@ -12,22 +12,22 @@ module UpTack
 
           app.post("/api/tables") do
             parts = design_parts("label", "one", "key")
-            project = UseCases::ChangeDesign.new(workspace).call(changes::AddTable.new(label: parts["label"], one: parts["one"], key: parts["key"]))
-            table_json(project.tables.last.key, status: 201)
+            change = changes::AddTable.new(label: parts["label"], one: parts["one"], key: parts["key"])
+            change_design(->(project) { table_json(project.tables.last.key, status: 201) }) { |design| design.call(change) }
           end
 
           app.get("/api/tables/:table") { table_json(params[:table]) }
 
           app.patch("/api/tables/:table") do
             id = workspace.table(params[:table]).id
-            project = UseCases::ChangeDesign.new(workspace).call(changes::ChangeTable.new(table: params[:table], parts: design_parts("label", "one", "note")))
-            table_json(project.tables.find { |table| table.id == id }.key)
+            change = changes::ChangeTable.new(table: params[:table], parts: design_parts("label", "one", "note", "title"))
+            change_design(->(project) { table_json(project.tables.find { |table| table.id == id }.key) }) { |design| design.call(change) }
           end
 
           app.delete("/api/tables/:table") do
             workspace.table(params[:table])
-            UseCases::ChangeDesign.new(workspace).call(changes::RemoveTable.new(table: params[:table]))
-            status 204
+            change = changes::RemoveTable.new(table: params[:table])
+            change_design(->(_) { status 204 }) { |design| design.call(change) }
           end
         end
       end

@@ -8,16 +8,18 @@ module UpTack
         class PinRule < Change
           # @param table [String] key
           # @param rule [Hash{String=>Object}] plain; with the id of an existing rule it takes its place
-          def initialize(table:, rule:)
+          # @param records [#find] by which a link that is typed is found
+          def initialize(table:, rule:, records: Save::Ports::NoRecords)
             @table = table
             @rule = rule
+            @records = records
           end
 
           def apply(project)
             plain = project.to_plain
             table = plain_table(plain, @table)
             @design = project.table(@table)
-            @reading = Reading.new(conventions: project.conventions, today: nil)
+            @reading = Reading.new(conventions: project.conventions, records: @records)
             @rule["id"] ? replace(table) : add(plain, table)
             built = Project.from(plain)
             design = built.table(@table)

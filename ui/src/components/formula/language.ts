@@ -21,13 +21,16 @@ export const KEYWORDS = [
   "no",
   "blank",
   "mod",
+  "fits",
+  "where",
   "old.",
+  "this.",
   "user.name",
   "user.email",
   "user.role",
   "is_new",
 ];
-const WORDS = new Set(KEYWORDS.flatMap((each) => each.split(/[ .]/)).concat("is", "with", "user", "old"));
+const WORDS = new Set(KEYWORDS.flatMap((each) => each.split(/[ .]/)).concat("is", "with", "user", "old", "this"));
 
 /** Colours a formula; what it means is the server's to say. */
 export function formulaLanguage(fields: string[], functions: string[]) {
@@ -78,9 +81,9 @@ export const formulaColours = [
       color: "var(--color-base-content)",
       borderRadius: "0.25rem",
     },
-    ".cm-tooltip-autocomplete > ul": { fontFamily: "var(--font-sans)" },
-    ".cm-tooltip-autocomplete > ul > li": { padding: "0.2rem 0.5rem" },
-    ".cm-tooltip-autocomplete > ul > li[aria-selected]": {
+    ".cm-tooltip.cm-tooltip-autocomplete > ul": { fontFamily: "var(--font-sans)" },
+    ".cm-tooltip.cm-tooltip-autocomplete > ul > li": { padding: "0.2rem 0.5rem" },
+    ".cm-tooltip.cm-tooltip-autocomplete > ul > li[aria-selected]": {
       backgroundColor: "var(--tint-lit)",
       color: "var(--color-base-content)",
     },
@@ -91,6 +94,13 @@ export const formulaColours = [
       fontSize: "0.6875rem",
     },
     ".cm-completionInfo": { padding: "0.4rem 0.6rem", maxWidth: "16rem", fontFamily: "var(--font-sans)" },
+    ".cm-label": {
+      color: "var(--color-primary)",
+      fontFamily: "var(--font-sans)",
+      fontWeight: "600",
+      borderBottom: "1px solid var(--color-base-300)",
+      padding: "0 1px",
+    },
     ".cm-diagnostic": { fontFamily: "var(--font-sans)", borderLeft: "3px solid var(--color-error)" },
   }),
 ];

@@ -1,0 +1,69 @@
+import { type EditorState, type Extension, RangeSetBuilder } from "@codemirror/state";
+import { Decoration, type DecorationSet, EditorView, ViewPlugin, type ViewUpdate, WidgetType } from "@codemirror/view";
+import { words } from "../../words";
+import { type AllNames, type Field, namesIn, resolve, tableAt } from "./places";
+
+class Label extends WidgetType {
+  constructor(
+    readonly label: string,
+    readonly key: string,
+  ) {
+    super();
+  }
+  eq(other: Label) {
+    return other.label === this.label && other.key === this.key;
+  }
+  toDOM() {
+    const element = document.createElement("span");
+    element.className = "cm-label";
+    element.textContent = this.label;
+    element.title = this.key;
+    return element;
+  }
+  ignoreEvent() {
+    return false;
+  }
+}
+
+/** Shows fields by their labels; the text keeps the keys. The name at the cursor stands as it is typed. */
+export function labels(home: string, names: AllNames): Extension {
+  const plugin = ViewPlugin.fromClass(
+    class {
+      shown: DecorationSet;
+      constructor(view: EditorView) {
+        this.shown = build(view.state, view.hasFocus, home, names);
+      }
+      update(update: ViewUpdate) {
+        if (update.docChanged || update.selectionSet || update.focusChanged) {
+          this.shown = build(update.state, update.view.hasFocus, home, names);
+        }
+      }
+    },
+    { decorations: (value) => value.shown },
+  );
+  return [plugin, EditorView.atomicRanges.of((view) => view.plugin(plugin)?.shown ?? Decoration.none)];
+}
+
+function build(state: EditorState, focused: boolean, home: string, names: AllNames): DecorationSet {
+  const text = state.doc.toString();
+  const builder = new RangeSetBuilder<Decoration>();
+  for (const name of namesIn(text)) {
+    const touched = focused && state.selection.ranges.some((range) => range.from <= name.to && range.to >= name.from);
+    if (touched || text[name.to] === "(") continue;
+    const label = labelOf(name.text, tableAt(text, name.from, home, names).table, home, names);
+    if (label) builder.add(name.from, name.to, Decoration.replace({ widget: new Label(label, name.text) }));
+  }
+  return builder.finish();
+}
+
+function labelOf(text: string, table: string, home: string, names: AllNames): string | null {
+  const parts = text.split(".");
+  const fields = resolve(parts, table, home, names);
+  if (!fields) return null;
+  const before =
+    parts[0] === "old" ? `${words.formula.before} ` : parts[0] === "this" ? `${words.formula.outside} ` : "";
+  return before + pathLabel(fields);
+}
+
+/** "Maker › Name". */
+export const pathLabel = (fields: Pick<Field, "label">[]) => fields.map((field) => field.label).join(" › ");

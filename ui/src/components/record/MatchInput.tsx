@@ -1,0 +1,131 @@
+import { useCombobox } from "downshift";
+import { useEffect, useRef, useState } from "react";
+import { findMatches } from "../../api/queries";
+import { words } from "../../words";
+
+export type Match = { id: number; title: string; details: string[] };
+
+type Props = {
+  /** The table whose records are looked for. */
+  table: string;
+  value: string;
+  onPick: (match: Match) => void;
+  /** The field was left with a text for which nothing was picked; empty means cleared. */
+  onLeave: (text: string | null) => void;
+  input: Record<string, unknown>;
+  className: string;
+};
+
+/** Milliseconds without a keystroke after which records are looked for. */
+const PAUSE = 120;
+
+/** Finds a record by any part of its name, typed slowly or fast, with enough beside it to tell two of one name apart. */
+export function MatchInput({ table, value, onPick, onLeave, input, className }: Props) {
+  const [text, setText] = useState<string | null>(null);
+  const [matches, setMatches] = useState<Match[]>([]);
+  const [found, setFound] = useState<string | null>(null);
+  const leaving = useRef(false);
+
+  const pick = (match: Match) => {
+    setText(null);
+    onPick(match);
+  };
+
+  const box = useCombobox<Match>({
+    items: matches,
+    inputValue: text ?? value,
+    itemToString: (match) => match?.title ?? "",
+    defaultHighlightedIndex: 0,
+    selectedItem: null,
+    onInputValueChange: ({ inputValue, type }) => {
+      if (type === useCombobox.stateChangeTypes.InputChange) setText(inputValue ?? "");
+    },
+    onStateChange: ({ type, selectedItem }) => {
+      const { InputKeyDownEnter, ItemClick } = useCombobox.stateChangeTypes;
+      if ((type === InputKeyDownEnter || type === ItemClick) && selectedItem) pick(selectedItem);
+    },
+    stateReducer: (_state, { type, changes }) =>
+      // Leaving is decided below, where it is known whether the matches are those of the text.
+      type === useCombobox.stateChangeTypes.InputBlur
+        ? { ...changes, selectedItem: null, inputValue: text ?? value }
+        : changes,
+  });
+
+  // An open list without a keystroke shows everybody; what stands in the field stays.
+  const query = text ?? (box.isOpen ? "" : null);
+  useEffect(() => {
+    if (query === null) return;
+    const stop = new AbortController();
+    const timer = setTimeout(() => {
+      findMatches(table, query, stop.signal).then(
+        (answer) => {
+          setMatches(answer);
+          setFound(query);
+        },
+        () => undefined,
+      );
+    }, PAUSE);
+    return () => {
+      clearTimeout(timer);
+      stop.abort();
+    };
+  }, [query, table]);
+
+  const leave = async () => {
+    if (leaving.current) return;
+    const typed = text;
+    setText(null);
+    if (typed === null || typed === value) return onLeave(null);
+    if (typed.trim() === "") return onLeave("");
+    leaving.current = true;
+    const current = found === typed ? matches : await findMatches(table, typed).catch(() => []);
+    leaving.current = false;
+    const highlighted = found === typed ? current[Math.max(0, box.highlightedIndex)] : undefined;
+    const only = current.length === 1 ? current[0] : undefined;
+    const same = current.filter((each) => each.title.toLowerCase() === typed.trim().toLowerCase());
+    const meant =
+      highlighted && box.highlightedIndex > 0 ? highlighted : (only ?? (same.length === 1 ? same[0] : undefined));
+    if (meant) onPick(meant);
+    else onLeave(typed);
+  };
+
+  const open = box.isOpen && found === query;
+  return (
+    <div className="relative">
+      <input
+        {...box.getInputProps({
+          ...input,
+          onBlur: () => {
+            leave();
+          },
+          onKeyDown: (event) => {
+            // With the list open Enter takes a match; without it, it goes on like Tab.
+            if (event.key === "Enter" && open && matches.length > 0) event.stopPropagation();
+            if (event.key === "Escape" && open) event.stopPropagation();
+          },
+        })}
+        autoComplete="off"
+        className={className}
+      />
+      <ul
+        {...box.getMenuProps()}
+        className={`sheet absolute top-full right-0 left-0 z-30 mt-0.5 max-h-64 overflow-auto text-base-content shadow-lg ${open ? "" : "hidden"}`}
+      >
+        {open &&
+          matches.map((match, index) => (
+            <li
+              key={match.id}
+              {...box.getItemProps({ item: match, index })}
+              className={`cursor-pointer px-2.5 py-1 ${box.highlightedIndex === index ? "bg-[var(--tint-lit)]" : ""}`}
+            >
+              <span className="font-semibold">{match.title}</span>{" "}
+              <span className="quiet text-xs">
+                {[`${words.records.number} ${match.id}`, ...match.details].join(" · ")}
+              </span>
+            </li>
+          ))}
+        {open && matches.length === 0 && <li className="quiet px-2.5 py-1">{words.form.noMatch}</li>}
+      </ul>
+    </div>
+  );
+}

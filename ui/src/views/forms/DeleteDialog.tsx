@@ -1,0 +1,51 @@
+import { useQuery } from "@tanstack/react-query";
+import type { RecordData, Table } from "../../api/client";
+import { foreseeDeletion } from "../../api/queries";
+import { Confirm } from "../../components/Confirm";
+import { Dialog } from "../../components/Dialog";
+import { words } from "../../words";
+
+type Props = { table: Table; record: RecordData; onConfirm: () => void; onClose: () => void };
+
+/** Asks before a record is deleted, and says what becomes of those that link to it. */
+export function DeleteDialog({ table, record, onConfirm, onClose }: Props) {
+  const foreseen = useQuery({
+    queryKey: ["deletion", table.key, record.id],
+    queryFn: () => foreseeDeletion(table.key, record.id),
+    gcTime: 0,
+  }).data;
+  if (!foreseen) return null;
+  if (foreseen.reasons.length > 0) {
+    return (
+      <Dialog title={words.form.cantRemove(record.title)} onClose={onClose}>
+        <p>{words.form.needed}</p>
+        <ul className="mt-2 list-disc pl-5">
+          {foreseen.reasons.map((reason) => (
+            <li key={reason}>{reason}</li>
+          ))}
+        </ul>
+        <button type="button" className="btn btn-sm mt-4" onClick={onClose}>
+          {words.common.close}
+        </button>
+      </Dialog>
+    );
+  }
+  return (
+    <Confirm
+      title={words.form.removeTitle(record.title)}
+      action={words.form.remove}
+      onConfirm={onConfirm}
+      onClose={onClose}
+    >
+      {foreseen.along.map((each) => (
+        <p key={each.table} className="font-semibold text-error">
+          {words.form.along(each.count, each.table)}
+        </p>
+      ))}
+      {foreseen.cleared.map((each) => (
+        <p key={each.table + each.field}>{words.form.cleared(each.count, each.table, each.field)}</p>
+      ))}
+      <p>{words.form.removeText}</p>
+    </Confirm>
+  );
+}

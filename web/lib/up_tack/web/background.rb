@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    # Helpers for changes of the design that may take long because many records
+    # must follow: they run in the background, and most have ended before anybody
+    # could notice.
+    module Background
+      # Seconds after which the answer is a job to look at rather than the result.
+      PATIENCE = 0.8
+
+      # @yield [UseCases::ChangeDesign] what is to be done; gives what the second block needs
+      # @param answer [Proc] makes the answer from it
+      def change_design(answer, &work)
+        chosen = person
+        job = Jobs.start { |progress| work.call(UseCases::ChangeDesign.new(Workspace.new(person: chosen), progress: progress)) }
+        job.wait(PATIENCE) ? ended(job, answer) : json(Render::Job.of(job), status: 202)
+      end
+
+      private
+
+      def ended(job, answer)
+        raise job.error if job.error
+
+        workspace.renew
+        answer.call(job.result)
+      end
+    end
+  end
+end

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Render
+      # Work in the background.
+      module Job
+        module_function
+
+        # @param job [Jobs::Job]
+        def of(job)
+          state = if job.running? then "running"
+          elsif job.error.is_a?(Upkeep::Stopped) then "stopped"
+          else job.error ? "failed" : "done"
+          end
+          {id: job.id, state: state, field: job.progress.field, done: job.progress.done, total: job.progress.total}
+        end
+      end
+    end
+  end
+end

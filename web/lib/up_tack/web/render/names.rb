@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Render
+      # What formulas can name: the fields of each table, where links lead, and
+      # the records that link back. The editor completes from it.
+      module Names
+        module_function
+
+        # @param project [Core::Design::Project]
+        def of(project) = project.tables.map { |table| table(table, project) }
+
+        def table(table, project)
+          {
+            key: table.key, label: table.label, title: table.title_field&.key,
+            fields: table.fields.map { |field| field(field, project) },
+            linked: linked(table)
+          }
+        end
+
+        def field(field, project)
+          {key: field.key, label: field.label, kind: field.kind, type_label: type_label(field, project), target: field.target, choices: field.choices}
+        end
+
+        # @return [String] such as "Number" or "Link to Members"
+        def type_label(field, project)
+          field.link? ? "#{field.values.label} to #{project.table(field.target).label}" : field.values.label
+        end
+
+        # A table that links here in two ways is named with the link.
+        def linked(table)
+          links = table.neighbours.links_to(table.key)
+          links.map do |other, field|
+            several = links.count { |each, _| each.key == other.key } > 1
+            {table: other.key, path: several ? "#{other.key}.#{field.key}" : other.key, label: (field.reverse.to_s == "") ? other.label : field.reverse}
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Routes
+      # Conditions on records that are kept under a name.
+      module Filters
+        def self.registered(app)
+          changes = Core::Design::Changes
+
+          app.post("/api/tables/:table/filters") do
+            workspace.table(params[:table])
+            parts = design_parts("name", "formula")
+            change = changes::KeepFilter.new(table: params[:table], name: parts["name"], formula: parts["formula"])
+            change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
+          end
+
+          app.delete("/api/tables/:table/filters/:filter") do
+            workspace.table(params[:table])
+            change = changes::DropFilter.new(table: params[:table], filter: params[:filter])
+            change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Routes
+      # Formulas by themselves: what is wrong with one, and the way between a
+      # formula and its pieces.
+      module Formulas
+        def self.registered(app)
+          app.get("/api/names") { json(Render::Names.of(workspace.project)) }
+
+          app.post("/api/tables/:table/formula") do
+            scope = workspace.table(params[:table]).scope
+            text = design_parts("formula")["formula"].to_s
+            begin
+              formula = Core::Expression.compile(text, scope, expecting: sent["condition"] ? :yes_no : nil)
+              found = {problems: [], warnings: formula.warnings.map { |each| Render::Mistake.of(each) }, words: formula.words}
+            rescue Core::Expression::Invalid => e
+              found = {problems: e.problems.map { |each| Render::Mistake.of(each) }, warnings: [], words: nil}
+            end
+            json({**found, pieces: Core::Expression::Pieces.of(text)})
+          end
+
+          app.post("/api/tables/:table/pieces") do
+            workspace.table(params[:table])
+            pieces = sent["pieces"]
+            raise Requests::Malformed, "`pieces` must be an object." unless pieces.is_a?(Hash)
+
+            begin
+              json({formula: Core::Expression::Pieces.write(pieces), problem: nil})
+            rescue Core::Expression::Invalid => e
+              json({formula: nil, problem: e.message})
+            end
+          end
+        end
+      end
+    end
+  end
+end
