@@ -33,7 +33,7 @@ RSpec.describe "Changing the design" do
     change(:RemoveField, table: "pieces", field: "tare")
     expect(columns("pieces")).not_to include("tare")
     expect(workspace.table("pieces").rules.length).to eq(rules.length - 2)
-    new_piece = save_piece({"piece" => "Mug", "maker" => "A"}).record.id
+    new_piece = save_piece({"piece" => "Mug", "maker" => "Teodor Quill"}).record.id
     expect(design.undo.summary).to eq("Field Tare g of Pieces deleted")
     expect(values("tare")).to eq(before)
     expect(pieces.find(new_piece)["tare"]).to be_nil
@@ -85,7 +85,7 @@ RSpec.describe "Changing the design" do
     expect(design.redo).to be_nil
     design.undo
     design.undo
-    expect(labels.call).to eq(["Fragile", "Maker note"])
+    expect(labels.call).to eq(["Maker note", "Web page"])
   end
 
   it "puts any earlier state back, with the values that it had" do

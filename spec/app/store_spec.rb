@@ -23,7 +23,10 @@ RSpec.describe "The store" do
         break unless page.more
       end
       expect(found.map(&:id).sort).to eq((1..28).to_a), "#{sort} #{descending}"
-      values = found.map { |record| sort ? record.values[sort] : record.id }.compact.map { |value| value.is_a?(String) ? value.downcase : value }
+      context = workspace.context
+      whole = ->(record) { workspace.plan("pieces").complete(record.id, record.values, context) }
+      field = sort && workspace.table("pieces").field(sort)
+      values = found.map { |record| sort ? whole.call(record)[sort] : record.id }.compact.map { |value| field&.link? ? field.show(value, context.records) : value }.map { |value| value.is_a?(String) ? value.downcase : value }
       values = values.map { |value| value ? 1 : 0 } if [true, false].include?(values.first)
       expect(values).to eq(descending ? values.sort.reverse : values.sort), "#{sort} #{descending}"
     end
@@ -70,7 +73,7 @@ RSpec.describe "The store" do
   end
 
   it "fills the demo through its own rules, with its story in the log in order of time" do
-    expect(workspace.project.tables.map { |table| [table.label, UpTack::Store::Rows.new(table).count] }).to eq([["Members", 12], ["Pieces", 28]])
+    expect(workspace.project.tables.map { |table| [table.label, UpTack::Store::Rows.new(table).count] }).to eq([["Members", 12], ["Pieces", 28], ["Clays", 5], ["Orders", 9], ["Titles", 4]])
     times = UpTack::Store::Entry.order(:id).pluck(:made_at)
     expect(times).to eq(times.sort)
     members = UpTack::Store::Rows.new(workspace.table("members"))

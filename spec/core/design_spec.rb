@@ -73,7 +73,7 @@ RSpec.describe "The design and its changes" do
   it "refuses a change that would leave a rule without sense, and names the rule" do
     changes::ChangeField.new(table: "pieces", field: "wet", parts: {"type" => "date"}).apply(start)
   rescue Core::Design::Invalid => e
-    expect(e.problems.map { |problem| [problem.message, problem.rule] }).to eq([["A number can't be compared with a date.", "r101"]])
+    expect(e.problems.map { |problem| [problem.message, problem.rule] }).to eq([["A rule on Wet of Pieces would no longer work: A number can't be compared with a date.", "r101"]])
   end
 
   it "says what is wrong with names, types, choices and decimals" do

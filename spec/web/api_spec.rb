@@ -15,15 +15,16 @@ RSpec.describe "The HTTP API" do
   end
 
   it "makes, shows, renames and deletes tables" do
-    made = ask(:post, "/api/tables", {label: "Clays", one: "Clay"})
-    expect([status, made["key"], made["fields"].map { |field| field["label"] }]).to eq([201, "clays", ["Name"]])
-    expect(ask(:get, "/api/tables").map { |table| table["label"] }).to eq(%w[Members Pieces Clays])
-    expect(ask(:patch, "/api/tables/clays", {label: "Clay bodies"})["key"]).to eq("clay_bodies")
-    ask(:delete, "/api/tables/clay_bodies")
+    made = ask(:post, "/api/tables", {label: "Glazes", one: "Glaze"})
+    expect([status, made["key"], made["fields"].map { |field| field["label"] }]).to eq([201, "glazes", ["Name"]])
+    expect(ask(:get, "/api/tables").map { |table| table["label"] }).to eq(%w[Members Pieces Clays Orders Titles Glazes])
+    expect(ask(:patch, "/api/tables/glazes", {label: "Our glazes"})["key"]).to eq("our_glazes")
+    ask(:delete, "/api/tables/our_glazes")
     expect(status).to eq(204)
-    ask(:get, "/api/tables/clay_bodies")
+    ask(:get, "/api/tables/our_glazes")
     expect(status).to eq(404)
-    expect(ask(:get, "/api/session")["undo"]).to eq("Table Clay bodies deleted")
+    expect(ask(:get, "/api/session")["undo"]).to eq("Table Our glazes deleted")
+    expect(ask(:delete, "/api/tables/clays")["title"]).to eq("Clay of Pieces links to Clays; delete that first or link it elsewhere.")
   end
 
   it "adds, changes, moves and deletes fields, and undoes it" do
@@ -74,7 +75,7 @@ RSpec.describe "The HTTP API" do
     expect(status).to eq(204)
     history = ask(:get, "/api/history?table=pieces&record=#{record["id"]}")["entries"]
     expect(history.map { |entry| entry["action"] }).to eq(%w[delete update create])
-    expect(history.last["changes"].find { |change| change["key"] == "collect_by" }["rule"]).to eq("Collect by begins as Received + 14.")
+    expect(history.last["changes"].find { |change| change["key"] == "collect_by" }["rule"]).to eq("Collect by is worked out once as Received + 14.")
   end
 
   it "refuses a record with every message at its field, and what was typed" do
@@ -90,7 +91,7 @@ RSpec.describe "The HTTP API" do
     trial = ask(:post, "/api/tables/pieces/trial", {typed: good_piece, person_id: 3, at: "29 feb 2028 7:05"})
     expect(trial).to include("would_save" => true, "clock" => "2028-02-29T07:05")
     expect(trial["fields"]["received_by"]["value"]).to eq("Senna Whitlock")
-    expect(trial["steps"].map { |step| step["stage"] }.uniq).to eq(%w[typed default validate log])
+    expect(trial["steps"].map { |step| step["stage"] }.uniq).to eq(%w[typed default calculate validate log])
     expect(ask(:post, "/api/tables/pieces/trial", {typed: {}, copy_of: 14})["fields"]["hold"]["value"]).to eq("90")
     expect(ask(:post, "/api/tables/pieces/trial", {typed: {hold: "91"}, id: 14})["messages"].first["message"]).to include("90 minutes")
     expect(counts.call).to eq(before)

@@ -139,6 +139,65 @@ RSpec.describe "Expressions: what they give" do
       "ceiling(2.01)" => "3",
       "abs(b)" => "2"
     },
+    "more text" => {
+      "find(\"N\", \"Kiln\")" => nil,
+      "find(\"l\", \"kiln kiln\", 4)" => "8",
+      "find(\"\", word)" => "1",
+      "find(\"👨‍👩‍👧\", \"a👨‍👩‍👧\")" => "2",
+      "rept(\"ab\", 3)" => "ababab",
+      "rept(\"ab\", -1)" => "",
+      "exact(word, \"kiln\") or word = \"kiln\"" => true,
+      "proper(\"o'NEIL mc-kay ÉTÉ\")" => "O'neil Mc-Kay Été",
+      "word fits \"1UPPER 3LOWER\"" => true,
+      "word fits \"4DIGIT\"" => false,
+      "word not fits \"4DIGIT\"" => true,
+      "none fits \"4DIGIT\"" => nil,
+      "text(1234567.891, \"#,##0.00\")" => "1,234,567.89",
+      "text(0.125, \"0.0%\")" => "12.5%",
+      "text(-7, \"000\")" => "-007",
+      "text(0, \"#\")" => "",
+      "text(day, \"EEEE, d MMMM yyyy\")" => "Tuesday, 29 February 2028",
+      "text(day, \"dd/MM/yy 'o''clock'\")" => "29/02/28 o'clock",
+      "text(now(), \"yyyy-MM-dd HH:mm\")" => "2026-11-23 09:30",
+      "text(time(13, 5), \"h:mm a\")" => "1:05 pm",
+      "text(day, \"HH\")" => nil,
+      "text(none, \"0\")" => nil
+    },
+    "more numbers" => {
+      "roundup(2.001, 2)" => "2.01",
+      "roundup(-2.001)" => "-3",
+      "rounddown(-2.999, 1)" => "-2.9",
+      "ceiling(-47, 5)" => "-45",
+      "floor(-47, 5)" => "-50",
+      "floor(47, 0)" => nil,
+      "mod(-17, 5)" => "3",
+      "sqrt(0.0625)" => "0.25",
+      "sqrt(2) * sqrt(2)" => "2",
+      "sqrt(-1)" => nil,
+      "power(0, -1)" => nil,
+      "max(a, none, b)" => "1.5",
+      "min(day, today())" => "2026-11-23",
+      "max(none, none)" => nil
+    },
+    "more days and hours" => {
+      "weekday(date(\"2026-11-22\"))" => "1",
+      "weekday(date(\"2026-11-22\"), 2)" => "7",
+      "weekday(date(\"2026-11-23\"), 3)" => "0",
+      "weekday(day, 9)" => nil,
+      "weeknum(date(\"2027-01-01\"), 21)" => "53",
+      "weeknum(date(\"2027-01-01\"))" => "1",
+      "weeknum(date(\"2027-01-03\"))" => "2",
+      "weeknum(date(\"2027-01-03\"), 2)" => "1",
+      "workdays(date(\"2026-11-28\"), date(\"2026-11-29\"))" => "0",
+      "workdays(date(\"2026-11-27\"), date(\"2026-11-30\"))" => "2",
+      "workdays(date(\"2026-11-30\"), date(\"2026-11-27\"))" => "-2",
+      "workdays(date(\"2026-01-01\"), date(\"2026-12-31\"))" => "261",
+      "days(date(\"2026-01-01\"), date(\"2026-12-31\"))" => "-364",
+      "time(9, 5) < time(\"10:00\")" => true,
+      "time(25, 0)" => nil,
+      "hour(now()) & \":\" & minute(now())" => "9:30",
+      "\"at \" & time(7, 5)" => "at 07:05"
+    },
     "the person, case, comments" => {
       "user.name" => "Odile Marsh",
       "user.role" => "builder",
@@ -155,7 +214,7 @@ RSpec.describe "Expressions: what they give" do
 
   it "gives every function's example as its help says" do
     shown = ->(value) { {true => "yes", false => "no"}.fetch(value, value) }
-    found = Core::Expression::Functions.all.values.to_h { |function| [function.example, [shown.call(value_of(function.example)), function.example_result]] }
+    found = Core::Expression::Functions.all.values.select(&:example_result).to_h { |function| [function.example, [shown.call(value_of(function.example)), function.example_result]] }
     expect(found.reject { |_, (got, said)| got == said }).to be_empty
   end
 

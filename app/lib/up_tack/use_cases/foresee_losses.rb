@@ -27,7 +27,7 @@ module UpTack
       private
 
       def of_deletion(design, field)
-        rules = Core::Design::Changes::RemoveField.rules_lost(@workspace.project, design.key, field.key)
+        rules = Core::Design::Dependants.rules(@workspace.project, table: design.key, key: field.key)
         sentences = rules.map { |table, rule| (table.key == design.key) ? rule.sentence(table) : "#{table.label}: #{rule.sentence(table)}" }
         Losses.new(values: Store::Rows.new(design).filled.fetch(field.key, 0), examples: [], kept: 0, rules: sentences)
       end

@@ -115,21 +115,21 @@ module UpTack
         def circles
           @project.tables.each do |table|
             circle = Analysis::Order.of_rules(table.rules.grep(Rules::Default), table).circle or next
-            return [circle_problem(circle.map { |rule| table.field(rule.field).label }, circle.first)]
+            return [circle_problem(circle.map { |rule| table.field(rule.field).label })]
           end
           circle = @project.upkeep.circle or return []
           home = circle.first.table
           labels = circle.map { |each| (each.table.key == home.key && circle.all? { |other| other.table.key == home.key }) ? each.field.label : "#{each.field.label} in #{each.table.label}" }
-          [circle_problem(labels, circle.first.rule)]
+          [circle_problem(labels)]
         end
 
-        def circle_problem(labels, rule)
+        def circle_problem(labels)
           message = if labels.one?
             "The value of #{labels.first} would wait for itself: the formula reads the field that it sets."
           else
             "These values would wait for one another in a circle: #{[*labels, labels.first].join(" → ")}."
           end
-          Problem.new(part: "formula", message: message, rule: rule.id)
+          Problem.new(part: "formula", message: message)
         end
 
         def problem(part, message) = Problem.new(part: part, message: message)

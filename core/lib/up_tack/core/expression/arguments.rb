@@ -56,6 +56,8 @@ module UpTack
           if @function.alike
             return "All parts of `#{@function.name}` must be of one type; this is #{Types.phrase(@types[index])}."
           end
+          return @checker.link_mistake(@node.arguments[index]) if @types[index] == :link
+
           parameter = @function.parameter(index)
           wanted = parameter.types.map { |type| Types.phrase(type) }.join(" or ")
           "`#{@function.name}` takes #{wanted} as its #{parameter.name}; this is #{Types.phrase(@types[index])}."

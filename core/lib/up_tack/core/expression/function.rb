@@ -4,7 +4,8 @@ module UpTack
   module Core
     module Expression
       # One function of the language: what it takes and gives, its help line,
-      # an example whose result a spec checks, and what it does.
+      # an example whose result (unless it depends on the record) a spec checks, and
+      # what it does.
       class Function
         # name:: in words for messages, such as "text"
         # types:: the types it takes

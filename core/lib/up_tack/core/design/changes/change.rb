@@ -12,6 +12,24 @@ module UpTack
 
           private
 
+          # Builds the changed project. A mistake that shows in a rule other than
+          # the one being written is told with the field that it is pinned on.
+          # @param own [String, nil] id of the rule being written
+          def build(plain, own: nil)
+            Project.from(plain)
+          rescue Invalid => e
+            raise Invalid, e.problems.map { |problem| (problem.rule.nil? || problem.rule == own) ? problem : elsewhere(plain, problem) }
+          end
+
+          def elsewhere(plain, problem)
+            table = plain["tables"].find { |each| each["rules"].any? { |rule| rule["id"] == problem.rule } }
+            rule = table["rules"].find { |each| each["id"] == problem.rule }
+            field = table["fields"].find { |each| each["key"] == rule["field"] }
+            return problem unless field
+
+            Problem.new(part: nil, rule: problem.rule, message: "A rule on #{field["label"]} of #{table["label"]} would no longer work: #{problem.message}")
+          end
+
           def plain_table(plain, key)
             plain["tables"].find { |table| table["key"] == key } || Invalid.because("There is no table `#{key}`.", part: "table")
           end

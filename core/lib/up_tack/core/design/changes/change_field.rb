@@ -23,7 +23,7 @@ module UpTack
             @summary = "Field #{field["label"]} of #{table["label"]} changed"
             rename(project, plain, field, tidy_label(@parts["label"])) if @parts.key?("label")
             AddField::PARTS.each { |part| field[part] = @parts[part] if @parts.key?(part) }
-            Project.from(plain)
+            build(plain)
           end
 
           private

@@ -19,7 +19,7 @@ module UpTack
             filter = table["filters"].to_a.find { |each| each["id"] == @filter } || Invalid.because("There is no such filter; it may have been taken away.", part: "id")
             table["filters"].delete(filter)
             @summary = "Filter #{filter["name"]} of #{table["label"]} taken away"
-            Project.from(plain)
+            build(plain)
           end
         end
       end

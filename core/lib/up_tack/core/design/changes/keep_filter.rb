@@ -22,7 +22,7 @@ module UpTack
             kept = filters.find { |each| each["name"].downcase == @name.to_s.downcase }
             kept ? kept["formula"] = @formula : filters << {"id" => next_id(plain, "q"), "name" => @name, "formula" => @formula}
             @summary = "Filter #{@name} kept in #{table["label"]}"
-            Project.from(plain)
+            build(plain)
           end
         end
       end

@@ -4,7 +4,7 @@ module UpTack
   module Core
     module Design
       module Changes
-        # Takes a table away, with its fields and rules.
+        # Takes a table away, with its fields and rules, and what others worked out from it.
         class RemoveTable < Change
           def initialize(table:)
             @table = table
@@ -15,9 +15,10 @@ module UpTack
             table = plain_table(plain, @table)
             links = project.tables.flat_map { |other| other.fields.select { |field| other.key != @table && field.target == @table }.map { |field| "#{field.label} of #{other.label}" } }
             Invalid.because("#{links.join(" and ")} #{(links.length == 1) ? "links" : "link"} to #{table["label"]}; delete that first or link it elsewhere.", part: "table") if links.any?
+            Dependants.drop(project, plain, table: @table)
             plain["tables"].delete(table)
             @summary = "Table #{table["label"]} deleted"
-            Project.from(plain)
+            build(plain)
           end
         end
       end

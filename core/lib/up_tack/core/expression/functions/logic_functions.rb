@@ -13,7 +13,12 @@ module UpTack
               Function.new(
                 "coalesce", group: "Logic", takes: {"value*": :any}, returns: :any, alike: true, blanks: true,
                 help: "The first of the values that is not blank.", example: 'coalesce(blank, "Drying")', result: "Drying"
-              ) { |_, *values| values.find { |value| !value.nil? } }
+              ) { |_, *values| values.find { |value| !value.nil? } },
+              # Read by the parser, which makes a node of it: it needs the field, not its value.
+              Function.new(
+                "changed", group: "Logic", takes: {field: :any}, returns: :yes_no,
+                help: "Whether a field of this record differs from what is stored; known only while a record is saved.", example: "changed(stage)", result: nil
+              ) { |_, _| nil }
             ]
           end
         end
