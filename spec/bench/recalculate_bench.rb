@@ -80,7 +80,12 @@ Dir.mktmpdir do |folder|
   GC.start
   before = held
   most = before
-  watching = Thread.new { loop { sleep(0.05); most = [most, held].max } }
+  watching = Thread.new {
+    loop {
+      sleep(0.05)
+      most = [most, held].max
+    }
+  }
   formula = seconds { pin("r2", "total", "(clay + tare) * 1.1") }
   links = seconds { pin("r3", "whose", "maker.address_as & \": \" & tag") }
   watching.kill

@@ -17,9 +17,9 @@ RSpec.describe "From the board to a saved record" do
 
   it "makes a table and its fields, real columns following, and undoes it" do
     visit "/"
-    fill_in "New table", with: "Clays"
+    fill_in "New table", with: "Glazes"
     press :Enter
-    expect(page).to have_css("h1", text: "Clays")
+    expect(page).to have_css("h1", text: "Glazes")
     find_field("Add a field").native.node.focus
     press(*"Limit".chars)
     select "Number", from: "Type of the new field"
@@ -28,24 +28,24 @@ RSpec.describe "From the board to a saved record" do
     press(*"Family".chars)
     press :Enter
     expect(page).to have_button("Family number")
-    expect(columns("clays")).to include("limit" => "decimal", "family" => "decimal")
+    expect(columns("glazes")).to include("limit" => "decimal", "family" => "decimal")
     find_button("Family number").native.node.focus
     press :Enter
     within("aside") { select "Choice", from: "Type" }
     fill_in "Choices, one a line", with: "Stoneware\nPorcelain"
     press [:control, :Enter]
     expect(page).to have_button("Family choice")
-    expect(columns("clays")["family"]).to eq("text")
+    expect(columns("glazes")["family"]).to eq("text")
     find_button("Family choice").native.node.focus
     press [:alt, :Up]
     expect(page).to have_text("Family is now in place 2")
     find_button("Limit number").native.node.focus
     press :Delete
     expect(page).to have_text("Limit deleted").and have_no_button("Limit number")
-    expect(columns("clays").keys).to eq(%w[id name family])
+    expect(columns("glazes").keys).to eq(%w[id name family])
     press [:control, "z"]
     expect(page).to have_button("Limit number")
-    expect(columns("clays")).to include("limit" => "decimal")
+    expect(columns("glazes")).to include("limit" => "decimal")
   end
 
   it "renames a field with the formulas that use it, and says what deleting it would lose" do
@@ -71,7 +71,9 @@ RSpec.describe "From the board to a saved record" do
     find("input[aria-label='a formula']").click
     write_formula "upper(left(maker, 2)) & \"-\" & pices"
     expect(page).to have_text("There is no field pices; did you mean piece?").and have_css(".cm-lintRange-error", text: "pices")
-    write_formula "upper(left(maker, 2)) & \"-001\""
+    write_formula "upper(left(maker, 2))"
+    expect(page).to have_text("maker is a link to Members; pick one of its fields, such as maker.name.").and have_css(".cm-lintRange-error", text: "maker")
+    write_formula "upper(left(maker.name, 2)) & \"-001\""
     expect(page).to have_text("A new record would open with -001").and have_text("AN-001")
     press [:control, :Enter]
     expect(page).to have_no_css("aside").and have_button("Shelf code begins as upper of")
@@ -107,7 +109,7 @@ RSpec.describe "From the board to a saved record" do
     expect(page).to have_field("Maker note", with: "Thin rim").and have_field("Wet weight g", with: "700")
     expect(pieces.count).to eq(28)
     type_into "Piece", "Jug"
-    type_into "Maker", "Ansa Velt"
+    type_into "Maker", "Teodor Quill"
     type_into "Wet weight g", "695"
     expect(page).to have_no_text("Clay and tare must add up")
     press [:control, "s"]
@@ -148,7 +150,7 @@ RSpec.describe "From the board to a saved record" do
     type_into "Day and hour", "28 feb 2028 9:00"
     expect(page).to have_css("header", text: "Mon 28 Feb 2028, 09:00 · pretend")
     select "Senna Whitlock · clerk", from: "As"
-    {"Piece" => "Jug", "Maker" => "Ansa Velt", "Clay weight g" => "640", "Wet weight g" => "700"}.each { |label, text| type_into label, text }
+    {"Piece" => "Jug", "Maker" => "Teodor Quill", "Clay weight g" => "640", "Wet weight g" => "700"}.each { |label, text| type_into label, text }
     trace = find("section[aria-label='Step by step']")
     expect(trace).to have_text("blank → 13 Mar 2028 (28 Feb 2028 + 14)").and have_text("blank → Senna Whitlock")
     expect(trace).to have_text("640 + 55 = 695, not 700 · Clay and tare must add up to the wet weight.").and have_text("nothing is written, because the record is refused")

@@ -6,21 +6,27 @@ require "browser_helper"
 RSpec.describe "In the workshop" do
   it "renames and deletes a table, and takes it back" do
     visit "/"
-    find_button("Rename: Members", visible: :all).click
+    find_button("Rename: Orders", visible: :all).click
     within("dialog") do
-      fill_in "Name of the table", with: "People"
-      fill_in "What one record is called", with: "Person"
+      fill_in "Name of the table", with: "Sales"
+      fill_in "What one record is called", with: "Sale"
       click_button "Save"
     end
-    expect(page).to have_css("h2", text: "People").and have_no_css("dialog")
-    click_button "Delete: People"
-    expect(page).to have_css("dialog", text: "Its 12 records and all its rules go with it.")
+    expect(page).to have_css("h2", text: "Sales").and have_no_css("dialog")
+    click_button "Delete: Members"
+    within("dialog") do
+      click_button "Delete"
+      expect(page).to have_css("[role=alert]", text: "Maker of Pieces and Member of Sales link to Members; delete that first")
+      click_button "Cancel"
+    end
+    click_button "Delete: Sales"
+    expect(page).to have_css("dialog", text: "Its 9 records and all its rules go with it.")
     within("dialog") { click_button "Delete" }
-    expect(page).to have_text("People deleted").and have_no_css("h2", text: "People")
+    expect(page).to have_text("Sales deleted").and have_no_css("h2", text: "Sales")
     press [:control, "z"]
-    expect(page).to have_css("h2", text: "People").and have_text("12 records")
+    expect(page).to have_css("h2", text: "Sales").and have_text("9 records")
     press [:control, :shift, "z"]
-    expect(page).to have_no_css("h2", text: "People")
+    expect(page).to have_no_css("h2", text: "Sales")
   end
 
   it "says why a name can't be used, and keeps what was typed" do
@@ -59,15 +65,15 @@ RSpec.describe "In the workshop" do
   end
 
   it "pins a fixed default from the field's own choices" do
-    visit "/t/members/rules?field=title&stage=default"
+    visit "/t/clays/rules?field=family&stage=default"
     within("aside") do
-      select "Mx", from: "a fixed value"
-      expect(page).to have_text("A new record would open with Mx.")
+      select "Porcelain", from: "a fixed value"
+      expect(page).to have_text("A new record would open with Porcelain.")
       click_button "Pin"
     end
-    expect(page).to have_button("Mx: Title begins as Mx.")
-    visit "/t/members/forms"
-    expect(page).to have_select("Title", selected: "Mx")
+    expect(page).to have_button("Porcelain: Family begins as Porcelain.")
+    visit "/t/clays/forms"
+    expect(page).to have_select("Family", selected: "Porcelain")
   end
 
   it "takes a rule off, and an undo pins it again" do
@@ -89,15 +95,15 @@ RSpec.describe "In the workshop" do
 
   it "drags a field to another place" do
     visit "/t/members/rules"
-    expect(page).to have_button("Phone text")
+    expect(page).to have_button("Phone text").and have_css("[data-row]", minimum: 12)
     x, y = find_button("Drag to move Phone", visible: :all).native.node.find_position
     mouse = page.driver.browser.mouse
     mouse.move(x: x, y: y)
     mouse.down
     (1..6).each { |step| mouse.move(x: x, y: y - (step * 8)) }
     mouse.up
-    expect(page).to have_text("Phone is now in place 2")
-    expect(workspace.table("members").fields.map(&:label).first(3)).to eq(%w[Name Phone Title])
+    expect(page).to have_text("Phone is now in place 3")
+    expect(workspace.table("members").fields.map(&:label).first(3)).to eq(%w[Name Title Phone])
   end
 
   it "goes on as somebody else, who then stands in defaults and in the log" do
@@ -158,7 +164,7 @@ RSpec.describe "In the workshop" do
     visit "/t/pieces/history"
     click_button "Only PC-00026", match: :first
     expect(page).to have_text("Show all of the table").and have_text("Handle re-attached on Saturday; dry slowly.")
-    expect(page).to have_text(/Piece\s*\S+/).and have_text("Collect by begins as Received + 14.")
+    expect(page).to have_text(/Piece\s*\S+/).and have_text("Collect by is worked out once as Received + 14.")
     click_button "Show all of the table"
     expect(page).to have_text("PC-00028")
   end

@@ -58,8 +58,19 @@ class PlainWalk
 
   def kept(number) = number.zero? ? number : number.round(15 - number.exponent, BigDecimal::ROUND_HALF_UP)
   def folded(text) = text.unicode_normalize(:nfc).downcase(:fold)
-  def both(one, other) = [one, other].include?(false) ? false : (([one, other].include?(nil)) ? nil : true)
-  def either(one, other) = [one, other].include?(true) ? true : (([one, other].include?(nil)) ? nil : false)
+
+  def both(one, other)
+    return false if [one, other].include?(false)
+
+    true unless [one, other].include?(nil)
+  end
+
+  def either(one, other)
+    return true if [one, other].include?(true)
+
+    false unless [one, other].include?(nil)
+  end
+
   def public_logic(node) = (node.word == "and") ? both(walk(node.left), walk(node.right)) : either(walk(node.left), walk(node.right))
 
   def tested(relation, text, part)

@@ -30,7 +30,7 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
 
   it "names what formulas can name, finds records by words, and turns pieces into formulas and back" do
     names = ask(:get, "/api/names").to_h { |table| [table["key"], table] }
-    expect(names["members"]["linked"]).to eq([{"table" => "pieces", "path" => "pieces", "label" => "Pieces made"}, {"table" => "orders", "path" => "orders", "label" => "Orders"}])
+    expect(names["members"]["linked"]).to eq([{"table" => "pieces", "link" => "maker", "path" => "pieces", "label" => "Pieces made"}, {"table" => "orders", "link" => "member", "path" => "orders", "label" => "Orders"}])
     expect(names["pieces"]["fields"].find { |field| field["key"] == "maker" }).to include("target" => "members", "type_label" => "Link to Members")
     expect(ask(:get, "/api/tables/members/matches?text=VELT%20ans").map { |match| [match["id"], match["title"], match["details"].first] }).to eq([[1, "Ansa Velt", "Ms"], [6, "Ansa Velt", "Dr"]])
     found = ask(:post, "/api/tables/pieces/formula", {formula: "stage = \"Drying\" and peak > 900", condition: true})

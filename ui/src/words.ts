@@ -169,6 +169,10 @@ export const words = {
     ways: { value: "a value", field: "a field", today: "today" },
     spaces: (n: number) => (n === 1 ? "a space" : `${n} spaces`),
     listHint: "one; another; …",
+    dayRelations: { "<": "is before", "<=": "is on or before", ">": "is after", ">=": "is on or after" } as Record<
+      string,
+      string
+    >,
     relations: {
       "=": "is",
       "<>": "is not",
@@ -313,6 +317,7 @@ export const words = {
     merge: "Save what I chose",
     pickDay: "Pick a day",
     noChoice: "",
+    linkedHere: "Linked here",
     noMatch: "No record of that name.",
     cantRemove: (title: string) => `${title} can't be deleted`,
     needed: "Other records need it; delete those first, or link them elsewhere.",

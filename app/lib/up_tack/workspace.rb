@@ -57,7 +57,7 @@ module UpTack
     # @return [Core::Save::Context] that looks at other records afresh
     def context
       records = Store::LinkedRecords.new(compiled.plans)
-      records.context = Core::Save::Context.new(clock: clock, person: person, records: records)
+      Core::Save::Context.new(clock: clock, person: person, records: records).tap { |context| records.context = context }
     end
 
     # Runs the block in one transaction, by the design as it is once every writer

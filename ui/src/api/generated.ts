@@ -565,6 +565,7 @@ export interface components {
             /** @description Tables whose records link to this one. */
             linked: {
                 table: string;
+                link: string;
                 path: string;
                 label: string;
             }[];

@@ -42,6 +42,11 @@ export const useRecords = (table: string, sort: string | null, descending: boole
     placeholderData: (before, query) => (query?.queryKey[1] === table ? before : undefined),
   });
 
+/** How many records a filter lets through. */
+export const countMatching = async (table: string, filter: string) =>
+  (await data(api.GET("/api/tables/{table}/records", { params: { path: { table }, query: { filter, limit: 1 } } })))
+    .matching;
+
 /** What formulas can name in every table. */
 export const useNames = () => useQuery({ queryKey: ["names"], queryFn: () => data(api.GET("/api/names")) });
 

@@ -5,7 +5,7 @@ module UpTack
     # How values of each type lie in a column, and come back.
     module Cells
       READ = {
-        "number" => ->(raw) { (raw.is_a?(Float) ? BigDecimal(raw, Core::Numbers::KEPT_DIGITS) : BigDecimal(raw.to_s)) },
+        "number" => ->(raw) { raw.is_a?(Float) ? BigDecimal(raw, Core::Numbers::KEPT_DIGITS) : BigDecimal(raw.to_s) },
         "date" => ->(raw) { raw.is_a?(String) ? Date.new(raw[0, 4].to_i, raw[5, 2].to_i, raw[8, 2].to_i) : raw },
         "yes_no" => ->(raw) { [1, true, "t", "1"].include?(raw) },
         "time" => ->(raw) { Core::DayTime.read(raw) },

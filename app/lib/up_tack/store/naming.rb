@@ -33,7 +33,7 @@ module UpTack
         Rows.new(@table).each do |id, row|
           title = title_of(id, row)
           folded = Core::Expression::Text.folded(title)
-          rank = rank(folded, words) || (words.all? { |word| folded.include?(word) || shown(row).any? { |each| Core::Expression::Text.folded(each).include?(word) } } ? 3 : nil)
+          rank = rank(folded, words) || ((words.all? { |word| folded.include?(word) || shown(row).any? { |each| Core::Expression::Text.folded(each).include?(word) } }) ? 3 : nil)
           found << [rank, folded, id, row, title] if rank
         end
         found.min_by(limit) { |rank, folded, id, *| [rank, folded, id] }.map { |_, _, id, row, title| Match.new(id: id, title: title, details: details(row)) }

@@ -59,7 +59,7 @@ module UpTack
 
         def field_mark(table, key, deep: true)
           field = @project.table(table).field(key)
-          inner = deep && !@project.upkeep.kept?(table, key) ? mark(@project.upkeep.calculation(table, key)) : nil
+          inner = (deep && !@project.upkeep.kept?(table, key)) ? mark(@project.upkeep.calculation(table, key)) : nil
           [field.id, field.type, field.decimals, field.choices, field.target && @project.table(field.target).id, @project.upkeep.kept?(table, key), inner]
         end
       end

@@ -64,7 +64,10 @@ module UpTack
           next if calculation.rule.once? && (!row[key].nil? || given.include?(id))
 
           value = settled(calculation.field, formula.call(Core::Expression::Evaluation.new(values: row, old: row, context: context, is_new: false, id: id)))
-          [id, value] unless value == row[key] || (calculation.rule.once? && value.nil?)
+          # What is given once stays open while its inputs are not there.
+          next if value == row[key] || (calculation.rule.once? && value.nil?)
+
+          [id, value]
         end
       end
 

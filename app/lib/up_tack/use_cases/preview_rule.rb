@@ -7,6 +7,8 @@ module UpTack
     class PreviewRule
       # Examples sent to the screen.
       EXAMPLES = 12
+      # Of each verdict at first, so that those to look at first leave room for others.
+      OF_EACH = 4
       # Seconds after which the rest of the records is left uncounted.
       PATIENCE = 1.5
 
@@ -58,8 +60,16 @@ module UpTack
           problems: [], warnings: sight.warnings, tack: rule.tack(design), sentence: rule.sentence(design), opening: sight.opening,
           fleeting: sight.fleeting, pieces: pieces(design, rule.to_plain), looked: looked(rows, sight, look_at),
           counts: counts, looked_at: looked_at, total: rows.count,
-          examples: ORDER.flat_map { |verdict| examples[verdict] }.first(EXAMPLES).map { |id, values, seen| example(id, values, seen) }
+          examples: telling(examples).map { |id, values, seen| example(id, values, seen) }
         )
+      end
+
+      # The worst first: some of each verdict, and more of the worst if there is room.
+      def telling(examples)
+        all = ORDER.flat_map { |verdict| examples[verdict] }
+        some = ORDER.flat_map { |verdict| examples[verdict].first(OF_EACH) }.first(EXAMPLES)
+        chosen = (some + (all - some)).first(EXAMPLES)
+        all.select { |each| chosen.include?(each) }
       end
 
       def looked(rows, sight, id)

@@ -55,7 +55,7 @@ module UpTack
 
       # @return [Core::Expression::Formula, nil] of a field that is worked out on reading
       def sorting
-        @sort && !@table.kept?(@sort.key) ? upkeep.calculation(@table.key, @sort.key).formula : nil
+        (@sort && !@table.kept?(@sort.key)) ? upkeep.calculation(@table.key, @sort.key).formula : nil
       end
 
       # @return [Array<Array(Object, Integer)>] sort keys with numbers

@@ -5,6 +5,7 @@ import CodeMirror, { type ReactCodeMirrorRef } from "@uiw/react-codemirror";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Mistake } from "../../api/client";
 import { useFunctions, useNames } from "../../api/queries";
+import { words } from "../../words";
 import { Said } from "../Said";
 import { completion } from "./completion";
 import { FunctionHelp } from "./FunctionHelp";
@@ -43,7 +44,8 @@ export function FormulaEditor({ table, label, value, onChange, mistakes, focus =
         override: [completion(table, all, functions ?? [])],
         icons: false,
         defaultKeymap: true,
-        activateOnTyping: true,
+        // A fast hand takes the first offer as soon as it shows.
+        interactionDelay: 10,
       }),
       // Ctrl Enter belongs to the panel, which saves.
       keymap.of([{ key: "Mod-Enter", run: () => true, stopPropagation: false }]),
@@ -92,6 +94,9 @@ export function FormulaEditor({ table, label, value, onChange, mistakes, focus =
         </p>
       ))}
       {place !== null && <FunctionHelp text={value} place={place} />}
+      <a href="/language" target="_blank" rel="noreferrer" className="quiet mt-1 inline-block text-xs underline">
+        {words.language.link}
+      </a>
     </div>
   );
 }

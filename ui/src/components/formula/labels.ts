@@ -1,3 +1,4 @@
+import { forEachDiagnostic } from "@codemirror/lint";
 import { type EditorState, type Extension, RangeSetBuilder } from "@codemirror/state";
 import { Decoration, type DecorationSet, EditorView, ViewPlugin, type ViewUpdate, WidgetType } from "@codemirror/view";
 import { words } from "../../words";
@@ -34,7 +35,7 @@ export function labels(home: string, names: AllNames): Extension {
         this.shown = build(view.state, view.hasFocus, home, names);
       }
       update(update: ViewUpdate) {
-        if (update.docChanged || update.selectionSet || update.focusChanged) {
+        if (update.transactions.length > 0 || update.focusChanged) {
           this.shown = build(update.state, update.view.hasFocus, home, names);
         }
       }
@@ -47,9 +48,13 @@ export function labels(home: string, names: AllNames): Extension {
 function build(state: EditorState, focused: boolean, home: string, names: AllNames): DecorationSet {
   const text = state.doc.toString();
   const builder = new RangeSetBuilder<Decoration>();
+  // A mistake is underlined at what was written, so that stands as it is.
+  const mistaken: { from: number; to: number }[] = [];
+  forEachDiagnostic(state, (_, from, to) => mistaken.push({ from, to }));
   for (const name of namesIn(text)) {
     const touched = focused && state.selection.ranges.some((range) => range.from <= name.to && range.to >= name.from);
-    if (touched || text[name.to] === "(") continue;
+    const wrong = mistaken.some((mistake) => mistake.from < name.to && mistake.to > name.from);
+    if (touched || wrong || text[name.to] === "(") continue;
     const label = labelOf(name.text, tableAt(text, name.from, home, names).table, home, names);
     if (label) builder.add(name.from, name.to, Decoration.replace({ widget: new Label(label, name.text) }));
   }

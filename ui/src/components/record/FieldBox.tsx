@@ -42,7 +42,7 @@ export function FieldBox({ field, draft }: { field: Field; draft: Draft }) {
   const ground = refused ? "bg-[var(--tint-refused)]" : concerned ? "bg-[var(--tint-lit)]" : "bg-base-200/70";
   const below = `below-${field.key}`;
   return (
-    <div className={field.type === "long_text" ? "sm:col-span-2" : ""} data-field-box={field.key}>
+    <div className={`min-w-0 ${field.type === "long_text" ? "sm:col-span-2" : ""}`} data-field-box={field.key}>
       <label htmlFor={`input-${field.key}`} className="mb-0.5 block font-semibold text-[0.8125rem]">
         {field.label}
       </label>

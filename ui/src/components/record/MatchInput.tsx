@@ -37,9 +37,6 @@ export function MatchInput({ table, value, onPick, onLeave, input, className }: 
     itemToString: (match) => match?.title ?? "",
     defaultHighlightedIndex: 0,
     selectedItem: null,
-    onInputValueChange: ({ inputValue, type }) => {
-      if (type === useCombobox.stateChangeTypes.InputChange) setText(inputValue ?? "");
-    },
     onStateChange: ({ type, selectedItem }) => {
       const { InputKeyDownEnter, ItemClick } = useCombobox.stateChangeTypes;
       if ((type === InputKeyDownEnter || type === ItemClick) && selectedItem) pick(selectedItem);
@@ -95,6 +92,8 @@ export function MatchInput({ table, value, onPick, onLeave, input, className }: 
       <input
         {...box.getInputProps({
           ...input,
+          // Taken at once, not when the list has settled: a fast hand must not outrun it.
+          onChange: (event) => setText(event.currentTarget.value),
           onBlur: () => {
             leave();
           },

@@ -1,5 +1,7 @@
 import type { Mistake, RuleParts, Table } from "../../api/client";
+import { useRecord } from "../../api/queries";
 import { FormulaEditor } from "../../components/formula/FormulaEditor";
+import { MatchInput } from "../../components/record/MatchInput";
 import { Segments } from "../../components/Segments";
 import { words } from "../../words";
 
@@ -49,6 +51,8 @@ function FixedValue({ table, parts, change }: Omit<Props, "mistakes">) {
             ["no", words.records.no],
           ] as const)
         : null;
+  if (field?.type === "link")
+    return <FixedLink target={field.target ?? ""} parts={parts} change={change} name={name} />;
   const value = parts.value === true ? "yes" : parts.value === false ? "no" : String(parts.value ?? "");
   if (choices) {
     return (
@@ -84,6 +88,24 @@ function FixedValue({ table, parts, change }: Omit<Props, "mistakes">) {
       value={value}
       placeholder={field?.type === "date" ? "2026-11-23" : undefined}
       onChange={(event) => change({ value: event.target.value || null })}
+    />
+  );
+}
+
+type LinkProps = { target: string; name: string; parts: RuleParts; change: Props["change"] };
+
+/** A linked record that new records begin with. */
+function FixedLink({ target, name, parts, change }: LinkProps) {
+  const id = typeof parts.value === "number" ? parts.value : null;
+  const title = useRecord(target, id).data?.title ?? "";
+  return (
+    <MatchInput
+      table={target}
+      value={title}
+      input={{ "aria-label": name, "data-first": "" }}
+      className="input w-full"
+      onPick={(match) => change({ value: match.id })}
+      onLeave={(text) => text !== null && change({ value: text || null })}
     />
   );
 }

@@ -12,6 +12,7 @@ import { words } from "../../words";
 import { Conflict } from "./Conflict";
 import { DeleteDialog } from "./DeleteDialog";
 import { FormHead } from "./FormHead";
+import { LinkedHere } from "./LinkedHere";
 import { SaveBar } from "./SaveBar";
 import { useFormKeys } from "./useFormKeys";
 
@@ -100,6 +101,7 @@ export function RecordForm({ table, record }: Props) {
   return (
     <div className="mx-auto max-w-3xl px-5 pt-5 pb-24">
       <FormHead table={table} record={record} onRemove={() => setAsking(true)} />
+      {id !== null && <LinkedHere table={table.key} id={id} />}
       {wasRestored && (
         <p className="mb-3 flex items-center gap-3" role="status">
           {words.form.restored}

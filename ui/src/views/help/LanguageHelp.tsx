@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import { useFunctions } from "../../api/queries";
 import { Loading } from "../../components/Loading";
 import { words } from "../../words";
@@ -9,7 +10,12 @@ export default function LanguageHelp() {
   const groups = [...new Set(functions.map((each) => each.group))];
   return (
     <div className="mx-auto max-w-5xl px-5 pt-6 pb-16">
-      <h1 className="mb-1 text-2xl">{words.language.title}</h1>
+      <div className="mb-1 flex items-end gap-4">
+        <h1 className="flex-1 text-2xl">{words.language.title}</h1>
+        <Link to="/" className="link text-[0.8125rem]">
+          {words.errors.backToTables}
+        </Link>
+      </div>
       <p className="quiet mb-5 max-w-2xl">{words.language.aim}</p>
       <section className="sheet mb-6 p-4">
         <h2 className="mb-2 text-lg">{words.language.signs}</h2>

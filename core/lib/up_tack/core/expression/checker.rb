@@ -7,8 +7,8 @@ module UpTack
       # words. It goes on after a mistake, so that all of them are told at once;
       # a part with a mistake goes with anything.
       class Checker
-        # Words of other languages, with the one that is meant here.
-        FOREIGN_WORDS = {"null" => "blank", "nil" => "blank", "empty" => "blank", "true" => "yes", "false" => "no"}.freeze
+        include Lookup
+        include CheckedNames
 
         # What a formula can be that depends on the moment of saving.
         MOMENTARY = {before: "`old.` and `changed(…)`", is_new: "`is_new`"}.freeze
@@ -42,27 +42,6 @@ module UpTack
         end
 
         def literal(node) = Types.of(node.value)
-
-        def field(node)
-          scope = node.outside ? outside(node) : @scope
-          return :broken unless scope
-
-          entry = scope[node.key] or return problem(node, unknown_field(node.key, scope))
-          @momentary |= [MOMENTARY[:before]] if node.before
-          refer(node, scope, entry, steps_to(node))
-          entry.type
-        end
-
-        def path(node)
-          scope, steps = linked(node.owner)
-          return :broken unless scope
-
-          entry = (node.key == Scope::NUMBER.key) ? Scope::NUMBER : scope[node.key]
-          return problem(Place.new(node.key_from, node.to), unknown_field(node.key, scope)) unless entry
-
-          refer(node, scope, entry, steps)
-          entry.type
-        end
 
         def aggregate(node) = AggregateCheck.new(self, node, @scope).type
 
@@ -217,82 +196,7 @@ module UpTack
           :broken
         end
 
-        # What to do with a link where a value is wanted.
-        # @return [String]
-        def link_mistake(node)
-          scope = target_of(node)
-          return "This is a link; pick one of the linked record's fields." unless scope
-
-          name = spelled(node)
-          example = scope.example
-          "`#{name}` is a link to #{scope.label}; pick one of its fields#{example ? ", such as `#{name}.#{example.key}`." : "."}"
-        end
-
         private
-
-        # A place for a problem, where it is not that of a whole node.
-        Place = Struct.new(:from, :to)
-        private_constant :Place
-
-        def outside(node)
-          return @scope.outer if @scope.outer
-
-          problem(node, "`this.` means the record around linked ones; here, write `#{node.key}` alone.")
-          nil
-        end
-
-        # Fields read as `old.` or `this.` are not read from the record at hand.
-        def steps_to(node) = node.outside ? [] : @steps
-
-        # @return [Array(Scope, Array<Step>), nil] the table that a link leads to, and how
-        def linked(owner)
-          type = owner.accept(self)
-          return if type == :broken
-
-          scope = target_of(owner)
-          unless scope
-            problem(owner, "`#{spelled(owner)}` is #{Types.phrase(type)}, not a link; it has no fields of its own.")
-            return
-          end
-          last = references.last
-          [scope, last.steps + [Step.new(kind: :link, table: last.table, key: last.key, target: scope.key)]]
-        end
-
-        # @return [Scope, nil] the table that a node, if it is a link, points to
-        def target_of(node)
-          entry = case node
-          when Nodes::Field then (node.outside ? @scope.outer : @scope)&.[](node.key)
-          when Nodes::Path then target_of(node.owner)&.[](node.key)
-          end
-          entry.target.call if entry&.link?
-        end
-
-        def spelled(node)
-          case node
-          when Nodes::Path then "#{spelled(node.owner)}.#{node.key}"
-          when Nodes::Field then "#{"old." if node.before}#{"this." if node.outside}#{node.key}"
-          else "this"
-          end
-        end
-
-        def refer(node, scope, entry, steps)
-          before = node.is_a?(Nodes::Field) && node.before
-          references << Reference.new(table: scope.key, key: entry.key, steps: steps, before: before, from: node.key_from, to: node.to) unless entry.equal?(Scope::NUMBER)
-        end
-
-        def unknown_field(key, scope)
-          near = FOREIGN_WORDS[key] || scope.nearest(key)&.key
-          return "There is no field `#{key}`#{in_table(scope)}; did you mean `#{near}`?" if near
-          return "There is no field `#{key}`; a text stands in quotes, like \"#{key}\"." if scope.entries.empty?
-          if scope.reverses.any? { |each| each.scope.key == key }
-            return "`#{key}` are many records; put them into one value, as in `count(#{key})`."
-          end
-
-          along = scope.entries.values.find { |entry| entry.link? && entry.target.call[key] }
-          "There is no field `#{key}`#{in_table(scope)}#{"; #{along.target.call.label} has one: `#{along.key}.#{key}`" if along}."
-        end
-
-        def in_table(scope) = ((scope.equal?(@scope) && @scope.outer.nil?) || scope.label.nil?) ? "" : " in #{scope.label}"
 
         def aggregate_mistake(node)
           "`#{node.name}` goes over linked records, as in `#{Aggregation[node.name].example}`."
@@ -333,13 +237,6 @@ module UpTack
             message: "#{entry.label} has no choice “#{other.value}”#{near ? "; did you mean “#{near}”?" : "."}",
             from: other.from, to: other.to
           )
-        end
-
-        def entry_of(node)
-          case node
-          when Nodes::Field then (node.outside ? @scope.outer : @scope)&.[](node.key)
-          when Nodes::Path then target_of(node.owner)&.[](node.key)
-          end
         end
 
         def wrong_result(type, expecting)

@@ -7,6 +7,10 @@ module UpTack
       # give a value, nil for blank. Everything that can be settled without a
       # record (which field, which sign, which function) is settled here, once.
       class Compiler
+        include Lookup
+        include CompiledFields
+        include CompiledCalls
+
         # Two numbers are by far the most frequent and take a short way.
         QUICK = {
           "+" => ->(left, right) { Numbers.add(left, right) }, "-" => ->(left, right) { Numbers.subtract(left, right) },
@@ -30,30 +34,6 @@ module UpTack
           ->(_) { value }
         end
 
-        def field(node)
-          key = node.key
-          return stored(key, @scope[key]) if node.before
-
-          scope = node.outside ? @scope.outer : @scope
-          value = reading(key, scope[key])
-          node.outside ? ->(evaluation) { value.call(evaluation.outer) } : value
-        end
-
-        def path(node)
-          owner = compile(node.owner)
-          target = target_of(node.owner)
-          table = target.key
-          key = node.key
-          return number_of(owner, table) if key == Scope::NUMBER.key
-
-          value = reading(key, target[key])
-          lambda do |evaluation|
-            id = owner.call(evaluation) or next
-            found = evaluation.context.records.find(table, id) or next
-            value.call(evaluation.linked(id, found))
-          end
-        end
-
         def aggregate(node) = AggregateRun.new(self, @scope, node).to_proc
 
         def fits(node)
@@ -63,12 +43,6 @@ module UpTack
             value = text.call(evaluation)
             value && mask.fits?(value)
           end
-        end
-
-        def changed(node)
-          now = compile(node.field)
-          before = stored(node.field.key, @scope[node.field.key])
-          ->(evaluation) { now.call(evaluation) != before.call(evaluation) }
         end
 
         def person(node)
@@ -178,20 +152,6 @@ module UpTack
           ->(evaluation) { condition.call(evaluation) ? consequence.call(evaluation) : alternative.call(evaluation) }
         end
 
-        def call(node)
-          function = Functions[node.name]
-          work = function.to_proc
-          arguments = node.arguments.map { |argument| compile(argument) }
-          return with_blanks(work, arguments) if function.blanks
-          return with_one(work, arguments.first) if arguments.one?
-          return with_two(work, *arguments) if arguments.length == 2
-
-          lambda do |evaluation|
-            values = arguments.map { |argument| argument.call(evaluation) }
-            values.any?(&:nil?) ? nil : work.call(evaluation, *values)
-          end
-        end
-
         # A field joins in its own reading format, all else in that of its type.
         # @return [Proc]
         def as_text(node)
@@ -230,27 +190,6 @@ module UpTack
           end
         end
 
-        def with_blanks(work, arguments)
-          ->(evaluation) { work.call(evaluation, *arguments.map { |argument| argument.call(evaluation) }) }
-        end
-
-        def with_one(work, argument)
-          lambda do |evaluation|
-            value = argument.call(evaluation)
-            value.nil? ? nil : work.call(evaluation, value)
-          end
-        end
-
-        def fixed_text?(node) = node.is_a?(Nodes::Literal) && node.value.is_a?(String)
-
-        def with_two(work, one, other)
-          lambda do |evaluation|
-            first = one.call(evaluation)
-            second = other.call(evaluation)
-            (first.nil? || second.nil?) ? nil : work.call(evaluation, first, second)
-          end
-        end
-
         # A fixed text is brought into the form for comparing once.
         def with_fixed_text(node, text, test)
           side = compile(node)
@@ -284,39 +223,6 @@ module UpTack
           lambda do |evaluation|
             first = left.call(evaluation)
             first.nil? ? nil : work.call(first, second, evaluation)
-          end
-        end
-
-        # What reads a field of the record at hand. A field that is never kept is
-        # worked out, unless the record brings its value along.
-        def reading(key, entry)
-          return ->(evaluation) { evaluation.values[key] } unless entry.computed
-
-          lambda do |evaluation|
-            evaluation.values.fetch(key) { entry.computed.call(evaluation) }
-          end
-        end
-
-        # What reads a field as it was before this save.
-        def stored(key, entry)
-          return ->(evaluation) { evaluation.old[key] } unless entry.computed
-
-          ->(evaluation) { evaluation.new? ? nil : evaluation.old.fetch(key) { entry.computed.call(evaluation.before) } }
-        end
-
-        def number_of(owner, table)
-          lambda do |evaluation|
-            id = owner.call(evaluation)
-            id && evaluation.context.records.find(table, id) && BigDecimal(id)
-          end
-        end
-
-        def target_of(node) = entry_of(node).target.call
-
-        def entry_of(node)
-          case node
-          when Nodes::Field then (node.outside ? @scope.outer : @scope)[node.key]
-          when Nodes::Path then (node.key == Scope::NUMBER.key) ? Scope::NUMBER : target_of(node.owner)[node.key]
           end
         end
       end

@@ -6,6 +6,8 @@ module UpTack
       # Says a formula in words: fields by the labels that people see, signs as
       # they are read. For tacks and sentences, not to be parsed again.
       class Words
+        include Lookup
+
         SIGNS = {"=" => "=", "<>" => "≠", "<=" => "≤", ">=" => "≥", "*" => "×", "/" => "÷"}.freeze
         # Comparisons with the subject left out: "at most 90".
         ALONE = {"=" => "exactly", "<>" => "not", "<" => "below", "<=" => "at most", ">" => "above", ">=" => "at least"}.freeze
@@ -103,15 +105,6 @@ module UpTack
             scope = entry.target.call
           end
           labels.join(" of ")
-        end
-
-        def entry_of(node)
-          case node
-          when Nodes::Field then (node.outside ? @scope.outer : @scope)&.[](node.key)
-          when Nodes::Path
-            owner = entry_of(node.owner)
-            (node.key == Scope::NUMBER.key) ? Scope::NUMBER : owner&.target&.call&.[](node.key)
-          end
         end
 
         def about_subject(tree)

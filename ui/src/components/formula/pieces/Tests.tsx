@@ -70,7 +70,7 @@ export function Tests({ table, names, name, match, tests, onChange }: Props) {
           >
             {relationsOf(fieldOf(test.field), test.relation).map((each) => (
               <option key={each} value={each}>
-                {words.pieces.relations[each] ?? each}
+                {relationWord(each, fieldOf(test.field)?.kind)}
               </option>
             ))}
           </select>
@@ -104,4 +104,9 @@ export function Tests({ table, names, name, match, tests, onChange }: Props) {
       </button>
     </fieldset>
   );
+}
+
+function relationWord(relation: string, kind: string | undefined) {
+  const days = kind === "date" ? words.pieces.dayRelations[relation] : undefined;
+  return days ?? words.pieces.relations[relation] ?? relation;
 }

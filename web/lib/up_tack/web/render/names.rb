@@ -33,7 +33,7 @@ module UpTack
           links = table.neighbours.links_to(table.key)
           links.map do |other, field|
             several = links.count { |each, _| each.key == other.key } > 1
-            {table: other.key, path: several ? "#{other.key}.#{field.key}" : other.key, label: (field.reverse.to_s == "") ? other.label : field.reverse}
+            {table: other.key, link: field.key, path: several ? "#{other.key}.#{field.key}" : other.key, label: (field.reverse.to_s == "") ? other.label : field.reverse}
           end
         end
       end

@@ -1,0 +1,141 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+# Formulas as a builder writes them, and linked records as a clerk finds them.
+RSpec.describe "Formulas and links" do
+  def editor = find(".cm-content")
+
+  it "writes a calculated field with completion by label and along a link, its result beside it, and keeps it" do
+    change(:AddField, table: "pieces", parts: {"label" => "Card", "type" => "text"})
+    visit "/t/pieces/rules"
+    open_place "Pin a rule on Card: Calculate"
+    find(".cm-content").native.node.focus
+    press(*"wet".chars)
+    expect(page).to have_css(".cm-tooltip-autocomplete li", count: 1, text: "Wet weight g")
+    press :Enter
+    expect(editor).to have_text("wet_weight")
+    press(*" & ".chars)
+    expect(editor).to have_css(".cm-label", text: "Wet weight g")
+    press(*"maker.na".chars)
+    expect(page).to have_css(".cm-tooltip-autocomplete li[aria-selected]", text: "Name")
+    press :Enter
+    press(*" & upper(".chars)
+    expect(page).to have_css("[data-function-help=upper]", text: "The text in capitals.")
+    press(*"clay) ".chars)
+    expect(page).to have_css(".text-error", text: "clay is a link to Clays; pick one of its fields, such as clay.name.").and have_css(".cm-lintRange-error", text: "clay")
+    write_formula "tag & \" for \" & maker.name"
+    expect(page).to have_text("28 of 28 records would change.").and have_css("aside li", text: /PC-00001.*blank\s*→\s*PC-00001 for Ansa Velt/m)
+    fill_in "Look at", with: "moon jar"
+    expect(page).to have_css("li[role=option]", count: 1, text: "PC-00014")
+    press :Enter
+    expect(page).to have_css("aside li:first-child", text: "PC-00014 for Maro Tinsley")
+    press [:control, :Enter]
+    expect(page).to have_no_css("aside").and have_button("Card always equals Tag & “ for ” & Name of Maker.")
+    expect(pieces.find(14)["card"]).to eq("PC-00014 for Maro Tinsley")
+    visit "/t/members/forms/9"
+    type_into "Name", "Maro Tinsley-Eyre"
+    press [:control, "s"]
+    expect(page).to have_text("Saved: Maro Tinsley-Eyre")
+    expect(pieces.find(14)["card"]).to eq("PC-00014 for Maro Tinsley-Eyre")
+    visit "/t/members/history?record=9"
+    expect(page).to have_text("With it, Card became another value in 2 records of Pieces.")
+  end
+
+  it "says what each way of keeping means, and that what reads today is worked out on reading" do
+    visit "/t/members/rules?field=note&stage=calculate"
+    expect(page).to have_text("Follows at once when anything it reads changes").and have_text("Never kept").and have_text("After that a plain value that can be changed by hand.")
+    write_formula "\"since \" & days(today(), joined)"
+    expect(page).to have_text("It reads today(), which changes by itself, so it is worked out whenever somebody looks.")
+    find("label", text: "Worked out once").click
+    expect(page).to have_text("Records that exist stay as they are.").and have_no_text("changes by itself")
+  end
+
+  it "puts a formula together from pieces, both sides in step" do
+    visit "/t/members/rules"
+    click_button "Address as always equals", match: :first
+    find("input[aria-label='From pieces']").click
+    expect(page).to have_select("Field", selected: "Title").and have_select("Relation", selected: "is blank")
+    find("input[aria-label='A joined text']").click
+    all("button", text: "Fixed text").last.click
+    all("input[aria-label='Fixed text']").last.set(", member")
+    expect(page).to have_css("code", text: /title\.text & " " & name & ", member"/)
+    find("input[aria-label='Typed']").click
+    expect(editor).to have_text("member")
+    write_formula "upper(name)"
+    find("input[aria-label='From pieces']").click
+    expect(page).to have_text("Pieces can't show this formula; it goes on as it is typed.")
+    expect(page).to have_css("aside li", text: "ANSA VELT")
+  end
+
+  it "filters the grid by pieces and by formula, and keeps a filter under a name" do
+    visit "/t/pieces/records"
+    click_button "Waiting to be collected"
+    expect(page).to have_no_css("[role=row]", text: "PC-00001")
+    click_button "Show all"
+    click_button "Filter"
+    find("input[aria-label='From pieces']").click
+    select "Stage", from: "Field"
+    select "Drying", from: "Value"
+    expect(page).to have_text("4 of 28 records match").and have_no_css("[role=row]", text: "PC-00001")
+    find("input[aria-label='Typed']").click
+    write_formula "maker.title.text = \"Dr\" and loss is not blank"
+    expect(page).to have_text("3 of 28 records match")
+    write_formula "maker.title.txt = \"Dr\""
+    expect(page).to have_css("[role=alert]", text: "There is no field txt in Titles; did you mean text?")
+    expect(page).to have_text("3 of 28 records match")
+    write_formula "days_late > 8"
+    expect(page).to have_text("3 of 28 records match").and have_css("[role=row]", text: "PC-00010")
+    fill_in "Keep it as", with: "Very late"
+    click_button "Keep"
+    expect(page).to have_text("Filter kept: Very late").and have_button("Very late")
+    click_button "Days late"
+    expect(page).to have_css("[role=row][data-index='0']", text: "PC-00008")
+  end
+
+  it "finds a linked record however fast its name is typed, tells two of one name apart, and loses no letter" do
+    visit "/t/pieces/forms"
+    expect(page).to have_field("Received by", with: "Odile Marsh")
+    find_field("Maker").native.node.focus
+    press(*"ansa".chars)
+    expect(page).to have_css("li[role=option]", count: 2).and have_css("li[role=option]", text: /No\. 6.*Dr/)
+    press :Down
+    press :Enter
+    expect(page).to have_field("Maker", with: "Ansa Velt")
+    type_into "Maker", "fenna"
+    expect(page).to have_field("Maker", with: "Fenna Aldersyke")
+    type_into "Maker", "Nobody of that name"
+    expect(page).to have_field("Maker", with: "Nobody of that name")
+    expect(box("Maker")).to have_text("nothing is called “Nobody of that name”")
+    type_into "Maker", "quill"
+    type_into "Clay", "snow"
+    type_into "Piece", "Jug"
+    press [:control, "s"]
+    expect(page).to have_text("Saved: Jug")
+    expect(pieces.find(29)).to include("maker" => 2, "clay" => 4)
+    type_into "Clay", ""
+    press [:control, "s"]
+    expect(page).to have_field("Clay", with: "")
+    expect(page).to have_css("output#input-page").and have_no_css("input#input-page")
+  end
+
+  it "makes a link field on the board, and says why a linked record can't be deleted" do
+    visit "/t/orders/rules"
+    find_field("Add a field").native.node.focus
+    press(*"Clay".chars)
+    select "Link", from: "Type of the new field"
+    select "Clays", from: "Links to"
+    click_button "Add a field"
+    click_button "Clay link to Clays"
+    find("label", text: "leave the order, without its link").click
+    fill_in "What a clay calls these records", with: "Ordered in"
+    press [:control, :Enter]
+    expect(page).to have_no_css("aside")
+    expect(workspace.table("orders").field("clay")).to have_attributes(target: "clays", on_delete: "clear", reverse: "Ordered in")
+    visit "/t/members/forms/1"
+    expect(page).to have_field("Name", with: "Ansa Velt")
+    click_button "Delete"
+    expect(page).to have_css("dialog", text: "4 records of Pieces have it as Maker: PC-00001, PC-00002, PC-00017 and 1 more.")
+    expect(page).to have_no_css("dialog button", text: "Delete")
+  end
+end
