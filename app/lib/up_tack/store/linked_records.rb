@@ -40,14 +40,15 @@ module UpTack
         known.fetch(id) { known[id] = rows(table).find(id) }
       end
 
+      # @param keys [Array<String>, nil] the fields that will be read; nil for all
       # @yield [id, values] in the order of their numbers
-      def each_linked(table, link, id, &block)
+      def each_linked(table, link, id, keys = nil, &block)
         held = @linked.dig([table, link], id)
         return held.each(&block) if held
 
         after = 0
         loop do
-          batch = rows(table).linked_after(link, id, after)
+          batch = rows(table).linked_after(link, id, after, keys)
           batch.each(&block)
           break if batch.length < Rows::BATCH
 

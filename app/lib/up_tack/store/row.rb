@@ -14,11 +14,12 @@ module UpTack
       end
 
       # @return [Object, nil]
+      # @raise [KeyError] for a field that was not read: it must not pass for blank
       def [](key)
         return @values[key] if @values.key?(key)
 
-        place, reader = @layout[key]
-        raw = place && @raw[place]
+        place, reader = @layout.fetch(key)
+        raw = @raw[place]
         @values[key] = raw.nil? ? nil : reader.call(raw)
       end
 

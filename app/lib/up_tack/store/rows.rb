@@ -15,7 +15,6 @@ module UpTack
         @table = table
         @fields = table.kept_fields
         @model = Rows.model(table.key)
-        @layout = @fields.each_with_index.to_h { |field, index| [field.key, [index + 1, Cells.reader(field)]] }
       end
 
       # A nameless model, made anew for each state of the design: it is used for
@@ -42,8 +41,11 @@ module UpTack
       # @return [Array<Array(Integer, Row)>] the records whose link points to one of some others
       def linked(link, ids) = rows(@model.where(link => ids).order(:id))
 
+      # @param keys [Array<String>, nil] only these fields; nil for all
       # @return [Array<Array(Integer, Row)>] the same for one record, from a number on, a batch at a time
-      def linked_after(link, id, after) = rows(@model.where(link => id).where("id > ?", after).order(:id).limit(BATCH))
+      def linked_after(link, id, after, keys = nil)
+        rows(@model.where(link => id).where("id > ?", after).order(:id).limit(BATCH), keys)
+      end
 
       def count_linked(link, ids) = @model.where(link => ids).count
 
@@ -94,9 +96,11 @@ module UpTack
 
       private
 
-      def rows(scope)
-        columns = [@model.arel_table[:id], *@fields.map { |field| @model.arel_table[field.key] }]
-        @model.connection.select_rows(scope.select(*columns).to_sql).map { |raw| [raw.first, Row.new(@layout, raw)] }
+      def rows(scope, keys = nil)
+        fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields
+        layout = (@layouts ||= {})[keys] ||= fields.each_with_index.to_h { |field, index| [field.key, [index + 1, Cells.reader(field)]] }
+        columns = [@model.arel_table[:id], *fields.map { |field| @model.arel_table[field.key] }]
+        @model.connection.select_rows(scope.select(*columns).to_sql).map { |raw| [raw.first, Row.new(layout, raw)] }
       end
 
       def cells(values) = values.slice(*@fields.map(&:key)).transform_values { |value| Cells.write(value) }

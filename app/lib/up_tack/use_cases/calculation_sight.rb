@@ -4,17 +4,15 @@ module UpTack
   module UseCases
     # What a calculation gives on records that exist, beside what they hold now.
     class CalculationSight < Sight
-      # @return [Hash] verdict: "failed", "blank", "changes" or "same"
+      # @return [String] "failed", "blank", "changes" or "same"
+      def verdict(id, values) = judged(*worked_out(id, values), stored(id, values))
+
+      # @return [Hash] verdict:, stored:, result: and how:
       def of(id, values)
-        evaluation = evaluation(id, values, is_new: false)
-        result = @field.settle(@formula.call(evaluation))
-        notes = evaluation.notes.map(&:last)
-        if result.is_a?(Core::Values::Unreadable)
-          notes << result.message
-          result = nil
-        end
+        result, notes, evaluation = worked_out(id, values)
         stored = stored(id, values)
-        {verdict: verdict(result, stored, notes), stored: shown(stored), result: shown(result), how: how(notes, evaluation)}
+        how = [notes.join("; "), @formula.with_values(evaluation)].reject(&:empty?).join(": ")
+        {verdict: judged(result, notes, evaluation, stored), stored: shown(stored), result: shown(result), how: how}
       end
 
       # @return [Array<String>] what makes it worked out on reading, in words
@@ -22,9 +20,17 @@ module UpTack
 
       private
 
-      def how(notes, evaluation) = [notes.join("; "), @formula.with_values(evaluation)].reject(&:empty?).join(": ")
+      # @return [Array(Object, Array<String>, Evaluation)] the value, and why there is none
+      def worked_out(id, values)
+        evaluation = evaluation(id, values, is_new: false)
+        result = @field.settle(@formula.call(evaluation))
+        notes = evaluation.notes.map(&:last)
+        return [result, notes, evaluation] unless result.is_a?(Core::Values::Unreadable)
 
-      def verdict(result, stored, notes)
+        [nil, notes << result.message, evaluation]
+      end
+
+      def judged(result, notes, _evaluation, stored)
         return "failed" if notes.any?
         return "blank" if result.nil?
 
@@ -33,11 +39,12 @@ module UpTack
 
       # What the record shows now: kept, or worked out by the design as it is.
       def stored(id, values)
-        now = @workspace.table(@design.key)
         return if now.field(@field.key)&.type != @field.type
 
         values.fetch(@field.key) { now.scope[@field.key].computed&.call(evaluation(id, values, is_new: false)) }
       end
+
+      def now = @now ||= @workspace.table(@design.key)
     end
   end
 end

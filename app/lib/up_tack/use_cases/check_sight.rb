@@ -4,23 +4,22 @@ module UpTack
   module UseCases
     # What a validation says of records that exist.
     class CheckSight < Sight
-      # @return [Hash] verdict: "refused", "passed" or "unjudged"
-      def of(id, values)
-        @formula ? judged(id, values) : filled(id, values)
+      # @return [String] "refused", "passed" or "unjudged"
+      def verdict(id, values)
+        return stored(id, values).nil? ? "refused" : "passed" unless @formula
+
+        {true => "passed", false => "refused"}.fetch(@formula.call(evaluation(id, values, is_new: false)), "unjudged")
       end
+
+      # @return [Hash] verdict:, stored:, result: and how:
+      def of(id, values) = {verdict: verdict(id, values), stored: shown(stored(id, values)), result: nil, how: how(id, values)}
 
       private
 
-      def judged(id, values)
-        evaluation = evaluation(id, values, is_new: false)
-        met = @formula.call(evaluation)
-        verdict = {true => "passed", false => "refused"}.fetch(met, "unjudged")
-        {verdict: verdict, stored: shown(stored(id, values)), result: nil, how: @formula.with_values(evaluation)}
-      end
+      def how(id, values)
+        return stored(id, values).nil? ? "it is blank" : "it is filled" unless @formula
 
-      def filled(id, values)
-        blank = stored(id, values).nil?
-        {verdict: blank ? "refused" : "passed", stored: shown(stored(id, values)), result: nil, how: blank ? "it is blank" : "it is filled"}
+        @formula.with_values(evaluation(id, values, is_new: false))
       end
     end
   end

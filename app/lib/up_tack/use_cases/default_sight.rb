@@ -5,14 +5,17 @@ module UpTack
     # What a default would have given the records that exist, beside what they
     # hold. It changes none of them.
     class DefaultSight < Sight
-      # @return [Hash] verdict: "same", "differs" or "blank"
+      # @return [String] "same", "differs" or "blank"
+      def verdict(id, values) = judged(result(evaluation(id, values, is_new: true)), stored(id, values))
+
+      # @return [Hash] verdict:, stored:, result: and how:
       def of(id, values)
         evaluation = evaluation(id, values, is_new: true)
-        result = @formula ? @field.settle(@formula.call(evaluation)) : @rule.fixed
-        how = @formula&.with_values(evaluation)
-        return {verdict: "blank", stored: shown(stored(id, values)), result: nil, how: result.message} if result.is_a?(Core::Values::Unreadable)
+        result = result(evaluation)
+        stored = stored(id, values)
+        return {verdict: "blank", stored: shown(stored), result: nil, how: result.message} if result.is_a?(Core::Values::Unreadable)
 
-        {verdict: verdict(result, stored(id, values)), stored: shown(stored(id, values)), result: shown(result), how: how}
+        {verdict: judged(result, stored), stored: shown(stored), result: shown(result), how: @formula&.with_values(evaluation)}
       end
 
       # @return [String] what a new record would open with
@@ -24,8 +27,11 @@ module UpTack
 
       private
 
-      def verdict(result, stored)
-        return "blank" if result.nil?
+      # @return [Object, nil, Core::Values::Unreadable]
+      def result(evaluation) = @formula ? @field.settle(@formula.call(evaluation)) : @rule.fixed
+
+      def judged(result, stored)
+        return "blank" if result.nil? || result.is_a?(Core::Values::Unreadable)
 
         (result == stored) ? "same" : "differs"
       end

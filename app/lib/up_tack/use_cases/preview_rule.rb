@@ -52,15 +52,15 @@ module UpTack
         examples = Hash.new { |hash, verdict| hash[verdict] = [] }
         rows = Store::Rows.new(@workspace.table(design.key))
         looked_at = until_tired(rows, sight) do |id, values|
-          seen = sight.of(id, values)
-          counts[seen[:verdict]] += 1
-          examples[seen[:verdict]] << [id, values, seen] if examples[seen[:verdict]].length < EXAMPLES
+          verdict = sight.verdict(id, values)
+          counts[verdict] += 1
+          examples[verdict] << [id, values] if examples[verdict].length < EXAMPLES
         end
         Preview.new(
           problems: [], warnings: sight.warnings, tack: rule.tack(design), sentence: rule.sentence(design), opening: sight.opening,
           fleeting: sight.fleeting, pieces: pieces(design, rule.to_plain), looked: looked(rows, sight, look_at),
           counts: counts, looked_at: looked_at, total: rows.count,
-          examples: telling(examples).map { |id, values, seen| example(id, values, seen) }
+          examples: telling(examples).map { |id, values| example(id, values, sight) }
         )
       end
 
@@ -75,11 +75,11 @@ module UpTack
       def looked(rows, sight, id)
         values = id && rows.find(id) or return
         sight.prepare([[id, values]])
-        example(id, values, sight.of(id, values))
+        example(id, values, sight)
       end
 
-      def example(id, values, seen)
-        {id: id, title: Titles.of(@workspace.table(@table), id, values, @workspace.context), **seen}
+      def example(id, values, sight)
+        {id: id, title: Titles.of(@workspace.table(@table), id, values, @workspace.context), **sight.of(id, values)}
       end
 
       def pieces(design, plain)

@@ -9,6 +9,7 @@ module UpTack
         app.error(Core::Design::Invalid) do |error|
           problem(422, "invalid", error.problems.first.message, mistakes: error.problems.map { |each| Render::Mistake.of(each) })
         end
+        app.error(Upkeep::Stopped) { |error| problem(409, "stopped", error.message) }
         app.error(Requests::Malformed) { |error| problem(400, "malformed", error.message) }
         app.error(Requests::TooLarge) { problem(413, "too_large", "This is more than 8 MB; send it in parts.") }
         app.error(Sinatra::BadRequest) { problem(400, "malformed", "This address can't be read.") }

@@ -36,9 +36,10 @@ module UpTack
           last = @source.steps.last
           table, link = last.table, last.key
           value, condition = inside
+          keys = needed
           lambda do |evaluation, &block|
             id = start.call(evaluation) or next
-            evaluation.context.records.each_linked(table, link, id) do |number, values|
+            evaluation.context.records.each_linked(table, link, id, keys) do |number, values|
               record = evaluation.linked(number, values)
               next if condition && !condition.call(record)
 
@@ -52,6 +53,24 @@ module UpTack
         def table = @source.steps.last.table
 
         private
+
+        # @return [Array<String>, nil] the linked record's fields that are read; nil
+        #   for all, where one of them is itself worked out from others
+        def needed
+          scope = @source.reverse.scope
+          nodes = [@source.value.any? ? Aggregation.value_node(@source.value) : nil, @node.condition].compact
+          keys = nodes.flat_map { |node| keys_in(node) }.uniq
+          keys if keys.all? { |key| key && scope[key] && !scope[key].computed }
+        end
+
+        def keys_in(node)
+          found = []
+          node.walk do |each|
+            found << each.key if each.is_a?(Nodes::Field) && !each.outside
+            found << nil if each.is_a?(Nodes::Aggregate)
+          end
+          found
+        end
 
         # The number of the record to which the others are linked: this one's, or
         # that at the end of the links before.

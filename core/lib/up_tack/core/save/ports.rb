@@ -25,8 +25,9 @@ module UpTack
           # @return [Hash{String=>Object}, nil] a record's values
           def find(_table, _id) = nil
 
+          # @param _keys [Array<String>, nil] the fields that will be read; nil for all
           # @yield [id, values] for each record whose link points to the record
-          def each_linked(_table, _link, _id) = nil
+          def each_linked(_table, _link, _id, _keys = nil) = nil
 
           # @return [String, nil] by what people know a record
           def title(_table, _id) = nil
@@ -46,7 +47,7 @@ module UpTack
 
           def find(table, id) = @tables.fetch(table, {})[id]
 
-          def each_linked(table, link, id)
+          def each_linked(table, link, id, _keys = nil)
             @tables.fetch(table, {}).each { |number, values| yield number, values if values[link] == id }
           end
 
