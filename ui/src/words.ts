@@ -28,7 +28,7 @@ export const words = {
   overview: {
     aim: "Pin rules on a table's fields, try a record on the bench, then let people type.",
     add: "New table",
-    addPlaceholder: "Name, such as Clays",
+    addPlaceholder: "Name, such as Glazes",
     create: "Make table",
     records: (n: number) => (n === 1 ? "1 record" : `${n.toLocaleString("en")} records`),
     fields: (n: number) => (n === 1 ? "1 field" : `${n} fields`),
@@ -39,6 +39,7 @@ export const words = {
     removeTitle: (table: string) => `Delete ${table}?`,
     removeText: (n: number) =>
       `Its ${n.toLocaleString("en")} records and all its rules go with it. An undo brings everything back.`,
+    removeElsewhere: "These rules of other tables use it and go with it:",
     removed: (table: string) => `${table} deleted`,
     renameTitle: "Rename the table",
     label: "Name of the table",

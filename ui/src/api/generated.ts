@@ -62,6 +62,26 @@ export interface paths {
         patch: operations["changeTable"];
         trace?: never;
     };
+    "/api/tables/{table}/losses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** The rules of other tables that would go with a table. */
+        get: operations["getTableLosses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables/{table}/fields": {
         parameters: {
             query?: never;
@@ -1071,6 +1091,32 @@ export interface operations {
         responses: {
             200: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getTableLosses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The rules, in sentences. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        rules: string[];
+                    };
+                };
+            };
             default: components["responses"]["Problem"];
         };
     };

@@ -146,6 +146,14 @@ export const usePutBack = () =>
 export const useActAs = () =>
   useDesignChange((person_id: number) => data(api.PUT("/api/session", { body: { person_id } })));
 
+export const useTableLosses = (table: string, enabled: boolean) =>
+  useQuery({
+    queryKey: ["table-losses", table],
+    queryFn: () => data(api.GET("/api/tables/{table}/losses", { params: { path: { table } } })),
+    enabled,
+    gcTime: 0,
+  });
+
 export const losses = (table: string, field: string, type?: string, choices?: string, target?: string) =>
   data(
     api.GET("/api/tables/{table}/fields/{field}/losses", {

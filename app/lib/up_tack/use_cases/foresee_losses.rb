@@ -24,6 +24,14 @@ module UpTack
         type.to_s.empty? ? of_deletion(design, old) : of_retyping(design, old, Core::Design::Field.new(**old.to_h, type: type.to_s, choices: choices || old.choices, target: target || old.target))
       end
 
+      # @return [Array<String>] sentences of the rules of other tables that would go with a table
+      # @raise [Store::NotFound]
+      def of_table(key)
+        table = @workspace.table(key)
+        Core::Design::Dependants.rules(@workspace.project, table: table.key).reject { |other, _| other.key == table.key }
+          .map { |other, rule| "#{other.label}: #{rule.sentence(other)}" }
+      end
+
       private
 
       def of_deletion(design, field)

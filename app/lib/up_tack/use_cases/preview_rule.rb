@@ -64,11 +64,11 @@ module UpTack
         )
       end
 
-      # The worst first: some of each verdict, and more of the worst if there is room.
+      # The worst first, some of each verdict; where there is room, more of what is well.
       def telling(examples)
         all = ORDER.flat_map { |verdict| examples[verdict] }
         some = ORDER.flat_map { |verdict| examples[verdict].first(OF_EACH) }.first(EXAMPLES)
-        chosen = (some + (all - some)).first(EXAMPLES)
+        chosen = (some + (all - some).reverse).first(EXAMPLES)
         all.select { |each| chosen.include?(each) }
       end
 

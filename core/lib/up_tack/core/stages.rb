@@ -14,7 +14,7 @@ module UpTack
         Stage.new(key: "mask", label: "Mask", aim: "how it is typed"),
         Stage.new(key: "tidy", label: "Tidy", aim: "cleaned up"),
         Stage.new(key: "fill", label: "Fill", aim: "set from others"),
-        Stage.new(key: "calculate", label: "Calculate", aim: "always equals"),
+        Stage.new(key: "calculate", label: "Calculate", aim: "worked out"),
         Stage.new(key: "number", label: "Number", aim: "counted up"),
         Stage.new(key: "validate", label: "Validate", aim: "refused unless"),
         Stage.new(key: "log", label: "Log", aim: "written down")

@@ -34,6 +34,8 @@ export function completion(home: string, names: AllNames, functions: Described[]
 
 /** The offers that the typed letters can mean: what begins so first, then words that do, then the rest. */
 function answer(from: number, typed: string, offers: Offer[]): CompletionResult | null {
+  // What is written out in full needs no offer; the list would only hide what stands beneath it.
+  if (offers.some((offer) => offer.apply === typed)) return null;
   const ranked = offers
     .map((offer) => ({ offer, rank: Math.min(...offer.found.map((name) => rank(name.toLowerCase(), typed))) }))
     .filter((each) => each.rank < 3)

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
 import type { TableLine } from "../../api/client";
-import { useAddTable, useRemoveTable, useSession, useTables } from "../../api/queries";
+import { useAddTable, useRemoveTable, useSession, useTableLosses, useTables } from "../../api/queries";
 import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
@@ -32,6 +32,7 @@ export default function Overview() {
 function TableSheet({ table }: { table: TableLine }) {
   const remove = useRemoveTable();
   const [asking, setAsking] = useState<"remove" | "rename" | null>(null);
+  const elsewhere = useTableLosses(table.key, asking === "remove").data?.rules ?? [];
   return (
     <section className="sheet flex flex-col gap-2 p-4">
       <div className="flex items-start gap-2">
@@ -77,6 +78,16 @@ function TableSheet({ table }: { table: TableLine }) {
           onConfirm={() => remove.mutate(table.key, { onSuccess: () => toast(words.overview.removed(table.label)) })}
         >
           <p>{words.overview.removeText(table.records)}</p>
+          {elsewhere.length > 0 && (
+            <>
+              <p className="mt-2">{words.overview.removeElsewhere}</p>
+              <ul className="list-disc pl-5">
+                {elsewhere.map((rule) => (
+                  <li key={rule}>{rule}</li>
+                ))}
+              </ul>
+            </>
+          )}
           {remove.error && (
             <p className="mt-2 text-error" role="alert">
               {remove.error.message}
