@@ -63,6 +63,22 @@ RSpec.describe "Calculated values that follow" do
     expect(shown("pieces", 3, "maker_note")).to eq("PC-00003")
   end
 
+  it "are worked out again after exactly those changes of the design that can make them stale" do
+    from = workspace.project
+    dirty = ->(kind, **parts) { UpTack::Upkeep::AfterDesign.new(from, Core::Design::Changes.const_get(kind).new(**parts).apply(from)).dirty.places.map { |place| place.join(".") } }
+    expect(dirty.call(:ChangeField, table: "members", field: "name", parts: {"label" => "Full name", "note" => "as on the card"})).to eq([])
+    expect(dirty.call(:ChangeTable, table: "pieces", parts: {"label" => "Pots"})).to eq([])
+    expect(dirty.call(:MoveField, table: "pieces", field: "loss", position: 0)).to eq([])
+    expect(dirty.call(:ChangeField, table: "pieces", field: "wet_weight", parts: {"decimals" => 0})).to eq(["pieces.loss"])
+    expect(dirty.call(:ChangeField, table: "pieces", field: "loss", parts: {"decimals" => 2})).to eq(["pieces.loss"])
+    expect(dirty.call(:PinRule, table: "members", rule: from.table("members").calculation("address_as").to_plain.merge("formula" => "name"))).to eq(["members.address_as"])
+    expect(dirty.call(:PinRule, table: "pieces", rule: {"kind" => "check", "field" => "hold", "formula" => "hold > 0"})).to eq([])
+    expect(dirty.call(:UnpinRule, table: "pieces", rule: from.table("pieces").calculation("loss").id)).to eq([])
+    inner = Core::Design::Changes::PinRule.new(table: "pieces", rule: {"kind" => "calculation", "field" => "maker_note", "formula" => "page", "keeping" => "always"}).apply(from)
+    changed = Core::Design::Changes::PinRule.new(table: "pieces", rule: inner.table("pieces").calculation("page").to_plain.merge("formula" => "tag")).apply(inner)
+    expect(UpTack::Upkeep::AfterDesign.new(inner, changed).dirty.places).to eq([%w[pieces maker_note]])
+  end
+
   it "leave everything as it was when the work is stopped" do
     progress = UpTack::Upkeep::Progress.new
     progress.stop

@@ -138,4 +138,63 @@ RSpec.describe "Formulas and links" do
     expect(page).to have_css("dialog", text: "4 records of Pieces have it as Maker: PC-00001, PC-00002, PC-00017 and 1 more.")
     expect(page).to have_no_css("dialog button", text: "Delete")
   end
+
+  it "shows how far long work is, and leaves everything as it was when it is stopped" do
+    stub_const("UpTack::Web::Background::PATIENCE", 0.01)
+    go = Queue.new
+    allow_any_instance_of(UpTack::Upkeep::Recalculation).to receive(:differences).and_wrap_original do |original, *given|
+      go.pop
+      original.call(*given)
+    end
+    visit "/t/pieces/rules"
+    click_button "Weight lost % always equals", match: :first
+    write_formula "wet_weight - fired_weight"
+    expect(page).to have_text("13 of 28 records would change.")
+    within("aside") { click_button "Save rule" }
+    within("dialog", text: "Working it out on every record") do
+      expect(page).to have_text("Weight lost % of Pieces").and have_text("0 of 28 records")
+      click_button "Stop"
+      expect(page).to have_button("Stop", disabled: true)
+    end
+    go << true
+    expect(page).to have_css("aside [role=alert]", text: "Stopped. The design and all records are as they were.")
+    expect([workspace.table("pieces").calculation("loss").to_plain["formula"], pieces.find(1)["loss"]]).to eq(["(wet_weight - fired_weight) / wet_weight * 100", number("20")])
+    within("aside") { click_button "Save rule" }
+    go << true
+    expect(page).to have_no_css("aside").and have_no_css("dialog")
+    expect(pieces.find(1)["loss"]).to eq(number("156.1"))
+  end
+
+  it "says before a deletion what goes along with it and what is cleared" do
+    change(:ChangeField, table: "orders", field: "member", parts: {"on_delete" => "delete"})
+    change(:ChangeField, table: "pieces", field: "maker", parts: {"on_delete" => "delete"})
+    visit "/t/members/forms/1"
+    expect(page).to have_link("Pieces made 4").and have_link("Orders 2")
+    click_button "Delete"
+    within("dialog") do
+      expect(page).to have_text("4 records of Pieces will be deleted along with it.").and have_text("2 records of Orders will be deleted along with it.")
+      click_button "Delete"
+    end
+    expect(page).to have_text("Deleted: Ansa Velt").and have_text("11 records")
+    expect(pieces.count).to eq(24)
+    visit "/t/clays/forms/3"
+    expect(page).to have_link("Pieces made of it 3")
+    click_link "Pieces made of it 3"
+    expect(page).to have_text("3 of 24 records match")
+    visit "/t/clays/forms/3"
+    click_button "Delete"
+    expect(page).to have_css("dialog", text: "Clay will be cleared in 3 records of Pieces.")
+  end
+
+  it "picks what people know a record by, and names the rules that go with a table" do
+    visit "/t/members/rules?field=address_as"
+    find("label", text: "People know a member by this field").click
+    press [:control, :Enter]
+    expect(page).to have_no_css("aside")
+    visit "/t/pieces/forms/1"
+    expect(page).to have_field("Maker", with: "Ms Ansa Velt")
+    visit "/"
+    click_button "Delete: Orders"
+    expect(page).to have_css("dialog li", text: "Members: Open orders € always equals sum of Amount € of Orders")
+  end
 end

@@ -62,9 +62,9 @@ export const formulaColours = [
       { tag: tags.comment, color: "var(--quiet)", fontStyle: "italic" },
       { tag: tags.string, color: "var(--color-secondary)" },
       { tag: tags.number, color: "var(--color-info)" },
-      { tag: tags.keyword, color: "var(--quiet)", fontWeight: "600" },
+      { tag: tags.keyword, color: "var(--quiet)", fontWeight: "600", textTransform: "lowercase" },
       { tag: tags.propertyName, color: "var(--color-primary)", fontWeight: "600" },
-      { tag: tags.function(tags.variableName), color: "var(--color-info)" },
+      { tag: tags.function(tags.variableName), color: "var(--color-info)", textTransform: "lowercase" },
     ]),
   ),
   EditorView.theme({

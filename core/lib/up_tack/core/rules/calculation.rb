@@ -29,6 +29,8 @@ module UpTack
           return [problem("keeping", "A calculated field is kept `always`, `shown` or worked out `once`.")] unless KEEPING.include?(keeping)
           return [problem("field", "#{table.field(field).label} is worked out by a rule already; change that one.")] if doubled?(table)
 
+          return [problem("field", "A link is picked, not worked out; a default can begin it.")] if table.field(field).link?
+
           found = formula_problems(table, expecting: table.field(field).kind)
           (found.any? || once?) ? found : of_lasting(table)
         end

@@ -93,10 +93,19 @@ module UpTack
 
         # @return [Array<Design::Problem>] those of the formula
         def formula_problems(table, expecting:)
-          compiled(table, expecting: expecting)
-          []
+          formula = compiled(table, expecting: expecting)
+          (expecting == :link) ? target_problems(table, formula) : []
         rescue Expression::Invalid => e
           e.problems.map { |each| Design::Problem.new(part: "formula", message: each.message, from: each.from, to: each.to) }
+        end
+
+        # A link must lead to the table that its field points to.
+        def target_problems(table, formula)
+          wrong = Expression::LinkTargets.new(table.scope).of(formula.tree) - [table.field(field).target]
+          return [] if wrong.empty?
+
+          labels = [wrong.first, table.field(field).target].map { |key| table.neighbours.tables.fetch(key).label }
+          [Design::Problem.new(part: "formula", message: "This leads to #{labels.first}; #{table.field(field).label} links to #{labels.last}.", from: formula.tree.from, to: formula.tree.to)]
         end
 
         def compiled(table, expecting:) = Expression.compile(@parts["formula"].to_s, table.scope, expecting: expecting)

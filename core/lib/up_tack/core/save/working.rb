@@ -73,6 +73,7 @@ module UpTack
         def set(rule, field, value, origin:, how: nil, notes: [])
           settled = field.settle(value)
           return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
+          return skip(rule, field, "the linked record is no longer there") if gone?(field, settled)
           return skip(rule, field, notes.map(&:last).join("; ").then { |why| why.empty? ? "it comes to blank" : why }) if settled.nil?
 
           before = @values[field.key]
@@ -137,6 +138,9 @@ module UpTack
         end
 
         def records = @context.records
+
+        # A rule may know a linked record that was deleted since.
+        def gone?(field, value) = field.link? && !value.nil? && records.find(field.target, value).nil?
 
         def show(field, value) = field.show(value, records)
 
