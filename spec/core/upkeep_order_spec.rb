@@ -29,6 +29,14 @@ RSpec.describe "The upkeep of calculated fields" do
     expect(upkeep.ways(upkeep.calculation("pieces", "whose")).map { |steps| steps.map(&:key) }).to eq([["helper"], %w[helper title]])
   end
 
+  it "knows which record `this.` means, however deep aggregates stand within one another" do
+    upkeep = studio("titles" => [], "members" => [pinned("total", "count(pieces.maker where count(helper.pieces.maker where tag <> this.tag) > 1 and tag <> this.name)")]).upkeep
+    ways = ->(table, key) { upkeep.readers(table, key).map { |reader| reader.steps.map { |step| "#{step.kind} #{step.key}" } } }
+    expect(ways.call("pieces", "tag")).to contain_exactly(["linked maker"], ["linked maker", "link helper", "linked maker"])
+    expect(ways.call("members", "name")).to eq([[]])
+    expect(seen_from("members", 4, "count(pieces.maker where count(helper.pieces.maker where weight > this.weight) = 1)")).to eq("1")
+  end
+
   it "knows what changes by itself, through as many fields as there are between" do
     upkeep = studio(
       "members" => [pinned("greeting", "name & now()", "shown"), pinned("total", "days(today(), joined)")],

@@ -41,7 +41,7 @@ module UpTack
         rule = plain["id"] ? changed.rule(plain["id"]) : changed.rules.last
         survey(changed, rule, look_at)
       rescue Core::Design::Invalid => e
-        Preview.new(problems: e.problems, warnings: [], fleeting: [], pieces: pieces(design, plain), counts: {}, examples: [], looked_at: 0, total: 0)
+        Preview.new(problems: e.problems, warnings: [], fleeting: [], pieces: pieces(plain), counts: {}, examples: [], looked_at: 0, total: 0)
       end
 
       private
@@ -58,7 +58,7 @@ module UpTack
         end
         Preview.new(
           problems: [], warnings: sight.warnings, tack: rule.tack(design), sentence: rule.sentence(design), opening: sight.opening,
-          fleeting: sight.fleeting, pieces: pieces(design, rule.to_plain), looked: looked(rows, sight, look_at),
+          fleeting: sight.fleeting, pieces: pieces(rule.to_plain), looked: looked(rows, sight, look_at),
           counts: counts, looked_at: looked_at, total: rows.count,
           examples: telling(examples).map { |id, values| example(id, values, sight) }
         )
@@ -82,9 +82,9 @@ module UpTack
         {id: id, title: Titles.of(@workspace.table(@table), id, values, @workspace.context), **sight.of(id, values)}
       end
 
-      def pieces(design, plain)
+      def pieces(plain)
         formula = plain["formula"]
-        formula.is_a?(String) ? Core::Expression::Pieces.of(formula, design.scope) : nil
+        formula.is_a?(String) ? Core::Expression::Pieces.of(formula) : nil
       end
 
       # @return [Integer] how many records were looked at before patience ran out

@@ -53,8 +53,8 @@ module UpTack
           nil
         end
 
-        # Fields read as `old.` or `this.` are not read from the record at hand.
-        def steps_to(node) = node.outside ? [] : @steps
+        # What stands after `this.` is read from the record around the one at hand.
+        def steps_to(node) = node.outside ? @outer_steps : @steps
 
         # @return [Array(Scope, Array<Step>), nil] the table that a link leads to, and how
         def linked(owner)

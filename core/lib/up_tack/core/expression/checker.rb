@@ -24,6 +24,7 @@ module UpTack
         def initialize(scope)
           @scope = scope
           @steps = []
+          @outer_steps = []
           @problems = []
           @warnings = []
           @references = []
@@ -50,12 +51,13 @@ module UpTack
         # @param scope [Scope] of the linked table
         # @param steps [Array<Step>] that lead there
         def within(scope, steps)
-          before = [@scope, @steps]
+          before = [@scope, @steps, @outer_steps]
           @scope = scope.within(@scope)
+          @outer_steps = @steps
           @steps += steps
           yield
         ensure
-          @scope, @steps = before
+          @scope, @steps, @outer_steps = before
         end
 
         # Keeps references found elsewhere, as seen from the record outside.

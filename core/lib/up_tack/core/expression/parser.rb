@@ -205,12 +205,12 @@ module UpTack
 
         def changed(token)
           opening = advance
-          field = accept_and_check_field
+          field = changed_field
           closing = expect_symbol(")", "This bracket is not closed; a `)` is missing.", opening)
           Nodes::Changed.new(field: field, from: token.from, to: closing.to)
         end
 
-        def accept_and_check_field
+        def changed_field
           name = expect_name("`changed` takes one field of this record, as in `changed(stage)`.")
           unless peek.symbol?(")") && !RESERVED.include?(name.value)
             problem("`changed` takes one field of this record, as in `changed(stage)`.", peek.end? ? name : peek)

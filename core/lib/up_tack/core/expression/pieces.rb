@@ -23,7 +23,7 @@ module UpTack
 
         # @param text [String] a formula
         # @return [Hash, nil] nil where pieces can't show it
-        def of(text, _scope = nil)
+        def of(text)
           PiecesReader.new.read(Expression.parse(text))
         rescue Invalid
           nil

@@ -28,14 +28,6 @@ module UpTack
         # The number of a linked record, which every table has without a field.
         NUMBER = Entry.new(key: "id", label: "number", type: :number, show: Values.method(:show)).freeze
 
-        # @param fields [Array<Design::Field>]
-        # @return [Scope]
-        def self.of_fields(fields)
-          new(fields.map do |field|
-            Entry.new(key: field.key, label: field.label, type: field.kind, choices: (field.choices if field.type == "choice"), show: ->(value) { field.show(value) })
-          end)
-        end
-
         # @param values [Hash{String=>Object}] values whose types are taken as found
         # @return [Scope]
         def self.of_values(values)
