@@ -11,12 +11,7 @@ module UpTack
         include CompiledFields
         include CompiledCalls
 
-        # Two numbers are by far the most frequent and take a short way.
-        QUICK = {
-          "+" => ->(left, right) { Numbers.add(left, right) }, "-" => ->(left, right) { Numbers.subtract(left, right) },
-          "*" => ->(left, right) { Numbers.multiply(left, right) }
-        }.freeze
-
+        SUMS = {"+" => :added, "-" => :subtracted, "*" => :multiplied, "/" => :divided}.freeze
         # Signs in a row from which they are worked out in a loop rather than
         # within one another, which would take a thread's stack.
         LONG_CHAIN = 30
@@ -66,11 +61,7 @@ module UpTack
           signs = chain(node)
           return long_chain(signs) if signs.length > LONG_CHAIN
 
-          sign = node.sign
-          quick = QUICK[sign]
-          both(node.left, node.right) do |left, right, evaluation|
-            (quick && left.is_a?(BigDecimal) && right.is_a?(BigDecimal)) ? quick.call(left, right) : Arithmetics.work_out(sign, left, right, evaluation)
-          end
+          CompiledSums.public_send(SUMS.fetch(node.sign, :other), node.sign, compile(node.left), compile(node.right))
         end
 
         def join(node)
