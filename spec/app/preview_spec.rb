@@ -18,6 +18,22 @@ RSpec.describe "Previewing a rule on the records that exist" do
     expect(found.examples.map { |each| each[:verdict] }.uniq).to eq(%w[refused unjudged passed])
   end
 
+  it "stops after a while on a large table, says how far it came, and looks at all of it when asked" do
+    UpTack::Store::Database.write { UpTack::Store::Rows.model("pieces").insert_all!(Array.new(200) { {piece: "Tile", hold: 91} }) }
+    stub_const("UpTack::UseCases::PreviewRule::PATIENCE", 0)
+    rule = {"kind" => "check", "field" => "hold", "formula" => "hold <= 90"}
+    look = ->(all) { UpTack::UseCases::PreviewRule.new(workspace).call(table: "pieces", plain: rule, all: all) }
+    expect(look.call(false)).to have_attributes(looked_at: 50, total: 228)
+    expect(look.call(true)).to have_attributes(looked_at: 228, counts: {"passed" => 28, "refused" => 200})
+  end
+
+  it "shows the worst first, some of each, and the record that was asked for" do
+    found = UpTack::UseCases::PreviewRule.new(workspace).call(table: "pieces", plain: {"kind" => "check", "field" => "hold", "formula" => "hold < 15"}, look_at: 3)
+    expect(found.counts).to eq("refused" => 16, "passed" => 12)
+    expect(found.examples.map { |each| each[:verdict] }.chunk_while { |a, b| a == b }.map { |run| [run.first, run.length] }).to eq([["refused", 4], ["passed", 8]])
+    expect(found.looked).to include(id: 3, verdict: "refused")
+  end
+
   it "shows what a default would have given beside what is kept, and what a new record opens with" do
     found = preview(kind: "default", field: "maker_note", formula: "\"Weigh again: \" & wet_weight & \" g\"")
     expect(found.opening).to eq("Weigh again:  g")

@@ -272,6 +272,7 @@ export const words = {
           ? `Every one of the ${total} records would pass.`
           : `${n} of ${total} records would be refused when next saved.`,
       unjudged: (n: number) => `${n} can't be judged, because something is blank.`,
+      all: "Look at all of them",
       partial: (n: number, total: number) => `Looked at ${n} of ${total} so far.`,
     },
     verdicts: {

@@ -1259,6 +1259,8 @@ export interface operations {
                 "application/json": components["schemas"]["RuleParts"] & {
                     /** @description A record whose result is wanted in any case. */
                     look_at?: number | null;
+                    /** @description Whether to look at every record, however long it takes. */
+                    all?: boolean;
                 };
             };
         };

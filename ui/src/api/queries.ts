@@ -161,7 +161,10 @@ export const losses = (table: string, field: string, type?: string, choices?: st
     }),
   );
 
-export const previewRule = (table: string, rule: RuleParts & { look_at?: number | null }, signal: AbortSignal) =>
-  data(api.POST("/api/tables/{table}/rules/preview", { params: { path: { table } }, body: rule, signal }));
+export const previewRule = (
+  table: string,
+  rule: RuleParts & { look_at?: number | null; all?: boolean },
+  signal: AbortSignal,
+) => data(api.POST("/api/tables/{table}/rules/preview", { params: { path: { table } }, body: rule, signal }));
 
 export type Typed = { [key: string]: Scalar };

@@ -39,6 +39,14 @@ export function Palette({ onClose }: { onClose: () => void }) {
       add("Field", field.id, field.label, `/t/${table.key}/rules?field=${field.key}`, table.label);
     for (const rule of table.rules)
       add("Rule", rule.id, rule.sentence, `/t/${table.key}/rules?rule=${rule.id}`, table.label);
+    for (const filter of table.filters)
+      add(
+        "Filter",
+        filter.id,
+        filter.name,
+        `/t/${table.key}/records?filter=${encodeURIComponent(filter.formula)}`,
+        table.label,
+      );
     for (const record of page.records)
       add(
         "Record",
@@ -49,6 +57,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
       );
   }
   add("Command", "c-all", words.shell.allTables, "/");
+  add("Command", "c-language", words.language.title, "/language");
   found.push({ id: "c-undo", kind: "Command", label: words.shell.undo, detail: session.data?.undo ?? "", go: undo });
   found.push({ id: "c-redo", kind: "Command", label: words.shell.redo, detail: session.data?.redo ?? "", go: redo });
 

@@ -9,8 +9,10 @@ module UpTack
       EXAMPLES = 12
       # Of each verdict at first, so that those to look at first leave room for others.
       OF_EACH = 4
-      # Seconds after which the rest of the records is left uncounted.
+      # Seconds after which the rest of the records is left uncounted, while
+      # somebody types and when all of them are asked for.
       PATIENCE = 1.5
+      LONG_PATIENCE = 60
 
       # problems:: why it can't be saved; warnings:: what is surely not meant
       # tack, sentence:: the rule in words
@@ -33,9 +35,11 @@ module UpTack
       # @param table [String]
       # @param plain [Hash] a rule as a design has it; with the id of one that exists it stands for that
       # @param look_at [Integer, nil] a record whose example is wanted in any case
+      # @param all [Boolean] whether to look at every record, however long it takes
       # @return [Preview]
-      def call(table:, plain:, look_at: nil)
+      def call(table:, plain:, look_at: nil, all: false)
         @table = table
+        @patience = all ? LONG_PATIENCE : PATIENCE
         design = @workspace.table(table)
         changed = Core::Design::Changes::PinRule.new(table: table, rule: plain).apply(@workspace.project).table(design.key)
         rule = plain["id"] ? changed.rule(plain["id"]) : changed.rules.last
@@ -89,7 +93,7 @@ module UpTack
 
       # @return [Integer] how many records were looked at before patience ran out
       def until_tired(rows, sight)
-        ending = Process.clock_gettime(Process::CLOCK_MONOTONIC) + PATIENCE
+        ending = Process.clock_gettime(Process::CLOCK_MONOTONIC) + @patience
         count = 0
         rows.each_batch do |batch|
           sight.prepare(batch)

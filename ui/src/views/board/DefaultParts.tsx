@@ -1,6 +1,6 @@
 import type { Mistake, RuleParts, Table } from "../../api/client";
 import { useRecord } from "../../api/queries";
-import { FormulaEditor } from "../../components/formula/FormulaEditor";
+import { FormulaOrPieces } from "../../components/formula/FormulaOrPieces";
 import { MatchInput } from "../../components/record/MatchInput";
 import { Segments } from "../../components/Segments";
 import { words } from "../../words";
@@ -25,12 +25,13 @@ export function DefaultParts({ table, parts, change, mistakes }: Props) {
         }
       />
       {worked ? (
-        <FormulaEditor
+        <FormulaOrPieces
           table={table.key}
           label={words.rulePanel.formula}
           value={parts.formula ?? ""}
           onChange={(formula) => change({ formula })}
           mistakes={mistakes.filter((mistake) => mistake.part === "formula")}
+          shapes={["text", "choice"]}
         />
       ) : (
         <FixedValue table={table} parts={parts} change={change} />

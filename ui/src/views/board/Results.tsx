@@ -15,10 +15,12 @@ type Props = {
   stale: boolean;
   lookAt: LookAt;
   onLookAt: (record: LookAt) => void;
+  /** Asks for every record, however many there are. */
+  onAll: () => void;
 };
 
 /** The rule's result on real records, the worst first, and how many it concerns. */
-export function Results({ table, parts, preview, pending, stale, lookAt, onLookAt }: Props) {
+export function Results({ table, parts, preview, pending, stale, lookAt, onLookAt, onAll }: Props) {
   const compares = parts.kind !== "check" && parts.kind !== "required";
   if (!preview || preview.problems.length > 0) return null;
   return (
@@ -30,7 +32,7 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
           {warning.message}
         </p>
       ))}
-      <Effect parts={parts} preview={preview} />
+      <Effect parts={parts} preview={preview} onAll={onAll} />
       {preview.total === 0 ? (
         <p className="quiet">{words.rulePanel.noRecords}</p>
       ) : (
@@ -84,10 +86,15 @@ function Picker({ table, lookAt, onLookAt }: Pick<Props, "table" | "lookAt" | "o
   );
 }
 
-function Effect({ parts, preview }: { parts: RuleParts; preview: Preview }) {
+function Effect({ parts, preview, onAll }: Pick<Props, "parts" | "onAll"> & { preview: Preview }) {
   const { effect } = words.rulePanel;
   const partial = preview.looked_at < preview.total && (
-    <p className="quiet">{effect.partial(preview.looked_at, preview.total)}</p>
+    <p className="quiet">
+      {effect.partial(preview.looked_at, preview.total)}{" "}
+      <button type="button" className="link" onClick={onAll}>
+        {effect.all}
+      </button>
+    </p>
   );
   if (parts.kind === "default") {
     return (

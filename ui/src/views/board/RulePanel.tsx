@@ -24,13 +24,15 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   const pin = usePinRule(table.key);
   const unpin = useUnpinRule(table.key);
   const [lookAt, setLookAt] = useState<{ id: number; title: string } | null>(null);
-  const preview = usePreview(table.key, parts, lookAt?.id ?? null);
+  const [all, setAll] = useState(false);
+  const preview = usePreview(table.key, parts, lookAt?.id ?? null, all);
   const sound = preview.data?.problems.length === 0;
   const [lastSound, setLastSound] = useState(preview.data);
   if (sound && preview.data !== lastSound) setLastSound(preview.data);
   const change = (some: Partial<RuleParts>) => {
     setParts({ ...parts, ...some });
     setLeaving(false);
+    setAll(false);
     pin.reset();
   };
   const label = table.fields.find((each) => each.key === parts.field)?.label ?? parts.field;
@@ -69,6 +71,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
           pending={preview.isFetching}
           lookAt={lookAt}
           onLookAt={setLookAt}
+          onAll={() => setAll(true)}
         />
       }
       footer={

@@ -7,7 +7,7 @@ import { previewRule } from "../../api/queries";
 const PAUSE = 180;
 
 /** What the rule as it stands would do; asked again shortly after each change. */
-export function usePreview(table: string, parts: RuleParts, lookAt: number | null) {
+export function usePreview(table: string, parts: RuleParts, lookAt: number | null, all: boolean) {
   const [settled, setSettled] = useState(parts);
   useEffect(() => {
     const timer = setTimeout(() => setSettled(parts), PAUSE);
@@ -21,8 +21,8 @@ export function usePreview(table: string, parts: RuleParts, lookAt: number | nul
       ? what.formula !== ""
       : what.value !== null || (what.formula ?? "") !== "");
   const query = useQuery({
-    queryKey: ["preview", table, what, lookAt],
-    queryFn: ({ signal }) => previewRule(table, { ...what, look_at: lookAt }, signal),
+    queryKey: ["preview", table, what, lookAt, all],
+    queryFn: ({ signal }) => previewRule(table, { ...what, look_at: lookAt, all }, signal),
     placeholderData: keepPreviousData,
     enabled: begun,
     gcTime: 0,

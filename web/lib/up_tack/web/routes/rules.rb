@@ -17,7 +17,7 @@ module UpTack
           end
 
           app.post("/api/tables/:table/rules/preview") do
-            preview = UseCases::PreviewRule.new(workspace).call(table: params[:table], plain: design_parts(*PARTS), look_at: number_sent("look_at"))
+            preview = UseCases::PreviewRule.new(workspace).call(table: params[:table], plain: design_parts(*PARTS), look_at: number_sent("look_at"), all: sent["all"] == true)
             json(Render::Preview.of(preview))
           end
 
