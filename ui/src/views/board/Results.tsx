@@ -24,7 +24,7 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
   const compares = parts.kind !== "check" && parts.kind !== "required";
   if (!preview || preview.problems.length > 0) return null;
   return (
-    <section aria-label={words.rulePanel.results} aria-busy={pending} className={stale ? "opacity-70" : ""}>
+    <section aria-label={words.rulePanel.results} aria-busy={pending}>
       <h3 className="mb-1 text-base">{words.rulePanel.results}</h3>
       {stale && <p className="mb-1 text-secondary">{words.rulePanel.stale}</p>}
       {preview.warnings.map((warning) => (
@@ -38,7 +38,7 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
       ) : (
         <>
           <Picker table={table} lookAt={lookAt} onLookAt={onLookAt} />
-          <ul className="mt-2 divide-y divide-base-300/70 border-base-300 border-y">
+          <ul className={`mt-2 divide-y divide-base-300/70 border-base-300 border-y ${stale ? "opacity-80" : ""}`}>
             {lookAt && preview.looked?.id === lookAt.id && (
               <ExampleLine table={table.key} example={preview.looked} compares={compares} lit />
             )}
