@@ -150,6 +150,26 @@ RSpec.describe "Bad input over HTTP" do
     refused(400)
   end
 
+  it "answers odd filters, names, pieces and links in words" do
+    [
+      [:get, "/api/tables/pieces/records?filter=%FF"], [:get, "/api/tables/pieces/records?filter=#{"x" * 4_500}"], [:get, "/api/tables/pieces/records?filter=peak"],
+      [:post, "/api/tables/pieces/filters", {name: 5, formula: 7}], [:post, "/api/tables/pieces/filters", {}], [:post, "/api/tables/pieces/filters", {name: "x", formula: "\u202E"}],
+      [:post, "/api/tables/pieces/fields", {label: "L", type: "link"}], [:post, "/api/tables/pieces/fields", {label: "L", type: "link", target: "pieces", on_delete: 5}],
+      [:patch, "/api/tables/members", {title: 5}], [:get, "/api/tables/pieces/fields/maker/losses?type=link&target=none"],
+      [:post, "/api/tables/pieces/rules", {kind: "calculation", field: "maker", formula: "clay"}], [:post, "/api/tables/pieces/rules", {kind: "calculation", field: "tag", formula: "piece", keeping: 7}]
+    ].each do |method, path, body|
+      ask(method, path, body)
+      refused(422)
+    end
+    [{shape: "text", parts: [{text: {a: 1}}]}, {shape: "condition", tests: [{field: "a", relation: "in", value: {list: [1]}}]}, {shape: "condition", tests: [{field: "a", relation: "=", value: {number: [1]}}]}, {}].each do |pieces|
+      expect(ask(:post, "/api/tables/pieces/pieces", {pieces: pieces})).to include("formula" => nil, "problem" => a_kind_of(String))
+    end
+    [99, -3, 1.5, [1], true, "9" * 30, 10**18, "Ansa Velt", "\u0000"].each do |maker|
+      expect(ask(:post, "/api/tables/pieces/draft", {typed: {maker: maker}})["messages"].map { |message| message["field"] }).to include("maker")
+    end
+    expect(ask(:get, "/api/tables/pieces/matches?text=%FF%00")).to eq([])
+  end
+
   it "keeps HTML in every field of a saved record as the text it is" do
     html = "<script>alert('x')</script>"
     record = ask(:post, "/api/tables/pieces/records", {typed: good_piece.merge("piece" => html, "received_by" => html, "maker_note" => html, "shelf_code" => html)})

@@ -45,7 +45,7 @@ module UpTack
         def of_filter(filter, table)
           label = Names.label_problem(filter.name)
           return [problem("name", label)] if label
-          return [problem("name", "There is already a filter “#{filter.name}”.")] if table.filters.count { |each| each.name.downcase == filter.name.downcase } > 1
+          return [problem("name", "There is already a filter “#{filter.name}”.")] if table.filters.count { |each| each.name.to_s.downcase == filter.name.downcase } > 1
           return [problem("formula", "A filter is a condition in words of the formula language.")] unless filter.formula.is_a?(String)
 
           filter.compiled(table)

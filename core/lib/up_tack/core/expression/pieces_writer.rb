@@ -79,7 +79,12 @@ module UpTack
         end
 
         def list(given) = (given.is_a?(Array) && given.all?(Hash)) ? given : wrong("The pieces are not complete.")
-        def quoted(text) = "\"#{text.to_s.gsub("\"", "\"\"")}\""
+
+        def quoted(text)
+          wrong("The pieces are not complete.") unless text.nil? || text.is_a?(String)
+          "\"#{text.to_s.gsub("\"", "\"\"")}\""
+        end
+
         def wrong(message) = raise(Invalid, [Problem.new(message: message, from: 0, to: 0)])
       end
     end

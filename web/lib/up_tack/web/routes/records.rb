@@ -9,7 +9,7 @@ module UpTack
           app.get("/api/tables/:table/records") do
             page = UseCases::ListRecords.new(workspace).call(
               table: params[:table], sort: params[:sort].to_s.empty? ? nil : params[:sort].to_s, descending: params[:descending] == "true",
-              filter: params[:filter]&.to_s, after: number_in_query("after"), limit: number_in_query("limit") || 100
+              filter: params[:filter].to_s.scrub, after: number_in_query("after"), limit: number_in_query("limit") || 100
             )
             table = workspace.table(params[:table])
             json({records: Render::Record.new(workspace, table).all(page.records), matching: page.matching, total: page.total, more: page.more})
