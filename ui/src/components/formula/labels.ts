@@ -2,7 +2,7 @@ import { forEachDiagnostic } from "@codemirror/lint";
 import { type EditorState, type Extension, RangeSetBuilder } from "@codemirror/state";
 import { Decoration, type DecorationSet, EditorView, ViewPlugin, type ViewUpdate, WidgetType } from "@codemirror/view";
 import { words } from "../../words";
-import { type AllNames, type Field, namesIn, resolve, tableAt } from "./places";
+import { type AllNames, type Field, isSource, linkedLabels, namesIn, resolve, tableAt } from "./places";
 
 class Label extends WidgetType {
   constructor(
@@ -55,7 +55,9 @@ function build(state: EditorState, focused: boolean, home: string, names: AllNam
     const touched = focused && state.selection.ranges.some((range) => range.from <= name.to && range.to >= name.from);
     const wrong = mistaken.some((mistake) => mistake.from < name.to && mistake.to > name.from);
     if (touched || wrong || text[name.to] === "(") continue;
-    const label = labelOf(name.text, tableAt(text, name.from, home, names).table, home, names);
+    const here = tableAt(text, name.from, home, names).table;
+    const linked = isSource(text, name.from) ? linkedLabels(name.text.split("."), here, names) : null;
+    const label = linked ? linked.join(" › ") : labelOf(name.text, here, home, names);
     if (label) builder.add(name.from, name.to, Decoration.replace({ widget: new Label(label, name.text) }));
   }
   return builder.finish();

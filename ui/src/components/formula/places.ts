@@ -83,3 +83,29 @@ export function resolve(parts: string[], table: string, home: string, names: All
   }
   return found.length > 0 ? found : null;
 }
+
+/** Whether a name stands where an aggregate names its linked records. */
+export const isSource = (text: string, from: number) =>
+  /\b(count|sum|average|min|max|join)\s*\(\s*$/i.test(bare(text).slice(0, from));
+
+/** What people call the linked records that an aggregate goes over, and the field it takes; null when there are none such. */
+export function linkedLabels(parts: string[], home: string, names: AllNames): string[] | null {
+  const labels: string[] = [];
+  const rest = [...parts];
+  let here = home;
+  for (let part = rest.shift(); part !== undefined; part = rest.shift()) {
+    const link = names.get(here)?.fields.find((field) => field.key === part && field.target);
+    if (link?.target) {
+      labels.push(link.label);
+      here = link.target;
+      continue;
+    }
+    const ways = names.get(here)?.linked.filter((each) => each.table === part) ?? [];
+    const way = ways.find((each) => each.link === rest[0]) ?? ways[0];
+    if (!way) return null;
+    if (way.link === rest[0]) rest.shift();
+    const fields = rest.length > 0 ? resolve(rest, way.table, way.table, names) : [];
+    return fields && [...labels, way.label, ...fields.map((field) => field.label)];
+  }
+  return null;
+}
