@@ -22,17 +22,13 @@ module UpTack
       # @param plans [Hash{String=>Core::Save::Plan}] by table
       def initialize(plans)
         @plans = plans
-        forget
-      end
-
-      # The context in which fields that are never kept are worked out.
-      attr_writer :context
-
-      def forget
         @found = Hash.new { |hash, table| hash[table] = {} }
         @linked = {}
         @titles = {}
       end
+
+      # The context in which fields that are never kept are worked out.
+      attr_writer :context
 
       # @return [Row, Hash, nil]
       def find(table, id)

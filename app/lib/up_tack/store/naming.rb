@@ -12,7 +12,6 @@ module UpTack
       # @param plan [Core::Save::Plan]
       # @param context [Core::Save::Context]
       def initialize(plan, context)
-        @plan = plan
         @table = plan.table
         @context = context
       end
@@ -33,7 +32,7 @@ module UpTack
         Rows.new(@table).each do |id, row|
           title = title_of(id, row)
           folded = Core::Expression::Text.folded(title)
-          rank = rank(folded, words) || ((words.all? { |word| folded.include?(word) || shown(row).any? { |each| Core::Expression::Text.folded(each).include?(word) } }) ? 3 : nil)
+          rank = rank(folded, words) || beside_rank(folded, row, words)
           found << [rank, folded, id, row, title] if rank
         end
         found.min_by(limit) { |rank, folded, id, *| [rank, folded, id] }.map { |_, _, id, row, title| Match.new(id: id, title: title, details: details(row)) }
@@ -54,6 +53,12 @@ module UpTack
         return 1 if words.all? { |word| folded.match?(/(?<![[:alnum:]])#{Regexp.escape(word)}/) }
 
         2 if words.all? { |word| folded.include?(word) }
+      end
+
+      # Words that are not all in the name may stand beside it.
+      def beside_rank(folded, row, words)
+        texts = [folded, *shown(row).map { |text| Core::Expression::Text.folded(text) }]
+        3 if words.all? { |word| texts.any? { |text| text.include?(word) } }
       end
 
       def details(row) = shown(row).first(DETAILS)
