@@ -56,4 +56,7 @@ end
 RSpec.configure do |config|
   config.define_derived_metadata(file_path: %r{/spec/web/}) { |metadata| metadata[:web] = true }
   config.include WebHelp, :web
+  # On a machine that stalls for a moment a change would be answered as a job,
+  # which has examples of its own.
+  config.before(:each, :web) { stub_const("UpTack::Web::Background::PATIENCE", 30) }
 end
