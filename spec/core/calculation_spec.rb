@@ -24,7 +24,7 @@ RSpec.describe "Calculated fields" do
     design = due("always")
     expect(save(design, {"received" => "23/11/26", "due" => "7 dec 2026"})).to be_saved
     refused = save(design, {"received" => "23/11/26", "due" => "8 dec 2026"})
-    expect(refused.refusals.map(&:to_h)).to eq([{code: "worked_out", rule: "r100", field: "due", fields: ["due"], message: "Due is worked out and can't be typed."}])
+    expect(refused.refusals.map(&:to_h)).to eq([{code: "worked_out", rule: "r100", field: "due", fields: ["due"], message: "Due is worked out and can't be typed.", passable: false}])
   end
 
   it "are worked out once, when the record is made or what they read is first there" do

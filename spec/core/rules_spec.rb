@@ -10,7 +10,7 @@ RSpec.describe "The kinds of rule" do
     Core::Rules.all.each do |name, kind|
       expect(kind.kind).to eq(name)
       expect(stages).to include(kind.stage)
-      expect(kind.superclass).to eq(Core::Rules::Rule)
+      expect(kind.ancestors).to include(Core::Rules::Rule)
     end
     expect(stages).to eq(%w[default mask tidy fill calculate number validate log])
   end

@@ -30,7 +30,7 @@ RSpec.describe "Values: what is typed, kept and shown" do
       nil => nil,
       7 => "7",
       BigDecimal("0.10") => "0.1",
-      "1,5" => "“1,5” is not a number.",
+      "1,5" => "“1,5” could be 1.5 or 15; type the one that is meant.",
       "1,20,000" => "“1,20,000” is not a number.",
       "12x" => "“12x” is not a number.",
       "1e5" => "“1e5” is not a number.",
@@ -46,7 +46,7 @@ RSpec.describe "Values: what is typed, kept and shown" do
   it "reads numbers by the firm's marks" do
     german = {"decimal_mark" => ",", "group_mark" => "."}
     expect(read_plain("number", "1.200,50", conventions: german)).to eq("1200.5")
-    expect(read_plain("number", "1.5", conventions: german)).to eq("“1.5” is not a number.")
+    expect(read_plain("number", "1.5", conventions: german)).to eq("“1.5” could be 1,5 or 15; type the one that is meant.")
   end
 
   it "takes no more decimals than the field does, and shows as many" do

@@ -12,6 +12,8 @@ module UpTack
     # read(raw, field, reading)::  what was typed or sent, as a value, nil for
     #   blank, or an Unreadable with a message for people
     # show(value, field)::  the value in its reading format
+    # edit(value, field)::  as one would type it, where that is another than show
+    # FORMAT::  what of its reading format can be set
     # dump(value) and load(plain)::  to and from JSON, without loss
     module Values
       # The answer to something typed that is no value of the type.

@@ -8,29 +8,41 @@ module UpTack
       # key, label:: for formulas, and for people
       # type:: key of a Values type
       # decimals:: for numbers: how many are taken, nil for any
-      # choices:: for choices: the list, in its order
+      # choices:: for choices: the list, in its order, retired ones included
+      # retired:: those of them that old records keep and new ones can't have
+      # list:: for choices: id of the project's list that it uses, nil for one of its own
+      # format:: how values are shown, see each type's FORMAT; "blank" for all of them
       # target:: for links: key of the table it points to
       # on_delete:: for links: what happens when the linked record is deleted,
       #   "refuse" (that deletion), "clear" (this value) or "delete" (this record along)
       # reverse:: for links: what the other side calls the records that link to
       #   it, nil for this table's own name
       # note:: the builder's own words
-      Field = Struct.new(:id, :key, :label, :type, :decimals, :choices, :target, :on_delete, :reverse, :note, keyword_init: true) do
+      # conventions:: how the firm writes
+      # bare:: the Masks::Mask whose separators are left out in the store, nil mostly
+      Field = Struct.new(:id, :key, :label, :type, :decimals, :choices, :retired, :list, :format, :target, :on_delete, :reverse, :note, :conventions, :bare, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
-        def self.from(plain)
+        # @param lists [Array<ChoiceList>] those of the project
+        def self.from(plain, lists: [], conventions: Conventions.from({}), bare: nil)
           link = plain["type"] == "link"
+          list = lists.find { |each| each.id == plain["list"] } if plain["type"] == "choice"
           new(
             id: plain["id"], key: plain["key"], label: plain["label"], type: plain["type"],
-            decimals: plain["decimals"], choices: (plain["choices"] || []).freeze, target: (plain["target"] if link),
-            on_delete: (plain["on_delete"] || "refuse" if link), reverse: (plain["reverse"] if link), note: plain["note"]
+            decimals: plain["decimals"], choices: (list ? list.values : plain["choices"] || []).freeze, retired: (list ? list.retired : plain["retired"] || []).freeze,
+            list: plain["list"], format: plain["format"], target: (plain["target"] if link),
+            on_delete: (plain["on_delete"] || "refuse" if link), reverse: (plain["reverse"] if link), note: plain["note"],
+            conventions: conventions, bare: bare
           ).freeze
         end
+
+        def initialize(choices: [].freeze, retired: [].freeze, conventions: Conventions.from({}), **rest) = super
 
         # @return [Hash{String=>Object}] without what is not set
         def to_plain
           plain = {"id" => id, "key" => key, "label" => label, "type" => type}
           plain["decimals"] = decimals if type == "number" && decimals
-          plain["choices"] = choices.dup if type == "choice"
+          plain.merge!(list ? {"list" => list} : {"choices" => choices.dup, "retired" => retired.dup}.reject { |part, all| part == "retired" && all.empty? }) if type == "choice"
+          plain["format"] = format if format.is_a?(Hash) && format.any?
           plain.merge!("target" => target, "on_delete" => on_delete) if link?
           plain["reverse"] = reverse if link? && reverse.to_s != ""
           plain["note"] = note unless note.nil? || note == ""
@@ -53,6 +65,17 @@ module UpTack
         def show(value, records = nil)
           (link? && records) ? values.show(value, self, records) : values.show(value, self)
         end
+
+        # @return [String] the value as one would type it
+        def edit(value, records = nil)
+          (!value.nil? && values.respond_to?(:edit)) ? values.edit(value, self) : show(value, records)
+        end
+
+        # @return [String] what stands where there is no value
+        def blank = format.to_h["blank"].to_s
+
+        # @return [Array<String>] the choices that a new record can have
+        def open_choices = choices - retired
 
         # Brings a computed value into what the field can hold: numbers are
         # rounded to its decimals, a choice must be one of its list.

@@ -6,7 +6,6 @@ module UpTack
       # Finds everything in a project that keeps it from being used.
       class Inspection
         MOST_FIELDS = 400
-        MOST_CHOICES = 1_000
         MOST_DECIMALS = 10
         ON_DELETE = %w[refuse clear delete].freeze
 
@@ -17,7 +16,7 @@ module UpTack
 
         # @return [Array<Problem>]
         def problems
-          shape = doubles(@project.tables, "table") + @project.tables.flat_map { |table| of_shape(table) }
+          shape = @project.lists.flat_map { |list| of_list(list) } + doubles(@project.tables, "table") + @project.tables.flat_map { |table| of_shape(table) }
           return shape if shape.any?
 
           found = @project.tables.flat_map { |table| of_rules(table) }
@@ -69,26 +68,25 @@ module UpTack
         def of_field(field)
           return [problem("type", "There is no field type “#{field.type}”.")] unless Values.all.key?(field.type)
 
-          case field.type
-          when "choice" then of_choices(field)
+          own = case field.type
+          when "choice" then field.list ? of_shared(field) : Choices.problems(field.label, field.choices, field.retired)
           when "number" then of_decimals(field)
           when "link" then of_link(field)
           else []
           end
+          own + Formats.problems(field)
         end
 
-        def of_choices(field)
-          return [problem("choices", "The choices are a list of texts.")] unless field.choices.is_a?(Array)
+        def of_shared(field)
+          @project.list(field.list) ? [] : [problem("list", "#{field.label}: there is no such list in this project.")]
+        end
 
-          folded = field.choices.map { |choice| choice.is_a?(String) ? choice.downcase(:fold) : nil }
-          return [problem("choices", "#{field.label} needs at least one choice.")] if folded.empty?
-          return [problem("choices", "A field has at most #{MOST_CHOICES} choices.")] if folded.length > MOST_CHOICES
-          if field.choices.any? { |choice| Names.label_problem(choice) || choice != choice.strip }
-            return [problem("choices", "Each choice is a short text of up to #{Names::LONGEST_LABEL} characters, without spaces at its ends.")]
-          end
+        def of_list(list)
+          name = Names.label_problem(list.name)
+          return [problem("name", name)] if name
+          return [problem("name", "There is already a list “#{list.name}”.")] if @project.lists.count { |each| each.name.to_s.downcase(:fold) == list.name.downcase(:fold) } > 1
 
-          double = field.choices.find { |choice| folded.count(choice.downcase(:fold)) > 1 }
-          double ? [problem("choices", "“#{double}” stands twice among the choices.")] : []
+          Choices.problems(list.name, list.values, list.retired)
         end
 
         def of_link(field)
@@ -114,7 +112,7 @@ module UpTack
 
         def circles
           @project.tables.each do |table|
-            circle = Analysis::Order.of_rules(table.rules.grep(Rules::Default), table).circle or next
+            circle = %w[default fill].map { |stage| table.rules.select { |rule| rule.stage == stage } }.filter_map { |rules| Analysis::Order.of_rules(rules, table).circle }.first or next
             return [circle_problem(circle.map { |rule| table.field(rule.field).label })]
           end
           circle = @project.upkeep.circle or return []

@@ -11,14 +11,23 @@ module UpTack
       Table = Struct.new(:id, :key, :label, :one, :note, :title, :fields, :rules, :filters, :neighbours, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
         # @param neighbours [Neighbours]
-        def self.from(plain, neighbours = Neighbours.new)
+        # @param shared [Hash] what Field.from takes besides
+        def self.from(plain, neighbours = Neighbours.new, **shared)
+          rules = (plain["rules"] || []).map { |rule| Rules.from(rule) }.freeze
+          bare = bare_masks(rules)
           new(
             id: plain["id"], key: plain["key"], label: plain["label"], one: plain["one"], note: plain["note"], title: plain["title"],
-            fields: (plain["fields"] || []).map { |field| Field.from(field) }.freeze,
-            rules: (plain["rules"] || []).map { |rule| Rules.from(rule) }.freeze,
+            fields: (plain["fields"] || []).map { |field| Field.from(field, **shared, bare: bare[field["key"]]) }.freeze, rules: rules,
             filters: (plain["filters"] || []).map { |filter| Filter.from(filter) }.freeze,
             neighbours: neighbours
           ).freeze
+        end
+
+        # @return [Hash{String=>Masks::Mask}] by field key, those whose separators are not stored
+        def self.bare_masks(rules)
+          rules.grep(Rules::Mask).select { |rule| rule.bare? && rule.shape_problems.empty? }.to_h { |rule| [rule.field, rule.mask] }
+        rescue Masks::Invalid
+          {} # The inspection tells what is wrong.
         end
 
         # @return [Hash{String=>Object}]

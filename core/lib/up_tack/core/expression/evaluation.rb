@@ -27,6 +27,23 @@ module UpTack
 
         def new? = @is_new
 
+        # @return [Object, nil] a value of the record that is already worked out
+        def value(key) = values.fetch(key) { nil }
+
+        # @return [Evaluation] the same with another value in one field
+        def with(key, value)
+          Evaluation.new(values: Replaced.new(values, key, value), old: old, context: context, is_new: new?, id: id, outer: outer)
+        end
+
+        # The values of a record, but for one.
+        Replaced = Struct.new(:values, :changed, :value) do
+          def [](key) = (key == changed) ? value : values[key]
+
+          def fetch(key, &block) = (key == changed) ? value : values.fetch(key, &block)
+
+          def key?(key) = key == changed || values.key?(key)
+        end
+
         def notes = @notes ||= []
 
         # @param id [Integer] of a record of another table

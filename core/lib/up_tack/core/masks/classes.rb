@@ -9,6 +9,36 @@ module UpTack
           "DIGIT" => /\A\d\z/, "ALPHA" => /\A\p{L}\p{M}*\z/, "UPPER" => /\A[\p{Lu}\p{Lt}]\p{M}*\z/,
           "LOWER" => /\A\p{Ll}\p{M}*\z/, "ALNUM" => /\A(\p{L}\p{M}*|\d)\z/, "ANY" => /\A\X\z/
         }.freeze
+
+        # One of them, and several, in words.
+        WORDS = {
+          "DIGIT" => %w[digit digits], "ALPHA" => %w[letter letters], "UPPER" => %w[capital capitals],
+          "LOWER" => ["small letter", "small letters"], "ALNUM" => ["letter or digit", "letters or digits"],
+          "ANY" => %w[character characters]
+        }.freeze
+
+        LETTERS = %w[ALPHA UPPER LOWER ALNUM ANY].freeze
+        FIGURES = %w[DIGIT ALNUM ANY].freeze
+
+        module_function
+
+        # @return [Boolean] whether a character can be of both kinds
+        def overlap?(one, other)
+          return true if [one, other].include?("ANY")
+          return false if [one, other].sort == %w[LOWER UPPER]
+
+          [LETTERS, FIGURES].any? { |group| group.include?(one) && group.include?(other) }
+        end
+
+        # @return [String] the character in the case that the kind asks for
+        def turned(name, character)
+          turned = case name
+          when "UPPER" then character.upcase
+          when "LOWER" then character.downcase
+          else character
+          end
+          (turned.length == character.length) ? turned : character
+        end
       end
     end
   end

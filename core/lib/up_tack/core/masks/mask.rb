@@ -10,7 +10,6 @@ module UpTack
 
         def initialize(parts)
           @parts = parts
-          freeze
         end
 
         # @param text [String]
@@ -22,7 +21,40 @@ module UpTack
           characters.length <= MOST * 10 && after(parts, characters, [0]).include?(characters.length)
         end
 
+        # @param text [String] as it was typed
+        # @return [Fitting::Result]
+        # @raise [Invalid] for a mask by which nothing can be typed
+        def fit(text) = (@fitting ||= Fitting.new(rows, turn)).of(text)
+
+        # @return [Array<Array<Slots::Fixed, Slots::Input>>] see Slots
+        def rows = @rows ||= Slots.of(parts)
+
+        # @return [Symbol, nil] the case to which every letter turns, where all are of one
+        def turn
+          letters = rows.flatten.map { |slot| case_of(slot) }.compact.uniq
+          {["upper"] => :upcase, ["lower"] => :downcase}[letters]
+        end
+
+        # @return [String] the text without its separators, if it is written as the mask says
+        def bare(text) = fits?(text) ? text.gsub(/[^\p{L}\p{M}\p{N}]/, "") : text
+
+        # @return [String] a text without separators as the mask shows it
+        def dressed(text)
+          found = fit(text)
+          found.complete ? found.text : text
+        end
+
+        # @return [String] in words
+        def words = Phrases.of(parts)
+
         private
+
+        def case_of(slot)
+          return {"UPPER" => "upper", "LOWER" => "lower", "DIGIT" => nil}.fetch(slot.name, "mixed") if slot.is_a?(Slots::Input)
+          return unless slot.character.match?(/\p{L}/)
+
+          (slot.character == slot.character.upcase) ? "upper" : "lower"
+        end
 
         # @return [Array<Integer>] the places that can be reached from some places
         def after(parts, characters, places)

@@ -38,8 +38,7 @@ module UpTack
         def reads(table) = formula(table).reads
         def writes = [field]
         def names(table) = [field, *formula_names(table)].uniq
-        def references(table) = formula(table).references
-
+        
         # @return [Expression::Formula]
         # @raise [Expression::Invalid]
         def formula(table) = compiled(table, expecting: table.field(field)&.kind)
@@ -95,8 +94,6 @@ module UpTack
         end
 
         private
-
-        def problem(part, message) = Design::Problem.new(part: part, message: message)
 
         def doubled?(table)
           table.rules.any? { |other| other.is_a?(Calculation) && other.field == field && !other.equal?(self) }

@@ -3,49 +3,45 @@
 module UpTack
   module Core
     module Rules
-      # Refuses a record in which the field is blank.
-      class Required < Rule
-        PARTS = %w[message].freeze
+      # Refuses a record in which the field is blank: always, or while a
+      # condition holds.
+      class Required < Validation
+        PARTS = parts("when")
 
         def self.kind = "required"
-        def self.stage = "validate"
 
-        def problems(table)
-          missing = missing_field(table)
-          return missing if missing.any?
-          return [] if table.rules.none? { |other| other.is_a?(Required) && other.field == field && other.id != id }
+        def reads(table) = [field, *condition_reads(table)].uniq
+        def fields(table) = reads(table)
+        def words(table) = "must be filled#{while_words(table)}"
+        def sentence(table) = "#{table.field(field).label} must be filled#{while_words(table)}."
 
-          [Design::Problem.new(part: "field", message: "#{table.field(field).label} already must be filled.")]
+        def test(table)
+          condition = condition(table)
+          Test.new(field: table.field(field), formula: condition)
         end
 
-        def reads(_table) = [field]
-        def words(_table) = "must be filled"
-        def sentence(table) = "#{table.field(field).label} must be filled."
+        # Whether the field is filled where it must be.
+        Test = Struct.new(:field, :formula, keyword_init: true) do
+          def call(evaluation)
+            return Verdict.new(:passed, "it is filled") unless evaluation.value(field.key).nil?
+            return Verdict.new(:refused, "it is blank") unless formula
+            return Verdict.new(:refused, -> { "it is blank, and #{formula.with_values(evaluation)}" }) if formula.call(evaluation)
 
-        # @return [String] what a clerk is told
-        def message(table) = @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"]
-
-        # @return [Compiled]
-        def compile(table) = Compiled.new(rule: self, field: table.field(field), message: message(table))
-
-        # A "must be filled" made ready to run.
-        Compiled = Struct.new(:rule, :field, :message, keyword_init: true) do
-          # @return [Symbol] :refused, :passed or :skipped
-          def verdict(working)
-            return :skipped if working.unreadable?(field.key)
-
-            working.values[field.key].nil? ? :refused : :passed
-          end
-
-          # @param working [Save::Working]
-          def apply(working)
-            case verdict(working)
-            when :refused then working.refuse(rule, field, message, fields: [field.key], how: "it is blank")
-            when :passed then working.pass(rule, field, how: "it is filled")
-            else working.skip(rule, field, "#{field.label} can't be read yet")
-            end
+            Verdict.new(:passed, "it may be blank now")
           end
         end
+
+        private
+
+        def own_problems(table)
+          return [] if @parts["when"] || table.rules.none? { |other| other.is_a?(Required) && other.field == field && other.id != id && other.always? }
+
+          [problem("field", "#{table.field(field).label} already must be filled.")]
+        end
+
+        protected
+
+        def always? = @parts["when"].nil?
       end
     end
   end

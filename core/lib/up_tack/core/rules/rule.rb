@@ -60,17 +60,20 @@ module UpTack
         # Texts that a rule keeps beside its formula have at most this many characters.
         LONGEST_TEXT = 2_000
 
-        # @return [Array<Design::Problem>] parts that are no texts, or too long
-        def shape_problems
-          texts = {"field" => field, "name" => name, "note" => note}.merge(@parts.slice("formula", "message", "keeping"))
-          wrong = texts.find { |part, text| !text.nil? && !(text.is_a?(String) && text.length <= ((part == "formula") ? Expression::LONGEST * 4 : LONGEST_TEXT)) }
-          return [] unless wrong
+        # The parts that are formulas, and those that are keys of fields of its table.
+        FORMULAS = %w[formula when saying low high].freeze
+        KEYS = %w[by with locked].freeze
 
-          [Design::Problem.new(part: wrong.first, message: "The #{wrong.first} of a rule is a text of up to 2,000 characters.")]
+        # @return [Array<Design::Problem>] parts that are not of the right shape, or too long
+        def shape_problems
+          {"field" => field, "name" => name, "note" => note}.merge(@parts).filter_map { |part, value| Shapes.problem(part, value) }.first(1)
         end
 
-        # @return [Array<Expression::Reference>] every field and table that its formula names
-        def references(table) = @parts["formula"] ? compiled(table, expecting: nil).references : []
+        # @return [Array<Expression::Reference>] every field and table that it names
+        def references(table)
+          found = FORMULAS.flat_map { |part| @parts[part] ? compiled(table, part: part).references : [] }
+          found + key_parts.map { |key| Expression::Reference.new(table: table.key, key: key, steps: [], before: false) }
+        end
 
         # @param table [Design::Table] its own, before the renaming
         # @param of [String] key of the table in which something is renamed
@@ -79,11 +82,26 @@ module UpTack
         def renamed(table, of:, key:, to:)
           plain = to_plain
           plain["field"] = to if table.key == of && field == key
-          plain["formula"] = Expression::Renaming.of(plain["formula"], references(table), table: of, key: key, to: to) if plain["formula"]
+          FORMULAS.each do |part|
+            plain[part] = Expression::Renaming.of(plain[part], compiled(table, part: part).references, table: of, key: key, to: to) if plain[part]
+          end
+          return plain if key.nil? || table.key != of
+
+          KEYS.each { |part| plain[part] = plain[part].is_a?(Array) ? plain[part].map { |each| (each == key) ? to : each } : ((plain[part] == key) ? to : plain[part]) if plain[part] }
           plain
         end
 
         private
+
+        def key_parts = KEYS.flat_map { |part| Array(@parts[part]) }
+
+        # @return [Array<Design::Problem>] of parts that name fields which are not there
+        def key_problems(table)
+          gone = key_parts.find { |key| table.field(key).nil? }
+          gone ? [Design::Problem.new(part: "field", message: "There is no field `#{gone}` in #{table.label}.")] : []
+        end
+
+        def problem(part, message) = Design::Problem.new(part: part, message: message)
 
         def missing_field(table)
           return [] if table.field(field)
@@ -92,11 +110,11 @@ module UpTack
         end
 
         # @return [Array<Design::Problem>] those of the formula
-        def formula_problems(table, expecting:)
-          formula = compiled(table, expecting: expecting)
+        def formula_problems(table, expecting:, part: "formula")
+          formula = compiled(table, expecting: expecting, part: part)
           (expecting == :link) ? target_problems(table, formula) : []
         rescue Expression::Invalid => e
-          e.problems.map { |each| Design::Problem.new(part: "formula", message: each.message, from: each.from, to: each.to) }
+          e.problems.map { |each| Design::Problem.new(part: part, message: each.message, from: each.from, to: each.to) }
         end
 
         # A link must lead to the table that its field points to.
@@ -108,16 +126,16 @@ module UpTack
           [Design::Problem.new(part: "formula", message: "This leads to #{labels.first}; #{table.field(field).label} links to #{labels.last}.", from: formula.tree.from, to: formula.tree.to)]
         end
 
-        def compiled(table, expecting:) = Expression.compile(@parts["formula"].to_s, table.scope, expecting: expecting)
+        def compiled(table, expecting: nil, part: "formula") = Expression.compile(@parts[part].to_s, table.scope, expecting: expecting)
 
-        def formula_reads(table) = compiled(table, expecting: nil).reads
+        def formula_reads(table, part: "formula") = compiled(table, part: part).reads
 
         # Keys of the fields of this table that the formula names, `old.` or not.
-        def formula_names(table)
-          compiled(table, expecting: nil).references.select { |each| each.key && each.steps.empty? && each.table == table.key }.map(&:key).uniq
+        def formula_names(table, part: "formula")
+          compiled(table, part: part).references.select { |each| each.key && each.steps.empty? && each.table == table.key }.map(&:key).uniq
         end
 
-        def tree = Expression.parse(@parts["formula"])
+        def tree(part = "formula") = Expression.parse(@parts[part])
       end
     end
   end

@@ -8,7 +8,14 @@ module UpTack
       #   program gave; an empty text clears a field on purpose
       # stored:: the record's values as they are kept, nil for a new record
       # id:: the record's number, nil for a new record
-      Draft = Struct.new(:typed, :stored, :id, keyword_init: true) do
+      # reasons:: by rule id, why somebody passes a warning
+      # live:: whether somebody is still typing; then the order of typed is that in
+      #   which it was typed, and what was typed before a rule's field changed can
+      #   be overtaken by that rule
+      # as_it_was:: whether earlier values are put back, which are not tidied anew
+      Draft = Struct.new(:typed, :stored, :id, :reasons, :live, :as_it_was, keyword_init: true) do
+        def initialize(reasons: {}, **rest) = super
+
         def new? = stored.nil?
       end
     end

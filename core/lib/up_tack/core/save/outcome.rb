@@ -9,8 +9,10 @@ module UpTack
       # origins:: by field key, where the value came from, as an Origin
       # refusals:: Refusals, in the order of the table's fields; empty when it may be saved
       # changes:: Changes against the stored record
+      # passed:: warnings that were passed with a reason, as Passed
+      # overtaken:: keys of fields whose typed value a rule replaced, in a live draft
       # steps:: the trace, empty unless it was asked for
-      Outcome = Struct.new(:values, :unreadable, :origins, :refusals, :changes, :steps, keyword_init: true) do
+      Outcome = Struct.new(:values, :unreadable, :origins, :refusals, :changes, :passed, :overtaken, :steps, keyword_init: true) do
         # @return [Boolean] whether the record may be written
         def saved? = refusals.empty?
       end

@@ -31,6 +31,9 @@ module UpTack
         # @return [Array<#apply>]
         def rules_at(stage) = @rules.fetch(stage)
 
+        # @return [Rules::Narrow::Compiled, nil] what narrows the choices of a field
+        def narrowing(key) = rules_at("fill").find { |rule| rule.is_a?(Rules::Narrow::Compiled) && rule.field.key == key }
+
         # @return [Boolean] whether the field follows its formula and can't be typed
         def worked_out?(key) = @worked_out.key?(key)
 

@@ -34,6 +34,11 @@ module UpTack
 
           # @return [Array<Integer>] numbers of the records that people know by a name
           def named(_table, _text) = []
+
+          # @param _values [Hash{String=>Object}] by field key, nil for blank
+          # @param regard_case [Boolean] whether capitals tell texts apart
+          # @return [Array<Integer>] numbers of the records that hold all these values
+          def having(_table, _values, regard_case: false) = []
         end
 
         # Records held in memory, for trials and specs.
@@ -58,6 +63,11 @@ module UpTack
 
           def named(table, text)
             @tables.fetch(table, {}).keys.select { |id| Expression::Text.folded(title(table, id).to_s) == Expression::Text.folded(text) }
+          end
+
+          def having(table, values, regard_case: false)
+            alike = ->(value) { (value.is_a?(String) && !regard_case) ? Expression::Text.folded(value) : value }
+            @tables.fetch(table, {}).select { |_, record| values.all? { |key, value| alike.call(record[key]) == alike.call(value) } }.keys
           end
         end
 

@@ -8,7 +8,10 @@ module UpTack
       # rule:: id of the rule, nil for input that is no value of its type
       # field:: key of the field to mend; fields:: all that are concerned
       # message:: for people
-      Refusal = Struct.new(:code, :rule, :field, :fields, :message, keyword_init: true)
+      # passable:: whether it is a warning, which a reason passes
+      Refusal = Struct.new(:code, :rule, :field, :fields, :message, :passable, keyword_init: true) do
+        def initialize(passable: false, **rest) = super
+      end
     end
   end
 end

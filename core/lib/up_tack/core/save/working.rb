@@ -23,6 +23,8 @@ module UpTack
           @unreadable = {}
           @origins = {}
           @refusals = []
+          @passed = []
+          @overtaken = []
           @trace = Trace.new(on: trace)
         end
 
@@ -30,6 +32,20 @@ module UpTack
         def typed?(key) = @draft.typed.key?(key)
         def cleared?(key) = typed?(key) && @values[key].nil? && !unreadable?(key)
         def unreadable?(key) = @unreadable.key?(key)
+
+        # @return [Boolean] whether the value is another than the stored one
+        def changed?(key) = @values[key] != @old[key]
+
+        # @return [Boolean] whether, in a live draft, the field was typed before one of the others
+        def overtaken?(key, others)
+          return false unless @draft.live
+
+          order = @draft.typed.keys
+          others.any? { |other| typed?(other) && order.index(other) > order.index(key) }
+        end
+
+        # @return [Boolean] whether earlier values are put back
+        def as_it_was? = @draft.as_it_was
 
         # @return [Design::Field, nil] the first of the fields whose input is no value
         def unreadable_among(keys)
@@ -58,6 +74,7 @@ module UpTack
             value = field.read(raw, reading)
             next @claimed[key] = value if @plan.worked_out?(key)
 
+            value = retired(field, value) if field.retired.include?(value)
             value.is_a?(Values::Unreadable) ? keep_unread(field, raw, value) : keep_typed(field, raw, value)
           end
         end
@@ -97,9 +114,24 @@ module UpTack
           @trace.add("set", field, rule: rule, before: show(field, before), after: show(field, settled), how: settled.nil? ? why_blank_after(rule, notes) : how)
         end
 
-        # A rule refuses the record.
+        # A rule gives a value another form, or takes it away. What was typed stays
+        # known as typed, unless it is gone.
+        def shape(rule, field, value, words)
+          before = @values[field.key]
+          typed = !value.nil? && @origins[field.key]&.source == "typed" && !rule.is_a?(Rules::Copy)
+          @overtaken |= [field.key] if typed?(field.key) && !typed
+          @values[field.key] = value
+          @origins[field.key] = Origin.new(source: typed ? "typed" : "rule", rule: rule.id, words: words)
+          @trace.add("set", field, rule: rule, before: show(field, before), after: show(field, value), how: words)
+        end
+
+        # A rule refuses the record, or warns of it.
         def refuse(rule, field, message, fields:, how: nil)
-          @refusals << Refusal.new(code: rule.kind, rule: rule.id, field: field.key, fields: fields, message: message)
+          warning = rule.is_a?(Rules::Validation) && rule.warning?
+          reason = warning ? @draft.reasons[rule.id].to_s.strip : ""
+          return let_pass(rule, field, message, reason) unless reason.empty?
+
+          @refusals << Refusal.new(code: rule.kind, rule: rule.id, field: field.key, fields: fields, message: message, passable: warning)
           @trace.add("refused", field, rule: rule, after: message, how: how)
         end
 
@@ -123,11 +155,19 @@ module UpTack
           Outcome.new(
             values: @values, unreadable: @unreadable, origins: origins,
             refusals: @refusals.sort_by.with_index { |refusal, index| [places.fetch(refusal.field), index] },
-            changes: changes, steps: @trace.steps
+            changes: changes, passed: @passed, overtaken: @overtaken, steps: @trace.steps
           )
         end
 
+        # @return [String] a value in its reading format
+        def show(field, value) = field.show(value, records)
+
         private
+
+        def let_pass(rule, field, message, reason)
+          @passed << Passed.new(rule: rule.id, message: message, reason: reason)
+          @trace.add("passed", field, rule: rule, how: "#{message} Passed with the reason: #{reason}")
+        end
 
         # What is worked out is left open: whoever reads it before its stage gets
         # it worked out, and never a value of another time.
@@ -142,7 +182,12 @@ module UpTack
         # A rule may know a linked record that was deleted since.
         def gone?(field, value) = field.link? && !value.nil? && records.find(field.target, value).nil?
 
-        def show(field, value) = field.show(value, records)
+        # A record keeps its own retired choice; none can be given it anew.
+        def retired(field, value)
+          return value if @old[field.key] == value
+
+          Values::Unreadable.new(code: "retired", message: "“#{value}” is retired: records that have it keep it, but no other can be given it. There is: #{field.open_choices.join(", ")}.")
+        end
 
         def refuse_claim(rule, field, value)
           return if @claimed[field.key] == value

@@ -6,6 +6,8 @@ module UpTack
       # One of the field's listed choices, kept as the text of the choice. Case
       # is passed over when it is typed and settled to that of the list.
       module Choice
+        FORMAT = {}.freeze
+
         module_function
 
         def key = "choice"
@@ -22,7 +24,7 @@ module UpTack
 
           field.choices.find { |choice| choice.downcase(:fold) == word } || Unreadable.new(
             code: "not_a_choice",
-            message: "#{Plain.quoted(text)} is not among the choices: #{field.choices.join(", ")}."
+            message: "#{Plain.quoted(text)} is not among the choices: #{field.open_choices.join(", ")}."
           )
         end
 

@@ -4,11 +4,13 @@ module UpTack
   module Core
     module Values
       # A calendar day, after ISO 8601 in the store and as "23 Nov 2026" for
-      # reading. Years 1 to 9999.
+      # reading, or by the field's own pattern (Unicode CLDR). Years 1 to 9999.
       module Date
         MONTHS = %w[January February March April May June July August September October November December].freeze
-        # Two figures for a year: up to here this century, above it the last.
-        CENTURY_TURN = 69
+        USUAL = "d MMM yyyy"
+        FORMAT = {"pattern" => :pattern}.freeze
+        # Patterns to choose from.
+        READY_MADE = ["d MMM yyyy", "EEE d MMM yyyy", "d MMMM yyyy", "dd/MM/yyyy", "dd.MM.yyyy", "yyyy-MM-dd", "d MMM yy", "MMM yyyy"].freeze
 
         module_function
 
@@ -23,20 +25,18 @@ module UpTack
           text = Plain.text(raw, field)
           return text unless text.is_a?(String)
 
-          text = text.strip
-          return if text.empty?
-
-          parts = parts_of(text, reading)
-          return not_a_date(text) unless parts
-
-          build(*parts)
+          DateText.read(text.strip, field, reading)
         end
 
-        def show(value, _field)
+        def show(value, field)
           return "" if value.nil?
 
-          "#{value.day} #{MONTHS[value.month - 1][0, 3]} #{value.year.to_s.rjust(4, "0")}"
+          pattern = field&.format.to_h["pattern"]
+          pattern ? Expression::Patterns.write(value, pattern) : edit(value, nil)
         end
+
+        # @return [String] as one would type it
+        def edit(value, _field) = "#{value.day} #{MONTHS[value.month - 1][0, 3]} #{value.year.to_s.rjust(4, "0")}"
 
         def dump(value) = value&.iso8601
         def load(plain) = plain.is_a?(::Date) ? plain : plain && ::Date.iso8601(plain)
@@ -50,41 +50,6 @@ module UpTack
             return Unreadable.new(code: "no_such_date", message: "There is no #{day} #{MONTHS[month - 1]} #{year}.")
           end
           ::Date.new(year, month, day)
-        end
-
-        # @return [Array(Integer, Integer, Integer), nil] year, month, day, not yet checked
-        def parts_of(text, reading)
-          case text
-          when /\A(\d{4})-(\d{1,2})-(\d{1,2})\z/ then [$1.to_i, $2.to_i, $3.to_i]
-          when %r{\A(\d{1,4})[/. -](\d{1,2})[/. -](\d{1,4})\z} then in_order([$1, $2, $3], reading.conventions.date_order)
-          when /\A(\d{1,2})\.?[ -]*(\p{L}{3,})\.?,?(?:[ -]*(\d{4}|\d{2}))?\z/ then named($1, $2, $3, reading)
-          when /\A(\p{L}{3,})\.?[ -]*(\d{1,2}),?(?:[ -]+(\d{4}|\d{2}))?\z/ then named($2, $1, $3, reading)
-          end
-        end
-
-        def in_order(figures, order)
-          by_letter = order.chars.zip(figures).to_h
-          year = by_letter["y"]
-          return if [1, 3].include?(year.length) || by_letter["d"].length > 2
-
-          [full_year(year), by_letter["m"].to_i, by_letter["d"].to_i]
-        end
-
-        def named(day, month, year, reading)
-          index = MONTHS.index { |name| name.downcase.start_with?(month.downcase) }
-          year = year ? full_year(year) : reading.today&.year
-          [year, index + 1, day.to_i] if index && year
-        end
-
-        def full_year(figures)
-          year = figures.to_i
-          return year if figures.length > 2
-
-          (year > CENTURY_TURN) ? 1900 + year : 2000 + year
-        end
-
-        def not_a_date(text)
-          Unreadable.new(code: "not_a_date", message: "#{Plain.quoted(text)} is not a date; type it like 23 Nov 2026.")
         end
       end
     end

@@ -8,6 +8,7 @@ module UpTack
       module Link
         # Names tried in a message when several records have the same one.
         MOST_EXAMPLES = 5
+        FORMAT = {}.freeze
 
         module_function
 

@@ -7,6 +7,7 @@ module UpTack
       module LongText
         # Characters at most: enough for a megabyte of plain text.
         LIMIT = 1_100_000
+        FORMAT = {}.freeze
 
         module_function
 

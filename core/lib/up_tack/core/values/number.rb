@@ -4,8 +4,12 @@ module UpTack
   module Core
     module Values
       # An exact decimal number of up to 15 significant digits. A field may say
-      # how many decimals it takes; more are refused, never rounded away.
+      # how many decimals it takes; more are refused, never rounded away. Its
+      # format: "group" (whether thousands are set apart), "before" and "after" (a
+      # unit or currency sign).
       module Number
+        FORMAT = {"group" => :flag, "before" => :text, "after" => :text}.freeze
+
         module_function
 
         def key = "number"
@@ -23,38 +27,34 @@ module UpTack
         def show(value, field)
           return "" if value.nil?
 
+          figures = edit(value, field)
+          format = field&.format or return figures
+          sign = figures.start_with?("-") ? "-" : ""
+          "#{sign}#{format["before"]}#{format["group"] ? grouped(figures.delete_prefix("-"), field.conventions) : figures.delete_prefix("-")}#{format["after"]}"
+        end
+
+        # @return [String] as one would type it: without unit and thousands marks
+        def edit(value, field)
           text = Numbers.plain(value)
           decimals = field&.decimals
-          return text unless decimals&.positive?
-
-          whole, part = text.split(".")
-          "#{whole}.#{part.to_s.ljust(decimals, "0")}"
+          if decimals&.positive?
+            whole, part = text.split(".")
+            text = "#{whole}.#{part.to_s.ljust(decimals, "0")}"
+          end
+          field ? text.sub(".", field.conventions.decimal_mark) : text
         end
 
         def dump(value) = value && Numbers.plain(value)
         def load(plain) = plain && BigDecimal(plain.to_s)
 
-        def typed(raw, field, conventions)
-          text = Plain.text(raw, field)
-          return text unless text.is_a?(String)
-
-          compact = text.gsub(/[[:space:]]/, "").tr("−", "-")
-          return if compact.empty?
-
-          figures = ungroup(compact, conventions)
-          return BigDecimal(figures.tr(conventions.decimal_mark, ".")) if figures
-
-          Unreadable.new(code: "not_a_number", message: "#{Plain.quoted(text)} is not a number.")
+        def grouped(figures, conventions)
+          whole, part = figures.split(conventions.decimal_mark)
+          [whole.gsub(/(\d)(?=(\d{3})+\z)/, "\\1#{conventions.group_mark}"), part].compact.join(conventions.decimal_mark)
         end
 
-        # Thousands marks are passed over only where they stand between groups
-        # of three: "1,5" must not silently become fifteen.
-        def ungroup(text, conventions)
-          mark = Regexp.escape(conventions.decimal_mark)
-          group = Regexp.escape(conventions.group_mark)
-          return text if text.match?(/\A[+-]?(\d+(#{mark}\d*)?|#{mark}\d+)\z/)
-
-          text.delete(conventions.group_mark) if text.match?(/\A[+-]?\d{1,3}(#{group}\d{3})+(#{mark}\d*)?\z/)
+        def typed(raw, field, conventions)
+          text = Plain.text(raw, field)
+          text.is_a?(String) ? NumberText.read(text, conventions, field) : text
         end
 
         def within(number, field)

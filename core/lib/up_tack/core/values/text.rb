@@ -8,6 +8,7 @@ module UpTack
       module Text
         # Characters at most.
         LIMIT = 4_000
+        FORMAT = {}.freeze
 
         module_function
 

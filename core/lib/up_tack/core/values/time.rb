@@ -3,8 +3,12 @@
 module UpTack
   module Core
     module Values
-      # A time of day, kept as "09:30:00" after ISO 8601 and read as "09:30".
+      # A time of day, kept as "09:30:00" after ISO 8601 and read as "09:30", or by
+      # the field's own pattern (Unicode CLDR).
       module Time
+        FORMAT = {"pattern" => :pattern}.freeze
+        READY_MADE = ["HH:mm", "H:mm", "h:mm a", "HH:mm:ss", "HH'h'mm"].freeze
+
         module_function
 
         def key = "time"
@@ -18,15 +22,38 @@ module UpTack
           text = Plain.text(raw, field)
           return text unless text.is_a?(String)
 
-          compact = text.strip.tr(".", ":")
+          compact = text.strip.downcase.tr(".h", "::").gsub(/\s+/, "").sub(/(?<=\d):(?=[ap]m?\z)/, "").sub(/:\z/, "")
           return if compact.empty?
 
-          compact = compact.rjust(4, "0").insert(2, ":") if compact.match?(/\A\d{3,4}\z/)
-          compact = "#{compact}:00" if compact.match?(/\A\d{1,2}\z/)
-          DayTime.read(compact) || Unreadable.new(code: "not_a_time", message: "#{Plain.quoted(text)} is not a time of day; type it like 9:30.")
+          half = compact.slice!(/[ap]:?m?\z/)
+          return by_halves(compact, half[0], text) if half
+
+          DayTime.read(whole(compact)) || not_a_time(text)
         end
 
-        def show(value, _field) = value.to_s
+        def show(value, field)
+          pattern = field&.format.to_h["pattern"]
+          (pattern && value) ? Expression::Patterns.write(value, pattern) : value.to_s
+        end
+
+        # @return [String] as one would type it
+        def edit(value, _field) = value.to_s
+
+        def whole(compact)
+          return compact.rjust(4, "0").insert(2, ":") if compact.match?(/\A\d{3,4}\z/)
+
+          compact.match?(/\A\d{1,2}\z/) ? "#{compact}:00" : compact
+        end
+
+        # Hours of the clock's two halves: 12 am is midnight, 12 pm is noon.
+        def by_halves(compact, half, text)
+          at = DayTime.read(whole(compact))
+          return not_a_time(text) unless at&.hour&.between?(1, 12)
+
+          DayTime.of((at.hour % 12) + ((half == "p") ? 12 : 0), at.minute, at.second)
+        end
+
+        def not_a_time(text) = Unreadable.new(code: "not_a_time", message: "#{Plain.quoted(text)} is not a time of day; type it like 9:30.")
         def dump(value) = value&.iso8601
         def store(value) = value&.iso8601
         def load(plain) = plain.is_a?(DayTime) ? plain : plain && DayTime.read(plain)

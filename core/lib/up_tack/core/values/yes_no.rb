@@ -3,8 +3,9 @@
 module UpTack
   module Core
     module Values
-      # Yes, no or blank.
+      # Yes, no or blank. A field may have words of its own for them.
       module YesNo
+        FORMAT = {"yes" => :text, "no" => :text}.freeze
         WORDS = {
           "yes" => true, "y" => true, "true" => true, "1" => true, "x" => true,
           "no" => false, "n" => false, "false" => false, "0" => false
@@ -24,15 +25,22 @@ module UpTack
           word = text.strip.downcase
           return if word.empty?
 
-          WORDS.fetch(word) do
-            Unreadable.new(code: "not_yes_or_no", message: "#{field.label} takes yes or no, not #{Plain.quoted(text)}.")
-          end
+          own = {word(field, true) => true, word(field, false) => false}.transform_keys { |each| each.downcase(:fold) }
+          own.fetch(text.strip.downcase(:fold)) { WORDS.fetch(word) { unreadable(text, field) } }
         end
 
-        def show(value, _field)
-          return "" if value.nil?
+        def show(value, field) = value.nil? ? "" : word(field, value)
+
+        # @return [String] the field's own word, or the usual one
+        def word(field, value)
+          own = field&.format.to_h[value ? "yes" : "no"].to_s.strip
+          return own unless own.empty?
 
           value ? "Yes" : "No"
+        end
+
+        def unreadable(text, field)
+          Unreadable.new(code: "not_yes_or_no", message: "#{field.label} takes #{word(field, true).downcase} or #{word(field, false).downcase}, not #{Plain.quoted(text)}.")
         end
 
         def dump(value) = value

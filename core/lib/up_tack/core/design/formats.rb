@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # What keeps a reading format from being used.
+      module Formats
+        # Characters of a unit, a word or the like.
+        LONGEST = 20
+        # A value of each type by which a pattern is tried.
+        TRIALS = {"date" => ::Date.new(2026, 11, 23), "time" => DayTime.of(9, 30), "moment" => ::Time.utc(2026, 11, 23, 9, 30)}.freeze
+
+        module_function
+
+        # @param field [Field]
+        # @return [Array<Problem>]
+        def problems(field)
+          message = message(field)
+          message ? [Problem.new(part: "format", message: message)] : []
+        end
+
+        def message(field)
+          format = field.format
+          return if format.nil?
+          return "A reading format is an object of settings." unless format.is_a?(Hash)
+
+          known = field.values::FORMAT.merge("blank" => :text)
+          format.each do |name, value|
+            # What belonged to another type of the field is passed over.
+            wrong = known.key?(name) && setting_problem(known[name], value, field)
+            return wrong if wrong
+          end
+          same_words(format) if field.type == "yes_no"
+        end
+
+        def setting_problem(shape, value, field)
+          return if value.nil?
+          return ([true, false].include?(value) ? nil : "Thousands are set apart, or they are not.") if shape == :flag
+          return "#{field.label}: a reading format is made of texts of up to #{LONGEST} characters." unless value.is_a?(String) && value.length <= ((shape == :pattern) ? Expression::Patterns::LONGEST : LONGEST) && !value.match?(/[[:cntrl:]]/)
+
+          pattern_problem(value, field) if shape == :pattern
+        end
+
+        def pattern_problem(pattern, field)
+          return "A pattern needs a letter, such as `d` or `HH`." unless pattern.match?(/[A-Za-z]/)
+
+          Expression::Patterns.write(TRIALS.fetch(field.type), pattern)
+          nil
+        rescue Expression::Patterns::Invalid => e
+          e.message
+        end
+
+        def same_words(format)
+          yes, no = format.values_at("yes", "no").map { |word| word.to_s.strip.downcase(:fold) }
+          return if yes.empty? && no.empty?
+
+          "The words for yes and no must differ." if yes == no || %w[no n].include?(yes) || %w[yes y].include?(no)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Masks
+      # Whether a mask can be typed by, and what a browser needs to follow it key
+      # by key.
+      module Typing
+        # A sign for each kind of character in the patterns handed to the browser.
+        SIGNS = {"DIGIT" => "D", "ALPHA" => "A", "UPPER" => "U", "LOWER" => "L", "ALNUM" => "N", "ANY" => "Y"}.freeze
+        # The kinds as regular expressions after ECMA-262, for one UTF-16 unit.
+        CLASSES = {"D" => "\\d", "A" => "\\p{L}", "U" => "[\\p{Lu}\\p{Lt}]", "L" => "\\p{Ll}", "N" => "[\\p{L}\\d]", "Y" => "[^]"}.freeze
+
+        module_function
+
+        # @param mask [Mask]
+        # @param bare [Boolean] whether separators are left out of what is stored
+        # @return [String, nil] why it can't be typed by
+        def problem(mask, bare: false)
+          clash = clash(mask.parts)
+          return clash if clash
+          return "A mask needs a place for what is typed; this one has fixed characters only." if mask.rows.any? { |row| row.grep(Slots::Input).empty? }
+          return "Without its separators this can't be told apart again, since a part before the last one varies in length. Keep the separators." if bare && varies_inside?(mask.parts)
+
+          nil
+        rescue Invalid => e
+          e.message
+        end
+
+        # @param mask [Mask]
+        # @return [Hash] for a mask library: patterns (with a sign of CLASSES for each
+        #   place, optional ones in brackets, fixed characters behind a backslash),
+        #   what ends each of them, and what is passed over
+        def compiled(mask)
+          {
+            patterns: mask.rows.map { |row| pattern(row) },
+            tails: mask.rows.map { |row| row.reverse.take_while { |slot| slot.is_a?(Slots::Fixed) }.reverse.map(&:character).join },
+            classes: CLASSES, turn: {upcase: "upper", downcase: "lower"}[mask.turn], passed_over: Fitting::SEPARATORS,
+            longest: mask.rows.map(&:length).max
+          }
+        end
+
+        def pattern(row)
+          row.map do |slot|
+            next "\\#{slot.character}" if slot.is_a?(Slots::Fixed)
+
+            slot.optional ? "[#{SIGNS.fetch(slot.name)}]" : SIGNS.fetch(slot.name)
+          end.join
+        end
+
+        # A part of open length must end where the next one begins.
+        def clash(parts)
+          parts.each_cons(2) do |one, other|
+            next unless one.is_a?(Reader::Repeated) && one.least < one.most && meets?(one, other)
+
+            return "Nothing shows where #{Phrases.part(one)} end and #{Phrases.part(other)} begin; put a sign between them, or fix their number."
+          end
+          parts.grep(Reader::Optional).filter_map { |part| clash(part.parts) }.first
+        end
+
+        def meets?(one, other)
+          case other
+          when Reader::Repeated then Classes.overlap?(one.name, other.name)
+          when Reader::Literal then Classes::ALL.fetch(one.name).match?(Classes.turned(one.name, other.characters.first.to_s))
+          else other.parts.first && meets?(one, other.parts.first)
+          end
+        end
+
+        def varies_inside?(parts) = parts[0...-1].any? { |part| part.is_a?(Reader::Optional) || (part.is_a?(Reader::Repeated) && part.least < part.most) }
+      end
+    end
+  end
+end

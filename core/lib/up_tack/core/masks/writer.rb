@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Masks
+      # Writes the parts of a mask in the shape of ABNF, and to and from the plain
+      # pieces from which people put one together:
+      #
+      #   {"class" => "UPPER", "least" => 2, "most" => 2}, {"text" => "-"},
+      #   {"optional" => [{"class" => "DIGIT", "least" => 1, "most" => 3}]}
+      module Writer
+        module_function
+
+        # @param parts [Array] as Reader gives them
+        # @return [String]
+        def text(parts)
+          parts.map do |part|
+            case part
+            when Reader::Literal then %("#{part.characters.join}")
+            when Reader::Optional then "[ #{text(part.parts)} ]"
+            else "#{counts(part)}#{part.name}"
+            end
+          end.join(" ")
+        end
+
+        # @return [Array<Hash>] the pieces
+        def pieces(parts)
+          parts.map do |part|
+            case part
+            when Reader::Literal then {"text" => part.characters.join}
+            when Reader::Optional then {"optional" => pieces(part.parts)}
+            else {"class" => part.name, "least" => part.least, "most" => part.most}
+            end
+          end
+        end
+
+        # @param pieces [Array<Hash>]
+        # @return [String] the mask that they make
+        # @raise [Invalid] for a piece that says nothing
+        def from_pieces(pieces) = pieces.map { |piece| from_piece(piece) }.join(" ")
+
+        def from_piece(piece)
+          case piece
+          in {"text" => String => text} if !text.empty?
+            raise Invalid.new("A fixed text can't hold a double quote.", 0, 0) if text.include?('"')
+            %("#{text}")
+          in {"class" => String => name, "least" => Integer => least, "most" => Integer => most}
+            counts(Reader::Repeated.new(name: name, least: least, most: most)) + name
+          in {"optional" => [_, *] => inner} then "[ #{from_pieces(inner)} ]"
+          else raise Invalid.new("This piece says nothing yet: a fixed text needs characters, an optional part needs pieces.", 0, 0)
+          end
+        end
+
+        def counts(part)
+          return "" if part.least == 1 && part.most == 1
+          return part.least.to_s if part.least == part.most
+
+          "#{part.least unless part.least.zero?}*#{part.most unless part.most == MOST}"
+        end
+      end
+    end
+  end
+end

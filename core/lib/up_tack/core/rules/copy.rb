@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # Copies a detail of a linked record at the moment at which the link is
+      # chosen. Afterwards it is a plain value: it can be changed by hand and does
+      # not follow the linked record.
+      class Copy < Rule
+        PARTS = %w[formula].freeze
+
+        def self.kind = "copy"
+        def self.stage = "fill"
+
+        def problems(table)
+          missing = missing_field(table)
+          return missing if missing.any?
+          return [problem("field", "A link is picked, not copied.")] if table.field(field).link?
+          return [problem("field", "#{table.field(field).label} is worked out by a rule already.")] if table.worked_out?(field)
+          return [problem("field", "#{table.field(field).label} is copied already; change that rule.")] if table.rules.any? { |other| other.is_a?(Copy) && other.field == field && other.id != id }
+
+          found = formula_problems(table, expecting: table.field(field).kind)
+          return found if found.any?
+          return [problem("formula", "Name a detail of the linked record, such as `link.field`.")] unless links(table).any?
+
+          []
+        end
+
+        def reads(table) = links(table)
+        def writes = [field]
+        def names(table) = [field, *formula_names(table)].uniq
+        def words(table) = "copied from #{Expression::Words.new(table.scope).of(tree)}"
+        def sentence(table) = "#{table.field(field).label} is copied from #{Expression::Words.new(table.scope).of(tree)} when #{Masks::Phrases.list(links(table).map { |key| table.field(key).label })} is chosen."
+
+        def compile(table)
+          Compiled.new(rule: self, field: table.field(field), links: links(table), formula: compiled(table, expecting: table.field(field).kind), origin: words(table))
+        end
+
+        # A copying made ready to run.
+        Compiled = Struct.new(:rule, :field, :links, :formula, :origin, keyword_init: true) do
+          # @param working [Save::Working]
+          def apply(working)
+            unread = working.unreadable_among(links)
+            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+            return working.skip(rule, field, "the link is not changed") if links.none? { |key| working.changed?(key) }
+            return working.skip(rule, field, "filled by hand") if working.typed?(field.key) && !working.overtaken?(field.key, links)
+
+            value = field.settle(formula.call(working.evaluation))
+            return working.skip(rule, field, value.message) if value.is_a?(Values::Unreadable)
+            return working.skip(rule, field, "it has that value already") if value == working.values[field.key] && !working.typed?(field.key)
+
+            working.shape(rule, field, value, origin)
+          end
+        end
+
+        private
+
+        # @return [Array<String>] keys of the links of this table along which it reads
+        def links(table)
+          compiled(table).references.filter_map { |each| each.steps.first&.key if each.steps.first&.kind == :link && each.steps.first.table == table.key }.uniq
+        end
+      end
+    end
+  end
+end

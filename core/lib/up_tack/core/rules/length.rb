@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # Refuses a text with fewer, or more, characters than are allowed.
+      # Characters are what people count as such (Unicode grapheme clusters).
+      class Length < Validation
+        PARTS = parts("least", "most")
+
+        def self.kind = "length"
+
+        def reads(_table) = [field]
+
+        def words(_table)
+          least, most = @parts.values_at("least", "most")
+          return "#{least} characters" if least && least == most
+          return "#{least} to #{most} characters" if least && most
+
+          least ? "#{least} characters or more" : "up to #{most} characters"
+        end
+
+        def sentence(table) = "#{table.field(field).label} must have #{words(table)}."
+
+        def test(table) = Test.new(field: table.field(field), least: @parts["least"], most: @parts["most"])
+
+        # Whether the text is as long as it may be.
+        Test = Struct.new(:field, :least, :most, keyword_init: true) do
+          def formula = nil
+
+          def call(evaluation)
+            value = evaluation.value(field.key)
+            return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+
+            length = value.grapheme_clusters.length
+            state = ((least && length < least) || (most && length > most)) ? :refused : :passed
+            Verdict.new(state, "it has #{length} #{(length == 1) ? "character" : "characters"}")
+          end
+        end
+
+        private
+
+        def own_problems(table)
+          least, most = @parts.values_at("least", "most")
+          return [problem("field", "A length is for texts.")] unless %w[text long_text].include?(table.field(field).type)
+          return [problem("least", "Say how many characters there must be at least, at most, or both.")] unless least || most
+          return [] unless least && most && least > most
+
+          [problem("least", "At least #{least} and at most #{most} characters: no text could be both.")]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # Refuses a number, date or time below the lowest or above the highest that
+      # the builder allows. Either end is a value or a formula; both ends are
+      # allowed themselves.
+      class Limits < Validation
+        PARTS = parts("low", "high")
+        TYPES = %w[number date time moment].freeze
+
+        def self.kind = "limits"
+
+        def reads(table) = [field, *ends.flat_map { |part| formula_reads(table, part: part) }].uniq
+        def fields(table) = reads(table)
+
+        def words(table)
+          low, high = %w[low high].map { |part| @parts[part] && Expression::Words.new(table.scope).of(tree(part)) }
+          return "#{low} to #{high}" if low && high
+
+          low ? "#{low} or more" : "#{high} or less"
+        end
+
+        def sentence(table) = "#{table.field(field).label} must be #{words(table)}."
+
+        # A value that was typed becomes a formula that gives it.
+        def settled(table, reading)
+          design = table.field(field) or return self
+          ends.reduce(self) do |rule, part|
+            value = design.read(@parts[part], reading)
+            (value.nil? || value.is_a?(Values::Unreadable)) ? rule : Limits.from(rule.to_plain.merge(part => Literals.of(value)))
+          end
+        end
+
+        def test(table)
+          low, high = %w[low high].map { |part| @parts[part] && compiled(table, part: part) }
+          Test.new(field: table.field(field), low: low, high: high)
+        end
+
+        # Whether the value lies between its limits.
+        Test = Struct.new(:field, :low, :high, keyword_init: true) do
+          def formula = low || high
+
+          def call(evaluation)
+            value = evaluation.value(field.key)
+            return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+
+            least = low&.call(evaluation)
+            most = high&.call(evaluation)
+            return Verdict.new(:refused, -> { "#{field.show(value)} is below #{Values.show(least)}" }) if least && value < least
+            return Verdict.new(:refused, -> { "#{field.show(value)} is above #{Values.show(most)}" }) if most && value > most
+            return Verdict.new(:skipped, "what limits it is blank") if (low && least.nil?) || (high && most.nil?)
+
+            Verdict.new(:passed, -> { "#{field.show(value)} is within them" })
+          end
+        end
+
+        private
+
+        def ends = %w[low high].select { |part| @parts[part] }
+
+        def own_problems(table)
+          design = table.field(field)
+          return [problem("field", "Limits are for numbers, dates and times.")] unless TYPES.include?(design.type)
+          return [problem("low", "Say the lowest or the highest that is allowed, or both.")] if ends.empty?
+
+          found = ends.flat_map { |part| formula_problems(table, expecting: design.kind, part: part) }
+          found.any? ? found : contradiction(table)
+        end
+
+        # Only fixed ends can be known to contradict each other.
+        def contradiction(table)
+          return [] unless ends.length == 2
+
+          formulas = ends.map { |part| compiled(table, part: part) }
+          return [] unless formulas.all? { |formula| formula.references.empty? && formula.fleeting.empty? }
+
+          low, high = formulas.map { |formula| formula.call(Literals.nothing) }
+          return [] if low.nil? || high.nil? || low <= high
+
+          [problem("low", "The lowest, #{Values.show(low)}, is above the highest, #{Values.show(high)}: nothing could be both.")]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # While a condition holds of the record as it is stored, the listed fields
+      # can't be changed: by anybody, or by all but one role.
+      class Lock < Validation
+        PARTS = parts("when", "locked", "except_role")
+
+        def self.kind = "lock"
+
+        # Roles that people have.
+        ROLES = %w[builder clerk reader].freeze
+
+        def reads(_table) = locked
+        def fields(_table) = locked
+        def locked = [field, *@parts["locked"]].uniq
+
+        def words(table) = "locked#{while_words(table)}#{except}"
+
+        def sentence(table)
+          labels = Masks::Phrases.list(locked.map { |key| table.field(key).label })
+          "#{labels} can't be changed#{while_words(table)}#{except}."
+        end
+
+        def test(table) = Test.new(fields: locked.map { |key| table.field(key) }, formula: condition(table), role: @parts["except_role"])
+
+        # Whether none of the fields is changed that must stay.
+        Test = Struct.new(:fields, :formula, :role, keyword_init: true) do
+          def call(evaluation)
+            return Verdict.new(:skipped, "the record is new") if evaluation.new?
+
+            changed = fields.find { |field| evaluation.value(field.key) != evaluation.old[field.key] }
+            return Verdict.new(:passed, "none of them is changed") unless changed
+            return Verdict.new(:passed, "a #{role} may") if role && evaluation.context.person.role == role
+            return Verdict.new(:passed, "it is not locked") unless formula.call(evaluation.before) == true
+
+            Verdict.new(:refused, -> { "#{changed.label} is changed, and #{formula.with_values(evaluation.before)}" })
+          end
+        end
+
+        private
+
+        def except = @parts["except_role"] ? ", but by a #{@parts["except_role"]}" : ""
+
+        def own_problems(table)
+          found = []
+          found << problem("when", "Say while what the fields are locked.") unless @parts["when"]
+          found << problem("except_role", "There are the roles #{ROLES.join(", ")}.") unless [nil, *ROLES].include?(@parts["except_role"])
+          found << problem("severity", "A lock can't be passed with a reason; name the role that may.") if warning?
+          loose = locked.find { |key| table.worked_out?(key) }
+          found << problem("field", "#{table.field(loose).label} is worked out; lock what it is worked out from.") if loose
+          found
+        end
+      end
+    end
+  end
+end

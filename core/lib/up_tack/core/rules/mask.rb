@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # How a text must be typed. What was typed, pasted or sent is brought into
+      # the form of the mask; what is half typed is refused, or cleared when the
+      # builder says so.
+      class Mask < Rule
+        PARTS = %w[mask half separators message old].freeze
+        HALF = %w[refuse clear].freeze
+        SEPARATORS = %w[keep drop].freeze
+
+        def self.kind = "mask"
+        def self.stage = "mask"
+
+        def problems(table)
+          missing = missing_field(table)
+          return missing if missing.any?
+          return [problem("field", "A mask is for texts of one line.")] unless table.field(field).type == "text"
+          return [problem("field", "#{table.field(field).label} is worked out, so nobody types it.")] if table.worked_out?(field)
+          return [problem("field", "#{table.field(field).label} already has a mask; change that one.")] if table.rules.any? { |other| other.is_a?(Mask) && other.field == field && other.id != id }
+
+          choice_problems + mask_problems
+        end
+
+        def writes = [field]
+        def reads(_table) = []
+        def clears? = @parts["half"] == "clear"
+        def bare? = @parts["separators"] == "drop"
+        def lets_old? = @parts["old"] == "let"
+
+        # @return [Masks::Mask]
+        # @raise [Masks::Invalid]
+        def mask = @mask ||= Masks.read(@parts["mask"].to_s)
+
+        def words(_table) = mask.words
+        def sentence(table) = "#{table.field(field).label} is typed as #{mask.words}#{"; half typed, it is cleared" if clears?}."
+        def message(table) = @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"]
+        def test(table) = Test.new(field: table.field(field), mask: mask)
+        def compile(table) = Compiled.new(rule: self, field: table.field(field), mask: mask, message: @parts["message"].to_s.strip.then { |text| text.empty? ? nil : text })
+
+        # What the mask makes of a record that is there.
+        Test = Struct.new(:field, :mask, keyword_init: true) do
+          # @return [Masks::Fitting::Result, nil] nil where the field is blank
+          def call(evaluation) = evaluation.value(field.key)&.then { |value| mask.fit(value) }
+        end
+
+        # A mask made ready to run.
+        Compiled = Struct.new(:rule, :field, :mask, :message, keyword_init: true) do
+          # @param working [Save::Working]
+          def apply(working)
+            value = working.values[field.key]
+            return working.skip(rule, field, "#{field.label} can't be read yet") if working.unreadable?(field.key)
+            return working.skip(rule, field, "#{field.label} is blank") if value.nil?
+            return working.skip(rule, field, "left as it was: it is not changed") if rule.lets_old? && !working.new? && !working.changed?(field.key)
+
+            found = mask.fit(value)
+            return settle(working, value, found.text) if found.complete
+            return working.shape(rule, field, nil, "cleared, since it was half typed: #{found.message}") if rule.clears? && found.half
+
+            working.refuse(rule, field, message || "#{field.label}: #{found.message}.", fields: [field.key], how: found.message)
+          end
+
+          private
+
+          def settle(working, value, text)
+            return working.pass(rule, field, how: "it is written so") if text == value
+
+            working.shape(rule, field, text, "written by its mask")
+          end
+        end
+
+        private
+
+        def choice_problems
+          found = []
+          found << problem("half", "What is half typed can be refused (`refuse`) or cleared (`clear`).") unless [nil, *HALF].include?(@parts["half"])
+          found << problem("separators", "Separators can be kept (`keep`) or left out of what is stored (`drop`).") unless [nil, *SEPARATORS].include?(@parts["separators"])
+          found
+        end
+
+        def mask_problems
+          found = Masks::Typing.problem(mask, bare: bare?)
+          found ? [problem("mask", found)] : []
+        rescue Masks::Invalid => e
+          [Design::Problem.new(part: "mask", message: e.message, from: e.from, to: e.to)]
+        end
+      end
+    end
+  end
+end

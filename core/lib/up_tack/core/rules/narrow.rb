@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # Which choices, or which linked records, belong to what other fields hold:
+      # by a list for each value of a parent field, or by a condition in which the
+      # field itself stands for the one looked at. When the others change, a value
+      # that no longer belongs is cleared, kept or refused, as the builder says.
+      class Narrow < Rule
+        PARTS = %w[by map formula otherwise message].freeze
+        OTHERWISE = %w[clear keep refuse].freeze
+
+        def self.kind = "narrow"
+        def self.stage = "fill"
+
+        def problems(table)
+          missing = missing_field(table)
+          return missing if missing.any?
+          return [problem("field", "Only a choice or a link can be narrowed.")] unless %w[choice link].include?(table.field(field).type)
+          return [problem("field", "#{table.field(field).label} is narrowed already; change that rule.")] if table.rules.any? { |other| other.is_a?(Narrow) && other.field == field && other.id != id }
+          return [problem("otherwise", "What no longer belongs can be cleared (`clear`), kept (`keep`) or refused (`refuse`).")] unless [nil, *OTHERWISE].include?(@parts["otherwise"])
+
+          mapped? ? map_problems(table) : narrowing_problems(table)
+        end
+
+        def mapped? = !@parts["by"].nil?
+        def otherwise = @parts["otherwise"] || "clear"
+        def map = @parts["map"] || {}
+        def reads(table) = (mapped? ? [@parts["by"]] : formula_reads(table)) - [field]
+        def writes = [field]
+        def fields(table) = [field, *reads(table)]
+        def names(table) = [field, *key_parts, *(@parts["formula"] ? formula_names(table) : [])].uniq
+
+        def words(table)
+          mapped? ? "by #{table.field(@parts["by"]).label}" : "where #{Expression::Words.new(table.scope).of(tree)}"
+        end
+
+        def sentence(table)
+          ends = {"clear" => "one that no longer does is cleared", "keep" => "one that no longer does is kept", "refuse" => "one that no longer does is refused"}
+          belonging = mapped? ? "belongs to #{table.field(@parts["by"]).label}" : "belongs where #{Expression::Words.new(table.scope).of(tree)}"
+          "#{table.field(field).label} #{belonging}; #{ends.fetch(otherwise)}."
+        end
+
+        # @return [String, nil]
+        def message(_table) = @parts["message"].to_s.strip.empty? ? nil : @parts["message"]
+
+        def compile(table)
+          Compiled.new(
+            rule: self, field: table.field(field), reads: reads(table), message: message(table), labels: reads(table).map { |key| table.field(key).label },
+            formula: mapped? ? nil : compiled(table, expecting: :yes_no), by: @parts["by"],
+            lists: map.to_h { |parent, values| [Expression::Text.folded(parent), values.map { |value| Expression::Text.folded(value) }] }
+          )
+        end
+
+        # A narrowing made ready to run.
+        Compiled = Struct.new(:rule, :field, :reads, :message, :labels, :formula, :by, :lists, keyword_init: true) do
+          # @param working [Save::Working]
+          def apply(working)
+            value = working.values[field.key]
+            unread = working.unreadable_among([field.key, *reads])
+            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+            return working.skip(rule, field, "#{field.label} is blank") if value.nil?
+            return working.skip(rule, field, "none of them is changed") if [field.key, *reads].none? { |key| working.changed?(key) }
+            return working.pass(rule, field, how: "it belongs") if belongs?(value, working.evaluation)
+
+            turn_away(working, value)
+          end
+
+          # @param value [Object] a choice, or the number of a linked record
+          # @return [Boolean] whether nothing speaks against it
+          def belongs?(value, evaluation)
+            return formula.call(evaluation.with(field.key, value)) != false if formula
+
+            parent = evaluation.value(by)
+            allowed = parent && lists[Expression::Text.folded(Values.show(parent))]
+            allowed.nil? || allowed.include?(Expression::Text.folded(value))
+          end
+
+          private
+
+          # What somebody typed after the others is never taken away silently.
+          def turn_away(working, value)
+            meant = working.typed?(field.key) && !working.overtaken?(field.key, reads)
+            return refuse(working, value) if meant || rule.otherwise == "refuse"
+            return working.skip(rule, field, "kept, though it no longer belongs") if rule.otherwise == "keep"
+
+            working.shape(rule, field, nil, "cleared: “#{working.show(field, value)}” does not belong to this #{Masks::Phrases.list(labels)}")
+          end
+
+          def refuse(working, value)
+            text = message || "“#{working.show(field, value)}” does not belong to this #{Masks::Phrases.list(labels)}."
+            working.refuse(rule, field, text, fields: [field.key, *reads], how: "it does not belong")
+          end
+        end
+
+        private
+
+        def map_problems(table)
+          parent = table.field(@parts["by"])
+          return key_problems(table) unless parent
+          return [problem("by", "A list for each value needs a choice that depends on a choice; write a condition instead.")] unless parent.type == "choice" && table.field(field).type == "choice"
+          return [problem("by", "#{parent.label} can't depend on itself.")] if parent.key == field
+
+          unknown = map.values.flatten.find { |value| table.field(field).choices.none? { |choice| choice.downcase(:fold) == value.downcase(:fold) } }
+          return [problem("map", "“#{unknown}” is not among the choices of #{table.field(field).label}.")] if unknown
+
+          stray = map.keys.find { |value| parent.choices.none? { |choice| choice.downcase(:fold) == value.downcase(:fold) } }
+          stray ? [problem("map", "“#{stray}” is not among the choices of #{parent.label}.")] : []
+        end
+
+        def narrowing_problems(table)
+          found = formula_problems(table, expecting: :yes_no)
+          return found if found.any?
+          return [problem("formula", "The condition must name #{table.field(field).label}, which stands for the one looked at.")] unless formula_names(table).include?(field)
+
+          []
+        end
+      end
+    end
+  end
+end

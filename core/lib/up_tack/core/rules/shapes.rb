@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # What each part of a rule must look like before anything else is asked of it.
+      module Shapes
+        LONGEST_TEXT = 2_000
+        LONGEST_LIST = 1_000
+
+        TEXT = ->(value) { value.is_a?(String) && value.length <= LONGEST_TEXT }
+        FORMULA = ->(value) { value.is_a?(String) && value.length <= Expression::LONGEST * 4 }
+        TEXTS = ->(value) { value.is_a?(Array) && value.length <= LONGEST_LIST && value.all?(&TEXT) }
+        WHOLE = ->(value) { value.is_a?(Integer) && value.between?(0, 1_000_000) }
+        FLAG = ->(value) { [true, false].include?(value) }
+        STEPS = ->(value) { value.is_a?(Array) && value.length <= 40 && value.all? { |step| step.is_a?(Hash) && step["do"].is_a?(String) } }
+        MAP = ->(value) { value.is_a?(Hash) && value.length <= LONGEST_LIST && value.all? { |key, texts| TEXT.call(key) && TEXTS.call(texts) } }
+        ANYTHING = ->(_) { true }
+
+        ALL = {
+          **%w[formula when saying low high].to_h { |part| [part, FORMULA] },
+          **%w[values with locked].to_h { |part| [part, TEXTS] },
+          **%w[least most].to_h { |part| [part, WHOLE] },
+          "case" => FLAG, "steps" => STEPS, "map" => MAP, "value" => ANYTHING
+        }.freeze
+
+        WORDS = {
+          TEXT => "a text of up to 2,000 characters", FORMULA => "a text of up to 2,000 characters", TEXTS => "a list of texts", WHOLE => "a whole number",
+          FLAG => "yes or no", STEPS => "a list of steps", MAP => "a list of texts for each value"
+        }.freeze
+
+        module_function
+
+        # @return [Design::Problem, nil]
+        def problem(part, value)
+          shape = ALL.fetch(part, TEXT)
+          return if value.nil? || shape.call(value)
+
+          Design::Problem.new(part: part, message: "The #{part} of a rule is #{WORDS.fetch(shape)}.")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # Cleans a text up, in steps of a listed order: whenever it becomes another
+      # one in a save, or as a suggestion that somebody looks at.
+      class Tidy < Rule
+        PARTS = %w[steps mode].freeze
+        MODES = %w[save suggest].freeze
+
+        def self.kind = "tidy"
+        def self.stage = "tidy"
+
+        def problems(table)
+          missing = missing_field(table)
+          return missing if missing.any?
+          return [problem("field", "Only texts can be tidied.")] unless %w[text long_text].include?(table.field(field).type)
+          return [problem("field", "#{table.field(field).label} is worked out; tidy what it is worked out from.")] if table.worked_out?(field)
+          return [problem("mode", "Tidying happens on `save`, or is a thing to `suggest`.")] unless [nil, *MODES].include?(@parts["mode"])
+
+          found = Tidying.problem(steps)
+          found ? [problem("steps", found)] : []
+        end
+
+        # @return [Array<Hash>]
+        def steps = @parts["steps"] || []
+
+        def suggests? = @parts["mode"] == "suggest"
+        def writes = [field]
+        def words(_table) = "#{"suggested: " if suggests?}#{Tidying.words(steps)}"
+        def sentence(table) = "#{table.field(field).label} is tidied#{", once somebody agrees" if suggests?}: #{Tidying.words(steps)}."
+        def compile(table) = Compiled.new(rule: self, field: table.field(field))
+
+        # @return [String, nil] the text tidied
+        def run(text) = Tidying.run(text, steps)
+
+        # A clean-up made ready to run.
+        Compiled = Struct.new(:rule, :field, keyword_init: true) do
+          # @param working [Save::Working]
+          def apply(working)
+            value = working.values[field.key]
+            return working.skip(rule, field, "#{field.label} is blank") if value.nil? || working.unreadable?(field.key)
+            return working.skip(rule, field, "only suggested") if rule.suggests?
+            return working.skip(rule, field, "put back as it was") if working.as_it_was?
+            return working.skip(rule, field, "it is not changed") unless working.changed?(field.key)
+
+            tidied = rule.run(value)
+            (tidied == value) ? working.skip(rule, field, "it is tidy") : working.shape(rule, field, tidied, "tidied")
+          end
+        end
+      end
+    end
+  end
+end

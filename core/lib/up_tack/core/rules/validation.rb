@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # What all kinds that refuse a record have in common: their message, which
+      # may have values in it; whether they refuse or only warn; and whether
+      # records that were there before are let be.
+      #
+      # A kind answers besides what a Rule does: test(table), which gives an object
+      # that answers call(evaluation) with a Verdict.
+      class Validation < Rule
+        COMMON = %w[message saying severity old].freeze
+        SEVERITIES = %w[refuse warn].freeze
+        OLD = %w[check let].freeze
+
+        # What a test says of a record.
+        # state:: :refused, :passed or :skipped
+        # how:: in words, or a Proc that gives them
+        Verdict = Struct.new(:state, :how)
+
+        def self.stage = "validate"
+
+        # Parts that every kind keeps beside its own.
+        def self.parts(*own) = (own + COMMON).freeze
+
+        # @return [Boolean] whether it can be passed with a reason
+        def warning? = @parts["severity"] == "warn"
+
+        # @return [Boolean] whether it is passed over where none of its fields is changed
+        def lets_old? = @parts["old"] == "let"
+
+        def problems(table)
+          missing = missing_field(table)
+          return missing if missing.any?
+
+          found = key_problems(table)
+          found.any? ? found : common_problems(table) + own_problems(table)
+        end
+
+        # @return [String] what a clerk is told, where no values stand in it
+        def message(table) = @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"]
+
+        def names(table) = [field, *key_parts, *Rule::FORMULAS.flat_map { |part| @parts[part] ? formula_names(table, part: part) : [] }].uniq
+
+        # @return [Compiled]
+        def compile(table)
+          Compiled.new(
+            rule: self, field: table.field(field), fields: fields(table), reads: reads(table), test: test(table), message: message(table),
+            saying: @parts["saying"] ? compiled(table, part: "saying") : nil
+          )
+        end
+
+        # A validation made ready to run.
+        Compiled = Struct.new(:rule, :field, :fields, :reads, :test, :message, :saying, keyword_init: true) do
+          # @param working [Save::Working]
+          def apply(working)
+            unread = working.unreadable_among(reads)
+            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+            return working.skip(rule, field, "left as it was: none of its fields is changed") if eased?(working)
+
+            evaluation = working.evaluation
+            verdict = test.call(evaluation)
+            how = verdict.how
+            case verdict.state
+            when :refused then working.refuse(rule, field, said(evaluation), fields: fields, how: how)
+            when :passed then working.pass(rule, field, how: how)
+            else working.skip(rule, field, how || working.why_blank(test.formula, evaluation))
+            end
+          end
+
+          # @return [String] the message, with the values of the record in it
+          def said(evaluation)
+            return message unless saying
+
+            text = saying.call(evaluation)
+            text.nil? ? message : Values.show(text)
+          end
+
+          private
+
+          # A warning that somebody passed is not given again until one of its fields changes.
+          def eased?(working) = (rule.lets_old? || rule.warning?) && !working.new? && reads.none? { |key| working.changed?(key) }
+        end
+
+        private
+
+        # @return [Array<Design::Problem>] those of the kind's own parts
+        def own_problems(_table) = []
+
+        def common_problems(table)
+          found = []
+          found << problem("severity", "A validation can `refuse` or `warn`.") unless [nil, *SEVERITIES].include?(@parts["severity"])
+          found << problem("old", "Old records can be checked (`check`) or let be (`let`).") unless [nil, *OLD].include?(@parts["old"])
+          found.concat(formula_problems(table, expecting: nil, part: "saying")) if @parts["saying"]
+          found.concat(formula_problems(table, expecting: :yes_no, part: "when")) if @parts["when"]
+          found
+        end
+
+        # @return [String] ", as long as …" where it holds only under a condition
+        def while_words(table) = @parts["when"] ? " while #{Expression::Words.new(table.scope).of(tree("when"))}" : ""
+
+        # @return [Expression::Formula, nil]
+        def condition(table) = @parts["when"] && compiled(table, part: "when")
+
+        def condition_reads(table) = @parts["when"] ? formula_reads(table, part: "when") : []
+      end
+    end
+  end
+end

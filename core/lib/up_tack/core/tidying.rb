@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    # Clean-ups of texts, put together from steps in a listed order.
+    #
+    #   steps = [{"do" => "trim"}, {"do" => "capitals", "just_so" => ["van", "der"]}]
+    #   Tidying.run("  anna VAN der berg", steps)   # => "Anna van der Berg"
+    module Tidying
+
+      
+
+      module_function
+
+      # @param text [String]
+      # @param steps [Array<Hash>] each with "do" and its settings
+      # @return [String, nil] nil when nothing is left
+      def run(text, steps)
+        tidied = steps.reduce(text) { |so_far, step| Steps.all.fetch(step["do"]).run(so_far, step) }
+        tidied.strip.empty? ? nil : tidied
+      end
+
+      # @param steps [Array<Hash>]
+      # @return [String, nil] what is wrong with them
+      def problem(steps)
+        return "A clean-up needs at least one step." if steps.empty?
+
+        steps.each do |step|
+          known = Steps.all[step["do"]]
+          return "There is no clean-up step “#{step["do"]}”." unless known
+
+          wrong = known.problem(step)
+          return wrong if wrong
+        end
+        nil
+      end
+
+      # @return [String] in words: "trimmed, capitals for each word"
+      def words(steps) = steps.map { |step| Steps.all.fetch(step["do"]).words(step) }.join(", ")
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Values
+      # Understands a number as people type it, by the firm's marks: "1,200.50"
+      # here, "1 200,50" there. Where a mark stands so that the firm's style gives
+      # no number, but more than one was perhaps meant, all readings are told.
+      module NumberText
+        SPACES = /[\u0020\u00a0\u2009\u202f]/
+
+        module_function
+
+        # @param text [String]
+        # @param conventions [Conventions]
+        # @return [BigDecimal, nil, Unreadable] nil for blank
+        def read(text, conventions, field)
+          compact = signless(text.strip, field).tr("−", "-").gsub(SPACES, " ").sub(/\A([+-]) +/, "\\1")
+          return if compact.empty?
+
+          figures = figures(compact, conventions.decimal_mark, conventions.group_mark)
+          return BigDecimal(figures) if figures
+
+          Unreadable.new(code: "not_a_number", message: message(text, compact, conventions))
+        end
+
+        # The field's own unit or currency sign may be typed along, or left out.
+        def signless(text, field)
+          %w[before after].reduce(text) do |rest, part|
+            sign = field&.format.to_h[part].to_s.strip
+            next rest if sign.empty?
+
+            rest.sub((part == "before") ? /\A([+-]?)\s*#{Regexp.escape(sign)}\s*/i : /\s*#{Regexp.escape(sign)}\z/i, (part == "before") ? "\\1" : "")
+          end
+        end
+
+        # Thousands marks are passed over only where they stand between groups of
+        # three: "1,5" must not silently become fifteen.
+        # @return [String, nil] as a program writes it
+        def figures(text, decimal, group)
+          mark = Regexp.escape(decimal)
+          return text.sub(decimal, ".").sub(/\.\z/, "") if text.match?(/\A[+-]?(\d+(#{mark}\d*)?|#{mark}\d+)\z/)
+
+          [group, " "].uniq.each do |between|
+            sign = Regexp.escape(between)
+            return text.delete(between).sub(decimal, ".").sub(/\.\z/, "") if text.match?(/\A[+-]?\d{1,3}(#{sign}\d{3})+(#{mark}\d*)?\z/)
+          end
+          nil
+        end
+
+        def message(text, compact, conventions)
+          readings = readings(compact, conventions)
+          return "#{Plain.quoted(text)} is not a number." if readings.empty?
+          return "#{Plain.quoted(text)} is not written as a number here; type #{readings.first} if that is meant." if readings.one?
+
+          "#{Plain.quoted(text)} could be #{readings.join(" or ")}; type the one that is meant."
+        end
+
+        # What somebody may have meant who writes numbers in another way.
+        def readings(text, conventions)
+          return [] unless text.match?(/\A[+-]?[\d., ]*\d[\d., ]*\z/) && text.length <= 40
+
+          other = (conventions.decimal_mark == ".") ? "," : "."
+          swapped = [".", " "].include?(other) ? figures(text, ".", ",") : figures(text, ",", ".")
+          [swapped, text.count(".,") <= 1 ? text.delete(", .") : nil].compact.uniq.map { |plain| plain.sub(".", conventions.decimal_mark) }
+        end
+      end
+    end
+  end
+end
