@@ -4,7 +4,7 @@ module UpTack
   # The command line, one file a command.
   module Commands
     # @return [Hash{String=>Class}] the commands by name
-    def self.all = {"eval" => Eval}
+    def self.all = {"eval" => Eval, "mask" => Mask}
 
     # @param arguments [Array<String>] the command's name first
     # @return [Integer] the exit status

@@ -17,10 +17,13 @@ module UpTack
 
       # @param field [Core::Design::Field]
       # @return [Proc] from what a column holds, not NULL, to a value
-      def reader(field) = READ.fetch(field.type, AS_IS)
+      def reader(field) = field.bare ? field.bare.method(:dressed) : READ.fetch(field.type, AS_IS)
 
+      # @param field [Core::Design::Field, nil] needed where its separators are left out
       # @return [Object] a value as a column takes it
-      def write(value)
+      def write(value, field = nil)
+        return field.bare.bare(value) if field&.bare && value
+
         case value
         when BigDecimal then value.frac.zero? ? value.to_i : value.to_s("F")
         when Core::DayTime, Date then value.iso8601

@@ -9,12 +9,15 @@ module UpTack
       # @param changes [Array<Core::Save::Change>]
       # @param followed [Hash{Array(String, String)=>Integer}] how many calculated
       #   values of other records became other ones, by table and field
+      # @param passed [Array<Core::Save::Passed>] warnings passed with a reason
+      # @param batch [Batch, nil] the greater change that it is a part of
       # @param workspace [Workspace] of whoever saves
       # @return [Entry]
-      def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {})
+      def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil)
         entry = Entry.create!(
           made_at: workspace.clock.now, person_id: workspace.person.id, person_name: workspace.person.name, way: way, action: action,
           table_id: table.id, record_id: record_id, record_title: title, revision_id: workspace.revision_id,
+          passed: passed.empty? ? nil : JSON.generate(passed.map(&:to_h)), batch_id: batch&.id,
           followed: followed.empty? ? nil : JSON.generate(followed_by_label(workspace.project, followed))
         )
         records = workspace.context.records

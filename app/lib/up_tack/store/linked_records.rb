@@ -60,6 +60,9 @@ module UpTack
       # @return [Array<Integer>]
       def named(table, text) = Naming.new(@plans.fetch(table), @context).exactly(text)
 
+      # @return [Array<Integer>]
+      def having(table, values, regard_case: false) = rows(table).having(values, regard_case: regard_case)
+
       # Reads records in one go.
       # @param ids [Array<Integer>]
       def load(table, ids)

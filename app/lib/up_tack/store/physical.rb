@@ -85,7 +85,18 @@ module UpTack
 
       def change_column(old, new, before, after)
         Retyping.new(@from, @to, new, before, after).run(back: @back) if Retyping.needed?(@from, @to, before, after)
+        write_anew(new, before, after) if before.type == after.type && before.bare&.words != after.bare&.words
         follow_rule(old, new, before, after)
+      end
+
+      # Leaves separators out of what is stored from now on, or puts them in.
+      def write_anew(table, before, after)
+        reader = Cells.reader(before)
+        model = Rows.model(table.key)
+        model.where.not(after.key => nil).pluck(:id, after.key).each do |id, raw|
+          cell = Cells.write(reader.call(raw), after)
+          model.where(id: id).update_all(after.key => cell) unless cell == raw
+        end
       end
 
       # What people typed is set aside when a field begins to be worked out.

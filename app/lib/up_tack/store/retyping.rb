@@ -37,7 +37,7 @@ module UpTack
           original = originals[id]
           kept = original unless original.nil? || turned(original, @new, @old) != value
           kept = turned(value, @old, @new) if kept.nil?
-          model.where(id: id).update_all(@new.key => Cells.write(kept)) unless kept.nil?
+          model.where(id: id).update_all(@new.key => Cells.write(kept, @new)) unless kept.nil?
         end
         restore_lost(originals, current, model)
       end
@@ -79,7 +79,7 @@ module UpTack
         known = current.to_h
         originals.each do |id, value|
           next if known.key?(id) || !turned(value, @new, @old).nil?
-          model.where(id: id).update_all(@new.key => Cells.write(value))
+          model.where(id: id).update_all(@new.key => Cells.write(value, @new))
         end
       end
 

@@ -47,6 +47,13 @@ module UpTack
         rows(@model.where(link => id).where("id > ?", after).order(:id).limit(BATCH), keys)
       end
 
+      # @param values [Hash{String=>Object}] by field key, nil for blank
+      # @param regard_case [Boolean] whether capitals tell texts apart
+      # @return [Array<Integer>] numbers of the records that hold all of them
+      def having(values, regard_case: false)
+        values.reduce(@model.order(:id)) { |scope, (key, value)| scope.where(Same.new(@model, @table.field(key), regard_case).as(value)) }.pluck(:id)
+      end
+
       def count_linked(link, ids) = @model.where(link => ids).count
 
       def count = @model.count
@@ -59,13 +66,14 @@ module UpTack
       end
 
       # @param ids [Array<Integer>, nil] only these; nil for all
+      # @param keys [Array<String>, nil] only these fields; nil for all
       # @yield [Array<Array(Integer, Row)>] in order of number, some thousands at a time
-      def each_batch(ids = nil, &block)
-        return ids.sort.each_slice(500) { |some| block.call(rows(@model.where(id: some).order(:id))) } if ids
+      def each_batch(ids = nil, keys: nil, &block)
+        return ids.sort.each_slice(500) { |some| block.call(rows(@model.where(id: some).order(:id), keys)) } if ids
 
         last = 0
         loop do
-          batch = rows(@model.where("id > ?", last).order(:id).limit(BATCH))
+          batch = rows(@model.where("id > ?", last).order(:id).limit(BATCH), keys)
           block.call(batch) if batch.any?
           break if batch.length < BATCH
 
@@ -103,7 +111,9 @@ module UpTack
         @model.connection.select_rows(scope.select(*columns).to_sql).map { |raw| [raw.first, Row.new(layout, raw)] }
       end
 
-      def cells(values) = values.slice(*@fields.map(&:key)).transform_values { |value| Cells.write(value) }
+      def cells(values)
+        @fields.select { |field| values.key?(field.key) }.to_h { |field| [field.key, Cells.write(values[field.key], field)] }
+      end
     end
   end
 end

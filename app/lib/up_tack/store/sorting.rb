@@ -43,7 +43,7 @@ module UpTack
       def rest(after)
         return column.eq(nil).and(@ids.gt(after.id)) if after.value.nil?
 
-        bound = Arel::Nodes.build_quoted(after.value, column)
+        bound = Arel::Nodes.build_quoted(@field.bare ? Cells.write(after.value, @field) : after.value, column)
         bound = Arel::Nodes::NamedFunction.new("UP_TACK_FOLDED", [bound]) if text?
         beyond = @descending ? key.lt(bound) : key.gt(bound)
         beyond.or(key.eq(bound).and(@ids.gt(after.id))).or(column.eq(nil))

@@ -5,7 +5,7 @@ module UpTack
     # The tables that Up Tack needs for itself, all named up_tack_…. Steps are
     # only ever added at the end; a file of an older version runs those it lacks.
     module SystemTables
-      STEPS = %i[people revisions change_log followed].freeze
+      STEPS = %i[people revisions change_log followed typing].freeze
 
       module_function
 
@@ -69,6 +69,46 @@ module UpTack
 
       # What became another value elsewhere by the same save.
       def followed(connection) = connection.add_column("up_tack_entries", "followed", :text)
+
+      # Passed warnings, changes of many records at once, suggestions that somebody
+      # ignored, and notices with the hours at which they were due.
+      def typing(connection)
+        connection.add_column("up_tack_entries", "passed", :text)
+        connection.add_column("up_tack_entries", "batch_id", :bigint)
+        connection.add_index("up_tack_entries", "batch_id")
+        connection.create_table("up_tack_batches") do |t|
+          t.datetime "made_at", null: false
+          t.bigint "person_id"
+          t.text "person_name", null: false
+          t.text "table_id", null: false
+          t.text "summary", null: false
+          t.bigint "undoes_id"
+        end
+        append_only(connection, "up_tack_batches", "change log")
+        connection.create_table("up_tack_ignored") do |t|
+          t.text "table_id", null: false
+          t.text "field_id", null: false
+          t.bigint "record_id", null: false
+          t.text "value", null: false
+          t.text "person_name", null: false
+          t.datetime "made_at", null: false
+        end
+        connection.add_index("up_tack_ignored", %w[table_id field_id record_id], unique: true)
+        connection.create_table("up_tack_notices") do |t|
+          t.datetime "made_at", null: false
+          t.text "table_id", null: false
+          t.bigint "person_id", null: false
+          t.text "subject", null: false
+          t.text "body", null: false
+          t.text "path", null: false
+          t.datetime "read_at"
+        end
+        connection.create_table("up_tack_checks") do |t|
+          t.text "table_id", null: false
+          t.datetime "done_at", null: false
+        end
+        connection.add_index("up_tack_checks", "table_id", unique: true)
+      end
 
       # Lets rows be added and nothing else, whichever program asks. The third
       # trigger is for INSERT OR REPLACE, which deletes without firing the second.

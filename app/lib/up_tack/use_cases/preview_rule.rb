@@ -26,7 +26,9 @@ module UpTack
       Preview = Struct.new(:problems, :warnings, :tack, :sentence, :fleeting, :pieces, :looked, :opening, :counts, :looked_at, :total, :examples, keyword_init: true)
 
       # Verdicts, those that deserve a look first.
-      ORDER = %w[refused failed unjudged blank changes differs same passed].freeze
+      ORDER = %w[refused failed locked unjudged blank changes differs same passed].freeze
+      # Seconds between two interim results.
+      INTERIM = 0.3
 
       def initialize(workspace)
         @workspace = workspace
@@ -36,9 +38,11 @@ module UpTack
       # @param plain [Hash] a rule as a design has it; with the id of one that exists it stands for that
       # @param look_at [Integer, nil] a record whose example is wanted in any case
       # @param all [Boolean] whether to look at every record, however long it takes
+      # @yield [Preview] what it has so far, every now and then
       # @return [Preview]
-      def call(table:, plain:, look_at: nil, all: false)
+      def call(table:, plain:, look_at: nil, all: false, &interim)
         @table = table
+        @interim = interim
         @patience = all ? LONG_PATIENCE : PATIENCE
         design = @workspace.table(table)
         changed = Core::Design::Changes::PinRule.new(table: table, rule: plain).apply(@workspace.project).table(design.key)
@@ -51,39 +55,42 @@ module UpTack
       private
 
       def survey(design, rule, look_at)
-        sight = Sight.for(design, rule, @workspace)
-        counts = Hash.new(0)
-        examples = Hash.new { |hash, verdict| hash[verdict] = [] }
-        rows = Store::Rows.new(@workspace.table(design.key))
-        looked_at = until_tired(rows, sight) do |id, values|
-          verdict = sight.verdict(id, values)
-          counts[verdict] += 1
-          examples[verdict] << [id, values] if examples[verdict].length < EXAMPLES
-        end
+        sight = Sights.for(design, rule, @workspace)
+        @rows = Store::Rows.new(@workspace.table(design.key))
+        @total = @rows.count
+        @counts = Hash.new(0)
+        @examples = Hash.new { |hash, verdict| hash[verdict] = [] }
+        made = ->(looked_at) { result(design, rule, sight, look_at, looked_at) }
+        sight.begin(@rows)
+        made.call(until_tired(sight, made) { |id, values| count(sight.verdict(id, values), id) })
+      end
+
+      def count(verdict, id)
+        @counts[verdict] += 1
+        @examples[verdict] << id if @examples[verdict].length < EXAMPLES
+      end
+
+      def result(design, rule, sight, look_at, looked_at)
         Preview.new(
           problems: [], warnings: sight.warnings, tack: rule.tack(design), sentence: rule.sentence(design), opening: sight.opening,
-          fleeting: sight.fleeting, pieces: pieces(rule.to_plain), looked: looked(rows, sight, look_at),
-          counts: counts, looked_at: looked_at, total: rows.count,
-          examples: telling(examples).map { |id, values| example(id, values, sight) }
+          fleeting: sight.fleeting, pieces: pieces(rule.to_plain), looked: look_at && shown([look_at], sight).first,
+          counts: @counts.dup, looked_at: looked_at, total: @total, examples: shown(telling, sight)
         )
       end
 
       # The worst first, some of each verdict; where there is room, more of what is well.
-      def telling(examples)
-        all = ORDER.flat_map { |verdict| examples[verdict] }
-        some = ORDER.flat_map { |verdict| examples[verdict].first(OF_EACH) }.first(EXAMPLES)
+      def telling
+        all = ORDER.flat_map { |verdict| @examples[verdict] }
+        some = ORDER.flat_map { |verdict| @examples[verdict].first(OF_EACH) }.first(EXAMPLES)
         chosen = (some + (all - some).reverse).first(EXAMPLES)
         all.select { |each| chosen.include?(each) }
       end
 
-      def looked(rows, sight, id)
-        values = id && rows.find(id) or return
-        sight.prepare([[id, values]])
-        example(id, values, sight)
-      end
-
-      def example(id, values, sight)
-        {id: id, title: Titles.of(@workspace.table(@table), id, values, @workspace.context), **sight.of(id, values)}
+      def shown(ids, sight)
+        found = @rows.find_all(ids).to_a
+        sight.prepare(found)
+        context = @workspace.context
+        found.map { |id, values| {id: id, title: Titles.of(@workspace.table(@table), id, values, context), **sight.of(id, values)} }
       end
 
       def pieces(plain)
@@ -92,19 +99,26 @@ module UpTack
       end
 
       # @return [Integer] how many records were looked at before patience ran out
-      def until_tired(rows, sight)
-        ending = Process.clock_gettime(Process::CLOCK_MONOTONIC) + @patience
-        count = 0
-        rows.each_batch do |batch|
+      def until_tired(sight, made)
+        ending = now + @patience
+        due = now + INTERIM
+        looked_at = 0
+        @rows.each_batch(keys: sight.columns) do |batch|
           sight.prepare(batch)
           batch.each do |id, values|
             yield id, values
-            count += 1
-            return count if (count % 50).zero? && Process.clock_gettime(Process::CLOCK_MONOTONIC) > ending
+            looked_at += 1
+            return looked_at if (looked_at % 50).zero? && now > ending
           end
+          next unless @interim && now > due
+
+          @interim.call(made.call(looked_at))
+          due = now + INTERIM
         end
-        count
+        looked_at
       end
+
+      def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     end
   end
 end

@@ -6,9 +6,11 @@ module UpTack
     class SaveRecord
       # @param workspace [Workspace]
       # @param way [String] how it comes in, for the change log
-      def initialize(workspace, way: "form")
+      # @param batch [Store::Batch, nil] the greater change that it is a part of
+      def initialize(workspace, way: "form", batch: nil)
         @workspace = workspace
         @way = way
+        @batch = batch
       end
 
       # @param table [String] key of the table
@@ -16,10 +18,11 @@ module UpTack
       # @param id [Integer, nil] nil for a new record
       # @param version [Integer, nil] the version that the person saw; nil passes
       #   over what others did meanwhile
+      # @param more [Hash] what a Core::Save::Draft takes besides, such as reasons:
       # @return [Answer]
       # @raise [Store::NotFound]
       # @raise [Core::Design::Invalid] for a field that the table does not have
-      def call(table:, typed:, id: nil, version: nil)
+      def call(table:, typed:, id: nil, version: nil, **more)
         @workspace.write do
           plan = @workspace.plan(table)
           rows = Store::Rows.new(plan.table)
@@ -28,7 +31,7 @@ module UpTack
           theirs = (stored && version) ? Store::ChangeLog.since(plan.table, id, version) : []
           next Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
 
-          outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id), @workspace.context)
+          outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id, **more), @workspace.context)
           outcome.saved? ? written(plan.table, rows, stored, outcome) : Answer.new(state: :refused, record: stored, outcome: outcome)
         end
       end
@@ -48,7 +51,7 @@ module UpTack
       def log(table, id, stored, outcome, followed)
         Store::ChangeLog.add(
           table: table, record_id: id, action: stored ? "update" : "create", changes: outcome.changes, followed: followed,
-          workspace: @workspace, way: @way, title: Titles.of(table, id, outcome.values)
+          workspace: @workspace, way: @way, title: Titles.of(table, id, outcome.values), passed: outcome.passed, batch: @batch
         )
       end
     end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Sights
+      # Which records hold a choice, or a link, that does not belong.
+      class NarrowSight < Sight
+        # @return [String] "refused", "passed" or "blank"
+        def verdict(id, values)
+          value = values[@field.key]
+          return "blank" if value.nil?
+
+          @rule.belongs?(value, evaluation(id, values)) ? "passed" : "refused"
+        end
+
+        # @return [Hash] verdict:, stored:, result: and how:
+        def of(id, values)
+          {verdict: verdict(id, values), stored: shown(values[@field.key]), result: nil, how: @rule.formula&.with_values(evaluation(id, values)) || parent(values)}
+        end
+
+        private
+
+        def parent(values) = @rule.by && "#{@design.field(@rule.by).label} #{@design.field(@rule.by).show(values[@rule.by])}"
+      end
+    end
+  end
+end
