@@ -63,13 +63,18 @@ module UpTack
       # @return [Array<Integer>]
       def having(table, values, regard_case: false) = rows(table).having(values, regard_case: regard_case)
 
+      # @return [Integer] linked records that it holds
+      def held = @found.sum { |_, known| known.length } + @linked.sum { |_, known| known.length }
+
       # Reads records in one go.
       # @param ids [Array<Integer>]
       def load(table, ids)
-        missing = ids.uniq - @found[table].keys
+        known = @found[table]
+        missing = ids.uniq.reject { |id| known.key?(id) }
         return if missing.empty?
 
-        @found[table].merge!(missing.to_h { |id| [id, nil] }, rows(table).find_all(missing))
+        missing.each { |id| known[id] = nil }
+        rows(table).some(missing).each { |id, row| known[id] = row }
       end
 
       # Reads all that link to some records in one go, unless they are too many.

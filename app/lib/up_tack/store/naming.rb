@@ -14,64 +14,48 @@ module UpTack
       def initialize(plan, context)
         @table = plan.table
         @context = context
+        @index = NameIndex.of(plan, context)
       end
 
       # @return [Array<Integer>] records of exactly this name, capitals aside
-      def exactly(text)
-        wanted = Core::Expression::Text.folded(text)
-        titles.select { |_, title| Core::Expression::Text.folded(title) == wanted }.map(&:first)
-      end
+      def exactly(text) = @index.exactly(Core::Expression::Text.folded(text))
 
       # Records that have all the words typed somewhere in their name, or in what
       # is shown beside it; names that begin so come first.
       # @param text [String]
+      # @yield [id] whether a record may be among them; all of them without a block
       # @return [Array<Match>]
-      def like(text, limit: 20)
+      def like(text, limit: 20, &belongs)
         words = Core::Expression::Text.folded(text).split
-        found = []
-        Rows.new(@table).each do |id, row|
-          title = title_of(id, row)
-          folded = Core::Expression::Text.folded(title)
-          rank = rank(folded, words) || beside_rank(folded, row, words)
-          found << [rank, folded, id, row, title] if rank
-        end
-        found.min_by(limit) { |rank, folded, id, *| [rank, folded, id] }.map { |_, _, id, row, title| Match.new(id: id, title: title, details: details(row)) }
+        found = ranked(words, limit, belongs).first(limit)
+        values = Rows.new(@table).find_all(found.map(&:id))
+        found.filter_map { |name| Match.new(id: name.id, title: name.title, details: details(values[name.id])) if values[name.id] }
       end
 
       private
 
-      def titles
-        found = []
-        Rows.new(@table).each { |id, row| found << [id, title_of(id, row)] }
-        found
-      end
-
-      def title_of(id, row) = UseCases::Titles.of(@table, id, row, @context)
-
-      def rank(folded, words)
-        return 0 if words.empty? || folded.start_with?(words.join(" "))
-        return 1 if words.all? { |word| folded.match?(/(?<![[:alnum:]])#{Regexp.escape(word)}/) }
-
-        2 if words.all? { |word| folded.include?(word) }
-      end
-
-      # Words that are not all in the name may stand beside it.
-      def beside_rank(folded, row, words)
-        texts = [folded, *shown(row).map { |text| Core::Expression::Text.folded(text) }]
-        3 if words.all? { |word| texts.any? { |text| text.include?(word) } }
-      end
-
-      def details(row) = shown(row).first(DETAILS)
-
-      def shown(row)
-        beside.filter_map do |field|
-          text = field.show(row[field.key], @context.records)
-          text unless text.empty?
+      # The names are in their order, so that each rank is in order as well.
+      def ranked(words, limit, belongs)
+        ranks = Array.new(4) { [] }
+        keep = ->(rank, name) { ranks[rank] << name if ranks[rank].length < limit && (belongs.nil? || belongs.call(name.id)) }
+        whole = words.join(" ")
+        @index.each_beginning(whole) do |name|
+          keep.call(0, name)
+          return ranks.first if ranks.first.length == limit
         end
+        starts = words.map { |word| /(?<![[:alnum:]])#{Regexp.escape(word)}/ }
+        @index.each_with(words) { |name| keep.call(rank(name, words, starts), name) unless name.folded.start_with?(whole) }
+        ranks.flatten
       end
 
-      def beside
-        @beside ||= @table.kept_fields.reject { |field| field == @table.title_field || @table.worked_out?(field.key) || %w[long_text yes_no].include?(field.type) }.first(DETAILS + 2)
+      def rank(name, words, starts)
+        return 3 unless words.all? { |word| name.folded.include?(word) }
+
+        starts.all? { |start| name.folded.match?(start) } ? 1 : 2
+      end
+
+      def details(values)
+        @index.beside.filter_map { |field| field.show(values[field.key], @context.records) unless values[field.key].nil? }.first(DETAILS)
       end
     end
   end

@@ -38,6 +38,9 @@ module UpTack
         ids.filter_map { |id| found[id] && [id, found[id].to_h] }.to_h
       end
 
+      # @return [Array<Array(Integer, Row)>] those that exist, in no order
+      def some(ids) = ids.each_slice(1_000).flat_map { |some| rows(@model.where(id: some)) }
+
       # @return [Array<Array(Integer, Row)>] the records whose link points to one of some others
       def linked(link, ids) = rows(@model.where(link => ids).order(:id))
 

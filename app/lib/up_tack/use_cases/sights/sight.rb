@@ -5,6 +5,9 @@ module UpTack
     module Sights
       # What the ways of looking have in common.
       class Sight
+        # Linked records held while batches are gone through.
+        MOST_HELD = 60_000
+
         def initialize(design, rule, workspace)
           @design = design
           @plain_rule = rule
@@ -29,7 +32,7 @@ module UpTack
         def prepare(batch)
           return if ways.empty?
 
-          @context = @workspace.context
+          @context = @workspace.context if @context.records.held > MOST_HELD
           Upkeep::Preload.new(ways, @context.records).for(batch)
         end
 

@@ -1,0 +1,124 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # The names of all records of one table, held in memory in the order in which
+    # they are read, so that typing one finds it at once among many thousands.
+    # Kept up by the change log: what was saved since is read again.
+    class NameIndex
+      # One record. folded:: its name as formulas compare it; all:: the same with
+      #   what stands beside it, a line each
+      Name = Struct.new(:id, :title, :folded, :all)
+      # Tables remembered.
+      MOST = 12
+      # Saves since the last look beyond which everything is read again.
+      MOST_SAVES = 500
+
+      @mutex = Mutex.new
+      @known = {}
+
+      class << self
+        # @param plan [Core::Save::Plan]
+        # @param context [Core::Save::Context]
+        # @return [NameIndex] up to date
+        def of(plan, context)
+          return new(plan, context) unless lasting?(plan.table)
+
+          key = [Database.path, Workspace.compiled.revision_id, plan.table.id, plan.object_id]
+          @mutex.synchronize do
+            index = @known.delete(key) || new(plan, context)
+            @known[key] = index
+            @known.shift while @known.length > MOST
+            index.catch_up(context)
+          end
+        end
+
+        # Names that are worked out when they are read may change by themselves.
+        def lasting?(table) = table.title_field.nil? || table.kept?(table.title_field.key)
+      end
+
+      # @return [Array<Name>] in the order of their names
+      attr_reader :names
+
+      def initialize(plan, context)
+        @table = plan.table
+        @seen = Entry.maximum(:id).to_i
+        read_all(context)
+      end
+
+      # @return [Array<Integer>] records of exactly this name, capitals aside
+      def exactly(folded)
+        from = names.bsearch_index { |name| name.folded >= folded } || names.length
+        names[from..].take_while { |name| name.folded == folded }.map(&:id).sort
+      end
+
+      # @param words [Array<String>] folded
+      # @yield [Name] each record that has all of them somewhere, in order
+      def each_with(words)
+        rarest, *others = words.sort_by { |word| -word.length }
+        return names.each { |name| yield name } unless rarest
+
+        @texts ||= names.map(&:all)
+        @texts.each_with_index do |text, index|
+          yield names[index] if text.include?(rarest) && others.all? { |word| text.include?(word) }
+        end
+      end
+
+      # @param text [String] folded
+      # @yield [Name] each record whose name begins so, in order
+      def each_beginning(text)
+        from = names.bsearch_index { |name| name.folded >= text } || names.length
+        while from < names.length && names[from].folded.start_with?(text)
+          yield names[from]
+          from += 1
+        end
+      end
+
+      # Reads again what was saved since.
+      # @return [self]
+      def catch_up(context)
+        saves = Entry.where("id > ?", @seen).limit(MOST_SAVES + 1).pluck(:id, :table_id, :record_id, :followed)
+        return self if saves.empty?
+
+        own, others = saves.partition { |_, table_id, _, _| table_id == @table.id }
+        elsewhere = others.any? { |_, table_id, _, _| linked_tables.include?(table_id) } || saves.any? { |*, followed| followed }
+        (saves.length > MOST_SAVES || elsewhere) ? read_all(context) : read_some(own.map { |_, _, id, _| id }.uniq, context)
+        @seen = Entry.maximum(:id)
+        @texts = nil
+        self
+      end
+
+      # @return [Array<Core::Design::Field>] whose values stand beside a name
+      def beside
+        @beside ||= @table.kept_fields.reject { |field| field == @table.title_field || @table.worked_out?(field.key) || %w[long_text yes_no].include?(field.type) }.first(Naming::DETAILS + 2)
+      end
+
+      private
+
+      def linked_tables = @linked_tables ||= beside.select(&:link?).map { |field| @table.neighbours.tables.fetch(field.target).id }
+
+      def read_all(context)
+        found = []
+        Rows.new(@table).each_batch do |batch|
+          beside.select(&:link?).each { |field| context.records.load(field.target, batch.filter_map { |_, row| row[field.key] }) }
+          batch.each { |id, row| found << name(id, row, context) }
+        end
+        @names = found.sort_by! { |name| [name.folded, name.id] }
+      end
+
+      def read_some(ids, context)
+        fresh = Rows.new(@table).find_all(ids).map { |id, row| name(id, row, context) }
+        kept = @names.reject { |name| ids.include?(name.id) }
+        fresh.each { |each| kept.insert(kept.bsearch_index { |name| ([name.folded, name.id] <=> [each.folded, each.id]) >= 0 } || kept.length, each) }
+        @names = kept
+      end
+
+      def name(id, row, context)
+        title = UseCases::Titles.of(@table, id, row, context)
+        others = beside.filter_map { |field| field.show(row[field.key], context.records) unless row[field.key].nil? }
+        folded = Core::Expression::Text.folded([title, *others].join("\n"))
+        Name.new(id, title, folded[/\A[^\n]*/], folded)
+      end
+    end
+  end
+end
