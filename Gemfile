@@ -19,6 +19,9 @@ gem "sinatra", "~> 4.2"
 gem "rack", "~> 3.2"
 gem "puma", "~> 8.0"
 
+# schedule
+gem "rufus-scheduler", "~> 3.9"
+
 group :test do
   gem "rspec", "~> 3.13"
   gem "rack-test", "~> 2.3"

@@ -87,6 +87,7 @@ configuration = Puma::Configuration.new do |config|
   config.app UpTack::Web::Application
   config.quiet
 end
+UpTack::Schedule.start
 launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr))
 # Said only once it listens and hears signals.
 launcher.events.after_booted do

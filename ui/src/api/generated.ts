@@ -187,6 +187,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables/{table}/rules/effect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The same as a preview of all records, as it comes: each line is a Preview with more records looked at. */
+        post: operations["streamEffect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/rules/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** How many old records are still let be by each rule that lets them. */
+        get: operations["countOpen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables/{table}/rules/{rule}": {
         parameters: {
             query?: never;
@@ -288,6 +328,287 @@ export interface paths {
         get: operations["findMatches"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/fields/{field}/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                /** @description Key of the field. */
+                field: components["parameters"]["field"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Records that a link of a draft can point to, by words of their names. */
+        post: operations["findCandidates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/suggestions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** Texts that the table's clean-ups would change. */
+        get: operations["listSuggestions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/suggestions/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take suggestions over, through the rules, as one change. */
+        post: operations["acceptSuggestions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/suggestions/ignore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put suggestions aside until the text is another one. */
+        post: operations["ignoreSuggestions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/suggestions/ignored": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Suggest again what was put aside. */
+        delete: operations["forgetIgnored"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/history/batches/{batch}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take back a change of many records. */
+        post: operations["undoBatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/masks/ready-made": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Masks to start from. */
+        get: operations["listReadyMadeMasks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/masks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A mask from its text, from pieces or by example, and what it makes of a text. */
+        post: operations["readMask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tidying": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The clean-up steps that there are. */
+        get: operations["listTidyingSteps"];
+        put?: never;
+        /** What clean-up steps make of a text. */
+        post: operations["tryTidying"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formats": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a reading format makes of some values. */
+        post: operations["tryFormat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lists of choices that several fields use. */
+        get: operations["listLists"];
+        put?: never;
+        /** Make a list. */
+        post: operations["addList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lists/{list}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a list. */
+        put: operations["changeList"];
+        post?: never;
+        /** Delete a list that no field uses. */
+        delete: operations["removeList"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Notices to people, the newest first. */
+        get: operations["listNotices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox/{id}/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Mark a notice as read. */
+        put: operations["readNotice"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make the checks that are due, without waiting for the schedule. */
+        post: operations["checkNow"];
         delete?: never;
         options?: never;
         head?: never;
@@ -619,6 +940,111 @@ export interface components {
             field?: string;
             list?: components["schemas"]["TestValue"][];
         };
+        Match: {
+            id: number;
+            title: string;
+            details: string[];
+        };
+        Picked: {
+            /** @description Those meant; null for all there are. */
+            picked?: {
+                id: number;
+                field: string;
+                before: string;
+            }[] | null;
+        };
+        Review: {
+            /** @enum {string} */
+            every: "hour" | "day" | "week";
+            weekday?: number;
+            hour?: number;
+            person: number;
+        };
+        Format: {
+            /** @description After Unicode CLDR. */
+            pattern?: string;
+            group?: boolean;
+            before?: string;
+            after?: string;
+            yes?: string;
+            no?: string;
+            blank?: string;
+        };
+        TidyStep: {
+            do: string;
+            just_so?: string[];
+            prefixes?: string[];
+            kinds?: string[];
+            also?: string;
+            from?: string;
+            to?: string;
+        };
+        MaskPiece: {
+            text?: string;
+            class?: string;
+            least?: number;
+            most?: number;
+            optional?: components["schemas"]["MaskPiece"][];
+        };
+        /** @description What a mask library needs to follow the mask key by key. */
+        CompiledMask: {
+            patterns: string[];
+            tails: string[];
+            classes: {
+                [key: string]: string;
+            };
+            turn: string | null;
+            passed_over: string;
+            longest: number;
+        };
+        ReadMask: {
+            mask: string;
+            words: string | null;
+            sample: string | null;
+            pieces: components["schemas"]["MaskPiece"][];
+            problem: components["schemas"]["Mistake"] | null;
+            fit: {
+                text: string;
+                complete: boolean;
+                message: string | null;
+            } | null;
+            /** @description The same without its separators. */
+            stored: string | null;
+            readings: {
+                mask: string;
+                words: string;
+                sample: string;
+            }[];
+            compiled: components["schemas"]["CompiledMask"] | null;
+        };
+        ListParts: {
+            name: string;
+            values: string[];
+            retired?: string[];
+        };
+        ChoiceList: {
+            id: string;
+            name: string;
+            values: string[];
+            retired: string[];
+            users: {
+                table: string;
+                field: string;
+                label: string;
+            }[];
+        };
+        Notice: {
+            id: number;
+            /** Format: date-time */
+            made_at: string;
+            at_text: string;
+            day_text: string;
+            to: string;
+            subject: string;
+            body: string;
+            path: string;
+            read: boolean;
+        };
         Filter: {
             id: string;
             name: string;
@@ -665,6 +1091,7 @@ export interface components {
             title: string | null;
             /** @description The same, or the first text where none was picked. */
             title_field: string | null;
+            review: components["schemas"]["Review"] | null;
             filters: components["schemas"]["Filter"][];
             key: string;
             label: string;
@@ -685,6 +1112,11 @@ export interface components {
             kind: string;
             decimals: number | null;
             choices: string[];
+            retired: string[];
+            /** @description The project's list that it uses. */
+            list: string | null;
+            format: components["schemas"]["Format"];
+            mask: components["schemas"]["CompiledMask"] | null;
             note: string | null;
             /** @description The table that a link points to. */
             target: string | null;
@@ -703,6 +1135,9 @@ export interface components {
             type?: string;
             decimals?: number | null;
             choices?: string[];
+            retired?: string[];
+            list?: string | null;
+            format?: components["schemas"]["Format"];
             note?: string | null;
             target?: string | null;
             on_delete?: string | null;
@@ -734,6 +1169,10 @@ export interface components {
             keeping: string | null;
             /** @description What makes a calculated field change by itself. */
             fleeting: string[];
+            parts: components["schemas"]["RuleParts"];
+            /** @description Whether old records are only checked when one of its fields changes. */
+            lets_old: boolean;
+            warning: boolean;
             /** @description What a clerk is told when the builder wrote no message. */
             usual_message: string | null;
         };
@@ -747,6 +1186,44 @@ export interface components {
             formula?: string | null;
             message?: string | null;
             keeping?: string | null;
+            /** @description A formula that gives the message, with values in it. */
+            saying?: string | null;
+            /** @description refuse or warn */
+            severity?: string | null;
+            /** @description check or let */
+            old?: string | null;
+            /** @description A condition under which alone it holds. */
+            when?: string | null;
+            low?: string | null;
+            high?: string | null;
+            least?: number | null;
+            most?: number | null;
+            values?: string[] | null;
+            mask?: string | null;
+            /** @description refuse or clear */
+            half?: string | null;
+            /** @description keep or drop */
+            separators?: string | null;
+            steps?: components["schemas"]["TidyStep"][] | null;
+            /** @description save or suggest */
+            mode?: string | null;
+            /** @description The choice on which another depends. */
+            by?: string | null;
+            map?: {
+                [key: string]: string[];
+            } | null;
+            /** @description clear, keep or refuse */
+            otherwise?: string | null;
+            /** @description Fields together with which it is unique. */
+            with?: string[] | null;
+            /** @description Whether capitals tell texts apart. */
+            case?: boolean | null;
+            /** @description apart or equal */
+            blanks?: string | null;
+            target?: string | null;
+            target_field?: string | null;
+            locked?: string[] | null;
+            except_role?: string | null;
         };
         Mistake: {
             part: string | null;
@@ -776,7 +1253,7 @@ export interface components {
             id: number;
             title: string;
             /** @enum {string} */
-            verdict: "refused" | "failed" | "unjudged" | "blank" | "changes" | "differs" | "same" | "passed";
+            verdict: "refused" | "failed" | "locked" | "unjudged" | "blank" | "changes" | "differs" | "same" | "passed";
             stored: string;
             result: string | null;
             how: string | null;
@@ -802,8 +1279,16 @@ export interface components {
             id?: number | null;
             /** @description The version that the person saw. */
             version?: number | null;
+            /** @description By rule, why a warning is passed. */
+            reasons?: {
+                [key: string]: string;
+            };
+            /** @description form or grid where a page of the interface saves; by program without it. */
+            way?: string;
         };
         Message: {
+            /** @description Whether it is a warning, which a reason passes. */
+            passable: boolean;
             code: string;
             rule: string | null;
             field: string;
@@ -814,6 +1299,10 @@ export interface components {
             would_save: boolean;
             fields: {
                 [key: string]: {
+                    /** @description The value as one would type it. */
+                    edit: string;
+                    /** @description Those that it can take now, for a choice. */
+                    choices: string[] | null;
                     value: components["schemas"]["Scalar"];
                     text: string;
                     /** @enum {string} */
@@ -824,6 +1313,8 @@ export interface components {
                 };
             };
             messages: components["schemas"]["Message"][];
+            /** @description Fields whose typed value a rule replaced. */
+            overtaken: string[];
             steps: components["schemas"]["Step"][];
             /** @description For a trial, the day and hour at the firm by which it was worked out. */
             clock?: string;
@@ -856,6 +1347,18 @@ export interface components {
             title: string;
             /** @description Whether its table is still there. */
             exists: boolean;
+            /** @description The change of many records that it is a part of. */
+            batch: {
+                id: number;
+                summary: string;
+                records: number;
+                undone: boolean;
+            } | null;
+            /** @description Warnings that were passed. */
+            passed: {
+                message: string;
+                reason: string;
+            }[];
             /** @description Calculated values of other records that became other ones by the same save. */
             followed: {
                 table: string;
@@ -922,6 +1425,26 @@ export interface components {
                 "application/json": {
                     summary: string | null;
                 };
+            };
+        };
+        /** @description How many. */
+        Ignored: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    ignored: number;
+                };
+            };
+        };
+        /** @description All lists. */
+        Lists: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["ChoiceList"][];
             };
         };
         /** @description Work that goes on in the background. */
@@ -1085,6 +1608,7 @@ export interface operations {
                     note?: string;
                     /** @description Key of the field by which people know a record. */
                     title?: string | null;
+                    review?: components["schemas"]["Review"] | null;
                 };
             };
         };
@@ -1272,6 +1796,62 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preview"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    streamEffect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RuleParts"] & {
+                    look_at?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Previews, one a line. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    countOpen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Counts, by rule. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: number;
+                    };
                 };
             };
             default: components["responses"]["Problem"];
@@ -1520,11 +2100,470 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    "application/json": components["schemas"]["Match"][];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    findCandidates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                /** @description Key of the field. */
+                field: components["parameters"]["field"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    typed?: {
+                        [key: string]: components["schemas"]["Scalar"];
+                    };
+                    id?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description The best matches first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Match"][];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listSuggestions: {
+        parameters: {
+            query?: {
+                /** @description How many to leave out. */
+                offset?: number;
+            };
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page of them. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
                     "application/json": {
-                        id: number;
-                        title: string;
-                        details: string[];
+                        suggestions: {
+                            id: number;
+                            title: string;
+                            field: string;
+                            label: string;
+                            before: string;
+                            after: string;
+                        }[];
+                        count: number;
+                        /** @description Whether the table has any clean-up. */
+                        rules: boolean;
+                        ignored: number;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    acceptSuggestions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Picked"];
+            };
+        };
+        responses: {
+            /** @description What was done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        saved: number;
+                        /** @description How many were refused or had changed. */
+                        left: number;
+                        batch: number | null;
+                        refused: {
+                            id: number;
+                            title: string;
+                            message: string;
+                        }[];
+                    };
+                };
+            };
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    ignoreSuggestions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Picked"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Ignored"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    forgetIgnored: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Ignored"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    undoBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        undone: number;
+                        left: number;
+                    };
+                };
+            };
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listReadyMadeMasks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The masks. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        name: string;
+                        mask: string;
+                        words: string;
+                        sample: string;
                     }[];
+                };
+            };
+        };
+    };
+    readMask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    mask?: string;
+                    pieces?: components["schemas"]["MaskPiece"][];
+                    example?: string;
+                    text?: string;
+                    bare?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description The mask. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadMask"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listTidyingSteps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The steps. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        key: string;
+                        label: string;
+                        example: string;
+                        settings: {
+                            name: string;
+                            shape: string;
+                        }[];
+                    }[];
+                };
+            };
+        };
+    };
+    tryTidying: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    steps: components["schemas"]["TidyStep"][];
+                    text?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Before and after. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        problem: string | null;
+                        words: string | null;
+                        before: string | null;
+                        after: string | null;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    tryFormat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    type: string;
+                    decimals?: number | null;
+                    format?: components["schemas"]["Format"];
+                };
+            };
+        };
+        responses: {
+            /** @description Examples. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        problem: string | null;
+                        examples: string[];
+                        ready_made: {
+                            pattern: string;
+                            text: string;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listLists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Lists"];
+        };
+    };
+    addList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListParts"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Lists"];
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    changeList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListParts"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Lists"];
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    removeList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Lists"];
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listNotices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The notices. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Notice"][];
+                };
+            };
+        };
+    };
+    readNotice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The notice. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Notice"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    checkNow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How many notices were made. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        sent: number;
+                    };
                 };
             };
             default: components["responses"]["Problem"];
@@ -1758,6 +2797,8 @@ export interface operations {
             query?: {
                 table?: string;
                 record?: number;
+                /** @description The change of many records whose entries are wanted, one by one. */
+                batch?: number;
                 /** @description Number of the last entry of the page before. */
                 before?: number;
             };

@@ -13,15 +13,16 @@ module UpTack
       # @param id [Integer, nil] the record that is edited; nil for a new one
       # @param copy_of [Integer, nil] a record whose values a new one begins with
       # @param trace [Boolean]
+      # @param reasons [Hash{String=>String}] by rule, why warnings are passed
       # @return [Answer] :saved or :refused, for "would be"
       # @raise [Store::NotFound, Core::Design::Invalid]
-      def call(table:, typed:, id: nil, copy_of: nil, trace: false)
+      def call(table:, typed:, id: nil, copy_of: nil, trace: false, reasons: {})
         plan = @workspace.plan(table)
         Fields.check(plan.table, typed)
         find = FindRecord.new(@workspace)
         stored = id && find.call(table: table, id: id)
         typed = copied(plan.table, find.call(table: table, id: copy_of)).merge(typed) if copy_of
-        outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id), @workspace.context, trace: trace)
+        outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id, reasons: reasons, live: true), @workspace.context, trace: trace)
         Answer.new(state: outcome.saved? ? :saved : :refused, record: stored, outcome: outcome)
       end
 

@@ -20,6 +20,7 @@ module UpTack
           to = change.apply(from)
           next from if to.to_plain == from.to_plain
 
+          ChoicesInUse.new(@workspace).check(from, to)
           Store::Physical.new(from, to).follow
           keep(to, from, action: "change", summary: change.summary)
         end

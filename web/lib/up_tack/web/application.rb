@@ -21,7 +21,7 @@ module UpTack
       set :host_authorization, {permitted_hosts: %w[127.0.0.1 localhost ::1].include?(host) ? [".localhost", "localhost", "127.0.0.1", "::1", "example.org"] : []}
 
       helpers Requests, Responses, Background
-      register Problems, Routes::Session, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Filters, Routes::Formulas, Routes::Records, Routes::History, Routes::Design, Routes::Jobs, Routes::Help
+      register Problems, Routes::Session, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Filters, Routes::Formulas, Routes::Records, Routes::History, Routes::Design, Routes::Jobs, Routes::Masks, Routes::Tidy, Routes::Lists, Routes::Outbox, Routes::Help
 
       before do
         problem(403, "foreign_page", "Another site's page may not write here.") if written_from_elsewhere?

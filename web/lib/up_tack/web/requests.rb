@@ -48,7 +48,7 @@ module UpTack
           case value
           when String then value.valid_encoding? && !value.include?("\u0000") && value.length <= 20_000
           when Array then value.length <= 2_000 && value.all?(&sound)
-          when Hash then false
+          when Hash then value.length <= 2_000 && value.keys.all?(&sound) && value.values.all?(&sound)
           else true
           end
         end
@@ -64,6 +64,17 @@ module UpTack
 
         given
       end
+
+      # @return [Hash{String=>String}] by rule, why warnings are passed
+      def reasons
+        given = sent["reasons"] || {}
+        raise Malformed, "`reasons` must be an object of rules and texts." unless given.is_a?(Hash) && given.values.all? { |text| text.is_a?(String) && text.length <= 2_000 && !text.include?("\u0000") }
+
+        given
+      end
+
+      # @return [String] how a record comes in: from a page of the interface, else by program
+      def way = %w[form grid].include?(sent["way"]) ? sent["way"] : "api"
 
       # @return [Integer, nil] a whole number from the body
       # @raise [Malformed] for anything else

@@ -7,6 +7,7 @@ module UpTack
       class Inspection
         MOST_FIELDS = 400
         MOST_DECIMALS = 10
+        EVERY = %w[hour day week].freeze
         ON_DELETE = %w[refuse clear delete].freeze
 
         # @param project [Project]
@@ -31,7 +32,14 @@ module UpTack
           found << problem("one", "What one record is called is a short text.") if table.one && Names.label_problem(table.one)
           found << problem("fields", "A table has at most #{MOST_FIELDS} fields.") if table.fields.length > MOST_FIELDS
           found << problem("title", "People can know a record by a field of this table that is no link.") unless sound_title?(table)
+          found.concat(of_review(table.review)) if table.review
           found + doubles(table.fields, "field") + table.fields.flat_map { |field| of_name(field) + of_field(field) }
+        end
+
+        def of_review(review)
+          sound = review.is_a?(Hash) && EVERY.include?(review["every"]) && review["person"].is_a?(Integer) &&
+            [nil, *1..7].include?(review["weekday"]) && [nil, *0..23].include?(review["hour"])
+          sound ? [] : [problem("review", "A check is made every hour, day or week, at an hour from 0 to 23, and tells one person.")]
         end
 
         def sound_title?(table) = table.title.nil? || (field = table.field(table.title)) && !field.link?

@@ -7,8 +7,10 @@ module UpTack
       # one:: what a single record of it is called, "Piece" of "Pieces"
       # title:: key of the field by which people know a record, nil for the first text
       # filters:: kept conditions on its records
+      # review:: when suggestions are looked for and whom to tell: "every" (hour,
+      #   day or week), "weekday" (1 for Monday), "hour" and "person", a number; nil for never
       # neighbours:: the other tables of the project, see Neighbours
-      Table = Struct.new(:id, :key, :label, :one, :note, :title, :fields, :rules, :filters, :neighbours, keyword_init: true) do
+      Table = Struct.new(:id, :key, :label, :one, :note, :title, :review, :fields, :rules, :filters, :neighbours, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
         # @param neighbours [Neighbours]
         # @param shared [Hash] what Field.from takes besides
@@ -16,7 +18,7 @@ module UpTack
           rules = (plain["rules"] || []).map { |rule| Rules.from(rule) }.freeze
           bare = bare_masks(rules)
           new(
-            id: plain["id"], key: plain["key"], label: plain["label"], one: plain["one"], note: plain["note"], title: plain["title"],
+            id: plain["id"], key: plain["key"], label: plain["label"], one: plain["one"], note: plain["note"], title: plain["title"], review: plain["review"],
             fields: (plain["fields"] || []).map { |field| Field.from(field, **shared, bare: bare[field["key"]]) }.freeze, rules: rules,
             filters: (plain["filters"] || []).map { |filter| Filter.from(filter) }.freeze,
             neighbours: neighbours
@@ -33,7 +35,7 @@ module UpTack
         # @return [Hash{String=>Object}]
         def to_plain
           plain = {"id" => id, "key" => key, "label" => label}
-          plain.merge!({"one" => one, "note" => note, "title" => title}.compact)
+          plain.merge!({"one" => one, "note" => note, "title" => title, "review" => review}.compact)
           plain.merge!("fields" => fields.map(&:to_plain), "rules" => rules.map(&:to_plain))
           plain["filters"] = filters.map(&:to_plain) if filters.any?
           plain

@@ -40,16 +40,22 @@ module UpTack
         def from_pieces(pieces) = pieces.map { |piece| from_piece(piece) }.join(" ")
 
         def from_piece(piece)
-          case piece
-          in {"text" => String => text} if !text.empty?
-            raise Invalid.new("A fixed text can't hold a double quote.", 0, 0) if text.include?('"')
-            %("#{text}")
-          in {"class" => String => name, "least" => Integer => least, "most" => Integer => most}
-            counts(Reader::Repeated.new(name: name, least: least, most: most)) + name
-          in {"optional" => [_, *] => inner} then "[ #{from_pieces(inner)} ]"
-          else raise Invalid.new("This piece says nothing yet: a fixed text needs characters, an optional part needs pieces.", 0, 0)
-          end
+          return from_text(piece["text"]) if piece.is_a?(Hash) && piece["text"].is_a?(String)
+          return "[ #{from_pieces(piece["optional"])} ]" if piece.is_a?(Hash) && piece["optional"].is_a?(Array) && piece["optional"].any?
+
+          name, least, most = piece.is_a?(Hash) ? piece.values_at("class", "least", "most") : nil
+          nothing_said unless name.is_a?(String) && [least, most].all?(Integer)
+          counts(Reader::Repeated.new(name: name, least: least, most: most)) + name
         end
+
+        def from_text(text)
+          nothing_said if text.empty?
+          raise Invalid.new("A fixed text can't hold a double quote.", 0, 0) if text.include?('"')
+
+          %("#{text}")
+        end
+
+        def nothing_said = raise(Invalid.new("This piece says nothing yet: a fixed text needs characters, an optional part needs pieces.", 0, 0))
 
         def counts(part)
           return "" if part.least == 1 && part.most == 1

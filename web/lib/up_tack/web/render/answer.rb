@@ -10,14 +10,17 @@ module UpTack
         # @param table [Core::Design::Table]
         def initialize(workspace, table)
           @table = table
-          @records = workspace.context.records
+          @plan = workspace.plan(table.key)
+          @context = workspace.context
+          @records = @context.records
         end
 
         # @param outcome [Core::Save::Outcome]
         def of(outcome)
+          @choices = UseCases::OpenChoices.of(@plan, outcome, @context)
           {
             would_save: outcome.saved?, fields: @table.fields.to_h { |field| [field.key, field(field, outcome)] },
-            messages: outcome.refusals.map(&:to_h), steps: outcome.steps.map(&:to_h)
+            messages: outcome.refusals.map(&:to_h), overtaken: outcome.overtaken, steps: outcome.steps.map(&:to_h)
           }
         end
 
@@ -26,12 +29,15 @@ module UpTack
         def field(field, outcome)
           if outcome.unreadable.key?(field.key)
             raw = outcome.unreadable[field.key]
-            return {value: nil, text: raw.is_a?(String) ? raw.scrub : "", source: "unreadable", rule: nil, words: nil}
+            return {value: nil, text: raw.is_a?(String) ? raw.scrub : "", edit: raw.is_a?(String) ? raw.scrub : "", source: "unreadable", rule: nil, words: nil, choices: @choices[field.key]}
           end
 
           value = outcome.values[field.key]
           origin = outcome.origins[field.key]
-          {value: field.values.dump(value), text: field.show(value, @records), source: origin.source, rule: origin.rule, words: origin.words}
+          {
+            value: field.values.dump(value), text: field.show(value, @records), edit: field.edit(value, @records),
+            source: origin.source, rule: origin.rule, words: origin.words, choices: @choices[field.key]
+          }
         end
       end
     end

@@ -21,8 +21,14 @@ module UpTack
           {
             id: entry.id, **Moment.of(entry.made_at, @workspace), person: entry.person_name, way: entry.way, action: entry.action,
             table: table&.key, table_label: table&.label || "a deleted table", record: entry.record_id, title: entry.record_title.to_s,
-            exists: !table.nil?, followed: entry.followed ? JSON.parse(entry.followed) : [], changes: entry.field_changes.sort_by(&:id).map { |change| self.change(change, table) }
+            exists: !table.nil?, batch: batch(entry), passed: entry.passed ? JSON.parse(entry.passed).map { |each| each.slice("message", "reason") } : [], followed: entry.followed ? JSON.parse(entry.followed) : [], changes: entry.field_changes.sort_by(&:id).map { |change| self.change(change, table) }
           }
+        end
+
+        def batch(entry)
+          found = entry.batch or return
+
+          {id: found.id, summary: found.summary, records: Store::Entry.where(batch_id: found.id).count, undone: found.undone?}
         end
 
         def change(change, table)

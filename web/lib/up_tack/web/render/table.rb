@@ -17,7 +17,7 @@ module UpTack
         # @return [Hash] for the board
         def full(table)
           {
-            id: table.id, **name(table), title: table.title, title_field: table.title_field&.key,
+            id: table.id, **name(table), title: table.title, title_field: table.title_field&.key, review: table.review,
             filters: table.filters.map(&:to_plain), fields: table.fields.map { |field| self.field(field, table) },
             stages: Core::Stages::ALL.map { |stage| self.stage(stage) },
             rules: table.rules.map { |rule| self.rule(rule, table) }
@@ -33,10 +33,16 @@ module UpTack
         def field(field, table)
           {
             id: field.id, key: field.key, label: field.label, type: field.type, type_label: Names.type_label(field, @workspace.project), kind: field.kind,
-            decimals: field.decimals, choices: field.choices, note: field.note,
+            decimals: field.decimals, choices: field.choices, retired: field.retired, list: field.list, format: field.format || {}, note: field.note, mask: mask(table, field),
             target: field.target, on_delete: field.on_delete, reverse: field.reverse,
             calculated: table.calculation(field.key)&.keeping, kept: table.kept?(field.key)
           }
+        end
+
+        # What a browser needs to follow the field's mask, nil where there is none.
+        def mask(table, field)
+          rule = table.rules.find { |each| each.is_a?(Core::Rules::Mask) && each.field == field.key }
+          rule && Core::Masks::Typing.compiled(rule.mask)
         end
 
         def stage(stage)
@@ -55,7 +61,8 @@ module UpTack
             id: rule.id, kind: rule.kind, stage: rule.stage, field: rule.field, fields: rule.fields(table),
             tack: rule.tack(table), sentence: rule.sentence(table), name: rule.name, note: rule.note,
             value: plain["value"], formula: plain["formula"], message: plain["message"], keeping: plain["keeping"],
-            fleeting: fleeting(rule, table),
+            fleeting: fleeting(rule, table), parts: plain, lets_old: rule.respond_to?(:lets_old?) && rule.lets_old?,
+            warning: rule.is_a?(Core::Rules::Validation) && rule.warning?,
             usual_message: rule.respond_to?(:message) ? rule.sentence(table) : nil
           }
         end

@@ -16,7 +16,7 @@ module UpTack
           end
 
           app.post("/api/tables/:table/records") do
-            answer = UseCases::SaveRecord.new(workspace).call(table: params[:table], typed: typed)
+            answer = UseCases::SaveRecord.new(workspace, way: way).call(table: params[:table], typed: typed, reasons: reasons)
             saved_or_problem(params[:table], answer, status: 201)
           end
 
@@ -26,7 +26,7 @@ module UpTack
           end
 
           app.patch("/api/tables/:table/records/:id") do
-            answer = UseCases::SaveRecord.new(workspace).call(table: params[:table], id: record_id, typed: typed, version: number_sent("version"))
+            answer = UseCases::SaveRecord.new(workspace, way: way).call(table: params[:table], id: record_id, typed: typed, version: number_sent("version"), reasons: reasons)
             saved_or_problem(params[:table], answer)
           end
 
@@ -48,15 +48,23 @@ module UpTack
             json(matches.map(&:to_h))
           end
 
+          # The records that a link of a draft can point to.
+          app.post("/api/tables/:table/fields/:field/candidates") do
+            found = UseCases::FindCandidates.new(workspace).call(
+              table: params[:table], field: params[:field], text: sent["text"].to_s.scrub[0, 200], typed: sent["typed"] ? typed : {}, id: number_sent("id")
+            )
+            json(found.map(&:to_h))
+          end
+
           app.post("/api/tables/:table/draft") do
-            answer = UseCases::AnswerDraft.new(workspace).call(table: params[:table], typed: typed, id: number_sent("id"))
+            answer = UseCases::AnswerDraft.new(workspace).call(table: params[:table], typed: typed, id: number_sent("id"), reasons: reasons)
             json(Render::Answer.new(workspace, workspace.table(params[:table])).of(answer.outcome))
           end
 
           app.post("/api/tables/:table/trial") do
             trial = Trial.workspace(workspace, person_id: number_sent("person_id"), at: sent["at"])
             answer = UseCases::AnswerDraft.new(trial).call(
-              table: params[:table], typed: typed, id: number_sent("id"), copy_of: number_sent("copy_of"), trace: true
+              table: params[:table], typed: typed, id: number_sent("id"), copy_of: number_sent("copy_of"), trace: true, reasons: reasons
             )
             now = trial.clock.local(trial.clock.now).strftime("%Y-%m-%dT%H:%M")
             json({**Render::Answer.new(trial, workspace.table(params[:table])).of(answer.outcome), clock: now})

@@ -5,7 +5,7 @@ module UpTack
     module Routes
       # The rules pinned on a table.
       module Rules
-        PARTS = %w[id kind field name note value formula message keeping].freeze
+        PARTS = (%w[id kind field name note] + Core::Rules.all.values.flat_map { |kind| kind::PARTS }).uniq.freeze
 
         def self.registered(app)
           changes = Core::Design::Changes
@@ -20,6 +20,23 @@ module UpTack
             preview = UseCases::PreviewRule.new(workspace).call(table: params[:table], plain: design_parts(*PARTS), look_at: number_sent("look_at"), all: sent["all"] == true)
             json(Render::Preview.of(preview))
           end
+
+          # The same, line by line as it comes: each line is a Preview with more looked at.
+          app.post("/api/tables/:table/rules/effect") do
+            parts = design_parts(*PARTS)
+            look_at = number_sent("look_at")
+            workspace.table(params[:table])
+            workspace.person
+            content_type "application/x-ndjson"
+            stream do |out|
+              line = ->(preview) { out << "#{JSON.generate(Render::Preview.of(preview))}\n" }
+              line.call(UseCases::PreviewRule.new(workspace).call(table: params[:table], plain: parts, look_at: look_at, all: true, &line))
+            ensure
+              ActiveRecord::Base.connection_handler.clear_active_connections!
+            end
+          end
+
+          app.get("/api/tables/:table/rules/open") { json(UseCases::CountOpen.new(workspace).call(table: params[:table])) }
 
           app.put("/api/tables/:table/rules/:rule") do
             UseCases::FindRule.new(workspace).call(table: params[:table], rule: params[:rule])

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # A change of many records that somebody made as one: its entries in the
+    # change log carry its number, and it can be taken back as one.
+    # undoes_id:: the batch that it takes back, nil mostly
+    class Batch < SystemRecord
+      self.table_name = "up_tack_batches"
+
+      # @param workspace [Workspace] of whoever acts
+      # @return [Batch]
+      def self.begin(workspace, table, summary, undoes: nil)
+        create!(made_at: workspace.clock.now, person_id: workspace.person.id, person_name: workspace.person.name, table_id: table.id, summary: summary, undoes_id: undoes&.id)
+      end
+
+      # @return [Boolean] whether another batch took it back
+      def undone? = self.class.exists?(undoes_id: id)
+    end
+  end
+end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    # Records that a link of a draft can point to, by words of their names: those
+    # that belong, where a rule narrows them.
+    class FindCandidates
+      def initialize(workspace)
+        @workspace = workspace
+      end
+
+      # @param table [String] in which the link is
+      # @param field [String] key of the link
+      # @param text [String] part of a name
+      # @param typed [Hash] the draft so far
+      # @param id [Integer, nil] the record that is edited
+      # @return [Array<Store::Naming::Match>]
+      # @raise [Store::NotFound, Core::Design::Invalid]
+      def call(table:, field:, text:, typed: {}, id: nil)
+        link = FindField.new(@workspace).call(table: table, field: field)
+        Core::Design::Invalid.because("#{link.label} is no link.", part: "field") unless link.link?
+
+        naming = Store::Naming.new(@workspace.plan(link.target), @workspace.context)
+        narrowing = @workspace.plan(table).narrowing(field) or return naming.like(text)
+        evaluation = evaluation(table, typed.except(field), id)
+        naming.like(text) { |candidate| narrowing.belongs?(candidate, evaluation) }
+      end
+
+      private
+
+      def evaluation(table, typed, id)
+        outcome = AnswerDraft.new(@workspace).call(table: table, typed: typed, id: id).outcome
+        Core::Expression::Evaluation.new(values: outcome.values, context: @workspace.context, is_new: id.nil?, id: id)
+      end
+    end
+  end
+end

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Tidying
+      # Takes suggestions over, each record through its rules, all of them as one
+      # change that can be undone. What the rules refuse, or what became another
+      # text meanwhile, stays as it is and is told.
+      class Accept
+        # saved:: values tidied; refused:: [{id:, title:, message:}], some of them
+        # left:: how many were refused or had changed
+        Result = Struct.new(:batch, :saved, :refused, :left, keyword_init: true)
+        SHOWN = 20
+
+        # @param progress [Upkeep::Progress]
+        def initialize(workspace, progress: Upkeep::Progress.none)
+          @workspace = workspace
+          @progress = progress
+        end
+
+        # @param picked [Array<Hash>, nil] "id", "field" and "before" of each; nil for all there are
+        # @return [Result]
+        # @raise [Upkeep::Stopped]
+        def call(table:, picked: nil)
+          @workspace.write do
+            @table = @workspace.table(table)
+            @result = Result.new(saved: 0, refused: [], left: 0)
+            work(wanted(picked))
+            @result
+          end
+        end
+
+        private
+
+        # @return [Hash{Integer=>Hash{String=>String}}] tidied texts by record and field
+        def wanted(picked)
+          chosen = picked&.to_h { |each| [[each["id"], each["field"]], each["before"]] }
+          found = Hash.new { |hash, id| hash[id] = {} }
+          Suggestions.new(@workspace, @table).each do |id, field, before, after|
+            found[id][field.key] = after if chosen.nil? || chosen[[id, field.key]] == before
+          end
+          @result.left = chosen ? chosen.length - found.sum { |_, fields| fields.length } : 0
+          found
+        end
+
+        def work(wanted)
+          return if wanted.empty?
+
+          @result.batch = Store::Batch.begin(@workspace, @table, "Tidied #{labels(wanted)}")
+          save = SaveRecord.new(@workspace, way: "tidy", batch: @result.batch)
+          @progress.begin(@table.label, wanted.length)
+          wanted.each do |id, typed|
+            note(id, typed, save.call(table: @table.key, id: id, typed: typed))
+            @progress.advance(1)
+          end
+        end
+
+        def note(id, typed, answer)
+          return @result.saved += typed.length if answer.state == :saved
+
+          @result.left += typed.length
+          return if @result.refused.length >= SHOWN
+
+          title = Titles.of(@table, id, answer.record.values, @workspace.context)
+          @result.refused << {id: id, title: title, message: answer.outcome.refusals.map(&:message).join(" ")}
+        end
+
+        def labels(wanted)
+          wanted.values.flat_map(&:keys).uniq.map { |key| @table.field(key).label }.join(", ")
+        end
+      end
+    end
+  end
+end

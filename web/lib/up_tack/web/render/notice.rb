@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Render
+      # A notice to a person.
+      module Notice
+        module_function
+
+        def of(notice, workspace)
+          {id: notice.id, **Moment.of(notice.made_at, workspace), to: notice.person.name, subject: notice.subject, body: notice.body, path: notice.path, read: !notice.read_at.nil?}
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Routes
+      # Lists of choices that several fields use.
+      module Lists
+        def self.registered(app)
+          changes = Core::Design::Changes
+
+          app.get("/api/lists") { json(Render::Lists.of(workspace.project)) }
+
+          app.post("/api/lists") do
+            parts = design_parts("name", "values", "retired")
+            change = changes::KeepList.new(name: parts["name"], values: parts["values"], retired: parts["retired"] || [])
+            change_design(->(project) { json(Render::Lists.of(project), status: 201) }) { |design| design.call(change) }
+          end
+
+          app.put("/api/lists/:list") do
+            parts = design_parts("name", "values", "retired")
+            change = changes::KeepList.new(id: params[:list], name: parts["name"], values: parts["values"], retired: parts["retired"] || [])
+            change_design(->(project) { json(Render::Lists.of(project)) }) { |design| design.call(change) }
+          end
+
+          app.delete("/api/lists/:list") do
+            change = changes::DropList.new(id: params[:list])
+            change_design(->(project) { json(Render::Lists.of(project)) }) { |design| design.call(change) }
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Routes
+      # Masks, clean-up steps and reading formats by themselves, while they are put together.
+      module Masks
+        def self.registered(app)
+          app.get("/api/masks/ready-made") { json(Core::Masks::ReadyMade::ALL.map { |each| Render::Mask.line(each[:mask]).merge(name: each[:name]) }) }
+
+          # A mask from its text, from pieces or by example, and what it makes of a text.
+          app.post("/api/masks") do
+            parts = design_parts("mask", "pieces", "example", "text", "bare")
+            json(Render::Mask.of(**parts.slice("mask", "pieces", "example", "text", "bare").transform_keys(&:to_sym)))
+          end
+
+          app.get("/api/tidying") { json(Render::Tidying.steps) }
+
+          app.post("/api/tidying") { json(Render::Tidying.of(design_parts("steps")["steps"], sent["text"])) }
+
+          app.post("/api/formats") do
+            parts = design_parts("type", "format", "decimals")
+            json(Render::Format.of(parts, workspace))
+          end
+        end
+      end
+    end
+  end
+end

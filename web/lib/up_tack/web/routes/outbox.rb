@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Routes
+      # Notices to people.
+      module Outbox
+        LATEST = 200
+
+        def self.registered(app)
+          app.get("/api/outbox") do
+            notices = Store::Notice.includes(:person).order(id: :desc).limit(LATEST)
+            json(notices.map { |notice| Render::Notice.of(notice, workspace) })
+          end
+
+          app.put("/api/outbox/:id/read") do
+            notice = Store::Notice.find_by(id: record_id) or raise Store::NotFound, "There is no such notice."
+            notice.update!(read_at: workspace.clock.now) unless notice.read_at
+            json(Render::Notice.of(notice, workspace))
+          end
+
+          # Makes the checks that are due now, without waiting for the schedule.
+          app.post("/api/outbox/check") { json({sent: UseCases::SendNotices.new(workspace).call.length}) }
+        end
+      end
+    end
+  end
+end
