@@ -356,6 +356,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables/{table}/details": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A field for a detail of a linked record: one that follows it, or one copied when the link is chosen. */
+        post: operations["bringDetail"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables/{table}/suggestions": {
         parameters: {
             query?: never;
@@ -2139,6 +2159,31 @@ export interface operations {
                     "application/json": components["schemas"]["Match"][];
                 };
             };
+            default: components["responses"]["Problem"];
+        };
+    };
+    bringDetail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    link: string;
+                    detail: string;
+                    copy?: boolean;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Table"];
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };

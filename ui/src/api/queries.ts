@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, data, type FieldParts, type Pieces, type RuleParts, type Scalar } from "./client";
+import { api, data, type FieldParts, type Pieces, type RuleParts, type Scalar, type Table } from "./client";
 import { settled } from "./jobs";
 
 export const useSession = () =>
@@ -54,6 +54,15 @@ export const useNames = () => useQuery({ queryKey: ["names"], queryFn: () => dat
 export const findMatches = (table: string, text: string, signal?: AbortSignal) =>
   data(api.GET("/api/tables/{table}/matches", { params: { path: { table }, query: { text } }, signal }));
 
+/** Records that a link of a draft can point to. */
+export const findCandidates = (
+  table: string,
+  field: string,
+  body: { text: string; typed: Typed; id: number | null },
+  signal?: AbortSignal,
+) =>
+  data(api.POST("/api/tables/{table}/fields/{field}/candidates", { params: { path: { table, field } }, body, signal }));
+
 export const checkFormula = (table: string, formula: string, condition: boolean, signal?: AbortSignal) =>
   data(api.POST("/api/tables/{table}/formula", { params: { path: { table } }, body: { formula, condition }, signal }));
 
@@ -93,8 +102,17 @@ export const useAddTable = () =>
 
 export const useRenameTable = () =>
   useDesignChange(
-    ({ table, ...body }: { table: string; label?: string; one?: string; note?: string; title?: string | null }) =>
-      settled(api.PATCH("/api/tables/{table}", { params: { path: { table } }, body })),
+    ({
+      table,
+      ...body
+    }: {
+      table: string;
+      label?: string;
+      one?: string;
+      note?: string;
+      title?: string | null;
+      review?: Table["review"];
+    }) => settled(api.PATCH("/api/tables/{table}", { params: { path: { table } }, body })),
   );
 
 export const useRemoveTable = () =>
@@ -137,6 +155,28 @@ export const useDropFilter = (table: string) =>
     settled(api.DELETE("/api/tables/{table}/filters/{filter}", { params: { path: { table, filter } } })),
   );
 
+export const useKeepList = () =>
+  useDesignChange(({ id, ...body }: { id: string | null; name: string; values: string[]; retired: string[] }) =>
+    id
+      ? settled(api.PUT("/api/lists/{list}", { params: { path: { list: id } }, body }))
+      : settled(api.POST("/api/lists", { body })),
+  );
+
+export const useDropList = () =>
+  useDesignChange((list: string) => settled(api.DELETE("/api/lists/{list}", { params: { path: { list } } })));
+
+/** A field for a detail of a linked record, filled by a rule. */
+export const useBringDetail = (table: string) =>
+  useDesignChange((body: { link: string; detail: string; copy: boolean }) =>
+    settled(api.POST("/api/tables/{table}/details", { params: { path: { table } }, body })),
+  );
+
+/** Takes back a change of many records. */
+export const useUndoBatch = () =>
+  useDesignChange((batch: number) =>
+    settled(api.POST("/api/history/batches/{batch}/undo", { params: { path: { batch } } })),
+  );
+
 export const useUndo = () => useDesignChange(() => settled(api.POST("/api/design/undo")));
 export const useRedo = () => useDesignChange(() => settled(api.POST("/api/design/redo")));
 export const usePutBack = () =>
@@ -161,10 +201,12 @@ export const losses = (table: string, field: string, type?: string, choices?: st
     }),
   );
 
-export const previewRule = (
-  table: string,
-  rule: RuleParts & { look_at?: number | null; all?: boolean },
-  signal: AbortSignal,
-) => data(api.POST("/api/tables/{table}/rules/preview", { params: { path: { table } }, body: rule, signal }));
+/** How many old records each rule that lets them be still lets be. */
+export const useOpenCounts = (table: string, enabled: boolean) =>
+  useQuery({
+    queryKey: ["open", table],
+    queryFn: () => data(api.GET("/api/tables/{table}/rules/open", { params: { path: { table } } })),
+    enabled,
+  });
 
 export type Typed = { [key: string]: Scalar };

@@ -14,6 +14,8 @@ const FormView = lazy(() => import("../views/forms/FormView"));
 const Records = lazy(() => import("../views/records/Records"));
 const Bench = lazy(() => import("../views/bench/Bench"));
 const LanguageHelp = lazy(() => import("../views/help/LanguageHelp"));
+const TidyReview = lazy(() => import("../views/tidy/TidyReview"));
+const Outbox = lazy(() => import("../views/outbox/Outbox"));
 const HistoryView = lazy(() => import("../views/history/HistoryView"));
 
 const client = new QueryClient({
@@ -42,8 +44,10 @@ const router = createBrowserRouter([
           { path: "records", element: <Records /> },
           { path: "bench", element: <Bench /> },
           { path: "history", element: <HistoryView /> },
+          { path: "tidy", element: <TidyReview /> },
         ],
       },
+      { path: "/outbox", element: <Outbox /> },
       { path: "/language", element: <LanguageHelp /> },
       { path: "*", element: <MissingPage /> },
     ],

@@ -35,6 +35,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   for (const { table, page } of inside.data ?? []) {
     for (const [view, label] of Object.entries(words.views))
       add("View", `v-${table.id}-${view}`, `${table.label}: ${label}`, `/t/${table.key}/${view}`);
+    add("View", `v-${table.id}-tidy`, words.tidyReview.title(table.label), `/t/${table.key}/tidy`);
     for (const field of table.fields)
       add("Field", field.id, field.label, `/t/${table.key}/rules?field=${field.key}`, table.label);
     for (const rule of table.rules)
@@ -57,6 +58,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
       );
   }
   add("Command", "c-all", words.shell.allTables, "/");
+  add("Command", "c-outbox", words.outbox.title, "/outbox");
   add("Command", "c-language", words.language.title, "/language");
   found.push({ id: "c-undo", kind: "Command", label: words.shell.undo, detail: session.data?.undo ?? "", go: undo });
   found.push({ id: "c-redo", kind: "Command", label: words.shell.redo, detail: session.data?.redo ?? "", go: redo });

@@ -1,5 +1,6 @@
-import { Keyboard, Moon, Sun } from "lucide-react";
+import { Keyboard, Moon, Send, Sun } from "lucide-react";
 import { useEffect, useState } from "react";
+import { Link } from "react-router";
 import type { Session } from "../api/client";
 import { useActAs } from "../api/queries";
 import { Popover } from "../components/Popover";
@@ -46,6 +47,10 @@ export function PersonMenu({ session, onShortcuts }: { session: Session; onShort
             </button>
           ))}
           <div className="my-1 border-t border-base-300" />
+          <Link to="/outbox" className={item} onClick={close}>
+            <Send size={15} aria-hidden />
+            {words.outbox.title}
+          </Link>
           <button type="button" className={item} onClick={() => setTheme(theme === "calico" ? "lamplight" : "calico")}>
             {theme === "calico" ? <Moon size={15} aria-hidden /> : <Sun size={15} aria-hidden />}
             {words.shell.theme[theme]}

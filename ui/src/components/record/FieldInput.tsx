@@ -1,7 +1,10 @@
 import type { Field } from "../../api/client";
+import type { Typed } from "../../api/queries";
 import { words } from "../../words";
+import { ChoiceInput } from "./ChoiceInput";
 import { DayPicker } from "./DayPicker";
-import { MatchInput } from "./MatchInput";
+import { LinkInput } from "./LinkInput";
+import { MaskedInput } from "./MaskedInput";
 
 export type InputProps = {
   field: Field;
@@ -9,6 +12,10 @@ export type InputProps = {
   value: string;
   invalid: boolean;
   describedBy: string;
+  /** The choices that the field can take now, null where all of the list are open. */
+  choices: string[] | null;
+  /** The table that the record is of, and what is typed in it so far; a link may be narrowed by them. */
+  within: { table: string; typed: Typed; id: number | null };
   /** A keystroke: the text so far. */
   onType: (text: string) => void;
   /** The field was left. */
@@ -26,7 +33,8 @@ export const isWorkedOut = (field: Field) => field.calculated === "always" || fi
 
 /** The input that belongs to a field's type. What is typed is read by the server, so dates and numbers are typed freely. */
 export function FieldInput(props: InputProps) {
-  const { field, id, value, invalid, describedBy, onType, onLeave, onPick, onLink } = props;
+  const { field, id, value, invalid, describedBy, onType, onLeave, onPick } = props;
+  const placeholder = field.format.blank;
   const shared = { id, "data-input": field.key, "aria-invalid": invalid, "aria-describedby": describedBy };
 
   if (isWorkedOut(field)) {
@@ -36,39 +44,32 @@ export function FieldInput(props: InputProps) {
       </output>
     );
   }
-  if (field.type === "link") {
+  if (field.type === "link") return <LinkInput {...props} input={shared} className={LOOK} />;
+  if (field.type === "choice" || field.type === "yes_no") {
     return (
-      <MatchInput
-        table={field.target ?? ""}
+      <ChoiceInput
+        field={field}
+        choices={props.choices}
         value={value}
         input={shared}
         className={LOOK}
-        onPick={onLink}
-        onLeave={onLink}
+        onPick={onPick}
+        onLeave={onLeave}
       />
     );
   }
-  if (field.type === "choice" || field.type === "yes_no") {
-    const choices = field.type === "choice" ? field.choices : [words.records.yes, words.records.no];
-    // A value that is no longer on the list is kept until another is picked.
-    const all = value === "" || choices.includes(value) ? choices : [value, ...choices];
+  if (field.mask)
     return (
-      <select
+      <MaskedInput
         {...shared}
-        className={`${LOOK} h-8`}
+        mask={field.mask}
         value={value}
-        onChange={(event) => onPick(event.target.value)}
-        onBlur={onLeave}
-      >
-        <option value="">{words.form.noChoice}</option>
-        {all.map((choice) => (
-          <option key={choice} value={choice}>
-            {choice}
-          </option>
-        ))}
-      </select>
+        className={LOOK}
+        placeholder={placeholder}
+        onType={onType}
+        onLeave={onLeave}
+      />
     );
-  }
   if (field.type === "long_text") {
     return (
       <textarea
@@ -87,6 +88,7 @@ export function FieldInput(props: InputProps) {
         {...shared}
         className={`${LOOK} ${field.type === "date" ? "pr-9" : ""}`}
         value={value}
+        placeholder={placeholder}
         autoComplete="off"
         inputMode={field.type === "number" ? "decimal" : undefined}
         onChange={(event) => onType(event.target.value)}

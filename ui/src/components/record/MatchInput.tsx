@@ -8,6 +8,10 @@ export type Match = { id: number; title: string; details: string[] };
 type Props = {
   /** The table whose records are looked for. */
   table: string;
+  /** Looks for them in another way than among all. */
+  search?: (text: string, signal?: AbortSignal) => Promise<Match[]>;
+  /** Offers to make a record of what was typed. */
+  onNew?: (text: string) => void;
   value: string;
   onPick: (match: Match) => void;
   /** The field was left with a text for which nothing was picked; empty means cleared. */
@@ -20,11 +24,15 @@ type Props = {
 const PAUSE = 120;
 
 /** Finds a record by any part of its name, typed slowly or fast, with enough beside it to tell two of one name apart. */
-export function MatchInput({ table, value, onPick, onLeave, input, className }: Props) {
+export function MatchInput({ table, search, onNew, value, onPick, onLeave, input, className }: Props) {
+  const look = search ?? ((words: string, signal?: AbortSignal) => findMatches(table, words, signal));
+  const latest = useRef(look);
+  latest.current = look;
   const [text, setText] = useState<string | null>(null);
   const [matches, setMatches] = useState<Match[]>([]);
   const [found, setFound] = useState<string | null>(null);
   const leaving = useRef(false);
+  const making = useRef(false);
 
   const pick = (match: Match) => {
     setText(null);
@@ -54,7 +62,7 @@ export function MatchInput({ table, value, onPick, onLeave, input, className }: 
     if (query === null) return;
     const stop = new AbortController();
     const timer = setTimeout(() => {
-      findMatches(table, query, stop.signal).then(
+      latest.current(query, stop.signal).then(
         (answer) => {
           setMatches(answer);
           setFound(query);
@@ -66,16 +74,21 @@ export function MatchInput({ table, value, onPick, onLeave, input, className }: 
       clearTimeout(timer);
       stop.abort();
     };
-  }, [query, table]);
+  }, [query]);
 
   const leave = async () => {
     if (leaving.current) return;
+    // The cursor went to the dialog for a new record; nothing is decided yet.
+    if (making.current) {
+      making.current = false;
+      return;
+    }
     const typed = text;
     setText(null);
     if (typed === null || typed === value) return onLeave(null);
     if (typed.trim() === "") return onLeave("");
     leaving.current = true;
-    const current = found === typed ? matches : await findMatches(table, typed).catch(() => []);
+    const current = found === typed ? matches : await latest.current(typed).catch(() => []);
     leaving.current = false;
     const highlighted = found === typed ? current[Math.max(0, box.highlightedIndex)] : undefined;
     const only = current.length === 1 ? current[0] : undefined;
@@ -101,6 +114,12 @@ export function MatchInput({ table, value, onPick, onLeave, input, className }: 
             // With the list open Enter takes a match; without it, it goes on like Tab.
             if (event.key === "Enter" && open && matches.length > 0) event.stopPropagation();
             if (event.key === "Escape" && open) event.stopPropagation();
+            if (event.key === "Insert" && onNew) {
+              event.preventDefault();
+              making.current = true;
+              box.closeMenu();
+              onNew(text ?? "");
+            }
           },
         })}
         autoComplete="off"
@@ -124,6 +143,24 @@ export function MatchInput({ table, value, onPick, onLeave, input, className }: 
             </li>
           ))}
         {open && matches.length === 0 && <li className="quiet px-2.5 py-1">{words.form.noMatch}</li>}
+        {open && onNew && (
+          <li className="sticky bottom-0 border-base-300 border-t bg-base-100">
+            <button
+              type="button"
+              tabIndex={-1}
+              className="flex w-full items-center gap-2 px-2.5 py-1 text-left hover:bg-base-200"
+              onPointerDown={(event) => {
+                event.preventDefault();
+                making.current = true;
+                box.closeMenu();
+                onNew(text ?? "");
+              }}
+            >
+              <span className="flex-1">{words.form.makeNew(text ?? "")}</span>
+              <kbd className="key">Ins</kbd>
+            </button>
+          </li>
+        )}
       </ul>
     </div>
   );

@@ -3,10 +3,10 @@ import type { Table } from "../../api/client";
 import { FieldBox } from "./FieldBox";
 import type { Draft } from "./useDraft";
 
-type Props = { table: Table; draft: Draft; onEnd?: () => void };
+type Props = { table: Table; id: number | null; draft: Draft; prefix?: string; onEnd?: () => void };
 
 /** All fields of a record, laid out by themselves. Enter goes on to the next like Tab. */
-export function RecordFields({ table, draft, onEnd }: Props) {
+export function RecordFields({ table, id, draft, prefix, onEnd }: Props) {
   const form = useRef<HTMLDivElement>(null);
 
   const onKeyDown = (event: KeyboardEvent<HTMLDivElement>) => {
@@ -27,7 +27,7 @@ export function RecordFields({ table, draft, onEnd }: Props) {
     // biome-ignore lint/a11y/noStaticElementInteractions: Enter is heard for all inputs inside
     <div ref={form} onKeyDown={onKeyDown} className="grid gap-x-5 gap-y-1.5 sm:grid-cols-2">
       {table.fields.map((field) => (
-        <FieldBox key={field.key} field={field} draft={draft} />
+        <FieldBox key={field.key} table={table.key} id={id} field={field} draft={draft} prefix={prefix} />
       ))}
     </div>
   );

@@ -3,8 +3,12 @@ import { type Answer, type Field, ProblemError } from "../../api/client";
 import type { Typed } from "../../api/queries";
 
 export type Draft = {
-  /** Raw input of the fields filled or cleared by hand. */
+  /** Raw input of the fields filled or cleared by hand, in the order in which they were typed. */
   typed: Typed;
+  /** Why warnings are passed, by rule. */
+  reasons: { [rule: string]: string };
+  /** Gives the reason for which a warning is passed. */
+  pass: (rule: string, reason: string) => void;
   /** What the server last made of the draft. */
   answer: Answer | undefined;
   /** Whether that answer was made from the field's present input. */
@@ -24,23 +28,35 @@ export type Draft = {
  * A record being typed. The browser works nothing out: each time a field is left,
  * everything typed goes to the server, which says what the record would be.
  */
-export function useDraft(ask: (typed: Typed) => Promise<Answer>, begin: Typed = {}): Draft {
+export function useDraft(
+  ask: (typed: Typed, reasons: { [rule: string]: string }) => Promise<Answer>,
+  begin: Typed = {},
+): Draft {
   const [typed, setTyped] = useState<Typed>(begin);
   const [{ answer, of }, setAnswer] = useState<{ answer?: Answer; of: Typed }>({ of: {} });
   const [visited, setVisited] = useState<Set<string>>(() => new Set(Object.keys(begin)));
   const [failure, setFailure] = useState<string | null>(null);
   const question = useRef(0);
   const latest = useRef(typed);
+  const [reasons, setReasons] = useState<{ [rule: string]: string }>({});
+  const latestReasons = useRef(reasons);
 
   const send = useCallback(
     async (all: Typed) => {
       question.current += 1;
       const mine = question.current;
       try {
-        const found = await ask(all);
+        const found = await ask(all, latestReasons.current);
         // A later question has been asked meanwhile; its answer will do.
         if (mine !== question.current) return;
-        setAnswer({ answer: found, of: all });
+        // What a rule replaced counts as typed no longer.
+        if (found.overtaken.length > 0) {
+          latest.current = Object.fromEntries(
+            Object.entries(latest.current).filter(([key]) => !found.overtaken.includes(key)),
+          );
+          setTyped(latest.current);
+        }
+        setAnswer({ answer: found, of: latest.current });
         setFailure(null);
       } catch (error) {
         if (mine === question.current && error instanceof ProblemError) setFailure(error.message);
@@ -56,8 +72,15 @@ export function useDraft(ask: (typed: Typed) => Promise<Answer>, begin: Typed = 
   const leave = (field: string, text: string | number | null) => {
     setVisited((before) => new Set(before).add(field));
     if (text === null) return;
-    latest.current = { ...latest.current, [field]: text };
+    const { [field]: _before, ...others } = latest.current;
+    latest.current = { ...others, [field]: text };
     setTyped(latest.current);
+    send(latest.current);
+  };
+
+  const pass = (rule: string, reason: string) => {
+    latestReasons.current = { ...latestReasons.current, [rule]: reason };
+    setReasons(latestReasons.current);
     send(latest.current);
   };
 
@@ -69,6 +92,8 @@ export function useDraft(ask: (typed: Typed) => Promise<Answer>, begin: Typed = 
 
   const reset = (next: Typed = {}) => {
     latest.current = next;
+    latestReasons.current = {};
+    setReasons({});
     setTyped(next);
     setVisited(new Set(Object.keys(next)));
     send(next);
@@ -76,5 +101,5 @@ export function useDraft(ask: (typed: Typed) => Promise<Answer>, begin: Typed = 
 
   const isAnswered = (field: string) => of[field] === typed[field];
 
-  return { typed, answer, isAnswered, visited, failure, leave, showAll, reset };
+  return { typed, reasons, pass, answer, isAnswered, visited, failure, leave, showAll, reset };
 }

@@ -24,12 +24,13 @@ export default function Bench() {
   const [at, setAt] = useState<string | null>(null);
 
   const ask = useCallback(
-    (typed: Typed) =>
+    (typed: Typed, reasons: { [rule: string]: string }) =>
       data(
         api.POST("/api/tables/{table}/trial", {
           params: { path: { table: table.key } },
           body: {
             typed,
+            reasons,
             person_id: person,
             at,
             id: start.from === "real" ? start.record : null,
@@ -76,7 +77,7 @@ export default function Bench() {
             {draft.failure}
           </p>
         )}
-        <RecordFields table={table} draft={draft} />
+        <RecordFields table={table} id={start.from === "real" ? start.record : null} draft={draft} />
       </section>
       <div className="flex h-full min-h-0 flex-col gap-3">
         {draft.answer && <Outcome answer={draft.answer} />}

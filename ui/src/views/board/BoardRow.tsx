@@ -3,6 +3,7 @@ import { CSS } from "@dnd-kit/utilities";
 import { GripVertical, Plus } from "lucide-react";
 import type { CSSProperties } from "react";
 import type { Field, Stage, Table } from "../../api/client";
+import { useOpenCounts } from "../../api/queries";
 import { lowerFirst } from "../../components/lowerFirst";
 import { words } from "../../words";
 import type { Opened } from "./Board";
@@ -88,8 +89,13 @@ function Cell({
   at,
   setAt,
 }: Props & { stage: Stage; column: number }) {
+  const openCounts =
+    useOpenCounts(
+      table.key,
+      table.rules.some((rule) => rule.lets_old),
+    ).data ?? {};
   const rules = table.rules.filter((rule) => rule.stage === stage.key && rule.fields.includes(field.key));
-  const single = stage.key === "default" && rules.length > 0;
+  const single = ["default", "mask"].includes(stage.key) && rules.length > 0;
   const stop = `${field.key}/${stage.key}`;
   const openHere = opened && "stage" in opened && opened.field === field.key && opened.stage === stage.key;
 
@@ -101,6 +107,7 @@ function Cell({
         <Tack
           key={rule.id}
           rule={rule}
+          open={openCounts[rule.id] ?? 0}
           field={field.key}
           column={column}
           narrow={narrow}

@@ -4,6 +4,9 @@ import { type Field, ProblemError, type Table } from "../../api/client";
 import { losses, useChangeField, useRenameTable, useSession } from "../../api/queries";
 import { Said } from "../../components/Said";
 import { words } from "../../words";
+import { type ChoiceSettings, ChoicesParts } from "./ChoicesParts";
+import { FormatParts, type FormatSettings } from "./FormatParts";
+import { LinkDetails } from "./LinkDetails";
 import { beginLink, LinkParts, type LinkSettings } from "./LinkParts";
 import { Panel } from "./Panel";
 
@@ -22,20 +25,22 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
   const [label, setLabel] = useState(field.label);
   const [type, setType] = useState(field.type);
   const [decimals, setDecimals] = useState(field.decimals?.toString() ?? "");
-  const [choices, setChoices] = useState(field.choices.join("\n"));
+  const [choices, setChoices] = useState<ChoiceSettings>({
+    choices: field.list ? [] : field.choices,
+    retired: field.list ? [] : field.retired,
+    list: field.list,
+  });
+  const [format, setFormat] = useState<FormatSettings>(field.format);
   const [link, setLink] = useState<LinkSettings>(() => beginLink(field));
   const [known, setKnown] = useState(table.title_field === field.key);
   const rename = useRenameTable();
   const [note, setNote] = useState(field.note ?? "");
-  const listed = choices
-    .split("\n")
-    .map((each) => each.trim())
-    .filter(Boolean);
+  const listed = choices.choices.map((each) => each.trim()).filter(Boolean);
   const loss = useLoss(
     table.key,
     field,
     type,
-    type === "choice" ? listed.join("\n") : undefined,
+    type === "choice" && !choices.list ? listed.join("\n") : undefined,
     type === "link" ? link.target : undefined,
   );
 
@@ -47,7 +52,10 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
         type,
         note,
         decimals: decimals === "" ? null : Number(decimals),
-        choices: listed,
+        format,
+        ...(type === "choice"
+          ? { list: choices.list, choices: listed, retired: choices.retired.filter((each) => listed.includes(each)) }
+          : {}),
         ...(type === "link" ? link : {}),
       },
       {
@@ -125,18 +133,15 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           </select>
         </label>
       )}
-      {type === "choice" && (
-        <label className="flex flex-col gap-1 font-semibold">
-          {words.fieldPanel.choices}
-          <textarea
-            className="textarea w-full font-normal"
-            rows={6}
-            value={choices}
-            onChange={(event) => setChoices(event.target.value)}
-          />
-        </label>
-      )}
+      {type === "choice" && <ChoicesParts value={choices} onChange={setChoices} />}
       {type === "link" && <LinkParts table={table} link={link} onChange={setLink} />}
+      {field.type === "link" && type === "link" && <LinkDetails table={table} link={field} />}
+      <FormatParts
+        type={type}
+        decimals={decimals === "" ? null : Number(decimals)}
+        value={format}
+        onChange={setFormat}
+      />
       {type !== "link" && type !== "yes_no" && (
         <label className="flex items-center gap-2">
           <input type="checkbox" className="checkbox checkbox-sm" checked={known} onChange={() => setKnown(!known)} />

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import type { Preview, RuleParts, Table } from "../../api/client";
 import { MatchInput } from "../../components/record/MatchInput";
 import { words } from "../../words";
+import { Effect } from "./Effect";
 
 type Example = Preview["examples"][number];
 type LookAt = { id: number; title: string } | null;
@@ -15,13 +16,11 @@ type Props = {
   stale: boolean;
   lookAt: LookAt;
   onLookAt: (record: LookAt) => void;
-  /** Asks for every record, however many there are. */
-  onAll: () => void;
 };
 
 /** The rule's result on real records, the worst first, and how many it concerns. */
-export function Results({ table, parts, preview, pending, stale, lookAt, onLookAt, onAll }: Props) {
-  const compares = parts.kind !== "check" && parts.kind !== "required";
+export function Results({ table, parts, preview, pending, stale, lookAt, onLookAt }: Props) {
+  const compares = ["default", "calculation", "mask", "tidy", "copy"].includes(parts.kind);
   if (!preview || preview.problems.length > 0) return null;
   return (
     <section aria-label={words.rulePanel.results} aria-busy={pending}>
@@ -32,7 +31,7 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
           {warning.message}
         </p>
       ))}
-      <Effect parts={parts} preview={preview} onAll={onAll} />
+      <Effect table={table} parts={parts} preview={preview} pending={pending} />
       {preview.total === 0 ? (
         <p className="quiet">{words.rulePanel.noRecords}</p>
       ) : (
@@ -86,63 +85,8 @@ function Picker({ table, lookAt, onLookAt }: Pick<Props, "table" | "lookAt" | "o
   );
 }
 
-function Effect({ parts, preview, onAll }: Pick<Props, "parts" | "onAll"> & { preview: Preview }) {
-  const { effect } = words.rulePanel;
-  const partial = preview.looked_at < preview.total && (
-    <p className="quiet">
-      {effect.partial(preview.looked_at, preview.total)}{" "}
-      <button type="button" className="link" onClick={onAll}>
-        {effect.all}
-      </button>
-    </p>
-  );
-  if (parts.kind === "default") {
-    return (
-      <>
-        <p>
-          {words.rulePanel.opening} <strong className="stitched">{preview.opening || words.rulePanel.nothing}</strong>.
-        </p>
-        <p className="quiet">{effect.default}</p>
-        {partial}
-      </>
-    );
-  }
-  if (parts.kind === "calculation") {
-    const { changes = 0, blank = 0, failed = 0 } = preview.counts;
-    const stays = parts.keeping === "once" || preview.fleeting.length > 0 || parts.keeping === "shown";
-    return (
-      <>
-        {parts.keeping === "once" ? (
-          <p>{words.calculation.onceEffect}</p>
-        ) : (
-          <p className="font-semibold">
-            {stays
-              ? words.calculation.wouldShow(changes, preview.looked_at)
-              : words.calculation.wouldChange(changes, preview.looked_at)}
-          </p>
-        )}
-        {failed > 0 && <p className="text-error">{words.calculation.failed(failed)}</p>}
-        {blank > 0 && <p className="quiet">{words.calculation.blank(blank)}</p>}
-        {partial}
-      </>
-    );
-  }
-  const refused = preview.counts.refused ?? 0;
-  const unjudged = preview.counts.unjudged ?? 0;
-  return (
-    <>
-      {preview.total > 0 && (
-        <p className={refused > 0 ? "font-semibold text-error" : "text-success"}>
-          {effect.refuses(refused, preview.looked_at)}
-        </p>
-      )}
-      {unjudged > 0 && <p className="quiet">{effect.unjudged(unjudged)}</p>}
-      {partial}
-    </>
-  );
-}
-
 const SHAPES: Record<string, string> = {
+  locked: "size-2 rotate-45 border-2 border-secondary",
   refused: "size-2 rotate-45 bg-error",
   passed: "size-2 rounded-full bg-success",
   same: "size-2 rounded-full bg-success",
@@ -168,22 +112,29 @@ function ExampleLine({ table, example, compares, lit = false }: LineProps) {
       <span className="min-w-0">
         {compares ? (
           <span className="flex flex-wrap gap-x-1.5">
-            {example.verdict === "same" ? null : (
+            {example.verdict === "refused" && (
+              <span className="text-error">
+                {example.stored} {words.rulePanel.verdicts.refused}
+              </span>
+            )}
+            {example.verdict === "same" || example.verdict === "refused" ? null : (
               <>
                 <span className="quiet break-words">{example.stored || words.rulePanel.blank}</span>
                 <span className="quiet">→</span>
               </>
             )}
-            <span
-              className={`min-w-0 break-words ${example.verdict === "failed" ? "text-error" : example.result ? "stitched" : "quiet"}`}
-            >
-              {came}
-            </span>
+            {example.verdict !== "refused" && (
+              <span
+                className={`min-w-0 break-words ${example.verdict === "failed" ? "text-error" : example.result ? "stitched" : "quiet"}`}
+              >
+                {came}
+              </span>
+            )}
             {example.verdict === "same" && <span className="quiet text-xs">{words.rulePanel.verdicts.same}</span>}
           </span>
         ) : (
           <span className={example.verdict === "refused" ? "text-error" : ""}>
-            {words.rulePanel.verdicts[example.verdict]}
+            {example.result || words.rulePanel.verdicts[example.verdict]}
           </span>
         )}
         {example.how && (

@@ -6,10 +6,15 @@ import { usePinRule, useUnpinRule } from "../../api/queries";
 import { Said } from "../../components/Said";
 import { Segments } from "../../components/Segments";
 import { words } from "../../words";
-import { CalculationParts } from "./CalculationParts";
-import { CheckParts } from "./CheckParts";
-import { DefaultParts } from "./DefaultParts";
 import { Panel } from "./Panel";
+import { CalculationParts } from "./parts/CalculationParts";
+import { CopyParts } from "./parts/CopyParts";
+import { DefaultParts } from "./parts/DefaultParts";
+import { MaskParts } from "./parts/MaskParts";
+import { NarrowParts } from "./parts/NarrowParts";
+import { beginning, VALIDATIONS } from "./parts/shared";
+import { TidyParts } from "./parts/TidyParts";
+import { ValidationParts } from "./parts/ValidationParts";
 import { Results } from "./Results";
 import { usePreview } from "./usePreview";
 
@@ -18,21 +23,21 @@ type Props = { table: Table; rule?: Rule; field: string; stage: string; onClose:
 /** Writes a rule: the rule itself, its result on real records as it is typed, and its effect. */
 export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   const place = table.stages.find((each) => each.key === stage);
-  const first = startingParts(rule, field, place?.kinds[0] ?? "");
+  const type = table.fields.find((each) => each.key === field)?.type ?? "text";
+  const kinds = kindsFor(place?.kinds ?? [], type);
+  const [first] = useState<RuleParts>(() => rule?.parts ?? beginning(kinds[0] ?? "", field));
   const [parts, setParts] = useState<RuleParts>(first);
   const [leaving, setLeaving] = useState(false);
   const pin = usePinRule(table.key);
   const unpin = useUnpinRule(table.key);
   const [lookAt, setLookAt] = useState<{ id: number; title: string } | null>(null);
-  const [all, setAll] = useState(false);
-  const preview = usePreview(table.key, parts, lookAt?.id ?? null, all);
+  const preview = usePreview(table.key, parts, lookAt?.id ?? null);
   const sound = preview.data?.problems.length === 0;
   const [lastSound, setLastSound] = useState(preview.data);
   if (sound && preview.data !== lastSound) setLastSound(preview.data);
   const change = (some: Partial<RuleParts>) => {
     setParts({ ...parts, ...some });
     setLeaving(false);
-    setAll(false);
     pin.reset();
   };
   const label = table.fields.find((each) => each.key === parts.field)?.label ?? parts.field;
@@ -61,17 +66,16 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       title={`${words.rulePanel.on} ${label}`}
       onClose={close}
       onSave={save}
-      wide={parts.kind === "calculation" || parts.kind === "check"}
+      wide={parts.kind !== "default"}
       beside={
         <Results
           table={table}
           parts={parts}
           preview={sound ? preview.data : lastSound}
           stale={!sound}
-          pending={preview.isFetching}
+          pending={preview.pending}
           lookAt={lookAt}
           onLookAt={setLookAt}
-          onAll={() => setAll(true)}
         />
       }
       footer={
@@ -105,21 +109,28 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
         )
       }
     >
-      {place && place.kinds.length > 1 && !rule && (
-        <Segments
+      {place && kinds.length > 1 && !rule && (
+        <KindPick
           name={place.label}
+          kinds={kinds}
           value={parts.kind}
-          options={place.kinds.map((kind) => [kind, words.rulePanel.kinds[kind] ?? kind] as const)}
-          onChange={(kind) => change({ kind, formula: kind === "check" ? (parts.formula ?? "") : null })}
+          onChange={(kind) => {
+            setParts(beginning(kind, parts.field, parts));
+            pin.reset();
+          }}
         />
       )}
       {parts.kind === "default" && <DefaultParts {...shared} />}
+      {parts.kind === "mask" && <MaskParts {...shared} />}
+      {parts.kind === "tidy" && <TidyParts {...shared} />}
+      {parts.kind === "narrow" && <NarrowParts {...shared} />}
+      {parts.kind === "copy" && <CopyParts {...shared} />}
       {parts.kind === "calculation" && <CalculationParts {...shared} fleeting={preview.data?.fleeting ?? []} />}
-      {(parts.kind === "check" || parts.kind === "required") && (
-        <CheckParts {...shared} usual={usualMessage(parts, preview.data?.sentence, label)} />
+      {VALIDATIONS.includes(parts.kind) && (
+        <ValidationParts {...shared} key={parts.kind} usual={usualMessage(parts, preview.data?.sentence, label)} />
       )}
       {mistakes
-        .filter((mistake) => mistake.part !== "formula")
+        .filter((mistake) => !SHOWN_AT_PART.includes(mistake.part ?? ""))
         .map((mistake) => (
           <p key={mistake.message} className="text-error" role="alert">
             <Said text={mistake.message} />
@@ -153,14 +164,43 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   );
 }
 
-function startingParts(rule: Rule | undefined, field: string, kind: string): RuleParts {
-  if (rule) {
-    const { id, kind, field, name, note, value, formula, message, keeping } = rule;
-    return { id, kind, field, name, note, value, formula, message, keeping };
-  }
-  const formula = kind === "check" || kind === "calculation" ? "" : null;
-  const keeping = kind === "calculation" ? "always" : null;
-  return { kind, field, name: null, note: null, value: null, formula, message: null, keeping };
+/** Parts that show their own mistakes. */
+const SHOWN_AT_PART = ["formula", "when", "saying", "low", "high", "mask"];
+
+function KindPick(props: { name: string; kinds: string[]; value: string; onChange: (kind: string) => void }) {
+  const options = props.kinds.map((kind) => [kind, words.rulePanel.kinds[kind] ?? kind] as const);
+  if (options.length < 4) return <Segments {...props} options={options} />;
+  return (
+    <fieldset className="flex flex-wrap gap-1.5">
+      <legend className="sr-only">{props.name}</legend>
+      {options.map(([kind, label]) => (
+        <input
+          key={kind}
+          type="radio"
+          name={props.name}
+          aria-label={label}
+          checked={props.value === kind}
+          onChange={() => props.onChange(kind)}
+          className="btn btn-sm checked:!bg-neutral checked:!text-neutral-content"
+        />
+      ))}
+    </fieldset>
+  );
+}
+
+/** Kinds that suit the type of a field. */
+function kindsFor(kinds: string[], type: string): string[] {
+  const text = ["text", "long_text"].includes(type);
+  const suits: { [kind: string]: boolean } = {
+    narrow: ["choice", "link"].includes(type),
+    copy: type !== "link",
+    limits: ["number", "date", "time"].includes(type),
+    length: text,
+    one_of: ["text", "number", "date", "time"].includes(type),
+    fits: type === "text",
+    exists: type !== "link" && type !== "long_text",
+  };
+  return kinds.filter((kind) => suits[kind] ?? true);
 }
 
 function usualMessage(parts: RuleParts, sentence: string | null | undefined, label: string) {

@@ -4,6 +4,8 @@ import { words } from "../../words";
 
 type Props = {
   rule: Rule;
+  /** Old records that the rule still lets be. */
+  open: number;
   field: string;
   column: number;
   narrow: boolean;
@@ -19,6 +21,7 @@ type Props = {
 /** One rule pinned on a field's thread: its words, or its shape alone when the board is narrow. */
 export function Tack({
   rule,
+  open,
   field,
   column,
   narrow,
@@ -49,12 +52,17 @@ export function Tack({
       onPointerEnter={onPoint}
       onPointerLeave={onLeave}
       onClick={onOpen}
-      title={`${rule.sentence}${shared ? ` (${words.board.shared})` : ""}`}
+      title={`${rule.sentence}${shared ? ` (${words.board.shared})` : ""}${open > 0 ? ` ${words.board.open(open)}` : ""}`}
       aria-label={narrow ? rule.sentence : `${rule.tack}: ${rule.sentence}`}
       className={`relative flex max-w-full items-center gap-1.5 rounded border border-b-2 text-xs ${light} ${narrow ? "size-6 justify-center" : "px-1.5 py-0.5"}`}
     >
       <Mark size={11} className={`shrink-0 ${shared ? "text-secondary" : "text-primary"}`} />
       {!narrow && <span className="truncate">{rule.tack}</span>}
+      {!narrow && open > 0 && (
+        <span className="shrink-0 rounded-full border border-secondary border-dashed px-1 text-[0.625rem] text-secondary tabular-nums">
+          {words.board.openShort(open)}
+        </span>
+      )}
     </button>
   );
 }

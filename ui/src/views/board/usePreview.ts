@@ -1,31 +1,40 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import type { RuleParts } from "../../api/client";
-import { previewRule } from "../../api/queries";
+import type { Preview, RuleParts } from "../../api/client";
+import { streamEffect } from "../../api/effect";
+import { isBegun } from "./parts/shared";
 
 /** Milliseconds without a keystroke after which the rule is looked at. */
 const PAUSE = 180;
 
-/** What the rule as it stands would do; asked again shortly after each change. */
-export function usePreview(table: string, parts: RuleParts, lookAt: number | null, all: boolean) {
-  const [settled, setSettled] = useState(parts);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(parts), PAUSE);
-    return () => clearTimeout(timer);
-  }, [parts]);
+/** What the rule as it stands would do, growing as records are looked at; asked again shortly after each change. */
+export function usePreview(table: string, parts: RuleParts, lookAt: number | null) {
+  const [data, setData] = useState<Preview | undefined>();
+  const [pending, setPending] = useState(false);
+  const { name: _name, note: _note, ...what } = parts;
+  const question = JSON.stringify(what);
+  const begun = isBegun(parts);
 
-  const { name: _name, note: _note, ...what } = settled;
-  const begun =
-    what.kind === "required" ||
-    (what.kind === "check" || what.kind === "calculation"
-      ? what.formula !== ""
-      : what.value !== null || (what.formula ?? "") !== "");
-  const query = useQuery({
-    queryKey: ["preview", table, what, lookAt, all],
-    queryFn: ({ signal }) => previewRule(table, { ...what, look_at: lookAt, all }, signal),
-    placeholderData: keepPreviousData,
-    enabled: begun,
-    gcTime: 0,
-  });
-  return begun ? query : { data: undefined, isFetching: false };
+  useEffect(() => {
+    if (!begun) {
+      setData(undefined);
+      return;
+    }
+    const stop = new AbortController();
+    const timer = setTimeout(async () => {
+      setPending(true);
+      try {
+        await streamEffect(table, { ...JSON.parse(question), look_at: lookAt }, setData, stop.signal);
+      } catch {
+        // Either something newer was asked, or the server can't be reached; what is shown stays.
+      } finally {
+        if (!stop.signal.aborted) setPending(false);
+      }
+    }, PAUSE);
+    return () => {
+      clearTimeout(timer);
+      stop.abort();
+    };
+  }, [table, question, lookAt, begun]);
+
+  return { data: begun ? data : undefined, pending };
 }

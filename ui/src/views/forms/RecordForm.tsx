@@ -13,6 +13,7 @@ import { Conflict } from "./Conflict";
 import { DeleteDialog } from "./DeleteDialog";
 import { FormHead } from "./FormHead";
 import { LinkedHere } from "./LinkedHere";
+import { Refusals } from "./Refusals";
 import { SaveBar } from "./SaveBar";
 import { useFormKeys } from "./useFormKeys";
 
@@ -32,8 +33,10 @@ export function RecordForm({ table, record }: Props) {
   const navigate = useNavigate();
 
   const ask = useCallback(
-    (typed: Typed) =>
-      data(api.POST("/api/tables/{table}/draft", { params: { path: { table: table.key } }, body: { typed, id } })),
+    (typed: Typed, reasons: { [rule: string]: string }) =>
+      data(
+        api.POST("/api/tables/{table}/draft", { params: { path: { table: table.key } }, body: { typed, id, reasons } }),
+      ),
     [table.key, id],
   );
   const draft = useDraft(ask, restored?.typed ?? {});
@@ -42,9 +45,10 @@ export function RecordForm({ table, record }: Props) {
 
   const write = (typed: Typed, version: number | null) => {
     const path = { table: table.key, id: id ?? 0 };
+    const body = { typed, reasons: draft.reasons, way: "form" };
     return id === null
-      ? data(api.POST("/api/tables/{table}/records", { params: { path: { table: table.key } }, body: { typed } }))
-      : data(api.PATCH("/api/tables/{table}/records/{id}", { params: { path }, body: { typed, version } }));
+      ? data(api.POST("/api/tables/{table}/records", { params: { path: { table: table.key } }, body }))
+      : data(api.PATCH("/api/tables/{table}/records/{id}", { params: { path }, body: { ...body, version } }));
   };
 
   const save = async (next: boolean, typed = draft.typed, version = seen) => {
@@ -118,10 +122,7 @@ export function RecordForm({ table, record }: Props) {
         </p>
       )}
       {problem && !conflict && (open > 0 || !problem.answer) && (
-        <div className="mb-4 rounded-[var(--radius-box)] bg-error px-4 py-2.5 text-error-content" role="alert">
-          <p className="font-semibold">{problem.answer ? words.form.refused(open) : problem.title}</p>
-          {problem.answer && <p>{words.form.stillHere}</p>}
-        </div>
+        <Refusals title={problem.answer ? words.form.refused(open) : problem.title} table={table} draft={draft} />
       )}
       {draft.failure && (
         <p className="mb-4 text-error" role="alert">
@@ -129,7 +130,7 @@ export function RecordForm({ table, record }: Props) {
         </p>
       )}
       <div className="sheet px-5 py-4">
-        <RecordFields table={table} draft={draft} onEnd={() => saveButton.current?.focus()} />
+        <RecordFields table={table} id={id} draft={draft} onEnd={() => saveButton.current?.focus()} />
       </div>
       <SaveBar isNew={id === null} saving={saving} save={save} button={saveButton} />
       {asking && record && (

@@ -46,6 +46,11 @@ export default function Records() {
             {filter ? words.records.filtered(matching, total) : words.records.shown(records.length, total)}
           </span>
         )}
+        {table.rules.some((rule) => rule.kind === "tidy") && (
+          <Link to={`/t/${table.key}/tidy`} className="btn btn-ghost btn-sm">
+            {words.tidyReview.link}
+          </Link>
+        )}
         <Link to={`/t/${table.key}/forms`} className="btn btn-primary btn-sm">
           <Plus size={15} aria-hidden />
           {`${words.records.add} ${table.one.toLowerCase()}`}

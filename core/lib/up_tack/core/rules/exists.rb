@@ -60,6 +60,8 @@ module UpTack
           return [] if there.kind == table.field(field).kind
 
           [problem("target_field", "#{there.label} is of another type than #{table.field(field).label}.")]
+        rescue Expression::Invalid
+          [] # A calculation is broken, of which its own rule tells.
         end
       end
     end

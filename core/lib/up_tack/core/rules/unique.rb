@@ -77,6 +77,8 @@ module UpTack
 
           loose = keys.find { |key| !table.kept?(key) }
           loose ? [problem("field", "#{table.field(loose).label} is never kept, so its values can't be compared.")] : []
+        rescue Expression::Invalid
+          [] # A calculation is broken, of which its own rule tells.
         end
       end
     end

@@ -33,6 +33,12 @@ module UpTack
             change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
           end
 
+          app.post("/api/tables/:table/details") do
+            workspace.table(params[:table])
+            change = changes::BringDetail.new(table: params[:table], link: sent["link"].to_s, detail: sent["detail"].to_s, copy: sent["copy"] == true)
+            change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
+          end
+
           app.get("/api/tables/:table/fields/:field/losses") do
             choices = params[:choices]&.to_s&.lines(chomp: true)
             json(UseCases::ForeseeLosses.new(workspace).call(table: params[:table], field: params[:field], type: params[:type], choices: choices, target: params[:target]&.to_s).to_h)

@@ -1,9 +1,9 @@
-import type { Mistake, RuleParts, Table } from "../../api/client";
-import { useRecord } from "../../api/queries";
-import { FormulaOrPieces } from "../../components/formula/FormulaOrPieces";
-import { MatchInput } from "../../components/record/MatchInput";
-import { Segments } from "../../components/Segments";
-import { words } from "../../words";
+import type { Mistake, RuleParts, Table } from "../../../api/client";
+import { useRecord } from "../../../api/queries";
+import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
+import { MatchInput } from "../../../components/record/MatchInput";
+import { Segments } from "../../../components/Segments";
+import { words } from "../../../words";
 
 type Props = { table: Table; parts: RuleParts; change: (parts: Partial<RuleParts>) => void; mistakes: Mistake[] };
 

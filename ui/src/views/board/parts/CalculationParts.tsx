@@ -1,6 +1,6 @@
-import type { Mistake, RuleParts, Table } from "../../api/client";
-import { FormulaOrPieces } from "../../components/formula/FormulaOrPieces";
-import { words } from "../../words";
+import type { Mistake, RuleParts, Table } from "../../../api/client";
+import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
+import { words } from "../../../words";
 
 type Props = {
   table: Table;

@@ -1,0 +1,16 @@
+// Reads [{mask, text}] from standard input and prints what the browser's side of
+// masks makes of each text, for the spec that holds it and the server together.
+import { mkdirSync, readFileSync, writeFileSync } from "node:fs";
+import { fileURLToPath, pathToFileURL } from "node:url";
+import ts from "typescript";
+
+const at = (path) => fileURLToPath(new URL(path, import.meta.url));
+const source = readFileSync(at("../src/components/record/masking.ts"), "utf8");
+const { outputText } = ts.transpileModule(source, { compilerOptions: { module: "ESNext", target: "ES2022" } });
+mkdirSync(at("../node_modules/.cache/"), { recursive: true });
+const file = at("../node_modules/.cache/masking.mjs");
+writeFileSync(file, outputText);
+
+const { settle } = await import(pathToFileURL(file));
+const cases = JSON.parse(readFileSync(0, "utf8"));
+console.log(JSON.stringify(cases.map(({ mask, text }) => settle(mask, text))));

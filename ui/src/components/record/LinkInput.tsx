@@ -1,0 +1,46 @@
+import { useCallback, useState } from "react";
+import { findCandidates } from "../../api/queries";
+import type { InputProps } from "./FieldInput";
+import { MatchInput } from "./MatchInput";
+import { NewLinked } from "./NewLinked";
+
+type Props = InputProps & { input: Record<string, unknown>; className: string };
+
+/** A link: found by any part of the name among the records that belong, or made on the spot. */
+export function LinkInput({ field, value, within, onLink, input, className }: Props) {
+  const [making, setMaking] = useState<string | null>(null);
+  const { table, typed, id } = within;
+  const search = useCallback(
+    (text: string, signal?: AbortSignal) => findCandidates(table, field.key, { text, typed, id }, signal),
+    [table, field.key, typed, id],
+  );
+  return (
+    <>
+      <MatchInput
+        table={field.target ?? ""}
+        search={search}
+        value={value}
+        input={input}
+        className={className}
+        onPick={onLink}
+        onLeave={onLink}
+        onNew={setMaking}
+      />
+      {making !== null && (
+        <NewLinked
+          table={field.target ?? ""}
+          name={making}
+          onMade={(made) => {
+            setMaking(null);
+            onLink(made);
+            requestAnimationFrame(() => document.getElementById(String(input.id))?.focus());
+          }}
+          onClose={() => {
+            setMaking(null);
+            requestAnimationFrame(() => document.getElementById(String(input.id))?.focus());
+          }}
+        />
+      )}
+    </>
+  );
+}

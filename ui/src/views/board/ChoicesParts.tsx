@@ -1,0 +1,53 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, data } from "../../api/client";
+import { ChoiceRows } from "../../components/ChoiceRows";
+import { words } from "../../words";
+import { Lists } from "./Lists";
+
+export type ChoiceSettings = { choices: string[]; retired: string[]; list: string | null };
+
+type Props = { value: ChoiceSettings; onChange: (value: ChoiceSettings) => void };
+
+/** The choices of a field: a list of its own, or one that the project keeps for several fields. */
+export function ChoicesParts({ value, onChange }: Props) {
+  const [editing, setEditing] = useState(false);
+  const lists = useQuery({ queryKey: ["lists"], queryFn: () => data(api.GET("/api/lists")) }).data ?? [];
+  const shared = lists.find((each) => each.id === value.list);
+  return (
+    <div className="flex flex-col gap-2">
+      <label className="flex items-center gap-2 font-semibold">
+        <span className="flex-1">{words.choices.title}</span>
+        <select
+          aria-label={words.choices.source}
+          className="select select-sm w-52 font-normal"
+          value={value.list ?? ""}
+          onChange={(event) => onChange({ ...value, list: event.target.value || null })}
+        >
+          <option value="">{words.choices.own}</option>
+          {lists.map((each) => (
+            <option key={each.id} value={each.id}>
+              {words.choices.shared(each.name)}
+            </option>
+          ))}
+        </select>
+      </label>
+      {shared ? (
+        <p className="quiet">
+          {shared.values.filter((each) => !shared.retired.includes(each)).join(", ")}
+          {shared.retired.length > 0 && ` · ${words.choices.retiredOnes(shared.retired.join(", "))}`}
+        </p>
+      ) : (
+        <ChoiceRows
+          values={value.choices}
+          retired={value.retired}
+          onChange={(choices, retired) => onChange({ ...value, choices, retired })}
+        />
+      )}
+      <button type="button" className="link w-fit text-xs" onClick={() => setEditing(true)}>
+        {words.choices.editLists}
+      </button>
+      {editing && <Lists onClose={() => setEditing(false)} />}
+    </div>
+  );
+}

@@ -1,0 +1,47 @@
+import type { RuleParts } from "../../../api/client";
+import { Said } from "../../../components/Said";
+import { words } from "../../../words";
+import { mistakesOf, type PartsProps } from "./shared";
+
+/** The lowest and the highest: values or formulas for limits, numbers of characters for a length. */
+export function LimitsParts({ parts, change, mistakes }: PartsProps) {
+  const length = parts.kind === "length";
+  const ends: [keyof RuleParts, string][] = length
+    ? [
+        ["least", words.rulePanel.least],
+        ["most", words.rulePanel.most],
+      ]
+    : [
+        ["low", words.rulePanel.low],
+        ["high", words.rulePanel.high],
+      ];
+  const put = (part: keyof RuleParts, text: string) =>
+    change({ [part]: length ? (/^\d+$/.test(text) ? Number(text) : null) : text || null });
+  return (
+    <div>
+      <div className="grid grid-cols-2 gap-3">
+        {ends.map(([part, label], index) => (
+          <label key={part} className="flex flex-col gap-1 font-semibold">
+            {label}
+            <input
+              data-first={index === 0 ? "" : undefined}
+              className="input w-full font-mono font-normal"
+              inputMode={length ? "numeric" : undefined}
+              value={String(parts[part] ?? "")}
+              onChange={(event) => put(part, event.target.value)}
+            />
+          </label>
+        ))}
+      </div>
+      {!length && <p className="quiet mt-1 text-xs">{words.rulePanel.limitsHint}</p>}
+      {!length &&
+        ["low", "high"]
+          .flatMap((part) => mistakesOf(mistakes, part))
+          .map((mistake) => (
+            <p key={mistake.message} className="mt-1 text-error" role="alert">
+              <Said text={mistake.message} />
+            </p>
+          ))}
+    </div>
+  );
+}

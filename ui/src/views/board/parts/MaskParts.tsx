@@ -1,0 +1,55 @@
+import { words } from "../../../words";
+import { MaskText } from "./MaskText";
+import type { PartsProps } from "./shared";
+
+/** How a text is typed, and what becomes of one that is half typed. */
+export function MaskParts({ parts, change }: PartsProps) {
+  const bare = parts.separators === "drop";
+  return (
+    <>
+      <MaskText value={parts.mask ?? ""} onChange={(mask) => change({ mask })} bare={bare} live />
+      <fieldset className="flex flex-col gap-1.5">
+        <legend className="mb-1 font-semibold">{words.mask.half}</legend>
+        {(["refuse", "clear"] as const).map((each) => (
+          <label key={each} className="flex items-center gap-2">
+            <input
+              type="radio"
+              name="half"
+              className="radio radio-sm"
+              checked={(parts.half ?? "refuse") === each}
+              onChange={() => change({ half: each })}
+            />
+            {words.mask.halves[each]}
+          </label>
+        ))}
+      </fieldset>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={bare}
+          onChange={() => change({ separators: bare ? "keep" : "drop" })}
+        />
+        {words.mask.drop}
+      </label>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={parts.old === "let"}
+          onChange={() => change({ old: parts.old === "let" ? null : "let" })}
+        />
+        {words.rulePanel.letOld}
+      </label>
+      <label className="flex flex-col gap-1 font-semibold">
+        {words.rulePanel.message}
+        <input
+          className="input w-full font-normal"
+          value={parts.message ?? ""}
+          placeholder={words.mask.usual}
+          onChange={(event) => change({ message: event.target.value || null })}
+        />
+      </label>
+    </>
+  );
+}

@@ -1,0 +1,32 @@
+import { words } from "../../../words";
+import type { PartsProps } from "./shared";
+
+/** Whether a record is refused or somebody is warned, and what becomes of records that were there before. */
+export function SternnessParts({ parts, change }: Pick<PartsProps, "parts" | "change">) {
+  return (
+    <div className="flex flex-col gap-1.5">
+      {parts.kind !== "lock" && (
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={parts.severity === "warn"}
+            onChange={() => change({ severity: parts.severity === "warn" ? null : "warn" })}
+          />
+          {words.rulePanel.onlyWarn}
+        </label>
+      )}
+      {parts.kind !== "lock" && (
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={parts.old === "let"}
+            onChange={() => change({ old: parts.old === "let" ? null : "let" })}
+          />
+          {words.rulePanel.letOld}
+        </label>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,33 @@
+import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
+import { words } from "../../../words";
+import { mistakesOf, type PartsProps } from "./shared";
+
+/** A condition under which alone the rule holds; without it, it always does. */
+export function WhenParts({ table, parts, change, mistakes, label }: PartsProps & { label: string }) {
+  const given = parts.when !== null && parts.when !== undefined;
+  return (
+    <div className="flex flex-col gap-2">
+      {parts.kind !== "lock" && (
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={given}
+            onChange={() => change({ when: given ? null : "" })}
+          />
+          {label}
+        </label>
+      )}
+      {given && (
+        <FormulaOrPieces
+          table={table.key}
+          label={words.rulePanel.while}
+          value={parts.when ?? ""}
+          onChange={(when) => change({ when })}
+          mistakes={mistakesOf(mistakes, "when")}
+          shapes={["condition"]}
+        />
+      )}
+    </div>
+  );
+}
