@@ -36,6 +36,8 @@ module StoreHelp
   def workspace(name = "Odile Marsh", at: nil) = UpTack::Workspace.new(person: person(name), clock: at && UpTack::Clock.standing("Europe/Dublin", at))
   def pieces = UpTack::Store::Rows.new(workspace.table("pieces"))
   def change(kind, **parts) = UpTack::UseCases::ChangeDesign.new(workspace).call(Core::Design::Changes.const_get(kind).new(**parts))
+  def unpin(table, kind, field) = change(:UnpinRule, table: table, rule: workspace.table(table).rules.find { |rule| rule.kind == kind && rule.field == field }.id)
+  def unmask(field) = unpin("pieces", "mask", field)
   def design = UpTack::UseCases::ChangeDesign.new(workspace)
   def columns(table) = UpTack::Store::Database.connection.columns(table).to_h { |column| [column.name, column.sql_type.downcase] }
   def save_piece(typed, id: nil, version: nil, by: "Odile Marsh", at: nil) = UpTack::UseCases::SaveRecord.new(workspace(by, at: at)).call(table: "pieces", typed: typed, id: id, version: version)

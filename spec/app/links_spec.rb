@@ -47,6 +47,8 @@ RSpec.describe "Links in the store" do
     before = (1..28).map { |id| rows("pieces").find(id)["clay"] }
     change(:UnpinRule, table: "clays", rule: workspace.table("clays").calculation("pieces_made").id)
     change(:UnpinRule, table: "pieces", rule: workspace.table("pieces").rules.find { |rule| rule.name == "not above the clay’s limit" }.id)
+    unpin("pieces", "narrow", "clay")
+    change(:RemoveField, table: "pieces", field: "clay_limit")
     change(:ChangeField, table: "pieces", field: "clay", parts: {"target" => "kilns"})
     expect([1, 2].map { |id| rows("pieces").find(id)["clay"] }).to eq([1, nil])
     design.undo
@@ -102,7 +104,7 @@ RSpec.describe "Links in the store" do
     change(:PinRule, table: "clays", rule: {"kind" => "calculation", "field" => "shown_as", "formula" => "name & \" (\" & family & \", \" & count(pieces) & \")\"", "keeping" => "shown"})
     change(:ChangeTable, table: "clays", parts: {"title" => "shown_as"})
     expect(workspace.context.records.title("clays", 3)).to eq("Brick red (Earthenware, 4)")
-    expect(save("pieces", {"clay" => "snowfall (porcelain, 4)"}, id: 1).record.values["clay"]).to eq(4)
+    expect(save("pieces", {"clay_family" => "Porcelain", "clay" => "snowfall (porcelain, 4)"}, id: 1).record.values["clay"]).to eq(4)
     expect(UpTack::Store::Naming.new(workspace.plan("clays"), workspace.context).like("porc").map(&:title)).to eq(["Snowfall (Porcelain, 5)"])
   end
 

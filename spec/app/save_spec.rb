@@ -26,11 +26,11 @@ RSpec.describe "Saving records" do
 
   it "logs old and new value of what an edit changed, and nothing when nothing did" do
     before = pieces.find(25)
-    answer = save_piece({"stage" => "Collected", "maker" => "Fenna Aldersyke"}, id: 25)
+    answer = save_piece({"stage" => "Bisque fired", "maker" => "Fenna Aldersyke"}, id: 25)
     changes = log(25).first.field_changes.map { |each| [each.field_label, *each.values] }
-    expect(changes).to eq([["Maker", before["maker"], 8], ["Stage", before["stage"], "Collected"]])
+    expect(changes).to eq([["Maker", before["maker"], 8], ["Maker's phone", before["maker_phone"], "01 555 0139"], ["Stage", before["stage"], "Bisque fired"]])
     count = UpTack::Store::Entry.count
-    expect(save_piece({"stage" => "collected"}, id: 25).state).to eq(:saved)
+    expect(save_piece({"stage" => "bisque fired"}, id: 25).state).to eq(:saved)
     expect(UpTack::Store::Entry.count).to eq(count)
     expect(answer.record.version).to eq(log(25).first.id)
   end

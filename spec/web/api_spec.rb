@@ -91,7 +91,7 @@ RSpec.describe "The HTTP API" do
     trial = ask(:post, "/api/tables/pieces/trial", {typed: good_piece, person_id: 3, at: "29 feb 2028 7:05"})
     expect(trial).to include("would_save" => true, "clock" => "2028-02-29T07:05")
     expect(trial["fields"]["received_by"]["value"]).to eq("Senna Whitlock")
-    expect(trial["steps"].map { |step| step["stage"] }.uniq).to eq(%w[typed default calculate validate log])
+    expect(trial["steps"].map { |step| step["stage"] }.uniq).to eq(%w[typed default mask fill calculate validate log])
     expect(ask(:post, "/api/tables/pieces/trial", {typed: {}, copy_of: 14})["fields"]["hold"]["value"]).to eq("90")
     expect(ask(:post, "/api/tables/pieces/trial", {typed: {hold: "91"}, id: 14})["messages"].first["message"]).to include("90 minutes")
     expect(counts.call).to eq(before)

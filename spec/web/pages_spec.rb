@@ -53,9 +53,9 @@ RSpec.describe "The pages that the application serves" do
 
   it "shows a log entry by the names of today, and of then where something is gone" do
     change(:ChangeField, table: "pieces", field: "stage", parts: {"label" => "State"})
-    save_piece({"state" => "Collected"}, id: 25)
+    save_piece({"state" => "Bisque fired"}, id: 25)
     entry = ask(:get, "/api/history?table=pieces")["entries"].first
-    expect(entry["changes"]).to eq([{"field" => "State", "key" => "state", "before" => "Drying", "after" => "Collected", "rule" => nil}])
+    expect(entry["changes"]).to eq([{"field" => "State", "key" => "state", "before" => "Drying", "after" => "Bisque fired", "rule" => nil}])
     change(:RemoveField, table: "pieces", field: "state")
     entry = ask(:get, "/api/history?table=pieces")["entries"].first
     expect(entry["changes"].first.values_at("field", "key")).to eq(["State", nil])

@@ -523,6 +523,8 @@ export const words = {
         : `${n.toLocaleString("en")} of ${total.toLocaleString("en")} records`,
     filtered: (n: number, total: number) => `${n.toLocaleString("en")} of ${total.toLocaleString("en")} records match`,
     noMatch: "No record matches this filter.",
+    editCell: (label: string) => `Type ${label} here (F2)`,
+    cellRefused: "Not saved. Esc leaves it as it was.",
     sortBy: (label: string) => `Sort by ${label}`,
     yes: "Yes",
     no: "No",
@@ -658,8 +660,17 @@ export const words = {
         ],
       },
       {
+        name: "Records",
+        keys: [
+          ["↑ ↓", "from record to record"],
+          ["Enter", "open the record"],
+          ["F2", "type right in the row; Tab goes on, Enter saves"],
+        ],
+      },
+      {
         name: "Form",
         keys: [
+          ["Ins", "in a link: make a new record"],
           ["Tab, Enter", "to the next field"],
           ["Shift Tab", "back"],
           ["Ctrl S", "save"],

@@ -26,9 +26,11 @@ export function Difference({ before, after }: { before: string; after: string })
 
 function Piece({ text, changed, look }: { text: string; changed: boolean; look: "removed" | "added" }) {
   if (!changed) return <>{text}</>;
-  const shown = text.replaceAll(" ", "·");
+  const shown = text.replaceAll(" ", "␣");
+  // A line through a space would make it look like a dash.
+  const line = text.trim() === "" ? "no-underline" : "decoration-1";
   return look === "removed" ? (
-    <del className="rounded-sm bg-[var(--tint-refused)] px-px text-error decoration-1">{shown}</del>
+    <del className={`rounded-sm bg-[var(--tint-refused)] px-px text-error ${line}`}>{shown}</del>
   ) : (
     <ins className="rounded-sm bg-[var(--tint-lit)] px-px font-semibold underline decoration-1">{shown}</ins>
   );

@@ -8,6 +8,7 @@ module UpTack
         "number" => ->(raw) { raw.is_a?(Float) ? BigDecimal(raw, Core::Numbers::KEPT_DIGITS) : BigDecimal(raw.to_s) },
         "date" => ->(raw) { raw.is_a?(String) ? Date.new(raw[0, 4].to_i, raw[5, 2].to_i, raw[8, 2].to_i) : raw },
         "yes_no" => ->(raw) { [1, true, "t", "1"].include?(raw) },
+        "moment" => ->(raw) { raw.is_a?(String) ? Time.utc(*raw.scan(/\d+/).first(6).map(&:to_i)) : raw },
         "time" => ->(raw) { Core::DayTime.read(raw) },
         "link" => ->(raw) { raw.to_i }
       }.freeze
@@ -27,6 +28,7 @@ module UpTack
         case value
         when BigDecimal then value.frac.zero? ? value.to_i : value.to_s("F")
         when Core::DayTime, Date then value.iso8601
+        when Time then value.getutc.strftime("%Y-%m-%d %H:%M:%S")
         when true then 1
         when false then 0
         else value

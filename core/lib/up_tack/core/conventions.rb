@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "tzinfo"
+
 module UpTack
   module Core
     # How a firm writes: in which order the parts of a date stand and which
@@ -22,8 +24,26 @@ module UpTack
         ).freeze
       end
 
+      # @param moment [Time]
+      # @return [Time] as the firm's clocks show it
+      def local(moment) = zone.to_local(moment.getutc)
+
+      # @param day [Date]
+      # @param time [DayTime]
+      # @return [Array<Array(Time, String)>] the moments, in UTC, at which the firm's
+      #   clocks show this, each with the zone's short name then: two when the clocks
+      #   go back over it, none when they go forward
+      def moments(day, time)
+        wall = Time.utc(day.year, day.month, day.day, time.hour, time.minute, time.second)
+        zone.periods_for_local(wall).map { |period| [(wall - period.observed_utc_offset).getutc, period.abbreviation.to_s] }.sort_by(&:first)
+      end
+
       # @return [Hash{String=>String}]
       def to_plain = to_h.transform_keys(&:to_s)
+
+      private
+
+      def zone = TZInfo::Timezone.get(time_zone)
     end
   end
 end

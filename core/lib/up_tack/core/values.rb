@@ -27,7 +27,7 @@ module UpTack
 
       # @return [Hash{String=>Module}] the types by key, in the order in which they are offered
       def self.all
-        @all ||= [Text, LongText, Number, Date, Time, YesNo, Choice, Link].to_h { |type| [type.key, type] }.freeze
+        @all ||= [Text, LongText, Number, Date, Time, Moment, YesNo, Choice, Link].to_h { |type| [type.key, type] }.freeze
       end
 
       # @return [String] a value of any type as an expression's `&` writes it

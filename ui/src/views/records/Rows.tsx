@@ -1,8 +1,11 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { type KeyboardEvent, type ReactNode, useEffect, useRef } from "react";
+import { Pencil } from "lucide-react";
+import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import type { RecordData, Table } from "../../api/client";
 import { isWorkedOut } from "../../components/record/FieldInput";
+import { words } from "../../words";
+import { CellEditor } from "./CellEditor";
 
 const HEIGHT = 33;
 /** The first field stays in sight while the others scroll by, so that a row can be told. */
@@ -12,11 +15,20 @@ type Props = { table: Table; records: RecordData[]; columns: string; onEnd: () =
 
 /**
  * The grid's rows, of which only those in sight are drawn (which is why this is no
- * table element). Arrows move, Enter opens the record.
+ * table element). Arrows move, Enter opens the record, F2 types right in the row.
  */
 export function Rows({ table, records, columns, onEnd, children }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const navigate = useNavigate();
+  const [editing, setEditing] = useState<{ record: number; field: string } | null>(null);
+  const typed = table.fields.filter((field) => !isWorkedOut(field) && field.type !== "long_text");
+  const goOn = (record: number, index: number, step: number) => {
+    const at = typed.findIndex((field) => field.key === editing?.field);
+    const next = step === 0 ? undefined : typed[at + step];
+    setEditing(next ? { record, field: next.key } : null);
+    if (!next)
+      requestAnimationFrame(() => scroller.current?.querySelector<HTMLElement>(`[data-index="${index}"]`)?.focus());
+  };
   const rows = useVirtualizer({
     count: records.length,
     getScrollElement: () => scroller.current,
@@ -34,7 +46,10 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
   const onKeyDown = (event: KeyboardEvent, index: number, record: RecordData) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (event.key === "Enter") open(record);
-    else if (step) {
+    else if (event.key === "F2" && typed[0]) {
+      event.preventDefault();
+      setEditing({ record: record.id, field: typed[0].key });
+    } else if (step) {
       event.preventDefault();
       const next = Math.min(records.length - 1, Math.max(0, index + step));
       rows.scrollToIndex(next);
@@ -78,18 +93,47 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
                 aria-rowindex={item.index + 2}
                 onClick={() => open(record)}
                 onKeyDown={(event) => onKeyDown(event, item.index, record)}
-                className="group absolute top-0 left-0 grid w-full cursor-pointer border-base-300/60 border-b hover:bg-base-200 focus-visible:bg-base-200 focus-visible:outline-offset-[-2px]"
+                className={`group absolute top-0 left-0 ${editing?.record === record.id ? "z-20" : ""} grid w-full cursor-pointer border-base-300/60 border-b hover:bg-base-200 focus-visible:bg-base-200 focus-visible:outline-offset-[-2px]`}
                 style={{ gridTemplateColumns: columns, height: HEIGHT, transform: `translateY(${item.start}px)` }}
               >
-                <Cell align="right" className="quiet sticky left-0 bg-base-100 tabular-nums group-hover:bg-base-200">
+                <Cell
+                  align="right"
+                  open={false}
+                  className="quiet sticky left-0 bg-base-100 tabular-nums group-hover:bg-base-200"
+                >
                   {record.id}
                 </Cell>
                 {table.fields.map((field, index) => (
                   <Cell
                     key={field.key}
+                    open={editing?.record === record.id && editing.field === field.key}
                     align={field.kind === "number" ? "right" : "left"}
                     className={`${field.kind === "number" ? "tabular-nums" : ""} ${index === 0 ? FROZEN : ""}`}
                   >
+                    {editing?.record === record.id && editing.field === field.key && (
+                      <CellEditor
+                        key={field.key}
+                        table={table}
+                        record={record}
+                        field={field}
+                        onDone={(step) => goOn(record.id, item.index, step)}
+                      />
+                    )}
+                    {typed.includes(field) && (
+                      <button
+                        type="button"
+                        tabIndex={-1}
+                        title={words.records.editCell(field.label)}
+                        aria-label={words.records.editCell(field.label)}
+                        className="absolute top-1/2 right-1 hidden -translate-y-1/2 rounded bg-base-100 p-1 group-hover/cell:block"
+                        onClick={(event) => {
+                          event.stopPropagation();
+                          setEditing({ record: record.id, field: field.key });
+                        }}
+                      >
+                        <Pencil size={12} aria-hidden />
+                      </button>
+                    )}
                     {isWorkedOut(field) && record.texts[field.key] ? (
                       <span className="stitched">{record.texts[field.key]}</span>
                     ) : (
@@ -106,9 +150,14 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
   );
 }
 
-function Cell({ align, className, children }: { align: "left" | "right"; className: string; children: ReactNode }) {
+type CellProps = { align: "left" | "right"; open: boolean; className: string; children: ReactNode };
+
+function Cell({ align, open, className, children }: CellProps) {
   return (
-    <div role="cell" className={`truncate px-3 py-1.5 ${align === "right" ? "text-right" : ""} ${className}`}>
+    <div
+      role="cell"
+      className={`group/cell px-3 py-1.5 ${open ? "relative z-20 overflow-visible" : "relative truncate"} ${align === "right" ? "text-right" : ""} ${className}`}
+    >
       {children}
     </div>
   );

@@ -59,7 +59,7 @@ module UpTack
             return settle(working, value, found.text) if found.complete
             return working.shape(rule, field, nil, "cleared, since it was half typed: #{found.message}") if rule.clears? && found.half
 
-            working.refuse(rule, field, message || "#{field.label}: #{found.message}.", fields: [field.key], how: found.message)
+            working.refuse(rule, field, message || "#{found.message[0].upcase}#{found.message[1..]}.", fields: [field.key], how: found.message)
           end
 
           private

@@ -53,7 +53,7 @@ module UpTack
 
           private
 
-          def apart?(values) = blanks_equal ? values.values.all?(&:nil?) : values.values.any?(&:nil?)
+          def apart?(values) = !blanks_equal && values.values.any?(&:nil?)
 
           def counts?(evaluation) = formula.nil? || formula.call(evaluation) == true
 

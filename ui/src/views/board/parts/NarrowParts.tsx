@@ -98,7 +98,7 @@ function MapEditor({ table, parts, change }: Pick<PartsProps, "table" | "parts" 
             ))}
         </select>
       </label>
-      <div className="overflow-auto rounded border border-base-300">
+      <div className="shrink-0 overflow-auto rounded border border-base-300">
         <table className="table-sm table">
           <thead>
             <tr>

@@ -27,6 +27,7 @@ module UpTack
           when "number" then NUMBERS.map { |number| field.decimals ? Core::Numbers.round(BigDecimal(number), field.decimals) : BigDecimal(number) }
           when "date" then [workspace.clock.today]
           when "time" then [Core::DayTime.of(9, 5), Core::DayTime.of(17, 30)]
+          when "moment" then [workspace.clock.now.round]
           when "yes_no" then [true, false]
           else []
           end

@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Values
+      # A day with a time, kept in UTC to the second and shown in the firm's time
+      # zone, as "23 Nov 2026, 09:30" or by the field's own pattern (Unicode CLDR).
+      module Moment
+        FORMAT = {"pattern" => :pattern}.freeze
+        READY_MADE = ["d MMM yyyy, HH:mm", "EEE d MMM yyyy, HH:mm", "d MMM, H:mm", "dd/MM/yyyy HH:mm", "yyyy-MM-dd HH:mm", "d MMM yyyy, h:mm a"].freeze
+        SHAPE = /\A(?<day>.*?\S)(?:\s*[,T]\s*|\s+)(?<hour>\d{1,2}(?:[:.]\d{2}){1,2}\s*(?:[ap]m?)?|\d{1,2}\s*[ap]m?)(?:\s+(?<zone>[A-Z]{2,5}))?\z/i
+
+        module_function
+
+        def key = "moment"
+        def label = "Day and time"
+        def kind = :moment
+        def column = :datetime
+
+        def read(raw, field, reading)
+          return raw.getutc.round if raw.is_a?(::Time)
+
+          text = Plain.text(raw, field)
+          return text unless text.is_a?(String)
+          return if text.strip.empty?
+
+          exact(text.strip) || typed(text.strip, field, reading)
+        end
+
+        def show(value, field)
+          return "" if value.nil?
+
+          pattern = field&.format.to_h["pattern"]
+          pattern ? Expression::Patterns.write(local(value, field), pattern) : edit(value, field)
+        end
+
+        # @return [String] as one would type it
+        def edit(value, field)
+          at = local(value, field)
+          "#{Date.edit(at.to_date, nil)}, #{at.strftime(at.sec.zero? ? "%H:%M" : "%H:%M:%S")}#{" #{zone_name(at, field)}" if twice?(at, field)}"
+        end
+
+        def dump(value) = value&.getutc&.iso8601
+        def load(plain) = plain.is_a?(::Time) ? plain : plain && ::Time.iso8601(plain).getutc
+
+        # What a program sends, after ISO 8601 with its distance from UTC.
+        def exact(text)
+          return unless text.match?(/\A\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:?\d\d)\z/)
+
+          text = text.sub(/(?<=T\d\d:\d\d)(?=Z|[+-])/, ":00")
+          ::Time.iso8601(text).getutc.round
+        rescue ArgumentError
+          nil
+        end
+
+        def typed(text, field, reading)
+          match = SHAPE.match(text) or return day_alone(text, field, reading)
+          day = Date.read(match[:day].chomp(","), field, reading)
+          return day if day.is_a?(Unreadable)
+
+          time = Time.read(match[:hour], field, reading)
+          return time if time.is_a?(Unreadable)
+
+          at(day, time, match[:zone], text, reading)
+        end
+
+        # A time is part of it: midnight must not be made up.
+        def day_alone(text, field, reading)
+          day = Date.read(text, field, reading)
+          return Unreadable.new(code: "no_time", message: "#{Plain.quoted(text)} is a day; add the time, like #{Date.edit(day, nil)}, 9:30.") if day.is_a?(::Date)
+
+          Unreadable.new(code: "not_a_moment", message: "#{Plain.quoted(text)} is not a day and a time; type it like 23 Nov 2026, 9:30.")
+        end
+
+        # When clocks go back an hour there is twice, when they go forward one is not there.
+        def at(day, time, zone, text, reading)
+          found = reading.conventions.moments(day, time)
+          return Unreadable.new(code: "no_such_time", message: "There is no #{time} on #{Date.edit(day, nil)}: the clocks go forward then.") if found.empty?
+          return found.first.first if found.one?
+
+          meant = found.find { |_, name| name.casecmp?(zone.to_s) }
+          return meant.first if meant
+
+          Unreadable.new(code: "ambiguous", message: "#{Plain.quoted(text)} is there twice, since the clocks go back then: type #{found.map { |_, name| "#{time} #{name}" }.join(" or ")}.")
+        end
+
+        def local(value, field) = (field&.conventions || Conventions.from({})).local(value)
+
+        def twice?(at, field) = field && field.conventions.moments(at.to_date, DayTime.of(at.hour, at.min, at.sec)).length > 1
+
+        def zone_name(at, field) = field.conventions.moments(at.to_date, DayTime.of(at.hour, at.min, at.sec)).find { |moment, _| moment == at.getutc }&.last
+      end
+    end
+  end
+end

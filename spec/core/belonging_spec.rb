@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+require "core_helper"
+
+RSpec.describe "What belongs to what" do
+  let(:kinds) { [field("kind", "choice", choices: %w[Cup Bowl]), field("size", "choice", choices: %w[S M L])] }
+
+  def sizes(otherwise = nil) = rule("narrow", "size", by: "kind", map: {"Cup" => %w[S M], "Bowl" => %w[L]}, otherwise: otherwise)
+
+  def tried(design, typed, stored: nil, live: false, records: Core::Save::Ports::NoRecords)
+    plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
+    Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored, id: stored && 1, live: live), context(records: records))
+  end
+
+  it "clears, keeps or refuses a choice that no longer belongs when its parent changes" do
+    stored = {"kind" => "Cup", "size" => "M"}
+    found = [nil, "keep", "refuse"].map { |way| tried(table(*kinds, rules: [sizes(way)]), {"kind" => "Bowl"}, stored: stored).then { |each| [each.values["size"], each.saved?] } }
+    expect(found).to eq([[nil, true], ["M", true], ["M", false]])
+    expect(tried(table(*kinds, rules: [sizes]), {"kind" => "cup"}, stored: stored).values["size"]).to eq("M")
+  end
+
+  it "refuses one that somebody gives along, and never takes it away unseen" do
+    design = table(*kinds, rules: [sizes])
+    expect(tried(design, {"size" => "M", "kind" => "Bowl"}).refusals).to match([have_attributes(field: "size", fields: %w[size kind], message: "“M” does not belong to this Kind.")])
+    expect(tried(design, {"size" => "L", "kind" => "Bowl"})).to be_saved
+    expect(tried(design, {"size" => "L", "kind" => ""})).to be_saved
+  end
+
+  it "overtakes in a live form what was typed before its parent, and not what was typed after" do
+    design = table(*kinds, rules: [sizes])
+    before = tried(design, {"size" => "M", "kind" => "Bowl"}, live: true)
+    expect([before.values["size"], before.overtaken, before.origins["size"].source]).to eq([nil, ["size"], "rule"])
+    expect(tried(design, {"kind" => "Bowl", "size" => "M"}, live: true)).not_to be_saved
+  end
+
+  it "leaves a record alone in which neither changed" do
+    expect(tried(table(*kinds, field("note"), rules: [sizes]), {"note" => "x"}, stored: {"kind" => "Bowl", "size" => "M", "note" => nil}).values["size"]).to eq("M")
+  end
+
+  it "narrows links by a condition along the link" do
+    design = studio("pieces" => [rule("narrow", "helper", formula: "helper.title = maker.title", otherwise: "clear")]).table("pieces")
+    expect(tried(design, {"maker" => 4, "helper" => 4}, records: studio_records)).to be_saved
+    other = {"members" => STUDIO_MEMBERS}
+    records = Core::Save::Ports::HeldRecords.new(other, titles: {"members" => "name"})
+    expect(tried(design, {"maker" => 4, "helper" => 6}, records: records).refusals.map(&:field)).to eq(["helper"])
+    expect(tried(design, {"maker" => 6}, stored: {"maker" => 4, "helper" => 4}, records: records).values["helper"]).to be_nil
+  end
+
+  STUDIO_MEMBERS = {4 => {"name" => "Ansa Velt", "title" => 1}, 5 => {"name" => "Maro Tinsley", "title" => nil}, 6 => {"name" => "Wilmet Farrow", "title" => 2}}.freeze
+
+  it "refuses two that wait for each other, and lists that name what is not there" do
+    both = [sizes, rule("narrow", "kind", by: "size", map: {})]
+    expect { table(*kinds, rules: both) }.to raise_error(Core::Design::Invalid, /circle/)
+    expect { table(*kinds, rules: [rule("narrow", "size", by: "kind", map: {"Cup" => ["XL"]})]) }.to raise_error(Core::Design::Invalid, /“XL” is not among/)
+    expect { table(*kinds, rules: [rule("narrow", "size", formula: "kind = \"Cup\"")]) }.to raise_error(Core::Design::Invalid, /must name Size/)
+  end
+
+  describe "a copied detail" do
+    let(:design) { studio("pieces" => [rule("copy", "whose", formula: "maker.name")]).table("pieces") }
+
+    {
+      "comes with the link" => [{"maker" => 4}, nil, "Ansa Velt"], "gives way to the hand" => [{"maker" => 4, "whose" => "me"}, nil, "me"],
+      "follows another link" => [{"maker" => 5}, {"maker" => 4, "whose" => "Ansa Velt"}, "Maro Tinsley"], "goes with the link" => [{"maker" => ""}, {"maker" => 4, "whose" => "Ansa Velt"}, nil],
+      "stays when the link does" => [{"tag" => "x"}, {"maker" => 4, "whose" => "by hand"}, "by hand"]
+    }.each { |name, (typed, stored, wanted)| it(name) { expect(tried(design, typed, stored: stored, records: studio_records).values["whose"]).to eq(wanted) } }
+
+    it "overtakes in a live form only what was typed before the link" do
+      expect(tried(design, {"whose" => "me", "maker" => 4}, live: true, records: studio_records)).to have_attributes(overtaken: ["whose"])
+      expect(tried(design, {"maker" => 4, "whose" => "me"}, live: true, records: studio_records).values["whose"]).to eq("me")
+    end
+  end
+
+  it "keeps a retired choice where it is, and gives it to no other record" do
+    design = table(field("firing", "choice", choices: %w[Raku Salt], retired: %w[Salt]))
+    expect(tried(design, {"firing" => "salt"}).refusals.map(&:message)).to eq(["“Salt” is retired: records that have it keep it, but no other can be given it. There is: Raku."])
+    expect(tried(design, {"firing" => "Salt"}, stored: {"firing" => "Salt"})).to be_saved
+  end
+end

@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+require "core_helper"
+require "json"
+require "open3"
+
+RSpec.describe "Typing by a mask" do
+  # mask => {typed => [settled text, what is missing or wrong]}
+  cases = {
+    '2UPPER "-" 3DIGIT' => {
+      "kd017" => ["KD-017", nil], "KD 017" => ["KD-017", nil], "kd/017" => ["KD-017", nil], "KD--017" => ["KD-017", nil], "" => ["", "two more capitals and three digits are missing"],
+      "KD-01" => ["KD-01", "one more digit is missing"], "k" => ["K", "one more capital and three digits are missing"], "äö000" => ["ÄÖ-000", nil],
+      "KDX17" => ["KDX17", "a digit is expected at place 4, not “X”"], "KD0171" => ["KD0171", "“1” is too much: it ends after “KD-017”"], "1" => ["1", "a capital is expected at place 1, not “1”"]
+    },
+    '"PC-" 5DIGIT' => {"42" => ["PC-42", "three more digits are missing"], "pc-00042" => ["PC-00042", nil], "PC00042" => ["PC-00042", nil]},
+    '1*2DIGIT "/" 4DIGIT' => {"1.2026" => ["1/2026", nil], "122026" => ["12/2026", nil], "1" => ["1", "four more digits are missing"]},
+    '4DIGIT [ " x" 1*4DIGIT ]' => {"1234" => ["1234", nil], "1234x5" => ["1234 x5", nil], "12345" => ["1234 x5", nil], "12" => ["12", "two more digits are missing"]},
+    '[ "+" 2DIGIT " " ] 4DIGIT' => {"+12 3456" => ["+12 3456", nil], "1234" => ["1234", nil], "123456" => ["+12 3456", nil], "+1" => ["+1", "five more digits are missing"]},
+    '2DIGIT "%"' => {"12" => ["12%", nil], "12%" => ["12%", nil], "1" => ["1", "one more digit is missing"]},
+    '"0" 1*2DIGIT " " 3DIGIT " " 4DIGIT' => {"1 555 0142" => ["01 555 0142", nil], "01-555-0142" => ["01 555 0142", nil], "0155501422" => ["015 550 1422", nil]},
+    '2LOWER ":" 2ALPHA' => {"AB:Cd" => ["ab:Cd", nil], "ab:c" => ["ab:c", "one more letter is missing"]},
+    "3ANY" => {"a-b" => ["a-b", nil], "ab" => ["ab", "one more character is missing"]},
+    '1*3DIGIT " x " 1*3DIGIT' => {"30x40" => ["30 x 40", nil], "30 40" => ["30 x 40", nil], "300400" => ["300 x 400", nil]}
+  }
+
+  cases.each do |mask, texts|
+    it "settles what arrives: #{mask}" do
+      found = texts.keys.to_h { |text| [text, Core::Masks.read(mask).fit(text).then { |fit| [fit.text, fit.message] }] }
+      expect(found).to eq(texts)
+    end
+
+    it "says complete of just what fits: #{mask}" do
+      read = Core::Masks.read(mask)
+      expect(texts.keys.map { |text| read.fit(text) }.select(&:complete)).to all(satisfy { |fit| read.fits?(fit.text) })
+      expect(texts.keys.select { |text| read.fits?(text) }).to all(satisfy { |text| read.fit(text).text == text })
+    end
+  end
+
+  it "is the same in the browser's mask library, case by case" do
+    asked = cases.flat_map { |mask, texts| texts.keys.map { |text| {mask: Core::Masks::Typing.compiled(Core::Masks.read(mask)), text: text} } }
+    script = File.expand_path("../../ui/scripts/mask-cases.mjs", __dir__)
+    out, errors, status = Open3.capture3("node", script, stdin_data: JSON.generate(asked))
+    expect(status).to be_success, errors
+    server = cases.flat_map { |mask, texts| texts.keys.map { |text| Core::Masks.read(mask).fit(text).then { |fit| [mask, text, fit.text, fit.complete] } } }
+    expect(JSON.parse(out).zip(server).map { |browser, (mask, text)| [mask, text, browser["text"], browser["complete"]] }).to eq(server)
+  end
+
+  {
+    '1*3DIGIT 2DIGIT' => "Nothing shows where", '1*3ALNUM "x"' => "Nothing shows where", '"PC"' => "needs a place", "[DIGIT] [ALPHA] [DIGIT] [ALPHA] [DIGIT]" => "at most 4 optional"
+  }.each { |mask, message| it("is refused by #{mask}") { expect(Core::Masks::Typing.problem(Core::Masks.read(mask))).to include(message) } }
+
+  it "leaves separators out only where they can be put back" do
+    expect(Core::Masks::Typing.problem(Core::Masks.read('1*2DIGIT "/" 1*2DIGIT'), bare: true)).to include("can't be told apart")
+    mask = Core::Masks.read('2UPPER "-" 3DIGIT')
+    expect(Core::Masks::Typing.problem(mask, bare: true)).to be_nil
+    expect([mask.bare("KD-017"), mask.dressed("KD017"), mask.bare("odd-one"), mask.dressed("odd-one")]).to eq(["KD017", "KD-017", "odd-one", "odd-one"])
+  end
+
+  it "is found by example, and each reading fits the example" do
+    expect(Core::Masks::Examples.readings("KD-017")).to eq(['2UPPER "-" 3DIGIT', '"KD-" 3DIGIT', '1*2UPPER "-" 1*3DIGIT', '2ALPHA "-" 3DIGIT'])
+    ["01 555 0142", "Ab3", "x", "12:30", "30 x 40", "Ä-1"].each do |text|
+      readings = Core::Masks::Examples.readings(text).map { |mask| Core::Masks.read(mask) }
+      expect(readings.map { |mask| mask.fits?(text) }.uniq).to eq([true]), text
+    end
+    expect(Core::Masks::Examples.readings("--")).to eq([])
+  end
+
+  it "goes from text to pieces and back" do
+    (cases.keys + Core::Masks::ReadyMade::ALL.map { |each| each[:mask] }).each do |text|
+      mask = Core::Masks.read(text)
+      expect(Core::Masks::Writer.from_pieces(Core::Masks::Writer.pieces(mask.parts)).delete(" ")).to eq(text.delete(" "))
+      expect(mask.fits?(Core::Masks::Examples.sample(mask))).to be(true), text
+    end
+    [[{"text" => ""}], [{"class" => "DIGIT"}], [{"optional" => []}], ["x"], [{"text" => "\""}]].each do |pieces|
+      expect { Core::Masks::Writer.from_pieces(pieces) }.to raise_error(Core::Masks::Invalid)
+    end
+  end
+
+  it "has the server take a megabyte as quickly as a letter" do
+    expect(Core::Masks.read("3DIGIT").fit("1" * 1_000_000)).to have_attributes(complete: false, message: a_string_including("1,000,000 characters"))
+  end
+end

@@ -1,0 +1,123 @@
+# frozen_string_literal: true
+
+require "core_helper"
+
+RSpec.describe "Validations" do
+  # Which of some texts a rule on one field lets pass.
+  def passing(field, rule, texts) = texts.select { |text| save(table(field, rules: [rule]), {field["key"] => text}).saved? }
+
+  def problem_with(*fields, rule)
+    table(*fields, rules: [rule])
+    nil
+  rescue Core::Design::Invalid => e
+    e.message
+  end
+
+  def people(role) = Core::Save::Ports::Person.new(name: "Senna Whitlock", role: role)
+
+  it "keep within limits, both ends allowed, by values and by formulas" do
+    expect(passing(field("peak", "number"), rule("limits", "peak", low: "600", high: "1300"), ["599.9", "600", "1300", "1300.1", ""])).to eq(["600", "1300", ""])
+    expect(passing(field("due", "date"), rule("limits", "due", low: "today()"), ["22 nov 2026", "23 nov 2026", "24 nov 2026"])).to eq(["23 nov 2026", "24 nov 2026"])
+    settled = Core::Rules.from(rule("limits", "due", low: "1/2/26")).settled(table(field("due", "date")), reading)
+    expect(settled.to_plain["low"]).to eq("date(\"2026-02-01\")")
+    design = table(field("peak", "number"), field("top", "number"), rules: [rule("limits", "peak", high: "top")])
+    expect([%w[5 5], %w[5.1 5], ["6", ""]].map { |peak, top| save(design, {"peak" => peak, "top" => top}).saved? }).to eq([true, false, true])
+  end
+
+  it "refuse limits that contradict each other, and lengths too" do
+    expect(problem_with(field("peak", "number"), rule("limits", "peak", low: "10", high: "5"))).to eq("The lowest, 10, is above the highest, 5: nothing could be both.")
+    expect(problem_with(field("name"), rule("length", "name", least: 5, most: 4))).to include("no text could be both")
+    expect(problem_with(field("peak", "number"), rule("limits", "peak"))).to include("the lowest or the highest")
+    expect(problem_with(field("name"), rule("limits", "name", low: "1"))).to include("numbers, dates and times")
+    expect(problem_with(field("name"), rule("one_of", "name", values: ["a", "A"]))).to include("stands twice")
+    expect(problem_with(field("name"), rule("fits", "name", mask: "3DIGT"))).to include("no kind of character")
+  end
+
+  it "count characters as people do" do
+    expect(passing(field("name"), rule("length", "name", least: 2, most: 3), ["a", "ab", "👨‍👩‍👧éx", "abcd", ""])).to eq(["ab", "👨‍👩‍👧éx", ""])
+  end
+
+  it "hold a value against a list, a mask and a condition" do
+    expect(passing(field("size"), rule("one_of", "size", values: %w[S M]), ["s", "M", "L", ""])).to eq(["s", "M", ""])
+    expect(passing(field("n", "number"), rule("one_of", "n", values: ["1", "2.5"]), ["1.0", "2.50", "2"])).to eq(["1.0", "2.50"])
+    expect(passing(field("code"), rule("fits", "code", mask: '2UPPER "-" 3DIGIT'), ["KD-017", "kd-017", ""])).to eq(["KD-017", ""])
+  end
+
+  it "ask for a field only while a condition holds" do
+    design = table(field("phone"), field("key_holder", "yes_no"), rules: [rule("required", "phone", when: "key_holder")])
+    found = ["yes", "no", ""].map { |answer| save(design, {"key_holder" => answer}).refusals.map(&:message) }
+    expect(found).to eq([["Phone must be filled while Key holder."], [], []])
+  end
+
+  describe "unique" do
+    let(:others) { Core::Save::Ports::HeldRecords.new({"pieces" => {1 => {"shelf" => "KD-017", "row" => "a", "stage" => "Drying"}, 2 => {"shelf" => nil, "row" => nil, "stage" => "Collected"}, 3 => {"shelf" => "RB-1", "row" => "b", "stage" => "Collected"}}}) }
+
+    def refused(typed, parts, stored: nil, id: nil)
+      design = table(field("shelf"), field("row"), field("stage", "choice", choices: %w[Drying Collected]), rules: [rule("unique", "shelf", **parts)])
+      plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
+      Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored, id: id), context(records: others)).refusals.any?
+    end
+
+    {
+      [{"shelf" => "kd-017"}, {}] => true, [{"shelf" => "kd-017"}, {case: true}] => false, [{"shelf" => "KD-018"}, {}] => false, [{"shelf" => ""}, {}] => false,
+      [{"shelf" => ""}, {blanks: "equal"}] => true, [{"shelf" => "", "row" => "a"}, {blanks: "equal", with: ["row"]}] => false,
+      [{"shelf" => "KD-017", "row" => "b"}, {with: ["row"]}] => false, [{"shelf" => "KD-017", "row" => "A"}, {with: ["row"]}] => true,
+      [{"shelf" => "RB-1", "stage" => "Drying"}, {when: "stage <> \"Collected\""}] => false, [{"shelf" => "KD-017", "stage" => "Drying"}, {when: "stage <> \"Collected\""}] => true,
+      [{"shelf" => "KD-017", "stage" => "Collected"}, {when: "stage <> \"Collected\""}] => false
+    }.each { |(typed, parts), wanted| it("#{wanted ? "refuses" : "lets pass"} #{typed} #{parts}") { expect(refused(typed, parts)).to be(wanted) } }
+
+    it("does not hold a record against itself") { expect(refused({"row" => "c"}, {}, stored: others.find("pieces", 1), id: 1)).to be(false) }
+  end
+
+  it "lock fields while a condition held before the save, but for one role" do
+    design = table(field("amount", "number"), field("status", "choice", choices: %w[Open Issued]), field("note"), rules: [rule("lock", "amount", when: "status <> \"Open\"", except_role: "builder")])
+    stored = {"amount" => number("5"), "status" => "Issued", "note" => nil}
+    plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
+    found = lambda do |typed, role, before = stored|
+      given = context.dup.tap { |each| each.person = people(role) }
+      Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: before, id: 1), given).refusals.map(&:field)
+    end
+    expect(found.call({"amount" => "6"}, "clerk")).to eq(["amount"])
+    expect(found.call({"amount" => "6"}, "builder")).to eq([])
+    expect(found.call({"note" => "x", "status" => "Open"}, "clerk")).to eq([])
+    expect(found.call({"amount" => "6", "status" => "Open"}, "clerk")).to eq(["amount"])
+    expect(found.call({"amount" => "6", "status" => "Issued"}, "clerk", stored.merge("status" => "Open"))).to eq([])
+  end
+
+  describe "a warning" do
+    let(:design) { table(field("weight", "number"), field("note"), rules: [rule("limits", "weight", high: "5000", severity: "warn", saying: "\"It says \" & weight & \" g.\"")]) }
+
+    def tried(typed, reasons: {}, stored: nil)
+      plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
+      Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored, id: stored && 1, reasons: reasons), context)
+    end
+
+    it "stands with its values until a reason is given" do
+      expect(tried({"weight" => "6000"}).refusals).to match([have_attributes(message: "It says 6000 g.", passable: true)])
+      expect(tried({"weight" => "6000"}, reasons: {"r100" => "  "})).not_to be_saved
+      passed = tried({"weight" => "6000"}, reasons: {"r100" => "A commission."})
+      expect([passed.saved?, passed.passed.map(&:to_h)]).to eq([true, [{rule: "r100", message: "It says 6000 g.", reason: "A commission."}]])
+    end
+
+    it "is not given again until one of its fields changes" do
+      stored = {"weight" => number("6000"), "note" => nil}
+      expect([tried({"note" => "x"}, stored: stored).saved?, tried({"weight" => "6001"}, stored: stored).saved?]).to eq([true, false])
+    end
+  end
+
+  it "let old records be until a field of theirs changes, and never new ones" do
+    design = table(field("peak", "number"), field("note"), rules: [rule("limits", "peak", high: "10", old: "let")])
+    stored = {"peak" => number("11"), "note" => nil}
+    expect([save(design, {"note" => "x"}, stored: stored), save(design, {"peak" => "12"}, stored: stored), save(design, {"peak" => "11"})].map(&:saved?)).to eq([true, false, false])
+  end
+
+  it "follow renaming in every part of theirs" do
+    design = project(field("shelf"), field("row"), field("stage"), rules: [rule("unique", "shelf", with: ["row"], when: "stage is blank"), rule("lock", "row", locked: ["stage"], when: "stage = \"x\"", except_role: "clerk"), rule("limits", "shelf_no", high: "5")].first(2))
+    changed = Core::Design::Changes::ChangeField.new(table: "pieces", field: "stage", parts: {"label" => "State"}).apply(design)
+    changed = Core::Design::Changes::ChangeField.new(table: "pieces", field: "row", parts: {"label" => "Board"}).apply(changed)
+    expect(changed.table("pieces").rules.map { |each| each.to_plain.slice("field", "with", "locked", "when") }).to eq([
+      {"field" => "shelf", "with" => ["board"], "when" => "state is blank"}, {"field" => "board", "locked" => ["state"], "when" => "state = \"x\""}
+    ])
+    expect(Core::Design::Dependants.rules(changed, table: "pieces", key: "state").length).to eq(2)
+  end
+end
