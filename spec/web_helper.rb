@@ -22,6 +22,8 @@ module WebHelp
     body = body.is_a?(String) ? body : JSON.generate(body) if body
     custom_request(method.to_s.upcase, path, body, {"CONTENT_TYPE" => "application/json"}.merge(headers))
     hold_against_document(method.to_s, path.split("?").first)
+    return last_response.body.lines.map { |line| JSON.parse(line) } if last_response.media_type == "application/x-ndjson"
+
     last_response.body.empty? ? nil : JSON.parse(last_response.body)
   end
 
@@ -42,7 +44,14 @@ module WebHelp
 
     type, media = response["content"].first
     expect(last_response.media_type).to eq(type), last_response.body
+    return lines_are_previews if type == "application/x-ndjson"
+
     errors = schema(media["schema"]).validate(JSON.parse(last_response.body)).map { |error| "#{error["data_pointer"]}: #{error["error"]}" }
+    expect(errors).to be_empty
+  end
+
+  def lines_are_previews
+    errors = last_response.body.lines.flat_map { |line| OPENAPI.schema("Preview").validate(JSON.parse(line)).to_a }
     expect(errors).to be_empty
   end
 

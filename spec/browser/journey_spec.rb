@@ -32,7 +32,10 @@ RSpec.describe "From the board to a saved record" do
     find_button("Family number").native.node.focus
     press :Enter
     within("aside") { select "Choice", from: "Type" }
-    fill_in "Choices, one a line", with: "Stoneware\nPorcelain"
+    fill_in "Choice 1", with: "Stoneware"
+    find_field("Choice 1").native.node.focus
+    press :Enter, *"Porcelain".chars
+    expect(page).to have_field("Choice 2", with: "Porcelain")
     press [:control, :Enter]
     expect(page).to have_button("Family choice")
     expect(columns("glazes")["family"]).to eq("text")
@@ -79,7 +82,7 @@ RSpec.describe "From the board to a saved record" do
     expect(page).to have_no_css("aside").and have_button("Shelf code begins as upper of")
 
     open_place "Pin a rule on Hold minutes: Validate"
-    find("input[aria-label='Must hold']").click
+    find("input[aria-label='Condition']").click
     write_formula "hold < 90"
     expect(page).to have_text("1 of 28 records would be refused when next saved.").and have_css("aside li", text: /PC-00014.*refused.*90 is not below 90/m)
     fill_in "Message when it does not", with: "Hold for less than an hour and a half."
@@ -123,6 +126,7 @@ RSpec.describe "From the board to a saved record" do
     find("[role=row]", text: "PC-00026").click
     expect(page).to have_field("Tag", with: "PC-00026")
     select "Collected", from: "Stage"
+    type_into "Collected on", "today"
     click_button "Save", exact: false, match: :first
     expect(page).to have_text("Saved: PC-00026")
     click_link "History", match: :first

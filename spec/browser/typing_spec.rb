@@ -13,7 +13,7 @@ RSpec.describe "Typing records" do
     type_into "Received", ""
     expect(page).to have_field("Collect by", with: "")
     type_into "Received", "24.12.26"
-    expect(page).to have_field("Received", with: "24 Dec 2026").and have_field("Collect by", with: "Thu 7 Jan 2027")
+    expect(page).to have_field("Received", with: "24 Dec 2026").and have_field("Collect by", with: "7 Jan 2027")
   end
 
   it "tells at the field what can't be read, keeps it, and takes it when it is mended" do
@@ -30,7 +30,7 @@ RSpec.describe "Typing records" do
       expect(page).to have_field(label, with: text)
     end
     type_into "Collect by", "28 feb 27"
-    expect(page).to have_field("Collect by", with: "Sun 28 Feb 2027")
+    expect(page).to have_field("Collect by", with: "28 Feb 2027")
     expect(box("Collect by")).to have_no_css(".text-error")
   end
 

@@ -320,6 +320,7 @@ export const words = {
     stale: "As it was before the mistake.",
     lookAt: "Look at",
     anyRecord: (one: string) => `any ${one}, by name`,
+    more_: "Show more of them",
     lookAtNone: "Look at none in particular",
     blank: "blank",
     newTitle: (stage: string) => `New rule: ${stage}`,

@@ -3,7 +3,7 @@ import type { Preview, RuleParts } from "./client";
 /** Tells what a rule would do as it is found out: each line of the answer is a Preview of more records. */
 export async function streamEffect(
   table: string,
-  body: RuleParts & { look_at: number | null },
+  body: RuleParts & { look_at: number | null; most: number },
   onPreview: (preview: Preview) => void,
   signal: AbortSignal,
 ) {

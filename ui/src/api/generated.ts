@@ -1835,6 +1835,8 @@ export interface operations {
             content: {
                 "application/json": components["schemas"]["RuleParts"] & {
                     look_at?: number | null;
+                    /** @description Examples wanted. */
+                    most?: number;
                 };
             };
         };

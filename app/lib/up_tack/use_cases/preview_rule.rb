@@ -7,6 +7,7 @@ module UpTack
     class PreviewRule
       # Examples sent to the screen.
       EXAMPLES = 12
+      MOST_EXAMPLES = 500
       # Of each verdict at first, so that those to look at first leave room for others.
       OF_EACH = 4
       # Seconds after which the rest of the records is left uncounted, while
@@ -38,10 +39,12 @@ module UpTack
       # @param plain [Hash] a rule as a design has it; with the id of one that exists it stands for that
       # @param look_at [Integer, nil] a record whose example is wanted in any case
       # @param all [Boolean] whether to look at every record, however long it takes
+      # @param most [Integer] examples wanted
       # @yield [Preview] what it has so far, every now and then
       # @return [Preview]
-      def call(table:, plain:, look_at: nil, all: false, &interim)
+      def call(table:, plain:, look_at: nil, all: false, most: EXAMPLES, &interim)
         @table = table
+        @most = most.clamp(1, MOST_EXAMPLES)
         @interim = interim
         @patience = all ? LONG_PATIENCE : PATIENCE
         design = @workspace.table(table)
@@ -67,7 +70,7 @@ module UpTack
 
       def count(verdict, id)
         @counts[verdict] += 1
-        @examples[verdict] << id if @examples[verdict].length < EXAMPLES
+        @examples[verdict] << id if @examples[verdict].length < @most
       end
 
       def result(design, rule, sight, look_at, looked_at)
@@ -81,8 +84,8 @@ module UpTack
       # The worst first, some of each verdict; where there is room, more of what is well.
       def telling
         all = ORDER.flat_map { |verdict| @examples[verdict] }
-        some = ORDER.flat_map { |verdict| @examples[verdict].first(OF_EACH) }.first(EXAMPLES)
-        chosen = (some + (all - some).reverse).first(EXAMPLES)
+        some = ORDER.flat_map { |verdict| @examples[verdict].first([OF_EACH, @most / 3].max) }.first(@most)
+        chosen = (some + (all - some).reverse).first(@most)
         all.select { |each| chosen.include?(each) }
       end
 

@@ -32,7 +32,7 @@ module UpTack
         entries = Store::Entry.where(batch_id: batch.id).includes(:field_changes).to_a
         result = Result.new(batch: Store::Batch.begin(@workspace, @table, "Taken back: #{batch.summary}", undoes: batch), undone: 0, left: 0)
         save = SaveRecord.new(@workspace, way: "put back", batch: result.batch)
-        @progress.begin(@table.label, entries.length)
+        @progress.begin(@table.label, batch.summary, entries.length)
         entries.each do |entry|
           put_back(entry, save, result)
           @progress.advance(1)
@@ -42,7 +42,7 @@ module UpTack
 
       def put_back(entry, save, result)
         stored = Store::Rows.new(@table).find(entry.record_id)
-        changes = entry.field_changes.filter_map { |change| (field = @table.fields.find { |each| each.id == change.field_id && each.type == change.type }) && [field, *change.values] }
+        changes = entry.field_changes.filter_map { |change| (field = typed_field(change)) && [field, *change.values] }
         fit, moved = changes.partition { |field, _, after| stored && stored[field.key] == after }
         result.left += moved.length
         return if fit.empty?
@@ -50,6 +50,11 @@ module UpTack
         typed = fit.to_h { |field, before, _| [field.key, before.nil? ? nil : field.values.dump(before)] }
         saved = save.call(table: @table.key, id: entry.record_id, typed: typed, as_it_was: true).state == :saved
         saved ? result.undone += fit.length : result.left += fit.length
+      end
+
+      # What is worked out follows by itself.
+      def typed_field(change)
+        @table.fields.find { |field| field.id == change.field_id && field.type == change.type && !@table.worked_out?(field.key) }
       end
     end
   end

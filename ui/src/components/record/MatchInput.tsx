@@ -56,6 +56,9 @@ export function MatchInput({ table, search, onNew, value, onPick, onLeave, input
         : changes,
   });
 
+  const highlight = useRef(box.setHighlightedIndex);
+  highlight.current = box.setHighlightedIndex;
+
   // An open list without a keystroke shows everybody; what stands in the field stays.
   const query = text ?? (box.isOpen ? "" : null);
   useEffect(() => {
@@ -66,6 +69,7 @@ export function MatchInput({ table, search, onNew, value, onPick, onLeave, input
         (answer) => {
           setMatches(answer);
           setFound(query);
+          highlight.current(answer.length > 0 ? 0 : -1);
         },
         () => undefined,
       );

@@ -16,10 +16,12 @@ type Props = {
   stale: boolean;
   lookAt: LookAt;
   onLookAt: (record: LookAt) => void;
+  /** Asks for more examples. */
+  onMore: () => void;
 };
 
 /** The rule's result on real records, the worst first, and how many it concerns. */
-export function Results({ table, parts, preview, pending, stale, lookAt, onLookAt }: Props) {
+export function Results({ table, parts, preview, pending, stale, lookAt, onLookAt, onMore }: Props) {
   const compares = ["default", "calculation", "mask", "tidy", "copy"].includes(parts.kind);
   if (!preview || preview.problems.length > 0) return null;
   return (
@@ -47,6 +49,11 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
                 <ExampleLine key={example.id} table={table.key} example={example} compares={compares} />
               ))}
           </ul>
+          {preview.examples.length < Math.min(preview.total, 500) && (
+            <button type="button" className="btn btn-ghost btn-xs mt-2" onClick={onMore}>
+              {words.rulePanel.more_}
+            </button>
+          )}
         </>
       )}
     </section>

@@ -31,7 +31,8 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   const pin = usePinRule(table.key);
   const unpin = useUnpinRule(table.key);
   const [lookAt, setLookAt] = useState<{ id: number; title: string } | null>(null);
-  const preview = usePreview(table.key, parts, lookAt?.id ?? null);
+  const [most, setMost] = useState(12);
+  const preview = usePreview(table.key, parts, lookAt?.id ?? null, most);
   const sound = preview.data?.problems.length === 0;
   const [lastSound, setLastSound] = useState(preview.data);
   if (sound && preview.data !== lastSound) setLastSound(preview.data);
@@ -76,6 +77,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
           pending={preview.pending}
           lookAt={lookAt}
           onLookAt={setLookAt}
+          onMore={() => setMost(most < 100 ? 100 : 500)}
         />
       }
       footer={

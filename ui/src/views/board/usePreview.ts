@@ -7,7 +7,7 @@ import { isBegun } from "./parts/shared";
 const PAUSE = 180;
 
 /** What the rule as it stands would do, growing as records are looked at; asked again shortly after each change. */
-export function usePreview(table: string, parts: RuleParts, lookAt: number | null) {
+export function usePreview(table: string, parts: RuleParts, lookAt: number | null, most: number) {
   const [data, setData] = useState<Preview | undefined>();
   const [pending, setPending] = useState(false);
   const { name: _name, note: _note, ...what } = parts;
@@ -23,7 +23,7 @@ export function usePreview(table: string, parts: RuleParts, lookAt: number | nul
     const timer = setTimeout(async () => {
       setPending(true);
       try {
-        await streamEffect(table, { ...JSON.parse(question), look_at: lookAt }, setData, stop.signal);
+        await streamEffect(table, { ...JSON.parse(question), look_at: lookAt, most }, setData, stop.signal);
       } catch {
         // Either something newer was asked, or the server can't be reached; what is shown stays.
       } finally {
@@ -34,7 +34,7 @@ export function usePreview(table: string, parts: RuleParts, lookAt: number | nul
       clearTimeout(timer);
       stop.abort();
     };
-  }, [table, question, lookAt, begun]);
+  }, [table, question, lookAt, most, begun]);
 
   return { data: begun ? data : undefined, pending };
 }

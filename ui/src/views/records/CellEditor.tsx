@@ -33,17 +33,17 @@ export function CellEditor({ table, record, field, onDone }: Props) {
   const [text, setText] = useState<string | null>(null);
   const [messages, setMessages] = useState<{ message: string; rule: string | null; passable: boolean }[]>([]);
   const found = draft.answer?.fields[field.key];
+  // Read when a key ends the typing, which may be before what was typed is drawn.
   const picked = useRef<Typed[string] | undefined>(undefined);
   const saving = useRef(false);
 
-  useEffect(() => {
-    if (draft.answer) box.current?.querySelector<HTMLElement>("[data-input]")?.focus();
-  }, [draft.answer]);
+  // At once, before the server has answered: no key of a fast hand may be lost.
+  useEffect(() => box.current?.querySelector<HTMLInputElement>("[data-input]")?.focus(), []);
 
   const save = async (step: number) => {
-    const value = picked.current ?? text;
+    const value = picked.current;
     if (saving.current) return;
-    if (value === null || value === undefined) return onDone(step);
+    if (value === undefined) return onDone(step);
     saving.current = true;
     try {
       const path = { table: table.key, id: record.id };
@@ -56,6 +56,7 @@ export function CellEditor({ table, record, field, onDone }: Props) {
       if (!(error instanceof ProblemError)) throw error;
       const refused = error.problem.answer?.messages;
       setMessages(refused ?? [{ message: error.message, rule: null, passable: false }]);
+      box.current?.querySelector<HTMLElement>("[data-input]")?.focus();
     } finally {
       saving.current = false;
     }
@@ -72,8 +73,7 @@ export function CellEditor({ table, record, field, onDone }: Props) {
     }
   };
 
-  const asTyped = picked.current === undefined ? null : String(picked.current ?? "");
-  const value = text ?? asTyped ?? found?.edit ?? record.texts[field.key] ?? "";
+  const value = text ?? found?.edit ?? record.texts[field.key] ?? "";
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: keys and clicks stay within the cell
     <div
@@ -83,28 +83,29 @@ export function CellEditor({ table, record, field, onDone }: Props) {
       onClick={(event) => event.stopPropagation()}
       className="absolute top-0 left-0 z-20 min-w-full bg-base-100 shadow-lg outline-2 outline-accent"
     >
-      {draft.answer && (
-        <FieldInput
-          field={field}
-          id={`cell-${field.key}`}
-          value={value}
-          invalid={messages.length > 0}
-          describedBy={`cell-below-${field.key}`}
-          choices={found?.choices ?? null}
-          within={{ table: table.key, typed: draft.typed, id: record.id }}
-          onType={setText}
-          onLeave={() => undefined}
-          onPick={(choice) => {
-            picked.current = choice;
-            setText(choice);
-          }}
-          onLink={(link) => {
-            if (link === null) return;
-            picked.current = typeof link === "string" ? link : link.id;
-            setText(typeof link === "string" ? link : link.title);
-          }}
-        />
-      )}
+      <FieldInput
+        field={field}
+        id={`cell-${field.key}`}
+        value={value}
+        invalid={messages.length > 0}
+        describedBy={`cell-below-${field.key}`}
+        choices={found?.choices ?? null}
+        within={{ table: table.key, typed: draft.typed, id: record.id }}
+        onType={(now) => {
+          picked.current = now;
+          setText(now);
+        }}
+        onLeave={() => undefined}
+        onPick={(choice) => {
+          picked.current = choice;
+          setText(choice);
+        }}
+        onLink={(link) => {
+          if (link === null) return;
+          picked.current = typeof link === "string" ? link : link.id;
+          setText(typeof link === "string" ? link : link.title);
+        }}
+      />
       <div id={`cell-below-${field.key}`} aria-live="polite">
         {messages.map((each) => (
           <div key={each.message} className="max-w-80 whitespace-normal px-2.5 py-1 text-xs">

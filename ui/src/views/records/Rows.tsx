@@ -26,8 +26,7 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
     const at = typed.findIndex((field) => field.key === editing?.field);
     const next = step === 0 ? undefined : typed[at + step];
     setEditing(next ? { record, field: next.key } : null);
-    if (!next)
-      requestAnimationFrame(() => scroller.current?.querySelector<HTMLElement>(`[data-index="${index}"]`)?.focus());
+    if (!next) scroller.current?.querySelector<HTMLElement>(`[data-index="${index}"]`)?.focus();
   };
   const rows = useVirtualizer({
     count: records.length,
@@ -137,7 +136,7 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
                     {isWorkedOut(field) && record.texts[field.key] ? (
                       <span className="stitched">{record.texts[field.key]}</span>
                     ) : (
-                      record.texts[field.key]
+                      record.texts[field.key] || <span className="quiet">{field.format.blank}</span>
                     )}
                   </Cell>
                 ))}

@@ -73,6 +73,13 @@ module UpTack
         given
       end
 
+      # @return [Array<Hash>, nil] the suggestions that are meant, nil for all of them
+      def picked
+        given = sent["picked"]
+        sound = given.nil? || (given.is_a?(Array) && given.all? { |each| each.is_a?(Hash) && each["id"].is_a?(Integer) && each.values_at("field", "before").all?(String) })
+        sound ? given : raise(Malformed, "`picked` must be a list of records, fields and texts.")
+      end
+
       # @return [String] how a record comes in: from a page of the interface, else by program
       def way = %w[form grid].include?(sent["way"]) ? sent["way"] : "api"
 

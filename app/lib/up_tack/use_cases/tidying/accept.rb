@@ -48,7 +48,7 @@ module UpTack
 
           @result.batch = Store::Batch.begin(@workspace, @table, "Tidied #{labels(wanted)}")
           save = SaveRecord.new(@workspace, way: "tidy", batch: @result.batch)
-          @progress.begin(@table.label, wanted.length)
+          @progress.begin(@table.label, labels(wanted), wanted.length)
           wanted.each do |id, typed|
             note(id, typed, save.call(table: @table.key, id: id, typed: typed))
             @progress.advance(1)

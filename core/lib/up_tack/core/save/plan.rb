@@ -51,11 +51,18 @@ module UpTack
 
         private
 
-        # Rules that set fields run in the order of what they read, the others as
-        # they are listed.
+        # Rules that set fields run in the order of what they read, validations by
+        # how far they look; otherwise they keep the order in which they are listed.
         def ordered(rules)
           writing, other = rules.partition { |rule| rule.writes.any? }
-          Analysis::Order.of_rules(writing, table).sorted + other
+          Analysis::Order.of_rules(writing, table).sorted + other.sort_by.with_index { |rule, index| [reach(rule), index] }
+        end
+
+        # Validations go field by field first, then across fields, then against other records.
+        def reach(rule)
+          return 2 if [Rules::Unique, Rules::Exists, Rules::Lock].any? { |kind| rule.is_a?(kind) }
+
+          (rule.fields(table).length > 1) ? 1 : 0
         end
       end
     end

@@ -25,12 +25,13 @@ module UpTack
           app.post("/api/tables/:table/rules/effect") do
             parts = design_parts(*PARTS)
             look_at = number_sent("look_at")
+            most = number_sent("most") || UseCases::PreviewRule::EXAMPLES
             workspace.table(params[:table])
             workspace.person
             content_type "application/x-ndjson"
             stream do |out|
               line = ->(preview) { out << "#{JSON.generate(Render::Preview.of(preview))}\n" }
-              line.call(UseCases::PreviewRule.new(workspace).call(table: params[:table], plain: parts, look_at: look_at, all: true, &line))
+              line.call(UseCases::PreviewRule.new(workspace).call(table: params[:table], plain: parts, look_at: look_at, all: true, most: most, &line))
             ensure
               ActiveRecord::Base.connection_handler.clear_active_connections!
             end

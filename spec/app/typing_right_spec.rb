@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+require "store_helper"
+
+RSpec.describe "Typing it right, in the store" do
+  def connection = UpTack::Store::Database.connection
+  def stored(table, column, id) = connection.select_value("SELECT #{column} FROM #{table} WHERE id = #{id}")
+  def use(name, **parts) = UpTack::UseCases.const_get(name).new(workspace).call(**parts)
+  def preview(table, plain, **more, &block) = UpTack::UseCases::PreviewRule.new(workspace).call(table: table, plain: plain.transform_keys(&:to_s), all: true, **more, &block)
+
+  describe "a mask whose separators are not stored" do
+    before { change(:PinRule, table: "pieces", rule: workspace.table("pieces").rules.find { |rule| rule.kind == "mask" && rule.field == "shelf_code" }.to_plain.merge("separators" => "drop")) }
+
+    it "rewrites what is there, shows it with them, and finds it either way" do
+      expect([stored("pieces", "shelf_code", 12), pieces.find(12)["shelf_code"]]).to eq(%w[RD407 RD-407])
+      expect(save_piece({"shelf_code" => "xy001"}, id: 28).state).to eq(:saved)
+      expect([stored("pieces", "shelf_code", 28), pieces.find(28)["shelf_code"]]).to eq(%w[XY001 XY-001])
+      expect(pieces.having({"shelf_code" => "XY-001"})).to eq([28])
+      page = use(:ListRecords, table: "pieces", filter: "shelf_code = \"XY-001\"")
+      expect(page.records.map(&:id)).to eq([28])
+      first = use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 3)
+      rest = use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 3, after: first.records.last.id)
+      expect((first.records + rest.records).map { |record| record.values["shelf_code"] }).to eq(pieces.page(sort: "shelf_code", limit: 6).map { |_, values| values["shelf_code"] })
+      expect(save_piece(good_piece.merge("shelf_code" => "XY 001")).outcome.refusals.map(&:message)).to eq(["Another piece stands there; a shelf holds one piece at a time."])
+    end
+
+    it "puts them back by an undo" do
+      design.undo
+      expect(stored("pieces", "shelf_code", 12)).to eq("RD-407")
+    end
+  end
+
+  it "keeps a choice on its list while records have it, and lets it retire" do
+    expect { change(:ChangeField, table: "pieces", field: "firing", parts: {"choices" => %w[Bisque Glaze Lustre]}) }
+      .to raise_error(Core::Design::Invalid, "4 records of Pieces have “Raku” as Firing. Retire it instead: those that have it keep it, and nobody can pick it anew.")
+    change(:ChangeField, table: "pieces", field: "firing", parts: {"choices" => %w[Bisque Glaze Lustre Raku], "retired" => %w[Raku]})
+    list = workspace.project.lists.first
+    expect { change(:KeepList, id: list.id, name: list.name, values: list.values - %w[Porcelain], retired: []) }.to raise_error(Core::Design::Invalid, /Porcelain/)
+    change(:KeepList, id: list.id, name: "Bodies", values: [*list.values, "Bone china"], retired: list.retired)
+    expect(%w[clays pieces].map { |table| workspace.table(table).fields.find(&:list).choices.last }).to eq(["Bone china", "Bone china"])
+    expect { change(:DropList, id: list.id) }.to raise_error(Core::Design::Invalid, /is used by Clay family of Pieces, Family of Clays/)
+  end
+
+  it "offers the linked records and the choices that belong, to whatever was typed so far" do
+    found = ->(typed) { use(:FindCandidates, table: "pieces", field: "clay", text: "", typed: typed).map(&:title) }
+    expect(found.call({})).to eq(["Brick red", "Harbour stoneware", "Raku body", "Snowfall", "Speckled oat"])
+    expect(found.call({"clay_family" => "porcelain"})).to eq(["Snowfall"])
+    expect(found.call({"clay_family" => "porcelain", "clay" => 1})).to eq(["Snowfall"])
+    change(:PinRule, table: "pieces", rule: {"kind" => "narrow", "field" => "stage", "by" => "firing", "map" => {"Bisque" => ["Drying", "Bisque fired"]}})
+    outcome = UpTack::UseCases::AnswerDraft.new(workspace).call(table: "pieces", typed: {"firing" => "Bisque"}).outcome
+    expect(UpTack::UseCases::OpenChoices.of(workspace.plan("pieces"), outcome, workspace.context)["stage"]).to eq(["Drying", "Bisque fired"])
+  end
+
+  it "finds names that changed a moment ago, those beside them too" do
+    names = ->(text) { UpTack::Store::Naming.new(workspace.plan("members"), workspace.context).like(text).map(&:id) }
+    expect([names.call("velt"), names.call("farrow 0163"), names.call("vel ans")]).to eq([[1, 6], [3], [1, 6]])
+    UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 6, typed: {"name" => "Ansa Brandt"})
+    expect([names.call("velt"), names.call("brandt"), names.call("anſa Br")]).to eq([[1], [6], [6]])
+    UpTack::UseCases::DeleteRecord.new(workspace).call(table: "members", id: 12)
+    expect(names.call("sunniva")).to eq([])
+  end
+
+  describe "effects" do
+    it "come kind by kind, the worst first" do
+      {
+        {kind: "limits", field: "hold", high: "15"} => {"refused" => 13}, {kind: "unique", field: "piece"} => {"refused" => 26}, {kind: "length", field: "piece", most: 8} => {"refused" => 20},
+        {kind: "mask", field: "received_by", mask: "1*20ALPHA \" \" 1*20ALPHA"} => {"same" => 28}, {kind: "tidy", field: "piece", steps: [{"do" => "upper"}]} => {"changes" => 28},
+        {kind: "lock", field: "stage", when: "stage = \"Collected\""} => {"locked" => 12}, {kind: "copy", field: "received_by", formula: "maker.name"} => {"differs" => 28},
+        {kind: "narrow", field: "stage", by: "firing", map: {"Bisque" => ["Drying"]}} => {"refused" => 11}, {kind: "required", field: "shelf_code", when: "stage <> \"Collected\""} => {"passed" => 28},
+        {kind: "exists", field: "received_by", target: "members", target_field: "name"} => {"refused" => 28}, {kind: "fits", field: "tag", mask: "\"PC-\" 5DIGIT"} => {"passed" => 28}
+      }.each do |plain, wanted|
+        found = preview("pieces", plain)
+        expect([plain, found.problems.map(&:message), found.counts.slice(*wanted.keys)]).to eq([plain, [], wanted])
+        order = found.examples.map { |example| UpTack::UseCases::PreviewRule::ORDER.index(example[:verdict]) }
+        expect(order).to eq(order.sort)
+      end
+    end
+
+    it "come bit by bit, and add up" do
+      stub_const("UpTack::UseCases::PreviewRule::INTERIM", 0)
+      stub_const("UpTack::Store::Rows::BATCH", 10)
+      seen = []
+      last = preview("pieces", {kind: "limits", field: "hold", high: "15"}) { |so_far| seen << [so_far.looked_at, so_far.counts.values.sum] }
+      expect([seen, last.looked_at]).to eq([[[10, 10], [20, 20], [28, 28]], 28])
+    end
+
+    it "are counted for old records that are let be, until somebody mends them" do
+      rule = workspace.table("pieces").rules.find { |each| each.name == "not above the clay’s limit" }
+      expect(use(:CountOpen, table: "pieces")).to eq(rule.id => 4)
+      expect(save_piece({"maker_note" => "x"}, id: 13).state).to eq(:saved)
+      expect(save_piece({"peak" => "1001"}, id: 13).outcome.refusals.map(&:message)).to eq(["Peak is above what Brick red can take: 990."])
+      expect(save_piece({"peak" => "990"}, id: 13).state).to eq(:saved)
+      expect(use(:CountOpen, table: "pieces")).to eq(rule.id => 3)
+    end
+  end
+
+  it "writes into the log why a warning was passed" do
+    refused = save_piece(good_piece.merge("clay_weight" => "5100", "wet_weight" => "5155"))
+    warning = refused.outcome.refusals.first
+    expect(warning).to have_attributes(passable: true, message: "More than 5 kg of clay in one piece? It says 5,100.")
+    saved = UpTack::UseCases::SaveRecord.new(workspace).call(table: "pieces", typed: good_piece.merge("clay_weight" => "5100", "wet_weight" => "5155"), reasons: {warning.rule => "A commission."})
+    expect(saved.state).to eq(:saved)
+    expect(JSON.parse(UpTack::Store::Entry.last.passed)).to match([hash_including("reason" => "A commission.", "rule" => warning.rule)])
+  end
+end

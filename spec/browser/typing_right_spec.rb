@@ -1,0 +1,205 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+# Masks, choices that depend on each other, links by name, clean-ups and
+# validations, as clerks and builders meet them.
+RSpec.describe "Typing it right" do
+  def members = UpTack::Store::Rows.new(workspace.table("members"))
+  def into(label) = find_field(label).native.node.focus
+  def caret = evaluate_script("document.activeElement.selectionStart")
+
+  # As the browser's own paste does, without a clipboard that other programs share.
+  def paste(text)
+    page.execute_script(<<~JS, text)
+      const data = new DataTransfer();
+      data.setData("text", arguments[0]);
+      document.activeElement.dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}));
+    JS
+  end
+
+  def open_form(table = "pieces", id = nil)
+    visit ["/t/#{table}/forms", id].compact.join("/")
+    expect(page).to have_field((table == "pieces") ? "Received by" : "Name", with: /\w/)
+  end
+
+  it "follows a mask key by key: letters turn, separators come by themselves, the caret stays where one types" do
+    open_form
+    into "Shelf code"
+    press(*"kd-x017".chars)
+    expect(find_field("Shelf code").value).to eq("KD-017")
+    press :Left, :Left, :Backspace
+    expect([find_field("Shelf code").value, caret]).to eq(["KD-17", 3])
+    press "9"
+    expect([find_field("Shelf code").value, caret]).to eq(["KD-917", 4])
+    press :Home, :Delete
+    press "r"
+    expect([find_field("Shelf code").value, caret]).to eq(["RD-917", 1])
+    press [:control, "a"], :Backspace
+    expect(find_field("Shelf code").value).to eq("")
+  end
+
+  it "says what is missing in what is half typed, and nothing while one types" do
+    open_form
+    into "Shelf code"
+    press(*"kd01".chars)
+    expect(box("Shelf code")).to have_no_css(".text-error")
+    press :Tab
+    expect(box("Shelf code")).to have_text("One more digit is missing.").and have_field(with: "KD-01")
+    into "Shelf code"
+    press :End, "7", :Tab
+    expect(box("Shelf code")).to have_no_text("missing").and have_field(with: "KD-017")
+  end
+
+  it "takes what is pasted with other separators, keeps what does not fit, and says no to a megabyte" do
+    open_form
+    into "Shelf code"
+    paste "zz 404"
+    expect(page).to have_field("Shelf code", with: "ZZ-404")
+    press [:control, "a"]
+    paste "ZZ-4X4"
+    press :Tab
+    expect(box("Shelf code")).to have_field(with: "ZZ-4X4").and have_text("A digit is expected at place 5, not “X”.")
+    into "Shelf code"
+    paste "7" * 1_048_576
+    expect(box("Shelf code")).to have_text("Not taken: the pasted text has 1,048,576 characters; here fit 6.").and have_field(with: "ZZ-4X4")
+  end
+
+  it "shows an old text that no mask fits as it is" do
+    change(:UnpinRule, table: "members", rule: workspace.table("members").rules.find { |rule| rule.kind == "mask" && rule.field == "phone" }.id)
+    UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 3, typed: {"phone" => "ring the bell"})
+    change(:PinRule, table: "members", rule: {"kind" => "mask", "field" => "phone", "mask" => "\"0\" 1*2DIGIT \" \" 3DIGIT \" \" 4DIGIT"})
+    open_form "members", 3
+    expect(page).to have_field("Phone", with: "ring the bell")
+    type_into "Phone", "1555 0163"
+    expect(page).to have_field("Phone", with: "015 550 163")
+  end
+
+  it "finds a link by keyboard alone, however slowly, and never takes one of two silently" do
+    open_form
+    into "Maker"
+    press(*"ve".chars)
+    expect(page).to have_css("li[role=option]", count: 2)
+    press "l"
+    expect(page).to have_css("li[role=option]", text: "01 555 0142").and have_css("li[role=option]", text: "01 555 0190")
+    press "t", :Tab
+    expect(box("Maker")).to have_text("several are called").or have_text("nothing is called")
+    into "Maker"
+    press [:control, "a"], *"ansa velt".chars
+    expect(page).to have_css("li[role=option]", count: 2)
+    press :Down, :Enter
+    expect(page).to have_field("Maker's phone", with: "01 555 0190")
+    into "Maker"
+    press [:control, "a"], *"quill".chars
+    expect(page).to have_css("li[role=option]", count: 1)
+    press :Tab
+    expect(page).to have_field("Maker", with: "Teodor Quill").and have_field("Maker's phone", with: "01 555 0117")
+  end
+
+  it "makes a linked record on the spot, which comes back chosen" do
+    open_form
+    into "Maker"
+    press(*"Ilse Corran".chars)
+    expect(page).to have_text("No record of that name.")
+    press :Insert
+    expect(page).to have_css("dialog h2", text: "New member")
+    within("dialog") { expect(page).to have_field("Name", with: "Ilse Corran") }
+    page.evaluate_script("document.getElementById('input-new-phone').focus()")
+    press(*"015550199".chars, :Tab)
+    press [:control, "s"]
+    expect(page).to have_css("dialog", text: "1 thing").or have_css("dialog", text: "one thing")
+    page.evaluate_script("document.getElementById('input-new-phone').focus()")
+    press :End, "9", :Tab
+    press [:control, "s"]
+    expect(page).to have_no_css("dialog").and have_field("Maker", with: "Ilse Corran").and have_field("Maker's phone", with: "015 550 1999")
+    expect(members.find(13)["name"]).to eq("Ilse Corran")
+  end
+
+  it "narrows what is offered, and clears what no longer belongs" do
+    open_form
+    select "Porcelain", from: "Clay family"
+    into "Clay"
+    press :Down
+    expect(page).to have_css("li[role=option]", count: 1, text: "Snowfall")
+    press :Enter
+    expect(page).to have_field("Clay's limit", with: /./).or have_css("output#input-clay_limit", text: "1280 °C")
+    select "Stoneware", from: "Clay family"
+    expect(page).to have_field("Clay", with: "")
+    expect(box("Clay")).to have_text("cleared: “Snowfall” does not belong to this Clay family")
+    expect(find_field("Clay family")).to have_no_css("option", text: "Terracotta")
+  end
+
+  it "tells all refusals together, leads to them, and lets a warning pass with a reason" do
+    open_form
+    {"Piece" => "Jug", "Maker" => "Teodor Quill", "Clay weight g" => "6000", "Wet weight g" => "6000", "Absorption %" => "101"}.each { |label, text| type_into label, text }
+    press [:control, "s"]
+    expect(find("[role=alert]", text: "Not saved: 3 things are to mend.")).to have_button("Absorption %: Absorption is a percentage, 0 to 100.").and have_button("Clay weight g: More than 5 kg")
+    click_button "Wet weight g: Clay and tare"
+    expect(focused).to eq("input-wet_weight")
+    expect(box("Tare g")).to have_css("[class*='tint-lit']")
+    type_into "Wet weight g", "6055"
+    type_into "Absorption %", "100"
+    within(box("Clay weight g")) { fill_in "Save all the same, because", with: "A commission." }
+    press :Tab
+    expect(box("Clay weight g")).to have_no_text("More than 5 kg")
+    press [:control, "s"]
+    expect(page).to have_text("Saved: Jug")
+    visit "/t/pieces/history"
+    expect(page).to have_text("Saved all the same: A commission.")
+  end
+
+  it "types right in the grid by the same rules" do
+    visit "/t/pieces/records"
+    find("[role=row][data-index='27']", visible: :all) if page.has_css?("[role=row][data-index='27']", visible: :all, wait: 1)
+    find("[role=row][data-index='0']").native.node.focus
+    press :F2
+    expect(page).to have_css("[data-cell-editor=tag] input")
+    press [:control, "a"], *"pc1".chars, :Enter
+    expect(find("[data-cell-editor=tag]")).to have_text("Four more digits are missing.")
+    press :Escape
+    expect(page).to have_no_css("[data-cell-editor]")
+    press :F2, :Tab
+    expect(page).to have_css("[data-cell-editor=piece] input")
+    press [:control, "a"], *"Broth bowl".chars, :Enter
+    expect(page).to have_no_css("[data-cell-editor]").and have_css("[role=row][data-index='0']", text: "Broth bowl")
+    expect([pieces.find(1)["piece"], UpTack::Store::Entry.last.way]).to eq(["Broth bowl", "grid"])
+  end
+
+  it "finds a mask by example, and shows its effect at once" do
+    visit "/t/pieces/rules?field=received_by&stage=mask"
+    fill_in "Type one that is written as it should be", with: "KD-017"
+    choose "two capitals, “-”, three digits", exact: false, allow_label_click: true
+    expect(page).to have_text("28 of 28 records would be refused when next saved.")
+    find_field("Try typing by it").native.node.focus
+    press(*"kd01".chars)
+    expect(page).to have_text("Not yet: one more digit is missing.")
+    press "7"
+    expect(page).to have_text("Complete.")
+    press [:control, :Enter]
+    expect(page).to have_no_css("aside").and have_button("Received by is typed as two capitals")
+  end
+
+  it "reviews suggestions side by side, takes them, and takes them back" do
+    visit "/t/members/tidy"
+    expect(page).to have_css("li", count: 3).and have_css("del", text: "UNNIVA").and have_css("ins", text: "unniva")
+    click_button "Ignore until it changes: Name: dunstan eyre"
+    expect(page).to have_text("Suggest 1 ignored again").and have_no_text("dunstan")
+    click_button "Accept all 2"
+    within("dialog") { click_button "Accept all 2" }
+    expect(page).to have_text("Everything is tidy, or put aside.")
+    visit "/t/members/history"
+    expect(page).to have_text(/Odile Marsh\s*Tidied Name\s*2 records/)
+    click_button "Take it all back"
+    expect(page).to have_text("taken back")
+    expect(members.find(12)["name"]).to eq("SUNNIVA BROOK")
+  end
+
+  it "has nothing that axe-core finds on its new pages" do
+    ["/t/members/tidy", "/outbox", "/t/pieces/rules?field=firing&stage=fill", "/t/members/rules?field=name&stage=tidy", "/t/pieces/rules?field=collect_by", "/t/clays/rules?field=family", "/t/pieces/rules?field=peak&stage=validate"].each do |path|
+      visit path
+      expect(page).to have_css("h1, h2")
+      page.driver.wait_for_network_idle
+      expect([path, accessibility_problems]).to eq([path, []])
+    end
+  end
+end
