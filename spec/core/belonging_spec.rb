@@ -40,13 +40,11 @@ RSpec.describe "What belongs to what" do
   it "narrows links by a condition along the link" do
     design = studio("pieces" => [rule("narrow", "helper", formula: "helper.title = maker.title", otherwise: "clear")]).table("pieces")
     expect(tried(design, {"maker" => 4, "helper" => 4}, records: studio_records)).to be_saved
-    other = {"members" => STUDIO_MEMBERS}
-    records = Core::Save::Ports::HeldRecords.new(other, titles: {"members" => "name"})
+    members = {4 => {"name" => "Ansa Velt", "title" => 1}, 6 => {"name" => "Wilmet Farrow", "title" => 2}}
+    records = Core::Save::Ports::HeldRecords.new({"members" => members}, titles: {"members" => "name"})
     expect(tried(design, {"maker" => 4, "helper" => 6}, records: records).refusals.map(&:field)).to eq(["helper"])
     expect(tried(design, {"maker" => 6}, stored: {"maker" => 4, "helper" => 4}, records: records).values["helper"]).to be_nil
   end
-
-  STUDIO_MEMBERS = {4 => {"name" => "Ansa Velt", "title" => 1}, 5 => {"name" => "Maro Tinsley", "title" => nil}, 6 => {"name" => "Wilmet Farrow", "title" => 2}}.freeze
 
   it "refuses two that wait for each other, and lists that name what is not there" do
     both = [sizes, rule("narrow", "kind", by: "size", map: {})]

@@ -46,7 +46,7 @@ RSpec.describe "Typing by a mask" do
   end
 
   {
-    '1*3DIGIT 2DIGIT' => "Nothing shows where", '1*3ALNUM "x"' => "Nothing shows where", '"PC"' => "needs a place", "[DIGIT] [ALPHA] [DIGIT] [ALPHA] [DIGIT]" => "at most 4 optional"
+    "1*3DIGIT 2DIGIT" => "Nothing shows where", '1*3ALNUM "x"' => "Nothing shows where", '"PC"' => "needs a place", "[DIGIT] [ALPHA] [DIGIT] [ALPHA] [DIGIT]" => "at most 4 optional"
   }.each { |mask, message| it("is refused by #{mask}") { expect(Core::Masks::Typing.problem(Core::Masks.read(mask))).to include(message) } }
 
   it "leaves separators out only where they can be put back" do

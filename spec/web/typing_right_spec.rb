@@ -127,7 +127,7 @@ RSpec.describe "Typing it right, over HTTP" do
     Core::Rules.all.each do |kind, type|
       type::PARTS.each do |part|
         odd.each do |value|
-          ask(:post, "/api/tables/pieces/rules/preview", {kind: kind, field: "piece", part => value})
+          ask(:post, "/api/tables/pieces/rules/preview", {"kind" => kind, "field" => "piece", part => value})
           expect([kind, part, value, status]).to satisfy { |*, code| [200, 400, 422].include?(code) }
         end
       end

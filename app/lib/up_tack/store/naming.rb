@@ -51,7 +51,7 @@ module UpTack
       def rank(name, words, starts)
         return 3 unless words.all? { |word| name.folded.include?(word) }
 
-        starts.all? { |start| name.folded.match?(start) } ? 1 : 2
+        (starts.all? { |start| name.folded.match?(start) }) ? 1 : 2
       end
 
       def details(values)

@@ -7,9 +7,6 @@ module UpTack
     #   steps = [{"do" => "trim"}, {"do" => "capitals", "just_so" => ["van", "der"]}]
     #   Tidying.run("  anna VAN der berg", steps)   # => "Anna van der Berg"
     module Tidying
-
-      
-
       module_function
 
       # @param text [String]

@@ -38,7 +38,11 @@ export function CellEditor({ table, record, field, onDone }: Props) {
   const saving = useRef(false);
 
   // At once, before the server has answered: no key of a fast hand may be lost.
-  useEffect(() => box.current?.querySelector<HTMLInputElement>("[data-input]")?.focus(), []);
+  useEffect(() => {
+    const input = box.current?.querySelector<HTMLInputElement>("[data-input]");
+    input?.focus();
+    input?.select?.();
+  }, []);
 
   const save = async (step: number) => {
     const value = picked.current;

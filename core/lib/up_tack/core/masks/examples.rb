@@ -55,7 +55,7 @@ module UpTack
         def up_to(runs)
           return if runs.all? { |name, run| name.nil? || run.length == 1 }
 
-          write(runs) { |name, run| "#{(run.length > 1) ? "1*#{run.grapheme_clusters.length}" : ""}#{name}" }
+          write(runs) { |name, run| "#{"1*#{run.grapheme_clusters.length}" if run.length > 1}#{name}" }
         end
 
         def any_case(runs)
@@ -72,7 +72,7 @@ module UpTack
         def write(runs)
           pieces = runs.map { |name, run| (name && yield(name, run)) || [run] }
           pieces.chunk_while { |one, other| one.is_a?(Array) && other.is_a?(Array) }.flat_map { |group|
-            group.first.is_a?(Array) ? [%("#{group.flatten.join}")] : group
+            group.first.is_a?(Array) ? [%("#{group.join}")] : group
           }.join(" ")
         end
 

@@ -38,7 +38,7 @@ module UpTack
         def reads(table) = formula(table).reads
         def writes = [field]
         def names(table) = [field, *formula_names(table)].uniq
-        
+
         # @return [Expression::Formula]
         # @raise [Expression::Invalid]
         def formula(table) = compiled(table, expecting: table.field(field)&.kind)

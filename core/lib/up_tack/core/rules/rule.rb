@@ -87,11 +87,17 @@ module UpTack
           end
           return plain if key.nil? || table.key != of
 
-          KEYS.each { |part| plain[part] = plain[part].is_a?(Array) ? plain[part].map { |each| (each == key) ? to : each } : ((plain[part] == key) ? to : plain[part]) if plain[part] }
-          plain
+          plain.merge(plain.slice(*KEYS).transform_values { |named| under_new_name(named, key, to) })
         end
 
         private
+
+        # @param named [String, Array<String>] keys of fields
+        def under_new_name(named, key, to)
+          return named.map { |each| under_new_name(each, key, to) } if named.is_a?(Array)
+
+          (named == key) ? to : named
+        end
 
         def key_parts = KEYS.flat_map { |part| Array(@parts[part]) }
 

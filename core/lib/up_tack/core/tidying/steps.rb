@@ -42,6 +42,8 @@ module UpTack
           end
         end
 
+        KINDS = {"kinds" => :kinds, "also" => :text}.freeze
+
         module_function
 
         # @return [Hash{String=>Step}] in the order in which they are offered
@@ -52,18 +54,18 @@ module UpTack
             step("remove_spaces", "Remove all spaces", "KD 017") { |text, _| text.gsub(/[[:space:]]/, "") },
             step("upper", "All capitals", "kd-017") { |text, _| text.upcase },
             step("lower", "All small letters", "Ansa.Velt@Emberlane.Example") { |text, _| text.downcase },
-            step("capitals", "Capitals for each word", "ANSA van der VELT", "just_so" => :texts, "prefixes" => :texts) { |text, given| Capitals.of(text, just_so: given["just_so"].to_a, prefixes: given["prefixes"].to_a) },
+            step("capitals", "Capitals for each word", "ANSA van der VELT", {"just_so" => :texts, "prefixes" => :texts}) { |text, given| Capitals.of(text, just_so: given["just_so"].to_a, prefixes: given["prefixes"].to_a) },
             step("first", "Capital at the beginning", "soup bowl") { |text, _| text.sub(/\p{L}/) { |letter| letter.upcase } },
-            step("remove", "Remove characters", "01-555/0142", says: ->(given) { "without #{Kinds.words(given)}" }, "kinds" => :kinds, "also" => :text) { |text, given| Kinds.without(text, given) },
-            step("keep", "Keep only some characters", "Tel. 01 555", says: ->(given) { "only #{Kinds.words(given)}" }, "kinds" => :kinds, "also" => :text) { |text, given| Kinds.only(text, given) },
-            step("replace", "Replace a text", "Str.", says: ->(given) { "“#{given["from"]}” becomes “#{given["to"]}”" }, "from" => :needed, "to" => :text) { |text, given| text.gsub(given["from"], given["to"].to_s) },
+            step("remove", "Remove characters", "01-555/0142", KINDS, says: ->(given) { "without #{Kinds.words(given)}" }) { |text, given| Kinds.without(text, given) },
+            step("keep", "Keep only some characters", "Tel. 01 555", KINDS, says: ->(given) { "only #{Kinds.words(given)}" }) { |text, given| Kinds.only(text, given) },
+            step("replace", "Replace a text", "Str.", {"from" => :needed, "to" => :text}, says: ->(given) { "“#{given["from"]}” becomes “#{given["to"]}”" }) { |text, given| text.gsub(given["from"], given["to"].to_s) },
             step("quotes", "Straight quotes", "it’s “fine”") { |text, _| text.tr("‘’‚‛′", "'").tr("“”„‟″«»", '"') },
             step("nfc", "One form for accented letters (NFC)", "Zoe\u0308") { |text, _| text.unicode_normalize(:nfc) }
           ].to_h { |each| [each.key, each] }.freeze
         end
 
-        def step(key, label, example, says: nil, **settings, &work)
-          Step.new(key: key, label: label, example: example, settings: settings.transform_keys(&:to_s), work: work, says: says).freeze
+        def step(key, label, example, settings = {}, says: nil, &work)
+          Step.new(key: key, label: label, example: example, settings: settings, work: work, says: says).freeze
         end
       end
     end

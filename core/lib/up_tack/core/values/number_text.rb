@@ -62,7 +62,7 @@ module UpTack
 
           other = (conventions.decimal_mark == ".") ? "," : "."
           swapped = [".", " "].include?(other) ? figures(text, ".", ",") : figures(text, ",", ".")
-          [swapped, text.count(".,") <= 1 ? text.delete(", .") : nil].compact.uniq.map { |plain| plain.sub(".", conventions.decimal_mark) }
+          [swapped, (text.count(".,") <= 1) ? text.delete(", .") : nil].compact.uniq.map { |plain| plain.sub(".", conventions.decimal_mark) }
         end
       end
     end
