@@ -47,7 +47,7 @@ RSpec.describe "Care in the interface" do
   it "types a record from the first field to the saved one without a mouse" do
     visit "/t/pieces/forms"
     expect(page).to have_css("#input-tag:focus")
-    ["PC-00029", "Jug", "Teodor Quill", nil, "KD-900", nil, "1000", "20", "640", nil, "695", nil].each do |text|
+    ["PC-00029", "Jug", "Teodor Quill", nil, nil, nil, "KD-900", nil, "1000", "20", "640", nil, "695", nil].each do |text|
       press(*text.chars) if text
       press :Enter
     end
@@ -63,6 +63,8 @@ RSpec.describe "Care in the interface" do
     find_button("Hold minutes number").native.node.focus
     press :Right
     expect(focused).to eq("Pin a rule on Hold minutes: Default")
+    press :Right
+    expect(focused).to eq("Pin a rule on Hold minutes: Fill")
     press :Right
     expect(focused).to eq("Pin a rule on Hold minutes: Calculate")
     press :Right
@@ -82,7 +84,7 @@ RSpec.describe "Care in the interface" do
   it "asks before unsaved changes of a rule are dropped" do
     visit "/t/pieces/rules"
     click_button "Hold minutes must be 0 to 90."
-    write_formula "hold < 5"
+    fill_in "Highest", with: "5"
     expect(page).to have_text("24 of 28 records would be refused")
     press :Escape
     expect(page).to have_text("Not saved yet.")

@@ -57,4 +57,44 @@ RSpec.describe "Reading formats" do
       expect { table(field("when", type, format: format)) }.to raise_error(Core::Design::Invalid, /#{message}/)
     end
   end
+
+  describe "what is shown to whoever types" do
+    marks = [{}, {"decimal_mark" => ",", "group_mark" => "."}, {"decimal_mark" => ",", "group_mark" => " ", "date_order" => "ymd"}, {"date_order" => "mdy", "time_zone" => "Europe/Dublin"}]
+
+    def again(type, value, format, marks, **parts)
+      conventions = Core::Conventions.from(marks)
+      field = Core::Design::Field.from({"label" => "Amount", "type" => type, "format" => format}.merge(parts.transform_keys(&:to_s)), conventions: conventions)
+      reading = Core::Reading.new(conventions: conventions, today: CoreHelp::TODAY)
+      [field.edit(value), field.show(value)].map { |text| field.read(text, reading) }
+    end
+
+    it "reads back as the same number, with unit and thousands too" do
+      random = Random.new(RSpec.configuration.seed)
+      200.times do
+        value = BigDecimal(random.rand(-10**9..10**9)) / (10**random.rand(0..4))
+        marks.each { |each| expect(again("number", value, {"group" => true, "before" => "€ ", "after" => " kg"}, each)).to eq([value, value]) }
+      end
+    end
+
+    it "reads back as the same day, month by month, in every order" do
+      (Date.new(2025, 12, 28)..Date.new(2027, 3, 2)).each do |day|
+        marks.each { |each| expect(again("date", day, {"pattern" => "dd/MM/yyyy"}, each)).to eq([day, day]) }
+        expect(again("date", day, {"pattern" => "EEE d MMM yyyy"}, marks.first)).to eq([day, day])
+      end
+    end
+
+    it "reads back as the same moment, hour by hour over both changes of the clocks" do
+      dublin = {"time_zone" => "Europe/Dublin"}
+      [Time.utc(2026, 3, 28, 22), Time.utc(2026, 10, 24, 22)].each do |start|
+        (0..8).each do |half_hours|
+          at = start + (half_hours * 1800)
+          expect(again("moment", at, {}, dublin).first).to eq(at)
+        end
+      end
+    end
+
+    it "reads back as the same time, on both halves of the clock" do
+      (0...1440).step(7) { |minute| Core::DayTime.of(minute / 60, minute % 60).then { |time| expect(again("time", time, {"pattern" => "h:mm a"}, {})).to eq([time, time]) } }
+    end
+  end
 end

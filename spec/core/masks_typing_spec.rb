@@ -3,6 +3,7 @@
 require "core_helper"
 require "json"
 require "open3"
+require "support/random_mask"
 
 RSpec.describe "Typing by a mask" do
   # mask => {typed => [settled text, what is missing or wrong]}
@@ -36,13 +37,52 @@ RSpec.describe "Typing by a mask" do
     end
   end
 
-  it "is the same in the browser's mask library, case by case" do
-    asked = cases.flat_map { |mask, texts| texts.keys.map { |text| {mask: Core::Masks::Typing.compiled(Core::Masks.read(mask)), text: text} } }
+  # What the browser's side makes of masks and texts, beside the server's.
+  def both(pairs)
+    asked = pairs.map { |mask, text| {mask: Core::Masks::Typing.compiled(Core::Masks.read(mask)), text: text} }
     script = File.expand_path("../../ui/scripts/mask-cases.mjs", __dir__)
     out, errors, status = Open3.capture3("node", script, stdin_data: JSON.generate(asked))
-    expect(status).to be_success, errors
-    server = cases.flat_map { |mask, texts| texts.keys.map { |text| Core::Masks.read(mask).fit(text).then { |fit| [mask, text, fit.text, fit.complete] } } }
-    expect(JSON.parse(out).zip(server).map { |browser, (mask, text)| [mask, text, browser["text"], browser["complete"]] }).to eq(server)
+    raise errors unless status.success?
+
+    JSON.parse(out).zip(pairs).map do |browser, (mask, text)|
+      server = Core::Masks.read(mask).fit(text)
+      {browser: [mask, text, browser["text"], browser["complete"]], server: [mask, text, server.text, server.complete]}
+    end
+  end
+
+  it "is the same in the browser's mask library, case by case" do
+    found = both(cases.flat_map { |mask, texts| texts.keys.map { |text| [mask, text] } })
+    expect(found.map { |each| each[:browser] }).to eq(found.map { |each| each[:server] })
+  end
+
+  it "is the same there for made-up masks and texts" do
+    random = RandomMask.new(RSpec.configuration.seed)
+    pairs = Array.new(400) { random.mask.then { |mask| [mask, random.text(mask)] } }
+    differing = both(pairs).reject { |each| each[:browser] == each[:server] }
+    expect(differing).to eq([])
+  end
+
+  it "changes nothing more when what it made is typed again, and takes what fits as it is" do
+    random = RandomMask.new(RSpec.configuration.seed)
+    300.times do
+      mask = random.mask
+      read = Core::Masks.read(mask)
+      once = read.fit(random.text(mask))
+      expect([mask, read.fit(once.text).text]).to eq([mask, once.text])
+      sample = Core::Masks::Examples.sample(read)
+      expect([mask, read.fit(sample).to_h.slice(:text, :complete)]).to eq([mask, {text: sample, complete: true}])
+    end
+  end
+
+  it "puts separators back that were left out, for every mask that allows it" do
+    random = RandomMask.new(RSpec.configuration.seed)
+    masks = Array.new(200) { random.mask }.select { |mask| Core::Masks::Typing.problem(Core::Masks.read(mask), bare: true).nil? }
+    masks.each do |mask|
+      read = Core::Masks.read(mask)
+      sample = Core::Masks::Examples.sample(read)
+      expect([mask, read.dressed(read.bare(sample))]).to eq([mask, sample])
+    end
+    expect(masks.length).to be > 20
   end
 
   {

@@ -1144,6 +1144,8 @@ export interface components {
             on_delete: string | null;
             /** @description What the other side calls the records that link to it. */
             reverse: string | null;
+            /** @description Kinds of rule that can be pinned on it. */
+            kinds: string[];
             /** @enum {string|null} */
             calculated: "always" | "shown" | "once" | null;
             /** @description Whether its values are kept with the records, rather than worked out on reading. */

@@ -1,6 +1,7 @@
 import { ArrowDown, ArrowUp, X } from "lucide-react";
 import { type KeyboardEvent, useRef } from "react";
 import { words } from "../words";
+import { SignButton } from "./SignButton";
 
 type Props = { values: string[]; retired: string[]; onChange: (values: string[], retired: string[]) => void };
 
@@ -81,15 +82,20 @@ export function ChoiceRows({ values, retired, onChange }: Props) {
             />
             {words.choices.retired}
           </label>
-          <Small name={words.tidy.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
+          <SignButton passed name={words.tidy.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
             <ArrowUp size={13} aria-hidden />
-          </Small>
-          <Small name={words.tidy.later} disabled={index === shown.length - 1} onClick={() => move(index, 1)}>
+          </SignButton>
+          <SignButton
+            passed
+            name={words.tidy.later}
+            disabled={index === shown.length - 1}
+            onClick={() => move(index, 1)}
+          >
             <ArrowDown size={13} aria-hidden />
-          </Small>
-          <Small name={words.tidy.remove} onClick={() => remove(index)}>
+          </SignButton>
+          <SignButton passed name={words.tidy.remove} onClick={() => remove(index)}>
             <X size={13} aria-hidden />
-          </Small>
+          </SignButton>
         </li>
       ))}
       <li>
@@ -98,21 +104,5 @@ export function ChoiceRows({ values, retired, onChange }: Props) {
         </button>
       </li>
     </ol>
-  );
-}
-
-function Small(props: { name: string; disabled?: boolean; onClick: () => void; children: React.ReactNode }) {
-  return (
-    <button
-      type="button"
-      tabIndex={-1}
-      className="btn btn-ghost btn-xs btn-square"
-      title={props.name}
-      aria-label={props.name}
-      disabled={props.disabled}
-      onClick={props.onClick}
-    >
-      {props.children}
-    </button>
   );
 }

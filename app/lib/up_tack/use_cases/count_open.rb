@@ -5,23 +5,8 @@ module UpTack
     # How many old records are still let be by each rule that lets them: they do
     # not hold to it, and nobody has edited them since.
     class CountOpen
-      # Answers remembered until a record or the design changes.
-      MOST = 200
-
-      @mutex = Mutex.new
-      @known = {}
-
-      class << self
-        def remembered(key)
-          @mutex.synchronize { return @known[key] if @known.key?(key) }
-          found = yield
-          @mutex.synchronize do
-            @known[key] = found
-            @known.shift while @known.length > MOST
-          end
-          found
-        end
-      end
+      # Counts, until a record or the design changes.
+      KNOWN = Memory.new(200)
 
       def initialize(workspace)
         @workspace = workspace
@@ -31,7 +16,7 @@ module UpTack
       def call(table:)
         design = @workspace.table(table)
         rules = design.rules.select { |rule| rule.respond_to?(:lets_old?) && rule.lets_old? }
-        rules.to_h { |rule| [rule.id, CountOpen.remembered([Store::Database.path, @workspace.revision_id, Store::Entry.maximum(:id), rule.id]) { count(design, rule) }] }
+        rules.to_h { |rule| [rule.id, KNOWN.fetch([Store::Database.path, @workspace.revision_id, Store::Entry.maximum(:id), rule.id]) { count(design, rule) }] }
       end
 
       private

@@ -7,24 +7,8 @@ module UpTack
     # same for fields that are kept and those that are not. What was found is
     # remembered until a record or the design changes.
     class Selection
-      # Selections remembered.
-      MOST = 12
-
-      @mutex = Mutex.new
-      @known = {}
-
-      class << self
-        # @return [Array<Integer>] remembered, or found by the block
-        def remembered(key)
-          @mutex.synchronize { return @known[key] = @known.delete(key) if @known.key?(key) }
-          found = yield
-          @mutex.synchronize do
-            @known[key] = found
-            @known.shift while @known.length > MOST
-          end
-          found
-        end
-      end
+      # Those of the latest questions.
+      KNOWN = Memory.new(12)
 
       # @param workspace [Workspace]
       # @param table [Core::Design::Table]
@@ -39,7 +23,7 @@ module UpTack
       end
 
       # @return [Array<Integer>] numbers of the records
-      def ids = Selection.remembered(key) { ordered(found) }
+      def ids = KNOWN.fetch(key) { ordered(found) }
 
       private
 

@@ -123,7 +123,7 @@ function Cell({
           onOpen={() => open({ rule: rule.id })}
         />
       ))}
-      {stage.kinds.length > 0 && !single && (
+      {stage.kinds.some((kind) => field.kinds.includes(kind)) && !single && (
         <button
           type="button"
           data-stop

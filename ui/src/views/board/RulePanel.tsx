@@ -23,8 +23,8 @@ type Props = { table: Table; rule?: Rule; field: string; stage: string; onClose:
 /** Writes a rule: the rule itself, its result on real records as it is typed, and its effect. */
 export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   const place = table.stages.find((each) => each.key === stage);
-  const type = table.fields.find((each) => each.key === field)?.type ?? "text";
-  const kinds = kindsFor(place?.kinds ?? [], type);
+  const suiting = table.fields.find((each) => each.key === field)?.kinds ?? [];
+  const kinds = (place?.kinds ?? []).filter((kind) => suiting.includes(kind));
   const [first] = useState<RuleParts>(() => rule?.parts ?? beginning(kinds[0] ?? "", field));
   const [parts, setParts] = useState<RuleParts>(first);
   const [leaving, setLeaving] = useState(false);
@@ -188,21 +188,6 @@ function KindPick(props: { name: string; kinds: string[]; value: string; onChang
       ))}
     </fieldset>
   );
-}
-
-/** Kinds that suit the type of a field. */
-function kindsFor(kinds: string[], type: string): string[] {
-  const text = ["text", "long_text"].includes(type);
-  const suits: { [kind: string]: boolean } = {
-    narrow: ["choice", "link"].includes(type),
-    copy: type !== "link",
-    limits: ["number", "date", "time"].includes(type),
-    length: text,
-    one_of: ["text", "number", "date", "time"].includes(type),
-    fits: type === "text",
-    exists: type !== "link" && type !== "long_text",
-  };
-  return kinds.filter((kind) => suits[kind] ?? true);
 }
 
 function usualMessage(parts: RuleParts, sentence: string | null | undefined, label: string) {

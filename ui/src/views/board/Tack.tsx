@@ -53,7 +53,9 @@ export function Tack({
       onPointerLeave={onLeave}
       onClick={onOpen}
       title={`${rule.sentence}${shared ? ` (${words.board.shared})` : ""}${open > 0 ? ` ${words.board.open(open)}` : ""}`}
-      aria-label={narrow ? rule.sentence : `${rule.tack}: ${rule.sentence}`}
+      aria-label={
+        narrow ? rule.sentence : `${rule.tack}${open > 0 ? ` ${words.board.openShort(open)}` : ""}: ${rule.sentence}`
+      }
       className={`relative flex max-w-full items-center gap-1.5 rounded border border-b-2 text-xs ${light} ${narrow ? "size-6 justify-center" : "px-1.5 py-0.5"}`}
     >
       <Mark size={11} className={`shrink-0 ${shared ? "text-secondary" : "text-primary"}`} />

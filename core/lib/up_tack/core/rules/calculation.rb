@@ -15,6 +15,7 @@ module UpTack
 
         def self.kind = "calculation"
         def self.stage = "calculate"
+        def self.suits?(field, _table) = !field.link?
 
         # @return [String] one of KEEPING
         def keeping = @parts["keeping"] || "always"

@@ -9,6 +9,7 @@ module UpTack
         PARTS = parts("target", "target_field")
 
         def self.kind = "exists"
+        def self.suits?(field, _table) = !%w[link long_text].include?(field.type)
 
         def reads(_table) = [field]
 

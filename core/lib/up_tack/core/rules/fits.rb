@@ -9,6 +9,7 @@ module UpTack
         PARTS = parts("mask")
 
         def self.kind = "fits"
+        def self.suits?(field, _table) = field.type == "text"
 
         def reads(_table) = [field]
         def words(_table) = "written as #{Masks.read(@parts["mask"]).words}"

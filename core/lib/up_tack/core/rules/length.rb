@@ -9,6 +9,7 @@ module UpTack
         PARTS = parts("least", "most")
 
         def self.kind = "length"
+        def self.suits?(field, _table) = %w[text long_text].include?(field.type)
 
         def reads(_table) = [field]
 

@@ -11,6 +11,7 @@ module UpTack
         TYPES = %w[number date time moment].freeze
 
         def self.kind = "limits"
+        def self.suits?(field, _table) = TYPES.include?(field.type)
 
         def reads(table) = [field, *ends.flat_map { |part| formula_reads(table, part: part) }].uniq
         def fields(table) = reads(table)

@@ -10,6 +10,7 @@ module UpTack
         SHOWN = 6
 
         def self.kind = "one_of"
+        def self.suits?(field, _table) = %w[text number date time].include?(field.type)
 
         def reads(_table) = [field]
 

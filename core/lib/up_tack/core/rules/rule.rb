@@ -22,6 +22,9 @@ module UpTack
         # @param plain [Hash{String=>Object}]
         def self.from(plain) = new(plain)
 
+        # @return [Boolean] whether such a rule can be pinned on a field
+        def self.suits?(_field, _table) = true
+
         def initialize(plain)
           @id = plain["id"]
           @field = plain["field"]

@@ -12,6 +12,7 @@ module UpTack
         BLANKS = %w[apart equal].freeze
 
         def self.kind = "unique"
+        def self.suits?(field, table) = table.kept?(field.key)
 
         # @return [Array<String>] keys of the fields that must not repeat together
         def keys = [field, *@parts["with"]].uniq

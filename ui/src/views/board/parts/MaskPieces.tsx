@@ -2,6 +2,7 @@ import { ArrowLeft, ArrowRight, X } from "lucide-react";
 import { useState } from "react";
 import { api, data } from "../../../api/client";
 import type { components } from "../../../api/generated";
+import { SignButton } from "../../../components/SignButton";
 import { words } from "../../../words";
 
 type Piece = components["schemas"]["MaskPiece"];
@@ -47,15 +48,15 @@ export function MaskPieces({ value, pieces, onChange }: Props) {
             {words.mask.optional}
           </label>
           <span className="flex-1" />
-          <Button name={words.pieces.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
+          <SignButton name={words.pieces.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
             <ArrowLeft size={13} className="rotate-90" aria-hidden />
-          </Button>
-          <Button name={words.pieces.later} disabled={index === all.length - 1} onClick={() => move(index, 1)}>
+          </SignButton>
+          <SignButton name={words.pieces.later} disabled={index === all.length - 1} onClick={() => move(index, 1)}>
             <ArrowRight size={13} className="rotate-90" aria-hidden />
-          </Button>
-          <Button name={words.pieces.remove} onClick={() => replace(index, null)}>
+          </SignButton>
+          <SignButton name={words.pieces.remove} onClick={() => replace(index, null)}>
             <X size={13} aria-hidden />
-          </Button>
+          </SignButton>
         </div>
       ))}
       <div className="flex gap-2">
@@ -73,21 +74,6 @@ export function MaskPieces({ value, pieces, onChange }: Props) {
       </div>
       {note && <p className="text-secondary">{note}</p>}
     </div>
-  );
-}
-
-function Button(props: { name: string; disabled?: boolean; onClick: () => void; children: React.ReactNode }) {
-  return (
-    <button
-      type="button"
-      className="btn btn-ghost btn-xs btn-square"
-      title={props.name}
-      aria-label={props.name}
-      disabled={props.disabled}
-      onClick={props.onClick}
-    >
-      {props.children}
-    </button>
   );
 }
 

@@ -3,6 +3,7 @@ import { ArrowDown, ArrowUp, X } from "lucide-react";
 import { useState } from "react";
 import { api, data, type RuleParts } from "../../../api/client";
 import { Difference } from "../../../components/Difference";
+import { SignButton } from "../../../components/SignButton";
 import { words } from "../../../words";
 import type { PartsProps } from "./shared";
 import { TidySettings } from "./TidySettings";
@@ -34,15 +35,15 @@ export function TidyParts({ parts, change, mistakes }: PartsProps) {
             <div className="flex items-center gap-1">
               <span className="quiet w-5 text-xs tabular-nums">{index + 1}</span>
               <span className="flex-1">{known?.find((each) => each.key === step.do)?.label ?? step.do}</span>
-              <Small name={words.tidy.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
+              <SignButton name={words.tidy.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
                 <ArrowUp size={13} aria-hidden />
-              </Small>
-              <Small name={words.tidy.later} disabled={index === steps.length - 1} onClick={() => move(index, 1)}>
+              </SignButton>
+              <SignButton name={words.tidy.later} disabled={index === steps.length - 1} onClick={() => move(index, 1)}>
                 <ArrowDown size={13} aria-hidden />
-              </Small>
-              <Small name={words.tidy.remove} onClick={() => put(steps.filter((_, at) => at !== index))}>
+              </SignButton>
+              <SignButton name={words.tidy.remove} onClick={() => put(steps.filter((_, at) => at !== index))}>
                 <X size={13} aria-hidden />
-              </Small>
+              </SignButton>
             </div>
             <TidySettings
               step={step}
@@ -111,20 +112,5 @@ function Example({ steps }: { steps: Step[] }) {
         <Difference before={tried.before} after={tried.after ?? ""} />
       </p>
     </div>
-  );
-}
-
-function Small(props: { name: string; disabled?: boolean; onClick: () => void; children: React.ReactNode }) {
-  return (
-    <button
-      type="button"
-      className="btn btn-ghost btn-xs btn-square"
-      title={props.name}
-      aria-label={props.name}
-      disabled={props.disabled}
-      onClick={props.onClick}
-    >
-      {props.children}
-    </button>
   );
 }

@@ -35,6 +35,7 @@ module UpTack
             id: field.id, key: field.key, label: field.label, type: field.type, type_label: Names.type_label(field, @workspace.project), kind: field.kind,
             decimals: field.decimals, choices: field.choices, retired: field.retired, list: field.list, format: field.format || {}, note: field.note, mask: mask(table, field),
             target: field.target, on_delete: field.on_delete, reverse: field.reverse,
+            kinds: Core::Rules.all.filter_map { |name, kind| name if kind.suits?(field, table) },
             calculated: table.calculation(field.key)&.keeping, kept: table.kept?(field.key)
           }
         end

@@ -1,0 +1,8 @@
+import { designWords } from "./design";
+import { formulasWords } from "./formulas";
+import { recordsWords } from "./records";
+import { rulesWords } from "./rules";
+import { shellWords } from "./shell";
+
+/** The interface's own words, all in one place: a file for each part of it. */
+export const words = { ...shellWords, ...designWords, ...rulesWords, ...formulasWords, ...recordsWords };
