@@ -1,5 +1,6 @@
 import { ArrowDown, ArrowUp, X } from "lucide-react";
 import { type KeyboardEvent, useRef } from "react";
+import { flushSync } from "react-dom";
 import { words } from "../words";
 import { SignButton } from "./SignButton";
 
@@ -9,8 +10,11 @@ type Props = { values: string[]; retired: string[]; onChange: (values: string[],
 export function ChoiceRows({ values, retired, onChange }: Props) {
   const rows = useRef<HTMLOListElement>(null);
   const shown = values.length === 0 ? [""] : values;
-  const focus = (index: number) =>
-    requestAnimationFrame(() => rows.current?.querySelectorAll<HTMLElement>("input[type=text]")[index]?.focus());
+  // At once: the next letter may come before the next frame.
+  const putAndFocus = (next: string[], out: string[], index: number) => {
+    flushSync(() => onChange(next, out));
+    rows.current?.querySelectorAll<HTMLElement>("input[type=text]")[index]?.focus();
+  };
   const put = (index: number, text: string) => {
     const before = shown[index] ?? "";
     onChange(
@@ -19,22 +23,20 @@ export function ChoiceRows({ values, retired, onChange }: Props) {
     );
   };
   const add = (index: number, texts: string[]) => {
-    onChange([...shown.slice(0, index + 1), ...texts, ...shown.slice(index + 1)], retired);
-    focus(index + texts.length);
+    putAndFocus([...shown.slice(0, index + 1), ...texts, ...shown.slice(index + 1)], retired, index + texts.length);
   };
   const move = (index: number, by: number) => {
     const next = [...shown];
     const [taken] = next.splice(index, 1);
     if (taken !== undefined) next.splice(index + by, 0, taken);
-    onChange(next, retired);
-    focus(index + by);
+    putAndFocus(next, retired, index + by);
   };
   const remove = (index: number) => {
-    onChange(
+    putAndFocus(
       shown.filter((_, at) => at !== index),
       retired.filter((each) => each !== shown[index]),
+      Math.max(0, index - 1),
     );
-    focus(Math.max(0, index - 1));
   };
   const onKeyDown = (event: KeyboardEvent, index: number) => {
     if (event.ctrlKey || event.metaKey) return;

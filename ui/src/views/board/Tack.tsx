@@ -59,7 +59,7 @@ export function Tack({
       className={`relative flex max-w-full items-center gap-1.5 rounded border border-b-2 text-xs ${light} ${narrow ? "size-6 justify-center" : "px-1.5 py-0.5"}`}
     >
       <Mark size={11} className={`shrink-0 ${shared ? "text-secondary" : "text-primary"}`} />
-      {!narrow && <span className="truncate">{rule.tack}</span>}
+      {!narrow && <span className="truncate">{rule.tack}</span>}{" "}
       {!narrow && open > 0 && (
         <span className="shrink-0 rounded-full border border-secondary border-dashed px-1 text-[0.625rem] text-secondary tabular-nums">
           {words.board.openShort(open)}

@@ -76,7 +76,7 @@ function TextSetting({ label, text, list, onText }: TextProps) {
       aria-label={label}
       className="input input-xs flex-1"
       defaultValue={text}
-      onBlur={(event) => onText(event.target.value)}
+      onBlur={(event) => event.target.value !== text && onText(event.target.value)}
     />
   ) : (
     <input

@@ -1,0 +1,186 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+# How a builder sets up what clerks then type by: fields, lists, formats and the
+# kinds of rules that have editors of their own.
+RSpec.describe "Setting up how things are typed" do
+  def open_rule(field, stage) = visit("/t/pieces/rules?field=#{field}&stage=#{stage}")
+  def rules_of(kind, table = "pieces") = workspace.table(table).rules.select { |rule| rule.kind == kind }
+
+  def pin
+    within("aside") { click_button "Pin" }
+    expect(page).to have_no_css("aside")
+  end
+
+  it "shows values another way, on today's date and at once" do
+    visit "/t/pieces/rules?field=received"
+    expect(page).to have_select("Ready-made", with_options: [workspace.clock.today.strftime("%a %-d %b %Y")])
+    select workspace.clock.today.strftime("%a %-d %b %Y"), from: "Ready-made"
+    expect(page).to have_text("Shown as #{workspace.clock.today.strftime("%a %-d %b %Y")}")
+    fill_in "Pattern (CLDR)", with: "d QX"
+    expect(page).to have_css("[role=alert]", text: "has no meaning")
+    fill_in "Pattern (CLDR)", with: "yyyy-MM-dd"
+    within("aside") { click_button "Save field" }
+    expect(page).to have_no_css("aside")
+    visit "/t/pieces/records"
+    expect(page).to have_css("[role=row][data-index='0']", text: "2026-10-05")
+    visit "/t/pieces/rules?field=fired_weight"
+    fill_in "Unit after", with: " g"
+    expect(page).to have_text("Shown as 1,234.5 g")
+    fill_in "Shown where it is blank", with: "not fired yet"
+    within("aside") { click_button "Save field" }
+    expect(page).to have_no_css("aside")
+    visit "/t/pieces/forms/1"
+    expect(page).to have_field("Fired weight g", with: "624.4 g")
+    find_field("Fired weight g").native.node.focus
+    expect(page).to have_field("Fired weight g", with: "624.4")
+    press :Tab
+    expect(page).to have_field("Fired weight g", with: "624.4 g")
+    expect(box("Fired weight g")).to have_no_text("typed")
+  end
+
+  it "refuses to take a choice away that records have, and retires it instead" do
+    visit "/t/pieces/rules?field=firing"
+    expect(page).to have_field("Choice 4", with: "Raku")
+    within(find_field("Choice 4").ancestor("li")) { click_button "Take out" }
+    within("aside") { click_button "Save field" }
+    expect(page).to have_css("[role=alert]", text: "4 records of Pieces have “Raku” as Firing. Retire it instead")
+    find_field("Choice 3").native.node.focus
+    press :Enter, *"Raku".chars
+    expect(page).to have_field("Choice 4", with: "Raku")
+    within(find_field("Choice 4").ancestor("li")) { check "retired" }
+    within("aside") { click_button "Save field" }
+    expect(page).to have_no_css("aside")
+    expect(workspace.table("pieces").field("firing")).to have_attributes(choices: %w[Bisque Glaze Lustre Raku], retired: %w[Raku])
+    visit "/t/pieces/forms"
+    expect(page).to have_select("Firing", options: ["", "Bisque", "Glaze", "Lustre"])
+  end
+
+  it "keeps a list for several fields in one place" do
+    visit "/t/clays/rules?field=family"
+    click_button "Lists of the project"
+    click_button "Clay families"
+    within("dialog") do
+      find_field("Choice 4").native.node.focus
+      press :Enter, *"Bone china".chars
+      expect(page).to have_field("Choice 5", with: "Bone china")
+      click_button "Save"
+      expect(page).to have_button("New list")
+      click_button "Close"
+    end
+    expect(%w[pieces clays].flat_map { |table| workspace.table(table).fields.select(&:list).map { |field| field.choices.last } }).to eq(["Bone china", "Bone china"])
+  end
+
+  it "narrows one choice by another, list by list" do
+    open_rule "stage", "fill"
+    find("input[aria-label='By a list']").click
+    select "Firing", from: "Depends on"
+    find("input[aria-label='Bisque: Glaze fired']").click
+    expect(page).to have_text("All of the 28 records hold one that belongs.")
+    find("input[aria-label='Glaze: Collected']").click
+    expect(page).to have_text(/\d of 28 hold one that does not belong/)
+    pin
+    expect(rules_of("narrow").last.to_plain).to include("by" => "firing", "map" => {"Bisque" => ["Drying", "Bisque fired", "Collected"], "Glaze" => ["Drying", "Bisque fired", "Glaze fired"]})
+    visit "/t/pieces/forms"
+    expect(page).to have_select("Stage", options: ["", "Drying", "Bisque fired", "Collected"])
+    select "Glaze", from: "Firing"
+    expect(page).to have_select("Stage", options: ["", "Drying", "Bisque fired", "Glaze fired"])
+  end
+
+  it "puts a mask together from pieces" do
+    open_rule "received_by", "mask"
+    find("input[aria-label='From pieces']").click
+    click_button "Characters"
+    select "capitals", from: "Kind of characters"
+    fill_in "At least", with: "2"
+    click_button "Fixed text"
+    expect(page).to have_text("two capitals, “-”")
+    click_button "Characters"
+    expect(page).to have_text("Reads: two capitals, “-”, one digit")
+    find("input[aria-label='Written']").click
+    expect(page).to have_field("Written", with: "2UPPER \"-\" DIGIT")
+    fill_in "Written", with: "2UPPER \"-\" 3DIGT"
+    expect(page).to have_css("[role=alert]", text: "There is no kind of character DIGT")
+    find("input[aria-label='Ready-made']").click
+    choose "Time", exact: false, allow_label_click: true, match: :first
+    expect(page).to have_text("Reads: two digits, “:”, two digits")
+  end
+
+  it "cleans up in steps, with an example before and after" do
+    open_rule "piece", "tidy"
+    select "Capitals for each word", from: "Add a step …"
+    fill_in "Written just so", with: "of, UK"
+    press :Tab
+    fill_in "Example", with: " bowl OF the uk"
+    expect(page).to have_css("ins", text: "B")
+    expect(page).to have_text(/records hold a text that this would tidy|records are tidy/)
+    choose "never by itself: it is suggested, and somebody accepts or ignores it"
+    pin
+    expect(rules_of("tidy").last.to_plain).to include("mode" => "suggest", "steps" => [{"do" => "trim"}, {"do" => "capitals", "just_so" => %w[of UK]}])
+  end
+
+  it "limits a value, warns with its values in words, and lets old records be" do
+    open_rule "hold", "validate"
+    find("input[aria-label='Limits']").click
+    fill_in "Lowest", with: "30"
+    fill_in "Highest", with: "20"
+    expect(page).to have_css("[role=alert]", text: "The lowest, 30, is above the highest, 20: nothing could be both.")
+    fill_in "Lowest", with: "15"
+    expect(page).to have_text(/\d+ of 28 records would be refused when next saved/).and have_text("Open them from here to mend them")
+    within("aside") { find("input[aria-label='With values']").click }
+    write_formula "\"Held for \" & hold & \" minutes?\""
+    expect(page).to have_css("aside li", text: "Held for 90 minutes?").or have_css("aside li", text: "Held for 0 minutes?")
+    check "Let old records be", exact: false, allow_label_click: true
+    expect(page).to have_text("They are let be until one of these fields is changed")
+    pin
+    expect(page).to have_css("[data-rule]", text: /15 to 20\s*\d+ open/)
+    visit "/t/pieces/forms/14"
+    type_into "Maker note", "Second firing."
+    press [:control, "s"]
+    expect(page).to have_text("Saved: PC-00014")
+    type_into "Hold minutes", "91"
+    expect(box("Hold minutes")).to have_text("Held for 91 minutes?")
+  end
+
+  it "shows doubles before anything becomes unique, and locks what is settled" do
+    open_rule "piece", "validate"
+    find("input[aria-label='Unique']").click
+    expect(page).to have_text("26 of 28 records share a value with another one.").and have_css("aside li", text: /PC-00001.*PC-00016 \(No. 16\) has it/m)
+    check "Maker"
+    expect(page).to have_text(/\d+ of 28 records share|Every one of the 28 records would pass/)
+    find("input[aria-label='Lock']").click
+    write_formula "stage = \"Collected\""
+    expect(page).to have_text("12 of 28 records are locked as they are now.")
+    select "builders", from: "Still open to"
+    pin
+    expect(rules_of("lock").last.to_plain).to include("field" => "piece", "when" => "stage = \"Collected\"", "except_role" => "builder")
+  end
+
+  it "brings a detail of a linked record in, live or copied" do
+    visit "/t/orders/rules?field=member"
+    select "Phone", from: "Detail of the linked record"
+    click_button "Add as a field"
+    expect(page).to have_button("Member: Phone text")
+    expect(workspace.table("orders").calculation("member_phone")).to have_attributes(keeping: "shown")
+    select "E-mail", from: "Detail of the linked record"
+    find("input[aria-label='Copied']").click
+    click_button "Add as a field"
+    expect(page).to have_button("Member: E-mail text")
+    expect(rules_of("copy", "orders").map(&:field)).to eq(["member_e_mail"])
+  end
+
+  it "tells a person in the outbox when suggestions wait" do
+    visit "/t/members/tidy"
+    select "every day", from: "How often"
+    expect(page).to have_no_select("Day of the week")
+    select "Senna Whitlock", from: "Whom to tell"
+    visit "/outbox"
+    expect(page).to have_text("No notices yet")
+    click_button "Check what is due"
+    expect(page).to have_text("Members: 3 suggestions wait").and have_text("To Senna Whitlock")
+    click_button "Look"
+    expect(page).to have_css("h1", text: "Tidy Members")
+    expect(UpTack::Store::Notice.last.read_at).not_to be_nil
+  end
+end
