@@ -102,4 +102,58 @@ RSpec.describe "Typing it right, in the store" do
     expect(saved.state).to eq(:saved)
     expect(JSON.parse(UpTack::Store::Entry.last.passed)).to match([hash_including("reason" => "A commission.", "rule" => warning.rule)])
   end
+
+  describe "names looked up in a change that is taken back" do
+    def like(text) = UpTack::Store::Naming.new(workspace.plan("members"), workspace.context).like(text).map(&:id)
+
+    it "are not remembered" do
+      like("x")
+      UpTack::Store::Database.write do
+        UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 3, typed: {"name" => "Nobody Yet"})
+        expect(like("nobody")).to eq([3])
+        raise ActiveRecord::Rollback
+      end
+      expect([like("nobody"), like("wilmet")]).to eq([[], [3]])
+      UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 4, typed: {"name" => "Isolde Marsh"})
+      expect([like("isolde m"), like("penhurrow").length]).to eq([[4], 1])
+    end
+  end
+
+  describe "a change of the design" do
+    it "to a list foresees what it would lose, and keeps what is on it" do
+      change(:KeepList, name: "Bodies", values: ["Brick red", "Snowfall"])
+      list = workspace.project.lists.last
+      losses = UpTack::UseCases::ForeseeLosses.new(workspace).call(table: "clays", field: "name", type: "choice", list: list.id)
+      expect([losses.values, losses.kept, losses.examples.sort]).to eq([3, 2, ["Harbour stoneware", "Raku body", "Speckled oat"]])
+      before = (1..5).map { |id| UpTack::Store::Rows.new(workspace.table("clays")).find(id)["name"] }
+      change(:ChangeField, table: "clays", field: "name", parts: {"type" => "choice", "list" => list.id})
+      now = -> { (1..5).map { |id| UpTack::Store::Rows.new(workspace.table("clays")).find(id)["name"] } }
+      expect(now.call).to eq([nil, nil, "Brick red", "Snowfall", nil])
+      design.undo
+      expect(now.call).to eq(before)
+    end
+
+    it "to a day with its time keeps what can be read so, and comes back" do
+      change(:AddField, table: "orders", parts: {"label" => "Fetched", "type" => "text"})
+      {1 => "23 Nov 2026, 9:30", 2 => "soon", 3 => "2026-07-01T10:00:00Z"}.each { |id, text| UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", id: id, typed: {"fetched" => text}) }
+      change(:ChangeField, table: "orders", field: "fetched", parts: {"type" => "moment"})
+      orders = UpTack::Store::Rows.new(workspace.table("orders"))
+      expect((1..3).map { |id| orders.find(id)["fetched"]&.iso8601 }).to eq(["2026-11-23T09:30:00Z", nil, "2026-07-01T10:00:00Z"])
+      expect(columns("orders")["fetched"]).to start_with("datetime")
+      page = use(:ListRecords, table: "orders", sort: "fetched", limit: 1)
+      rest = use(:ListRecords, table: "orders", sort: "fetched", limit: 2, after: page.records.last.id)
+      expect((page.records + rest.records).map(&:id)).to eq([3, 1, 2])
+      expect(use(:ListRecords, table: "orders", filter: "date(fetched) = date(\"2026-11-23\")").records.map(&:id)).to eq([1]) if Core::Expression::Functions.all.key?("date")
+      design.undo
+      expect(UpTack::Store::Rows.new(workspace.table("orders")).find(2)["fetched"]).to eq("soon")
+    end
+
+    it "brings a detail in right after its link, under a free name" do
+      change(:BringDetail, table: "pieces", link: "maker", detail: "phone", copy: true)
+      change(:BringDetail, table: "pieces", link: "maker", detail: "phone", copy: false)
+      fields = workspace.table("pieces").fields.map(&:label)
+      expect(fields[fields.index("Maker"), 3]).to eq(["Maker", "Maker: Phone 2", "Maker: Phone"])
+      expect(save_piece({"maker" => 3}, id: 28).record.values).to include("maker_phone_2" => nil).or include("maker_phone" => "01 555 0163")
+    end
+  end
 end

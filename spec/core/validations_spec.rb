@@ -120,4 +120,64 @@ RSpec.describe "Validations" do
     ])
     expect(Core::Design::Dependants.rules(changed, table: "pieces", key: "state").length).to eq(2)
   end
+
+  describe "a mask" do
+    def tried(typed, stored: nil, **parts) = save(table(field("code"), field("note"), rules: [rule("mask", "code", mask: '2UPPER "-" 3DIGIT', **parts)]), typed, stored: stored)
+
+    {
+      [{"code" => "kd017"}, {}] => ["KD-017", []], [{"code" => "kd01"}, {}] => ["kd01", ["One more digit is missing."]], [{"code" => "kd01"}, {half: "clear"}] => [nil, []],
+      [{"code" => "kdx01"}, {half: "clear"}] => ["kdx01", ["A digit is expected at place 4, not “x”."]], [{"code" => "kd01"}, {message: "Like KD-017."}] => ["kd01", ["Like KD-017."]], [{"code" => ""}, {}] => [nil, []]
+    }.each { |(typed, parts), wanted| it("makes of #{typed} #{parts}: #{wanted}") { expect(tried(typed, **parts).then { |each| [each.values["code"], each.refusals.map(&:message)] }).to eq(wanted) } }
+
+    it "refuses an old text at the next save, or lets it be until it is changed" do
+      old = {"code" => "old one", "note" => nil}
+      expect([tried({"note" => "x"}, stored: old), tried({"note" => "x"}, stored: old, old: "let"), tried({"code" => "older"}, stored: old, old: "let")].map(&:saved?)).to eq([false, true, false])
+    end
+
+    it "comes before what is cleaned up, filled, worked out and validated" do
+      design = table(field("code"), field("copy"), rules: [rule("mask", "code", mask: '2UPPER "-" 3DIGIT'), rule("calculation", "copy", formula: "lower(code)", keeping: "always"), rule("check", "code", formula: "code <> \"KD-017\"")])
+      outcome = save(design, {"code" => "kd017"}, trace: true)
+      expect([outcome.values["copy"], outcome.refusals.map(&:code)]).to eq(["kd-017", ["check"]])
+      expect(outcome.steps.map(&:stage).uniq).to eq(%w[typed mask calculate validate])
+    end
+
+    it "is one to a field, and of use only where somebody types" do
+      expect(problem_with(field("weight", "number"), rule("mask", "weight", mask: "3DIGIT"))).to include("texts of one line")
+      expect(problem_with(field("code"), rule("mask", "code", mask: "3DIGT"))).to include("no kind of character")
+      expect(problem_with(field("code"), rule("mask", "code", mask: "3DIGIT", half: "guess"))).to include("refused (`refuse`)")
+      expect { table(field("code"), rules: [rule("mask", "code", mask: "3DIGIT"), rule("mask", "code", mask: "2DIGIT")]) }.to raise_error(Core::Design::Invalid, /already has a mask/)
+      expect { table(field("code"), rules: [rule("calculation", "code", formula: "\"1\"", keeping: "always"), rule("mask", "code", mask: "3DIGIT")]) }.to raise_error(Core::Design::Invalid, /nobody types it/)
+    end
+  end
+
+  it "go field by field first, then across fields, then against other records" do
+    design = table(field("code"), field("low", "number"), field("high", "number"), rules: [
+      rule("unique", "code"), rule("check", "high", formula: "low < high"), rule("limits", "low", high: "5"), rule("lock", "code", when: "low = 1"), rule("required", "high")
+    ])
+    steps = save(design, {"code" => "a", "low" => "1", "high" => "2"}, stored: {"code" => "a", "low" => number("1"), "high" => nil}, trace: true).steps
+    expect(steps.select { |step| step.stage == "validate" }.map(&:rule)).to eq(%w[r102 r104 r101 r100 r103])
+  end
+
+  it "say themselves in words that tell one from another" do
+    design = table(field("code"), field("hold", "number"), field("stage", "choice", choices: %w[Drying Fired]), rules: [
+      rule("limits", "hold", low: "0"), rule("limits", "hold", low: "0", high: "90"), rule("length", "code", least: 3, most: 3), rule("length", "code", most: 9), rule("one_of", "hold", values: %w[1 2 3 4 5 6 7]),
+      rule("fits", "code", mask: "3DIGIT"), rule("unique", "code", with: ["hold"], when: "stage = \"Drying\""), rule("lock", "code", when: "stage = \"Fired\"", except_role: "builder"), rule("required", "code", when: "hold > 5")
+    ])
+    expect(design.rules.map { |each| each.sentence(design) }).to eq([
+      "Hold must be 0 or more.", "Hold must be 0 to 90.", "Code must have 3 characters.", "Code must have up to 9 characters.", "Hold must be one of 1, 2, 3, 4, 5, 6, ….", "Code must be written as three digits.",
+      "No two records have the same Code and Hold while Stage = “Drying”.", "Code can't be changed while Stage = “Fired”, but by a builder.", "Code must be filled while Hold > 5."
+    ])
+    expect(design.rules.map { |each| each.tack(design) }).to all(be_a(String).and(satisfy { |text| text.length.between?(3, 60) }))
+  end
+
+  it "suit a field by its type, and by whether anybody types in it" do
+    design = table(field("name"), field("hold", "number"), field("stage", "choice", choices: %w[A]), field("sum", "number"), rules: [rule("calculation", "sum", formula: "hold + 1", keeping: "shown")])
+    suiting = design.fields.to_h { |each| [each.key, Core::Rules.all.select { |_, kind| kind.suits?(each, design) }.keys] }
+    expect(suiting["name"]).to include("mask", "tidy", "copy", "length", "fits").and exclude_all("narrow", "limits")
+    expect(suiting["hold"]).to include("limits", "one_of", "copy").and exclude_all("mask", "tidy", "length")
+    expect(suiting["stage"]).to include("narrow").and exclude_all("limits", "mask", "one_of")
+    expect(suiting["sum"]).to include("limits", "calculation").and exclude_all("default", "copy", "lock", "unique")
+  end
+
+  def exclude_all(*kinds) = satisfy("leave out #{kinds.join(", ")}") { |all| (all & kinds).empty? }
 end

@@ -1736,6 +1736,8 @@ export interface operations {
                 type?: string;
                 /** @description The choices that a choice will have, one a line. */
                 choices?: string;
+                /** @description The project's list that a choice will use. */
+                list?: string;
                 /** @description The table that a link will point to. */
                 target?: string;
             };

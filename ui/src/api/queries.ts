@@ -194,10 +194,14 @@ export const useTableLosses = (table: string, enabled: boolean) =>
     gcTime: 0,
   });
 
-export const losses = (table: string, field: string, type?: string, choices?: string, target?: string) =>
+export const losses = (
+  table: string,
+  field: string,
+  query: { type?: string; choices?: string; list?: string; target?: string },
+) =>
   data(
     api.GET("/api/tables/{table}/fields/{field}/losses", {
-      params: { path: { table, field }, query: { type, choices, target } },
+      params: { path: { table, field }, query },
     }),
   );
 

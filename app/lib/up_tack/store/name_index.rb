@@ -18,16 +18,17 @@ module UpTack
       @known = {}
 
       class << self
+        # Inside a transaction nothing is remembered that it may yet take back.
         # @param plan [Core::Save::Plan]
         # @param context [Core::Save::Context]
         # @return [NameIndex] up to date
         def of(plan, context)
           return new(plan, context) unless lasting?(plan.table)
+          return fleeting(plan, context) if Database.connection.transaction_open?
 
-          key = [Database.path, Workspace.compiled.revision_id, plan.table.id, plan.object_id]
           @mutex.synchronize do
-            index = @known.delete(key) || new(plan, context)
-            @known[key] = index
+            index = @known.delete(key(plan)) || new(plan, context)
+            @known[key(plan)] = index
             @known.shift while @known.length > MOST
             index.catch_up(context)
           end
@@ -35,6 +36,15 @@ module UpTack
 
         # Names that are worked out when they are read may change by themselves.
         def lasting?(table) = table.title_field.nil? || table.kept?(table.title_field.key)
+
+        private
+
+        def key(plan) = [Database.path, Workspace.compiled.revision_id, plan.table.id]
+
+        def fleeting(plan, context)
+          known = @mutex.synchronize { @known[key(plan)]&.dup }
+          known ? known.catch_up(context) : new(plan, context)
+        end
       end
 
       # @return [Array<Name>] in the order of their names

@@ -15,12 +15,14 @@ module UpTack
 
       # @param type [String, nil] the new type; nil for deletion
       # @param choices [Array<String>, nil] those it will have, for a choice
+      # @param list [String, nil] id of the project's list that it will use instead
       # @param target [String, nil] the table it will link to, for a link
       # @return [Losses]
       # @raise [Store::NotFound, Core::Design::Invalid]
-      def call(table:, field:, type: nil, choices: nil, target: nil)
+      def call(table:, field:, type: nil, choices: nil, list: nil, target: nil)
         old = FindField.new(@workspace).call(table: table, field: field)
         design = @workspace.table(table)
+        choices = @workspace.project.list(list)&.values || choices
         type.to_s.empty? ? of_deletion(design, old) : of_retyping(design, old, Core::Design::Field.new(**old.to_h, type: type.to_s, choices: choices || old.choices, target: target || old.target))
       end
 

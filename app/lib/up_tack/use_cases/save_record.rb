@@ -23,6 +23,7 @@ module UpTack
       # @raise [Store::NotFound]
       # @raise [Core::Design::Invalid] for a field that the table does not have
       def call(table:, typed:, id: nil, version: nil, **more)
+        look_up_names(table, typed)
         @workspace.write do
           plan = @workspace.plan(table)
           rows = Store::Rows.new(plan.table)
@@ -37,6 +38,14 @@ module UpTack
       end
 
       private
+
+      # The names of linked records are read before anybody else has to wait.
+      def look_up_names(table, typed)
+        return if Store::Database.connection.transaction_open?
+
+        links = @workspace.table(table).fields.select { |field| field.link? && typed[field.key].is_a?(String) }
+        links.each { |field| Store::NameIndex.of(@workspace.plan(field.target), @workspace.context) }
+      end
 
       def written(table, rows, stored, outcome)
         return Answer.new(state: :saved, record: stored, outcome: outcome) if stored && outcome.changes.empty?

@@ -41,6 +41,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
     field,
     type,
     type === "choice" && !choices.list ? listed.join("\n") : undefined,
+    type === "choice" ? (choices.list ?? undefined) : undefined,
     type === "link" ? link.target : undefined,
   );
 
@@ -168,14 +169,21 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
 }
 
 /** What the records would lose by another type, asked as soon as one is picked. */
-function useLoss(table: string, field: Field, type: string, choices: string | undefined, target: string | undefined) {
+function useLoss(
+  table: string,
+  field: Field,
+  type: string,
+  choices: string | undefined,
+  list: string | undefined,
+  target: string | undefined,
+) {
   const [loss, setLoss] = useState<{ lost: boolean; text: string } | null>(null);
   useEffect(() => {
     setLoss(null);
     if (type === field.type && (target === undefined || target === field.target)) return;
     if (target === "") return;
     let current = true;
-    losses(table, field.key, type, choices, target).then(
+    losses(table, field.key, { type, choices, list, target }).then(
       (found) => {
         if (!current || found.values + found.kept === 0) return;
         const lost = found.values > 0;
@@ -189,6 +197,6 @@ function useLoss(table: string, field: Field, type: string, choices: string | un
     return () => {
       current = false;
     };
-  }, [table, field, type, choices, target]);
+  }, [table, field, type, choices, list, target]);
   return loss;
 }

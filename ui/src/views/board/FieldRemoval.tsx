@@ -16,7 +16,7 @@ export function FieldRemoval({ table, field, onClose, onRemoved }: Props) {
   const { undo } = useDesignUndo();
   const loss = useQuery({
     queryKey: ["losses", table.key, field],
-    queryFn: () => losses(table.key, field),
+    queryFn: () => losses(table.key, field, {}),
     gcTime: 0,
     staleTime: 0,
   });

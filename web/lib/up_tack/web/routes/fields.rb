@@ -41,7 +41,7 @@ module UpTack
 
           app.get("/api/tables/:table/fields/:field/losses") do
             choices = params[:choices]&.to_s&.lines(chomp: true)
-            json(UseCases::ForeseeLosses.new(workspace).call(table: params[:table], field: params[:field], type: params[:type], choices: choices, target: params[:target]&.to_s).to_h)
+            json(UseCases::ForeseeLosses.new(workspace).call(table: params[:table], field: params[:field], type: params[:type], choices: choices, list: params[:list]&.to_s, target: params[:target]&.to_s).to_h)
           end
         end
       end
