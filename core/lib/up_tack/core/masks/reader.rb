@@ -61,6 +61,7 @@ module UpTack
         def literal(from)
           characters = @scanner.scan(/[^"]*/)
           mistake("This literal is not closed; a double quote is missing.", from, place) unless @scanner.skip(/"/)
+          mistake("A fixed text needs at least one character.", from, place) if characters.empty?
           Literal.new(characters: characters.grapheme_clusters)
         end
 

@@ -96,10 +96,6 @@ module UpTack
 
         private
 
-        def doubled?(table)
-          table.rules.any? { |other| other.is_a?(Calculation) && other.field == field && !other.equal?(self) }
-        end
-
         # What always holds can't depend on the moment of a save, nor be begun with.
         def of_lasting(table)
           momentary = formula(table).momentary

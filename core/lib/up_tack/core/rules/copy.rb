@@ -18,7 +18,7 @@ module UpTack
           return missing if missing.any?
           return [problem("field", "A link is picked, not copied.")] if table.field(field).link?
           return [problem("field", "#{table.field(field).label} is worked out by a rule already.")] if table.worked_out?(field)
-          return [problem("field", "#{table.field(field).label} is copied already; change that rule.")] if table.rules.any? { |other| other.is_a?(Copy) && other.field == field && other.id != id }
+          return [problem("field", "#{table.field(field).label} is copied already; change that rule.")] if doubled?(table)
 
           found = formula_problems(table, expecting: table.field(field).kind)
           return found if found.any?

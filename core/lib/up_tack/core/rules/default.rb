@@ -19,7 +19,7 @@ module UpTack
         def problems(table)
           missing = missing_field(table)
           return missing if missing.any?
-          return [doubled(table)] if table.rules.any? { |other| other.is_a?(Default) && other.field == field && other.id != id }
+          return [doubled(table)] if doubled?(table)
 
           worked_out? ? formula_problems(table, expecting: table.field(field).kind) : value_problems(table)
         end

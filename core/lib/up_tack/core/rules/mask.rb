@@ -20,7 +20,7 @@ module UpTack
           return missing if missing.any?
           return [problem("field", "A mask is for texts of one line.")] unless table.field(field).type == "text"
           return [problem("field", "#{table.field(field).label} is worked out, so nobody types it.")] if table.worked_out?(field)
-          return [problem("field", "#{table.field(field).label} already has a mask; change that one.")] if table.rules.any? { |other| other.is_a?(Mask) && other.field == field && other.id != id }
+          return [problem("field", "#{table.field(field).label} already has a mask; change that one.")] if doubled?(table)
 
           choice_problems + mask_problems
         end

@@ -19,7 +19,7 @@ module UpTack
           missing = missing_field(table)
           return missing if missing.any?
           return [problem("field", "Only a choice or a link can be narrowed.")] unless %w[choice link].include?(table.field(field).type)
-          return [problem("field", "#{table.field(field).label} is narrowed already; change that rule.")] if table.rules.any? { |other| other.is_a?(Narrow) && other.field == field && other.id != id }
+          return [problem("field", "#{table.field(field).label} is narrowed already; change that rule.")] if doubled?(table)
           return [problem("otherwise", "What no longer belongs can be cleared (`clear`), kept (`keep`) or refused (`refuse`).")] unless [nil, *OTHERWISE].include?(@parts["otherwise"])
 
           mapped? ? map_problems(table) : narrowing_problems(table)

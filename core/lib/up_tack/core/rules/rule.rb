@@ -112,6 +112,11 @@ module UpTack
 
         def problem(part, message) = Design::Problem.new(part: part, message: message)
 
+        # @return [Boolean] whether a rule of this kind stands before it on the same field
+        def doubled?(table)
+          table.rules.take_while { |other| !other.equal?(self) }.any? { |other| other.instance_of?(self.class) && other.field == field }
+        end
+
         def missing_field(table)
           return [] if table.field(field)
 

@@ -92,7 +92,7 @@ module UpTack
           found = []
           found << problem("severity", "A validation can `refuse` or `warn`.") unless [nil, *SEVERITIES].include?(@parts["severity"])
           found << problem("old", "Old records can be checked (`check`) or let be (`let`).") unless [nil, *OLD].include?(@parts["old"])
-          found.concat(formula_problems(table, expecting: nil, part: "saying")) if @parts["saying"]
+          found.concat(formula_problems(table, expecting: :text, part: "saying")) if @parts["saying"]
           found.concat(formula_problems(table, expecting: :yes_no, part: "when")) if @parts["when"]
           found
         end
