@@ -74,6 +74,8 @@ export const rulesWords = {
         n === 0
           ? `Every one of the ${total} records would pass.`
           : `${n} of ${total} records would be refused when next saved.`,
+      strayed: (n: number, total: number) =>
+        n === 0 ? `Every one of the ${total} records would pass.` : `${n} of ${total} records do not hold to it.`,
       unjudged: (n: number) => `${n.toLocaleString("en")} can't be judged, because something is blank.`,
       partial: (n: number, total: number) =>
         `Looked at ${n.toLocaleString("en")} of ${total.toLocaleString("en")} so far.`,
@@ -99,6 +101,7 @@ export const rulesWords = {
     },
     verdicts: {
       refused: "refused",
+      strays: "does not hold",
       locked: "locked",
       passed: "passes",
       unjudged: "not judged",

@@ -62,7 +62,7 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
     case "tidy":
       return (
         <>
-          <p className="font-semibold">{effect.tidied(changes, preview.looked_at)}</p>
+          <p className={changes > 0 ? "font-semibold" : "text-success"}>{effect.tidied(changes, preview.looked_at)}</p>
           {changes > 0 && (
             <p className="quiet">
               {effect.tidiedLater}{" "}

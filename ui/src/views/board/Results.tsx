@@ -22,6 +22,8 @@ type Props = {
 
 /** The rule's result on real records, the worst first, and how many it concerns. */
 export function Results({ table, parts, preview, pending, stale, lookAt, onLookAt, onMore }: Props) {
+  // What only warns, or lets old records be, refuses none of them.
+  const mild = parts.severity === "warn" || parts.old === "let" || parts.kind === "narrow";
   const compares = ["default", "calculation", "mask", "tidy", "copy"].includes(parts.kind);
   if (!preview || preview.problems.length > 0) return null;
   return (
@@ -41,12 +43,12 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
           <Picker table={table} lookAt={lookAt} onLookAt={onLookAt} />
           <ul className={`mt-2 divide-y divide-base-300/70 border-base-300 border-y ${stale ? "opacity-80" : ""}`}>
             {lookAt && preview.looked?.id === lookAt.id && (
-              <ExampleLine table={table.key} example={preview.looked} compares={compares} lit />
+              <ExampleLine table={table.key} example={preview.looked} compares={compares} mild={mild} lit />
             )}
             {preview.examples
               .filter((example) => example.id !== lookAt?.id)
               .map((example) => (
-                <ExampleLine key={example.id} table={table.key} example={example} compares={compares} />
+                <ExampleLine key={example.id} table={table.key} example={example} compares={compares} mild={mild} />
               ))}
           </ul>
           {preview.examples.length < Math.min(preview.total, 500) && (
@@ -104,9 +106,11 @@ const SHAPES: Record<string, string> = {
   unjudged: "size-2 rounded-full border-2 border-secondary",
 };
 
-type LineProps = { table: string; example: Example; compares: boolean; lit?: boolean };
+type LineProps = { table: string; example: Example; compares: boolean; mild: boolean; lit?: boolean };
 
-function ExampleLine({ table, example, compares, lit = false }: LineProps) {
+function ExampleLine({ table, example, compares, mild, lit = false }: LineProps) {
+  const refused = words.rulePanel.verdicts[mild ? "strays" : "refused"];
+  const tone = mild ? "text-secondary" : "text-error";
   const came = example.result || words.rulePanel.blank;
   return (
     <li
@@ -120,8 +124,8 @@ function ExampleLine({ table, example, compares, lit = false }: LineProps) {
         {compares ? (
           <span className="flex flex-wrap gap-x-1.5">
             {example.verdict === "refused" && (
-              <span className="text-error">
-                {example.stored} {words.rulePanel.verdicts.refused}
+              <span className={tone}>
+                {example.stored} {refused}
               </span>
             )}
             {example.verdict === "same" || example.verdict === "refused" ? null : (
@@ -140,8 +144,8 @@ function ExampleLine({ table, example, compares, lit = false }: LineProps) {
             {example.verdict === "same" && <span className="quiet text-xs">{words.rulePanel.verdicts.same}</span>}
           </span>
         ) : (
-          <span className={example.verdict === "refused" ? "text-error" : ""}>
-            {example.result || words.rulePanel.verdicts[example.verdict]}
+          <span className={example.verdict === "refused" ? tone : ""}>
+            {example.result || (example.verdict === "refused" ? refused : words.rulePanel.verdicts[example.verdict])}
           </span>
         )}
         {example.how && (
