@@ -48,7 +48,7 @@ RSpec.describe "Typing it right, in the store" do
     expect(found.call({"clay_family" => "porcelain", "clay" => 1})).to eq(["Snowfall"])
     change(:PinRule, table: "pieces", rule: {"kind" => "narrow", "field" => "stage", "by" => "firing", "map" => {"Bisque" => ["Drying", "Bisque fired"]}})
     outcome = UpTack::UseCases::AnswerDraft.new(workspace).call(table: "pieces", typed: {"firing" => "Bisque"}).outcome
-    expect(UpTack::UseCases::OpenChoices.of(workspace.plan("pieces"), outcome, workspace.context)["stage"]).to eq(["Drying", "Bisque fired"])
+    expect(UpTack::UseCases::OpenChoices.of(workspace.plan("pieces"), outcome)["stage"]).to eq(["Drying", "Bisque fired"])
   end
 
   it "finds names that changed a moment ago, those beside them too" do

@@ -22,15 +22,11 @@ module UpTack
 
         naming = Store::Naming.new(@workspace.plan(link.target), @workspace.context)
         narrowing = @workspace.plan(table).narrowing(field) or return naming.like(text)
-        evaluation = evaluation(table, typed.except(field), id)
-        naming.like(text) { |candidate| narrowing.belongs?(candidate, evaluation) }
-      end
-
-      private
-
-      def evaluation(table, typed, id)
-        outcome = AnswerDraft.new(@workspace).call(table: table, typed: typed, id: id).outcome
-        Core::Expression::Evaluation.new(values: outcome.values, context: @workspace.context, is_new: id.nil?, id: id)
+        evaluation = AnswerDraft.new(@workspace).call(table: table, typed: typed.except(field), id: id).outcome.evaluation
+        naming.like(text) do |candidates|
+          evaluation.context.records.load(link.target, candidates)
+          candidates.select { |candidate| narrowing.belongs?(candidate, evaluation) }
+        end
       end
     end
   end

@@ -9,11 +9,10 @@ module UpTack
       # @param plan [Core::Save::Plan]
       # @param outcome [Core::Save::Outcome]
       # @return [Hash{String=>Array<String>}] by field key, for every choice
-      def of(plan, outcome, context)
-        evaluation = Core::Expression::Evaluation.new(values: outcome.values, context: context)
+      def of(plan, outcome)
         plan.table.fields.select { |field| field.type == "choice" }.to_h do |field|
           narrowing = plan.narrowing(field.key)
-          [field.key, field.open_choices.select { |choice| narrowing.nil? || narrowing.belongs?(choice, evaluation) }]
+          [field.key, field.open_choices.select { |choice| narrowing.nil? || narrowing.belongs?(choice, outcome.evaluation) }]
         end
       end
     end

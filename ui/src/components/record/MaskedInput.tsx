@@ -22,6 +22,8 @@ export function MaskedInput({ mask, value, onType, onLeave, ...input }: Props) {
   const fits = useMemo(() => value === "" || settle(mask, value).fits, [mask, value]);
   const [free, setFree] = useState(!fits);
   const [note, setNote] = useState<string | null>(null);
+  // Figures alone are typed on the keys for figures; separators come by themselves.
+  const figures = mask.patterns.every((pattern) => /^(?:\\.|\[D\]|D)*$/u.test(pattern));
   const focused = useRef(false);
   const caret = useRef<number | null>(null);
   const options = useMemo(() => (free ? {} : follow(mask)), [mask, free]);
@@ -79,6 +81,7 @@ export function MaskedInput({ mask, value, onType, onLeave, ...input }: Props) {
         {...input}
         ref={ref as React.RefObject<HTMLInputElement>}
         defaultValue={value}
+        inputMode={figures ? "numeric" : undefined}
         autoComplete="off"
         autoCapitalize="off"
         spellCheck={false}

@@ -12,7 +12,8 @@ module UpTack
       # passed:: warnings that were passed with a reason, as Passed
       # overtaken:: keys of fields whose typed value a rule replaced, in a live draft
       # steps:: the trace, empty unless it was asked for
-      Outcome = Struct.new(:values, :unreadable, :origins, :refusals, :changes, :passed, :overtaken, :steps, keyword_init: true) do
+      # evaluation:: an Expression::Evaluation in which formulas see the record as it came out
+      Outcome = Struct.new(:values, :unreadable, :origins, :refusals, :changes, :passed, :overtaken, :steps, :evaluation, keyword_init: true) do
         # @return [Boolean] whether the record may be written
         def saved? = refusals.empty?
       end

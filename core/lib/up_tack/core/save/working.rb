@@ -155,7 +155,7 @@ module UpTack
           Outcome.new(
             values: @values, unreadable: @unreadable, origins: origins,
             refusals: @refusals.sort_by.with_index { |refusal, index| [places.fetch(refusal.field), index] },
-            changes: changes, passed: @passed, overtaken: @overtaken, steps: @trace.steps
+            changes: changes, passed: @passed, overtaken: @overtaken, steps: @trace.steps, evaluation: evaluation
           )
         end
 

@@ -88,7 +88,7 @@ module UpTack
 
         def twice?(at, field) = field && field.conventions.moments(at.to_date, DayTime.of(at.hour, at.min, at.sec)).length > 1
 
-        def zone_name(at, field) = field.conventions.moments(at.to_date, DayTime.of(at.hour, at.min, at.sec)).find { |moment, _| moment == at.getutc }&.last
+        def zone_name(at, field) = field.conventions.moments(at.to_date, DayTime.of(at.hour, at.min, at.sec)).find { |moment, _| moment.to_i == at.to_i }&.last
       end
     end
   end

@@ -11,13 +11,12 @@ module UpTack
         def initialize(workspace, table)
           @table = table
           @plan = workspace.plan(table.key)
-          @context = workspace.context
-          @records = @context.records
+          @records = workspace.context.records
         end
 
         # @param outcome [Core::Save::Outcome]
         def of(outcome)
-          @choices = UseCases::OpenChoices.of(@plan, outcome, @context)
+          @choices = UseCases::OpenChoices.of(@plan, outcome)
           {
             would_save: outcome.saved?, fields: @table.fields.to_h { |field| [field.key, field(field, outcome)] },
             messages: outcome.refusals.map(&:to_h), overtaken: outcome.overtaken, steps: outcome.steps.map(&:to_h)
