@@ -74,6 +74,18 @@ RSpec.describe "Typing by a mask" do
     end
   end
 
+  it "fits just the texts that are found by following every way of reading it" do
+    random = RandomMask.new(RSpec.configuration.seed)
+    found = Array.new(400) do
+      mask = random.mask
+      read = Core::Masks.read(mask)
+      text = random.text(mask)
+      [mask, text, read.fits?(text), read.send(:followed?, text)]
+    end
+    expect(found.reject { |*, one, other| one == other }).to eq([])
+    expect(found.count { |*, one, _| one }).to be > 40
+  end
+
   it "puts separators back that were left out, for every mask that allows it" do
     random = RandomMask.new(RSpec.configuration.seed)
     masks = Array.new(200) { random.mask }.select { |mask| Core::Masks::Typing.problem(Core::Masks.read(mask), bare: true).nil? }

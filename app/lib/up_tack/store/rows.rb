@@ -39,7 +39,10 @@ module UpTack
       end
 
       # @return [Array<Array(Integer, Row)>] those that exist, in no order
-      def some(ids) = ids.each_slice(1_000).flat_map { |some| rows(@model.where(id: some)) }
+      def some(ids)
+        # Numbers alone, written straight: a thousand nodes take longer to build than to find.
+        ids.each_slice(1_000).flat_map { |some| rows(@model.where("id IN (#{some.map { |id| Integer(id) }.join(",")})")) }
+      end
 
       # @return [Array<Array(Integer, Row)>] the records whose link points to one of some others
       def linked(link, ids) = rows(@model.where(link => ids).order(:id))

@@ -8,17 +8,13 @@ module UpTack
       class UniqueSight < CheckSight
         # @param rows [Store::Rows]
         def begin(rows)
-          sharing = Hash.new { |hash, signature| hash[signature] = [] }
-          @compared = Set.new
+          @doubled = Set.new
+          @apart = Set.new
+          first = {}
           rows.each_batch(keys: compared_columns) do |batch|
             prepare(batch)
-            batch.each do |id, values|
-              signature = @rule.test.signature(evaluation(id, values)) or next
-              sharing[signature] << id
-              @compared << id
-            end
+            batch.each { |id, values| compare(id, @rule.test.signature(evaluation(id, values)), first) }
           end
-          @doubled = sharing.each_value.select { |ids| ids.length > 1 }.flatten.to_set
         end
 
         alias_method :compared_columns, :columns
@@ -27,9 +23,19 @@ module UpTack
         def columns = []
 
         def verdict(id, _values)
-          return "unjudged" unless @compared.include?(id)
+          return "refused" if @doubled.include?(id)
 
-          @doubled.include?(id) ? "refused" : "passed"
+          @apart.include?(id) ? "unjudged" : "passed"
+        end
+
+        private
+
+        # @param first [Hash{Object=>Integer}] the first record of each signature
+        def compare(id, signature, first)
+          return @apart << id unless signature
+
+          other = (first[signature] ||= id)
+          @doubled << other << id unless other == id
         end
       end
     end

@@ -13,12 +13,12 @@ module UpTack
         end
 
         # @param text [String]
-        # @return [Boolean] whether the whole text is written as the mask says.
-        #   All ways of reading it are followed side by side, so that no mask and
-        #   no text can make it slow.
+        # @return [Boolean] whether the whole text is written as the mask says
         def fits?(text)
-          characters = text.grapheme_clusters
-          characters.length <= MOST * 10 && after(parts, characters, [0]).include?(characters.length)
+          return false if text.length > MOST * 100
+
+          @pattern = Typing.problem(self) ? nil : Regexp.new("\\A#{source(parts)}\\z".encode(Encoding::UTF_8), Regexp::FIXEDENCODING) unless defined?(@pattern)
+          @pattern ? @pattern.match?(text) : followed?(text)
         end
 
         # @param text [String] as it was typed
@@ -48,6 +48,25 @@ module UpTack
         def words = Phrases.of(parts)
 
         private
+
+        # For a mask of any shape: all ways of reading it are followed side by
+        # side, so that no mask and no text can make it slow. One that can be typed
+        # by has a single way to be read, and is held against a pattern instead.
+        def followed?(text)
+          characters = text.grapheme_clusters
+          characters.length <= MOST * 10 && after(parts, characters, [0]).include?(characters.length)
+        end
+
+        # @return [String] of a regular expression
+        def source(parts)
+          parts.map do |part|
+            case part
+            when Reader::Literal then Regexp.escape(part.characters.join)
+            when Reader::Optional then "(?:#{source(part.parts)})?"
+            else "(?:#{Classes::ALL.fetch(part.name).source.delete_prefix("\\A").delete_suffix("\\z")}){#{part.least},#{part.most}}"
+            end
+          end.join
+        end
 
         def case_of(slot)
           return {"UPPER" => "upper", "LOWER" => "lower", "DIGIT" => nil}.fetch(slot.name, "mixed") if slot.is_a?(Slots::Input)

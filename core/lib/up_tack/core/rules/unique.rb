@@ -44,12 +44,12 @@ module UpTack
             Verdict.new(:refused, "#{evaluation.context.records.title(table.key, other) || "another record"} (No. #{other}) has it")
           end
 
-          # @return [Array, nil] what records share when they are the same; nil for one that is not compared
+          # @return [Object, nil] what records share when they are the same; nil for one that is not compared
           def signature(evaluation)
-            values = keys.to_h { |key| [key, evaluation.value(key)] }
-            return if apart?(values) || !counts?(evaluation)
+            values = keys.map { |key| evaluation.value(key) }
+            return if (!blanks_equal && values.include?(nil)) || !counts?(evaluation)
 
-            values.values.map { |value| (value.is_a?(String) && !regard_case) ? Expression::Text.folded(value) : value }
+            values.map! { |value| (value.is_a?(String) && !regard_case) ? Expression::Text.folded(value) : value }
           end
 
           private
