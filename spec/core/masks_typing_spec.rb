@@ -103,6 +103,7 @@ RSpec.describe "Typing by a mask" do
 
   it "leaves separators out only where they can be put back" do
     expect(Core::Masks::Typing.problem(Core::Masks.read('1*2DIGIT "/" 1*2DIGIT'), bare: true)).to include("can't be told apart")
+    expect(Core::Masks::Typing.problem(Core::Masks.read('3ANY "-" DIGIT'), bare: true)).to include("may be separators too")
     mask = Core::Masks.read('2UPPER "-" 3DIGIT')
     expect(Core::Masks::Typing.problem(mask, bare: true)).to be_nil
     expect([mask.bare("KD-017"), mask.dressed("KD017"), mask.bare("odd-one"), mask.dressed("odd-one")]).to eq(["KD017", "KD-017", "odd-one", "odd-one"])

@@ -20,6 +20,7 @@ module UpTack
           clash = clash(mask.parts)
           return clash if clash
           return "A mask needs a place for what is typed; this one has fixed characters only." if mask.rows.any? { |row| row.grep(Slots::Input).empty? }
+          return "Any characters may be separators too, so those of this mask can't be left out." if bare && mask.rows.flatten.any? { |slot| slot.is_a?(Slots::Input) && slot.name == "ANY" }
           return "Without its separators this can't be told apart again, since a part before the last one varies in length. Keep the separators." if bare && varies_inside?(mask.parts)
 
           nil
