@@ -10,7 +10,7 @@ module UpTack
     # @param at [Time, nil] a moment at which this clock stands still
     def initialize(zone, at: nil)
       @zone = TZInfo::Timezone.get(zone)
-      @at = at&.getutc
+      @at = at && Time.at(at.to_r).utc
     end
 
     # @param zone [String]
