@@ -107,8 +107,8 @@ type RefusedProps = { count: number; preview: Preview; let: boolean; warn?: bool
 function Refused({ count, preview, let: lets, warn = false, doubles = false }: RefusedProps) {
   const { effect } = words.rulePanel;
   if (preview.total === 0) return null;
-  const text =
-    doubles && count > 0 ? effect.doubles(count, preview.looked_at) : effect.refuses(count, preview.looked_at);
+  const say = doubles && count > 0 ? effect.doubles : lets || warn ? effect.strayed : effect.refuses;
+  const text = say(count, preview.looked_at);
   return (
     <>
       <p className={count > 0 ? `font-semibold ${lets || warn ? "text-secondary" : "text-error"}` : "text-success"}>
