@@ -7,7 +7,7 @@ module UpTack
     module Sights
       KINDS = {
         "default" => "DefaultSight", "calculation" => "CalculationSight", "mask" => "MaskSight", "tidy" => "TidySight",
-        "narrow" => "NarrowSight", "copy" => "CopySight", "unique" => "UniqueSight", "lock" => "LockSight"
+        "narrow" => "NarrowSight", "copy" => "CopySight", "unique" => "UniqueSight", "exists" => "ExistsSight", "lock" => "LockSight"
       }.freeze
 
       # @return [Sight] for the kind of the rule

@@ -38,14 +38,7 @@ module UpTack
         def words(_table) = mask.words
         def sentence(table) = "#{table.field(field).label} is typed as #{mask.words}#{"; half typed, it is cleared" if clears?}."
         def message(table) = @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"]
-        def test(table) = Test.new(field: table.field(field), mask: mask)
         def compile(table) = Compiled.new(rule: self, field: table.field(field), mask: mask, message: @parts["message"].to_s.strip.then { |text| text.empty? ? nil : text })
-
-        # What the mask makes of a record that is there.
-        Test = Struct.new(:field, :mask, keyword_init: true) do
-          # @return [Masks::Fitting::Result, nil] nil where the field is blank
-          def call(evaluation) = evaluation.value(field.key)&.then { |value| mask.fit(value) }
-        end
 
         # A mask made ready to run.
         Compiled = Struct.new(:rule, :field, :mask, :message, keyword_init: true) do
