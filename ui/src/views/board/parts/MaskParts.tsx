@@ -1,5 +1,6 @@
 import { words } from "../../../words";
 import { MaskText } from "./MaskText";
+import { LetOld } from "./SternnessParts";
 import type { PartsProps } from "./shared";
 
 /** How a text is typed, and what becomes of one that is half typed. */
@@ -32,15 +33,7 @@ export function MaskParts({ parts, change }: PartsProps) {
         />
         {words.mask.drop}
       </label>
-      <label className="flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={parts.old === "let"}
-          onChange={() => change({ old: parts.old === "let" ? null : "let" })}
-        />
-        {words.rulePanel.letOld}
-      </label>
+      <LetOld parts={parts} change={change} />
       <label className="flex flex-col gap-1 font-semibold">
         {words.rulePanel.message}
         <input

@@ -16,17 +16,22 @@ export function SternnessParts({ parts, change }: Pick<PartsProps, "parts" | "ch
           {words.rulePanel.onlyWarn}
         </label>
       )}
-      {parts.kind !== "lock" && (
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={parts.old === "let"}
-            onChange={() => change({ old: parts.old === "let" ? null : "let" })}
-          />
-          {words.rulePanel.letOld}
-        </label>
-      )}
+      {parts.kind !== "lock" && <LetOld parts={parts} change={change} />}
     </div>
+  );
+}
+
+/** Whether records that were there before are let be. */
+export function LetOld({ parts, change }: Pick<PartsProps, "parts" | "change">) {
+  return (
+    <label className="flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="checkbox checkbox-sm"
+        checked={parts.old === "let"}
+        onChange={() => change({ old: parts.old === "let" ? null : "let" })}
+      />
+      {words.rulePanel.letOld}
+    </label>
   );
 }
