@@ -18,6 +18,8 @@ gem "csv"
 gem "sinatra", "~> 4.2"
 gem "rack", "~> 3.2"
 gem "puma", "~> 8.0"
+gem "rack-attack", "~> 6.8"
+gem "bcrypt", "~> 3.1"
 
 # schedule
 gem "rufus-scheduler", "~> 3.9"
@@ -38,4 +40,5 @@ end
 group :benchmark do
   gem "benchmark-ips", "~> 2.14"
   gem "dentaku", "~> 3.5"
+  gem "paper_trail", "~> 16.0"
 end

@@ -52,7 +52,7 @@ RSpec.describe "Reading formats" do
   it "are refused where they mean nothing" do
     {
       ["date", {"pattern" => "d QX"}] => "has no meaning", ["date", {"pattern" => "d 'x"}] => "not closed", ["date", {"pattern" => "--"}] => "needs a letter", ["number", {"after" => "x" * 21}] => "up to 20 characters",
-      ["yes_no", {"yes" => "No"}] => "must differ", ["number", {"group" => "very"}] => "Thousands", ["date", "dd"] => "object of settings"
+      ["yes_no", {"yes" => "No"}] => "must differ", ["number", {"group" => "very"}] => "on or off", ["date", "dd"] => "object of settings"
     }.each do |(type, format), message|
       expect { table(field("when", type, format: format)) }.to raise_error(Core::Design::Invalid, /#{message}/)
     end

@@ -41,11 +41,12 @@ module UpTack
       # @param text [String]
       # @param scope [Scope] the fields it may read
       # @param expecting [Symbol, nil] the type wanted, if there is one
+      # @param counting [Boolean] whether `counter(…)` may stand in it
       # @return [Formula]
       # @raise [Invalid]
-      def self.compile(text, scope, expecting: nil)
+      def self.compile(text, scope, expecting: nil, counting: false)
         tree = parse(text)
-        checker = Checker.new(scope)
+        checker = Checker.new(scope, counting: counting)
         type = checker.check(tree, expecting: expecting)
         raise Invalid, checker.problems if checker.problems.any?
 

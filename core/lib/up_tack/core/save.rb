@@ -23,6 +23,7 @@ module UpTack
           working.enter(stage.key)
           plan.rules_at(stage.key).each { |rule| rule.apply(working) }
         end
+        working.log_changes
         working.outcome
       end
     end

@@ -18,9 +18,10 @@ module UpTack
       # reverse:: for links: what the other side calls the records that link to
       #   it, nil for this table's own name
       # note:: the builder's own words
+      # access:: by role, whether people may "edit" or only "see" it, or see "nothing" of it
       # conventions:: how the firm writes
       # bare:: the Masks::Mask whose separators are left out in the store, nil mostly
-      Field = Struct.new(:id, :key, :label, :type, :decimals, :choices, :retired, :list, :format, :target, :on_delete, :reverse, :note, :conventions, :bare, keyword_init: true) do
+      Field = Struct.new(:id, :key, :label, :type, :decimals, :choices, :retired, :list, :format, :target, :on_delete, :reverse, :note, :access, :conventions, :bare, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
         # @param lists [Array<ChoiceList>] those of the project
         def self.from(plain, lists: [], conventions: Conventions.from({}), bare: nil)
@@ -30,7 +31,7 @@ module UpTack
             id: plain["id"], key: plain["key"], label: plain["label"], type: plain["type"],
             decimals: plain["decimals"], choices: (list ? list.values : plain["choices"] || []).freeze, retired: (list ? list.retired : plain["retired"] || []).freeze,
             list: plain["list"], format: plain["format"], target: (plain["target"] if link),
-            on_delete: (plain["on_delete"] || "refuse" if link), reverse: (plain["reverse"] if link), note: plain["note"],
+            on_delete: (plain["on_delete"] || "refuse" if link), reverse: (plain["reverse"] if link), note: plain["note"], access: plain["access"],
             conventions: conventions, bare: bare
           ).freeze
         end
@@ -46,10 +47,14 @@ module UpTack
           plain.merge!("target" => target, "on_delete" => on_delete) if link?
           plain["reverse"] = reverse if link? && reverse.to_s != ""
           plain["note"] = note unless note.nil? || note == ""
+          plain["access"] = access if access.is_a?(Hash) && access.any?
           plain
         end
 
         def link? = type == "link"
+
+        # @return [Boolean] whether people of a role may :see or :edit it
+        def allows?(role, what) = Access.field(access, role, what)
 
         # @return [Module] one of Values
         def values = Values[type]

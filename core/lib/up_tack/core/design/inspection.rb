@@ -33,6 +33,8 @@ module UpTack
           found << problem("fields", "A table has at most #{MOST_FIELDS} fields.") if table.fields.length > MOST_FIELDS
           found << problem("title", "People can know a record by a field of this table that is no link.") unless sound_title?(table)
           found.concat(of_review(table.review)) if table.review
+          found.concat(of_log(table.log)) if table.log
+          found.concat([Access.problem(table.access, Access::TABLE)].compact.map { |message| problem("access", message) })
           found + doubles(table.fields, "field") + table.fields.flat_map { |field| of_name(field) + of_field(field) }
         end
 
@@ -40,6 +42,11 @@ module UpTack
           sound = review.is_a?(Hash) && EVERY.include?(review["every"]) && review["person"].is_a?(Integer) &&
             [nil, *1..7].include?(review["weekday"]) && [nil, *0..23].include?(review["hour"])
           sound ? [] : [problem("review", "A check is made every hour, day or week, at an hour from 0 to 23, and tells one person.")]
+        end
+
+        def of_log(log)
+          sound = log.is_a?(Hash) && log.length == 1 && %w[only all_but].include?(log.keys.first) && log.values.first.is_a?(Array) && log.values.first.all?(String)
+          sound ? [] : [problem("log", "The change log watches `only` some fields, or `all_but` some.")]
         end
 
         def sound_title?(table) = table.title.nil? || (field = table.field(table.title)) && !field.link?
@@ -63,7 +70,15 @@ module UpTack
 
         def of_rule(rule, table)
           shape = rule.shape_problems
-          shape.any? ? shape : rule.problems(table)
+          shape.any? ? shape : rule.problems(table) + of_writers(rule, table)
+        end
+
+        # Where a rule alone gives the values, nothing else may.
+        def of_writers(rule, table)
+          owner = rule.owns? ? nil : table.rules.find { |other| other.owns? && other.field == rule.field }
+          return [] if owner.nil? || rule.writes.empty? || rule.is_a?(Rules::Mask)
+
+          [problem("field", "#{table.field(rule.field)&.label} is written by another rule already: #{owner.sentence(table)}")]
         end
 
         def of_name(named)
@@ -82,7 +97,7 @@ module UpTack
           when "link" then of_link(field)
           else []
           end
-          own + Formats.problems(field)
+          own + Formats.problems(field) + [Access.problem(field.access, Access::FIELD)].compact.map { |message| problem("access", message) }
         end
 
         def of_shared(field)
@@ -120,7 +135,8 @@ module UpTack
 
         def circles
           @project.tables.each do |table|
-            circle = %w[default fill].map { |stage| table.rules.select { |rule| rule.stage == stage } }.filter_map { |rules| Analysis::Order.of_rules(rules, table).circle }.first or next
+            groups = [*%w[default fill].map { |stage| [stage] }, %w[calculate number log]]
+            circle = groups.map { |stages| table.rules.select { |rule| stages.include?(rule.stage) && !rule.is_a?(Rules::Line) } }.filter_map { |rules| Analysis::Order.of_rules(rules, table).circle }.first or next
             return [circle_problem(circle.map { |rule| table.field(rule.field).label })]
           end
           circle = @project.upkeep.circle or return []

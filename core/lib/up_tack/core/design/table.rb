@@ -9,8 +9,10 @@ module UpTack
       # filters:: kept conditions on its records
       # review:: when suggestions are looked for and whom to tell: "every" (hour,
       #   day or week), "weekday" (1 for Monday), "hour" and "person", a number; nil for never
+      # log:: which fields the change log watches: {"only" => ids} or {"all_but" => ids}, nil for all
+      # access:: by role, what people may do with the table, see Access
       # neighbours:: the other tables of the project, see Neighbours
-      Table = Struct.new(:id, :key, :label, :one, :note, :title, :review, :fields, :rules, :filters, :neighbours, keyword_init: true) do
+      Table = Struct.new(:id, :key, :label, :one, :note, :title, :review, :log, :access, :fields, :rules, :filters, :neighbours, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
         # @param neighbours [Neighbours]
         # @param shared [Hash] what Field.from takes besides
@@ -19,6 +21,7 @@ module UpTack
           bare = bare_masks(rules)
           new(
             id: plain["id"], key: plain["key"], label: plain["label"], one: plain["one"], note: plain["note"], title: plain["title"], review: plain["review"],
+            log: plain["log"], access: plain["access"],
             fields: (plain["fields"] || []).map { |field| Field.from(field, **shared, bare: bare[field["key"]]) }.freeze, rules: rules,
             filters: (plain["filters"] || []).map { |filter| Filter.from(filter) }.freeze,
             neighbours: neighbours
@@ -35,7 +38,7 @@ module UpTack
         # @return [Hash{String=>Object}]
         def to_plain
           plain = {"id" => id, "key" => key, "label" => label}
-          plain.merge!({"one" => one, "note" => note, "title" => title, "review" => review}.compact)
+          plain.merge!({"one" => one, "note" => note, "title" => title, "review" => review, "log" => log, "access" => access}.compact)
           plain.merge!("fields" => fields.map(&:to_plain), "rules" => rules.map(&:to_plain))
           plain["filters"] = filters.map(&:to_plain) if filters.any?
           plain
@@ -52,6 +55,20 @@ module UpTack
 
         # @return [Boolean] whether the field follows a formula and can't be typed
         def worked_out?(key) = !(rule = calculation(key)).nil? && !rule.once?
+
+        # @return [Boolean] whether a rule alone gives the field its values
+        def given?(key) = worked_out?(key) || rules.any? { |rule| rule.field == key && rule.owns? }
+
+        # @return [Boolean] whether the change log watches the field
+        def logged?(field)
+          return true unless log
+
+          log["only"] ? log["only"].include?(field.id) : !log["all_but"].to_a.include?(field.id)
+        end
+
+        # @return [Boolean] whether people of a role may do something with its records:
+        #   :see, :edit or :delete
+        def allows?(role, what) = Access.table(access, role, what)
 
         # @return [Boolean] whether values of the field are kept with the records
         def kept?(key) = neighbours.upkeep.kept?(self.key, key)

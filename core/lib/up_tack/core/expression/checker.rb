@@ -18,11 +18,15 @@ module UpTack
         # references:: every field and table named, as References
         # fleeting:: words for what changes with the hour or the person: `today()` …
         # momentary:: words for what only a save knows: `old.` …
-        attr_reader :problems, :warnings, :references, :fleeting, :momentary
+        # counters:: how many digits each `counter(…)` has
+        attr_reader :problems, :warnings, :references, :fleeting, :momentary, :counters
 
         # @param scope [Scope]
-        def initialize(scope)
+        # @param counting [Boolean] whether `counter(…)` may stand in the formula
+        def initialize(scope, counting: false)
           @scope = scope
+          @counting = counting
+          @counters = []
           @steps = []
           @outer_steps = []
           @problems = []
@@ -179,7 +183,7 @@ module UpTack
 
         def call(node)
           function = Functions[node.name]
-          return problem(node, "`counter(…)` counts only in an auto-number.") if node.name == "counter"
+          return counter(node) if node.name == "counter"
 
           @fleeting |= ["`#{node.name}()`"] if function&.fleeting
           types = node.arguments.map { |argument| argument.accept(self) }
@@ -199,6 +203,19 @@ module UpTack
         end
 
         private
+
+        # A counter's digits are known when it is written, so that the board can warn in time.
+        def counter(node)
+          return problem(node, "`counter(…)` counts only in an auto-number.") unless @counting
+          return problem(node, "A counter counts for this record, not for linked ones.") if @scope.outer
+
+          digits = node.arguments.first
+          whole = digits.is_a?(Nodes::Literal) && digits.value.is_a?(BigDecimal) && digits.value.frac.zero? && digits.value.between?(1, Numbers::KEPT_DIGITS)
+          return problem(node, "A counter has 1 to #{Numbers::KEPT_DIGITS} digits, as in `counter(5)`.") unless whole && node.arguments.one?
+
+          @counters << digits.value.to_i
+          :text
+        end
 
         def aggregate_mistake(node)
           "`#{node.name}` goes over linked records, as in `#{Aggregation[node.name].example}`."

@@ -25,6 +25,12 @@ module UpTack
           @notes = notes
         end
 
+        # What `counter(…)` writes: a whole number, or a text that marks its place.
+        attr_writer :count
+
+        # @return [String, nil] the count with at least so many digits
+        def counted(digits) = @count.is_a?(Integer) ? @count.to_s.rjust(digits, "0") : @count
+
         def new? = @is_new
 
         # @return [Object, nil] a value of the record that is already worked out

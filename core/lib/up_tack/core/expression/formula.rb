@@ -13,7 +13,8 @@ module UpTack
         # fleeting:: what in it changes with the hour or the person, in words
         # momentary:: what in it only a save can know, in words
         # warnings:: Problems that are allowed but surely not meant
-        attr_reader :text, :tree, :type, :references, :reads, :fleeting, :momentary, :warnings
+        # counters:: how many digits each of its counters has
+        attr_reader :text, :tree, :type, :references, :reads, :fleeting, :momentary, :warnings, :counters
 
         # @param checker [Checker] that has been over the tree
         def initialize(text:, tree:, type:, scope:, checker:)
@@ -25,6 +26,7 @@ module UpTack
           @fleeting = checker.fleeting
           @momentary = checker.momentary
           @warnings = checker.warnings
+          @counters = checker.counters
           @scope = scope
         end
 

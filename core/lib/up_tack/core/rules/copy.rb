@@ -11,7 +11,7 @@ module UpTack
 
         def self.kind = "copy"
         def self.stage = "fill"
-        def self.suits?(field, table) = !field.link? && !table.worked_out?(field.key)
+        def self.suits?(field, table) = !field.link? && !table.given?(field.key)
 
         def problems(table)
           missing = missing_field(table)

@@ -11,7 +11,7 @@ module UpTack
 
         def self.kind = "default"
         def self.stage = "default"
-        def self.suits?(field, table) = !table.worked_out?(field.key)
+        def self.suits?(field, table) = !table.given?(field.key)
 
         # @return [Boolean] whether a formula gives the value
         def worked_out? = !@parts["formula"].nil?

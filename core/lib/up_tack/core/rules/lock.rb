@@ -9,7 +9,7 @@ module UpTack
         PARTS = parts("when", "locked", "except_role")
 
         def self.kind = "lock"
-        def self.suits?(field, table) = !table.worked_out?(field.key)
+        def self.suits?(field, table) = !table.given?(field.key)
 
         # Roles that people have.
         ROLES = %w[builder clerk reader].freeze

@@ -13,7 +13,7 @@ module UpTack
 
         def self.kind = "mask"
         def self.stage = "mask"
-        def self.suits?(field, table) = field.type == "text" && !table.worked_out?(field.key)
+        def self.suits?(field, table) = field.type == "text" && !table.given?(field.key)
 
         def problems(table)
           missing = missing_field(table)

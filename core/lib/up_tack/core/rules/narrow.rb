@@ -13,7 +13,7 @@ module UpTack
 
         def self.kind = "narrow"
         def self.stage = "fill"
-        def self.suits?(field, table) = %w[choice link].include?(field.type) && !table.worked_out?(field.key)
+        def self.suits?(field, table) = %w[choice link].include?(field.type) && !table.given?(field.key)
 
         def problems(table)
           missing = missing_field(table)

@@ -38,6 +38,9 @@ module UpTack
           {"id" => id, "kind" => kind, "field" => field}.merge(@parts.compact, {"name" => name, "note" => note}.compact)
         end
 
+        # @return [Boolean] whether it alone gives its field values, so that nobody types them
+        def owns? = false
+
         def kind = self.class.kind
         def stage = self.class.stage
 
@@ -64,8 +67,8 @@ module UpTack
         LONGEST_TEXT = 2_000
 
         # The parts that are formulas, and those that are keys of fields of its table.
-        FORMULAS = %w[formula when saying low high].freeze
-        KEYS = %w[by with locked].freeze
+        FORMULAS = %w[formula when saying low high series].freeze
+        KEYS = %w[by with locked watch tick].freeze
 
         # @return [Array<Design::Problem>] parts that are not of the right shape, or too long
         def shape_problems
@@ -140,7 +143,10 @@ module UpTack
           [Design::Problem.new(part: "formula", message: "This leads to #{labels.first}; #{table.field(field).label} links to #{labels.last}.", from: formula.tree.from, to: formula.tree.to)]
         end
 
-        def compiled(table, expecting: nil, part: "formula") = Expression.compile(@parts[part].to_s, table.scope, expecting: expecting)
+        def compiled(table, expecting: nil, part: "formula") = Expression.compile(@parts[part].to_s, table.scope, expecting: expecting, counting: counting?(part))
+
+        # @return [Boolean] whether `counter(…)` may stand in a part
+        def counting?(_part) = false
 
         def formula_reads(table, part: "formula") = compiled(table, part: part).reads
 

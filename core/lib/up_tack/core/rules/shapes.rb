@@ -11,17 +11,18 @@ module UpTack
         TEXT = ->(value) { value.is_a?(String) && value.length <= LONGEST_TEXT }
         FORMULA = ->(value) { value.is_a?(String) && value.length <= Expression::LONGEST * 4 }
         TEXTS = ->(value) { value.is_a?(Array) && value.length <= LONGEST_LIST && value.all?(&TEXT) }
-        WHOLE = ->(value) { value.is_a?(Integer) && value.between?(0, 1_000_000) }
+        WHOLE = ->(value) { value.is_a?(Integer) && value.between?(0, 10**12) }
         FLAG = ->(value) { [true, false].include?(value) }
         STEPS = ->(value) { value.is_a?(Array) && value.length <= 40 && value.all? { |step| step.is_a?(Hash) && step["do"].is_a?(String) } }
         MAP = ->(value) { value.is_a?(Hash) && value.length <= LONGEST_LIST && value.all? { |key, texts| TEXT.call(key) && TEXTS.call(texts) } }
         ANYTHING = ->(_) { true }
 
         ALL = {
-          **%w[formula when saying low high].to_h { |part| [part, FORMULA] },
-          **%w[values with locked].to_h { |part| [part, TEXTS] },
-          **%w[least most].to_h { |part| [part, WHOLE] },
-          "case" => FLAG, "steps" => STEPS, "map" => MAP, "value" => ANYTHING
+          **%w[formula when saying low high series].to_h { |part| [part, FORMULA] },
+          **%w[values with locked watch].to_h { |part| [part, TEXTS] },
+          **%w[least most start step].to_h { |part| [part, WHOLE] },
+          **%w[case by_hand follow clears].to_h { |part| [part, FLAG] },
+          "steps" => STEPS, "map" => MAP, "value" => ANYTHING
         }.freeze
 
         WORDS = {

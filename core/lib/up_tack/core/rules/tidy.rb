@@ -11,7 +11,7 @@ module UpTack
 
         def self.kind = "tidy"
         def self.stage = "tidy"
-        def self.suits?(field, table) = %w[text long_text].include?(field.type) && !table.worked_out?(field.key)
+        def self.suits?(field, table) = %w[text long_text].include?(field.type) && !table.given?(field.key)
 
         def problems(table)
           missing = missing_field(table)

@@ -11,9 +11,9 @@ module UpTack
       # person::   answers name, email and role of whoever acts
       # records::  answers find, each_linked, title and named (Ports::NoRecords has
       #            their shapes and is used where there are no records)
-      # counters:: answers next(series); Ports::NoCounters where nothing is counted
+      # counters:: counts for auto-numbers, see Ports::HeldCounters
       Context = Struct.new(:clock, :person, :records, :counters, keyword_init: true) do
-        def initialize(clock:, person:, records: Ports::NoRecords, counters: Ports::NoCounters) = super
+        def initialize(clock:, person:, records: Ports::NoRecords, counters: Ports::HeldCounters.new) = super
       end
     end
   end

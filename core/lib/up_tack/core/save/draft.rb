@@ -12,8 +12,11 @@ module UpTack
       # live:: whether somebody is still typing; then the order of typed is that in
       #   which it was typed, and what was typed before a rule's field changed can
       #   be overtaken by that rule
-      # as_it_was:: whether earlier values are put back, which are not tidied anew
-      Draft = Struct.new(:typed, :stored, :id, :reasons, :live, :as_it_was, keyword_init: true) do
+      # as_it_was:: whether earlier values are put back, which are not tidied anew; of a
+      #   new record, those that only rules give as well: a deleted one comes back
+      # brings:: whether numbers may come along that only a rule would give, as in an import
+      # numbering:: whether a record that exists is given the number that it lacks
+      Draft = Struct.new(:typed, :stored, :id, :reasons, :live, :as_it_was, :brings, :numbering, keyword_init: true) do
         def initialize(reasons: {}, **rest) = super
 
         def new? = stored.nil?

@@ -20,8 +20,10 @@ module UpTack
           @conventions = conventions
           @kept_fields = table.kept_fields.freeze
           @worked_out = table.fields.select { |field| table.worked_out?(field.key) }.to_h { |field| [field.key, true] }.freeze
+          @given = table.fields.select { |field| table.given?(field.key) }.to_h { |field| [field.key, true] }.freeze
+          @late = late_calculations
           @rules = Stages::ALL.to_h do |stage|
-            rules = table.rules.select { |rule| rule.stage == stage.key }
+            rules = table.rules.select { |rule| (@late[rule.id] || rule.stage) == stage.key }
             [stage.key, ordered(rules).map { |rule| rule.compile(table) }.freeze]
           end.freeze
           freeze
@@ -33,6 +35,9 @@ module UpTack
 
         # @return [Rules::Narrow::Compiled, nil] what narrows the choices of a field
         def narrowing(key) = rules_at("fill").find { |rule| rule.is_a?(Rules::Narrow::Compiled) && rule.field.key == key }
+
+        # @return [Boolean] whether only a rule gives the field its values
+        def given?(key) = @given.key?(key)
 
         # @return [Boolean] whether the field follows its formula and can't be typed
         def worked_out?(key) = @worked_out.key?(key)
@@ -50,6 +55,24 @@ module UpTack
         end
 
         private
+
+        # Calculations that read a number run after it was given, those that read a
+        # stamp after it was pressed.
+        # @return [Hash{String=>String}] the later stage by rule id
+        def late_calculations
+          written = table.rules.select { |rule| %w[number log].include?(rule.stage) }.to_h { |rule| [rule.field, rule.stage] }
+          table.rules.grep(Rules::Calculation).reject(&:once?).to_h { |rule| [rule.id, latest(rule, written, [])] }.compact
+        end
+
+        def latest(rule, written, passed)
+          stages = rule.reads(table).filter_map do |key|
+            further = table.calculation(key)
+            next written[key] if further.nil? || further.once? || passed.include?(key)
+
+            latest(further, written, [*passed, key])
+          end
+          %w[log number].find { |stage| stages.include?(stage) }
+        end
 
         # Rules that set fields run in the order of what they read, validations by
         # how far they look; otherwise they keep the order in which they are listed.

@@ -71,10 +71,37 @@ module UpTack
           end
         end
 
-        # A counter that counts nothing.
-        module NoCounters
-          # @raise [KeyError] always: there is no such series
-          def self.next(series) = raise(KeyError, "no series #{series}")
+        # Counts in memory, for trials and specs: nothing is kept beyond its life.
+        class HeldCounters
+          def initialize
+            @highest = {}
+            @given = {}
+          end
+
+          # @param counting [Rules::Number::Counting]
+          # @return [Integer] the count that comes next, which is not given by that
+          def next(counting)
+            highest = @highest[[counting.field, counting.series]]
+            highest ? highest + counting.step : counting.start
+          end
+
+          # @param field [String] id
+          # @return [Integer, Symbol, nil] the record that was given the number, :gone for a deleted one
+          def owner(field, text) = @given[[field, text]]&.first
+
+          # @return [Integer, nil] the count in a number that was given
+          def count_of(field, text) = @given[[field, text]]&.last
+
+          # Gives a number.
+          def take(counting, count, text) = keep(counting, count, text)
+
+          # Takes note of a number that came along; the count moves past it.
+          # @param count [Integer, nil] nil where it can't be told
+          def keep(counting, count, text, record: :new)
+            @given[[counting.field, text]] = [record, count]
+            place = [counting.field, counting.series]
+            @highest[place] = [@highest[place] || (counting.start - counting.step), count].max if count
+          end
         end
       end
     end

@@ -17,6 +17,9 @@ module UpTack
           @steps = []
         end
 
+        # @return [Boolean] whether somebody will look
+        def on? = @on
+
         def enter(stage) = @stage = stage
 
         # @param how [String, Proc, nil] a Proc is asked only when the trace is on

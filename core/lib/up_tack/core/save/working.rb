@@ -25,6 +25,7 @@ module UpTack
           @refusals = []
           @passed = []
           @overtaken = []
+          @ticks = []
           @trace = Trace.new(on: trace)
         end
 
@@ -46,6 +47,22 @@ module UpTack
 
         # @return [Boolean] whether earlier values are put back
         def as_it_was? = @draft.as_it_was
+
+        # @return [Boolean] whether a deleted record comes back
+        def restoring? = @draft.as_it_was && new?
+
+        # @return [Boolean] whether the record is to be given the number that it lacks
+        def numbering? = @draft.numbering
+
+        # @return [Boolean] whether a number came along for a field that a rule numbers
+        def brought?(key) = typed?(key) && changed?(key) && !unreadable?(key) && (!new? || !@values[key].nil?)
+
+        # @return [Integer, nil] the record's own number in the table
+        def id = @draft.id
+
+        def counters = @context.counters
+        def clock = @context.clock
+        def person = @context.person
 
         # @return [Design::Field, nil] the first of the fields whose input is no value
         def unreadable_among(keys)
@@ -72,7 +89,8 @@ module UpTack
           @draft.typed.each do |key, raw|
             field = @table.field(key) or next
             value = field.read(raw, reading)
-            next @claimed[key] = value if @plan.worked_out?(key)
+            next claim(field, value) if @plan.given?(key) && !brings?(key)
+            next refuse_role(field) if !field.allows?(@context.person&.role, :edit) && value != @old[key]
 
             value = retired(field, value) if field.retired.include?(value)
             value.is_a?(Values::Unreadable) ? keep_unread(field, raw, value) : keep_typed(field, raw, value)
@@ -82,7 +100,13 @@ module UpTack
         # @param stage [String] the stage that begins
         def enter(stage)
           @trace.enter(stage)
-          write_changes if stage == "log"
+        end
+
+        # Ends the last stage: what is written down of the changes.
+        def log_changes
+          return if @refusals.any? || !@trace.on?
+
+          changes.each { |change| @trace.add("logged", change.field, before: seen(change.field, change.before), after: seen(change.field, change.after)) }
         end
 
         # A rule sets a field.
@@ -96,7 +120,7 @@ module UpTack
           before = @values[field.key]
           @values[field.key] = settled
           @origins[field.key] = Origin.new(source: "rule", rule: rule.id, words: origin)
-          @trace.add("set", field, rule: rule, before: show(field, before), after: show(field, settled), how: how)
+          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, settled), how: how)
         end
 
         # A rule says what a field always equals, blank included. What somebody
@@ -111,8 +135,37 @@ module UpTack
           refuse_claim(rule, field, settled) if @claimed.key?(field.key)
           return skip(rule, field, why_blank_after(rule, notes)) if settled.nil? && before.nil?
 
-          @trace.add("set", field, rule: rule, before: show(field, before), after: show(field, settled), how: settled.nil? ? why_blank_after(rule, notes) : how)
+          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, settled), how: settled.nil? ? why_blank_after(rule, notes) : how)
         end
+
+        # A rule gives the record its number, which is kept when the record is.
+        def number(rule, field, value, how:)
+          before = @values[field.key]
+          @values[field.key] = value
+          @origins[field.key] = Origin.new(source: "rule", rule: rule.id, words: @draft.live ? "not given yet: the number it would get" : "numbered", pending: @draft.live)
+          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: how)
+        end
+
+        # A rule writes down what this save did.
+        def stamp(rule, field, value, words)
+          before = @values[field.key]
+          @values[field.key] = value
+          @origins[field.key] = Origin.new(source: "rule", rule: rule.id, words: words)
+          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: words)
+        end
+
+        # A tick has done its work and goes back; somebody still typing keeps seeing it.
+        def untick(rule, field)
+          return if @draft.live
+
+          @ticks |= [field]
+          @values[field.key] = false
+          @origins[field.key] = Origin.new(source: "rule", rule: rule.id, words: "unticked again")
+          @trace.add("set", field, rule: rule, before: seen(field, true), after: seen(field, false), how: "the tick goes back by itself")
+        end
+
+        # @return [String] " to …" with the name of the record, for a message
+        def known_as(id) = id.is_a?(Integer) && (title = records.title(@table.key, id)) ? " to #{Values::Plain.quoted(title)}" : ", to a record that is gone"
 
         # A rule gives a value another form, or takes it away. What was typed stays
         # known as typed, unless it is gone.
@@ -122,16 +175,17 @@ module UpTack
           @overtaken |= [field.key] if typed?(field.key) && !typed
           @values[field.key] = value
           @origins[field.key] = Origin.new(source: typed ? "typed" : "rule", rule: rule.id, words: words)
-          @trace.add("set", field, rule: rule, before: show(field, before), after: show(field, value), how: words)
+          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: words)
         end
 
         # A rule refuses the record, or warns of it.
-        def refuse(rule, field, message, fields:, how: nil)
+        # @param at [String] key of the field at which the message stands
+        def refuse(rule, field, message, fields:, how: nil, at: field.key)
           warning = rule.is_a?(Rules::Validation) && rule.warning?
           reason = warning ? @draft.reasons[rule.id].to_s.strip : ""
           return let_pass(rule, field, message, reason) unless reason.empty?
 
-          @refusals << Refusal.new(code: rule.kind, rule: rule.id, field: field.key, fields: fields, message: message, passable: warning)
+          @refusals << Refusal.new(code: rule.kind, rule: rule.id, field: at, fields: fields, message: message, passable: warning)
           @trace.add("refused", field, rule: rule, after: message, how: how)
         end
 
@@ -164,6 +218,9 @@ module UpTack
 
         private
 
+        # @return [String, nil] a value for the trace, asked only when somebody will look
+        def seen(field, value) = @trace.on? ? show(field, value) : nil
+
         def let_pass(rule, field, message, reason)
           @passed << Passed.new(rule: rule.id, message: message, reason: reason)
           @trace.add("passed", field, rule: rule, how: "#{message} Passed with the reason: #{reason}")
@@ -192,9 +249,32 @@ module UpTack
         def refuse_claim(rule, field, value)
           return if @claimed[field.key] == value
 
-          message = "#{field.label} is worked out and can't be typed."
-          @refusals << Refusal.new(code: "worked_out", rule: rule.id, field: field.key, fields: [field.key], message: message)
+          refuse_typed(field, "worked_out", "#{field.label} is worked out and can't be typed.", rule: rule)
+        end
+
+        # What somebody typed where only a rule writes: of a calculation it may be
+        # right, which shows when it is worked out.
+        def claim(field, value)
+          return @claimed[field.key] = value if @plan.worked_out?(field.key)
+          return if value == @old[field.key]
+
+          rule = @table.rules.find { |each| each.field == field.key && each.owns? }
+          kind = rule.is_a?(Rules::Number) ? "is numbered" : "is written"
+          refuse_typed(field, rule.kind, "#{field.label} #{kind} by a rule and can't be typed.", rule: rule)
+        end
+
+        def refuse_role(field) = refuse_typed(field, "not_allowed", "#{field.label} can't be changed by a #{@context.person.role}.")
+
+        def refuse_typed(field, code, message, rule: nil)
+          @refusals << Refusal.new(code: code, rule: rule&.id, field: field.key, fields: [field.key], message: message)
           @trace.add("refused", field, rule: rule, after: message)
+        end
+
+        # @return [Boolean] whether a field that only a rule gives takes a value all the same
+        def brings?(key)
+          return false if @plan.worked_out?(key)
+
+          restoring? || (@draft.brings && @table.rules.any? { |rule| rule.is_a?(Rules::Number) && rule.field == key })
         end
 
         def why_blank_after(rule, notes)
@@ -210,7 +290,7 @@ module UpTack
           @origins[field.key] = Origin.new(source: "typed")
           text = Values::Plain.text(raw, field)
           how = "typed #{text ? "“#{Values::Plain.cut(text, 60)}”" : "nothing"}"
-          @trace.add("read", field, before: show(field, before), after: show(field, value), how: how)
+          @trace.add("read", field, before: seen(field, before), after: seen(field, value), how: how)
         end
 
         def keep_unread(field, raw, unreadable)
@@ -227,20 +307,19 @@ module UpTack
         end
 
         def changes
-          @plan.kept_fields.filter_map do |field|
+          @plan.kept_fields.flat_map do |field|
             before = @old[field.key]
             after = @values[field.key]
-            next if before == after
+            rule = @origins[field.key]&.rule
+            next ticked(field, before, after, rule) if @ticks.include?(field)
 
-            origin = @origins[field.key]
-            Change.new(field: field, before: before, after: after, rule: origin&.rule)
+            (before == after) ? [] : [Change.new(field: field, before: before, after: after, rule: rule)]
           end
         end
 
-        def write_changes
-          return if @refusals.any?
-
-          changes.each { |change| @trace.add("logged", change.field, before: show(change.field, change.before), after: show(change.field, change.after)) }
+        # A tick is written down though it is gone again.
+        def ticked(field, before, after, rule)
+          [Change.new(field: field, before: before, after: true, rule: nil), Change.new(field: field, before: true, after: after, rule: rule)]
         end
       end
     end

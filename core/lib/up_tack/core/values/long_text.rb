@@ -3,11 +3,13 @@
 module UpTack
   module Core
     module Values
-      # Text of several lines, line breaks and all, normalised to NFC.
+      # Text of several lines, line breaks and all, normalised to NFC. Its format:
+      # "turned" (whether the last line is shown first).
       module LongText
         # Characters at most: enough for a megabyte of plain text.
         LIMIT = 1_100_000
-        FORMAT = {}.freeze
+        # Whether the last line stands first, as in a running account.
+        FORMAT = {"turned" => :flag}.freeze
 
         module_function
 
@@ -23,7 +25,10 @@ module UpTack
           Plain.within(text, LIMIT, field)
         end
 
-        def show(value, _field) = value.to_s
+        def show(value, field) = field&.format.to_h["turned"] ? value.to_s.lines(chomp: true).reverse.join("\n") : value.to_s
+
+        # @return [String] as one would type it: never turned round
+        def edit(value, _field) = value.to_s
         def dump(value) = value
         def load(plain) = plain
       end

@@ -6,7 +6,7 @@ module UpTack
       module Changes
         # A new field in a table.
         class AddField < Change
-          PARTS = %w[type decimals choices retired list format target on_delete reverse note].freeze
+          PARTS = %w[type decimals choices retired list format target on_delete reverse note access].freeze
 
           # @param table [String] key
           # @param parts [Hash{String=>Object}] "label", "type" and what belongs to

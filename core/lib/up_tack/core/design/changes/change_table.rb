@@ -7,7 +7,7 @@ module UpTack
         # Renames a table or changes its note. Its key follows the new name.
         class ChangeTable < Change
           # @param table [String] key
-          # @param parts [Hash{String=>Object}] "label", "one", "note", "title", "review"
+          # @param parts [Hash{String=>Object}] "label", "one", "note", "title", "review", "log", "access"
           def initialize(table:, parts:)
             @table = table
             @parts = parts
@@ -19,7 +19,7 @@ module UpTack
             @summary = "Table #{table["label"]} changed"
             rename(plain, table, tidy_label(@parts["label"]), project) if @parts.key?("label")
             %w[one note].each { |part| table[part] = presence(tidy_label(@parts[part])) if @parts.key?(part) }
-            %w[title review].each { |part| table[part] = @parts[part] if @parts.key?(part) }
+            %w[title review log access].each { |part| table[part] = @parts[part] if @parts.key?(part) }
             build(plain)
           end
 

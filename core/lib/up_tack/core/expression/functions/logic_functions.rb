@@ -18,7 +18,11 @@ module UpTack
               Function.new(
                 "changed", group: "Logic", takes: {field: :any}, returns: :yes_no,
                 help: "Whether a field of this record differs from what is stored; known only while a record is saved.", example: "changed(stage)", result: nil
-              ) { |_, _| nil }
+              ) { |_, _| nil },
+              Function.new(
+                "counter", group: "Logic", takes: {digits: :number}, returns: :text,
+                help: "The record's own number, filled up with zeros to so many digits; known only in an auto-number.", example: '"PC-" & counter(5)', result: nil
+              ) { |evaluation, digits| evaluation.counted(digits.to_i) }
             ]
           end
         end

@@ -1,0 +1,144 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # The moment, the day or the person of something that happened to the
+      # record, written down by the save in which it happened.
+      #
+      # event:: "made", "changed" (any field, or those in watch), or "reached" (the
+      #   condition in when became true)
+      # watch:: keys of fields, empty for all that people or rules change
+      # which:: for "reached": the "first" time or the "last"
+      # clears:: for "reached": whether it is blank again when the condition ends
+      class Stamp < Rule
+        PARTS = %w[event watch when which clears].freeze
+        EVENTS = %w[made changed reached].freeze
+        WHICH = %w[first last].freeze
+        TYPES = %w[date moment text].freeze
+
+        def self.kind = "stamp"
+        def self.stage = "log"
+        def self.suits?(field, table) = TYPES.include?(field.type) && !table.given?(field.key)
+
+        def owns? = true
+        def event = @parts["event"]
+        def watch = @parts["watch"] || []
+        def last? = @parts["which"] == "last"
+        def clears? = @parts["clears"] == true
+
+        def problems(table)
+          missing = missing_field(table)
+          return missing if missing.any?
+          return [problem("field", "A stamp writes a day, a moment or, as text, a person.")] unless TYPES.include?(table.field(field).type)
+          return [problem("field", "#{table.field(field).label} has a stamp already; change that one.")] if doubled?(table)
+          return [problem("field", "#{table.field(field).label} is worked out by a rule already.")] if table.worked_out?(field)
+          return [problem("event", "A stamp is for when the record was made (`made`) or changed (`changed`), or a condition came true (`reached`).")] unless EVENTS.include?(event)
+
+          own_problems(table)
+        end
+
+        def reads(table) = reached? ? formula_reads(table, part: "when") : watch
+        def writes = [field]
+        def names(table) = [field, *watch, *(reached? ? formula_names(table, part: "when") : [])].uniq
+
+        def words(table)
+          case event
+          when "made" then person?(table) ? "made by" : "made on"
+          when "changed" then "last changed #{person?(table) ? "by" : "on"}#{of_watched(table)}"
+          else "#{last? ? "last" : "first"} time that #{condition_words(table)}"
+          end
+        end
+
+        def sentence(table)
+          what = person?(table) ? "who" : {"date" => "the day", "moment" => "the moment"}.fetch(table.field(field).type)
+          happened = case event
+          when "made" then "made the record"
+          when "changed" then "last changed #{watch.empty? ? "the record" : watched_labels(table)}"
+          else "#{last? ? "last" : "first"} brought it about that #{condition_words(table)}"
+          end
+          happened = {"made" => "on which the record was made", "changed" => "on which #{watch.empty? ? "the record" : watched_labels(table)} last changed"}.fetch(event) { "on which #{last? ? "for the last time" : "for the first time"} #{condition_words(table)}" } unless person?(table)
+          "#{table.field(field).label} is #{what} #{happened}#{"; blank again when that ends" if reached? && clears?}."
+        end
+
+        def compile(table)
+          Compiled.new(
+            rule: self, field: table.field(field), condition: (compiled(table, expecting: :yes_no, part: "when") if reached?),
+            watched: Watched.of(table, watch), origin: words(table)
+          )
+        end
+
+        # A stamp made ready to run.
+        Compiled = Struct.new(:rule, :field, :condition, :watched, :origin, keyword_init: true) do
+          # @param working [Save::Working]
+          def apply(working)
+            return working.skip(rule, field, "kept as it was") if working.restoring? && !working.values[field.key].nil?
+
+            case rule.event
+            when "made" then working.new? ? press(working) : working.skip(rule, field, "made before")
+            when "changed" then changed(working)
+            else reached(working)
+            end
+          end
+
+          # @return [Object] what the stamp would write at a moment
+          # @param moment [Time]; @param day [Date]; @param person [String]
+          def mark(moment, day, person) = {"moment" => moment, "date" => day, "text" => person}.fetch(field.type)
+
+          private
+
+          def changed(working)
+            watched.changed_in?(working) ? press(working) : working.skip(rule, field, "nothing of that changed")
+          end
+
+          def reached(working)
+            unread = working.unreadable_among(condition.reads)
+            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+
+            holds = condition.call(working.evaluation) == true
+            held = !working.new? && condition.call(working.evaluation_before) == true
+            return ended(working) unless holds
+            return working.skip(rule, field, "it held before") if held && !(working.values[field.key].nil? && !rule.last?)
+            return working.skip(rule, field, "it came true before") if !working.values[field.key].nil? && !rule.last?
+
+            press(working)
+          end
+
+          def ended(working)
+            return working.skip(rule, field, "it does not hold") if !rule.clears? || working.values[field.key].nil?
+
+            working.stamp(rule, field, nil, "cleared: it no longer holds")
+          end
+
+          def press(working)
+            clock = working.clock
+            now = clock.now
+            working.stamp(rule, field, mark(Time.at(now.to_i).utc, clock.today, working.person.name), origin)
+          end
+        end
+
+        private
+
+        def reached? = event == "reached"
+        def person?(table) = table.field(field).type == "text"
+        def condition_words(table) = Expression::Words.new(table.scope).of(tree("when"))
+        def watched_labels(table) = Masks::Phrases.list(watch.map { |key| table.field(key).label }, "or")
+        def of_watched(table) = watch.empty? ? "" : ": #{watched_labels(table)}"
+
+        def own_problems(table)
+          found = key_problems(table)
+          return found if found.any?
+          return [problem("watch", "A stamp can't watch itself.")] if watch.include?(field)
+          return [] unless reached?
+          return [problem("when", "Say which condition it waits for.")] if @parts["when"].to_s.strip.empty?
+          return [problem("which", "It is the `first` time or the `last`.")] unless [nil, *WHICH].include?(@parts["which"])
+
+          found = formula_problems(table, expecting: :yes_no, part: "when")
+          return found if found.any? || compiled(table, part: "when").momentary.empty?
+
+          [problem("when", "Say it without #{compiled(table, part: "when").momentary.first}: the stamp itself finds out when it became true.")]
+        end
+      end
+    end
+  end
+end
