@@ -3,6 +3,8 @@
 require "active_record"
 require "fileutils"
 require "json"
+require "openssl"
+require "securerandom"
 
 module UpTack
   # What is kept: the builder's tables as real tables, the design's revisions,

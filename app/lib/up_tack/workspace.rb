@@ -54,10 +54,11 @@ module UpTack
     # @return [Core::Save::Plan]
     def plan(key) = compiled.plans.fetch(table(key).key)
 
+    # @param counters [#next] what counts; by default nothing that it counts is kept
     # @return [Core::Save::Context] that looks at other records afresh
-    def context
+    def context(counters: Store::Counters.new)
       records = Store::LinkedRecords.new(compiled.plans)
-      Core::Save::Context.new(clock: clock, person: person, records: records).tap { |context| records.context = context }
+      Core::Save::Context.new(clock: clock, person: person, records: records, counters: counters).tap { |context| records.context = context }
     end
 
     # Runs the block in one transaction, by the design as it is once every writer

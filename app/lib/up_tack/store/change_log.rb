@@ -2,7 +2,8 @@
 
 module UpTack
   module Store
-    # Writes and reads the change log. Each save is one entry.
+    # Writes and reads the change log. Each save is one entry, with those changes
+    # that the table's log watches.
     module ChangeLog
       module_function
 
@@ -12,18 +13,14 @@ module UpTack
       # @param passed [Array<Core::Save::Passed>] warnings passed with a reason
       # @param batch [Batch, nil] the greater change that it is a part of
       # @param workspace [Workspace] of whoever saves
-      # @return [Entry]
+      # @return [Integer] the entry's number, which is the record's version from now on
       def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil)
-        entry = Entry.create!(
-          made_at: workspace.clock.now, person_id: workspace.person.id, person_name: workspace.person.name, way: way, action: action,
-          table_id: table.id, record_id: record_id, record_title: title, revision_id: workspace.revision_id,
-          passed: passed.empty? ? nil : JSON.generate(passed.map(&:to_h)), batch_id: batch&.id,
-          followed: followed.empty? ? nil : JSON.generate(followed_by_label(workspace.project, followed))
-        )
         records = workspace.context.records
-        rows = changes.map { |change| row(entry, change, records) }
-        FieldChange.insert_all!(rows) if rows.any?
-        entry
+        rows = changes.select { |change| table.logged?(change.field) }.map { |change| row(change, records) }
+        LogWriter.add([
+          LogWriter.moment(workspace.clock.now), workspace.person.id, workspace.person.name, way, action, table.id, record_id, title, workspace.revision_id,
+          passed.empty? ? nil : JSON.generate(passed.map(&:to_h)), followed.empty? ? nil : JSON.generate(followed_by_label(workspace.project, followed)), batch&.id
+        ], rows)
       end
 
       # @return [Integer, nil] number of the record's latest entry: its version
@@ -60,11 +57,10 @@ module UpTack
         scope.to_a
       end
 
-      def row(entry, change, records)
-        {
-          entry_id: entry.id, field_id: change.field.id, field_label: change.field.label, type: change.field.type,
-          before: json(plain(change.field, change.before, records)), after: json(plain(change.field, change.after, records)), rule_id: change.rule
-        }
+      # @return [Array] values of Seal::CHANGE
+      def row(change, records)
+        field = change.field
+        [field.id, field.label, field.type, json(plain(field, change.before, records)), json(plain(field, change.after, records)), change.rule]
       end
 
       # A link is logged with the name that it had then: the record may be gone

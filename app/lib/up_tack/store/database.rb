@@ -52,7 +52,10 @@ module UpTack
         end
       end
 
-      def close = ActiveRecord::Base.connection_handler.clear_all_connections!
+      def close
+        Statements.forget
+        ActiveRecord::Base.connection_handler.clear_all_connections!
+      end
 
       # @return [ActiveRecord::ConnectionAdapters::AbstractAdapter]
       def connection = ActiveRecord::Base.connection

@@ -5,7 +5,7 @@ module UpTack
     # The tables that Up Tack needs for itself, all named up_tack_…. Steps are
     # only ever added at the end; a file of an older version runs those it lacks.
     module SystemTables
-      STEPS = %i[people revisions change_log followed typing].freeze
+      STEPS = %i[people revisions change_log followed typing people_sign_in numbers sealed_log].freeze
 
       module_function
 
@@ -108,6 +108,48 @@ module UpTack
           t.datetime "done_at", null: false
         end
         connection.add_index("up_tack_checks", "table_id", unique: true)
+      end
+
+      # Names and passwords to sign in with, and who is signed in.
+      def people_sign_in(connection)
+        connection.add_column("up_tack_people", "sign_in", :text)
+        connection.add_column("up_tack_people", "password_digest", :text)
+        connection.add_column("up_tack_people", "active", :boolean, null: false, default: true)
+        connection.select_rows("SELECT id, name FROM up_tack_people").each do |id, name|
+          connection.execute("UPDATE up_tack_people SET sign_in = #{connection.quote("#{name.downcase(:fold).split.first}#{id}")} WHERE id = #{id}")
+        end
+        connection.add_index("up_tack_people", "sign_in", unique: true)
+        connection.create_table("up_tack_sessions") do |t|
+          t.references "person", null: false, foreign_key: {to_table: "up_tack_people"}
+          t.text "digest", null: false
+          t.datetime "made_at", null: false
+          t.datetime "seen_at", null: false
+        end
+        connection.add_index("up_tack_sessions", "digest", unique: true)
+      end
+
+      # Counts by series, and every number ever given: none is taken out again.
+      def numbers(connection)
+        connection.execute("CREATE TABLE up_tack_counters (field_id TEXT NOT NULL, series TEXT NOT NULL, next INTEGER NOT NULL, highest INTEGER, PRIMARY KEY (field_id, series)) WITHOUT ROWID")
+        connection.execute("CREATE TABLE up_tack_numbers (field_id TEXT NOT NULL, text TEXT NOT NULL, record_id INTEGER NOT NULL, series TEXT NOT NULL, count INTEGER, PRIMARY KEY (field_id, text)) WITHOUT ROWID")
+        %w[UPDATE DELETE].each do |verb|
+          connection.execute("CREATE TRIGGER up_tack_numbers_no_#{verb.downcase} BEFORE #{verb} ON up_tack_numbers BEGIN SELECT RAISE(ABORT, 'numbers that were given can only be added to'); END")
+        end
+      end
+
+      # Seals on the entries, those of before included, and what History looks up by.
+      def sealed_log(connection)
+        connection.add_column("up_tack_entries", "seal", :text)
+        connection.execute("DROP TRIGGER up_tack_entries_no_update")
+        LogCheck.each_entry do |entry, changes, _, before|
+          connection.execute("UPDATE up_tack_entries SET seal = #{connection.quote(Seal.of(before, entry, changes))} WHERE id = #{entry.first}")
+        end
+        connection.execute("CREATE TRIGGER up_tack_entries_no_update BEFORE UPDATE ON up_tack_entries BEGIN SELECT RAISE(ABORT, 'the change log can only be added to'); END")
+        connection.remove_index("up_tack_entries", "batch_id")
+        connection.execute("CREATE INDEX up_tack_entries_in_batches ON up_tack_entries (batch_id) WHERE batch_id IS NOT NULL")
+        connection.execute("CREATE INDEX up_tack_entries_alone ON up_tack_entries (table_id, made_at) WHERE batch_id IS NULL")
+        connection.add_index("up_tack_entries", %w[table_id made_at])
+        connection.add_index("up_tack_changes", %w[field_id entry_id])
       end
 
       # Lets rows be added and nothing else, whichever program asks. The third

@@ -32,8 +32,12 @@ module UpTack
           theirs = (stored && version) ? Store::ChangeLog.since(plan.table, id, version) : []
           next Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
 
-          outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id, **more), @workspace.context)
-          outcome.saved? ? written(plan.table, rows, stored, outcome) : Answer.new(state: :refused, record: stored, outcome: outcome)
+          counters = Store::Counters.new
+          draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id, brings: @way == "import", **more)
+          outcome = Core::Save.call(plan, draft, @workspace.context(counters: counters))
+          next Answer.new(state: :refused, record: stored, outcome: outcome) unless outcome.saved?
+
+          written(plan.table, rows, stored, outcome).tap { |answer| counters.settle(answer.record.id) }
         end
       end
 
@@ -53,8 +57,8 @@ module UpTack
         id = stored ? stored.id : rows.insert(outcome.values)
         rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) if stored
         followed = Upkeep::AfterSave.new(@workspace, table).run(id, before: stored ? stored.values : {}, after: outcome.values)
-        entry = log(table, id, stored, outcome, followed)
-        Answer.new(state: :saved, outcome: outcome, record: Record.new(id: id, version: entry.id, values: rows.find(id)))
+        version = log(table, id, stored, outcome, followed)
+        Answer.new(state: :saved, outcome: outcome, record: Record.new(id: id, version: version, values: rows.find(id)))
       end
 
       def log(table, id, stored, outcome, followed)

@@ -8,7 +8,7 @@ module UpTack
       # @param people [Array<Hash>] with "name", "email" and "role"
       def call(design:, people:)
         Store::Database.write do
-          people.each { |person| Store::Person.create!(person) }
+          people.each { |person| Store::Person.create!({"sign_in" => Store::Person.folded(person["name"].split.first)}.merge(person)) }
           project = Core::Design::Project.from(design)
           Store::Physical.new(nil, project).follow
           Store::Revision.create!(

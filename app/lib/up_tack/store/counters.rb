@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # The core's port for counting, over the database. What a draft takes is only
+    # remembered here; it is written when its record is, in the same transaction,
+    # so that a number is neither lost by a refusal nor given to two.
+    class Counters
+      NEXT = "SELECT next FROM up_tack_counters WHERE field_id = ? AND series = ?"
+      OWNER = "SELECT record_id, count FROM up_tack_numbers WHERE field_id = ? AND text = ?"
+      GIVE = "INSERT OR IGNORE INTO up_tack_numbers (field_id, text, record_id, series, count) VALUES (?, ?, ?, ?, ?)"
+      MOVE = <<~SQL
+        INSERT INTO up_tack_counters (field_id, series, next, highest) VALUES (?1, ?2, ?3, ?4)
+        ON CONFLICT (field_id, series) DO UPDATE SET next = MAX(next, ?3), highest = MAX(COALESCE(highest, ?4), ?4)
+      SQL
+
+      def initialize
+        @taken = []
+      end
+
+      # @param counting [Core::Rules::Number::Counting]
+      # @return [Integer] the count that comes next
+      def next(counting)
+        stored = Statements.run(NEXT, counting.field, counting.series).dig(0, 0)
+        from = stored || counting.start
+        pending = @taken.select { |other, count, _| count && other.field == counting.field && other.series == counting.series }.map { |_, count, _| count }.max
+        pending ? [from, pending + counting.step].max : from
+      end
+
+      # @return [Integer, Symbol, nil] the record that was given the number
+      def owner(field, text)
+        return :new if @taken.any? { |counting, _, taken| counting.field == field && taken == text }
+
+        Statements.run(OWNER, field, text).dig(0, 0)
+      end
+
+      # @return [Integer, nil] the count in a number that was given
+      def count_of(field, text) = Statements.run(OWNER, field, text).dig(0, 1)
+
+      def take(counting, count, text) = @taken << [counting, count, text]
+
+      def keep(counting, count, text) = take(counting, count, text)
+
+      # Writes what was taken, for the record that was saved.
+      def settle(record_id)
+        @taken.each do |counting, count, text|
+          Statements.run(GIVE, counting.field, text, record_id, counting.series, count)
+          Statements.run(MOVE, counting.field, counting.series, Counters.after(count, counting), count) if count
+        end
+        @taken = []
+      end
+
+      # Forgets what was taken, since the record is not saved.
+      def drop = @taken = []
+
+      # The count that follows one which may lie between the steps.
+      def self.after(count, counting)
+        return counting.start if count < counting.start
+
+        counting.start + ((((count - counting.start) / counting.step) + 1) * counting.step)
+      end
+    end
+  end
+end

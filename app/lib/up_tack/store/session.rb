@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # Somebody's signing in, for as long as it lasts. The browser holds a token
+    # that is kept here only as its digest; ending the row ends the session,
+    # whatever copies of the token there are.
+    class Session < SystemRecord
+      self.table_name = "up_tack_sessions"
+      belongs_to :person, class_name: "UpTack::Store::Person"
+
+      # Seconds without a request after which a session is over.
+      IDLE = 7 * 24 * 60 * 60
+      # Seconds between two notes of when it was last used.
+      NOTED = 15 * 60
+
+      # @return [Array(Session, String)] and the token
+      def self.begin(person, now: Time.now.utc)
+        where("seen_at < ?", now - IDLE).delete_all
+        token = SecureRandom.urlsafe_base64(32)
+        [create!(person: person, digest: digest(token), made_at: now, seen_at: now), token]
+      end
+
+      # @return [Session, nil] one that is not over
+      def self.of(token, now: Time.now.utc)
+        found = includes(:person).find_by(digest: digest(token)) or return
+        return if found.seen_at < now - IDLE
+
+        found.update_columns(seen_at: now) if found.seen_at < now - NOTED
+        found
+      end
+
+      def self.digest(token) = OpenSSL::Digest::SHA256.hexdigest(token)
+    end
+  end
+end

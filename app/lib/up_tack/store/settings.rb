@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # A few values that belong to the whole file.
+    module Settings
+      module_function
+
+      # @return [String, nil]
+      def [](name) = connection.select_value("SELECT value FROM up_tack_settings WHERE name = #{connection.quote(name)}")
+
+      def []=(name, value)
+        connection.execute("INSERT OR REPLACE INTO up_tack_settings (name, value) VALUES (#{connection.quote(name)}, #{connection.quote(value)})")
+      end
+
+      # @return [String] the key by which cookies are signed, made when it is first needed
+      def cookie_key
+        self["cookie_key"] || SecureRandom.hex(64).tap { |key| self["cookie_key"] = key }
+      end
+
+      # @return [Boolean] whether the demo is in the file, whose people sign in with one click
+      def demo? = self["demo"] == "yes"
+
+      def connection = Database.connection
+    end
+  end
+end

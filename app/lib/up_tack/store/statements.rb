@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # SQL that every save runs, made ready once for each connection: what Active
+    # Record builds anew each time would cost more than the work itself.
+    module Statements
+      @held = {}.compare_by_identity
+      @mutex = Mutex.new
+
+      class << self
+        # @param sql [String] one of a few fixed texts
+        # @param values [Array<Object>] as columns take them
+        # @return [Array<Array>] rows
+        def run(sql, *values)
+          statement = ready(sql)
+          statement.bind_params(*values)
+          statement.to_a
+        ensure
+          statement&.reset!
+        end
+
+        # Lets go of connections that are closed.
+        def forget = @mutex.synchronize { @held.each_value { |ready| ready.each_value { |statement| statement.close unless statement.closed? } } && @held.clear }
+
+        private
+
+        def ready(sql)
+          raw = Database.connection.raw_connection
+          held = @mutex.synchronize { @held[raw] ||= {} }
+          held[sql] ||= raw.prepare(sql)
+        end
+      end
+    end
+  end
+end
