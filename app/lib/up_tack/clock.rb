@@ -33,11 +33,33 @@ module UpTack
     def today = day_of(now)
 
     # @return [Date] the day of a moment, at the firm
-    def day_of(time) = local(time).to_date
+    def day_of(time)
+      seconds = time.to_i + offset(time.to_i)
+      day = seconds.div(DAY)
+      @day = [day, Time.at(seconds).utc.to_date] unless @day&.first == day
+      @day.last
+    end
 
     # @return [Time] the moment as the firm's clocks show it
     def local(time) = @zone.to_local(time.getutc)
 
     def pretend? = !@at.nil?
+
+    # Seconds of a day.
+    DAY = 86_400
+    private_constant :DAY
+
+    private
+
+    # Seconds by which the firm's clocks differ from UTC; the same between two
+    # changes of the clocks, so it is not looked up anew each time.
+    def offset(seconds)
+      return @offset if @period&.cover?(seconds)
+
+      period = @zone.period_for(Time.at(seconds).utc)
+      from, to = [period.start_transition, period.end_transition].map { |change| change&.at&.to_i }
+      @period = (from || -Float::INFINITY)...(to || Float::INFINITY)
+      @offset = period.observed_utc_offset
+    end
   end
 end

@@ -14,7 +14,7 @@ module UpTack
     class << self
       # @return [Compiled] that of the latest revision
       def compiled
-        latest = Store::Revision.maximum(:id) or raise Store::NotFound, "There is no project yet."
+        latest = Store::Statements.run("SELECT MAX(id) FROM up_tack_revisions").dig(0, 0) or raise Store::NotFound, "There is no project yet."
         @mutex.synchronize do
           @compiled = compile(latest) unless @compiled&.revision_id == latest && @compiled.path == Store::Database.path
           @compiled

@@ -13,9 +13,9 @@ module UpTack
       # @param passed [Array<Core::Save::Passed>] warnings passed with a reason
       # @param batch [Batch, nil] the greater change that it is a part of
       # @param workspace [Workspace] of whoever saves
+      # @param records [LinkedRecords] by which links are named
       # @return [Integer] the entry's number, which is the record's version from now on
-      def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil)
-        records = workspace.context.records
+      def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil, records: workspace.context.records)
         rows = changes.select { |change| table.logged?(change.field) }.map { |change| row(change, records) }
         LogWriter.add([
           LogWriter.moment(workspace.clock.now), workspace.person.id, workspace.person.name, way, action, table.id, record_id, title, workspace.revision_id,
@@ -25,7 +25,7 @@ module UpTack
 
       # @return [Integer, nil] number of the record's latest entry: its version
       def version_of(table, record_id)
-        Entry.where(table_id: table.id, record_id: record_id).maximum(:id)
+        Statements.run("SELECT MAX(id) FROM up_tack_entries WHERE table_id = ? AND record_id = ?", table.id, record_id).dig(0, 0)
       end
 
       # @return [Hash{Integer=>Integer}] versions by record number

@@ -62,7 +62,17 @@ module UpTack
 
       # Runs the block in one transaction; all of it is kept, or nothing.
       def write(&block)
-        WRITING.synchronize { ActiveRecord::Base.transaction(&block) }
+        return yield if Thread.current[:up_tack_writing]
+
+        WRITING.synchronize { ActiveRecord::Base.transaction { with_connection_at_hand(&block) } }
+      end
+
+      # The connection need not be looked for again and again while it is written to.
+      def with_connection_at_hand
+        Thread.current[:up_tack_writing] = connection.raw_connection
+        yield
+      ensure
+        Thread.current[:up_tack_writing] = nil
       end
     end
   end

@@ -63,6 +63,9 @@ module UpTack
       # @return [Array<Integer>]
       def having(table, values, regard_case: false) = rows(table).having(values, regard_case: regard_case)
 
+      # @return [Boolean] whether it was asked for anything, which may be another one after a save
+      def touched? = @found.any? || @linked.any? || @titles.any? || !@rows.nil?
+
       # @return [Integer] linked records that it holds
       def held = @found.sum { |_, known| known.length } + @linked.sum { |_, known| known.length }
 

@@ -11,10 +11,10 @@ module UpTack
       BATCH = 2_000
 
       # @param table [Core::Design::Table]
-      def initialize(table)
+      # @param fields [Array<Core::Design::Field>] those that have a column
+      def initialize(table, fields = table.kept_fields)
         @table = table
-        @fields = table.kept_fields
-        @model = Rows.model(table.key)
+        @fields = fields
       end
 
       # A nameless model, made anew for each state of the design: it is used for
@@ -30,56 +30,59 @@ module UpTack
       end
 
       # @return [Hash{String=>Object}, nil]
-      def find(id) = rows(@model.where(id: id)).first&.last&.to_h
+      def find(id)
+        raw = Statements.run(select_one, id).first
+        raw && Row.new(layout(nil), raw).to_h
+      end
 
       # @return [Hash{Integer=>Hash{String=>Object}}] those that exist, in the order asked for
       def find_all(ids)
-        found = ids.each_slice(500).flat_map { |some| rows(@model.where(id: some)) }.to_h
+        found = ids.each_slice(500).flat_map { |some| rows(model.where(id: some)) }.to_h
         ids.filter_map { |id| found[id] && [id, found[id].to_h] }.to_h
       end
 
       # @return [Array<Array(Integer, Row)>] those that exist, in no order
       def some(ids)
         # Numbers alone, written straight: a thousand nodes take longer to build than to find.
-        ids.each_slice(1_000).flat_map { |some| rows(@model.where("id IN (#{some.map { |id| Integer(id) }.join(",")})")) }
+        ids.each_slice(1_000).flat_map { |some| rows(model.where("id IN (#{some.map { |id| Integer(id) }.join(",")})")) }
       end
 
       # @return [Array<Array(Integer, Row)>] the records whose link points to one of some others
-      def linked(link, ids) = rows(@model.where(link => ids).order(:id))
+      def linked(link, ids) = rows(model.where(link => ids).order(:id))
 
       # @param keys [Array<String>, nil] only these fields; nil for all
       # @return [Array<Array(Integer, Row)>] the same for one record, from a number on, a batch at a time
       def linked_after(link, id, after, keys = nil)
-        rows(@model.where(link => id).where("id > ?", after).order(:id).limit(BATCH), keys)
+        rows(model.where(link => id).where("id > ?", after).order(:id).limit(BATCH), keys)
       end
 
       # @param values [Hash{String=>Object}] by field key, nil for blank
       # @param regard_case [Boolean] whether capitals tell texts apart
       # @return [Array<Integer>] numbers of the records that hold all of them
       def having(values, regard_case: false)
-        values.reduce(@model.order(:id)) { |scope, (key, value)| scope.where(Same.new(@model, @table.field(key), regard_case).as(value)) }.pluck(:id)
+        values.reduce(model.order(:id)) { |scope, (key, value)| scope.where(Same.new(model, @table.field(key), regard_case).as(value)) }.pluck(:id)
       end
 
-      def count_linked(link, ids) = @model.where(link => ids).count
+      def count_linked(link, ids) = model.where(link => ids).count
 
-      def count = @model.count
+      def count = model.count
 
       # @return [Array<Array(Integer, Hash)>] numbers with values
       # @param after [Cursor, nil]
       def page(sort: nil, descending: false, after: nil, limit: 100)
         field = sort && @table.field(sort)
-        rows(Sorting.new(@model, field, descending).page(after).limit(limit)).map { |id, row| [id, row.to_h] }
+        rows(Sorting.new(model, field, descending).page(after).limit(limit)).map { |id, row| [id, row.to_h] }
       end
 
       # @param ids [Array<Integer>, nil] only these; nil for all
       # @param keys [Array<String>, nil] only these fields; nil for all
       # @yield [Array<Array(Integer, Row)>] in order of number, some thousands at a time
       def each_batch(ids = nil, keys: nil, &block)
-        return ids.sort.each_slice(500) { |some| block.call(rows(@model.where(id: some).order(:id), keys)) } if ids
+        return ids.sort.each_slice(500) { |some| block.call(rows(model.where(id: some).order(:id), keys)) } if ids
 
         last = 0
         loop do
-          batch = rows(@model.where("id > ?", last).order(:id).limit(BATCH), keys)
+          batch = rows(model.where("id > ?", last).order(:id).limit(BATCH), keys)
           block.call(batch) if batch.any?
           break if batch.length < BATCH
 
@@ -90,36 +93,55 @@ module UpTack
       # @yield [id, row] for every record, in order of number
       def each(&block) = each_batch { |batch| batch.each(&block) }
 
+      # @param id [Integer, nil] the number that it had before, for a record that comes back
       # @return [Integer] the new record's number
-      def insert(values)
-        @model.insert_all!([cells(values)], returning: :id).rows.first.first
+      def insert(values, id: nil)
+        columns = [*("id" if id), *@fields.map(&:key)]
+        return Statements.run("INSERT INTO #{quoted(@table.key)} DEFAULT VALUES RETURNING id").dig(0, 0) if columns.empty?
+
+        sql = @insert ||= "INSERT INTO #{quoted(@table.key)} (#{columns.map { |name| quoted(name) }.join(", ")}) VALUES (#{(["?"] * columns.length).join(", ")}) RETURNING id"
+        Statements.run(sql, *id, *@fields.map { |field| Cells.write(values[field.key], field) }).dig(0, 0)
       end
 
       # @param values [Hash{String=>Object}] those that change
-      def update(id, values) = @model.where(id: id).update_all(cells(values))
+      def update(id, values)
+        fields = @fields.select { |field| values.key?(field.key) }
+        return if fields.empty?
 
-      def delete(id) = @model.where(id: id).delete_all
+        Statements.run("UPDATE #{quoted(@table.key)} SET #{fields.map { |field| "#{quoted(field.key)} = ?" }.join(", ")} WHERE id = ?", *fields.map { |field| Cells.write(values[field.key], field) }, id)
+      end
+
+      def delete(id) = Statements.run("DELETE FROM #{quoted(@table.key)} WHERE id = ?", id)
 
       # @return [Hash{String=>Integer}] how many records have a value, by field key
       def filled
-        counts = @fields.map { |field| @model.arel_table[field.key].count }
+        counts = @fields.map { |field| model.arel_table[field.key].count }
         return {} if counts.empty?
 
-        @fields.map(&:key).zip(@model.pick(*counts).then { |found| Array(found) }).to_h
+        @fields.map(&:key).zip(model.pick(*counts).then { |found| Array(found) }).to_h
       end
 
       private
 
       def rows(scope, keys = nil)
         fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields
-        layout = (@layouts ||= {})[keys] ||= fields.each_with_index.to_h { |field, index| [field.key, [index + 1, Cells.reader(field)]] }
-        columns = [@model.arel_table[:id], *fields.map { |field| @model.arel_table[field.key] }]
-        @model.connection.select_rows(scope.select(*columns).to_sql).map { |raw| [raw.first, Row.new(layout, raw)] }
+        layout = layout(keys)
+        columns = [model.arel_table[:id], *fields.map { |field| model.arel_table[field.key] }]
+        model.connection.select_rows(scope.select(*columns).to_sql).map { |raw| [raw.first, Row.new(layout, raw)] }
       end
 
-      def cells(values)
-        @fields.select { |field| values.key?(field.key) }.to_h { |field| [field.key, Cells.write(values[field.key], field)] }
+      # Where each field's value lies in a row that was read, and how it is read.
+      def layout(keys)
+        fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields
+        (@layouts ||= {})[keys] ||= fields.each_with_index.to_h { |field, index| [field.key, [index + 1, Cells.reader(field)]] }
       end
+
+      # Made when it is first needed: what reads and writes one record does without.
+      def model = @model ||= Rows.model(@table.key)
+
+      def select_one = @select_one ||= "SELECT #{["id", *@fields.map(&:key)].map { |name| quoted(name) }.join(", ")} FROM #{quoted(@table.key)} WHERE id = ?"
+
+      def quoted(name) = Database.connection.quote_table_name(name)
     end
   end
 end

@@ -18,9 +18,10 @@ module UpTack
       # @param entry [Array] values of ENTRY, in that order
       # @param changes [Array<Array>] values of CHANGE of each, in their order
       # @return [String] 64 hexadecimal figures
-      def of(before, entry, changes)
-        OpenSSL::Digest::SHA256.hexdigest("#{before}\n#{JSON.generate([entry, changes])}")
-      end
+      def of(before, entry, changes) = of_texts(before, JSON.generate(entry), JSON.generate(changes))
+
+      # The same with both already written as JSON.
+      def of_texts(before, entry, changes) = OpenSSL::Digest::SHA256.hexdigest("#{before}\n#{entry}\n#{changes}")
     end
   end
 end

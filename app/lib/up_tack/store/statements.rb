@@ -26,8 +26,8 @@ module UpTack
         private
 
         def ready(sql)
-          raw = Database.connection.raw_connection
-          held = @mutex.synchronize { @held[raw] ||= {} }
+          raw = Thread.current[:up_tack_writing] || Database.connection.raw_connection
+          held = @held[raw] || @mutex.synchronize { @held[raw] ||= {} }
           held[sql] ||= raw.prepare(sql)
         end
       end

@@ -9,6 +9,10 @@ module UpTack
       def initialize(workspace, table)
         @workspace = workspace
         @table = table
+        @fields = table.kept_fields.filter_map do |field|
+          readers = workspace.project.upkeep.readers(table.key, field.key).reject { |reader| reader.steps.empty? }
+          [field, readers] if readers.any?
+        end
       end
 
       # @param id [Integer]
@@ -16,24 +20,18 @@ module UpTack
       # @param after [Hash{String=>Object}] values, empty for one that was deleted
       # @return [Hash{Array(String, String)=>Integer}] values elsewhere that became other ones
       def run(id, before:, after:)
-        dirty = Dirty.new
-        @table.kept_fields.each do |field|
-          next if before[field.key] == after[field.key]
+        return {} if @fields.empty?
 
-          mark(dirty, field, id, before)
-        end
+        dirty = Dirty.new
+        @fields.each { |field, readers| mark(dirty, readers, id, before) if before[field.key] != after[field.key] }
         dirty.places.empty? ? {} : Recalculation.new(@workspace).run(dirty)
       end
 
       private
 
       # What the record reads of itself was worked out when it was saved.
-      def mark(dirty, field, id, before)
-        @workspace.project.upkeep.readers(@table.key, field.key).each do |reader|
-          next if reader.steps.empty?
-
-          dirty.add(reader.calculation.place, WayBack.new(reader.steps).from([id], before: before))
-        end
+      def mark(dirty, readers, id, before)
+        readers.each { |reader| dirty.add(reader.calculation.place, WayBack.new(reader.steps).from([id], before: before)) }
       end
     end
   end

@@ -18,26 +18,19 @@ module UpTack
       # @param id [Integer, nil] nil for a new record
       # @param version [Integer, nil] the version that the person saw; nil passes
       #   over what others did meanwhile
-      # @param more [Hash] what a Core::Save::Draft takes besides, such as reasons:
+      # @param more [Hash] what a Core::Save::Draft takes besides, such as reasons:;
+      #   with restores: the record id: is a deleted one that comes back
       # @return [Answer]
       # @raise [Store::NotFound]
       # @raise [Core::Design::Invalid] for a field that the table does not have
       def call(table:, typed:, id: nil, version: nil, **more)
         look_up_names(table, typed)
         @workspace.write do
-          plan = @workspace.plan(table)
-          rows = Store::Rows.new(plan.table)
-          Fields.check(plan.table, typed)
-          stored = id && FindRecord.new(@workspace).call(table: table, id: id)
-          theirs = (stored && version) ? Store::ChangeLog.since(plan.table, id, version) : []
+          stored = id && !more[:restores] ? FindRecord.new(@workspace).call(table: table, id: id) : nil
+          theirs = (stored && version) ? Store::ChangeLog.since(@workspace.table(table), id, version) : []
           next Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
 
-          counters = Store::Counters.new
-          draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id, brings: @way == "import", **more)
-          outcome = Core::Save.call(plan, draft, @workspace.context(counters: counters))
-          next Answer.new(state: :refused, record: stored, outcome: outcome) unless outcome.saved?
-
-          written(plan.table, rows, stored, outcome).tap { |answer| counters.settle(answer.record.id) }
+          RecordWriter.new(@workspace, table, way: @way, batch: @batch).write(typed, stored: stored, id: id, **more.except(:restores))
         end
       end
 
@@ -49,23 +42,6 @@ module UpTack
 
         links = @workspace.table(table).fields.select { |field| field.link? && typed[field.key].is_a?(String) }
         links.each { |field| Store::NameIndex.of(@workspace.plan(field.target), @workspace.context) }
-      end
-
-      def written(table, rows, stored, outcome)
-        return Answer.new(state: :saved, record: stored, outcome: outcome) if stored && outcome.changes.empty?
-
-        id = stored ? stored.id : rows.insert(outcome.values)
-        rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) if stored
-        followed = Upkeep::AfterSave.new(@workspace, table).run(id, before: stored ? stored.values : {}, after: outcome.values)
-        version = log(table, id, stored, outcome, followed)
-        Answer.new(state: :saved, outcome: outcome, record: Record.new(id: id, version: version, values: rows.find(id)))
-      end
-
-      def log(table, id, stored, outcome, followed)
-        Store::ChangeLog.add(
-          table: table, record_id: id, action: stored ? "update" : "create", changes: outcome.changes, followed: followed,
-          workspace: @workspace, way: @way, title: Titles.of(table, id, outcome.values), passed: outcome.passed, batch: @batch
-        )
       end
     end
   end

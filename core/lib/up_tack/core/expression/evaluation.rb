@@ -52,6 +52,9 @@ module UpTack
 
         def notes = @notes ||= []
 
+        # @return [Boolean] whether no run has left anything in it
+        def unmarked? = @notes.nil? || @notes.empty?
+
         # @param id [Integer] of a record of another table
         # @param values [Hash{String=>Object}]
         # @return [Evaluation] seen from there; notes are kept together

@@ -12,12 +12,15 @@ module UpTack
         attr_reader :conventions
         # @return [Array<Design::Field>] those whose values are kept
         attr_reader :kept_fields
+        # @return [Hash{String=>Design::Field}] all, by key, in their order
+        attr_reader :fields
 
         # @param table [Design::Table] from a checked project
         # @param conventions [Conventions]
         def initialize(table, conventions)
           @table = table
           @conventions = conventions
+          @fields = table.fields.to_h { |field| [field.key, field] }.freeze
           @kept_fields = table.kept_fields.freeze
           @worked_out = table.fields.select { |field| table.worked_out?(field.key) }.to_h { |field| [field.key, true] }.freeze
           @given = table.fields.select { |field| table.given?(field.key) }.to_h { |field| [field.key, true] }.freeze

@@ -9,11 +9,16 @@ module UpTack
       class Working
         attr_reader :values
 
+        TYPED = Origin.new(source: "typed").freeze
+        STORED = Origin.new(source: "stored").freeze
+        BLANK = Origin.new(source: "blank").freeze
+
         # @param plan [Plan]
         # @param draft [Draft]
         # @param context [Context]
         def initialize(plan, draft, context, trace:)
           @plan = plan
+          @fields = plan.fields
           @table = plan.table
           @draft = draft
           @context = context
@@ -69,12 +74,14 @@ module UpTack
           return if @unreadable.empty?
 
           key = keys.find { |each| unreadable?(each) }
-          key && @table.field(key)
+          key && @fields[key]
         end
 
         # @return [Expression::Evaluation] for one run of a formula
         def evaluation
-          Expression::Evaluation.new(values: @values, old: @old, context: @context, is_new: new?, id: @draft.id)
+          return @evaluation if @evaluation&.unmarked? && !@trace.on?
+
+          @evaluation = Expression::Evaluation.new(values: @values, old: @old, context: @context, is_new: new?, id: @draft.id)
         end
 
         # @return [Expression::Evaluation] for a formula on the record as it is stored
@@ -87,12 +94,12 @@ module UpTack
           @trace.enter("typed")
           reading = Reading.new(conventions: @plan.conventions, today: @context.clock.today, records: records)
           @draft.typed.each do |key, raw|
-            field = @table.field(key) or next
+            field = @fields[key] or next
             value = field.read(raw, reading)
             next claim(field, value) if @plan.given?(key) && !brings?(key)
-            next refuse_role(field) if !field.allows?(@context.person&.role, :edit) && value != @old[key]
+            next refuse_role(field) if field.access && !field.allows?(@context.person&.role, :edit) && value != @old[key]
 
-            value = retired(field, value) if field.retired.include?(value)
+            value = retired(field, value) if field.retired.any? && field.retired.include?(value)
             value.is_a?(Values::Unreadable) ? keep_unread(field, raw, value) : keep_typed(field, raw, value)
           end
         end
@@ -205,10 +212,8 @@ module UpTack
 
         # @return [Outcome]
         def outcome
-          places = @table.fields.each_with_index.to_h { |field, index| [field.key, index] }
           Outcome.new(
-            values: @values, unreadable: @unreadable, origins: origins,
-            refusals: @refusals.sort_by.with_index { |refusal, index| [places.fetch(refusal.field), index] },
+            values: @values, unreadable: @unreadable, origins: origins, refusals: in_order(@refusals),
             changes: changes, passed: @passed, overtaken: @overtaken, steps: @trace.steps, evaluation: evaluation
           )
         end
@@ -217,6 +222,13 @@ module UpTack
         def show(field, value) = field.show(value, records)
 
         private
+
+        def in_order(refusals)
+          return refusals if refusals.length < 2
+
+          places = @fields.keys.each_with_index.to_h
+          refusals.sort_by.with_index { |refusal, index| [places.fetch(refusal.field), index] }
+        end
 
         # @return [String, nil] a value for the trace, asked only when somebody will look
         def seen(field, value) = @trace.on? ? show(field, value) : nil
@@ -229,8 +241,8 @@ module UpTack
         # What is worked out is left open: whoever reads it before its stage gets
         # it worked out, and never a value of another time.
         def beginning
-          @table.fields.each_with_object({}) do |field, found|
-            found[field.key] = @old[field.key] if @old.key?(field.key) || !@plan.worked_out?(field.key)
+          @fields.each_with_object({}) do |(key, _), found|
+            found[key] = @old[key] if @old.key?(key) || !@plan.worked_out?(key)
           end
         end
 
@@ -287,7 +299,9 @@ module UpTack
         def keep_typed(field, raw, value)
           before = @values[field.key]
           @values[field.key] = value
-          @origins[field.key] = Origin.new(source: "typed")
+          @origins[field.key] = TYPED
+          return unless @trace.on?
+
           text = Values::Plain.text(raw, field)
           how = "typed #{text ? "“#{Values::Plain.cut(text, 60)}”" : "nothing"}"
           @trace.add("read", field, before: seen(field, before), after: seen(field, value), how: how)
@@ -300,10 +314,7 @@ module UpTack
         end
 
         def origins
-          @table.fields.to_h do |field|
-            source = @values[field.key].nil? ? "blank" : "stored"
-            [field.key, @origins[field.key] || Origin.new(source: source)]
-          end
+          @fields.to_h { |key, _| [key, @origins[key] || (@values[key].nil? ? BLANK : STORED)] }
         end
 
         def changes

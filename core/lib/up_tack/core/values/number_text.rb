@@ -7,6 +7,8 @@ module UpTack
       # here, "1 200,50" there. Where a mark stands so that the firm's style gives
       # no number, but more than one was perhaps meant, all readings are told.
       module NumberText
+        # What every firm reads alike, and no sign could stand in.
+        PLAIN = /\A\d{1,15}\z/
         SPACES = /[\u0020\u00a0\u2009\u202f]/
 
         module_function
@@ -15,6 +17,8 @@ module UpTack
         # @param conventions [Conventions]
         # @return [BigDecimal, nil, Unreadable] nil for blank
         def read(text, conventions, field)
+          return BigDecimal(text) if PLAIN.match?(text)
+
           compact = signless(text.strip, field).tr("−", "-").gsub(SPACES, " ").sub(/\A([+-]) +/, "\\1")
           return if compact.empty?
 

@@ -50,6 +50,8 @@ module UpTack
         end
 
         def clean(raw, field)
+          return raw if raw.encoding == Encoding::UTF_8 && raw.ascii_only? && !raw.include?("\u0000")
+
           utf8 = (raw.encoding == Encoding::UTF_8) ? raw : raw.dup.force_encoding(Encoding::UTF_8)
           unless utf8.valid_encoding?
             return Unreadable.new(code: "not_unicode", message: "#{field.label} has characters that are not valid Unicode.")

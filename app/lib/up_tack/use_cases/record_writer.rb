@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    # Takes records of one table through the stages and writes them: the record,
+    # its number, its entry in the log and what must follow elsewhere. What is the
+    # same for all records is made ready once. Used inside one transaction.
+    class RecordWriter
+      # @param workspace [Workspace]
+      # @param table [String] key
+      # @param way [String] how they come in, for the change log
+      # @param batch [Store::Batch, nil] the greater change that they are part of
+      def initialize(workspace, table, way:, batch: nil)
+        @workspace = workspace
+        @plan = workspace.plan(table)
+        @table = @plan.table
+        @way = way
+        @batch = batch
+        @rows = Store::Rows.new(@table, @plan.kept_fields)
+        @counters = Store::Counters.new
+        @upkeep = Upkeep::AfterSave.new(workspace, @table)
+      end
+
+      # @param stored [Record, nil] nil for a new record
+      # @param id [Integer, nil] number of a deleted record that comes back
+      # @param more [Hash] what a Core::Save::Draft takes besides
+      # @return [Answer] :saved or :refused
+      # @raise [Core::Design::Invalid] for a field that the table does not have
+      def write(typed, stored: nil, id: stored&.id, **more)
+        Fields.check(@table, typed)
+        draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id, brings: @way == "import", **more)
+        @context = @workspace.context(counters: @counters) if @context.nil? || @context.records.touched?
+        outcome = Core::Save.call(@plan, draft, @context)
+        return refused(stored, outcome) unless outcome.saved?
+        return Answer.new(state: :saved, record: stored, outcome: outcome) if stored && outcome.changes.empty?
+
+        Answer.new(state: :saved, outcome: outcome, record: written(stored, id, outcome))
+      end
+
+      private
+
+      def refused(stored, outcome)
+        @counters.drop
+        Answer.new(state: :refused, record: stored, outcome: outcome)
+      end
+
+      def written(stored, id, outcome)
+        stored ? @rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) : id = @rows.insert(outcome.values, id: id)
+        @counters.settle(id)
+        followed = @upkeep.run(id, before: stored ? stored.values : {}, after: outcome.values)
+        version = Store::ChangeLog.add(
+          table: @table, record_id: id, action: stored ? "update" : "create", changes: outcome.changes, followed: followed, records: @context.records,
+          workspace: @workspace, way: @way, title: Titles.of(@table, id, outcome.values), passed: outcome.passed, batch: @batch
+        )
+        Record.new(id: id, version: version, values: followed.empty? ? kept(outcome) : @rows.find(id))
+      end
+
+      def kept(outcome) = @plan.kept_fields.to_h { |field| [field.key, outcome.values[field.key]] }
+    end
+  end
+end
