@@ -60,6 +60,10 @@ module ByHand
     self.table_name = "versions"
   end
 
+  class Counter < Base
+    self.table_name = "counters"
+  end
+
   class Piece < Base
     self.table_name = "pieces"
     has_paper_trail versions: {class_name: "ByHand::Version"}
@@ -78,9 +82,9 @@ module ByHand
     validate { errors.add(:peak, "too hot for raku") if firing == "Raku" && peak > 1000 }
 
     def number
-      next_one = Base.connection.select_value("SELECT next FROM counters")
-      Base.connection.execute("UPDATE counters SET next = #{next_one + 1}")
-      self.tag = format("PC-%06d", next_one)
+      counter = Counter.lock.first
+      self.tag = format("PC-%06d", counter.next)
+      counter.update!(next: counter.next + 1)
     end
   end
 
@@ -102,8 +106,8 @@ module ByHand
       t.datetime "created_at"
     end
     Base.connection.add_index("versions", %w[item_type item_id])
-    Base.connection.execute("CREATE TABLE counters (next INTEGER)")
-    Base.connection.execute("INSERT INTO counters VALUES (1)")
+    Base.connection.create_table("counters") { |t| t.bigint "next" }
+    Counter.create!(next: 1)
     PaperTrail.request.whodunnit = "1"
   end
 end

@@ -21,7 +21,7 @@ RSpec.describe "The save: a draft through the stages" do
   it "opens a new record with its defaults, each after those it reads" do
     outcome = save(design, {})
     expect(plain(outcome)).to include("received" => "2026-11-23", "collect_by" => "2026-12-07", "by" => "Odile Marsh", "tare" => "55", "ratio" => nil)
-    expect(outcome.origins["collect_by"].to_h).to eq(source: "rule", rule: "r100", words: "Received + 14", pending: false)
+    expect(outcome.origins["collect_by"].to_h).to eq(source: "rule", rule: "r100", words: "Received + 14", pending: nil)
     expect(outcome.origins["tare"].words).to eq("default")
     expect(outcome.origins["maker"].source).to eq("blank")
   end
@@ -100,7 +100,7 @@ RSpec.describe "The save: a draft through the stages" do
   it "has a pretend port for what the core asks of others" do
     ports = Core::Save::Ports
     expect(ports::NoRecords.find("pieces", 1)).to be_nil
-    counting = Core::Rules::Number::Counting.new(field: "f1", series: "", start: 5, step: 2)
+    counting = Core::Rules::Number::Counting.new("f1", "", 5, 2)
     counters = ports::HeldCounters.new
     expect([counters.next(counting), counters.take(counting, 5, "A5"), counters.next(counting), counters.owner("f1", "A5")]).to eq([5, 5, 7, :new])
     clock = ports::StoppedClock.new(now: Time.utc(2026, 11, 23, 23), today: Date.new(2026, 11, 24))

@@ -3,7 +3,7 @@
 require "active_record"
 require "fileutils"
 require "json"
-require "openssl"
+require "digest"
 require "securerandom"
 
 module UpTack

@@ -14,13 +14,14 @@ module UpTack
       # @param batch [Batch, nil] the greater change that it is a part of
       # @param workspace [Workspace] of whoever saves
       # @param records [LinkedRecords] by which links are named
+      # @param log [LogWriter]
       # @return [Integer] the entry's number, which is the record's version from now on
-      def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil, records: workspace.context.records)
-        rows = changes.select { |change| table.logged?(change.field) }.map { |change| row(change, records) }
-        LogWriter.add([
+      def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil, records: workspace.context.records, log: LogWriter.new)
+        differences = changes.select { |change| table.log.nil? || table.logged?(change.field) }.map { |change| row(change, records) }
+        log.add([
           LogWriter.moment(workspace.clock.now), workspace.person.id, workspace.person.name, way, action, table.id, record_id, title, workspace.revision_id,
-          passed.empty? ? nil : JSON.generate(passed.map(&:to_h)), followed.empty? ? nil : JSON.generate(followed_by_label(workspace.project, followed)), batch&.id
-        ], rows)
+          passed.empty? ? nil : JSON.generate(passed.map(&:to_h)), followed.empty? ? nil : JSON.generate(followed_by_label(workspace.project, followed)), batch&.id, JSON.generate(differences)
+        ], differences.map(&:first).uniq)
       end
 
       # @return [Integer, nil] number of the record's latest entry: its version
@@ -35,12 +36,12 @@ module UpTack
 
       # @return [Array<Entry>] entries of the record after a version, oldest first
       def since(table, record_id, version)
-        Entry.where(table_id: table.id, record_id: record_id).where("id > ?", version).includes(:field_changes).order(:id).to_a
+        Entry.where(table_id: table.id, record_id: record_id).where("id > ?", version).order(:id).to_a
       end
 
       # @return [Array<Integer>] those of some records in which a field had a value once
       def ever_given(table, field, record_ids)
-        Entry.joins(:field_changes).where(table_id: table.id, record_id: record_ids, up_tack_changes: {field_id: field.id}).distinct.pluck(:record_id)
+        Entry.where(table_id: table.id, record_id: record_ids).where("EXISTS (SELECT 1 FROM up_tack_changed WHERE field_id = ? AND entry_id = up_tack_entries.id)", field.id).distinct.pluck(:record_id)
       end
 
       # Where no single record and no batch is asked for, a change of many records
@@ -48,7 +49,7 @@ module UpTack
       # @param before [Integer, nil] only entries older than this one
       # @return [Array<Entry>] newest first
       def entries(table: nil, record_id: nil, batch: nil, before: nil, limit: 50)
-        scope = Entry.includes(:field_changes, :batch).order(id: :desc).limit(limit)
+        scope = Entry.includes(:batch).order(id: :desc).limit(limit)
         scope = batch ? scope.where(batch_id: batch) : scope
         scope = scope.where("batch_id IS NULL OR id IN (SELECT MAX(id) FROM up_tack_entries GROUP BY batch_id)") unless batch || record_id
         scope = scope.where(table_id: table.id) if table
@@ -57,16 +58,18 @@ module UpTack
         scope.to_a
       end
 
-      # @return [Array] values of Seal::CHANGE
+      # @return [Array] the members of a FieldChange
       def row(change, records)
         field = change.field
-        [field.id, field.label, field.type, json(plain(field, change.before, records)), json(plain(field, change.after, records)), change.rule]
+        [field.id, field.label, field.type, plain(field, change.before, records), plain(field, change.after, records), change.rule]
       end
 
       # A link is logged with the name that it had then: the record may be gone
       # when somebody reads the log.
       def plain(field, value, records)
         return if value.nil?
+
+        return value if value.is_a?(String)
 
         field.link? ? {"id" => value, "title" => field.show(value, records)} : field.values.dump(value)
       end
@@ -76,8 +79,6 @@ module UpTack
           {"table" => project.table(table).label, "field" => project.table(table).field(key).label, "count" => count}
         end
       end
-
-      def json(plain) = plain.nil? ? nil : JSON.generate(plain)
     end
   end
 end

@@ -14,44 +14,61 @@ module UpTack
         ON CONFLICT (field_id, series) DO UPDATE SET next = MAX(next, ?3), highest = MAX(COALESCE(highest, ?4), ?4)
       SQL
 
-      def initialize
+      # @param holding [Boolean] whether what was taken is written only by `finish`
+      def initialize(holding: false)
+        @holding = holding
         @taken = []
+        @settled = []
+        @given = {}
+        @next = {}
       end
 
       # @param counting [Core::Rules::Number::Counting]
       # @return [Integer] the count that comes next
       def next(counting)
-        stored = Statements.run(NEXT, counting.field, counting.series).dig(0, 0)
-        from = stored || counting.start
-        pending = @taken.select { |other, count, _| count && other.field == counting.field && other.series == counting.series }.map { |_, count, _| count }.max
-        pending ? [from, pending + counting.step].max : from
+        place = [counting.field, counting.series]
+        from = @next[place] ||= Statements.run(NEXT, *place).dig(0, 0) || counting.start
+        @taken.reduce(from) { |count, (other, taken, _)| (taken && other == counting) ? [count, taken + counting.step].max : count }
       end
 
       # @return [Integer, Symbol, nil] the record that was given the number
       def owner(field, text)
         return :new if @taken.any? { |counting, _, taken| counting.field == field && taken == text }
 
-        Statements.run(OWNER, field, text).dig(0, 0)
+        @given[[field, text]]&.first || Statements.run(OWNER, field, text).dig(0, 0)
       end
 
       # @return [Integer, nil] the count in a number that was given
-      def count_of(field, text) = Statements.run(OWNER, field, text).dig(0, 1)
+      def count_of(field, text) = @given[[field, text]]&.last || Statements.run(OWNER, field, text).dig(0, 1)
 
       def take(counting, count, text) = @taken << [counting, count, text]
 
       def keep(counting, count, text) = take(counting, count, text)
 
-      # Writes what was taken, for the record that was saved.
+      # What was taken belongs to the record that was saved.
       def settle(record_id)
         @taken.each do |counting, count, text|
-          Statements.run(GIVE, counting.field, text, record_id, counting.series, count)
-          Statements.run(MOVE, counting.field, counting.series, Counters.after(count, counting), count) if count
+          @settled << [counting, count, text, record_id]
+          @given[[counting.field, text]] = [record_id, count]
+          @next[[counting.field, counting.series]] = [self.next(counting), Counters.after(count, counting)].max if count
         end
         @taken = []
+        finish unless @holding
       end
 
       # Forgets what was taken, since the record is not saved.
       def drop = @taken = []
+
+      # Writes what belongs to records.
+      def finish
+        @settled.each { |counting, count, text, record| Statements.run(GIVE, counting.field, text, record, counting.series, count) }
+        @settled.select { |_, count, _, _| count }.group_by(&:first).each do |counting, all|
+          highest = all.map { |_, count, _, _| count }.max
+          Statements.run(MOVE, counting.field, counting.series, Counters.after(highest, counting), highest)
+        end
+        @settled = []
+        @given = {}
+      end
 
       # The count that follows one which may lie between the steps.
       def self.after(count, counting)

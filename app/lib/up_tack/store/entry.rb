@@ -3,13 +3,18 @@
 module UpTack
   module Store
     # One save in the change log.
-    # way:: how the save came in: "form", "grid", "api", "tidy", "put back"
+    # way:: how the save came in: "form", "grid", "api", "tidy", "numbers", "import",
+    #   "put back", "rule"
     # action:: "create", "update" or "delete"
     # table_id:: id of the table in the design, which stays the same through renaming
+    # differences:: JSON, the members of each FieldChange
+    # seal:: see Seal
     class Entry < SystemRecord
       self.table_name = "up_tack_entries"
       belongs_to :batch, class_name: "UpTack::Store::Batch", optional: true
-      has_many :field_changes, class_name: "UpTack::Store::FieldChange", inverse_of: :entry
+
+      # @return [Array<FieldChange>] in the order of the fields
+      def field_changes = @field_changes ||= JSON.parse(differences).map { |each| FieldChange.new(*each) }
     end
   end
 end

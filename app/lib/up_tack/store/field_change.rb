@@ -2,28 +2,22 @@
 
 module UpTack
   module Store
-    # One field's old and new value in an entry of the change log, as JSON.
-    # type:: the field's type at that time, by which the values are read again
-    class FieldChange < SystemRecord
-      self.table_name = "up_tack_changes"
-      self.inheritance_column = nil
-      belongs_to :entry, class_name: "UpTack::Store::Entry", inverse_of: :field_changes
-
+    # One field's old and new value in an entry of the change log.
+    # field_id, field_label, type:: of the field as it was then
+    # before, after:: the values as JSON has them; a link with the name that it had then
+    # rule_id:: the rule that made it, nil for what somebody typed
+    FieldChange = Struct.new(:field_id, :field_label, :type, :before, :after, :rule_id) do
       # @return [Array(Object, Object)] the values before and after
       def values
         type = Core::Values[self.type]
-        parsed.map { |plain| plain.is_a?(Hash) ? plain["id"] : type.load(plain) }
+        [before, after].map { |plain| plain.is_a?(Hash) ? plain["id"] : type.load(plain) }
       end
 
       # @param field [Core::Design::Field, nil] as it is now, if it is still of that type
-      # @return [Array(String, String)] the same as people read them; a link by the name it had then
+      # @return [Array(String, String)] the same as people read them
       def texts(field)
-        parsed.zip(values).map { |plain, value| plain.is_a?(Hash) ? plain["title"] : Core::Values[type].show(value, field) }
+        [before, after].zip(values).map { |plain, value| plain.is_a?(Hash) ? plain["title"] : Core::Values[type].show(value, field) }
       end
-
-      private
-
-      def parsed = [before, after].map { |json| json && JSON.parse(json) }
     end
   end
 end

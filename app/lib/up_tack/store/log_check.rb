@@ -24,9 +24,9 @@ module UpTack
         progress.begin("Change log", "Entries", Entry.count)
         expected = 1
         latest = nil
-        each_entry do |entry, changes, seal, before|
+        each_entry do |entry, seal, before|
           id = entry.first
-          why = fault(id, expected, seal == Seal.of(before, entry, changes))
+          why = fault(id, expected, seal == Seal.of(before, entry))
           return broken(verdict, (id == expected) ? id : expected, why) if why
 
           at = Time.parse("#{entry[1]} UTC")
@@ -42,27 +42,20 @@ module UpTack
       # Seconds by which clocks may differ without a word.
       TOLERANCE = 60
 
-      # @yield [entry, changes, seal, before] with the seal of the entry before
+      # @yield [entry, seal, before] with the seal of the entry before
       def each_entry
         before = Seal::BEGINNING
         last = 0
         loop do
-          entries = rows("SELECT #{Seal::ENTRY.join(", ")}, seal FROM up_tack_entries WHERE id > #{last} ORDER BY id LIMIT #{BATCH}")
+          entries = rows("SELECT #{Seal::COLUMNS.join(", ")}, seal FROM up_tack_entries WHERE id > #{last} ORDER BY id LIMIT #{BATCH}")
           break if entries.empty?
 
-          changes = changes_of(entries.first.first, entries.last.first)
           entries.each do |*entry, seal|
-            own = changes.fetch(entry.first, [])
-            yield entry, own, seal, before
-            before = seal || Seal.of(before, entry, own)
+            yield entry, seal, before
+            before = seal || Seal.of(before, entry)
           end
           last = entries.last.first
         end
-      end
-
-      def changes_of(first, last)
-        columns = Seal::CHANGE.map { |name| "\"#{name}\"" }.join(", ")
-        rows("SELECT entry_id, #{columns} FROM up_tack_changes WHERE entry_id BETWEEN #{first} AND #{last} ORDER BY id").group_by(&:first).transform_values { |found| found.map { |row| row.drop(1) } }
       end
 
       def fault(id, expected, sealed)
@@ -71,14 +64,10 @@ module UpTack
         sealed ? nil : "What entry #{id} says is not what was sealed, or the entry before it was changed."
       end
 
-      # Entries at the end that are gone show in the numbers that were given, and
-      # changes without an entry in those that are left over.
+      # Entries at the end that are gone show in the numbers that were given.
       def ending(verdict, last)
         given = rows("SELECT seq FROM sqlite_sequence WHERE name = 'up_tack_entries'").dig(0, 0).to_i
-        return broken(verdict, last + 1, "Entry #{last + 1} is missing: the log was cut off after entry #{last}.") if given > last
-
-        loose = rows("SELECT MIN(entry_id) FROM up_tack_changes WHERE entry_id > #{last}").dig(0, 0)
-        loose ? broken(verdict, loose, "Changes of entry #{loose} are there, but the entry is not.") : verdict
+        (given > last) ? broken(verdict, last + 1, "Entry #{last + 1} is missing: the log was cut off after entry #{last}.") : verdict
       end
 
       def broken(verdict, id, why)

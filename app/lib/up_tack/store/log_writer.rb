@@ -2,32 +2,52 @@
 
 module UpTack
   module Store
-    # Adds entries to the change log, each sealed onto the one before. Works
-    # inside the transaction that writes the record, beside which nobody else can write.
-    module LogWriter
-      ENTRY = "INSERT INTO up_tack_entries (#{Seal::ENTRY.join(", ")}, seal) VALUES (#{(["?"] * (Seal::ENTRY.length + 1)).join(", ")})".freeze
-      # Taken from one JSON text: binding each value by itself would take longer than all the rest.
-      CHANGES = <<~SQL.freeze
-        INSERT INTO up_tack_changes (entry_id, #{Seal::CHANGE.map { |name| "\"#{name}\"" }.join(", ")})
-        SELECT ?, #{Seal::CHANGE.each_index.map { |index| "value ->> #{index}" }.join(", ")} FROM json_each(?)
+    # Adds entries to the change log, each sealed onto the one before. Lives inside
+    # one transaction, beside which nobody else can write: so it asks only once for
+    # the latest seal, and can hold entries back to write many at a time. They are
+    # taken from one JSON text, since binding each value would cost more than all the rest.
+    class LogWriter
+      SEALED = [*Seal::COLUMNS, "seal"].freeze
+      ENTRIES = "INSERT INTO up_tack_entries (#{SEALED.join(", ")}) SELECT #{SEALED.each_index.map { |index| "value ->> #{index}" }.join(", ")} FROM json_each(?)".freeze
+      CHANGED = <<~SQL
+        INSERT OR IGNORE INTO up_tack_changed (field_id, entry_id)
+        SELECT field.value, entry.value ->> 0 FROM json_each(?) AS entry, json_each(entry.value, '$[1]') AS field
       SQL
       LATEST = "SELECT id, seal FROM up_tack_entries ORDER BY id DESC LIMIT 1"
-
-      module_function
+      # Entries held back at most.
+      MOST = 200
 
       # @return [String] a moment as the log keeps it, in UTC
-      def moment(time) = time.getutc.strftime("%Y-%m-%d %H:%M:%S.%6N")
+      def self.moment(time) = time.getutc.strftime("%Y-%m-%d %H:%M:%S.%6N")
 
-      # @param entry [Array] values of Seal::ENTRY but for the number
-      # @param changes [Array<Array>] values of Seal::CHANGE
+      # @param holding [Boolean] whether entries are held back until `finish`
+      def initialize(holding: false)
+        @holding = holding
+        @held = []
+        @fields = []
+      end
+
+      # @param entry [Array] values of Seal::COLUMNS but for the number
+      # @param fields [Array<String>] ids of the fields that it tells of
       # @return [Integer] the entry's number
-      def add(entry, changes)
-        id, before = Statements.run(LATEST).first || [0, Seal::BEGINNING]
-        entry = [id + 1, *entry]
-        written = JSON.generate(changes)
-        Statements.run(ENTRY, *entry, Seal.of_texts(before, JSON.generate(entry), written))
-        Statements.run(CHANGES, id + 1, written) if changes.any?
-        id + 1
+      def add(entry, fields)
+        @latest ||= Statements.run(LATEST).first || [0, Seal::BEGINNING]
+        entry = [@latest.first + 1, *entry]
+        @latest = [entry.first, Seal.of(@latest.last, entry)]
+        @held << [*entry, @latest.last]
+        @fields << [entry.first, fields]
+        finish unless @holding && @held.length < MOST
+        @latest.first
+      end
+
+      # Writes what is held back.
+      def finish
+        return if @held.empty?
+
+        Statements.run(ENTRIES, JSON.generate(@held))
+        Statements.run(CHANGED, JSON.generate(@fields))
+        @held = []
+        @fields = []
       end
     end
   end

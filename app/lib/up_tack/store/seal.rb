@@ -8,20 +8,17 @@ module UpTack
     module Seal
       # What stands before the first entry.
       BEGINNING = "0" * 64
-      # The columns that are sealed, of an entry and of each of its changes.
-      ENTRY = %w[id made_at person_id person_name way action table_id record_id record_title revision_id passed followed batch_id].freeze
-      CHANGE = %w[field_id field_label type before after rule_id].freeze
+      # The columns that are sealed. The last is JSON already and taken as it is.
+      COLUMNS = %w[id made_at person_id person_name way action table_id record_id record_title revision_id passed followed batch_id differences].freeze
 
       module_function
 
       # @param before [String] seal of the entry before
-      # @param entry [Array] values of ENTRY, in that order
-      # @param changes [Array<Array>] values of CHANGE of each, in their order
+      # @param entry [Array] values of COLUMNS, in that order
       # @return [String] 64 hexadecimal figures
-      def of(before, entry, changes) = of_texts(before, JSON.generate(entry), JSON.generate(changes))
-
-      # The same with both already written as JSON.
-      def of_texts(before, entry, changes) = OpenSSL::Digest::SHA256.hexdigest("#{before}\n#{entry}\n#{changes}")
+      def of(before, entry)
+        Digest::SHA256.hexdigest("#{before}\n#{JSON.generate(entry[0...-1])}\n#{entry.last}")
+      end
     end
   end
 end

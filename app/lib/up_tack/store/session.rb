@@ -30,7 +30,7 @@ module UpTack
         found
       end
 
-      def self.digest(token) = OpenSSL::Digest::SHA256.hexdigest(token)
+      def self.digest(token) = Digest::SHA256.hexdigest(token)
     end
   end
 end

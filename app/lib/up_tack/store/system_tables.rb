@@ -137,19 +137,30 @@ module UpTack
         end
       end
 
-      # Seals on the entries, those of before included, and what History looks up by.
+      # What an entry says stands in the entry itself, and each carries a seal. What
+      # History looks up by has its indexes.
       def sealed_log(connection)
-        connection.add_column("up_tack_entries", "seal", :text)
         connection.execute("DROP TRIGGER up_tack_entries_no_update")
-        LogCheck.each_entry do |entry, changes, _, before|
-          connection.execute("UPDATE up_tack_entries SET seal = #{connection.quote(Seal.of(before, entry, changes))} WHERE id = #{entry.first}")
-        end
+        connection.add_column("up_tack_entries", "differences", :text)
+        connection.add_column("up_tack_entries", "seal", :text)
+        connection.execute(<<~SQL)
+          UPDATE up_tack_entries SET differences = (
+            SELECT json_group_array(json_array(field_id, field_label, type, json(before), json(after), rule_id))
+            FROM (SELECT * FROM up_tack_changes WHERE entry_id = up_tack_entries.id ORDER BY id))
+        SQL
+        LogCheck.each_entry { |entry, _, before| connection.execute("UPDATE up_tack_entries SET seal = #{connection.quote(Seal.of(before, entry))} WHERE id = #{entry.first}") }
         connection.execute("CREATE TRIGGER up_tack_entries_no_update BEFORE UPDATE ON up_tack_entries BEGIN SELECT RAISE(ABORT, 'the change log can only be added to'); END")
+        index_log(connection)
+      end
+
+      def index_log(connection)
+        connection.execute("CREATE TABLE up_tack_changed (field_id TEXT NOT NULL, entry_id INTEGER NOT NULL, PRIMARY KEY (field_id, entry_id)) WITHOUT ROWID")
+        connection.execute("INSERT OR IGNORE INTO up_tack_changed SELECT field_id, entry_id FROM up_tack_changes")
+        connection.drop_table("up_tack_changes")
         connection.remove_index("up_tack_entries", "batch_id")
         connection.execute("CREATE INDEX up_tack_entries_in_batches ON up_tack_entries (batch_id) WHERE batch_id IS NOT NULL")
-        connection.execute("CREATE INDEX up_tack_entries_alone ON up_tack_entries (table_id, made_at) WHERE batch_id IS NULL")
+        connection.execute("CREATE INDEX up_tack_entries_alone ON up_tack_entries (table_id) WHERE batch_id IS NULL")
         connection.add_index("up_tack_entries", %w[table_id made_at])
-        connection.add_index("up_tack_changes", %w[field_id entry_id])
       end
 
       # Lets rows be added and nothing else, whichever program asks. The third

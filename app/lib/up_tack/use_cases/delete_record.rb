@@ -60,7 +60,7 @@ module UpTack
       def log(design, record, title)
         changes = design.kept_fields.filter_map do |field|
           value = record.values[field.key]
-          Core::Save::Change.new(field: field, before: value, after: nil) unless value.nil?
+          Core::Save::Change.new(field, value, nil) unless value.nil?
         end
         followed = Upkeep::AfterSave.new(@workspace, design).run(record.id, before: record.values, after: {})
         Store::ChangeLog.add(

@@ -10,14 +10,16 @@ module UpTack
       # @param table [String] key
       # @param way [String] how they come in, for the change log
       # @param batch [Store::Batch, nil] the greater change that they are part of
-      def initialize(workspace, table, way:, batch: nil)
+      # @param holding [Boolean] whether log and counts are written only by `finish`
+      def initialize(workspace, table, way:, batch: nil, holding: false)
         @workspace = workspace
         @plan = workspace.plan(table)
         @table = @plan.table
         @way = way
         @batch = batch
         @rows = Store::Rows.new(@table, @plan.kept_fields)
-        @counters = Store::Counters.new
+        @counters = Store::Counters.new(holding: holding)
+        @log = Store::LogWriter.new(holding: holding)
         @upkeep = Upkeep::AfterSave.new(workspace, @table)
       end
 
@@ -37,6 +39,12 @@ module UpTack
         Answer.new(state: :saved, outcome: outcome, record: written(stored, id, outcome))
       end
 
+      # Writes what is still held back.
+      def finish
+        @counters.finish
+        @log.finish
+      end
+
       private
 
       def refused(stored, outcome)
@@ -49,7 +57,7 @@ module UpTack
         @counters.settle(id)
         followed = @upkeep.run(id, before: stored ? stored.values : {}, after: outcome.values)
         version = Store::ChangeLog.add(
-          table: @table, record_id: id, action: stored ? "update" : "create", changes: outcome.changes, followed: followed, records: @context.records,
+          table: @table, record_id: id, action: stored ? "update" : "create", changes: outcome.changes, followed: followed, records: @context.records, log: @log,
           workspace: @workspace, way: @way, title: Titles.of(@table, id, outcome.values), passed: outcome.passed, batch: @batch
         )
         Record.new(id: id, version: version, values: followed.empty? ? kept(outcome) : @rows.find(id))

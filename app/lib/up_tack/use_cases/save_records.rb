@@ -26,7 +26,7 @@ module UpTack
       # @raise [Upkeep::Stopped]
       def call(table:, drafts:)
         @workspace.write do
-          writer = RecordWriter.new(@workspace, table, way: @way, batch: @batch)
+          writer = RecordWriter.new(@workspace, table, way: @way, batch: @batch, holding: true)
           result = Result.new(saved: [], refused: [])
           @progress.begin(@workspace.table(table).label, "Records", drafts.length)
           drafts.each_with_index do |draft, index|
@@ -35,6 +35,7 @@ module UpTack
             result.refused << [index, answer.outcome.refusals] unless answer.state == :saved
             @progress.advance(1)
           end
+          writer.finish
           result
         end
       end

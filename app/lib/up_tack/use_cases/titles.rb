@@ -12,9 +12,14 @@ module UpTack
       # @param context [Core::Save::Context, nil] for a title that is worked out when it is read
       # @return [String] the table's title field, else the first text that is filled, or the record's number
       def of(table, id, values, context = nil)
-        fields = [table.title_field, *table.fields.select { |field| field.type == "text" }].compact
-        text = fields.lazy.map { |field| shown(table, field, id, values, context) }.find { |each| !each.empty? }
+        first = table.title_field
+        text = first ? shown(table, first, id, values, context) : ""
+        text = another(table, id, values, context) if text.empty?
         text ? text[0, LONGEST] : "#{table.record_name} #{id}"
+      end
+
+      def another(table, id, values, context)
+        table.fields.lazy.select { |field| field.type == "text" }.map { |field| shown(table, field, id, values, context) }.find { |each| !each.empty? }
       end
 
       def shown(table, field, id, values, context)

@@ -29,7 +29,7 @@ module UpTack
       private
 
       def run(batch)
-        entries = Store::Entry.where(batch_id: batch.id).includes(:field_changes).to_a
+        entries = Store::Entry.where(batch_id: batch.id).to_a
         result = Result.new(batch: Store::Batch.begin(@workspace, @table, "Taken back: #{batch.summary}", undoes: batch), undone: 0, left: 0)
         save = SaveRecord.new(@workspace, way: "put back", batch: result.batch)
         @progress.begin(@table.label, batch.summary, entries.length)

@@ -100,7 +100,7 @@ module UpTack
           end
 
           # @return [Counting] what the store needs to know to count
-          def counting(key) = Counting.new(field: field.id, series: key, start: rule.start, step: rule.step)
+          def counting(key) = Counting.new(field.id, key, rule.start, rule.step)
 
           private
 
@@ -108,12 +108,12 @@ module UpTack
             key = series_of(working.evaluation)
             return refuse_blank(working) if key.nil?
 
-            counters = working.counters
-            count, text = free(working, counting(key))
+            counting = counting(key)
+            count, text = free(working, counting)
             return working.refuse(rule, field, "#{field.label} would be longer than it can be.", fields: [field.key]) unless text
 
-            counters.take(counting(key), count, text)
-            working.number(rule, field, value_of(text), how: "#{series ? "#{key}: " : ""}count #{count}")
+            working.counters.take(counting, count, text)
+            working.number(rule, field, value_of(text), how: -> { "#{series ? "#{key}: " : ""}count #{count}" })
           end
 
           # The next count whose number nobody has had.
@@ -170,7 +170,7 @@ module UpTack
 
         # How the numbers of one series are counted.
         # field:: id of the field; series:: its key; start, step:: whole numbers
-        Counting = Struct.new(:field, :series, :start, :step, keyword_init: true)
+        Counting = Struct.new(:field, :series, :start, :step)
 
         private
 

@@ -81,9 +81,15 @@ module UpTack
             end
           end
 
-          # @return [Object] what the stamp would write at a moment
-          # @param moment [Time]; @param day [Date]; @param person [String]
-          def mark(moment, day, person) = {"moment" => moment, "date" => day, "text" => person}.fetch(field.type)
+          # @param clock [#day_of]
+          # @return [Object] what the stamp would write
+          def mark(moment, person, clock)
+            case field.type
+            when "text" then person
+            when "date" then clock.day_of(moment)
+            else Time.at(moment.to_i).utc
+            end
+          end
 
           private
 
@@ -112,8 +118,7 @@ module UpTack
 
           def press(working)
             clock = working.clock
-            now = clock.now
-            working.stamp(rule, field, mark(Time.at(now.to_i).utc, clock.today, working.person.name), origin)
+            working.stamp(rule, field, mark(clock.now, working.person.name, clock), origin)
           end
         end
 

@@ -9,9 +9,9 @@ module UpTack
       class Working
         attr_reader :values
 
-        TYPED = Origin.new(source: "typed").freeze
-        STORED = Origin.new(source: "stored").freeze
-        BLANK = Origin.new(source: "blank").freeze
+        TYPED = Origin.new("typed").freeze
+        STORED = Origin.new("stored").freeze
+        BLANK = Origin.new("blank").freeze
 
         # @param plan [Plan]
         # @param draft [Draft]
@@ -126,7 +126,7 @@ module UpTack
 
           before = @values[field.key]
           @values[field.key] = settled
-          @origins[field.key] = Origin.new(source: "rule", rule: rule.id, words: origin)
+          @origins[field.key] = Origin.new("rule", rule.id, origin)
           @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, settled), how: how)
         end
 
@@ -138,7 +138,7 @@ module UpTack
           settled = nil if settled.is_a?(Values::Unreadable)
           before = @values[field.key]
           @values[field.key] = settled
-          @origins[field.key] = Origin.new(source: "rule", rule: rule.id, words: origin)
+          @origins[field.key] = Origin.new("rule", rule.id, origin)
           refuse_claim(rule, field, settled) if @claimed.key?(field.key)
           return skip(rule, field, why_blank_after(rule, notes)) if settled.nil? && before.nil?
 
@@ -149,7 +149,7 @@ module UpTack
         def number(rule, field, value, how:)
           before = @values[field.key]
           @values[field.key] = value
-          @origins[field.key] = Origin.new(source: "rule", rule: rule.id, words: @draft.live ? "not given yet: the number it would get" : "numbered", pending: @draft.live)
+          @origins[field.key] = Origin.new("rule", rule.id, @draft.live ? "not given yet: the number it would get" : "numbered", @draft.live)
           @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: how)
         end
 
@@ -157,7 +157,7 @@ module UpTack
         def stamp(rule, field, value, words)
           before = @values[field.key]
           @values[field.key] = value
-          @origins[field.key] = Origin.new(source: "rule", rule: rule.id, words: words)
+          @origins[field.key] = Origin.new("rule", rule.id, words)
           @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: words)
         end
 
@@ -167,7 +167,7 @@ module UpTack
 
           @ticks |= [field]
           @values[field.key] = false
-          @origins[field.key] = Origin.new(source: "rule", rule: rule.id, words: "unticked again")
+          @origins[field.key] = Origin.new("rule", rule.id, "unticked again")
           @trace.add("set", field, rule: rule, before: seen(field, true), after: seen(field, false), how: "the tick goes back by itself")
         end
 
@@ -181,7 +181,7 @@ module UpTack
           typed = !value.nil? && @origins[field.key]&.source == "typed" && !rule.is_a?(Rules::Copy)
           @overtaken |= [field.key] if typed?(field.key) && !typed
           @values[field.key] = value
-          @origins[field.key] = Origin.new(source: typed ? "typed" : "rule", rule: rule.id, words: words)
+          @origins[field.key] = Origin.new(typed ? "typed" : "rule", rule.id, words)
           @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: words)
         end
 
@@ -318,19 +318,18 @@ module UpTack
         end
 
         def changes
-          @plan.kept_fields.flat_map do |field|
+          @plan.kept_fields.each_with_object([]) do |field, found|
             before = @old[field.key]
             after = @values[field.key]
-            rule = @origins[field.key]&.rule
-            next ticked(field, before, after, rule) if @ticks.include?(field)
+            next found.concat(ticked(field, before, after, @origins[field.key]&.rule)) if @ticks.any? && @ticks.include?(field)
 
-            (before == after) ? [] : [Change.new(field: field, before: before, after: after, rule: rule)]
+            found << Change.new(field, before, after, @origins[field.key]&.rule) unless before == after
           end
         end
 
         # A tick is written down though it is gone again.
         def ticked(field, before, after, rule)
-          [Change.new(field: field, before: before, after: true, rule: nil), Change.new(field: field, before: true, after: after, rule: rule)]
+          [Change.new(field, before, true, nil), Change.new(field, true, after, rule)]
         end
       end
     end

@@ -20,7 +20,7 @@ module UpTack
         def read(raw, field, _reading)
           text = Plain.text(raw, field)
           return text unless text.is_a?(String)
-          return if text.strip.empty?
+          return if text.match?(/\A\s*\z/)
 
           if text.match?(/[\r\n]/)
             return Unreadable.new(code: "line_break", message: "#{field.label} holds one line; a long text field can hold several.")
