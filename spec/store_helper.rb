@@ -41,6 +41,7 @@ module StoreHelp
   def design = UpTack::UseCases::ChangeDesign.new(workspace)
   def columns(table) = UpTack::Store::Database.connection.columns(table).to_h { |column| [column.name, column.sql_type.downcase] }
   def save_piece(typed, id: nil, version: nil, by: "Odile Marsh", at: nil) = UpTack::UseCases::SaveRecord.new(workspace(by, at: at)).call(table: "pieces", typed: typed, id: id, version: version)
+  def entries(**question) = UpTack::UseCases::History::Entries.new(UpTack::UseCases::History::Question.new(**question)).page
   def good_piece = {"piece" => "Mug", "maker" => 2, "clay_weight" => "640", "wet_weight" => "695"}
 end
 

@@ -3,7 +3,7 @@
 require "store_helper"
 
 RSpec.describe "Saving records" do
-  def log(id) = UpTack::Store::ChangeLog.entries(table: workspace.table("pieces"), record_id: id)
+  def log(id) = entries(table: workspace.table("pieces"), record: id)
 
   it "writes the record, its defaults and one entry of the log together" do
     answer = save_piece(good_piece, by: "Bram Tolley", at: "2026-11-23T09:15")

@@ -6,9 +6,9 @@ RSpec.describe "The store" do
   it "lets nobody change or remove a line of the change log or a revision, whatever the statement" do
     connection = UpTack::Store::Database.connection
     [
-      "UPDATE up_tack_entries SET person_name = 'x'", "DELETE FROM up_tack_entries WHERE id = 1", "UPDATE up_tack_changes SET after = 'x' WHERE id = 1",
-      "DELETE FROM up_tack_changes", "DELETE FROM up_tack_revisions", "UPDATE up_tack_revisions SET design = '{}'",
-      "INSERT OR REPLACE INTO up_tack_entries SELECT * FROM up_tack_entries WHERE id = 1", "REPLACE INTO up_tack_changes SELECT * FROM up_tack_changes LIMIT 1"
+      "UPDATE up_tack_entries SET person_name = 'x'", "DELETE FROM up_tack_entries WHERE id = 1", "UPDATE up_tack_changed SET field_id = 'x'",
+      "DELETE FROM up_tack_changed", "DELETE FROM up_tack_numbers", "UPDATE up_tack_entries SET seal = ''", "DELETE FROM up_tack_revisions", "UPDATE up_tack_revisions SET design = '{}'",
+      "INSERT OR REPLACE INTO up_tack_entries SELECT * FROM up_tack_entries WHERE id = 1"
     ].each { |statement| expect { connection.execute(statement) }.to raise_error(ActiveRecord::StatementInvalid, /can only be added to/), statement }
   end
 

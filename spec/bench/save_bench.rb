@@ -57,6 +57,7 @@ module ByHand
 
   class Version < Base
     include PaperTrail::VersionConcern
+
     self.table_name = "versions"
   end
 

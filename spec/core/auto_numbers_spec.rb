@@ -100,7 +100,7 @@ RSpec.describe "Auto-numbers" do
   end
 
   {
-    {formula: 'tag & counter(3)'} => "The value of Tag would wait for itself",
+    {formula: "tag & counter(3)"} => "The value of Tag would wait for itself",
     {formula: '"PC-"'} => "Without `counter(…)` every record would get the same number",
     {formula: "counter(0)"} => "A counter has 1 to 15 digits",
     {formula: "counter(2.5)"} => "A counter has 1 to 15 digits",
@@ -111,7 +111,7 @@ RSpec.describe "Auto-numbers" do
     {series: "year(received)"} => "Numbers of two series would be the same: let Received stand in the number too",
     {series: '"all"'} => "Name what the count begins anew for",
     {series: "year(recieved)"} => "There is no field `recieved`",
-    {formula: 'changed(maker) & counter(3)'} => "known only while a record is saved"
+    {formula: "changed(maker) & counter(3)"} => "known only while a record is saved"
   }.each do |parts, message|
     it "refuses #{parts}" do
       expect(problem(**parts)).to include(message)
@@ -122,7 +122,7 @@ RSpec.describe "Auto-numbers" do
     expect(problem_of("counter(5)").message).to eq("`counter(…)` counts only in an auto-number.")
     expect { table(field("tag"), rules: [rule("number", "tag", formula: "counter(3)"), rule("default", "tag", value: "A")]) }
       .to raise_error(Core::Design::Invalid, /written by another rule already/)
-    circle = [rule("number", "tag", formula: 'label & counter(3)'), rule("calculation", "label", formula: "tag")]
+    circle = [rule("number", "tag", formula: "label & counter(3)"), rule("calculation", "label", formula: "tag")]
     expect { table(field("label"), field("tag"), rules: circle) }.to raise_error(Core::Design::Invalid, /circle/)
   end
 end

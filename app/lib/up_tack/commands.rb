@@ -4,7 +4,7 @@ module UpTack
   # The command line, one file a command.
   module Commands
     # @return [Hash{String=>Class}] the commands by name
-    def self.all = {"eval" => Eval, "mask" => Mask}
+    def self.all = {"eval" => Eval, "mask" => Mask, "verify-log" => VerifyLog}
 
     # @param arguments [Array<String>] the command's name first
     # @return [Integer] the exit status

@@ -44,20 +44,6 @@ module UpTack
         Entry.where(table_id: table.id, record_id: record_ids).where("EXISTS (SELECT 1 FROM up_tack_changed WHERE field_id = ? AND entry_id = up_tack_entries.id)", field.id).distinct.pluck(:record_id)
       end
 
-      # Where no single record and no batch is asked for, a change of many records
-      # stands as one: by its latest entry.
-      # @param before [Integer, nil] only entries older than this one
-      # @return [Array<Entry>] newest first
-      def entries(table: nil, record_id: nil, batch: nil, before: nil, limit: 50)
-        scope = Entry.includes(:batch).order(id: :desc).limit(limit)
-        scope = batch ? scope.where(batch_id: batch) : scope
-        scope = scope.where("batch_id IS NULL OR id IN (SELECT MAX(id) FROM up_tack_entries GROUP BY batch_id)") unless batch || record_id
-        scope = scope.where(table_id: table.id) if table
-        scope = scope.where(record_id: record_id) if record_id
-        scope = scope.where("id < ?", before) if before
-        scope.to_a
-      end
-
       # @return [Array] the members of a FieldChange
       def row(change, records)
         field = change.field

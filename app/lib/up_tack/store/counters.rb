@@ -46,14 +46,15 @@ module UpTack
       def keep(counting, count, text) = take(counting, count, text)
 
       # What was taken belongs to the record that was saved.
-      def settle(record_id)
+      # @param finish [Boolean] whether it is written now
+      def settle(record_id, finish: !@holding)
         @taken.each do |counting, count, text|
           @settled << [counting, count, text, record_id]
           @given[[counting.field, text]] = [record_id, count]
           @next[[counting.field, counting.series]] = [self.next(counting), Counters.after(count, counting)].max if count
         end
         @taken = []
-        finish unless @holding
+        self.finish if finish
       end
 
       # Forgets what was taken, since the record is not saved.

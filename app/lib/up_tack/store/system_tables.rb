@@ -156,6 +156,9 @@ module UpTack
       def index_log(connection)
         connection.execute("CREATE TABLE up_tack_changed (field_id TEXT NOT NULL, entry_id INTEGER NOT NULL, PRIMARY KEY (field_id, entry_id)) WITHOUT ROWID")
         connection.execute("INSERT OR IGNORE INTO up_tack_changed SELECT field_id, entry_id FROM up_tack_changes")
+        %w[UPDATE DELETE].each do |verb|
+          connection.execute("CREATE TRIGGER up_tack_changed_no_#{verb.downcase} BEFORE #{verb} ON up_tack_changed BEGIN SELECT RAISE(ABORT, 'the change log can only be added to'); END")
+        end
         connection.drop_table("up_tack_changes")
         connection.remove_index("up_tack_entries", "batch_id")
         connection.execute("CREATE INDEX up_tack_entries_in_batches ON up_tack_entries (batch_id) WHERE batch_id IS NOT NULL")

@@ -21,6 +21,7 @@ module UpTack
         Fields.check(plan.table, typed)
         find = FindRecord.new(@workspace)
         stored = id && find.call(table: table, id: id)
+        NotAllowed.unless_may(@workspace.person, plan.table, :edit)
         typed = copied(plan.table, find.call(table: table, id: copy_of)).merge(typed) if copy_of
         outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id, reasons: reasons, live: true), @workspace.context, trace: trace)
         Answer.new(state: outcome.saved? ? :saved : :refused, record: stored, outcome: outcome)
@@ -29,7 +30,7 @@ module UpTack
       private
 
       def copied(design, original)
-        design.fields.reject { |field| design.worked_out?(field.key) || original.values[field.key].nil? }.to_h do |field|
+        design.fields.reject { |field| design.given?(field.key) || original.values[field.key].nil? }.to_h do |field|
           [field.key, field.values.dump(original.values[field.key])]
         end
       end

@@ -78,6 +78,8 @@ module UpTack
           action: action, summary: summary, target_id: target, design: JSON.generate(project.to_plain)
         )
         @workspace.renew
+        Upkeep::AdoptNumbers.new(@workspace, progress: @progress).run(from, project)
+        Upkeep::FromLog.run(@workspace, from, project, progress: @progress)
         Upkeep::Recalculation.new(@workspace, progress: @progress).run(Upkeep::AfterDesign.new(from, project).dirty)
         project
       end

@@ -28,6 +28,7 @@ module UpTack
 
       def attempt(table, id, version)
         design = @workspace.table(table)
+        NotAllowed.unless_may(@workspace.person, design, :delete)
         stored = FindRecord.new(@workspace).call(table: table, id: id)
         theirs = version ? Store::ChangeLog.since(design, id, version) : []
         return Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?

@@ -53,14 +53,21 @@ module UpTack
       end
 
       def written(stored, id, outcome)
+        restored = id
         stored ? @rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) : id = @rows.insert(outcome.values, id: id)
         @counters.settle(id)
         followed = @upkeep.run(id, before: stored ? stored.values : {}, after: outcome.values)
         version = Store::ChangeLog.add(
-          table: @table, record_id: id, action: stored ? "update" : "create", changes: outcome.changes, followed: followed, records: @context.records, log: @log,
+          table: @table, record_id: id, action: action(stored, restored), changes: outcome.changes, followed: followed, records: @context.records, log: @log,
           workspace: @workspace, way: @way, title: Titles.of(@table, id, outcome.values), passed: outcome.passed, batch: @batch
         )
         Record.new(id: id, version: version, values: followed.empty? ? kept(outcome) : @rows.find(id))
+      end
+
+      def action(stored, restored)
+        return "update" if stored
+
+        restored ? "restore" : "create"
       end
 
       def kept(outcome) = @plan.kept_fields.to_h { |field| [field.key, outcome.values[field.key]] }

@@ -26,7 +26,8 @@ module UpTack
       def call(table:, typed:, id: nil, version: nil, **more)
         look_up_names(table, typed)
         @workspace.write do
-          stored = id && !more[:restores] ? FindRecord.new(@workspace).call(table: table, id: id) : nil
+          NotAllowed.unless_may(@workspace.person, @workspace.table(table), :edit)
+          stored = (id && !more[:restores]) ? FindRecord.new(@workspace).call(table: table, id: id) : nil
           theirs = (stored && version) ? Store::ChangeLog.since(@workspace.table(table), id, version) : []
           next Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
 

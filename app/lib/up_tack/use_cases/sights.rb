@@ -7,7 +7,8 @@ module UpTack
     module Sights
       KINDS = {
         "default" => "DefaultSight", "calculation" => "CalculationSight", "mask" => "MaskSight", "tidy" => "TidySight",
-        "narrow" => "NarrowSight", "copy" => "CopySight", "unique" => "UniqueSight", "exists" => "ExistsSight", "lock" => "LockSight"
+        "narrow" => "NarrowSight", "copy" => "CopySight", "unique" => "UniqueSight", "exists" => "ExistsSight", "lock" => "LockSight",
+        "number" => "NumberSight", "stamp" => "LogSight", "tally" => "LogSight", "line" => "LineSight"
       }.freeze
 
       # @return [Sight] for the kind of the rule

@@ -42,7 +42,8 @@ module UpTack
 
       def put_back(entry, save, result)
         stored = Store::Rows.new(@table).find(entry.record_id)
-        changes = entry.field_changes.filter_map { |change| (field = typed_field(change)) && [field, *change.values] }
+        # Of a tick only its beginning counts: it has gone back by itself.
+        changes = entry.field_changes.uniq(&:field_id).filter_map { |change| (field = typed_field(change)) && [field, *change.values] }
         fit, moved = changes.partition { |field, _, after| stored && stored[field.key] == after }
         result.left += moved.length
         return if fit.empty?
@@ -54,7 +55,7 @@ module UpTack
 
       # What is worked out follows by itself.
       def typed_field(change)
-        @table.fields.find { |field| field.id == change.field_id && field.type == change.type && !@table.worked_out?(field.key) }
+        @table.fields.find { |field| field.id == change.field_id && field.type == change.type && !@table.given?(field.key) }
       end
     end
   end

@@ -40,7 +40,7 @@ module UpTack
         def reads(table) = (formula_reads(table) + event_reads(table)).uniq
         def writes = [field]
         def fields(_table) = [field, *(tick if event == "ticked")]
-        def names(table) = [field, *key_parts, *formula_names(table), *(event == "reached" ? formula_names(table, part: "when") : [])].uniq
+        def names(table) = [field, *key_parts, *formula_names(table), *((event == "reached") ? formula_names(table, part: "when") : [])].uniq
         def words(table) = "a line when #{event_words(table)}"
         def sentence(table) = "When #{event_words(table)}, #{table.field(field).label} gets the line #{Expression::Words.new(table.scope).of(tree)}#{"; the tick goes back by itself" if event == "ticked"}."
 
@@ -95,7 +95,7 @@ module UpTack
 
         private
 
-        def event_reads(table) = {"ticked" => [tick].compact, "reached" => [], "changed" => watch}.fetch(event, []) + (event == "reached" ? formula_reads(table, part: "when") : [])
+        def event_reads(table) = {"ticked" => [tick].compact, "reached" => [], "changed" => watch}.fetch(event, []) + ((event == "reached") ? formula_reads(table, part: "when") : [])
 
         def event_words(table)
           case event

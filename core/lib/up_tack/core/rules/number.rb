@@ -113,7 +113,7 @@ module UpTack
             return working.refuse(rule, field, "#{field.label} would be longer than it can be.", fields: [field.key]) unless text
 
             working.counters.take(counting, count, text)
-            working.number(rule, field, value_of(text), how: -> { "#{series ? "#{key}: " : ""}count #{count}" })
+            working.number(rule, field, value_of(text), how: -> { "#{"#{key}: " if series}count #{count}" })
           end
 
           # The next count whose number nobody has had.

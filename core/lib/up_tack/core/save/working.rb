@@ -172,7 +172,7 @@ module UpTack
         end
 
         # @return [String] " to …" with the name of the record, for a message
-        def known_as(id) = id.is_a?(Integer) && (title = records.title(@table.key, id)) ? " to #{Values::Plain.quoted(title)}" : ", to a record that is gone"
+        def known_as(id) = (id.is_a?(Integer) && (title = records.title(@table.key, id))) ? " to #{Values::Plain.quoted(title)}" : ", to a record that is gone"
 
         # A rule gives a value another form, or takes it away. What was typed stays
         # known as typed, unless it is gone.

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    # Looking back: entries of the change log by what they are about, and putting
+    # back what they tell of.
+    module History
+      # What is asked for; nil for what does not matter.
+      # table:: Design::Table; record:: its number; person:: a number
+      # field, rule:: ids; way:: as the log has it; batch:: a number
+      # from, to:: moments in UTC, the second not included
+      Question = Struct.new(:table, :record, :person, :field, :rule, :way, :batch, :from, :to, keyword_init: true)
+    end
+  end
+end

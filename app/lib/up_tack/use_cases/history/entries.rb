@@ -1,0 +1,96 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module History
+      # Finds the entries that a question is about.
+      class Entries
+        # Entries gone through at a time for an export.
+        BATCH = 500
+
+        # @param question [Question]
+        # @param hidden [Array<String>] ids of tables that are not to be told of
+        def initialize(question, hidden: [])
+          @question = question
+          @hidden = hidden
+        end
+
+        # A page, the newest first. Unless a record or a batch is asked for, a
+        # change of many records stands as one: by its latest entry.
+        # @param before [Integer, nil] only entries older than this one
+        # @return [Array<Store::Entry>]
+        def page(before: nil, limit: 50)
+          scope = older(before)
+          return scope.limit(limit).to_a if @question.record || @question.batch
+
+          # Looked for apart, so that a change of half a million records is not gone through.
+          alone = scope.where(batch_id: nil).limit(limit).to_a
+          (alone + of_batches(scope, before, limit)).sort_by { |entry| -entry.id }.first(limit)
+        end
+
+        # @yield [Array<Store::Entry>] all of them, those in batches one by one, newest first
+        def each_batch
+          last = nil
+          loop do
+            found = older(last).limit(BATCH).to_a
+            yield found if found.any?
+            break if found.length < BATCH
+
+            last = found.last.id
+          end
+        end
+
+        # @return [Array<Array(Time, Time, Integer)>] how many entries lie in each period
+        # @param edges [Array<Time>] where one ends and the next begins, in UTC
+        def counts(edges)
+          edges.each_cons(2).map { |from, to| [from, to, matching.where(made_at: from...to).count] }
+        end
+
+        # @return [Array(Time, Time), nil] moments of the first and the last
+        def span
+          first, last = matching.order(:made_at).limit(1).pick(:made_at), matching.order(made_at: :desc).limit(1).pick(:made_at)
+          first && [first, last]
+        end
+
+        private
+
+        def older(before)
+          scope = matching.includes(:batch).order(id: :desc)
+          before ? scope.where("up_tack_entries.id < ?", before) : scope
+        end
+
+        def of_batches(scope, before, limit)
+          batches = Store::Batch.order(id: :desc)
+          batches = batches.where(table_id: @question.table.id) if @question.table
+          latest = []
+          batches.in_batches(of: limit, order: :desc) do |some|
+            some.pluck(:id).sort.reverse_each do |id|
+              newest = matching.where(batch_id: id).maximum(:id)
+              latest << newest if newest && (before.nil? || newest < before)
+            end
+            break if latest.length >= limit
+          end
+          scope.where(id: latest.first(limit)).to_a
+        end
+
+        def matching
+          scope = Store::Entry.all
+          scope = scope.where(table_id: @question.table.id) if @question.table
+          scope = scope.where.not(table_id: @hidden) if @hidden.any?
+          scope = scope.where(record_id: @question.record) if @question.record
+          scope = scope.where(person_id: @question.person) if @question.person
+          scope = scope.where(way: @question.way) if @question.way
+          scope = scope.where(batch_id: @question.batch) if @question.batch
+          scope = scope.where(made_at: @question.from..) if @question.from
+          scope = scope.where("made_at < ?", @question.to) if @question.to
+          scope = by_rule(scope) if @question.rule
+          @question.field ? scope.where("up_tack_entries.id IN (SELECT entry_id FROM up_tack_changed WHERE field_id = ?)", @question.field) : scope
+        end
+
+        def by_rule(scope)
+          scope.where("EXISTS (SELECT 1 FROM json_each(differences) WHERE json_each.value ->> 5 = ?)", @question.rule)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module History
+      # Puts back what an entry of the log tells of, through the rules and as a new
+      # entry: one value, the whole record as it was before, or a deleted record.
+      class PutBack
+        def initialize(workspace)
+          @workspace = workspace
+        end
+
+        # @param entry [Integer]
+        # @param field [String, nil] id of the field; nil for the whole record
+        # @return [Array(Core::Design::Table, Answer)]
+        # @raise [Store::NotFound, Core::Design::Invalid, NotAllowed]
+        def call(entry:, field: nil)
+          @workspace.write do
+            entry = Store::Entry.find_by(id: entry) or raise Store::NotFound, "There is no such entry."
+            @table = @workspace.project.tables.find { |table| table.id == entry.table_id } or Core::Design::Invalid.because("Its table is no longer there; bring it back first.")
+            [@table, (entry.action == "delete") ? restore(entry) : put_back(entry, field)]
+          end
+        end
+
+        private
+
+        def restore(entry)
+          Core::Design::Invalid.because("This record is there already.") if Store::Rows.new(@table).find(entry.record_id)
+
+          typed = entry.field_changes.filter_map { |change| (design = field_of(change)) && !@table.worked_out?(design.key) && [design.key, dumped(design, change.values.first)] }.to_h
+          blank = @table.fields.reject { |design| @table.worked_out?(design.key) }.to_h { |design| [design.key, nil] }
+          SaveRecord.new(@workspace, way: "put back").call(table: @table.key, id: entry.record_id, typed: blank.merge(typed), as_it_was: true, restores: true)
+        end
+
+        def put_back(entry, field)
+          stored = Store::Rows.new(@table).find(entry.record_id) or Core::Design::Invalid.because("This record was deleted; bring it back by the entry that deleted it.")
+          earlier = field ? value_before(entry, field) : values_before(entry)
+          typed = earlier.reject { |key, value| stored[key] == value }.to_h { |key, value| [key, dumped(@table.field(key), value)] }
+          Core::Design::Invalid.because(field ? "It has that value already." : "The record is as it was then already.") if typed.empty?
+
+          SaveRecord.new(@workspace, way: "put back").call(table: @table.key, id: entry.record_id, typed: typed, as_it_was: true)
+        end
+
+        def value_before(entry, id)
+          change = entry.field_changes.find { |each| each.field_id == id } or raise Store::NotFound, "That entry says nothing of such a field."
+          design = field_of(change) or Core::Design::Invalid.because("#{change.field_label} is no longer there, or of another type.")
+          Core::Design::Invalid.because("#{design.label} is given its values by a rule; put back what it is made from.") if @table.given?(design.key)
+
+          {design.key => change.values.first}
+        end
+
+        # All that this entry and those after it changed, as it was before.
+        def values_before(entry)
+          later = Store::Entry.where(table_id: @table.id, record_id: entry.record_id).where("id >= ?", entry.id).order(id: :desc)
+          Core::Design::Invalid.because("Before that, the record was not there.") if later.any? { |each| each.action == "create" }
+
+          later.each_with_object({}) do |each, values|
+            each.field_changes.reverse_each { |change| (design = field_of(change)) && !@table.given?(design.key) && values[design.key] = change.values.first }
+          end
+        end
+
+        def field_of(change) = @table.fields.find { |field| field.id == change.field_id && field.type == change.type }
+
+        def dumped(field, value) = value.nil? ? nil : field.values.dump(value)
+      end
+    end
+  end
+end

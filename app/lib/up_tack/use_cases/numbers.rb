@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    # Auto-numbers beyond the single save: records that lack theirs, where a count
+    # stands, and how many digits are left.
+    module Numbers
+      # @return [Core::Rules::Number]
+      # @raise [Store::NotFound]
+      def self.rule(table, id)
+        found = table.rule(id)
+        found.is_a?(Core::Rules::Number) ? found : raise(Store::NotFound, "There is no auto-number `#{id}` in #{table.label}.")
+      end
+    end
+  end
+end

@@ -1,0 +1,11 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    # People: signing in, their list, their passwords.
+    module People
+      # What anybody may be.
+      ROLES = Core::Design::Access::ROLES
+    end
+  end
+end

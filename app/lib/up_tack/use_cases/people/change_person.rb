@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module People
+      # Adds a person, or changes one: what they are called, their role, whether
+      # they are active, and, for a builder, their password.
+      class ChangePerson
+        LONGEST = 120
+        PARTS = %w[name sign_in email role active].freeze
+
+        # @param parts [Hash{String=>Object}] any of PARTS, and "password"
+        # @return [Store::Person]
+        # @raise [Core::Design::Invalid]
+        def add(parts)
+          Store::Database.write do
+            person = Store::Person.new(active: true, role: "clerk")
+            apply(person, {"sign_in" => parts["name"].to_s.split.first}.merge(parts.compact))
+          end
+        end
+
+        # @return [Store::Person]
+        # @raise [Core::Design::Invalid, Store::NotFound]
+        def change(id, parts)
+          Store::Database.write do
+            person = Store::Person.find_by(id: id) or raise Store::NotFound, "There is no such person."
+            apply(person, parts)
+          end
+        end
+
+        # Somebody's own password, who must know the old one if there is one.
+        # @raise [Core::Design::Invalid]
+        def own_password(person, old:, new:)
+          Store::Database.write do
+            person = Store::Person.find(person.id)
+            sure = !person.password? || person.authenticate(old.to_s.byteslice(0, Store::Person::LONGEST_BYTES + 1))
+            Core::Design::Invalid.because("The old password is another one.", part: "old") unless sure
+
+            apply(person, {"password" => new})
+          end
+        end
+
+        private
+
+        def apply(person, parts)
+          person.assign_attributes(settled(parts.slice(*PARTS)))
+          problem = problem(person) || (parts.key?("password") && Store::Person.password_problem(parts["password"]) && ["password", Store::Person.password_problem(parts["password"])])
+          Core::Design::Invalid.because(problem.last, part: problem.first) if problem
+
+          person.password = parts["password"] if parts.key?("password")
+          keep_a_builder(person)
+          person.save!
+          end_sessions(person, parts)
+          person
+        end
+
+        def settled(parts)
+          parts.to_h do |name, value|
+            next [name, value] unless value.is_a?(String)
+
+            text = value.scrub.unicode_normalize(:nfc).strip.gsub(/[[:cntrl:]]/, "")
+            [name, (name == "sign_in") ? Store::Person.folded(text) : text]
+          end
+        end
+
+        # @return [Array(String, String), nil] the part and what is wrong with it
+        def problem(person)
+          return ["name", "A person needs a name of up to #{LONGEST} characters."] unless text?(person.name)
+          return ["sign_in", "A sign-in name has 2 to 40 letters, figures, dots or dashes."] unless person.sign_in.to_s.match?(/\A[[:alnum:]._@-]{2,40}\z/)
+          return ["email", "An e-mail address has an @ in it."] unless person.email.to_s.empty? || (person.email.length <= LONGEST && person.email.match?(/\A[^@\s]+@[^@\s]+\z/))
+          return ["role", "There are the roles #{ROLES.join(", ")}."] unless ROLES.include?(person.role)
+          return ["active", "A person is active or not."] unless [true, false].include?(person.active)
+
+          ["sign_in", "Somebody else signs in as “#{person.sign_in}”."] if Store::Person.where(sign_in: person.sign_in).where.not(id: person.id).exists?
+        end
+
+        def text?(text) = text.is_a?(String) && text.length.between?(1, LONGEST)
+
+        # Without a builder nobody could make anybody one again.
+        def keep_a_builder(person)
+          return if person.new_record? || (person.active && person.builder?)
+          return if Store::Person.where(role: "builder", active: true).where.not(id: person.id).exists?
+
+          Core::Design::Invalid.because("#{person.name} is the only builder; make somebody else a builder first.", part: "role")
+        end
+
+        # Whoever is made inactive, or gets another password, must sign in again.
+        def end_sessions(person, parts)
+          Store::Session.where(person_id: person.id).delete_all if !person.active || parts.key?("password")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module People
+      # Finds the person to whom a sign-in name and a password belong.
+      class SignIn
+        # Why somebody can't be signed in. It does not tell a wrong name from a
+        # wrong password, nor says of a stranger's account that it is inactive.
+        class Refused < StandardError; end
+
+        # A digest of nothing, so that an unknown name takes as long as a known one.
+        STRANGER = BCrypt::Password.create(SecureRandom.hex, cost: BCrypt::Engine.cost)
+
+        # @return [Store::Person]
+        # @raise [Refused]
+        def call(name:, password:)
+          person = Store::Person.signing_in_as(name)
+          known = right?(person, password.to_s)
+          raise Refused, "That name and password do not belong together." unless known
+          raise Refused, "#{person.name} can no longer sign in here; a builder has made this account inactive." unless person.active
+
+          person
+        end
+
+        # One click in the demo, for people who have no password.
+        # @return [Store::Person]
+        # @raise [Refused]
+        def in_demo(id)
+          person = Store::Person.find_by(id: id)
+          open = Store::Settings.demo? && person&.active && !person.password?
+          raise Refused, "This person signs in with a password." unless open
+
+          person
+        end
+
+        private
+
+        def right?(person, password)
+          digest = person&.password? ? BCrypt::Password.new(person.password_digest) : STRANGER
+          # Compared in any case: the time it takes must tell nothing.
+          same = password.bytesize <= Store::Person::LONGEST_BYTES && digest.is_password?(password)
+          same && person&.password? || false
+        end
+      end
+    end
+  end
+end

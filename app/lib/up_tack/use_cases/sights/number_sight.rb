@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Sights
+      # Which records have a number, and how each would be written by the rule.
+      class NumberSight < Sight
+        # @return [String] "same" for one that has its number, else "blank"
+        def verdict(id, values) = stored(id, values).nil? ? "blank" : "same"
+
+        # @return [Hash] verdict:, stored:, result: and how:
+        def of(id, values)
+          value = stored(id, values)
+          series, count = value.nil? ? [series(id, values), nil] : @rule.told(evaluation(id, values), Core::Values.show(value))
+          following = count || (series ? @context.counters.next(@rule.counting(series)) : nil)
+          {verdict: verdict(id, values), stored: shown(value), result: following && @rule.compose(evaluation(id, values), following), how: how(value, series, count)}
+        end
+
+        # @return [String] what a new record would be given
+        def opening
+          plan = Core::Save::Plan.new(@design, @workspace.project.conventions)
+          shown(Core::Save.call(plan, Core::Save::Draft.new(typed: {}, stored: nil), @workspace.context).values[@field.key])
+        end
+
+        private
+
+        def formulas = [@rule.formula, @rule.series].compact
+
+        def series(id, values) = @rule.series_of(evaluation(id, values))
+
+        def how(value, series, count)
+          return "its series is blank" if series.nil?
+          return "has none yet" if value.nil?
+
+          count ? "count #{count}#{" of #{series}" unless series == ""}" : "written in another way; it is kept as it is"
+        end
+      end
+    end
+  end
+end
