@@ -13,13 +13,119 @@ export interface paths {
         };
         /** Who acts, where and when. */
         get: operations["getSession"];
-        /** Go on as another person of the list. */
-        put: operations["actAs"];
+        put?: never;
+        /** Sign in with a name and a password. */
+        post: operations["signIn"];
+        /** End the session. */
+        delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sign in as one of the demo's people who have no password. */
+        post: operations["signInToDemo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change one's own password; all other sessions end. */
+        put: operations["changeOwnPassword"];
         post?: never;
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
+        trace?: never;
+    };
+    "/api/welcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What somebody sees who is not signed in. */
+        get: operations["welcome"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/set-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin an empty project with its first builder; only while there is nobody. */
+        post: operations["setUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everybody who can sign in, or could. */
+        get: operations["listPeople"];
+        put?: never;
+        /** Add a person. */
+        post: operations["addPerson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Change a person, make them inactive, or set their password. */
+        patch: operations["changePerson"];
         trace?: never;
     };
     "/api/tables": {
@@ -244,6 +350,50 @@ export interface paths {
         post?: never;
         /** Take a rule off the board. */
         delete: operations["unpinRule"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/rules/{rule}/counts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                rule: string;
+            };
+            cookie?: never;
+        };
+        /** Where the counts of an auto-number stand. */
+        get: operations["getCounts"];
+        /** Set the next count of a series; refused when it would repeat a number. */
+        put: operations["setCount"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/rules/{rule}/waiting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                rule: string;
+            };
+            cookie?: never;
+        };
+        /** Records that lack their number, and what the first of them would be given. */
+        get: operations["listWaiting"];
+        put?: never;
+        /** Give those records their numbers, as one change. */
+        post: operations["giveNumbers"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -810,6 +960,93 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/history/counts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How many saves there were in each day, week or month. */
+        get: operations["countHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/history/export.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same entries as a CSV file, a line for each changed field. */
+        get: operations["exportHistoryCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/history/export.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same entries as JSON. */
+        get: operations["exportHistoryJson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/history/entries/{entry}/put-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                entry: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put back a value, or the whole record as it was before an entry; or bring back the record that it deleted. */
+        post: operations["putBackEntry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/history/verify": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Go through the whole change log and name the first entry that does not hold. */
+        post: operations["verifyLog"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/design/revisions": {
         parameters: {
             query?: never;
@@ -821,6 +1058,45 @@ export interface paths {
         get: operations["listRevisions"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/design/revisions/{revision}/differences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                revision: number;
+            };
+            cookie?: never;
+        };
+        /** What a revision made different. */
+        get: operations["getDifferences"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/design/revisions/{revision}/rules/{rule}/put-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                revision: number;
+                rule: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put one rule back as it was before a revision. */
+        post: operations["putBackRule"];
         delete?: never;
         options?: never;
         head?: never;
@@ -897,10 +1173,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/openapi.yaml": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** This document. */
+        get: operations["getOpenapi"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        PersonEntry: {
+            id: number;
+            name: string;
+            role: string;
+            active: boolean;
+            sign_in: string;
+            email: string;
+            has_password: boolean;
+        };
+        PersonParts: {
+            name?: string;
+            /** @enum {string} */
+            role?: "builder" | "clerk" | "reader";
+            active?: boolean;
+            sign_in?: string;
+            email?: string;
+            password?: string;
+        };
+        /** @description Which fields the change log watches, by their ids; null for all. */
+        Watch: {
+            only?: string[];
+            all_but?: string[];
+        } | null;
+        /** @description What a role may do, where it is another thing than usual. */
+        Access: {
+            /** @enum {string} */
+            clerk?: "nothing" | "see" | "edit" | "delete";
+            /** @enum {string} */
+            reader?: "nothing" | "see";
+        };
         Scalar: string | number | boolean | null;
         Job: {
             id: string;
@@ -1073,8 +1396,8 @@ export interface components {
         Person: {
             id: number;
             name: string;
-            email: string | null;
             role: string;
+            active: boolean;
         };
         Session: {
             project: {
@@ -1082,6 +1405,10 @@ export interface components {
                 time_zone: string;
             };
             person: components["schemas"]["Person"];
+            has_password: boolean;
+            demo: boolean;
+            /** @description What the pages of this session send along as X-Write-Key when they write. */
+            write_key: string;
             people: components["schemas"]["Person"][];
             clock: {
                 /** @description Day and hour at the firm, 2026-11-23T09:30. */
@@ -1112,6 +1439,12 @@ export interface components {
             /** @description The same, or the first text where none was picked. */
             title_field: string | null;
             review: components["schemas"]["Review"] | null;
+            log: components["schemas"]["Watch"];
+            access: components["schemas"]["Access"];
+            may: {
+                edit: boolean;
+                delete: boolean;
+            };
             filters: components["schemas"]["Filter"][];
             key: string;
             label: string;
@@ -1150,6 +1483,11 @@ export interface components {
             calculated: "always" | "shown" | "once" | null;
             /** @description Whether its values are kept with the records, rather than worked out on reading. */
             kept: boolean;
+            /** @description Whether a rule alone gives it its values. */
+            given: boolean;
+            access: components["schemas"]["Access"];
+            /** @description Whether the person may change it. */
+            may_edit: boolean;
         };
         FieldParts: {
             label?: string;
@@ -1164,6 +1502,7 @@ export interface components {
             target?: string | null;
             on_delete?: string | null;
             reverse?: string | null;
+            access?: components["schemas"]["Access"];
             position?: number;
         };
         Stage: {
@@ -1195,6 +1534,8 @@ export interface components {
             /** @description Whether old records are only checked when one of its fields changes. */
             lets_old: boolean;
             warning: boolean;
+            /** @description What a builder should know in time, such as that numbers run out. */
+            notice: string | null;
             /** @description What a clerk is told when the builder wrote no message. */
             usual_message: string | null;
         };
@@ -1245,6 +1586,25 @@ export interface components {
             target?: string | null;
             target_field?: string | null;
             locked?: string[] | null;
+            /** @description A formula for each value of which an auto-number counts anew. */
+            series?: string | null;
+            start?: number | null;
+            step?: number | null;
+            /** @description Whether people may type another number. */
+            by_hand?: boolean | null;
+            /** @description Whether a number given is written anew when its letters change. */
+            follow?: boolean | null;
+            /** @description For stamps made, changed or reached; for log lines ticked, changed or reached. */
+            event?: string | null;
+            /** @description Keys of the fields that are watched. */
+            watch?: string[] | null;
+            /** @description first or last */
+            which?: string | null;
+            clears?: boolean | null;
+            /** @description Key of the yes/no field whose tick writes a line. */
+            tick?: string | null;
+            /** @description How the moment of a log line is written. */
+            pattern?: string | null;
             except_role?: string | null;
         };
         Mistake: {
@@ -1332,6 +1692,8 @@ export interface components {
                     rule: string | null;
                     /** @description Where the value came from. */
                     words: string | null;
+                    /** @description Whether it is given only when the record is saved, and may be another then. */
+                    pending: boolean;
                 };
             };
             messages: components["schemas"]["Message"][];
@@ -1362,13 +1724,16 @@ export interface components {
             person: string;
             way: string;
             /** @enum {string} */
-            action: "create" | "update" | "delete";
+            action: "create" | "update" | "delete" | "restore";
             table: string | null;
             table_label: string;
             record: number;
             title: string;
             /** @description Whether its table is still there. */
             exists: boolean;
+            /** @description Whether the clock stood later at the entry before. */
+            set_back: boolean;
+            person_id: number | null;
             /** @description The change of many records that it is a part of. */
             batch: {
                 id: number;
@@ -1389,7 +1754,10 @@ export interface components {
             }[];
             changes: {
                 field: string;
+                id: string;
                 key: string | null;
+                /** @description Whether the value before can be put back. */
+                back: boolean;
                 before: string;
                 after: string;
                 /** @description The rule that set it, in a sentence. */
@@ -1427,6 +1795,23 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["Session"];
+            };
+        };
+        /** @description The counts by series. */
+        Counts: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    counts: {
+                        series: string;
+                        next: number;
+                        highest: number | null;
+                        left: number;
+                    }[];
+                    warning: string | null;
+                };
             };
         };
         /** @description The table. */
@@ -1489,6 +1874,18 @@ export interface components {
         };
     };
     parameters: {
+        /** @description Only what one person did. */
+        person: number;
+        /** @description Only what changed a field of the table, by its key. */
+        fieldAsked: string;
+        /** @description Only what a rule did, by its id. */
+        ruleAsked: string;
+        /** @description Only what came in one way. */
+        way: string;
+        /** @description The first day at the firm. */
+        from: string;
+        /** @description The last day at the firm. */
+        to: string;
         /** @description Key of the table. */
         table: string;
         /** @description Key of the field. */
@@ -1512,7 +1909,46 @@ export interface operations {
             200: components["responses"]["Session"];
         };
     };
-    actAs: {
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Session"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Signed out. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    signInToDemo: {
         parameters: {
             query?: never;
             header?: never;
@@ -1528,6 +1964,149 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Session"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    changeOwnPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    old?: string;
+                    new: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Session"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    welcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Whether anything is there yet, and whom the demo offers. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description Whether nobody is there yet. */
+                        set_up: boolean;
+                        project: string | null;
+                        time_zones: string[];
+                        demo: components["schemas"]["Person"][];
+                    };
+                };
+            };
+        };
+    };
+    setUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    project: string;
+                    time_zone: string;
+                    name: string;
+                    sign_in?: string;
+                    email?: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Session"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listPeople: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The people. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonEntry"][];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    addPerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonParts"];
+            };
+        };
+        responses: {
+            /** @description The person. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonEntry"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    changePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonParts"];
+            };
+        };
+        responses: {
+            /** @description The person. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonEntry"];
+                };
+            };
             default: components["responses"]["Problem"];
         };
     };
@@ -1631,6 +2210,8 @@ export interface operations {
                     /** @description Key of the field by which people know a record. */
                     title?: string | null;
                     review?: components["schemas"]["Review"] | null;
+                    log?: components["schemas"]["Watch"];
+                    access?: components["schemas"]["Access"];
                 };
             };
         };
@@ -1919,6 +2500,126 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Table"];
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getCounts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Counts"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    setCount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    series?: string;
+                    next: number;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Counts"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listWaiting: {
+        parameters: {
+            query?: {
+                /** @description Key of the field that puts them in order. */
+                order?: string;
+                descending?: boolean;
+            };
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How many, and the first of them. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        waiting: number;
+                        first: {
+                            id: number;
+                            title: string;
+                            number: string | null;
+                            message: string | null;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    giveNumbers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    order?: string;
+                    descending?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description What was done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        given: number;
+                        left: number;
+                        batch: number | null;
+                        refused: {
+                            id: number;
+                            title: string;
+                            message: string | null;
+                        }[];
+                    };
+                };
+            };
             202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
@@ -2852,6 +3553,18 @@ export interface operations {
                 batch?: number;
                 /** @description Number of the last entry of the page before. */
                 before?: number;
+                /** @description Only what one person did. */
+                person?: components["parameters"]["person"];
+                /** @description Only what changed a field of the table, by its key. */
+                field?: components["parameters"]["fieldAsked"];
+                /** @description Only what a rule did, by its id. */
+                rule?: components["parameters"]["ruleAsked"];
+                /** @description Only what came in one way. */
+                way?: components["parameters"]["way"];
+                /** @description The first day at the firm. */
+                from?: components["parameters"]["from"];
+                /** @description The last day at the firm. */
+                to?: components["parameters"]["to"];
             };
             header?: never;
             path?: never;
@@ -2874,9 +3587,196 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    listRevisions: {
+    countHistory: {
+        parameters: {
+            query?: {
+                table?: string;
+                record?: number;
+                batch?: number;
+                /** @description Only what one person did. */
+                person?: components["parameters"]["person"];
+                /** @description Only what changed a field of the table, by its key. */
+                field?: components["parameters"]["fieldAsked"];
+                /** @description Only what a rule did, by its id. */
+                rule?: components["parameters"]["ruleAsked"];
+                /** @description Only what came in one way. */
+                way?: components["parameters"]["way"];
+                /** @description The first day at the firm. */
+                from?: components["parameters"]["from"];
+                /** @description The last day at the firm. */
+                to?: components["parameters"]["to"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The periods in their order. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @enum {string} */
+                        period: "day" | "week" | "month";
+                        counts: {
+                            /** Format: date */
+                            from: string;
+                            /** Format: date */
+                            to: string;
+                            count: number;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    exportHistoryCsv: {
+        parameters: {
+            query?: {
+                table?: string;
+                record?: number;
+                batch?: number;
+                /** @description Only what one person did. */
+                person?: components["parameters"]["person"];
+                /** @description Only what changed a field of the table, by its key. */
+                field?: components["parameters"]["fieldAsked"];
+                /** @description Only what a rule did, by its id. */
+                rule?: components["parameters"]["ruleAsked"];
+                /** @description Only what came in one way. */
+                way?: components["parameters"]["way"];
+                /** @description The first day at the firm. */
+                from?: components["parameters"]["from"];
+                /** @description The last day at the firm. */
+                to?: components["parameters"]["to"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    exportHistoryJson: {
+        parameters: {
+            query?: {
+                table?: string;
+                record?: number;
+                batch?: number;
+                /** @description Only what one person did. */
+                person?: components["parameters"]["person"];
+                /** @description Only what changed a field of the table, by its key. */
+                field?: components["parameters"]["fieldAsked"];
+                /** @description Only what a rule did, by its id. */
+                rule?: components["parameters"]["ruleAsked"];
+                /** @description Only what came in one way. */
+                way?: components["parameters"]["way"];
+                /** @description The first day at the firm. */
+                from?: components["parameters"]["from"];
+                /** @description The last day at the firm. */
+                to?: components["parameters"]["to"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>[];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    putBackEntry: {
         parameters: {
             query?: never;
+            header?: never;
+            path: {
+                entry: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description Id of the field; without it the whole record. */
+                    field?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Saved. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    verifyLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was found. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        sound: boolean;
+                        entries: number;
+                        broken: number | null;
+                        why: string | null;
+                        /** @description Entries before which the clock was set back, and by how much. */
+                        set_back: {
+                            entry: number;
+                            span: string;
+                        }[];
+                    };
+                };
+            };
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listRevisions: {
+        parameters: {
+            query?: {
+                before?: number;
+                /** @description Only what one person did. */
+                person?: components["parameters"]["person"];
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -2892,6 +3792,54 @@ export interface operations {
                     "application/json": components["schemas"]["Revision"][];
                 };
             };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getDifferences: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                revision: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Tables, fields, rules, filters and lists, in sentences before and after. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @enum {string} */
+                        what: "table" | "field" | "rule" | "filter" | "list";
+                        id: string;
+                        place: string;
+                        before: string | null;
+                        after: string | null;
+                    }[];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    putBackRule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                revision: number;
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Done"];
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
         };
     };
     undoDesign: {
@@ -2962,6 +3910,26 @@ export interface operations {
                         /** @description Null where it depends on the records. */
                         result: string | null;
                     }[];
+                };
+            };
+        };
+    };
+    getOpenapi: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The document. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/yaml": string;
                 };
             };
         };

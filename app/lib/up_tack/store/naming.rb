@@ -68,6 +68,8 @@ module UpTack
       end
 
       def details(values)
+        return [] unless @table.allows?(@context.person&.role, :see)
+
         @index.beside.filter_map { |field| field.show(values[field.key], @context.records) unless values[field.key].nil? }.first(DETAILS)
       end
     end

@@ -14,6 +14,7 @@ module UpTack
         demo = JSON.parse(File.read(File.join(FOLDER, "kiln_share.json")))
         Store::Database.write do
           StartProject.new.call(design: demo.fetch("design"), people: demo.fetch("people"))
+          Store::Settings["demo"] = "yes"
           @people = Store::Person.all.index_by(&:name)
           saves.sort_by { |save| save[:at] }.each { |save| run(**save) }
         end

@@ -22,6 +22,7 @@ module UpTack
       def call(table:, sort: nil, descending: false, filter: nil, after: nil, limit: 100)
         @design = @workspace.table(table)
         Fields.check(@design, {sort => nil}) if sort
+        check_open(@design.key, sort) if sort
         @rows = Store::Rows.new(@design)
         @limit = limit.clamp(1, MOST)
         field = sort && @design.field(sort)
@@ -36,8 +37,18 @@ module UpTack
       # Whether the database alone can't put the field into the order in which it is shown.
       def worked_out?(field) = field.link? || !@design.kept?(field.key)
 
+      # What somebody does not see must not show in which records are let through either.
+      def check_open(table, key)
+        design = @workspace.project.table(table)
+        role = @workspace.person.role
+        raise NotAllowed, "#{design.label} is not open to a #{role}." unless design.allows?(role, :see)
+
+        field = key && design.field(key)
+        raise NotAllowed, "#{field.label} is not open to a #{role}." unless field.nil? || field.allows?(role, :see)
+      end
+
       def compiled(filter)
-        Core::Expression.compile(filter, @design.scope, expecting: :yes_no)
+        Core::Expression.compile(filter, @design.scope, expecting: :yes_no).tap { |formula| formula.references.each { |each| check_open(each.table, each.key) } }
       rescue Core::Expression::Invalid => e
         raise Core::Design::Invalid, e.problems.map { |each| Core::Design::Problem.new(part: "filter", message: each.message, from: each.from, to: each.to) }
       end

@@ -5,11 +5,11 @@ module UpTack
     # The one Rack application: the API under /api, the interface elsewhere.
     class Application < Sinatra::Base
       UI = File.join(App::ROOT, "ui", "dist")
-      CONTENT_POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'"
 
-      set :public_folder, UI
-      set :static, true
-      set :static_cache_control, [:public, max_age: 3600]
+      Guard::Attempts.prepare
+      use Rack::Attack
+
+      set :static, false
       set :show_exceptions, false
       set :raise_errors, false
       set :dump_errors, false
@@ -21,13 +21,7 @@ module UpTack
       set :host_authorization, {permitted_hosts: %w[127.0.0.1 localhost ::1].include?(host) ? [".localhost", "localhost", "127.0.0.1", "::1", "example.org"] : []}
 
       helpers Requests, Responses, Background
-      register Problems, Routes::Session, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Filters, Routes::Formulas, Routes::Records, Routes::History, Routes::Design, Routes::Jobs, Routes::Masks, Routes::Tidy, Routes::Lists, Routes::Outbox, Routes::Help
-
-      before do
-        problem(403, "foreign_page", "Another site's page may not write here.") if written_from_elsewhere?
-        headers "Content-Security-Policy" => CONTENT_POLICY, "Referrer-Policy" => "same-origin"
-        cache_control :no_store if request.path_info.start_with?("/api/")
-      end
+      register Problems, Guard, Routes::Session, Routes::People, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Filters, Routes::Formulas, Routes::Records, Routes::Numbers, Routes::History, Routes::Design, Routes::Jobs, Routes::Masks, Routes::Tidy, Routes::Lists, Routes::Outbox, Routes::Help
 
       after { ActiveRecord::Base.connection_handler.clear_active_connections! }
 
@@ -35,8 +29,28 @@ module UpTack
       get "*" do
         raise Store::NotFound, "There is nothing at #{request.path_info}." if request.path_info.start_with?("/api/")
 
-        cache_control :no_cache
-        send_file File.join(UI, "index.html")
+        file = asset(request.path_info)
+        next page unless file
+
+        cache_control :public, max_age: 3600
+        send_file file
+      end
+
+      helpers do
+        # @return [String, nil] a file of the built interface other than its page
+        def asset(path)
+          file = File.expand_path(".#{path}", UI)
+          file if file.start_with?("#{UI}/") && File.file?(file) && !file.end_with?(".html")
+        end
+
+        # The interface, with a nonce for the styles that its editor makes.
+        def page
+          nonce = SecureRandom.base64(18)
+          headers "Content-Security-Policy" => Guard.policy(nonce)
+          cache_control :no_cache
+          content_type :html
+          File.read(File.join(UI, "index.html")).gsub("__nonce__", nonce)
+        end
       end
     end
   end

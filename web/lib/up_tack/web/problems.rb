@@ -9,6 +9,11 @@ module UpTack
         app.error(Core::Design::Invalid) do |error|
           problem(422, "invalid", error.problems.first.message, mistakes: error.problems.map { |each| Render::Mistake.of(each) })
         end
+        app.error(Guard::SignedOut) { |error| problem(401, "signed_out", error.message) }
+        app.error(Guard::Foreign) { |error| problem(403, "foreign_page", error.message) }
+        app.error(UseCases::NotAllowed) { |error| problem(403, "not_allowed", error.message) }
+        app.error(UseCases::People::SignIn::Refused) { |error| problem(403, "not_signed_in", error.message) }
+        app.error(Guard::Attempts::TooMany) { |error| problem(429, "too_many", error.message) }
         app.error(Upkeep::Stopped) { |error| problem(409, "stopped", error.message) }
         app.error(Requests::Malformed) { |error| problem(400, "malformed", error.message) }
         app.error(Requests::TooLarge) { problem(413, "too_large", "This is more than 8 MB; send it in parts.") }

@@ -8,21 +8,14 @@ module UpTack
       LARGEST_BODY = 8 * 1024 * 1024
       # Objects within one another in a body.
       DEEPEST_BODY = 12
-      PERSON_COOKIE = "up_tack_person"
 
       # A request that can't be understood at all.
       class Malformed < StandardError; end
       # A body beyond LARGEST_BODY.
       class TooLarge < StandardError; end
 
-      # @return [Workspace] with the person whom the browser chose
+      # @return [Workspace] of whoever is signed in
       def workspace = @workspace ||= Workspace.new(person: person)
-
-      # @return [Store::Person] the first one unless another was chosen
-      def person
-        chosen = Store::Person.find_by(id: request.cookies[PERSON_COOKIE].to_s[/\A\d{1,18}\z/])
-        chosen || Store::Person.order(:id).first || raise(Store::NotFound, "There are no people yet.")
-      end
 
       # The body as a hash. Numbers keep all their digits. Only JSON is taken, for
       # which a browser asks leave before it sends it from another site's page.
@@ -103,10 +96,10 @@ module UpTack
       # @return [Integer] the record in the path
       def record_id = whole_number(params[:id].to_s) || raise(Store::NotFound, "There is no such record.")
 
-      # @return [Boolean] whether another site's page in somebody's browser sent this
-      def written_from_elsewhere?
-        origin = request.env["HTTP_ORIGIN"].to_s
-        !request.get? && !origin.empty? && origin != "#{request.scheme}://#{request.host_with_port}"
+      # @return [Hash{String=>String}] members of the body that are texts, as far as they are given
+      # @raise [Malformed] for one that is something else
+      def texts_sent(*names)
+        sent.slice(*names).each { |name, value| raise Malformed, "`#{name}` must be a text." unless value.is_a?(String) && value.length <= 1_000 }
       end
 
       private

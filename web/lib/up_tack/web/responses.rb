@@ -11,6 +11,9 @@ module UpTack
         JSON.generate(data)
       end
 
+      # @return [Hash] the session of whoever is signed in
+      def session_json = Render::Session.of(Workspace.new(person: person), write_key)
+
       # Stops with problem details after RFC 9457.
       # @param code [String] for programs
       # @param title [String] a sentence for people

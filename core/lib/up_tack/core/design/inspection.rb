@@ -34,6 +34,7 @@ module UpTack
           found << problem("title", "People can know a record by a field of this table that is no link.") unless sound_title?(table)
           found.concat(of_review(table.review)) if table.review
           found.concat(of_log(table.log)) if table.log
+          found.concat(of_title(table)) if table.access.nil? || table.access.is_a?(Hash)
           found.concat([Access.problem(table.access, Access::TABLE)].compact.map { |message| problem("access", message) })
           found + doubles(table.fields, "field") + table.fields.flat_map { |field| of_name(field) + of_field(field) }
         end
@@ -47,6 +48,12 @@ module UpTack
         def of_log(log)
           sound = log.is_a?(Hash) && log.length == 1 && %w[only all_but].include?(log.keys.first) && log.values.first.is_a?(Array) && log.values.first.all?(String)
           sound ? [] : [problem("log", "The change log watches `only` some fields, or `all_but` some.")]
+        end
+
+        # Who may see a record sees by what people know it.
+        def of_title(table)
+          title = table.title_field
+          title&.access&.value?("nothing") ? [problem("access", "People know a record of #{table.label} by #{title.label}; who may see the table sees it.")] : []
         end
 
         def sound_title?(table) = table.title.nil? || (field = table.field(table.title)) && !field.link?

@@ -10,6 +10,7 @@ module UpTack
         # @param table [Core::Design::Table]
         def initialize(workspace, table)
           @table = table
+          @seen = table.fields.select { |field| field.allows?(workspace.person.role, :see) }
           @plan = workspace.plan(table.key)
           @records = workspace.context.records
         end
@@ -18,7 +19,7 @@ module UpTack
         def of(outcome)
           @choices = UseCases::OpenChoices.of(@plan, outcome)
           {
-            would_save: outcome.saved?, fields: @table.fields.to_h { |field| [field.key, field(field, outcome)] },
+            would_save: outcome.saved?, fields: @seen.to_h { |field| [field.key, field(field, outcome)] },
             messages: outcome.refusals.map(&:to_h), overtaken: outcome.overtaken, steps: outcome.steps.map(&:to_h)
           }
         end
@@ -28,14 +29,14 @@ module UpTack
         def field(field, outcome)
           if outcome.unreadable.key?(field.key)
             raw = outcome.unreadable[field.key]
-            return {value: nil, text: raw.is_a?(String) ? raw.scrub : "", edit: raw.is_a?(String) ? raw.scrub : "", source: "unreadable", rule: nil, words: nil, choices: @choices[field.key]}
+            return {value: nil, text: raw.is_a?(String) ? raw.scrub : "", edit: raw.is_a?(String) ? raw.scrub : "", source: "unreadable", rule: nil, words: nil, pending: false, choices: @choices[field.key]}
           end
 
           value = outcome.values[field.key]
           origin = outcome.origins[field.key]
           {
             value: field.values.dump(value), text: field.show(value, @records), edit: field.edit(value, @records),
-            source: origin.source, rule: origin.rule, words: origin.words, choices: @choices[field.key]
+            source: origin.source, rule: origin.rule, words: origin.words, pending: origin.pending == true, choices: @choices[field.key]
           }
         end
       end

@@ -12,7 +12,10 @@ module UpTack
         end
 
         # @param entries [Array<Store::Entry>]
-        def all(entries) = entries.map { |entry| one(entry) }
+        def all(entries)
+          @earlier = Store::Entry.where(id: entries.map { |entry| entry.id - 1 }).pluck(:id, :made_at).to_h
+          entries.map { |entry| one(entry) }
+        end
 
         private
 
@@ -21,9 +24,12 @@ module UpTack
           {
             id: entry.id, **Moment.of(entry.made_at, @workspace), person: entry.person_name, way: entry.way, action: entry.action,
             table: table&.key, table_label: table&.label || "a deleted table", record: entry.record_id, title: entry.record_title.to_s,
-            exists: !table.nil?, batch: batch(entry), passed: entry.passed ? JSON.parse(entry.passed).map { |each| each.slice("message", "reason") } : [], followed: entry.followed ? JSON.parse(entry.followed) : [], changes: entry.field_changes.sort_by(&:id).map { |change| self.change(change, table) }
+            exists: !table.nil?, set_back: set_back?(entry), person_id: entry.person_id, batch: batch(entry), passed: entry.passed ? JSON.parse(entry.passed).map { |each| each.slice("message", "reason") } : [], followed: entry.followed ? JSON.parse(entry.followed) : [], changes: entry.field_changes.filter_map { |change| self.change(change, table) }
           }
         end
+
+        # Whether the clock stood later at the entry before.
+        def set_back?(entry) = (before = @earlier[entry.id - 1]) ? entry.made_at < before - Store::LogCheck::TOLERANCE : false
 
         def batch(entry)
           found = entry.batch or return
@@ -33,10 +39,12 @@ module UpTack
 
         def change(change, table)
           field = table&.fields&.find { |each| each.id == change.field_id }
+          return if field && !field.allows?(@workspace.person.role, :see)
+
           rule = table&.rule(change.rule_id)
           before, after = change.texts((field if field&.type == change.type))
           {
-            field: field&.label || change.field_label, key: field&.key, before: before, after: after,
+            field: field&.label || change.field_label, id: change.field_id, key: field&.key, back: !field.nil? && field.type == change.type && !table.given?(field.key), before: before, after: after,
             rule: change.rule_id && (rule ? rule.sentence(table) : "by a rule that is no longer there")
           }
         end

@@ -9,13 +9,14 @@ module UpTack
         module_function
 
         # @param project [Core::Design::Project]
-        def of(project) = project.tables.map { |table| table(table, project) }
+        # @param role [String] nothing is named that this role does not see
+        def of(project, role) = project.tables.select { |table| table.allows?(role, :see) }.map { |table| table(table, project, role) }
 
-        def table(table, project)
+        def table(table, project, role)
           {
             key: table.key, label: table.label, title: table.title_field&.key,
-            fields: table.fields.map { |field| field(field, project) },
-            linked: linked(table)
+            fields: table.fields.select { |field| field.allows?(role, :see) }.map { |field| field(field, project) },
+            linked: linked(table, role)
           }
         end
 
@@ -29,8 +30,8 @@ module UpTack
         end
 
         # A table that links here in two ways is named with the link.
-        def linked(table)
-          links = table.neighbours.links_to(table.key)
+        def linked(table, role)
+          links = table.neighbours.links_to(table.key).select { |other, field| other.allows?(role, :see) && field.allows?(role, :see) }
           links.map do |other, field|
             several = links.count { |each, _| each.key == other.key } > 1
             {table: other.key, link: field.key, path: several ? "#{other.key}.#{field.key}" : other.key, label: (field.reverse.to_s == "") ? other.label : field.reverse}

@@ -11,6 +11,7 @@ module UpTack
         def initialize(workspace, table)
           @plan = workspace.plan(table.key)
           @table = table
+          @seen = table.fields.select { |field| field.allows?(workspace.person.role, :see) }
           @context = workspace.context
           @upkeep = workspace.project.upkeep
         end
@@ -39,8 +40,8 @@ module UpTack
           values = @plan.complete(record.id, record.values, @context)
           {
             id: record.id, version: record.version, title: UseCases::Titles.of(@table, record.id, values, @context),
-            values: @table.fields.to_h { |field| [field.key, field.values.dump(values[field.key])] },
-            texts: @table.fields.to_h { |field| [field.key, field.show(values[field.key], @context.records)] }
+            values: @seen.to_h { |field| [field.key, field.values.dump(values[field.key])] },
+            texts: @seen.to_h { |field| [field.key, field.show(values[field.key], @context.records)] }
           }
         end
       end

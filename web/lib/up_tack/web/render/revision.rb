@@ -13,6 +13,11 @@ module UpTack
             action: revision.action, summary: revision.summary, current: revision.id == workspace.revision_id
           }
         end
+
+        # @param differences [Array<Core::Design::Comparison::Difference>]
+        def differences(differences)
+          differences.map { |each| {what: each.what, id: each.id, place: each.place, before: each.before, after: each.after} }
+        end
       end
     end
   end

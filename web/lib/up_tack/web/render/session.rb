@@ -7,18 +7,33 @@ module UpTack
       module Session
         module_function
 
-        def of(workspace)
+        # @param key [String] what the pages of the session send along when they write
+        def of(workspace, key)
           now = workspace.clock.local(workspace.clock.now)
+          builder = workspace.person.builder?
           {
             project: {name: workspace.project.name, time_zone: workspace.project.conventions.time_zone},
-            person: person(workspace.person), people: Store::Person.order(:id).map { |each| person(each) },
+            person: person(workspace.person), has_password: workspace.person.password?, demo: Store::Settings.demo?, write_key: key,
+            people: Store::Person.order(:id).map { |each| person(each) },
             clock: {now: now.strftime("%Y-%m-%dT%H:%M"), today_text: now.strftime("%a %-d %b %Y")},
             types: Core::Values.all.values.map { |type| {key: type.key, label: type.label} },
-            undo: Store::Revision.to_undo&.summary, redo: Store::Revision.to_redo&.summary
+            undo: builder ? Store::Revision.to_undo&.summary : nil, redo: builder ? Store::Revision.to_redo&.summary : nil
           }
         end
 
-        def person(person) = {id: person.id, name: person.name, email: person.email, role: person.role}
+        # What somebody sees who is not signed in.
+        def welcome
+          needed = UseCases::People::SetUp.needed?
+          {
+            set_up: needed, project: needed ? nil : Workspace.compiled.project.name, time_zones: needed ? TZInfo::Timezone.all_data_zone_identifiers.sort : [],
+            demo: Store::Settings.demo? ? Store::Person.where(active: true, password_digest: nil).order(:id).map { |each| person(each) } : []
+          }
+        end
+
+        def person(person) = {id: person.id, name: person.name, role: person.role, active: person.active}
+
+        # One line of the people list, for builders.
+        def entry(person) = {**person(person), sign_in: person.sign_in, email: person.email.to_s, has_password: person.password?}
       end
     end
   end

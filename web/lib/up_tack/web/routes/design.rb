@@ -5,13 +5,13 @@ module UpTack
     module Routes
       # The design's own history: undo, redo, and back to an earlier state.
       module Design
-        LATEST = 100
-
         def self.registered(app)
           app.get("/api/design/revisions") do
-            revisions = Store::Revision.history.order(id: :desc).limit(LATEST)
+            revisions = UseCases::Revisions.new(workspace).page(before: number_in_query("before"), person: number_in_query("person"))
             json(revisions.map { |revision| Render::Revision.of(revision, workspace) })
           end
+
+          app.get("/api/design/revisions/:id/differences") { json(Render::Revision.differences(UseCases::Revisions.new(workspace).differences(record_id))) }
 
           app.post("/api/design/undo") do
             change_design(->(revision) { json({summary: revision&.summary}) }, &:undo)
@@ -24,6 +24,11 @@ module UpTack
           app.post("/api/design/revisions/:id/put-back") do
             revision = record_id
             change_design(->(found) { json({summary: found.summary}) }) { |design| design.put_back(revision) }
+          end
+
+          app.post("/api/design/revisions/:id/rules/:rule/put-back") do
+            change = UseCases::Revisions.new(workspace).rule_before(record_id, params[:rule])
+            change_design(->(_) { json({summary: change.summary}) }) { |design| design.call(change) }
           end
         end
       end

@@ -5,7 +5,7 @@ module UpTack
     module Routes
       # The fields of a table.
       module Fields
-        PARTS = %w[label key type decimals choices retired list format target on_delete reverse note].freeze
+        PARTS = %w[label key type decimals choices retired list format target on_delete reverse note access].freeze
 
         def self.registered(app)
           changes = Core::Design::Changes

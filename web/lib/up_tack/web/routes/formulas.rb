@@ -7,7 +7,7 @@ module UpTack
       # formula and its pieces.
       module Formulas
         def self.registered(app)
-          app.get("/api/names") { json(Render::Names.of(workspace.project)) }
+          app.get("/api/names") { json(Render::Names.of(workspace.project, person.role)) }
 
           app.post("/api/tables/:table/formula") do
             scope = workspace.table(params[:table]).scope

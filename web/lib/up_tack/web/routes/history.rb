@@ -3,15 +3,47 @@
 module UpTack
   module Web
     module Routes
-      # The change log.
+      # The change log: looked through, counted, taken out, checked, and put back from.
       module History
         PAGE = 40
 
         def self.registered(app)
+          app.helpers HistoryQuestion
+
           app.get("/api/history") do
-            table = params[:table].to_s.empty? ? nil : workspace.table(params[:table])
-            found = Store::ChangeLog.entries(table: table, record_id: number_in_query("record"), batch: number_in_query("batch"), before: number_in_query("before"), limit: PAGE + 1)
+            found = history.page(before: number_in_query("before"), limit: PAGE + 1)
             json({entries: Render::Entry.new(workspace).all(found.first(PAGE)), more: found.length > PAGE})
+          end
+
+          # How many saves there were over time, for a picture.
+          app.get("/api/history/counts") do
+            asked = history
+            period, edges = periods(asked.span)
+            json({period: period, counts: asked.counts(edges).map { |from, to, count| {from: workspace.clock.day_of(from).iso8601, to: (workspace.clock.day_of(to) - 1).iso8601, count: count} }})
+          end
+
+          {"csv" => "text/csv", "json" => "application/json"}.each do |kind, type|
+            app.get("/api/history/export.#{kind}") do
+              asked = history
+              export = Render::LogExport.new(workspace)
+              content_type type, charset: "utf-8"
+              attachment "history-#{workspace.clock.today.iso8601}.#{kind}"
+              stream do |out|
+                export.public_send(kind, asked) { |part| out << part }
+              ensure
+                ActiveRecord::Base.connection_handler.clear_active_connections!
+              end
+            end
+          end
+
+          app.post("/api/history/entries/:id/put-back") do
+            table, answer = UseCases::History::PutBack.new(workspace).call(entry: record_id, field: texts_sent("field")["field"])
+            UseCases::NotAllowed.unless_may(person, table, :see)
+            saved_or_problem(table.key, answer)
+          end
+
+          app.post("/api/history/verify") do
+            in_background(->(verdict) { json(Render::Verdict.of(verdict)) }) { |progress, _| Store::LogCheck.run(progress: progress) }
           end
 
           app.post("/api/history/batches/:id/undo") do

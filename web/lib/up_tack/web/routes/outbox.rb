@@ -8,13 +8,18 @@ module UpTack
         LATEST = 200
 
         def self.registered(app)
+          app.helpers do
+            # Builders see what went to everybody.
+            def own_notices = person.builder? ? Store::Notice.all : Store::Notice.where(person_id: person.id)
+          end
+
           app.get("/api/outbox") do
-            notices = Store::Notice.includes(:person).order(id: :desc).limit(LATEST)
+            notices = own_notices.includes(:person).order(id: :desc).limit(LATEST)
             json(notices.map { |notice| Render::Notice.of(notice, workspace) })
           end
 
           app.put("/api/outbox/:id/read") do
-            notice = Store::Notice.find_by(id: record_id) or raise Store::NotFound, "There is no such notice."
+            notice = own_notices.find_by(id: record_id) or raise Store::NotFound, "There is no such notice."
             notice.update!(read_at: workspace.clock.now) unless notice.read_at
             json(Render::Notice.of(notice, workspace))
           end

@@ -8,7 +8,7 @@ module UpTack
         def self.registered(app)
           changes = Core::Design::Changes
 
-          app.get("/api/tables") { json(workspace.project.tables.map { |table| Render::Table.new(workspace).line(table) }) }
+          app.get("/api/tables") { json(workspace.project.tables.select { |table| table.allows?(person.role, :see) }.map { |table| Render::Table.new(workspace).line(table) }) }
 
           app.post("/api/tables") do
             parts = design_parts("label", "one", "key")
@@ -20,7 +20,7 @@ module UpTack
 
           app.patch("/api/tables/:table") do
             id = workspace.table(params[:table]).id
-            change = changes::ChangeTable.new(table: params[:table], parts: design_parts("label", "one", "note", "title", "review"))
+            change = changes::ChangeTable.new(table: params[:table], parts: design_parts("label", "one", "note", "title", "review", "log", "access"))
             change_design(->(project) { table_json(project.tables.find { |table| table.id == id }.key) }) { |design| design.call(change) }
           end
 

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    # The design's own history: what each revision changed, and one rule put back
+    # as a revision had it before.
+    class Revisions
+      LATEST = 100
+
+      def initialize(workspace)
+        @workspace = workspace
+      end
+
+      # @param before [Integer, nil] only those older than this one
+      # @param person [Integer, nil] only those of one person
+      # @return [Array<Store::Revision>] the newest first, without their designs
+      def page(before: nil, person: nil, limit: LATEST)
+        scope = Store::Revision.history.order(id: :desc).limit(limit)
+        scope = scope.where("id < ?", before) if before
+        scope = scope.where(person_id: person) if person
+        scope.to_a
+      end
+
+      # @return [Array<Core::Design::Comparison::Difference>] what a revision made different
+      # @raise [Store::NotFound]
+      def differences(id)
+        revision = Store::Revision.find_by(id: id) or raise Store::NotFound, "There is no revision #{id}."
+        Core::Design::Comparison.new(revision.previous && project(revision.previous), project(revision)).differences
+      end
+
+      # The change that puts one rule back as it was before a revision.
+      # @return [Core::Design::Changes::Change]
+      # @raise [Store::NotFound, Core::Design::Invalid]
+      def rule_before(id, rule)
+        found = differences(id).find { |each| each.what == "rule" && each.id == rule } or raise Store::NotFound, "That revision did not change such a rule."
+        table = @workspace.project.tables.find { |each| each.id == found.table } or Core::Design::Invalid.because("Its table is no longer there.")
+        earlier = project(Store::Revision.find(id).previous).tables.find { |each| each.id == found.table }&.rule(rule)
+        now = table.rule(rule)
+        return Core::Design::Changes::UnpinRule.new(table: table.key, rule: rule) if earlier.nil? && now
+
+        Core::Design::Invalid.because("The rule is not there, as it was then.") unless earlier
+        Core::Design::Changes::PinRule.new(table: table.key, rule: now ? earlier.to_plain : earlier.to_plain.except("id"))
+      end
+
+      private
+
+      def project(revision) = Core::Design::Project.from(JSON.parse(Store::Revision.find(revision.id).design))
+    end
+  end
+end

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # What is different between two states of a design, in words: tables, fields,
+      # rules, filters and lists that were added, changed or taken away.
+      class Comparison
+        # One difference.
+        # what:: "table", "field", "rule", "filter" or "list"; id:: of it
+        # place:: where it is, such as "Tag of Pieces"
+        # before, after:: in sentences; nil where it was not, or is no more, there
+        Difference = Struct.new(:what, :id, :place, :table, :before, :after, keyword_init: true)
+
+        # @param from [Project, nil]
+        # @param to [Project]
+        def initialize(from, to)
+          @from = from
+          @to = to
+        end
+
+        # @return [Array<Difference>]
+        def differences
+          compared("list", lists(@from), lists(@to)) + compared("table", tables(@from), tables(@to)) + parts("field") + parts("rule") + parts("filter")
+        end
+
+        private
+
+        # @param before [Hash{String=>Array(String, String, String)}] place, table id and words by id
+        def compared(what, before, after)
+          (before.keys | after.keys).filter_map do |id|
+            next if before[id]&.last == after[id]&.last
+
+            place, table, = after[id] || before[id]
+            Difference.new(what: what, id: id, place: place, table: table, before: before[id]&.last, after: after[id]&.last)
+          end
+        end
+
+        def parts(what) = compared(what, inner(@from, what), inner(@to, what))
+
+        def lists(project) = (project&.lists || []).to_h { |list| [list.id, [list.name, nil, list_words(list)]] }
+
+        def list_words(list) = "#{list.values.join(", ")}#{"; retired: #{list.retired.join(", ")}" if list.retired.any?}"
+
+        def tables(project) = (project&.tables || []).to_h { |table| [table.id, [table.label, table.id, table_words(table)]] }
+
+        def inner(project, what)
+          (project&.tables || []).flat_map { |table| send("#{what}s_of", table) }.to_h
+        end
+
+        def fields_of(table) = table.fields.map { |field| [field.id, ["#{field.label} of #{table.label}", table.id, field_words(field)]] }
+        def rules_of(table) = table.rules.map { |rule| [rule.id, ["#{table.field(rule.field).label} of #{table.label}", table.id, rule_words(rule, table)]] }
+        def filters_of(table) = table.filters.map { |filter| [filter.id, ["#{filter.name} in #{table.label}", table.id, filter.formula]] }
+
+        # What of a rule its sentence does not say stands behind it.
+        def rule_words(rule, table)
+          said = rule.to_plain.slice("name", "message", "note", "old", "severity", "by_hand", "follow", "pattern").map { |part, value| "#{part.tr("_", " ")}: #{value}" }
+          [rule.sentence(table), *said].join(" · ")
+        end
+
+        def field_words(field)
+          plain = field.to_plain.except("id", "key", "label", "type")
+          ["#{field.label}: #{field.values.label.downcase}#{" to #{field.target}" if field.link?}", *plain.except("target").map { |part, value| "#{part.tr("_", " ")}: #{plain_words(value)}" }].join(" · ")
+        end
+
+        def table_words(table)
+          plain = table.to_plain.except("id", "key", "label", "fields", "rules", "filters", "log")
+          [table.label, *plain.map { |part, value| "#{part}: #{plain_words(value)}" }, *log_words(table)].join(" · ")
+        end
+
+        def log_words(table)
+          return [] unless table.log
+
+          labels = table.log.values.first.filter_map { |id| table.fields.find { |field| field.id == id }&.label }
+          ["log: #{table.log.keys.first.tr("_", " ")} #{labels.join(", ")}"]
+        end
+
+        def plain_words(value)
+          case value
+          when Hash then value.map { |key, each| "#{key} #{plain_words(each)}" }.join(", ")
+          when Array then value.join(", ")
+          else value.to_s
+          end
+        end
+      end
+    end
+  end
+end

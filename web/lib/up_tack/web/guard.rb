@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    # What stands before every request: who it is, whether they may, and whether
+    # it comes from a page of this application.
+    module Guard
+      # Nobody is signed in, or no longer.
+      class SignedOut < StandardError; end
+      # The write does not come from a page of this application.
+      class Foreign < StandardError; end
+
+      # The headers of every answer. Scripts, styles and fonts come from here alone;
+      # a page carries a fresh nonce for the styles that the editor makes while it runs.
+      HEADERS = {
+        "X-Content-Type-Options" => "nosniff", "X-Frame-Options" => "DENY", "Referrer-Policy" => "same-origin",
+        "Cross-Origin-Opener-Policy" => "same-origin", "Cross-Origin-Resource-Policy" => "same-origin",
+        "Permissions-Policy" => "camera=(), geolocation=(), microphone=(), payment=(), usb=()"
+      }.freeze
+
+      def self.registered(app)
+        app.helpers Helpers
+        app.before { guard }
+      end
+
+      # @param nonce [String, nil]
+      # @return [String] the content security policy
+      def self.policy(nonce = nil)
+        styles = "style-src-elem 'self'#{" 'nonce-#{nonce}'" if nonce}; style-src-attr 'unsafe-inline'"
+        "default-src 'none'; script-src 'self'; #{styles}; font-src 'self'; img-src 'self' data:; connect-src 'self'; manifest-src 'self'; " \
+          "base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
+      end
+
+      # Used by routes and by the guard itself.
+      module Helpers
+        # @return [Store::Person] whoever is signed in
+        # @raise [SignedOut]
+        def person = signed_in.person
+
+        # @return [Store::Session]
+        # @raise [SignedOut]
+        def signed_in
+          @signed_in ||= begin
+            token = Guard::Cookies.open(request.cookies[Guard::Cookies::NAME])
+            found = token && Store::Session.of(token) or raise SignedOut, "You are not signed in, or your session has ended. Sign in again; what you typed is kept in this browser."
+            @token = token
+            found.person.active ? found : switched_off(found)
+          end
+        end
+
+        # @param person [Store::Person]
+        def begin_session(person)
+          @signed_in, @token = Store::Session.begin(person)
+          response.set_cookie(Guard::Cookies::NAME, value: Guard::Cookies.seal(@token), path: "/", httponly: true, same_site: :strict, secure: request.ssl?, max_age: Store::Session::IDLE)
+        end
+
+        def end_session
+          token = Guard::Cookies.open(request.cookies[Guard::Cookies::NAME])
+          Store::Session.where(digest: Store::Session.digest(token)).delete_all if token
+          response.delete_cookie(Guard::Cookies::NAME, path: "/")
+        end
+
+        # @return [String] what the pages of this session send along when they write
+        def write_key = signed_in && Guard::Cookies.write_key(@token)
+
+        private
+
+        def guard
+          headers Guard::HEADERS.merge("Content-Security-Policy" => Guard.policy)
+          headers "Strict-Transport-Security" => "max-age=31536000" if request.ssl?
+          return unless request.path_info.start_with?("/api/")
+
+          cache_control :no_store
+          refuse_foreign
+          operation = Guard::Access.current.find(request.request_method, request.path_info)
+          raise Store::NotFound, "There is nothing at #{request.path_info}." unless operation
+
+          authorise(operation) unless operation.least == "anyone"
+        end
+
+        def authorise(operation)
+          signed_in
+          refuse_without_key unless request.get? || request.head?
+          unless Guard::Access.enough?(person.role, operation.least)
+            raise UseCases::NotAllowed, "This is for #{(operation.least == "builder") ? "builders" : "builders and clerks"}; you are signed in as a #{person.role}."
+          end
+          UseCases::NotAllowed.unless_may(person, workspace.table(operation.table), :see) if operation.table
+        end
+
+        # A browser says from where a request comes; what another site's page sends is not heard.
+        def refuse_foreign
+          return if request.get? || request.head?
+
+          origin = request.env["HTTP_ORIGIN"].to_s
+          site = request.env["HTTP_SEC_FETCH_SITE"].to_s
+          own = origin.empty? || origin == "#{request.scheme}://#{request.host_with_port}"
+          raise Foreign, "Another site's page may not write here." unless own && ["", "same-origin", "none"].include?(site)
+        end
+
+        def refuse_without_key
+          return if Guard::Cookies.same?(request.env["HTTP_X_WRITE_KEY"], write_key)
+
+          raise Foreign, "This write does not carry the key of its session; load the page anew."
+        end
+
+        def switched_off(session)
+          session.delete
+          raise SignedOut, "Your account was made inactive by a builder. What you typed is kept in this browser."
+        end
+      end
+    end
+  end
+end

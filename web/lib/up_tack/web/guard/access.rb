@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+require "yaml"
+
+module UpTack
+  module Web
+    module Guard
+      # Who may ask for what, read from the OpenAPI document: each operation names
+      # in `x-least` the least role that it needs, or "anyone". What the document
+      # does not have is nobody's.
+      class Access
+        # An operation of the document.
+        # least:: "anyone", "reader", "clerk" or "builder"
+        # table:: key of the table that the path names, nil elsewhere
+        Operation = Struct.new(:id, :least, :table, keyword_init: true)
+
+        ORDER = %w[reader clerk builder].freeze
+
+        # @return [Access] of this application
+        def self.current = @current ||= new(YAML.load_file(File.join(App::ROOT, "web", "openapi.yaml")))
+
+        # @param document [Hash]
+        def initialize(document)
+          @operations = document.fetch("paths").flat_map do |template, item|
+            item.slice("get", "post", "put", "patch", "delete").map { |verb, operation| [verb, shape(template), operation["operationId"], operation.fetch("x-least")] }
+          end
+        end
+
+        # @return [Operation, nil] nil for what there is not
+        def find(verb, path)
+          verb = (verb == "HEAD") ? "get" : verb.downcase
+          @operations.each do |other, shape, id, least|
+            match = (other == verb) && shape.match(path) or next
+            return Operation.new(id: id, least: least, table: match.names.include?("table") ? match[:table] : nil)
+          end
+          nil
+        end
+
+        # @return [Boolean] whether a role is enough
+        def self.enough?(role, least) = least == "anyone" || (ORDER.index(role).to_i >= ORDER.index(least) && ORDER.include?(role))
+
+        private
+
+        def shape(template) = /\A#{template.split(/(\{\w+\})/).map { |part| part.start_with?("{") ? "(?<#{part[1...-1]}>[^/]+)" : Regexp.escape(part) }.join}\z/
+      end
+    end
+  end
+end

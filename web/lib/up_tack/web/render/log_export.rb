@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+require "csv"
+
+module UpTack
+  module Web
+    module Render
+      # The change log as a file: a line for each changed field, or each entry as JSON.
+      class LogExport
+        COLUMNS = ["Entry", "Moment (UTC)", "At the firm", "Person", "Way in", "What", "Table", "Record", "Name", "Field", "Before", "After", "Rule", "Seal"].freeze
+        # What a spreadsheet would take for a formula is set behind an apostrophe.
+        FORMULA = /\A[=+\-@\t\r]/
+
+        # @param workspace [Workspace]
+        def initialize(workspace)
+          @entries = Entry.new(workspace)
+        end
+
+        # @param history [UseCases::History::Entries]
+        # @yield [String] part after part
+        def csv(history)
+          yield "\uFEFF#{CSV.generate_line(COLUMNS)}"
+          history.each_batch { |batch| yield batch.zip(@entries.all(batch)).flat_map { |entry, shown| lines(entry, shown) }.join }
+        end
+
+        # @yield [String]
+        def json(history)
+          yield "["
+          first = true
+          history.each_batch do |batch|
+            batch.zip(@entries.all(batch)).each do |entry, shown|
+              yield "#{"," unless first}\n#{JSON.generate(shown.merge(seal: entry.seal))}"
+              first = false
+            end
+          end
+          yield "\n]\n"
+        end
+
+        private
+
+        def lines(entry, shown)
+          begun = [entry.id, shown[:made_at], "#{shown[:day_text]} #{shown[:at_text]}", shown[:person], shown[:way], shown[:action], shown[:table_label], shown[:record], shown[:title]]
+          changes = shown[:changes].empty? ? [{}] : shown[:changes]
+          changes.map { |change| CSV.generate_line([*begun, change[:field], change[:before], change[:after], change[:rule], entry.seal].map { |cell| harmless(cell) }) }
+        end
+
+        def harmless(cell) = (cell.is_a?(String) && cell.match?(FORMULA)) ? "'#{cell}" : cell
+      end
+    end
+  end
+end
