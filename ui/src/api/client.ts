@@ -36,6 +36,26 @@ export class ProblemError extends Error {
   }
 }
 
+/** Told to the window when the server no longer knows who asks. */
+export const SIGNED_OUT = "up-tack-signed-out";
+
+let writeKey = "";
+
+/** What the pages of this session send along when they write. */
+export const setWriteKey = (key: string) => {
+  writeKey = key;
+};
+
+/** Headers of a write that does not go through the client. */
+export const writeHeaders = () => ({ "Content-Type": "application/json", "X-Write-Key": writeKey });
+
+const keys: Middleware = {
+  onRequest({ request }) {
+    if (request.method !== "GET" && writeKey) request.headers.set("X-Write-Key", writeKey);
+    return request;
+  },
+};
+
 const problems: Middleware = {
   async onResponse({ response }) {
     if (response.ok) return;
@@ -43,6 +63,8 @@ const problems: Middleware = {
     const problem: Problem = known
       ? await response.json()
       : { type: "about:blank", title: words.errors.unexpected, status: response.status, code: "unexpected" };
+    if (problem.code === "signed_out" && !response.url.endsWith("/api/session"))
+      window.dispatchEvent(new Event(SIGNED_OUT));
     throw new ProblemError(problem);
   },
   onError() {
@@ -52,7 +74,7 @@ const problems: Middleware = {
 
 /** The typed client of the HTTP API. A failed call throws a ProblemError. */
 export const api = createClient<paths>();
-api.use(problems);
+api.use(keys, problems);
 
 /** The data of an answer whose status was a success. */
 export async function data<T>(call: Promise<{ data?: T }>): Promise<T> {

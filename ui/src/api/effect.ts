@@ -1,4 +1,4 @@
-import type { Preview, RuleParts } from "./client";
+import { type Preview, type RuleParts, writeHeaders } from "./client";
 
 /** Tells what a rule would do as it is found out: each line of the answer is a Preview of more records. */
 export async function streamEffect(
@@ -9,7 +9,7 @@ export async function streamEffect(
 ) {
   const response = await fetch(`/api/tables/${encodeURIComponent(table)}/rules/effect`, {
     method: "POST",
-    headers: { "Content-Type": "application/json" },
+    headers: writeHeaders(),
     body: JSON.stringify(body),
     signal,
   });

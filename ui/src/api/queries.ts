@@ -1,9 +1,26 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, data, type FieldParts, type Pieces, type RuleParts, type Scalar, type Table } from "./client";
+import {
+  api,
+  data,
+  type FieldParts,
+  type Pieces,
+  type RuleParts,
+  type Scalar,
+  setWriteKey,
+  type Table,
+} from "./client";
 import { settled } from "./jobs";
 
 export const useSession = () =>
-  useQuery({ queryKey: ["session"], queryFn: () => data(api.GET("/api/session")), refetchInterval: 60_000 });
+  useQuery({
+    queryKey: ["session"],
+    queryFn: async () => {
+      const session = await data(api.GET("/api/session"));
+      setWriteKey(session.write_key);
+      return session;
+    },
+    refetchInterval: (query) => (query.state.error ? false : 60_000),
+  });
 
 export const useTables = () => useQuery({ queryKey: ["tables"], queryFn: () => data(api.GET("/api/tables")) });
 
@@ -112,6 +129,8 @@ export const useRenameTable = () =>
       note?: string;
       title?: string | null;
       review?: Table["review"];
+      log?: Table["log"];
+      access?: Table["access"];
     }) => settled(api.PATCH("/api/tables/{table}", { params: { path: { table } }, body })),
   );
 
@@ -183,8 +202,6 @@ export const usePutBack = () =>
   useDesignChange((revision: number) =>
     settled(api.POST("/api/design/revisions/{revision}/put-back", { params: { path: { revision } } })),
   );
-export const useActAs = () =>
-  useDesignChange((person_id: number) => data(api.PUT("/api/session", { body: { person_id } })));
 
 export const useTableLosses = (table: string, enabled: boolean) =>
   useQuery({

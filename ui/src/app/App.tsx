@@ -4,6 +4,7 @@ import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Toaster } from "sonner";
 import { ProblemError } from "../api/client";
 import { Loading } from "../components/Loading";
+import { Gate } from "./Gate";
 import { MissingPage } from "./MissingPage";
 import { Shell } from "./Shell";
 import { TableFrame } from "./TableFrame";
@@ -16,6 +17,7 @@ const Bench = lazy(() => import("../views/bench/Bench"));
 const LanguageHelp = lazy(() => import("../views/help/LanguageHelp"));
 const TidyReview = lazy(() => import("../views/tidy/TidyReview"));
 const Outbox = lazy(() => import("../views/outbox/Outbox"));
+const People = lazy(() => import("../views/people/People"));
 const HistoryView = lazy(() => import("../views/history/HistoryView"));
 
 const client = new QueryClient({
@@ -48,6 +50,7 @@ const router = createBrowserRouter([
         ],
       },
       { path: "/outbox", element: <Outbox /> },
+      { path: "/people", element: <People /> },
       { path: "/language", element: <LanguageHelp /> },
       { path: "*", element: <MissingPage /> },
     ],
@@ -58,7 +61,9 @@ export function App() {
   return (
     <QueryClientProvider client={client}>
       <Suspense fallback={<Loading />}>
-        <RouterProvider router={router} />
+        <Gate>
+          <RouterProvider router={router} />
+        </Gate>
       </Suspense>
       <Toaster
         position="bottom-left"

@@ -1,17 +1,27 @@
-import { Keyboard, Moon, Send, Sun } from "lucide-react";
+import { useQueryClient } from "@tanstack/react-query";
+import { Keyboard, KeyRound, LogOut, Moon, Send, Sun, Users } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import type { Session } from "../api/client";
-import { useActAs } from "../api/queries";
+import { signOut } from "../api/people";
 import { Popover } from "../components/Popover";
 import { words } from "../words";
+import { leave } from "./Gate";
+import { useMay } from "./may";
 
+type Props = { session: Session; onShortcuts: () => void; onPassword: () => void };
 type Theme = "calico" | "lamplight";
 const STORED = "up-tack-theme";
 
-/** Whoever acts; opens what belongs to them: going on as somebody else, the light, the keyboard. */
-export function PersonMenu({ session, onShortcuts }: { session: Session; onShortcuts: () => void }) {
-  const actAs = useActAs();
+/** Whoever acts; opens what belongs to them: the light, the keyboard, the password, signing out. */
+export function PersonMenu({ session, onShortcuts, onPassword }: Props) {
+  const may = useMay();
+  const client = useQueryClient();
+  const goOut = async () => {
+    leave();
+    await signOut();
+    client.resetQueries({ queryKey: ["session"] });
+  };
   const [theme, setTheme] = useState<Theme>(() =>
     localStorage.getItem(STORED) === "lamplight" ? "lamplight" : "calico",
   );
@@ -24,29 +34,24 @@ export function PersonMenu({ session, onShortcuts }: { session: Session; onShort
   return (
     <Popover
       align="right"
-      name={words.shell.actingAs}
+      name={words.shell.you}
       className="rounded px-1 py-0.5 text-xs hover:bg-white/10"
       label={`${session.person.name} · ${session.person.role}`}
     >
       {(close) => (
         <div className="w-60">
-          <p className="quiet px-2 py-1 text-xs">{words.shell.actingAs}</p>
-          {session.people.map((person) => (
-            <button
-              key={person.id}
-              type="button"
-              aria-pressed={person.id === session.person.id}
-              className={`${item} ${person.id === session.person.id ? "font-semibold" : ""}`}
-              onClick={() => {
-                actAs.mutate(person.id);
-                close();
-              }}
-            >
-              <span className="flex-1">{person.name}</span>
-              <span className="quiet text-xs font-normal">{person.role}</span>
-            </button>
-          ))}
+          <p className="quiet px-2 py-1 text-xs">{words.people.signedInAs}</p>
+          <p className="px-2 pb-1.5">
+            <strong>{session.person.name}</strong>{" "}
+            <span className="quiet text-xs">{words.people.roles[session.person.role]}</span>
+          </p>
           <div className="my-1 border-t border-base-300" />
+          {may.design && (
+            <Link to="/people" className={item} onClick={close}>
+              <Users size={15} aria-hidden />
+              {words.people.title}
+            </Link>
+          )}
           <Link to="/outbox" className={item} onClick={close}>
             <Send size={15} aria-hidden />
             {words.outbox.title}
@@ -66,6 +71,22 @@ export function PersonMenu({ session, onShortcuts }: { session: Session; onShort
             <Keyboard size={15} aria-hidden />
             <span className="flex-1">{words.shell.shortcuts}</span>
             <kbd className="key">?</kbd>
+          </button>
+          <div className="my-1 border-t border-base-300" />
+          <button
+            type="button"
+            className={item}
+            onClick={() => {
+              close();
+              onPassword();
+            }}
+          >
+            <KeyRound size={15} aria-hidden />
+            {words.people.ownPassword}
+          </button>
+          <button type="button" className={item} onClick={goOut}>
+            <LogOut size={15} aria-hidden />
+            {words.people.signOut}
           </button>
         </div>
       )}

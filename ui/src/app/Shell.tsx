@@ -3,9 +3,11 @@ import { Link, NavLink, Outlet, useParams } from "react-router";
 import { useSession, useTable } from "../api/queries";
 import { Loading } from "../components/Loading";
 import { Mark } from "../components/Mark";
+import { PasswordDialog } from "../views/people/PasswordDialog";
 import { words } from "../words";
 import { ClockChip } from "./ClockChip";
 import { JobDialog } from "./JobDialog";
+import { useMay } from "./may";
 import { Palette } from "./Palette";
 import { PersonMenu } from "./PersonMenu";
 import { Shortcuts } from "./Shortcuts";
@@ -14,12 +16,15 @@ import { typingInto } from "./typingInto";
 import { useDesignUndo } from "./useDesignUndo";
 
 const VIEWS = Object.entries(words.views);
+/** The bench is where rules are tried, by those who write them. */
+const BUILDERS_ONLY = ["bench"];
 
 export function Shell() {
   const { table } = useParams();
   const session = useSession();
+  const may = useMay();
   const here = useTable(table ?? "");
-  const [open, setOpen] = useState<"palette" | "shortcuts" | null>(null);
+  const [open, setOpen] = useState<"palette" | "shortcuts" | "password" | null>(null);
   const { undo, redo } = useDesignUndo();
 
   useEffect(() => {
@@ -63,7 +68,7 @@ export function Shell() {
             <span className="opacity-40">/</span>
             <TableSwitcher table={here.data} />
             <nav className="flex gap-0.5" aria-label={here.data.label}>
-              {VIEWS.map(([view, label]) => (
+              {VIEWS.filter(([view]) => may.design || !BUILDERS_ONLY.includes(view)).map(([view, label]) => (
                 <NavLink
                   key={view}
                   to={`/t/${here.data.key}/${view}`}
@@ -87,7 +92,13 @@ export function Shell() {
             <kbd className="font-sans opacity-75">Ctrl K</kbd>
           </button>
           {session.data && <ClockChip now={session.data.clock.now} zone={session.data.project.time_zone} />}
-          {session.data && <PersonMenu session={session.data} onShortcuts={() => setOpen("shortcuts")} />}
+          {session.data && (
+            <PersonMenu
+              session={session.data}
+              onShortcuts={() => setOpen("shortcuts")}
+              onPassword={() => setOpen("password")}
+            />
+          )}
         </div>
       </header>
       <main id="content" className="relative min-h-0 flex-1 overflow-auto">
@@ -97,6 +108,7 @@ export function Shell() {
       </main>
       <JobDialog />
       {open === "palette" && <Palette onClose={() => setOpen(null)} />}
+      {open === "password" && session.data && <PasswordDialog session={session.data} onClose={() => setOpen(null)} />}
       {open === "shortcuts" && <Shortcuts onClose={() => setOpen(null)} />}
     </div>
   );

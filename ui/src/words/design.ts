@@ -3,6 +3,8 @@ export const designWords = {
   board: {
     aim: "Left to right is the order in which a record is worked out when someone saves it.",
     field: "Field",
+    table: "Table settings",
+    settings: (table: string) => `Settings of ${table}`,
     tryRecord: "Try a record",
     addField: "Add a field",
     addPlaceholder: "Add a field: type its name, then Enter",

@@ -18,6 +18,7 @@ export const recordsWords = {
     typed: "typed",
     blank: "",
     history: "History of this record",
+    copy: "Copy",
     conflictTitle: "Somebody else changed this record meanwhile",
     conflictText: "Choose what to keep, field by field. Nothing has been overwritten.",
     before: "Before",

@@ -15,7 +15,7 @@ export const shellWords = {
     nothingFound: "Nothing of that name.",
     shortcuts: "Keyboard",
     theme: { calico: "Switch to lamplight (dark)", lamplight: "Switch to calico (light)" },
-    actingAs: "Go on as",
+    you: "You",
     undo: "Undo",
     redo: "Redo",
     undone: (what: string) => `Undone: ${what}`,

@@ -12,6 +12,9 @@ import { FunctionHelp } from "./FunctionHelp";
 import { labels } from "./labels";
 import { formulaColours, formulaLanguage } from "./language";
 
+/** By which the server lets the editor bring its own styles. */
+const NONCE = document.querySelector<HTMLMetaElement>("meta[name=csp-nonce]")?.content ?? "";
+
 type Props = {
   table: string;
   label: string;
@@ -39,6 +42,7 @@ export function FormulaEditor({ table, label, value, onChange, mistakes, focus =
       formulaColours,
       labels(table, all),
       EditorView.lineWrapping,
+      EditorView.cspNonce.of(NONCE),
       EditorView.contentAttributes.of({ "aria-label": label, spellcheck: "false", "data-first": "" }),
       autocompletion({
         override: [completion(table, all, functions ?? [])],

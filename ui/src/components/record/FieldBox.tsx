@@ -74,6 +74,11 @@ export function FieldBox({ table, id, field, draft, prefix = "" }: Props) {
         onBlur={() => setInside(false)}
         className={`relative rounded-t ${line} ${ground} focus-within:bg-base-100 focus-within:outline-2 focus-within:outline-accent`}
       >
+        {answered && found?.pending && (
+          <span className="absolute top-1.5 right-2 rounded-full border border-secondary border-dashed px-1.5 text-[0.6875rem] text-secondary">
+            {words.numbering.pending}
+          </span>
+        )}
         <FieldInput
           field={field}
           id={input}

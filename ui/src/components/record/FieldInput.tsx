@@ -28,8 +28,8 @@ export type InputProps = {
 
 const LOOK = "w-full bg-transparent px-2.5 py-1.5 outline-none";
 
-/** Whether a field follows its formula and can't be typed. */
-export const isWorkedOut = (field: Field) => field.calculated === "always" || field.calculated === "shown";
+/** Whether a rule alone gives the field its values, or the person's role lets them only look. */
+export const isReadOnly = (field: Field) => field.given || !field.may_edit;
 
 /** The input that belongs to a field's type. What is typed is read by the server, so dates and numbers are typed freely. */
 export function FieldInput(props: InputProps) {
@@ -37,9 +37,13 @@ export function FieldInput(props: InputProps) {
   const placeholder = field.format.blank;
   const shared = { id, "data-input": field.key, "aria-invalid": invalid, "aria-describedby": describedBy };
 
-  if (isWorkedOut(field)) {
+  if (isReadOnly(field)) {
     return (
-      <output id={id} aria-describedby={describedBy} className={`${LOOK} block min-h-8 break-words`}>
+      <output
+        id={id}
+        aria-describedby={describedBy}
+        className={`${LOOK} block min-h-8 max-h-56 overflow-auto whitespace-pre-wrap break-words`}
+      >
         {value}
       </output>
     );

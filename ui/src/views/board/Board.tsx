@@ -1,17 +1,21 @@
+import { Settings2 } from "lucide-react";
 import { useMemo, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
+import { useMay } from "../../app/may";
 import { useTableHere } from "../../app/TableFrame";
 import { words } from "../../words";
 import { AddField } from "./AddField";
 import { BoardRows } from "./BoardRows";
 import { FieldPanel } from "./FieldPanel";
 import { FieldRemoval } from "./FieldRemoval";
+import { ReadPanel } from "./ReadPanel";
 import { RulePanel } from "./RulePanel";
+import { TablePanel } from "./TablePanel";
 import { useBoardKeys } from "./useBoardKeys";
 import { useFieldMoves } from "./useFieldMoves";
 
 /** What is open at the side: a field, a rule, or a rule about to be pinned. */
-export type Opened = { field: string } | { rule: string } | { field: string; stage: string };
+export type Opened = { field: string } | { rule: string } | { field: string; stage: string } | { settings: "yes" };
 
 /** Fields against stages, the rules pinned where they act. */
 export default function Board() {
@@ -28,7 +32,9 @@ export default function Board() {
   const rule = opened && "rule" in opened ? table.rules.find((each) => each.id === opened.rule) : undefined;
   const field = opened && "field" in opened ? table.fields.find((each) => each.key === opened.field) : undefined;
   const stage = opened && "stage" in opened ? table.stages.find((each) => each.key === opened.stage) : undefined;
-  const panel = rule || field;
+  const settings = opened && "settings" in opened;
+  const may = useMay();
+  const panel = rule || field || settings;
 
   const close = () => {
     const stop = lastStop(opened);
@@ -45,9 +51,13 @@ export default function Board() {
             <h1 className="truncate text-2xl">{table.label}</h1>
             <p className="quiet">{table.rules.length === 0 ? words.board.empty : words.board.aim}</p>
           </div>
-          {!panel && (
+          {!panel && may.design && (
             <>
               <span className="quiet text-xs max-sm:hidden">{words.board.ruleCount(table.rules.length)}</span>
+              <button type="button" className="btn btn-ghost btn-sm" onClick={() => open({ settings: "yes" })}>
+                <Settings2 size={15} aria-hidden />
+                {words.board.table}
+              </button>
               <Link to="../bench" className="btn btn-primary btn-sm">
                 {words.board.tryRecord}
               </Link>
@@ -65,7 +75,7 @@ export default function Board() {
             setLit={setLit}
             move={move}
           />
-          <AddField table={table} />
+          {may.design && <AddField table={table} />}
         </div>
         <p className="sr-only" aria-live="polite">
           {moved}
@@ -79,10 +89,14 @@ export default function Board() {
           ))}
         </p>
       </div>
-      {rule && (
+      {!may.design && (rule || field) && (
+        <ReadPanel key={rule?.id ?? field?.id} table={table} rule={rule} field={field} onClose={close} />
+      )}
+      {may.design && settings && <TablePanel table={table} onClose={close} />}
+      {may.design && rule && (
         <RulePanel key={rule.id} table={table} rule={rule} field={rule.field} stage={rule.stage} onClose={close} />
       )}
-      {field && stage && (
+      {may.design && field && stage && (
         <RulePanel
           key={`${field.key}-${stage.key}`}
           table={table}
@@ -91,7 +105,7 @@ export default function Board() {
           onClose={close}
         />
       )}
-      {field && !stage && (
+      {may.design && field && !stage && (
         <FieldPanel
           key={field.id}
           table={table}
@@ -120,13 +134,14 @@ function openedFrom(params: URLSearchParams): Opened | null {
   const rule = params.get("rule");
   const field = params.get("field");
   const stage = params.get("stage");
+  if (params.get("settings")) return { settings: "yes" };
   if (rule) return { rule };
   if (field) return stage ? { field, stage } : { field };
   return null;
 }
 
 function lastStop(opened: Opened | null): string {
-  if (!opened) return "[data-stop]";
+  if (!opened || "settings" in opened) return "[data-stop]";
   if ("rule" in opened) return `[data-rule="${opened.rule}"]`;
   return "stage" in opened
     ? `[data-field="${opened.field}"][data-stage="${opened.stage}"]`

@@ -4,6 +4,7 @@ import { GripVertical, Plus } from "lucide-react";
 import type { CSSProperties } from "react";
 import type { Field, Stage, Table } from "../../api/client";
 import { useOpenCounts } from "../../api/queries";
+import { useMay } from "../../app/may";
 import { lowerFirst } from "../../components/lowerFirst";
 import { words } from "../../words";
 import type { Opened } from "./Board";
@@ -31,6 +32,7 @@ export function BoardRow(props: Props) {
     (rule) => rule.id === lit && rule.fields.length > 1 && rule.fields.includes(field.key),
   );
   const openHere = opened && "field" in opened && !("stage" in opened) && opened.field === field.key;
+  const may = useMay();
 
   return (
     <div
@@ -46,11 +48,12 @@ export function BoardRow(props: Props) {
       <div className={`flex min-w-0 items-center ${litHere ? "bg-[var(--tint-lit)]" : ""}`}>
         <button
           type="button"
+          disabled={!may.design}
           {...attributes}
           {...listeners}
           tabIndex={-1}
           title={words.board.moveHandle(field.label)}
-          className="cursor-grab pl-0.5 opacity-0 group-hover/row:opacity-60"
+          className={`pl-0.5 opacity-0 ${may.design ? "cursor-grab group-hover/row:opacity-60" : ""}`}
         >
           <GripVertical size={12} aria-hidden />
         </button>
@@ -89,6 +92,7 @@ function Cell({
   at,
   setAt,
 }: Props & { stage: Stage; column: number }) {
+  const may = useMay();
   const openCounts =
     useOpenCounts(
       table.key,
@@ -123,7 +127,7 @@ function Cell({
           onOpen={() => open({ rule: rule.id })}
         />
       ))}
-      {stage.kinds.some((kind) => field.kinds.includes(kind)) && !single && (
+      {may.design && stage.kinds.some((kind) => field.kinds.includes(kind)) && !single && (
         <button
           type="button"
           data-stop

@@ -84,6 +84,26 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
       );
     case "copy":
       return <p className="quiet">{effect.default}</p>;
+    case "number":
+      return (
+        <>
+          <p>
+            {words.numbering.opening} <strong className="stitched">{preview.opening || words.rulePanel.nothing}</strong>
+            .
+          </p>
+          <p className="quiet">{words.numbering.effect(blank)}</p>
+        </>
+      );
+    case "stamp":
+    case "tally":
+      return (
+        <>
+          <p className={changes > 0 ? "font-semibold" : ""}>{words.logging.filled(changes, preview.looked_at)}</p>
+          {blank > 0 && <p className="quiet">{words.logging.unknown(blank)}</p>}
+        </>
+      );
+    case "line":
+      return <p className="quiet">{words.logging.lines}</p>;
     case "lock":
       return <p className="font-semibold">{effect.locked(locked, preview.looked_at)}</p>;
     default:

@@ -4,6 +4,7 @@ import { type Field, ProblemError, type Table } from "../../api/client";
 import { losses, useChangeField, useRenameTable, useSession } from "../../api/queries";
 import { Said } from "../../components/Said";
 import { words } from "../../words";
+import { AccessParts } from "./AccessParts";
 import { type ChoiceSettings, ChoicesParts } from "./ChoicesParts";
 import { FormatParts, type FormatSettings } from "./FormatParts";
 import { LinkDetails } from "./LinkDetails";
@@ -35,6 +36,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
   const [known, setKnown] = useState(table.title_field === field.key);
   const rename = useRenameTable();
   const [note, setNote] = useState(field.note ?? "");
+  const [access, setAccess] = useState(field.access);
   const listed = choices.choices.map((each) => each.trim()).filter(Boolean);
   const loss = useLoss(
     table.key,
@@ -54,6 +56,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
         note,
         decimals: decimals === "" ? null : Number(decimals),
         format,
+        access,
         ...(type === "choice"
           ? { list: choices.list, choices: listed, retired: choices.retired.filter((each) => listed.includes(each)) }
           : {}),
@@ -159,6 +162,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           onChange={(event) => setNote(event.target.value)}
         />
       </label>
+      {table.title_field !== field.key && <AccessParts of="field" value={access} onChange={setAccess} />}
       {mistakes.map((mistake) => (
         <p key={mistake.message} className="text-error" role="alert">
           <Said text={mistake.message} />

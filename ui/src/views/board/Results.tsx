@@ -24,7 +24,7 @@ type Props = {
 export function Results({ table, parts, preview, pending, stale, lookAt, onLookAt, onMore }: Props) {
   // What only warns, or lets old records be, refuses none of them.
   const mild = parts.severity === "warn" || parts.old === "let" || parts.kind === "narrow";
-  const compares = ["default", "calculation", "mask", "tidy", "copy"].includes(parts.kind);
+  const compares = ["default", "calculation", "mask", "tidy", "copy", "number", "stamp", "tally"].includes(parts.kind);
   if (!preview || preview.problems.length > 0) return null;
   return (
     <section aria-label={words.rulePanel.results} aria-busy={pending}>

@@ -6,12 +6,15 @@ import { usePinRule, useUnpinRule } from "../../api/queries";
 import { Said } from "../../components/Said";
 import { Segments } from "../../components/Segments";
 import { words } from "../../words";
+import { Numbering } from "./Numbering";
 import { Panel } from "./Panel";
 import { CalculationParts } from "./parts/CalculationParts";
 import { CopyParts } from "./parts/CopyParts";
 import { DefaultParts } from "./parts/DefaultParts";
+import { LineParts, StampParts, TallyParts } from "./parts/LogParts";
 import { MaskParts } from "./parts/MaskParts";
 import { NarrowParts } from "./parts/NarrowParts";
+import { NumberParts } from "./parts/NumberParts";
 import { beginning, VALIDATIONS } from "./parts/shared";
 import { TidyParts } from "./parts/TidyParts";
 import { ValidationParts } from "./parts/ValidationParts";
@@ -128,6 +131,11 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       {parts.kind === "narrow" && <NarrowParts {...shared} />}
       {parts.kind === "copy" && <CopyParts {...shared} />}
       {parts.kind === "calculation" && <CalculationParts {...shared} fleeting={preview.data?.fleeting ?? []} />}
+      {parts.kind === "number" && <NumberParts {...shared} />}
+      {parts.kind === "number" && rule && <Numbering table={table} rule={rule.id} />}
+      {parts.kind === "stamp" && <StampParts {...shared} />}
+      {parts.kind === "tally" && <TallyParts {...shared} />}
+      {parts.kind === "line" && <LineParts {...shared} />}
       {VALIDATIONS.includes(parts.kind) && (
         <ValidationParts {...shared} key={parts.kind} usual={usualMessage(parts, preview.data?.sentence, label)} />
       )}
@@ -167,7 +175,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
 }
 
 /** Parts that show their own mistakes. */
-const SHOWN_AT_PART = ["formula", "when", "saying", "low", "high", "mask"];
+const SHOWN_AT_PART = ["formula", "when", "saying", "low", "high", "mask", "series"];
 
 function KindPick(props: { name: string; kinds: string[]; value: string; onChange: (kind: string) => void }) {
   const options = props.kinds.map((kind) => [kind, words.rulePanel.kinds[kind] ?? kind] as const);

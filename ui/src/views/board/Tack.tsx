@@ -1,3 +1,4 @@
+import { TriangleAlert } from "lucide-react";
 import type { Rule } from "../../api/client";
 import { Mark } from "../../components/Mark";
 import { words } from "../../words";
@@ -52,7 +53,7 @@ export function Tack({
       onPointerEnter={onPoint}
       onPointerLeave={onLeave}
       onClick={onOpen}
-      title={`${rule.sentence}${shared ? ` (${words.board.shared})` : ""}${open > 0 ? ` ${words.board.open(open)}` : ""}`}
+      title={`${rule.sentence}${shared ? ` (${words.board.shared})` : ""}${open > 0 ? ` ${words.board.open(open)}` : ""}${rule.notice ? ` ${rule.notice}` : ""}`}
       aria-label={
         narrow ? rule.sentence : `${rule.tack}${open > 0 ? ` ${words.board.openShort(open)}` : ""}: ${rule.sentence}`
       }
@@ -60,6 +61,7 @@ export function Tack({
     >
       <Mark size={11} className={`shrink-0 ${shared ? "text-secondary" : "text-primary"}`} />
       {!narrow && <span className="truncate">{rule.tack}</span>}{" "}
+      {rule.notice && <TriangleAlert size={12} className="shrink-0 text-secondary" aria-label={rule.notice} />}
       {!narrow && open > 0 && (
         <span className="shrink-0 rounded-full border border-secondary border-dashed px-1 text-[0.625rem] text-secondary tabular-nums">
           {words.board.openShort(open)}

@@ -1,4 +1,4 @@
-import { History, Plus, Trash2 } from "lucide-react";
+import { CopyPlus, History, Plus, Trash2 } from "lucide-react";
 import { Link } from "react-router";
 import type { RecordData, Table } from "../../api/client";
 import { words } from "../../words";
@@ -22,14 +22,24 @@ export function FormHead({ table, record, onRemove }: Props) {
             <History size={15} aria-hidden />
             {words.views.history}
           </Link>
-          <Link to={`/t/${table.key}/forms`} className="btn btn-ghost btn-sm">
-            <Plus size={15} aria-hidden />
-            {words.form.copyNew}
-          </Link>
-          <button type="button" className="btn btn-ghost btn-sm text-error" onClick={onRemove}>
-            <Trash2 size={15} aria-hidden />
-            {words.form.remove}
-          </button>
+          {table.may.edit && (
+            <>
+              <Link to={`/t/${table.key}/forms?copy=${record.id}`} className="btn btn-ghost btn-sm">
+                <CopyPlus size={15} aria-hidden />
+                {words.form.copy}
+              </Link>
+              <Link to={`/t/${table.key}/forms`} className="btn btn-ghost btn-sm">
+                <Plus size={15} aria-hidden />
+                {words.form.copyNew}
+              </Link>
+            </>
+          )}
+          {table.may.delete && (
+            <button type="button" className="btn btn-ghost btn-sm text-error" onClick={onRemove}>
+              <Trash2 size={15} aria-hidden />
+              {words.form.remove}
+            </button>
+          )}
         </>
       )}
     </div>

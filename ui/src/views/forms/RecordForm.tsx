@@ -17,12 +17,17 @@ import { Refusals } from "./Refusals";
 import { SaveBar } from "./SaveBar";
 import { useFormKeys } from "./useFormKeys";
 
-type Props = { table: Table; record: RecordData | null };
+type Props = {
+  table: Table;
+  record: RecordData | null;
+  /** What a new record begins with, as if it were typed. */
+  begin?: Typed;
+};
 
 /** A record's form. Nothing typed is lost by a refusal, a reload or a lost connection. */
-export function RecordForm({ table, record }: Props) {
+export function RecordForm({ table, record, begin }: Props) {
   const id = record?.id ?? null;
-  const [restored] = useState(() => keptDraft(table.key, id));
+  const [restored] = useState(() => (begin ? null : keptDraft(table.key, id)));
   const [wasRestored, setWasRestored] = useState(restored !== null);
   const [seen, setSeen] = useState(restored?.version ?? record?.version ?? null);
   const [problem, setProblem] = useState<Problem | null>(null);
@@ -39,7 +44,7 @@ export function RecordForm({ table, record }: Props) {
       ),
     [table.key, id],
   );
-  const draft = useDraft(ask, restored?.typed ?? {});
+  const draft = useDraft(ask, restored?.typed ?? begin ?? {});
   useEffect(() => keepDraft(table.key, id, { typed: draft.typed, version: seen }), [table.key, id, draft.typed, seen]);
   useEffect(() => document.querySelector<HTMLElement>("[data-input]")?.focus(), []);
 

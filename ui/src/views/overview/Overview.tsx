@@ -4,6 +4,7 @@ import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
 import type { TableLine } from "../../api/client";
 import { useAddTable, useRemoveTable, useSession, useTableLosses, useTables } from "../../api/queries";
+import { useMay } from "../../app/may";
 import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
@@ -14,6 +15,7 @@ import { RenameTable } from "./RenameTable";
 export default function Overview() {
   const session = useSession();
   const tables = useTables();
+  const may = useMay();
   if (!tables.data) return tables.error ? <Failure error={tables.error} retry={tables.refetch} /> : <Loading />;
   return (
     <div className="mx-auto max-w-5xl px-5 py-6">
@@ -23,13 +25,14 @@ export default function Overview() {
         {tables.data.map((table) => (
           <TableSheet key={table.key} table={table} />
         ))}
-        <NewTable />
+        {may.design && <NewTable />}
       </div>
     </div>
   );
 }
 
 function TableSheet({ table }: { table: TableLine }) {
+  const may = useMay();
   const remove = useRemoveTable();
   const [asking, setAsking] = useState<"remove" | "rename" | null>(null);
   const elsewhere = useTableLosses(table.key, asking === "remove").data?.rules ?? [];
@@ -37,26 +40,30 @@ function TableSheet({ table }: { table: TableLine }) {
     <section className="sheet flex flex-col gap-2 p-4">
       <div className="flex items-start gap-2">
         <h2 className="flex-1 text-lg">
-          <Link to={`/t/${table.key}/rules`} className="hover:underline">
+          <Link to={`/t/${table.key}/${may.design ? "rules" : "records"}`} className="hover:underline">
             {table.label}
           </Link>
         </h2>
-        <button
-          type="button"
-          className="btn btn-ghost btn-xs btn-square"
-          title={`${words.overview.rename}: ${table.label}`}
-          onClick={() => setAsking("rename")}
-        >
-          <Pencil size={14} aria-hidden />
-        </button>
-        <button
-          type="button"
-          className="btn btn-ghost btn-xs btn-square"
-          title={`${words.overview.remove}: ${table.label}`}
-          onClick={() => setAsking("remove")}
-        >
-          <Trash2 size={14} aria-hidden />
-        </button>
+        {may.design && (
+          <>
+            <button
+              type="button"
+              className="btn btn-ghost btn-xs btn-square"
+              title={`${words.overview.rename}: ${table.label}`}
+              onClick={() => setAsking("rename")}
+            >
+              <Pencil size={14} aria-hidden />
+            </button>
+            <button
+              type="button"
+              className="btn btn-ghost btn-xs btn-square"
+              title={`${words.overview.remove}: ${table.label}`}
+              onClick={() => setAsking("remove")}
+            >
+              <Trash2 size={14} aria-hidden />
+            </button>
+          </>
+        )}
       </div>
       {table.note && <p className="quiet">{table.note}</p>}
       <p className="thread my-1 h-2" aria-hidden />

@@ -46,15 +46,17 @@ export default function Records() {
             {filter ? words.records.filtered(matching, total) : words.records.shown(records.length, total)}
           </span>
         )}
-        {table.rules.some((rule) => rule.kind === "tidy") && (
+        {table.may.edit && table.rules.some((rule) => rule.kind === "tidy") && (
           <Link to={`/t/${table.key}/tidy`} className="btn btn-ghost btn-sm">
             {words.tidyReview.link}
           </Link>
         )}
-        <Link to={`/t/${table.key}/forms`} className="btn btn-primary btn-sm">
-          <Plus size={15} aria-hidden />
-          {`${words.records.add} ${table.one.toLowerCase()}`}
-        </Link>
+        {table.may.edit && (
+          <Link to={`/t/${table.key}/forms`} className="btn btn-primary btn-sm">
+            <Plus size={15} aria-hidden />
+            {`${words.records.add} ${table.one.toLowerCase()}`}
+          </Link>
+        )}
       </div>
       {total > 0 || filter ? (
         <FilterBar table={table} filter={filter} onFilter={(text) => put({ filter: text })} error={pages.error} />

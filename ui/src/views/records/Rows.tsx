@@ -3,7 +3,7 @@ import { Pencil } from "lucide-react";
 import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import type { RecordData, Table } from "../../api/client";
-import { isWorkedOut } from "../../components/record/FieldInput";
+import { isReadOnly } from "../../components/record/FieldInput";
 import { words } from "../../words";
 import { CellEditor } from "./CellEditor";
 
@@ -21,7 +21,7 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const navigate = useNavigate();
   const [editing, setEditing] = useState<{ record: number; field: string } | null>(null);
-  const typed = table.fields.filter((field) => !isWorkedOut(field) && field.type !== "long_text");
+  const typed = table.fields.filter((field) => table.may.edit && !isReadOnly(field) && field.type !== "long_text");
   const goOn = (record: number, index: number, step: number) => {
     const at = typed.findIndex((field) => field.key === editing?.field);
     const next = step === 0 ? undefined : typed[at + step];
@@ -133,7 +133,7 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
                         <Pencil size={12} aria-hidden />
                       </button>
                     )}
-                    {isWorkedOut(field) && record.texts[field.key] ? (
+                    {field.given && record.texts[field.key] ? (
                       <span className="stitched">{record.texts[field.key]}</span>
                     ) : (
                       record.texts[field.key] || <span className="quiet">{field.format.blank}</span>

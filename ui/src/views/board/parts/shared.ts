@@ -24,6 +24,9 @@ const BEGINNINGS: { [kind: string]: Partial<RuleParts> } = {
   tidy: { steps: [{ do: "trim" }], mode: "save" },
   narrow: { formula: "", otherwise: "clear" },
   fits: { mask: "" },
+  number: { formula: "", start: 1, step: 1 },
+  stamp: { event: "made" },
+  line: { event: "ticked", formula: "", pattern: "d MMM yyyy, HH:mm" },
 };
 
 /** A new rule of a kind; what it has in common with one of another kind is kept. */
@@ -38,6 +41,8 @@ export function isBegun(parts: RuleParts): boolean {
     case "check":
     case "calculation":
     case "copy":
+    case "number":
+    case "line":
       return (parts.formula ?? "") !== "";
     case "default":
       return (parts.value ?? null) !== null || (parts.formula ?? "") !== "";
@@ -54,6 +59,8 @@ export function isBegun(parts: RuleParts): boolean {
       return (parts.values ?? []).length > 0;
     case "exists":
       return Boolean(parts.target && parts.target_field);
+    case "stamp":
+      return parts.event !== "reached" || (parts.when ?? "") !== "";
     case "lock":
       return (parts.when ?? "") !== "";
     default:

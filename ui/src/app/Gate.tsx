@@ -1,0 +1,52 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { lazy, type ReactNode, Suspense, useEffect } from "react";
+import { ProblemError, type Session, SIGNED_OUT, setWriteKey } from "../api/client";
+import { useSession } from "../api/queries";
+import { Failure } from "../components/Failure";
+import { Loading } from "../components/Loading";
+
+const SignIn = lazy(() => import("../views/sign_in/SignIn"));
+
+/** Lets in whoever is signed in; everybody else meets the sign-in page, at whatever address. */
+export function Gate({ children }: { children: ReactNode }) {
+  const client = useQueryClient();
+  const session = useSession();
+
+  useEffect(() => {
+    const onSignedOut = () => client.resetQueries({ queryKey: ["session"] });
+    window.addEventListener(SIGNED_OUT, onSignedOut);
+    return () => window.removeEventListener(SIGNED_OUT, onSignedOut);
+  }, [client]);
+
+  const enter = (found: Session) => {
+    setWriteKey(found.write_key);
+    // Nothing that one person saw is kept for the next.
+    client.clear();
+    client.setQueryData(["session"], found);
+  };
+
+  const refused = session.error instanceof ProblemError && session.error.problem.status === 401;
+  if (refused)
+    return (
+      <Suspense fallback={<Loading />}>
+        <SignIn reason={wasHere() ? (session.error?.message ?? null) : null} onSession={enter} />
+      </Suspense>
+    );
+  if (session.data) {
+    sessionStorage.setItem(HERE, "yes");
+    return (
+      <div key={session.data.person.id} className="contents">
+        {children}
+      </div>
+    );
+  }
+  return session.error ? <Failure error={session.error} retry={session.refetch} /> : <Loading />;
+}
+
+const HERE = "up-tack-was-here";
+
+/** Whether somebody was signed in in this tab, who deserves to be told why no longer. */
+const wasHere = () => sessionStorage.getItem(HERE) === "yes";
+
+/** Forgets that, for whoever signs out on purpose. */
+export const leave = () => sessionStorage.removeItem(HERE);

@@ -1,0 +1,90 @@
+import { useState } from "react";
+import type { Table } from "../../api/client";
+import { useRenameTable } from "../../api/queries";
+import { Segments } from "../../components/Segments";
+import { words } from "../../words";
+import { AccessParts } from "./AccessParts";
+import { Panel } from "./Panel";
+
+type Mode = "all" | "only" | "all_but";
+type Props = { table: Table; onClose: () => void };
+
+/** The table itself: its note, who may do what with it, and what of it the change log watches. */
+export function TablePanel({ table, onClose }: Props) {
+  const change = useRenameTable();
+  const [note, setNote] = useState(table.note ?? "");
+  const [access, setAccess] = useState(table.access);
+  const [mode, setMode] = useState<Mode>(table.log?.only ? "only" : table.log?.all_but ? "all_but" : "all");
+  const [picked, setPicked] = useState<string[]>(table.log?.only ?? table.log?.all_but ?? []);
+  const toggle = (id: string) =>
+    setPicked(picked.includes(id) ? picked.filter((each) => each !== id) : [...picked, id]);
+  const save = () =>
+    change.mutate(
+      { table: table.key, note, access, log: mode === "all" ? null : { [mode]: picked } },
+      { onSuccess: onClose },
+    );
+  return (
+    <Panel
+      name={words.board.settings(table.label)}
+      above={words.board.table}
+      title={table.label}
+      onClose={onClose}
+      onSave={save}
+      footer={
+        <button type="button" className="btn btn-primary btn-sm" onClick={save} disabled={change.isPending}>
+          {words.common.save}
+          <kbd className="text-[0.6875rem] opacity-75">Ctrl Enter</kbd>
+        </button>
+      }
+    >
+      <label className="flex flex-col gap-1 font-semibold">
+        {words.fieldPanel.note}
+        <textarea
+          data-first
+          className="textarea w-full font-normal"
+          rows={2}
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+        />
+      </label>
+      <AccessParts of="table" value={access} onChange={setAccess} />
+      <p className="quiet -mt-2 text-xs">{words.access.builders}</p>
+      <div className="flex flex-col gap-2">
+        <span className="font-semibold">{words.logging.watched}</span>
+        <Segments
+          name={words.logging.watched}
+          value={mode}
+          options={[
+            ["all", words.logging.all],
+            ["all_but", words.logging.all_but],
+            ["only", words.logging.only],
+          ]}
+          onChange={setMode}
+        />
+        {mode !== "all" && (
+          <div className="grid max-h-56 grid-cols-2 gap-x-3 gap-y-1 overflow-auto rounded border border-base-300 px-2.5 py-2">
+            {table.fields
+              .filter((field) => field.kept)
+              .map((field) => (
+                <label key={field.id} className="flex min-w-0 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="checkbox checkbox-xs"
+                    checked={picked.includes(field.id)}
+                    onChange={() => toggle(field.id)}
+                  />
+                  <span className="truncate">{field.label}</span>
+                </label>
+              ))}
+          </div>
+        )}
+        <p className="quiet text-xs">{words.logging.watchHint}</p>
+      </div>
+      {change.error && (
+        <p className="text-error" role="alert">
+          {change.error.message}
+        </p>
+      )}
+    </Panel>
+  );
+}

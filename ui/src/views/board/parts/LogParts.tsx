@@ -1,0 +1,156 @@
+import type { Table } from "../../../api/client";
+import { FormulaEditor } from "../../../components/formula/FormulaEditor";
+import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
+import { Segments } from "../../../components/Segments";
+import { words } from "../../../words";
+import { FieldList } from "./FieldList";
+import { Tick } from "./NumberParts";
+import { mistakesOf, type PartsProps } from "./shared";
+
+/** A stamp: of which event, and of which of its times. */
+export function StampParts(props: PartsProps) {
+  const { table, parts, change } = props;
+  const person = table.fields.find((field) => field.key === parts.field)?.type === "text";
+  const { events } = words.logging;
+  return (
+    <>
+      <Segments
+        name={words.logging.event}
+        value={parts.event ?? "made"}
+        options={[
+          ["made", person ? events.madeBy : events.madeOn],
+          ["changed", person ? events.changedBy : events.changedOn],
+          ["reached", events.reached],
+        ]}
+        onChange={(event) => change({ event, when: event === "reached" ? "" : null, watch: null })}
+      />
+      {parts.event === "changed" && <Watch {...props} />}
+      {parts.event === "reached" && (
+        <>
+          <When {...props} />
+          <Segments
+            name={words.logging.which}
+            value={parts.which ?? "first"}
+            options={[
+              ["first", words.logging.first],
+              ["last", words.logging.last],
+            ]}
+            onChange={(which) => change({ which })}
+          />
+          <Tick
+            label={words.logging.clears}
+            checked={parts.clears === true}
+            onChange={() => change({ clears: parts.clears ? null : true })}
+          />
+        </>
+      )}
+      <p className="quiet text-xs">{words.logging.stampHint}</p>
+    </>
+  );
+}
+
+/** A tally: changes of which fields it counts. */
+export function TallyParts(props: PartsProps) {
+  return (
+    <>
+      <Watch {...props} />
+      <p className="quiet text-xs">{words.logging.tallyHint}</p>
+    </>
+  );
+}
+
+/** A log line: its event, its words, and how its moment is written. */
+export function LineParts(props: PartsProps) {
+  const { table, parts, change, mistakes } = props;
+  const { events } = words.logging;
+  return (
+    <>
+      <Segments
+        name={words.logging.event}
+        value={parts.event ?? "ticked"}
+        options={[
+          ["ticked", events.ticked],
+          ["changed", events.changed],
+          ["reached", events.reached],
+        ]}
+        onChange={(event) => change({ event, when: event === "reached" ? "" : null, watch: null, tick: null })}
+      />
+      {parts.event === "ticked" && <TickField table={table} parts={parts} change={change} />}
+      {parts.event === "changed" && <Watch {...props} />}
+      {parts.event === "reached" && <When {...props} />}
+      <div className="flex flex-col gap-1.5">
+        <span className="font-semibold">{words.logging.says}</span>
+        <FormulaEditor
+          table={table.key}
+          label={words.logging.says}
+          value={parts.formula ?? ""}
+          onChange={(formula) => change({ formula })}
+          mistakes={mistakesOf(mistakes, "formula")}
+          focus={false}
+        />
+      </div>
+      <label className="flex flex-col gap-1 font-semibold">
+        {words.logging.pattern}
+        <input
+          className="input input-sm w-64 font-mono font-normal"
+          value={parts.pattern ?? "d MMM yyyy, HH:mm"}
+          onChange={(event) => change({ pattern: event.target.value })}
+        />
+        <span className="quiet font-normal text-xs">{words.logging.patternHint}</span>
+      </label>
+      <p className="quiet text-xs">{words.logging.lineHint}</p>
+    </>
+  );
+}
+
+function TickField({ table, parts, change }: Pick<PartsProps, "table" | "parts" | "change">) {
+  return (
+    <label className="flex flex-col gap-1 font-semibold">
+      {words.logging.tick}
+      <select
+        className="select select-sm w-64 font-normal"
+        value={parts.tick ?? ""}
+        onChange={(event) => change({ tick: event.target.value || null })}
+      >
+        <option value="">{words.logging.pickTick}</option>
+        {yesNo(table).map((field) => (
+          <option key={field.key} value={field.key}>
+            {field.label}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+const yesNo = (table: Table) => table.fields.filter((field) => field.type === "yes_no" && !field.given);
+
+function Watch({ table, parts, change }: PartsProps) {
+  return (
+    <div className="flex flex-col gap-1">
+      <FieldList
+        table={table}
+        label={words.logging.watch}
+        except={parts.field}
+        value={parts.watch ?? []}
+        onChange={(keys) => change({ watch: keys.length > 0 ? keys : null })}
+      />
+      <p className="quiet text-xs">
+        {(parts.watch ?? []).length === 0 ? words.logging.anyField : words.logging.onlyThese}
+      </p>
+    </div>
+  );
+}
+
+function When({ table, parts, change, mistakes }: PartsProps) {
+  return (
+    <FormulaOrPieces
+      table={table.key}
+      label={words.logging.when}
+      value={parts.when ?? ""}
+      onChange={(when) => change({ when })}
+      mistakes={mistakesOf(mistakes, "when")}
+      shapes={["condition"]}
+    />
+  );
+}

@@ -1,0 +1,75 @@
+import { Pencil, UserPlus } from "lucide-react";
+import { useState } from "react";
+import { type PersonEntry, usePeople } from "../../api/people";
+import { Failure } from "../../components/Failure";
+import { Loading } from "../../components/Loading";
+import { words } from "../../words";
+import { PersonDialog } from "./PersonDialog";
+
+/** Everybody who works here, for builders. */
+export default function People() {
+  const people = usePeople();
+  const [open, setOpen] = useState<PersonEntry | "new" | null>(null);
+  if (!people.data) return people.error ? <Failure error={people.error} retry={people.refetch} /> : <Loading />;
+  return (
+    <div className="mx-auto max-w-4xl px-5 pt-5 pb-10">
+      <div className="mb-4 flex flex-wrap items-end gap-4">
+        <div className="min-w-0 flex-1">
+          <h1 className="text-2xl">{words.people.title}</h1>
+          <p className="quiet">{words.people.aim}</p>
+        </div>
+        <button type="button" className="btn btn-primary btn-sm" onClick={() => setOpen("new")}>
+          <UserPlus size={15} aria-hidden />
+          {words.people.add}
+        </button>
+      </div>
+      <div className="sheet overflow-x-auto">
+        <table className="w-full text-left">
+          <thead>
+            <tr className="border-base-300 border-b text-xs">
+              {[words.people.name, words.people.signIn, words.people.email, words.people.role, words.people.state].map(
+                (head) => (
+                  <th key={head} className="quiet px-4 py-2 font-semibold">
+                    {head}
+                  </th>
+                ),
+              )}
+              <th className="px-4 py-2">
+                <span className="sr-only">{words.people.change}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody className="divide-y divide-base-300/70">
+            {people.data.map((person) => (
+              <tr key={person.id} className={person.active ? "" : "quiet"}>
+                <td className="px-4 py-2 font-semibold">{person.name}</td>
+                <td className="px-4 py-2 font-mono text-xs">{person.sign_in}</td>
+                <td className="max-w-56 truncate px-4 py-2">{person.email}</td>
+                <td className="px-4 py-2">{words.people.roles[person.role]}</td>
+                <td className="px-4 py-2 text-xs">{state(person)}</td>
+                <td className="px-4 py-2 text-right">
+                  <button
+                    type="button"
+                    className="btn btn-ghost btn-xs"
+                    aria-label={words.people.changeOf(person.name)}
+                    onClick={() => setOpen(person)}
+                  >
+                    <Pencil size={14} aria-hidden />
+                    {words.people.change}
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="quiet mt-3 text-xs">{words.people.note}</p>
+      {open && <PersonDialog person={open === "new" ? null : open} onClose={() => setOpen(null)} />}
+    </div>
+  );
+}
+
+function state(person: PersonEntry) {
+  if (!person.active) return words.people.inactive;
+  return person.has_password ? words.people.active : words.people.noPassword;
+}

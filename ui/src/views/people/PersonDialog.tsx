@@ -1,0 +1,82 @@
+import { type FormEvent, useState } from "react";
+import { toast } from "sonner";
+import { type PersonEntry, type PersonParts, useKeepPerson } from "../../api/people";
+import { Dialog } from "../../components/Dialog";
+import { words } from "../../words";
+import { Line } from "../sign_in/SetUp";
+
+type Role = NonNullable<PersonParts["role"]>;
+const ROLES: Role[] = ["builder", "clerk", "reader"];
+
+/** A person: name, sign-in name, role, whether they may still sign in, a new password. */
+export function PersonDialog({ person, onClose }: { person: PersonEntry | null; onClose: () => void }) {
+  const [parts, setParts] = useState({
+    name: person?.name ?? "",
+    sign_in: person?.sign_in ?? "",
+    email: person?.email ?? "",
+    role: (person?.role ?? "clerk") as Role,
+    active: person?.active ?? true,
+  });
+  const [password, setPassword] = useState("");
+  const keep = useKeepPerson();
+  const set = (change: Partial<typeof parts>) => setParts({ ...parts, ...change });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    keep.mutate(
+      { id: person?.id ?? null, ...parts, ...(password ? { password } : {}) },
+      {
+        onSuccess: (kept) => {
+          toast(words.people.kept(kept.name));
+          onClose();
+        },
+      },
+    );
+  };
+  return (
+    <Dialog title={person ? person.name : words.people.add} onClose={onClose}>
+      <form className="flex flex-col gap-3" onSubmit={submit}>
+        <Line label={words.people.name} value={parts.name} onChange={(name) => set({ name })} />
+        <Line label={words.people.signIn} value={parts.sign_in} onChange={(sign_in) => set({ sign_in })} />
+        <Line label={words.people.email} value={parts.email} onChange={(email) => set({ email })} />
+        <fieldset className="flex flex-col gap-1.5">
+          <legend className="mb-1 font-semibold text-xs">{words.people.role}</legend>
+          {ROLES.map((role) => (
+            <label key={role} className="flex items-baseline gap-2">
+              <input
+                type="radio"
+                className="radio radio-sm relative top-0.5"
+                checked={parts.role === role}
+                onChange={() => set({ role })}
+              />
+              <span className="w-16">{words.people.roles[role]}</span>
+              <span className="quiet text-xs">{words.people.does[role]}</span>
+            </label>
+          ))}
+        </fieldset>
+        <Line label={words.people.setPassword} value={password} onChange={setPassword} secret />
+        <p className="quiet -mt-2 text-xs">
+          {person?.has_password ? words.people.leaveBlank : words.people.passwordHint}
+        </p>
+        {person && (
+          <label className="flex items-baseline gap-2">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm relative top-0.5"
+              checked={parts.active}
+              onChange={(event) => set({ active: event.target.checked })}
+            />
+            <span>{words.people.maySignIn}</span>
+          </label>
+        )}
+        {keep.error && (
+          <p role="alert" className="text-error">
+            {keep.error.message}
+          </p>
+        )}
+        <button type="submit" className="btn btn-primary self-start" disabled={keep.isPending}>
+          {words.common.save}
+        </button>
+      </form>
+    </Dialog>
+  );
+}
