@@ -3,15 +3,12 @@
 require "web_helper"
 
 RSpec.describe "The HTTP API" do
-  it "says who acts, and goes on as another" do
+  it "says who acts" do
     expect(ask(:get, "/api/session")).to include("person" => a_hash_including("name" => "Odile Marsh"), "undo" => nil)
-    ask(:put, "/api/session", {person_id: 2})
+    sign_in_as("Bram Tolley")
     expect(ask(:get, "/api/session")["person"]["name"]).to eq("Bram Tolley")
-    expect(last_response.headers["Content-Security-Policy"]).to include("default-src 'self'")
     record = ask(:post, "/api/tables/pieces/records", {typed: good_piece})
     expect(record["texts"]).to include("received_by" => "Bram Tolley", "wet_weight" => "695")
-    ask(:put, "/api/session", {person_id: 99})
-    expect(status).to eq(404)
   end
 
   it "makes, shows, renames and deletes tables" do
@@ -110,6 +107,6 @@ RSpec.describe "The HTTP API" do
     routes = UpTack::Web::Application.routes.flat_map { |method, list| list.map { |route| [method.downcase, route.first.to_s] } }
     routes = routes.select { |method, path| path.start_with?("/api/") && method != "head" }.map { |method, path| [method, path.gsub(/:(\w+)/, "{}").sub("/revisions/{}/", "/revisions/{}/")] }
     described = WebHelp::DOCUMENT["paths"].flat_map { |path, operations| operations.keys.grep_v("parameters").map { |method| [method, path.gsub(/\{\w+\}/, "{}")] } }
-    expect(routes - [["get", "/api/openapi.yaml"]]).to match_array(described)
+    expect(routes).to match_array(described)
   end
 end

@@ -19,7 +19,7 @@ RSpec.describe "Bad input over HTTP" do
     end
     ask(:post, "/api/tables/pieces/records", JSON.generate(typed: good_piece), "CONTENT_TYPE" => "text/plain")
     refused(400)
-    ask(:put, "/api/session", {person_id: "one"})
+    ask(:post, "/api/session/demo", {person_id: "one"})
     refused(400)
   end
 

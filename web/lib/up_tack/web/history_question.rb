@@ -10,8 +10,8 @@ module UpTack
 
       # @return [UseCases::History::Entries] nothing of tables that this person's role does not see
       def history
-        hidden = workspace.project.tables.reject { |table| table.allows?(person.role, :see) }.map(&:id)
-        UseCases::History::Entries.new(history_question, hidden: hidden)
+        seen = workspace.project.tables.select { |table| table.allows?(person.role, :see) }.map(&:id)
+        UseCases::History::Entries.new(history_question, seen: person.builder? ? nil : seen)
       end
 
       # @return [UseCases::History::Question]

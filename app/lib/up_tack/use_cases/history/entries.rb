@@ -9,10 +9,10 @@ module UpTack
         BATCH = 500
 
         # @param question [Question]
-        # @param hidden [Array<String>] ids of tables that are not to be told of
-        def initialize(question, hidden: [])
+        # @param seen [Array<String>, nil] ids of the tables that may be told of, nil for all
+        def initialize(question, seen: nil)
           @question = question
-          @hidden = hidden
+          @seen = seen
         end
 
         # A page, the newest first. Unless a record or a batch is asked for, a
@@ -76,7 +76,7 @@ module UpTack
         def matching
           scope = Store::Entry.all
           scope = scope.where(table_id: @question.table.id) if @question.table
-          scope = scope.where.not(table_id: @hidden) if @hidden.any?
+          scope = scope.where(table_id: @seen) if @seen
           scope = scope.where(record_id: @question.record) if @question.record
           scope = scope.where(person_id: @question.person) if @question.person
           scope = scope.where(way: @question.way) if @question.way

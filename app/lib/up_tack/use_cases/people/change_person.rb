@@ -43,6 +43,9 @@ module UpTack
         private
 
         def apply(person, parts)
+          wrong = parts.slice(*PARTS).find { |name, value| (name == "active") ? ![true, false].include?(value) : !value.is_a?(String) }&.first
+          Core::Design::Invalid.because((wrong == "active") ? "A person is active or not." : "This is a text.", part: wrong) if wrong
+
           person.assign_attributes(settled(parts.slice(*PARTS)))
           problem = problem(person) || (parts.key?("password") && Store::Person.password_problem(parts["password"]) && ["password", Store::Person.password_problem(parts["password"])])
           Core::Design::Invalid.because(problem.last, part: problem.first) if problem
@@ -69,7 +72,6 @@ module UpTack
           return ["sign_in", "A sign-in name has 2 to 40 letters, figures, dots or dashes."] unless person.sign_in.to_s.match?(/\A[[:alnum:]._@-]{2,40}\z/)
           return ["email", "An e-mail address has an @ in it."] unless person.email.to_s.empty? || (person.email.length <= LONGEST && person.email.match?(/\A[^@\s]+@[^@\s]+\z/))
           return ["role", "There are the roles #{ROLES.join(", ")}."] unless ROLES.include?(person.role)
-          return ["active", "A person is active or not."] unless [true, false].include?(person.active)
 
           ["sign_in", "Somebody else signs in as “#{person.sign_in}”."] if Store::Person.where(sign_in: person.sign_in).where.not(id: person.id).exists?
         end
@@ -84,9 +86,10 @@ module UpTack
           Core::Design::Invalid.because("#{person.name} is the only builder; make somebody else a builder first.", part: "role")
         end
 
-        # Whoever is made inactive, or gets another password, must sign in again.
+        # Whoever gets another password must sign in again. Those of an inactive person
+        # are ended when they are next used, with the reason.
         def end_sessions(person, parts)
-          Store::Session.where(person_id: person.id).delete_all if !person.active || parts.key?("password")
+          Store::Session.where(person_id: person.id).delete_all if parts.key?("password")
         end
       end
     end

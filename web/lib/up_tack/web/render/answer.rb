@@ -10,7 +10,7 @@ module UpTack
         # @param table [Core::Design::Table]
         def initialize(workspace, table)
           @table = table
-          @seen = table.fields.select { |field| field.allows?(workspace.person.role, :see) }
+          @seen = Seen.new(workspace).fields(table)
           @plan = workspace.plan(table.key)
           @records = workspace.context.records
         end

@@ -8,6 +8,7 @@ module UpTack
       class Entry
         def initialize(workspace)
           @workspace = workspace
+          @seen = Seen.new(workspace)
           @tables = workspace.project.tables.to_h { |table| [table.id, table] }
         end
 
@@ -39,14 +40,21 @@ module UpTack
 
         def change(change, table)
           field = table&.fields&.find { |each| each.id == change.field_id }
-          return if field && !field.allows?(@workspace.person.role, :see)
+          # Of a field that is gone nobody can say who might see it.
+          return unless field ? @seen.field?(field) : @workspace.person.builder?
 
           rule = table&.rule(change.rule_id)
           before, after = change.texts((field if field&.type == change.type))
           {
             field: field&.label || change.field_label, id: change.field_id, key: field&.key, back: !field.nil? && field.type == change.type && !table.given?(field.key), before: before, after: after,
-            rule: change.rule_id && (rule ? rule.sentence(table) : "by a rule that is no longer there")
+            rule: change.rule_id && sentence(rule, table)
           }
+        end
+
+        def sentence(rule, table)
+          return "by a rule that is no longer there" unless rule
+
+          @seen.rule?(rule, table) ? rule.sentence(table) : "by a rule"
         end
       end
     end

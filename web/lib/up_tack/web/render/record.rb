@@ -11,7 +11,7 @@ module UpTack
         def initialize(workspace, table)
           @plan = workspace.plan(table.key)
           @table = table
-          @seen = table.fields.select { |field| field.allows?(workspace.person.role, :see) }
+          @seen = Seen.new(workspace).fields(table)
           @context = workspace.context
           @upkeep = workspace.project.upkeep
         end

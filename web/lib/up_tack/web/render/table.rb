@@ -7,35 +7,26 @@ module UpTack
       class Table
         def initialize(workspace)
           @workspace = workspace
+          @seen = Seen.new(workspace)
         end
 
         # @return [Hash] for the overview
         def line(table)
-          {**name(table), fields: seen(table).map(&:label), rules: table.rules.length}
+          {**name(table), fields: @seen.fields(table).map(&:label), rules: table.rules.length}
         end
 
         # @return [Hash] for the board
         def full(table)
           {
             id: table.id, **name(table), title: table.title, title_field: table.title_field&.key, review: table.review,
-            log: table.log, access: table.access || {}, may: {edit: may?(table, :edit), delete: may?(table, :delete)},
-            filters: table.filters.select { |filter| open?(filter.compiled(table).references) }.map(&:to_plain), fields: seen(table).map { |field| self.field(field, table) },
+            log: table.log, access: table.access || {}, may: {edit: @seen.table?(table, :edit), delete: @seen.table?(table, :delete)},
+            filters: table.filters.select { |filter| @seen.open?(filter.compiled(table).references) }.map(&:to_plain), fields: @seen.fields(table).map { |field| self.field(field, table) },
             stages: Core::Stages::ALL.map { |stage| self.stage(stage) },
-            rules: table.rules.select { |rule| open?(rule.references(table)) && rule.fields(table).all? { |key| sees?(table.field(key)) } }.map { |rule| self.rule(rule, table) }
+            rules: table.rules.select { |rule| @seen.rule?(rule, table) }.map { |rule| self.rule(rule, table) }
           }
         end
 
         private
-
-        def role = @workspace.person.role
-        def may?(table, what) = table.allows?(role, what)
-        def sees?(field) = field.nil? || field.allows?(role, :see)
-        def seen(table) = table.fields.select { |field| sees?(field) }
-
-        # What names something hidden is not told.
-        def open?(references)
-          references.all? { |each| (table = @workspace.project.table(each.table)).nil? || (may?(table, :see) && (each.key.nil? || sees?(table.field(each.key)))) }
-        end
 
         def name(table)
           {key: table.key, label: table.label, one: table.record_name, note: table.note, records: Store::Rows.new(table).count}
@@ -48,7 +39,7 @@ module UpTack
             target: field.target, on_delete: field.on_delete, reverse: field.reverse,
             kinds: Core::Rules.all.filter_map { |name, kind| name if kind.suits?(field, table) },
             calculated: table.calculation(field.key)&.keeping, kept: table.kept?(field.key), given: table.given?(field.key),
-            access: field.access || {}, may_edit: may?(table, :edit) && field.allows?(role, :edit)
+            access: field.access || {}, may_edit: @seen.table?(table, :edit) && @seen.field?(field, :edit)
           }
         end
 
