@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "active_support"
 require "json"
 require "sinatra/base"
 require_relative "../../../app/lib/up_tack/app"

@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "active_support"
 require "active_support/message_verifier"
 
 module UpTack
