@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "active_record"
+require "bcrypt"
 require "fileutils"
 require "json"
 require "digest"

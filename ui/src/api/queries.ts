@@ -89,18 +89,6 @@ export const writePieces = (table: string, pieces: Pieces) =>
 export const foreseeDeletion = (table: string, id: number) =>
   data(api.GET("/api/tables/{table}/records/{id}/deletion", { params: { path: { table, id } } }));
 
-export const useHistory = (table: string | undefined, record: number | undefined) =>
-  useInfiniteQuery({
-    queryKey: ["history", table, record],
-    queryFn: ({ pageParam }) =>
-      data(api.GET("/api/history", { params: { query: { table, record, before: pageParam } } })),
-    initialPageParam: undefined as number | undefined,
-    getNextPageParam: (page) => (page.more ? page.entries.at(-1)?.id : undefined),
-  });
-
-export const useRevisions = () =>
-  useQuery({ queryKey: ["revisions"], queryFn: () => data(api.GET("/api/design/revisions")) });
-
 /** Everything shown may have changed with the design, so all of it is asked for again. */
 function useDesignChange<Input, Output>(change: (input: Input) => Promise<Output>) {
   const client = useQueryClient();

@@ -2,6 +2,7 @@
 
 require "active_support"
 require "json"
+require "openssl"
 require "sinatra/base"
 require_relative "../../../app/lib/up_tack/app"
 

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "bcrypt"
-
 module UpTack
   module Store
     # Somebody who works with the firm's records. Stands for the core's person

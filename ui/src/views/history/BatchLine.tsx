@@ -5,7 +5,7 @@ import { useUndoBatch } from "../../api/queries";
 import { words } from "../../words";
 import { EntryLine } from "./EntryLine";
 
-type Props = { entry: Entry; batch: NonNullable<Entry["batch"]>; onRecord: (id: number) => void };
+type Props = { entry: Entry; batch: NonNullable<Entry["batch"]>; onRecord: (table: string, id: number) => void };
 
 /** A change of many records as one entry, which can be opened and taken back as one. */
 export function BatchLine({ entry, batch, onRecord }: Props) {

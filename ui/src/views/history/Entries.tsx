@@ -1,30 +1,41 @@
-import type { Table } from "../../api/client";
-import { useHistory } from "../../api/queries";
+import { type Question, useHistory } from "../../api/history";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { words } from "../../words";
 import { BatchLine } from "./BatchLine";
 import { EntryLine } from "./EntryLine";
 
-type Props = { table: Table; record: number | undefined; onRecord: (id: number | null) => void };
+type Props = {
+  question: Question;
+  onRecord: (table: string, id: number) => void;
+  put: (parts: { [name: string]: string | null }) => void;
+};
 
 /** The change log, day by day, newest first. */
-export function Entries({ table, record, onRecord }: Props) {
-  const history = useHistory(table.key, record);
+export function Entries({ question, onRecord, put }: Props) {
+  const history = useHistory(question);
   if (!history.data) return history.error ? <Failure error={history.error} retry={history.refetch} /> : <Loading />;
   const entries = history.data.pages.flatMap((page) => page.entries);
   const days = [...new Set(entries.map((entry) => entry.day_text))];
+  const narrowed = Object.entries(question).some(([name, value]) => name !== "table" && value !== undefined);
   return (
     <>
-      {record && (
-        <p className="mb-3 flex gap-3">
-          {words.history.onlyRecord(entries[0]?.title ?? String(record))}
-          <button type="button" className="link" onClick={() => onRecord(null)}>
-            {words.history.all}
-          </button>
+      {entries.length === 0 && (
+        <p className="sheet flex flex-wrap items-center gap-3 p-5">
+          {narrowed ? words.history.none : words.history.empty}
+          {narrowed && (
+            <button
+              type="button"
+              className="btn btn-sm"
+              onClick={() =>
+                put({ record: null, person: null, field: null, rule: null, way: null, from: null, to: null })
+              }
+            >
+              {words.history.showAll}
+            </button>
+          )}
         </p>
       )}
-      {entries.length === 0 && <p>{words.history.empty}</p>}
       {days.map((day) => (
         <section key={day} className="mb-5">
           <h2 className="mb-1.5 font-semibold text-secondary text-xs uppercase tracking-wide">{day}</h2>
@@ -32,10 +43,16 @@ export function Entries({ table, record, onRecord }: Props) {
             {entries
               .filter((entry) => entry.day_text === day)
               .map((entry) =>
-                entry.batch && !record ? (
+                entry.batch && !question.record ? (
                   <BatchLine key={entry.id} entry={entry} batch={entry.batch} onRecord={onRecord} />
                 ) : (
-                  <EntryLine key={entry.id} entry={entry} single={Boolean(record)} onRecord={onRecord} />
+                  <EntryLine
+                    key={entry.id}
+                    entry={entry}
+                    single={Boolean(question.record)}
+                    anyTable={!question.table}
+                    onRecord={onRecord}
+                  />
                 ),
               )}
           </ol>

@@ -1,58 +1,71 @@
-import { Filter } from "lucide-react";
+import { ClockAlert, Filter, Undo2 } from "lucide-react";
 import { Link } from "react-router";
+import { toast } from "sonner";
 import type { Entry } from "../../api/client";
+import { usePutBackEntry } from "../../api/history";
+import { useMay } from "../../app/may";
 import { words } from "../../words";
+import { ChangeLine } from "./ChangeLine";
 
-type Props = { entry: Entry; single: boolean; onRecord: (id: number) => void };
+type Props = {
+  entry: Entry;
+  /** Whether only this record is shown. */
+  single: boolean;
+  /** Whether entries of all tables are shown. */
+  anyTable?: boolean;
+  onRecord: (table: string, id: number) => void;
+};
 
 /** One save: who, when, which record, and every value before and after with the rule that made it. */
-export function EntryLine({ entry, single, onRecord }: Props) {
-  const way = words.history.ways[entry.way] ?? entry.way;
+export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) {
+  const may = useMay();
+  const putBack = usePutBackEntry();
+  const back = (field?: string) =>
+    putBack.mutate(
+      { entry: entry.id, field },
+      {
+        onSuccess: (record) => toast(words.history.isBack(record.title)),
+        onError: (error) => toast.error(error.message),
+      },
+    );
   const changes = (
     <dl className="mt-1.5 grid grid-cols-[minmax(6rem,10rem)_minmax(0,1fr)] gap-x-3 gap-y-0.5 text-[0.8125rem]">
-      {entry.changes.map((change) => (
-        <div key={change.field} className="contents">
-          <dt className="quiet truncate">{change.field}</dt>
-          <dd className="min-w-0 whitespace-pre-wrap break-words">
-            {entry.action !== "create" && (
-              <>
-                <span className={change.before ? "" : "quiet"}>{cut(change.before) || words.history.blank}</span>
-                <span className="quiet"> → </span>
-              </>
-            )}
-            {entry.action !== "delete" && (
-              <span className={change.rule ? "stitched" : change.after ? "" : "quiet"} title={change.rule ?? undefined}>
-                {cut(change.after) || words.history.blank}
-              </span>
-            )}
-            {entry.action === "delete" && <span className="quiet">{words.history.blank}</span>}
-            {change.rule && <span className="quiet ml-2 text-xs">{change.rule}</span>}
-          </dd>
-        </div>
+      {entry.changes.map((change, place) => (
+        <ChangeLine
+          // biome-ignore lint/suspicious/noArrayIndexKey: a tick stands in an entry twice, and entries never change
+          key={`${change.id}-${place}`}
+          change={change}
+          action={entry.action}
+          onBack={may.edit && change.back && entry.action === "update" ? () => back(change.id) : undefined}
+        />
       ))}
     </dl>
   );
-  const head = (
-    <span className="flex flex-wrap items-baseline gap-x-2">
-      <time className="quiet w-10 text-xs tabular-nums" dateTime={entry.made_at}>
-        {entry.at_text}
-      </time>
-      <strong>{entry.person}</strong>
-      <span>{words.history.verbs[entry.action]}</span>
-      {entry.exists && entry.action !== "delete" ? (
-        <Link to={`/t/${entry.table}/forms/${entry.record}`} className="underline-offset-2 hover:underline">
-          {entry.title}
-        </Link>
-      ) : (
-        <span>{entry.title}</span>
-      )}
-      <span className="quiet text-xs">{way}</span>
-    </span>
-  );
   return (
-    <li className="flex items-start gap-3 px-4 py-2.5">
+    <li className="group/entry flex items-start gap-3 px-4 py-2.5">
       <div className="min-w-0 flex-1">
-        {head}
+        <span className="flex flex-wrap items-baseline gap-x-2">
+          <time className="quiet w-10 text-xs tabular-nums" dateTime={entry.made_at}>
+            {entry.at_text}
+          </time>
+          <strong>{entry.person}</strong>
+          <span>{words.history.verbs[entry.action]}</span>
+          {entry.exists && entry.action !== "delete" ? (
+            <Link to={`/t/${entry.table}/forms/${entry.record}`} className="underline-offset-2 hover:underline">
+              {entry.title}
+            </Link>
+          ) : (
+            <span>{entry.title}</span>
+          )}
+          {anyTable && <span className="quiet text-xs">{words.history.inTable(entry.table_label)}</span>}
+          <span className="quiet text-xs">{words.history.ways[entry.way] ?? entry.way}</span>
+          {entry.set_back && (
+            <span className="flex items-center gap-1 text-secondary text-xs">
+              <ClockAlert size={13} aria-hidden />
+              {words.history.setBack}
+            </span>
+          )}
+        </span>
         <div className="pl-12">
           {entry.passed.map((each) => (
             <p key={each.message} className="mt-1 text-secondary text-xs">
@@ -76,13 +89,27 @@ export function EntryLine({ entry, single, onRecord }: Props) {
           )}
         </div>
       </div>
-      {!single && (
+      {may.edit &&
+        entry.exists &&
+        (entry.action === "delete" || (entry.action === "update" && entry.changes.length > 1)) && (
+          <button
+            type="button"
+            className={`btn btn-xs ${entry.action === "delete" ? "" : "btn-ghost opacity-0 focus-visible:opacity-100 group-hover/entry:opacity-100"}`}
+            disabled={putBack.isPending}
+            title={entry.action === "delete" ? words.history.bringBackTitle : words.history.putAllBackTitle}
+            onClick={() => back()}
+          >
+            <Undo2 size={13} aria-hidden />
+            {entry.action === "delete" ? words.history.bringBack : words.history.putAllBack}
+          </button>
+        )}
+      {!single && entry.table && (
         <button
           type="button"
           className="btn btn-ghost btn-xs btn-square quiet"
           title={words.history.onlyRecord(entry.title)}
           aria-label={words.history.onlyRecord(entry.title)}
-          onClick={() => onRecord(entry.record)}
+          onClick={() => onRecord(entry.table ?? "", entry.record)}
         >
           <Filter size={13} aria-hidden />
         </button>
@@ -90,6 +117,3 @@ export function EntryLine({ entry, single, onRecord }: Props) {
     </li>
   );
 }
-
-/** Long texts are cut in the list; the record itself shows them whole. */
-const cut = (text: string) => (text.length > 400 ? `${text.slice(0, 399)}…` : text);

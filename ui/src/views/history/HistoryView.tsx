@@ -1,18 +1,36 @@
 import { useSearchParams } from "react-router";
+import type { Question } from "../../api/history";
+import { useMay } from "../../app/may";
 import { useTableHere } from "../../app/TableFrame";
 import { Segments } from "../../components/Segments";
 import { words } from "../../words";
 import { Entries } from "./Entries";
+import { Filters } from "./Filters";
+import { OverTime } from "./OverTime";
 import { Revisions } from "./Revisions";
+import { TakeOut } from "./TakeOut";
+
+/** Parts of the address that say which entries are wanted. */
+const ASKED = ["record", "person", "field", "rule", "way", "from", "to"] as const;
 
 /** Who changed what, and when: records, and the design itself. */
 export default function HistoryView() {
   const table = useTableHere();
+  const may = useMay();
   const [params, setParams] = useSearchParams();
-  const design = params.get("of") === "design";
-  const record = Number(params.get("record")) || undefined;
+  const design = may.design && params.get("of") === "design";
+  const everything = params.get("of") === "everything";
+  const question = asked(params, everything ? undefined : table.key);
+
+  // A change of one part of the address keeps the others.
+  const put = (parts: { [name: string]: string | null }) => {
+    const next = new URLSearchParams(params);
+    for (const [name, value] of Object.entries(parts)) value ? next.set(name, value) : next.delete(name);
+    setParams(next, { replace: true });
+  };
+
   return (
-    <div className="mx-auto max-w-4xl px-5 pt-5 pb-10">
+    <div className="mx-auto max-w-5xl px-5 pt-5 pb-10">
       <div className="mb-4 flex flex-wrap items-end gap-4">
         <div className="min-w-0 flex-1">
           <h1 className="truncate text-2xl">{words.views.history}</h1>
@@ -20,19 +38,39 @@ export default function HistoryView() {
         </div>
         <Segments
           name={words.views.history}
-          value={design ? "design" : "records"}
+          value={design ? "design" : everything ? "everything" : "records"}
           options={[
-            ["records", words.history.records],
-            ["design", words.history.design],
+            ["records", table.label],
+            ["everything", words.history.everything],
+            ...(may.design ? [["design", words.history.design] as const] : []),
           ]}
-          onChange={(of) => setParams(of === "design" ? { of } : {})}
+          onChange={(of) => setParams(of === "records" ? {} : { of })}
         />
       </div>
       {design ? (
-        <Revisions />
+        <Revisions person={question.person} onPerson={(person) => put({ person })} />
       ) : (
-        <Entries table={table} record={record} onRecord={(id) => setParams(id ? { record: String(id) } : {})} />
+        <>
+          <Filters table={everything ? null : table} question={question} put={put} />
+          <OverTime question={question} onPick={(from, to) => put({ from, to })} />
+          <TakeOut question={question} />
+          <Entries
+            question={question}
+            onRecord={(at, id) => setParams(at === table.key ? { record: String(id) } : { of: "everything" })}
+            put={put}
+          />
+        </>
       )}
     </div>
   );
+}
+
+function asked(params: URLSearchParams, table: string | undefined): Question {
+  const found: { [name: string]: string | number | undefined } = { table };
+  for (const name of ASKED) {
+    const value = params.get(name);
+    if (value) found[name] = name === "record" || name === "person" ? Number(value) || undefined : value;
+  }
+  if (!table) for (const name of ["record", "field", "rule"]) delete found[name];
+  return found;
 }

@@ -9,8 +9,8 @@ module UpTack
         # wrong password, nor says of a stranger's account that it is inactive.
         class Refused < StandardError; end
 
-        # A digest of nothing, so that an unknown name takes as long as a known one.
-        STRANGER = BCrypt::Password.create(SecureRandom.hex, cost: BCrypt::Engine.cost)
+        # A digest of nothing anybody knows, so that an unknown name takes as long as a known one.
+        def self.stranger = @stranger ||= BCrypt::Password.create(SecureRandom.hex)
 
         # @return [Store::Person]
         # @raise [Refused]
@@ -37,7 +37,7 @@ module UpTack
         private
 
         def right?(person, password)
-          digest = person&.password? ? BCrypt::Password.new(person.password_digest) : STRANGER
+          digest = person&.password? ? BCrypt::Password.new(person.password_digest) : SignIn.stranger
           # Compared in any case: the time it takes must tell nothing.
           same = password.bytesize <= Store::Person::LONGEST_BYTES && digest.is_password?(password)
           same && person&.password? || false

@@ -20,22 +20,20 @@ module UpTack
           end
 
           app.get("/api/tables/:table/rules/:rule/waiting") do
-            found = UseCases::Numbers::Give.new(workspace).foresee(table: params[:table], rule: params[:rule], order: order_in(params), descending: params[:descending] == "true")
+            found = UseCases::Numbers::Give.new(workspace).foresee(table: params[:table], rule: params[:rule], order: Numbers.order_in(params), descending: params[:descending] == "true")
             json(found.to_h)
           end
 
           app.post("/api/tables/:table/rules/:rule/waiting") do
-            wish = {table: params[:table], rule: params[:rule], order: order_in(sent), descending: sent["descending"] == true}
+            wish = {table: params[:table], rule: params[:rule], order: Numbers.order_in(sent), descending: sent["descending"] == true}
             in_background(->(result) { json({given: result.given, left: result.left, refused: result.refused, batch: result.batch&.id}) }) do |progress, workspace|
               UseCases::Numbers::Give.new(workspace, progress: progress).call(**wish)
             end
           end
-
-          app.helpers do
-            # @return [String, nil] key of the field by which records are put in order
-            def order_in(given) = given["order"].to_s.empty? ? nil : given["order"].to_s
-          end
         end
+
+        # Put in order by the key of a field, or not at all.
+        def self.order_in(given) = given["order"].to_s.empty? ? nil : given["order"].to_s
       end
     end
   end

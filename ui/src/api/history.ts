@@ -1,0 +1,84 @@
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, data } from "./client";
+import type { components, paths } from "./generated";
+import { settled } from "./jobs";
+
+/** Which entries of the change log are asked for. */
+export type Question = Omit<NonNullable<paths["/api/history"]["get"]["parameters"]["query"]>, "before">;
+export type Difference =
+  paths["/api/design/revisions/{revision}/differences"]["get"]["responses"]["200"]["content"]["application/json"][number];
+export type Verdict = paths["/api/history/verify"]["post"]["responses"]["200"]["content"]["application/json"];
+export type RecordData = components["schemas"]["Record"];
+
+export const useHistory = (question: Question) =>
+  useInfiniteQuery({
+    queryKey: ["history", question],
+    queryFn: ({ pageParam }) =>
+      data(api.GET("/api/history", { params: { query: { ...question, before: pageParam } } })),
+    initialPageParam: undefined as number | undefined,
+    getNextPageParam: (page) => (page.more ? page.entries.at(-1)?.id : undefined),
+    placeholderData: (before) => before,
+  });
+
+/** How many saves there were over time. */
+export const useHistoryCounts = (question: Question) =>
+  useQuery({
+    queryKey: ["history", "counts", question],
+    queryFn: () => data(api.GET("/api/history/counts", { params: { query: question } })),
+    placeholderData: (before) => before,
+  });
+
+/** Where the same entries can be taken out as a file. */
+export function exportAddress(question: Question, kind: "csv" | "json") {
+  const query = new URLSearchParams();
+  for (const [name, value] of Object.entries(question)) if (value !== undefined) query.set(name, String(value));
+  return `/api/history/export.${kind}?${query}`;
+}
+
+/** Puts back a value, a record as it was, or a deleted record. */
+export function usePutBackEntry() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ entry, field }: { entry: number; field?: string }) =>
+      data(
+        api.POST("/api/history/entries/{entry}/put-back", {
+          params: { path: { entry } },
+          body: field ? { field } : {},
+        }),
+      ),
+    onSuccess: () => {
+      client.invalidateQueries();
+    },
+  });
+}
+
+export const useVerifyLog = () => useMutation({ mutationFn: () => settled(api.POST("/api/history/verify")) });
+
+export const useRevisions = (person: number | undefined) =>
+  useQuery({
+    queryKey: ["revisions", person],
+    queryFn: () => data(api.GET("/api/design/revisions", { params: { query: { person } } })),
+    placeholderData: (before) => before,
+  });
+
+/** What a revision made different. */
+export const useDifferences = (revision: number, enabled: boolean) =>
+  useQuery({
+    queryKey: ["differences", revision],
+    queryFn: () => data(api.GET("/api/design/revisions/{revision}/differences", { params: { path: { revision } } })),
+    enabled,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+export function usePutBackRule() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ revision, rule }: { revision: number; rule: string }) =>
+      settled(
+        api.POST("/api/design/revisions/{revision}/rules/{rule}/put-back", { params: { path: { revision, rule } } }),
+      ),
+    onSuccess: () => {
+      client.invalidateQueries();
+    },
+  });
+}

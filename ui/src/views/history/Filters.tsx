@@ -1,0 +1,121 @@
+import { X } from "lucide-react";
+import type { Table } from "../../api/client";
+import type { Question } from "../../api/history";
+import { useRecord, useSession } from "../../api/queries";
+import { words } from "../../words";
+
+type Props = {
+  /** Null where entries of all tables are shown. */
+  table: Table | null;
+  question: Question;
+  put: (parts: { [name: string]: string | null }) => void;
+};
+
+/** Which entries are shown: whose, of which field or rule, by which way in, from when. */
+export function Filters({ table, question, put }: Props) {
+  const people = useSession().data?.people ?? [];
+  const record = useRecord(table?.key ?? "", table ? (question.record ?? null) : null).data;
+  const narrowed = Object.entries(question).some(([name, value]) => name !== "table" && value !== undefined);
+  return (
+    <search className="mb-3 flex flex-wrap items-end gap-x-3 gap-y-2" aria-label={words.history.filter}>
+      {question.record !== undefined && (
+        <span className="flex h-8 items-center gap-1.5 rounded border border-primary px-2">
+          {words.history.onlyRecord(record?.title ?? `${table?.one ?? ""} ${question.record}`)}
+          <button
+            type="button"
+            className="btn btn-ghost btn-xs btn-square"
+            aria-label={words.history.all}
+            title={words.history.all}
+            onClick={() => put({ record: null })}
+          >
+            <X size={13} aria-hidden />
+          </button>
+        </span>
+      )}
+      <Pick
+        label={words.history.person}
+        value={question.person?.toString() ?? ""}
+        options={people.map((person) => [String(person.id), person.name])}
+        onPick={(person) => put({ person })}
+      />
+      {table && (
+        <>
+          <Pick
+            label={words.history.field}
+            value={question.field ?? ""}
+            options={table.fields.map((field) => [field.key, field.label])}
+            onPick={(field) => put({ field })}
+          />
+          <Pick
+            label={words.history.rule}
+            value={question.rule ?? ""}
+            options={table.rules
+              .filter((rule) => SETTING.includes(rule.kind))
+              .map((rule) => [rule.id, `${labelOf(table, rule.field)}: ${rule.tack}`])}
+            onPick={(rule) => put({ rule })}
+          />
+        </>
+      )}
+      <Pick
+        label={words.history.way}
+        value={question.way ?? ""}
+        options={Object.entries(words.history.ways)}
+        onPick={(way) => put({ way })}
+      />
+      <Day label={words.history.from} value={question.from} onPick={(from) => put({ from })} />
+      <Day label={words.history.to} value={question.to} onPick={(to) => put({ to })} />
+      {narrowed && (
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm"
+          onClick={() => put({ record: null, person: null, field: null, rule: null, way: null, from: null, to: null })}
+        >
+          {words.history.showAll}
+        </button>
+      )}
+    </search>
+  );
+}
+
+/** Kinds of rules that set values. */
+const SETTING = ["default", "mask", "tidy", "narrow", "copy", "calculation", "number", "stamp", "tally", "line"];
+
+const labelOf = (table: Table, key: string) => table.fields.find((field) => field.key === key)?.label ?? key;
+
+type PickProps = { label: string; value: string; options: string[][]; onPick: (value: string | null) => void };
+
+function Pick({ label, value, options, onPick }: PickProps) {
+  return (
+    <label className="flex flex-col gap-0.5 text-xs">
+      {label}
+      <select
+        className={`select select-sm w-36 ${value ? "border-primary" : ""}`}
+        value={value}
+        onChange={(event) => onPick(event.target.value || null)}
+      >
+        <option value="">{words.history.any}</option>
+        {options.map(([key, text]) => (
+          <option key={key} value={key}>
+            {text}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+type DayProps = { label: string; value: string | undefined; onPick: (value: string | null) => void };
+
+function Day({ label, value, onPick }: DayProps) {
+  return (
+    <label className="flex flex-col gap-0.5 text-xs">
+      {label}
+      <input
+        type="date"
+        className={`input input-sm w-36 ${value ? "border-primary" : ""}`}
+        value={value ?? ""}
+        onChange={(event) => onPick(event.target.value || null)}
+      />
+    </label>
+  );
+}
