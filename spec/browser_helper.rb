@@ -55,7 +55,7 @@ module BrowserHelp
   # axe-core's findings on the page as it stands, in words.
   def accessibility_problems
     page.execute_script(File.read(File.join(UpTack::App::ROOT, "ui", "node_modules", "axe-core", "axe.min.js")))
-    page.execute_script("document.head.insertAdjacentHTML('beforeend', '<style>* { transition: none !important }</style>')")
+    page.execute_script("const still = new CSSStyleSheet(); still.replaceSync('* { transition: none !important }'); document.adoptedStyleSheets = [still]")
     page.evaluate_async_script(<<~JS)
       const done = arguments[0];
       axe.run({resultTypes: ["violations"], rules: {region: {enabled: false}}}).then((found) =>

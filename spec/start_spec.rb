@@ -46,7 +46,7 @@ RSpec.describe "bin/start" do
     port = free_port
     running(port) do |lines|
       expect(lines.join).to include("Putting in the demo").and include("http://127.0.0.1:#{port}")
-      expect(Net::HTTP.get(URI("http://127.0.0.1:#{port}/api/tables"))).to include("\"Pieces\"")
+      expect(Net::HTTP.get(URI("http://127.0.0.1:#{port}/api/welcome"))).to include("Ember Lane Kiln Share")
       expect(Net::HTTP.get(URI("http://127.0.0.1:#{port}/t/pieces/rules"))).to include("<div id=\"root\">")
     end
     running(port) { |lines| expect(lines.join).not_to match(/Putting|Installing|Building/) }

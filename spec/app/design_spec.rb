@@ -85,7 +85,7 @@ RSpec.describe "Changing the design" do
     expect(design.redo).to be_nil
     design.undo
     design.undo
-    expect(labels.call).to eq(["Maker note", "Web page"])
+    expect(labels.call).to eq(["Last changed on", "Last changed by"])
   end
 
   it "puts any earlier state back, with the values that it had" do

@@ -10,7 +10,7 @@ RSpec.describe "Saving records" do
     expect(answer.state).to eq(:saved)
     expect(pieces.find(answer.record.id)).to include("piece" => "Mug", "wet_weight" => number("695"), "received" => Date.new(2026, 11, 23), "collect_by" => Date.new(2026, 12, 7), "received_by" => "Bram Tolley", "fragile" => false, "absorption" => nil)
     entry = log(answer.record.id).first
-    expect(entry).to have_attributes(id: answer.record.version, person_name: "Bram Tolley", action: "create", way: "form", record_title: "Mug", made_at: Time.utc(2026, 11, 23, 9, 15))
+    expect(entry).to have_attributes(id: answer.record.version, person_name: "Bram Tolley", action: "create", way: "form", record_title: "PC-00029", made_at: Time.utc(2026, 11, 23, 9, 15))
     changes = entry.field_changes.to_h { |each| [each.field_label, [each.values, each.rule_id.nil?]] }
     expect(changes).to include("Piece" => [[nil, "Mug"], true], "Clay weight g" => [[nil, number("640")], true], "Collect by" => [[nil, Date.new(2026, 12, 7)], false], "Fragile" => [[nil, false], false])
     expect(changes).not_to include("Absorption %")
@@ -28,7 +28,7 @@ RSpec.describe "Saving records" do
     before = pieces.find(25)
     answer = save_piece({"stage" => "Bisque fired", "maker" => "Fenna Aldersyke"}, id: 25)
     changes = log(25).first.field_changes.map { |each| [each.field_label, *each.values] }
-    expect(changes).to eq([["Maker", before["maker"], 8], ["Maker's phone", before["maker_phone"], "01 555 0139"], ["Stage", before["stage"], "Bisque fired"]])
+    expect(changes).to eq([["Maker", before["maker"], 8], ["Maker's phone", before["maker_phone"], "01 555 0139"], ["Stage", before["stage"], "Bisque fired"], ["Edits", 0, 1], ["Last changed on", before["changed_on"], pieces.find(25)["changed_on"]]])
     count = UpTack::Store::Entry.count
     expect(save_piece({"stage" => "bisque fired"}, id: 25).state).to eq(:saved)
     expect(UpTack::Store::Entry.count).to eq(count)

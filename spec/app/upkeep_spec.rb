@@ -126,21 +126,21 @@ RSpec.describe "Calculated values that follow" do
 
     it "refuses the deletion, with their names, unless the builder chose otherwise" do
       answer = delete("members", 1)
-      expect([answer.state, answer.reasons]).to eq([:linked, ["2 records of Orders have it as Member: OR-0001, OR-0002."]])
+      expect([answer.state, answer.reasons]).to eq([:linked, ["2 records of Orders have it as Member: OR-2026-0001, OR-2026-0002."]])
       expect(rows("members").find(1)).not_to be_nil
     end
 
     it "deletes them along, each with its entry in the log" do
       on_delete("delete")
       expect(delete("members", 1).state).to eq(:saved)
-      expect([rows("members").find(1), rows("orders").count, stale]).to eq([nil, 7, []])
-      expect(UpTack::Store::Entry.last(3).map { |entry| [entry.action, entry.record_title] }).to eq([["delete", "Ansa Velt"], ["delete", "OR-0001"], ["delete", "OR-0002"]])
+      expect([rows("members").find(1), rows("orders").count, stale]).to eq([nil, 9, []])
+      expect(UpTack::Store::Entry.last(3).map { |entry| [entry.action, entry.record_title] }).to eq([["delete", "Ansa Velt"], ["delete", "OR-2026-0001"], ["delete", "OR-2026-0002"]])
     end
 
     it "clears the link through the rules, or refuses where a rule needs it, and then changes nothing" do
       on_delete("clear")
       before = UpTack::Store::Entry.count
-      expect(delete("members", 1).reasons).to eq(["OR-0001 in Orders can't be without Member: Say who ordered."])
+      expect(delete("members", 1).reasons).to eq(["OR-2026-0001 in Orders can't be without Member: Say who ordered."])
       expect([UpTack::Store::Entry.count, rows("orders").find(1)["member"]]).to eq([before, 1])
       change(:UnpinRule, table: "orders", rule: workspace.table("orders").rules.find { |each| each.kind == "required" }.id)
       expect(delete("members", 1).state).to eq(:saved)
@@ -161,7 +161,7 @@ RSpec.describe "Calculated values that follow" do
 
   it "turns names into links and back, and says which names it does not know" do
     losses = UpTack::UseCases::ForeseeLosses.new(workspace).call(table: "orders", field: "what", type: "link", target: "clays")
-    expect(losses.values).to eq(9)
+    expect(losses.values).to eq(11)
     begin
       change(:ChangeField, table: "pieces", field: "clay", parts: {"type" => "text"})
     rescue

@@ -142,9 +142,37 @@ def parallel
   puts format("8 writers, 400 saves: %.1f s; lost %d, repeated %d, gaps %d", taken, before + 400 - tags.length, tags.length - tags.uniq.length, numbers.max - numbers.uniq.length)
 end
 
+MILLION = 1_000_000
+
+# Entries written straight, as the log would have them after a million saves by
+# three people over four years; their seals do not matter here.
+def fill_log
+  UpTack::Store::Database.connection.execute(<<~SQL)
+    WITH RECURSIVE counting(n) AS (SELECT 1 UNION ALL SELECT n + 1 FROM counting WHERE n < #{MILLION})
+    INSERT INTO up_tack_entries (id, made_at, person_id, person_name, way, action, table_id, record_id, record_title, revision_id, differences, seal)
+    SELECT (SELECT MAX(id) FROM up_tack_entries) + n, datetime('2022-11-24', '+' || (n * 126) || ' seconds'), 1 + n % 3, 'Odile Marsh', 'form', 'update', 't1', 1 + n % 5000,
+      'PC-' || n, 1, '[["f2","Piece","text","Mug","Bowl",null],["f6","Wet","number","600","610",null]]', 'x' FROM counting
+  SQL
+  UpTack::Store::Database.connection.execute("INSERT OR IGNORE INTO up_tack_changed SELECT 'f2', id FROM up_tack_entries UNION ALL SELECT 'f6', id FROM up_tack_entries")
+end
+
+# How long requests take that open the history, the best and the median of some.
+def history
+  fill_log
+  _session, token = UpTack::Store::Session.begin(UpTack::Store::Person.first)
+  cookie = "#{UpTack::Web::Guard::Cookies::NAME}=#{Rack::Utils.escape(UpTack::Web::Guard::Cookies.seal(token))}"
+  request = Rack::MockRequest.new(UpTack::Web::Application)
+  {"the table" => "", "one record" => "&record=17", "one field" => "&field=piece", "one person" => "&person=2", "a month" => "&from=2025-03-01&to=2025-03-31", "its picture" => nil}.each do |name, query|
+    path = query ? "/api/history?table=pieces#{query}" : "/api/history/counts?table=pieces"
+    times = Array.new(7) { seconds { request.get(path, "HTTP_COOKIE" => cookie, "HTTP_HOST" => "localhost").then { |answer| abort answer.body unless answer.status == 200 } } * 1000 }.drop(1).sort
+    puts format("history of a million entries, %s: %.0f ms (median of 6)", name, times[3])
+  end
+end
+
 Dir.mktmpdir do |folder|
   open_studio(folder)
   compare(folder)
   parallel
+  history
   UpTack::Store::Database.close
 end

@@ -113,7 +113,7 @@ RSpec.describe "Formulas and links" do
     type_into "Clay", "snow"
     type_into "Piece", "Jug"
     press [:control, "s"]
-    expect(page).to have_text("Saved: Jug")
+    expect(page).to have_text("Saved: PC-00029")
     expect(pieces.find(29)).to include("maker" => 2, "clay" => 4)
     type_into "Clay", ""
     press [:control, "s"]

@@ -143,7 +143,7 @@ RSpec.describe "Typing it right" do
     press :Tab
     expect(box("Clay weight g")).to have_no_text("More than 5 kg")
     press [:control, "s"]
-    expect(page).to have_text("Saved: Jug")
+    expect(page).to have_text("Saved: PC-00029")
     visit "/t/pieces/history"
     expect(page).to have_text("Saved all the same: A commission.")
   end

@@ -81,7 +81,7 @@ RSpec.describe "Typing records" do
     type_into "Maker", "Teodor Quill"
     fill_in "Maker note", with: text
     press [:control, "s"]
-    expect(page).to have_text("Saved: Jug")
+    expect(page).to have_text("Saved: PC-00029")
     expect(pieces.find(29)["maker_note"]).to eq(text)
   end
 

@@ -14,7 +14,7 @@ RSpec.describe "The HTTP API" do
   it "makes, shows, renames and deletes tables" do
     made = ask(:post, "/api/tables", {label: "Glazes", one: "Glaze"})
     expect([status, made["key"], made["fields"].map { |field| field["label"] }]).to eq([201, "glazes", ["Name"]])
-    expect(ask(:get, "/api/tables").map { |table| table["label"] }).to eq(%w[Members Pieces Clays Orders Titles Glazes])
+    expect(ask(:get, "/api/tables").map { |table| table["label"] }).to eq(%w[Members Pieces Clays Orders Titles Firings Glazes])
     expect(ask(:patch, "/api/tables/glazes", {label: "Our glazes"})["key"]).to eq("our_glazes")
     ask(:delete, "/api/tables/our_glazes")
     expect(status).to eq(204)
@@ -88,7 +88,7 @@ RSpec.describe "The HTTP API" do
     trial = ask(:post, "/api/tables/pieces/trial", {typed: good_piece, person_id: 3, at: "29 feb 2028 7:05"})
     expect(trial).to include("would_save" => true, "clock" => "2028-02-29T07:05")
     expect(trial["fields"]["received_by"]["value"]).to eq("Senna Whitlock")
-    expect(trial["steps"].map { |step| step["stage"] }.uniq).to eq(%w[typed default mask fill calculate validate log])
+    expect(trial["steps"].map { |step| step["stage"] }.uniq).to eq(%w[typed default mask fill calculate number validate log])
     expect(ask(:post, "/api/tables/pieces/trial", {typed: {}, copy_of: 14})["fields"]["hold"]["value"]).to eq("90")
     expect(ask(:post, "/api/tables/pieces/trial", {typed: {hold: "91"}, id: 14})["messages"].first["message"]).to include("90 minutes")
     expect(counts.call).to eq(before)

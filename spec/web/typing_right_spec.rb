@@ -16,7 +16,7 @@ RSpec.describe "Typing it right, over HTTP" do
       {"shelf_code" => "kd-01"} => {"shelf_code" => "One more digit is missing."}, {"shelf_code" => "RD-851"} => {"shelf_code" => "Another piece stands there; a shelf holds one piece at a time."},
       {"absorption" => "100.1"} => {"absorption" => "Absorption is a percentage, 0 to 100."}, {"peak" => "599"} => {"peak" => "Our kilns run from 600 to 1300 °C."},
       {"clay_family" => "Stoneware", "clay" => "Snowfall", "peak" => "1290"} => {"clay" => "That clay is of another family; pick the family first, or leave it blank.", "peak" => "Peak is above what Snowfall can take: 1,280."},
-      {"stage" => "Collected", "collected_on" => ""} => {"collected_on" => "Say on which day it was collected."}, {"maker" => "Ansa Velt"} => {"maker" => "Maker: several are called “Ansa Velt” (No. 1, No. 6); pick the one that is meant."}
+      {"collected_on" => "1 nov 2026"} => {"collected_on" => "Collected on is written by a rule and can't be typed."}, {"maker" => "Ansa Velt"} => {"maker" => "Maker: several are called “Ansa Velt” (No. 1, No. 6); pick the one that is meant."}
     }
     ways.each do |way, send|
       it "by #{way}: refused, at the field to mend" do

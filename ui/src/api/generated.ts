@@ -1307,6 +1307,8 @@ export interface components {
             /** @description After Unicode CLDR. */
             pattern?: string;
             group?: boolean;
+            /** @description Whether the last line of a long text is shown first. */
+            turned?: boolean;
             before?: string;
             after?: string;
             yes?: string;
@@ -1907,6 +1909,7 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Session"];
+            default: components["responses"]["Problem"];
         };
     };
     signIn: {
@@ -2011,6 +2014,7 @@ export interface operations {
                     };
                 };
             };
+            default: components["responses"]["Problem"];
         };
     };
     setUp: {
@@ -2128,6 +2132,7 @@ export interface operations {
                     "application/json": components["schemas"]["TableLine"][];
                 };
             };
+            default: components["responses"]["Problem"];
         };
     };
     addTable: {
@@ -3059,6 +3064,7 @@ export interface operations {
                     }[];
                 };
             };
+            default: components["responses"]["Problem"];
         };
     };
     readMask: {
@@ -3118,6 +3124,7 @@ export interface operations {
                     }[];
                 };
             };
+            default: components["responses"]["Problem"];
         };
     };
     tryTidying: {
@@ -3199,6 +3206,7 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Lists"];
+            default: components["responses"]["Problem"];
         };
     };
     addList: {
@@ -3273,6 +3281,7 @@ export interface operations {
                     "application/json": components["schemas"]["Notice"][];
                 };
             };
+            default: components["responses"]["Problem"];
         };
     };
     readNotice: {
@@ -3451,6 +3460,7 @@ export interface operations {
                     "application/json": components["schemas"]["Names"][];
                 };
             };
+            default: components["responses"]["Problem"];
         };
     };
     getJob: {
@@ -3912,6 +3922,7 @@ export interface operations {
                     }[];
                 };
             };
+            default: components["responses"]["Problem"];
         };
     };
     getOpenapi: {
@@ -3932,6 +3943,7 @@ export interface operations {
                     "application/yaml": string;
                 };
             };
+            default: components["responses"]["Problem"];
         };
     };
 }

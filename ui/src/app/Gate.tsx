@@ -4,6 +4,7 @@ import { ProblemError, type Session, SIGNED_OUT, setWriteKey } from "../api/clie
 import { useSession } from "../api/queries";
 import { Failure } from "../components/Failure";
 import { Loading } from "../components/Loading";
+import { draftsOf } from "../components/record/kept";
 
 const SignIn = lazy(() => import("../views/sign_in/SignIn"));
 
@@ -34,6 +35,7 @@ export function Gate({ children }: { children: ReactNode }) {
     );
   if (session.data) {
     sessionStorage.setItem(HERE, "yes");
+    draftsOf(session.data.person.id);
     return (
       <div key={session.data.person.id} className="contents">
         {children}

@@ -5,6 +5,7 @@ import { api, data } from "../api/client";
 import { useSession, useTables } from "../api/queries";
 import { Dialog } from "../components/Dialog";
 import { words } from "../words";
+import { useMay } from "./may";
 import { useDesignUndo } from "./useDesignUndo";
 
 type Found = { id: string; kind: string; label: string; detail?: string; go: () => void };
@@ -14,6 +15,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate();
   const { undo, redo } = useDesignUndo();
   const session = useSession();
+  const may = useMay();
   const tables = useTables();
   const inside = useQuery({
     queryKey: ["palette", tables.data?.map((table) => table.key)],
@@ -33,9 +35,9 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const add = (kind: string, id: string, label: string, to: string, detail?: string) =>
     found.push({ id, kind, label, detail, go: () => navigate(to) });
   for (const { table, page } of inside.data ?? []) {
-    for (const [view, label] of Object.entries(words.views))
+    for (const [view, label] of Object.entries(words.views).filter(([view]) => may.design || view !== "bench"))
       add("View", `v-${table.id}-${view}`, `${table.label}: ${label}`, `/t/${table.key}/${view}`);
-    add("View", `v-${table.id}-tidy`, words.tidyReview.title(table.label), `/t/${table.key}/tidy`);
+    if (may.edit) add("View", `v-${table.id}-tidy`, words.tidyReview.title(table.label), `/t/${table.key}/tidy`);
     for (const field of table.fields)
       add("Field", field.id, field.label, `/t/${table.key}/rules?field=${field.key}`, table.label);
     for (const rule of table.rules)
@@ -60,8 +62,11 @@ export function Palette({ onClose }: { onClose: () => void }) {
   add("Command", "c-all", words.shell.allTables, "/");
   add("Command", "c-outbox", words.outbox.title, "/outbox");
   add("Command", "c-language", words.language.title, "/language");
-  found.push({ id: "c-undo", kind: "Command", label: words.shell.undo, detail: session.data?.undo ?? "", go: undo });
-  found.push({ id: "c-redo", kind: "Command", label: words.shell.redo, detail: session.data?.redo ?? "", go: redo });
+  if (may.design) add("Command", "c-people", words.people.title, "/people");
+  if (may.design)
+    found.push({ id: "c-undo", kind: "Command", label: words.shell.undo, detail: session.data?.undo ?? "", go: undo });
+  if (may.design)
+    found.push({ id: "c-redo", kind: "Command", label: words.shell.redo, detail: session.data?.redo ?? "", go: redo });
 
   return (
     <Dialog title={words.shell.find} onClose={onClose}>

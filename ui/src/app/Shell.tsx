@@ -35,7 +35,7 @@ export function Shell() {
         setOpen("palette");
       } else if (event.key === "?" && !typingInto(event.target)) {
         setOpen("shortcuts");
-      } else if (control && event.key.toLowerCase() === "z" && !typingInto(event.target)) {
+      } else if (may.design && control && event.key.toLowerCase() === "z" && !typingInto(event.target)) {
         event.preventDefault();
         event.shiftKey ? redo() : undo();
       }

@@ -24,7 +24,18 @@ module UpTack
 
         dirty = Dirty.new
         @fields.each { |field, readers| mark(dirty, readers, id, before) if before[field.key] != after[field.key] }
-        dirty.places.empty? ? {} : Recalculation.new(@workspace).run(dirty)
+        return {} if dirty.places.empty?
+
+        recalculation = Recalculation.new(@workspace)
+        recalculation.run(dirty).tap { @moved = recalculation.moved }
+      end
+
+      # Lets rules act that wait for what became another value elsewhere; called once
+      # the save itself is in the log.
+      def echo
+        moved = @moved
+        @moved = nil
+        Echo.new(@workspace).run(moved) if moved&.any?
       end
 
       private

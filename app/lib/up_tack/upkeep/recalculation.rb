@@ -6,8 +6,9 @@ module UpTack
     # which values are read; a batch of records at a time, so that it takes no
     # more memory for many. Runs inside the caller's transaction.
     class Recalculation
-      # Values that became other ones, by table and field.
-      attr_reader :changed
+      # changed:: how many values became other ones, by table and field
+      # moved:: what records held before, by table and field, where rules wait for it
+      attr_reader :changed, :moved
 
       # @param workspace [Workspace]
       # @param progress [Progress] is told how far it is, and may say stop
@@ -16,6 +17,7 @@ module UpTack
         @upkeep = workspace.project.upkeep
         @progress = progress
         @changed = Hash.new(0)
+        @moved = {}
       end
 
       # @param dirty [Dirty]
@@ -41,8 +43,10 @@ module UpTack
         found = []
         @progress.begin(calculation.table.label, calculation.field.label, (ids == :all) ? Store::Rows.new(calculation.table).count : ids.length)
         writer = Writer.new(calculation)
+        awaited = Echo.awaited?(calculation.table, calculation.field.key)
         Store::Rows.new(calculation.table).each_batch((ids == :all) ? nil : ids) do |batch|
           changes = differences(calculation, batch)
+          remember(calculation, changes, batch) if awaited
           writer.write(changes)
           changed[calculation.place] += changes.length
           found.concat(changes.map(&:first)) if found.length <= Dirty::MOST
@@ -51,6 +55,12 @@ module UpTack
         found
       ensure
         writer&.close
+      end
+
+      def remember(calculation, changes, batch)
+        before = batch.to_h
+        held = (moved[calculation.place] ||= {})
+        changes.each { |id, _| held[id] = before.fetch(id)[calculation.field.key] unless held.key?(id) || held.length >= Dirty::MOST }
       end
 
       # @return [Array<Array(Integer, Object)>] numbers with new values

@@ -63,11 +63,13 @@ module UpTack
           value = record.values[field.key]
           Core::Save::Change.new(field, value, nil) unless value.nil?
         end
-        followed = Upkeep::AfterSave.new(@workspace, design).run(record.id, before: record.values, after: {})
+        upkeep = Upkeep::AfterSave.new(@workspace, design)
+        followed = upkeep.run(record.id, before: record.values, after: {})
         Store::ChangeLog.add(
           table: design, record_id: record.id, action: "delete", changes: changes, followed: followed,
           workspace: @workspace, way: @way, title: title
         )
+        upkeep.echo
       end
     end
   end

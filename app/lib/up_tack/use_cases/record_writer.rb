@@ -61,7 +61,10 @@ module UpTack
           table: @table, record_id: id, action: action(stored, restored), changes: outcome.changes, followed: followed, records: @context.records, log: @log,
           workspace: @workspace, way: @way, title: Titles.of(@table, id, outcome.values), passed: outcome.passed, batch: @batch
         )
-        Record.new(id: id, version: version, values: followed.empty? ? kept(outcome) : @rows.find(id))
+        return Record.new(id: id, version: version, values: kept(outcome)) if followed.empty?
+
+        @upkeep.echo
+        Record.new(id: id, version: Store::ChangeLog.version_of(@table, id), values: @rows.find(id))
       end
 
       def action(stored, restored)

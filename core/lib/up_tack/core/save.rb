@@ -19,9 +19,10 @@ module UpTack
       def self.call(plan, draft, context, trace: false)
         working = Working.new(plan, draft, context, trace: trace)
         working.read_typed
+        # What is written down of a save is not, where there is none; what is shown goes on.
         Stages::ALL.each do |stage|
           working.enter(stage.key)
-          plan.rules_at(stage.key).each { |rule| rule.apply(working) }
+          plan.rules_at(stage.key).each { |rule| rule.apply(working) unless stage.key == "log" && working.refused? && rule.rule.stage == "log" }
         end
         working.log_changes
         working.outcome

@@ -3,7 +3,14 @@ import type { Typed } from "../../api/queries";
 /** What is typed and not yet saved stays in this browser, so that a reload or a lost connection loses nothing. */
 export type Kept = { typed: Typed; version: number | null };
 
-const name = (table: string, id: number | null) => `up-tack-draft/${table}/${id ?? "new"}`;
+let owner = 0;
+
+/** Whoever types from now on; nobody meets the drafts of another person. */
+export const draftsOf = (person: number) => {
+  owner = person;
+};
+
+const name = (table: string, id: number | null) => `up-tack-draft/${owner}/${table}/${id ?? "new"}`;
 
 export function keptDraft(table: string, id: number | null): Kept | null {
   try {

@@ -84,6 +84,20 @@ export function FormatParts({ type, decimals, value, onChange }: Props) {
           </div>
         </>
       )}
+      {type === "long_text" && (
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={value.turned === true}
+            onChange={() => {
+              const { turned, ...rest } = value;
+              onChange(turned ? rest : { ...rest, turned: true });
+            }}
+          />
+          {words.logging.turned}
+        </label>
+      )}
       {type === "yes_no" && (
         <div className="grid grid-cols-2 gap-2">
           {text("yes", words.format.yes, words.records.yes)}

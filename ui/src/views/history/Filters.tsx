@@ -1,8 +1,13 @@
-import { X } from "lucide-react";
+import { CalendarDays, X } from "lucide-react";
+import { lazy, Suspense } from "react";
 import type { Table } from "../../api/client";
 import type { Question } from "../../api/history";
 import { useRecord, useSession } from "../../api/queries";
+import { showDay } from "../../components/moments";
+import { Popover } from "../../components/Popover";
 import { words } from "../../words";
+
+const Calendar = lazy(() => import("../../components/record/Calendar"));
 
 type Props = {
   /** Null where entries of all tables are shown. */
@@ -108,14 +113,30 @@ type DayProps = { label: string; value: string | undefined; onPick: (value: stri
 
 function Day({ label, value, onPick }: DayProps) {
   return (
-    <label className="flex flex-col gap-0.5 text-xs">
+    <div className="flex flex-col gap-0.5 text-xs">
       {label}
-      <input
-        type="date"
-        className={`input input-sm w-36 ${value ? "border-primary" : ""}`}
-        value={value ?? ""}
-        onChange={(event) => onPick(event.target.value || null)}
-      />
-    </label>
+      <Popover
+        name={value ? `${label}: ${showDay(value)}` : `${label}: ${words.history.any}`}
+        className={`input input-sm flex w-36 items-center gap-2 ${value ? "border-primary" : ""}`}
+        label={
+          <>
+            <span className="flex-1 text-left">{value ? showDay(value) : words.history.any}</span>
+            <CalendarDays size={14} aria-hidden className="opacity-70" />
+          </>
+        }
+      >
+        {(close) => (
+          <Suspense fallback={null}>
+            <Calendar
+              value={value ?? ""}
+              onPick={(day) => {
+                close();
+                onPick(day);
+              }}
+            />
+          </Suspense>
+        )}
+      </Popover>
+    </div>
   );
 }

@@ -51,14 +51,7 @@ module UpTack
         end
 
         def sentence(table)
-          what = person?(table) ? "who" : {"date" => "the day", "moment" => "the moment"}.fetch(table.field(field).type)
-          happened = case event
-          when "made" then "made the record"
-          when "changed" then "last changed #{watch.empty? ? "the record" : watched_labels(table)}"
-          else "#{last? ? "last" : "first"} brought it about that #{condition_words(table)}"
-          end
-          happened = {"made" => "on which the record was made", "changed" => "on which #{watch.empty? ? "the record" : watched_labels(table)} last changed"}.fetch(event) { "on which #{last? ? "for the last time" : "for the first time"} #{condition_words(table)}" } unless person?(table)
-          "#{table.field(field).label} is #{what} #{happened}#{"; blank again when that ends" if reached? && clears?}."
+          "#{table.field(field).label} is #{what(table)}#{"; blank again when that ends" if reached? && clears?}."
         end
 
         def compile(table)
@@ -123,6 +116,16 @@ module UpTack
         end
 
         private
+
+        def what(table)
+          changed = watch.empty? ? "the record" : watched_labels(table)
+          if person?(table)
+            {"made" => "who made the record", "changed" => "who last changed #{changed}"}.fetch(event) { "who #{last? ? "last" : "first"} brought it about that #{condition_words(table)}" }
+          else
+            day = (table.field(field).type == "date") ? "the day" : "the moment"
+            {"made" => "#{day} on which the record was made", "changed" => "#{day} on which #{changed} last changed"}.fetch(event) { "#{day} on which it #{last? ? "last" : "first"} came true that #{condition_words(table)}" }
+          end
+        end
 
         def reached? = event == "reached"
         def person?(table) = table.field(field).type == "text"

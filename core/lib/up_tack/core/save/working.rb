@@ -39,6 +39,9 @@ module UpTack
         def cleared?(key) = typed?(key) && @values[key].nil? && !unreadable?(key)
         def unreadable?(key) = @unreadable.key?(key)
 
+        # @return [Boolean] whether anything refuses the record so far
+        def refused? = @refusals.any?
+
         # @return [Boolean] whether the value is another than the stored one
         def changed?(key) = @values[key] != @old[key]
 

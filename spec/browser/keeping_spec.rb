@@ -1,0 +1,124 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+RSpec.describe "Keeping track: people, numbers, stamps and history" do
+  def leave
+    click_button "You"
+    click_button "Sign out"
+    expect(page).to have_text("Look around as")
+  end
+
+  it "lets a clerk in with one click, who types a record that numbers and stamps itself", :signed_out do
+    visit "/t/pieces/forms"
+    expect(page).to have_text("Ember Lane Kiln Share").and have_no_text("You are not signed in")
+    expect(accessibility_problems).to eq([])
+    click_button "Bram Tolley"
+    expect(page).to have_field("Tag", with: "PC-00029")
+    expect(box("Tag")).to have_text("next").and have_text("not given yet")
+    within("header") { expect(page).to have_no_link("Bench").and have_link("History") }
+    type_into "Piece", "Mug"
+    type_into "Maker", "Teodor"
+    press :Enter
+    type_into "Clay weight g", "640"
+    type_into "Wet weight g", "695"
+    press [:control, "s"]
+    expect(page).to have_css("h1", text: "PC-00029")
+    expect(box("Last changed by")).to have_text("Bram Tolley")
+    select "Yes", from: "Glazed"
+    press [:control, "s"]
+    expect(box("Account")).to have_text("Glazed by Bram Tolley")
+    expect(page).to have_select("Glazed", selected: "No")
+    click_link "Copy"
+    expect(page).to have_field("Tag", with: "PC-00030").and have_field("Piece", with: "Mug")
+    expect(pieces.count).to eq(29)
+  end
+
+  it "shows a reader everything and lets them change nothing" do
+    enter_as("Hale Orrin")
+    visit "/t/pieces/forms/20"
+    expect(page).to have_text("You are signed in as a reader").and have_no_button("Save")
+    within("header") { click_link "Rules" }
+    expect(page).to have_css("[data-rule]", minimum: 20).and have_no_field("Add a field: type its name, then Enter")
+    find("[data-rule]", text: "PC-", match: :first).click
+    expect(find("aside")).to have_text("You may look at the rules; builders change them.").and have_no_button("Save rule")
+    visit "/people"
+    expect(page).to have_text("This is for builders")
+  end
+
+  it "keeps the people list, and signs out at once whoever is made inactive" do
+    visit "/people"
+    click_button "Add a person"
+    fill_in "Display name", with: "Runa Kestrel"
+    fill_in "Sign-in name", with: "runa"
+    fill_in "Set a password", with: "warm glaze shelf"
+    click_button "Save"
+    expect(find("tr", text: "Runa Kestrel")).to have_text("Clerk").and have_text("active")
+    expect(accessibility_problems).to eq([])
+    leave
+    fill_in "Sign-in name", with: "Runa"
+    fill_in "Password", with: "not that one"
+    click_button "Sign in"
+    expect(page).to have_text("That name and password do not belong together.")
+    fill_in "Password", with: "warm glaze shelf"
+    click_button "Sign in"
+    expect(page).to have_button("You", text: "Runa Kestrel")
+    visit "/t/members/forms"
+    type_into "Name", "Nessa Brook"
+    UpTack::UseCases::People::ChangePerson.new.change(person("Runa Kestrel").id, {"active" => false})
+    press [:control, "s"]
+    expect(page).to have_text("Your account was made inactive by a builder. What you typed is kept in this browser.")
+  end
+
+  it "pins an auto-number, shows what it would give, and gives old records theirs" do
+    change(:AddField, table: "clays", parts: {"label" => "Code", "type" => "text"})
+    visit "/t/clays/rules"
+    open_place "Pin a rule on Code: Number"
+    write_formula '"CL-"'
+    expect(page).to have_text("Without counter(…) every record would get the same number")
+    write_formula '"CL-" & counter(2)'
+    expect(page).to have_text("A new record would be given CL-01").and have_text("5 records have no number")
+    press [:control, :enter]
+    expect(page).to have_css("[data-rule]", text: "“CL-” & counter(2)")
+    find("[data-rule]", text: "“CL-” & counter(2)").click
+    select "Limit °C", from: "In the order of"
+    expect(page).to have_css("li", text: /Brick red\s*CL-01/)
+    click_button "Give all 5 their numbers"
+    expect(page).to have_text("5 numbers given.")
+    fill_in "next", with: "3"
+    click_button "Set"
+    expect(page).to have_text("5 was given already; to repeat none, the next count is 6 or more.")
+  end
+
+  it "finds in History what somebody did, puts it back, and brings back what was deleted" do
+    save_piece({"maker_note" => "Written over."}, id: 20, by: "Bram Tolley")
+    UpTack::UseCases::DeleteRecord.new(workspace("Senna Whitlock")).call(table: "pieces", id: 22)
+    visit "/t/pieces/history"
+    expect(page).to have_text("Saves by day").or have_text("Saves by week")
+    click_button "Verify the log"
+    expect(page).to have_text("entries hold.")
+    click_button "Bring it back"
+    expect(page).to have_text("brought back")
+    expect(pieces.find(22)["tag"]).to eq("PC-00022")
+    select "Bram Tolley", from: "Person"
+    select "Maker note", from: "Field"
+    within(find("li", text: "PC-00020", match: :first)) do
+      expect(page).to have_text("Written over.")
+      find(:button, "Put Maker note back", match: :first, visible: :all).hover.click
+    end
+    expect(page).to have_text("PC-00020 is back as it was")
+    expect(pieces.find(20)["maker_note"]).not_to eq("Written over.")
+    expect(accessibility_problems).to eq([])
+  end
+
+  it "shows in the design's history which rule became what, and puts one rule back" do
+    rule = workspace.table("pieces").rules.find { |each| each.kind == "limits" && each.field == "hold" }
+    change(:PinRule, table: "pieces", rule: rule.to_plain.merge("high" => "120"))
+    visit "/t/pieces/history?of=design"
+    click_button "Rule changed in Pieces", match: :first
+    expect(page).to have_css("del", text: "90").and have_css("ins", text: "120")
+    click_button "Put this rule back"
+    expect(page).to have_text("The rule is as it was before.")
+    expect(workspace.table("pieces").rule(rule.id).to_plain["high"]).to eq("90")
+  end
+end
