@@ -71,7 +71,7 @@ RSpec.describe "bin/start" do
       expect(error).to match(message).and satisfy { |text| text.lines.length == 1 }
     end
     _, error, status = start("--wrong")
-    expect([status.exitstatus, error]).to eq([1, "Up Tack: There is no option --wrong; there are --fresh and --yes.\n"])
+    expect([status.exitstatus, error]).to eq([1, "Up Tack: There is no option --wrong; there are --fresh, --empty and --yes.\n"])
   ensure
     taken&.close
   end

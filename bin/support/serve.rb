@@ -49,8 +49,8 @@ def put_demo_back(path, sure:)
   ["", "-wal", "-shm"].each { |ending| FileUtils.rm_f("#{path}#{ending}") }
 end
 
-unknown = ARGV - %w[--fresh --yes]
-fail_with("There is no option #{unknown.first}; there are --fresh and --yes.") if unknown.any?
+unknown = ARGV - %w[--fresh --yes --empty]
+fail_with("There is no option #{unknown.first}; there are --fresh, --empty and --yes.") if unknown.any?
 
 host = ENV.fetch("HOST", "127.0.0.1")
 port = port_from(ENV.fetch("PORT", "4567"))
@@ -69,11 +69,16 @@ require "puma/launcher"
 
 begin
   UpTack::Store::Database.open(path)
-  unless UpTack::Store::Revision.any?
+  begun = UpTack::Store::Revision.any?
+  # Kept, so that a second start before anybody has set it up does not bring the demo after all.
+  UpTack::Store::Settings["empty"] = "yes" if ARGV.include?("--empty") && !begun
+  if !begun && UpTack::Store::Settings["empty"] == "yes"
+    puts "· Nothing is in it yet: open it in a browser to name the project and its first builder"
+  elsif !begun
     puts "· Putting in the demo: Ember Lane Kiln Share"
     UpTack::UseCases::InstallDemo.new.call
   end
-  UpTack::Workspace.compiled
+  UpTack::Workspace.compiled if UpTack::Store::Revision.any?
 rescue SQLite3::NotADatabaseException, ActiveRecord::StatementInvalid, SQLite3::CantOpenException => e
   fail_with("#{path} can't be opened as a database of Up Tack (#{e.message.lines.first.strip}).")
 end

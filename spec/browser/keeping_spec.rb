@@ -77,10 +77,10 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
     write_formula '"CL-"'
     expect(page).to have_text("Without counter(…) every record would get the same number")
     write_formula '"CL-" & counter(2)'
-    expect(page).to have_text("A new record would be given CL-01").and have_text("5 records have no number")
+    expect(page).to have_text("An empty new record would be given CL-01").and have_text("5 records have no number")
     press [:control, :enter]
-    expect(page).to have_css("[data-rule]", text: "“CL-” & counter(2)")
-    find("[data-rule]", text: "“CL-” & counter(2)").click
+    expect(page).to have_css("[data-rule]", text: "“CL-” & 2-digit count")
+    find("[data-rule]", text: "“CL-” & 2-digit count").click
     select "Limit °C", from: "In the order of"
     expect(page).to have_css("li", text: /Brick red\s*CL-01/)
     click_button "Give all 5 their numbers"

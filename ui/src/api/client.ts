@@ -64,7 +64,7 @@ const problems: Middleware = {
       ? await response.json()
       : { type: "about:blank", title: words.errors.unexpected, status: response.status, code: "unexpected" };
     if (problem.code === "signed_out" && !response.url.endsWith("/api/session"))
-      window.dispatchEvent(new Event(SIGNED_OUT));
+      window.dispatchEvent(new CustomEvent(SIGNED_OUT, { detail: problem.title }));
     throw new ProblemError(problem);
   },
   onError() {

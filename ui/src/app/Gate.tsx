@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { lazy, type ReactNode, Suspense, useEffect } from "react";
+import { lazy, type ReactNode, Suspense, useEffect, useState } from "react";
 import { ProblemError, type Session, SIGNED_OUT, setWriteKey } from "../api/client";
 import { useSession } from "../api/queries";
 import { Failure } from "../components/Failure";
@@ -12,17 +12,23 @@ const SignIn = lazy(() => import("../views/sign_in/SignIn"));
 export function Gate({ children }: { children: ReactNode }) {
   const client = useQueryClient();
   const session = useSession();
+  // Why the server stopped knowing who asks: it says so once, when it finds out.
+  const [reason, setReason] = useState<string | null>(null);
 
   useEffect(() => {
-    const onSignedOut = () => client.resetQueries({ queryKey: ["session"] });
+    const onSignedOut = (event: Event) => {
+      if (event instanceof CustomEvent) setReason(event.detail);
+      client.resetQueries({ queryKey: ["session"] });
+    };
     window.addEventListener(SIGNED_OUT, onSignedOut);
     return () => window.removeEventListener(SIGNED_OUT, onSignedOut);
   }, [client]);
 
   const enter = (found: Session) => {
     setWriteKey(found.write_key);
+    setReason(null);
     // Nothing that one person saw is kept for the next.
-    client.clear();
+    client.removeQueries({ predicate: (query) => query.queryKey[0] !== "session" });
     client.setQueryData(["session"], found);
   };
 
@@ -30,7 +36,7 @@ export function Gate({ children }: { children: ReactNode }) {
   if (refused)
     return (
       <Suspense fallback={<Loading />}>
-        <SignIn reason={wasHere() ? (session.error?.message ?? null) : null} onSession={enter} />
+        <SignIn reason={wasHere() ? (reason ?? session.error?.message ?? null) : null} onSession={enter} />
       </Suspense>
     );
   if (session.data) {

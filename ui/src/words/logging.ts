@@ -29,7 +29,7 @@ export const loggingWords = {
         : n === 1
           ? "1 record has no number; it keeps none until you give it one."
           : `${n.toLocaleString("en")} records have no number; they keep none until you give them theirs.`,
-    opening: "A new record would be given",
+    opening: "An empty new record would be given",
     pending: "next",
   },
   logging: {

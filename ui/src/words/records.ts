@@ -19,6 +19,7 @@ export const recordsWords = {
     blank: "",
     history: "History of this record",
     copy: "Copy",
+    given: "written by a rule",
     conflictTitle: "Somebody else changed this record meanwhile",
     conflictText: "Choose what to keep, field by field. Nothing has been overwritten.",
     before: "Before",

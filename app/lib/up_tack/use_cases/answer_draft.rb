@@ -29,8 +29,10 @@ module UpTack
 
       private
 
+      # A copy gets numbers of its own.
       def copied(design, original)
-        design.fields.reject { |field| design.given?(field.key) || original.values[field.key].nil? }.to_h do |field|
+        numbered = design.rules.grep(Core::Rules::Number).map(&:field)
+        design.fields.reject { |field| design.given?(field.key) || numbered.include?(field.key) || original.values[field.key].nil? }.to_h do |field|
           [field.key, field.values.dump(original.values[field.key])]
         end
       end

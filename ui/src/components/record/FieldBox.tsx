@@ -33,7 +33,7 @@ export function FieldBox({ table, id, field, draft, prefix = "" }: Props) {
   const concerned = draft.answer?.messages.some(
     (each) => draft.visited.has(each.field) && each.field !== field.key && each.fields.includes(field.key),
   );
-  const computed = answered && found?.source === "rule";
+  const computed = answered && (found?.source === "rule" || field.given);
   const raw = draft.typed[field.key];
   // What was typed stands until the server has read it; no answer, late or lost, takes it away.
   const asTyped = linked && raw === linked.id ? linked.title : String(raw ?? found?.text ?? "");
@@ -105,8 +105,8 @@ export function FieldBox({ table, id, field, draft, prefix = "" }: Props) {
               </div>
             ))
           : found && (
-              <p className="quiet truncate" title={origin(found.source, found.words) ?? undefined}>
-                {origin(found.source, found.words)}
+              <p className="quiet truncate" title={origin(field, found.source, found.words) ?? undefined}>
+                {origin(field, found.source, found.words)}
               </p>
             )}
       </div>
@@ -114,8 +114,9 @@ export function FieldBox({ table, id, field, draft, prefix = "" }: Props) {
   );
 }
 
-function origin(source: string, from: string | null) {
+function origin(field: Field, source: string, from: string | null) {
   if (source === "rule") return from;
+  if (field.given) return words.form.given;
   if (source === "typed" && from) return `${words.form.typed}, ${from}`;
   return source === "typed" ? words.form.typed : words.form.blank;
 }

@@ -16,7 +16,7 @@ export function Trace({ table, answer }: { table: Table; answer: Answer }) {
             <li key={stage.key} className="pt-2.5 pl-4">
               <p className="font-semibold text-secondary text-xs uppercase tracking-wide">
                 {stage.label}
-                {steps.length === 0 && (
+                {(steps.length === 0 || idle === words.bench.nothingWritten) && (
                   <span className="quiet ml-2 font-normal normal-case tracking-normal">{idle}</span>
                 )}
               </p>

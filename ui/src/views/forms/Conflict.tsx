@@ -19,7 +19,7 @@ export function Conflict({ table, before, problem, mine, onClose, onMerge }: Pro
   const theirs = problem.record;
   const typed = Object.keys(mine.typed);
   const changed = table.fields.filter(
-    (field) => theirs?.texts[field.key] !== before.texts[field.key] || typed.includes(field.key),
+    (field) => !field.given && (theirs?.texts[field.key] !== before.texts[field.key] || typed.includes(field.key)),
   );
   const [keepMine, setKeepMine] = useState<Set<string>>(() => new Set(typed));
   const people = [...new Set(problem.theirs?.map((entry) => entry.person))].join(", ");

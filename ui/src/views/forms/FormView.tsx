@@ -44,7 +44,8 @@ export default function FormView() {
 function Copied({ table, of }: { table: Table; of: number }) {
   const original = useRecord(table.key, of);
   if (!original.data) return original.error ? <Failure error={original.error} retry={original.refetch} /> : <Loading />;
-  const taken = table.fields.filter((field) => !field.given && field.may_edit);
+  const numbered = table.rules.filter((rule) => rule.kind === "number").map((rule) => rule.field);
+  const taken = table.fields.filter((field) => !field.given && field.may_edit && !numbered.includes(field.key));
   const begin = Object.fromEntries(
     taken
       .map((field) => [field.key, original.data.values[field.key] ?? null] as const)

@@ -1,7 +1,7 @@
 import { ClockAlert, Filter, Undo2 } from "lucide-react";
 import { Link } from "react-router";
 import { toast } from "sonner";
-import type { Entry } from "../../api/client";
+import { type Entry, ProblemError } from "../../api/client";
 import { usePutBackEntry } from "../../api/history";
 import { useMay } from "../../app/may";
 import { words } from "../../words";
@@ -16,6 +16,12 @@ type Props = {
   onRecord: (table: string, id: number) => void;
 };
 
+/** What the rules have against it, where they have. */
+function whyNot(error: Error) {
+  const messages = error instanceof ProblemError ? (error.problem.answer?.messages ?? []) : [];
+  return messages.length > 0 ? messages.map((each) => each.message).join(" ") : error.message;
+}
+
 /** One save: who, when, which record, and every value before and after with the rule that made it. */
 export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) {
   const may = useMay();
@@ -25,7 +31,7 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
       { entry: entry.id, field },
       {
         onSuccess: (record) => toast(words.history.isBack(record.title)),
-        onError: (error) => toast.error(error.message),
+        onError: (error) => toast.error(whyNot(error), { duration: 10_000 }),
       },
     );
   const changes = (

@@ -86,6 +86,7 @@ module UpTack
 
         def call(node)
           return {"today" => "today", "now" => "now"}.fetch(node.name) if %w[today now].include?(node.name)
+          return "#{Values.show(node.arguments.first.value)}-digit count" if node.name == "counter"
           return Values.show(Functions::DateFunctions.iso(node.arguments.first.value)) if fixed_date?(node)
 
           "#{SPOKEN.fetch(node.name, node.name)} of #{list(node.arguments)}"

@@ -79,8 +79,13 @@ module UpTack
 
           private
 
-          # A warning that somebody passed is not given again until one of its fields changes.
-          def eased?(working) = (rule.lets_old? || rule.warning?) && !working.new? && reads.none? { |key| working.changed?(key) }
+          # A warning that somebody passed is not given again until one of its fields
+          # changes; and a deleted record that comes back is none that is new.
+          def eased?(working)
+            return false unless rule.lets_old? || rule.warning?
+
+            working.restoring? || (!working.new? && reads.none? { |key| working.changed?(key) })
+          end
         end
 
         private
