@@ -8,7 +8,10 @@ module UpTack
     class Counters
       NEXT = "SELECT next FROM up_tack_counters WHERE field_id = ? AND series = ?"
       OWNER = "SELECT record_id, count FROM up_tack_numbers WHERE field_id = ? AND text = ?"
-      GIVE = "INSERT OR IGNORE INTO up_tack_numbers (field_id, text, record_id, series, count) VALUES (?, ?, ?, ?, ?)"
+      GIVE = <<~SQL
+        INSERT OR IGNORE INTO up_tack_numbers (field_id, text, record_id, series, count)
+        SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4 FROM json_each(?)
+      SQL
       MOVE = <<~SQL
         INSERT INTO up_tack_counters (field_id, series, next, highest) VALUES (?1, ?2, ?3, ?4)
         ON CONFLICT (field_id, series) DO UPDATE SET next = MAX(next, ?3), highest = MAX(COALESCE(highest, ?4), ?4)
@@ -62,7 +65,9 @@ module UpTack
 
       # Writes what belongs to records.
       def finish
-        @settled.each { |counting, count, text, record| Statements.run(GIVE, counting.field, text, record, counting.series, count) }
+        return if @settled.empty?
+
+        Statements.run(GIVE, JSON.generate(@settled.map { |counting, count, text, record| [counting.field, text, record, counting.series, count] }))
         @settled.select { |_, count, _, _| count }.group_by(&:first).each do |counting, all|
           highest = all.map { |_, count, _, _| count }.max
           Statements.run(MOVE, counting.field, counting.series, Counters.after(highest, counting), highest)
