@@ -99,7 +99,7 @@ module UpTack
         columns = [*("id" if id), *@fields.map(&:key)]
         return Statements.run("INSERT INTO #{quoted(@table.key)} DEFAULT VALUES RETURNING id").dig(0, 0) if columns.empty?
 
-        sql = @insert ||= "INSERT INTO #{quoted(@table.key)} (#{columns.map { |name| quoted(name) }.join(", ")}) VALUES (#{(["?"] * columns.length).join(", ")}) RETURNING id"
+        sql = (@inserts ||= {})[columns.length] ||= "INSERT INTO #{quoted(@table.key)} (#{columns.map { |name| quoted(name) }.join(", ")}) VALUES (#{(["?"] * columns.length).join(", ")}) RETURNING id"
         Statements.run(sql, *id, *@fields.map { |field| Cells.write(values[field.key], field) }).dig(0, 0)
       end
 

@@ -39,7 +39,7 @@ module UpTack
 
       def visible_field(table)
         key = text_in_query("field") or return
-        Requests::Malformed.then { |kind| raise kind, "A field is asked for together with its table." } unless table
+        raise Requests::Malformed, "A field is asked for together with its table." unless table
 
         field = table.field(key) || raise(Store::NotFound, "There is no field `#{key}` in #{table.label}.")
         field.allows?(person.role, :see) ? field.id : raise(UseCases::NotAllowed, "#{field.label} is not open to a #{person.role}.")

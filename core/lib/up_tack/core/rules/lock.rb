@@ -11,9 +11,6 @@ module UpTack
         def self.kind = "lock"
         def self.suits?(field, table) = !table.given?(field.key)
 
-        # Roles that people have.
-        ROLES = %w[builder clerk reader].freeze
-
         def reads(_table) = locked
         def fields(_table) = locked
         def locked = [field, *@parts["locked"]].uniq
@@ -48,7 +45,7 @@ module UpTack
         def own_problems(table)
           found = []
           found << problem("when", "Say while what the fields are locked.") unless @parts["when"]
-          found << problem("except_role", "There are the roles #{ROLES.join(", ")}.") unless [nil, *ROLES].include?(@parts["except_role"])
+          found << problem("except_role", "There are the roles #{Design::Access::ROLES.join(", ")}.") unless [nil, *Design::Access::ROLES].include?(@parts["except_role"])
           found << problem("severity", "A lock can't be passed with a reason; name the role that may.") if warning?
           loose = locked.find { |key| table.worked_out?(key) }
           found << problem("field", "#{table.field(loose).label} is worked out; lock what it is worked out from.") if loose
