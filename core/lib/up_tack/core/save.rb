@@ -22,6 +22,7 @@ module UpTack
         # What is written down of a save is not, where there is none; what is shown goes on.
         Stages::ALL.each do |stage|
           working.enter(stage.key)
+          working.read_carried if stage.key == "default"
           plan.rules_at(stage.key).each { |rule| rule.apply(working) unless stage.key == "log" && working.refused? && rule.rule.stage == "log" }
         end
         working.log_changes

@@ -19,9 +19,20 @@ module UpTack
         # @return [Order]
         def self.of_rules(rules, table)
           of(rules) do |rule|
-            reads = rule.reads(table)
+            reads = through(rule.reads(table), rules, table)
             rules.select { |other| (other.writes & reads).any? }
           end
+        end
+
+        # What is read through calculated fields whose rules are not among those to be
+        # put in order: they are worked out at the moment when somebody reads them.
+        def self.through(keys, rules, table, passed = [])
+          keys.flat_map do |key|
+            further = table.calculation(key)
+            next [key] if further.nil? || further.once? || rules.include?(further) || passed.include?(key)
+
+            [key, *through(further.reads(table), rules, table, [*passed, key])]
+          end.uniq
         end
 
         # @param waits_for [Hash{Object=>Array<Object>}] members, told apart by

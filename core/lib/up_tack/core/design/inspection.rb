@@ -82,10 +82,10 @@ module UpTack
 
         # Where a rule alone gives the values, nothing else may.
         def of_writers(rule, table)
-          owner = rule.owns? ? nil : table.rules.find { |other| other.owns? && other.field == rule.field }
-          return [] if owner.nil? || rule.writes.empty? || rule.is_a?(Rules::Mask)
+          return [] if rule.owns? || rule.is_a?(Rules::Mask)
 
-          [problem("field", "#{table.field(rule.field)&.label} is written by another rule already: #{owner.sentence(table)}")]
+          owner = table.rules.find { |other| other.owns? && rule.writes.include?(other.field) } or return []
+          [problem("field", "#{table.field(owner.field)&.label} is written by another rule already: #{owner.sentence(table)}")]
         end
 
         def of_name(named)
@@ -142,8 +142,8 @@ module UpTack
 
         def circles
           @project.tables.each do |table|
-            groups = [*%w[default fill].map { |stage| [stage] }, %w[calculate number log]]
-            circle = groups.map { |stages| table.rules.select { |rule| stages.include?(rule.stage) && !rule.is_a?(Rules::Line) } }.filter_map { |rules| Analysis::Order.of_rules(rules, table).circle }.first or next
+            groups = [%w[default], %w[fill calculate], %w[calculate number log]]
+            circle = groups.map { |stages| table.rules.select { |rule| (stages & rule.stages).any? && !rule.is_a?(Rules::Line) } }.filter_map { |rules| Analysis::Order.of_rules(rules, table).circle }.first or next
             return [circle_problem(circle.map { |rule| table.field(rule.field).label })]
           end
           circle = @project.upkeep.circle or return []

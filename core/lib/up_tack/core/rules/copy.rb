@@ -50,7 +50,7 @@ module UpTack
             return working.skip(rule, field, value.message) if value.is_a?(Values::Unreadable)
             return working.skip(rule, field, "it has that value already") if value == working.values[field.key] && !working.typed?(field.key)
 
-            working.shape(rule, field, value, origin)
+            working.shape(rule, field, value, origin, because: links)
           end
         end
 

@@ -56,6 +56,7 @@ module UpTack
           def apply(working)
             return unless working.new?
             return working.skip(rule, field, working.cleared?(field.key) ? "cleared by hand" : "filled by hand") if working.typed?(field.key)
+            return working.skip(rule, field, "taken over from the record before") if working.carried?(field.key)
             return working.set(rule, field, fixed, origin: "default") unless formula
 
             unread = working.unreadable_among(formula.reads)

@@ -86,7 +86,7 @@ module UpTack
             return refuse(working, value) if meant || rule.otherwise == "refuse"
             return working.skip(rule, field, "kept, though it no longer belongs") if rule.otherwise == "keep"
 
-            working.shape(rule, field, nil, "cleared: “#{working.show(field, value)}” does not belong to this #{Masks::Phrases.list(labels)}")
+            working.shape(rule, field, nil, "cleared: “#{working.show(field, value)}” does not belong to this #{Masks::Phrases.list(labels)}", because: reads)
           end
 
           def refuse(working, value)

@@ -50,6 +50,13 @@ module UpTack
         # @return [Array<String>] keys of the fields that it sets
         def writes = []
 
+        # @return [Array<String>] keys of stages at which it acts, on the board one column each
+        def stages = [stage]
+
+        # What it does at other stages than its own.
+        # @return [Hash{String=>#apply}] by key of the stage
+        def companions(_table) = {}
+
         # @return [Array<String>] keys of the fields on whose thread it is pinned
         def fields(_table) = [field]
 
@@ -67,8 +74,8 @@ module UpTack
         LONGEST_TEXT = 2_000
 
         # The parts that are formulas, and those that are keys of fields of its table.
-        FORMULAS = %w[formula when saying low high series].freeze
-        KEYS = %w[by with locked watch tick].freeze
+        FORMULAS = %w[formula when saying low high series reaches].freeze
+        KEYS = %w[by with locked watch tick outputs].freeze
 
         # @return [Array<Design::Problem>] parts that are not of the right shape, or too long
         def shape_problems
@@ -77,7 +84,7 @@ module UpTack
 
         # @return [Array<Expression::Reference>] every field and table that it names
         def references(table)
-          found = FORMULAS.flat_map { |part| @parts[part] ? compiled(table, part: part).references : [] }
+          found = formulas.keys.flat_map { |part| compiled(table, part: part).references }
           found + key_parts.map { |key| Expression::Reference.new(table: table.key, key: key, steps: [], before: false) }
         end
 
@@ -88,8 +95,8 @@ module UpTack
         def renamed(table, of:, key:, to:)
           plain = to_plain
           plain["field"] = to if table.key == of && field == key
-          FORMULAS.each do |part|
-            plain[part] = Expression::Renaming.of(plain[part], compiled(table, part: part).references, table: of, key: key, to: to) if plain[part]
+          formulas.each do |part, text|
+            put(plain, part, Expression::Renaming.of(text, compiled(table, part: part).references, table: of, key: key, to: to))
           end
           return plain if key.nil? || table.key != of
 
@@ -97,6 +104,15 @@ module UpTack
         end
 
         private
+
+        # @return [Hash{String=>String}] its formulas, by where they stand, such as "when" or "sets.0.to"
+        def formulas = @parts.slice(*FORMULAS).compact
+
+        # Puts a text where one of its formulas stands in the plain rule.
+        def put(plain, part, text)
+          *way, last = part.split(".").map { |step| step.match?(/\A\d+\z/) ? step.to_i : step }
+          (way.empty? ? plain : plain.dig(*way))[last] = text
+        end
 
         # @param named [String, Array<String>] keys of fields
         def under_new_name(named, key, to)
@@ -129,21 +145,22 @@ module UpTack
         # @return [Array<Design::Problem>] those of the formula
         def formula_problems(table, expecting:, part: "formula")
           formula = compiled(table, expecting: expecting, part: part)
-          (expecting == :link) ? target_problems(table, formula) : []
+          (expecting == :link) ? target_problems(table, formula, part: part) : []
         rescue Expression::Invalid => e
           e.problems.map { |each| Design::Problem.new(part: part, message: each.message, from: each.from, to: each.to) }
         end
 
         # A link must lead to the table that its field points to.
-        def target_problems(table, formula)
-          wrong = Expression::LinkTargets.new(table.scope).of(formula.tree) - [table.field(field).target]
+        # @param key [String] of the field
+        def target_problems(table, formula, part: "formula", key: field)
+          wrong = Expression::LinkTargets.new(table.scope).of(formula.tree) - [table.field(key).target]
           return [] if wrong.empty?
 
-          labels = [wrong.first, table.field(field).target].map { |key| table.neighbours.tables.fetch(key).label }
-          [Design::Problem.new(part: "formula", message: "This leads to #{labels.first}; #{table.field(field).label} links to #{labels.last}.", from: formula.tree.from, to: formula.tree.to)]
+          labels = [wrong.first, table.field(key).target].map { |target| table.neighbours.tables.fetch(target).label }
+          [Design::Problem.new(part: part, message: "This leads to #{labels.first}; #{table.field(key).label} links to #{labels.last}.", from: formula.tree.from, to: formula.tree.to)]
         end
 
-        def compiled(table, expecting: nil, part: "formula") = Expression.compile(@parts[part].to_s, table.scope, expecting: expecting, counting: counting?(part))
+        def compiled(table, expecting: nil, part: "formula") = Expression.compile(formulas[part].to_s, table.scope, expecting: expecting, counting: counting?(part))
 
         # @return [Boolean] whether `counter(…)` may stand in a part
         def counting?(_part) = false
@@ -155,7 +172,7 @@ module UpTack
           compiled(table, part: part).references.select { |each| each.key && each.steps.empty? && each.table == table.key }.map(&:key).uniq
         end
 
-        def tree(part = "formula") = Expression.parse(@parts[part])
+        def tree(part = "formula") = Expression.parse(formulas[part])
       end
     end
   end

@@ -41,7 +41,7 @@ module UpTack
         # @return [String] what a clerk is told, where no values stand in it
         def message(table) = @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"]
 
-        def names(table) = [field, *key_parts, *Rule::FORMULAS.flat_map { |part| @parts[part] ? formula_names(table, part: part) : [] }].uniq
+        def names(table) = [field, *key_parts, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
 
         # @return [Compiled]
         def compile(table)

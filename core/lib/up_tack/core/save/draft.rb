@@ -16,8 +16,10 @@ module UpTack
       #   new record, those that only rules give as well: a deleted one comes back
       # brings:: whether numbers may come along that only a rule would give, as in an import
       # numbering:: whether a record that exists is given the number that it lacks
-      Draft = Struct.new(:typed, :stored, :id, :reasons, :live, :as_it_was, :brings, :numbering, keyword_init: true) do
-        def initialize(reasons: {}, **rest) = super
+      # carried:: raw input by field key that a new record takes over from the one
+      #   typed before it, as far as nobody types anything else there
+      Draft = Struct.new(:typed, :stored, :id, :reasons, :live, :as_it_was, :brings, :numbering, :carried, keyword_init: true) do
+        def initialize(reasons: {}, carried: {}, **rest) = super
 
         def new? = stored.nil?
       end

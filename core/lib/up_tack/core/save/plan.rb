@@ -14,6 +14,12 @@ module UpTack
         attr_reader :kept_fields
         # @return [Hash{String=>Design::Field}] all, by key, in their order
         attr_reader :fields
+        # @return [Array<Rules::State::Compiled>] what the table says of how fields stand in a form
+        attr_reader :states
+        # @return [Hash{String=>Array<Rules::Required::Test>}] by field key, what must be filled
+        attr_reader :required
+        # @return [Array<Rules::Lock::Test>]
+        attr_reader :locks
 
         # @param table [Design::Table] from a checked project
         # @param conventions [Conventions]
@@ -26,9 +32,10 @@ module UpTack
           @given = table.fields.select { |field| table.given?(field.key) }.to_h { |field| [field.key, true] }.freeze
           @late = late_calculations
           @rules = Stages::ALL.to_h do |stage|
-            rules = table.rules.select { |rule| (@late[rule.id] || rule.stage) == stage.key }
-            [stage.key, ordered(rules).map { |rule| rule.compile(table) }.freeze]
+            rules = table.rules.select { |rule| acts_at?(rule, stage.key) }
+            [stage.key, ordered(rules).map { |rule| (rule.stage == stage.key || @late[rule.id]) ? rule.compile(table) : rule.companions(table).fetch(stage.key) }.freeze]
           end.freeze
+          gather_states
           freeze
         end
 
@@ -58,6 +65,14 @@ module UpTack
         end
 
         private
+
+        def acts_at?(rule, stage) = @late.key?(rule.id) ? @late[rule.id] == stage : rule.stages.include?(stage)
+
+        def gather_states
+          @states = table.rules.grep(Rules::State).map { |rule| rule.compile(table) }.freeze
+          @required = table.rules.grep(Rules::Required).reject(&:warning?).group_by(&:field).transform_values { |rules| rules.map { |rule| rule.test(table) } }.freeze
+          @locks = table.rules.grep(Rules::Lock).map { |rule| rule.test(table) }.freeze
+        end
 
         # Calculations that read a number run after it was given, those that read a
         # stamp after it was pressed.

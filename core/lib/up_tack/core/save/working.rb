@@ -7,6 +7,8 @@ module UpTack
       # they do (set, refuse, pass, skip); it keeps values, origins, refusals and
       # the trace together.
       class Working
+        include Intake
+
         attr_reader :values
 
         TYPED = Origin.new("typed").freeze
@@ -29,7 +31,7 @@ module UpTack
           @origins = {}
           @refusals = []
           @passed = []
-          @overtaken = []
+          @hand = Hand.new(draft)
           @ticks = []
           @trace = Trace.new(on: trace)
         end
@@ -45,13 +47,14 @@ module UpTack
         # @return [Boolean] whether the value is another than the stored one
         def changed?(key) = @values[key] != @old[key]
 
-        # @return [Boolean] whether, in a live draft, the field was typed before one of the others
-        def overtaken?(key, others)
-          return false unless @draft.live
+        # @return [Boolean] whether, in a live draft, the field was typed before one of the others changed
+        def overtaken?(key, others) = @hand.overtaken?(key, others.select { |other| changed?(other) })
 
-          order = @draft.typed.keys
-          others.any? { |other| typed?(other) && order.index(other) > order.index(key) }
-        end
+        # @return [Boolean] whether somebody is still typing
+        def live? = @draft.live
+
+        # @return [Boolean] whether the field came along from the record before, typed by nobody
+        def carried?(key) = new? && @draft.carried.key?(key) && !typed?(key)
 
         # @return [Boolean] whether earlier values are put back
         def as_it_was? = @draft.as_it_was
@@ -90,21 +93,6 @@ module UpTack
         # @return [Expression::Evaluation] for a formula on the record as it is stored
         def evaluation_before
           Expression::Evaluation.new(values: @old, old: @old, context: @context, is_new: false, id: @draft.id)
-        end
-
-        # Turns what was typed into values, before the first stage.
-        def read_typed
-          @trace.enter("typed")
-          reading = Reading.new(conventions: @plan.conventions, today: @context.clock.today, records: records)
-          @draft.typed.each do |key, raw|
-            field = @fields[key] or next
-            value = field.read(raw, reading)
-            next claim(field, value) if @plan.given?(key) && !brings?(key)
-            next refuse_role(field) if field.access && !field.allows?(@context.person&.role, :edit) && value != @old[key]
-
-            value = retired(field, value) if field.retired.any? && field.retired.include?(value)
-            value.is_a?(Values::Unreadable) ? keep_unread(field, raw, value) : keep_typed(field, raw, value)
-          end
         end
 
         # @param stage [String] the stage that begins
@@ -179,13 +167,27 @@ module UpTack
 
         # A rule gives a value another form, or takes it away. What was typed stays
         # known as typed, unless it is gone.
-        def shape(rule, field, value, words)
-          before = @values[field.key]
-          typed = !value.nil? && @origins[field.key]&.source == "typed" && !rule.is_a?(Rules::Copy)
-          @overtaken |= [field.key] if typed?(field.key) && !typed
-          @values[field.key] = value
-          @origins[field.key] = Origin.new(typed ? "typed" : "rule", rule.id, words)
-          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: words)
+        # @param because [Array<String>] keys of the fields whose change moves the rule
+        def shape(rule, field, value, words, because: [])
+          typed = !value.nil? && @origins[field.key]&.source == "typed" && because.empty?
+          write(rule, field, value, words, because: because.select { |key| changed?(key) }, how: words, typed: typed)
+        end
+
+        # A rule sets a field from others, unless somebody typed there since, or it
+        # has the value already.
+        # @param value [Object, nil] nil makes it blank
+        # @param because [Array<String>] keys of the fields whose change moves the rule
+        # @param how [Proc] says the values that went in, asked only for a trace
+        def fill(rule, field, value, because:, words:, how:)
+          because = because.select { |key| changed?(key) }
+          settled = field.settle(value)
+          return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
+          return skip(rule, field, "the linked record is no longer there") if gone?(field, settled)
+          return skip(rule, field, @values[field.key].nil? ? "cleared by hand" : "filled by hand") if typed?(field.key) && !rule.overrules? && !@hand.overtaken?(field.key, because)
+          return skip(rule, field, "it is filled already") if rule.only_blank? && !(@values[field.key].nil? && !unreadable?(field.key))
+          return skip(rule, field, "it has that value already") if settled == @values[field.key] && !typed?(field.key)
+
+          write(rule, field, settled, words, because: because, how: how)
         end
 
         # A rule refuses the record, or warns of it.
@@ -217,7 +219,7 @@ module UpTack
         def outcome
           Outcome.new(
             values: @values, unreadable: @unreadable, origins: origins, refusals: in_order(@refusals),
-            changes: changes, passed: @passed, overtaken: @overtaken, steps: @trace.steps, evaluation: evaluation
+            changes: changes, passed: @passed, overtaken: @hand.overtaken, steps: @trace.steps, evaluation: evaluation
           )
         end
 
@@ -231,6 +233,22 @@ module UpTack
 
           places = @fields.keys.each_with_index.to_h
           refusals.sort_by.with_index { |refusal, index| [places.fetch(refusal.field), index] }
+        end
+
+        def write(rule, field, value, words, because:, how:, typed: false)
+          before = @values[field.key]
+          forget_unread(field.key) unless typed
+          @hand.written(field.key, because, gone: !typed)
+          @values[field.key] = value
+          @origins[field.key] = Origin.new(typed ? "typed" : "rule", rule.id, words)
+          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: how)
+        end
+
+        # What could not be read does not matter once a rule has written over it.
+        def forget_unread(key)
+          return unless @unreadable.delete(key)
+
+          @refusals.reject! { |refusal| refusal.rule.nil? && refusal.field == key }
         end
 
         # @return [String, nil] a value for the trace, asked only when somebody will look
@@ -254,66 +272,11 @@ module UpTack
         # A rule may know a linked record that was deleted since.
         def gone?(field, value) = field.link? && !value.nil? && records.find(field.target, value).nil?
 
-        # A record keeps its own retired choice; none can be given it anew.
-        def retired(field, value)
-          return value if @old[field.key] == value
-
-          Values::Unreadable.new(code: "retired", message: "“#{value}” is retired: records that have it keep it, but no other can be given it. There is: #{field.open_choices.join(", ")}.")
-        end
-
-        def refuse_claim(rule, field, value)
-          return if @claimed[field.key] == value
-
-          refuse_typed(field, "worked_out", "#{field.label} is worked out and can't be typed.", rule: rule)
-        end
-
-        # What somebody typed where only a rule writes: of a calculation it may be
-        # right, which shows when it is worked out.
-        def claim(field, value)
-          return @claimed[field.key] = value if @plan.worked_out?(field.key)
-          return if value == @old[field.key]
-
-          rule = @table.rules.find { |each| each.field == field.key && each.owns? }
-          kind = rule.is_a?(Rules::Number) ? "is numbered" : "is written"
-          refuse_typed(field, rule.kind, "#{field.label} #{kind} by a rule and can't be typed.", rule: rule)
-        end
-
-        def refuse_role(field) = refuse_typed(field, "not_allowed", "#{field.label} can't be changed by a #{@context.person.role}.")
-
-        def refuse_typed(field, code, message, rule: nil)
-          @refusals << Refusal.new(code: code, rule: rule&.id, field: field.key, fields: [field.key], message: message)
-          @trace.add("refused", field, rule: rule, after: message)
-        end
-
-        # @return [Boolean] whether a field that only a rule gives takes a value all the same
-        def brings?(key)
-          return false if @plan.worked_out?(key)
-
-          restoring? || (@draft.brings && @table.rules.any? { |rule| rule.is_a?(Rules::Number) && rule.field == key })
-        end
-
         def why_blank_after(rule, notes)
           return notes.map(&:last).join("; ") if notes.any?
 
           blank = rule.reads(@table).find { |key| @values[key].nil? }
           blank ? "#{@table.field(blank).label} is blank" : "it comes to blank"
-        end
-
-        def keep_typed(field, raw, value)
-          before = @values[field.key]
-          @values[field.key] = value
-          @origins[field.key] = TYPED
-          return unless @trace.on?
-
-          text = Values::Plain.text(raw, field)
-          how = "typed #{text ? "“#{Values::Plain.cut(text, 60)}”" : "nothing"}"
-          @trace.add("read", field, before: seen(field, before), after: seen(field, value), how: how)
-        end
-
-        def keep_unread(field, raw, unreadable)
-          @unreadable[field.key] = raw
-          @refusals << Refusal.new(code: unreadable.code, rule: nil, field: field.key, fields: [field.key], message: unreadable.message)
-          @trace.add("refused", field, after: unreadable.message)
         end
 
         def origins

@@ -1,0 +1,155 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Decisions
+      # A cell of an input: which values it lets pass.
+      #
+      #   (empty)               any value, blank too
+      #   Glaze                 this value
+      #   Glaze; Lustre         one of them
+      #   > 1000   <> Raku      a comparison: = <> < <= > >=
+      #   900..1100             from … to, both ends included
+      #   900..<1100            the upper end left out
+      #   blank                 no value
+      #   "a; b"                a text as it stands
+      class Cell
+        # Signs that would be taken for something else in a plain text.
+        SPECIAL = /[;"]|\.\.|\A\s*(<|>|=)|\A\s|\s\z/
+        SIGNS = /\A(<>|<=|>=|<|>|=)\s*/
+        MOST_PARTS = 200
+
+        # A cell that can't be read; the message says why.
+        class Invalid < StandardError; end
+
+        # One thing that a cell lets pass.
+        # kind:: :value, :compare, :range or :blank
+        Part = Struct.new(:kind, :sign, :low, :high, :open, keyword_init: true)
+
+        # @return [Array<Part>] none for any value
+        attr_reader :parts
+
+        # @param text [String]
+        # @param input [Input]
+        # @param reading [Reading]
+        # @return [Cell]
+        # @raise [Invalid]
+        def self.read(text, input, reading)
+          pieces = split(text.to_s)
+          raise Invalid, "A cell has at most #{MOST_PARTS} values." if pieces.length > MOST_PARTS
+
+          new(pieces.map { |piece| part(piece, input, reading) }, input)
+        end
+
+        # @return [Array<String>] what stands between semicolons that are not in quotes
+        def self.split(text)
+          return [] if text.strip.empty?
+
+          pieces = text.scan(/(?:"(?:[^"]|"")*"|[^;"]|"(?=[^"]*\z))+/).map(&:strip)
+          raise Invalid, "A value is missing beside a semicolon." if pieces.any?(&:empty?) || text.strip.start_with?(";") || text.strip.end_with?(";") || text.match?(/;\s*;/)
+
+          pieces
+        end
+
+        def self.part(piece, input, reading)
+          return Part.new(kind: :blank) if piece.casecmp?("blank")
+          return Part.new(kind: :value, low: value(piece[1..-2].gsub('""', '"'), input, reading)) if piece.match?(/\A".*"\z/m)
+          return compared(piece, input, reading) if piece.match?(SIGNS)
+          return ranged(piece, input, reading) if piece.include?("..") && input.ordered?
+
+          Part.new(kind: :value, low: value(piece, input, reading))
+        end
+
+        def self.compared(piece, input, reading)
+          sign = piece[SIGNS, 1]
+          value = value(piece.sub(SIGNS, "").then { |rest| rest.match?(/\A".*"\z/m) ? rest[1..-2].gsub('""', '"') : rest }, input, reading)
+          return Part.new(kind: :compare, sign: sign, low: value) if input.ordered? || %w[= <>].include?(sign)
+
+          raise Invalid, "“#{sign}” compares numbers, dates and times; #{input.label} holds #{Expression::Types.phrase(input.kind)}."
+        end
+
+        def self.ranged(piece, input, reading)
+          low, high = piece.split("..", 2)
+          open = high.lstrip.start_with?("<")
+          low, high = [low, high.sub(/\A\s*</, "")].map { |text| text.strip.empty? ? raise(Invalid, "A range has a value at either end, as in 900..1100.") : value(text.strip, input, reading) }
+          order = Expression::Comparing.order(low, high)
+          raise Invalid, "This range ends before it begins." if order.positive? || (order.zero? && open)
+
+          Part.new(kind: :range, low: low, high: high, open: open)
+        end
+
+        def self.value(text, input, reading)
+          value = input.read(text, reading)
+          raise Invalid, mended(value.message, text, input) if value.is_a?(Values::Unreadable)
+
+          value
+        end
+
+        def self.mended(message, text, input)
+          near = input.choices && Expression::Spelling.nearest(text.downcase, input.choices.map(&:downcase))
+          near ? "#{message.chomp(".")}; did you mean #{input.choices.find { |choice| choice.downcase == near }}?" : message
+        end
+
+        def initialize(parts, input)
+          @parts = parts.freeze
+          @input = input
+          freeze
+        end
+
+        # @return [Boolean] whether every value passes
+        def any? = parts.empty?
+
+        # @param value [Object, nil]
+        # @return [Boolean]
+        def fits?(value) = parts.empty? || parts.any? { |part| part_fits?(part, value) }
+
+        # @return [Array<Object>] the values that it names
+        def constants = parts.flat_map { |part| [part.low, part.high].compact }
+
+        # @return [Boolean] whether it speaks of blank
+        def blank? = parts.any? { |part| part.kind == :blank }
+
+        # @return [String] as a design keeps it
+        def to_s = parts.map { |part| text(part) }.join("; ")
+
+        # @return [String] for people
+        def words
+          return "any" if any?
+
+          Masks::Phrases.list(parts.map { |part| part_words(part) }, "or")
+        end
+
+        private
+
+        def part_fits?(part, value)
+          return value.nil? if part.kind == :blank
+          return false if value.nil?
+
+          case part.kind
+          when :value then Expression::Comparing.order(value, part.low).zero?
+          when :compare then Expression::Comparing::TESTS.fetch(part.sign).call(Expression::Comparing.order(value, part.low))
+          else !Expression::Comparing.order(value, part.low).negative? && Expression::Comparing.order(value, part.high).then { |order| part.open ? order.negative? : !order.positive? }
+          end
+        end
+
+        def text(part)
+          case part.kind
+          when :blank then "blank"
+          when :value then @input.plain(part.low)
+          when :compare then "#{part.sign} #{@input.plain(part.low)}"
+          else "#{@input.plain(part.low)}..#{"<" if part.open}#{@input.plain(part.high)}"
+          end
+        end
+
+        def part_words(part)
+          case part.kind
+          when :blank then "blank"
+          when :value then @input.show(part.low)
+          when :compare then "#{Expression::Words::SIGNS.fetch(part.sign, part.sign)} #{@input.show(part.low)}"
+          else "#{@input.show(part.low)} to #{"below " if part.open}#{@input.show(part.high)}"
+          end
+        end
+      end
+    end
+  end
+end

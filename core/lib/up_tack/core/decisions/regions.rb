@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Decisions
+      # The values of one input, cut into as few regions as its cells can tell
+      # apart: each limit by itself, what lies between two of them, each choice.
+      # Every region has one value that stands for all of it.
+      class Regions
+        # value:: that stands for the region
+        # words:: for people, nil where its ends say it
+        # low, high:: its ends, nil where it is open; exact:: whether they belong to it
+        Region = Struct.new(:value, :words, :low, :high, :exact)
+
+        DAY = 1
+        MINUTE = 60
+
+        # @param input [Input]
+        # @param cells [Array<Cell>] all of the column
+        # @param bounds [Array(Object, Object)] lowest and highest value that other rules let pass, either nil
+        def initialize(input, cells, bounds = [nil, nil])
+          @input = input
+          @cells = cells
+          @low, @high = bounds
+        end
+
+        # @return [Array<Region>]
+        def all
+          found = if @input.kind == :yes_no then [Region.new(true, @input.show(true)), Region.new(false, @input.show(false))]
+          elsif @input.choices then listed
+          elsif @input.ordered? then ordered
+          else open_texts
+          end
+          @cells.any?(&:blank?) ? found << Region.new(nil, "blank") : found
+        end
+
+        # @param regions [Array<Region>] some of them, in their order
+        # @return [String] for people; those that touch are said as one
+        def words(regions)
+          runs = regions.slice_when { |one, other| !touch?(one, other) }
+          Masks::Phrases.list(runs.map { |run| run_words(run) }.first(6), "or")
+        end
+
+        private
+
+        def touch?(one, other)
+          return false if one.words || other.words || one.high.nil?
+          return one.exact ^ other.exact if one.high == other.low
+
+          one.exact && other.exact && !fine? && step_from(one.high, 1) == other.low
+        end
+
+        def run_words(run)
+          first, last = run.first, run.last
+          return first.words if first.words
+          return @input.show(first.low) if first.low && first.low == last.high
+          return "#{last.exact ? "up to" : "below"} #{@input.show(last.high)}" unless first.low
+          return "#{first.exact ? "from" : "above"} #{@input.show(first.low)}" unless last.high
+
+          "#{first.exact ? "from" : "above"} #{@input.show(first.low)} #{last.exact ? "to" : "and below"} #{@input.show(last.high)}"
+        end
+
+        # A retired choice is one that new records can't have, unless the table speaks of it.
+        def listed
+          named = constants
+          (@input.open_choices | @input.choices.select { |choice| named.any? { |each| same?(each, choice) } }).map { |choice| Region.new(choice, choice) }
+        end
+
+        def open_texts
+          named = constants.uniq { |text| Expression::Text.folded(text) }
+          other = "something else"
+          other += "!" while named.any? { |text| same?(text, other) }
+          [*named.map { |text| Region.new(text, Values::Plain.quoted(text)) }, Region.new(other, named.empty? ? "any text" : "any other text")]
+        end
+
+        def constants = @cells.flat_map(&:constants)
+        def same?(one, other) = Expression::Comparing.order(one, other).zero?
+
+        def ordered
+          points = constants.uniq.sort.select { |value| (@low.nil? || value >= @low) && (@high.nil? || value <= @high) }
+          return [whole] if points.empty?
+
+          between = points.each_cons(2).flat_map { |low, high| [exactly(low), inside(low, high)] }.compact
+          [below(points.first), *between, exactly(points.last), above(points.last)].compact
+        end
+
+        def whole = Region.new(@low || @high || usual, "any value")
+        def exactly(value) = Region.new(value, nil, value, value, true)
+
+        def below(value)
+          return if @low && value <= @low
+
+          found = @low || step_from(value, -1)
+          found && Region.new(found, nil, nil, value, false)
+        end
+
+        def above(value)
+          return if @high && value >= @high
+
+          found = @high || step_from(value, 1)
+          found && Region.new(found, nil, value, nil, false)
+        end
+
+        # Between two whole numbers, or two days, that follow each other there is
+        # nothing; between the next but one there is just one.
+        def inside(low, high)
+          middle = step_from(low, 1)
+          if fine?
+            middle = (low + high) / 2
+          elsif middle.nil? || middle >= high
+            return
+          elsif step_from(middle, 1) == high
+            return exactly(middle)
+          end
+          Region.new(middle, nil, low, high, false)
+        end
+
+        # @return [Boolean] whether there is always another value between two
+        def fine? = @input.kind == :number && !@input.field&.decimals
+
+        def step_from(value, sign)
+          case @input.kind
+          when :number then value + (sign * (@input.field&.decimals ? BigDecimal("1e-#{@input.field.decimals}") : 1))
+          when :date then value + (sign * DAY)
+          when :moment then value + (sign * MINUTE)
+          when :time then DayTime.new(value.seconds + (sign * MINUTE)) if (value.seconds + (sign * MINUTE)).between?(0, 86_399)
+          end
+        end
+
+        def usual = {number: BigDecimal(0), date: Date.new(2026, 1, 1), time: DayTime.of(12, 0), moment: ::Time.utc(2026, 1, 1, 12)}.fetch(@input.kind)
+      end
+    end
+  end
+end

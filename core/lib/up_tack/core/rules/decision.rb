@@ -1,0 +1,129 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # A decision table: from the top, the first row whose cells let the inputs pass
+      # sets all the outputs. An empty cell of an output makes that field blank.
+      #
+      # inputs:: formulas, one a column; outputs:: keys of fields, one a column
+      # rows:: lists of cells, those of the inputs first
+      # otherwise:: what becomes of the outputs where no row fits: "leave" or "clear"
+      class Decision < Filling
+        PARTS = %w[inputs outputs rows otherwise only_blank overrules].freeze
+        OTHERWISE = %w[leave clear].freeze
+        MOST_COLUMNS = 24
+
+        def self.kind = "decision"
+
+        def inputs = @parts["inputs"] || []
+        def writes = @parts["outputs"] || []
+        def rows = @parts["rows"] || []
+        def clears? = @parts["otherwise"] == "clear"
+
+        def problems(table)
+          found = missing_field(table)
+          found = target_key_problems(table, "outputs") if found.empty?
+          return found if found.any?
+          return [problem("inputs", "Say what the table looks at: one column of inputs at least.")] if inputs.empty?
+          return [problem("inputs", "A decision table has at most #{MOST_COLUMNS} columns.")] if inputs.length + writes.length > MOST_COLUMNS
+          return [problem("otherwise", "Where no row fits, the fields can be left (`leave`) or cleared (`clear`).")] unless [nil, *OTHERWISE].include?(@parts["otherwise"])
+
+          found = formulas.keys.flat_map { |part| input_problems(table, part) }
+          found = [problem("rows", "A decision table needs at least one row.")] if found.empty? && rows.empty?
+          found.empty? ? Decisions::Reading.new(self, table, Core::Reading.new(conventions: Conventions.from({}))).problems : found
+        end
+
+        def reads(table) = triggers(table)
+
+        # @return [Array<String>] keys of the fields whose change moves it
+        def triggers(table)
+          formulas.keys.flat_map do |part|
+            formula = compiled(table, part: part)
+            formula.reads + formula.references.filter_map { |each| each.steps.first&.key if each.steps.first&.kind == :link && each.steps.first.table == table.key && !each.before }
+          end.uniq
+        end
+
+        def names(table) = [*writes, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
+        def words(_table) = title
+        def title = name || "decision table"
+
+        def sentence(table)
+          "#{Masks::Phrases.list(writes.map { |key| label(table, key) })} #{(writes.length == 1) ? "is" : "are"} set from #{Masks::Phrases.list(input_labels(table))} by #{name ? "the table #{name}" : "a table"} of #{rows.length} #{(rows.length == 1) ? "row" : "rows"}#{manner}."
+        end
+
+        # Cells are kept in one spelling, so that every firm reads them alike. What
+        # can't be read stays as it is, for `problems` to tell.
+        def settled(table, reading)
+          return self if shape_problems.any? || writes.any? { |key| table.field(key).nil? }
+
+          Decision.from(to_plain.merge("rows" => Decisions::Reading.new(self, table, reading).plain_rows))
+        rescue Expression::Invalid
+          self
+        end
+
+        # @param table [Design::Table]
+        # @return [Array<Decisions::Input>]
+        # @raise [Expression::Invalid]
+        def columns(table) = inputs.each_index.map { |index| Decisions::Input.new(compiled(table, part: "inputs.#{index}"), table) }
+
+        def compile(table)
+          Compiled.new(
+            rule: self, field: table.field(field), reads: triggers(table), inputs: columns(table).map(&:formula), outputs: writes.map { |key| table.field(key) },
+            rows: Decisions::Reading.new(self, table, Core::Reading.new(conventions: Conventions.from({}))).rows
+          )
+        end
+
+        # A decision table made ready to run.
+        Compiled = Struct.new(:rule, :field, :reads, :inputs, :outputs, :rows, keyword_init: true) do
+          # @param working [Save::Working]
+          def apply(working)
+            unread = working.unreadable_among(reads)
+            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+            return working.skip(rule, field, "none of them is changed") unless reads.any? { |key| working.changed?(key) }
+
+            evaluation = working.evaluation
+            seen = values(evaluation)
+            place = row_for(seen)
+            return fill(working, rows[place].outputs, evaluation, "row #{place + 1} of #{rule.title}") if place
+            return working.skip(rule, field, "no row fits #{said(seen)}") unless rule.clears?
+
+            fill(working, outputs.map { nil }, evaluation, "no row of #{rule.title} fits")
+          end
+
+          # @return [Array<Object>] what the inputs come to
+          def values(evaluation) = inputs.map { |formula| formula.call(evaluation) }
+
+          # @param seen [Array<Object>] as `values` gives them
+          # @return [Integer, nil] index of the row that decides
+          def row_for(seen) = rows.index { |row| row.cells.each_with_index.all? { |cell, index| cell.fits?(seen[index]) } }
+
+          private
+
+          def fill(working, results, evaluation, words)
+            how = -> { "#{inputs.map { |formula| formula.with_values(evaluation) }.join(", ")} → #{words}" }
+            outputs.zip(results) { |target, value| working.fill(rule, target, value, because: reads, words: words, how: how) }
+          end
+
+          def said(seen) = inputs.zip(seen).map { |formula, value| "#{formula.words} #{value.nil? ? "blank" : Values.show(value)}" }.join(", ")
+        end
+
+        private
+
+        def formulas = super.merge(inputs.each_with_index.to_h { |text, index| ["inputs.#{index}", text] })
+
+        def input_problems(table, part)
+          found = formula_problems(table, expecting: nil, part: part)
+          return found if found.any?
+
+          kind = compiled(table, part: part).type
+          return [] if %i[text number date time moment yes_no].include?(kind)
+
+          [problem(part, (kind == :link) ? "A link is not compared in a table; name one of the linked record's fields." : "A column looks at a text, a number, a date, a time or yes/no.")]
+        end
+
+        def input_labels(table) = formulas.keys.grep(/\Ainputs/).map { |part| Expression::Words.new(table.scope).of(tree(part)) }
+      end
+    end
+  end
+end

@@ -1,0 +1,167 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # Sets fields to formulas when something happens, and while a condition holds;
+      # where it does not hold, to other formulas or not at all.
+      #
+      # event:: "changed" (one of the watched fields), "reached" (a condition comes
+      #   true) or "made" (a new record)
+      # watch:: keys of the watched fields; none for all that its formulas read
+      # reaches:: the condition that comes true
+      # when:: the condition that must hold
+      # sets:: [{"field" => key, "to" => formula, "else" => formula or nil}];
+      #   `blank` as a formula clears the field
+      class Fill < Filling
+        PARTS = %w[event watch reaches when sets only_blank overrules].freeze
+        EVENTS = %w[changed reached made].freeze
+
+        def self.kind = "fill"
+
+        def event = @parts["event"] || "changed"
+        def sets = @parts["sets"] || []
+        def writes = sets.map { |set| set["field"] }
+
+        def problems(table)
+          found = missing_field(table)
+          found = [problem("event", "A fill waits for a change (`changed`), for a condition to come true (`reached`) or for a new record (`made`).")] if found.empty? && !EVENTS.include?(event)
+          found = target_key_problems(table, "sets") + key_problems(table) if found.empty?
+          return found if found.any?
+
+          found = formulas.keys.flat_map { |part| problems_of(table, part) }
+          found = [problem("reaches", "Say which condition the rule waits for.")] if found.empty? && event == "reached" && @parts["reaches"].to_s.strip.empty?
+          found.empty? ? event_problems(table) : found
+        end
+
+        def reads(table) = (triggers(table) + formulas.keys.flat_map { |part| formula_reads(table, part: part) }).uniq
+
+        # @return [Array<String>] keys of the fields whose change moves it
+        def triggers(table)
+          return [] if event == "made"
+          return formula_reads(table, part: "reaches") if event == "reached"
+          return watch if watch.any?
+
+          formulas.keys.flat_map { |part| formula_reads(table, part: part) + links_in(table, part) }.uniq - writes
+        end
+
+        def watch = @parts["watch"] || []
+        def names(table) = [*writes, *key_parts, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
+        def words(table) = name || "#{sets.map { |set| to_words(table, set["to"]) }.uniq.first(2).join(", ")}#{" while #{in_words(table, "when")}" if @parts["when"]}"
+
+        def sentence(table)
+          condition = @parts["when"] && in_words(table, "when")
+          both = sets.any? { |set| otherwise?(set) }
+          said = sets.each_with_index.map do |each, index|
+            "#{table.field(each["field"]).label} is set to #{in_words(table, "sets.#{index}.to")}#{" if #{condition}" if condition && both}#{", else to #{in_words(table, "sets.#{index}.else")}" if otherwise?(each)}"
+          end
+          "#{occasion(table)}#{" and #{condition}" if condition && !both}, #{Masks::Phrases.list(said)}#{manner}."
+        end
+
+        def compile(table)
+          Compiled.new(
+            rule: self, field: table.field(field), triggers: triggers(table), reads: reads(table),
+            reaches: (compiled(table, expecting: :yes_no, part: "reaches") if event == "reached"), condition: (compiled(table, expecting: :yes_no, part: "when") if @parts["when"]),
+            sets: sets.each_with_index.map do |set, index|
+              target = table.field(set["field"])
+              Setting.new(target, compiled(table, expecting: target.kind, part: "sets.#{index}.to"), (compiled(table, expecting: target.kind, part: "sets.#{index}.else") if otherwise?(set)))
+            end,
+            origin: name ? "filled by #{name}" : "filled from #{labels(table)}"
+          )
+        end
+
+        def renamed(table, of:, key:, to:)
+          plain = super
+          return plain if key.nil? || table.key != of
+
+          plain.merge("sets" => plain["sets"].map { |set| (set["field"] == key) ? set.merge("field" => to) : set })
+        end
+
+        # One field and what it is set to while the condition holds, and where it does not.
+        Setting = Struct.new(:field, :to, :otherwise)
+
+        # A fill made ready to run.
+        Compiled = Struct.new(:rule, :field, :triggers, :reads, :reaches, :condition, :sets, :origin, keyword_init: true) do
+          # @param working [Save::Working]
+          def apply(working)
+            unread = working.unreadable_among(reads - rule.writes)
+            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+            return working.skip(rule, field, quiet) unless moved?(working)
+
+            fill(working, condition.nil? || condition.call(working.evaluation) == true)
+          end
+
+          # @param evaluation [Expression::Evaluation]
+          # @return [Array<Array(Design::Field, Object)>] what it would set, were it moved
+          def results(evaluation)
+            met = condition.nil? || condition.call(evaluation) == true
+            sets.filter_map { |set| (formula = met ? set.to : set.otherwise) && [set.field, set.field.settle(formula.call(evaluation)), formula] }
+          end
+
+          private
+
+          def moved?(working)
+            case rule.event
+            when "made" then working.new?
+            when "reached" then reaches.call(working.evaluation) == true && (working.new? || reaches.call(working.evaluation_before) != true)
+            else triggers.any? { |key| working.changed?(key) }
+            end
+          end
+
+          def quiet = {"made" => "only for new records", "reached" => "that did not come true now"}.fetch(rule.event, "none of them is changed")
+
+          def fill(working, met)
+            sets.each do |set|
+              formula = met ? set.to : set.otherwise
+              next working.skip(rule, set.field, "its condition does not hold") unless formula
+
+              evaluation = working.evaluation
+              value = formula.call(evaluation)
+              working.fill(rule, set.field, value, because: triggers, words: origin, how: -> { [condition&.with_values(evaluation), formula.with_values(evaluation), *evaluation.notes.map(&:last)].compact.join(" → ") })
+            end
+          end
+        end
+
+        private
+
+        def formulas
+          inner = sets.each_with_index.flat_map { |set, index| [["sets.#{index}.to", set["to"].to_s], (["sets.#{index}.else", set["else"]] if otherwise?(set))].compact }
+          super.merge(inner.to_h)
+        end
+
+        def otherwise?(set) = !set["else"].to_s.strip.empty?
+
+        def problems_of(table, part)
+          return formula_problems(table, expecting: :yes_no, part: part) unless part.start_with?("sets")
+
+          target = table.field(sets[part.split(".")[1].to_i]["field"])
+          found = formula_problems(table, expecting: target.kind, part: part)
+          (found.empty? && target.link?) ? target_problems(table, compiled(table, part: part), part: part, key: target.key) : found
+        end
+
+        def event_problems(table)
+          return [] unless event == "changed" && triggers(table).empty?
+
+          [problem("watch", "Nothing that could change is read here; pick the fields to watch, or let it act on new records.")]
+        end
+
+        # Links along which a formula reads: another record chosen is a change too.
+        def links_in(table, part)
+          compiled(table, part: part).references.filter_map { |each| each.steps.first&.key if each.steps.first&.kind == :link && each.steps.first.table == table.key && !each.before }.uniq
+        end
+
+        def occasion(table)
+          case event
+          when "made" then "On a new record"
+          when "reached" then "When it comes true that #{in_words(table, "reaches")}"
+          else "When #{Masks::Phrases.list(triggers(table).map { |key| label(table, key) }, "or")} changes"
+          end
+        end
+
+        def labels(table) = Masks::Phrases.list((triggers(table) - writes).map { |key| label(table, key) }.first(3)).then { |text| text.empty? ? "a rule" : text }
+        def in_words(table, part) = Expression::Words.new(table.scope).of(tree(part))
+        def to_words(table, text) = Expression::Words.new(table.scope).of(Expression.parse(text))
+      end
+    end
+  end
+end
