@@ -100,7 +100,7 @@ RSpec.describe "Filling from other fields" do
       since = Hash.new(-1)
       unread = {}
       typed.each_with_index do |(key, raw), moment|
-        value = Core::Save::Plan.new(design, Core::Conventions.from({})).fields[key].read(raw, reading)
+        value = plan.fields[key].read(raw, reading)
         value.is_a?(Core::Values::Unreadable) ? unread[key] = true : values[key] = value
         since[key] = moment
       end

@@ -7,7 +7,7 @@ module UpTack
       # rules, filters and lists that were added, changed or taken away.
       class Comparison
         # One difference.
-        # what:: "table", "field", "rule", "filter" or "list"; id:: of it
+        # what:: "table", "field", "rule", "filter", "form" or "list"; id:: of it
         # place:: where it is, such as "Tag of Pieces"
         # before, after:: in sentences; nil where it was not, or is no more, there
         Difference = Struct.new(:what, :id, :place, :table, :before, :after, keyword_init: true)
@@ -21,7 +21,7 @@ module UpTack
 
         # @return [Array<Difference>]
         def differences
-          compared("list", lists(@from), lists(@to)) + compared("table", tables(@from), tables(@to)) + parts("field") + parts("rule") + parts("filter")
+          compared("list", lists(@from), lists(@to)) + compared("table", tables(@from), tables(@to)) + parts("field") + parts("rule") + parts("filter") + parts("form")
         end
 
         private
@@ -52,9 +52,23 @@ module UpTack
         def rules_of(table) = table.rules.map { |rule| [rule.id, ["#{table.field(rule.field).label} of #{table.label}", table.id, rule_words(rule, table)]] }
         def filters_of(table) = table.filters.map { |filter| [filter.id, ["#{filter.name} in #{table.label}", table.id, filter.formula]] }
 
+        def forms_of(table) = table.forms.map { |form| [form.id, ["Form #{form.name} of #{table.label}", table.id, form_words(form, table)]] }
+
+        def form_words(form, table)
+          sections = form.sections.map { |section| [section["title"], (section["items"] || []).map { |item| item_words(item, table) }.join(", ")].compact.join(": ") }
+          more = form.to_plain.slice("order", "jumps", "skip_filled", "buttons", "note").reject { |_, value| value == [] }.map { |part, value| "#{part.tr("_", " ")}: #{plain_words(value)}" }
+          [form.name, *sections, *more].join(" · ")
+        end
+
+        def item_words(item, table)
+          what = table.field(item["field"] || item["panel"])&.label || item["label"] || "lines"
+          rest = item.except("field", "panel", "lines", "width").reject { |_, value| value.nil? || value == [] }
+          rest.empty? ? what : "#{what} (#{rest.map { |part, value| "#{part} #{plain_words(value)}" }.join(", ")})"
+        end
+
         # What of a rule its sentence does not say stands behind it.
         def rule_words(rule, table)
-          said = rule.to_plain.slice("name", "message", "note", "old", "severity", "by_hand", "follow", "pattern").map { |part, value| "#{part.tr("_", " ")}: #{value}" }
+          said = rule.to_plain.slice("name", "message", "note", "old", "severity", "by_hand", "follow", "pattern", "rows", "otherwise").map { |part, value| "#{part.tr("_", " ")}: #{value.is_a?(Array) ? value.map { |row| row.join(" | ") }.join(" / ") : value}" }
           [rule.sentence(table), *said].join(" · ")
         end
 
@@ -64,7 +78,7 @@ module UpTack
         end
 
         def table_words(table)
-          plain = table.to_plain.except("id", "key", "label", "fields", "rules", "filters", "log")
+          plain = table.to_plain.except("id", "key", "label", "fields", "rules", "filters", "forms", "log")
           [table.label, *plain.map { |part, value| "#{part}: #{plain_words(value)}" }, *log_words(table)].join(" · ")
         end
 
@@ -78,7 +92,7 @@ module UpTack
         def plain_words(value)
           case value
           when Hash then value.map { |key, each| "#{key} #{plain_words(each)}" }.join(", ")
-          when Array then value.join(", ")
+          when Array then value.map { |each| plain_words(each) }.join(", ")
           else value.to_s
           end
         end

@@ -21,6 +21,7 @@ module UpTack
           return shape if shape.any?
 
           found = @project.tables.flat_map { |table| of_rules(table) }
+          found = @project.tables.flat_map { |table| of_forms(table) } if found.empty?
           found.any? ? found.uniq(&:message) : circles
         end
 
@@ -61,6 +62,12 @@ module UpTack
         def of_rules(table)
           found = table.rules.flat_map { |rule| of_rule(rule, table).each { |each| each.rule ||= rule.id } }
           found + table.filters.flat_map { |filter| of_filter(filter, table) }
+        end
+
+        def of_forms(table)
+          return [problem("form", "A table has at most #{FormInspection::MOST_FORMS} forms.")] if table.forms.length > FormInspection::MOST_FORMS
+
+          table.forms.flat_map { |form| FormInspection.new(form, table).problems }
         end
 
         def of_filter(filter, table)

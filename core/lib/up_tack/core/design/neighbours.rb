@@ -24,6 +24,9 @@ module UpTack
         # @return [Analysis::Upkeep]
         def upkeep = @upkeep ||= Analysis::Upkeep.new(tables.values)
 
+        # @return [Analysis::Notices] worked out when somebody first asks
+        def notices(table) = (@notices ||= {})[table.key] ||= Analysis::Notices.new(table)
+
         # @return [Array<Array(Table, Field)>] tables with their links to a table
         def links_to(key)
           tables.values.flat_map { |table| table.fields.select { |field| field.link? && field.target == key }.map { |field| [table, field] } }

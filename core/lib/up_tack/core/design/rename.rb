@@ -30,6 +30,8 @@ module UpTack
             table["rules"] = design.rules.map { |rule| rule.renamed(design, **renaming) }
             filters = design.filters.map { |filter| filter.to_plain.merge("formula" => in_filter(filter, design, **renaming)) }
             table["filters"] = filters if filters.any?
+            forms = design.forms.map { |form| FormParts.renamed(form, design, **renaming) }
+            table["forms"] = forms if forms.any?
           end
         end
 

@@ -11,8 +11,9 @@ module UpTack
       #   day or week), "weekday" (1 for Monday), "hour" and "person", a number; nil for never
       # log:: which fields the change log watches: {"only" => ids} or {"all_but" => ids}, nil for all
       # access:: by role, what people may do with the table, see Access
+      # forms:: its Forms, in their order
       # neighbours:: the other tables of the project, see Neighbours
-      Table = Struct.new(:id, :key, :label, :one, :note, :title, :review, :log, :access, :fields, :rules, :filters, :neighbours, keyword_init: true) do
+      Table = Struct.new(:id, :key, :label, :one, :note, :title, :review, :log, :access, :fields, :rules, :filters, :forms, :neighbours, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
         # @param neighbours [Neighbours]
         # @param shared [Hash] what Field.from takes besides
@@ -23,7 +24,7 @@ module UpTack
             id: plain["id"], key: plain["key"], label: plain["label"], one: plain["one"], note: plain["note"], title: plain["title"], review: plain["review"],
             log: plain["log"], access: plain["access"],
             fields: (plain["fields"] || []).map { |field| Field.from(field, **shared, bare: bare[field["key"]]) }.freeze, rules: rules,
-            filters: (plain["filters"] || []).map { |filter| Filter.from(filter) }.freeze,
+            filters: (plain["filters"] || []).map { |filter| Filter.from(filter) }.freeze, forms: (plain["forms"] || []).map { |form| Form.from(form) }.freeze,
             neighbours: neighbours
           ).freeze
         end
@@ -41,6 +42,7 @@ module UpTack
           plain.merge!({"one" => one, "note" => note, "title" => title, "review" => review, "log" => log, "access" => access}.compact)
           plain.merge!("fields" => fields.map(&:to_plain), "rules" => rules.map(&:to_plain))
           plain["filters"] = filters.map(&:to_plain) if filters.any?
+          plain["forms"] = forms.map(&:to_plain) if forms.any?
           plain
         end
 
@@ -49,6 +51,23 @@ module UpTack
 
         # @return [Rules::Rule, nil]
         def rule(id) = rules.find { |rule| rule.id == id }
+
+        # @param id [String, nil]
+        # @return [Form, nil] one of its forms; "all" is that which every table has
+        def form(id) = (id == "all") ? Form.usual(self) : forms.find { |form| form.id == id }
+
+        # @param form [Form]
+        # @return [Table] the same as somebody fills in a form: what that begins with
+        #   stands before what the table begins with
+        def on(form)
+          own = form.field_items.reject { |item| item["default"].to_s.strip.empty? }
+          begun = own.map { |item| Rules::Default.from("id" => "#{form.id}.#{item["field"]}", "kind" => "default", "field" => item["field"], "formula" => item["default"]) }
+          replaced = own.map { |item| item["field"] }
+          Table.new(**to_h, rules: [*begun, *rules.reject { |rule| rule.is_a?(Rules::Default) && replaced.include?(rule.field) }].freeze).freeze
+        end
+
+        # @return [Analysis::Notices] what a builder should know of its rules
+        def notices = neighbours.notices(self)
 
         # @return [Rules::Calculation, nil] the rule that works a field out
         def calculation(key) = rules.find { |rule| rule.is_a?(Rules::Calculation) && rule.field == key }

@@ -45,6 +45,14 @@ module UpTack
           formulas.keys.flat_map { |part| formula_reads(table, part: part) + links_in(table, part) }.uniq - writes
         end
 
+        # @param key [String] of a field that it sets
+        # @return [Expression::Nodes::Node, nil] the condition under which it sets it; nil for always
+        def speaks_while(key)
+          set = sets.find { |each| each["field"] == key }
+          held = [("reaches" if event == "reached"), ("when" if @parts["when"] && !otherwise?(set))].compact.map { |part| tree(part) }
+          held.reduce { |left, right| Expression::Nodes::Logic.new(word: "and", left: left, right: right, from: left.from, to: right.to) }
+        end
+
         def watch = @parts["watch"] || []
         def names(table) = [*writes, *key_parts, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
         def words(table) = name || "#{sets.map { |set| to_words(table, set["to"]) }.uniq.first(2).join(", ")}#{" while #{in_words(table, "when")}" if @parts["when"]}"

@@ -57,6 +57,9 @@ module UpTack
         # @return [Hash{String=>#apply}] by key of the stage
         def companions(_table) = {}
 
+        # @return [Array<Expression::Nodes::Node>] conditions without which it does nothing
+        def conditions(_table) = %w[when reaches].filter_map { |part| tree(part) if formulas[part] }
+
         # @return [Array<String>] keys of the fields on whose thread it is pinned
         def fields(_table) = [field]
 

@@ -20,6 +20,9 @@ module UpTack
         attr_reader :required
         # @return [Array<Rules::Lock::Test>]
         attr_reader :locks
+        # @return [Hash{String=>Array<String>}] by key of a calculated field, that key and
+        #   those of all that it is worked out from
+        attr_reader :roots
 
         # @param table [Design::Table] from a checked project
         # @param conventions [Conventions]
@@ -30,6 +33,7 @@ module UpTack
           @kept_fields = table.kept_fields.freeze
           @worked_out = table.fields.select { |field| table.worked_out?(field.key) }.to_h { |field| [field.key, true] }.freeze
           @given = table.fields.select { |field| table.given?(field.key) }.to_h { |field| [field.key, true] }.freeze
+          @roots = @worked_out.keys.to_h { |key| [key, Analysis::Order.through([key], [], table)] }.freeze
           @late = late_calculations
           @rules = Stages::ALL.to_h do |stage|
             rules = table.rules.select { |rule| acts_at?(rule, stage.key) }

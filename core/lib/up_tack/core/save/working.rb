@@ -45,10 +45,14 @@ module UpTack
         def refused? = @refusals.any?
 
         # @return [Boolean] whether the value is another than the stored one
-        def changed?(key) = @values[key] != @old[key]
+        def changed?(key)
+          return @values[key] != @old[key] if @values.key?(key) || !@plan.worked_out?(key)
+
+          worked_out_now(key) != (@old.fetch(key) { new? ? nil : worked_out_now(key, evaluation_before) })
+        end
 
         # @return [Boolean] whether, in a live draft, the field was typed before one of the others changed
-        def overtaken?(key, others) = @hand.overtaken?(key, others.select { |other| changed?(other) })
+        def overtaken?(key, others) = @hand.overtaken?(key, moving(others))
 
         # @return [Boolean] whether somebody is still typing
         def live? = @draft.live
@@ -170,7 +174,7 @@ module UpTack
         # @param because [Array<String>] keys of the fields whose change moves the rule
         def shape(rule, field, value, words, because: [])
           typed = !value.nil? && @origins[field.key]&.source == "typed" && because.empty?
-          write(rule, field, value, words, because: because.select { |key| changed?(key) }, how: words, typed: typed)
+          write(rule, field, value, words, because: moving(because), how: words, typed: typed)
         end
 
         # A rule sets a field from others, unless somebody typed there since, or it
@@ -179,7 +183,7 @@ module UpTack
         # @param because [Array<String>] keys of the fields whose change moves the rule
         # @param how [Proc] says the values that went in, asked only for a trace
         def fill(rule, field, value, because:, words:, how:)
-          because = because.select { |key| changed?(key) }
+          because = moving(because)
           settled = field.settle(value)
           return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
           return skip(rule, field, "the linked record is no longer there") if gone?(field, settled)
@@ -234,6 +238,12 @@ module UpTack
           places = @fields.keys.each_with_index.to_h
           refusals.sort_by.with_index { |refusal, index| [places.fetch(refusal.field), index] }
         end
+
+        # @return [Array<String>] those that changed, and what those are worked out from
+        def moving(keys) = keys.select { |key| changed?(key) }.flat_map { |key| @plan.roots.fetch(key, [key]) }.uniq.select { |key| changed?(key) }
+
+        # A calculated field that has not had its turn yet.
+        def worked_out_now(key, seen = evaluation) = @table.scope[key].computed.call(seen)
 
         def write(rule, field, value, words, because:, how:, typed: false)
           before = @values[field.key]

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Analysis
+      # Says a case, a value for each unknown, in words: how two that are compared
+      # stand to one another rather than what they are.
+      class Telling
+        RELATIONS = {-1 => "is below", 0 => "equals", 1 => "is above"}.freeze
+
+        # @param table [Design::Table]
+        # @param unknowns [Array<Conditions::Unknown>]
+        def initialize(table, unknowns)
+          @table = table
+          @unknowns = unknowns
+          @say = Expression::Words.new(table.scope)
+        end
+
+        # @param way [Hash{String=>Object}] a value by the text of each unknown
+        # @param telling [Array<String>] texts of those that matter
+        # @return [Array<String>]
+        def words(way, telling)
+          @unknowns.select { |unknown| telling.include?(unknown.text) }.flat_map { |unknown| of(unknown, way, telling) }.uniq
+        end
+
+        # @return [Hash{String=>Object}] values of fields, plain, for a record to try
+        def values(way)
+          @unknowns.select { |unknown| unknown.node.is_a?(Expression::Nodes::Field) && !unknown.node.before && !way[unknown.text].nil? && @table.field(unknown.node.key) && !@table.given?(unknown.node.key) }
+            .to_h { |unknown| [unknown.node.key, Values.dump(way[unknown.text])] }
+        end
+
+        private
+
+        def of(unknown, way, telling)
+          value = way[unknown.text]
+          name = unknown.node.accept(@say)
+          return ["#{name} is blank"] if value.nil?
+          return [value ? "it holds that #{name}" : "it does not hold that #{name}"] if unknown.kind == :test && !unknown.node.is_a?(Expression::Nodes::Field)
+
+          compared = unknown.peers.select { |text| telling.include?(text) && !way[text].nil? }.map { |text| beside(unknown, name, way, text) }
+          peered = compared.any? || @unknowns.any? { |other| other.peers.include?(unknown.text) && telling.include?(other.text) }
+          (peered && unknown.constants.empty?) ? compared : [*compared, alone(unknown, name, value)]
+        end
+
+        def beside(unknown, name, way, text)
+          other = @unknowns.find { |each| each.text == text }
+          "#{name} #{RELATIONS.fetch(Expression::Comparing.order(way[unknown.text], way[text]).clamp(-1, 1))} #{other.node.accept(@say)}"
+        end
+
+        def alone(unknown, name, value)
+          limits = unknown.constants.reject { |each| each.is_a?(String) || [true, false].include?(each) }.sort
+          return "#{name} is #{show(unknown, value)}" if limits.empty? || limits.include?(value)
+
+          below = limits.select { |limit| limit < value }.last
+          above = limits.find { |limit| limit > value }
+          return "#{name} is between #{show(unknown, below)} and #{show(unknown, above)}" if below && above
+
+          below ? "#{name} is above #{show(unknown, below)}" : "#{name} is below #{show(unknown, above)}"
+        end
+
+        def show(unknown, value)
+          field = unknown.node.is_a?(Expression::Nodes::Field) ? @table.field(unknown.node.key) : nil
+          return field ? field.show(value) : Values.show(value) unless value.is_a?(String)
+
+          value.start_with?("other ") ? "something else" : Values::Plain.quoted(value)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,132 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # Finds what keeps a form from being used.
+      class FormInspection
+        MOST_FORMS = 40
+        MOST_ITEMS = 400
+        MOST_COLUMNS = 4
+        LONGEST_HINT = 300
+
+        # @param form [Form]
+        # @param table [Table]
+        def initialize(form, table)
+          @form = form
+          @table = table
+        end
+
+        # @return [Array<Problem>]
+        def problems
+          shape = shape_problem
+          return [problem("form", shape)] if shape
+
+          found = [*of_name, *of_fields, *of_others, *of_jumps]
+          found.any? ? found : of_formulas
+        end
+
+        private
+
+        def shape_problem
+          return "There are sections, each with a list of items." unless @form.sections.is_a?(Array) && @form.sections.all? { |section| section.is_a?(Hash) && (section["items"] || []).is_a?(Array) && (section["items"] || []).all?(Hash) }
+          return "A section has 1 to #{MOST_COLUMNS} columns." unless @form.sections.all? { |section| (section["columns"] || 1).is_a?(Integer) && (section["columns"] || 1).between?(1, MOST_COLUMNS) }
+          return "A form has at most #{MOST_ITEMS} items." if @form.items.length > MOST_ITEMS
+          return "Jumps are a list." unless @form.jumps.is_a?(Array) && @form.jumps.all?(Hash)
+          return "The order of the cursor is a list of fields." unless @form.order.nil? || (@form.order.is_a?(Array) && @form.order.all?(String))
+          return "There are the buttons #{Form::BUTTONS.join(", ")}." unless @form.buttons.is_a?(Array) && (@form.buttons - Form::BUTTONS).empty?
+
+          text_problem
+        end
+
+        def text_problem
+          texts = @form.items.flat_map { |item| item.values_at("label", "hint") } + @form.sections.map { |section| section["title"] } + [@form.note]
+          "Titles, labels and hints are short texts." unless texts.compact.all? { |text| text.is_a?(String) && text.length <= LONGEST_HINT }
+        end
+
+        def of_name
+          label = Names.label_problem(@form.name)
+          return [problem("name", label)] if label
+          return [] unless @table.forms.count { |other| other.name.to_s.downcase(:fold) == @form.name.downcase(:fold) } > 1
+
+          [problem("name", "There is already a form “#{@form.name}”.")]
+        end
+
+        def of_fields
+          keys = @form.field_keys
+          gone = keys.find { |key| @table.field(key).nil? }
+          return [problem("form", "#{@form.name}: there is no field `#{gone}` in #{@table.label}.")] if gone
+
+          double = keys.tally.key(2)
+          return [problem("form", "#{@table.field(double).label} stands twice on #{@form.name}.")] if double
+
+          @form.field_items.flat_map { |item| of_states(item) + of_default(item) }
+        end
+
+        def of_states(item)
+          states = item["states"] || []
+          return [problem("form", "What a form says of a field's state is a list.")] unless states.is_a?(Array) && states.all?(Hash)
+
+          wrong = states.find { |state| !Rules::State::STATES.include?(state["state"]) }
+          wrong ? [problem("form", "A field can be `shown`, `enabled`, `required` or `read_only` while a condition holds.")] : []
+        end
+
+        def of_default(item)
+          return [] unless (item["default"].to_s.strip != "" || item["carry"]) && @table.given?(item["field"])
+
+          [problem("form", "#{@table.field(item["field"]).label} is given its values by a rule; a form can't begin it.")]
+        end
+
+        def of_others
+          @form.items.filter_map do |item|
+            next of_lines(item) if item["lines"]
+            next of_panel(item) if item["panel"]
+
+            problem("form", "Something on #{@form.name} is neither a field, nor records that link here, nor details of a linked one.") unless item["field"]
+          end
+        end
+
+        def of_lines(item)
+          other, link = item["lines"].is_a?(Hash) ? item["lines"].values_at("table", "link") : nil
+          table = @table.neighbours.tables[other]
+          field = table&.field(link)
+          return problem("form", "#{@form.name}: no records of that table link here.") unless field&.link? && field.target == @table.key
+
+          of_inner(item, table)
+        end
+
+        def of_panel(item)
+          field = @table.field(item["panel"])
+          return problem("form", "#{@form.name}: details come from a linked record; pick a link.") unless field&.link?
+
+          of_inner(item, @table.neighbours.tables.fetch(field.target))
+        end
+
+        def of_inner(item, table)
+          gone = Array(item["fields"]).find { |key| table.field(key).nil? }
+          problem("form", "#{@form.name}: there is no field `#{gone}` in #{table.label}.") if gone
+        end
+
+        def of_jumps
+          @form.jumps.filter_map do |jump|
+            places = [jump["after"], jump["to"]]
+            loose = places.find { |place| !(@form.field_keys.include?(place) || (place == places.last && Form::PLACES.include?(place))) }
+            next problem("form", "A jump leads from a field of the form to another one, to the first blank one or to the end.") if loose
+            next problem("form", "A jump after #{@table.field(places.first).label} leads back to itself.") if places.uniq.one?
+          end
+        end
+
+        def of_formulas
+          @form.formulas(@table).flat_map do |part, (text, expecting)|
+            Expression.compile(text.to_s, @table.scope, expecting: expecting)
+            []
+          rescue Expression::Invalid => e
+            e.problems.map { |each| Problem.new(part: part, message: each.message, from: each.from, to: each.to) }
+          end
+        end
+
+        def problem(part, message) = Problem.new(part: part, message: message)
+      end
+    end
+  end
+end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Forms
+      # Where the cursor goes from each field of a form, as the record stands: by
+      # the form's jumps, else to the next field that can be typed in.
+      class Cursor
+        # @param ready [Ready]
+        # @param outcome [Save::Outcome]
+        # @param states [Hash{String=>Save::States::State}]
+        def initialize(ready, outcome, states)
+          @ready = ready
+          @stops = ready.form.stops
+          @outcome = outcome
+          @states = states
+        end
+
+        # @return [Hash{String=>String, nil}] by field key, the field that comes next;
+        #   nil for the end of the form
+        def all = @stops.to_h { |key| [key, after(key)] }
+
+        # @return [String, nil] the first field that can be typed in
+        def first = from(0)
+
+        # @return [Boolean] whether somebody can type in a field now
+        def open?(key) = (state = @states.fetch(key)) && state.shown && state.enabled && !state.read_only
+
+        private
+
+        def after(key)
+          jump = @ready.jumps.find { |each| each.after == key && (each.condition.nil? || each.condition.call(@outcome.evaluation) == true) }
+          return from(@stops.index(key) + 1) unless jump
+
+          case jump.to
+          when "end" then nil
+          when "first_blank" then @stops.find { |stop| open?(stop) && blank?(stop) }
+          else open?(jump.to) ? jump.to : from(@stops.index(jump.to))
+          end
+        end
+
+        def from(index) = @stops.drop(index).find { |key| open?(key) && !passed_over?(key) }
+
+        # What was there before is not passed over: whoever edits a record goes through it.
+        def passed_over?(key) = @ready.form.skip_filled && !blank?(key) && @outcome.origins[key].source != "stored"
+
+        def blank?(key) = @outcome.values[key].nil? && !@outcome.unreadable.key?(key)
+      end
+    end
+  end
+end
