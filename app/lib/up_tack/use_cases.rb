@@ -14,6 +14,6 @@ module UpTack
     # outcome:: what came out of the core
     # theirs:: on a conflict, the entries that somebody else added meanwhile
     # reasons:: what stands against a deletion, in sentences
-    Answer = Struct.new(:state, :record, :outcome, :theirs, :reasons, keyword_init: true)
+    Answer = Struct.new(:state, :record, :outcome, :theirs, :reasons, :standing, :lines, :table, keyword_init: true)
   end
 end

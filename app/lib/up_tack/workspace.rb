@@ -6,7 +6,8 @@ module UpTack
   # for as long as no revision is added.
   class Workspace
     # A design with what is derived from it once.
-    Compiled = Struct.new(:path, :revision_id, :project, :plans, keyword_init: true)
+    # filled:: by table and form, the plan of that table as the form begins it, and the form made ready
+    Compiled = Struct.new(:path, :revision_id, :project, :plans, :filled, keyword_init: true)
 
     @mutex = Mutex.new
     @compiled = nil
@@ -26,7 +27,7 @@ module UpTack
       def compile(id)
         project = Core::Design::Project.from(JSON.parse(Store::Revision.find(id).design))
         plans = project.tables.to_h { |table| [table.key, Core::Save::Plan.new(table, project.conventions)] }
-        Compiled.new(path: Store::Database.path, revision_id: id, project: project, plans: plans)
+        Compiled.new(path: Store::Database.path, revision_id: id, project: project, plans: plans, filled: {})
       end
     end
 
@@ -55,10 +56,24 @@ module UpTack
     def plan(key) = compiled.plans.fetch(table(key).key)
 
     # @param counters [#next] what counts; by default nothing that it counts is kept
+    # @param form [String, nil] id of a form; nil for no form
+    # @return [Array(Core::Save::Plan, Core::Forms::Ready)] by which a record is worked out
+    #   that somebody types in the form; without a form the second is nil
+    # @raise [Store::NotFound]
+    def filled_in(key, form)
+      return [plan(key), nil] if form.nil?
+
+      design = table(key)
+      found = design.form(form) or raise Store::NotFound, "There is no such form of #{design.label}; it may have been deleted."
+      compiled.filled[[key, form]] ||= [found.field_items.any? { |item| item["default"] } ? Core::Save::Plan.new(design.on(found), project.conventions) : plan(key), Core::Forms::Ready.new(found, design)]
+    end
+
     # @return [Core::Save::Context] that looks at other records afresh
-    def context(counters: Store::Counters.new)
+    # @param pending [Store::PendingRecords, nil] what is about to be saved beside the stored records
+    def context(counters: Store::Counters.new, pending: nil)
       records = Store::LinkedRecords.new(compiled.plans)
-      Core::Save::Context.new(clock: clock, person: person, records: records, counters: counters).tap { |context| records.context = context }
+      seen = pending ? pending.over(records) : records
+      Core::Save::Context.new(clock: clock, person: person, records: seen, counters: counters).tap { |context| records.context = context }
     end
 
     # Runs the block in one transaction, by the design as it is once every writer

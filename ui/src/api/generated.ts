@@ -785,6 +785,148 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables/{table}/forms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make a form. */
+        post: operations["addForm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/forms/{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                form: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Put another form in the place of one. */
+        put: operations["changeForm"];
+        post?: never;
+        /** Delete a form; records and rules stay. */
+        delete: operations["removeForm"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/decisions/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a block copied from a spreadsheet, or a CSV file, as a decision table. Changes nothing. */
+        post: operations["readDecisions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/decisions/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What no row of a decision table covers, rows never reached, rows that contradict. Changes nothing. */
+        post: operations["reviewDecisions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/decisions/write": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A decision table as text, to be copied into a spreadsheet or kept as CSV. */
+        post: operations["writeDecisions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/map": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Fields and rules of all tables, and what feeds what. */
+        get: operations["getMap"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/records/{id}/lines/{other}/{link}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                id: number;
+                other: string;
+                link: string;
+            };
+            cookie?: never;
+        };
+        /** The records that link to one, as an order's lines. */
+        get: operations["listLines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables/{table}/filters": {
         parameters: {
             query?: never;
@@ -1212,6 +1354,123 @@ export interface components {
             email?: string;
             password?: string;
         };
+        CaseExample: {
+            words: string[];
+            /** @description What could be typed to try it, by field. */
+            typed: {
+                [key: string]: components["schemas"]["Scalar"];
+            };
+        };
+        /** @description What a builder should know of rules. */
+        RuleNotice: {
+            /** @enum {string} */
+            code: "gap" | "overlap" | "never" | "two_writers" | "unfed" | "unreached" | "contradiction";
+            rules: string[];
+            field: string;
+            message: string;
+            examples: {
+                words: string[];
+                values: {
+                    [key: string]: components["schemas"]["Scalar"];
+                };
+            }[];
+        };
+        FormState: {
+            shown: boolean;
+            enabled: boolean;
+            required: boolean;
+            read_only: boolean;
+        };
+        /** @description A field, lines of records that link here, or a panel with details of a linked record. */
+        FormItem: {
+            field?: string;
+            lines?: {
+                table: string;
+                link: string;
+            };
+            /** @description Key of a link. */
+            panel?: string;
+            fields?: string[];
+            /** @description Key of the table whose fields are listed; told, not set. */
+            table?: string;
+            width?: number;
+            label?: string | null;
+            hint?: string | null;
+            /** @description A formula. */
+            default?: string | null;
+            /** @description Whether it is taken over from the record before. */
+            carry?: boolean;
+            states?: {
+                state: string;
+                when: string;
+            }[];
+        };
+        FormSection: {
+            title?: string | null;
+            columns?: number;
+            items: components["schemas"]["FormItem"][];
+        };
+        FormJump: {
+            after: string;
+            when?: string | null;
+            /** @description Key of a field, first_blank or end. */
+            to: string;
+        };
+        FormParts: {
+            name: string;
+            note?: string | null;
+            sections: components["schemas"]["FormSection"][];
+            order?: string[] | null;
+            jumps?: components["schemas"]["FormJump"][];
+            skip_filled?: boolean;
+            buttons?: string[];
+        };
+        Form: {
+            id: string;
+            name: string;
+            note: string | null;
+            sections: components["schemas"]["FormSection"][];
+            order: string[] | null;
+            jumps: components["schemas"]["FormJump"][];
+            skip_filled: boolean;
+            buttons: string[];
+            /** @description Fields in the order of the cursor. */
+            stops: string[];
+        };
+        Line: {
+            id?: number | null;
+            version?: number | null;
+            typed?: {
+                [key: string]: components["schemas"]["Scalar"];
+            };
+            gone?: boolean;
+        };
+        MapField: {
+            id: string;
+            table: string;
+            table_label: string;
+            key: string;
+            label: string;
+            type_label: string;
+            note: string | null;
+            sentence: string;
+        };
+        MapRule: {
+            id: string;
+            table: string;
+            table_label: string;
+            field: string;
+            stage: string;
+            /** @description Its place in the order in which rules of its table act. */
+            place: number;
+            tack: string;
+            sentence: string;
+            note: string | null;
+            notices: {
+                code: string;
+                message: string;
+            }[];
+        };
         /** @description Which fields the change log watches, by their ids; null for all. */
         Watch: {
             only?: string[];
@@ -1426,6 +1685,8 @@ export interface components {
             redo: string | null;
         };
         TableLine: {
+            /** @description What Up Tack says of it by itself. */
+            sentence: string;
             key: string;
             label: string;
             one: string;
@@ -1435,6 +1696,11 @@ export interface components {
             rules: number;
         };
         Table: {
+            /** @description What Up Tack says of it by itself. */
+            sentence: string;
+            forms: components["schemas"]["Form"][];
+            /** @description Told to builders. */
+            notices: components["schemas"]["RuleNotice"][];
             id: string;
             /** @description The field by which people know a record. */
             title: string | null;
@@ -1458,6 +1724,8 @@ export interface components {
             rules: components["schemas"]["Rule"][];
         };
         Field: {
+            /** @description What Up Tack says of it by itself. */
+            sentence: string;
             id: string;
             key: string;
             label: string;
@@ -1517,6 +1785,8 @@ export interface components {
             id: string;
             kind: string;
             stage: string;
+            /** @description All stages at which it acts. */
+            stages: string[];
             field: string;
             /** @description Keys of the fields on whose thread it is pinned. */
             fields: string[];
@@ -1608,6 +1878,24 @@ export interface components {
             /** @description How the moment of a log line is written. */
             pattern?: string | null;
             except_role?: string | null;
+            /** @description The condition that a fill waits for. */
+            reaches?: string | null;
+            sets?: {
+                field: string;
+                to: string;
+                else?: string | null;
+            }[] | null;
+            only_blank?: boolean | null;
+            /** @description Whether it writes over what was typed. */
+            overrules?: boolean | null;
+            /** @description Formulas, one a column of a decision table. */
+            inputs?: string[] | null;
+            /** @description Keys of the fields that a decision table sets. */
+            outputs?: string[] | null;
+            rows?: string[][] | null;
+            /** @description shown, enabled, required or read_only */
+            state?: string | null;
+            enforced?: boolean | null;
         };
         Mistake: {
             part: string | null;
@@ -1619,6 +1907,7 @@ export interface components {
         Preview: {
             problems: components["schemas"]["Mistake"][];
             warnings: components["schemas"]["Mistake"][];
+            notices: components["schemas"]["RuleNotice"][];
             tack: string | null;
             sentence: string | null;
             opening: string | null;
@@ -1634,6 +1923,8 @@ export interface components {
             examples: components["schemas"]["Example"][];
         };
         Example: {
+            /** @description For a decision table, the row that decides. */
+            row: number | null;
             id: number;
             title: string;
             /** @enum {string} */
@@ -1667,6 +1958,18 @@ export interface components {
             reasons?: {
                 [key: string]: string;
             };
+            /** @description The form in which it is typed. */
+            form?: string | null;
+            /** @description What the form takes over from the record before. */
+            carried?: {
+                [key: string]: components["schemas"]["Scalar"];
+            };
+            /** @description Records that link to this one, typed beneath it: those that are new, changed or taken away. */
+            lines?: {
+                table: string;
+                link: string;
+                rows: components["schemas"]["Line"][];
+            }[];
             /** @description form or grid where a page of the interface saves; by program without it. */
             way?: string;
         };
@@ -1680,9 +1983,18 @@ export interface components {
             message: string;
         };
         Answer: {
+            /** @description By field of the form, the one that comes next; null for the end. */
+            following: {
+                [key: string]: string | null;
+            };
+            /** @description The first field of the form to type in. */
+            first: string | null;
+            /** @description An answer for each line sent; null for one that is taken away. */
+            lines: (components["schemas"]["Answer"] | null)[][];
             would_save: boolean;
             fields: {
                 [key: string]: {
+                    state: components["schemas"]["FormState"];
                     /** @description The value as one would type it. */
                     edit: string;
                     /** @description Those that it can take now, for a choice. */
@@ -1813,6 +2125,17 @@ export interface components {
                         left: number;
                     }[];
                     warning: string | null;
+                };
+            };
+        };
+        /** @description The form. */
+        FormId: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    id: string;
                 };
             };
         };
@@ -3325,6 +3648,244 @@ export interface operations {
                     "application/json": {
                         sent: number;
                     };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    addForm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FormParts"];
+            };
+        };
+        responses: {
+            201: components["responses"]["FormId"];
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    changeForm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                form: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FormParts"];
+            };
+        };
+        responses: {
+            200: components["responses"]["FormId"];
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    removeForm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                form: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            202: components["responses"]["Job"];
+            /** @description Deleted. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    readDecisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Columns with the fields that their heads name, and rows. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        columns: {
+                            head: string | null;
+                            field: string | null;
+                            output: boolean | null;
+                        }[];
+                        rows: string[][];
+                        notes: string[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    reviewDecisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RuleParts"];
+            };
+        };
+        responses: {
+            /** @description The findings. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        gaps: components["schemas"]["CaseExample"][];
+                        unreached: {
+                            row: number;
+                            why: string;
+                        }[];
+                        contradictions: {
+                            row: number;
+                            other: number;
+                            example: components["schemas"]["CaseExample"];
+                        }[];
+                        /** @description Whether there was more than could be looked at. */
+                        stopped: boolean;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    writeDecisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RuleParts"] & {
+                    /** @enum {string} */
+                    separator?: "tab" | "comma";
+                };
+            };
+        };
+        responses: {
+            /** @description The text. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        text: string;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getMap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The graph. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        fields: components["schemas"]["MapField"][];
+                        rules: components["schemas"]["MapRule"][];
+                        edges: {
+                            from: string;
+                            to: string;
+                            /** @enum {string} */
+                            how: "reads" | "writes" | "checks";
+                            /** @description Whether the value before the save is meant. */
+                            before: boolean;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listLines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                id: number;
+                other: string;
+                link: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The records. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"][];
                 };
             };
             default: components["responses"]["Problem"];

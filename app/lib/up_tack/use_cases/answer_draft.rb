@@ -12,19 +12,24 @@ module UpTack
 
       # @param id [Integer, nil] the record that is edited; nil for a new one
       # @param copy_of [Integer, nil] a record whose values a new one begins with
+      # @param form [String, nil] id of the form in which it is typed
+      # @param carried [Hash{String=>Object}] what the form takes over from the record before
+      # @param pending [Store::PendingRecords, nil] what is about to be saved beside it
       # @param trace [Boolean]
       # @param reasons [Hash{String=>String}] by rule, why warnings are passed
       # @return [Answer] :saved or :refused, for "would be"
       # @raise [Store::NotFound, Core::Design::Invalid]
-      def call(table:, typed:, id: nil, copy_of: nil, trace: false, reasons: {})
-        plan = @workspace.plan(table)
+      def call(table:, typed:, id: nil, copy_of: nil, form: nil, carried: {}, pending: nil, trace: false, reasons: {})
+        plan, ready = @workspace.filled_in(table, form)
         Fields.check(plan.table, typed)
         find = FindRecord.new(@workspace)
         stored = id && find.call(table: table, id: id)
         NotAllowed.unless_may(@workspace.person, plan.table, :edit)
         typed = copied(plan.table, find.call(table: table, id: copy_of)).merge(typed) if copy_of
-        outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id, reasons: reasons, live: true), @workspace.context, trace: trace)
-        Answer.new(state: outcome.saved? ? :saved : :refused, record: stored, outcome: outcome)
+        known = id || (pending ? Store::PendingRecords::NEW : nil)
+        draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, reasons: reasons, live: true, carried: ready ? carried.slice(*ready.form.carried) : {})
+        outcome = Core::Save.call(plan, draft, @workspace.context(pending: pending), trace: trace)
+        Answer.new(state: outcome.saved? ? :saved : :refused, record: stored, outcome: outcome, standing: Standing.of(plan, ready, outcome, @workspace.person), table: table)
       end
 
       private

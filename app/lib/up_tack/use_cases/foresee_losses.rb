@@ -6,7 +6,7 @@ module UpTack
     # anything is done.
     class ForeseeLosses
       # values:: how many values would be gone; examples:: some of them
-      # kept:: how many would stay; rules:: sentences of rules that would go along
+      # kept:: how many would stay; rules:: sentences of rules that would go along, and of forms that would change
       Losses = Struct.new(:values, :examples, :kept, :rules, keyword_init: true)
 
       def initialize(workspace)
@@ -39,7 +39,8 @@ module UpTack
       def of_deletion(design, field)
         rules = Core::Design::Dependants.rules(@workspace.project, table: design.key, key: field.key)
         sentences = rules.map { |table, rule| (table.key == design.key) ? rule.sentence(table) : "#{table.label}: #{rule.sentence(table)}" }
-        Losses.new(values: Store::Rows.new(design).filled.fetch(field.key, 0), examples: [], kept: 0, rules: sentences)
+        forms = Core::Design::Dependants.forms(@workspace.project, table: design.key, key: field.key).map { |table, form| "It leaves the form #{form.name} of #{table.label}." }
+        Losses.new(values: Store::Rows.new(design).filled.fetch(field.key, 0), examples: [], kept: 0, rules: sentences + forms)
       end
 
       def of_retyping(design, old, new)

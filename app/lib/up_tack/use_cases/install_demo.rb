@@ -24,7 +24,7 @@ module UpTack
 
       # All saves of the demo, in no order yet.
       def saves
-        %w[titles clays members pieces orders firings].flat_map { |table| records(table) } + edits
+        %w[titles clays members pieces orders order_lines firings].flat_map { |table| records(table) } + edits
       end
 
       def records(table)

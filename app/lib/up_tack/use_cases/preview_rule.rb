@@ -16,6 +16,7 @@ module UpTack
       LONG_PATIENCE = 60
 
       # problems:: why it can't be saved; warnings:: what is surely not meant
+      # notices:: what a builder should know of it and of the rules beside it, see Core::Analysis::Notices
       # tack, sentence:: the rule in words
       # fleeting:: what makes a calculated value change by itself, in words
       # pieces:: the formula in pieces, nil where they can't show it
@@ -24,7 +25,7 @@ module UpTack
       # counts:: verdicts and how often each came out
       # looked_at, total:: records examined, and all there are
       # examples:: [{id:, title:, stored:, result:, verdict:, how:}]
-      Preview = Struct.new(:problems, :warnings, :tack, :sentence, :fleeting, :pieces, :looked, :opening, :counts, :looked_at, :total, :examples, keyword_init: true)
+      Preview = Struct.new(:problems, :warnings, :notices, :tack, :sentence, :fleeting, :pieces, :looked, :opening, :counts, :looked_at, :total, :examples, keyword_init: true)
 
       # Verdicts, those that deserve a look first.
       ORDER = %w[refused failed locked unjudged blank changes differs same passed].freeze
@@ -52,7 +53,7 @@ module UpTack
         rule = plain["id"] ? changed.rule(plain["id"]) : changed.rules.last
         survey(changed, rule, look_at)
       rescue Core::Design::Invalid => e
-        Preview.new(problems: e.problems, warnings: [], fleeting: [], pieces: pieces(plain), counts: {}, examples: [], looked_at: 0, total: 0)
+        Preview.new(problems: e.problems, warnings: [], notices: [], fleeting: [], pieces: pieces(plain), counts: {}, examples: [], looked_at: 0, total: 0)
       end
 
       private
@@ -75,7 +76,7 @@ module UpTack
 
       def result(design, rule, sight, look_at, looked_at)
         Preview.new(
-          problems: [], warnings: sight.warnings, tack: rule.tack(design), sentence: rule.sentence(design), opening: sight.opening,
+          problems: [], warnings: sight.warnings, notices: design.notices.of(rule), tack: rule.tack(design), sentence: rule.sentence(design), opening: sight.opening,
           fleeting: sight.fleeting, pieces: pieces(rule.to_plain), looked: look_at && shown([look_at], sight).first,
           counts: @counts.dup, looked_at: looked_at, total: @total, examples: shown(telling, sight)
         )
@@ -93,7 +94,7 @@ module UpTack
         found = @rows.find_all(ids).to_a
         sight.prepare(found)
         context = @workspace.context
-        found.map { |id, values| {id: id, title: Titles.of(@workspace.table(@table), id, values, context), **sight.of(id, values)} }
+        found.map { |id, values| {id: id, title: Titles.of(@workspace.table(@table), id, values, context), row: nil, **sight.of(id, values)} }
       end
 
       def pieces(plain)

@@ -10,10 +10,11 @@ module UpTack
       # @param table [String] key
       # @param way [String] how they come in, for the change log
       # @param batch [Store::Batch, nil] the greater change that they are part of
+      # @param form [String, nil] id of the form in which they are typed
       # @param holding [Boolean] whether log and counts are written only by `finish`
-      def initialize(workspace, table, way:, batch: nil, holding: false)
+      def initialize(workspace, table, way:, batch: nil, form: nil, holding: false)
         @workspace = workspace
-        @plan = workspace.plan(table)
+        @plan, @form = workspace.filled_in(table, form)
         @table = @plan.table
         @way = way
         @batch = batch
@@ -25,18 +26,21 @@ module UpTack
 
       # @param stored [Record, nil] nil for a new record
       # @param id [Integer, nil] number of a deleted record that comes back
+      # @param pending [Store::PendingRecords, nil] what is about to be saved beside it
+      # @param carried [Hash{String=>Object}] what the form takes over from the record before
       # @param more [Hash] what a Core::Save::Draft takes besides
       # @return [Answer] :saved or :refused
       # @raise [Core::Design::Invalid] for a field that the table does not have
-      def write(typed, stored: nil, id: stored&.id, **more)
+      def write(typed, stored: nil, id: stored&.id, pending: nil, carried: {}, **more)
         Fields.check(@table, typed)
-        draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: id, brings: @way == "import", **more)
-        @context = @workspace.context(counters: @counters) if @context.nil? || @context.records.touched?
+        known = id || (pending ? Store::PendingRecords::NEW : nil)
+        draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : {}, **more)
+        @context = @workspace.context(counters: @counters, pending: pending) if @context.nil? || @context.records.touched?
         outcome = Core::Save.call(@plan, draft, @context)
         return refused(stored, outcome) unless outcome.saved?
-        return Answer.new(state: :saved, record: stored, outcome: outcome) if stored && outcome.changes.empty?
+        return Answer.new(state: :saved, record: stored, outcome: outcome, table: @table.key) if stored && outcome.changes.empty?
 
-        Answer.new(state: :saved, outcome: outcome, record: written(stored, id, outcome))
+        Answer.new(state: :saved, outcome: outcome, table: @table.key, record: written(stored, id, outcome))
       end
 
       # Writes what is still held back.
@@ -49,7 +53,7 @@ module UpTack
 
       def refused(stored, outcome)
         @counters.drop
-        Answer.new(state: :refused, record: stored, outcome: outcome)
+        Answer.new(state: :refused, record: stored, outcome: outcome, table: @table.key, standing: Standing.of(@plan, @form, outcome, @workspace.person))
       end
 
       def written(stored, id, outcome)

@@ -18,12 +18,13 @@ module UpTack
       # @param id [Integer, nil] nil for a new record
       # @param version [Integer, nil] the version that the person saw; nil passes
       #   over what others did meanwhile
-      # @param more [Hash] what a Core::Save::Draft takes besides, such as reasons:;
+      # @param form [String, nil] id of the form in which it was typed
+      # @param more [Hash] what RecordWriter#write takes besides, such as reasons:;
       #   with restores: the record id: is a deleted one that comes back
       # @return [Answer]
       # @raise [Store::NotFound]
       # @raise [Core::Design::Invalid] for a field that the table does not have
-      def call(table:, typed:, id: nil, version: nil, **more)
+      def call(table:, typed:, id: nil, version: nil, form: nil, **more)
         look_up_names(table, typed)
         @workspace.write do
           NotAllowed.unless_may(@workspace.person, @workspace.table(table), :edit)
@@ -31,7 +32,7 @@ module UpTack
           theirs = (stored && version) ? Store::ChangeLog.since(@workspace.table(table), id, version) : []
           next Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
 
-          RecordWriter.new(@workspace, table, way: @way, batch: @batch).write(typed, stored: stored, id: id, **more.except(:restores))
+          RecordWriter.new(@workspace, table, way: @way, batch: @batch, form: form).write(typed, stored: stored, id: id, **more.except(:restores))
         end
       end
 

@@ -8,7 +8,8 @@ module UpTack
       KINDS = {
         "default" => "DefaultSight", "calculation" => "CalculationSight", "mask" => "MaskSight", "tidy" => "TidySight",
         "narrow" => "NarrowSight", "copy" => "CopySight", "unique" => "UniqueSight", "exists" => "ExistsSight", "lock" => "LockSight",
-        "number" => "NumberSight", "stamp" => "LogSight", "tally" => "LogSight", "line" => "LineSight"
+        "number" => "NumberSight", "stamp" => "LogSight", "tally" => "LogSight", "line" => "LineSight",
+        "fill" => "FillSight", "decision" => "DecisionSight", "state" => "StateSight"
       }.freeze
 
       # @return [Sight] for the kind of the rule

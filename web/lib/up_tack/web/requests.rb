@@ -66,6 +66,16 @@ module UpTack
         given
       end
 
+      # @return [Hash] form:, carried: and groups: of lines, as far as a form is filled in
+      def filling_in
+        form, carried, lines = sent.values_at("form", "carried", "lines")
+        raise Malformed, "`form` must be the id of a form." unless form.nil? || (form.is_a?(String) && form.length <= 40)
+        raise Malformed, "`carried` must be an object of field keys and values." unless carried.nil? || carried.is_a?(Hash)
+        raise Malformed, "`lines` must be a list of tables, links and rows." unless lines.nil? || (lines.is_a?(Array) && lines.length <= 20 && lines.all? { |group| group?(group) })
+
+        {form: form, carried: carried || {}, groups: (lines || []).map { |group| UseCases::Lines::Group.new(table: group["table"], link: group["link"], rows: group["rows"].map { |row| line(row) }) }}
+      end
+
       # @return [Array<Hash>, nil] the suggestions that are meant, nil for all of them
       def picked
         given = sent["picked"]
@@ -103,6 +113,13 @@ module UpTack
       end
 
       private
+
+      def group?(group)
+        group.is_a?(Hash) && group.values_at("table", "link").all?(String) && group["rows"].is_a?(Array) &&
+          group["rows"].all? { |row| row.is_a?(Hash) && (row["typed"].nil? || row["typed"].is_a?(Hash)) && row.values_at("id", "version").all? { |number| number.nil? || (number.is_a?(Integer) && number.abs < 10**18) } }
+      end
+
+      def line(row) = UseCases::Lines::Row.new(id: row["id"], version: row["version"], typed: row["typed"] || {}, gone: row["gone"] == true)
 
       def whole_number(text) = text.match?(/\A\d{1,18}\z/) ? text.to_i : nil
 

@@ -38,8 +38,8 @@ module UpTack
         when :conflict
           problem(409, "changed_meanwhile", "Somebody else changed this record meanwhile.", record: record, theirs: Render::Entry.new(workspace).all(answer.theirs))
         else
-          count = answer.outcome.refusals.length
-          problem(422, "refused", "Not saved: #{(count == 1) ? "one thing is" : "#{count} things are"} to mend.", answer: Render::Answer.new(workspace, table).of(answer.outcome))
+          count = answer.outcome.refusals.length + (answer.lines || []).flatten(1).compact.sum { |line| line.outcome.refusals.length }
+          problem(422, "refused", "Not saved: #{(count == 1) ? "one thing is" : "#{count} things are"} to mend.", answer: Render::Answer.new(workspace, table).of(answer))
         end
       end
     end

@@ -13,15 +13,17 @@ module UpTack
         # @param plan [Plan]
         # @param outcome [Outcome]
         # @param person [#role, nil] whoever acts
-        def initialize(plan, outcome, person)
+        # @param more [Array<Rules::State::Compiled>] what a form says besides
+        def initialize(plan, outcome, person, more = [])
           @plan = plan
+          @more = more
           @outcome = outcome
           @person = person
         end
 
         # @return [Hash{String=>State}] by field key
         def all
-          rules = @plan.states.group_by { |rule| rule.field.key }
+          rules = (@plan.states + @more).group_by { |rule| rule.field.key }
           @plan.fields.to_h { |key, field| [key, state(field, rules.fetch(key, []))] }
         end
 

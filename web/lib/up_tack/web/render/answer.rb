@@ -9,34 +9,44 @@ module UpTack
         # @param workspace [Workspace]
         # @param table [Core::Design::Table]
         def initialize(workspace, table)
+          @workspace = workspace
           @table = table
           @seen = Seen.new(workspace).fields(table)
           @plan = workspace.plan(table.key)
           @records = workspace.context.records
         end
 
-        # @param outcome [Core::Save::Outcome]
-        def of(outcome)
+        # @param answer [UseCases::Answer]
+        def of(answer)
+          outcome = answer.outcome
+          standing = answer.standing || UseCases::Standing.of(@plan, nil, outcome, @workspace.person)
+          @states = standing.states
           @choices = UseCases::OpenChoices.of(@plan, outcome)
           {
             would_save: outcome.saved?, fields: @seen.to_h { |field| [field.key, field(field, outcome)] },
-            messages: outcome.refusals.map(&:to_h), overtaken: outcome.overtaken, steps: outcome.steps.map(&:to_h)
+            messages: outcome.refusals.map(&:to_h), overtaken: outcome.overtaken, steps: outcome.steps.map(&:to_h),
+            following: standing.following, first: standing.first, lines: lines(answer)
           }
         end
 
         private
 
+        # Of each group the answer to each row, nil for one that is taken away.
+        def lines(answer)
+          (answer.lines || []).map { |rows| rows.map { |each| each && Answer.new(@workspace, @workspace.table(each.table)).of(each) } }
+        end
+
         def field(field, outcome)
           if outcome.unreadable.key?(field.key)
             raw = outcome.unreadable[field.key]
-            return {value: nil, text: raw.is_a?(String) ? raw.scrub : "", edit: raw.is_a?(String) ? raw.scrub : "", source: "unreadable", rule: nil, words: nil, pending: false, choices: @choices[field.key]}
+            return {value: nil, text: raw.is_a?(String) ? raw.scrub : "", edit: raw.is_a?(String) ? raw.scrub : "", source: "unreadable", rule: nil, words: nil, pending: false, choices: @choices[field.key], state: @states[field.key].to_h}
           end
 
           value = outcome.values[field.key]
           origin = outcome.origins[field.key]
           {
             value: field.values.dump(value), text: field.show(value, @records), edit: field.edit(value, @records),
-            source: origin.source, rule: origin.rule, words: origin.words, pending: origin.pending == true, choices: @choices[field.key]
+            source: origin.source, rule: origin.rule, words: origin.words, pending: origin.pending == true, choices: @choices[field.key], state: @states[field.key].to_h
           }
         end
       end

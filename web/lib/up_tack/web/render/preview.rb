@@ -10,7 +10,7 @@ module UpTack
         # @param preview [UseCases::PreviewRule::Preview]
         def of(preview)
           {
-            problems: preview.problems.map { |each| Mistake.of(each) }, warnings: preview.warnings.map { |each| Mistake.of(each) },
+            problems: preview.problems.map { |each| Mistake.of(each) }, warnings: preview.warnings.map { |each| Mistake.of(each) }, notices: preview.notices.map(&:to_h),
             tack: preview.tack, sentence: preview.sentence, opening: preview.opening,
             fleeting: preview.fleeting, pieces: preview.pieces, looked: preview.looked, counts: preview.counts,
             looked_at: preview.looked_at, total: preview.total, examples: preview.examples

@@ -22,14 +22,16 @@ module UpTack
             log: table.log, access: table.access || {}, may: {edit: @seen.table?(table, :edit), delete: @seen.table?(table, :delete)},
             filters: table.filters.select { |filter| @seen.open?(filter.compiled(table).references) }.map(&:to_plain), fields: @seen.fields(table).map { |field| self.field(field, table) },
             stages: Core::Stages::ALL.map { |stage| self.stage(stage) },
-            rules: table.rules.select { |rule| @seen.rule?(rule, table) }.map { |rule| self.rule(rule, table) }
+            rules: table.rules.select { |rule| @seen.rule?(rule, table) }.map { |rule| self.rule(rule, table) },
+            forms: [Core::Design::Form.usual(table), *table.forms].map { |form| Form.of(form, table, @seen, @workspace.project) },
+            notices: builder? ? table.notices.all.map(&:to_h) : []
           }
         end
 
         private
 
         def name(table)
-          {key: table.key, label: table.label, one: table.record_name, note: table.note, records: Store::Rows.new(table).count}
+          {key: table.key, label: table.label, one: table.record_name, note: table.note, sentence: Core::Design::Sentences.table(table), records: Store::Rows.new(table).count}
         end
 
         def field(field, table)
@@ -39,7 +41,7 @@ module UpTack
             target: field.target, on_delete: field.on_delete, reverse: field.reverse,
             kinds: Core::Rules.all.filter_map { |name, kind| name if kind.suits?(field, table) },
             calculated: table.calculation(field.key)&.keeping, kept: table.kept?(field.key), given: table.given?(field.key),
-            access: field.access || {}, may_edit: @seen.table?(table, :edit) && @seen.field?(field, :edit)
+            sentence: Core::Design::Sentences.field(field, table), access: field.access || {}, may_edit: @seen.table?(table, :edit) && @seen.field?(field, :edit)
           }
         end
 
@@ -54,6 +56,14 @@ module UpTack
           {key: stage.key, label: stage.label, aim: stage.aim, kinds: kinds}
         end
 
+        def builder? = @workspace.person.role == "builder"
+
+        def notice(rule, table)
+          return UseCases::Numbers::Counts.new(table, rule).warning if rule.is_a?(Core::Rules::Number)
+
+          builder? ? table.notices.of(rule).map(&:message).join(" ").then { |text| text.empty? ? nil : text } : nil
+        end
+
         # What makes a calculated field worked out on reading, in words.
         def fleeting(rule, table)
           rule.is_a?(Core::Rules::Calculation) ? @workspace.project.upkeep.fleeting(table.key, rule.field) : []
@@ -62,12 +72,12 @@ module UpTack
         def rule(rule, table)
           plain = rule.to_plain
           {
-            id: rule.id, kind: rule.kind, stage: rule.stage, field: rule.field, fields: rule.fields(table),
+            id: rule.id, kind: rule.kind, stage: rule.stage, stages: rule.stages, field: rule.field, fields: rule.fields(table),
             tack: rule.tack(table), sentence: rule.sentence(table), name: rule.name, note: rule.note,
             value: plain["value"], formula: plain["formula"], message: plain["message"], keeping: plain["keeping"],
             fleeting: fleeting(rule, table), parts: plain, lets_old: rule.respond_to?(:lets_old?) && rule.lets_old?,
             warning: rule.is_a?(Core::Rules::Validation) && rule.warning?,
-            notice: rule.is_a?(Core::Rules::Number) ? UseCases::Numbers::Counts.new(table, rule).warning : nil,
+            notice: notice(rule, table),
             usual_message: rule.respond_to?(:message) ? rule.sentence(table) : nil
           }
         end

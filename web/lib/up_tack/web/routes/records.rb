@@ -16,7 +16,7 @@ module UpTack
           end
 
           app.post("/api/tables/:table/records") do
-            answer = UseCases::SaveRecord.new(workspace, way: way).call(table: params[:table], typed: typed, reasons: reasons)
+            answer = UseCases::Lines::Save.new(workspace, way: way).call(table: params[:table], typed: typed, reasons: reasons, **filling_in)
             saved_or_problem(params[:table], answer, status: 201)
           end
 
@@ -26,7 +26,7 @@ module UpTack
           end
 
           app.patch("/api/tables/:table/records/:id") do
-            answer = UseCases::SaveRecord.new(workspace, way: way).call(table: params[:table], id: record_id, typed: typed, version: number_sent("version"), reasons: reasons)
+            answer = UseCases::Lines::Save.new(workspace, way: way).call(table: params[:table], id: record_id, typed: typed, version: number_sent("version"), reasons: reasons, **filling_in)
             saved_or_problem(params[:table], answer)
           end
 
@@ -40,6 +40,12 @@ module UpTack
           app.get("/api/tables/:table/records/:id/deletion") do
             found = UseCases::ForeseeDeletion.new(workspace).call(table: params[:table], id: record_id)
             json(Render::Deletion.of(found))
+          end
+
+          # The records that link to one, as its lines.
+          app.get("/api/tables/:table/records/:id/lines/:other/:link") do
+            records = UseCases::Lines::List.new(workspace).call(table: params[:table], id: record_id, other: params[:other], link: params[:link])
+            json(Render::Record.new(workspace, workspace.table(params[:other])).all(records))
           end
 
           # Records whose name, or what stands beside it, has the words typed.
@@ -57,17 +63,17 @@ module UpTack
           end
 
           app.post("/api/tables/:table/draft") do
-            answer = UseCases::AnswerDraft.new(workspace).call(table: params[:table], typed: typed, id: number_sent("id"), reasons: reasons)
-            json(Render::Answer.new(workspace, workspace.table(params[:table])).of(answer.outcome))
+            answer = UseCases::Lines::Answer.new(workspace).call(table: params[:table], typed: typed, id: number_sent("id"), reasons: reasons, **filling_in)
+            json(Render::Answer.new(workspace, workspace.table(params[:table])).of(answer))
           end
 
           app.post("/api/tables/:table/trial") do
             trial = Trial.workspace(workspace, person_id: number_sent("person_id"), at: sent["at"])
             answer = UseCases::AnswerDraft.new(trial).call(
-              table: params[:table], typed: typed, id: number_sent("id"), copy_of: number_sent("copy_of"), trace: true, reasons: reasons
+              table: params[:table], typed: typed, id: number_sent("id"), copy_of: number_sent("copy_of"), trace: true, reasons: reasons, **filling_in.except(:groups)
             )
             now = trial.clock.local(trial.clock.now).strftime("%Y-%m-%dT%H:%M")
-            json({**Render::Answer.new(trial, workspace.table(params[:table])).of(answer.outcome), clock: now})
+            json({**Render::Answer.new(trial, workspace.table(params[:table])).of(answer), clock: now})
           end
         end
       end

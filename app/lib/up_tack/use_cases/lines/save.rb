@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Lines
+      # Saves a record and the lines beneath it in one transaction: all of it or nothing.
+      class Save
+        # Takes the transaction back; carries the answer that says why.
+        class Refused < StandardError
+          attr_reader :answer
+
+          def initialize(answer)
+            @answer = answer
+            super("refused")
+          end
+        end
+
+        MEANWHILE = "Somebody else changed or deleted this line meanwhile; look at the record anew."
+
+        def initialize(workspace, way: "form")
+          @workspace = workspace
+          @way = way
+        end
+
+        # @param groups [Array<Group>]
+        # @param save [Hash] what SaveRecord takes
+        # @return [UseCases::Answer] with lines:, an answer for each row of each group
+        # @raise [Store::NotFound, Core::Design::Invalid, NotAllowed]
+        def call(table:, groups:, **save)
+          return SaveRecord.new(@workspace, way: @way).call(table: table, **save) if groups.empty?
+
+          @workspace.write { all(table, groups, **save) }
+        rescue Refused => e
+          e.answer
+        end
+
+        private
+
+        def all(table, groups, **save)
+          foreseeing = Answer.new(@workspace)
+          foreseen = foreseeing.call(table: table, groups: groups, **save.slice(:typed, :id, :form, :carried, :reasons))
+          answer = SaveRecord.new(@workspace, way: @way).call(table: table, pending: foreseeing.pending, **save)
+          refuse(answer, foreseen.lines) unless answer.state == :saved
+          lines = groups.map { |group| group.rows.map { |row| line(group, row, answer.record.id) } }
+          flat = lines.flatten(1).compact
+          refuse(answer, lines) if flat.any? { |each| each.state != :saved }
+          answer.record = FindRecord.new(@workspace).call(table: table, id: answer.record.id)
+          answer
+        end
+
+        def refuse(answer, lines)
+          answer.state = :refused if answer.state == :saved
+          answer.lines = lines
+          raise Refused.new(answer)
+        end
+
+        # @return [UseCases::Answer, nil] nil for a line that was taken away
+        def line(group, row, above)
+          return gone(group, row) if row.gone
+
+          typed = row.typed.except(group.link).merge(group.link => above)
+          found = SaveRecord.new(@workspace, way: @way).call(table: group.table, typed: typed, id: row.id, version: row.version)
+          (found.state == :conflict) ? meanwhile(group, row, typed) : found
+        rescue Store::NotFound
+          meanwhile(group, Row.new(typed: row.typed), typed)
+        end
+
+        def gone(group, row)
+          return if row.id.nil?
+
+          found = DeleteRecord.new(@workspace, way: @way).call(table: group.table, id: row.id, version: row.version)
+          (found.state == :saved) ? nil : meanwhile(group, row, {}, found.reasons&.join(" "))
+        rescue Store::NotFound
+          nil # Somebody else took it away already.
+        end
+
+        def meanwhile(group, row, typed, message = nil)
+          answer = AnswerDraft.new(@workspace).call(table: group.table, typed: typed, id: row.id)
+          answer.outcome.refusals << Core::Save::Refusal.new(code: "changed_meanwhile", rule: nil, field: group.link, fields: [group.link], message: message || MEANWHILE)
+          answer.state = :refused
+          answer
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Routes
+      # Decision tables while they are written: pasted, looked at as a whole, copied out.
+      module Decisions
+        def self.registered(app)
+          app.post("/api/tables/:table/decisions/read") do
+            text = sent["text"]
+            raise Requests::Malformed, "`text` must be a text." unless text.is_a?(String)
+
+            parsed = Core::Decisions::Sheet.read(text.scrub, workspace.table(params[:table]))
+            json({columns: parsed.columns.map(&:to_h), rows: parsed.rows, notes: parsed.notes})
+          rescue Core::Decisions::Sheet::Invalid => e
+            Core::Design::Invalid.because(e.message, part: "text")
+          end
+
+          app.post("/api/tables/:table/decisions/review") do
+            rule, design = Decisions.sound(workspace, params[:table], design_parts(*Rules::PARTS))
+            json(Render::Review.of(Core::Decisions::Review.new(rule, design).report, rule, design))
+          end
+
+          app.post("/api/tables/:table/decisions/write") do
+            rule, design = Decisions.sound(workspace, params[:table], design_parts(*Rules::PARTS))
+            json({text: Core::Decisions::Sheet.write(rule, design, separator: (sent["separator"] == "tab") ? "\t" : ",")})
+          end
+        end
+
+        # @return [Array(Core::Rules::Decision, Core::Design::Table)] the table as it would be with the rule
+        # @raise [Core::Design::Invalid]
+        def self.sound(workspace, table, plain)
+          Core::Design::Invalid.because("This is no decision table.", part: "kind") unless plain["kind"] == "decision"
+          workspace.table(table)
+          design = Core::Design::Changes::PinRule.new(table: table, rule: plain, records: workspace.context.records).apply(workspace.project).table(table)
+          [plain["id"] ? design.rule(plain["id"]) : design.rules.last, design]
+        end
+      end
+    end
+  end
+end

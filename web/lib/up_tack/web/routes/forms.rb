@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Routes
+      # The forms of a table.
+      module Forms
+        PARTS = %w[name note sections order jumps skip_filled buttons].freeze
+
+        def self.registered(app)
+          changes = Core::Design::Changes
+
+          app.post("/api/tables/:table/forms") do
+            workspace.table(params[:table])
+            change = changes::KeepForm.new(table: params[:table], form: design_parts(*PARTS))
+            change_design(->(_) { json({id: change.id}, status: 201) }) { |design| design.call(change) }
+          end
+
+          app.put("/api/tables/:table/forms/:form") do
+            workspace.table(params[:table])
+            change = changes::KeepForm.new(table: params[:table], form: design_parts(*PARTS).merge("id" => params[:form]))
+            change_design(->(_) { json({id: change.id}) }) { |design| design.call(change) }
+          end
+
+          app.delete("/api/tables/:table/forms/:form") do
+            workspace.table(params[:table])
+            change = changes::DropForm.new(table: params[:table], id: params[:form])
+            change_design(->(_) { status 204 }) { |design| design.call(change) }
+          end
+        end
+      end
+    end
+  end
+end
