@@ -68,6 +68,16 @@ module UpTack
       compiled.filled[[key, form]] ||= [found.field_items.any? { |item| item["default"] } ? Core::Save::Plan.new(design.on(found), project.conventions) : plan(key), Core::Forms::Ready.new(found, design)]
     end
 
+    # @param form [Hash{String=>Object}] a form as somebody designs it, plain and not yet kept
+    # @return [Array(Core::Save::Plan, Core::Forms::Ready)] the same for that
+    # @raise [Core::Design::Invalid]
+    def tried_in(key, form)
+      change = Core::Design::Changes::KeepForm.new(table: key, form: form.merge("name" => "#{form["name"]} (tried)"))
+      design = change.apply(project).table(key)
+      found = design.form(change.id)
+      [Core::Save::Plan.new(design.on(found), project.conventions), Core::Forms::Ready.new(found, design)]
+    end
+
     # @return [Core::Save::Context] that looks at other records afresh
     # @param pending [Store::PendingRecords, nil] what is about to be saved beside the stored records
     def context(counters: Store::Counters.new, pending: nil)

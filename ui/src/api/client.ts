@@ -28,6 +28,17 @@ export type Test = Schemas["Test"];
 export type TestValue = Schemas["TestValue"];
 export type Job = Schemas["Job"];
 export type Filter = Schemas["Filter"];
+export type RuleNotice = Schemas["RuleNotice"];
+export type Form = Schemas["Form"];
+export type FormParts = Schemas["FormParts"];
+export type FormItem = Schemas["FormItem"];
+export type FormSection = Schemas["FormSection"];
+export type FormJump = Schemas["FormJump"];
+export type FormState = Schemas["FormState"];
+export type Line = Schemas["Line"];
+export type CaseExample = Schemas["CaseExample"];
+export type MapField = Schemas["MapField"];
+export type MapRule = Schemas["MapRule"];
 
 /** What the server refused, or why it could not be reached (status 0). */
 export class ProblemError extends Error {

@@ -4096,6 +4096,7 @@ export interface operations {
             content: {
                 "application/json": components["schemas"]["Typed"] & {
                     copy_of?: number | null;
+                    form_parts?: components["schemas"]["FormParts"];
                     person_id?: number | null;
                     /** @description Day and hour at the firm, typed as freely as a date in a form; the real ones without it. */
                     at?: string | null;

@@ -38,6 +38,9 @@ export const useFunctions = () =>
     staleTime: Number.POSITIVE_INFINITY,
   });
 
+/** Fields and rules of all tables, and what feeds what. */
+export const useMap = () => useQuery({ queryKey: ["map"], queryFn: () => data(api.GET("/api/map")) });
+
 export const useRecord = (table: string, id: number | null) =>
   useQuery({
     queryKey: ["record", table, id],

@@ -11,6 +11,8 @@ import { TableFrame } from "./TableFrame";
 
 const Overview = lazy(() => import("../views/overview/Overview"));
 const Board = lazy(() => import("../views/board/Board"));
+const FormDesigner = lazy(() => import("../views/forms/designer/FormDesigner"));
+const MapView = lazy(() => import("../views/map/MapView"));
 const FormView = lazy(() => import("../views/forms/FormView"));
 const Records = lazy(() => import("../views/records/Records"));
 const Bench = lazy(() => import("../views/bench/Bench"));
@@ -42,7 +44,9 @@ const router = createBrowserRouter([
           { index: true, element: <Navigate to="rules" replace /> },
           { path: "rules", element: <Board /> },
           { path: "forms", element: <FormView /> },
+          { path: "forms/design/:form", element: <FormDesigner /> },
           { path: "forms/:id", element: <FormView /> },
+          { path: "map", element: <MapView /> },
           { path: "records", element: <Records /> },
           { path: "bench", element: <Bench /> },
           { path: "history", element: <HistoryView /> },

@@ -14,6 +14,7 @@ import { Shortcuts } from "./Shortcuts";
 import { TableSwitcher } from "./TableSwitcher";
 import { typingInto } from "./typingInto";
 import { useDesignUndo } from "./useDesignUndo";
+import { Writers } from "./Writers";
 
 const VIEWS = Object.entries(words.views);
 /** The bench is where rules are tried, by those who write them. */
@@ -107,6 +108,7 @@ export function Shell() {
         </Suspense>
       </main>
       <JobDialog />
+      <Writers />
       {open === "palette" && <Palette onClose={() => setOpen(null)} />}
       {open === "password" && session.data && <PasswordDialog session={session.data} onClose={() => setOpen(null)} />}
       {open === "shortcuts" && <Shortcuts onClose={() => setOpen(null)} />}

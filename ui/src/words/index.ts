@@ -1,4 +1,6 @@
 import { designWords } from "./design";
+import { fillingWords } from "./filling";
+import { formsWords } from "./forms";
 import { formulasWords } from "./formulas";
 import { loggingWords } from "./logging";
 import { peopleWords } from "./people";
@@ -15,4 +17,6 @@ export const words = {
   ...recordsWords,
   ...peopleWords,
   ...loggingWords,
+  ...fillingWords,
+  ...formsWords,
 };

@@ -20,6 +20,8 @@ export const recordsWords = {
     history: "History of this record",
     copy: "Copy",
     given: "written by a rule",
+    closed: "closed as things stand",
+    required: "required",
     conflictTitle: "Somebody else changed this record meanwhile",
     conflictText: "Choose what to keep, field by field. Nothing has been overwritten.",
     before: "Before",

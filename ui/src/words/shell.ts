@@ -1,7 +1,7 @@
 /** The interface's own words around all views. */
 export const shellWords = {
   name: "Up Tack",
-  views: { rules: "Rules", forms: "Forms", records: "Records", bench: "Bench", history: "History" },
+  views: { rules: "Rules", forms: "Forms", records: "Records", bench: "Bench", history: "History", map: "Map" },
   errors: {
     offline: "Up Tack can't be reached. What you typed is kept here; try again in a moment.",
     unexpected: "Something went wrong here. Nothing was saved.",

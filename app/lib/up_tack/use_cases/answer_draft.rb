@@ -13,14 +13,15 @@ module UpTack
       # @param id [Integer, nil] the record that is edited; nil for a new one
       # @param copy_of [Integer, nil] a record whose values a new one begins with
       # @param form [String, nil] id of the form in which it is typed
+      # @param tried [Hash{String=>Object}, nil] instead, a form that is being designed, plain
       # @param carried [Hash{String=>Object}] what the form takes over from the record before
       # @param pending [Store::PendingRecords, nil] what is about to be saved beside it
       # @param trace [Boolean]
       # @param reasons [Hash{String=>String}] by rule, why warnings are passed
       # @return [Answer] :saved or :refused, for "would be"
       # @raise [Store::NotFound, Core::Design::Invalid]
-      def call(table:, typed:, id: nil, copy_of: nil, form: nil, carried: {}, pending: nil, trace: false, reasons: {})
-        plan, ready = @workspace.filled_in(table, form)
+      def call(table:, typed:, id: nil, copy_of: nil, form: nil, tried: nil, carried: {}, pending: nil, trace: false, reasons: {})
+        plan, ready = tried ? @workspace.tried_in(table, tried) : @workspace.filled_in(table, form)
         Fields.check(plan.table, typed)
         find = FindRecord.new(@workspace)
         stored = id && find.call(table: table, id: id)

@@ -1,10 +1,10 @@
 import { TriangleAlert } from "lucide-react";
-import { useState } from "react";
 import type { Field } from "../../api/client";
 import { words } from "../../words";
 import { FieldInput } from "./FieldInput";
 import { PassWarning } from "./PassWarning";
 import type { Draft } from "./useDraft";
+import { useFieldText } from "./useFieldText";
 
 type Props = {
   table: string;
@@ -14,15 +14,23 @@ type Props = {
   draft: Draft;
   /** Tells the inputs of a form within a form from those around it. */
   prefix?: string;
+  /** What the form calls it, where that is another name. */
+  label?: string | null | undefined;
+  /** What the form says beneath it while nothing else is to be said. */
+  hint?: string | null | undefined;
 };
 
 /** One field of a form: label, input on its line, and beneath it where the value came from or what to mend. */
-export function FieldBox({ table, id, field, draft, prefix = "" }: Props) {
-  const [text, setText] = useState<string | null>(null);
-  const [inside, setInside] = useState(false);
-  const [linked, setLinked] = useState<{ id: number; title: string } | null>(null);
+export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: Props) {
   const found = draft.answer?.fields[field.key];
   const answered = draft.isAnswered(field.key);
+  const { value, computed, setText, setInside, leave, leaveTyped, link } = useFieldText({
+    field,
+    raw: draft.typed[field.key],
+    found,
+    answered,
+    onLeave: (text) => draft.leave(field.key, text),
+  });
   const shown =
     answered && draft.visited.has(field.key)
       ? draft.answer?.messages.filter((each) => each.field === field.key)
@@ -33,26 +41,7 @@ export function FieldBox({ table, id, field, draft, prefix = "" }: Props) {
   const concerned = draft.answer?.messages.some(
     (each) => draft.visited.has(each.field) && each.field !== field.key && each.fields.includes(field.key),
   );
-  const computed = answered && (found?.source === "rule" || field.given);
-  const raw = draft.typed[field.key];
-  // What was typed stands until the server has read it; no answer, late or lost, takes it away.
-  const asTyped = linked && raw === linked.id ? linked.title : String(raw ?? found?.text ?? "");
-  const settled = answered && found && found.source !== "unreadable" ? found.text : asTyped;
-  // Whoever is in the field sees it as one would type it, without unit and the like.
-  const plain = answered && found && inside && raw === undefined ? found.edit : settled;
-  const value = text ?? plain;
-
-  const leave = (now: string | null) => {
-    setText(null);
-    draft.leave(field.key, now !== null && now !== plain ? now : null);
-  };
-
-  const link = (picked: { id: number; title: string } | string | null) => {
-    if (picked === null || typeof picked === "string") return draft.leave(field.key, picked);
-    setLinked(picked);
-    draft.leave(field.key, picked.id);
-  };
-
+  const closed = found ? !found.state.enabled || found.state.read_only : false;
   const line = refused && !warned ? "line-refused" : computed ? "line-computed" : "line-typed";
   const ground = warned
     ? "bg-[var(--tint-lit)]"
@@ -63,11 +52,20 @@ export function FieldBox({ table, id, field, draft, prefix = "" }: Props) {
         : "bg-base-200/70";
   const below = `below-${prefix}${field.key}`;
   const input = `input-${prefix}${field.key}`;
+  const from = found ? origin(field, found.source, found.words) : null;
+  const said = closed && !field.given ? words.form.closed : from || hint;
   return (
-    <div className={`min-w-0 ${field.type === "long_text" ? "sm:col-span-2" : ""}`} data-field-box={field.key}>
-      <label htmlFor={input} className="mb-0.5 block font-semibold text-[0.8125rem]">
-        {field.label}
-      </label>
+    <div className="min-w-0" data-field-box={field.key} data-writes={`${table}.${field.key}`}>
+      <div className="mb-0.5 flex items-baseline gap-2">
+        <label htmlFor={input} className="min-w-0 truncate font-semibold text-[0.8125rem]">
+          {label || field.label}
+        </label>
+        {found?.state.required && value === "" && (
+          <span className="quiet shrink-0 text-[0.6875rem]" aria-hidden>
+            {words.form.required}
+          </span>
+        )}
+      </div>
       {/* biome-ignore lint/a11y/noStaticElementInteractions: only told whether the input inside has the focus */}
       <div
         onFocus={() => setInside(true)}
@@ -84,13 +82,16 @@ export function FieldBox({ table, id, field, draft, prefix = "" }: Props) {
           id={input}
           value={value}
           invalid={refused}
+          closed={closed}
+          required={found?.state.required ?? false}
           describedBy={below}
           choices={found?.choices ?? null}
           within={{ table, typed: draft.typed, id }}
           onType={setText}
-          onLeave={() => leave(text)}
+          onLeave={leaveTyped}
           onPick={leave}
           onLink={link}
+          onBusy={draft.wait}
         />
       </div>
       <div id={below} className="min-h-5 pt-0.5 text-xs" aria-live="polite">
@@ -104,9 +105,9 @@ export function FieldBox({ table, id, field, draft, prefix = "" }: Props) {
                 {message.passable && message.rule && <PassWarning rule={message.rule} draft={draft} />}
               </div>
             ))
-          : found && (
-              <p className="quiet truncate" title={origin(field, found.source, found.words) ?? undefined}>
-                {origin(field, found.source, found.words)}
+          : said && (
+              <p className="quiet truncate" title={said}>
+                {said}
               </p>
             )}
       </div>

@@ -12,6 +12,12 @@ export type InputProps = {
   value: string;
   invalid: boolean;
   describedBy: string;
+  /** Whether nobody can type there now, as the record stands. */
+  closed?: boolean;
+  /** Whether it stands in a line beneath a record, with a cursor of its own. */
+  inLine?: boolean;
+  /** Whether it must be filled as the record stands. */
+  required?: boolean;
   /** The choices that the field can take now, null where all of the list are open. */
   choices: string[] | null;
   /** The table that the record is of, and what is typed in it so far; a link may be narrowed by them. */
@@ -24,6 +30,8 @@ export type InputProps = {
   onPick: (text: string) => void;
   /** A link's record was found, which counts at once; null leaves it as it is. */
   onLink: (found: { id: number; title: string } | string | null) => void;
+  /** A search goes on whose end will tell the field's input. */
+  onBusy?: (work: Promise<unknown>) => void;
 };
 
 const LOOK = "w-full bg-transparent px-2.5 py-1.5 outline-none";
@@ -35,9 +43,16 @@ export const isReadOnly = (field: Field) => field.given || !field.may_edit;
 export function FieldInput(props: InputProps) {
   const { field, id, value, invalid, describedBy, onType, onLeave, onPick } = props;
   const placeholder = field.format.blank;
-  const shared = { id, "data-input": field.key, "aria-invalid": invalid, "aria-describedby": describedBy };
+  const own = props.inLine ? { "data-line-input": field.key } : { "data-input": field.key };
+  const shared = {
+    id,
+    ...own,
+    "aria-invalid": invalid,
+    "aria-describedby": describedBy,
+    "aria-required": props.required || undefined,
+  };
 
-  if (isReadOnly(field)) {
+  if (isReadOnly(field) || props.closed) {
     return (
       <output
         id={id}

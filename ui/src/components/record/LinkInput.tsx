@@ -7,7 +7,7 @@ import { NewLinked } from "./NewLinked";
 type Props = InputProps & { input: Record<string, unknown>; className: string };
 
 /** A link: found by any part of the name among the records that belong, or made on the spot. */
-export function LinkInput({ field, value, within, onLink, input, className }: Props) {
+export function LinkInput({ field, value, within, onLink, onBusy, input, className }: Props) {
   const [making, setMaking] = useState<string | null>(null);
   const { table, typed, id } = within;
   const search = useCallback(
@@ -25,6 +25,7 @@ export function LinkInput({ field, value, within, onLink, input, className }: Pr
         onPick={onLink}
         onLeave={onLink}
         onNew={setMaking}
+        onBusy={onBusy}
       />
       {making !== null && (
         <NewLinked

@@ -16,6 +16,8 @@ type Props = {
   onPick: (match: Match) => void;
   /** The field was left with a text for which nothing was picked; empty means cleared. */
   onLeave: (text: string | null) => void;
+  /** A search goes on, by whose end something is picked or left. */
+  onBusy?: ((work: Promise<unknown>) => void) | undefined;
   input: Record<string, unknown>;
   className: string;
 };
@@ -24,7 +26,7 @@ type Props = {
 const PAUSE = 120;
 
 /** Finds a record by any part of its name, typed slowly or fast, with enough beside it to tell two of one name apart. */
-export function MatchInput({ table, search, onNew, value, onPick, onLeave, input, className }: Props) {
+export function MatchInput({ table, search, onNew, value, onPick, onLeave, onBusy, input, className }: Props) {
   const look = search ?? ((words: string, signal?: AbortSignal) => findMatches(table, words, signal));
   const latest = useRef(look);
   latest.current = look;
@@ -112,7 +114,8 @@ export function MatchInput({ table, search, onNew, value, onPick, onLeave, input
           // Taken at once, not when the list has settled: a fast hand must not outrun it.
           onChange: (event) => setText(event.currentTarget.value),
           onBlur: () => {
-            leave();
+            const work = leave();
+            onBusy?.(work);
           },
           onKeyDown: (event) => {
             // With the list open Enter takes a match; without it, it goes on like Tab.

@@ -23,7 +23,9 @@ export function NewLinked({ table, name, onMade, onClose }: Props) {
   const [problem, setProblem] = useState<string | null>(null);
   const ask = useCallback(
     (typed: Typed, reasons: { [rule: string]: string }) =>
-      data(api.POST("/api/tables/{table}/draft", { params: { path: { table } }, body: { typed, reasons } })),
+      data(
+        api.POST("/api/tables/{table}/draft", { params: { path: { table } }, body: { typed, reasons, form: "all" } }),
+      ),
     [table],
   );
   const title = design?.title_field;

@@ -10,7 +10,7 @@ export function PassWarning({ rule, draft }: { rule: string; draft: Draft }) {
     <label className="mt-0.5 flex items-center gap-1.5">
       <span className="shrink-0">{words.form.passWith}</span>
       <input
-        data-input
+        data-reason
         className="input input-xs min-w-0 flex-1"
         value={reason}
         maxLength={500}

@@ -19,6 +19,12 @@ export type Draft = {
   failure: string | null;
   /** Takes a field's input and asks the server. */
   leave: (field: string, text: string | number | null) => void;
+  /** Asks the server anew, since something beside the typed fields is another. */
+  again: () => void;
+  /** Something, such as a search for what was typed, that is still to become a field's input. */
+  wait: (work: Promise<unknown>) => void;
+  /** Ends when everything typed so far is answered: with that answer, and what counts as typed by then. */
+  settled: () => Promise<{ typed: Typed; answer: Answer | undefined }>;
   /** Shows the messages of every field, from this answer on. */
   showAll: (answer: Answer, fields: Field[]) => void;
   reset: (typed?: Typed) => void;
@@ -38,31 +44,41 @@ export function useDraft(
   const [failure, setFailure] = useState<string | null>(null);
   const question = useRef(0);
   const latest = useRef(typed);
+  const latestAnswer = useRef<Answer | undefined>(undefined);
+  const pending = useRef<Promise<unknown>>(Promise.resolve());
   const [reasons, setReasons] = useState<{ [rule: string]: string }>({});
   const latestReasons = useRef(reasons);
 
+  const take = useCallback((found: Answer) => {
+    latestAnswer.current = found;
+    setAnswer({ answer: found, of: latest.current });
+  }, []);
+
   const send = useCallback(
-    async (all: Typed) => {
+    (all: Typed) => {
       question.current += 1;
       const mine = question.current;
-      try {
-        const found = await ask(all, latestReasons.current);
-        // A later question has been asked meanwhile; its answer will do.
-        if (mine !== question.current) return;
-        // What a rule replaced counts as typed no longer.
-        if (found.overtaken.length > 0) {
-          latest.current = Object.fromEntries(
-            Object.entries(latest.current).filter(([key]) => !found.overtaken.includes(key)),
-          );
-          setTyped(latest.current);
+      const work = async () => {
+        try {
+          const found = await ask(all, latestReasons.current);
+          // A later question has been asked meanwhile; its answer will do.
+          if (mine !== question.current) return;
+          // What a rule replaced counts as typed no longer.
+          if (found.overtaken.length > 0) {
+            latest.current = Object.fromEntries(
+              Object.entries(latest.current).filter(([key]) => !found.overtaken.includes(key)),
+            );
+            setTyped(latest.current);
+          }
+          take(found);
+          setFailure(null);
+        } catch (error) {
+          if (mine === question.current && error instanceof ProblemError) setFailure(error.message);
         }
-        setAnswer({ answer: found, of: latest.current });
-        setFailure(null);
-      } catch (error) {
-        if (mine === question.current && error instanceof ProblemError) setFailure(error.message);
-      }
+      };
+      pending.current = work();
     },
-    [ask],
+    [ask, take],
   );
 
   useEffect(() => {
@@ -84,9 +100,22 @@ export function useDraft(
     send(latest.current);
   };
 
+  const wait = useCallback((work: Promise<unknown>) => {
+    pending.current = Promise.all([pending.current, work.catch(() => undefined)]);
+  }, []);
+
+  const settled = useCallback(async () => {
+    let seen: Promise<unknown>;
+    do {
+      seen = pending.current;
+      await seen;
+    } while (seen !== pending.current);
+    return { typed: latest.current, answer: latestAnswer.current };
+  }, []);
+
   const showAll = (found: Answer, fields: Field[]) => {
     question.current += 1;
-    setAnswer({ answer: found, of: latest.current });
+    take(found);
     setVisited(new Set(fields.map((field) => field.key)));
   };
 
@@ -99,7 +128,22 @@ export function useDraft(
     send(next);
   };
 
+  const again = useCallback(() => send(latest.current), [send]);
   const isAnswered = (field: string) => of[field] === typed[field];
 
-  return { typed, reasons, pass, answer, isAnswered, visited, failure, leave, showAll, reset };
+  return {
+    typed,
+    reasons,
+    pass,
+    answer,
+    isAnswered,
+    visited,
+    failure,
+    leave,
+    again,
+    wait,
+    settled,
+    showAll,
+    reset,
+  };
 }

@@ -3,6 +3,7 @@ import { useSearchParams } from "react-router";
 import { api, data } from "../../api/client";
 import { type Typed, useSession } from "../../api/queries";
 import { useTableHere } from "../../app/TableFrame";
+import { typedIn } from "../../app/trialOf";
 import { RecordFields } from "../../components/record/RecordFields";
 import { useDraft } from "../../components/record/useDraft";
 import { words } from "../../words";
@@ -31,6 +32,7 @@ export default function Bench() {
           body: {
             typed,
             reasons,
+            form: "all",
             person_id: person,
             at,
             id: start.from === "real" ? start.record : null,
@@ -40,7 +42,8 @@ export default function Bench() {
       ),
     [table.key, person, at, start],
   );
-  const draft = useDraft(ask);
+  const [typedFirst] = useState(() => typedIn(params));
+  const draft = useDraft(ask, typedFirst);
 
   // The bar shows the bench's clock, as the server understood it.
   const understood = at && !draft.failure ? (draft.answer?.clock ?? null) : null;

@@ -38,6 +38,7 @@ export function BoardRow(props: Props) {
     <div
       ref={setNodeRef}
       data-row={index}
+      data-writes={`${table.key}.${field.key}`}
       className={`group/row relative grid min-h-11 border-base-300/70 border-b bg-base-100 ${isDragging ? "z-10 shadow-lg" : ""}`}
       style={{ ...columns, transform: CSS.Translate.toString(transform), transition }}
     >
@@ -98,7 +99,7 @@ function Cell({
       table.key,
       table.rules.some((rule) => rule.lets_old),
     ).data ?? {};
-  const rules = table.rules.filter((rule) => rule.stage === stage.key && rule.fields.includes(field.key));
+  const rules = table.rules.filter((rule) => rule.stages.includes(stage.key) && rule.fields.includes(field.key));
   const single = ["default", "mask"].includes(stage.key) && rules.length > 0;
   const stop = `${field.key}/${stage.key}`;
   const openHere = opened && "stage" in opened && opened.field === field.key && opened.stage === stage.key;

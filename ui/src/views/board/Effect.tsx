@@ -82,6 +82,29 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
           {refused > 0 && <p className="quiet">{effect.straysStay}</p>}
         </>
       );
+    case "fill":
+    case "decision": {
+      const { same = 0, differs = 0 } = preview.counts;
+      return (
+        <>
+          <p>{words.fillEffect.fill(same, differs)}</p>
+          {unjudged > 0 && (
+            <p className="quiet">
+              {parts.kind === "fill" ? words.fillEffect.none(unjudged) : words.fillEffect.noRow(unjudged)}
+            </p>
+          )}
+        </>
+      );
+    }
+    case "state":
+      return (
+        <>
+          <p className={refused > 0 ? "font-semibold text-secondary" : "text-success"}>
+            {words.state.effect(refused, preview.looked_at)}
+          </p>
+          {refused > 0 && <p className="quiet">{words.state.stay}</p>}
+        </>
+      );
     case "copy":
       return <p className="quiet">{effect.default}</p>;
     case "number":

@@ -13,11 +13,25 @@ type Props = {
   /** What stands beside the rest where there is room, else beneath it. */
   beside?: ReactNode;
   wide?: boolean;
+  /** Whether it stands beneath even where there is room. */
+  stacked?: boolean;
 };
 
 /** The editor at the side of the board. Escape closes it, Ctrl Enter saves. */
-export function Panel({ title, above, name, onClose, onSave, children, footer, beside, wide = false }: Props) {
+export function Panel({
+  title,
+  above,
+  name,
+  onClose,
+  onSave,
+  children,
+  footer,
+  beside,
+  wide = false,
+  stacked = false,
+}: Props) {
   const panel = useRef<HTMLElement>(null);
+  const split = wide && !stacked;
   useEffect(() => {
     const first = panel.current?.querySelector<HTMLElement>("[data-first]");
     (first ?? panel.current)?.focus();
@@ -27,7 +41,7 @@ export function Panel({ title, above, name, onClose, onSave, children, footer, b
       ref={panel}
       tabIndex={-1}
       aria-label={name}
-      className={`flex max-w-full shrink-0 flex-col border-base-300 border-l bg-base-100 max-lg:fixed max-lg:inset-y-0 max-lg:right-0 max-lg:z-30 max-lg:shadow-xl ${wide ? "w-[52rem] max-xl:w-[29rem]" : "w-[29rem]"}`}
+      className={`flex max-w-full shrink-0 flex-col border-base-300 border-l bg-base-100 max-lg:fixed max-lg:inset-y-0 max-lg:right-0 max-lg:z-30 max-lg:shadow-xl ${stacked ? "w-[56rem]" : wide ? "w-[52rem] max-xl:w-[29rem]" : "w-[29rem]"}`}
       onKeyDown={(event) => {
         if (event.key === "Escape" && !event.defaultPrevented) onClose();
         if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) {
@@ -51,10 +65,10 @@ export function Panel({ title, above, name, onClose, onSave, children, footer, b
           <X size={16} aria-hidden />
         </button>
       </div>
-      <div className={`min-h-0 flex-1 overflow-auto ${wide ? "xl:grid xl:grid-cols-2 xl:overflow-hidden" : ""}`}>
-        <div className={`flex flex-col gap-4 px-4 py-4 ${wide ? "xl:overflow-auto" : ""}`}>{children}</div>
+      <div className={`min-h-0 flex-1 overflow-auto ${split ? "xl:grid xl:grid-cols-2 xl:overflow-hidden" : ""}`}>
+        <div className={`flex flex-col gap-4 px-4 py-4 ${split ? "xl:overflow-auto" : ""}`}>{children}</div>
         {beside && (
-          <div className={`px-4 pb-4 ${wide ? "xl:overflow-auto xl:border-base-300 xl:border-l xl:pt-4" : ""}`}>
+          <div className={`px-4 pb-4 ${split ? "xl:overflow-auto xl:border-base-300 xl:border-l xl:pt-4" : ""}`}>
             {beside}
           </div>
         )}

@@ -4,6 +4,7 @@ import type { Preview, RuleParts, Table } from "../../api/client";
 import { MatchInput } from "../../components/record/MatchInput";
 import { words } from "../../words";
 import { Effect } from "./Effect";
+import { Notices } from "./Notices";
 
 type Example = Preview["examples"][number];
 type LookAt = { id: number; title: string } | null;
@@ -23,8 +24,19 @@ type Props = {
 /** The rule's result on real records, the worst first, and how many it concerns. */
 export function Results({ table, parts, preview, pending, stale, lookAt, onLookAt, onMore }: Props) {
   // What only warns, or lets old records be, refuses none of them.
-  const mild = parts.severity === "warn" || parts.old === "let" || parts.kind === "narrow";
-  const compares = ["default", "calculation", "mask", "tidy", "copy", "number", "stamp", "tally"].includes(parts.kind);
+  const mild = parts.severity === "warn" || parts.old === "let" || parts.kind === "narrow" || parts.kind === "state";
+  const compares = [
+    "default",
+    "calculation",
+    "mask",
+    "tidy",
+    "copy",
+    "number",
+    "stamp",
+    "tally",
+    "fill",
+    "decision",
+  ].includes(parts.kind);
   if (!preview || preview.problems.length > 0) return null;
   return (
     <section aria-label={words.rulePanel.results} aria-busy={pending}>
@@ -35,6 +47,7 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
           {warning.message}
         </p>
       ))}
+      <Notices table={table} notices={preview.notices} />
       <Effect table={table} parts={parts} preview={preview} pending={pending} />
       {preview.total === 0 ? (
         <p className="quiet">{words.rulePanel.noRecords}</p>

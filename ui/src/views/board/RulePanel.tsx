@@ -10,11 +10,14 @@ import { Numbering } from "./Numbering";
 import { Panel } from "./Panel";
 import { CalculationParts } from "./parts/CalculationParts";
 import { CopyParts } from "./parts/CopyParts";
+import { DecisionParts } from "./parts/DecisionParts";
 import { DefaultParts } from "./parts/DefaultParts";
+import { FillParts } from "./parts/FillParts";
 import { LineParts, StampParts, TallyParts } from "./parts/LogParts";
 import { MaskParts } from "./parts/MaskParts";
 import { NarrowParts } from "./parts/NarrowParts";
 import { NumberParts } from "./parts/NumberParts";
+import { StateParts } from "./parts/StateParts";
 import { beginning, VALIDATIONS } from "./parts/shared";
 import { TidyParts } from "./parts/TidyParts";
 import { ValidationParts } from "./parts/ValidationParts";
@@ -71,6 +74,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       onClose={close}
       onSave={save}
       wide={parts.kind !== "default"}
+      stacked={parts.kind === "decision"}
       beside={
         <Results
           table={table}
@@ -128,6 +132,9 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       {parts.kind === "default" && <DefaultParts {...shared} />}
       {parts.kind === "mask" && <MaskParts {...shared} />}
       {parts.kind === "tidy" && <TidyParts {...shared} />}
+      {parts.kind === "fill" && <FillParts {...shared} />}
+      {parts.kind === "decision" && <DecisionParts {...shared} row={preview.data?.looked?.row ?? null} sound={sound} />}
+      {parts.kind === "state" && <StateParts {...shared} />}
       {parts.kind === "narrow" && <NarrowParts {...shared} />}
       {parts.kind === "copy" && <CopyParts {...shared} />}
       {parts.kind === "calculation" && <CalculationParts {...shared} fleeting={preview.data?.fleeting ?? []} />}
@@ -140,7 +147,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
         <ValidationParts {...shared} key={parts.kind} usual={usualMessage(parts, preview.data?.sentence, label)} />
       )}
       {mistakes
-        .filter((mistake) => !SHOWN_AT_PART.includes(mistake.part ?? ""))
+        .filter((mistake) => !SHOWN_AT_PART.some((part) => (mistake.part ?? "").split(".")[0] === part))
         .map((mistake) => (
           <p key={mistake.message} className="text-error" role="alert">
             <Said text={mistake.message} />
@@ -175,7 +182,19 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
 }
 
 /** Parts that show their own mistakes. */
-const SHOWN_AT_PART = ["formula", "when", "saying", "low", "high", "mask", "series"];
+const SHOWN_AT_PART = [
+  "formula",
+  "when",
+  "saying",
+  "low",
+  "high",
+  "mask",
+  "series",
+  "reaches",
+  "sets",
+  "inputs",
+  "rows",
+];
 
 function KindPick(props: { name: string; kinds: string[]; value: string; onChange: (kind: string) => void }) {
   const options = props.kinds.map((kind) => [kind, words.rulePanel.kinds[kind] ?? kind] as const);

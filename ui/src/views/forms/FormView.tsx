@@ -1,15 +1,17 @@
+import { useEffect } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
-import { ProblemError, type Table } from "../../api/client";
+import { type Form, ProblemError, type Table } from "../../api/client";
 import { useRecord, useSession } from "../../api/queries";
 import { MissingPage } from "../../app/MissingPage";
 import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
+import { keepLastForm, lastForm } from "../../components/record/kept";
 import { words } from "../../words";
 import { RecordForm } from "./RecordForm";
 import { RecordSheet } from "./RecordSheet";
 
-/** The clerk's page: one record, new or kept, in a form laid out from the fields. */
+/** The clerk's page: one record, new or kept, in the form that was picked or used last. */
 export default function FormView() {
   const table = useTableHere();
   const { id } = useParams();
@@ -17,9 +19,15 @@ export default function FormView() {
   const [params] = useSearchParams();
   const copyOf = Number(params.get("copy")) || null;
   const record = useRecord(table.key, number);
+  const picked = params.get("form");
+  const form = formOf(table, picked);
   const role = useSession().data?.person.role ?? "reader";
 
-  if (table.fields.length === 0) {
+  useEffect(() => {
+    if (picked && form?.id === picked) keepLastForm(table.key, picked);
+  }, [picked, form?.id, table.key]);
+
+  if (table.fields.length === 0 || !form) {
     return (
       <div className="mx-auto mt-16 flex max-w-md flex-col items-start gap-3 px-5">
         <p>{words.form.noFields}</p>
@@ -31,17 +39,25 @@ export default function FormView() {
   }
   if (number === null && !table.may.edit)
     return <p className="mx-auto mt-16 max-w-md px-5">{words.access.readOnlyTable(role)}</p>;
-  if (number === null && copyOf !== null) return <Copied key={copyOf} table={table} of={copyOf} />;
-  if (number === null) return <RecordForm key="new" table={table} record={null} />;
+  if (number === null && copyOf !== null) return <Copied key={copyOf} table={table} form={form} of={copyOf} />;
+  if (number === null) return <RecordForm key={`new-${form.id}`} table={table} form={form} record={null} />;
   if (record.error instanceof ProblemError && record.error.problem.status === 404)
     return <MissingPage message={words.form.gone} />;
   if (!record.data) return record.error ? <Failure error={record.error} retry={record.refetch} /> : <Loading />;
   if (!table.may.edit) return <RecordSheet table={table} record={record.data} role={role} />;
-  return <RecordForm key={`${number}-${record.data.version}`} table={table} record={record.data} />;
+  return (
+    <RecordForm key={`${number}-${record.data.version}-${form.id}`} table={table} form={form} record={record.data} />
+  );
+}
+
+/** The form asked for, else the one used last, else the first that was made for the table. */
+function formOf(table: Table, picked: string | null) {
+  const find = (id: string | null) => table.forms.find((form) => form.id === id);
+  return find(picked) ?? find(lastForm(table.key)) ?? table.forms.find((form) => form.id !== "all") ?? find("all");
 }
 
 /** A new record that begins with what another holds; what only rules give it gets anew. */
-function Copied({ table, of }: { table: Table; of: number }) {
+function Copied({ table, form, of }: { table: Table; form: Form; of: number }) {
   const original = useRecord(table.key, of);
   if (!original.data) return original.error ? <Failure error={original.error} retry={original.refetch} /> : <Loading />;
   const numbered = table.rules.filter((rule) => rule.kind === "number").map((rule) => rule.field);
@@ -51,5 +67,5 @@ function Copied({ table, of }: { table: Table; of: number }) {
       .map((field) => [field.key, original.data.values[field.key] ?? null] as const)
       .filter(([, value]) => value !== null),
   );
-  return <RecordForm table={table} record={null} begin={begin} />;
+  return <RecordForm table={table} form={form} record={null} begin={begin} />;
 }

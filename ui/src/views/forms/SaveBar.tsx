@@ -7,16 +7,19 @@ type Props = {
   /** Saves; true goes on to the next new record. */
   save: (next: boolean) => void;
   button: RefObject<HTMLButtonElement | null>;
+  /** Whether the form goes on to the next record too. */
+  next?: boolean;
+  width: string;
 };
 
 /** Always in sight: the two ways to save, that which is usual here first. */
-export function SaveBar({ isNew, saving, save, button }: Props) {
+export function SaveBar({ isNew, saving, save, button, next: goesOn = true, width }: Props) {
   const here = { label: words.form.save, keys: "Ctrl S", next: false };
   const next = { label: words.form.saveNext, keys: "Ctrl Enter", next: true };
-  const [usual, other] = isNew ? [next, here] : [here, next];
+  const [usual, other] = isNew && goesOn ? [next, here] : [here, next];
   return (
     <div className="fixed inset-x-0 bottom-0 border-base-300 border-t bg-base-100/95">
-      <div className="mx-auto flex max-w-3xl flex-wrap items-center gap-2 px-5 py-2.5">
+      <div className={`mx-auto flex ${width} flex-wrap items-center gap-2 px-5 py-2.5`}>
         <button
           ref={button}
           type="button"
@@ -27,10 +30,12 @@ export function SaveBar({ isNew, saving, save, button }: Props) {
           {usual.label}
           <kbd className="text-[0.6875rem] opacity-75 max-sm:hidden">{usual.keys}</kbd>
         </button>
-        <button type="button" className="btn btn-sm" onClick={() => save(other.next)} disabled={saving}>
-          {other.label}
-          <kbd className="text-[0.6875rem] opacity-75 max-sm:hidden">{other.keys}</kbd>
-        </button>
+        {goesOn && (
+          <button type="button" className="btn btn-sm" onClick={() => save(other.next)} disabled={saving}>
+            {other.label}
+            <kbd className="text-[0.6875rem] opacity-75 max-sm:hidden">{other.keys}</kbd>
+          </button>
+        )}
         <span className="quiet ml-auto flex items-center gap-1.5 text-xs max-sm:hidden">
           <kbd className="key">Enter</kbd>
           {words.form.moveOn}

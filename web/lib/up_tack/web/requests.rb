@@ -76,6 +76,14 @@ module UpTack
         {form: form, carried: carried || {}, groups: (lines || []).map { |group| UseCases::Lines::Group.new(table: group["table"], link: group["link"], rows: group["rows"].map { |row| line(row) }) }}
       end
 
+      # @return [Hash{String=>Object}, nil] the parts of a form that is being designed
+      def form_tried
+        parts = design_parts("form_parts")["form_parts"]
+        raise Malformed, "`form_parts` must be an object." unless parts.nil? || parts.is_a?(Hash)
+
+        parts&.slice(*Routes::Forms::PARTS)
+      end
+
       # @return [Array<Hash>, nil] the suggestions that are meant, nil for all of them
       def picked
         given = sent["picked"]

@@ -23,6 +23,7 @@ const BEGINNINGS: { [kind: string]: Partial<RuleParts> } = {
   mask: { mask: "", half: "refuse", separators: "keep" },
   tidy: { steps: [{ do: "trim" }], mode: "save" },
   narrow: { formula: "", otherwise: "clear" },
+  state: { state: "enabled", when: "", otherwise: "keep" },
   fits: { mask: "" },
   number: { formula: "", start: 1, step: 1 },
   stamp: { event: "made" },
@@ -32,7 +33,9 @@ const BEGINNINGS: { [kind: string]: Partial<RuleParts> } = {
 /** A new rule of a kind; what it has in common with one of another kind is kept. */
 export const beginning = (kind: string, field: string, before?: RuleParts): RuleParts => {
   const { name = null, note = null, message = null, saying = null, severity = null, old = null } = before ?? {};
-  return { kind, field, name, note, message, saying, severity, old, ...BEGINNINGS[kind] };
+  const begun = { kind, field, name, note, message, saying, severity, old, ...BEGINNINGS[kind] };
+  if (kind === "fill") return { ...begun, event: "changed", sets: [{ field, to: "" }] };
+  return kind === "decision" ? { ...begun, inputs: [], outputs: [field], rows: [] } : begun;
 };
 
 /** Whether enough is there to look at. */
@@ -61,6 +64,11 @@ export function isBegun(parts: RuleParts): boolean {
       return Boolean(parts.target && parts.target_field);
     case "stamp":
       return parts.event !== "reached" || (parts.when ?? "") !== "";
+    case "fill":
+      return (parts.sets ?? []).some((set) => set.to !== "");
+    case "decision":
+      return (parts.inputs ?? []).length > 0 && (parts.rows ?? []).length > 0;
+    case "state":
     case "lock":
       return (parts.when ?? "") !== "";
     default:

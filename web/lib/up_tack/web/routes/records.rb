@@ -70,7 +70,7 @@ module UpTack
           app.post("/api/tables/:table/trial") do
             trial = Trial.workspace(workspace, person_id: number_sent("person_id"), at: sent["at"])
             answer = UseCases::AnswerDraft.new(trial).call(
-              table: params[:table], typed: typed, id: number_sent("id"), copy_of: number_sent("copy_of"), trace: true, reasons: reasons, **filling_in.except(:groups)
+              table: params[:table], typed: typed, id: number_sent("id"), copy_of: number_sent("copy_of"), trace: true, reasons: reasons, tried: form_tried, **filling_in.except(:groups)
             )
             now = trial.clock.local(trial.clock.now).strftime("%Y-%m-%dT%H:%M")
             json({**Render::Answer.new(trial, workspace.table(params[:table])).of(answer), clock: now})

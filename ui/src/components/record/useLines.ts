@@ -1,0 +1,60 @@
+import { useCallback, useRef, useState } from "react";
+import type { Answer } from "../../api/client";
+import { answersOf, type LinesTyped, type LineTyped, linesToSend } from "./lines";
+
+export type Lines = ReturnType<typeof useLines>;
+
+/** The lines typed beneath a record, and what the server last said of each. */
+export function useLines(begin: LinesTyped) {
+  const [typed, setTyped] = useState<LinesTyped>(begin);
+  const latest = useRef(typed);
+  const answers = useRef(new WeakMap<Answer, Map<string, Answer>>());
+  const [visited, setVisited] = useState<Set<string>>(new Set());
+  const count = useRef(0);
+
+  const put = useCallback((next: LinesTyped) => {
+    latest.current = next;
+    setTyped(next);
+  }, []);
+
+  /** Changes one line, which begins to be kept here by that. */
+  const change = useCallback(
+    (group: string, line: LineTyped) => {
+      const rows = latest.current[group] ?? [];
+      const known = rows.some((row) => row.key === line.key);
+      put({
+        ...latest.current,
+        [group]: known ? rows.map((row) => (row.key === line.key ? line : row)) : [...rows, line],
+      });
+    },
+    [put],
+  );
+
+  const drop = useCallback(
+    (group: string, key: string) =>
+      put({ ...latest.current, [group]: (latest.current[group] ?? []).filter((row) => row.key !== key) }),
+    [put],
+  );
+
+  const fresh = useCallback((): LineTyped => {
+    count.current += 1;
+    return { key: `new-${Date.now()}-${count.current}`, id: null, version: null, typed: {}, gone: false };
+  }, []);
+
+  /** What is sent now; whoever gets the answer notes it with `note`. */
+  const sending = useCallback(() => {
+    const sent = latest.current;
+    return { lines: linesToSend(sent), note: (answer: Answer) => answers.current.set(answer, answersOf(sent, answer)) };
+  }, []);
+
+  const of = (answer: Answer | undefined, key: string) => (answer ? answers.current.get(answer)?.get(key) : undefined);
+  const visit = (key: string) => setVisited((before) => new Set(before).add(key));
+  const visitAll = () =>
+    setVisited(new Set(Object.values(latest.current).flatMap((rows) => rows.map(({ key }) => key))));
+  const reset = useCallback(() => {
+    put({});
+    setVisited(new Set());
+  }, [put]);
+
+  return { typed, change, drop, fresh, sending, of, visited, visit, visitAll, reset };
+}

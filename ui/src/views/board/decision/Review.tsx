@@ -1,0 +1,93 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import { api, type CaseExample, data, type RuleParts, type Table } from "../../../api/client";
+import { trialOf } from "../../../app/trialOf";
+import { words } from "../../../words";
+
+type Props = { table: Table; parts: RuleParts; onRow: (row: number) => void };
+
+/** What is to be said of the table as a whole: combinations without a row, rows without use, contradictions. */
+export function Review({ table, parts, onRow }: Props) {
+  const { inputs, outputs, rows } = parts;
+  const found = useQuery({
+    queryKey: ["review", table.key, inputs, outputs, rows],
+    queryFn: () =>
+      data(api.POST("/api/tables/{table}/decisions/review", { params: { path: { table: table.key } }, body: parts })),
+    placeholderData: (before) => before,
+    retry: false,
+  }).data;
+  if (!found) return null;
+  const sound = found.gaps.length + found.unreached.length + found.contradictions.length === 0;
+  return (
+    <section aria-label={words.decision.review} className="flex flex-col gap-2">
+      <h3 className="text-base">{words.decision.review}</h3>
+      {found.stopped && <p className="text-secondary">{words.decision.stopped}</p>}
+      {sound && !found.stopped && <p className="text-success">{words.decision.sound}</p>}
+      {found.gaps.length > 0 && (
+        <Finding title={words.decision.gaps}>
+          {found.gaps.map((gap) => (
+            <Case key={gap.words.join()} table={table.key} example={gap} />
+          ))}
+        </Finding>
+      )}
+      {found.unreached.length > 0 && (
+        <Finding title={words.decision.unreached}>
+          {found.unreached.map(({ row, why }) => (
+            <li key={row}>
+              <button type="button" className="link" onClick={() => onRow(row)}>
+                {words.decision.row(row + 1)}
+              </button>
+              : {why}
+            </li>
+          ))}
+        </Finding>
+      )}
+      {found.contradictions.length > 0 && (
+        <Finding title={words.decision.contradictions}>
+          {found.contradictions.map(({ row, other, example }) => (
+            <Case
+              key={`${row}-${other}`}
+              table={table.key}
+              example={example}
+              before={words.decision.both(row + 1, other + 1)}
+              after={words.decision.upper(row + 1)}
+              onClick={() => onRow(other)}
+            />
+          ))}
+        </Finding>
+      )}
+    </section>
+  );
+}
+
+function Finding({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <div className="rounded border border-secondary border-dashed px-2.5 py-1.5">
+      <p className="font-semibold text-secondary">{title}</p>
+      <ul className="max-h-40 overflow-auto">{children}</ul>
+    </div>
+  );
+}
+
+type CaseProps = { table: string; example: CaseExample; before?: string; after?: string; onClick?: () => void };
+
+function Case({ table, example, before, after, onClick }: CaseProps) {
+  return (
+    <li className="flex flex-wrap items-baseline gap-x-2">
+      <span className="min-w-0">
+        {before && (
+          <button type="button" className="link" onClick={onClick}>
+            {before}
+          </button>
+        )}{" "}
+        {example.words.join(", ")}
+        {after && <span className="quiet">: {after}</span>}
+      </span>
+      {Object.keys(example.typed).length > 0 && (
+        <Link className="link text-xs" to={trialOf(table, example.typed)}>
+          {words.decision.tryIt}
+        </Link>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,171 @@
+import { X } from "lucide-react";
+import type { RuleParts } from "../../../api/client";
+import { FormulaEditor } from "../../../components/formula/FormulaEditor";
+import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
+import { Segments } from "../../../components/Segments";
+import { words } from "../../../words";
+import { FieldList } from "./FieldList";
+import { Tick } from "./NumberParts";
+import { mistakesOf, type PartsProps } from "./shared";
+import { WhenParts } from "./WhenParts";
+
+type FieldSet = NonNullable<RuleParts["sets"]>[number];
+
+/** A fill: when it acts, under which condition, and what it sets to what. */
+export function FillParts(props: PartsProps) {
+  const { table, parts, change, mistakes } = props;
+  const event = parts.event ?? "changed";
+  const sets = parts.sets ?? [];
+  const put = (index: number, some: Partial<FieldSet>) =>
+    change({ sets: sets.map((set, at) => (at === index ? { ...set, ...some } : set)) });
+  const free = table.fields.filter((field) => !field.given && !sets.some((set) => set.field === field.key));
+  return (
+    <>
+      <Segments
+        name={words.fill.event}
+        value={event}
+        options={[
+          ["changed", words.fill.events.changed],
+          ["reached", words.fill.events.reached],
+          ["made", words.fill.events.made],
+        ]}
+        onChange={(next) => change({ event: next, watch: null, reaches: next === "reached" ? "" : null })}
+      />
+      {event === "changed" && (
+        <div className="flex flex-col gap-1">
+          <FieldList
+            table={table}
+            label={words.fill.watch}
+            except={parts.field}
+            value={parts.watch ?? []}
+            onChange={(keys) => change({ watch: keys.length > 0 ? keys : null })}
+          />
+          <p className="quiet text-xs">
+            {(parts.watch ?? []).length === 0 ? words.fill.anyRead : words.fill.onlyThese}
+          </p>
+        </div>
+      )}
+      {event === "reached" && (
+        <FormulaOrPieces
+          table={table.key}
+          label={words.fill.reaches}
+          value={parts.reaches ?? ""}
+          onChange={(reaches) => change({ reaches })}
+          mistakes={mistakesOf(mistakes, "reaches")}
+          shapes={["condition"]}
+          focus={false}
+        />
+      )}
+      <WhenParts {...props} label={words.fill.onlyWhile} />
+      <fieldset className="flex flex-col gap-2">
+        <legend className="mb-1 font-semibold">{words.fill.sets}</legend>
+        {sets.map((set, index) => (
+          <OneSet
+            key={set.field}
+            {...props}
+            set={set}
+            index={index}
+            fixed={set.field === parts.field}
+            onPut={(some) => put(index, some)}
+            onDrop={() => change({ sets: sets.filter((each) => each !== set) })}
+          />
+        ))}
+        {mistakesOf(mistakes, "sets").map((mistake) => (
+          <p key={mistake.message} className="text-error" role="alert">
+            {mistake.message}
+          </p>
+        ))}
+        <p className="quiet text-xs">{words.fill.blankHint}</p>
+        <select
+          className="select select-sm w-56"
+          aria-label={words.fill.add}
+          value=""
+          onChange={(event) => change({ sets: [...sets, { field: event.target.value, to: "" }] })}
+        >
+          <option value="">{words.fill.add}</option>
+          {free.map((field) => (
+            <option key={field.key} value={field.key}>
+              {field.label}
+            </option>
+          ))}
+        </select>
+      </fieldset>
+      <HandParts {...props} />
+    </>
+  );
+}
+
+/** How a rule that fills stands to what was typed. */
+export function HandParts({ parts, change }: Pick<PartsProps, "parts" | "change">) {
+  return (
+    <div className="flex flex-col gap-1.5">
+      <Tick
+        label={words.fill.onlyBlank}
+        checked={parts.only_blank === true}
+        onChange={() => change({ only_blank: parts.only_blank ? null : true })}
+      />
+      <Tick
+        label={words.fill.overrules}
+        checked={parts.overrules === true}
+        onChange={() => change({ overrules: parts.overrules ? null : true })}
+      />
+      {!parts.overrules && <p className="quiet text-xs">{words.fill.hand}</p>}
+    </div>
+  );
+}
+
+type SetProps = PartsProps & {
+  set: FieldSet;
+  index: number;
+  /** Whether it is the field on which the rule is pinned. */
+  fixed: boolean;
+  onPut: (some: Partial<FieldSet>) => void;
+  onDrop: () => void;
+};
+
+function OneSet({ table, parts, mistakes, set, index, fixed, onPut, onDrop }: SetProps) {
+  const label = table.fields.find((field) => field.key === set.field)?.label ?? set.field;
+  const hasElse = set.else !== null && set.else !== undefined;
+  const conditional = (parts.when ?? null) !== null;
+  return (
+    <div className="flex flex-col gap-1.5 rounded border border-base-300 px-2.5 py-2">
+      <div className="flex items-center gap-2">
+        <p className="flex-1">
+          <span className="font-semibold">{label}</span> <span className="quiet">{words.fill.to}</span>
+        </p>
+        {!fixed && (
+          <button
+            type="button"
+            className="btn btn-ghost btn-xs btn-square"
+            title={words.fill.drop(label)}
+            aria-label={words.fill.drop(label)}
+            onClick={onDrop}
+          >
+            <X size={13} aria-hidden />
+          </button>
+        )}
+      </div>
+      <FormulaEditor
+        table={table.key}
+        label={`${label} ${words.fill.to}`}
+        value={set.to}
+        onChange={(to) => onPut({ to })}
+        mistakes={mistakesOf(mistakes, `sets.${index}.to`)}
+        focus={index === 0}
+      />
+      {conditional && (
+        <Tick label={words.fill.addElse} checked={hasElse} onChange={() => onPut({ else: hasElse ? null : "" })} />
+      )}
+      {conditional && hasElse && (
+        <FormulaEditor
+          table={table.key}
+          label={`${label} ${words.fill.else}`}
+          value={set.else ?? ""}
+          onChange={(text) => onPut({ else: text })}
+          mistakes={mistakesOf(mistakes, `sets.${index}.else`)}
+          focus={false}
+        />
+      )}
+    </div>
+  );
+}

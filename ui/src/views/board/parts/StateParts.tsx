@@ -1,0 +1,70 @@
+import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
+import { Segments } from "../../../components/Segments";
+import { words } from "../../../words";
+import { Tick } from "./NumberParts";
+import { mistakesOf, type PartsProps } from "./shared";
+
+const STATES = ["shown", "enabled", "required", "read_only"] as const;
+
+/** How a field stands in forms while a condition holds; one statement for both directions. */
+export function StateParts({ table, parts, change, mistakes }: PartsProps) {
+  const state = parts.state ?? "enabled";
+  const hides = state === "shown" || state === "enabled";
+  return (
+    <>
+      <Segments
+        name={words.state.state}
+        value={state}
+        options={STATES.map((each) => [each, words.state.states[each]] as const)}
+        onChange={(next) => change({ state: next, otherwise: null })}
+      />
+      <p className="quiet text-xs">{words.state.means[state]}</p>
+      <FormulaOrPieces
+        table={table.key}
+        label={words.state.while}
+        value={parts.when ?? ""}
+        onChange={(when) => change({ when })}
+        mistakes={mistakesOf(mistakes, "when")}
+        shapes={["condition"]}
+      />
+      {hides && (
+        <fieldset className="flex flex-col gap-1.5">
+          <legend className="mb-1 font-semibold">{words.state.otherwise}</legend>
+          {(["keep", "clear"] as const).map((each) => (
+            <label key={each} className="flex items-center gap-2">
+              <input
+                type="radio"
+                name="otherwise"
+                className="radio radio-sm"
+                checked={(parts.otherwise ?? "keep") === each}
+                onChange={() => change({ otherwise: each })}
+              />
+              {words.state.ways[each]}
+            </label>
+          ))}
+        </fieldset>
+      )}
+      {parts.otherwise === "clear" ? (
+        <p className="quiet text-xs">{words.state.always}</p>
+      ) : (
+        state !== "shown" && (
+          <Tick
+            label={words.state.enforced}
+            checked={parts.enforced === true}
+            onChange={() => change({ enforced: parts.enforced ? null : true })}
+          />
+        )
+      )}
+      {(parts.enforced || parts.otherwise === "clear") && (
+        <label className="flex flex-col gap-1 font-semibold">
+          {words.rulePanel.message}
+          <input
+            className="input w-full font-normal"
+            value={parts.message ?? ""}
+            onChange={(event) => change({ message: event.target.value || null })}
+          />
+        </label>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,129 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { ArrowLeft, Trash2 } from "lucide-react";
+import { useEffect, useState } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import { toast } from "sonner";
+import { api, type FormParts, type Mistake, ProblemError, type Table } from "../../../api/client";
+import { settled } from "../../../api/jobs";
+import { MissingPage } from "../../../app/MissingPage";
+import { useMay } from "../../../app/may";
+import { useTableHere } from "../../../app/TableFrame";
+import { words } from "../../../words";
+import { FormSettings } from "./FormSettings";
+import { Live } from "./Live";
+import { Structure } from "./Structure";
+import { beginning, partsOf } from "./shape";
+import { forgetDesign, keepDesign, keptDesign } from "./unsaved";
+
+/** Where a form is laid out, with the form running beside it. */
+export default function FormDesigner() {
+  const table = useTableHere();
+  const { form: id = "new" } = useParams();
+  const may = useMay();
+  const form = table.forms.find((each) => each.id === id);
+  if (!may.design) return <MissingPage message={words.designer.builders} />;
+  if (id !== "new" && (!form || id === "all")) return <MissingPage message={words.forms.gone} />;
+  return <Designer key={id} table={table} id={id} saved={form ? partsOf(form) : null} />;
+}
+
+type Props = { table: Table; id: string; saved: FormParts | null };
+
+function Designer({ table, id, saved }: Props) {
+  const first = saved ?? beginning(table, words.designer.usualName(table.one));
+  const [kept] = useState(() => keptDesign(table.key, id));
+  const [form, setForm] = useState<FormParts>(kept ?? first);
+  const [mistakes, setMistakes] = useState<Mistake[]>([]);
+  const [refused, setRefused] = useState<string | null>(null);
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const dirty = JSON.stringify(form) !== JSON.stringify(saved);
+
+  useEffect(() => {
+    if (dirty && saved !== null) keepDesign(table.key, id, form);
+    else if (saved !== null) forgetDesign(table.key, id);
+  }, [table.key, id, form, dirty, saved]);
+
+  const change = (next: FormParts) => {
+    setForm(next);
+    setRefused(null);
+  };
+
+  const save = async () => {
+    try {
+      const made =
+        id === "new"
+          ? await settled(api.POST("/api/tables/{table}/forms", { params: { path: { table: table.key } }, body: form }))
+          : await settled(
+              api.PUT("/api/tables/{table}/forms/{form}", {
+                params: { path: { table: table.key, form: id } },
+                body: form,
+              }),
+            );
+      forgetDesign(table.key, id);
+      await client.invalidateQueries();
+      toast.success(words.designer.saved(form.name));
+      const own = (made as { id?: string } | undefined)?.id ?? id;
+      navigate(`/t/${table.key}/forms?form=${own}`);
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+      setRefused(error.message.replaceAll("`", ""));
+      setMistakes(error.problem.mistakes ?? []);
+    }
+  };
+
+  const remove = async () => {
+    await settled(api.DELETE("/api/tables/{table}/forms/{form}", { params: { path: { table: table.key, form: id } } }));
+    forgetDesign(table.key, id);
+    await client.invalidateQueries();
+    toast(words.designer.removed(form.name));
+    navigate(`/t/${table.key}/forms`);
+  };
+
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: Ctrl Enter saves from anywhere on the page
+    <div
+      className="grid h-full grid-rows-[auto_minmax(0,1fr)]"
+      onKeyDown={(event) => {
+        if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) {
+          event.preventDefault();
+          save();
+        }
+      }}
+    >
+      <div className="flex flex-wrap items-center gap-2 border-base-300 border-b bg-base-100 px-5 py-2">
+        <Link to={`/t/${table.key}/forms`} className="btn btn-ghost btn-sm">
+          <ArrowLeft size={15} aria-hidden />
+          {words.designer.back}
+        </Link>
+        <h1 className="min-w-0 flex-1 truncate text-lg">{words.designer.title(form.name, table.label)}</h1>
+        {kept && dirty && (
+          <button type="button" className="link text-xs" onClick={() => change(first)}>
+            {words.designer.startOver}
+          </button>
+        )}
+        {id !== "new" && (
+          <button type="button" className="btn btn-ghost btn-sm text-error" onClick={remove}>
+            <Trash2 size={14} aria-hidden />
+            {words.designer.remove}
+          </button>
+        )}
+        <button type="button" className="btn btn-primary btn-sm" onClick={save} disabled={!dirty}>
+          {words.designer.save}
+          <kbd className="text-[0.6875rem] opacity-75">Ctrl Enter</kbd>
+        </button>
+      </div>
+      <div className="grid min-h-0 lg:grid-cols-[27rem_minmax(0,1fr)] max-lg:overflow-auto">
+        <div className="flex min-h-0 flex-col gap-4 border-base-300 border-r bg-base-100 px-4 py-4 lg:overflow-auto">
+          {refused && (
+            <p role="alert" className="text-error">
+              {refused}
+            </p>
+          )}
+          <FormSettings table={table} form={form} onChange={change} mistakes={mistakes} />
+          <Structure table={table} form={form} onChange={change} mistakes={mistakes} />
+        </div>
+        <Live table={table} form={form} onMistakes={setMistakes} />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,30 @@
+import ELK from "elkjs/lib/elk.bundled.js";
+import type { Graph } from "./graph";
+
+export const WIDTH = 190;
+export const HEIGHT = 44;
+
+const elk = new ELK();
+
+/** Where each node stands: left to right, what is read before what reads it. */
+export async function placed(graph: Graph): Promise<Map<string, { x: number; y: number }>> {
+  const nodes = [...graph.fields, ...graph.rules];
+  const found = await elk.layout({
+    id: "map",
+    layoutOptions: {
+      "elk.algorithm": "layered",
+      "elk.direction": "RIGHT",
+      "elk.layered.spacing.nodeNodeBetweenLayers": "56",
+      "elk.spacing.nodeNode": "14",
+      "elk.separateConnectedComponents": "true",
+      "elk.spacing.componentComponent": "28",
+      "elk.aspectRatio": "1.6",
+    },
+    children: nodes.map(({ id }) => ({ id, width: WIDTH, height: HEIGHT })),
+    edges: graph.edges
+      // A rule that reads the value before the save does not wait for it.
+      .filter((edge) => !edge.before)
+      .map((edge, index) => ({ id: `e${index}`, sources: [edge.from], targets: [edge.to] })),
+  });
+  return new Map((found.children ?? []).map(({ id, x = 0, y = 0 }) => [id, { x, y }]));
+}
