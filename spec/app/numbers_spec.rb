@@ -77,7 +77,7 @@ RSpec.describe "Numbers in the store" do
   it "composes keys along a link and keeps them when the link changes" do
     change(:AddField, table: "orders", parts: {"label" => "Key", "type" => "text"})
     change(:PinRule, table: "orders", rule: {"kind" => "number", "field" => "key", "formula" => 'upper(left(member.name, 3)) & "-" & counter(6)'})
-    answer = UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", typed: {"member" => 1, "amount" => "5"})
+    answer = UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", typed: {"member" => 1, "agreed" => "5"})
     expect(answer.record.values["key"]).to eq("ANS-000001")
     expect(UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", id: answer.record.id, typed: {"member" => 2}).record.values["key"]).to eq("ANS-000001")
   end

@@ -73,7 +73,7 @@ RSpec.describe "The store" do
   end
 
   it "fills the demo through its own rules, with its story in the log in order of time" do
-    expect(workspace.project.tables.map { |table| [table.label, UpTack::Store::Rows.new(table).count] }).to eq([["Members", 12], ["Pieces", 28], ["Clays", 5], ["Orders", 11], ["Titles", 4], ["Firings", 55]])
+    expect(workspace.project.tables.map { |table| [table.label, UpTack::Store::Rows.new(table).count] }).to eq([["Members", 12], ["Pieces", 28], ["Clays", 5], ["Orders", 12], ["Order lines", 3], ["Titles", 4], ["Firings", 55]])
     times = UpTack::Store::Entry.order(:id).pluck(:made_at)
     expect(times).to eq(times.sort)
     members = UpTack::Store::Rows.new(workspace.table("members"))

@@ -31,8 +31,8 @@ RSpec.describe "Typing it right, in the store" do
   end
 
   it "keeps a choice on its list while records have it, and lets it retire" do
-    expect { change(:ChangeField, table: "pieces", field: "firing", parts: {"choices" => %w[Bisque Glaze Lustre]}) }
-      .to raise_error(Core::Design::Invalid, "4 records of Pieces have “Raku” as Firing. Retire it instead: those that have it keep it, and nobody can pick it anew.")
+    expect { change(:ChangeField, table: "pieces", field: "verdict", parts: {"choices" => %w[Watertight Dense]}) }
+      .to raise_error(Core::Design::Invalid, "6 records of Pieces have “Porous” as Verdict. Retire it instead: those that have it keep it, and nobody can pick it anew.")
     change(:ChangeField, table: "pieces", field: "firing", parts: {"choices" => %w[Bisque Glaze Lustre Raku], "retired" => %w[Raku]})
     list = workspace.project.lists.first
     expect { change(:KeepList, id: list.id, name: list.name, values: list.values - %w[Porcelain], retired: []) }.to raise_error(Core::Design::Invalid, /Porcelain/)

@@ -37,7 +37,7 @@ RSpec.describe "Calculated values that follow" do
     save("titles", {"text" => "Prof"}, id: 4)
     expect([rows("members").find(4)["address_as"], stale]).to eq(["Prof Isolde Penhurrow", []])
     expect(JSON.parse(UpTack::Store::Entry.last.followed)).to eq([{"table" => "Members", "field" => "Address as", "count" => 2}])
-    save("orders", {"member" => 3, "amount" => "5"}, id: 1)
+    save("orders", {"member" => 3, "agreed" => "5"}, id: 1)
     expect([1, 3].map { |id| rows("members").find(id)["open_orders"] }).to eq([number("14"), number("5")])
     delete("orders", 1)
     expect([rows("members").find(3)["open_orders"], stale]).to eq([number("0"), []])
@@ -133,7 +133,7 @@ RSpec.describe "Calculated values that follow" do
     it "deletes them along, each with its entry in the log" do
       on_delete("delete")
       expect(delete("members", 1).state).to eq(:saved)
-      expect([rows("members").find(1), rows("orders").count, stale]).to eq([nil, 9, []])
+      expect([rows("members").find(1), rows("orders").count, stale]).to eq([nil, 10, []])
       expect(UpTack::Store::Entry.last(3).map { |entry| [entry.action, entry.record_title] }).to eq([["delete", "Ansa Velt"], ["delete", "OR-2026-0001"], ["delete", "OR-2026-0002"]])
     end
 
@@ -149,8 +149,8 @@ RSpec.describe "Calculated values that follow" do
   end
 
   it "finds linked records by name, tells two of one name apart, and keeps the name in the log" do
-    expect(save("orders", {"member" => "fenna aldersyke", "amount" => "1"}).record.values["member"]).to eq(8)
-    refused = ->(text) { save("orders", {"member" => text, "amount" => "1"}).outcome.refusals.first.message }
+    expect(save("orders", {"member" => "fenna aldersyke", "agreed" => "1"}).record.values["member"]).to eq(8)
+    refused = ->(text) { save("orders", {"member" => text, "agreed" => "1"}).outcome.refusals.first.message }
     expect(refused.call("Ansa Velt")).to eq("Member: several are called “Ansa Velt” (No. 1, No. 6); pick the one that is meant.")
     expect(refused.call("Nobody")).to eq("Member: nothing is called “Nobody”.")
     expect(refused.call(99)).to eq("Member: there is no record 99; it may have been deleted.")
@@ -199,7 +199,7 @@ RSpec.describe "Calculated values that follow" do
       when :member then save("members", {"name" => pick.call(%w[Ansa Bo Cy]), "title" => pick.call([nil, *ids.call("titles")])}, id: pick.call(ids.call("members")))
       when :piece then save("pieces", {"tag" => "PC-#{format("%05d", random.rand(99))}", "stage" => pick.call(["Drying", "Collected"]), "piece" => pick.call(%w[Mug Jar])}, id: pick.call([nil, *ids.call("pieces").first(12)]))
       when :relink then save("pieces", {"maker" => pick.call(ids.call("members")), "clay" => pick.call([nil, *ids.call("clays")])}, id: pick.call(ids.call("pieces")))
-      when :order then save("orders", {"member" => pick.call(ids.call("members")), "amount" => random.rand(1..50).to_s, "status" => pick.call(%w[Open Paid])}, id: pick.call([nil, *ids.call("orders")]))
+      when :order then save("orders", {"member" => pick.call(ids.call("members")), "agreed" => random.rand(1..50).to_s, "status" => pick.call(%w[Open Paid])}, id: pick.call([nil, *ids.call("orders")]))
       when :delete then delete(*pick.call([["pieces", pick.call(ids.call("pieces"))], ["orders", pick.call(ids.call("orders"))], ["clays", pick.call(ids.call("clays"))]]))
       when :formula
         (table, field), texts = pick.call(formulas.to_a)

@@ -5,18 +5,18 @@ require "browser_helper"
 # What must never be lost, and who must not be left out.
 RSpec.describe "Care in the interface" do
   it "keeps what is typed through a reload" do
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     type_into "Piece", "Half a jug"
     expect(box("Piece")).to have_text("typed")
     visit "/t/pieces/records"
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     expect(page).to have_text("What you had typed is back.").and have_field("Piece", with: "Half a jug")
     click_button "Start over"
     expect(page).to have_field("Piece", with: "")
   end
 
   it "keeps what is typed while the server can't be reached, and saves it afterwards" do
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     expect(page).to have_field("Received by", with: "Odile Marsh")
     page.driver.browser.network.blocklist = [%r{/api/}]
     type_into "Piece", "Jug"
@@ -30,7 +30,7 @@ RSpec.describe "Care in the interface" do
   end
 
   it "lets the second of two people choose field by field" do
-    visit "/t/pieces/forms/20"
+    visit "/t/pieces/forms/20?form=all"
     expect(page).to have_field("Tag", with: "PC-00020")
     save_piece({"maker_note" => "Chipped at the foot.", "absorption" => "3"}, id: 20, by: "Senna Whitlock")
     type_into "Maker note", "Fine as it is."
@@ -45,7 +45,7 @@ RSpec.describe "Care in the interface" do
   end
 
   it "types a record from the first field to the saved one without a mouse" do
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     expect(page).to have_css("#input-tag:focus")
     ["PC-00029", "Jug", "Teodor Quill", nil, nil, nil, "KD-900", nil, "1000", "20", "640", nil, "695", nil].each do |text|
       press(*text.chars) if text
@@ -107,7 +107,7 @@ RSpec.describe "Care in the interface" do
   it "answers addresses that lead nowhere, and empty tables" do
     visit "/t/nothing/rules"
     expect(page).to have_text("There is no table").and have_link("Back to the tables")
-    visit "/t/pieces/forms/999"
+    visit "/t/pieces/forms/999?form=all"
     expect(page).to have_text("This record is no longer there.")
     change(:AddTable, label: "Glazes")
     visit "/t/glazes/records"
@@ -119,12 +119,12 @@ RSpec.describe "Care in the interface" do
 
   it "shows HTML in values as the text it is" do
     save_piece({"piece" => "<img src=x onerror=\"document.title='broken'\">", "maker" => 2, "received_by" => "<b>bold</b>"})
-    ["/t/pieces/records", "/t/pieces/history", "/t/pieces/forms/29"].each { |path| visit path }
+    ["/t/pieces/records", "/t/pieces/history", "/t/pieces/forms/29?form=all"].each { |path| visit path }
     expect(page).to have_field("Received by", with: "<b>bold</b>")
     expect(page.title).not_to eq("broken")
   end
 
-  ["/", "/t/pieces/rules", "/t/pieces/rules?rule=r54", "/t/members/rules?field=note&stage=calculate", "/t/pieces/rules?field=maker", "/language", "/t/pieces/records?filter=peak%20%3E%20900", "/t/pieces/forms", "/t/pieces/records", "/t/pieces/bench", "/t/pieces/history", "/t/pieces/history?of=design"].each do |path|
+  ["/", "/t/pieces/rules", "/t/pieces/rules?rule=r54", "/t/members/rules?field=note&stage=calculate", "/t/pieces/rules?field=maker", "/language", "/t/pieces/records?filter=peak%20%3E%20900", "/t/pieces/forms?form=all", "/t/pieces/records", "/t/pieces/bench", "/t/pieces/history", "/t/pieces/history?of=design"].each do |path|
     it "is found without fault by axe-core at #{path}" do
       visit path
       expect(page).to have_css("h1")
@@ -136,7 +136,7 @@ RSpec.describe "Care in the interface" do
   end
 
   it "asks with the focus on what loses nothing" do
-    visit "/t/pieces/forms/3"
+    visit "/t/pieces/forms/3?form=all"
     click_button "Delete"
     expect(page).to have_css("dialog button:focus", text: "Cancel")
     press :Escape
@@ -146,7 +146,7 @@ RSpec.describe "Care in the interface" do
 
   it "fits a telephone's width" do
     page.driver.resize(400, 800)
-    ["/t/pieces/forms", "/t/pieces/records", "/t/pieces/bench", "/"].each do |path|
+    ["/t/pieces/forms?form=all", "/t/pieces/records", "/t/pieces/bench", "/"].each do |path|
       visit path
       expect(page).to have_css("h1")
       expect(evaluate_script("document.documentElement.scrollWidth")).to be <= 400

@@ -88,13 +88,13 @@ RSpec.describe "From the board to a saved record" do
     fill_in "Message when it does not", with: "Hold for less than an hour and a half."
     within("aside") { click_button "Pin" }
     expect(page).to have_no_css("aside").and have_button("Hold minutes must be below 90.")
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     type_into "Hold minutes", "90"
     expect(box("Hold minutes")).to have_text("Hold for less than an hour and a half.")
   end
 
   it "fills in a form: defaults, messages when a field is left, a refusal that loses nothing, mending, saving" do
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     expect(page).to have_field("Received by", with: "Odile Marsh").and have_field("Collect by")
     expect(box("Collect by")).to have_text("Received + 14").and have_css(".line-computed")
     type_into "Received", "1 dec 2026"
@@ -130,7 +130,7 @@ RSpec.describe "From the board to a saved record" do
     expect(page).to have_text("Saved: PC-00026")
     click_link "History", match: :first
     expect(page).to have_text(/Odile Marsh\s*changed\s*PC-00026/).and have_text(/Stage\s*Bisque fired|Stage\s*Drying/).and have_text("→ Collected")
-    visit "/t/pieces/forms/26"
+    visit "/t/pieces/forms/26?form=all"
     click_button "Delete"
     within("dialog") { click_button "Delete" }
     expect(page).to have_text("Deleted: PC-00026").and have_text("27 records")

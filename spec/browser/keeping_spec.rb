@@ -10,7 +10,7 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
   end
 
   it "lets a clerk in with one click, who types a record that numbers and stamps itself", :signed_out do
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     expect(page).to have_text("Ember Lane Kiln Share").and have_no_text("You are not signed in")
     expect(accessibility_problems).to eq([])
     click_button "Bram Tolley"
@@ -36,7 +36,7 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
 
   it "shows a reader everything and lets them change nothing" do
     enter_as("Hale Orrin")
-    visit "/t/pieces/forms/20"
+    visit "/t/pieces/forms/20?form=all"
     expect(page).to have_text("You are signed in as a reader").and have_no_button("Save")
     within("header") { click_link "Rules" }
     expect(page).to have_css("[data-rule]", minimum: 20).and have_no_field("Add a field: type its name, then Enter")

@@ -19,7 +19,7 @@ RSpec.describe "Typing it right" do
   end
 
   def open_form(table = "pieces", id = nil)
-    visit ["/t/#{table}/forms", id].compact.join("/")
+    visit "#{["/t/#{table}/forms", id].compact.join("/")}?form=all"
     expect(page).to have_field((table == "pieces") ? "Received by" : "Name", with: /\w/)
   end
 

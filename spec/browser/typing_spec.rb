@@ -5,7 +5,7 @@ require "browser_helper"
 # What a clerk does all day, and what goes wrong in between.
 RSpec.describe "Typing records" do
   it "leaves a default cleared on purpose blank, and follows a default that was not touched" do
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     expect(page).to have_field("Tare g", with: "55")
     type_into "Tare g", ""
     expect(page).to have_field("Tare g", with: "")
@@ -17,7 +17,7 @@ RSpec.describe "Typing records" do
   end
 
   it "tells at the field what can't be read, keeps it, and takes it when it is mended" do
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     {
       ["Peak °C", "hot"] => "“hot” is not a number.",
       ["Hold minutes", "12.5"] => "Hold minutes takes whole numbers.",
@@ -37,7 +37,7 @@ RSpec.describe "Typing records" do
   it "shows a choice that is no longer on the list, and keeps it until another is picked" do
     change(:ChangeField, table: "pieces", field: "firing", parts: {"choices" => %w[Bisque Glaze Lustre Raku Salt], "retired" => %w[Raku]})
     raku = (1..28).find { |id| pieces.find(id)["firing"] == "Raku" }
-    visit "/t/pieces/forms/#{raku}"
+    visit "/t/pieces/forms/#{raku}?form=all"
     expect(page).to have_select("Firing", selected: "Raku (retired)")
     type_into "Maker note", "Smoked in straw."
     press [:control, "s"]
@@ -47,7 +47,7 @@ RSpec.describe "Typing records" do
 
   it "says when nothing was changed, and writes no entry for it" do
     count = UpTack::Store::Entry.count
-    visit "/t/pieces/forms/3"
+    visit "/t/pieces/forms/3?form=all"
     expect(page).to have_field("Tag", with: "PC-00003")
     press [:control, "s"]
     expect(page).to have_text("Nothing was changed.")
@@ -55,7 +55,7 @@ RSpec.describe "Typing records" do
   end
 
   it "keeps what is typed when the server stumbles" do
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     expect(page).to have_field("Received by", with: "Odile Marsh")
     allow_any_instance_of(UpTack::UseCases::SaveRecord).to receive(:call).and_raise("the disk is full")
     type_into "Piece", "Jug"
@@ -65,7 +65,7 @@ RSpec.describe "Typing records" do
   end
 
   it "keeps what is typed into a record that somebody deletes meanwhile" do
-    visit "/t/pieces/forms/22"
+    visit "/t/pieces/forms/22?form=all"
     expect(page).to have_field("Tag", with: "PC-00022")
     UpTack::UseCases::DeleteRecord.new(workspace("Senna Whitlock")).call(table: "pieces", id: 22)
     type_into "Maker note", "Still here"
@@ -75,7 +75,7 @@ RSpec.describe "Typing records" do
 
   it "takes long and odd texts whole" do
     text = "<i>First</i> line\n\u202Eright to left\u202C 👨‍👩‍👧 #{"very " * 2_000}long"
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     expect(page).to have_field("Received by", with: "Odile Marsh")
     type_into "Piece", "Jug"
     type_into "Maker", "Teodor Quill"
@@ -97,7 +97,7 @@ RSpec.describe "Typing records" do
 
   it "undoes no change of the design while somebody types into a field" do
     change(:AddField, table: "pieces", parts: {"label" => "Glaze", "type" => "text"})
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     type_into "Piece", "Jug"
     find_field("Piece").native.node.focus
     press [:control, "z"]

@@ -31,7 +31,7 @@ RSpec.describe "Setting up how things are typed" do
     fill_in "Shown where it is blank", with: "not fired yet"
     within("aside") { click_button "Save field" }
     expect(page).to have_no_css("aside")
-    visit "/t/pieces/forms/1"
+    visit "/t/pieces/forms/1?form=all"
     expect(page).to have_field("Fired weight g", with: "624.4 g")
     find_field("Fired weight g").native.node.focus
     expect(page).to have_field("Fired weight g", with: "624.4")
@@ -53,7 +53,7 @@ RSpec.describe "Setting up how things are typed" do
     within("aside") { click_button "Save field" }
     expect(page).to have_no_css("aside")
     expect(workspace.table("pieces").field("firing")).to have_attributes(choices: %w[Bisque Glaze Lustre Raku], retired: %w[Raku])
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     expect(page).to have_select("Firing", options: ["", "Bisque", "Glaze", "Lustre"])
   end
 
@@ -82,7 +82,7 @@ RSpec.describe "Setting up how things are typed" do
     expect(page).to have_text(/\d of 28 hold one that does not belong/)
     pin
     expect(rules_of("narrow").last.to_plain).to include("by" => "firing", "map" => {"Bisque" => ["Drying", "Bisque fired", "Collected"], "Glaze" => ["Drying", "Bisque fired", "Glaze fired"]})
-    visit "/t/pieces/forms"
+    visit "/t/pieces/forms?form=all"
     expect(page).to have_select("Stage", options: ["", "Drying", "Bisque fired", "Collected"])
     select "Glaze", from: "Firing"
     expect(page).to have_select("Stage", options: ["", "Drying", "Bisque fired", "Glaze fired"])
@@ -135,7 +135,7 @@ RSpec.describe "Setting up how things are typed" do
     expect(page).to have_text("They are let be until one of these fields is changed")
     pin
     expect(page).to have_css("[data-rule]", text: /15 to 20\s*\d+ open/)
-    visit "/t/pieces/forms/14"
+    visit "/t/pieces/forms/14?form=all"
     type_into "Maker note", "Second firing."
     press [:control, "s"]
     expect(page).to have_text("Saved: PC-00014")

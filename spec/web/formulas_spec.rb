@@ -10,7 +10,7 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
     expect(preview["examples"].first).to include("id" => 5, "verdict" => "failed", "stored" => "0.0", "result" => "")
     expect(preview["examples"].first["how"]).to start_with("division by zero: ")
     expect(preview["looked"]).to include("id" => 2, "verdict" => "changes", "stored" => "19.0", "result" => "-5.3", "how" => "235 ÷ (190.4 − 235)")
-    fleeting = ask(:post, "/api/tables/pieces/rules/preview", {kind: "calculation", field: "hold", formula: "days(today(), received)", keeping: "always"})
+    fleeting = ask(:post, "/api/tables/pieces/rules/preview", {kind: "calculation", field: "fired_weight", formula: "days(today(), received)", keeping: "always"})
     expect(fleeting.values_at("fleeting", "pieces", "problems")).to eq([["`today()`"], nil, []])
     wrong = ask(:post, "/api/tables/pieces/rules/preview", {kind: "calculation", field: "maker_note", formula: "\"for \" & maker", keeping: "always"})
     expect(wrong["problems"]).to eq([{"part" => "formula", "message" => "`maker` is a link to Members; pick one of its fields, such as `maker.name`.", "from" => 9, "to" => 14}])

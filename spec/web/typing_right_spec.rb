@@ -43,10 +43,10 @@ RSpec.describe "Typing it right, over HTTP" do
 
   it "locks an issued order for clerks, and lets nobody but a builder change it" do
     sign_in_as("Senna Whitlock")
-    ask(:patch, "/api/tables/orders/records/3", {typed: {"amount" => 13, "what" => "Snowfall, 6 kg"}})
+    ask(:patch, "/api/tables/orders/records/3", {typed: {"agreed" => 13, "what" => "Snowfall, 6 kg"}})
     expect([status, JSON.parse(last_response.body)["answer"]["messages"].map { |message| message["message"] }]).to eq([422, ["An issued order can no longer be changed; ask a builder."]])
     sign_in_as("Odile Marsh")
-    ask(:patch, "/api/tables/orders/records/3", {typed: {"amount" => 13}})
+    ask(:patch, "/api/tables/orders/records/3", {typed: {"agreed" => 13}})
     expect(status).to eq(200)
   end
 

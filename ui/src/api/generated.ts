@@ -1928,7 +1928,7 @@ export interface components {
             id: number;
             title: string;
             /** @enum {string} */
-            verdict: "refused" | "failed" | "locked" | "unjudged" | "blank" | "changes" | "differs" | "same" | "passed";
+            verdict: "refused" | "failed" | "locked" | "unjudged" | "blank" | "changes" | "differs" | "same" | "passed" | "idle";
             stored: string;
             result: string | null;
             how: string | null;
@@ -4386,7 +4386,7 @@ export interface operations {
                 content: {
                     "application/json": {
                         /** @enum {string} */
-                        what: "table" | "field" | "rule" | "filter" | "list";
+                        what: "table" | "field" | "rule" | "filter" | "form" | "list";
                         id: string;
                         place: string;
                         before: string | null;

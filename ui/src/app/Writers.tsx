@@ -35,8 +35,7 @@ function WritersDialog({ id, onClose }: { id: string; onClose: () => void }) {
       {/* biome-ignore lint/a11y/useKeyWithClickEvents: a link inside that is followed closes the dialog too */}
       {/* biome-ignore lint/a11y/noStaticElementInteractions: see above */}
       <div onClick={(event) => (event.target as HTMLElement).closest("a") && onClose()}>
-        <p className="mb-3">{field.sentence}</p>
-        <OfField graph={map} field={field} />
+        <OfField graph={map} field={field} bare />
         <Link className="btn btn-sm mt-3" to={`/t/${field.table}/map?pick=${field.id}`}>
           {words.map.onMap}
         </Link>

@@ -41,6 +41,7 @@ export const recordsWords = {
     tooMuchPasted: (n: number, most: number) =>
       `Not taken: the pasted text has ${n.toLocaleString("en")} characters; here fit ${most}. What was in the field is still there.`,
     noMatch: "No record of that name.",
+    twins: "Two have this name; pick one with the arrow keys.",
     cantRemove: (title: string) => `${title} can't be deleted`,
     needed: "Other records need it; delete those first, or link them elsewhere.",
     along: (n: number, table: string) =>

@@ -28,7 +28,7 @@ module UpTack
       Preview = Struct.new(:problems, :warnings, :notices, :tack, :sentence, :fleeting, :pieces, :looked, :opening, :counts, :looked_at, :total, :examples, keyword_init: true)
 
       # Verdicts, those that deserve a look first.
-      ORDER = %w[refused failed locked unjudged blank changes differs same passed].freeze
+      ORDER = %w[refused failed locked unjudged blank changes differs same passed idle].freeze
       # Seconds between two interim results.
       INTERIM = 0.3
 

@@ -57,7 +57,7 @@ export function LineList({ table, id, item, draft, lines }: Props) {
   const onKeyDown = (event: KeyboardEvent<HTMLTableElement>) => {
     const target = event.target as HTMLElement;
     if (event.key !== "Enter" || event.ctrlKey || event.metaKey || !target.matches("[data-line-input]")) return;
-    if (event.defaultPrevented) return;
+    if (event.defaultPrevented && !target.matches("[role=combobox]")) return;
     event.preventDefault();
     const all = [...(box.current?.querySelectorAll<HTMLElement>("[data-line-input]") ?? [])];
     const next = all[all.indexOf(target) + (event.shiftKey ? -1 : 1)];
@@ -72,7 +72,10 @@ export function LineList({ table, id, item, draft, lines }: Props) {
         <thead>
           <tr className="quiet border-base-300 border-b text-left text-xs">
             {fields.map((field) => (
-              <th key={field.key} className={`px-2 py-1 font-normal ${field.kind === "number" ? "w-28 text-right" : ""}`}>
+              <th
+                key={field.key}
+                className={`px-2 py-1 font-normal ${field.kind === "number" ? "w-28 text-right" : ""}`}
+              >
                 {field.label}
               </th>
             ))}

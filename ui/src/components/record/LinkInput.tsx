@@ -26,6 +26,8 @@ export function LinkInput({ field, value, within, onLink, onBusy, input, classNa
         onLeave={onLink}
         onNew={setMaking}
         onBusy={onBusy}
+        // Only a form waits for searches, and only a form has a next field.
+        goesOn={onBusy !== undefined}
       />
       {making !== null && (
         <NewLinked

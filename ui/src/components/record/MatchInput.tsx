@@ -1,5 +1,5 @@
 import { useCombobox } from "downshift";
-import { useEffect, useRef, useState } from "react";
+import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { findMatches } from "../../api/queries";
 import { words } from "../../words";
 
@@ -16,6 +16,8 @@ type Props = {
   onPick: (match: Match) => void;
   /** The field was left with a text for which nothing was picked; empty means cleared. */
   onLeave: (text: string | null) => void;
+  /** Whether Enter goes on to the next field once it has taken a match. */
+  goesOn?: boolean;
   /** A search goes on, by whose end something is picked or left. */
   onBusy?: ((work: Promise<unknown>) => void) | undefined;
   input: Record<string, unknown>;
@@ -26,17 +28,38 @@ type Props = {
 const PAUSE = 120;
 
 /** Finds a record by any part of its name, typed slowly or fast, with enough beside it to tell two of one name apart. */
-export function MatchInput({ table, search, onNew, value, onPick, onLeave, onBusy, input, className }: Props) {
+export function MatchInput({
+  table,
+  search,
+  onNew,
+  value,
+  onPick,
+  onLeave,
+  onBusy,
+  goesOn = false,
+  input,
+  className,
+}: Props) {
   const look = search ?? ((words: string, signal?: AbortSignal) => findMatches(table, words, signal));
   const latest = useRef(look);
   latest.current = look;
-  const [text, setText] = useState<string | null>(null);
+  const [text, draw] = useState<string | null>(null);
+  // Read when the field is left, which may be before what was typed is drawn.
+  const typedNow = useRef(text);
+  const setText = (now: string | null) => {
+    typedNow.current = now;
+    draw(now);
+  };
   const [matches, setMatches] = useState<Match[]>([]);
   const [found, setFound] = useState<string | null>(null);
   const leaving = useRef(false);
   const making = useRef(false);
+  // Whether what stands in the field was picked since it was last typed in.
+  const picked = useRef(false);
+  const moved = useRef(false);
 
   const pick = (match: Match) => {
+    picked.current = true;
     setText(null);
     onPick(match);
   };
@@ -89,7 +112,8 @@ export function MatchInput({ table, search, onNew, value, onPick, onLeave, onBus
       making.current = false;
       return;
     }
-    const typed = text;
+    const typed = picked.current ? null : typedNow.current;
+    picked.current = false;
     setText(null);
     if (typed === null || typed === value) return onLeave(null);
     if (typed.trim() === "") return onLeave("");
@@ -106,20 +130,41 @@ export function MatchInput({ table, search, onNew, value, onPick, onLeave, onBus
   };
 
   const open = box.isOpen && found === query;
+  const twins = matches.length > 1 && matches[0]?.title === matches[1]?.title;
+
+  /** With the list open Enter takes a match; without it, it goes on like Tab. */
+  const onEnter = (event: KeyboardEvent) => {
+    const leaveItBe = () => {
+      (event.nativeEvent as Event & { preventDownshiftDefault?: boolean }).preventDownshiftDefault = true;
+    };
+    // The list is that of an earlier text, or has none that could be meant: leaving finds out.
+    if (!open || matches.length === 0) return leaveItBe();
+    // Of two of one name only a hand can tell which is meant.
+    if (twins && !moved.current) {
+      leaveItBe();
+      event.preventDefault();
+    }
+    if (!goesOn || (twins && !moved.current)) event.stopPropagation();
+  };
+
   return (
     <div className="relative">
       <input
         {...box.getInputProps({
           ...input,
           // Taken at once, not when the list has settled: a fast hand must not outrun it.
-          onChange: (event) => setText(event.currentTarget.value),
+          onChange: (event) => {
+            picked.current = false;
+            moved.current = false;
+            setText(event.currentTarget.value);
+          },
           onBlur: () => {
             const work = leave();
             onBusy?.(work);
           },
           onKeyDown: (event) => {
-            // With the list open Enter takes a match; without it, it goes on like Tab.
-            if (event.key === "Enter" && open && matches.length > 0) event.stopPropagation();
+            if (event.key.startsWith("Arrow")) moved.current = true;
+            if (event.key === "Enter" && box.isOpen) onEnter(event);
             if (event.key === "Escape" && open) event.stopPropagation();
             if (event.key === "Insert" && onNew) {
               event.preventDefault();
@@ -149,6 +194,7 @@ export function MatchInput({ table, search, onNew, value, onPick, onLeave, onBus
               </span>
             </li>
           ))}
+        {open && twins && <li className="quiet px-2.5 py-1 text-xs">{words.form.twins}</li>}
         {open && matches.length === 0 && <li className="quiet px-2.5 py-1">{words.form.noMatch}</li>}
         {open && onNew && (
           <li className="sticky bottom-0 border-base-300 border-t bg-base-100">

@@ -77,7 +77,9 @@ export function useCursor({ box, catcher, form, draft, prefix, onEnd }: Props) {
     const from = target.matches("[data-input], [data-reason]")
       ? target.closest<HTMLElement>("[data-field-box]")?.dataset.fieldBox
       : undefined;
-    if (!from || event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return;
+    // A link's list has taken Enter for picking; that is a reason to go on, not to stay.
+    const taken = event.defaultPrevented && !target.matches("[role=combobox]");
+    if (!from || taken || event.ctrlKey || event.metaKey || event.altKey) return;
     if (event.key !== "Tab" && !(event.key === "Enter" && target.matches("input, select"))) return;
     // A warning asks for its reason where it stands.
     const reason = target.closest("[data-field-box]")?.querySelector<HTMLElement>("[data-reason]");

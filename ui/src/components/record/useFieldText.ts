@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useRef, useState } from "react";
 import type { Answer, Field } from "../../api/client";
 
 type Props = {
@@ -14,7 +14,13 @@ type Props = {
 
 /** The text of a field while it is typed, left and answered. */
 export function useFieldText({ field, raw, found, answered, onLeave }: Props) {
-  const [text, setText] = useState<string | null>(null);
+  const [text, draw] = useState<string | null>(null);
+  // Read when the field is left, which may be before what was typed is drawn.
+  const latest = useRef(text);
+  const setText = (now: string | null) => {
+    latest.current = now;
+    draw(now);
+  };
   const [inside, setInside] = useState(false);
   const [linked, setLinked] = useState<{ id: number; title: string } | null>(null);
   // What was typed stands until the server has read it; no answer, late or lost, takes it away.
@@ -40,7 +46,7 @@ export function useFieldText({ field, raw, found, answered, onLeave }: Props) {
     setText,
     setInside,
     leave,
-    leaveTyped: () => leave(text),
+    leaveTyped: () => leave(latest.current),
     link,
   };
 }

@@ -84,14 +84,13 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
       );
     case "fill":
     case "decision": {
-      const { same = 0, differs = 0 } = preview.counts;
+      const { same = 0, differs = 0, idle = 0 } = preview.counts;
+      const out = parts.kind === "fill" ? idle : unjudged;
       return (
         <>
           <p>{words.fillEffect.fill(same, differs)}</p>
-          {unjudged > 0 && (
-            <p className="quiet">
-              {parts.kind === "fill" ? words.fillEffect.none(unjudged) : words.fillEffect.noRow(unjudged)}
-            </p>
+          {out > 0 && (
+            <p className="quiet">{parts.kind === "fill" ? words.fillEffect.none(out) : words.fillEffect.noRow(out)}</p>
           )}
         </>
       );

@@ -56,12 +56,26 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
           <Picker table={table} lookAt={lookAt} onLookAt={onLookAt} />
           <ul className={`mt-2 divide-y divide-base-300/70 border-base-300 border-y ${stale ? "opacity-80" : ""}`}>
             {lookAt && preview.looked?.id === lookAt.id && (
-              <ExampleLine table={table.key} example={preview.looked} compares={compares} mild={mild} lit />
+              <ExampleLine
+                table={table.key}
+                parts={parts.kind}
+                example={preview.looked}
+                compares={compares}
+                mild={mild}
+                lit
+              />
             )}
             {preview.examples
               .filter((example) => example.id !== lookAt?.id)
               .map((example) => (
-                <ExampleLine key={example.id} table={table.key} example={example} compares={compares} mild={mild} />
+                <ExampleLine
+                  key={example.id}
+                  table={table.key}
+                  parts={parts.kind}
+                  example={example}
+                  compares={compares}
+                  mild={mild}
+                />
               ))}
           </ul>
           {preview.examples.length < Math.min(preview.total, 500) && (
@@ -117,14 +131,24 @@ const SHAPES: Record<string, string> = {
   differs: "size-2 rounded-full border-2 border-secondary",
   blank: "size-2 rounded-full border-2 border-secondary",
   unjudged: "size-2 rounded-full border-2 border-secondary",
+  idle: "size-2 rounded-full border-2 border-base-300",
 };
 
-type LineProps = { table: string; example: Example; compares: boolean; mild: boolean; lit?: boolean };
+type LineProps = {
+  table: string;
+  /** The kind of the rule. */
+  parts: string;
+  example: Example;
+  compares: boolean;
+  mild: boolean;
+  lit?: boolean;
+};
 
-function ExampleLine({ table, example, compares, mild, lit = false }: LineProps) {
+function ExampleLine({ table, parts, example, compares, mild, lit = false }: LineProps) {
   const refused = words.rulePanel.verdicts[mild ? "strays" : "refused"];
   const tone = mild ? "text-secondary" : "text-error";
   const came = example.result || words.rulePanel.blank;
+  const resting = example.verdict === "idle" || (parts === "decision" && example.verdict === "unjudged");
   return (
     <li
       className={`${lit ? "bg-[var(--tint-lit)]" : ""} grid grid-cols-[0.75rem_minmax(0,7rem)_minmax(0,1fr)] items-baseline gap-x-2 py-1.5`}
@@ -136,18 +160,21 @@ function ExampleLine({ table, example, compares, mild, lit = false }: LineProps)
       <span className="min-w-0">
         {compares ? (
           <span className="flex flex-wrap gap-x-1.5">
+            {resting && (
+              <span className="quiet">{words.rulePanel.verdicts[parts === "decision" ? "noRow" : "idle"]}</span>
+            )}
             {example.verdict === "refused" && (
               <span className={tone}>
                 {example.stored} {refused}
               </span>
             )}
-            {example.verdict === "same" || example.verdict === "refused" ? null : (
+            {resting || example.verdict === "same" || example.verdict === "refused" ? null : (
               <>
                 <span className="quiet break-words">{example.stored || words.rulePanel.blank}</span>
                 <span className="quiet">→</span>
               </>
             )}
-            {example.verdict !== "refused" && (
+            {!resting && example.verdict !== "refused" && (
               <span
                 className={`min-w-0 break-words ${example.verdict === "failed" ? "text-error" : example.result ? "stitched" : "quiet"}`}
               >

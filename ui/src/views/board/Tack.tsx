@@ -39,7 +39,9 @@ export function Tack({
     ? "border-secondary bg-[var(--tint-lit)]"
     : isLit
       ? "border-accent bg-[var(--tint-lit)]"
-      : "border-base-300 bg-base-100";
+      : rule.notice
+        ? "border-secondary border-dashed bg-base-100"
+        : "border-base-300 bg-base-100";
   return (
     <button
       type="button"
@@ -61,7 +63,9 @@ export function Tack({
     >
       <Mark size={11} className={`shrink-0 ${shared ? "text-secondary" : "text-primary"}`} />
       {!narrow && <span className="truncate">{rule.tack}</span>}{" "}
-      {rule.notice && <TriangleAlert size={12} className="shrink-0 text-secondary" aria-label={rule.notice} />}
+      {rule.notice && !narrow && (
+        <TriangleAlert size={12} className="shrink-0 text-secondary" aria-label={rule.notice} />
+      )}
       {!narrow && open > 0 && (
         <span className="shrink-0 rounded-full border border-secondary border-dashed px-1 text-[0.625rem] text-secondary tabular-nums">
           {words.board.openShort(open)}

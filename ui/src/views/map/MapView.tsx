@@ -20,7 +20,8 @@ export default function MapView() {
   const [checks, setChecks] = useState(false);
   const picked = params.get("pick");
   const map = useMap();
-  const shown = useMemo(() => (map.data ? part(map.data, table.key, picked, checks || way === "list") : null),
+  const shown = useMemo(
+    () => (map.data ? part(map.data, table.key, picked, checks || way === "list") : null),
     [map.data, table.key, picked, checks, way],
   );
   const pick = (id: string | null) => setParams(id ? { pick: id } : {}, { replace: true });

@@ -23,10 +23,16 @@ export function Picked({ graph, picked, onPick }: Props) {
   );
 }
 
-type FieldProps = { graph: Graph; field: MapField; onPick?: ((id: string) => void) | undefined };
+type FieldProps = {
+  graph: Graph;
+  field: MapField;
+  /** Whether its name is said elsewhere. */
+  bare?: boolean;
+  onPick?: ((id: string) => void) | undefined;
+};
 
 /** What writes a field, what checks it, what feeds it and what follows from it. */
-export function OfField({ graph, field, onPick }: FieldProps) {
+export function OfField({ graph, field, bare = false, onPick }: FieldProps) {
   const near = neighbours(graph, field.id);
   const feeds = reached(graph, field.id, "feeds");
   const follows = reached(graph, field.id, "follows");
@@ -34,10 +40,14 @@ export function OfField({ graph, field, onPick }: FieldProps) {
   return (
     <div className="flex flex-col gap-3">
       <div>
-        <h2 className="text-lg">{field.label}</h2>
-        <p className="quiet text-xs">
-          {field.table_label} · {field.type_label.toLowerCase()}
-        </p>
+        {!bare && (
+          <>
+            <h2 className="text-lg">{field.label}</h2>
+            <p className="quiet text-xs">
+              {field.table_label} · {field.type_label.toLowerCase()}
+            </p>
+          </>
+        )}
         {field.note && <p className="mt-1">{field.note}</p>}
       </div>
       <List title={words.map.writes} graph={graph} ids={near.writtenBy} none={words.map.byHand} onPick={onPick} />
@@ -100,9 +110,18 @@ function List({ title, graph, ids, none, onPick }: ListProps) {
         {rules.map((rule) => (
           <li key={rule.id} className="flex items-baseline gap-1.5">
             <Mark size={10} className="shrink-0 text-primary" />
-            <Go to={`/t/${rule.table}/rules?rule=${rule.id}`} onPick={onPick && (() => onPick(rule.id))}>
-              {rule.sentence}
-            </Go>
+            <div className="min-w-0">
+              <Go to={`/t/${rule.table}/rules?rule=${rule.id}`} onPick={onPick && (() => onPick(rule.id))}>
+                {rule.sentence}
+              </Go>
+              {rule.note && <p className="quiet text-xs">{rule.note}</p>}
+              {rule.notices.map((notice) => (
+                <p key={notice.message} className="flex items-start gap-1 text-secondary text-xs">
+                  <TriangleAlert size={12} className="mt-0.5 shrink-0" aria-hidden />
+                  {notice.message}
+                </p>
+              ))}
+            </div>
           </li>
         ))}
         {fields.map((field) => (

@@ -61,7 +61,9 @@ export function Picture({ graph, table, picked, onPick }: Props) {
       focusable: false,
       label: edge.before ? words.map.before : undefined,
       style: {
-        stroke: lit ? "var(--color-secondary)" : "color-mix(in srgb, var(--color-secondary) 45%, var(--color-base-200))",
+        stroke: lit
+          ? "var(--color-secondary)"
+          : "color-mix(in srgb, var(--color-secondary) 45%, var(--color-base-200))",
         strokeWidth: lit ? 2.25 : 1.5,
         strokeDasharray: edge.how === "writes" ? "7 4" : edge.how === "checks" ? "2 4" : undefined,
       },

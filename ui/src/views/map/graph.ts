@@ -64,10 +64,9 @@ export function part(graph: Graph, table: string | null, picked: string | null, 
       .filter((rule) => table === null || rule.table === table)
       .filter((rule) => checks || rule.notices.length > 0 || (writing.has(rule.id) && !SHAPING.includes(rule.stage)))
       .map((rule) => rule.id);
+    const own = new Set(rules);
     ids = new Set(rules);
-    for (const edge of graph.edges) if (ids.has(edge.from) || ids.has(edge.to)) ids.add(edge.from).add(edge.to);
-    for (const id of [...ids])
-      if (graph.rules.some((rule) => rule.id === id && table !== null && rule.table !== table)) ids.delete(id);
+    for (const edge of graph.edges) if (own.has(edge.from) || own.has(edge.to)) ids.add(edge.from).add(edge.to);
   }
   // What a rule reads and checks stands before it once, not around it.
   const read = new Set(graph.edges.filter((edge) => edge.how === "reads").map((edge) => `${edge.from} ${edge.to}`));
@@ -75,7 +74,8 @@ export function part(graph: Graph, table: string | null, picked: string | null, 
     fields: graph.fields.filter((field) => ids.has(field.id)),
     rules: graph.rules.filter((rule) => ids.has(rule.id)),
     edges: graph.edges.filter(
-      (edge) => ids.has(edge.from) && ids.has(edge.to) && !(edge.how === "checks" && read.has(`${edge.to} ${edge.from}`)),
+      (edge) =>
+        ids.has(edge.from) && ids.has(edge.to) && !(edge.how === "checks" && read.has(`${edge.to} ${edge.from}`)),
     ),
   };
 }

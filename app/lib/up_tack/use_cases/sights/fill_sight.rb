@@ -6,7 +6,7 @@ module UpTack
       # What a fill would set in the records that exist, were it moved there now,
       # beside what they hold. It changes none of them.
       class FillSight < Sight
-        # @return [String] "same", "differs" or "unjudged"
+        # @return [String] "same", "differs" or "idle"
         def verdict(id, values) = judged(values, @rule.results(evaluation(id, values)))
 
         # @return [Hash] verdict:, stored:, result: and how:
@@ -28,7 +28,7 @@ module UpTack
         def telling(values, results) = results.find { |field, value, _| value != values[field.key] } || results.first
 
         def judged(values, results)
-          return "unjudged" if results.empty?
+          return "idle" if results.empty?
 
           results.all? { |field, value, _| value == values[field.key] } ? "same" : "differs"
         end

@@ -8,11 +8,12 @@ module UpTack
       #
       # The inputs are cut into Regions; then the columns are gone through one after
       # the other, each time with the set of rows that still fit, as the bits of a
-      # whole number. Ways that lead to the same set at the same column are gone
-      # once. A blank input is looked at only where the table speaks of blank.
+      # whole number. Rows beneath one that fits whatever comes are left out, and ways
+      # that lead to the same set at the same column are gone once. A blank input is
+      # looked at only where the table speaks of blank.
       class Review
         # Regions looked at before it stops short.
-        MOST_STEPS = 1_500_000
+        MOST_STEPS = 400_000
         # Findings of each kind that are told.
         MOST_FOUND = 30
 
@@ -41,6 +42,8 @@ module UpTack
           @masks = @regions.each_with_index.map { |regions, index| regions.map { |region| mask(index, region.value) } }
           # Columns with few values come first, so that ways meet again soon.
           @order = @inputs.each_index.sort_by { |index| [@regions[index].length, index] }
+          @sets = @rows.each_index.map { |row| @masks.map { |masks| masks.each_index.reduce(0) { |bits, region| (masks[region][row] == 1) ? bits | (1 << region) : bits } } }
+          @careless = (0..@order.length).map { |depth| careless(depth) }
         end
 
         # @return [Report]
@@ -48,7 +51,6 @@ module UpTack
           @steps = 0
           @seen = {}
           @reached = 0
-          @pairs = {}
           gaps = walk(0, (1 << @rows.length) - 1)
           Report.new(gaps: gaps.map { |way| example(way) }.uniq(&:words), unreached: stopped? ? [] : unreached, contradictions: contradictions, stopped: stopped?, steps: @steps)
         end
@@ -63,39 +65,43 @@ module UpTack
           @rows.each_with_index.reduce(0) { |bits, (row, index)| row.cells[column].fits?(value) ? bits | (1 << index) : bits }
         end
 
+        # @return [Integer] the rows that let any value of the columns from a depth on pass
+        def careless(depth)
+          @rows.each_index.reduce(0) { |bits, row| @order.drop(depth).all? { |column| @masks[column].all? { |mask| mask[row] == 1 } } ? bits | (1 << row) : bits }
+        end
+
         # @param depth [Integer] columns gone through, in @order
         # @param alive [Integer] rows that still fit
         # @return [Array<Hash{Integer=>Array<Integer>}>] gaps from here on: regions by column
         def walk(depth, alive)
           return [{}] if alive.zero?
-          return end_at(alive) if depth == @order.length
 
-          @seen[[depth, alive]] ||= begin
-            column = @order[depth]
-            groups(column, alive).flat_map do |left, regions|
-              break [] if stopped?
+          surely = alive & @careless[depth]
+          surely &= -surely
+          return decided(surely) if surely == (alive & -alive)
 
-              walk(depth + 1, left).map { |way| (regions.length == @regions[column].length) ? way : {column => regions}.merge(way) }
-            end.first(MOST_FOUND)
-          end
+          alive &= (surely << 1) - 1 unless surely.zero?
+          @seen[[depth, alive]] ||= further(depth, alive)
+        end
+
+        def decided(row)
+          @reached |= row
+          []
+        end
+
+        def further(depth, alive)
+          column = @order[depth]
+          groups(column, alive).each_with_object([]) do |(left, regions), found|
+            return found if stopped?
+
+            ways = walk(depth + 1, left)
+            found.concat((regions.length == @regions[column].length) ? ways : ways.map { |way| {column => regions}.merge(way) })
+          end.first(MOST_FOUND)
         end
 
         def groups(column, alive)
           @steps += @masks[column].length
           @masks[column].each_index.group_by { |region| @masks[column][region] & alive }
-        end
-
-        # All columns are gone through: the first row decides, the others might have.
-        def end_at(alive)
-          first = (alive & -alive).bit_length - 1
-          @reached |= 1 << first
-          rest = alive & (alive - 1)
-          until rest.zero?
-            other = (rest & -rest).bit_length - 1
-            rest &= rest - 1
-            @pairs[[first, other]] = true if @rows[first].outputs != @rows[other].outputs && @pairs.length < MOST_FOUND * 20
-          end
-          []
         end
 
         def unreached
@@ -111,13 +117,34 @@ module UpTack
         end
 
         # @return [Boolean] whether a row fits wherever another does
-        def covers?(wide, narrow) = @masks.all? { |masks| masks.none? { |bits| bits[narrow] == 1 && bits[wide].zero? } }
+        def covers?(wide, narrow) = inside?(@sets[narrow], @sets[wide])
 
-        # A general row beneath a special one is meant; two that overlap in part are not.
+        # A general row beneath a special one is meant; two that overlap in part, and
+        # are not decided by one above them there, are not.
         def contradictions
-          found = @pairs.keys.reject { |first, other| covers?(other, first) || covers?(first, other) }
-          found.first(MOST_FOUND).map { |first, other| [first, other, shared(first, other)] }
+          found = []
+          @rows.each_index do |first|
+            (first + 1...@rows.length).each do |other|
+              return found if found.length >= MOST_FOUND
+              next if @rows[first].outputs == @rows[other].outputs
+
+              both = overlap(first, other) or next
+              next if covers?(other, first) || covers?(first, other) || (0...first).any? { |above| inside?(both, @sets[above]) }
+
+              found << [first, other, shared(first, other)]
+            end
+          end
+          found
         end
+
+        # @return [Array<Integer>, nil] what both rows let pass, as bits by column
+        def overlap(first, other)
+          one, two = @sets[first], @sets[other]
+          both = one.each_index.map { |column| (one[column] & two[column]).then { |bits| bits.zero? ? (return nil) : bits } }
+          both
+        end
+
+        def inside?(sets, wide) = sets.each_index.all? { |column| (sets[column] & ~wide[column]).zero? }
 
         def shared(first, other)
           both = @masks.each_with_index.to_h { |masks, column| [column, masks.each_index.select { |region| masks[region][first] == 1 && masks[region][other] == 1 }] }

@@ -14,8 +14,12 @@ module UpTack
         # @return [Boolean] whether they may do something with a table's records
         def table?(table, what = :see) = table.allows?(@role, what)
 
-        # @return [Boolean]
-        def field?(field, what = :see) = field.nil? || field.allows?(@role, what)
+        # @return [Boolean] a link to a table that is hidden is hidden too
+        def field?(field, what = :see)
+          return true if field.nil?
+
+          field.allows?(@role, what) && !(field.link? && (target = @project.table(field.target)) && !table?(target))
+        end
 
         # @return [Array<Core::Design::Field>]
         def fields(table) = table.fields.select { |field| field?(field) }
