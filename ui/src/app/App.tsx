@@ -13,6 +13,7 @@ const Overview = lazy(() => import("../views/overview/Overview"));
 const Board = lazy(() => import("../views/board/Board"));
 const FormDesigner = lazy(() => import("../views/forms/designer/FormDesigner"));
 const MapView = lazy(() => import("../views/map/MapView"));
+const RuleSheet = lazy(() => import("../views/sheet/RuleSheet"));
 const FormView = lazy(() => import("../views/forms/FormView"));
 const Records = lazy(() => import("../views/records/Records"));
 const Bench = lazy(() => import("../views/bench/Bench"));
@@ -56,6 +57,7 @@ const router = createBrowserRouter([
       { path: "/outbox", element: <Outbox /> },
       { path: "/people", element: <People /> },
       { path: "/language", element: <LanguageHelp /> },
+      { path: "/sheet", element: <RuleSheet /> },
       { path: "*", element: <MissingPage /> },
     ],
   },

@@ -42,6 +42,8 @@ export function Palette({ onClose }: { onClose: () => void }) {
       add("Field", field.id, field.label, `/t/${table.key}/rules?field=${field.key}`, table.label);
     for (const rule of table.rules)
       add("Rule", rule.id, rule.sentence, `/t/${table.key}/rules?rule=${rule.id}`, table.label);
+    for (const form of table.forms.filter((each) => each.id !== "all"))
+      add("Form", form.id, form.name, `/t/${table.key}/forms?form=${form.id}`, table.label);
     for (const filter of table.filters)
       add(
         "Filter",
@@ -61,6 +63,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   }
   add("Command", "c-all", words.shell.allTables, "/");
   add("Command", "c-outbox", words.outbox.title, "/outbox");
+  add("Command", "c-sheet", words.sheet.name, "/sheet");
   add("Command", "c-language", words.language.title, "/language");
   if (may.design) add("Command", "c-people", words.people.title, "/people");
   if (may.design)

@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { Keyboard, KeyRound, LogOut, Moon, Send, Sun, Users } from "lucide-react";
+import { Keyboard, KeyRound, LogOut, Moon, ScrollText, Send, Sun, Users } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import type { Session } from "../api/client";
@@ -52,6 +52,10 @@ export function PersonMenu({ session, onShortcuts, onPassword }: Props) {
               {words.people.title}
             </Link>
           )}
+          <Link to="/sheet" className={item} onClick={close}>
+            <ScrollText size={15} aria-hidden />
+            {words.sheet.name}
+          </Link>
           <Link to="/outbox" className={item} onClick={close}>
             <Send size={15} aria-hidden />
             {words.outbox.title}

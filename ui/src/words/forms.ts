@@ -125,6 +125,12 @@ export const formsWords = {
     empty: "There is nothing to draw yet: pin a rule first.",
     notices: (n: number) => (n === 1 ? "1 thing worth knowing" : `${n} things worth knowing`),
   },
+  sheet: {
+    title: (project: string) => `Rule sheet · ${project}`,
+    aim: "What each field is, and what happens to it, in plain sentences.",
+    print: "Print",
+    name: "Rule sheet",
+  },
   writers: {
     title: (label: string, table: string) => `What writes ${label} of ${table}?`,
     key: "F8",

@@ -49,6 +49,7 @@ export default function Board() {
         <div className="mb-3 flex items-end gap-4">
           <div className="min-w-0 flex-1">
             <h1 className="truncate text-2xl">{table.label}</h1>
+            {table.note && <p>{table.note}</p>}
             <p className="quiet">{table.rules.length === 0 ? words.board.empty : words.board.aim}</p>
           </div>
           {!panel && may.design && (

@@ -162,6 +162,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           onChange={(event) => setNote(event.target.value)}
         />
       </label>
+      <p className="quiet text-xs">{field.sentence}</p>
       {table.title_field !== field.key && <AccessParts of="field" value={access} onChange={setAccess} />}
       {mistakes.map((mistake) => (
         <p key={mistake.message} className="text-error" role="alert">

@@ -118,6 +118,9 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
         )
       }
     >
+      {(preview.data?.sentence ?? rule?.sentence) && (
+        <p className="quiet">{preview.data?.sentence ?? rule?.sentence}</p>
+      )}
       {place && kinds.length > 1 && !rule && (
         <KindPick
           name={place.label}

@@ -47,6 +47,7 @@ export function TablePanel({ table, onClose }: Props) {
           onChange={(event) => setNote(event.target.value)}
         />
       </label>
+      <p className="quiet text-xs">{table.sentence}</p>
       <AccessParts of="table" value={access} onChange={setAccess} />
       <p className="quiet -mt-2 text-xs">{words.access.builders}</p>
       <div className="flex flex-col gap-2">

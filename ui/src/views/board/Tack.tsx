@@ -55,7 +55,7 @@ export function Tack({
       onPointerEnter={onPoint}
       onPointerLeave={onLeave}
       onClick={onOpen}
-      title={`${rule.sentence}${shared ? ` (${words.board.shared})` : ""}${open > 0 ? ` ${words.board.open(open)}` : ""}${rule.notice ? ` ${rule.notice}` : ""}`}
+      title={`${rule.note ? `${rule.note}\n` : ""}${rule.sentence}${shared ? ` (${words.board.shared})` : ""}${open > 0 ? ` ${words.board.open(open)}` : ""}${rule.notice ? ` ${rule.notice}` : ""}`}
       aria-label={
         narrow ? rule.sentence : `${rule.tack}${open > 0 ? ` ${words.board.openShort(open)}` : ""}: ${rule.sentence}`
       }

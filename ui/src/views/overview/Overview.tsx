@@ -1,4 +1,4 @@
-import { Pencil, Plus, Trash2 } from "lucide-react";
+import { Pencil, Plus, ScrollText, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
@@ -19,7 +19,15 @@ export default function Overview() {
   if (!tables.data) return tables.error ? <Failure error={tables.error} retry={tables.refetch} /> : <Loading />;
   return (
     <div className="mx-auto max-w-5xl px-5 py-6">
-      <h1 className="text-2xl">{session.data?.project.name}</h1>
+      <div className="flex items-center gap-3">
+        <h1 className="min-w-0 flex-1 truncate text-2xl">{session.data?.project.name}</h1>
+        {tables.data.length > 0 && (
+          <Link to="/sheet" className="btn btn-ghost btn-sm">
+            <ScrollText size={15} aria-hidden />
+            {words.sheet.name}
+          </Link>
+        )}
+      </div>
       <p className="quiet mt-1 mb-5">{tables.data.length === 0 ? words.overview.empty : words.overview.aim}</p>
       <div className="grid gap-4 sm:grid-cols-2">
         {tables.data.map((table) => (
@@ -66,6 +74,7 @@ function TableSheet({ table }: { table: TableLine }) {
         )}
       </div>
       {table.note && <p className="quiet">{table.note}</p>}
+      <p className="quiet text-xs">{table.sentence}</p>
       <p className="thread my-1 h-2" aria-hidden />
       <p className="line-clamp-2 text-[0.8125rem]">{table.fields.join(", ")}</p>
       <p className="quiet mt-auto flex flex-wrap gap-x-4 text-xs">

@@ -34,6 +34,24 @@ module UpTack
           plain
         end
 
+        # Forms let go of what they showed along a link that leads to another table now,
+        # or is no link any more.
+        # @param plain [Hash] a project, which is changed
+        # @param table [Hash] plain, in which the link is
+        # @param field [Hash] plain, as it is now
+        def turned_elsewhere(plain, table, field)
+          plain["tables"].each do |each|
+            (each["forms"] || []).each do |form|
+              form["sections"].each do |section|
+                (section["items"] || []).reject! { |item| lines_by?(item, table, field) || (each.equal?(table) && item["panel"] == field["key"] && field["type"] != "link") }
+              end
+              each_item(form) { |item| item["fields"] = [] if each.equal?(table) && item["panel"] == field["key"] }
+            end
+          end
+        end
+
+        def lines_by?(item, table, field) = item["lines"] && item["lines"].values_at("table", "link") == [table["key"], field["key"]]
+
         def each_item(plain, &block) = plain["sections"].each { |section| (section["items"] || []).each(&block) }
 
         def rename_item(item, table, of, key, to, swap)

@@ -11,9 +11,10 @@ module UpTack
 
         module_function
 
+        # @param known [Array<Rules::Rule>] the rules of the table that may be told of
         # @return [String] such as "Number with no decimals. Set by Firing programme. Must be 600 to 1300."
-        def field(field, table)
-          rules = table.rules.select { |rule| rule.fields(table).include?(field.key) }
+        def field(field, table, known = table.rules)
+          rules = known.select { |rule| rule.fields(table).include?(field.key) }
           writers = rules.select { |rule| rule.writes.include?(field.key) || (rule.owns? && rule.field == field.key) }
           said = [kind(field, table), writers.empty? ? "Typed by people; no rule writes it." : nil, *writers.first(MOST_RULES).map { |rule| rule.sentence(table) }]
           others = rules - writers
@@ -31,10 +32,12 @@ module UpTack
           end
         end
 
+        # @yield [Table] whether another table may be told of
         # @return [String] such as "Each piece has 28 fields; 41 rules hold on every way in. It links to Members and Clays; …"
-        def table(table)
-          links = table.fields.select(&:link?).map { |field| table.neighbours.tables.fetch(field.target).label }.uniq
-          back = table.neighbours.links_to(table.key).map { |other, _| other.label }.uniq - [table.label]
+        def table(table, &known)
+          known ||= ->(_) { true }
+          links = table.fields.select(&:link?).map { |field| table.neighbours.tables.fetch(field.target) }.select(&known).map(&:label).uniq
+          back = table.neighbours.links_to(table.key).map(&:first).select(&known).map(&:label).uniq - [table.label]
           [
             "Each #{table.record_name.downcase} has #{count(table.fields.length, "field")}; #{count(table.rules.length, "rule")} #{(table.rules.length == 1) ? "holds" : "hold"} on every way in.",
             ("It links to #{Masks::Phrases.list(links)}." if links.any?), ("#{Masks::Phrases.list(back)} #{(back.length == 1) ? "links" : "link"} here." if back.any?)

@@ -27,7 +27,7 @@ module UpTack
         def builder? = @workspace.person.role == "builder"
 
         def field(field, table)
-          {id: "#{table.key}.#{field.key}", table: table.key, table_label: table.label, key: field.key, label: field.label, type_label: Names.type_label(field, @workspace.project), note: field.note, sentence: Core::Design::Sentences.field(field, table)}
+          {id: "#{table.key}.#{field.key}", table: table.key, table_label: table.label, key: field.key, label: field.label, type_label: Names.type_label(field, @workspace.project), note: field.note, sentence: @seen.sentence(field, table)}
         end
 
         def rule(rule, table)

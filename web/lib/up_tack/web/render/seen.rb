@@ -28,6 +28,12 @@ module UpTack
         # @return [Boolean]
         def rule?(rule, table) = open?(rule.references(table)) && rule.fields(table).all? { |key| field?(table.field(key)) }
 
+        # @return [String] what Up Tack says of a field, of nothing that is hidden
+        def sentence(field, table)
+          @rules ||= {}
+          Core::Design::Sentences.field(field, table, @rules[table.key] ||= table.rules.select { |rule| rule?(rule, table) })
+        end
+
         # @return [Boolean] whether all that is named may be seen
         def open?(references)
           references.all? do |each|

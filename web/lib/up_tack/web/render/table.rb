@@ -31,7 +31,7 @@ module UpTack
         private
 
         def name(table)
-          {key: table.key, label: table.label, one: table.record_name, note: table.note, sentence: Core::Design::Sentences.table(table), records: Store::Rows.new(table).count}
+          {key: table.key, label: table.label, one: table.record_name, note: table.note, sentence: Core::Design::Sentences.table(table) { |other| @seen.table?(other) }, records: Store::Rows.new(table).count}
         end
 
         def field(field, table)
@@ -41,7 +41,7 @@ module UpTack
             target: field.target, on_delete: field.on_delete, reverse: field.reverse,
             kinds: Core::Rules.all.filter_map { |name, kind| name if kind.suits?(field, table) },
             calculated: table.calculation(field.key)&.keeping, kept: table.kept?(field.key), given: table.given?(field.key),
-            sentence: Core::Design::Sentences.field(field, table), access: field.access || {}, may_edit: @seen.table?(table, :edit) && @seen.field?(field, :edit)
+            sentence: @seen.sentence(field, table), access: field.access || {}, may_edit: @seen.table?(table, :edit) && @seen.field?(field, :edit)
           }
         end
 

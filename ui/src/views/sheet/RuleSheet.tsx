@@ -1,0 +1,112 @@
+import { useQueries } from "@tanstack/react-query";
+import { Printer } from "lucide-react";
+import { api, data, type Table } from "../../api/client";
+import { useSession, useTables } from "../../api/queries";
+import { Loading } from "../../components/Loading";
+import { Mark } from "../../components/Mark";
+import { words } from "../../words";
+
+/** All tables, fields and rules in plain sentences, to print or to hand on. */
+export default function RuleSheet() {
+  const session = useSession().data;
+  const lines = useTables().data ?? [];
+  const tables = useQueries({
+    queries: lines.map(({ key }) => ({
+      queryKey: ["table", key],
+      queryFn: () => data(api.GET("/api/tables/{table}", { params: { path: { table: key } } })),
+    })),
+  }).flatMap((query) => query.data ?? []);
+  if (tables.length < lines.length || lines.length === 0) return <Loading />;
+  return (
+    <article className="mx-auto max-w-4xl px-5 pt-5 pb-16 print:max-w-none print:p-0">
+      <div className="mb-4 flex items-end gap-3">
+        <div className="min-w-0 flex-1">
+          <h1 className="text-2xl">{words.sheet.title(session?.project.name ?? "")}</h1>
+          <p className="quiet">{words.sheet.aim}</p>
+        </div>
+        <button type="button" className="btn btn-sm print:hidden" onClick={() => window.print()}>
+          <Printer size={15} aria-hidden />
+          {words.sheet.print}
+        </button>
+      </div>
+      {tables.map((table) => (
+        <OneTable key={table.id} table={table} />
+      ))}
+    </article>
+  );
+}
+
+function OneTable({ table }: { table: Table }) {
+  return (
+    <section className="sheet mb-5 px-5 py-4 print:border-0 print:px-0" aria-label={table.label}>
+      <h2 className="text-xl">{table.label}</h2>
+      {table.note && <p>{table.note}</p>}
+      <p className="quiet">{table.sentence}</p>
+      <dl className="mt-3 flex flex-col gap-2.5">
+        {table.fields.map((field) => {
+          const rules = table.rules.filter((rule) => rule.field === field.key);
+          return (
+            <div key={field.key} className="break-inside-avoid border-base-300/70 border-t pt-2">
+              <dt className="flex items-baseline gap-2">
+                <span className="font-semibold">{field.label}</span>
+                <span className="quiet text-xs">{field.type_label.toLowerCase()}</span>
+              </dt>
+              {field.note && <dd>{field.note}</dd>}
+              {rules.length === 0 && <dd className="quiet text-[0.8125rem]">{field.sentence}</dd>}
+              {rules.map((rule) => (
+                <dd key={rule.id} className="flex items-baseline gap-1.5 text-[0.8125rem]">
+                  <Mark size={10} className="shrink-0 text-primary" />
+                  <span>
+                    {rule.sentence}
+                    {rule.note && <span className="quiet"> {rule.note}</span>}
+                    {rule.parts.rows && <Rows table={table} rule={rule.parts} />}
+                  </span>
+                </dd>
+              ))}
+            </div>
+          );
+        })}
+      </dl>
+    </section>
+  );
+}
+
+/** The rows of a decision table, as they are written. */
+function Rows({ table, rule }: { table: Table; rule: Table["rules"][number]["parts"] }) {
+  const label = (key: string) => table.fields.find((field) => field.key === key)?.label ?? key;
+  const inputs = rule.inputs ?? [];
+  return (
+    <table className="mt-1 border-collapse text-xs">
+      <thead>
+        <tr>
+          {[...inputs, ...(rule.outputs ?? [])].map((key, at) => (
+            <th
+              key={key}
+              className={`px-2 py-0.5 text-left ${at === inputs.length ? "border-secondary border-l" : ""}`}
+            >
+              {label(key)}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {(rule.rows ?? []).map((row, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a row is known by its place
+          <tr key={index} className="border-base-300/70 border-t">
+            {row.map((cell, at) => (
+              <td
+                // biome-ignore lint/suspicious/noArrayIndexKey: a cell is known by its place
+                key={at}
+                className={`px-2 py-0.5 ${at === inputs.length ? "border-secondary border-l" : ""}`}
+              >
+                {cell || (
+                  <span className="quiet">{at < inputs.length ? words.decision.any : words.decision.cleared}</span>
+                )}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
