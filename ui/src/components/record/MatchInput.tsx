@@ -139,12 +139,17 @@ export function MatchInput({
     };
     // The list is that of an earlier text, or has none that could be meant: leaving finds out.
     if (!open || matches.length === 0) return leaveItBe();
+    leaveItBe();
+    event.preventDefault();
     // Of two of one name only a hand can tell which is meant.
-    if (twins && !moved.current) {
-      leaveItBe();
-      event.preventDefault();
+    const unclear = twins && !moved.current;
+    const match = matches[Math.max(0, box.highlightedIndex)];
+    // Taken at once: the cursor may go on before the list has told of it.
+    if (!unclear && match) {
+      pick(match);
+      box.closeMenu();
     }
-    if (!goesOn || (twins && !moved.current)) event.stopPropagation();
+    if (!goesOn || unclear) event.stopPropagation();
   };
 
   return (

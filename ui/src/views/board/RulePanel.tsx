@@ -150,7 +150,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
         <ValidationParts {...shared} key={parts.kind} usual={usualMessage(parts, preview.data?.sentence, label)} />
       )}
       {mistakes
-        .filter((mistake) => !SHOWN_AT_PART.some((part) => (mistake.part ?? "").split(".")[0] === part))
+        .filter((mistake) => !shownAtPart(mistake, parts.kind))
         .map((mistake) => (
           <p key={mistake.message} className="text-error" role="alert">
             <Said text={mistake.message} />
@@ -198,6 +198,13 @@ const SHOWN_AT_PART = [
   "inputs",
   "rows",
 ];
+/** Kinds without a formula of their own; what is told of one, such as a circle, is about the whole rule. */
+const WITHOUT_FORMULA = ["fill", "decision", "state"];
+
+function shownAtPart({ part }: Mistake, kind: string) {
+  const [place = ""] = (part ?? "").split(".");
+  return SHOWN_AT_PART.includes(place) && !(place === "formula" && WITHOUT_FORMULA.includes(kind));
+}
 
 function KindPick(props: { name: string; kinds: string[]; value: string; onChange: (kind: string) => void }) {
   const options = props.kinds.map((kind) => [kind, words.rulePanel.kinds[kind] ?? kind] as const);

@@ -105,7 +105,7 @@ module UpTack
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
             return if working.values[field.key].nil? || [field.key, *reads].none? { |key| working.changed?(key) }
             return if compiled.met?(working.evaluation)
-            return if working.typed?(field.key) && working.changed?(field.key) && !working.overtaken?(field.key, reads - [field.key])
+            return if working.typed?(field.key) && working.changed?(field.key) && !working.typed_before?(field.key, reads - [field.key])
 
             working.shape(rule, field, nil, "cleared: not #{State::WORDS.fetch(rule.state)} now", because: reads)
           end

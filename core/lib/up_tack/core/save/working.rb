@@ -54,6 +54,10 @@ module UpTack
         # @return [Boolean] whether, in a live draft, the field was typed before one of the others changed
         def overtaken?(key, others) = @hand.overtaken?(key, moving(others))
 
+        # @return [Boolean] whether, in a live draft, the field was typed before one of the others,
+        #   be it that those are again what they were
+        def typed_before?(key, others) = @hand.overtaken?(key, others)
+
         # @return [Boolean] whether somebody is still typing
         def live? = @draft.live
 

@@ -104,18 +104,20 @@ export function laidOver(decision: Decision, row: number, column: number, block:
 
 /**
  * The table that a block with a head line makes. A column is set when its head says so or it was
- * set before; in a new table the first is looked at and the others are set. A head that names no
+ * set before; in a new table the first, and those that compare, are looked at and the others are set. A head that names no
  * field stays as the column's formula, where its mistake is told.
  */
 export function fromHeaded(before: Decision, parsed: Parsed, table: Table): Decision {
   const told = parsed.columns.some((column) => column.output !== null);
   const fresh = before.rows.length === 0 && !told;
+  // Several values, ranges and comparisons are looked at; nothing can be set to them.
+  const compares = (at: number) => parsed.rows.some((row) => /;|\.\.|^\s*[<>=]/.test(row[at] ?? ""));
   const settable = (key: string | null) => table.fields.some((field) => field.key === key && !field.given);
   const isOutput = parsed.columns.map((column, at) =>
     told
       ? column.output === true
       : fresh
-        ? at > 0 && settable(column.field)
+        ? at > 0 && settable(column.field) && !compares(at)
         : column.field !== null && before.outputs.includes(column.field),
   );
   const places = parsed.columns.map((_, at) => at);

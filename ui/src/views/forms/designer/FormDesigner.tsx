@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { ArrowLeft, Trash2 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { toast } from "sonner";
 import { api, type FormParts, type Mistake, ProblemError, type Table } from "../../../api/client";
@@ -79,17 +79,21 @@ function Designer({ table, id, saved }: Props) {
     navigate(`/t/${table.key}/forms`);
   };
 
+  // Heard wherever the cursor is.
+  const saving = useRef(save);
+  saving.current = save;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== "Enter" || !(event.ctrlKey || event.metaKey)) return;
+      event.preventDefault();
+      saving.current();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+
   return (
-    // biome-ignore lint/a11y/noStaticElementInteractions: Ctrl Enter saves from anywhere on the page
-    <div
-      className="grid h-full grid-rows-[auto_minmax(0,1fr)]"
-      onKeyDown={(event) => {
-        if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) {
-          event.preventDefault();
-          save();
-        }
-      }}
-    >
+    <div className="grid h-full grid-rows-[auto_minmax(0,1fr)]">
       <div className="flex flex-wrap items-center gap-2 border-base-300 border-b bg-base-100 px-5 py-2">
         <Link to={`/t/${table.key}/forms`} className="btn btn-ghost btn-sm">
           <ArrowLeft size={15} aria-hidden />

@@ -64,7 +64,10 @@ export function Structure({ table, form, onChange, mistakes }: Props) {
       all[all.indexOf(event.currentTarget as HTMLElement) + by]?.focus();
     } else if (event.key === "Delete") {
       event.preventDefault();
+      const near = [...places.keys()];
+      const next = near[near.indexOf(key) + 1] ?? near[near.indexOf(key) - 1];
       onChange(withoutItem(form, from));
+      if (next) focus(next);
     } else if (event.altKey && (event.key === "ArrowRight" || event.key === "ArrowLeft")) {
       event.preventDefault();
       const width = Math.max(1, Math.min(4, (item.width ?? 1) + (event.key === "ArrowRight" ? 1 : -1)));
