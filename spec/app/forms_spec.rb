@@ -9,6 +9,7 @@ RSpec.describe "Forms over the store" do
   def keep(form, **parts) = change(:KeepForm, table: "pieces", form: {"name" => "Desk", "sections" => [{"columns" => 2, "items" => %w[piece maker clay firing peak].map { |key| {"field" => key} }}]}.merge("id" => form).compact.merge(parts.transform_keys(&:to_s)))
   def desk(**parts) = keep(nil, **parts) && form_of("pieces", "Desk")
   def answer(form, typed, table: "pieces", **more) = UpTack::UseCases::AnswerDraft.new(workspace).call(table: table, typed: typed, form: form.id, **more)
+
   def mistakes(**parts)
     keep(nil, **parts)
     []
@@ -93,7 +94,7 @@ RSpec.describe "Forms over the store" do
   end
 
   describe "with lines beneath a record" do
-    def group(*rows) = [UpTack::UseCases::Lines::Group.new(table: "order_lines", link: "order", rows: rows.map { |row| UpTack::UseCases::Lines::Row.new(**{typed: {}, gone: false}.merge(row)) })]
+    def group(*rows) = [UpTack::UseCases::Lines::Group.new(table: "order_lines", link: "order", rows: rows.map { |row| UpTack::UseCases::Lines::Row.new(typed: {}, gone: false, **row) })]
     def save_order(typed, *rows, **more) = UpTack::UseCases::Lines::Save.new(workspace).call(table: "orders", typed: typed, groups: group(*rows), form: form_of("orders", "Order").id, **more)
     def order_lines = UpTack::Store::Rows.new(workspace.table("order_lines"))
     let(:bag) { {"what" => "Bag", "quantity" => "2", "price" => "9.50"} }

@@ -85,7 +85,7 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
       expect(page).to have_text("Saved: PC-000#{28 + count}").and have_css("#input-piece:focus")
       expect(page).to have_field("Maker", with: "Teodor Quill")
       # The hand is faster than the answers: what is typed meanwhile goes where the cursor will be.
-      press(*"Mug #{count}".chars, :Enter, *"gb20#{count}".chars, :Enter, *"#{600 + count}".chars, :Enter, *"#{655 + count}".chars, :Enter)
+      press(*"Mug #{count}".chars, :Enter, *"gb20#{count}".chars, :Enter, *(600 + count).to_s.chars, :Enter, *(655 + count).to_s.chars, :Enter)
       expect(page).to have_css("button:focus", text: "Save and next")
       press [:control, :Enter]
     end

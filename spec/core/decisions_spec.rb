@@ -36,10 +36,10 @@ RSpec.describe "Decision tables" do
     it "let a cell “#{cell}” of #{input} pass #{fitting} and not #{others}" do
       made = design([[cell, "7"]], inputs: [input])
       key = made.rules.first.reads(made).first
-      other = made.fields.find { |each| each.key != key && each.key == "note" } ? "note" : "size"
+      other = (made.fields.find { |each| each.key != key && each.key == "note" }) ? "note" : "size"
       results = (fitting + others).map { |value| save(made, {key => value, other => (other == "note") ? "x" : "1"}.merge(key => value)).values["peak"] }
       # A value that is blank moves nothing unless it was filled before.
-      expect(results.each_with_index.map { |each, index| (fitting + others)[index] == "" ? :blank : each }).to eq(fitting.map { |each| (each == "") ? :blank : 7 } + others.map { |each| (each == "") ? :blank : nil })
+      expect(results.each_with_index.map { |each, index| ((fitting + others)[index] == "") ? :blank : each }).to eq(fitting.map { |each| (each == "") ? :blank : 7 } + others.map { |each| (each == "") ? :blank : nil })
     end
   end
 

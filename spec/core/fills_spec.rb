@@ -52,7 +52,7 @@ RSpec.describe "Filling from other fields" do
   end
 
   it "runs in the order of what is read, through calculated values too, whatever the order of pinning" do
-    rules = [fill("zone", {to: 'kiln & "!"'}), fill("kiln", {to: 'upper(phone)'}), rule("calculation", "phone", formula: 'firing & "-" & hold'), fill("hold", {to: "peak / 2"})]
+    rules = [fill("zone", {to: 'kiln & "!"'}), fill("kiln", {to: "upper(phone)"}), rule("calculation", "phone", formula: 'firing & "-" & hold'), fill("hold", {to: "peak / 2"})]
     rules.permutation.each do |order|
       expect(save(made(*order), {"peak" => "8", "firing" => "Raku"}).values["zone"]).to eq("RAKU-4!")
     end
@@ -117,7 +117,7 @@ RSpec.describe "Filling from other fields" do
       end
       table_row = {"Bisque" => [1000, 20], "Glaze" => [1222, nil], "Raku" => [980, 0]}[values["firing"]]
       table_row&.zip(%w[peak hold]) { |value, key| set.call(key, value, ["firing"]) } if moved.call(["firing"]).any?
-      set.call("kiln", (values["peak"] || 0) > 1000 ? "Big" : "Small", ["peak"]) if moved.call(["peak"]).any? && !unread["peak"]
+      set.call("kiln", ((values["peak"] || 0) > 1000) ? "Big" : "Small", ["peak"]) if moved.call(["peak"]).any? && !unread["peak"]
       set.call("zone", "#{values["kiln"]}/#{values["hold"]&.to_i}", %w[kiln hold], only_blank: true) if moved.call(%w[kiln hold]).any? && !unread["hold"]
       set.call("phone", values["zone"], %w[zone hold], overrules: true) if moved.call(%w[zone hold]).any? && !unread["hold"]
       moment = since["phone"]

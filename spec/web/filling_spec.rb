@@ -7,6 +7,7 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
   let(:reception) { workspace.table("pieces").forms.first }
 
   def post(path, body) = ask(:post, "/api/tables/pieces/#{path}", body)
+
   def refused(code)
     expect(status).to eq(code), "#{status}: #{last_response.body[0, 300]}"
     expect(JSON.parse(last_response.body)["title"]).to match(/\S+ \S+/)

@@ -65,7 +65,7 @@ module UpTack
 
       design = table(key)
       found = design.form(form) or raise Store::NotFound, "There is no such form of #{design.label}; it may have been deleted."
-      compiled.filled[[key, form]] ||= [found.field_items.any? { |item| item["default"] } ? Core::Save::Plan.new(design.on(found), project.conventions) : plan(key), Core::Forms::Ready.new(found, design)]
+      compiled.filled[[key, form]] ||= [(found.field_items.any? { |item| item["default"] }) ? Core::Save::Plan.new(design.on(found), project.conventions) : plan(key), Core::Forms::Ready.new(found, design)]
     end
 
     # @param form [Hash{String=>Object}] a form as somebody designs it, plain and not yet kept

@@ -69,9 +69,9 @@ module UpTack
       # @return [Hash] form:, carried: and groups: of lines, as far as a form is filled in
       def filling_in
         form, carried, lines = sent.values_at("form", "carried", "lines")
-        raise Malformed, "`form` must be the id of a form." unless form.nil? || (form.is_a?(String) && form.length <= 40)
-        raise Malformed, "`carried` must be an object of field keys and values." unless carried.nil? || carried.is_a?(Hash)
-        raise Malformed, "`lines` must be a list of tables, links and rows." unless lines.nil? || (lines.is_a?(Array) && lines.length <= 20 && lines.all? { |group| group?(group) })
+        raise Malformed, "`form` must be the id of a form." unless [form].compact.all? { |id| id.is_a?(String) && id.length <= 40 }
+        raise Malformed, "`carried` must be an object of field keys and values." unless [carried].compact.all?(Hash)
+        raise Malformed, "`lines` must be a list of tables, links and rows." unless [lines].compact.all? { |groups| groups.is_a?(Array) && groups.length <= 20 && groups.all? { |group| group?(group) } }
 
         {form: form, carried: carried || {}, groups: (lines || []).map { |group| UseCases::Lines::Group.new(table: group["table"], link: group["link"], rows: group["rows"].map { |row| line(row) }) }}
       end

@@ -54,7 +54,11 @@ module UpTack
           typed = group.rows.zip(answers)
           kept = there.filter_map do |id, values|
             row, answer = typed.find { |each, _| each.id == id }
-            row&.gone ? nil : [id, answer ? answer.outcome.values : values]
+            if row&.gone
+              nil
+            else
+              [id, answer ? answer.outcome.values : values]
+            end
           end
           kept + typed.reject { |row, _| row.id || row.gone }.each_with_index.map { |(_, answer), index| [Store::PendingRecords::NEW + 1 + index, answer.outcome.values] }
         end

@@ -27,7 +27,7 @@ module UpTack
         def judged(values, place)
           return "unjudged" unless place
 
-          @rule.outputs.zip(@rule.rows[place].outputs).all? { |field, value| values[field.key] == value } ? "same" : "differs"
+          (@rule.outputs.zip(@rule.rows[place].outputs).all? { |field, value| values[field.key] == value }) ? "same" : "differs"
         end
 
         def said(results) = @rule.outputs.zip(results).map { |field, value| value.nil? ? "–" : field.show(value, @context.records) }.join(" · ")

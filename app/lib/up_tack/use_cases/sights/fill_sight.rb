@@ -30,12 +30,16 @@ module UpTack
         def judged(values, results)
           return "idle" if results.empty?
 
-          results.all? { |field, value, _| value == values[field.key] } ? "same" : "differs"
+          (results.all? { |field, value, _| value == values[field.key] }) ? "same" : "differs"
         end
 
         def text(field, value)
           shown = value.is_a?(Core::Values::Unreadable) ? value.message : field.show(value, @context.records)
-          (@rule.sets.length > 1) ? "#{field.label} #{shown.empty? ? "blank" : shown}" : shown
+          if @rule.sets.length > 1
+            "#{field.label} #{shown.empty? ? "blank" : shown}"
+          else
+            shown
+          end
         end
       end
     end

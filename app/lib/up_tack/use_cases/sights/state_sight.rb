@@ -23,7 +23,11 @@ module UpTack
         def judged(id, values, met)
           blank = stored(id, values).nil?
           case @rule.rule.state
-          when "required" then met ? (blank ? "refused" : "passed") : "unjudged"
+          when "required" then if met
+                                 blank ? "refused" : "passed"
+                               else
+                                 "unjudged"
+                               end
           when "read_only" then met ? "passed" : "unjudged"
           else (met || blank) ? "passed" : "refused"
           end

@@ -55,7 +55,7 @@ module UpTack
 
           field = field(unknown)
           named = family(unknown).flat_map(&:constants).grep(String)
-          return (field.open_choices | named.filter_map { |text| field.choices.find { |choice| alike?(choice, text) } }) if field&.choices&.any?
+          return field.open_choices | named.filter_map { |text| field.choices.find { |choice| alike?(choice, text) } } if field&.choices&.any?
 
           [*named.uniq { |text| Expression::Text.folded(text) }, *(1..[family(unknown).length, 1].max).map { |count| "other #{count}" }]
         end

@@ -32,7 +32,9 @@ module UpTack
         # @return [Array<String>, nil] the only values that there are, nil where they are open
         def choices
           named = [Expression::Nodes::Field, Expression::Nodes::Path].any? { |node| formula.tree.is_a?(node) }
-          named ? entry_of(formula.tree)&.choices&.then { |all| all.empty? ? nil : all } : nil
+          if named
+            entry_of(formula.tree)&.choices&.then { |all| all.empty? ? nil : all }
+          end
         end
 
         # @return [Array<String>] those of them that a new record can have

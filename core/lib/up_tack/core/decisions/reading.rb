@@ -73,7 +73,11 @@ module UpTack
           value = output(row, column - @inputs.length)
           return "" if value.nil?
 
-          [true, false].include?(value) ? (value ? "yes" : "no") : Values.dump(value).to_s
+          if [true, false].include?(value)
+            value ? "yes" : "no"
+          else
+            Values.dump(value).to_s
+          end
         end
 
         def problem(row, column, message) = Design::Problem.new(part: "rows.#{row}.#{column}", message: message)

@@ -67,7 +67,7 @@ module UpTack
 
         # @return [Integer] the rows that let any value of the columns from a depth on pass
         def careless(depth)
-          @rows.each_index.reduce(0) { |bits, row| @order.drop(depth).all? { |column| @masks[column].all? { |mask| mask[row] == 1 } } ? bits | (1 << row) : bits }
+          @rows.each_index.reduce(0) { |bits, row| (@order.drop(depth).all? { |column| @masks[column].all? { |mask| mask[row] == 1 } }) ? bits | (1 << row) : bits }
         end
 
         # @param depth [Integer] columns gone through, in @order
@@ -140,8 +140,7 @@ module UpTack
         # @return [Array<Integer>, nil] what both rows let pass, as bits by column
         def overlap(first, other)
           one, two = @sets[first], @sets[other]
-          both = one.each_index.map { |column| (one[column] & two[column]).then { |bits| bits.zero? ? (return nil) : bits } }
-          both
+          one.each_index.map { |column| (one[column] & two[column]).then { |bits| bits.zero? ? (return nil) : bits } }
         end
 
         def inside?(sets, wide) = sets.each_index.all? { |column| (sets[column] & ~wide[column]).zero? }

@@ -67,7 +67,7 @@ module UpTack
           return Column.new(head: nil, field: nil, output: nil) if head.nil?
 
           name = head.delete_prefix(ARROW.strip).strip
-          Column.new(head: name, field: field(name, table)&.key, output: head.start_with?(ARROW.strip) ? true : nil)
+          Column.new(head: name, field: field(name, table)&.key, output: head.start_with?(ARROW.strip) || nil)
         end
 
         def field(name, table)

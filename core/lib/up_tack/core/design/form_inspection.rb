@@ -29,14 +29,18 @@ module UpTack
         private
 
         def shape_problem
-          return "There are sections, each with a list of items." unless @form.sections.is_a?(Array) && @form.sections.all? { |section| section.is_a?(Hash) && (section["items"] || []).is_a?(Array) && (section["items"] || []).all?(Hash) }
+          return "There are sections, each with a list of items." unless sound_sections?
           return "A section has 1 to #{MOST_COLUMNS} columns." unless @form.sections.all? { |section| (section["columns"] || 1).is_a?(Integer) && (section["columns"] || 1).between?(1, MOST_COLUMNS) }
           return "A form has at most #{MOST_ITEMS} items." if @form.items.length > MOST_ITEMS
           return "Jumps are a list." unless @form.jumps.is_a?(Array) && @form.jumps.all?(Hash)
-          return "The order of the cursor is a list of fields." unless @form.order.nil? || (@form.order.is_a?(Array) && @form.order.all?(String))
+          return "The order of the cursor is a list of fields." unless [@form.order].compact.all? { |order| order.is_a?(Array) && order.all?(String) }
           return "There are the buttons #{Form::BUTTONS.join(", ")}." unless @form.buttons.is_a?(Array) && (@form.buttons - Form::BUTTONS).empty?
 
           text_problem
+        end
+
+        def sound_sections?
+          @form.sections.is_a?(Array) && @form.sections.all? { |section| section.is_a?(Hash) && (items = section["items"] || []).is_a?(Array) && items.all?(Hash) }
         end
 
         def text_problem
@@ -72,7 +76,8 @@ module UpTack
         end
 
         def of_default(item)
-          return [] unless (item["default"].to_s.strip != "" || item["carry"]) && @table.given?(item["field"])
+          begun = item["carry"] || item["default"].to_s.strip != ""
+          return [] unless begun && @table.given?(item["field"])
 
           [problem("form", "#{@table.field(item["field"]).label} is given its values by a rule; a form can't begin it.")]
         end

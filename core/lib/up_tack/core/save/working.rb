@@ -48,7 +48,7 @@ module UpTack
         def changed?(key)
           return @values[key] != @old[key] if @values.key?(key) || !@plan.worked_out?(key)
 
-          worked_out_now(key) != (@old.fetch(key) { new? ? nil : worked_out_now(key, evaluation_before) })
+          worked_out_now(key) != @old.fetch(key) { new? ? nil : worked_out_now(key, evaluation_before) }
         end
 
         # @return [Boolean] whether, in a live draft, the field was typed before one of the others changed

@@ -105,7 +105,7 @@ export function DecisionGrid({ table, decision, faults, formulaFaults, lit, onCh
             <td className="w-20" />
           </tr>
           <tr className="border-base-300 border-b text-left align-bottom">
-            <th />
+            <td />
             {Array.from({ length: columns }, (_, column) => (
               <th
                 // biome-ignore lint/suspicious/noArrayIndexKey: a column is known by its place
@@ -122,7 +122,7 @@ export function DecisionGrid({ table, decision, faults, formulaFaults, lit, onCh
                 />
               </th>
             ))}
-            <th />
+            <td />
           </tr>
         </thead>
         <tbody>

@@ -61,7 +61,9 @@ module UpTack
         def notice(rule, table)
           return UseCases::Numbers::Counts.new(table, rule).warning if rule.is_a?(Core::Rules::Number)
 
-          builder? ? table.notices.of(rule).map(&:message).join(" ").then { |text| text.empty? ? nil : text } : nil
+          if builder?
+            table.notices.of(rule).map(&:message).join(" ").then { |text| text.empty? ? nil : text }
+          end
         end
 
         # What makes a calculated field worked out on reading, in words.
