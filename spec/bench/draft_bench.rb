@@ -27,6 +27,7 @@ rules += by_type["text"].map { |key| {"kind" => "default", "field" => key, "form
 rules += numbers.each_cons(3).map { |a, b, c| {"kind" => "check", "field" => c, "formula" => "#{a} + #{b} <= #{c} * 10 or #{a} is blank"} }
 rules += numbers.map { |key| {"kind" => "check", "field" => key, "formula" => "#{key} between 0 and 100000"} }
 rules += by_type["choice"].map { |key| {"kind" => "required", "field" => key} }
+rules += by_type["text"].map { |key| {"kind" => "length", "field" => key, "most" => 200} }
 texts, choices, flags = by_type.values_at("text", "choice", "yes_no")
 rules += flags.each_with_index.map { |flag, index| {"kind" => "state", "field" => numbers[index], "state" => "required", "when" => "#{flag} and #{choices[index]} = \"Raku\""} }
 rules += flags.each_cons(2).map { |one, other| {"kind" => "fill", "field" => other, "event" => "changed", "watch" => [one], "when" => "#{choices.first} <> \"Raku\"", "sets" => [{"field" => other, "to" => "not #{one}"}]} }

@@ -72,6 +72,10 @@ RSpec.describe "What a builder should know of the rules of a table" do
       .to eq([["two_writers", "“First” and “Second” set Share, in this order; the last that acts decides."]])
   end
 
+  it "names a rule that sets what another clears" do
+    expect(notices(rule("fill", "note", name: "Set it", sets: [{"field" => "note", "to" => "limit & \"\""}]), rule("state", "note", state: "enabled", when: "absorption > 3", otherwise: "clear")).map(&:first)).to eq(["two_writers"])
+  end
+
   it "names gaps, rows that never decide and contradictions of a decision table" do
     found = notices(rule("decision", "share", name: "Shares", inputs: %w[firing absorption], outputs: ["share"], rows: [["Glaze", "", "1"], ["Glaze", "5", "2"], ["Raku", "> 3", "3"], ["", "> 9", "4"]]))
     expect(found).to include(["unreached", "Row 2 of Shares never decides: row 1 decides before it whenever it fits."], ["contradiction", "Rows 1 and 4 of Shares contradict each other where Firing is Glaze and Absorption is above 9; the upper decides."])

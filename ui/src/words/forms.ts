@@ -101,7 +101,7 @@ export const formsWords = {
       log: "Log",
     } as Record<string, string>,
     aim: "Left to right in the order of evaluation. Pick a field or a rule: what feeds it, and what follows from it.",
-    withChecks: "Masks and validations too",
+    withChecks: "Every rule",
     list: "As a list",
     graph: "As a picture",
     all: "All tables",

@@ -49,6 +49,9 @@ export function LineCell({ table, field, label, line, record, answer, messages, 
       <label htmlFor={id} className="sr-only">
         {label}
       </label>
+      <span className="quiet block px-2.5 text-left text-xs sm:hidden" aria-hidden>
+        {field.label}
+      </span>
       <FieldInput
         field={field}
         id={id}

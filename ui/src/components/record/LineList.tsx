@@ -68,7 +68,7 @@ export function LineList({ table, id, item, draft, lines }: Props) {
   return (
     <div className="overflow-x-auto" data-writes={`${other}.${fields[0]?.key ?? ""}`}>
       {item.label && <p className="mb-0.5 font-semibold text-[0.8125rem]">{item.label}</p>}
-      <table ref={box} className="w-full min-w-[28rem] text-[0.8125rem]" onKeyDown={onKeyDown}>
+      <table ref={box} className="line-table w-full text-[0.8125rem]" onKeyDown={onKeyDown}>
         <thead>
           <tr className="quiet border-base-300 border-b text-left text-xs">
             {fields.map((field) => (

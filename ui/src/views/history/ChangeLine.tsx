@@ -6,6 +6,8 @@ import { LongDifference } from "./LongDifference";
 type Props = {
   change: Entry["changes"][number];
   action: Entry["action"];
+  /** Key of the table. */
+  table: string | null;
   /** Puts the old value back, where that is possible. */
   onBack?: () => void;
 };
@@ -14,11 +16,11 @@ type Props = {
 const LONG = 40;
 
 /** One field in an entry: its value before and after, and the rule that made it. */
-export function ChangeLine({ change, action, onBack }: Props) {
+export function ChangeLine({ change, action, table, onBack }: Props) {
   const made = action === "create" || action === "restore";
   const long = !made && change.before && change.after && Math.max(change.before.length, change.after.length) > LONG;
   return (
-    <div className="contents">
+    <div className="contents" data-writes={table && change.key ? `${table}.${change.key}` : undefined}>
       <dt className="quiet truncate" title={change.field}>
         {change.field}
       </dt>

@@ -42,6 +42,7 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
           key={`${change.id}-${place}`}
           change={change}
           action={entry.action}
+          table={entry.table}
           onBack={may.edit && change.back && entry.action === "update" ? () => back(change.id) : undefined}
         />
       ))}

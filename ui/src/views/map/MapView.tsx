@@ -33,6 +33,7 @@ export default function MapView() {
       <div className="flex flex-wrap items-end gap-3 px-5 pt-5 pb-3">
         <div className="min-w-0 flex-1">
           <h1 className="text-2xl">{words.map.title}</h1>
+          {table.note && <p>{table.note}</p>}
           <p className="quiet">{words.map.aim}</p>
         </div>
         <select

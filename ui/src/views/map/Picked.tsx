@@ -49,6 +49,7 @@ export function OfField({ graph, field, bare = false, onPick }: FieldProps) {
           </>
         )}
         {field.note && <p className="mt-1">{field.note}</p>}
+        <p className="quiet mt-1">{field.sentence.split(". ")[0]?.replace(/\.?$/, ".")}</p>
       </div>
       <List title={words.map.writes} graph={graph} ids={near.writtenBy} none={words.map.byHand} onPick={onPick} />
       <List title={words.map.checks} graph={graph} ids={near.checkedBy} onPick={onPick} />

@@ -48,8 +48,8 @@ export function neighbours(graph: Graph, node: string) {
   };
 }
 
-/** Stages whose rules give what is typed its form, and set nothing else. */
-const SHAPING = ["mask", "tidy"];
+/** Stages whose rules set fields from others; the picture begins with these. */
+const FEEDING = ["fill", "calculate", "number"];
 
 /** The part of the graph that is shown: one table with what it touches elsewhere, or what a picked node is connected with. */
 export function part(graph: Graph, table: string | null, picked: string | null, checks: boolean): Graph {
@@ -62,7 +62,7 @@ export function part(graph: Graph, table: string | null, picked: string | null, 
     const writing = new Set(graph.edges.filter((edge) => edge.how === "writes").map((edge) => edge.from));
     const rules = graph.rules
       .filter((rule) => table === null || rule.table === table)
-      .filter((rule) => checks || rule.notices.length > 0 || (writing.has(rule.id) && !SHAPING.includes(rule.stage)))
+      .filter((rule) => checks || rule.notices.length > 0 || (writing.has(rule.id) && FEEDING.includes(rule.stage)))
       .map((rule) => rule.id);
     const own = new Set(rules);
     ids = new Set(rules);

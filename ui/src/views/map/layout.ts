@@ -1,7 +1,7 @@
 import ELK from "elkjs/lib/elk.bundled.js";
 import type { Graph } from "./graph";
 
-export const WIDTH = 190;
+export const WIDTH = 176;
 export const HEIGHT = 44;
 
 const elk = new ELK();
@@ -14,11 +14,11 @@ export async function placed(graph: Graph): Promise<Map<string, { x: number; y: 
     layoutOptions: {
       "elk.algorithm": "layered",
       "elk.direction": "RIGHT",
-      "elk.layered.spacing.nodeNodeBetweenLayers": "56",
-      "elk.spacing.nodeNode": "14",
+      "elk.layered.spacing.nodeNodeBetweenLayers": "48",
+      "elk.spacing.nodeNode": "12",
       "elk.separateConnectedComponents": "true",
       "elk.spacing.componentComponent": "28",
-      "elk.aspectRatio": "1.6",
+      "elk.aspectRatio": "1.75",
     },
     children: nodes.map(({ id }) => ({ id, width: WIDTH, height: HEIGHT })),
     edges: graph.edges

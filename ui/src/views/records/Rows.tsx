@@ -105,6 +105,7 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
                 {table.fields.map((field, index) => (
                   <Cell
                     key={field.key}
+                    writes={`${table.key}.${field.key}`}
                     open={editing?.record === record.id && editing.field === field.key}
                     align={field.kind === "number" ? "right" : "left"}
                     className={`${field.kind === "number" ? "tabular-nums" : ""} ${index === 0 ? FROZEN : ""}`}
@@ -149,12 +150,20 @@ export function Rows({ table, records, columns, onEnd, children }: Props) {
   );
 }
 
-type CellProps = { align: "left" | "right"; open: boolean; className: string; children: ReactNode };
+type CellProps = {
+  align: "left" | "right";
+  open: boolean;
+  className: string;
+  /** The field, for whoever asks what writes it. */
+  writes?: string;
+  children: ReactNode;
+};
 
-function Cell({ align, open, className, children }: CellProps) {
+function Cell({ align, open, className, writes, children }: CellProps) {
   return (
     <div
       role="cell"
+      data-writes={writes}
       className={`group/cell px-3 py-1.5 ${open ? "relative z-20 overflow-visible" : "relative truncate"} ${align === "right" ? "text-right" : ""} ${className}`}
     >
       {children}

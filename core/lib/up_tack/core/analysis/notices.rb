@@ -69,8 +69,8 @@ module UpTack
         # Fills under conditions are looked at as a group; others that write one field
         # are told with the order in which they act.
         def two_writers(field)
-          writers = order.select { |rule| rule.writes.include?(field.key) && !rule.is_a?(Rules::State) && !rule.is_a?(Rules::Narrow) }
-          return [] if writers.length < 2 || writers.all? { |rule| rule.is_a?(Rules::Fill) && rule.speaks_while(field.key) }
+          writers = order.select { |rule| rule.writes.include?(field.key) && !rule.is_a?(Rules::Narrow) }
+          return [] if writers.length < 2 || writers.all?(Rules::State) || writers.all? { |rule| rule.is_a?(Rules::Fill) && rule.speaks_while(field.key) }
 
           said = writers.map { |rule| "“#{rule.tack(@table)}”" }
           [Notice.new(code: "two_writers", rules: writers.map(&:id), field: field.key, message: "#{Masks::Phrases.list(said)} set #{label(field)}, in this order; the last that acts decides.", examples: [])]

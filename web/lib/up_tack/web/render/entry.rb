@@ -47,11 +47,14 @@ module UpTack
           before, after = change.texts((field if field&.type == change.type))
           {
             field: field&.label || change.field_label, id: change.field_id, key: field&.key, back: !field.nil? && field.type == change.type && !table.given?(field.key), before: before, after: after,
-            rule: change.rule_id && sentence(rule, table)
+            rule: change.rule_id && sentence(rule, table, change.rule_id)
           }
         end
 
-        def sentence(rule, table)
+        # A form begins fields by rules of its own, whose ids are its own with the field's key.
+        def sentence(rule, table, id)
+          form = table && id.include?(".") && table.form(id.split(".").first)
+          return "begun by the form #{form.name}" if form
           return "by a rule that is no longer there" unless rule
 
           @seen.rule?(rule, table) ? rule.sentence(table) : "by a rule"
