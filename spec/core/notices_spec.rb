@@ -91,8 +91,8 @@ RSpec.describe "What a builder should know of the rules of a table" do
 
   it "gives an example to try with each gap" do
     gap = made(verdict("Dense", "absorption < limit and firing = \"Glaze\""), verdict("Porous", "absorption > limit or firing <> \"Glaze\"")).notices.all.first
-    expect(gap.examples.first).to include(words: ["Absorption equals Limit", "Firing is “Glaze”"])
-    values = gap.examples.first[:values]
+    expect(gap.examples.first.to_h).to include(words: ["Absorption equals Limit", "Firing is “Glaze”"])
+    values = gap.examples.first.values
     expect([values["absorption"] == values["limit"], values["firing"]]).to eq([true, "Glaze"])
   end
 end

@@ -37,7 +37,11 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
     expect([preview["looked"].values_at("row", "verdict"), preview["counts"].keys]).to eq([[1, "same"], %w[same differs]])
     fill = {kind: "fill", field: "hold", sets: [{field: "hold", to: "peak / 50"}]}
     expect(post("rules/preview", fill)["notices"].map { |each| each["code"] }).to eq(["two_writers"])
-    expect(ask(:get, "/api/tables/pieces")["notices"].map { |each| each.values_at("code", "field") }).to eq([%w[gap verdict]])
+    gap = ask(:get, "/api/tables/pieces")["notices"].first
+    expect(gap.values_at("code", "field")).to eq(%w[gap verdict])
+    # The case can be tried: a clay that is there, the absorption just on its limit.
+    tried = post("trial", {typed: {"piece" => "Mug", "maker" => 2}.merge(gap["examples"].first["values"])})
+    expect([gap["examples"].first["values"], tried["fields"]["verdict"]["value"]]).to eq([{"absorption" => "8", "clay" => 1}, nil])
     sign_in_as("Bram Tolley")
     expect(ask(:get, "/api/tables/pieces")["notices"]).to eq([])
   end

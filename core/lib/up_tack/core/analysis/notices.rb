@@ -9,7 +9,7 @@ module UpTack
       class Notices
         # code:: "gap", "overlap", "never", "two_writers", "unfed", "unreached" or "contradiction"
         # rules:: ids of the rules that it is about; field:: key of the field
-        # message:: a sentence; examples:: [{words:, values:}] of cases
+        # message:: a sentence; examples:: Speakers::Examples of cases
         Notice = Struct.new(:code, :rules, :field, :message, :examples, keyword_init: true)
 
         # @param table [Design::Table] whose rules are sound
@@ -63,7 +63,7 @@ module UpTack
         def notice(code, rules, field, examples, words)
           return if examples.empty?
 
-          Notice.new(code: code, rules: rules, field: field.key, message: "#{words} where #{Masks::Phrases.list(examples.first.words)}.", examples: examples.map { |example| {words: example.words, values: example.values} })
+          Notice.new(code: code, rules: rules, field: field.key, message: "#{words} where #{Masks::Phrases.list(examples.first.words)}.", examples: examples)
         end
 
         # Fills under conditions are looked at as a group; others that write one field

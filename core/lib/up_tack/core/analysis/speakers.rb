@@ -13,8 +13,9 @@ module UpTack
         # rule:: the rule; condition:: its tree, nil where it always speaks
         Speaker = Struct.new(:rule, :condition)
         # words:: sentences of a case; values:: by field key, plain, as far as it is one
-        #   of fields; speaking:: the rules that speak there
-        Example = Struct.new(:words, :values, :speaking)
+        #   of fields; linked:: Telling::Linked, details of linked records that it is of;
+        #   speaking:: the rules that speak there
+        Example = Struct.new(:words, :values, :linked, :speaking)
 
         # @param table [Design::Table]
         # @param speakers [Array<Speaker>]
@@ -54,7 +55,7 @@ module UpTack
           there = ways.to_h { |way, speaking| [way, speaking] }
           ways.map do |way, speaking|
             telling = way.keys.reject { |text| @cases.values[text].all? { |value| there[way.merge(text => value)] == speaking } }
-            Example.new(@telling.words(way, telling), @telling.values(way), speaking.map(&:rule))
+            Example.new(@telling.words(way, telling), @telling.values(way), @telling.linked(way), speaking.map(&:rule))
           end.uniq { |example| [example.words, example.speaking] }.first(MOST)
         end
       end

@@ -29,6 +29,22 @@ module UpTack
             .to_h { |unknown| [unknown.node.key, Values.dump(way[unknown.text])] }
         end
 
+        # A detail of a linked record that a case is of.
+        # link:: key of the link; table, key:: where the detail stands
+        # value:: that of the case; beside:: keys of fields that it is compared with
+        Linked = Struct.new(:link, :table, :key, :value, :beside)
+
+        # @return [Array<Linked>] those that are one step away
+        def linked(way)
+          @unknowns.filter_map do |unknown|
+            node = unknown.node
+            next unless node.is_a?(Expression::Nodes::Path) && node.owner.is_a?(Expression::Nodes::Field) && (link = @table.field(node.owner.key))&.link?
+
+            others = @unknowns.select { |other| other.peers.include?(unknown.text) || unknown.peers.include?(other.text) }
+            Linked.new(link.key, link.target, node.key, way[unknown.text], others.filter_map { |other| other.node.key if other.node.is_a?(Expression::Nodes::Field) && !other.node.before })
+          end
+        end
+
         private
 
         def of(unknown, way, telling)

@@ -8,9 +8,11 @@ module UpTack
         module_function
 
         # @param preview [UseCases::PreviewRule::Preview]
-        def of(preview)
+        # @param table [Core::Design::Table]
+        # @param workspace [Workspace]
+        def of(preview, table, workspace)
           {
-            problems: preview.problems.map { |each| Mistake.of(each) }, warnings: preview.warnings.map { |each| Mistake.of(each) }, notices: preview.notices.map(&:to_h),
+            problems: preview.problems.map { |each| Mistake.of(each) }, warnings: preview.warnings.map { |each| Mistake.of(each) }, notices: NoticeOfRules.all(preview.notices, table, workspace),
             tack: preview.tack, sentence: preview.sentence, opening: preview.opening,
             fleeting: preview.fleeting, pieces: preview.pieces, looked: preview.looked, counts: preview.counts,
             looked_at: preview.looked_at, total: preview.total, examples: preview.examples

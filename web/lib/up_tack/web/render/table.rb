@@ -24,7 +24,7 @@ module UpTack
             stages: Core::Stages::ALL.map { |stage| self.stage(stage) },
             rules: table.rules.select { |rule| @seen.rule?(rule, table) }.map { |rule| self.rule(rule, table) },
             forms: [Core::Design::Form.usual(table), *table.forms].map { |form| Form.of(form, table, @seen, @workspace.project) },
-            notices: builder? ? table.notices.all.map(&:to_h) : []
+            notices: builder? ? NoticeOfRules.all(table.notices.all, table, @workspace) : []
           }
         end
 

@@ -18,7 +18,7 @@ module UpTack
 
           app.post("/api/tables/:table/rules/preview") do
             preview = UseCases::PreviewRule.new(workspace).call(table: params[:table], plain: design_parts(*PARTS), look_at: number_sent("look_at"), all: sent["all"] == true)
-            json(Render::Preview.of(preview))
+            json(Render::Preview.of(preview, workspace.table(params[:table]), workspace))
           end
 
           # The same, line by line as it comes: each line is a Preview with more looked at.
@@ -26,11 +26,11 @@ module UpTack
             parts = design_parts(*PARTS)
             look_at = number_sent("look_at")
             most = number_sent("most") || UseCases::PreviewRule::EXAMPLES
-            workspace.table(params[:table])
+            design = workspace.table(params[:table])
             workspace.person
             content_type "application/x-ndjson"
             stream do |out|
-              line = ->(preview) { out << "#{JSON.generate(Render::Preview.of(preview))}\n" }
+              line = ->(preview) { out << "#{JSON.generate(Render::Preview.of(preview, design, workspace))}\n" }
               line.call(UseCases::PreviewRule.new(workspace).call(table: params[:table], plain: parts, look_at: look_at, all: true, most: most, &line))
             ensure
               ActiveRecord::Base.connection_handler.clear_active_connections!
