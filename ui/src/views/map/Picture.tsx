@@ -55,7 +55,7 @@ export function Picture({ graph, table, picked, onPick }: Props) {
   const edges = graph.edges.map((edge) => {
     const lit = picked !== null && (edge.from === picked || edge.to === picked);
     return {
-      id: `${edge.from}>${edge.to}>${edge.how}`,
+      id: `${edge.from}>${edge.to}>${edge.how}>${edge.before}`,
       source: edge.from,
       target: edge.to,
       focusable: false,

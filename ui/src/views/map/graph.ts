@@ -34,10 +34,10 @@ export function reached(graph: Graph, node: string, way: "feeds" | "follows"): S
 
 /** What stands beside a node at once. */
 export function neighbours(graph: Graph, node: string) {
-  const of = (end: "from" | "to", how: Edge["how"]) =>
-    graph.edges
-      .filter((edge) => edge[end === "from" ? "to" : "from"] === node && edge.how === how)
-      .map((edge) => edge[end]);
+  const of = (end: "from" | "to", how: Edge["how"]) => {
+    const found = graph.edges.filter((edge) => edge[end === "from" ? "to" : "from"] === node && edge.how === how);
+    return [...new Set(found.map((edge) => edge[end]))];
+  };
   return {
     writtenBy: of("from", "writes"),
     checkedBy: of("from", "checks"),

@@ -31,7 +31,8 @@ module UpTack
           # Along a link, the link itself is read too.
           links = rule.references(table).flat_map { |each| each.steps.map { |step| Edge.new([step.table, step.key], rule.id, "reads", each.before) } }
           own = rule.reads(table).map { |key| Edge.new([table.key, key], rule.id, "reads", false) }
-          (named + links + own).reject { |edge| edge.from.first == table.key && targets.include?(edge.from.last) && !edge.before }.uniq(&:from)
+          # A link that only says which linked records are meant is named with its own table too.
+          (named + links + own).select { |edge| field?(edge.from) }.reject { |edge| edge.from.first == table.key && targets.include?(edge.from.last) && !edge.before }.uniq
         end
 
         def written(rule, table)
@@ -39,6 +40,8 @@ module UpTack
 
           [Edge.new(rule.id, [table.key, rule.field], "checks", false)]
         end
+
+        def field?((table, key)) = !@project.table(table)&.field(key).nil?
 
         def targets(rule) = (rule.writes + ((rule.owns? || %w[mask tidy].include?(rule.stage)) ? [rule.field] : [])).uniq
 
