@@ -187,6 +187,7 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     click_button "Delete form"
     expect(page).to have_text("Form deleted: Key desk")
     visit "/t/members/rules"
+    expect(page).to have_css("[data-row]")
     press [:control, "z"]
     expect(page).to have_text("Undone")
     expect(workspace.table("members").forms.map(&:name)).to eq(["Key desk"])

@@ -20,7 +20,7 @@ RSpec.describe "In the workshop" do
       click_button "Cancel"
     end
     click_button "Delete: Sales"
-    expect(page).to have_css("dialog", text: "Its 11 records and all its rules go with it.")
+    expect(page).to have_css("dialog", text: "Its 12 records and all its rules go with it.")
     within("dialog") { click_button "Delete" }
     expect(page).to have_text("Sales deleted").and have_no_css("h2", text: "Sales")
     press [:control, "z"]

@@ -17,6 +17,8 @@ module UpTack
       DEEPEST = 100
       # Characters a text result may have.
       LONGEST_RESULT = 100_000
+      # Trees remembered: a design reads each of its formulas many times over.
+      REMEMBERED = 2_000
 
       # A mistake in a formula.
       # message:: a sentence for people, with a mend where there is one
@@ -34,9 +36,19 @@ module UpTack
       end
 
       # @param text [String]
-      # @return [Nodes::Node] the tree
+      # @return [Nodes::Node] the tree, which never changes
       # @raise [Invalid] with the first problem of its shape
-      def self.parse(text) = Parser.new(text).tree
+      def self.parse(text)
+        @mutex.synchronize { return @trees[text] if @trees.key?(text) }
+        tree = Parser.new(text).tree
+        @mutex.synchronize do
+          @trees.shift while @trees.length >= REMEMBERED
+          @trees[text.dup.freeze] = tree
+        end
+      end
+
+      @mutex = Mutex.new
+      @trees = {}
 
       # @param text [String]
       # @param scope [Scope] the fields it may read

@@ -67,7 +67,7 @@ export function BoardRow(props: Props) {
           onFocus={() => setAt(field.key)}
           onClick={() => open({ field: field.key })}
           className={`-ml-1 min-w-0 flex-1 rounded py-1 pr-2 pl-1 text-left ${openHere ? "bg-base-200" : "hover:bg-base-200"}`}
-          title={[field.note, field.sentence].filter(Boolean).join("\n")}
+          title={field.note ?? undefined}
           aria-label={`${field.label} ${lowerFirst(field.type_label)}`}
         >
           <span className="block truncate font-semibold leading-tight">{field.label}</span>{" "}
