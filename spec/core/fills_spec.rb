@@ -58,6 +58,13 @@ RSpec.describe "Filling from other fields" do
     end
   end
 
+  it "is moved by a link that is chosen, through a value worked out along it too" do
+    rules = [rule("calculation", "share", formula: "weight * if maker.joined is blank then 1 else 2"), fill("whose", {to: 'share & ""'}, watch: ["share"])]
+    plan = Core::Save::Plan.new(studio("pieces" => rules).table("pieces"), Core::Conventions.from({}))
+    live = ->(typed) { Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: {"maker" => 5, "weight" => number("3"), "whose" => "old", "share" => number("3")}, id: 1, live: true), context(records: studio_records)).values["whose"] }
+    expect([{}, {"maker" => 4}, {"whose" => "mine", "maker" => 4}, {"maker" => 4, "whose" => "mine"}].map(&live)).to eq(%w[old 6 6 mine])
+  end
+
   it "refuses a circle and names its members; the value before is none" do
     expect(mistake(fill("peak", {to: "hold"}), fill("hold", {to: "peak"}))).to eq("These values would wait for one another in a circle: Peak → Hold → Peak.")
     expect(mistake(fill("peak", {to: "hold"}), rule("calculation", "hold", formula: "peak + 1"))).to include("in a circle")

@@ -31,7 +31,7 @@ module UpTack
             further = table.calculation(key)
             next [key] if further.nil? || further.once? || rules.include?(further) || passed.include?(key)
 
-            [key, *through(further.reads(table), rules, table, [*passed, key])]
+            [key, *through(further.reads(table) | further.formula(table).links, rules, table, [*passed, key])]
           end.uniq
         end
 

@@ -10,11 +10,12 @@ module UpTack
         # type:: what it gives, :any where it can only be blank
         # references:: every field and table that it names, as References
         # reads:: keys of the fields whose present values it reads in this record
+        # links:: keys of the links of this record along which it reads others
         # fleeting:: what in it changes with the hour or the person, in words
         # momentary:: what in it only a save can know, in words
         # warnings:: Problems that are allowed but surely not meant
         # counters:: how many digits each of its counters has
-        attr_reader :text, :tree, :type, :references, :reads, :fleeting, :momentary, :warnings, :counters
+        attr_reader :text, :tree, :type, :references, :reads, :links, :fleeting, :momentary, :warnings, :counters
 
         # @param checker [Checker] that has been over the tree
         def initialize(text:, tree:, type:, scope:, checker:)
@@ -23,6 +24,7 @@ module UpTack
           @type = type
           @references = checker.references
           @reads = references.select(&:own?).map(&:key).uniq
+          @links = references.filter_map { |each| each.steps.first.key if each.key && !each.before && each.steps.first&.kind == :link && each.steps.first.table == scope.key }.uniq
           @fleeting = checker.fleeting
           @momentary = checker.momentary
           @warnings = checker.warnings

@@ -65,7 +65,10 @@ module UpTack
           # @param working [Save::Working]
           def apply(working)
             unread = working.unreadable_among(formula.reads)
-            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+            if unread
+              working.leave_as_it_was(field) unless rule.once?
+              return working.skip(rule, field, "#{unread.label} can't be read yet")
+            end
 
             rule.once? ? apply_once(working) : apply_always(working)
           end

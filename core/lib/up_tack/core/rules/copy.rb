@@ -58,7 +58,7 @@ module UpTack
 
         # @return [Array<String>] keys of the links of this table along which it reads
         def links(table)
-          compiled(table).references.filter_map { |each| each.steps.first&.key if each.steps.first&.kind == :link && each.steps.first.table == table.key }.uniq
+          compiled(table).links
         end
       end
     end

@@ -38,10 +38,7 @@ module UpTack
 
         # @return [Array<String>] keys of the fields whose change moves it
         def triggers(table)
-          formulas.keys.flat_map do |part|
-            formula = compiled(table, part: part)
-            formula.reads + formula.references.filter_map { |each| each.steps.first&.key if each.steps.first&.kind == :link && each.steps.first.table == table.key && !each.before }
-          end.uniq
+          formulas.keys.flat_map { |part| compiled(table, part: part).then { |formula| formula.reads + formula.links } }.uniq
         end
 
         def names(table) = [*writes, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq

@@ -42,7 +42,7 @@ module UpTack
           return formula_reads(table, part: "reaches") if event == "reached"
           return watch if watch.any?
 
-          formulas.keys.flat_map { |part| formula_reads(table, part: part) + links_in(table, part) }.uniq - writes
+          formulas.keys.flat_map { |part| compiled(table, part: part).then { |formula| formula.reads + formula.links } }.uniq - writes
         end
 
         # @param key [String] of a field that it sets
@@ -151,11 +151,6 @@ module UpTack
           return [] unless event == "changed" && triggers(table).empty?
 
           [problem("watch", "Nothing that could change is read here; pick the fields to watch, or let it act on new records.")]
-        end
-
-        # Links along which a formula reads: another record chosen is a change too.
-        def links_in(table, part)
-          compiled(table, part: part).references.filter_map { |each| each.steps.first&.key if each.steps.first&.kind == :link && each.steps.first.table == table.key && !each.before }.uniq
         end
 
         def occasion(table)

@@ -106,7 +106,11 @@ module UpTack
         # @param stage [String] the stage that begins
         def enter(stage)
           @trace.enter(stage)
+          open_worked_out if stage == "fill"
         end
+
+        # A calculation can't be made yet: the field stays as it was.
+        def leave_as_it_was(field) = @values[field.key] = @old[field.key]
 
         # Ends the last stage: what is written down of the changes.
         def log_changes
@@ -135,7 +139,7 @@ module UpTack
           settled = field.settle(value)
           notes += [[:unreadable, settled.message]] if settled.is_a?(Values::Unreadable)
           settled = nil if settled.is_a?(Values::Unreadable)
-          before = @values[field.key]
+          before = @values.fetch(field.key) { @old[field.key] }
           @values[field.key] = settled
           @origins[field.key] = Origin.new("rule", rule.id, origin)
           refuse_claim(rule, field, settled) if @claimed.key?(field.key)
@@ -241,6 +245,12 @@ module UpTack
 
           places = @fields.keys.each_with_index.to_h
           refusals.sort_by.with_index { |refusal, index| [places.fetch(refusal.field), index] }
+        end
+
+        # What somebody typed may make another value of it: whoever reads it from here on,
+        # until its turn, gets it worked out.
+        def open_worked_out
+          @plan.roots.each_key { |key| @values.delete(key) }
         end
 
         # @return [Array<String>] those that changed, and what those are worked out from
