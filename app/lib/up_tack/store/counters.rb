@@ -17,6 +17,11 @@ module UpTack
         ON CONFLICT (field_id, series) DO UPDATE SET next = MAX(next, ?3), highest = MAX(COALESCE(highest, ?4), ?4)
       SQL
 
+      # Questions after which the numbers given so far are read in one go, and how many
+      # of them at most: whoever numbers many records asks for each.
+      PATIENCE = 60
+      MOST_HELD = 100_000
+
       # @param holding [Boolean] whether what was taken is written only by `finish`
       def initialize(holding: false)
         @holding = holding
@@ -24,6 +29,8 @@ module UpTack
         @settled = []
         @given = {}
         @next = {}
+        @asked = 0
+        @held = {}
       end
 
       # @param counting [Core::Rules::Number::Counting]
@@ -38,7 +45,7 @@ module UpTack
       def owner(field, text)
         return :new if @taken.any? { |counting, _, taken| counting.field == field && taken == text }
 
-        @given[[field, text]]&.first || Statements.run(OWNER, field, text).dig(0, 0)
+        @given[[field, text]]&.first || stored_owner(field, text)
       end
 
       # @return [Integer, nil] the count in a number that was given
@@ -47,6 +54,21 @@ module UpTack
       def take(counting, count, text) = @taken << [counting, count, text]
 
       def keep(counting, count, text) = take(counting, count, text)
+
+      # Nobody else writes while this transaction does, so what was read stays true.
+      def stored_owner(field, text)
+        @asked += 1
+        @held[field] = read_owners(field) if @holding && @asked == PATIENCE
+        held = @held[field]
+        held ? held[text] : Statements.run(OWNER, field, text).dig(0, 0)
+      end
+
+      # @return [Hash{String=>Integer}, nil] nil where there are too many to hold
+      def read_owners(field)
+        rows = Statements.run("SELECT text, record_id FROM up_tack_numbers WHERE field_id = ? LIMIT #{MOST_HELD + 1}", field)
+        rows.to_h if rows.length <= MOST_HELD
+      end
+      private :stored_owner, :read_owners
 
       # What was taken belongs to the record that was saved.
       # @param finish [Boolean] whether it is written now
@@ -74,6 +96,7 @@ module UpTack
         end
         @settled = []
         @given = {}
+        @held = {}
       end
 
       # The count that follows one which may lie between the steps.

@@ -18,7 +18,11 @@ module UpTack
       MOST = 200
 
       # @return [String] a moment as the log keeps it, in UTC
-      def self.moment(time) = time.getutc.strftime("%Y-%m-%d %H:%M:%S.%6N")
+      def self.moment(time)
+        held = @second # Many entries of a batch fall into one.
+        held = @second = [time.to_i, time.getutc.strftime("%Y-%m-%d %H:%M:%S.")].freeze unless held&.first == time.to_i
+        held.last + time.usec.to_s.rjust(6, "0")
+      end
 
       # @param holding [Boolean] whether entries are held back until `finish`
       def initialize(holding: false)

@@ -96,10 +96,9 @@ module UpTack
       # @param id [Integer, nil] the number that it had before, for a record that comes back
       # @return [Integer] the new record's number
       def insert(values, id: nil)
-        columns = [*("id" if id), *@fields.map(&:key)]
-        return Statements.run("INSERT INTO #{quoted(@table.key)} DEFAULT VALUES RETURNING id").dig(0, 0) if columns.empty?
+        return Statements.run("INSERT INTO #{quoted(@table.key)} DEFAULT VALUES RETURNING id").dig(0, 0) if @fields.empty? && id.nil?
 
-        sql = (@inserts ||= {})[columns.length] ||= "INSERT INTO #{quoted(@table.key)} (#{columns.map { |name| quoted(name) }.join(", ")}) VALUES (#{(["?"] * columns.length).join(", ")}) RETURNING id"
+        sql = (@inserts ||= {})[id.nil?] ||= insertion([*("id" if id), *@fields.map(&:key)])
         Statements.run(sql, *id, *@fields.map { |field| Cells.write(values[field.key], field) }).dig(0, 0)
       end
 
@@ -122,6 +121,8 @@ module UpTack
       end
 
       private
+
+      def insertion(columns) = "INSERT INTO #{quoted(@table.key)} (#{columns.map { |name| quoted(name) }.join(", ")}) VALUES (#{(["?"] * columns.length).join(", ")}) RETURNING id"
 
       def rows(scope, keys = nil)
         fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields

@@ -32,7 +32,7 @@ module UpTack
       # @return [Answer] :saved or :refused
       # @raise [Core::Design::Invalid] for a field that the table does not have
       def write(typed, stored: nil, id: stored&.id, pending: nil, carried: {}, **more)
-        Fields.check(@table, typed)
+        Fields.check(@table, typed) unless typed.any? && typed.each_key.all? { |key| @plan.fields.key?(key) }
         known = id || (pending ? Store::PendingRecords::NEW : nil)
         draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : {}, **more)
         @context = @workspace.context(counters: @counters, pending: pending) if @context.nil? || @context.records.touched?
@@ -77,7 +77,11 @@ module UpTack
         restored ? "restore" : "create"
       end
 
-      def kept(outcome) = @plan.kept_fields.to_h { |field| [field.key, outcome.values[field.key]] }
+      def kept(outcome)
+        return outcome.values if @plan.kept_fields.length == @plan.fields.length
+
+        @plan.kept_fields.to_h { |field| [field.key, outcome.values[field.key]] }
+      end
     end
   end
 end

@@ -20,10 +20,11 @@ module UpTack
         working = Working.new(plan, draft, context, trace: trace)
         working.read_typed
         # What is written down of a save is not, where there is none; what is shown goes on.
-        Stages::ALL.each do |stage|
-          working.enter(stage.key)
-          working.read_carried if stage.key == "default"
-          plan.rules_at(stage.key).each { |rule| rule.apply(working) unless stage.key == "log" && working.refused? && rule.rule.stage == "log" }
+        plan.turns.each do |stage, rules|
+          working.enter(stage)
+          working.read_carried if stage == "default"
+          rules = rules.reject { |rule| rule.rule.stage == "log" } if stage == "log" && working.refused?
+          rules.each { |rule| rule.apply(working) }
         end
         working.log_changes
         working.outcome

@@ -20,6 +20,9 @@ module UpTack
         attr_reader :required
         # @return [Array<Rules::Lock::Test>]
         attr_reader :locks
+        # @return [Hash{String=>nil}] what a new record is before the first stage, by key:
+        #   all but what is worked out
+        attr_reader :blank
         # @return [Hash{String=>Array<String>}] by key of a calculated field, that key and
         #   those of all that it is worked out from
         attr_reader :roots
@@ -33,6 +36,7 @@ module UpTack
           @kept_fields = table.kept_fields.freeze
           @worked_out = table.fields.select { |field| table.worked_out?(field.key) }.to_h { |field| [field.key, true] }.freeze
           @given = table.fields.select { |field| table.given?(field.key) }.to_h { |field| [field.key, true] }.freeze
+          @blank = table.fields.reject { |field| @worked_out.key?(field.key) }.to_h { |field| [field.key, nil] }.freeze
           @roots = @worked_out.keys.to_h { |key| [key, Analysis::Order.through([key], [], table)] }.freeze
           @late = late_calculations
           @rules = Stages::ALL.to_h do |stage|
@@ -42,6 +46,9 @@ module UpTack
           gather_states
           freeze
         end
+
+        # @return [Hash{String=>Array<#apply>}] by key of the stage, in the order of the stages
+        def turns = @rules
 
         # @param stage [String]
         # @return [Array<#apply>]

@@ -285,11 +285,7 @@ module UpTack
 
         # What is worked out is left open: whoever reads it before its stage gets
         # it worked out, and never a value of another time.
-        def beginning
-          @fields.each_with_object({}) do |(key, _), found|
-            found[key] = @old[key] if @old.key?(key) || !@plan.worked_out?(key)
-          end
-        end
+        def beginning = @old.empty? ? @plan.blank.dup : @plan.blank.merge(@old)
 
         def records = @context.records
 
@@ -303,8 +299,11 @@ module UpTack
           blank ? "#{@table.field(blank).label} is blank" : "it comes to blank"
         end
 
+        # Of what no rule set and nobody typed it is told when somebody asks.
         def origins
-          @fields.to_h { |key, _| [key, @origins[key] || (@values[key].nil? ? BLANK : STORED)] }
+          values = @values
+          @origins.default_proc = ->(_, key) { values[key].nil? ? BLANK : STORED }
+          @origins
         end
 
         def changes
