@@ -90,7 +90,7 @@ RSpec.describe "Auto-numbers" do
   it "says in a live form what the number would be" do
     plan = Core::Save::Plan.new(tagged, Core::Conventions.from({}))
     origin = Core::Save.call(plan, Core::Save::Draft.new(typed: {}, stored: nil, live: true), context).origins["tag"]
-    expect(origin.to_h).to include(source: "rule", pending: true, words: "not given yet: the number it would get")
+    expect(origin.to_h).to include(source: "rule", pending: true, words: "not given yet")
   end
 
   it "tells the series and the count of a number that it finds" do

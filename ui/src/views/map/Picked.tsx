@@ -109,8 +109,8 @@ function List({ title, graph, ids, none, onPick }: ListProps) {
       {rules.length + fields.length === 0 && <p className="quiet">{none}</p>}
       <ul>
         {rules.map((rule) => (
-          <li key={rule.id} className="flex items-baseline gap-1.5">
-            <Mark size={10} className="shrink-0 text-primary" />
+          <li key={rule.id} className="flex items-start gap-1.5">
+            <Mark size={10} className="mt-1.5 shrink-0 text-primary" />
             <div className="min-w-0">
               <Go to={`/t/${rule.table}/rules?rule=${rule.id}`} onPick={onPick && (() => onPick(rule.id))}>
                 {rule.sentence}

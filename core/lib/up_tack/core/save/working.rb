@@ -152,7 +152,7 @@ module UpTack
         def number(rule, field, value, how:)
           before = @values[field.key]
           @values[field.key] = value
-          @origins[field.key] = Origin.new("rule", rule.id, @draft.live ? "not given yet: the number it would get" : "numbered", @draft.live)
+          @origins[field.key] = Origin.new("rule", rule.id, @draft.live ? "not given yet" : "numbered", @draft.live)
           @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: how)
         end
 
