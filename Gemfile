@@ -21,6 +21,11 @@ gem "puma", "~> 8.0"
 gem "rack-attack", "~> 6.8"
 gem "bcrypt", "~> 3.1"
 
+# files in and out
+gem "roo", "~> 3.0"
+gem "caxlsx", "~> 4.5"
+gem "rubyzip", "~> 3.2", require: "zip"
+
 # schedule
 gem "rufus-scheduler", "~> 3.9"
 

@@ -28,6 +28,7 @@ module StoreHelp
   end
 
   def self.close(path)
+    UpTack::Proving.stop
     UpTack::Store::Database.close
     FileUtils.rm_f(Dir["#{path}*"])
   end

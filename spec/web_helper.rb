@@ -39,7 +39,7 @@ module WebHelp
     hold_against_document(method.to_s, path.split("?").first)
     return last_response.body.lines.map { |line| JSON.parse(line) } if last_response.media_type == "application/x-ndjson"
 
-    return last_response.body if %w[text/csv application/yaml].include?(last_response.media_type)
+    return last_response.body unless last_response.media_type.to_s.match?(/json/) || last_response.body.empty?
 
     last_response.body.empty? ? nil : JSON.parse(last_response.body)
   end
@@ -61,8 +61,8 @@ module WebHelp
 
     type, media = response["content"].first
     expect(last_response.media_type).to eq(type), last_response.body
-    return lines_are_previews if type == "application/x-ndjson"
-    return if %w[text/csv application/yaml].include?(type)
+    return lines_are_previews if type == "application/x-ndjson" && path.end_with?("/preview")
+    return unless type.include?("json") && type != "application/x-ndjson"
 
     errors = schema(media["schema"]).validate(JSON.parse(last_response.body)).map { |error| "#{error["data_pointer"]}: #{error["error"]}" }
     expect(errors).to be_empty

@@ -20,7 +20,7 @@ RSpec.describe "Links in the store" do
   it "are columns with an index and a foreign key that any program can read" do
     keys = connection.foreign_keys("pieces").map { |key| [key.column, key.to_table] }
     expect(keys).to match_array([%w[maker members], %w[clay clays]])
-    expect(connection.indexes("pieces").map(&:columns)).to match_array([["maker"], ["clay"]])
+    expect(connection.indexes("pieces").map(&:columns)).to include(["maker"], ["clay"])
     expect { UpTack::Store::Database.write { rows("pieces").update(1, {"maker" => 999}) } }.to raise_error(ActiveRecord::StatementInvalid, /FOREIGN KEY/)
     change(:ChangeTable, table: "members", parts: {"label" => "Potters"})
     expect(connection.foreign_keys("pieces").map(&:to_table)).to match_array(%w[clays potters])

@@ -31,9 +31,10 @@ RSpec.describe "Numbers in the store" do
     expect(code(save({"code" => "CL-41"}, way: "import"))).to eq("CL-41")
     expect(save({"code" => "CL-41"}, way: "import").outcome.refusals.map(&:message)).to eq(["CL-41 was given before to “Any”; a number is never given twice."])
     drafts = [{}, {"code" => "CL-60"}, {"limit" => "1"}, {}].map { |typed| {typed: {"name" => "Any", "limit" => "1000"}.merge(typed)} }
-    result = UpTack::UseCases::SaveRecords.new(workspace, way: "import").call(table: "clays", drafts: drafts)
-    expect(result.saved.map { |id| id && UpTack::Store::Rows.new(workspace.table("clays")).find(id)["code"] }).to eq(["CL-42", "CL-60", nil, "CL-61"])
-    expect(result.refused.map { |index, refusals| [index, refusals.map(&:field)] }).to eq([[2, ["limit"]]])
+    given = []
+    report = UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: "clays", drafts: drafts, summary: "Clays", keep: "passing") { |_, answer| given << answer.record&.values&.fetch("code") }
+    expect(given).to eq(["CL-42", "CL-60", nil, "CL-61"])
+    expect(report.refused.map { |each| [each.place, each.refusals.map { |refusal| refusal[:field] }] }).to eq([[2, ["limit"]]])
     expect(UpTack::Store::LogCheck.run).to have_attributes(sound: true)
   end
 

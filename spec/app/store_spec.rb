@@ -15,12 +15,11 @@ RSpec.describe "The store" do
   it "pages through every record once, sorted by any column in both directions" do
     workspace.table("pieces").fields.map(&:key).push(nil).product([false, true]).each do |sort, descending|
       found = []
-      after = nil
+      cursor = nil
       loop do
-        page = UpTack::UseCases::ListRecords.new(workspace).call(table: "pieces", sort: sort, descending: descending, after: after, limit: 5)
+        page = UpTack::UseCases::ListRecords.new(workspace).call(table: "pieces", sort: "#{"-" if descending}#{sort || "id"}", cursor: cursor, limit: 5)
         found += page.records
-        after = page.records.last&.id
-        break unless page.more
+        cursor = page.following or break
       end
       expect(found.map(&:id).sort).to eq((1..28).to_a), "#{sort} #{descending}"
       context = workspace.context
@@ -34,7 +33,7 @@ RSpec.describe "The store" do
 
   it "puts blanks last in both directions" do
     [false, true].each do |descending|
-      records = UpTack::UseCases::ListRecords.new(workspace).call(table: "pieces", sort: "absorption", descending: descending, limit: 500).records
+      records = UpTack::UseCases::ListRecords.new(workspace).call(table: "pieces", sort: "#{"-" if descending}absorption", limit: 500).records
       blanks = records.map { |record| record.values["absorption"].nil? }
       expect(blanks).to eq(blanks.sort_by { |blank| blank ? 1 : 0 })
     end
@@ -78,5 +77,16 @@ RSpec.describe "The store" do
     expect(times).to eq(times.sort)
     members = UpTack::Store::Rows.new(workspace.table("members"))
     expect((1..12).map { |id| members.find(id)["name"] }.tally["Ansa Velt"]).to eq(2)
+  end
+
+  it "waits for a writer without keeping it, or anybody else, from going on" do
+    held, go = Queue.new, Queue.new
+    holder = Thread.new { UpTack::Store::Database.write { (held << true) && go.pop } }
+    held.pop
+    waiting = Thread.new { person.update!(email: "odile@ember.example") }
+    Thread.pass until waiting.status == "sleep"
+    go << true
+    expect([holder, waiting].map { |thread| thread.join(10) }).to all(be_a(Thread))
+    expect(person.email).to eq("odile@ember.example")
   end
 end

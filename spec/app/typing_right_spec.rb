@@ -19,8 +19,8 @@ RSpec.describe "Typing it right, in the store" do
       page = use(:ListRecords, table: "pieces", filter: "shelf_code = \"XY-001\"")
       expect(page.records.map(&:id)).to eq([28])
       first = use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 3)
-      rest = use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 3, after: first.records.last.id)
-      expect((first.records + rest.records).map { |record| record.values["shelf_code"] }).to eq(pieces.page(sort: "shelf_code", limit: 6).map { |_, values| values["shelf_code"] })
+      rest = use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 3, cursor: first.following)
+      expect((first.records + rest.records).map { |record| record.values["shelf_code"] }).to eq(use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 6).records.map { |record| record.values["shelf_code"] })
       expect(save_piece(good_piece.merge("shelf_code" => "XY 001")).outcome.refusals.map(&:message)).to eq(["Another piece stands there; a shelf holds one piece at a time."])
     end
 
@@ -141,7 +141,7 @@ RSpec.describe "Typing it right, in the store" do
       expect((1..3).map { |id| orders.find(id)["fetched"]&.iso8601 }).to eq(["2026-11-23T09:30:00Z", nil, "2026-07-01T10:00:00Z"])
       expect(columns("orders")["fetched"]).to start_with("datetime")
       page = use(:ListRecords, table: "orders", sort: "fetched", limit: 1)
-      rest = use(:ListRecords, table: "orders", sort: "fetched", limit: 2, after: page.records.last.id)
+      rest = use(:ListRecords, table: "orders", sort: "fetched", limit: 2, cursor: page.following)
       expect((page.records + rest.records).map(&:id)).to eq([3, 1, 2])
       expect(use(:ListRecords, table: "orders", filter: "date(fetched) = date(\"2026-11-23\")").records.map(&:id)).to eq([1]) if Core::Expression::Functions.all.key?("date")
       design.undo

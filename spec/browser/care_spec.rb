@@ -124,7 +124,7 @@ RSpec.describe "Care in the interface" do
     expect(page.title).not_to eq("broken")
   end
 
-  ["/", "/t/pieces/rules", "/t/pieces/rules?rule=r54", "/t/members/rules?field=note&stage=calculate", "/t/pieces/rules?field=maker", "/language", "/t/pieces/records?filter=peak%20%3E%20900", "/t/pieces/forms?form=all", "/t/pieces/records", "/t/pieces/bench", "/t/pieces/history", "/t/pieces/history?of=design"].each do |path|
+  ["/", "/t/pieces/rules", "/t/pieces/rules?rule=r54", "/t/members/rules?field=note&stage=calculate", "/t/pieces/rules?field=maker", "/language", "/t/pieces/records?filter=peak%20%3E%20900", "/t/pieces/forms?form=all", "/t/pieces/records", "/t/pieces/bench", "/t/pieces/bench?show=edges", "/t/pieces/history", "/t/pieces/history?of=design", "/sheet"].each do |path|
     it "is found without fault by axe-core at #{path}" do
       visit path
       expect(page).to have_css("h1")

@@ -88,9 +88,10 @@ RSpec.describe "Formulas and links" do
     expect(page).to have_text("3 of 28 records match")
     write_formula "days_late > 8"
     expect(page).to have_text("3 of 28 records match").and have_css("[role=row]", text: "PC-00010")
-    fill_in "Keep it as", with: "Very late"
+    click_button "Keep this view"
+    fill_in "Name of the view", with: "Very late"
     click_button "Keep"
-    expect(page).to have_text("Filter kept: Very late").and have_button("Very late")
+    expect(page).to have_text("View kept: Very late").and have_button("Very late")
     click_button "Days late"
     expect(page).to have_css("[role=row][data-index='0']", text: "PC-00008")
   end

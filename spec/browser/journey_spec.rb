@@ -123,7 +123,7 @@ RSpec.describe "From the board to a saved record" do
   it "edits and deletes a record, and tells both in History" do
     visit "/t/pieces/records"
     expect(page).to have_text("28 records")
-    find("[role=row]", text: "PC-00026").click
+    find("a[title='Open PC-00026']").click
     click_link "All fields"
     expect(page).to have_field("Tag", with: "PC-00026")
     select "Collected", from: "Stage"
@@ -159,8 +159,8 @@ RSpec.describe "From the board to a saved record" do
     expect(trace).to have_text("blank → 13 Mar 2028 (28 Feb 2028 + 14)").and have_text("blank → Senna Whitlock")
     expect(trace).to have_text("640 + 55 = 695, not 700 · Clay and tare must add up to the wet weight.").and have_text("nothing is written, because the record is refused")
     type_into "Wet weight g", "695"
-    expect(page).to have_text("Would be saved").and have_text("21 values would be written.")
-    find("label", text: "a copy of").click
+    expect(page).to have_text("Would be saved").and have_text("21 values would be logged.")
+    select "a copy of", from: "Begin with"
     select "PC-00014 · Moon jar · Maro Tinsley", from: "Which record"
     expect(page).to have_field("Hold minutes", with: "90")
     expect([pieces.count, UpTack::Store::Entry.count]).to eq(before)

@@ -88,10 +88,10 @@ RSpec.describe "Typing records" do
   it "opens a record of the grid by keyboard" do
     visit "/t/pieces/records"
     expect(page).to have_css("[role=row][data-index='0']", text: "PC-00001")
-    find("[role=row][data-index='0']").native.node.focus
+    find("[role=grid]").native.node.focus
     press :Down
     press :Down
-    press :Enter
+    press [:control, :Enter]
     expect(page).to have_field("Tag", with: "PC-00003")
   end
 

@@ -61,7 +61,7 @@ RSpec.describe "Links, titles and filters in a design" do
     expect(changes::ChangeField.new(table: "members", field: "name", parts: {"label" => "Full name"}).apply(kept).table("pieces").filters.last.formula).to eq("maker.full_name = \"Ansa Velt\"")
     expect(changes::RemoveField.new(table: "members", field: "name").apply(kept).table("pieces").filters.map(&:name)).to eq(["Heavy"])
     expect(changes::DropFilter.new(table: "pieces", filter: kept.table("pieces").filters.first.id).apply(kept).table("pieces").filters.map(&:name)).to eq(["Ansa's"])
-    expect(message { changes::DropFilter.new(table: "pieces", filter: "q99").apply(kept) }).to include("no such filter")
+    expect(message { changes::DropFilter.new(table: "pieces", filter: "q99").apply(kept) }).to include("no such view")
   end
 
   it "tell a change that would break a rule elsewhere by the field that the rule is pinned on" do

@@ -53,9 +53,12 @@ RSpec.describe "The HTTP API" do
   end
 
   it "lists, shows, drafts, saves, changes and deletes records" do
-    page = ask(:get, "/api/tables/pieces/records?sort=wet_weight&descending=true&limit=3")
-    expect(page).to include("total" => 28, "more" => true)
-    following = ask(:get, "/api/tables/pieces/records?sort=wet_weight&descending=true&limit=3&after=#{page["records"].last["id"]}")
+    page = ask(:get, "/api/tables/pieces/records?sort=-wet_weight,piece&limit=3&fields=piece,wet_weight")
+    expect(page["records"].first["values"].keys).to eq(%w[piece wet_weight])
+    following = ask(:get, "/api/tables/pieces/records?sort=-wet_weight,piece&limit=3&cursor=#{page["following"]}")
+    expect([ask(:get, "/api/tables/pieces/records?sort=piece&cursor=#{page["following"]}"), status].last).to eq(422)
+    expect(ask(:get, "/api/tables/pieces/records?sort=-wet_weight,piece&at=3&limit=3")["records"]).to eq(following["records"])
+    expect(ask(:get, "/api/tables/pieces/totals?fields=clay_weight,received,piece")).to include("total" => 28, "matching" => 28)
     expect(following["records"].first["values"]["wet_weight"].to_f).to be <= page["records"].last["values"]["wet_weight"].to_f
     draft = ask(:post, "/api/tables/pieces/draft", {typed: {clay_weight: 640, wet_weight: "700"}})
     expect(draft["fields"]["collect_by"]).to include("source" => "rule", "words" => "Received + 14")

@@ -57,7 +57,7 @@ RSpec.describe "Bad input over HTTP" do
       ask(method, path, body)
       refused(422)
     end
-    ask(:get, "/api/tables/pieces/records?after=x")
+    ask(:get, "/api/tables/pieces/records?at=x")
     refused(400)
   end
 

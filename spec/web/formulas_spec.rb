@@ -44,7 +44,7 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
   end
 
   it "lists by a filter, keeps it under a name, and follows a rename" do
-    expect(ask(:get, "/api/tables/pieces/records?filter=#{CGI.escape("maker.name = \"Teodor Quill\"")}").values_at("matching", "total")).to eq([1, 28])
+    expect(ask(:get, "/api/tables/pieces/totals?filter=#{CGI.escape("maker.name = \"Teodor Quill\"")}").values_at("matching", "total")).to eq([1, 28])
     expect(ask(:get, "/api/tables/pieces/records?filter=stage%20%3D")["mistakes"].first).to include("part" => "filter", "from" => 7)
     kept = ask(:post, "/api/tables/pieces/filters", {name: "Hot ones", formula: "peak > clay.limit - 100"})["filters"].last
     expect(kept).to include("name" => "Hot ones")
@@ -53,7 +53,7 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
     ask(:post, "/api/tables/pieces/filters", {name: "Bad", formula: "peak +"})
     expect(status).to eq(422)
     expect(ask(:delete, "/api/tables/pieces/filters/#{kept["id"]}")["filters"].map { |filter| filter["name"] }).to eq(["Waiting to be collected"])
-    expect(ask(:delete, "/api/tables/pieces/filters/#{kept["id"]}")["title"]).to include("no such filter")
+    expect(ask(:delete, "/api/tables/pieces/filters/#{kept["id"]}")["title"]).to include("no such view")
   end
 
   it "says what a deletion would do, and refuses one that other records stand against" do

@@ -11,7 +11,7 @@ RSpec.describe "Who may do what, over HTTP" do
 
   # A request to each operation of the document, with something for each part of its path.
   def each_operation
-    parts = {"table" => "pieces", "field" => "piece", "rule" => "r39", "id" => "1", "batch" => "1", "list" => "l102", "filter" => "x", "job" => "x", "revision" => "1", "entry" => "1", "form" => "m1", "other" => "orders", "link" => "member"}
+    parts = {"table" => "pieces", "field" => "piece", "rule" => "r39", "id" => "1", "batch" => "1", "list" => "l102", "filter" => "x", "job" => "x", "revision" => "1", "entry" => "1", "form" => "m1", "other" => "orders", "link" => "member", "proof" => "p1", "name" => "x"}
     WebHelp::DOCUMENT["paths"].each do |path, item|
       item.except("parameters").each { |verb, operation| yield verb, path.gsub(/\{(\w+)\}/) { parts.fetch(Regexp.last_match(1)) }, operation }
     end
@@ -34,6 +34,8 @@ RSpec.describe "Who may do what, over HTTP" do
         raise_error if status == 500
         expect(status).to be < 500
       end
+    ensure
+      FileUtils.rm_rf(File.join(StoreHelp::FOLDER, "backups"))
     end
   end
 

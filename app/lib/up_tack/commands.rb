@@ -4,7 +4,7 @@ module UpTack
   # The command line, one file a command.
   module Commands
     # @return [Hash{String=>Class}] the commands by name
-    def self.all = {"eval" => Eval, "mask" => Mask, "verify-log" => VerifyLog}
+    def self.all = {"eval" => Eval, "mask" => Mask, "prove" => Prove, "export-project" => ExportProject, "import-project" => ImportProject, "sheet" => Sheet, "import" => Import, "backup" => Backup, "restore" => Restore, "check" => Check, "verify-log" => VerifyLog}
 
     # @param arguments [Array<String>] the command's name first
     # @return [Integer] the exit status
@@ -15,6 +15,14 @@ module UpTack
 
       err.puts "Commands: #{all.map { |each, kind| "\n  uptack #{each} #{kind::USAGE}" }.join}"
       (name.nil? || name == "--help") ? 0 : 2
+    end
+
+    # Says what is wrong in a file, a line each.
+    # @param problems [Array<Core::Design::Problem>]
+    # @return [Integer] the exit status
+    def self.tell_problems(problems, path, err)
+      problems.each { |problem| err.puts "#{path}: #{"#{problem.place}: " if problem.place && !problem.message.start_with?(problem.place)}#{problem.message}" }
+      2
     end
   end
 end

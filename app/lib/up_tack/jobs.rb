@@ -11,8 +11,10 @@ module UpTack
     class Job
       attr_reader :id, :progress, :result, :error, :ended_at
 
-      def initialize(id, &work)
+      # @param report [Proc, nil] makes of the result what is told at the end
+      def initialize(id, report, &work)
         @id = id
+        @report = report
         @progress = Upkeep::Progress.new
         @thread = Thread.new { run(work) }
         @thread.report_on_exception = false
@@ -23,6 +25,9 @@ module UpTack
       def wait(seconds) = !@thread.join(seconds).nil?
 
       def running? = @ended_at.nil?
+
+      # @return [Hash, nil] what is told at the end; nil before, and where there is nothing to tell
+      def told = (!running? && error.nil? && @report) ? @report.call(result) : nil
 
       private
 
@@ -40,13 +45,14 @@ module UpTack
     @mutex = Mutex.new
 
     class << self
+      # @param report [Proc, nil] makes of the result what is told at the end
       # @yield [progress] the work; what it gives is the job's result
       # @return [Job] begun
-      def start(&work)
+      def start(report = nil, &work)
         @mutex.synchronize do
           forget_old
           id = SecureRandom.uuid
-          @jobs[id] = Job.new(id, &work)
+          @jobs[id] = Job.new(id, report, &work)
         end
       end
 

@@ -18,7 +18,9 @@ module UpTack
     # Makes the checks that are due. What goes wrong must not end the schedule.
     def look
       person = Store::Person.order(:id).first or return
-      UseCases::SendNotices.new(Workspace.new(person: person)).call
+      workspace = Workspace.new(person: person)
+      UseCases::SendNotices.new(workspace).call
+      UseCases::Care::Backups.new(workspace.clock).make_due
     rescue => e
       warn "The schedule: #{e.class}: #{e.message}"
     ensure

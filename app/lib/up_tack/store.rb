@@ -1,11 +1,16 @@
 # frozen_string_literal: true
 
 require "active_record"
+require "base64"
 require "bcrypt"
 require "fileutils"
 require "json"
 require "digest"
 require "securerandom"
+require "sqlite3"
+
+# Moments keep the zone in which they were read.
+ActiveSupport.to_time_preserves_timezone = true
 
 module UpTack
   # What is kept: the builder's tables as real tables, the design's revisions,

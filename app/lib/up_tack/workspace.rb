@@ -6,11 +6,12 @@ module UpTack
   # for as long as no revision is added.
   class Workspace
     # A design with what is derived from it once.
-    # filled:: by table and form, the plan of that table as the form begins it, and the form made ready
-    Compiled = Struct.new(:path, :revision_id, :project, :plans, :filled, keyword_init: true)
+    # ground:: its tables and forms made ready to be filled in and tried
+    Compiled = Struct.new(:path, :revision_id, :project, :plans, :ground, keyword_init: true)
 
     @mutex = Mutex.new
     @compiled = nil
+    Store::Database.on_replace { @mutex.synchronize { @compiled = nil } }
 
     class << self
       # @return [Compiled] that of the latest revision
@@ -27,7 +28,7 @@ module UpTack
       def compile(id)
         project = Core::Design::Project.from(JSON.parse(Store::Revision.find(id).design))
         plans = project.tables.to_h { |table| [table.key, Core::Save::Plan.new(table, project.conventions)] }
-        Compiled.new(path: Store::Database.path, revision_id: id, project: project, plans: plans, filled: {})
+        Compiled.new(path: Store::Database.path, revision_id: id, project: project, plans: plans, ground: Core::Bench::Ground.new(project, plans))
       end
     end
 
@@ -52,6 +53,9 @@ module UpTack
     # @return [Hash{String=>Core::Save::Plan}] all, by table
     def plans = compiled.plans
 
+    # @return [Core::Bench::Ground]
+    def ground = compiled.ground
+
     # @return [Core::Save::Plan]
     def plan(key) = compiled.plans.fetch(table(key).key)
 
@@ -61,11 +65,10 @@ module UpTack
     #   that somebody types in the form; without a form the second is nil
     # @raise [Store::NotFound]
     def filled_in(key, form)
-      return [plan(key), nil] if form.nil?
-
       design = table(key)
-      found = design.form(form) or raise Store::NotFound, "There is no such form of #{design.label}; it may have been deleted."
-      compiled.filled[[key, form]] ||= [(found.field_items.any? { |item| item["default"] }) ? Core::Save::Plan.new(design.on(found), project.conventions) : plan(key), Core::Forms::Ready.new(found, design)]
+      raise Store::NotFound, "There is no such form of #{design.label}; it may have been deleted." if form && !design.form(form)
+
+      ground.filled_in(key, form)
     end
 
     # @param form [Hash{String=>Object}] a form as somebody designs it, plain and not yet kept

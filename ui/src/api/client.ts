@@ -28,6 +28,7 @@ export type Test = Schemas["Test"];
 export type TestValue = Schemas["TestValue"];
 export type Job = Schemas["Job"];
 export type Filter = Schemas["Filter"];
+export type Column = Schemas["Column"];
 export type RuleNotice = Schemas["RuleNotice"];
 export type Form = Schemas["Form"];
 export type FormParts = Schemas["FormParts"];
@@ -39,6 +40,15 @@ export type Line = Schemas["Line"];
 export type CaseExample = Schemas["CaseExample"];
 export type MapField = Schemas["MapField"];
 export type MapRule = Schemas["MapRule"];
+export type Script = Schemas["Script"];
+export type Act = Schemas["Act"];
+export type Trial = Schemas["Trial"];
+export type Expectation = Schemas["Expectation"];
+export type ProofParts = Schemas["ProofParts"];
+export type Proofs = Schemas["Proofs"];
+export type ProofLine = Proofs["proofs"][number];
+export type Covered = Proofs["coverage"][number];
+export type FormulaPart = Schemas["FormulaPart"];
 
 /** What the server refused, or why it could not be reached (status 0). */
 export class ProblemError extends Error {

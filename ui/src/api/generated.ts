@@ -420,6 +420,441 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables/{table}/bulk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Do the same with many records, each through its rules and all as one change that can be taken back; or try it. */
+        post: operations["changeMany"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write up to 5,000 records, new ones and changes, each through its rules and all as one change that can be taken back. */
+        post: operations["writeBatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/export.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** The records that a view shows, or all of the table, as CSV. */
+        get: operations["exportCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/export.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** The records that a view shows, or all of the table, as XLSX. */
+        get: operations["exportXlsx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/export.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** The records that a view shows, or all of the table, as JSON. */
+        get: operations["exportJson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/export.jsonl": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** The records that a view shows, or all of the table, as JSONL. */
+        get: operations["exportJsonl"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/schema.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** A record of the table as JSON Schema. */
+        get: operations["getJsonSchema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/export.sql": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All tables as SQL, with CHECKs and DEFAULTs where a rule can be said so and comments where not. */
+        get: operations["exportAllSql"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/export.sqlite3": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All tables as one SQLite file. */
+        get: operations["exportAllSqlite"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/export.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All tables as a data package (Frictionless Table Schema). */
+        get: operations["exportAllPackage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tokens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One's own tokens for scripts. */
+        get: operations["listTokens"];
+        put?: never;
+        /** Make a token with which a script comes in as oneself, in a role that is no more than one's own, until it ends. */
+        post: operations["makeToken"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tokens/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** End a token. */
+        delete: operations["revokeToken"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Copies of the database, the latest first, and when they are made. */
+        get: operations["listBackups"];
+        put?: never;
+        /** Copy the database while it runs; the copy is looked at once it is written. */
+        post: operations["makeBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** When copies are made, and how many and how long they are kept. */
+        put: operations["scheduleBackups"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        /** The copy itself. */
+        get: operations["getBackup"];
+        put?: never;
+        post?: never;
+        /** Take a copy away. */
+        delete: operations["dropBackup"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{name}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a copy in the place of what is in the database now, which is copied before. */
+        post: operations["restoreBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Look whether all of the database holds: the file, links, the change log, kept values and counters. */
+        post: operations["checkUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring in a file with records, which is kept for a day: CSV, XLSX, ODS, JSON or JSON Lines. */
+        post: operations["bringFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make a table with fields and rules as they were proposed for a file. */
+        post: operations["makeTableOfFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a file's columns show, and to which fields of a table they belong. */
+        post: operations["lookAtFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/refused": {
+        parameters: {
+            query?: {
+                delimiter?: string;
+                encoding?: string;
+                sheet?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        /** The rows of a file that were refused when it was tried or taken over last, in the format that went in, each with why. */
+        get: operations["listRefusedRows"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take the rows of a file into the table, each through its rules and all as one change that can be taken back; or try it. */
+        post: operations["importFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/totals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** How many records a filter lets through, and what fields come to over them. */
+        get: operations["reckonTotals"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables/{table}/records/{id}": {
         parameters: {
             query?: never;
@@ -939,7 +1374,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Keep a filter under a name; one of the same name is replaced. */
+        /** Keep a view under a name: a filter, an order and columns; one of the same name is replaced. */
         post: operations["keepFilter"];
         delete?: never;
         options?: never;
@@ -1079,6 +1514,252 @@ export interface paths {
         put?: never;
         /** The same with every step, as any person, on any day. Writes nothing. */
         post: operations["tryRecord"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Play a script on the bench, over the real records or over records of its own. Writes nothing. */
+        post: operations["playScript"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/edges": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Records at the edges of the rules, with what comes of each now. */
+        post: operations["suggestEdges"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All proofs with what came of them, and how far they cover the rules. */
+        get: operations["listProofs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Run all proofs again, in the background. */
+        post: operations["runProofs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/proofs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep proofs. */
+        post: operations["keepProofs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/proofs/{proof}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                proof: string;
+            };
+            cookie?: never;
+        };
+        /** A proof as it is kept. */
+        get: operations["getProof"];
+        /** Change a proof. */
+        put: operations["changeProof"];
+        post?: never;
+        /** Take a proof away. */
+        delete: operations["dropProof"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/rules/proofs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which proofs a rule would break, and which it would mend, were it saved. */
+        post: operations["endangeredProofs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** Made-up records that can be taken out again. */
+        get: operations["listSamples"];
+        put?: never;
+        /** Fill the table with made-up records that pass its rules. */
+        post: operations["makeUpRecords"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/samples/failing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Made-up records that one rule refuses; none of them is saved. */
+        post: operations["makeFailingRecords"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/project": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The whole design as a project file, with people's roles and without passwords. */
+        get: operations["exportProject"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/project/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a project file would change. Changes nothing. */
+        post: operations["previewProject"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/project/bring-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Merge a project file into the project, as one change that can be undone. */
+        post: operations["bringInProject"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheet.md": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The rule sheet as Markdown, with what proofs show of each rule. */
+        get: operations["getSheet"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1315,6 +1996,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/openapi.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** This document, as JSON. */
+        get: operations["getOpenapiJson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/openapi.yaml": {
         parameters: {
             query?: never;
@@ -1492,6 +2190,8 @@ export interface components {
             field: string | null;
             done: number;
             total: number;
+            /** @description What came of it, as the answer would have said it had it come at once; null before the end, and where nothing is told. */
+            report: Record<string, never> | null;
         };
         Names: {
             key: string;
@@ -1652,7 +2352,21 @@ export interface components {
         Filter: {
             id: string;
             name: string;
+            /** @description A condition; empty lets everything through. */
             formula: string;
+            /** @description Ids of fields separated by commas, each with a minus before it where the greatest comes first. */
+            sort?: string | null;
+            /** @description In their order. */
+            columns?: components["schemas"]["Column"][] | null;
+        };
+        Column: {
+            /** @description Id of the field. */
+            field: string;
+            width?: number;
+            hidden?: boolean;
+            frozen?: boolean;
+            /** @enum {string} */
+            total?: "filled" | "blank" | "sum" | "average" | "least" | "greatest";
         };
         Person: {
             id: number;
@@ -1903,6 +2617,8 @@ export interface components {
             /** @description Place in the formula. */
             from: number | null;
             to: number | null;
+            /** @description Where in a project file it is. */
+            place?: string;
         };
         Preview: {
             problems: components["schemas"]["Mistake"][];
@@ -1944,6 +2660,102 @@ export interface components {
             texts: {
                 [key: string]: string;
             };
+        };
+        Token: {
+            id: number;
+            name: string;
+            role: string;
+            made_at: string;
+            ends_at: string;
+            seen_at: string | null;
+            over: boolean;
+        };
+        NewToken: {
+            id: number;
+            name: string;
+            role: string;
+            made_at: string;
+            ends_at: string;
+            seen_at: string | null;
+            over: boolean;
+            token: string;
+        };
+        Backup: {
+            name: string;
+            made_at: string;
+            why: string;
+            bytes: number;
+        };
+        FileColumn: {
+            column: string;
+            /** @description The field to which it seems to belong. */
+            field: string | null;
+            /** @enum {string} */
+            dates: "dmy" | "mdy" | "ymd";
+            /** @enum {string} */
+            decimal: "." | ",";
+            /** @enum {string} */
+            kind: "number" | "date" | "yes_no" | "text";
+            filled: number;
+            blank: number;
+            samples: string[];
+            /** @description Whether it has dates. */
+            dated: boolean;
+            /** @description Whether it has numbers with decimals. */
+            decimals: boolean;
+        };
+        /**
+         * @description What stays: all records or, where one is refused, none of them; those that pass; or nothing, since it is only tried. Without it all.
+         * @enum {string}
+         */
+        Keep: "all" | "passing" | "none";
+        Report: {
+            looked_at: number;
+            saved: number;
+            unchanged: number;
+            refused: number;
+            /** @description By which it can be taken back; null where nothing was kept. */
+            batch: number | null;
+            by_rule: {
+                rule: string | null;
+                name: string | null;
+                count: number;
+            }[];
+            /** @description Some of the refused records. */
+            refusals: {
+                /** @description Which of those given it is, from 0. */
+                place: number;
+                id: number | null;
+                title: string;
+                refusals: {
+                    field: string | null;
+                    rule: string | null;
+                    message: string;
+                    passable: boolean;
+                }[];
+            }[];
+            /** @description Some of the records that are saved. */
+            changes: {
+                id: number | null;
+                title: string;
+                changes: {
+                    field: string;
+                    label: string;
+                    before: string;
+                    after: string;
+                    rule: string | null;
+                }[];
+            }[];
+        };
+        Total: {
+            filled: number;
+            blank: number;
+            /** @description Of numbers, as people read it. */
+            sum: string | null;
+            average: string | null;
+            /** @description Of numbers and dates. */
+            least: string | null;
+            greatest: string | null;
         };
         Typed: {
             /** @description Raw input by field key, for the fields that were filled or cleared by hand. */
@@ -2027,6 +2839,196 @@ export interface components {
             before: string | null;
             after: string | null;
             how: string | null;
+            /** @description The formulas behind it taken apart. */
+            parts: components["schemas"]["FormulaPart"][] | null;
+        };
+        FormulaPart: {
+            words: string;
+            value: string;
+            parts: components["schemas"]["FormulaPart"][];
+        };
+        /** @description What somebody does on the bench, act by act. */
+        Script: {
+            /** @description Id of a form, or all; fields alone without it. */
+            form?: string | null;
+            person?: {
+                name?: string;
+                email?: string;
+                role?: string;
+            } | null;
+            /** @description Day and hour at the firm; now without it. */
+            at?: string | null;
+            start?: {
+                /** @enum {string} */
+                from?: "new" | "copy" | "real";
+                record?: number | null;
+            } | null;
+            /** @description Records that it brings along, plain, by table and number; the real ones without them. */
+            records?: {
+                [key: string]: {
+                    [key: string]: {
+                        [key: string]: components["schemas"]["Scalar"];
+                    };
+                };
+            } | null;
+            acts?: components["schemas"]["Act"][];
+        };
+        Act: {
+            /** @enum {string} */
+            do: "type" | "fill_in" | "lines" | "pass" | "save" | "new" | "copy" | "delete" | "put_back" | "wait" | "as";
+            field?: string;
+            value?: components["schemas"]["Scalar"];
+            values?: {
+                [key: string]: components["schemas"]["Scalar"];
+            };
+            rule?: string;
+            reason?: string;
+            table?: string;
+            link?: string;
+            rows?: {
+                id?: number | null;
+                values?: {
+                    [key: string]: components["schemas"]["Scalar"];
+                };
+                gone?: boolean;
+            }[];
+            days?: number;
+            hours?: number;
+            person?: {
+                name?: string;
+                email?: string;
+                role?: string;
+            };
+        };
+        Expectation: {
+            /** @enum {string} */
+            what: "saved" | "refused" | "deleted" | "value" | "state" | "logged" | "unlogged" | "number" | "cursor";
+            field?: string;
+            rule?: string;
+            message?: string;
+            is?: components["schemas"]["Scalar"];
+            before?: components["schemas"]["Scalar"];
+            after?: components["schemas"]["Scalar"];
+            to?: string | null;
+            fits?: string;
+            act?: number | null;
+        };
+        ProofParts: components["schemas"]["Script"] & {
+            id?: string;
+            name: string;
+            group?: string | null;
+            note?: string | null;
+            expect: components["schemas"]["Expectation"][];
+        };
+        Trial: {
+            answer: components["schemas"]["Answer"];
+            acts: {
+                do: string;
+                /** @enum {string} */
+                state: "typed" | "saved" | "refused" | "deleted" | "back" | "done";
+                message: string | null;
+                at: string;
+                record: number | null;
+            }[];
+            outcome: {
+                state: string;
+                message: string | null;
+                messages: components["schemas"]["Message"][];
+                /** @description Whether it was not saved, and this is what a save would give. */
+                thought_of: boolean;
+                /** @description What the change log keeps. */
+                changes: {
+                    field: string;
+                    label: string;
+                    before: string;
+                    after: string;
+                    rule: string | null;
+                }[];
+            };
+            steps: components["schemas"]["Step"][];
+            /** @description By field, the step that decided what it holds, and a sentence. */
+            why: {
+                [key: string]: {
+                    step: number | null;
+                    words: string;
+                };
+            };
+            clock: string;
+            person: {
+                name: string;
+                role: string | null;
+            };
+            record: number | null;
+            script: components["schemas"]["Script"];
+            verdicts: {
+                met: boolean;
+                expected: string;
+                actual: string;
+                field: string | null;
+                rules: string[];
+            }[];
+            proposed: {
+                plain: components["schemas"]["Expectation"];
+                words: string;
+                usual: boolean;
+            }[];
+        };
+        ProofDifference: {
+            expected: string;
+            actual: string;
+            field: string | null;
+        };
+        EndangeredProof: {
+            table: string;
+            id: string;
+            name: string;
+            differences: components["schemas"]["ProofDifference"][];
+        };
+        Proofs: {
+            running: {
+                done: number;
+                total: number;
+            } | null;
+            /** @description Whether all have run against the design as it is. */
+            fresh: boolean;
+            /** @description Rules of which everything was seen. */
+            proven: number;
+            rules: number;
+            proofs: {
+                id: string;
+                table: string;
+                name: string;
+                group: string | null;
+                note: string | null;
+                /** @enum {string} */
+                state: "passed" | "broken" | "unfit" | "waiting";
+                differences: components["schemas"]["ProofDifference"][];
+                /** @description The first step that differs from the last good run. */
+                first_step: {
+                    stage: string;
+                    field: string;
+                    rule: string | null;
+                    was: string | null;
+                    now: string | null;
+                } | null;
+                good_at: string | null;
+            }[];
+            coverage: {
+                table: string;
+                rule: string;
+                field: string;
+                tack: string;
+                kind: string;
+                /** @enum {string} */
+                state: "proven" | "partly" | "untried" | "broken";
+                seen: number;
+                of: number;
+                missing: {
+                    key: string;
+                    words: string;
+                }[];
+                proofs: string[];
+            }[];
         };
         Entry: {
             id: number;
@@ -2188,6 +3190,35 @@ export interface components {
                 "application/json": components["schemas"]["Job"];
             };
         };
+        /** @description The copies. */
+        Backups: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    backups: components["schemas"]["Backup"][];
+                    settings: {
+                        /** @enum {string} */
+                        every: "never" | "hour" | "day" | "week";
+                        hour: number;
+                        keep: number;
+                        days: number;
+                    };
+                };
+            };
+        };
+        /** @description Ids of the proofs. */
+        KeptProofs: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    ids: string[];
+                };
+            };
+        };
         /** @description Refused or not possible. */
         Problem: {
             headers: {
@@ -2199,6 +3230,12 @@ export interface components {
         };
     };
     parameters: {
+        /** @description A condition in the formula language. */
+        exportFilter: string;
+        /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
+        exportSort: string;
+        /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
+        exportFields: string;
         /** @description Only what one person did. */
         person: number;
         /** @description Only what changed a field of the table, by its key. */
@@ -2955,13 +3992,16 @@ export interface operations {
     listRecords: {
         parameters: {
             query?: {
-                /** @description Key of a field; by number without it. */
+                /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first; `id` is the record's number. By number without it. */
                 sort?: string;
-                descending?: boolean;
                 /** @description A condition in the formula language. */
                 filter?: string;
-                /** @description Number of the last record of the page before. */
-                after?: number;
+                /** @description Keys of the fields wanted, separated by commas; all without it. */
+                fields?: string;
+                /** @description `following` of the page before. */
+                cursor?: string;
+                /** @description How many records to leave out, where there is no cursor. */
+                at?: number;
                 limit?: number;
             };
             header?: never;
@@ -2981,10 +4021,8 @@ export interface operations {
                 content: {
                     "application/json": {
                         records: components["schemas"]["Record"][];
-                        /** @description How many the filter lets through. */
-                        matching: number;
-                        total: number;
-                        more: boolean;
+                        /** @description Cursor of the next page; null where there is none. */
+                        following: string | null;
                     };
                 };
             };
@@ -3014,6 +4052,775 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Record"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    changeMany: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    do: "change" | "delete" | "copy" | "number" | "tidy";
+                    /** @description The records; without it, all that the filter lets through. */
+                    ids?: number[];
+                    filter?: string;
+                    /** @description For change: raw input by field key. */
+                    typed?: {
+                        [key: string]: components["schemas"]["Scalar"];
+                    };
+                    keep: components["schemas"]["Keep"];
+                };
+            };
+        };
+        responses: {
+            /** @description What was done, or would be. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Report"];
+                };
+            };
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    writeBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    records: {
+                        /** @description Of a record that is there; without it a new one is made. */
+                        id?: number | null;
+                        /** @description The version that was seen; without it what others did meanwhile is passed over. */
+                        version?: number | null;
+                        /** @description Raw input by field key. */
+                        typed: {
+                            [key: string]: components["schemas"]["Scalar"];
+                        };
+                        /** @description By rule, why a warning is passed. */
+                        reasons?: {
+                            [key: string]: string;
+                        };
+                    }[];
+                    keep?: components["schemas"]["Keep"];
+                    /** @description grid where the grid saves; by program without it. */
+                    way?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What became of each. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        report: components["schemas"]["Report"];
+                        /** @description In the order in which they were sent. */
+                        results: {
+                            /** @enum {string} */
+                            state: "saved" | "unchanged" | "refused" | "conflict" | "gone";
+                            id: number | null;
+                            version: number | null;
+                            messages: components["schemas"]["Message"][];
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    exportCsv: {
+        parameters: {
+            query?: {
+                /** @description A condition in the formula language. */
+                filter?: components["parameters"]["exportFilter"];
+                /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
+                sort?: components["parameters"]["exportSort"];
+                /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
+                fields?: components["parameters"]["exportFields"];
+            };
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    exportXlsx: {
+        parameters: {
+            query?: {
+                /** @description A condition in the formula language. */
+                filter?: components["parameters"]["exportFilter"];
+                /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
+                sort?: components["parameters"]["exportSort"];
+                /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
+                fields?: components["parameters"]["exportFields"];
+            };
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    exportJson: {
+        parameters: {
+            query?: {
+                /** @description A condition in the formula language. */
+                filter?: components["parameters"]["exportFilter"];
+                /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
+                sort?: components["parameters"]["exportSort"];
+                /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
+                fields?: components["parameters"]["exportFields"];
+            };
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>[];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    exportJsonl: {
+        parameters: {
+            query?: {
+                /** @description A condition in the formula language. */
+                filter?: components["parameters"]["exportFilter"];
+                /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
+                sort?: components["parameters"]["exportSort"];
+                /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
+                fields?: components["parameters"]["exportFields"];
+            };
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getJsonSchema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The schema. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    exportAllSql: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/sql": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    exportAllSqlite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.sqlite3": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    exportAllPackage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listTokens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The tokens. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Token"][];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    makeToken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    /** @enum {string} */
+                    role: "reader" | "clerk" | "builder";
+                    days: number;
+                };
+            };
+        };
+        responses: {
+            /** @description The token, told this once. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewToken"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    revokeToken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It no longer works. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listBackups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Backups"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    makeBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The copy. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Backup"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    scheduleBackups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    every?: "never" | "hour" | "day" | "week";
+                    hour?: number;
+                    keep?: number;
+                    days?: number;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Backups"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.sqlite3": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    dropBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    restoreBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Name of the copy of what was there. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        before: string;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    checkUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was found. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        findings: {
+                            /** @enum {string} */
+                            what: "file" | "links" | "log" | "values" | "counters";
+                            sound: boolean;
+                            told: string;
+                        }[];
+                    };
+                };
+            };
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    bringFile: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Kept. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                        name: string;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    makeTableOfFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    label: string;
+                    fields: {
+                        label: string;
+                        type: string;
+                        choices?: string[] | null;
+                        /** @description As they are pinned, without their field. */
+                        rules?: Record<string, never>[];
+                    }[];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Table"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    lookAtFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    table?: string | null;
+                    delimiter?: string;
+                    encoding?: string;
+                    sheet?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What it shows. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                        name: string;
+                        /** @enum {string} */
+                        format: "csv" | "xlsx" | "ods" | "json" | "jsonl";
+                        /** @description How many there are; about, where they are many. */
+                        rows: number;
+                        notes: string[];
+                        encoding: string | null;
+                        delimiter: string | null;
+                        sheets: string[];
+                        sheet: string | null;
+                        columns: components["schemas"]["FileColumn"][];
+                        /** @description The fields of a table that could be made of it. */
+                        proposed: {
+                            column: string;
+                            label: string;
+                            type: string;
+                            choices: string[] | null;
+                            rules: {
+                                parts: Record<string, never>;
+                                words: string;
+                            }[];
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listRefusedRows: {
+        parameters: {
+            query?: {
+                delimiter?: string;
+                encoding?: string;
+                sheet?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                    "application/json": Record<string, never>[];
+                    "application/x-ndjson": string;
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                    "application/vnd.oasis.opendocument.spreadsheet": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    importFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    id: string;
+                    keep: components["schemas"]["Keep"];
+                    delimiter?: string;
+                    encoding?: string;
+                    sheet?: string;
+                    /** @description Key of the field by which records that are there are found and changed; without it all rows are new records. */
+                    match?: string | null;
+                    /**
+                     * @description What the file leaves blank is left to the rules and to what is there, or kept blank.
+                     * @enum {string}
+                     */
+                    blanks?: "left" | "kept";
+                    /** @description Where they are not taken over as they were guessed. */
+                    columns?: {
+                        column: string;
+                        field?: string | null;
+                        /** @enum {string} */
+                        dates?: "dmy" | "mdy" | "ymd";
+                        /** @enum {string} */
+                        decimal?: "." | ",";
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description What was done, or would be. Places in the report are rows of the file, the head being 1. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        made: number;
+                        changed: number;
+                        report: components["schemas"]["Report"];
+                    };
+                };
+            };
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    reckonTotals: {
+        parameters: {
+            query?: {
+                /** @description A condition in the formula language. */
+                filter?: string;
+                /** @description Keys of the fields to reckon, separated by commas. */
+                fields?: string;
+            };
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The totals. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description How many records the table has. */
+                        total: number;
+                        /** @description How many the filter lets through. */
+                        matching: number;
+                        fields: {
+                            [key: string]: components["schemas"]["Total"];
+                        };
+                    };
                 };
             };
             default: components["responses"]["Problem"];
@@ -3181,6 +4988,14 @@ export interface operations {
                         [key: string]: components["schemas"]["Scalar"];
                     };
                     id?: number | null;
+                    /** @description The records of a trial that brings its own; only they are found. */
+                    records?: {
+                        [key: string]: {
+                            [key: string]: {
+                                [key: string]: components["schemas"]["Scalar"];
+                            };
+                        };
+                    };
                 };
             };
         };
@@ -3906,6 +5721,8 @@ export interface operations {
                 "application/json": {
                     name: string;
                     formula: string;
+                    sort?: string | null;
+                    columns?: components["schemas"]["Column"][] | null;
                 };
             };
         };
@@ -4111,6 +5928,484 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Answer"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    playScript: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Script"] & {
+                    /** @description Somebody of the people list who acts. */
+                    person_id?: number | null;
+                    expect?: components["schemas"]["Expectation"][];
+                    /** @description Whether the records that it looks at are brought along, and what could be expected is told. */
+                    propose?: boolean;
+                    /** @description The act whose save is told, from 1; the last by default. */
+                    look_at?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description What came of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Trial"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    suggestEdges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description The one rule that is meant. */
+                    rule?: string;
+                    /** @description The one thing about it that is meant. */
+                    point?: string;
+                    /** @description Only what no proof shows yet. */
+                    open?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description The suggestions. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description Whether a record that passes was found to start from. */
+                        sound: boolean;
+                        suggestions: {
+                            /** @description What it tests. */
+                            words: string[];
+                            script: components["schemas"]["Script"];
+                            state: string;
+                            messages: string[];
+                            expect: components["schemas"]["Expectation"][];
+                            /** @description The same in words. */
+                            expects: string[];
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listProofs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The proofs. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proofs"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    runProofs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description They run. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    keepProofs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    proofs: components["schemas"]["ProofParts"][];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["KeptProofs"];
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getProof: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                proof: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The proof. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        proof: components["schemas"]["ProofParts"];
+                        expects: string[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    changeProof: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                proof: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProofParts"];
+            };
+        };
+        responses: {
+            200: components["responses"]["KeptProofs"];
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    dropProof: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                proof: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            202: components["responses"]["Job"];
+            /** @description It is gone. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    endangeredProofs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RuleParts"];
+            };
+        };
+        responses: {
+            /** @description The proofs concerned. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        broken: components["schemas"]["EndangeredProof"][];
+                        mended: components["schemas"]["EndangeredProof"][];
+                        tried: number;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listSamples: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The changes that made them, the newest first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        batch: number;
+                        summary: string;
+                        person: string;
+                        made_at: string;
+                    }[];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    makeUpRecords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    count: number;
+                    seed?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description How many were made. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        made: number;
+                        given_up: number;
+                        batch: number;
+                    };
+                };
+            };
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    makeFailingRecords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    rule: string;
+                    count: number;
+                    seed?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description What would be typed. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        records: {
+                            typed: {
+                                [key: string]: components["schemas"]["Scalar"];
+                            };
+                            shown: {
+                                [key: string]: string;
+                            };
+                            message: string;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    exportProject: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    previewProject: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description The text of the file. */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The differences. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        name: string;
+                        people: {
+                            name: string;
+                            role: string;
+                        }[];
+                        /** @description Values that would be lost in fields of another type. */
+                        losses: {
+                            field: string;
+                            values: number;
+                        }[];
+                        differences: {
+                            what: string;
+                            id: string;
+                            place: string;
+                            before: string | null;
+                            after: string | null;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    bringInProject: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The project. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        name: string;
+                    };
+                };
+            };
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The sheet. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/markdown": string;
                 };
             };
             default: components["responses"]["Problem"];
@@ -4386,7 +6681,7 @@ export interface operations {
                 content: {
                     "application/json": {
                         /** @enum {string} */
-                        what: "table" | "field" | "rule" | "filter" | "form" | "list";
+                        what: "table" | "field" | "rule" | "filter" | "form" | "proof" | "list";
                         id: string;
                         place: string;
                         before: string | null;
@@ -4482,6 +6777,27 @@ export interface operations {
                         /** @description Null where it depends on the records. */
                         result: string | null;
                     }[];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getOpenapiJson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The document. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
                 };
             };
             default: components["responses"]["Problem"];

@@ -29,13 +29,19 @@ type Answered<T> = { data?: T; response: Response };
 
 /**
  * The result of a change of the design. One that takes long goes on in the background; this waits
- * for its end and then gives null, since what it made is asked for again anyway.
+ * for its end, and gives what it tells then, or null where what it made is asked for again anyway.
  */
 export async function settled<T>(call: Promise<Answered<T>>): Promise<Exclude<T, Job> | null> {
   const { data: found, response } = await call;
   if (response.status !== 202) return found as Exclude<T, Job>;
-  await ended(found as Job);
-  return null;
+  return ((await ended(found as Job)).report as Exclude<T, Job> | null | undefined) ?? null;
+}
+
+/** The same for work that tells at its end what came of it, however long it took. */
+export async function reported<T>(call: Promise<Answered<T | Job>>): Promise<T> {
+  const { data: found, response } = await call;
+  if (response.status !== 202) return found as T;
+  return (await ended(found as Job)).report as T;
 }
 
 async function ended(begun: Job) {
@@ -52,4 +58,5 @@ async function ended(begun: Job) {
   if (job.state === "stopped") {
     throw new ProblemError({ type: "about:blank", title: words.job.stopped, status: 200, code: "stopped" });
   }
+  return job;
 }

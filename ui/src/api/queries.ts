@@ -1,11 +1,13 @@
-import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import {
   api,
+  type Column,
   data,
   type FieldParts,
   type Pieces,
   type RuleParts,
   type Scalar,
+  type Script,
   setWriteKey,
   type Table,
 } from "./client";
@@ -49,23 +51,17 @@ export const useRecord = (table: string, id: number | null) =>
     gcTime: 0,
   });
 
-/** Filtered and sorted pages of records, each fetched when it is scrolled to. */
-export const useRecords = (table: string, sort: string | null, descending: boolean, filter: string) =>
-  useInfiniteQuery({
-    queryKey: ["records", table, sort, descending, filter],
-    queryFn: ({ pageParam }) => {
-      const query = { sort: sort ?? undefined, descending, filter: filter || undefined, after: pageParam, limit: 200 };
-      return data(api.GET("/api/tables/{table}/records", { params: { path: { table }, query } }));
-    },
-    initialPageParam: undefined as number | undefined,
-    getNextPageParam: (page) => (page.more ? page.records.at(-1)?.id : undefined),
-    placeholderData: (before, query) => (query?.queryKey[1] === table ? before : undefined),
+/** The latest records of a table. */
+export const useLatest = (table: string) =>
+  useQuery({
+    queryKey: ["records", table, "latest"],
+    queryFn: () =>
+      data(api.GET("/api/tables/{table}/records", { params: { path: { table }, query: { sort: "-id", limit: 200 } } })),
   });
 
 /** How many records a filter lets through. */
 export const countMatching = async (table: string, filter: string) =>
-  (await data(api.GET("/api/tables/{table}/records", { params: { path: { table }, query: { filter, limit: 1 } } })))
-    .matching;
+  (await data(api.GET("/api/tables/{table}/totals", { params: { path: { table }, query: { filter } } }))).matching;
 
 /** What formulas can name in every table. */
 export const useNames = () => useQuery({ queryKey: ["names"], queryFn: () => data(api.GET("/api/names")) });
@@ -78,7 +74,7 @@ export const findMatches = (table: string, text: string, signal?: AbortSignal) =
 export const findCandidates = (
   table: string,
   field: string,
-  body: { text: string; typed: Typed; id: number | null },
+  body: { text: string; typed: Typed; id: number | null; records?: NonNullable<Script["records"]> },
   signal?: AbortSignal,
 ) =>
   data(api.POST("/api/tables/{table}/fields/{field}/candidates", { params: { path: { table, field } }, body, signal }));
@@ -93,7 +89,7 @@ export const foreseeDeletion = (table: string, id: number) =>
   data(api.GET("/api/tables/{table}/records/{id}/deletion", { params: { path: { table, id } } }));
 
 /** Everything shown may have changed with the design, so all of it is asked for again. */
-function useDesignChange<Input, Output>(change: (input: Input) => Promise<Output>) {
+export function useDesignChange<Input, Output>(change: (input: Input) => Promise<Output>) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: change,
@@ -156,7 +152,7 @@ export const useUnpinRule = (table: string) =>
   );
 
 export const useKeepFilter = (table: string) =>
-  useDesignChange((body: { name: string; formula: string }) =>
+  useDesignChange((body: { name: string; formula: string; sort?: string | null; columns?: Column[] | null }) =>
     settled(api.POST("/api/tables/{table}/filters", { params: { path: { table } }, body })),
   );
 

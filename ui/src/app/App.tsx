@@ -16,10 +16,14 @@ const MapView = lazy(() => import("../views/map/MapView"));
 const RuleSheet = lazy(() => import("../views/sheet/RuleSheet"));
 const FormView = lazy(() => import("../views/forms/FormView"));
 const Records = lazy(() => import("../views/records/Records"));
+const ImportView = lazy(() => import("../views/import/ImportView"));
+const TableFromFile = lazy(() => import("../views/import/TableFromFile"));
 const Bench = lazy(() => import("../views/bench/Bench"));
 const LanguageHelp = lazy(() => import("../views/help/LanguageHelp"));
 const TidyReview = lazy(() => import("../views/tidy/TidyReview"));
 const Outbox = lazy(() => import("../views/outbox/Outbox"));
+const Care = lazy(() => import("../views/care/Care"));
+const ApiPage = lazy(() => import("../views/api/ApiPage"));
 const People = lazy(() => import("../views/people/People"));
 const HistoryView = lazy(() => import("../views/history/HistoryView"));
 
@@ -49,12 +53,16 @@ const router = createBrowserRouter([
           { path: "forms/:id", element: <FormView /> },
           { path: "map", element: <MapView /> },
           { path: "records", element: <Records /> },
+          { path: "import", element: <ImportView /> },
           { path: "bench", element: <Bench /> },
           { path: "history", element: <HistoryView /> },
           { path: "tidy", element: <TidyReview /> },
         ],
       },
+      { path: "/import", element: <TableFromFile /> },
       { path: "/outbox", element: <Outbox /> },
+      { path: "/backups", element: <Care /> },
+      { path: "/api", element: <ApiPage /> },
       { path: "/people", element: <People /> },
       { path: "/language", element: <LanguageHelp /> },
       { path: "/sheet", element: <RuleSheet /> },

@@ -2,8 +2,10 @@ import { useQuery } from "@tanstack/react-query";
 import { Command } from "cmdk";
 import { useNavigate } from "react-router";
 import { api, data } from "../api/client";
+import { useProofs } from "../api/proofs";
 import { useSession, useTables } from "../api/queries";
 import { Dialog } from "../components/Dialog";
+import { viewPath } from "../views/records/sorting";
 import { words } from "../words";
 import { useMay } from "./may";
 import { useDesignUndo } from "./useDesignUndo";
@@ -17,6 +19,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const session = useSession();
   const may = useMay();
   const tables = useTables();
+  const proofs = useProofs(may.design);
   const inside = useQuery({
     queryKey: ["palette", tables.data?.map((table) => table.key)],
     enabled: tables.data !== undefined,
@@ -37,6 +40,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   for (const { table, page } of inside.data ?? []) {
     for (const [view, label] of Object.entries(words.views).filter(([view]) => may.design || view !== "bench"))
       add("View", `v-${table.id}-${view}`, `${table.label}: ${label}`, `/t/${table.key}/${view}`);
+    if (may.edit) add("View", `v-${table.id}-import`, words.imports.title(table.label), `/t/${table.key}/import`);
     if (may.edit) add("View", `v-${table.id}-tidy`, words.tidyReview.title(table.label), `/t/${table.key}/tidy`);
     for (const field of table.fields)
       add("Field", field.id, field.label, `/t/${table.key}/rules?field=${field.key}`, table.label);
@@ -44,14 +48,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
       add("Rule", rule.id, rule.sentence, `/t/${table.key}/rules?rule=${rule.id}`, table.label);
     for (const form of table.forms.filter((each) => each.id !== "all"))
       add("Form", form.id, form.name, `/t/${table.key}/forms?form=${form.id}`, table.label);
-    for (const filter of table.filters)
-      add(
-        "Filter",
-        filter.id,
-        filter.name,
-        `/t/${table.key}/records?filter=${encodeURIComponent(filter.formula)}`,
-        table.label,
-      );
+    for (const filter of table.filters) add("View", filter.id, filter.name, viewPath(table, filter), table.label);
     for (const record of page.records)
       add(
         "Record",
@@ -61,10 +58,15 @@ export function Palette({ onClose }: { onClose: () => void }) {
         table.label,
       );
   }
+  for (const proof of proofs.data?.proofs ?? [])
+    add("Proof", proof.id, proof.name, `/t/${proof.table}/bench?proof=${proof.id}`, words.proofs.states[proof.state]);
   add("Command", "c-all", words.shell.allTables, "/");
   add("Command", "c-outbox", words.outbox.title, "/outbox");
   add("Command", "c-sheet", words.sheet.name, "/sheet");
   add("Command", "c-language", words.language.title, "/language");
+  add("Command", "c-api", words.docs.title, "/api");
+  if (may.design) add("Command", "c-backups", words.care.title, "/backups");
+  if (may.design) add("Command", "c-import", words.imports.newTitle, "/import");
   if (may.design) add("Command", "c-people", words.people.title, "/people");
   if (may.design)
     found.push({ id: "c-undo", kind: "Command", label: words.shell.undo, detail: session.data?.undo ?? "", go: undo });

@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { Keyboard, KeyRound, LogOut, Moon, ScrollText, Send, Sun, Users } from "lucide-react";
+import { Braces, DatabaseBackup, Keyboard, KeyRound, LogOut, Moon, ScrollText, Send, Sun, Users } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import type { Session } from "../api/client";
@@ -55,6 +55,16 @@ export function PersonMenu({ session, onShortcuts, onPassword }: Props) {
           <Link to="/sheet" className={item} onClick={close}>
             <ScrollText size={15} aria-hidden />
             {words.sheet.name}
+          </Link>
+          {may.design && (
+            <Link to="/backups" className={item} onClick={close}>
+              <DatabaseBackup size={15} aria-hidden />
+              {words.care.title}
+            </Link>
+          )}
+          <Link to="/api" className={item} onClick={close}>
+            <Braces size={15} aria-hidden />
+            {words.docs.link}
           </Link>
           <Link to="/outbox" className={item} onClick={close}>
             <Send size={15} aria-hidden />

@@ -130,6 +130,9 @@ export const formsWords = {
     aim: "What each field is, and what happens to it, in plain sentences.",
     print: "Print",
     name: "Rule sheet",
+    markdown: "As Markdown",
+    shown: (state: string, seen: number, of: number, names: string[]) =>
+      `${state}, ${seen} of ${of} seen${names.length > 0 ? ` · ${names.slice(0, 3).join(" · ")}${names.length > 3 ? ` · ${names.length - 3} more` : ""}` : ""}`,
   },
   writers: {
     title: (label: string, table: string) => `What writes ${label} of ${table}?`,

@@ -55,10 +55,7 @@ export const formulasWords = {
     open: "Filter",
     show: "Show records where",
     clear: "Show all",
-    name: "Keep it as",
     keep: "Keep",
-    kept: (name: string) => `Filter kept: ${name}`,
-    drop: (name: string) => `Take the filter ${name} away`,
   },
   language: {
     title: "The formula language",

@@ -1,9 +1,14 @@
+import { careWords } from "./care";
 import { designWords } from "./design";
 import { fillingWords } from "./filling";
 import { formsWords } from "./forms";
 import { formulasWords } from "./formulas";
+import { gridWords } from "./grid";
+import { importsWords } from "./imports";
 import { loggingWords } from "./logging";
 import { peopleWords } from "./people";
+import { projectWords } from "./project";
+import { proofsWords } from "./proofs";
 import { recordsWords } from "./records";
 import { rulesWords } from "./rules";
 import { shellWords } from "./shell";
@@ -15,8 +20,13 @@ export const words = {
   ...rulesWords,
   ...formulasWords,
   ...recordsWords,
+  ...gridWords,
+  ...careWords,
+  ...importsWords,
   ...peopleWords,
   ...loggingWords,
   ...fillingWords,
   ...formsWords,
+  ...proofsWords,
+  ...projectWords,
 };

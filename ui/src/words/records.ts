@@ -1,4 +1,4 @@
-/** The interface's own words for forms, records, the bench and History. */
+/** The interface's own words for forms, records and History. */
 export const recordsWords = {
   form: {
     newTitle: (one: string) => `New ${one.toLowerCase()}`,
@@ -64,43 +64,9 @@ export const recordsWords = {
         : `${n.toLocaleString("en")} of ${total.toLocaleString("en")} records`,
     filtered: (n: number, total: number) => `${n.toLocaleString("en")} of ${total.toLocaleString("en")} records match`,
     noMatch: "No record matches this filter.",
-    editCell: (label: string) => `Type ${label} here (F2)`,
     cellRefused: "Not saved. Esc leaves it as it was.",
-    sortBy: (label: string) => `Sort by ${label}`,
     yes: "Yes",
     no: "No",
-  },
-  bench: {
-    setup: "Trial",
-    aim: "Nothing here touches your real records.",
-    begin: "Begin with",
-    newRecord: "a new record",
-    copyOf: "a copy of",
-    realOne: "a real one, as it stands",
-    whichRecord: "Which record",
-    person: "As",
-    clock: "Day and hour",
-    realClock: "now",
-    pretend: "pretend",
-    backToNow: "Back to now",
-    trial: "Trial record",
-    wouldSave: "Would be saved",
-    wouldRefuse: "Would be refused",
-    refusals: (n: number) =>
-      n === 1
-        ? "1 thing refuses this record. Everything typed is still here."
-        : `${n} things refuse this record. Everything typed is still here.`,
-    changes: (n: number) =>
-      n === 0 ? "Nothing would change." : n === 1 ? "1 value would be written." : `${n} values would be written.`,
-    trace: "Step by step",
-    typedStage: "Typed",
-    nothingHere: "nothing to do",
-    nothingWritten: "nothing is written, because the record is refused",
-    clear: "Clear what was typed",
-    passed: "passes",
-    skipped: "passed over",
-    blank: "blank",
-    rule: "Open the rule",
   },
   history: {
     records: "Records",
@@ -147,7 +113,15 @@ export const recordsWords = {
     putAllBack: "Before this",
     putAllBackTitle: "Put the record back to what it was before this save",
     putValueBack: (field: string, value: string) => `Put ${field} back to ${value}`,
-    what: { table: "Table", field: "Field", rule: "Rule", filter: "Filter", list: "List" } as Record<string, string>,
+    what: {
+      table: "Table",
+      field: "Field",
+      rule: "Rule",
+      filter: "Filter",
+      form: "Form",
+      proof: "Proof",
+      list: "List",
+    } as Record<string, string>,
     added: "added",
     changed: "changed",
     removed: "taken away",

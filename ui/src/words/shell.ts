@@ -51,6 +51,12 @@ export const shellWords = {
     field: (name: string) => `${name}`,
     count: (done: number, total: number) =>
       total === 0 ? "" : `${done.toLocaleString("en")} of ${total.toLocaleString("en")} records`,
+    left: (seconds: number) =>
+      seconds < 5
+        ? "a few seconds left"
+        : seconds < 90
+          ? `about ${Math.ceil(seconds / 5) * 5} seconds left`
+          : `about ${Math.ceil(seconds / 60)} minutes left`,
     stop: "Stop",
     note: "Until it is finished everything stays as it was. Stopping leaves the design and all records unchanged.",
     stopped: "Stopped. The design and all records are as they were.",
@@ -93,9 +99,13 @@ export const shellWords = {
       {
         name: "Records",
         keys: [
-          ["↑ ↓", "from record to record"],
-          ["Enter", "open the record"],
-          ["F2", "type right in the row; Tab goes on, Enter saves"],
+          ["← ↑ → ↓", "from cell to cell; with Shift a range, with Ctrl to the end"],
+          ["F2, Enter, a letter", "type right in the cell; Enter and Tab save and go on, Esc leaves it"],
+          ["Del", "make the range blank"],
+          ["Ctrl C, Ctrl V", "copy and paste a block, also from and to a spreadsheet"],
+          ["Ctrl Z", "take back what was last changed here"],
+          ["Space, Ctrl A", "pick the rows of the range, or all that match"],
+          ["Ctrl Enter", "open the record"],
         ],
       },
       {

@@ -11,6 +11,8 @@ module UpTack
       # and waiting inside it would hold up every other thread.
       WRITING = Monitor.new
 
+      @forgetting = []
+
       class << self
         # @return [String] the file that is open
         attr_reader :path
@@ -36,7 +38,11 @@ module UpTack
           default_transaction_mode: :immediate, pragmas: {synchronous: "full"}
         )
         teach_each
-        write { SystemTables.prepare(connection) }
+        write do
+          SystemTables.prepare(connection)
+          # A file of an older version lacks them.
+          Indexes.follow(Workspace.compiled.project) if Revision.exists?
+        end
       end
 
       # Once for each connection of the pool, when it is first taken out of it.
@@ -47,7 +53,12 @@ module UpTack
         taught = ObjectSpace::WeakMap.new
         ActiveRecord::ConnectionAdapters::SQLite3Adapter.set_callback(:checkout, :after) do |connection|
           raw = connection.raw_connection
-          Database.teach(connection) unless taught.key?(raw)
+          unless taught.key?(raw)
+            Database.teach(connection)
+            # SQLite's own way of waiting would keep every other thread of this
+            # process from going on, the one that it waits for among them.
+            raw.busy_handler_timeout = BUSY_TIMEOUT
+          end
           taught[raw] = true
         end
       end
@@ -56,6 +67,23 @@ module UpTack
         Statements.forget
         ActiveRecord::Base.connection_handler.clear_all_connections!
       end
+
+      # Puts something else in the place of all that is in the file, while nobody writes;
+      # what was remembered of it is forgotten.
+      # @yield [SQLite3::Database] the connection to write by
+      def replace
+        WRITING.synchronize do
+          yield connection.raw_connection
+          Statements.forget
+          ActiveRecord::Base.connection_handler.clear_all_connections!
+          ActiveRecord::Base.connection.schema_cache.clear!
+          write { SystemTables.prepare(connection) }
+        end
+        @forgetting.each(&:call)
+      end
+
+      # @yield is called when all that is in the file became something else
+      def on_replace(&block) = @forgetting << block
 
       # @return [ActiveRecord::ConnectionAdapters::AbstractAdapter]
       def connection = ActiveRecord::Base.connection

@@ -54,7 +54,7 @@ module UpTack
 
       # @return [String, nil]
       def title(table, id)
-        @titles[[table, id]] ||= (found = find(table, id)) && UseCases::Titles.of(@plans.fetch(table).table, id, found, @context)
+        @titles[[table, id]] ||= (found = find(table, id)) && Core::Design::Titles.of(@plans.fetch(table).table, id, found, @context)
       end
 
       # @return [Array<Integer>]

@@ -16,6 +16,7 @@ module UpTack
 
       @mutex = Mutex.new
       @known = {}
+      Database.on_replace { @mutex.synchronize { @known.clear } }
 
       class << self
         # Inside a transaction nothing is remembered that it may yet take back.
@@ -136,7 +137,7 @@ module UpTack
       end
 
       def name(id, row, context)
-        title = UseCases::Titles.of(@table, id, row, context)
+        title = Core::Design::Titles.of(@table, id, row, context)
         others = beside.filter_map { |field| field.show(row[field.key], context.records) unless row[field.key].nil? }
         folded = Core::Expression::Text.folded([title, *others].join("\n"))
         Name.new(id, title, folded[/\A[^\n]*/], folded)

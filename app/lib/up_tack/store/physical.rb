@@ -18,6 +18,7 @@ module UpTack
       end
 
       def follow
+        Indexes.let_go(@from, @to)
         old_tables = @from ? @from.tables.to_h { |table| [table.id, table] } : {}
         new_tables = @to.tables.to_h { |table| [table.id, table] }
         (old_tables.keys - new_tables.keys).each { |id| put_table(old_tables[id]) }
@@ -26,6 +27,7 @@ module UpTack
         brought.each { |table| bring_table(table) }
         brought.each { |table| bring_links(table) }
         (new_tables.keys & old_tables.keys).each { |id| alter(old_tables[id], new_tables[id]) }
+        Indexes.follow(@to)
       end
 
       private

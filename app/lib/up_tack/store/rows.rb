@@ -5,8 +5,6 @@ module UpTack
     # The records of one of the builder's tables, as hashes of kept values by
     # field key, read from and written to a real table of typed columns.
     class Rows
-      # A place in a sorted list, after which the next page begins.
-      Cursor = Struct.new(:value, :id, keyword_init: true)
       # Records fetched at a time when all of them are gone through.
       BATCH = 2_000
 
@@ -60,19 +58,38 @@ module UpTack
       # @param regard_case [Boolean] whether capitals tell texts apart
       # @return [Array<Integer>] numbers of the records that hold all of them
       def having(values, regard_case: false)
-        values.reduce(model.order(:id)) { |scope, (key, value)| scope.where(Same.new(model, @table.field(key), regard_case).as(value)) }.pluck(:id)
+        first, *others = values.map { |key, value| Same.ways(@table.field(key), value, regard_case) }
+        found = first.product(*others).flat_map do |conditions|
+          Statements.run("SELECT id FROM #{quoted(@table.key)} WHERE #{conditions.map(&:sql).join(" AND ")}", *conditions.flat_map(&:values)).flatten
+        end
+        found.uniq.sort
       end
+
+      # @param key [String] of a field
+      # @param values [Array<Object>]
+      # @return [Hash{Object=>Array<Integer>}] numbers of the records that hold each of them,
+      #   by the value as it is sought
+      def numbers_by(key, values)
+        field = @table.field(key)
+        sought = values.map { |value| Rows.sought(value) }.uniq
+        sought.each_slice(500).each_with_object({}) do |some, found|
+          column = Query::Keys.of(field)
+          list = some.map { |value| Query::Keys.value(value, field) }.join(", ")
+          Database.connection.select_rows("SELECT rows.id, #{column} FROM #{quoted(@table.key)} AS rows WHERE #{column} IN (#{list}) ORDER BY rows.id").each do |id, value|
+            (found[Rows.sought(Cells.reader(field).call(value))] ||= []) << id
+          end
+        end
+      end
+
+      # @return [Object] a value as it is sought: texts without regard to capitals
+      def self.sought(value) = value.is_a?(String) ? Core::Expression::Text.folded(value.strip) : value
 
       def count_linked(link, ids) = model.where(link => ids).count
 
       def count = model.count
 
-      # @return [Array<Array(Integer, Hash)>] numbers with values
-      # @param after [Cursor, nil]
-      def page(sort: nil, descending: false, after: nil, limit: 100)
-        field = sort && @table.field(sort)
-        rows(Sorting.new(model, field, descending).page(after).limit(limit)).map { |id, row| [id, row.to_h] }
-      end
+      # @return [Array<Array(Integer, Hash)>] numbers with values, the first or the last ones
+      def page(descending: false, limit: 100) = rows(model.order(id: descending ? :desc : :asc).limit(limit)).map { |id, row| [id, row.to_h] }
 
       # @param ids [Array<Integer>, nil] only these; nil for all
       # @param keys [Array<String>, nil] only these fields; nil for all

@@ -2,37 +2,35 @@
 
 module UpTack
   module Store
-    # The condition under which a column holds a value, as formulas compare it.
-    class Same
-      # @param model [Class] of the table
+    # The conditions under which a column holds a value, as formulas compare it. Texts are
+    # compared folded: those of plain letters by an index that pays no regard to capitals,
+    # the few with others by an index of their own.
+    module Same
+      # A condition in SQL with the values that belong in it.
+      Condition = Struct.new(:sql, :values)
+
+      module_function
+
       # @param field [Core::Design::Field]
+      # @param value [Object, nil]
       # @param regard_case [Boolean] whether capitals tell texts apart
-      def initialize(model, field, regard_case)
-        @column = model.arel_table[field.key]
-        @field = field
-        @regard_case = regard_case
+      # @return [Array<Condition>] ways in which the column can hold it, each of which an index can find
+      def ways(field, value, regard_case)
+        column = quoted(field.key)
+        return [Condition.new("#{column} IS NULL", [])] if value.nil?
+
+        cell = Cells.write(value, field)
+        return [Condition.new("#{column} = ?", [cell])] unless cell.is_a?(String) && !regard_case && Query::Keys.folded?(field)
+
+        folded = Core::Expression::Text.folded(cell)
+        other = Condition.new("#{other(column)} AND UP_TACK_FOLDED(#{column}) = ?", [folded])
+        folded.ascii_only? ? [Condition.new("#{column} = ? COLLATE NOCASE AND NOT (#{other(column)})", [folded]), other] : [other]
       end
 
-      # @return [Arel::Nodes::Node]
-      def as(value)
-        return @column.eq(nil) if value.nil?
+      # @return [String] SQL that says whether a text has other than plain letters
+      def other(column) = "LENGTH(#{column}) <> LENGTH(CAST(#{column} AS BLOB))"
 
-        cell = Cells.write(value, @field)
-        (cell.is_a?(String) && !@regard_case && @field.values.column == :text && @field.type != "time") ? folded(cell) : @column.eq(cell)
-      end
-
-      private
-
-      # Plain letters are compared by the database itself; only texts with others
-      # are handed over one by one to be folded, which takes far longer.
-      def folded(text)
-        full = Arel::Nodes::NamedFunction.new("UP_TACK_FOLDED", [@column]).eq(Core::Expression::Text.folded(text))
-        return full unless text.ascii_only?
-
-        plain = Arel::Nodes::InfixOperation.new("COLLATE", @column, Arel.sql("NOCASE")).eq(Arel::Nodes.build_quoted(text))
-        other = Arel::Nodes::InfixOperation.new("GLOB", @column, Arel::Nodes.build_quoted("*[^ -~]*"))
-        Arel::Nodes::Grouping.new(plain.or(other.and(full)))
-      end
+      def quoted(name) = Database.connection.quote_column_name(name)
     end
   end
 end

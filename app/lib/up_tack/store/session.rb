@@ -16,9 +16,11 @@ module UpTack
 
       # @return [Array(Session, String)] and the token
       def self.begin(person, now: Time.now.utc)
-        where("seen_at < ?", now - IDLE).delete_all
         token = SecureRandom.urlsafe_base64(32)
-        [create!(person: person, digest: digest(token), made_at: now, seen_at: now), token]
+        Database.write do
+          where("seen_at < ?", now - IDLE).delete_all
+          [create!(person: person, digest: digest(token), made_at: now, seen_at: now), token]
+        end
       end
 
       # @return [Session, nil] one that is not over
@@ -26,7 +28,7 @@ module UpTack
         found = includes(:person).find_by(digest: digest(token)) or return
         return if found.seen_at < now - IDLE
 
-        found.update_columns(seen_at: now) if found.seen_at < now - NOTED
+        Database.write { found.update_columns(seen_at: now) } if found.seen_at < now - NOTED
         found
       end
 

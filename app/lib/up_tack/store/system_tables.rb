@@ -5,7 +5,7 @@ module UpTack
     # The tables that Up Tack needs for itself, all named up_tack_…. Steps are
     # only ever added at the end; a file of an older version runs those it lacks.
     module SystemTables
-      STEPS = %i[people revisions change_log followed typing people_sign_in numbers sealed_log].freeze
+      STEPS = %i[people revisions change_log followed typing people_sign_in numbers sealed_log proof_runs tokens].freeze
 
       module_function
 
@@ -164,6 +164,44 @@ module UpTack
         connection.execute("CREATE INDEX up_tack_entries_in_batches ON up_tack_entries (batch_id) WHERE batch_id IS NOT NULL")
         connection.execute("CREATE INDEX up_tack_entries_alone ON up_tack_entries (table_id) WHERE batch_id IS NULL")
         connection.add_index("up_tack_entries", %w[table_id made_at])
+      end
+
+      # What came of each proof when it ran last.
+      def proof_runs(connection)
+        connection.create_table("up_tack_proof_runs", primary_key: "proof_id", id: :string) do |t|
+          t.bigint "revision_id", null: false
+          t.text "state", null: false
+          t.text "result", null: false
+          t.text "seen", null: false
+          t.text "good"
+          t.datetime "good_at"
+          t.text "divergence"
+        end
+      end
+
+      # By what scripts come in, and what they were answered, so that nothing is done twice.
+      def tokens(connection)
+        connection.create_table("up_tack_tokens") do |t|
+          t.references "person", null: false, foreign_key: {to_table: "up_tack_people"}
+          t.text "name", null: false
+          t.text "role", null: false
+          t.text "digest", null: false
+          t.datetime "made_at", null: false
+          t.datetime "ends_at", null: false
+          t.datetime "seen_at"
+        end
+        connection.add_index("up_tack_tokens", "digest", unique: true)
+        connection.create_table("up_tack_answers") do |t|
+          t.text "caller", null: false
+          t.text "key", null: false
+          t.text "request", null: false
+          t.integer "status", null: false
+          t.text "headers", null: false
+          t.binary "body", null: false
+          t.datetime "made_at", null: false
+        end
+        connection.add_index("up_tack_answers", %w[caller key], unique: true)
+        connection.add_index("up_tack_answers", "made_at")
       end
 
       # Lets rows be added and nothing else, whichever program asks. The third

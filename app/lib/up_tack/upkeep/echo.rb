@@ -57,7 +57,7 @@ module UpTack
         followed = upkeep.run(id, before: now, after: after)
         Store::ChangeLog.add(
           table: table, record_id: id, action: "update", changes: told, followed: followed, workspace: @workspace, way: "rule",
-          title: UseCases::Titles.of(table, id, after, @workspace.context)
+          title: Core::Design::Titles.of(table, id, after, @workspace.context)
         )
         upkeep.echo
       end

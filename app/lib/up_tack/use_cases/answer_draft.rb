@@ -26,21 +26,11 @@ module UpTack
         find = FindRecord.new(@workspace)
         stored = id && find.call(table: table, id: id)
         NotAllowed.unless_may(@workspace.person, plan.table, :edit)
-        typed = copied(plan.table, find.call(table: table, id: copy_of)).merge(typed) if copy_of
+        typed = Core::Bench::Copying.of(plan.table, find.call(table: table, id: copy_of).values).merge(typed) if copy_of
         known = id || (pending ? Store::PendingRecords::NEW : nil)
         draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, reasons: reasons, live: true, carried: ready ? carried.slice(*ready.form.carried) : {})
         outcome = Core::Save.call(plan, draft, @workspace.context(pending: pending), trace: trace)
         Answer.new(state: outcome.saved? ? :saved : :refused, record: stored, outcome: outcome, standing: Standing.of(plan, ready, outcome, @workspace.person), table: table)
-      end
-
-      private
-
-      # A copy gets numbers of its own.
-      def copied(design, original)
-        numbered = design.rules.grep(Core::Rules::Number).map(&:field)
-        design.fields.reject { |field| design.given?(field.key) || numbered.include?(field.key) || original.values[field.key].nil? }.to_h do |field|
-          [field.key, field.values.dump(original.values[field.key])]
-        end
       end
     end
   end

@@ -5,9 +5,12 @@ module UpTack
     # Deletes a record, with what the builder chose for the records that link to
     # it; the change log keeps what each of them held.
     class DeleteRecord
-      def initialize(workspace, way: "form")
+      # @param way [String] how it comes, for the change log
+      # @param batch [Store::Batch, nil] the greater change that it is a part of
+      def initialize(workspace, way: "form", batch: nil)
         @workspace = workspace
         @way = way
+        @batch = batch
       end
 
       # @param version [Integer, nil] the version that the person saw
@@ -36,7 +39,11 @@ module UpTack
         consequences = ForeseeDeletion.new(@workspace).call(table: table, id: id)
         return Answer.new(state: :linked, record: stored, reasons: consequences.reasons) if consequences.reasons.any?
 
-        carry_out(consequences)
+        # By itself, so that a greater change goes on without it.
+        ActiveRecord::Base.transaction(requires_new: true) do
+          ActiveRecord::Base.connection.materialize_transactions
+          carry_out(consequences)
+        end
         Answer.new(state: :saved, record: stored)
       end
 
@@ -45,16 +52,16 @@ module UpTack
         gone = consequences.deleted.flat_map do |design, ids|
           ids.map { |id| [design, FindRecord.new(@workspace).call(table: design.key, id: id)] }
         end
-        titles = gone.map { |design, record| Titles.of(design, record.id, record.values, @workspace.context) }
+        titles = gone.map { |design, record| Core::Design::Titles.of(design, record.id, record.values, @workspace.context) }
         gone.each { |design, record| Store::Rows.new(design).delete(record.id) }
         gone.zip(titles) { |(design, record), title| log(design, record, title) }
       end
 
       def clear(design, field, id)
-        answer = SaveRecord.new(@workspace, way: @way).call(table: design.key, id: id, typed: {field.key => nil})
+        answer = SaveRecord.new(@workspace, way: @way, batch: @batch).call(table: design.key, id: id, typed: {field.key => nil})
         return if answer.state == :saved
 
-        title = Titles.of(design, id, answer.record.values, @workspace.context)
+        title = Core::Design::Titles.of(design, id, answer.record.values, @workspace.context)
         raise StillNeeded, "#{title} in #{design.label} can't be without #{field.label}: #{answer.outcome.refusals.map(&:message).join(" ")}"
       end
 
@@ -67,7 +74,7 @@ module UpTack
         followed = upkeep.run(record.id, before: record.values, after: {})
         Store::ChangeLog.add(
           table: design, record_id: record.id, action: "delete", changes: changes, followed: followed,
-          workspace: @workspace, way: @way, title: title
+          workspace: @workspace, way: @way, title: title, batch: @batch
         )
         upkeep.echo
       end

@@ -60,7 +60,7 @@ module UpTack
 
       def reason(design, field, ids)
         context = @workspace.context
-        names = Store::Rows.new(design).find_all(ids.first(EXAMPLES)).map { |id, values| Titles.of(design, id, values, context) }
+        names = Store::Rows.new(design).find_all(ids.first(EXAMPLES)).map { |id, values| Core::Design::Titles.of(design, id, values, context) }
         more = (ids.length > EXAMPLES) ? " and #{ids.length - EXAMPLES} more" : ""
         count = (ids.length == 1) ? "1 record" : "#{ids.length} records"
         "#{count} of #{design.label} #{(ids.length == 1) ? "has" : "have"} it as #{field.label}: #{names.join(", ")}#{more}."

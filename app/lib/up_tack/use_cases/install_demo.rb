@@ -11,9 +11,9 @@ module UpTack
       FOLDER = File.join(App::ROOT, "demo")
 
       def call
-        demo = JSON.parse(File.read(File.join(FOLDER, "kiln_share.json")))
+        demo = Core::Design::ProjectFile.read(File.read(File.join(FOLDER, "kiln_share.json")))
         Store::Database.write do
-          StartProject.new.call(design: demo.fetch("design"), people: demo.fetch("people"))
+          StartProject.new.call(design: demo.design, people: demo.people)
           Store::Settings["demo"] = "yes"
           @people = Store::Person.all.index_by(&:name)
           saves.sort_by { |save| save[:at] }.each { |save| run(**save) }

@@ -6,77 +6,66 @@ module UpTack
     class ListRecords
       MOST = 500
 
-      # records:: Records; matching:: how many the filter lets through
-      # total:: how many the table has; more:: whether another page follows
-      Page = Struct.new(:records, :matching, :total, :more, keyword_init: true)
+      # records:: Records; following:: where to go on, nil at the end
+      Page = Struct.new(:records, :following, keyword_init: true)
 
       def initialize(workspace)
         @workspace = workspace
       end
 
-      # @param sort [String, nil] key of a field; nil sorts by number
+      # @param sort [String, nil] as View takes it
       # @param filter [String, nil] a condition in words of the formula language
-      # @param after [Integer, nil] number of the last record of the page before
+      # @param cursor [String, nil] `following` of the page before
+      # @param at [Integer] how many records to leave out instead
       # @return [Page]
       # @raise [Core::Design::Invalid] for a filter with a mistake, or a field that is not there
-      def call(table:, sort: nil, descending: false, filter: nil, after: nil, limit: 100)
-        @design = @workspace.table(table)
-        Fields.check(@design, {sort => nil}) if sort
-        check_open(@design.key, sort) if sort
-        @rows = Store::Rows.new(@design)
-        @limit = limit.clamp(1, MOST)
-        field = sort && @design.field(sort)
-        condition = filter.to_s.strip.empty? ? nil : compiled(filter)
-        return selected(Selection.new(@workspace, @design, filter: condition, sort: field, descending: descending).ids, after) if condition || (field && worked_out?(field))
-
-        straight(field, descending, after)
+      def call(table:, sort: nil, filter: nil, cursor: nil, at: 0, limit: 100)
+        @view = View.new(@workspace, table, filter: filter, sort: sort)
+        @selection = @view.selection
+        limit = limit.clamp(1, MOST)
+        from, ids = cursor ? after(Cursor.read(cursor, @view.fingerprint), limit + 1) : [at, @selection.page(limit + 1, at: at)]
+        page(ids, from, limit)
       end
 
       private
 
-      # Whether the database alone can't put the field into the order in which it is shown.
-      def worked_out?(field) = field.link? || !@design.kept?(field.key)
+      # A page goes on after the last record of the one before; where that is gone, at
+      # the place where it was.
+      # @return [Array(Integer, Array<Integer>)] place and numbers
+      def after(cursor, limit)
+        query = @selection.query
+        return [cursor.at, query.page_after(cursor.id, limit)] if query.whole? && query.by_number?
 
-      # What somebody does not see must not show in which records are let through either.
-      def check_open(table, key)
-        design = @workspace.project.table(table)
-        role = @workspace.person.role
-        raise NotAllowed, "#{design.label} is not open to a #{role}." unless design.allows?(role, :see)
-
-        field = key && design.field(key)
-        raise NotAllowed, "#{field.label} is not open to a #{role}." unless field.nil? || field.allows?(role, :see)
+        ids = @selection.ids
+        place = (ids[cursor.at - 1] == cursor.id) ? cursor.at : ids.index(cursor.id)&.succ || (cursor.at - 1)
+        [place, ids[place, limit] || []]
       end
 
-      def compiled(filter)
-        Core::Expression.compile(filter, @design.scope, expecting: :yes_no).tap { |formula| formula.references.each { |each| check_open(each.table, each.key) } }
-      rescue Core::Expression::Invalid => e
-        raise Core::Design::Invalid, e.problems.map { |each| Core::Design::Problem.new(part: "filter", message: each.message, from: each.from, to: each.to) }
-      end
-
-      def selected(ids, after)
-        start = after ? ids.index(after)&.succ || gone : 0
-        found = @rows.find_all(ids[start, @limit])
-        page(found.to_a, matching: ids.length, more: start + @limit < ids.length)
-      end
-
-      def straight(field, descending, after)
-        found = @rows.page(sort: field&.key, descending: descending, after: after && cursor(field, after), limit: @limit + 1)
-        page(found.first(@limit), matching: nil, more: found.length > @limit)
-      end
-
-      def page(found, matching:, more:)
-        versions = Store::ChangeLog.versions_of(@design, found.map(&:first))
+      def page(ids, from, limit)
+        shown = ids.first(limit)
+        found = Store::Rows.new(@view.table).find_all(shown)
+        versions = Store::ChangeLog.versions_of(@view.table, shown)
         records = found.map { |id, values| Record.new(id: id, version: versions[id], values: values) }
-        total = @rows.count
-        Page.new(records: records, matching: matching || total, total: total, more: more)
+        following = (ids.length > limit) ? Cursor.new(id: shown.last, at: from + limit, view: @view.fingerprint).to_s : nil
+        Page.new(records: records, following: following)
       end
 
-      def cursor(field, id)
-        values = @rows.find(id) or gone
-        Store::Rows::Cursor.new(id: id, value: field && values[field.key])
-      end
+      # A place in a list, as callers hold it: they need not know what it is made of.
+      Cursor = Struct.new(:id, :at, :view, keyword_init: true) do
+        # @param text [String]
+        # @param view [String] fingerprint of what is listed now
+        # @raise [Core::Design::Invalid]
+        def self.read(text, view)
+          id, at, known = JSON.parse(Base64.urlsafe_decode64(text.to_s))
+          raise ArgumentError unless id.is_a?(Integer) && at.is_a?(Integer) && at.positive? && known == view
 
-      def gone = raise(Store::NotFound, "The record after which to go on is no longer there; begin again.")
+          new(id: id, at: at, view: view)
+        rescue ArgumentError, JSON::ParserError
+          Core::Design::Invalid.because("This is not a cursor of this list; begin again without one.", part: "cursor")
+        end
+
+        def to_s = Base64.urlsafe_encode64(JSON.generate([id, at, view]), padding: false)
+      end
     end
   end
 end

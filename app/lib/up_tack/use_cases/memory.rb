@@ -10,7 +10,11 @@ module UpTack
         @most = most
         @mutex = Mutex.new
         @known = {}
+        Store::Database.on_replace { clear }
       end
+
+      # Forgets all of them.
+      def clear = @mutex.synchronize { @known.clear }
 
       # @return [Object] what is remembered, or what the block gives
       def fetch(key)

@@ -94,7 +94,7 @@ module UpTack
         found = @rows.find_all(ids).to_a
         sight.prepare(found)
         context = @workspace.context
-        found.map { |id, values| {id: id, title: Titles.of(@workspace.table(@table), id, values, context), row: nil, **sight.of(id, values)} }
+        found.map { |id, values| {id: id, title: Core::Design::Titles.of(@workspace.table(@table), id, values, context), row: nil, **sight.of(id, values)} }
       end
 
       def pieces(plain)

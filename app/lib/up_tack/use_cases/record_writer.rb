@@ -21,7 +21,7 @@ module UpTack
         @rows = Store::Rows.new(@table, @plan.kept_fields)
         @counters = Store::Counters.new(holding: holding)
         @log = Store::LogWriter.new(holding: holding)
-        @upkeep = Upkeep::AfterSave.new(workspace, @table)
+        @upkeep = Upkeep::AfterSave.new(workspace, @table, holding: holding)
       end
 
       # @param stored [Record, nil] nil for a new record
@@ -46,10 +46,23 @@ module UpTack
       # Writes what is still held back.
       def finish
         @counters.finish
+        follow
         @log.finish
+        @upkeep.echo
       end
 
       private
+
+      # What followed from all of them is told with the last one.
+      def follow
+        followed = @upkeep.settle
+        return if followed.empty? || @last.nil?
+
+        Store::ChangeLog.add(
+          table: @table, record_id: @last.first, action: "update", changes: [], followed: followed, records: @context.records, log: @log,
+          workspace: @workspace, way: @way, title: @last.last, batch: @batch
+        )
+      end
 
       def refused(stored, outcome)
         @counters.drop
@@ -61,9 +74,11 @@ module UpTack
         stored ? @rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) : id = @rows.insert(outcome.values, id: id)
         @counters.settle(id)
         followed = @upkeep.run(id, before: stored ? stored.values : {}, after: outcome.values)
+        title = Core::Design::Titles.of(@table, id, outcome.values)
+        @last = [id, title]
         version = Store::ChangeLog.add(
           table: @table, record_id: id, action: action(stored, restored), changes: outcome.changes, followed: followed, records: @context.records, log: @log,
-          workspace: @workspace, way: @way, title: Titles.of(@table, id, outcome.values), passed: outcome.passed, batch: @batch
+          workspace: @workspace, way: @way, title: title, passed: outcome.passed, batch: @batch
         )
         return Record.new(id: id, version: version, values: kept(outcome)) if followed.empty?
 

@@ -2,10 +2,10 @@
 
 module UpTack
   module UseCases
-    # The records of a table that a filter lets through, in the order of a field,
-    # found by working out the filter and the field on every record: so it is the
-    # same for fields that are kept and those that are not. What was found is
-    # remembered until a record or the design changes.
+    # The records of a table that a filter lets through, in the order of some fields.
+    # What SQL can say is asked of the database; the rest is worked out on every record
+    # that is left: so it is the same for fields that are kept and those that are not.
+    # What was found is remembered until a record or the design changes.
     class Selection
       # Those of the latest questions.
       KNOWN = Memory.new(12)
@@ -13,62 +13,97 @@ module UpTack
       # @param workspace [Workspace]
       # @param table [Core::Design::Table]
       # @param filter [Core::Expression::Formula, nil]
-      # @param sort [Core::Design::Field, nil] nil sorts by number
-      def initialize(workspace, table, filter: nil, sort: nil, descending: false)
+      # @param sorts [Array<Store::Query::Sort>] none sorts by number
+      # @param descending [Boolean] whether the last number comes first, where nothing else sorts
+      def initialize(workspace, table, filter: nil, sorts: [], descending: false)
         @workspace = workspace
         @table = table
         @filter = filter
-        @sort = sort
+        @sorts = sorts
         @descending = descending
       end
 
       # @return [Array<Integer>] numbers of the records
-      def ids = KNOWN.fetch(key) { ordered(found) }
+      def ids
+        # What a transaction may yet take back is not remembered.
+        return look_up if Store::Database.connection.transaction_open?
+
+        KNOWN.fetch(key) { look_up }
+      end
+
+      # @param limit [Integer]
+      # @param at [Integer] how many to leave out
+      # @return [Array<Integer>] numbers of a page of them
+      def page(limit, at: 0)
+        return query.page(limit, at: at) if query.whole? && (query.by_number? || at.zero?)
+
+        ids[at, limit] || []
+      end
+
+      # @return [Integer] how many there are
+      def count = query.rest ? ids.length : query.count
+
+      # @return [Store::Query]
+      def query
+        @query ||= Store::Query.new(@table, @workspace.context, filter: @filter, sorts: @sorts, names: method(:names), descending: @descending)
+      end
 
       private
 
+      def look_up = query.whole? ? query.ids : worked_out
+
+      def names(table) = Store::NameIndex.of(@workspace.plan(table), @workspace.context)
+
       def key
-        fleeting = [@filter, sorting].compact.any? { |formula| upkeep.fleeting_in(formula).any? }
+        fleeting = [@filter, *sorting].compact.any? { |formula| upkeep.fleeting_in(formula).any? }
         [
-          Store::Database.path, @workspace.revision_id, Store::Entry.maximum(:id), @table.key, @filter&.text, @sort&.key, @descending,
+          Store::Database.path, @workspace.revision_id, Store::Entry.maximum(:id), @table.key, @filter&.text, @sorts.map { |sort| [sort.field.key, sort.descending] }, @descending,
           fleeting ? [@workspace.clock.now.to_i / 60, @workspace.person.id] : nil
         ]
       end
 
       def upkeep = @workspace.project.upkeep
 
-      # @return [Core::Expression::Formula, nil] of a field that is worked out on reading
-      def sorting
-        (@sort && !@table.kept?(@sort.key)) ? upkeep.calculation(@table.key, @sort.key).formula : nil
+      # @return [Array<Core::Expression::Formula>] of fields that are worked out on reading
+      def sorting = @sorts.reject { |sort| @table.kept?(sort.field.key) }.map { |sort| upkeep.calculation(@table.key, sort.field.key).formula }
+
+      # Formulas tell which; the order is the database's where it can say it.
+      def worked_out
+        matches = found
+        return ordered(matches).map(&:last) if sorting.any?
+
+        let_through = matches.to_set(&:last)
+        query.ids.select { |id| let_through.include?(id) }
       end
 
-      # @return [Array<Array(Object, Integer)>] sort keys with numbers
+      # @return [Array<Array(Array<Object>, Integer)>] sort keys with numbers
       def found
-        ways = [@filter, sorting].compact.flat_map { |formula| upkeep.ways_of(formula) }.uniq.sort_by(&:length)
+        ways = [query.rest, *sorting].compact.flat_map { |formula| upkeep.ways_of(formula) }.uniq.sort_by(&:length)
+        links = sorting.any? ? @sorts.map(&:field).select(&:link?) : []
         matches = []
-        Store::Rows.new(@table).each_batch do |batch|
+        Store::Rows.new(@table).each_batch(query.narrowed? ? query.candidates : nil) do |batch|
           @context = @workspace.context
           Upkeep::Preload.new(ways, @context.records).for(batch)
-          @context.records.load(@sort.target, batch.filter_map { |_, row| row[@sort.key] }) if @sort&.link?
-          batch.each { |id, row| matches << [sort_key(id, row), id] if lets_through?(id, row) }
+          links.each { |link| @context.records.load(link.target, batch.filter_map { |_, row| row[link.key] }) }
+          batch.each { |id, row| matches << [sorting.any? ? sort_keys(id, row) : nil, id] if lets_through?(id, row) }
         end
         matches
       end
 
-      def lets_through?(id, row) = @filter.nil? || @filter.call(evaluation(id, row)) == true
+      def lets_through?(id, row) = query.rest.nil? || query.rest.call(evaluation(id, row)) == true
 
       def evaluation(id, row)
         Core::Expression::Evaluation.new(values: row, old: row, context: @context, is_new: false, id: id)
       end
 
-      # As what is shown compares: text without regard to case, a link by its name.
-      def sort_key(id, row)
-        return unless @sort
+      def sort_keys(id, row) = @sorts.map { |sort| sort_key(sort.field, id, row) }
 
-        value = row.fetch(@sort.key) { @table.scope[@sort.key].computed.call(evaluation(id, row)) }
+      # As what is shown compares: text without regard to case, a link by its name.
+      def sort_key(field, id, row)
+        value = row.fetch(field.key) { @table.scope[field.key].computed.call(evaluation(id, row)) }
         case value
         when nil then nil
-        when Integer then Core::Expression::Text.folded(@sort.show(value, @context.records))
+        when Integer then Core::Expression::Text.folded(field.show(value, @context.records))
         when String then Core::Expression::Text.folded(value)
         when true then 1
         when false then 0
@@ -77,12 +112,17 @@ module UpTack
       end
 
       # Blanks come last both ways; records of one value keep the order of their numbers.
-      def ordered(matches)
-        return @descending ? matches.map(&:last).reverse : matches.map(&:last) unless @sort
+      def ordered(matches) = matches.sort { |one, other| compare(one, other) }
 
-        blank, filled = matches.partition { |value, _| value.nil? }
-        sorted = @descending ? filled.sort_by { |value, id| [value, -id] }.reverse : filled.sort
-        (sorted + blank).map(&:last)
+      def compare((keys, id), (others, other_id))
+        @sorts.each_with_index do |sort, index|
+          one, other = keys[index], others[index]
+          next if one == other
+          return one.nil? ? 1 : -1 if one.nil? || other.nil?
+
+          return sort.descending ? other <=> one : one <=> other
+        end
+        id <=> other_id
       end
     end
   end

@@ -3,11 +3,14 @@
 module UpTack
   module UseCases
     # Takes back a change of many records as one: each value that is still as the
-    # change left it becomes what it was before, through the rules. What somebody
-    # changed since, or what the rules refuse now, stays and is counted.
+    # change left it becomes what it was before, through the rules; a record that it
+    # made goes, and one that it deleted comes back. What somebody changed since, or what the rules refuse now, stays and is
+    # counted.
     class UndoBatch
-      # undone:: values put back; left:: values that stay
+      # undone:: values put back and records taken out; left:: those that stay
       Result = Struct.new(:batch, :undone, :left, keyword_init: true)
+      # Entries read at a time.
+      PORTION = 500
 
       def initialize(workspace, progress: Upkeep::Progress.none)
         @workspace = workspace
@@ -21,26 +24,31 @@ module UpTack
           batch = Store::Batch.find_by(id: id) or raise Store::NotFound, "There is no such change."
           Core::Design::Invalid.because("This change was taken back already.") if batch.undone?
 
-          @table = @workspace.project.tables.find { |table| table.id == batch.table_id } or Core::Design::Invalid.because("Its table is no longer there.")
-          run(batch)
+          table = table_of(batch) or Core::Design::Invalid.because("Its table is no longer there.")
+          run(batch, table)
         end
       end
 
       private
 
-      def run(batch)
-        entries = Store::Entry.where(batch_id: batch.id).to_a
-        result = Result.new(batch: Store::Batch.begin(@workspace, @table, "Taken back: #{batch.summary}", undoes: batch), undone: 0, left: 0)
+      def run(batch, table)
+        entries = Store::Entry.where(batch_id: batch.id)
+        result = Result.new(batch: Store::Batch.begin(@workspace, table, "Taken back: #{batch.summary}", undoes: batch), undone: 0, left: 0)
         save = SaveRecord.new(@workspace, way: "put back", batch: result.batch)
-        @progress.begin(@table.label, batch.summary, entries.length)
-        entries.each do |entry|
-          put_back(entry, save, result)
-          @progress.advance(1)
+        @progress.begin(table.label, batch.summary, entries.count)
+        bring_all_back(entries.where(action: "delete").order(id: :desc).pluck(:id), result)
+        entries.where.not(action: "delete").order(id: :desc).in_batches(of: PORTION, order: :desc) do |some|
+          some.to_a.sort_by { |entry| -entry.id }.each { |entry| (@table = table_of(entry)) ? put_back(entry, save, result) : result.left += 1 }
+          @progress.advance(PORTION)
         end
         result
       end
 
+      def table_of(entry) = @workspace.project.tables.find { |table| table.id == entry.table_id }
+
       def put_back(entry, save, result)
+        return take_out(entry, result) if entry.action == "create"
+
         stored = Store::Rows.new(@table).find(entry.record_id)
         # Of a tick only its beginning counts: it has gone back by itself.
         changes = entry.field_changes.uniq(&:field_id).filter_map { |change| (field = typed_field(change)) && [field, *change.values] }
@@ -51,6 +59,33 @@ module UpTack
         typed = fit.to_h { |field, before, _| [field.key, before.nil? ? nil : field.values.dump(before)] }
         saved = save.call(table: @table.key, id: entry.record_id, typed: typed, as_it_was: true).state == :saved
         saved ? result.undone += fit.length : result.left += fit.length
+      end
+
+      # Those first that need no other one; a record comes back once those are there to
+      # which its links lead.
+      def bring_all_back(waiting, result)
+        until waiting.empty?
+          left = waiting.reject { |id| bring_back(Store::Entry.find(id), result) }
+          break result.left += left.length if left.length == waiting.length
+
+          waiting = left
+        end
+      end
+
+      def bring_back(entry, result)
+        @table = table_of(entry) or return false
+        back = Store::Rows.new(@table).find(entry.record_id).nil? && History::PutBack.new(@workspace, batch: result.batch).call(entry: entry.id).last.state == :saved
+        @progress.advance(1)
+        result.undone += 1 if back
+        back
+      end
+
+      # A record that nobody has touched since.
+      def take_out(entry, result)
+        later = Store::Entry.where(table_id: entry.table_id, record_id: entry.record_id).where("id > ?", entry.id)
+        untouched = Store::Rows.new(@table).find(entry.record_id) && later.all? { |each| [entry.batch_id, result.batch.id].include?(each.batch_id) }
+        gone = untouched && DeleteRecord.new(@workspace, way: "put back", batch: result.batch).call(table: @table.key, id: entry.record_id).state == :saved
+        gone ? result.undone += 1 : result.left += 1
       end
 
       # What is worked out follows by itself.

@@ -14,18 +14,23 @@ module UpTack
       # @param plan [Plan]
       # @param draft [Draft]
       # @param context [Context]
-      # @param trace [Boolean] whether somebody will look at the steps
+      # @param trace [Boolean, :brief] whether somebody will look at the steps
       # @return [Outcome]
       def self.call(plan, draft, context, trace: false)
         working = Working.new(plan, draft, context, trace: trace)
+        probe = context.probe
         working.read_typed
         # What is written down of a save is not, where there is none; what is shown goes on.
         plan.turns.each do |stage, rules|
           working.enter(stage)
           working.read_carried if stage == "default"
           rules = rules.reject { |rule| rule.rule.stage == "log" } if stage == "log" && working.refused?
-          rules.each { |rule| rule.apply(working) }
+          rules.each do |rule|
+            probe&.enter(rule.rule.id)
+            rule.apply(working)
+          end
         end
+        probe&.enter(nil)
         working.log_changes
         working.outcome
       end

@@ -1,10 +1,12 @@
 import { TriangleAlert } from "lucide-react";
+import { useContext } from "react";
 import type { Field } from "../../api/client";
 import { words } from "../../words";
 import { FieldInput } from "./FieldInput";
 import { PassWarning } from "./PassWarning";
 import type { Draft } from "./useDraft";
 import { useFieldText } from "./useFieldText";
+import { WhyContext } from "./WhyContext";
 
 type Props = {
   table: string;
@@ -23,6 +25,7 @@ type Props = {
 /** One field of a form: label, input on its line, and beneath it where the value came from or what to mend. */
 export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: Props) {
   const found = draft.answer?.fields[field.key];
+  const askWhy = useContext(WhyContext);
   const answered = draft.isAnswered(field.key);
   const { value, computed, setText, setInside, leave, leaveTyped, link } = useFieldText({
     field,
@@ -55,7 +58,7 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
   const from = found ? origin(field, found.source, found.words) : null;
   const said = closed && !field.given ? words.form.closed : from || hint;
   return (
-    <div className="min-w-0" data-field-box={field.key} data-writes={`${table}.${field.key}`}>
+    <div className="group/box min-w-0" data-field-box={field.key} data-writes={`${table}.${field.key}`}>
       <div className="mb-0.5 flex items-baseline gap-2">
         <label htmlFor={input} className="min-w-0 truncate font-semibold text-[0.8125rem]">
           {label || field.label}
@@ -64,6 +67,17 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
           <span className="quiet shrink-0 text-[0.6875rem]" aria-hidden>
             {words.form.required}
           </span>
+        )}
+        {askWhy && found && (
+          <button
+            type="button"
+            tabIndex={-1}
+            className={`quiet ml-auto shrink-0 px-1 text-[0.6875rem] underline decoration-dotted underline-offset-2 hover:text-base-content ${value === "" ? "" : "opacity-0 focus-visible:opacity-100 group-focus-within/box:opacity-100 group-hover/box:opacity-100"}`}
+            title={value === "" ? words.bench.whyBlank(label || field.label) : words.bench.why(label || field.label)}
+            onClick={() => askWhy(field.key)}
+          >
+            {words.bench.whyShort}
+          </button>
         )}
       </div>
       {/* biome-ignore lint/a11y/noStaticElementInteractions: only told whether the input inside has the focus */}

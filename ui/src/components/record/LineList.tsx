@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Plus, RotateCcw, X } from "lucide-react";
 import { type KeyboardEvent, useRef } from "react";
+import { flushSync } from "react-dom";
 import { api, data, type FormItem, type RecordData, type Table } from "../../api/client";
 import { useTable } from "../../api/queries";
 import { words } from "../../words";
@@ -39,13 +40,14 @@ export function LineList({ table, id, item, draft, lines }: Props) {
   ];
   if (!design) return null;
 
-  const put = (line: LineTyped) => {
-    lines.change(group, line);
+  const type = (line: LineTyped, field: string, value: string | number) => {
+    lines.type(group, line, field, value);
     draft.again();
   };
+  // Drawn at once, so that the next key of a fast hand falls into the new line.
   const add = () => {
-    lines.change(group, lines.fresh());
-    requestAnimationFrame(() => box.current?.querySelector<HTMLElement>("tr:last-child [data-line-input]")?.focus());
+    flushSync(() => lines.change(group, lines.fresh()));
+    box.current?.querySelector<HTMLElement>("tr:last-child [data-line-input]")?.focus();
   };
   const remove = (line: LineTyped) => {
     if (line.id === null) lines.drop(group, line.key);
@@ -105,9 +107,7 @@ export function LineList({ table, id, item, draft, lines }: Props) {
                         messages={messages.filter((each) => each.field === field.key)}
                         onBusy={draft.wait}
                         onLeave={(value) => {
-                          if (value === null) return;
-                          const { [field.key]: _before, ...others } = line.typed;
-                          put({ ...line, typed: { ...others, [field.key]: value } });
+                          if (value !== null) type(line, field.key, value);
                         }}
                         onLeft={() => lines.visit(line.key)}
                       />

@@ -1,8 +1,9 @@
-import { useCallback, useState } from "react";
+import { useCallback, useContext, useState } from "react";
 import { findCandidates } from "../../api/queries";
 import type { InputProps } from "./FieldInput";
 import { MatchInput } from "./MatchInput";
 import { NewLinked } from "./NewLinked";
+import { OwnRecordsContext } from "./OwnRecordsContext";
 
 type Props = InputProps & { input: Record<string, unknown>; className: string };
 
@@ -10,9 +11,10 @@ type Props = InputProps & { input: Record<string, unknown>; className: string };
 export function LinkInput({ field, value, within, onLink, onBusy, input, className }: Props) {
   const [making, setMaking] = useState<string | null>(null);
   const { table, typed, id } = within;
+  const records = useContext(OwnRecordsContext) ?? undefined;
   const search = useCallback(
-    (text: string, signal?: AbortSignal) => findCandidates(table, field.key, { text, typed, id }, signal),
-    [table, field.key, typed, id],
+    (text: string, signal?: AbortSignal) => findCandidates(table, field.key, { text, typed, id, records }, signal),
+    [table, field.key, typed, id, records],
   );
   return (
     <>
@@ -24,7 +26,8 @@ export function LinkInput({ field, value, within, onLink, onBusy, input, classNa
         className={className}
         onPick={onLink}
         onLeave={onLink}
-        onNew={setMaking}
+        // A record that is made is a real one, which such a trial does not see.
+        onNew={records ? undefined : setMaking}
         onBusy={onBusy}
         // Only a form waits for searches, and only a form has a next field.
         goesOn={onBusy !== undefined}

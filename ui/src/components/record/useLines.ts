@@ -30,6 +30,16 @@ export function useLines(begin: LinesTyped) {
     [put],
   );
 
+  /** Types one value of a line, over what else was typed in it by now: a fast hand leaves two before a line is drawn anew. */
+  const type = useCallback(
+    (group: string, line: LineTyped, field: string, value: LineTyped["typed"][string]) => {
+      const now = (latest.current[group] ?? []).find((row) => row.key === line.key) ?? line;
+      const { [field]: _before, ...others } = now.typed;
+      change(group, { ...now, typed: { ...others, [field]: value } });
+    },
+    [change],
+  );
+
   const drop = useCallback(
     (group: string, key: string) =>
       put({ ...latest.current, [group]: (latest.current[group] ?? []).filter((row) => row.key !== key) }),
@@ -56,5 +66,5 @@ export function useLines(begin: LinesTyped) {
     setVisited(new Set());
   }, [put]);
 
-  return { typed, change, drop, fresh, sending, of, visited, visit, visitAll, reset };
+  return { typed, change, type, drop, fresh, sending, of, visited, visit, visitAll, reset };
 }

@@ -1,91 +1,210 @@
-import { useCallback, useEffect, useState } from "react";
+import { useEffect, useState } from "react";
 import { useSearchParams } from "react-router";
-import { api, data } from "../../api/client";
-import { type Typed, useSession } from "../../api/queries";
+import { toast } from "sonner";
+import { ProblemError, type ProofParts, type Script, type Trial } from "../../api/client";
+import { getProof, play, useDropProof, useProofs } from "../../api/proofs";
+import { useSession } from "../../api/queries";
 import { useTableHere } from "../../app/TableFrame";
 import { typedIn } from "../../app/trialOf";
-import { RecordFields } from "../../components/record/RecordFields";
-import { useDraft } from "../../components/record/useDraft";
+import { FormLayout } from "../../components/record/FormLayout";
+import { LineList } from "../../components/record/LineList";
+import { OwnRecordsContext } from "../../components/record/OwnRecordsContext";
+import { WhyContext } from "../../components/record/WhyContext";
 import { words } from "../../words";
+import { Acts } from "./Acts";
+import { Edges, type EdgeWish } from "./Edges";
+import { KeepProof } from "./KeepProof";
+import { Missing } from "./Missing";
 import { Outcome } from "./Outcome";
+import { ProofHead } from "./ProofHead";
+import { ProofList } from "./ProofList";
 import { pretend } from "./pretendClock";
-import { Setup, type Start } from "./Setup";
+import { Samples } from "./Samples";
+import { Setup } from "./Setup";
 import { Trace } from "./Trace";
+import { BEGINNING, formOf, type Setting, useTrial } from "./useTrial";
 
-/** Where a record is tried: as anybody, on any day, without touching the real ones. */
+type Shown = "edges" | "missing" | "samples";
+
+/** Where records are tried as anybody, on any day, without touching the real ones, and where proofs are kept. */
 export default function Bench() {
   const table = useTableHere();
   const session = useSession();
-  const [params] = useSearchParams();
-  const [start, setStart] = useState<Start>(() => {
-    const copied = Number(params.get("copy"));
-    return copied ? { from: "copy", record: copied } : { from: "new", record: null };
-  });
-  const [person, setPerson] = useState<number | null>(null);
-  const [at, setAt] = useState<string | null>(null);
-
-  const ask = useCallback(
-    (typed: Typed, reasons: { [rule: string]: string }) =>
-      data(
-        api.POST("/api/tables/{table}/trial", {
-          params: { path: { table: table.key } },
-          body: {
-            typed,
-            reasons,
-            form: "all",
-            person_id: person,
-            at,
-            id: start.from === "real" ? start.record : null,
-            copy_of: start.from === "copy" ? start.record : null,
-          },
-        }),
-      ),
-    [table.key, person, at, start],
-  );
+  const [params, setParams] = useSearchParams();
   const [typedFirst] = useState(() => typedIn(params));
-  const draft = useDraft(ask, typedFirst);
+  const [begin] = useState<Setting>(() => {
+    const copied = Number(params.get("copy"));
+    return copied ? { ...BEGINNING, start: { from: "copy", record: copied } } : BEGINNING;
+  });
+  const bench = useTrial(table, begin, typedFirst);
+  const { trial, draft, setting } = bench;
+  const [why, setWhy] = useState<string | null>(null);
+  const [proof, setProof] = useState<ProofParts | null>(null);
+  const [shown, setShown] = useState<Shown | null>(params.get("show") as Shown | null);
+  const [wish, setWish] = useState<EdgeWish>({});
+  const [keeping, setKeeping] = useState<{ script: Script; proposed: Trial["proposed"] } | null>(null);
+  const proofs = useProofs();
+  const drop = useDropProof(table.key);
+  const wanted = params.get("proof");
+  const { load } = bench;
+
+  const open = async (id: string) => {
+    try {
+      const { proof: found } = await getProof(table.key, id);
+      setProof(found);
+      setWhy(null);
+      load(found);
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+      toast.error(error.message);
+    }
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: opened when another proof is wanted, not when the bench is drawn anew
+  useEffect(() => {
+    if (wanted && wanted !== proof?.id) open(wanted);
+  }, [wanted, table.key]);
 
   // The bar shows the bench's clock, as the server understood it.
-  const understood = at && !draft.failure ? (draft.answer?.clock ?? null) : null;
+  const understood =
+    (setting.at || bench.acts.some((act) => act.do === "wait")) && !draft.failure ? (trial?.clock ?? null) : null;
   useEffect(() => pretend(understood), [understood]);
   useEffect(() => () => pretend(null), []);
 
+  const putAside = () => {
+    setProof(null);
+    setParams({}, { replace: true });
+    bench.restart(BEGINNING);
+  };
+
+  const keep = async () => {
+    try {
+      const script = await bench.whole();
+      const found = await play(table.key, { ...script, person_id: setting.person, propose: true });
+      setKeeping({ script: found.script, proposed: found.proposed });
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+      toast.error(error.message);
+    }
+  };
+
+  const change = (some: Partial<Setting>) => {
+    if ("start" in some) bench.restart(some);
+    else bench.setSetting({ ...setting, ...some });
+  };
+
+  const form = formOf(table, setting);
+  /** The real record at hand; one that only the trial knows has no number here. */
+  const record = !setting.own && setting.start.from === "real" ? setting.start.record : null;
+  const line = proofs.data?.proofs.find((each) => each.id === proof?.id);
   return (
-    <div className="grid min-h-full items-start gap-4 p-4 lg:h-full lg:grid-cols-[15rem_minmax(0,1fr)_23rem] lg:grid-rows-[minmax(0,1fr)]">
-      <Setup
+    <div className="grid min-h-full items-start gap-4 p-4 lg:h-full lg:grid-cols-[16rem_minmax(0,1fr)_22rem] lg:grid-rows-[minmax(0,1fr)]">
+      <ProofList
         table={table}
-        session={session.data}
-        start={start}
-        setStart={(next) => {
-          setStart(next);
-          draft.reset();
+        proofs={proofs.data}
+        open={proof?.id ?? null}
+        onOpen={(each) => setParams({ proof: each.id }, { replace: true })}
+        onShow={(what) => {
+          setWish({});
+          setShown(what);
         }}
-        person={person}
-        setPerson={setPerson}
-        at={at}
-        setAt={setAt}
       />
-      <section className="sheet h-full min-h-0 overflow-auto px-5 py-4" aria-label={words.bench.trial}>
-        <div className="mb-3 flex flex-wrap items-baseline gap-x-3">
-          <h1 className="text-xl">{words.bench.trial}</h1>
-          <p className="quiet flex-1 text-xs">{words.bench.aim}</p>
-          {Object.keys(draft.typed).length > 0 && (
-            <button type="button" className="link text-xs" onClick={() => draft.reset()}>
-              {words.bench.clear}
-            </button>
-          )}
+      <section className="sheet flex h-full min-h-0 flex-col overflow-auto px-5 pt-4" aria-label={words.bench.trial}>
+        {proof ? (
+          <ProofHead
+            proof={proof}
+            line={line}
+            trial={trial}
+            onChange={keep}
+            onDrop={() =>
+              proof.id &&
+              drop.mutate(proof.id, {
+                onSuccess: () => {
+                  toast(words.proofs.dropped(proof.name));
+                  putAside();
+                },
+              })
+            }
+            onClose={putAside}
+          />
+        ) : (
+          <div className="mb-2 flex flex-wrap items-baseline gap-x-3">
+            <h1 className="text-xl">{words.bench.trial}</h1>
+            <p className="quiet flex-1 text-xs">{words.bench.aim}</p>
+            {(Object.keys(draft.typed).length > 0 || bench.acts.length > 0) && (
+              <button type="button" className="link text-xs" onClick={() => bench.restart()}>
+                {words.bench.clear}
+              </button>
+            )}
+          </div>
+        )}
+        <div className="mb-4 border-base-300 border-b pb-3">
+          <Setup table={table} session={session.data} setting={setting} change={change} />
         </div>
         {draft.failure && (
           <p className="mb-3 text-error" role="alert">
             {draft.failure}
           </p>
         )}
-        <RecordFields table={table} id={start.from === "real" ? start.record : null} draft={draft} />
+        <WhyContext value={setWhy}>
+          <OwnRecordsContext value={setting.own?.records ?? null}>
+            <div className="flex-1">
+              {form && (
+                <FormLayout
+                  table={table}
+                  form={form}
+                  id={record}
+                  draft={draft}
+                  lines={(item) => <LineList table={table} id={record} item={item} draft={draft} lines={bench.lines} />}
+                />
+              )}
+            </div>
+          </OwnRecordsContext>
+        </WhyContext>
+        <Acts table={table} bench={bench} />
       </section>
       <div className="flex h-full min-h-0 flex-col gap-3">
-        {draft.answer && <Outcome answer={draft.answer} />}
-        {draft.answer && <Trace table={table} answer={draft.answer} />}
+        {trial && <Outcome trial={trial} onKeep={keep} />}
+        {trial && <Trace table={table} trial={trial} why={why} onForget={() => setWhy(null)} />}
       </div>
+      {keeping && (
+        <KeepProof
+          table={table}
+          script={keeping.script}
+          proposed={keeping.proposed}
+          proof={proof?.id ? proof : null}
+          groups={[...new Set((proofs.data?.proofs ?? []).flatMap((each) => each.group ?? []))]}
+          onClose={() => setKeeping(null)}
+          onKept={(id) => {
+            if (id === wanted && id) open(id);
+            else if (id) setParams({ proof: id }, { replace: true });
+          }}
+        />
+      )}
+      {shown === "edges" && (
+        <Edges
+          table={table}
+          wish={wish}
+          onClose={() => setShown(null)}
+          onTry={(found) => {
+            setShown(null);
+            setProof({ ...found, id: undefined });
+            setParams({}, { replace: true });
+            bench.load(found);
+          }}
+        />
+      )}
+      {shown === "missing" && (
+        <Missing
+          table={table}
+          covered={proofs.data?.coverage.filter((each) => each.table === table.key) ?? []}
+          onMake={(next) => {
+            setWish(next);
+            setShown("edges");
+          }}
+          onClose={() => setShown(null)}
+        />
+      )}
+      {shown === "samples" && <Samples table={table} onClose={() => setShown(null)} />}
     </div>
   );
 }

@@ -1,16 +1,28 @@
-import type { Answer } from "../../api/client";
+import type { Trial } from "../../api/client";
 import { words } from "../../words";
 
-/** Whether the trial record would be saved. */
-export function Outcome({ answer }: { answer: Answer }) {
-  const written = answer.steps.filter((step) => step.result === "logged").length;
+/** Whether the trial record was saved, or would be. */
+export function Outcome({ trial, onKeep }: { trial: Trial; onKeep: () => void }) {
+  const { state, thought_of: thought, messages, changes, message } = trial.outcome;
+  const good = state !== "refused";
+  const title = words.bench.outcome(state, thought);
+  const told =
+    state === "refused"
+      ? (message ?? words.bench.refusals(messages.length))
+      : state === "saved"
+        ? words.bench.changes(changes.length, thought)
+        : "";
   return (
     <div
-      className={`shrink-0 rounded-[var(--radius-box)] px-4 py-3 ${answer.would_save ? "bg-primary text-primary-content" : "bg-error text-error-content"}`}
-      role="status"
+      className={`flex shrink-0 items-start gap-3 rounded-[var(--radius-box)] px-4 py-3 ${good ? "bg-primary text-primary-content" : "bg-error text-error-content"}`}
     >
-      <p className="font-semibold text-base">{answer.would_save ? words.bench.wouldSave : words.bench.wouldRefuse}</p>
-      <p>{answer.would_save ? words.bench.changes(written) : words.bench.refusals(answer.messages.length)}</p>
+      <div className="min-w-0 flex-1" role="status">
+        <p className="font-semibold text-base">{title}</p>
+        <p>{told}</p>
+      </div>
+      <button type="button" className="btn btn-sm border-0 bg-base-100 text-base-content" onClick={onKeep}>
+        {words.bench.keep}
+      </button>
     </div>
   );
 }

@@ -16,9 +16,14 @@ export function PretendClock({ now, at, setAt }: Props) {
     setText(null);
   };
   return (
-    <div className="flex flex-col gap-1">
-      <label htmlFor="pretend-clock" className="font-semibold">
+    <div className="flex min-w-0 flex-col gap-0.5">
+      <label htmlFor="pretend-clock" className="quiet flex gap-2 text-xs">
         {words.bench.clock}
+        {at && (
+          <button type="button" className="link ml-auto" onClick={() => setAt(null)}>
+            {words.bench.backToNow}
+          </button>
+        )}
       </label>
       <div className="relative">
         <input
@@ -26,20 +31,13 @@ export function PretendClock({ now, at, setAt }: Props) {
           className={`input input-sm w-full pr-8 ${at ? "border-secondary border-dashed" : ""}`}
           value={text ?? (at && !understood ? at : shown)}
           autoComplete="off"
+          title={at ? words.bench.pretend : words.bench.realClock}
           onChange={(event) => setText(event.target.value)}
           onBlur={leave}
           onKeyDown={(event) => event.key === "Enter" && leave()}
         />
         <DayPicker value={(understood ?? now).split("T")[0] ?? ""} label={words.form.pickDay} onPick={setAt} />
       </div>
-      <span className="quiet flex flex-wrap gap-x-2 text-xs">
-        {at ? words.bench.pretend : words.bench.realClock}
-        {at && (
-          <button type="button" className="link" onClick={() => setAt(null)}>
-            {words.bench.backToNow}
-          </button>
-        )}
-      </span>
     </div>
   );
 }

@@ -1,79 +1,119 @@
+import type { ReactNode } from "react";
 import type { Session, Table } from "../../api/client";
-import { useRecords } from "../../api/queries";
+import { useLatest } from "../../api/queries";
+import { showMoment } from "../../components/moments";
 import { words } from "../../words";
 import { PretendClock } from "./PretendClock";
-
-export type Start = { from: "new" | "copy" | "real"; record: number | null };
+import type { Manner, Setting, Start } from "./useTrial";
 
 type Props = {
   table: Table;
   session: Session | undefined;
-  start: Start;
-  setStart: (start: Start) => void;
-  person: number | null;
-  setPerson: (person: number | null) => void;
-  at: string | null;
-  setAt: (at: string | null) => void;
+  setting: Setting;
+  change: (some: Partial<Setting>) => void;
 };
 
-const STARTS = [
-  ["new", words.bench.newRecord],
-  ["copy", words.bench.copyOf],
-  ["real", words.bench.realOne],
-] as const;
-
-/** From what a trial begins, as whom, and when. */
-export function Setup({ table, session, start, setStart, person, setPerson, at, setAt }: Props) {
-  const records = useRecords(table.key, null, true, "").data?.pages.flatMap((page) => page.records) ?? [];
+/** With which form, from what, as whom, when and in which manner a record is tried. */
+export function Setup({ table, session, setting, change }: Props) {
+  const records = useLatest(table.key).data?.records ?? [];
+  const own = setting.own ? Object.keys(setting.own.records?.[table.key] ?? {}).map(Number) : [];
+  const candidates = setting.own ? own.map((id) => ({ id, name: `${table.one} ${id}` })) : records.map(named);
+  const pick = (from: Start["from"]) =>
+    change({ start: { from, record: from === "new" ? null : (setting.start.record ?? candidates[0]?.id ?? null) } });
+  const person = session?.people.find((each) => each.id === setting.person)?.name ?? setting.own?.person?.name;
+  const form = table.forms.find((each) => each.id === setting.form)?.name ?? words.bench.noForm;
+  const said = [
+    setting.start.from === "new" ? words.bench.newRecord : words.bench.starts[setting.start.from],
+    form,
+    words.bench.as(person ?? session?.person.name ?? words.bench.nobody),
+    setting.at && showMoment(setting.at).replace(/^\w+ /, ""),
+    setting.manner === "type" ? words.bench.oneByOne : words.bench.atOnce,
+  ];
   return (
-    <section className="flex flex-col gap-5" aria-label={words.bench.setup}>
-      <fieldset className="flex flex-col gap-1.5">
-        <legend className="mb-1 font-title font-semibold text-lg">{words.bench.begin}</legend>
-        {STARTS.map(([from, label]) => (
-          <label key={from} className="flex items-center gap-2">
-            <input
-              type="radio"
-              name="start"
-              className="radio radio-sm radio-primary"
-              checked={start.from === from}
-              disabled={from !== "new" && records.length === 0}
-              onChange={() =>
-                setStart({ from, record: from === "new" ? null : (start.record ?? records[0]?.id ?? null) })
-              }
-            />
-            {label}
-          </label>
-        ))}
-        {start.from !== "new" && (
-          <select
-            className="select select-sm mt-1 w-full"
-            aria-label={words.bench.whichRecord}
-            value={start.record ?? ""}
-            onChange={(event) => setStart({ ...start, record: Number(event.target.value) })}
-          >
-            {records.map((record) => (
-              <option key={record.id} value={record.id}>
-                {[record.title, ...Object.values(record.texts).slice(1, 3)].filter(Boolean).join(" · ")}
-              </option>
-            ))}
-          </select>
-        )}
-      </fieldset>
-      <label className="flex flex-col gap-1">
-        <span className="font-semibold">{words.bench.person}</span>
-        <select
-          className="select select-sm w-full"
-          value={person ?? session?.person.id ?? ""}
-          onChange={(event) => setPerson(Number(event.target.value))}
+    <details open={!setting.own} className="group/setup">
+      <summary className="quiet flex cursor-pointer items-baseline gap-2 text-xs">
+        <span className="shrink-0 font-semibold text-base-content">{words.bench.setup}</span>
+        <span className="min-w-0 truncate group-open/setup:invisible">{said.filter(Boolean).join(" · ")}</span>
+      </summary>
+      <section className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-3" aria-label={words.bench.setup}>
+        <Pick label={words.bench.begin} value={setting.start.from} onPick={(from) => pick(from as Start["from"])}>
+          <option value="new">{words.bench.newRecord}</option>
+          <option value="copy" disabled={candidates.length === 0}>
+            {words.bench.copyOf}
+          </option>
+          <option value="real" disabled={candidates.length === 0}>
+            {setting.own ? words.bench.ownOne : words.bench.realOne}
+          </option>
+        </Pick>
+        <Pick label={words.bench.form} value={setting.form ?? ""} onPick={(id) => change({ form: id || null })}>
+          {table.forms.map((each) => (
+            <option key={each.id} value={each.id}>
+              {each.name}
+            </option>
+          ))}
+          <option value="">{words.bench.noForm}</option>
+        </Pick>
+        <Pick
+          label={words.bench.manner}
+          value={setting.manner}
+          onPick={(manner) => change({ manner: manner as Manner })}
         >
+          <option value="type">{words.bench.oneByOne}</option>
+          <option value="fill_in">{words.bench.atOnce}</option>
+        </Pick>
+        <Pick
+          label={words.bench.person}
+          value={String(setting.person ?? (setting.own ? "" : (session?.person.id ?? "")))}
+          onPick={(id) => change({ person: id === "" ? null : Number(id) })}
+        >
+          {setting.own && (
+            <option value="">
+              {setting.own.person?.name ?? words.bench.nobody} · {setting.own.person?.role ?? ""}
+            </option>
+          )}
           {session?.people.map((each) => (
             <option key={each.id} value={each.id}>
               {each.name} · {each.role}
             </option>
           ))}
-        </select>
-      </label>
-      <PretendClock now={session?.clock.now ?? ""} at={at} setAt={setAt} />
-    </section>
+        </Pick>
+        <PretendClock now={session?.clock.now ?? ""} at={setting.at} setAt={(at) => change({ at })} />
+        {setting.start.from !== "new" && (
+          <Pick
+            label={words.bench.whichRecord}
+            value={String(setting.start.record ?? "")}
+            onPick={(id) => change({ start: { ...setting.start, record: Number(id) } })}
+          >
+            {candidates.map((record) => (
+              <option key={record.id} value={record.id}>
+                {record.name}
+              </option>
+            ))}
+          </Pick>
+        )}
+      </section>
+    </details>
   );
 }
+
+type PickProps = { label: string; value: string; onPick: (value: string) => void; children: ReactNode };
+
+function Pick({ label, value, onPick, children }: PickProps) {
+  return (
+    <label className="flex min-w-0 flex-col gap-0.5">
+      <span className="quiet text-xs">{label}</span>
+      <select
+        className="select select-sm w-full truncate pr-7"
+        value={value}
+        onChange={(event) => onPick(event.target.value)}
+      >
+        {children}
+      </select>
+    </label>
+  );
+}
+
+const named = (record: { id: number; title: string; texts: { [key: string]: string } }) => ({
+  id: record.id,
+  name: [record.title, ...Object.values(record.texts).slice(1, 3)].filter(Boolean).join(" · "),
+});

@@ -1,38 +1,54 @@
+import { useEffect, useRef } from "react";
 import { Link } from "react-router";
-import type { Answer, Step, Table } from "../../api/client";
+import type { FormulaPart, Step, Table, Trial } from "../../api/client";
 import { words } from "../../words";
 
-/** Every step of the save in its order, on one thread through the stages. */
-export function Trace({ table, answer }: { table: Table; answer: Answer }) {
+type Props = { table: Table; trial: Trial; why: string | null; onForget: () => void };
+
+/** Every step of the save in its order, on one thread through the stages; or why a field holds what it holds. */
+export function Trace({ table, trial, why, onForget }: Props) {
   const stages = [{ key: "typed", label: words.bench.typedStage }, ...table.stages];
+  const answer = why ? trial.why[why] : undefined;
+  const refused = trial.outcome.state === "refused";
   return (
-    <section className="min-h-0 flex-1 overflow-auto pr-1 pl-1" aria-label={words.bench.trace}>
-      <h2 className="sr-only">{words.bench.trace}</h2>
-      <ol className="relative ml-2 border-[var(--stitch)] border-l-2 border-dashed pb-2">
-        {stages.map((stage) => {
-          const steps = answer.steps.filter((step) => step.stage === stage.key);
-          const idle = stage.key === "log" && !answer.would_save ? words.bench.nothingWritten : words.bench.nothingHere;
-          return (
-            <li key={stage.key} className="pt-2.5 pl-4">
-              <p className="font-semibold text-secondary text-xs uppercase tracking-wide">
-                {stage.label}
-                {(steps.length === 0 || idle === words.bench.nothingWritten) && (
-                  <span className="quiet ml-2 font-normal normal-case tracking-normal">{idle}</span>
+    <div className="flex min-h-0 flex-1 flex-col gap-2">
+      {answer && (
+        <div className="sheet flex items-start gap-2 border-secondary px-3 py-2" role="status">
+          <p className="min-w-0 flex-1 break-words">{answer.words}</p>
+          <button type="button" className="link text-xs" onClick={onForget}>
+            {words.common.close}
+          </button>
+        </div>
+      )}
+      <section className="min-h-0 flex-1 overflow-auto pr-1 pl-1" aria-label={words.bench.trace}>
+        <h2 className="sr-only">{words.bench.trace}</h2>
+        <ol className="relative ml-2 border-[var(--stitch)] border-l-2 border-dashed pb-2">
+          {stages.map((stage) => {
+            const steps = trial.steps
+              .map((step, index) => ({ step, index }))
+              .filter(({ step }) => step.stage === stage.key);
+            const idle = stage.key === "log" && refused ? words.bench.nothingWritten : words.bench.nothingHere;
+            return (
+              <li key={stage.key} className="pt-2.5 pl-4">
+                <p className="font-semibold text-secondary text-xs uppercase tracking-wide">
+                  {stage.label}
+                  {(steps.length === 0 || idle === words.bench.nothingWritten) && (
+                    <span className="quiet ml-2 font-normal normal-case tracking-normal">{idle}</span>
+                  )}
+                </p>
+                {steps.length > 0 && (
+                  <ul>
+                    {steps.map(({ step, index }) => (
+                      <StepLine key={index} step={step} table={table} lit={answer?.step === index} />
+                    ))}
+                  </ul>
                 )}
-              </p>
-              {steps.length > 0 && (
-                <ul>
-                  {steps.map((step, index) => (
-                    // biome-ignore lint/suspicious/noArrayIndexKey: steps have no name of their own and never move
-                    <StepLine key={index} step={step} table={table} />
-                  ))}
-                </ul>
-              )}
-            </li>
-          );
-        })}
-      </ol>
-    </section>
+              </li>
+            );
+          })}
+        </ol>
+      </section>
+    </div>
   );
 }
 
@@ -45,11 +61,18 @@ const BEADS: Record<string, string> = {
   logged: "rounded-full bg-primary",
 };
 
-function StepLine({ step, table }: { step: Step; table: Table }) {
+function StepLine({ step, table, lit }: { step: Step; table: Table; lit: boolean }) {
   const rule = table.rules.find((each) => each.id === step.rule);
+  const line = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (lit) line.current?.scrollIntoView({ block: "center" });
+  }, [lit]);
   return (
-    <li className="relative py-1">
-      <span className={`-left-[1.4rem] absolute top-2 size-2.5 ${BEADS[step.result]}`} aria-hidden />
+    <li ref={line} className={`relative py-1 ${lit ? "-mx-2 rounded bg-[var(--tint-lit)] px-2" : ""}`}>
+      <span
+        className={`absolute top-2 size-2.5 ${lit ? "-left-[0.9rem]" : "-left-[1.4rem]"} ${BEADS[step.result]}`}
+        aria-hidden
+      />
       <p className="leading-snug">
         <span className="font-semibold">{step.field}</span>
         {rule && (
@@ -68,6 +91,35 @@ function StepLine({ step, table }: { step: Step; table: Table }) {
       <p className={`break-words font-mono text-xs ${step.result === "refused" ? "text-error" : "quiet"}`}>
         {told(step)}
       </p>
+      {step.parts?.some((part) => part.parts.length > 0) && (
+        <details className="text-xs">
+          <summary className="quiet cursor-pointer">{words.bench.unfold}</summary>
+          <ul className="mt-0.5 font-mono">
+            {step.parts.map((part, index) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: parts of a formula have no name of their own and never move
+              <Unfolded key={index} part={part} />
+            ))}
+          </ul>
+        </details>
+      )}
+    </li>
+  );
+}
+
+/** A part of a formula with what it came to, and the parts that it is made of. */
+function Unfolded({ part }: { part: FormulaPart }) {
+  return (
+    <li className="py-px">
+      <span className="quiet">{part.words}</span> <span aria-hidden>=</span>{" "}
+      <span className="stitched">{part.value}</span>
+      {part.parts.length > 0 && (
+        <ul className="ml-1.5 border-[var(--stitch)] border-l border-dashed pl-2.5">
+          {part.parts.map((each, index) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: parts of a formula have no name of their own and never move
+            <Unfolded key={index} part={each} />
+          ))}
+        </ul>
+      )}
     </li>
   );
 }

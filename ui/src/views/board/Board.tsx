@@ -1,6 +1,8 @@
 import { Settings2 } from "lucide-react";
 import { useMemo, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
+import type { Table } from "../../api/client";
+import { useProofs } from "../../api/proofs";
 import { useMay } from "../../app/may";
 import { useTableHere } from "../../app/TableFrame";
 import { words } from "../../words";
@@ -54,7 +56,7 @@ export default function Board() {
           </div>
           {!panel && may.design && (
             <>
-              <span className="quiet text-xs max-sm:hidden">{words.board.ruleCount(table.rules.length)}</span>
+              <Proven table={table} />
               <button type="button" className="btn btn-ghost btn-sm" onClick={() => open({ settings: "yes" })}>
                 <Settings2 size={15} aria-hidden />
                 {words.board.table}
@@ -129,6 +131,17 @@ export default function Board() {
       )}
     </div>
   );
+}
+
+/** How many rules of the table are proven, on the way to the bench. */
+function Proven({ table }: { table: Table }) {
+  const covered = useProofs().data?.coverage.filter((each) => each.table === table.key) ?? [];
+  const count = (state: string) => covered.filter((each) => each.state === state).length;
+  const said =
+    covered.length === 0
+      ? words.board.ruleCount(table.rules.length)
+      : words.proofs.board(count("proven"), covered.length, count("broken"));
+  return <span className="quiet text-xs max-sm:hidden">{said}</span>;
 }
 
 function openedFrom(params: URLSearchParams): Opened | null {

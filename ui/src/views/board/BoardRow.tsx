@@ -3,6 +3,7 @@ import { CSS } from "@dnd-kit/utilities";
 import { GripVertical, Plus } from "lucide-react";
 import type { CSSProperties } from "react";
 import type { Field, Stage, Table } from "../../api/client";
+import { useProofs } from "../../api/proofs";
 import { useOpenCounts } from "../../api/queries";
 import { useMay } from "../../app/may";
 import { lowerFirst } from "../../components/lowerFirst";
@@ -100,6 +101,7 @@ function Cell({
       table.key,
       table.rules.some((rule) => rule.lets_old),
     ).data ?? {};
+  const covered = useProofs(may.design).data?.coverage;
   const rules = table.rules.filter((rule) => rule.stages.includes(stage.key) && rule.fields.includes(field.key));
   const single = ["default", "mask"].includes(stage.key) && rules.length > 0;
   const stop = `${field.key}/${stage.key}`;
@@ -114,6 +116,7 @@ function Cell({
           key={rule.id}
           rule={rule}
           open={openCounts[rule.id] ?? 0}
+          proven={covered?.find((each) => each.rule === rule.id)?.state}
           field={field.key}
           column={column}
           narrow={narrow}

@@ -22,6 +22,7 @@ import { beginning, VALIDATIONS } from "./parts/shared";
 import { TidyParts } from "./parts/TidyParts";
 import { ValidationParts } from "./parts/ValidationParts";
 import { Results } from "./Results";
+import { RuleProofs } from "./RuleProofs";
 import { usePreview } from "./usePreview";
 
 type Props = { table: Table; rule?: Rule; field: string; stage: string; onClose: () => void };
@@ -76,16 +77,19 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       wide={parts.kind !== "default"}
       stacked={parts.kind === "decision"}
       beside={
-        <Results
-          table={table}
-          parts={parts}
-          preview={sound ? preview.data : lastSound}
-          stale={!sound}
-          pending={preview.pending}
-          lookAt={lookAt}
-          onLookAt={setLookAt}
-          onMore={() => setMost(most < 100 ? 100 : 500)}
-        />
+        <>
+          <RuleProofs table={table} parts={parts} {...(rule ? { rule } : {})} sound={sound} dirty={dirty} />
+          <Results
+            table={table}
+            parts={parts}
+            preview={sound ? preview.data : lastSound}
+            stale={!sound}
+            pending={preview.pending}
+            lookAt={lookAt}
+            onLookAt={setLookAt}
+            onMore={() => setMost(most < 100 ? 100 : 500)}
+          />
+        </>
       }
       footer={
         leaving ? (

@@ -1,12 +1,15 @@
 import { TriangleAlert } from "lucide-react";
 import type { Rule } from "../../api/client";
 import { Mark } from "../../components/Mark";
+import { ProofShape, type ProofState } from "../../components/ProofShape";
 import { words } from "../../words";
 
 type Props = {
   rule: Rule;
   /** Old records that the rule still lets be. */
   open: number;
+  /** How far proofs show what it does; nothing where nobody is told. */
+  proven?: ProofState | undefined;
   field: string;
   column: number;
   narrow: boolean;
@@ -23,6 +26,7 @@ type Props = {
 export function Tack({
   rule,
   open,
+  proven,
   field,
   column,
   narrow,
@@ -63,6 +67,12 @@ export function Tack({
     >
       <Mark size={11} className={`shrink-0 ${shared ? "text-secondary" : "text-primary"}`} />
       {!narrow && <span className="truncate">{rule.tack}</span>}{" "}
+      {proven && (
+        <ProofShape
+          state={proven}
+          className={narrow ? "absolute -right-0.5 -bottom-0.5 size-1.5 bg-base-100" : "ml-0.5 size-2"}
+        />
+      )}
       {rule.notice && !narrow && (
         <TriangleAlert size={12} className="shrink-0 text-secondary" aria-label={rule.notice} />
       )}

@@ -1,4 +1,4 @@
-import { Pencil, Plus, ScrollText, Trash2 } from "lucide-react";
+import { FileJson2, FileUp, Pencil, Plus, ScrollText, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
@@ -9,6 +9,7 @@ import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { words } from "../../words";
+import { ProjectFile } from "./ProjectFile";
 import { RenameTable } from "./RenameTable";
 
 /** All tables of the project. */
@@ -16,6 +17,7 @@ export default function Overview() {
   const session = useSession();
   const tables = useTables();
   const may = useMay();
+  const [file, setFile] = useState(false);
   if (!tables.data) return tables.error ? <Failure error={tables.error} retry={tables.refetch} /> : <Loading />;
   return (
     <div className="mx-auto max-w-5xl px-5 py-6">
@@ -27,6 +29,19 @@ export default function Overview() {
             {words.sheet.name}
           </Link>
         )}
+        {may.design && (
+          <Link to="/import" className="btn btn-ghost btn-sm">
+            <FileUp size={15} aria-hidden />
+            {words.imports.newLink}
+          </Link>
+        )}
+        {may.design && (
+          <button type="button" className="btn btn-ghost btn-sm" onClick={() => setFile(true)}>
+            <FileJson2 size={15} aria-hidden />
+            {words.project.name}
+          </button>
+        )}
+        {file && <ProjectFile onClose={() => setFile(false)} />}
       </div>
       <p className="quiet mt-1 mb-5">{tables.data.length === 0 ? words.overview.empty : words.overview.aim}</p>
       <div className="grid gap-4 sm:grid-cols-2">

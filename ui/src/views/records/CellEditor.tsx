@@ -1,66 +1,90 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { type KeyboardEvent, useCallback, useEffect, useRef, useState } from "react";
-import { api, data, type Field, ProblemError, type RecordData, type Table } from "../../api/client";
+import { api, data, type Field, type Message, ProblemError, type RecordData, type Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
 import { FieldInput } from "../../components/record/FieldInput";
 import { PassWarning } from "../../components/record/PassWarning";
 import { useDraft } from "../../components/record/useDraft";
 import { words } from "../../words";
+import type { Mending, Waiting } from "./useMending";
+import type { Writing } from "./useWriting";
 
 type Props = {
   table: Table;
-  record: RecordData;
+  /** The record; null for one that is yet to be made. */
+  record: RecordData | null;
+  /** What of the row was refused before. */
+  waiting: Waiting | undefined;
   field: Field;
-  /** Done: by how many cells to go on, 0 to stay on the row. */
-  onDone: (step: number) => void;
+  /** The letter with which the typing began, in place of what stood there. */
+  begun: string | null;
+  writing: Writing;
+  mending: Mending;
+  /** Done: by how many rows and columns to go on. */
+  onDone: (rows: number, columns: number) => void;
 };
 
 /** One value typed right in the grid, through the same rules as in a form. */
-export function CellEditor({ table, record, field, onDone }: Props) {
-  const client = useQueryClient();
+export function CellEditor({ table, record, waiting, field, begun, writing, mending, onDone }: Props) {
   const box = useRef<HTMLDivElement>(null);
+  const id = record?.id ?? null;
+  const others = waiting?.typed;
   const ask = useCallback(
     (typed: Typed, reasons: { [rule: string]: string }) =>
       data(
         api.POST("/api/tables/{table}/draft", {
           params: { path: { table: table.key } },
-          body: { typed, id: record.id, reasons },
+          body: { typed: { ...others, ...typed }, id, reasons },
         }),
       ),
-    [table.key, record.id],
+    [table.key, id, others],
   );
   const draft = useDraft(ask);
-  const [text, setText] = useState<string | null>(null);
+  const [text, setText] = useState<string | null>(begun);
   const [messages, setMessages] = useState<{ message: string; rule: string | null; passable: boolean }[]>([]);
   const found = draft.answer?.fields[field.key];
   // Read when a key ends the typing, which may be before what was typed is drawn.
-  const picked = useRef<Typed[string] | undefined>(undefined);
+  const picked = useRef<Typed[string] | undefined>(begun ?? undefined);
   const saving = useRef(false);
 
   // At once, before the server has answered: no key of a fast hand may be lost.
   useEffect(() => {
     const input = box.current?.querySelector<HTMLInputElement>("[data-input]");
     input?.focus();
-    input?.select?.();
-  }, []);
+    if (begun === null) input?.select?.();
+    else input?.setSelectionRange?.(begun.length, begun.length);
+  }, [begun]);
 
-  const save = async (step: number) => {
+  const refuse = (found: Message[]) => {
+    const here = found.filter((each) => each.field === field.key);
+    // A row that waits goes on waiting; another one stays open until it is mended or left.
+    if (waiting && here.length === 0) return false;
+    setMessages(here.length > 0 ? here : found);
+    box.current?.querySelector<HTMLElement>("[data-input]")?.focus();
+    return true;
+  };
+
+  const save = async (rows: number, columns: number) => {
     const value = picked.current;
     if (saving.current) return;
-    if (value === undefined) return onDone(step);
+    if (value === undefined) return onDone(rows, columns);
     saving.current = true;
+    const typed = { ...others, [field.key]: value };
     try {
-      const path = { table: table.key, id: record.id };
-      const body = { typed: { [field.key]: value }, reasons: draft.reasons, version: record.version, way: "grid" };
-      await data(api.PATCH("/api/tables/{table}/records/{id}", { params: { path }, body }));
-      for (const key of ["records", "history", "tables", "record", "open"])
-        client.invalidateQueries({ queryKey: [key] });
-      onDone(step);
+      const version = record && !waiting ? writing.versionOf(record) : null;
+      const { results } = await writing.write([{ id, version, typed, reasons: draft.reasons }], "all");
+      const result = results[0];
+      if (result?.state === "saved" || result?.state === "unchanged") {
+        if (waiting) mending.drop([waiting.key]);
+        return onDone(rows, columns);
+      }
+      if (waiting) mending.change(waiting.key, { typed, messages: result?.messages ?? [] });
+      if (result?.state === "conflict")
+        setMessages([{ message: words.form.conflictTitle, rule: null, passable: false }]);
+      else if (result?.state === "gone") setMessages([{ message: words.form.gone, rule: null, passable: false }]);
+      else if (!refuse(result?.messages ?? [])) onDone(rows, columns);
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
-      const refused = error.problem.answer?.messages;
-      setMessages(refused ?? [{ message: error.message, rule: null, passable: false }]);
-      box.current?.querySelector<HTMLElement>("[data-input]")?.focus();
+      setMessages([{ message: error.message, rule: null, passable: false }]);
     } finally {
       saving.current = false;
     }
@@ -68,23 +92,32 @@ export function CellEditor({ table, record, field, onDone }: Props) {
 
   const onKeyDown = (event: KeyboardEvent) => {
     event.stopPropagation();
-    if (event.key === "Escape") onDone(0);
+    if (event.key === "Escape") onDone(0, 0);
+    else if (event.key === "Enter" && event.altKey) return;
     else if (event.key === "Enter" || event.key === "Tab") {
       event.preventDefault();
+      const back = event.shiftKey ? -1 : 1;
       // What a list has highlighted is taken over by leaving it.
       (document.activeElement as HTMLElement | null)?.blur();
-      requestAnimationFrame(() => save(event.key === "Tab" ? (event.shiftKey ? -1 : 1) : 0));
+      requestAnimationFrame(() => (event.key === "Tab" ? save(0, back) : save(back, 0)));
     }
   };
 
-  const value = text ?? found?.edit ?? record.texts[field.key] ?? "";
+  const value = text ?? found?.edit ?? String(others?.[field.key] ?? record?.texts[field.key] ?? "");
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: keys and clicks stay within the cell
     <div
       ref={box}
       data-cell-editor={field.key}
       onKeyDown={onKeyDown}
-      onClick={(event) => event.stopPropagation()}
+      onPaste={(event) => event.stopPropagation()}
+      onCopy={(event) => event.stopPropagation()}
+      onPointerDown={(event) => event.stopPropagation()}
+      onDoubleClick={(event) => event.stopPropagation()}
+      onBlur={(event) => {
+        // A click elsewhere keeps what was typed, as everywhere.
+        if (event.relatedTarget instanceof Node && !box.current?.contains(event.relatedTarget)) save(0, 0);
+      }}
       className="absolute top-0 left-0 z-20 min-w-full bg-base-100 shadow-lg outline-2 outline-accent"
     >
       <FieldInput
@@ -94,7 +127,7 @@ export function CellEditor({ table, record, field, onDone }: Props) {
         invalid={messages.length > 0}
         describedBy={`cell-below-${field.key}`}
         choices={found?.choices ?? null}
-        within={{ table: table.key, typed: draft.typed, id: record.id }}
+        within={{ table: table.key, typed: { ...others, ...draft.typed }, id }}
         onType={(now) => {
           picked.current = now;
           setText(now);

@@ -1,25 +1,46 @@
-import { ArrowDown, ArrowUp, Plus } from "lucide-react";
+import { FileUp, Plus } from "lucide-react";
+import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { useRecords } from "../../api/queries";
+import { toast } from "sonner";
+import { type Filter, ProblemError, type RecordData } from "../../api/client";
+import { type BulkWish, useTotals } from "../../api/records";
 import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { words } from "../../words";
-import { FilterBar } from "./FilterBar";
-import { FROZEN, Rows } from "./Rows";
-import { widthOf } from "./widths";
+import { BulkBar } from "./BulkBar";
+import { BulkDialog } from "./BulkDialog";
+import { ColumnsMenu } from "./ColumnsMenu";
+import { ExportMenu } from "./ExportMenu";
+import { Grid } from "./Grid";
+import { readSort, sortOf, writeSort } from "./sorting";
+import { useLayout } from "./useLayout";
+import { useMending } from "./useMending";
+import { usePicks } from "./usePicks";
+import { useWriting } from "./useWriting";
+import { ViewBar } from "./ViewBar";
+import { WaitingRows } from "./WaitingRows";
 
-/** All records of the table in a grid, sorted by any column. */
+/** All records of the table in a grid: sorted, filtered, typed in place, and changed many at a time. */
 export default function Records() {
   const table = useTableHere();
   const [params, setParams] = useSearchParams();
-  const sort = params.get("sort");
-  const descending = params.get("descending") === "yes";
+  const sort = params.get("sort") ?? "";
   const filter = params.get("filter") ?? "";
-  const pages = useRecords(table.key, sort, descending, filter);
-  const records = pages.data?.pages.flatMap((page) => page.records) ?? [];
-  const total = pages.data?.pages[0]?.total ?? 0;
-  const matching = pages.data?.pages[0]?.matching ?? 0;
+  const [sample, setSample] = useState<RecordData[]>([]);
+  const open = table.filters.find((each) => each.id === params.get("view"));
+  const layout = useLayout(table, sample, open?.columns);
+  const totals = useTotals(
+    table.key,
+    filter,
+    layout.shown.filter((column) => column.total).map((column) => column.field.key),
+  );
+  const writing = useWriting(table);
+  const mending = useMending(table);
+  const picks = usePicks();
+  const [bulk, setBulk] = useState<BulkWish["do"] | null>(null);
+  const { total = 0, matching } = totals.data ?? {};
+
   // A change of one part of the address keeps the others.
   const put = (parts: Record<string, string | null>) => {
     const next = new URLSearchParams(params);
@@ -29,26 +50,57 @@ export default function Records() {
     }
     setParams(next, { replace: true });
   };
-  const columns = `3.5rem ${table.fields.map((field) => `${widthOf(field, records)}rem`).join(" ")}`;
+  const idOf = (key: string) => table.fields.find((field) => field.key === key)?.id;
+  const openView = (view: Filter | null) => {
+    picks.none();
+    if (view?.columns) layout.put(view.columns);
+    else if (!view && open?.columns) layout.put(null);
+    put({ view: view?.id ?? null, filter: view?.formula || null, sort: view ? sortOf(table, view) || null : null });
+  };
+  const sortIds = writeSort(
+    readSort(sort).flatMap(({ key, descending }) => {
+      const found = idOf(key);
+      return found ? [{ key: found, descending }] : [];
+    }),
+  );
 
-  const sortBy = (key: string) => {
-    if (sort !== key) put({ sort: key, descending: null });
-    else if (!descending) put({ descending: "yes" });
-    else put({ sort: null, descending: null });
+  const retry = async () => {
+    try {
+      const { waiting } = mending;
+      const { results, report } = await writing.write(
+        waiting.map(({ id, typed }) => ({ id, typed })),
+        "passing",
+      );
+      mending.drop(waiting.filter((_, place) => results[place]?.state !== "refused").map((each) => each.key));
+      for (const [place, each] of waiting.entries())
+        if (results[place]?.state === "refused") mending.change(each.key, { messages: results[place].messages });
+      toast(words.grid.pasted(report.saved, report.refused, 0));
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+      toast.error(error.message);
+    }
   };
 
+  const picked = picks.all ? (matching ?? 0) : picks.ids.size;
+  const empty = totals.data && total === 0 && mending.waiting.length === 0;
   return (
-    <div className="flex h-full flex-col px-5 pt-5 pb-4">
-      <div className="mb-3 flex items-end gap-4">
-        <h1 className="min-w-0 flex-1 truncate text-2xl">{table.label}</h1>
-        {pages.data && (
+    <div className="flex h-full flex-col px-5 pt-4 pb-4">
+      <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
+        <h1 className="min-w-0 flex-1 basis-40 truncate text-2xl">{table.label}</h1>
+        {totals.data && (
           <span className="quiet text-xs">
-            {filter ? words.records.filtered(matching, total) : words.records.shown(records.length, total)}
+            {filter ? words.records.filtered(matching ?? 0, total) : words.records.shown(total, total)}
           </span>
         )}
         {table.may.edit && table.rules.some((rule) => rule.kind === "tidy") && (
           <Link to={`/t/${table.key}/tidy`} className="btn btn-ghost btn-sm">
             {words.tidyReview.link}
+          </Link>
+        )}
+        {table.may.edit && (
+          <Link to={`/t/${table.key}/import`} className="btn btn-ghost btn-sm">
+            <FileUp size={14} aria-hidden />
+            {words.imports.link}
           </Link>
         )}
         {table.may.edit && (
@@ -59,10 +111,38 @@ export default function Records() {
         )}
       </div>
       {total > 0 || filter ? (
-        <FilterBar table={table} filter={filter} onFilter={(text) => put({ filter: text })} error={pages.error} />
+        <ViewBar
+          table={table}
+          filter={filter}
+          open={open}
+          sort={sortIds || null}
+          columns={layout.isUsual ? null : layout.layout}
+          onFilter={(text) => {
+            picks.none();
+            put({ filter: text, view: null });
+          }}
+          onOpen={openView}
+          error={totals.error}
+        >
+          <ExportMenu table={table} view={{ sort, filter }} columns={layout.shown} matching={matching ?? 0} />
+          <ColumnsMenu table={table} layout={layout} />
+        </ViewBar>
       ) : null}
-      {!pages.data && (pages.error ? !filter && <Failure error={pages.error} retry={pages.refetch} /> : <Loading />)}
-      {pages.data && total === 0 && (
+      <WaitingRows table={table} mending={mending} onRetry={retry} />
+      {picked > 0 && (
+        <BulkBar
+          table={table}
+          count={picked}
+          matching={matching ?? 0}
+          all={picks.all}
+          onDo={setBulk}
+          onAll={picks.everything}
+          onNone={picks.none}
+        />
+      )}
+      {!totals.data &&
+        (totals.error ? !filter && <Failure error={totals.error} retry={totals.refetch} /> : <Loading />)}
+      {empty && (
         <div className="sheet flex flex-col items-start gap-3 p-6">
           <p>{words.records.empty}</p>
           <Link to={`/t/${table.key}/forms`} className="btn btn-primary btn-sm">
@@ -70,37 +150,38 @@ export default function Records() {
           </Link>
         </div>
       )}
-      {total > 0 && matching === 0 && <p className="sheet p-6">{words.records.noMatch}</p>}
-      {matching > 0 && (
-        <Rows
+      {total > 0 && matching === 0 && <p className="sheet mb-2 p-6">{words.records.noMatch}</p>}
+      {totals.data && !empty && (matching !== 0 || mending.fresh.length > 0) && (
+        <div className="sheet flex min-h-0 flex-1 flex-col overflow-hidden">
+          <Grid
+            key={`${sort} ${filter}`}
+            table={table}
+            view={{ sort, filter }}
+            columns={layout.shown}
+            layout={layout}
+            matching={matching}
+            totals={totals.data.fields}
+            writing={writing}
+            mending={mending}
+            picks={picks}
+            onSort={(next) => put({ sort: next })}
+            onSample={setSample}
+          />
+        </div>
+      )}
+      {bulk && (
+        <BulkDialog
           table={table}
-          records={records}
-          columns={columns}
-          onEnd={() => pages.hasNextPage && !pages.isFetchingNextPage && pages.fetchNextPage()}
-        >
-          <div role="columnheader" className="quiet sticky left-0 bg-base-100 px-3 py-2 text-right text-xs">
-            {words.records.number}
-          </div>
-          {table.fields.map((field, index) => (
-            <div
-              key={field.key}
-              role="columnheader"
-              aria-sort={sort === field.key ? (descending ? "descending" : "ascending") : "none"}
-              className={`min-w-0 ${index === 0 ? FROZEN : ""}`}
-            >
-              <button
-                type="button"
-                title={words.records.sortBy(field.label)}
-                onClick={() => sortBy(field.key)}
-                className={`flex w-full items-center gap-1 px-3 py-2 font-semibold text-secondary text-xs hover:bg-base-200 ${field.kind === "number" ? "justify-end" : ""}`}
-              >
-                <span className="truncate">{field.label}</span>
-                {sort === field.key &&
-                  (descending ? <ArrowDown size={12} aria-hidden /> : <ArrowUp size={12} aria-hidden />)}
-              </button>
-            </div>
-          ))}
-        </Rows>
+          kind={bulk}
+          target={picks.all ? { filter } : { ids: [...picks.ids] }}
+          count={picked}
+          writing={writing}
+          onDone={() => {
+            setBulk(null);
+            picks.none();
+          }}
+          onClose={() => setBulk(null)}
+        />
       )}
     </div>
   );

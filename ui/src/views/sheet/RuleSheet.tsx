@@ -1,15 +1,20 @@
 import { useQueries } from "@tanstack/react-query";
-import { Printer } from "lucide-react";
-import { api, data, type Table } from "../../api/client";
+import { FileText, Printer } from "lucide-react";
+import { api, type Covered, data, type ProofLine, type Table } from "../../api/client";
+import { useProofs } from "../../api/proofs";
 import { useSession, useTables } from "../../api/queries";
+import { useMay } from "../../app/may";
 import { Loading } from "../../components/Loading";
 import { Mark } from "../../components/Mark";
+import { ProofShape } from "../../components/ProofShape";
 import { words } from "../../words";
 
 /** All tables, fields and rules in plain sentences, to print or to hand on. */
 export default function RuleSheet() {
   const session = useSession().data;
   const lines = useTables().data ?? [];
+  const may = useMay();
+  const proofs = useProofs(may.design).data;
   const tables = useQueries({
     queries: lines.map(({ key }) => ({
       queryKey: ["table", key],
@@ -24,19 +29,28 @@ export default function RuleSheet() {
           <h1 className="text-2xl">{words.sheet.title(session?.project.name ?? "")}</h1>
           <p className="quiet">{words.sheet.aim}</p>
         </div>
+        {may.design && (
+          <a className="btn btn-ghost btn-sm print:hidden" href="/api/sheet.md" download="rule_sheet.md">
+            <FileText size={15} aria-hidden />
+            {words.sheet.markdown}
+          </a>
+        )}
         <button type="button" className="btn btn-sm print:hidden" onClick={() => window.print()}>
           <Printer size={15} aria-hidden />
           {words.sheet.print}
         </button>
       </div>
       {tables.map((table) => (
-        <OneTable key={table.id} table={table} />
+        <OneTable key={table.id} table={table} covered={proofs?.coverage ?? []} proofs={proofs?.proofs ?? []} />
       ))}
     </article>
   );
 }
 
-function OneTable({ table }: { table: Table }) {
+type TableProps = { table: Table; covered: Covered[]; proofs: ProofLine[] };
+
+function OneTable({ table, covered, proofs }: TableProps) {
+  const own = proofs.filter((each) => each.table === table.key);
   return (
     <section className="sheet mb-5 px-5 py-4 print:border-0 print:px-0" aria-label={table.label}>
       <h2 className="text-xl">{table.label}</h2>
@@ -59,6 +73,7 @@ function OneTable({ table }: { table: Table }) {
                   <span>
                     {rule.sentence}
                     {rule.note && <span className="quiet"> {rule.note}</span>}
+                    <Shown covered={covered.find((each) => each.rule === rule.id)} proofs={proofs} />
                     {rule.parts.rows && <Rows table={table} rule={rule.parts} />}
                   </span>
                 </dd>
@@ -67,7 +82,35 @@ function OneTable({ table }: { table: Table }) {
           );
         })}
       </dl>
+      {own.length > 0 && (
+        <>
+          <h3 className="mt-4 border-base-300 border-t pt-3 text-base">{words.proofs.title}</h3>
+          <ul className="mt-1 flex flex-col gap-0.5 text-[0.8125rem]">
+            {own.map((each) => (
+              <li key={each.id} className="flex items-baseline gap-2 break-inside-avoid">
+                <ProofShape state={each.state} className="size-2" />
+                <span>
+                  {each.name}
+                  {each.note && <span className="quiet"> {each.note}</span>}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
     </section>
+  );
+}
+
+/** How far proofs show a rule, and which. */
+function Shown({ covered, proofs }: { covered: Covered | undefined; proofs: ProofLine[] }) {
+  if (!covered) return null;
+  const names = covered.proofs.flatMap((id) => proofs.find((each) => each.id === id)?.name ?? []);
+  return (
+    <span className="quiet block text-xs">
+      <ProofShape state={covered.state} className="mr-1.5 size-2" />
+      {words.sheet.shown(words.proofs.states[covered.state], covered.seen, covered.of, names)}
+    </span>
   );
 }
 

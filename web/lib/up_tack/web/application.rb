@@ -8,6 +8,7 @@ module UpTack
 
       Guard::Attempts.prepare
       use Rack::Attack
+      use Guard::Idempotency
 
       set :static, false
       set :show_exceptions, false
@@ -21,9 +22,9 @@ module UpTack
       set :host_authorization, {permitted_hosts: %w[127.0.0.1 localhost ::1].include?(host) ? [".localhost", "localhost", "127.0.0.1", "::1", "example.org"] : []}
 
       helpers Requests, Responses, Background
-      register Problems, Guard, Routes::Session, Routes::People, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Forms, Routes::Decisions, Routes::Map, Routes::Filters, Routes::Formulas, Routes::Records, Routes::Numbers, Routes::History, Routes::Design, Routes::Jobs, Routes::Masks, Routes::Tidy, Routes::Lists, Routes::Outbox, Routes::Help
+      register Problems, Guard, Routes::Session, Routes::People, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Forms, Routes::Decisions, Routes::Map, Routes::Filters, Routes::Formulas, Routes::Records, Routes::Bulk, Routes::Imports, Routes::Exports, Routes::Care, Routes::Numbers, Routes::History, Routes::Design, Routes::Jobs, Routes::Masks, Routes::Tidy, Routes::Lists, Routes::Outbox, Routes::Bench, Routes::Proofs, Routes::Samples, Routes::Project, Routes::Help
 
-      after { ActiveRecord::Base.connection_handler.clear_active_connections! }
+      after { ActiveRecord::Base.connection_handler.clear_active_connections! unless env[Guard::Idempotency::WITHIN] }
 
       # Every other address belongs to the interface, which finds its own way.
       get "*" do

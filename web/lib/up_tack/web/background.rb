@@ -4,21 +4,30 @@ module UpTack
   module Web
     # Helpers for changes that may take long because many records must follow:
     # they run in the background, and most have ended before anybody
-    # could notice.
+    # could notice. After a change of the design the proofs are run again.
     module Background
       # Seconds after which the answer is a job to look at rather than the result.
       PATIENCE = 0.8
 
       # @yield [UseCases::ChangeDesign] what is to be done; gives what the second block needs
       # @param answer [Proc] makes the answer from it
-      def change_design(answer)
-        in_background(answer) { |progress, workspace| yield UseCases::ChangeDesign.new(workspace, progress: progress) }
+      # @param report [Proc, nil] makes of it what the job tells at its end
+      def change_design(answer, report: nil)
+        in_background(answer, report: report) do |progress, workspace|
+          result = yield UseCases::ChangeDesign.new(workspace, progress: progress)
+          Proving.wake
+          result
+        end
       end
 
       # @yield [Upkeep::Progress, Workspace] what is to be done
-      def in_background(answer, &work)
+      # @param report [Proc, nil] makes of its result what the job tells at its end
+      def in_background(answer, report: nil, &work)
         chosen = person
-        job = Jobs.start { |progress| work.call(progress, Workspace.new(person: chosen)) }
+        # What is done once, with its answer, is waited for.
+        return answer.call(work.call(Upkeep::Progress.none, Workspace.new(person: chosen)).tap { workspace.renew }) if env[Guard::Idempotency::WITHIN]
+
+        job = Jobs.start(report) { |progress| work.call(progress, Workspace.new(person: chosen)) }
         job.wait(PATIENCE) ? ended(job, answer) : json(Render::Job.of(job), status: 202)
       end
 

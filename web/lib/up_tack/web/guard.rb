@@ -33,9 +33,18 @@ module UpTack
 
       # Used by routes and by the guard itself.
       module Helpers
-        # @return [Store::Person] whoever is signed in
+        # @return [Store::Person] whoever is signed in, or on whose behalf a script comes
         # @raise [SignedOut]
-        def person = signed_in.person
+        def person = by_token ? by_token.actor : signed_in.person
+
+        # @return [Store::Token, nil] that of a script, nil for a browser
+        # @raise [SignedOut] for one that is not known or has ended
+        def by_token
+          return @by_token if defined?(@by_token)
+
+          text = request.env["HTTP_AUTHORIZATION"].to_s[/\ABearer +(\S+)\z/i, 1]
+          @by_token = text && (Store::Token.of(text) or raise SignedOut, "This token is not known, or it has ended or was revoked.")
+        end
 
         # @return [Store::Session]
         # @raise [SignedOut]
@@ -56,7 +65,7 @@ module UpTack
 
         def end_session
           token = Guard::Cookies.open(request.cookies[Guard::Cookies::NAME])
-          Store::Session.where(digest: Store::Session.digest(token)).delete_all if token
+          Store::Database.write { Store::Session.where(digest: Store::Session.digest(token)).delete_all } if token
           response.delete_cookie(Guard::Cookies::NAME, path: "/")
         end
 
@@ -79,10 +88,12 @@ module UpTack
         end
 
         def authorise(operation)
-          signed_in
-          refuse_without_key unless request.get? || request.head?
+          unless by_token
+            signed_in
+            refuse_without_key unless request.get? || request.head?
+          end
           unless Guard::Access.enough?(person.role, operation.least)
-            raise UseCases::NotAllowed, "This is for #{(operation.least == "builder") ? "builders" : "builders and clerks"}; you are signed in as a #{person.role}."
+            raise UseCases::NotAllowed, "This is for #{(operation.least == "builder") ? "builders" : "builders and clerks"}; you are #{by_token ? "here by a token" : "signed in"} as a #{person.role}."
           end
           UseCases::NotAllowed.unless_may(person, workspace.table(operation.table), :see) if operation.table
         end

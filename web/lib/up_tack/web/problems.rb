@@ -18,15 +18,15 @@ module UpTack
         app.error(Requests::Malformed) { |error| problem(400, "malformed", error.message) }
         app.error(Requests::TooLarge) { problem(413, "too_large", "This is more than 8 MB; send it in parts.") }
         app.error(Sinatra::BadRequest) { problem(400, "malformed", "This address can't be read.") }
-        app.error(ActiveRecord::StatementTimeout, ActiveRecord::LockWaitTimeout) do
-          problem(503, "busy", "Another program is writing to the database; try again in a moment.")
-        end
-        app.error { |error| unexpected(error) }
+        app.error(ActiveRecord::StatementTimeout, ActiveRecord::LockWaitTimeout, SQLite3::BusyException) { busy }
+        app.error { |error| error.cause.is_a?(SQLite3::BusyException) ? busy : unexpected(error) }
         app.helpers Unexpected
       end
 
       # What nobody foresaw: noted with its place, told in plain words.
       module Unexpected
+        def busy = problem(503, "busy", "Another program is writing to the database; try again in a moment.")
+
         def unexpected(error)
           warn "#{request.request_method} #{request.path_info}: #{error.class}: #{error.message}\n  #{error.backtrace.to_a.first(12).join("\n  ")}"
           problem(500, "unexpected", "Something went wrong here. Nothing was saved; what you typed is still in the form.")

@@ -33,6 +33,9 @@ module UpTack
         raise Malformed, "The body is not valid JSON."
       end
 
+      # @return [Array<String>, nil] keys of fields named in the query, nil without the name
+      def keys_in_query(name) = params[name]&.to_s&.scrub&.split(",")&.map(&:strip)&.reject(&:empty?)
+
       # A design is kept as JSON and shown everywhere, so its texts must be sound.
       # @return [Hash] the members named, as far as they are given
       def design_parts(*names)

@@ -19,13 +19,23 @@ module UpTack
       end
 
       def clock(real, text)
+        moment = at(real, text)
+        Clock.standing(real.project.conventions.time_zone, moment) || Core::Design::Invalid.because("There is no hour #{moment[11..]}.", part: "at")
+      end
+
+      # @param text [String] a day, and an hour if it is not to be that of now
+      # @return [String] "2026-11-23T09:30"
+      # @raise [Core::Design::Invalid]
+      def at(real, text)
         conventions = real.project.conventions
-        match = /\A(?<day>.*?\S)(?:\s*[\s,T]\s*(?<hour>\d{1,2}):(?<minute>\d{2}))?\z/.match(text.strip)
+        match = /\A(?<day>.*?\S)(?:\s*[\s,T]\s*(?<hour>\d{1,2}):(?<minute>\d{2}))?\z/.match(text.scrub[0, 80].strip)
         day = Core::Values::Date.read(match && match[:day].chomp(","), nil, Core::Reading.new(conventions: conventions, today: real.clock.today))
         Core::Design::Invalid.because(day&.message || "A day is needed.", part: "at") unless day.is_a?(Date)
 
         hour = match[:hour] ? "#{match[:hour].rjust(2, "0")}:#{match[:minute]}" : real.clock.local(real.clock.now).strftime("%H:%M")
-        Clock.standing(conventions.time_zone, "#{day.iso8601}T#{hour}") || Core::Design::Invalid.because("There is no hour #{hour}.", part: "at")
+        Core::Design::Invalid.because("There is no hour #{hour}.", part: "at") unless Core::Bench::Clock.at("#{day.iso8601}T#{hour}", conventions)
+
+        "#{day.iso8601}T#{hour}"
       end
     end
   end

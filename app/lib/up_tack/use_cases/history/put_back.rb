@@ -6,8 +6,10 @@ module UpTack
       # Puts back what an entry of the log tells of, through the rules and as a new
       # entry: one value, the whole record as it was before, or a deleted record.
       class PutBack
-        def initialize(workspace)
+        # @param batch [Store::Batch, nil] the greater change that it is a part of
+        def initialize(workspace, batch: nil)
           @workspace = workspace
+          @batch = batch
         end
 
         # @param entry [Integer]
@@ -29,7 +31,7 @@ module UpTack
 
           typed = entry.field_changes.filter_map { |change| (design = field_of(change)) && !@table.worked_out?(design.key) && [design.key, dumped(design, change.values.first)] }.to_h
           blank = @table.fields.reject { |design| @table.worked_out?(design.key) }.to_h { |design| [design.key, nil] }
-          SaveRecord.new(@workspace, way: "put back").call(table: @table.key, id: entry.record_id, typed: blank.merge(typed), as_it_was: true, restores: true)
+          SaveRecord.new(@workspace, way: "put back", batch: @batch).call(table: @table.key, id: entry.record_id, typed: blank.merge(typed), as_it_was: true, restores: true)
         end
 
         def put_back(entry, field)
@@ -38,7 +40,7 @@ module UpTack
           typed = earlier.reject { |key, value| stored[key] == value }.to_h { |key, value| [key, dumped(@table.field(key), value)] }
           Core::Design::Invalid.because(field ? "It has that value already." : "The record is as it was then already.") if typed.empty?
 
-          SaveRecord.new(@workspace, way: "put back").call(table: @table.key, id: entry.record_id, typed: typed, as_it_was: true)
+          SaveRecord.new(@workspace, way: "put back", batch: @batch).call(table: @table.key, id: entry.record_id, typed: typed, as_it_was: true)
         end
 
         def value_before(entry, id)

@@ -53,7 +53,8 @@ module UpTack
         def waiting(order, descending)
           Fields.check(@table, {order => nil}) if order
           blank = Core::Expression.compile("#{@field.key} is blank", @table.scope)
-          Selection.new(@workspace, @table, filter: blank, sort: order && @table.field(order), descending: descending).ids
+          sorts = order ? [Store::Query::Sort.new(field: @table.field(order), descending: descending)] : []
+          Selection.new(@workspace, @table, filter: blank, sorts: sorts, descending: descending).ids
         end
 
         # A refusal of this record must not take back what earlier ones were given.
@@ -65,7 +66,7 @@ module UpTack
 
         def shown(id, outcome)
           {
-            id: id, title: Titles.of(@table, id, outcome.values, @workspace.context), number: outcome.saved? ? @field.show(outcome.values[@field.key]) : nil,
+            id: id, title: Core::Design::Titles.of(@table, id, outcome.values, @workspace.context), number: outcome.saved? ? @field.show(outcome.values[@field.key]) : nil,
             message: outcome.saved? ? nil : outcome.refusals.map(&:message).join(" ")
           }
         end

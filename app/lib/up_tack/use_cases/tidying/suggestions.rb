@@ -60,7 +60,7 @@ module UpTack
         def titled(found)
           context = @workspace.context
           values = Store::Rows.new(@table).find_all(found.map(&:id).uniq)
-          found.each { |each| each.title = Titles.of(@table, each.id, values.fetch(each.id), context) }
+          found.each { |each| each.title = Core::Design::Titles.of(@table, each.id, values.fetch(each.id), context) }
         end
       end
     end

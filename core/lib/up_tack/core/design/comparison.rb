@@ -7,7 +7,7 @@ module UpTack
       # rules, filters and lists that were added, changed or taken away.
       class Comparison
         # One difference.
-        # what:: "table", "field", "rule", "filter", "form" or "list"; id:: of it
+        # what:: "table", "field", "rule", "filter", "form", "proof" or "list"; id:: of it
         # place:: where it is, such as "Tag of Pieces"
         # before, after:: in sentences; nil where it was not, or is no more, there
         Difference = Struct.new(:what, :id, :place, :table, :before, :after, keyword_init: true)
@@ -21,7 +21,7 @@ module UpTack
 
         # @return [Array<Difference>]
         def differences
-          compared("list", lists(@from), lists(@to)) + compared("table", tables(@from), tables(@to)) + parts("field") + parts("rule") + parts("filter") + parts("form")
+          compared("list", lists(@from), lists(@to)) + compared("table", tables(@from), tables(@to)) + parts("field") + parts("rule") + parts("filter") + parts("form") + parts("proof")
         end
 
         private
@@ -50,9 +50,20 @@ module UpTack
 
         def fields_of(table) = table.fields.map { |field| [field.id, ["#{field.label} of #{table.label}", table.id, field_words(field)]] }
         def rules_of(table) = table.rules.map { |rule| [rule.id, ["#{table.field(rule.field).label} of #{table.label}", table.id, rule_words(rule, table)]] }
-        def filters_of(table) = table.filters.map { |filter| [filter.id, ["#{filter.name} in #{table.label}", table.id, filter.formula]] }
+        def filters_of(table) = table.filters.map { |filter| [filter.id, ["#{filter.name} in #{table.label}", table.id, [filter.formula, filter.sort, filter.columns && "columns"].compact.reject(&:empty?).join("; ")]] }
 
         def forms_of(table) = table.forms.map { |form| [form.id, ["Form #{form.name} of #{table.label}", table.id, form_words(form, table)]] }
+
+        def proofs_of(table) = table.proofs.map { |proof| [proof.id, ["Proof #{proof.name} of #{table.label}", table.id, proof_words(proof, table)]] }
+
+        def proof_words(proof, table)
+          telling = Bench::Telling.new(table, Save::Ports::NoRecords)
+          script = proof.script
+          records = (script["records"] || {}).map { |key, all| "#{key} #{all.map { |id, values| "#{id} (#{plain_words(values)})" }.join(", ")}" }
+          person = script["person"]&.values&.join(", ")
+          acts = (script["acts"] || []).map { |act| plain_words(act.except("do").merge(act["values"] || {}).except("values")).then { |with| [act["do"].tr("_", " "), with].reject(&:empty?).join(" ") } }
+          [proof.name, proof.group, proof.note, "expects that #{proof.expectations.map { |each| telling.of(each) }.join(", ")}", "#{script["at"]}, as #{person}", acts.join("; "), *records].compact.join(" · ")
+        end
 
         def form_words(form, table)
           sections = form.sections.map { |section| [section["title"], (section["items"] || []).map { |item| item_words(item, table) }.join(", ")].compact.join(": ") }
@@ -78,7 +89,7 @@ module UpTack
         end
 
         def table_words(table)
-          plain = table.to_plain.except("id", "key", "label", "fields", "rules", "filters", "forms", "log")
+          plain = table.to_plain.except("id", "key", "label", "fields", "rules", "filters", "forms", "proofs", "log")
           [table.label, *plain.map { |part, value| "#{part}: #{plain_words(value)}" }, *log_words(table)].join(" · ")
         end
 

@@ -22,6 +22,7 @@ module UpTack
 
           found = @project.tables.flat_map { |table| of_rules(table) }
           found = @project.tables.flat_map { |table| of_forms(table) } if found.empty?
+          found = @project.tables.flat_map { |table| of_proofs(table) } if found.empty?
           found.any? ? found.uniq(&:message) : circles
         end
 
@@ -70,11 +71,19 @@ module UpTack
           table.forms.flat_map { |form| FormInspection.new(form, table).problems }
         end
 
+        def of_proofs(table)
+          doubled = table.proofs.map(&:id).tally.find { |_, count| count > 1 }
+          return [problem("proofs", "Two proofs of #{table.label} have the id #{doubled.first}.")] if doubled
+
+          table.proofs.flat_map { |proof| ProofInspection.new(proof, table, @project.conventions).problems }
+        end
+
         def of_filter(filter, table)
           label = Names.label_problem(filter.name)
           return [problem("name", label)] if label
-          return [problem("name", "There is already a filter “#{filter.name}”.")] if table.filters.count { |each| each.name.to_s.downcase == filter.name.downcase } > 1
+          return [problem("name", "There is already a view “#{filter.name}”.")] if table.filters.count { |each| each.name.to_s.downcase == filter.name.downcase } > 1
           return [problem("formula", "A filter is a condition in words of the formula language.")] unless filter.formula.is_a?(String)
+          return [problem("columns", "The order or the columns of the view “#{filter.name}” make no sense.")] unless filter.sound?
 
           filter.compiled(table)
           []
@@ -151,21 +160,21 @@ module UpTack
           @project.tables.each do |table|
             groups = [%w[default], %w[fill calculate], %w[calculate number log]]
             circle = groups.map { |stages| table.rules.select { |rule| (stages & rule.stages).any? && !rule.is_a?(Rules::Line) } }.filter_map { |rules| Analysis::Order.of_rules(rules, table).circle }.first or next
-            return [circle_problem(circle.map { |rule| table.field(rule.field).label })]
+            return [circle_problem(circle.map { |rule| table.field(rule.field).label }, table)]
           end
           circle = @project.upkeep.circle or return []
           home = circle.first.table
           labels = circle.map { |each| (each.table.key == home.key && circle.all? { |other| other.table.key == home.key }) ? each.field.label : "#{each.field.label} in #{each.table.label}" }
-          [circle_problem(labels)]
+          [circle_problem(labels, home)]
         end
 
-        def circle_problem(labels)
+        def circle_problem(labels, table)
           message = if labels.one?
             "The value of #{labels.first} would wait for itself: the formula reads the field that it sets."
           else
             "These values would wait for one another in a circle: #{[*labels, labels.first].join(" → ")}."
           end
-          Problem.new(part: "formula", message: message)
+          Problem.new(part: "formula", message: message, place: "tables › #{table.key}")
         end
 
         def problem(part, message) = Problem.new(part: part, message: message)

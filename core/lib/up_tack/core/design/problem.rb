@@ -7,8 +7,9 @@ module UpTack
       # part:: which input it belongs to, such as "label" or "formula"
       # message:: a sentence for people
       # from, to:: the place inside a formula, where there is one
+      # place:: where in a project file it is, in names, "tables › pieces › rules › r12"; nil elsewhere
       # rule:: id of the rule it concerns, if it is one other than that being written
-      Problem = Struct.new(:part, :message, :from, :to, :rule, keyword_init: true)
+      Problem = Struct.new(:part, :message, :from, :to, :rule, :place, keyword_init: true)
     end
   end
 end

@@ -32,6 +32,8 @@ module UpTack
             table["filters"] = filters if filters.any?
             forms = design.forms.map { |form| FormParts.renamed(form, design, **renaming) }
             table["forms"] = forms if forms.any?
+            proofs = design.proofs.map { |proof| ProofParts.renamed(proof, design, **renaming) }
+            table["proofs"] = proofs if proofs.any?
           end
         end
 

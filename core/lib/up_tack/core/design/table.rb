@@ -12,8 +12,9 @@ module UpTack
       # log:: which fields the change log watches: {"only" => ids} or {"all_but" => ids}, nil for all
       # access:: by role, what people may do with the table, see Access
       # forms:: its Forms, in their order
+      # proofs:: its Bench::Proofs, in their order
       # neighbours:: the other tables of the project, see Neighbours
-      Table = Struct.new(:id, :key, :label, :one, :note, :title, :review, :log, :access, :fields, :rules, :filters, :forms, :neighbours, keyword_init: true) do
+      Table = Struct.new(:id, :key, :label, :one, :note, :title, :review, :log, :access, :fields, :rules, :filters, :forms, :proofs, :neighbours, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
         # @param neighbours [Neighbours]
         # @param shared [Hash] what Field.from takes besides
@@ -25,6 +26,7 @@ module UpTack
             log: plain["log"], access: plain["access"],
             fields: (plain["fields"] || []).map { |field| Field.from(field, **shared, bare: bare[field["key"]]) }.freeze, rules: rules,
             filters: (plain["filters"] || []).map { |filter| Filter.from(filter) }.freeze, forms: (plain["forms"] || []).map { |form| Form.from(form) }.freeze,
+            proofs: (plain["proofs"] || []).map { |proof| Bench::Proof.from(proof) }.freeze,
             neighbours: neighbours
           ).freeze
         end
@@ -43,6 +45,7 @@ module UpTack
           plain.merge!("fields" => fields.map(&:to_plain), "rules" => rules.map(&:to_plain))
           plain["filters"] = filters.map(&:to_plain) if filters.any?
           plain["forms"] = forms.map(&:to_plain) if forms.any?
+          plain["proofs"] = proofs.map(&:to_plain) if proofs.any?
           plain
         end
 
@@ -51,6 +54,9 @@ module UpTack
 
         # @return [Rules::Rule, nil]
         def rule(id) = rules.find { |rule| rule.id == id }
+
+        # @return [Bench::Proof, nil]
+        def proof(id) = proofs.find { |proof| proof.id == id }
 
         # @param id [String, nil]
         # @return [Form, nil] one of its forms; "all" is that which every table has

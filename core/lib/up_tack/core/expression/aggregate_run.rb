@@ -88,7 +88,7 @@ module UpTack
 
         # @return [Array(Proc, Proc)] the value and the condition, for a linked record
         def inside
-          compiler = Compiler.new(@source.reverse.scope.within(@scope))
+          compiler = Compiler.new(@source.reverse.scope.within(@scope), text: @compiler.text)
           condition = @node.condition && compiler.compile(@node.condition)
           return [->(_) { true }, condition] if @source.value.empty?
 

@@ -16,9 +16,14 @@ module UpTack
         # within one another, which would take a thread's stack.
         LONG_CHAIN = 30
 
+        # @return [String, nil]
+        attr_reader :text
+
         # @param scope [Scope] tells how fields read as text, and where links lead
-        def initialize(scope)
+        # @param text [String, nil] the formula, by which a probe knows the places in it
+        def initialize(scope, text: nil)
           @scope = scope
+          @text = text
         end
 
         # @return [Proc]
@@ -71,9 +76,14 @@ module UpTack
 
         def comparison(node)
           test = Comparing::TESTS.fetch(node.sign)
-          return with_fixed_text(node.left, node.right.value, test) if fixed_text?(node.right)
+          return with_fixed_text(node, test) if fixed_text?(node.right)
 
-          both(node.left, node.right) { |left, right| test.call(Comparing.order(left, right)) }
+          place = place(node)
+          both(node.left, node.right) do |left, right, evaluation|
+            order = Comparing.order(left, right)
+            evaluation.probe&.stand(place, order)
+            test.call(order)
+          end
         end
 
         # SQL's three values: no wins over blank in `and`, yes in `or`.
@@ -102,10 +112,13 @@ module UpTack
 
         def range(node)
           value, low, high = node.children.map { |child| compile(child) }
+          places = [place(node.low), place(node.high)]
           lambda do |evaluation|
             given = value.call(evaluation)
             limits = [low.call(evaluation), high.call(evaluation)]
             next if given.nil?
+
+            evaluation.probe&.then { |probe| limits.zip(places) { |limit, place| limit.nil? || probe.stand(place, Comparing.order(given, limit)) } }
             next false if limits[0] && Comparing.order(given, limits[0]).negative?
             next false if limits[1] && Comparing.order(given, limits[1]).positive?
 
@@ -116,12 +129,15 @@ module UpTack
         def membership(node)
           value = compile(node.value)
           options = node.options.map { |option| compile(option) }
+          place = place(node)
           lambda do |evaluation|
             given = value.call(evaluation)
             next if given.nil?
 
             found = options.map { |option| option.call(evaluation) }
-            next true if found.any? { |each| !each.nil? && Comparing.order(given, each).zero? }
+            index = found.index { |each| !each.nil? && Comparing.order(given, each).zero? }
+            evaluation.probe&.branch(place, index ? "option #{index + 1}" : "none")
+            next true if index
 
             found.include?(nil) ? nil : false
           end
@@ -129,7 +145,12 @@ module UpTack
 
         def blank_test(node)
           value = compile(node.value)
-          ->(evaluation) { value.call(evaluation).nil? }
+          place = place(node)
+          lambda do |evaluation|
+            blank = value.call(evaluation).nil?
+            evaluation.probe&.branch(place, blank ? "blank" : "filled")
+            blank
+          end
         end
 
         def text_test(node)
@@ -140,7 +161,12 @@ module UpTack
         # A condition that comes to blank counts as not met.
         def conditional(node)
           condition, consequence, alternative = node.children.map { |child| compile(child) }
-          ->(evaluation) { condition.call(evaluation) ? consequence.call(evaluation) : alternative.call(evaluation) }
+          place = place(node)
+          lambda do |evaluation|
+            met = condition.call(evaluation)
+            evaluation.probe&.branch(place, met ? "then" : "else")
+            met ? consequence.call(evaluation) : alternative.call(evaluation)
+          end
         end
 
         # A field joins in its own reading format, all else in that of its type.
@@ -182,14 +208,20 @@ module UpTack
         end
 
         # A fixed text is brought into the form for comparing once.
-        def with_fixed_text(node, text, test)
-          side = compile(node)
-          folded = Text.folded(text)
+        def with_fixed_text(node, test)
+          side = compile(node.left)
+          folded = Text.folded(node.right.value)
+          place = place(node)
           lambda do |evaluation|
-            value = side.call(evaluation)
-            value.nil? ? nil : test.call(Text.folded(value) <=> folded)
+            value = side.call(evaluation) or next
+            order = Text.folded(value) <=> folded
+            evaluation.probe&.stand(place, order)
+            test.call(order)
           end
         end
+
+        # By what a probe knows a node; nil where there is no formula to be known by.
+        def place(node) = @text && Bench::Probe::Place.new(@text, node.from, node.to)
 
         # Blank when either side is; else what the block makes of both.
         def both(left, right, &work)

@@ -13,12 +13,14 @@ module UpTack
         # id:: the record's number, nil for one that has none yet
         # outer:: the Evaluation of the record outside, inside an aggregate
         # notes:: what went wrong without stopping, as [code, sentence]
-        attr_reader :values, :old, :context, :id, :outer
+        # probe:: takes note of what is evaluated, nil mostly
+        attr_reader :values, :old, :context, :id, :outer, :probe
 
         def initialize(values:, context:, old: {}, is_new: true, id: nil, outer: nil, notes: nil)
           @values = values
           @old = old
           @context = context
+          @probe = context&.probe
           @is_new = is_new
           @id = id
           @outer = outer

@@ -36,7 +36,9 @@ module UpTack
         # @return [Object, nil] the value, nil for blank. A result out of bounds
         #   is blank with a note in the evaluation.
         def call(evaluation)
-          settle(run.call(evaluation))
+          value = settle(run.call(evaluation))
+          evaluation.probe&.result(text, value)
+          value
         rescue Numbers::TooLarge
           evaluation.note(:too_large, "the result has more than #{Numbers::KEPT_DIGITS} digits")
         rescue Text::TooLong
@@ -49,10 +51,14 @@ module UpTack
         # @return [String] the formula with the values that went in
         def with_values(evaluation) = Unfolded.new(@scope, evaluation).of(tree)
 
+        # @param evaluation [Evaluation]
+        # @return [Parts::Part] the formula taken apart, each part with what it came to
+        def parts(evaluation) = Parts.new(@scope, evaluation).of(tree)
+
         private
 
         # Made when it is first needed: most checks of a design need none.
-        def run = @run ||= Compiler.new(@scope).compile(tree)
+        def run = @run ||= Compiler.new(@scope, text: text).compile(tree)
 
         def settle(value)
           value.is_a?(BigDecimal) ? Numbers.settle(value) : value

@@ -55,6 +55,24 @@ module UpTack
           end
         end
 
+        # What can never be blank need not be seen so.
+        def outcomes(table)
+          blank = {true => ["idle", "it is worked out once, and not again", %w[skipped]], false => ["idle", "it comes to blank", %w[skipped cleared]]}.fetch(once?)
+          [["acts", "it is worked out", %w[set]], (blank if once? || Shape.blankable?(tree))].compact
+        end
+
+        # Which formulas can come to blank, as far as their shape tells.
+        module Shape
+          NEVER = [Expression::Nodes::Join, Expression::Nodes::Literal].freeze
+
+          # @param tree [Expression::Nodes::Node]
+          def self.blankable?(tree)
+            return false if NEVER.any? { |kind| tree.is_a?(kind) } || (tree.is_a?(Expression::Nodes::Aggregate) && %w[count sum].include?(tree.name))
+
+            tree.is_a?(Expression::Nodes::Conditional) ? [tree.consequence, tree.alternative].any? { |branch| blankable?(branch) } : true
+          end
+        end
+
         # @return [Compiled]
         def compile(table)
           Compiled.new(rule: self, field: table.field(field), formula: formula(table), origin: words(table))
@@ -78,7 +96,7 @@ module UpTack
           def apply_always(working)
             evaluation = working.evaluation
             value = formula.call(evaluation)
-            working.calculate(rule, field, value, origin: origin, how: -> { formula.with_values(evaluation) }, notes: evaluation.notes)
+            working.calculate(rule, field, value, origin: origin, how: -> { Save::Told.of([formula], evaluation) }, notes: evaluation.notes)
           end
 
           def apply_once(working)
@@ -87,7 +105,7 @@ module UpTack
 
             evaluation = working.evaluation
             value = formula.call(evaluation)
-            working.set(rule, field, value, origin: origin, how: -> { formula.with_values(evaluation) }, notes: evaluation.notes)
+            working.set(rule, field, value, origin: origin, how: -> { Save::Told.of([formula], evaluation) }, notes: evaluation.notes)
           end
 
           # A record that exists gets its value when its inputs are first there,

@@ -30,7 +30,7 @@ module UpTack
         # Whether the condition holds.
         Test = Struct.new(:formula, keyword_init: true) do
           def call(evaluation)
-            how = -> { formula.with_values(evaluation) }
+            how = -> { Save::Told.of([formula], evaluation) }
             case formula.call(evaluation)
             when false then Verdict.new(:refused, how)
             when true then Verdict.new(:passed, how)

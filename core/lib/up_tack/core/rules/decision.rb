@@ -49,6 +49,10 @@ module UpTack
           "#{Masks::Phrases.list(writes.map { |key| label(table, key) })} #{(writes.length == 1) ? "is" : "are"} set from #{Masks::Phrases.list(input_labels(table))} by #{name ? "the table #{name}" : "a table"} of #{rows.length} #{(rows.length == 1) ? "row" : "rows"}#{manner}."
         end
 
+        def outcomes(table)
+          rows.each_with_index.map { |row, index| ["row #{index + 1}", "row #{index + 1}: #{row.first(inputs.length).map { |cell| cell.strip.empty? ? "any" : cell }.join(", ")}", ["row #{index + 1}"]] } + [["no row", "no row fits", ["no row"]], super.last]
+        end
+
         # Cells are kept in one spelling, so that every firm reads them alike. What
         # can't be read stays as it is, for `problems` to tell.
         def settled(table, reading)
@@ -82,6 +86,7 @@ module UpTack
             evaluation = working.evaluation
             seen = values(evaluation)
             place = row_for(seen)
+            working.mark(rule, place ? "row #{place + 1}" : "no row")
             return fill(working, rows[place].outputs, evaluation, "row #{place + 1} of #{rule.title}") if place
             return working.skip(rule, field, "no row fits #{said(seen)}") unless rule.clears?
 
@@ -98,7 +103,7 @@ module UpTack
           private
 
           def fill(working, results, evaluation, words)
-            how = -> { "#{inputs.map { |formula| formula.with_values(evaluation) }.join(", ")} → #{words}" }
+            how = -> { Save::Told.of(inputs, evaluation) { |lines| "#{lines.join(", ")} → #{words}" } }
             outputs.zip(results) { |target, value| working.fill(rule, target, value, because: reads, words: words, how: how) }
           end
 

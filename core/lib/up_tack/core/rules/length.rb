@@ -23,10 +23,16 @@ module UpTack
 
         def sentence(table) = "#{table.field(field).label} must have #{words(table)}."
 
-        def test(table) = Test.new(field: table.field(field), least: @parts["least"], most: @parts["most"])
+        # Either end has three sides.
+        def outcomes(table)
+          ends = {"low" => @parts["least"], "high" => @parts["most"]}.compact
+          super + ends.keys.flat_map { |part| %w[below on above].map { |side| ["#{part} #{side}", "#{{"below" => "shorter than", "on" => "exactly", "above" => "longer than"}.fetch(side)} the #{(part == "low") ? "least" : "most"}", [[part, side]]] } }
+        end
+
+        def test(table) = Test.new(rule: id, field: table.field(field), least: @parts["least"], most: @parts["most"])
 
         # Whether the text is as long as it may be.
-        Test = Struct.new(:field, :least, :most, keyword_init: true) do
+        Test = Struct.new(:rule, :field, :least, :most, keyword_init: true) do
           def formula = nil
 
           def call(evaluation)
@@ -34,6 +40,7 @@ module UpTack
             return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
 
             length = value.grapheme_clusters.length
+            evaluation.probe&.then { |probe| {"low" => least, "high" => most}.compact.each { |ending, limit| probe.side(rule, ending, length <=> limit) } }
             state = ((least && length < least) || (most && length > most)) ? :refused : :passed
             Verdict.new(state, "it has #{length} #{(length == 1) ? "character" : "characters"}")
           end

@@ -25,6 +25,11 @@ module UpTack
 
         def sentence(table) = "#{table.field(field).label} must be #{words(table)}."
 
+        # Either end has three sides.
+        def outcomes(table)
+          super + ends.flat_map { |part| %w[below on above].map { |side| ["#{part} #{side}", "#{(side == "on") ? "exactly on" : side} the #{(part == "low") ? "lowest" : "highest"}", [[part, side]]] } }
+        end
+
         # A value that was typed becomes a formula that gives it.
         def settled(table, reading)
           design = table.field(field) or return self
@@ -36,11 +41,11 @@ module UpTack
 
         def test(table)
           low, high = %w[low high].map { |part| @parts[part] && compiled(table, part: part) }
-          Test.new(field: table.field(field), low: low, high: high)
+          Test.new(rule: id, field: table.field(field), low: low, high: high)
         end
 
         # Whether the value lies between its limits.
-        Test = Struct.new(:field, :low, :high, keyword_init: true) do
+        Test = Struct.new(:rule, :field, :low, :high, keyword_init: true) do
           def formula = low || high
 
           def call(evaluation)
@@ -49,6 +54,7 @@ module UpTack
 
             least = low&.call(evaluation)
             most = high&.call(evaluation)
+            evaluation.probe&.then { |probe| {"low" => least, "high" => most}.compact.each { |ending, limit| probe.side(rule, ending, value <=> limit) } }
             return Verdict.new(:refused, -> { "#{field.show(value)} is below #{Values.show(least)}" }) if least && value < least
             return Verdict.new(:refused, -> { "#{field.show(value)} is above #{Values.show(most)}" }) if most && value > most
             return Verdict.new(:skipped, "what limits it is blank") if (low && least.nil?) || (high && most.nil?)

@@ -44,6 +44,8 @@ module UpTack
         def words(table) = "a line when #{event_words(table)}"
         def sentence(table) = "When #{event_words(table)}, #{table.field(field).label} gets the line #{Expression::Words.new(table.scope).of(tree)}#{"; the tick goes back by itself" if event == "ticked"}."
 
+        def outcomes(_table) = [["acts", "a line is written", %w[set]], ["idle", "no line is written", %w[skipped]]]
+
         def compile(table)
           Compiled.new(
             rule: self, field: table.field(field), tick: (table.field(tick) if event == "ticked"), watched: Watched.of(table, watch),

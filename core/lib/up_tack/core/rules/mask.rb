@@ -38,6 +38,15 @@ module UpTack
         def words(_table) = mask.words
         def sentence(table) = "#{table.field(field).label} is typed as #{mask.words}#{"; half typed, it is cleared" if clears?}."
         def message(table) = @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"]
+
+        # A number that a rule gives is never half typed.
+        def outcomes(table)
+          fits = ["fits", "what is typed fits", %w[set passed]]
+          return [fits] if table.given?(field)
+
+          [fits, ["unfit", clears? ? "what is half typed is cleared" : "what does not fit is refused", clears? ? %w[cleared] : %w[refused]]]
+        end
+
         def compile(table) = Compiled.new(rule: self, field: table.field(field), mask: mask, message: @parts["message"].to_s.strip.then { |text| text.empty? ? nil : text })
 
         # A mask made ready to run.

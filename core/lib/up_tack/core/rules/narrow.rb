@@ -44,6 +44,11 @@ module UpTack
         end
 
         # @return [String, nil]
+        def outcomes(_table)
+          ends = {"clear" => ["one that no longer belongs is cleared", %w[cleared]], "refuse" => ["one that does not belong is refused", %w[refused]], "keep" => ["one that does not belong is turned away", %w[refused skipped]]}
+          [["belongs", "what belongs is let pass", %w[passed]], ["stray", *ends.fetch(otherwise)]]
+        end
+
         def message(_table) = @parts["message"].to_s.strip.empty? ? nil : @parts["message"]
 
         def compile(table)

@@ -50,6 +50,8 @@ module UpTack
         # @return [Integer] digits that the count is filled up to
         def digits(table) = compiled(table).counters.max
 
+        def outcomes(_table) = [["acts", "a new record gets its number", %w[set]], ["idle", "a record that has one keeps it", %w[skipped]]]
+
         def compile(table)
           Compiled.new(
             rule: self, field: table.field(field), formula: compiled(table), series: (compiled(table, part: "series") if series?),

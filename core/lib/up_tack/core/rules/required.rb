@@ -25,7 +25,7 @@ module UpTack
           def call(evaluation)
             return Verdict.new(:passed, "it is filled") unless evaluation.value(field.key).nil?
             return Verdict.new(:refused, "it is blank") unless formula
-            return Verdict.new(:refused, -> { "it is blank, and #{formula.with_values(evaluation)}" }) if formula.call(evaluation)
+            return Verdict.new(:refused, -> { Save::Told.of([formula], evaluation) { |lines| "it is blank, and #{lines.first}" } }) if formula.call(evaluation)
 
             Verdict.new(:passed, "it may be blank now")
           end

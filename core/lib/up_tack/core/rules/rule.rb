@@ -60,6 +60,15 @@ module UpTack
         # @return [Array<Expression::Nodes::Node>] conditions without which it does nothing
         def conditions(_table) = %w[when reaches].filter_map { |part| tree(part) if formulas[part] }
 
+        # What it can do with a record, each of which should be seen once before it counts
+        # as proven.
+        # @return [Array<Array(String, String, Array<String>)>] a key, words, and the marks
+        #   by which a Bench::Probe tells that it happened
+        def outcomes(_table) = [["acts", "it acts", %w[set cleared]], ["idle", "it leaves a record as it is", %w[skipped]]]
+
+        # @return [Hash{String=>String}] its formulas by where they stand, for whoever looks into them
+        def formula_parts = formulas
+
         # @return [Array<String>] keys of the fields on whose thread it is pinned
         def fields(_table) = [field]
 

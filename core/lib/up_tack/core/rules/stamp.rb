@@ -54,6 +54,8 @@ module UpTack
           "#{table.field(field).label} is #{what(table)}#{"; blank again when that ends" if reached? && clears?}."
         end
 
+        def outcomes(_table) = [["acts", "it is pressed", %w[set]], ["idle", "it is left as it was", %w[skipped]]]
+
         def compile(table)
           Compiled.new(
             rule: self, field: table.field(field), condition: (compiled(table, expecting: :yes_no, part: "when") if reached?),

@@ -53,6 +53,14 @@ module UpTack
           "#{table.field(field).label} #{says} #{condition_words(table)}#{"; #{ends.join(", ")}" if ends.any?}."
         end
 
+        def outcomes(_table)
+          says = WORDS.fetch(state)
+          found = [["holds", "the field is #{says}", %w[holds]], ["not", "the field is not #{says}", %w[not]]]
+          found << ["cleared", "its value is cleared", %w[cleared]] if clears?
+          found << ["refused", "it refuses what is typed all the same", %w[refused]] if enforced?
+          found
+        end
+
         def compile(table)
           Compiled.new(
             rule: self, field: table.field(field), reads: formula_reads(table, part: "when"), condition: compiled(table, expecting: :yes_no, part: "when"),
@@ -64,7 +72,11 @@ module UpTack
         Compiled = Struct.new(:rule, :field, :reads, :condition, :message, :words, keyword_init: true) do
           # @param evaluation [Expression::Evaluation]
           # @return [Boolean] whether the statement holds now
-          def met?(evaluation) = condition.call(evaluation) == true
+          def met?(evaluation)
+            met = condition.call(evaluation) == true
+            evaluation.probe&.step(rule.id, met ? "holds" : "not")
+            met
+          end
 
           # Refuses what goes against it.
           # @param working [Save::Working]
@@ -75,7 +87,7 @@ module UpTack
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
 
             evaluation = working.evaluation
-            how = -> { condition.with_values(evaluation) }
+            how = -> { Save::Told.of([condition], evaluation) }
             against?(working, met?(evaluation)) ? working.refuse(rule, field, message, fields: [field.key, *reads].uniq, how: how) : working.pass(rule, field, how: how)
           end
 

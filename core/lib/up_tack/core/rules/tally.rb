@@ -35,6 +35,8 @@ module UpTack
         def words(table) = "changes of #{of_watched(table)}"
         def sentence(table) = "#{table.field(field).label} counts the saves after the first that change #{of_watched(table)}."
 
+        def outcomes(_table) = [["acts", "it counts", %w[set]], ["idle", "it does not count", %w[skipped]]]
+
         def compile(table) = Compiled.new(rule: self, field: table.field(field), watched: Watched.of(table, watch), origin: words(table))
 
         # A tally made ready to run.

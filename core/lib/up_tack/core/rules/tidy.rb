@@ -31,6 +31,8 @@ module UpTack
         def writes = [field]
         def words(_table) = "#{"suggested: " if suggests?}#{Tidying.words(steps)}"
         def sentence(table) = "#{table.field(field).label} is tidied#{", once somebody agrees" if suggests?}: #{Tidying.words(steps)}."
+        def outcomes(_table) = suggests? ? [["idle", "it only suggests, and leaves a record as it is", %w[skipped]]] : super
+
         def compile(table) = Compiled.new(rule: self, field: table.field(field))
 
         # @return [String, nil] the text tidied

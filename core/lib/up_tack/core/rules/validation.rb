@@ -38,6 +38,8 @@ module UpTack
           found.any? ? found : common_problems(table) + own_problems(table)
         end
 
+        def outcomes(_table) = [["refused", warning? ? "it warns" : "it refuses", %w[refused]], ["passed", "it lets a record pass", %w[passed]]]
+
         # @return [String] what a clerk is told, where no values stand in it
         def message(table) = @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"]
 

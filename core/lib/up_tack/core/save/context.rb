@@ -12,8 +12,9 @@ module UpTack
       # records::  answers find, each_linked, title and named (Ports::NoRecords has
       #            their shapes and is used where there are no records)
       # counters:: counts for auto-numbers, see Ports::HeldCounters
-      Context = Struct.new(:clock, :person, :records, :counters, keyword_init: true) do
-        def initialize(clock:, person:, records: Ports::NoRecords, counters: Ports::HeldCounters.new) = super
+      # probe:: a Bench::Probe that takes note of what is evaluated, nil mostly
+      Context = Struct.new(:clock, :person, :records, :counters, :probe, keyword_init: true) do
+        def initialize(clock:, person:, records: Ports::NoRecords, counters: Ports::HeldCounters.new, probe: nil) = super
       end
     end
   end

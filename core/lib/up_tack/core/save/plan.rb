@@ -44,6 +44,7 @@ module UpTack
             [stage.key, ordered(rules).map { |rule| (rule.stage == stage.key || @late[rule.id]) ? rule.compile(table) : rule.companions(table).fetch(stage.key) }.freeze]
           end.freeze
           gather_states
+          @filled = rules_at("fill").flat_map { |rule| rule.rule.writes }.to_h { |key| [key, true] }.freeze
           freeze
         end
 
@@ -56,6 +57,9 @@ module UpTack
 
         # @return [Rules::Narrow::Compiled, nil] what narrows the choices of a field
         def narrowing(key) = rules_at("fill").find { |rule| rule.is_a?(Rules::Narrow::Compiled) && rule.field.key == key }
+
+        # @return [Boolean] whether a rule may write over what is typed in the field
+        def filled?(key) = @filled.key?(key)
 
         # @return [Boolean] whether only a rule gives the field its values
         def given?(key) = @given.key?(key)

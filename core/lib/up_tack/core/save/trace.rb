@@ -11,29 +11,37 @@ module UpTack
         # @return [Array<Step>]
         attr_reader :steps
 
-        def initialize(on:)
+        # @param on [Boolean, :brief] :brief leaves out how a value came about
+        # @param probe [Bench::Probe, nil]
+        def initialize(on:, probe: nil)
           @on = on
+          @probe = probe
           @stage = nil
           @steps = []
         end
 
         # @return [Boolean] whether somebody will look
-        def on? = @on
+        def on? = @on ? true : false
 
         def enter(stage) = @stage = stage
 
-        # @param how [String, Proc, nil] a Proc is asked only when the trace is on
+        # @param how [String, Told, Proc, nil] a Proc is asked only when the trace is on
+        # @param mark [String] what the probe is told, where that is another than the result
         # @return [nil]
-        def add(result, field, rule: nil, before: nil, after: nil, how: nil)
+        def add(result, field, rule: nil, before: nil, after: nil, how: nil, mark: result)
+          @probe&.step(rule.id, mark) if rule
           return unless @on
 
-          how = how.call if how.respond_to?(:call)
+          how = (@on == :brief) ? nil : how.call if how.respond_to?(:call)
           @steps << Step.new(
             stage: @stage, field: field.label, key: field.key, rule: rule&.id, result: result,
-            before: cut(before), after: cut(after), how: how
+            before: cut(before), after: cut(after), how: how&.to_s, parts: how.is_a?(Told) ? how.parts : nil
           )
           nil
         end
+
+        # Tells the probe more of what a rule did.
+        def mark(rule, mark) = @probe&.step(rule.id, mark)
 
         private
 

@@ -33,7 +33,7 @@ module UpTack
           @passed = []
           @hand = Hand.new(draft)
           @ticks = []
-          @trace = Trace.new(on: trace)
+          @trace = Trace.new(on: trace, probe: context.probe)
         end
 
         def new? = @draft.new?
@@ -213,6 +213,9 @@ module UpTack
           @trace.add("refused", field, rule: rule, after: message, how: how)
         end
 
+        # A rule did something of which coverage tells apart.
+        def mark(rule, what) = @trace.mark(rule, what)
+
         # A rule was asked and has nothing against the record.
         def pass(rule, field, how: nil) = @trace.add("passed", field, rule: rule, how: how)
 
@@ -265,7 +268,7 @@ module UpTack
           @hand.written(field.key, because, gone: !typed)
           @values[field.key] = value
           @origins[field.key] = Origin.new(typed ? "typed" : "rule", rule.id, words)
-          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: how)
+          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: how, mark: value.nil? ? "cleared" : "set")
         end
 
         # What could not be read does not matter once a rule has written over it.

@@ -8,12 +8,13 @@ module UpTack
       class Answer
         # @param workspace [Workspace]
         # @param table [Core::Design::Table]
-        def initialize(workspace, table)
+        # @param records [#title] names linked records; the real ones by default
+        def initialize(workspace, table, records: workspace.context.records)
           @workspace = workspace
           @table = table
           @seen = Seen.new(workspace).fields(table)
           @plan = workspace.plan(table.key)
-          @records = workspace.context.records
+          @records = records
         end
 
         # @param answer [UseCases::Answer]
@@ -24,10 +25,16 @@ module UpTack
           @choices = UseCases::OpenChoices.of(@plan, outcome)
           {
             would_save: outcome.saved?, fields: @seen.to_h { |field| [field.key, field(field, outcome)] },
-            messages: outcome.refusals.map(&:to_h), overtaken: outcome.overtaken, steps: outcome.steps.map(&:to_h),
+            messages: outcome.refusals.map(&:to_h), overtaken: outcome.overtaken, steps: outcome.steps.map { |step| Answer.step(step) },
             following: standing.following, first: standing.first, lines: lines(answer)
           }
         end
+
+        # @param step [Core::Save::Step]
+        def self.step(step) = {**step.to_h, parts: step.parts&.map { |part| Answer.part(part) }}
+
+        # @param part [Core::Expression::Parts::Part]
+        def self.part(part) = {words: part.words, value: part.value, parts: part.parts.map { |each| Answer.part(each) }}
 
         private
 

@@ -13,7 +13,7 @@ module UpTack
           elsif job.error.is_a?(Upkeep::Stopped) then "stopped"
           else job.error ? "failed" : "done"
           end
-          {id: job.id, state: state, field: job.progress.field, done: job.progress.done, total: job.progress.total}
+          {id: job.id, state: state, field: job.progress.field, done: job.progress.done, total: job.progress.total, report: job.told}
         end
       end
     end

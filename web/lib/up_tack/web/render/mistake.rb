@@ -9,7 +9,8 @@ module UpTack
 
         def of(problem)
           part = problem.respond_to?(:part) ? problem.part : "formula"
-          {part: part, message: problem.message, from: problem.from, to: problem.to}
+          place = problem.respond_to?(:place) ? problem.place : nil
+          {part: part, message: problem.message, from: problem.from, to: problem.to, **(place ? {place: place} : {})}
         end
       end
     end

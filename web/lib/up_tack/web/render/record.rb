@@ -8,10 +8,14 @@ module UpTack
       class Record
         # @param workspace [Workspace]
         # @param table [Core::Design::Table]
-        def initialize(workspace, table)
+        # @param fields [Array<String>, nil] keys of those wanted; nil for all
+        # @raise [Core::Design::Invalid] for a field that the table does not have
+        def initialize(workspace, table, fields: nil)
+          UseCases::Fields.check(table, fields.to_h { |key| [key, nil] }) if fields
           @plan = workspace.plan(table.key)
           @table = table
-          @seen = Seen.new(workspace).fields(table)
+          @seen = Seen.new(workspace).fields(table).select { |field| fields.nil? || fields.include?(field.key) }
+          @read = fields && [*fields, table.title_field&.key].compact
           @context = workspace.context
           @upkeep = workspace.project.upkeep
         end
@@ -31,19 +35,30 @@ module UpTack
         # Linked records are read in a few queries, not record by record.
         def prepare(records)
           batch = records.map { |record| [record.id, record.values] }
-          ways = @table.fields.reject { |field| @table.kept?(field.key) }.flat_map { |field| @upkeep.ways(@upkeep.calculation(@table.key, field.key)) }
+          ways = @table.fields.reject { |field| @table.kept?(field.key) || @read&.include?(field.key) == false }.flat_map { |field| @upkeep.ways(@upkeep.calculation(@table.key, field.key)) }
           Upkeep::Preload.new(ways.uniq.sort_by(&:length), @context.records).for(batch)
           @table.fields.select(&:link?).each { |field| @context.records.load(field.target, batch.filter_map { |_, values| values[field.key] }) }
         end
 
         def one(record)
-          values = @plan.complete(record.id, record.values, @context)
-          {
-            id: record.id, version: record.version, title: UseCases::Titles.of(@table, record.id, values, @context),
-            values: @seen.to_h { |field| [field.key, field.values.dump(values[field.key])] },
-            texts: @seen.to_h { |field| [field.key, field.show(values[field.key], @context.records)] }
-          }
+          values = @plan.complete(record.id, record.values, @context, @read)
+          told, texts = {}, {}
+          lines.each do |key, field, type, plain|
+            value = values[key]
+            # Most of what is shown is blank, or a text that is shown as it is.
+            if value.nil? || plain
+              told[key] = value
+              texts[key] = value.to_s
+              next
+            end
+            told[key] = type.dump(value)
+            texts[key] = field.show(value, @context.records)
+          end
+          {id: record.id, version: record.version, title: Core::Design::Titles.of(@table, record.id, values, @context), values: told, texts: texts}
         end
+
+        # Each field with what is the same for all records.
+        def lines = @lines ||= @seen.map { |field| [field.key, field, field.values, %w[text long_text choice].include?(field.type)] }
       end
     end
   end

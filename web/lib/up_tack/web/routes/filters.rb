@@ -3,15 +3,15 @@
 module UpTack
   module Web
     module Routes
-      # Conditions on records that are kept under a name.
+      # Views of records that are kept under a name.
       module Filters
         def self.registered(app)
           changes = Core::Design::Changes
 
           app.post("/api/tables/:table/filters") do
             workspace.table(params[:table])
-            parts = design_parts("name", "formula")
-            change = changes::KeepFilter.new(table: params[:table], name: parts["name"], formula: parts["formula"])
+            parts = design_parts("name", "formula", "sort", "columns")
+            change = changes::KeepFilter.new(table: params[:table], name: parts["name"], formula: parts["formula"], sort: parts["sort"], columns: parts["columns"])
             change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
           end
 

@@ -10,6 +10,7 @@ module UpTack
             json(Render::Functions.all)
           end
 
+          app.get("/api/openapi.json") { json(YAML.load_file(File.join(App::ROOT, "web", "openapi.yaml"))) }
           app.get("/api/openapi.yaml") { send_file File.join(App::ROOT, "web", "openapi.yaml"), type: "application/yaml" }
         end
       end

@@ -18,7 +18,7 @@ module UpTack
 
           app.put("/api/outbox/:id/read") do
             notice = Outbox.of(person).find_by(id: record_id) or raise Store::NotFound, "There is no such notice."
-            notice.update!(read_at: workspace.clock.now) unless notice.read_at
+            workspace.write { notice.update!(read_at: workspace.clock.now) } unless notice.read_at
             json(Render::Notice.of(notice, workspace))
           end
 

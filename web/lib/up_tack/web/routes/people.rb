@@ -7,11 +7,32 @@ module UpTack
       module People
         PARTS = %w[name sign_in email role active password].freeze
 
+        # @param token [Store::Token]
+        # @return [Hash]
+        def self.token(token)
+          {id: token.id, name: token.name, role: token.role, made_at: token.made_at.getutc.iso8601, ends_at: token.ends_at.getutc.iso8601, seen_at: token.seen_at&.getutc&.iso8601, over: token.ends_at <= Time.now.utc}
+        end
+
         def self.registered(app)
           app.get("/api/people") { json(Store::Person.order(:id).map { |each| Render::Session.entry(each) }) }
 
           app.post("/api/people") do
             json(Render::Session.entry(UseCases::People::ChangePerson.new.add(sent.slice(*PARTS))), status: 201)
+          end
+
+          # Tokens of whoever is signed in, for their scripts.
+          app.get("/api/tokens") { json(UseCases::People::Tokens.new(person).all.map { |token| Routes::People.token(token) }) }
+
+          app.post("/api/tokens") do
+            raise UseCases::NotAllowed, "A script can't make tokens." if by_token
+
+            token, text = UseCases::People::Tokens.new(person).make(name: sent["name"], role: sent["role"], days: sent["days"])
+            json({**Routes::People.token(token), token: text}, status: 201)
+          end
+
+          app.delete("/api/tokens/:id") do
+            UseCases::People::Tokens.new(person).revoke(record_id)
+            status 204
           end
 
           app.patch("/api/people/:id") do

@@ -8,11 +8,17 @@ module UpTack
         def self.registered(app)
           app.get("/api/tables/:table/records") do
             page = UseCases::ListRecords.new(workspace).call(
-              table: params[:table], sort: params[:sort].to_s.empty? ? nil : params[:sort].to_s, descending: params[:descending] == "true",
-              filter: params[:filter].to_s.scrub, after: number_in_query("after"), limit: number_in_query("limit") || 100
+              table: params[:table], sort: params[:sort].to_s.scrub, filter: params[:filter].to_s.scrub, cursor: params[:cursor]&.to_s,
+              at: (number_in_query("at") || 0).clamp(0, 2**53), limit: number_in_query("limit") || 100
             )
-            table = workspace.table(params[:table])
-            json({records: Render::Record.new(workspace, table).all(page.records), matching: page.matching, total: page.total, more: page.more})
+            records = Render::Record.new(workspace, workspace.table(params[:table]), fields: keys_in_query("fields"))
+            json({records: records.all(page.records), following: page.following})
+          end
+
+          # How many there are, and what fields come to over them.
+          app.get("/api/tables/:table/totals") do
+            found = UseCases::ReckonTotals.new(workspace).call(table: params[:table], filter: params[:filter].to_s.scrub, fields: keys_in_query("fields") || [])
+            json(Render::Totals.of(found, workspace.table(params[:table])))
           end
 
           app.post("/api/tables/:table/records") do
@@ -56,9 +62,9 @@ module UpTack
 
           # The records that a link of a draft can point to.
           app.post("/api/tables/:table/fields/:field/candidates") do
-            found = UseCases::FindCandidates.new(workspace).call(
-              table: params[:table], field: params[:field], text: sent["text"].to_s.scrub[0, 200], typed: sent["typed"] ? typed : {}, id: number_sent("id")
-            )
+            asked = {table: params[:table], field: params[:field], text: sent["text"].to_s.scrub[0, 200], typed: sent["typed"] ? typed : {}}
+            own = design_parts("records")["records"]
+            found = own ? UseCases::Bench::FindCandidates.new(workspace).call(**asked, records: own) : UseCases::FindCandidates.new(workspace).call(**asked, id: number_sent("id"))
             json(found.map(&:to_h))
           end
 

@@ -4,7 +4,7 @@ module UpTack
   module Core
     module Design
       module Changes
-        # Forgets a kept filter.
+        # Forgets a kept view.
         class DropFilter < Change
           # @param table [String] key
           # @param filter [String] id
@@ -16,9 +16,9 @@ module UpTack
           def apply(project)
             plain = project.to_plain
             table = plain_table(plain, @table)
-            filter = table["filters"].to_a.find { |each| each["id"] == @filter } || Invalid.because("There is no such filter; it may have been taken away.", part: "id")
+            filter = table["filters"].to_a.find { |each| each["id"] == @filter } || Invalid.because("There is no such view; it may have been taken away.", part: "id")
             table["filters"].delete(filter)
-            @summary = "Filter #{filter["name"]} of #{table["label"]} taken away"
+            @summary = "View #{filter["name"]} of #{table["label"]} taken away"
             build(plain)
           end
         end

@@ -4,15 +4,16 @@ module UpTack
   module Core
     module Design
       module Changes
-        # Keeps a filter of a table under a name; one of the same name is replaced.
+        # Keeps a view of a table's records under a name; one of the same name is replaced.
         class KeepFilter < Change
           # @param table [String] key
           # @param name [String]
-          # @param formula [String] a condition
-          def initialize(table:, name:, formula:)
+          # @param formula [String] a condition, empty for none
+          # @param sort [String, nil] and columns: as Filter has them
+          def initialize(table:, name:, formula:, sort: nil, columns: nil)
             @table = table
             @name = tidy_label(name)
-            @formula = formula
+            @parts = {"formula" => formula, "sort" => sort, "columns" => columns}.compact
           end
 
           def apply(project)
@@ -20,8 +21,8 @@ module UpTack
             table = plain_table(plain, @table)
             filters = (table["filters"] ||= [])
             kept = filters.find { |each| each["name"].downcase == @name.to_s.downcase }
-            kept ? kept["formula"] = @formula : filters << {"id" => next_id(plain, "q"), "name" => @name, "formula" => @formula}
-            @summary = "Filter #{@name} kept in #{table["label"]}"
+            filters[filters.index(kept) || filters.length] = {"id" => kept ? kept["id"] : next_id(plain, "q"), "name" => kept ? kept["name"] : @name, **@parts}
+            @summary = "View #{@name} kept in #{table["label"]}"
             build(plain)
           end
         end

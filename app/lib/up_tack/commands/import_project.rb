@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Commands
+    # Brings a project file into a database: into a new one as it is, into one that has a
+    # project by merging the two.
+    #
+    #   uptack import-project FILE [--database FILE] [--dry-run]
+    #
+    # It prints what becomes different; with --dry-run nothing is changed. For a new database
+    # the password of the first builder is read from standard input. The exit status is 0
+    # when it was brought in, 2 when the file can't be read or does not go together with the
+    # project.
+    class ImportProject
+      USAGE = "FILE [--database FILE] [--dry-run]"
+
+      # @param input [IO] from which a password is read
+      def initialize(out:, err:, input: $stdin)
+        @out = out
+        @err = err
+        @input = input
+      end
+
+      # @param arguments [Array<String>]
+      # @return [Integer]
+      def run(arguments)
+        arguments = arguments.dup
+        database = Database.path(arguments)
+        dry = !arguments.delete("--dry-run").nil?
+        path = arguments.first
+        return usage unless path && File.file?(path)
+
+        text = File.binread(path)
+        return dry_start(text) if dry && !File.file?(database)
+
+        Database.open(database) { |workspace| workspace ? merge(workspace, text, dry) : start(text, dry) }
+      rescue Core::Design::Invalid => e
+        Commands.tell_problems(e.problems, path, @err)
+      end
+
+      private
+
+      def usage
+        @err.puts "Name a project file: uptack import-project #{USAGE}"
+        2
+      end
+
+      def merge(workspace, text, dry)
+        preview = UseCases::ProjectFiles::BringIn.new(workspace).preview(text)
+        preview.differences.each { |each| @out.puts "#{sign(each)} #{each.place}: #{each.after || each.before}" }
+        preview.people.each { |person| @out.puts "+ #{person["name"]} (#{person["role"]})" }
+        preview.losses.each { |label, count| @out.puts "! #{count} values of #{label} would be lost" }
+        return 0.tap { @out.puts "Nothing was changed." } if dry
+
+        UseCases::ProjectFiles::BringIn.new(workspace).call(text)
+        0.tap { @out.puts "Brought in: #{preview.name}" }
+      end
+
+      def sign(difference)
+        return "+" unless difference.before
+
+        difference.after ? "~" : "-"
+      end
+
+      def dry_start(text)
+        content = Core::Design::ProjectFile.read(text)
+        @out.puts "#{content.design["name"]}: #{content.design["tables"].length} tables, #{content.people.length} people. Nothing was changed."
+        0
+      end
+
+      def start(text, dry)
+        return dry_start(text) if dry
+
+        content = Core::Design::ProjectFile.read(text)
+        builder = content.people.find { |person| person["role"] == "builder" } or Core::Design::Invalid.because("A new project needs a builder among its people.", part: "people")
+        word = password(builder)
+        Store::Database.write do
+          UseCases::StartProject.new.call(design: content.design, people: content.people)
+          UseCases::People::ChangePerson.new.change(Store::Person.find_by!(name: builder["name"]).id, "password" => word)
+        end
+        0.tap { @out.puts "#{content.design["name"]} is set up; sign in as #{Store::Person.folded(builder["name"].split.first)}." }
+      end
+
+      def password(builder)
+        @err.print "Password for #{builder["name"]}: " if @input.tty?
+        word = @input.gets.to_s.chomp
+        problem = Store::Person.password_problem(word)
+        Core::Design::Invalid.because("#{problem} Give the password of #{builder["name"]} on standard input.", part: "password") if problem
+
+        word
+      end
+    end
+  end
+end

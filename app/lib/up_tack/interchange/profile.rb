@@ -1,0 +1,160 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Interchange
+    # What a column of a file shows: which kinds of values, in which order its dates are
+    # written, with which mark its decimals. Told from some of its rows.
+    class Profile
+      # Rows looked at, and different values remembered.
+      ROWS = 5_000
+      MOST_DISTINCT = 60
+      FIGURES = %r{\A(\d{1,4})([-./])(\d{1,2})\2(\d{1,4})\z}
+      NAMED = /\A\d{1,2}\.? \p{L}{3,9}\.?,? \d{4}\z/
+      NUMBER = /\A[-+]?(?:\d{1,3}(?:[,. '\u00A0\u202F]\d{3})+|\d+)(?:[.,]\d+)?\z/
+      YES_NO = %w[yes no true false y n].freeze
+
+      # name:: of the column; filled, blank:: rows; distinct:: values, nil where they are too many
+      # longest:: characters; kinds:: counts of "number", "date", "yes_no" and "text"
+      # dates:: counts by order; decimals:: counts by mark; rows_by_order:: an example of each order
+      attr_reader :name, :filled, :blank, :longest, :kinds, :dates, :decimals, :rows_by_order
+
+      def initialize(name)
+        @name = name
+        @filled = @blank = @longest = 0
+        @distinct = {}
+        @kinds = Hash.new(0)
+        @dates = Hash.new(0)
+        @decimals = Hash.new(0)
+        @rows_by_order = {}
+        @repeated = false
+        @several_lines = false
+        @least = @greatest = nil
+        @all = Set.new
+      end
+
+      # @param cell [Object]
+      # @param row [Integer]
+      def add(cell, row)
+        return @blank += 1 if cell.nil? || (cell.is_a?(String) && cell.strip.empty?)
+
+        @filled += 1
+        text = cell.is_a?(String) ? cell.strip : Profile.text(cell)
+        @longest = text.length if text.length > @longest
+        @several_lines ||= text.include?("\n")
+        @repeated = true unless @all.add?(text.hash)
+        shape = text.gsub(/\p{Lu}/, "A").gsub(/\p{Ll}/, "a").gsub(/\d/, "9")
+        @shape = (@shape.nil? || @shape == shape) ? shape : false
+        @distinct[text] = (@distinct[text] || 0) + 1 if @distinct.length <= MOST_DISTINCT
+        @kinds[kind(cell, text, row)] += 1
+      end
+
+      # @return [String] a cell as it would be typed
+      def self.text(cell)
+        case cell
+        when BigDecimal then Core::Numbers.plain(cell)
+        when Date then cell.iso8601
+        when Time then cell.getutc.strftime(cell.sec.zero? ? "%Y-%m-%d %H:%M" : "%Y-%m-%d %H:%M:%S")
+        when true then "yes"
+        when false then "no"
+        else cell.to_s
+        end
+      end
+
+      # @return [Hash{String=>Integer}, nil] how often each value stands there, nil where there are too many
+      def distinct = (@distinct.length <= MOST_DISTINCT) ? @distinct : nil
+
+      # @return [Array<String>] some of its values
+      def samples = @distinct.keys.first(4)
+
+      def unique? = !@repeated
+
+      # @return [Boolean] whether all values have letters, figures and signs in the same places
+      def uniform? = @shape.is_a?(String)
+      def several_lines? = @several_lines
+
+      # @return [String] "number", "date", "yes_no" or "text": what all its values are
+      def kind_of_all
+        return "text" if kinds.empty? || kinds.length > 1
+
+        kinds.keys.first
+      end
+
+      # @param usual [String] where nothing tells
+      # @return [String] in which order dates are written
+      def date_order(usual) = dates.max_by(&:last)&.first || usual
+
+      # @param usual [String]
+      # @return [String] the mark before decimals
+      def decimal_mark(usual) = decimals.max_by(&:last)&.first || usual
+
+      # @return [String, nil] what somebody should look at
+      def doubt
+        orders = rows_by_order.slice("dmy", "mdy")
+        return unless orders.length == 2
+
+        "“#{name}” has dates of both orders: #{orders.map { |_, (row, text)| "#{text} in row #{row}" }.join(", ")}. Those that don't fit the chosen order will be refused."
+      end
+
+      # @return [Array(BigDecimal, BigDecimal), nil] the least and the greatest number
+      def range = @least && [@least, @greatest]
+
+      private
+
+      def kind(cell, text, row)
+        case cell
+        when BigDecimal then number(cell)
+        when Date then "date"
+        when true, false then "yes_no"
+        else of_text(text, row)
+        end
+      end
+
+      def of_text(text, row)
+        return "yes_no" if YES_NO.include?(text.downcase)
+        return "date" if date?(text, row)
+        return "text" unless text.match?(NUMBER) && !text.match?(/\A0\d/)
+
+        mark = mark_of(text)
+        @decimals[mark] += 1 if mark
+        plain = text.delete(" '\u00A0\u202F")
+        plain = (mark == ",") ? plain.delete(".").tr(",", ".") : plain.delete(",")
+        number(BigDecimal(plain.delete_prefix("+"), exception: false) || BigDecimal(0))
+      end
+
+      def number(value)
+        @least = value if @least.nil? || value < @least
+        @greatest = value if @greatest.nil? || value > @greatest
+        "number"
+      end
+
+      # A mark with other than three figures behind it, or after another mark, stands before decimals.
+      def mark_of(text)
+        last = text.rindex(/[.,]/) or return
+        other = (text[last] == ",") ? "." : ","
+        return text[last] if text[0...last].include?(other) || text.length - last != 4
+        return other if text.count(text[last]) > 1
+
+        nil
+      end
+
+      def date?(text, row)
+        return true if text.match?(NAMED)
+
+        first, _, second, third = text.match(FIGURES)&.captures || (return false)
+        return false if [first, third].none? { |part| part.length == 4 || part.length == 2 }
+
+        order = order_of(first, second, third)
+        @dates[order] += 1 if order
+        @rows_by_order[order] ||= [row, text] if order
+        true
+      end
+
+      def order_of(first, second, _third)
+        return "ymd" if first.length == 4
+        return "dmy" if first.to_i > 12
+
+        "mdy" if second.to_i > 12
+      end
+    end
+  end
+end

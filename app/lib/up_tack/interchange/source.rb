@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Interchange
+    # A file with rows. What it is goes by what is in it, not by its name.
+    module Source
+      # Columns and characters of a cell, at most.
+      MOST_COLUMNS = 2_000
+      LONGEST_CELL = 1_048_576
+
+      # What was read of one row. number:: as a spreadsheet counts it, the head being 1
+      # cells:: texts, BigDecimals, Dates, Times, true, false or nil, one for each column
+      # problem:: why it is no sound row, nil mostly
+      Row = Struct.new(:number, :cells, :problem, keyword_init: true)
+
+      module_function
+
+      # @param path [String]
+      # @param name [String] under which people know the file
+      # @param options [Hash{String=>String}] "delimiter", "encoding" or "sheet" where somebody knows better
+      # @return [Sources::Csv, Sources::Workbook, Sources::Json]
+      # @raise [Unreadable]
+      def open(path, name: File.basename(path), options: {})
+        raise Unreadable, "#{name} is empty." if File.zero?(path)
+
+        case format(path, name)
+        when "xlsx", "ods" then Sources::Workbook.new(path, name, format(path, name), options)
+        when "json", "jsonl" then Sources::Json.new(path, name, format(path, name))
+        else Sources::Csv.new(path, name, options)
+        end
+      end
+
+      # @return [String] "csv", "xlsx", "ods", "json" or "jsonl"
+      # @raise [Unreadable] for what is none of them
+      def format(path, name)
+        head = File.binread(path, 4_096).to_s
+        ending = READ[File.extname(name).delete_prefix(".").downcase]
+        return Sources::Workbook.format(path, name) if head.start_with?("PK")
+        raise Unreadable, "#{name} is not a workbook, though its ending says so; it may have been cut off or renamed." if %w[xlsx ods].include?(ending)
+
+        told = known_as(head)
+        raise Unreadable, "#{name} is #{told}, not a table. Save it as CSV, XLSX, ODS or JSON." if told
+        return (ending == "jsonl" || head.lstrip.start_with?("{")) ? "jsonl" : "json" if %w[json jsonl].include?(ending)
+
+        "csv"
+      end
+
+      # @return [String, nil] what a file is that is surely no table
+      def known_as(head)
+        {"%PDF" => "a PDF", "\x89PNG".b => "a picture", "\xFF\xD8\xFF".b => "a picture", "GIF8" => "a picture", "\xD0\xCF\x11\xE0".b => "a workbook of an old format", "SQLite format 3" => "a database", "\x1F\x8B".b => "a packed file", "<!DOCTYPE html" => "a web page", "<html" => "a web page"}.find { |start, _| head.start_with?(start) }&.last
+      end
+
+      # Two columns of one name are told apart, and one without a name gets one.
+      # @param names [Array<Object>]
+      # @return [Array(Array<String>, Array<String>)] names, and notes for people
+      # @raise [Unreadable]
+      def columns(names, file)
+        raise Unreadable, "#{file} has #{names.length} columns; up to #{MOST_COLUMNS} are read." if names.length > MOST_COLUMNS
+
+        seen = Hash.new(0)
+        notes = []
+        found = names.each_with_index.map do |name, index|
+          text = name.to_s.strip.gsub(/\s+/, " ")[0, 200]
+          text = "Column #{index + 1}" if text.empty?
+          seen[text] += 1
+          next text if seen[text] == 1
+
+          notes << "Two columns are called “#{text}”; the one in place #{index + 1} is told as “#{text} (#{seen[text]})”."
+          "#{text} (#{seen[text]})"
+        end
+        [found, notes]
+      end
+    end
+  end
+end

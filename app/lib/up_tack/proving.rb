@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+module UpTack
+  # Runs all proofs in the background whenever the design has changed, and keeps what
+  # came of them. One run at a time; a change meanwhile begins it anew.
+  module Proving
+    # How far the present run is.
+    Progress = Struct.new(:done, :total)
+
+    @mutex = Mutex.new
+
+    class << self
+      # Sees to it that the proofs are run against the latest design.
+      # @param again [Boolean] also where they were already
+      def wake(again: false)
+        @mutex.synchronize do
+          @again ||= again
+          @wanted = true
+          next if @thread&.alive?
+
+          @stop = false
+          @thread = Thread.new { work }
+          @thread.report_on_exception = false
+        end
+      end
+
+      # @return [Progress, nil] nil while nothing runs
+      def progress = (@thread&.alive? && @progress) || nil
+
+      # Ends what runs, and waits until it has ended.
+      def stop
+        @stop = true
+        @thread&.join
+        @thread = @progress = nil
+      end
+
+      # Waits until everything is proven.
+      # @param seconds [Numeric]
+      # @return [Boolean] whether it is
+      def settle(seconds = 60) = @thread.nil? || !@thread.join(seconds).nil?
+
+      private
+
+      def work
+        path = Store::Database.path
+        while wanted? && path == Store::Database.path
+          compiled = Workspace.compiled
+          again, @again = @again, false
+          run(compiled, path) if again || stale?(compiled)
+        end
+      rescue Store::NotFound
+        nil # There is no project yet.
+      ensure
+        ActiveRecord::Base.connection_handler.clear_active_connections!
+      end
+
+      def wanted?
+        @mutex.synchronize do
+          wanted = @wanted && !@stop
+          @wanted = false
+          wanted
+        end
+      end
+
+      def stale?(compiled)
+        proofs = compiled.project.tables.sum { |table| table.proofs.length }
+        Store::ProofRun.where(revision_id: compiled.revision_id).count != proofs || Store::ProofRun.count != proofs
+      end
+
+      def run(compiled, path)
+        all = compiled.project.tables.flat_map { |table| table.proofs.map { |proof| [table, proof] } }
+        @progress = Progress.new(0, all.length)
+        runner = Core::Bench::Run.new(compiled.project, compiled.plans)
+        results = all.lazy.take_while { !@stop && !@wanted }.map { |table, proof| runner.call(table, proof).tap { @progress.done += 1 } }.to_a
+        keep(results, compiled.revision_id) if results.length == all.length && path == Store::Database.path
+      end
+
+      def keep(results, revision)
+        good = Store::ProofRun.pluck(:proof_id, :good, :good_at).to_h { |id, steps, at| [id, [steps, at]] }
+        rows = results.map { |result| row(result, revision, *good.fetch(result.proof.id, [nil, nil])) }
+        Store::Database.write do
+          Store::ProofRun.where.not(proof_id: results.map { |result| result.proof.id }).delete_all
+          rows.each_slice(200) { |some| Store::ProofRun.upsert_all(some, unique_by: :proof_id) }
+        end
+      end
+
+      def row(result, revision, good, good_at)
+        passed = result.state == "passed"
+        divergence = (good && !passed && result.state == "broken") ? Core::Bench::Divergence.of(JSON.parse(good), JSON.parse(JSON.generate(result.steps))) : nil
+        {
+          proof_id: result.proof.id, revision_id: revision, state: result.state, result: JSON.generate(result.differences.map { |each| each.to_h.slice(:expected, :actual, :field, :rules) }),
+          seen: JSON.generate(result.seen), good: passed ? JSON.generate(result.steps) : good, good_at: passed ? Time.now.utc : good_at,
+          divergence: divergence && JSON.generate(divergence.to_h)
+        }
+      end
+    end
+  end
+end

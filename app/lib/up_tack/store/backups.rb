@@ -1,0 +1,126 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # Copies of the database, made while it runs (SQLite's online backup), in a folder
+    # beside it. Each is looked at once it is written; a name says when and why it was made.
+    class Backups
+      # A copy. why:: "by hand", "on schedule" or "before a restore"; bytes:: its size
+      Copy = Struct.new(:name, :made_at, :why, :bytes, keyword_init: true)
+      # A copy that does not hold, or a file that is none.
+      class Unsound < StandardError; end
+
+      WHYS = {"hand" => "by hand", "schedule" => "on schedule", "restore" => "before a restore"}.freeze
+      NAME = /\Aup_tack-(\d{8}T\d{6})(?:\.(\d+))?-(hand|schedule|restore)\.sqlite3\z/
+      # Pages copied at a time; others write in between.
+      PAGES = 500
+
+      # @param database [String] path of the database
+      def initialize(database = Database.path)
+        @database = database
+        @folder = File.join(File.dirname(database), "backups")
+      end
+
+      # @return [Array<Copy>] the latest first
+      def all
+        Dir[File.join(@folder, "*.sqlite3")].filter_map { |path| copy(File.basename(path)) }.sort_by { |each| [each.made_at, each.name] }.reverse
+      end
+
+      # @param name [String]
+      # @return [String] its path
+      # @raise [NotFound]
+      def path(name)
+        raise NotFound, "There is no backup of that name." unless name.to_s.match?(NAME) && File.file?(File.join(@folder, name))
+
+        File.join(@folder, name)
+      end
+
+      # @param why [String] a key of WHYS
+      # @param to [String, nil] where else to write it
+      # @return [String] its path
+      # @raise [Unsound] where what was written does not hold
+      def make(why, to: nil, now: Time.now.utc)
+        FileUtils.mkdir_p(to ? File.dirname(to) : @folder)
+        path = to || fresh(why, now)
+        part = "#{path}.part"
+        FileUtils.rm_f(part)
+        copy_into(part)
+        Backups.check(part)
+        File.open(part) { |file| file.fsync }
+        File.rename(part, path)
+        path
+      ensure
+        ["", "-wal", "-shm", "-journal"].each { |ending| FileUtils.rm_f("#{part}#{ending}") } if part
+      end
+
+      # @param name [String]
+      def drop(name) = FileUtils.rm_f(path(name))
+
+      # Takes away those beyond a number or an age; copies made before a restore count
+      # like the others.
+      # @param keep [Integer] how many are kept
+      # @param days [Integer] how many days
+      def prune(keep:, days:, now: Time.now.utc)
+        all.each_with_index { |each, index| drop(each.name) if index >= keep || (index.positive? && each.made_at < now - (days * 86_400)) }
+      end
+
+      # Looks whether a file is a sound database of Up Tack.
+      # @raise [Unsound]
+      def self.check(path)
+        database = SQLite3::Database.new(path, readonly: true)
+        said = database.get_first_value("PRAGMA integrity_check")
+        raise Unsound, "The copy does not hold: #{said.to_s.lines.first&.strip}." unless said == "ok"
+
+        database.get_first_value("SELECT value FROM up_tack_settings WHERE name = 'steps'") or raise Unsound, "#{File.basename(path)} is no database of Up Tack."
+      rescue SQLite3::Exception => e
+        raise Unsound, "#{File.basename(path)} can't be read as a database of Up Tack: #{e.message}."
+      ensure
+        database&.close
+      end
+
+      # Puts a copy in the place of what is in the database now, while it runs.
+      # @param path [String] of a file that check has nothing against
+      def self.restore(path)
+        source = SQLite3::Database.new(path, readonly: true)
+        Database.replace { |raw| run(SQLite3::Backup.new(raw, "main", source, "main"), -1) }
+      ensure
+        source&.close
+      end
+
+      # @api private
+      def self.run(backup, pages)
+        until (state = backup.step(pages)) == SQLite3::Constants::ErrorCode::DONE
+          raise Unsound, "The database could not be copied (SQLite says #{state})." unless [SQLite3::Constants::ErrorCode::OK, SQLite3::Constants::ErrorCode::BUSY, SQLite3::Constants::ErrorCode::LOCKED].include?(state)
+
+          Thread.pass
+        end
+      ensure
+        backup.finish
+      end
+
+      private
+
+      def copy(name)
+        at, _, why = name.match(NAME)&.captures || return
+        Copy.new(name: name, made_at: Time.strptime("#{at}+0000", "%Y%m%dT%H%M%S%z").utc, why: WHYS.fetch(why), bytes: File.size(File.join(@folder, name)))
+      end
+
+      def fresh(why, now)
+        stem = "up_tack-#{now.strftime("%Y%m%dT%H%M%S")}"
+        names = [nil, *1..999].lazy.map { |count| File.join(@folder, "#{stem}#{".#{count}" if count}-#{why}.sqlite3") }
+        names.find { |path| !File.exist?(path) }
+      end
+
+      def copy_into(path)
+        source = SQLite3::Database.new(@database, readonly: true)
+        target = SQLite3::Database.new(path)
+        Backups.run(SQLite3::Backup.new(target, "main", source, "main"), PAGES)
+        # A copy is one file, with nothing beside it.
+        target.execute("PRAGMA journal_mode = DELETE")
+      ensure
+        target&.close
+        source&.close
+      end
+    end
+  end
+end

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # Indexes by which a value is found that must be unique, so that looking for it takes
+    # no longer in a table of a million records than in one of ten. They follow the
+    # design; a link has one of its own anyway.
+    module Indexes
+      PREFIX = "up_tack_find_"
+
+      module_function
+
+      # Takes away those whose column goes or becomes another one, before it does.
+      # @param from [Core::Design::Project, nil]
+      # @param to [Core::Design::Project]
+      def let_go(from, to)
+        kept = wanted(to)
+        before = from ? wanted(from) : {}
+        there.each { |name| sql("DROP INDEX #{quoted(name)}") unless kept.key?(name) && kept[name].last == before[name]&.last }
+      end
+
+      # Makes those that are missing.
+      # @param project [Core::Design::Project]
+      def follow(project)
+        known = there
+        wanted(project).each { |name, (statement, _)| sql(statement) unless known.include?(name) }
+      end
+
+      # @return [Hash{String=>Array(String, Array)}] statements by name, each with what makes it what it is
+      def wanted(project)
+        project.tables.flat_map { |table| sought(table).flat_map { |field| of(table, field) } }.to_h
+      end
+
+      # @return [Array<Core::Design::Field>] the first field of each rule that looks for other records of the same values
+      def sought(table)
+        table.rules.grep(Core::Rules::Unique).filter_map { |rule| rule.keys.map { |key| table.field(key) }.find { |field| field && !field.link? && table.kept?(field.key) } }.uniq
+      end
+
+      def of(table, field)
+        name, column, place = "#{PREFIX}#{field.id}", quoted(field.key), quoted(table.key)
+        mark = [table.id, field.id, field.type, !field.bare.nil?]
+        return [[name, ["CREATE INDEX #{quoted(name)} ON #{place} (#{column})", mark]]] unless Query::Keys.folded?(field)
+
+        [
+          [name, ["CREATE INDEX #{quoted(name)} ON #{place} (#{column} COLLATE NOCASE)", mark]],
+          ["#{name}_other", ["CREATE INDEX #{quoted("#{name}_other")} ON #{place} (id) WHERE #{Same.other(column)}", mark]]
+        ]
+      end
+
+      def there = Database.connection.select_values("SELECT name FROM sqlite_master WHERE type = 'index' AND name LIKE '#{PREFIX.gsub("_", "!_")}%' ESCAPE '!'")
+
+      def sql(statement) = Database.connection.execute(statement)
+      def quoted(name) = Database.connection.quote_table_name(name)
+    end
+  end
+end

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # A question about the records of one table: which of them, in which order. As much
+    # of it as can be said in SQL is answered by the database; `rest` is what is left
+    # for formulas to tell, record by record.
+    class Query
+      # One field to sort by.
+      Sort = Struct.new(:field, :descending, keyword_init: true)
+
+      # @return [Core::Expression::Formula, nil] the filter, where SQL does not say all of it
+      attr_reader :rest
+
+      # @param table [Core::Design::Table]
+      # @param context [Core::Save::Context]
+      # @param filter [Core::Expression::Formula, nil]
+      # @param sorts [Array<Sort>]
+      # @param names [#call] gives the NameIndex of a table by its key
+      # @param descending [Boolean] whether the last number comes first, where nothing else sorts
+      def initialize(table, context, filter: nil, sorts: [], names: nil, descending: false)
+        @table = table
+        @said, whole = filter ? Condition.new(table, context).split(filter.tree) : [[], true]
+        @rest = whole ? nil : filter
+        @sorts = sorts
+        @order = Order.new(sorts, names)
+        @descending = descending
+      end
+
+      # @return [Boolean] whether the database alone gives the answer
+      def whole? = rest.nil? && @sorts.all? { |sort| @table.kept?(sort.field.key) }
+
+      # @return [Array<Integer>] numbers of a page of the records, in order
+      # @param at [Integer] how many to leave out
+      def page(limit, at: 0) = column("#{ordered} LIMIT #{Integer(limit)} OFFSET #{Integer(at)}")
+
+      # @return [Array<Integer>] the numbers that follow one, where nothing but the number sorts
+      def page_after(id, limit)
+        beyond = "rows.id #{@descending ? "<" : ">"} #{Integer(id)}"
+        column("#{select([beyond, *@said])} ORDER BY #{@order.sql(by_number: direction)} LIMIT #{Integer(limit)}")
+      end
+
+      # @return [Boolean] whether nothing but the number sorts
+      def by_number? = @sorts.empty?
+
+      # @return [Array<Integer>] numbers of all of them, in order
+      def ids = column(ordered)
+
+      # @return [Array<Integer>] those that SQL lets through, in order of number
+      def candidates = column("#{select(@said)} ORDER BY rows.id")
+
+      # @return [Boolean] whether SQL says anything about which
+      def narrowed? = @said.any?
+
+      # @return [Integer]
+      def count = Database.connection.select_value("SELECT COUNT(*) FROM #{quoted(@table.key)} AS rows#{where(@said)}")
+
+      # @param expressions [Array<String>] SQL over `rows`
+      # @return [Array<Object>] what they come to over all of them
+      def reckon(expressions, and_where: nil, group: nil)
+        Database.connection.select_rows("SELECT #{expressions.join(", ")} FROM #{quoted(@table.key)} AS rows#{where([*@said, and_where].compact)}#{" GROUP BY #{group}" if group}")
+      end
+
+      private
+
+      def ordered = "#{select(@said, @order.joins)} ORDER BY #{@order.sql(by_number: direction)}"
+
+      def direction = @descending ? "DESC" : "ASC"
+
+      def select(conditions, joins = "") = "SELECT rows.id FROM #{quoted(@table.key)} AS rows #{joins}#{where(conditions)}"
+
+      def where(conditions) = conditions.empty? ? "" : " WHERE #{conditions.join(" AND ")}"
+
+      def column(sql) = Database.connection.select_values(sql)
+
+      def quoted(name) = Database.connection.quote_table_name(name)
+    end
+  end
+end

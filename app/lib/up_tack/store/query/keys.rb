@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    class Query
+      # Columns as SQL compares them the way formulas do.
+      module Keys
+        module_function
+
+        # Texts are compared folded. Plain letters are folded by the database itself; only
+        # texts with others are handed over one by one, which takes far longer.
+        # @param field [Core::Design::Field] a kept one
+        # @return [String] SQL
+        def of(field)
+          column = name(field)
+          return column unless folded?(field)
+
+          "CASE WHEN #{Same.other(column)} THEN UP_TACK_FOLDED(#{column}) ELSE LOWER(#{column}) END"
+        end
+
+        # @param value [Object] not blank
+        # @return [String] SQL that says whether a field holds a value
+        def equal(field, value)
+          return "(#{of(field)} = #{value(value, field)})" unless folded?(field) && value.ascii_only?
+
+          column = name(field)
+          "(#{column} = #{value(value, field)} COLLATE NOCASE OR (#{Same.other(column)} AND UP_TACK_FOLDED(#{column}) = #{value(value, field)}))"
+        end
+
+        # @return [String] SQL for a value beside such a key
+        def value(value, field)
+          cell = Cells.write(value, field)
+          return cell.to_s if value.is_a?(BigDecimal)
+
+          quoted((folded?(field) && cell.is_a?(String)) ? Core::Expression::Text.folded(cell) : cell)
+        end
+
+        def folded?(field) = %w[text long_text choice].include?(field.type)
+
+        def name(field) = "rows.#{Database.connection.quote_column_name(field.key)}"
+
+        def quoted(value) = Database.connection.quote(value)
+      end
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Bench
+      # Records that a link can point to in a trial that brings its own: only those,
+      # since the real ones are not there.
+      class FindCandidates
+        # Matches at most.
+        MOST = 20
+
+        def initialize(workspace)
+          @workspace = workspace
+        end
+
+        # @param table [String] in which the link is
+        # @param field [String] key of the link
+        # @param text [String] part of a name
+        # @param typed [Hash] the draft so far
+        # @param records [Hash{String=>Hash{String=>Hash}}] the trial's own, plain
+        # @return [Array<Store::Naming::Match>]
+        # @raise [Store::NotFound, Core::Design::Invalid]
+        def call(table:, field:, text:, records:, typed: {})
+          link = FindField.new(@workspace).call(table: table, field: field)
+          Core::Design::Invalid.because("#{link.label} is no link.", part: "field") unless link.link?
+
+          check(table, records)
+          trial = trial(table, records, typed.except(field))
+          words = Core::Expression::Text.folded(text).split
+          names = trial.world.present(link.target).map { |id, _| [id, trial.world.title(link.target, id).to_s] }
+          found = names.select { |id, name| words.all? { |word| Core::Expression::Text.folded(name).include?(word) } && belongs?(trial, field, id) }
+          found.sort_by { |id, name| [Core::Expression::Text.folded(name), id] }.first(MOST).map { |id, name| Store::Naming::Match.new(id: id, title: name, details: []) }
+        end
+
+        private
+
+        def check(table, records)
+          proof = Core::Bench::Proof.from("name" => "trial", "at" => Core::Bench::Clock.new(@workspace.clock.now, @workspace.project.conventions).to_s, "records" => records, "acts" => [], "expect" => [{"what" => "saved"}])
+          problems = Core::Design::ProofInspection.new(proof, @workspace.table(table), @workspace.project.conventions).problems
+          raise Core::Design::Invalid, problems if problems.any?
+        end
+
+        def trial(table, records, typed)
+          script = {"records" => records, "person" => {"name" => @workspace.person.name, "role" => @workspace.person.role}, "acts" => [{"do" => "fill_in", "values" => typed}]}
+          clock = Core::Bench::Clock.new(@workspace.clock.now, @workspace.project.conventions)
+          Core::Bench::Trial.new(@workspace.ground, table, Core::Bench::Script.from(script), clock: clock).play
+        rescue ArgumentError, TypeError => e
+          Core::Design::Invalid.because("The records of this proof no longer fit the tables: #{e.message}.")
+        end
+
+        def belongs?(trial, field, id)
+          narrowing = trial.plan.narrowing(field)
+          narrowing.nil? || narrowing.belongs?(id, trial.live.evaluation)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Bench
+      # Plays a script for the bench and writes nothing: over the real records, or by
+      # itself where it brings records of its own.
+      class Play
+        # trial:: the Core::Bench::Trial; script:: as it was played, plain
+        # verdicts:: what of it came out as expected; proposed:: what could be expected
+        Played = Struct.new(:trial, :script, :verdicts, :proposed, keyword_init: true)
+
+        def initialize(workspace)
+          @workspace = workspace
+        end
+
+        # @param table [String] key
+        # @param script [Hash{String=>Object}] plain; "records" make it stand by itself
+        # @param expect [Array<Hash>] plain expectations to hold it against
+        # @param propose [Boolean] whether it is to be made to stand by itself, and told
+        #   what could be expected of it
+        # @return [Played]
+        # @raise [Core::Design::Invalid, Store::NotFound]
+        def call(table:, script:, expect: [], propose: false)
+          design = @workspace.table(table)
+          NotAllowed.unless_may(@workspace.person, design, :edit)
+          check(design, script, expect)
+          script = frozen(design, script) if propose && !script["records"]
+          trial = script["records"] ? alone(design, script) : over_real(design, script, @workspace.context.records)
+          Played.new(
+            trial: trial, script: script, verdicts: expect.map { |plain| Core::Bench::Expectation.from(plain).verdict(trial, design) },
+            proposed: propose ? Core::Bench::Proposal.new(trial, design).all : []
+          )
+        end
+
+        private
+
+        def check(design, script, expect)
+          raise Store::NotFound, "There is no such form of #{design.label}; it may have been deleted." if script["form"] && !design.form(script["form"])
+
+          proof = Core::Bench::Proof.from({"name" => "trial", "expect" => expect.empty? ? [{"what" => "saved"}] : expect, "at" => now.to_s}.merge(script.compact))
+          problems = Core::Design::ProofInspection.new(proof, design, conventions).problems
+          raise Core::Design::Invalid, problems if problems.any?
+
+          Fields.check(design, typed_in(script))
+          record = script.dig("start", "record")
+          FindRecord.new(@workspace).call(table: design.key, id: record) if record && !script["records"]
+        end
+
+        def typed_in(script) = (script["acts"] || []).flat_map { |act| [act["field"], *act["values"]&.keys].compact }.to_h { |key| [key, nil] }
+
+        # The script with the records that it looked at, at a fixed hour.
+        def frozen(design, script)
+          recorder = Core::Bench::Recorder.new(@workspace.project, @workspace.context.records)
+          trial = over_real(design, script, recorder)
+          trial.states
+          script.merge("at" => script["at"] || now.to_s, "records" => recorder.plain)
+        end
+
+        def over_real(design, script, records)
+          ground = @workspace.ground
+          world = Core::Bench::World.new(ground, beneath: records, following: ->(key) { (Store::Rows.model(key).maximum(:id) || 0) + 1 })
+          play(design, script, world: world, counters: Core::Bench::Counters.new(Store::Counters.new))
+        end
+
+        def alone(design, script) = play(design, script)
+
+        def play(design, script, **more)
+          Core::Bench::Trial.new(@workspace.ground, design.key, Core::Bench::Script.from(script), clock: clock(script), **more).play
+        rescue ArgumentError, TypeError => e
+          Core::Design::Invalid.because("The records of this proof no longer fit the tables: #{e.message}.")
+        end
+
+        def clock(script) = script["at"] ? Core::Bench::Clock.at(script["at"], conventions) : now
+        def now = Core::Bench::Clock.new(@workspace.clock.now, conventions)
+        def conventions = @workspace.project.conventions
+      end
+    end
+  end
+end

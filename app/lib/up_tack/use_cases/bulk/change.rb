@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Bulk
+      # Does the same with many records of a table: changes fields, deletes, copies, gives
+      # numbers or tidies.
+      class Change
+        KINDS = %w[change delete copy number tidy].freeze
+        # Records at most in one go.
+        MOST = 1_000_000
+
+        # @param progress [Upkeep::Progress]
+        def initialize(workspace, progress: Upkeep::Progress.none)
+          @workspace = workspace
+          @progress = progress
+        end
+
+        # @param table [String] key
+        # @param kind [String] one of KINDS
+        # @param ids [Array<Integer>, nil] the records; nil for all that the filter lets through
+        # @param filter [String, nil]
+        # @param typed [Hash{String=>Object}] raw input by field key, for "change"
+        # @param keep [String] one of Bulk::KEEP
+        # @return [Report]
+        # @raise [Core::Design::Invalid, NotAllowed, Upkeep::Stopped]
+        def call(table:, kind:, ids: nil, filter: nil, typed: {}, keep: "all")
+          Core::Design::Invalid.because("`do` is one of #{KINDS.join(", ")}.", part: "do") unless KINDS.include?(kind)
+          @view = View.new(@workspace, table, filter: filter)
+          @table = @view.table
+          @ids = (ids || @view.selection.ids).uniq
+          Core::Design::Invalid.because("No records are chosen.", part: "ids") if @ids.empty?
+          Core::Design::Invalid.because("#{Core::Values::Plain.grouped(MOST)} records can be changed at once.", part: "ids") if @ids.length > MOST
+          return Delete.new(@workspace, progress: @progress).call(table: @table, ids: @ids, keep: keep) if kind == "delete"
+
+          write(kind, typed, keep)
+        end
+
+        private
+
+        def write(kind, typed, keep)
+          drafts, summary = drafts(kind, typed)
+          Write.new(@workspace, way: (kind == "tidy") ? "tidy" : "bulk", progress: @progress).call(table: @table.key, drafts: drafts, summary: summary, keep: keep, total: @ids.length)
+        end
+
+        # @return [Array(Enumerable<Hash>, String)] what is to be written, and in words
+        def drafts(kind, typed)
+          case kind
+          when "change" then change_drafts(typed)
+          when "copy" then copy_drafts
+          when "number" then number_drafts
+          else tidy_drafts
+          end
+        end
+
+        def change_drafts(typed)
+          Core::Design::Invalid.because("Say which field is to be changed.", part: "typed") if typed.empty?
+          Fields.check(@table, typed)
+          [@ids.lazy.map { |id| {typed: typed, id: id} }, "#{typed.keys.map { |key| @table.field(key).label }.join(", ")} of #{counted} changed"]
+        end
+
+        # A copy is like one made by hand: it gets numbers of its own.
+        def copy_drafts
+          rows = Store::Rows.new(@table)
+          [@ids.lazy.map { |id| {typed: Core::Bench::Copying.of(@table, rows.find(id) || {})} }, "#{counted} copied"]
+        end
+
+        def number_drafts
+          Core::Design::Invalid.because("No field of #{@table.label} is numbered.", part: "do") if @table.rules.none?(Core::Rules::Number)
+          [@ids.lazy.map { |id| {typed: {}, id: id, numbering: true} }, "Numbers given to #{counted}"]
+        end
+
+        def tidy_drafts
+          wanted = Hash.new { |hash, id| hash[id] = {} }
+          chosen = @ids.to_set
+          suggestions = Tidying::Suggestions.new(@workspace, @table)
+          Core::Design::Invalid.because("No clean-up is pinned in #{@table.label}.", part: "do") unless suggestions.any_rules?
+          suggestions.each { |id, field, _, after| wanted[id][field.key] = after if chosen.include?(id) }
+          [@ids.lazy.map { |id| {typed: wanted.fetch(id, {}), id: id} }, "#{counted} tidied"]
+        end
+
+        def counted = (@ids.length == 1) ? "1 record" : "#{Core::Values::Plain.grouped(@ids.length)} records"
+      end
+    end
+  end
+end

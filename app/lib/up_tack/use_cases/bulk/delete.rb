@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Bulk
+      # Deletes many records as one change, each with what the builder chose for those
+      # that link to it.
+      class Delete
+        def initialize(workspace, progress: Upkeep::Progress.none)
+          @workspace = workspace
+          @progress = progress
+        end
+
+        # @param table [Core::Design::Table]
+        # @param ids [Array<Integer>]
+        # @param keep [String] one of Bulk::KEEP
+        # @return [Report]
+        # @raise [NotAllowed, Upkeep::Stopped]
+        def call(table:, ids:, keep:)
+          Bulk.attempt(@workspace, keep) do
+            NotAllowed.unless_may(@workspace.person, table, :delete)
+            summary = (ids.length == 1) ? "1 record deleted" : "#{Core::Values::Plain.grouped(ids.length)} records deleted"
+            report = Report.new(table, @workspace.context.records)
+            report.batch = Store::Batch.begin(@workspace, table, summary)
+            delete = DeleteRecord.new(@workspace, way: "bulk", batch: report.batch)
+            @progress.begin(table.label, summary, ids.length)
+            ids.each_with_index do |id, place|
+              one(delete, report, table, place, id)
+              @progress.advance(1)
+            end
+            report
+          end
+        end
+
+        private
+
+        # One that was deleted along with another before it is no longer there.
+        def one(delete, report, table, place, id)
+          report.add(place, delete.call(table: table.key, id: id), id)
+        rescue Store::NotFound => e
+          report.fail(place, id, e.message) unless Store::Entry.exists?(table_id: table.id, record_id: id, action: "delete", batch_id: report.batch.id)
+        end
+      end
+    end
+  end
+end

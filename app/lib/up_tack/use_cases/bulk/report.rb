@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Bulk
+      # What became of many records, or would: counts of all, and some of them told.
+      class Report
+        # Refused records that are told one by one, and changed ones.
+        MOST_REFUSED = 200
+        MOST_SHOWN = 40
+
+        # One record that is refused. place:: which of those given it is, from 0
+        # id:: nil for a new one; refusals:: [{field:, rule:, message:, passable:}]
+        Refused = Struct.new(:place, :id, :title, :refusals, keyword_init: true)
+        # One record that is saved. changes:: [{field:, label:, before:, after:, rule:}]
+        Shown = Struct.new(:id, :title, :changes, keyword_init: true)
+
+        # counts of records; by_rule:: of refusals, by rule id, nil for what no rule says
+        attr_reader :looked_at, :saved, :unchanged, :by_rule, :refused, :shown
+        # @return [Integer]
+        attr_reader :refused_count
+        # @return [Store::Batch, nil] by which it can be taken back; nil where nothing is kept
+        attr_accessor :batch
+
+        # @param table [Core::Design::Table]
+        # @param records [#title] names linked records
+        def initialize(table, records)
+          @table = table
+          @records = records
+          @looked_at = @saved = @unchanged = @refused_count = 0
+          @by_rule = Hash.new(0)
+          @refused = []
+          @shown = []
+        end
+
+        # @return [Boolean] whether everything passed
+        def clean? = @refused_count.zero?
+
+        # @param place [Integer]
+        # @param answer [Answer]
+        # @param id [Integer, nil] of the record that was to be changed
+        def add(place, answer, id)
+          @looked_at += 1
+          case answer.state
+          when :saved then saved_as(answer)
+          when :refused then refuse(place, id, answer.outcome.refusals.map { |each| {field: each.field, rule: each.rule, message: each.message, passable: each.passable == true} }, answer.outcome.values)
+          when :conflict then refuse(place, id, [told("Somebody else changed this record meanwhile.")])
+          else refuse(place, id, (answer.reasons || []).map { |reason| told(reason) })
+          end
+        end
+
+        # A record that can't be looked at at all.
+        def fail(place, id, message)
+          @looked_at += 1
+          refuse(place, id, [told(message)])
+        end
+
+        # @param refusals [Array<Hash>] as Refused has them
+        def refuse_unseen(place, id, refusals)
+          @looked_at += 1
+          refuse(place, id, refusals)
+        end
+
+        private
+
+        def told(message) = {field: nil, rule: nil, message: message, passable: false}
+
+        def saved_as(answer)
+          changes = answer.outcome ? answer.outcome.changes : []
+          return @unchanged += 1 if answer.outcome && changes.empty?
+
+          @saved += 1
+          return if @shown.length >= MOST_SHOWN
+
+          @shown << Shown.new(id: answer.record&.id, title: title(answer.record&.id, answer.record&.values), changes: changes.map { |change| as_shown(change) })
+        end
+
+        def as_shown(change)
+          field = change.field
+          {field: field.key, label: field.label, before: field.show(change.before, @records), after: field.show(change.after, @records), rule: change.rule}
+        end
+
+        def refuse(place, id, refusals, values = nil)
+          @refused_count += 1
+          refusals.each { |each| @by_rule[each[:rule]] += 1 }
+          @refused << Refused.new(place: place, id: id, title: title(id, values), refusals: refusals) if @refused.length < MOST_REFUSED
+        end
+
+        # One that is yet to be made is known by what was typed, not by what rules gave it.
+        def title(id, values)
+          values ||= id && Store::Rows.new(@table).find(id)
+          return @table.record_name unless values
+
+          id ? Core::Design::Titles.of(@table, id, values) : Core::Design::Titles.another(@table, nil, values.merge(given), nil) || @table.record_name
+        end
+
+        def given = @given ||= @table.rules.flat_map(&:writes).to_h { |key| [key, nil] }
+      end
+    end
+  end
+end

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Bulk
+      # Saves many records as one change: new ones, and changes to those that are there.
+      class Write
+        # Records written between two looks at the clock.
+        PORTION = 500
+
+        # @param way [String] how they come in, for the change log
+        # @param progress [Upkeep::Progress]
+        def initialize(workspace, way: "bulk", progress: Upkeep::Progress.none)
+          @workspace = workspace
+          @way = way
+          @progress = progress
+        end
+
+        # @param table [String] key
+        # @param drafts [Enumerable<Hash>] typed: and for a record that is there id:, besides
+        #   what RecordWriter#write takes, and version: where somebody saw it
+        # @param summary [String] what is done, in words for History
+        # @param keep [String] one of Bulk::KEEP
+        # @param total [Integer] how many drafts there are
+        # @yield [Integer, Answer] each draft's place and what became of it, but for those whose record is gone
+        # @return [Report]
+        # @raise [Upkeep::Stopped, NotAllowed, Core::Design::Invalid]
+        def call(table:, drafts:, summary:, keep: "all", total: drafts.size, &seen)
+          Bulk.attempt(@workspace, keep) do
+            @table = @workspace.table(table)
+            NotAllowed.unless_may(@workspace.person, @table, :edit)
+            @report = Report.new(@table, @workspace.context.records)
+            @report.batch = @batch = Store::Batch.begin(@workspace, @table, summary)
+            @progress.begin(@table.label, summary, total)
+            place = 0
+            drafts.each_slice(PORTION) do |portion|
+              write(portion, place, &seen)
+              place += portion.length
+            end
+            @report
+          end
+        end
+
+        private
+
+        # A writer for each portion, so that what it holds back does not grow without end.
+        def write(portion, from, &seen)
+          writer = RecordWriter.new(@workspace, @table.key, way: @way, batch: @batch, holding: true)
+          portion.each_with_index do |draft, index|
+            one(writer, from + index, **draft, &seen)
+          end
+          writer.finish
+          @progress.advance(portion.length)
+        end
+
+        def one(writer, place, typed:, id: nil, version: nil, **more)
+          stored = id && Store::Rows.new(@table).find(id)
+          return missing(place, id) if id && stored.nil?
+
+          answer = theirs(id, version) || writer.write(typed, stored: stored && Record.new(id: id, values: stored), **more)
+          @report.add(place, answer, id)
+          yield(place, answer) if block_given?
+        end
+
+        def theirs(id, version)
+          found = (id && version) ? Store::ChangeLog.since(@table, id, version) : []
+          found.empty? ? nil : Answer.new(state: :conflict, theirs: found)
+        end
+
+        def missing(place, id) = @report.fail(place, id, "There is no record #{id} in #{@table.label}; it may have been deleted.")
+      end
+    end
+  end
+end

@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Exports
+      # The records that a view shows, or all of a table, as a file.
+      class Records
+        # Records read at a time.
+        PORTION = 1_000
+
+        def initialize(workspace)
+          @workspace = workspace
+        end
+
+        # @param table [String] key
+        # @param format [String] a key of Interchange::Targets::TYPES
+        # @param io [#<<]
+        # @param filter [String, nil] and sort: as View takes them
+        # @param fields [Array<String>, nil] keys of those wanted, in their order; nil for all that the person may see
+        # @raise [Core::Design::Invalid, NotAllowed]
+        def call(table:, format:, io:, filter: nil, sort: nil, fields: nil)
+          view = View.new(@workspace, table, filter: filter, sort: sort)
+          @table = view.table
+          NotAllowed.unless_may(@workspace.person, @table, :see)
+          @fields = wanted(fields, view)
+          @plan = @workspace.plan(table)
+          @references = References.new(@workspace)
+          @wall = format == "xlsx"
+          target = Interchange::Targets.open(format, io, @fields.map(&:label), decimal_mark: @workspace.project.conventions.decimal_mark, name: @table.label)
+          view.selection.ids.each_slice(PORTION) { |ids| write(ids, target) }
+          target.finish
+        end
+
+        private
+
+        def wanted(keys, view)
+          open = @table.fields.select { |field| field.allows?(@workspace.person.role, :see) }
+          return open unless keys
+
+          Fields.check(@table, keys.to_h { |key| [key, nil] })
+          keys.each { |key| view.check_open(@table.key, key) }
+          keys.map { |key| @table.field(key) }
+        end
+
+        def write(ids, target)
+          context = @workspace.context
+          rows = Store::Rows.new(@table).find_all(ids)
+          upkeep = @workspace.project.upkeep
+          ways = @fields.reject { |field| @table.kept?(field.key) }.flat_map { |field| upkeep.ways(upkeep.calculation(@table.key, field.key)) }
+          Upkeep::Preload.new(ways.uniq.sort_by(&:length), context.records).for(rows.to_a)
+          rows.each do |id, row|
+            values = @plan.complete(id, row, context, @fields.map(&:key))
+            target << @fields.map { |field| cell(field, values[field.key]) }
+          end
+        end
+
+        def cell(field, value)
+          return if value.nil?
+          return @references.of(field.target, value) if field.link?
+
+          case value
+          when Core::DayTime then field.edit(value)
+          when Time then @wall ? wall(value) : value
+          else value
+          end
+        end
+
+        # A workbook knows no time zones: it shows the firm's clocks. The hour that they show
+        # twice when they go back is told as a text.
+        def wall(value)
+          conventions = @workspace.project.conventions
+          local = conventions.local(value)
+          shown = Time.utc(local.year, local.month, local.day, local.hour, local.min, local.sec)
+          once = conventions.moments(shown.to_date, Core::DayTime.read(shown.strftime("%H:%M:%S"))).length == 1
+          (once && (shown.hour + shown.min + shown.sec).positive?) ? shown : value.getutc.iso8601
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    # Records from files: looked at first, tried on the rules, and then saved as one change.
+    module Imports
+      # How one column is taken over. column:: its name in the file
+      # field:: key of the field; nil leaves the column out
+      # dates:: "dmy", "mdy" or "ymd"; decimal:: "." or ","
+      Taken = Struct.new(:column, :field, :dates, :decimal, keyword_init: true)
+
+      # How a file is taken over.
+      # columns:: a Taken each
+      # match:: key of the field by which records that are there are found; nil makes new ones
+      # blanks:: "left", so that rules fill what a file leaves blank, or "kept" blank
+      Settings = Struct.new(:columns, :match, :blanks, keyword_init: true)
+    end
+  end
+end

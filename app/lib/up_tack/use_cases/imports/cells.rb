@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Imports
+      # Makes raw input for a field out of what a cell of a file holds, read as the whole
+      # column is written.
+      class Cells
+        # A cell that is no value of its field. message:: for people
+        class Wrong < StandardError; end
+        # Put before a text that a spreadsheet would take for a formula, and taken away again.
+        HARMLESS = /\A'+[=+\-@\t\r]/
+
+        # @param field [Core::Design::Field]
+        # @param taken [Taken]
+        # @param conventions [Core::Conventions] the firm's
+        # @param links [Links]
+        # @param sheet [Boolean] whether the file comes from a spreadsheet
+        def initialize(field, taken, conventions, links, sheet:)
+          @field = field
+          @links = links
+          @sheet = sheet
+          decimal = taken.decimal || conventions.decimal_mark
+          group = (decimal == conventions.decimal_mark) ? conventions.group_mark : {"," => ".", "." => ","}.fetch(decimal)
+          conventions = Core::Conventions.from(conventions.to_plain.merge("date_order" => taken.dates || conventions.date_order, "decimal_mark" => decimal, "group_mark" => group))
+          @reading = Core::Reading.new(conventions: conventions)
+        end
+
+        attr_reader :field
+
+        # @param cell [Object] not blank
+        # @return [Object] raw input
+        # @raise [Wrong]
+        def raw(cell)
+          case field.type
+          when "date" then date(cell)
+          when "number" then number(cell)
+          when "link" then @links.find(field, Interchange::Profile.text(cell))
+          when "yes_no" then cell
+          when "moment" then cell.is_a?(Date) ? cell.iso8601 : Interchange::Profile.text(cell)
+          else plain(cell)
+          end
+        end
+
+        private
+
+        def plain(cell)
+          text = Interchange::Profile.text(cell)
+          (@sheet && text.match?(HARMLESS)) ? text.delete_prefix("'") : text
+        end
+
+        def date(cell)
+          return cell if cell.is_a?(Date)
+          return cell.to_date if cell.is_a?(Time)
+
+          read(Interchange::Profile.text(cell))
+        end
+
+        def number(cell)
+          return cell if cell.is_a?(BigDecimal)
+
+          read(Interchange::Profile.text(cell))
+        end
+
+        def read(text)
+          value = field.read(text, @reading)
+          raise Wrong, value.message if value.is_a?(Core::Values::Unreadable)
+
+          value
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Imports
+      # Settings as they are sent or typed, plain, over those that were guessed.
+      module Given
+        ORDERS = %w[dmy mdy ymd].freeze
+        MARKS = %w[. ,].freeze
+
+        module_function
+
+        # @param guessed [Settings]
+        # @param plain [Hash{String=>Object}] "columns" => [{"column", "field", "dates", "decimal"}], "match", "blanks"
+        # @return [Settings]
+        # @raise [Core::Design::Invalid]
+        def over(guessed, plain)
+          told = (plain["columns"] || []).to_h { |each| [each["column"], each] }
+          columns = guessed.columns.map { |taken| told.key?(taken.column) ? changed(taken, told[taken.column]) : taken }
+          blanks = plain["blanks"] || guessed.blanks
+          Core::Design::Invalid.because("`blanks` is left or kept.", part: "blanks") unless %w[left kept].include?(blanks)
+          Settings.new(columns: columns, match: plain["match"].to_s.empty? ? nil : plain["match"].to_s, blanks: blanks)
+        end
+
+        def changed(taken, plain)
+          field = plain.key?("field") ? plain["field"] : taken.field
+          dates, decimal = plain["dates"] || taken.dates, plain["decimal"] || taken.decimal
+          sound = (field.nil? || field.is_a?(String)) && ORDERS.include?(dates) && MARKS.include?(decimal)
+          Core::Design::Invalid.because("What is said of the column “#{taken.column}” makes no sense.", part: "columns") unless sound
+
+          Taken.new(column: taken.column, field: field, dates: dates, decimal: decimal)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Imports
+      # Finds linked records by the names under which people know them, or by what numbers
+      # them. What is not found, or means two, is left as it is for the rules to refuse.
+      class Links
+        def initialize(workspace)
+          @workspace = workspace
+          @found = {}
+        end
+
+        # @param design [Core::Design::Table]
+        # @return [Array<String>] keys of fields of texts that are different in every record
+        def self.keys(design)
+          design.rules.select { |rule| rule.is_a?(Core::Rules::Number) || (rule.is_a?(Core::Rules::Unique) && rule.keys.length == 1) }.map(&:field).uniq
+            .select { |key| design.field(key).type == "text" && design.kept?(key) }
+        end
+
+        # @param field [Core::Design::Field] a link
+        # @param text [String]
+        # @return [Integer, String] the record's number, or the text where none or several are meant
+        def find(field, text)
+          folded = Core::Expression::Text.folded(text.strip)
+          known = (@found[field.target] ||= {})
+          known.fetch(folded) { known[folded] = look_up(field.target, text.strip, folded) } || text
+        end
+
+        # Records of a table that were saved meanwhile may be meant from here on.
+        def forget(table)
+          @found.delete(table)
+          names.delete(table)
+        end
+
+        private
+
+        def look_up(table, text, folded)
+          ids = names.fetch(table) { names[table] = Store::NameIndex.of(@workspace.plan(table), @workspace.context) }.exactly(folded)
+          return ids.first if ids.length == 1
+          return if ids.any?
+
+          by_key = keys(table).flat_map { |key| rows(table).having({key => text}) }.uniq
+          return by_key.first if by_key.length == 1
+
+          number = text[/\A#(\d{1,18})\z/, 1]&.to_i
+          number if number && rows(table).find(number)
+        end
+
+        def names = @names ||= {}
+
+        def rows(table) = (@rows ||= {})[table] ||= Store::Rows.new(@workspace.table(table))
+
+        def keys(table) = (@keys ||= {})[table] ||= Links.keys(@workspace.table(table))
+      end
+    end
+  end
+end

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Imports
+      # What table a file could make: a field for each column with a type after what it
+      # shows, and rules that its values keep to, for the builder to take or leave.
+      class NewTable
+        # A field. column:: of the file; choices:: for a choice; rules:: Suggestions
+        Proposed = Struct.new(:column, :label, :type, :choices, :rules, keyword_init: true)
+        # A rule that all values keep to. parts:: as a rule is pinned, without the field; words:: for people
+        Suggestion = Struct.new(:parts, :words, keyword_init: true)
+
+        # Rows from which on values tell anything, and different values of a choice at most.
+        ENOUGH = 8
+        MOST_CHOICES = 12
+        LONG = 160
+
+        # @param profiles [Array<Interchange::Profile>]
+        # @return [Array<Proposed>]
+        def self.propose(profiles)
+          labels = Hash.new(0)
+          profiles.map do |profile|
+            label = profile.name.gsub(/[^\p{L}\p{N} '’°%.()\/-]/, " ").strip.gsub(/\s+/, " ")[0, 60]
+            label = "Column" if label.empty? || !label.match?(/\p{L}/)
+            labels[label.downcase] += 1
+            label = "#{label} #{labels[label.downcase]}" if labels[label.downcase] > 1
+            type, choices = type(profile)
+            Proposed.new(column: profile.name, label: label, type: type, choices: choices, rules: rules(profile, type))
+          end
+        end
+
+        def self.type(profile)
+          case profile.kind_of_all
+          when "number", "date" then [profile.kind_of_all, nil]
+          when "yes_no" then ["yes_no", nil]
+          else
+            return ["long_text", nil] if profile.several_lines? || profile.longest > LONG
+
+            few = profile.distinct
+            (profile.filled >= ENOUGH && few && few.length <= MOST_CHOICES && few.length * 3 <= profile.filled && few.keys.all? { |each| each.length <= 40 }) ? ["choice", few.keys] : ["text", nil]
+          end
+        end
+
+        def self.rules(profile, type)
+          found = []
+          found << Suggestion.new(parts: {"kind" => "required"}, words: "always filled") if profile.blank.zero? && profile.filled.positive?
+          enough = profile.filled >= ENOUGH
+          found << Suggestion.new(parts: {"kind" => "unique"}, words: "no value twice") if enough && profile.unique? && %w[text number].include?(type)
+          mask = (enough && type == "text") ? mask(profile) : nil
+          found << Suggestion.new(parts: {"kind" => "mask", "mask" => mask}, words: "typed as #{Core::Masks::Phrases.of(Core::Masks.read(mask).parts)}") if mask
+          low, high = (enough && type == "number") ? profile.range : nil
+          found << Suggestion.new(parts: {"kind" => "limits", "low" => Core::Numbers.plain(low), "high" => Core::Numbers.plain(high)}, words: "between #{Core::Numbers.plain(low)} and #{Core::Numbers.plain(high)}") if low && low != high
+          found
+        end
+
+        # @return [String, nil] where all values are written alike, figures among them
+        def self.mask(profile)
+          first = profile.samples.first
+          return unless profile.uniform? && first&.match?(/\d/) && first.length.between?(2, 24)
+
+          Core::Masks::Examples.readings(first).first
+        end
+        private_class_method :mask
+      end
+    end
+  end
+end

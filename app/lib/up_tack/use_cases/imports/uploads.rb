@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Imports
+      # Files that were brought in and wait for what becomes of them, in a folder beside
+      # the database. Whoever brought one sees it, and nobody else.
+      class Uploads
+        # Bytes of one file, and seconds for which it is kept.
+        LARGEST = 1 << 30
+        KEPT = 24 * 60 * 60
+        BLOCK = 1 << 20
+
+        # A file that is larger than LARGEST.
+        class TooLarge < StandardError; end
+
+        # One of them. path:: of the file; name:: under which people know it
+        Upload = Struct.new(:id, :path, :name, keyword_init: true) do
+          # @return [Interchange::Source]
+          # @raise [Interchange::Unreadable]
+          def source(options = {}) = Interchange::Source.open(path, name: name, options: options)
+
+          # @return [String] where the rows that are refused are kept
+          def refused = "#{path}.refused"
+        end
+
+        def initialize(person)
+          @folder = File.join(File.dirname(Store::Database.path), "imports", "p#{person.id}")
+        end
+
+        # @param io [#read]
+        # @param name [String]
+        # @return [Upload]
+        # @raise [TooLarge]
+        def add(io, name)
+          forget_old
+          FileUtils.mkdir_p(@folder)
+          upload = Upload.new(id: SecureRandom.hex(12), name: name.to_s.scrub.gsub(/[\p{Cntrl}\/\\]/, " ").strip[-120..] || name.to_s.scrub.gsub(/[\p{Cntrl}\/\\]/, " ").strip)
+          upload.path = File.join(@folder, upload.id)
+          File.open(upload.path, "wb") { |file| copy(io, file) }
+          File.write("#{upload.path}.name", upload.name)
+          upload
+        rescue TooLarge
+          FileUtils.rm_f(upload.path)
+          raise
+        end
+
+        # @return [Upload]
+        # @raise [Store::NotFound]
+        def find(id)
+          path = File.join(@folder, id.to_s)
+          raise Store::NotFound, "That file is no longer here; bring it in again." unless id.to_s.match?(/\A\h{24}\z/) && File.file?(path)
+
+          Upload.new(id: id, path: path, name: File.read("#{path}.name"))
+        end
+
+        private
+
+        def copy(io, file)
+          while (block = io.read(BLOCK))
+            file << block
+            raise TooLarge if file.pos > LARGEST
+          end
+        end
+
+        def forget_old
+          Dir[File.join(@folder, "*")].each { |path| FileUtils.rm_f(path) if File.mtime(path) < Time.now - KEPT }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module People
+      # Tokens with which a person's scripts come in.
+      class Tokens
+        # @param person [Store::Person] whose they are
+        def initialize(person)
+          @person = person
+        end
+
+        # @return [Array<Store::Token>] the latest first
+        def all = Store::Token.where(person_id: @person.id).order(id: :desc).to_a
+
+        # @param name [String] what it is for
+        # @param role [String]
+        # @param days [Integer] until it ends
+        # @return [Array(Store::Token, String)] and the token itself
+        # @raise [Core::Design::Invalid]
+        def make(name:, role:, days:)
+          name = name.to_s.strip.gsub(/\s+/, " ")
+          roles = Store::Token::ROLES
+          Core::Design::Invalid.because("Say what the token is for, in up to 80 characters.", part: "name") unless name.length.between?(1, 80)
+          Core::Design::Invalid.because("A token's role is #{roles.join(", ")}, and no more than your own.", part: "role") unless roles.include?(role) && roles.index(role) <= roles.index(@person.role)
+          Core::Design::Invalid.because("A token lasts 1 to #{Store::Token::MOST_DAYS} days.", part: "days") unless days.is_a?(Integer) && days.between?(1, Store::Token::MOST_DAYS)
+
+          Store::Database.write { Store::Token.make(@person, name: name, role: role, days: days) }
+        end
+
+        # @param id [Integer]
+        # @raise [Store::NotFound]
+        def revoke(id)
+          token = Store::Token.find_by(id: id, person_id: @person.id) or raise Store::NotFound, "There is no such token."
+          Store::Database.write { token.delete }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module ProjectFiles
+      # Writes the project file: the design, and people with their roles, without passwords.
+      class Write
+        def initialize(workspace)
+          @workspace = workspace
+        end
+
+        # @return [String]
+        def call
+          people = Store::Person.where(active: true).order(:id).to_h { |person| [person.id, {"name" => person.name, "email" => person.email, "role" => person.role}.compact] }
+          Core::Design::ProjectFile.write(@workspace.project, people)
+        end
+      end
+    end
+  end
+end

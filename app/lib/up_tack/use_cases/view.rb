@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    # What somebody wants to see of a table's records: a filter and fields to sort by,
+    # read from texts and checked, so that nothing is used that is not open to the person.
+    class View
+      # The number of a record, as something to sort by.
+      NUMBER = "id"
+      # Fields to sort by, at most.
+      MOST_SORTS = 8
+
+      # @return [Core::Design::Table]
+      attr_reader :table
+      # @return [Core::Expression::Formula, nil]
+      attr_reader :filter
+
+      # @param workspace [Workspace]
+      # @param table [String] key
+      # @param filter [String, nil] a condition of the formula language
+      # @param sort [String, nil] keys of fields, separated by commas, each with a minus
+      #   before it where the greatest comes first; `id` is the record's number
+      # @raise [Core::Design::Invalid, NotAllowed, Store::NotFound]
+      def initialize(workspace, table, filter: nil, sort: nil)
+        @workspace = workspace
+        @table = workspace.table(table)
+        @terms = sort.to_s.split(",").map(&:strip).reject(&:empty?).map { |term| [term.delete_prefix("-"), term.start_with?("-")] }
+        check_sorts
+        @filter = filter.to_s.strip.empty? ? nil : compiled(filter)
+      end
+
+      # @return [Selection]
+      def selection
+        sorts = @terms.reject { |key, _| key == NUMBER }.map { |key, descending| Store::Query::Sort.new(field: @table.field(key), descending: descending) }
+        Selection.new(@workspace, @table, filter: @filter, sorts: sorts, descending: sorts.empty? && @terms.any? && @terms.first.last)
+      end
+
+      # @return [Hash{String=>Object}] what makes it differ from others, for a cursor
+      def fingerprint = Digest::SHA256.hexdigest(JSON.generate([@table.id, @filter&.text, @terms]))[0, 12]
+
+      # What somebody does not see must not show in which records are let through either.
+      # @raise [NotAllowed]
+      def check_open(table, key)
+        design = @workspace.project.table(table)
+        role = @workspace.person.role
+        raise NotAllowed, "#{design.label} is not open to a #{role}." unless design.allows?(role, :see)
+
+        field = key && design.field(key)
+        raise NotAllowed, "#{field.label} is not open to a #{role}." unless field.nil? || field.allows?(role, :see)
+      end
+
+      private
+
+      def check_sorts
+        keys = @terms.map(&:first) - [NUMBER]
+        Core::Design::Invalid.because("Records can be sorted by #{MOST_SORTS} fields at most.", part: "sort") if keys.length > MOST_SORTS
+        Fields.check(@table, keys.to_h { |key| [key, nil] })
+        keys.each { |key| check_open(@table.key, key) }
+      end
+
+      def compiled(filter)
+        Core::Expression.compile(filter, @table.scope, expecting: :yes_no).tap { |formula| formula.references.each { |each| check_open(each.table, each.key) } }
+      rescue Core::Expression::Invalid => e
+        raise Core::Design::Invalid, e.problems.map { |each| Core::Design::Problem.new(part: "filter", message: each.message, from: each.from, to: each.to) }
+      end
+    end
+  end
+end

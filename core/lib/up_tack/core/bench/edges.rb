@@ -1,0 +1,143 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      # Records at the edges, from the rules themselves: for each limit just below, on and
+      # just above; each choice and one that there is not; both sides of every condition;
+      # what each rule does and does not do. As few as show all of it.
+      class Edges
+        # words:: sentences of what it tests; script:: plain, by itself
+        # trial:: played, for its outcome; points:: [rule, point] that it shows
+        # stage:: of the first rule that it tests; mere:: whether it only asks the calendar, or a list
+        Candidate = Struct.new(:words, :script, :trial, :points, :stage, :mere, keyword_init: true)
+
+        # script:: plain; points:: [rule, point] that were seen; trial:: played
+        Played = Struct.new(:script, :points, :trial)
+
+        # Scenes played at most, so that a table of hundreds of rules has an end too.
+        MOST = 4_000
+        # Ways tried for each aim.
+        WAYS = 4
+
+        # @param ground [Ground]
+        # @param table [Design::Table]
+        # @param clock [Clock]
+        # @param records [Hash{String=>Hash{Integer=>Hash}}] some real ones that links can lead to
+        # @param profiles [Hash{String=>Samples::Profile}]
+        def initialize(ground, table, clock:, records: {}, profiles: {})
+          @ground = ground
+          @table = table
+          @clock = clock
+          @base = Base.new(ground, table, records: records, clock: clock, profiles: profiles)
+          @index = PointIndex.new(ground.project)
+          @scene = Scene.new(table, @base, clock, ground.project.conventions)
+          @played = {}
+        end
+
+        # @param rules [Array<Rules::Rule>] of the table, all by default
+        # @param only [Proc, nil] takes a rule and a point and says whether it is wanted
+        # @return [Array<Candidate>]
+        def candidates(rules = @table.rules, only: nil)
+          seen = seen_values(play({})&.trial)
+          aims = Aims.new(@table, @base, Solver.new(@table, @base.context, old: seen), seen)
+          wanted = rules.flat_map { |rule| aims.of(rule) }.select { |aim| only.nil? || (aim.point && only.call(aim.rule, aim.point)) }
+          exact, loose = wanted.partition(&:exact)
+          hits = exact.filter_map { |aim| hit(aim) }
+          fewest(hits + loose.filter_map { |aim| shown(aim) || hit(aim) })
+        end
+
+        # @return [Boolean] whether a record that passes was found to start from
+        def sound? = @base.sound
+
+        private
+
+        # The base record with what rules gave it; what is worked out is left open, so that it follows.
+        def seen_values(trial)
+          came = (trial ? trial.last.outcome&.values || {} : {}).compact
+          @base.values.merge(came.reject { |key, _| @table.worked_out?(key) })
+        end
+
+        # What was played for an edge shows much else, too.
+        def shown(aim)
+          found = @played.each_value.find { |played| shows?(aim, played.points) && (refusals(played).map(&:rule) - [aim.rule.id]).empty? }
+          found && [aim, found]
+        end
+
+        # The first way that shows what is aimed at: in a new record, in one that was saved
+        # before, or between two.
+        # @return [Array(Aims::Aim, Played)]
+        def hit(aim)
+          aim.ways.first(WAYS).each do |way|
+            scenes(aim).each do |options|
+              played = play(way, **options)
+              return [aim, alone(aim, way, options, played)] if played && shows?(aim, played.points)
+            end
+          end
+          nil
+        end
+
+        # The same without what other rules refuse about it, where that can be left blank:
+        # a record tells more of a rule if nothing else stands against it.
+        def alone(aim, way, options, played)
+          others = refusals(played).filter_map { |each| each.rule unless each.rule == aim.rule.id }
+          return played if others.empty?
+
+          needed = @table.rules.grep(Rules::Required).map(&:field) | way.keys | aim.rule.fields(@table)
+          loose = others.flat_map { |id| (rule = @table.rule(id)) ? rule.fields(@table) : [] }.uniq - needed
+          again = play(way.merge(loose.reject { |key| @table.given?(key) }.to_h { |key| [key, nil] }), **options)
+          (again && shows?(aim, again.points) && refusals(again).length < refusals(played).length) ? again : played
+        end
+
+        def refusals(played) = played.trial.last.outcome ? played.trial.last.outcome.refusals : []
+
+        def scenes(aim)
+          return [{again: true}] if aim.again
+
+          aim.lasting ? [{lasting: true}, {}] : [{}, {lasting: true}]
+        end
+
+        def shows?(aim, points) = aim.point.nil? || points.include?([aim.rule.id, aim.point.key])
+
+        # @return [Played, nil]
+        def play(way, **options)
+          return if @played.length >= MOST
+
+          script = @scene.script(way, **options) or return
+          @played[script] ||= begin
+            probe = Probe.new
+            trial = Trial.new(@ground, @table.key, Script.from(script), clock: Clock.at(script["at"], @ground.project.conventions), probe: probe, trace: false).play
+            trial.look
+            Played.new(script, @index.seen(probe.notes).flat_map { |rule, keys| keys.map { |key| [rule, key] } }.to_set, trial)
+          end
+        end
+
+        # Those that are at an edge are kept, alike ones as one; of what else is wanted only
+        # what these do not show already, the most telling first.
+        def fewest(hits)
+          exact, loose = hits.partition { |aim, _| aim.exact }
+          chosen = by_played(exact).map { |played, group| candidate(played, group) }
+          shown = chosen.flat_map { |each| each.points.to_a }.to_set
+          open = loose.reject { |aim, _| aim.point.nil? || shown.include?(place(aim)) }
+          until open.empty?
+            played, group = by_played(open).max_by { |each, _| open.count { |aim, _| each.points.include?(place(aim)) } }
+            chosen << candidate(played, group)
+            open = open.reject { |aim, _| played.points.include?(place(aim)) }
+          end
+          ordered(chosen)
+        end
+
+        # Validations first, and what only asks the calendar last.
+        STAGES = %w[validate mask fill calculate number log tidy default].freeze
+
+        def ordered(chosen)
+          chosen.sort_by.with_index { |each, index| [each.mere ? 1 : 0, STAGES.index(each.stage) || STAGES.length, index] }
+        end
+
+        def by_played(hits) = hits.each_with_object({}.compare_by_identity) { |(aim, played), groups| (groups[played] ||= []) << aim }
+        def place(aim) = [aim.rule.id, aim.point.key]
+        def candidate(played, aims) = Candidate.new(words: aims.map(&:words).uniq { |words| words.delete("“”") }, script: played.script, trial: played.trial, points: played.points, stage: aims.first.rule.stage, mere: aims.none?(&:point))
+      end
+    end
+  end
+end

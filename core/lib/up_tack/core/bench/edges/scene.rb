@@ -1,0 +1,148 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      class Edges
+        # Makes a script of the base record and some changes: typed at once into a new
+        # record, or into one that was saved before.
+        #
+        # A change of "link.field" gives the record another linked record, which differs in
+        # that field; "user.role" another person; "clock" another hour; "first" is what the
+        # record is when it is saved for the first time; :untyped leaves a field to the rules.
+        class Scene
+          # @param table [Design::Table]
+          # @param base [Base]
+          # @param clock [Clock]
+          # @param conventions [Conventions]
+          def initialize(table, base, clock, conventions)
+            @table = table
+            @base = base
+            @clock = clock
+            @conventions = conventions
+          end
+
+          # @param way [Hash{String=>Object}] changes
+          # @param again [Boolean] whether a record like it is saved before
+          # @param lasting [Boolean] whether the changes come to a record that was saved before
+          # @return [Hash{String=>Object}, nil] a plain script; nil where nothing can come of it
+          def script(way, again: false, lasting: false)
+            way = way.dup
+            first = first_of(way)
+            children = way.delete("children")
+            @records = @base.records.transform_values(&:dup)
+            return stored(children, person(way)) if children
+
+            person = person(way)
+            at = at(way.delete("clock")) or return
+            acts = acts(linked(way), first && linked(first.dup), again, lasting || !first.nil?)
+            {"person" => person, "at" => at, "start" => {"from" => "new"}, "records" => plain_records(acts), "acts" => acts}
+          end
+
+          private
+
+          # @return [Hash, nil] what the record is when it is saved for the first time
+          def first_of(way)
+            own = way.keys.select { |key| key.start_with?("first.") }.to_h { |key| [key.delete_prefix("first."), way.delete(key)] }
+            given = way.delete("first")
+            (given || own.any?) ? given.to_h.merge(own) : nil
+          end
+
+          # A record that is there already, with one that links to it.
+          OWN = 1
+
+          def stored(children, person)
+            table, link, values = children
+            linked = values.merge(link => OWN)
+            loose = @table.fields.reject { |field| @table.given?(field.key) }.map(&:key)
+            (@records[@table.key] ||= {})[OWN] = @base.values.slice(*loose)
+            (@records[table] ||= {})[900] = linked
+            {"person" => person, "at" => @clock.to_s, "start" => {"from" => "real", "record" => OWN}, "records" => plain_records([], [[@table.key, OWN], [table, 900]]), "acts" => [{"do" => "save"}]}
+          end
+
+          def person(way)
+            plain = {"name" => "Somebody", "role" => "builder"}
+            way.keys.grep(/\Auser\./).each { |key| plain[key.delete_prefix("user.")] = way.delete(key).to_s }
+            plain
+          end
+
+          def at(wish)
+            return @clock.to_s if wish.nil?
+
+            (wish == "back") ? back : wish
+          end
+
+          # The hour that comes twice is found in the firm's time zone; some have none.
+          def back
+            return @back if defined?(@back)
+
+            year = @clock.today.year
+            day = (::Date.new(year, 1, 1)..::Date.new(year, 12, 31)).find { |each| twice_at(each) }
+            @back = day && format("%sT%02d:30", day.iso8601, twice_at(day))
+          end
+
+          def twice_at(day) = (0..23).find { |hour| @conventions.moments(day, DayTime.of(hour, 30)).length > 1 }
+
+          # @return [Hash{String=>Object}] the changes with links in place of what they change
+          def linked(way)
+            paths = way.keys.select { |key| key.include?(".") }
+            paths.group_by { |key| key.split(".").first }.each do |link, keys|
+              field = @table.field(link)
+              all = (@records[field.target] ||= {})
+              id = way.fetch(link) { @base.values[link] } || all.keys.first
+              made = (all[id] || {}).merge(keys.to_h { |key| [key.split(".").last, way.delete(key)] })
+              way[link] = (all.keys.max || 0) + 1
+              all[way[link]] = made
+            end
+            way
+          end
+
+          def acts(way, first, again, lasting)
+            whole = @base.values.merge(way)
+            return twice(whole) if again
+            return [fill_in(whole)] unless lasting
+
+            before = @base.values.merge(first || {})
+            [fill_in(before), {"do" => "save"}, fill_in(first ? way : way.reject { |key, value| before[key] == value })]
+          end
+
+          # What must be unique has to be typed, be it that a rule gives it otherwise.
+          def twice(whole)
+            unique = @table.rules.grep(Rules::Unique).flat_map(&:keys).reject { |key| @table.given?(key) || whole[key] }.to_h { |key| [key, Kinds.typed(@table.field(key), @table)] }
+            [fill_in(unique.merge(whole)), {"do" => "save"}, {"do" => "new"}, fill_in(unique.merge(whole))]
+          end
+
+          def fill_in(values)
+            typed = values.reject { |_, value| value == :untyped }
+            {"do" => "fill_in", "values" => typed.to_h { |key, value| [key, dumped(key, value)] }}
+          end
+
+          def dumped(key, value)
+            return if value.nil?
+
+            value.is_a?(String) ? value : Values.dump(value)
+          rescue NoMethodError
+            value.to_s
+          end
+
+          # Only the records to which something leads come along.
+          def plain_records(acts, more = [])
+            wanted = more + acts.flat_map { |act| (act["values"] || {}).filter_map { |key, value| ((field = @table.field(key))&.link? && value) ? [field.target, value] : nil } }
+            found = Hash.new { |hash, key| hash[key] = {} }
+            pending = wanted.uniq
+            while (table, id = pending.shift)
+              values = @records.dig(table, id)
+              next if values.nil? || found[table].key?(id.to_s)
+
+              design = @table.neighbours.tables.fetch(table)
+              kept = design.fields.reject { |field| design.worked_out?(field.key) || values[field.key].nil? }
+              found[table][id.to_s] = kept.to_h { |field| [field.key, Values.dump(values[field.key])] }
+              kept.select(&:link?).each { |field| pending << [field.target, values[field.key]] }
+            end
+            found.to_h
+          end
+        end
+      end
+    end
+  end
+end

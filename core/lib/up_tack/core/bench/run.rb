@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      # Runs proofs against a project, each in a world of its own.
+      class Run
+        # What came of one proof.
+        # state:: "passed", "broken", or "unfit" where it can't be run at all
+        # differences:: Verdicts that are not met
+        # steps:: the trace as plain lists [stage, field, rule, result, before, after]
+        # seen:: keys of the Points that were seen, by rule
+        Result = Struct.new(:proof, :table, :state, :differences, :steps, :seen, keyword_init: true)
+
+        # @param project [Design::Project]
+        # @param plans [Hash{String=>Save::Plan}] those that are compiled already
+        def initialize(project, plans = {})
+          @ground = Ground.new(project, plans)
+        end
+
+        # @param table [Design::Table]
+        # @param proof [Proof]
+        # @return [Result]
+        def call(table, proof)
+          probe = Probe.new
+          played, missed = held(table, proof, probe: probe, trace: :brief)
+          return Result.new(proof: proof, table: table, state: "unfit", differences: missed, steps: [], seen: {}) unless played
+
+          played.look # what is evaluated for the form counts as well
+          Result.new(proof: proof, table: table, state: missed.empty? ? "passed" : "broken", differences: missed, steps: Run.steps(played), seen: seen(probe))
+        end
+
+        # The same in short, for whoever asks only whether it comes out as it must.
+        # @return [Array<Expectation::Verdict>] what does not
+        def differences(table, proof) = held(table, proof, trace: false).last
+
+        # @param trace [Boolean, :brief]
+        # @return [Trial, String] played; a sentence where it can't be
+        def trial(table, proof, probe: nil, trace: true)
+          script = Script.from(proof.script)
+          clock = Clock.at(script.at, @ground.project.conventions) or return "There is no such day and hour: #{script.at}."
+          return "The form that it was typed in is no longer there." if script.form && table.form(script.form).nil?
+
+          return "The record that it begins with is not among its own." if script.start["record"] && script.start["from"] != "new" && !(script.records[table.key] || {}).key?(script.start["record"].to_s)
+
+          Trial.new(@ground, table.key, script, clock: clock, probe: probe, trace: trace).play
+        rescue ArgumentError, TypeError, KeyError, FloatDomainError => e
+          "Its records no longer fit the tables: #{e.message}."
+        end
+
+        # @param trial [Trial]
+        # @return [Array<Array>] the steps of all its saves, plain, without what merely
+        #   passed over
+        def self.steps(trial)
+          trial.moments.filter_map(&:outcome).flat_map { |outcome| outcome.steps.reject { |step| step.result == "skipped" }.map { |step| [step.stage, step.key, step.rule, step.result, step.before, step.after] } }
+        end
+
+        # @param probe [Probe]
+        # @return [Hash{String=>Array<String>}] keys of the Points that it saw, by rule
+        def seen(probe) = (@index ||= PointIndex.new(@ground.project)).seen(probe.notes)
+
+        private
+
+        # @return [Array(Trial, Array<Expectation::Verdict>)] played, and what is not met; nil
+        #   for a proof that can't be played. One that trips over itself must not keep the
+        #   others from being run.
+        def held(table, proof, **options)
+          played = trial(table, proof, **options)
+          return [nil, [unfit(played)]] if played.is_a?(String)
+
+          [played, proof.expectations.map { |each| each.verdict(played, table) }.reject(&:met)]
+        rescue StandardError => e # rubocop:disable Style/RescueStandardError -- whatever it is
+          [nil, [unfit("Something in it can't be worked out: #{e.message.lines.first.to_s.strip[0, 200]}.")]]
+        end
+
+        def unfit(why) = Expectation::Verdict.new(met: false, expected: "it can be run", actual: why, field: nil)
+      end
+    end
+  end
+end

@@ -1,0 +1,126 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      module Samples
+        # Makes up a value for a field, as its type, its rules and what is there already
+        # suggest.
+        class Values
+          DAY = 86_400
+
+          # @param field [Design::Field]
+          # @return [Object] some value that such a field can have
+          def self.usual(field)
+            case field.type
+            when "number" then BigDecimal(1)
+            when "date" then ::Date.new(2026, 6, 15)
+            when "moment" then ::Time.utc(2026, 6, 15, 12)
+            when "time" then DayTime.of(12, 0)
+            when "yes_no" then true
+            when "choice" then field.open_choices.first
+            when "link" then 1
+            else "Made up"
+            end
+          end
+
+          # @param table [Design::Table]
+          # @param profile [Profile]
+          # @param today [Date]
+          # @param linked [Hash{String=>Array<Integer>}] numbers of records that a link can lead to, by its key
+          # @param there [Hash{String=>Array<Object>}] values that are there elsewhere, by key of a
+          #   field that must be among them
+          def initialize(table, profile, today:, linked:, there: {})
+            @there = there
+            @table = table
+            @profile = profile
+            @today = today
+            @linked = linked
+            @bounds = table.fields.to_h { |field| [field.key, Decisions::Bounds.of(table, field)] }
+            @masks = table.fields.to_h { |field| [field.key, mask(field)] }.compact
+            @listed = table.rules.grep(Rules::OneOf).to_h { |rule| [rule.field, Array(rule.to_plain["values"]).map { |plain| table.field(rule.field).values.load(plain) }] }
+            table.rules.grep(Rules::Exists).each { |rule| @listed[rule.field] = @there.fetch(rule.field, []) }
+            @lengths = table.rules.grep(Rules::Length).reject(&:warning?).to_h { |rule| [rule.field, rule.to_plain.values_at("least", "most")] }
+          end
+
+          # @param random [Random]
+          # @return [Object, nil] nil where there is nothing that it could be
+          def of(field, random)
+            about = @profile[field.key]
+            return @listed[field.key][random.rand([@listed[field.key].length, 1].max)] if @listed.key?(field.key)
+
+            case field.type
+            when "yes_no" then weighted(about, random) { random.rand < 0.3 }
+            when "choice" then chosen(field, about, random)
+            when "link" then ((found = @linked[field.key]) && found.any?) ? found[random.rand(found.length)] : nil
+            when "number" then number(field, about, random)
+            when "date" then date(field, about, random)
+            when "moment" then ::Time.at((@today.to_time.to_i + random.rand(-90 * DAY..0)) / 60 * 60).utc
+            when "time" then DayTime.new(random.rand(8 * 12...18 * 12) * 300)
+            when "long_text" then Words.sentence(random)
+            else text(field, about, random)
+            end
+          end
+
+          private
+
+          def mask(field)
+            rule = @table.rules.find { |each| (each.is_a?(Rules::Mask) || each.is_a?(Rules::Fits)) && each.field == field.key } or return
+            rule.is_a?(Rules::Mask) ? rule.mask : Masks.read(rule.to_plain["mask"])
+          end
+
+          def chosen(field, about, random)
+            known = about.values.select { |pair| field.open_choices.include?(pair.first) }
+            known.empty? ? field.open_choices[random.rand([field.open_choices.length, 1].max)] : by_weight(known, random)
+          end
+
+          def weighted(about, random) = about.values.empty? ? yield : by_weight(about.values, random)
+
+          def by_weight(values, random)
+            at = random.rand(values.sum(&:last))
+            values.each { |value, count| return value if (at -= count).negative? }
+            values.last.first
+          end
+
+          def number(field, about, random)
+            low, high = @bounds.fetch(field.key)
+            low ||= about.low || [BigDecimal(1), high].compact.min
+            high ||= about.high || (low + 100)
+            low, high = high, low if low > high
+            decimals = field.decimals || ((about.values.empty? || about.values.any? { |value, _| value.frac.nonzero? }) ? 1 : 0)
+            unit = 10**decimals
+            BigDecimal(random.rand((low * unit).ceil..[(high * unit).floor, (low * unit).ceil].max)) / unit
+          end
+
+          def date(field, about, random)
+            low, high = @bounds.fetch(field.key)
+            low ||= about.low || (@today - 365)
+            high ||= [about.high || @today, @today].min
+            low, high = high, low if low > high
+            low + random.rand((high - low).to_i + 1)
+          end
+
+          def text(field, about, random)
+            return masked(@masks.fetch(field.key), random) if @masks.key?(field.key)
+
+            fit(field, (Words.kind(field).nil? && about.values.any?) ? by_weight(about.values, random) : Words.text(field, random))
+          end
+
+          def fit(field, text)
+            least, most = @lengths.fetch(field.key, [nil, nil])
+            text = text.ljust(least, "a") if least
+            most ? text[0, most] : text
+          end
+
+          LETTERS = {"UPPER" => ("A".."Z").to_a, "LOWER" => ("a".."z").to_a, "ALPHA" => ("a".."z").to_a, "DIGIT" => ("0".."9").to_a, "ALNUM" => [*"a".."z", *"0".."9"], "ANY" => ("a".."z").to_a}.freeze
+          private_constant :LETTERS
+
+          def masked(mask, random)
+            row = mask.rows[random.rand(mask.rows.length)] || []
+            row.map { |slot| slot.is_a?(Masks::Slots::Fixed) ? slot.character : LETTERS.fetch(slot.name).then { |all| all[random.rand(all.length)] } }.join
+          end
+        end
+      end
+    end
+  end
+end

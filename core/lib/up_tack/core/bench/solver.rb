@@ -1,0 +1,232 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      # Finds values for the fields of a record by which a condition holds, or does not,
+      # or by which the two sides of a comparison stand to one another as is wanted. It
+      # moves one field at a time and looks what that does to the formula, so it need not
+      # know what the formula is made of.
+      class Solver
+        include Moving
+
+        Nodes = Expression::Nodes
+        # Alternatives followed at most for one condition.
+        MOST = 12
+        # Signs by the sides on which they hold.
+        SIDES = {"=" => %w[on], "<>" => %w[above below], "<" => %w[below], "<=" => %w[on below], ">" => %w[above], ">=" => %w[on above]}.freeze
+        OTHER_SIDES = SIDES.to_h { |sign, sides| [sign, %w[below on above] - sides] }.freeze
+
+        # @param table [Design::Table]
+        # @param context [Save::Context] with the records that formulas read
+        # @param old [Hash{String=>Object}] the record as it is stored, for what reads `old.`
+        # @param free [Boolean] whether fields that only rules give may be set too, as in a
+        #   record that is there already
+        def initialize(table, context, old: {}, free: false)
+          @free = free
+          @table = table
+          @context = context
+          @old = old
+          @compiler = Expression::Compiler.new(table.scope)
+          @compiled = {}.compare_by_identity
+        end
+
+        # @param node [Nodes::Node] a condition
+        # @param wanted [Boolean]
+        # @param values [Hash{String=>Object}] the record that it starts from
+        # @return [Array<Hash{String=>Object}>] changes of the record, each of which does it, as
+        #   far as can be told; keys are those of fields, "link.field" for a linked record's,
+        #   "first.field" for what a record was stored as, "user.role" for the person
+        def ways(node, wanted, values)
+          case node
+          when Nodes::Literal then (node.value == wanted) ? [{}] : []
+          when Nodes::Inversion then ways(node.operand, !wanted, values)
+          when Nodes::Logic then joined(node, wanted, values)
+          when Nodes::Comparison then (wanted ? SIDES : OTHER_SIDES).fetch(node.sign).flat_map { |side| standing(node.left, node.right, side, values) }
+          when Nodes::Range then ranged(node, wanted, values)
+          when Nodes::Membership then among(node, wanted, values)
+          when Nodes::BlankTest then wanted ? blanked(node.value, values) : filled(node.value, values)
+          when Nodes::Conditional then chosen(node, wanted, values)
+          when Nodes::TextTest then worded(node, wanted, values)
+          when Nodes::Field, Nodes::Path then set(node, wanted, values)
+          else (value_of(node, values) == wanted) ? [{}] : []
+          end.first(MOST)
+        end
+
+        # @param side [String] "below", "on" or "above", just as far as can be
+        # @return [Array<Hash{String=>Object}>] changes by which the left stands so to the right
+        def standing(left, right, side, values)
+          return texts(left, right, side, values) if kind(left) == :text || kind(right) == :text
+
+          target = {"below" => -1, "on" => 0, "above" => 1}.fetch(side)
+          found = movable(left).concat(movable(right)).uniq.flat_map { |key| moved(key, left, right, target, values) }
+          found = optional([left, right]).select { |way| order(left, right, with(values, way)) == target } if found.empty?
+          found = along([left, right]).flat_map { |path| along_moved(path, left, right, target, values) } if found.empty?
+          found.first(MOST)
+        end
+
+        # What the record is stored as, with what a way changes of that.
+        def before(values)
+          firsts = values.keys.select { |key| key.start_with?("first.") }
+          firsts.empty? ? @old : @old.merge(firsts.to_h { |key| [key.delete_prefix("first."), values[key]] })
+        end
+
+        # @return [Object, nil] what a part of a formula comes to
+        def value_of(node, values)
+          (@compiled[node] ||= @compiler.compile(node)).call(Expression::Evaluation.new(values: Seen.new(values), old: before(values), context: @context, is_new: @old.empty?))
+        rescue Numbers::TooLarge, Expression::Text::TooLong, NoMethodError, KeyError
+          nil
+        end
+
+        # A record as a hash; what it lacks is worked out where it can be.
+        Seen = Struct.new(:values) do
+          def [](key) = values[key]
+          def fetch(key, &block) = values.fetch(key, &block)
+          def key?(key) = values.key?(key)
+        end
+
+        # @param key [String] of a field
+        # @return [Object] the least by which its values differ
+        def step(key)
+          field = @table.field(key)
+          case field&.type
+          when "number" then field.decimals ? BigDecimal("1e-#{field.decimals}") : BigDecimal("0.1")
+          when "moment", "time" then 60
+          else 1
+          end
+        end
+
+        private
+
+        def joined(node, wanted, values)
+          both = (node.word == "and") == wanted
+          return node.children.flat_map { |child| ways(child, wanted, values) } unless both
+
+          first = ways(node.left, wanted, values)
+          first.flat_map { |way| ways(node.right, wanted, with(values, way)).map { |other| way.merge(other) } }
+        end
+
+        def ranged(node, wanted, values)
+          return [standing(node.value, node.low, "below", values), standing(node.value, node.high, "above", values)].flatten(1) unless wanted
+
+          standing(node.value, node.low, "on", values) + standing(node.value, node.high, "on", values)
+        end
+
+        def among(node, wanted, values)
+          return node.options.flat_map { |option| standing(node.value, option, "on", values) } if wanted
+
+          field = field_of(node.value)
+          others = field&.choices&.any? ? field.open_choices.reject { |choice| node.options.any? { |option| same?(value_of(option, values), choice) } } : ["something else"]
+          others.map { |choice| assign(node.value, choice) }.compact
+        end
+
+        def chosen(node, wanted, values)
+          [true, false].flat_map do |met|
+            ways(node.condition, met, values).flat_map { |way| ways(met ? node.consequence : node.alternative, wanted, with(values, way)).map { |other| way.merge(other) } }
+          end
+        end
+
+        def worded(node, wanted, values)
+          part = value_of(node.part, values).to_s
+          text = wanted ? {"contains" => "an#{part}ie", "starts with" => "#{part}a", "ends with" => "a#{part}"}.fetch(node.relation) : ("zq" unless part.empty?)
+          [text && assign(node.text, text)].compact
+        end
+
+        def set(node, wanted, _values) = [assign(node, wanted)].compact
+        def blanked(node, values) = value_of(node, values).nil? ? [{}] : [assign(node, nil)].compact
+
+        def filled(node, values)
+          return [{}] unless value_of(node, values).nil?
+
+          field = field_of(node)
+          field ? [assign(node, Samples::Values.usual(field))].compact : []
+        end
+
+        def texts(left, right, side, values)
+          pairs = [[left, value_of(right, values)], [right, value_of(left, values)]].reject { |node, _| node.is_a?(Nodes::Literal) }
+          pairs.flat_map do |node, value|
+            next [] if value.nil?
+            next inverted(node, value, values) || [assign(node, value)].compact if side == "on"
+
+            differing(node, value, values)
+          end
+        end
+
+        # A function of a field: a few texts are tried.
+        def inverted(node, value, values)
+          return unless node.is_a?(Nodes::Call) && node.arguments.first.is_a?(Nodes::Field) && (field = @table.field(node.arguments.first.key))
+
+          mask = @table.rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == field.key }
+          tried = mask ? ["#{value}#{Masks::Examples.sample(mask.mask)[value.to_s.length..]}"] : [value.to_s, "#{value}a", "a#{value}"]
+          tried.select { |text| same?(value_of(node, with(values, {field.key => text})), value) }.map { |text| {field.key => text} }
+        end
+
+        def differing(node, value, values)
+          field = field_of(node)
+          return (same?(value_of(node, values), value) ? [] : [{}]) unless field || node.is_a?(Nodes::Path)
+
+          options = field&.choices&.any? ? field.open_choices.reject { |choice| same?(choice, value) } : ["something else"]
+          options.first(3).filter_map { |option| assign(node, option) }
+        end
+
+        # @return [Hash, nil] the change that gives a part of a formula a value, where it is
+        #   a field that somebody may type, a field of a linked record, or the person's role
+        def assign(node, value)
+          case node
+          when Nodes::Field
+            return {"first.#{node.key}" => value} if node.before && @table.field(node.key)
+
+            {node.key => value} if !node.before && !node.outside && (field = @table.field(node.key)) && !given?(field.key)
+          when Nodes::Path then {"#{node.owner.key}.#{node.key}" => value} if node.owner.is_a?(Nodes::Field) && !node.owner.before && @table.field(node.owner.key)&.link?
+          when Nodes::Person then {"user.#{node.name}" => value}
+          end
+        end
+
+        # @return [Array<Hash>] each option of each choice and tick in some parts of a formula
+        def optional(nodes)
+          found = []
+          nodes.each do |node|
+            node.walk do |each|
+              next unless each.is_a?(Nodes::Field) && !each.outside && (field = @table.field(each.key)) && %w[choice yes_no].include?(field.type)
+
+              ((field.type == "choice") ? field.open_choices : [true, false]).each { |option| found << assign(each, option) }
+            end
+          end
+          found = found.compact.uniq
+          found + found.combination(2).map { |one, other| one.merge(other) }.first(60)
+        end
+
+        # @return [Array<Nodes::Path>] details of linked records, one step away
+        def along(nodes)
+          found = []
+          nodes.each { |node| node.walk { |each| found << each if each.is_a?(Nodes::Path) && each.owner.is_a?(Nodes::Field) } }
+          found
+        end
+
+        # Where a whole side is a detail of a linked record, another one may have what is wanted.
+        def along_moved(path, left, right, target, values)
+          other = {left => right, right => left}.compare_by_identity[path]
+          value = other && value_of(other, values)
+          return [] if value.nil?
+
+          target = -target if path.equal?(right)
+          [assign(path, value.is_a?(String) ? value : shifted(value, target))].compact
+        end
+
+        def given?(key) = @free ? @table.worked_out?(key) : @table.given?(key)
+
+        def kind(node)
+          return Expression::Types.of(node.value) if node.is_a?(Nodes::Literal)
+
+          Expression::Checker.new(@table.scope).check(node)
+        end
+
+        # @return [Design::Field, nil] that which a part of a formula names
+        def field_of(node) = node.is_a?(Nodes::Field) ? @table.field(node.key) : nil
+
+        def same?(one, other) = !one.nil? && one.instance_of?(other.class) && Expression::Comparing.order(one, other).zero?
+        def with(values, way) = values.merge(way)
+      end
+    end
+  end
+end

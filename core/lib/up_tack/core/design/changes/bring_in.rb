@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Merges the design of a project file into the project.
+        class BringIn < Change
+          # @param design [Hash{String=>Object}] plain and sound, as a file holds it
+          def initialize(design:)
+            @design = design
+          end
+
+          # @return [Project]
+          # @raise [Invalid] where the two do not go together
+          def apply(project)
+            built = build(Merge.new(project, @design).plain)
+            counts = {"table" => @design["tables"].length, "rule" => @design["tables"].sum { |table| (table["rules"] || []).length }, "proof" => @design["tables"].sum { |table| (table["proofs"] || []).length }}
+            @summary = "Project file of #{@design["name"]} brought in: #{counts.map { |what, count| "#{count} #{what}#{"s" unless count == 1}" }.join(", ")}"
+            built
+          end
+        end
+      end
+    end
+  end
+end

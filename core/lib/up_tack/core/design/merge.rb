@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # Brings the design of a project file into a project that is there. Tables and fields
+      # are known by their keys, lists, forms, filters and proofs by their names, rules by
+      # their ids where kind and field agree, else by what they say. What both have becomes
+      # as it is in the file; what only the project has stays; nothing is taken away. Ids are
+      # those of the project, and new ones where it has none.
+      class Merge
+        # @param project [Project]
+        # @param incoming [Hash{String=>Object}] a sound design, plain
+        def initialize(project, incoming)
+          @plain = project.to_plain
+          @incoming = Marshal.load(Marshal.dump(incoming))
+          @ids = {}
+        end
+
+        # @return [Hash{String=>Object}] the merged design, plain
+        def plain
+          return @merged if @merged
+
+          @plain["lists"] = merged(@plain["lists"] || [], @incoming["lists"] || [], "l") { |list| list["name"].to_s.downcase(:fold) }
+          pairs = tables
+          pairs.each { |own, theirs| parts(own, theirs) }
+          pairs.each { |own, theirs| settle(own, theirs) }
+          @plain.delete("lists") if @plain["lists"].empty?
+          @merged = @plain
+        end
+
+        private
+
+        # @return [Array<Array(Hash, Hash)>] each table of the file with that of the project
+        def tables
+          @plain["tables"] ||= []
+          (@incoming["tables"] || []).map do |theirs|
+            own = @plain["tables"].find { |table| table["key"] == theirs["key"] }
+            @plain["tables"] << own = {"id" => next_id("t"), "key" => theirs["key"], "fields" => [], "rules" => []} unless own
+            @ids[theirs["id"]] = own["id"]
+            [own, theirs]
+          end
+        end
+
+        def parts(own, theirs)
+          head = theirs.slice("label", "one", "note", "title", "review", "access")
+          fresh = own.slice("id", "key").merge(head)
+          own.replace(fresh.merge(own) { |_, taken, _| taken })
+          own["fields"] = merged(own["fields"], theirs["fields"] || [], "f") { |field| field["key"] }
+          own["rules"] = rules(own["rules"], theirs["rules"] || [])
+          own["filters"] = merged(own["filters"] || [], theirs["filters"] || [], "q") { |filter| filter["name"].to_s.downcase(:fold) }
+          own["forms"] = merged(own["forms"] || [], theirs["forms"] || [], "m") { |form| form["name"].to_s.downcase(:fold) }
+          own["proofs"] = merged(own["proofs"] || [], theirs["proofs"] || [], "p") { |proof| [proof["group"], proof["name"]] }
+        end
+
+        # What names something by its id names it by that which it has here.
+        def settle(own, theirs)
+          own["fields"].each { |field| field["list"] = @ids.fetch(field["list"], field["list"]) if field["list"] && from_file?(field["id"]) }
+          own["log"] = theirs["log"].transform_values { |ids| ids.map { |id| @ids.fetch(id, id) } } if theirs["log"]
+          own["proofs"].each { |proof| settle_proof(proof) if from_file?(proof["id"]) }
+          %w[filters forms proofs].each { |part| own.delete(part) if own[part].empty? }
+        end
+
+        def settle_proof(proof)
+          proof["form"] = @ids.fetch(proof["form"], proof["form"]) if proof["form"]
+          [*proof["acts"], *proof["expect"]].each { |each| each["rule"] = @ids.fetch(each["rule"], each["rule"]) if each["rule"] }
+        end
+
+        def from_file?(id) = @ids.value?(id)
+
+        # @yield what a part is known by
+        def merged(own, theirs, letter, &known)
+          all = own.dup
+          theirs.each do |part|
+            index = all.index { |each| known.call(each) == known.call(part) }
+            put(all, index, part, letter)
+          end
+          all
+        end
+
+        def rules(own, theirs)
+          all = own.dup
+          theirs.each do |rule|
+            index = all.index { |each| each["id"] == rule["id"] && each.values_at("kind", "field") == rule.values_at("kind", "field") }
+            index ||= all.index { |each| each.except("id") == rule.except("id") }
+            index ||= all.index { |each| each["name"] && each.values_at("name", "kind", "field") == rule.values_at("name", "kind", "field") }
+            put(all, index, rule, "r")
+          end
+          all
+        end
+
+        def put(all, index, part, letter)
+          id = index ? all[index]["id"] : next_id(letter)
+          @ids[part["id"]] = id
+          made = {"id" => id}.merge(part.except("id"))
+          index ? all[index] = made : all << made
+        end
+
+        def next_id(letter) = "#{letter}#{@plain["last_id"] += 1}"
+      end
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # The project file: the whole design as one readable text that changes little when
+      # the design does, in Up Tack's own open format (JSON; docs/project.schema.json).
+      module ProjectFile
+        # By what a file says that it is one.
+        FORMAT = "up-tack-project"
+        # The version that is written, and the latest that can be read.
+        VERSION = 1
+        # Characters of the longest file that is read.
+        LONGEST = 60_000_000
+
+        # What a file holds.
+        # design:: plain, as Project.from takes it
+        # people:: [{"name", "email", "role"}]; a table's review tells one of them by its place
+        #   among them, from 1
+        Content = Struct.new(:design, :people, keyword_init: true) do
+          # @return [Project]
+          def project = @project ||= Project.from(design)
+        end
+
+        # @param project [Project]
+        # @param people [Hash{Integer=>Hash{String=>String}}] by the numbers by which the design
+        #   knows them
+        # @return [String]
+        def self.write(project, people = {})
+          plain = project.to_plain
+          plain["tables"].each { |table| Reviews.name(table, people) }
+          Writer.text({"format" => FORMAT, "version" => VERSION, **plain, "people" => people.values})
+        end
+
+        # @param text [String]
+        # @return [Content] of a sound design
+        # @raise [Invalid] with everything that is wrong, each with its place
+        def self.read(text) = Reader.new(text).content
+      end
+    end
+  end
+end

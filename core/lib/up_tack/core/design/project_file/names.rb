@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module ProjectFile
+        # What can be seen of a project file without putting the design together: kinds and
+        # types that there are not, ids and keys that stand twice, lists and tables that
+        # something names and that are missing.
+        class Names
+          # @param plain [Hash] of the right shape
+          def initialize(plain)
+            @plain = plain
+            @tables = plain["tables"] || []
+          end
+
+          # @return [Array<Problem>]
+          def problems = @problems ||= unknown + doubled_ids + doubled_keys + missing + counted
+
+          # @return [Boolean] whether nothing is wrong, but that kinds are not known
+          def only_unknown? = (problems - unknown).empty?
+
+          # @return [Hash] the same without the rules and fields whose kinds are not known
+          def without_unknown
+            return @plain if unknown.empty?
+
+            copy = Marshal.load(Marshal.dump(@plain))
+            copy["tables"].each { |table| table["rules"]&.select! { |rule| Rules.all.key?(rule["kind"]) } }
+            copy
+          end
+
+          private
+
+          def unknown
+            @unknown ||= @tables.flat_map do |table|
+              rules = (table["rules"] || []).reject { |rule| Rules.all.key?(rule["kind"]) }.map { |rule| problem("There is no rule kind “#{rule["kind"]}”; there are #{Rules.all.keys.join(", ")}.", "tables", table["key"], "rules", rule["id"], "kind") }
+              fields = (table["fields"] || []).reject { |field| Values.all.key?(field["type"]) }.map { |field| problem("There is no field type “#{field["type"]}”; there are #{Values.all.keys.join(", ")}.", "tables", table["key"], "fields", field["key"], "type") }
+              rules + fields
+            end
+          end
+
+          # Ids are never given twice in a project, whatever has them.
+          def doubled_ids
+            named = (@plain["lists"] || []).map { |list| [list["id"], ["lists", list["name"]]] }
+            @tables.each do |table|
+              named << [table["id"], ["tables", table["key"]]]
+              %w[fields rules filters forms proofs].each { |part| (table[part] || []).each { |each| named << [each["id"], ["tables", table["key"], part, each["key"] || each["name"] || each["field"]].compact] } }
+            end
+            named.group_by(&:first).select { |id, all| id && all.length > 1 }.map { |id, all| problem("The id “#{id}” stands #{all.length} times: #{all.map { |_, way| way.join(" › ") }.join(" and ")}.", *all.last.last) }
+          end
+
+          def doubled_keys
+            twice(@tables, "key", "table", "tables") + @tables.flat_map { |table| twice(table["fields"] || [], "key", "field", "tables", table["key"], "fields") }
+          end
+
+          def twice(all, part, what, *way)
+            all.group_by { |each| each[part].to_s.downcase }.select { |_, same| same.length > 1 }.map { |key, same| problem("There are #{same.length} #{what}s with the key “#{key}”.", *way, key) }
+          end
+
+          def missing
+            lists = (@plain["lists"] || []).map { |list| list["id"] }
+            keys = @tables.map { |table| table["key"] }
+            @tables.flat_map do |table|
+              (table["fields"] || []).filter_map do |field|
+                way = ["tables", table["key"], "fields", field["key"]]
+                next problem("#{field["label"]} uses the list “#{field["list"]}”, which the file does not have.", *way, "list") if field["list"] && !lists.include?(field["list"])
+
+                problem("#{field["label"]} links to the table “#{field["target"]}”, which the file does not have.", *way, "target") if field["type"] == "link" && !keys.include?(field["target"])
+              end
+            end
+          end
+
+          # Otherwise an id could be given a second time.
+          def counted
+            ids = [@plain["lists"], @tables, *@tables.flat_map { |table| table.values_at("fields", "rules", "filters", "forms", "proofs") }].compact.flatten(1).map { |each| each["id"].to_s[/\d+\z/].to_i }
+            highest = ids.max || 0
+            (@plain["last_id"].to_i >= highest) ? [] : [problem("The highest number given so far is #{highest}, not #{@plain["last_id"].inspect}.", "last_id")]
+          end
+
+          def problem(message, *way) = Problem.new(part: way.last.to_s, message: message, place: way.compact.join(" › "))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+require "json"
+
+module UpTack
+  module Core
+    module Design
+      module ProjectFile
+        # Reads a project file as a whole, or says everything that is wrong with it and where.
+        class Reader
+          # @param text [String]
+          def initialize(text)
+            @text = text
+          end
+
+          # @return [Content]
+          # @raise [Invalid]
+          def content
+            plain = parsed
+            shape = Shape.of(plain)
+            problems = shape.problems
+            whole = problems.empty? ? plain : shape.mended(plain)
+            problems += of_content(whole) if whole
+            raise Invalid, problems.uniq(&:message) if problems.any?
+
+            Content.new(design: plain.except("format", "version", "people", "$schema"), people: plain["people"] || [])
+          end
+
+          private
+
+          # @return [Array<Problem>] what is wrong in a file of the right shape
+          def of_content(plain)
+            names = Names.new(plain)
+            problems = names.problems + Reviews.number(plain)
+            return problems unless names.only_unknown? && problems.length == names.problems.length
+
+            problems + design_problems(names.without_unknown)
+          end
+
+          def parsed
+            text = @text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\u{FEFF}")
+            Invalid.because("The file is not valid UTF-8.", part: "file") unless text.valid_encoding?
+            Invalid.because("The file is longer than #{LONGEST / 1_000_000} million characters.", part: "file") if text.length > LONGEST
+
+            plain = JSON.parse(text, max_nesting: Syntax::DEEPEST)
+            Invalid.because("This is no project file: it holds no object.", part: "file") unless plain.is_a?(Hash)
+            Invalid.because("This is no project file: its format is #{plain["format"].is_a?(String) ? "“#{plain["format"][0, 40]}”" : "not named"}, not “#{FORMAT}”.", part: "format") unless plain["format"] == FORMAT
+
+            version(plain["version"])
+            plain
+          rescue JSON::ParserError # deep nesting is one, too
+            raise Invalid, [Syntax.problem(text)]
+          end
+
+          def version(number)
+            Invalid.because("A project file says its version as a whole number.", part: "version") unless number.is_a?(Integer) && number.positive?
+            return if number <= VERSION
+
+            Invalid.because("This file is of version #{number}; this Up Tack reads versions up to #{VERSION}. A newer Up Tack is needed.", part: "version")
+          end
+
+          # What only shows when the design is put together: formulas, circles, forms, proofs.
+          def design_problems(plain)
+            Project.from(plain.except("format", "version", "people"))
+            []
+          rescue Invalid => e
+            e.problems.map { |problem| problem.place ? problem : Problem.new(**problem.to_h, place: place(plain, problem)) }
+          end
+
+          def place(plain, problem)
+            plain["tables"].each do |table|
+              rule = problem.rule && table["rules"].to_a.find { |each| each["id"] == problem.rule }
+              return ["tables", table["key"], "rules", rule["id"], problem.part].compact.join(" › ") if rule
+            end
+            problem.part
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module ProjectFile
+        # Whom a table's review tells: by name in a file, by number in a design.
+        module Reviews
+          module_function
+
+          # @param table [Hash] plain, which is changed
+          # @param people [Hash{Integer=>Hash{String=>String}}]
+          def name(table, people)
+            return unless table["review"]
+
+            person = people[table["review"]["person"]]
+            person ? table["review"] = table["review"].merge("person" => person["name"]) : table.delete("review")
+          end
+
+          # @param plain [Hash] a whole file, which is changed
+          # @return [Array<Problem>]
+          def number(plain)
+            names = (plain["people"] || []).map { |person| person["name"] }
+            plain["tables"].filter_map do |table|
+              person = table["review"] && table["review"]["person"]
+              next if person.nil? || person.is_a?(Integer)
+
+              place = names.index(person)
+              next Problem.new(part: "person", message: "Suggestions for #{table["label"]} are told to #{person}, who is not among the people of the file.", place: "tables › #{table["key"]} › review › person") unless place
+
+              table["review"] = table["review"].merge("person" => place + 1)
+              nil
+            end
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # By what people know a record.
+      module Titles
+        LONGEST = 80
+
+        module_function
+
+        # @param values [#fetch] the kept ones are enough
+        # @param context [Save::Context, nil] for a title that is worked out when it is read
+        # @return [String] the table's title field, else the first text that is filled, or the record's number
+        def of(table, id, values, context = nil)
+          first = table.title_field
+          text = first ? shown(table, first, id, values, context) : ""
+          text = another(table, id, values, context) if text.empty?
+          text ? text[0, LONGEST] : "#{table.record_name} #{id}"
+        end
+
+        def another(table, id, values, context)
+          table.fields.lazy.select { |field| field.type == "text" }.map { |field| shown(table, field, id, values, context) }.find { |each| !each.empty? }
+        end
+
+        def shown(table, field, id, values, context)
+          value = values.fetch(field.key) { context && worked_out(table, field, id, values, context) }
+          field.show(value).strip.gsub(/\s+/, " ")
+        end
+
+        def worked_out(table, field, id, values, context)
+          evaluation = Expression::Evaluation.new(values: values, old: values, context: context, is_new: false, id: id)
+          table.scope[field.key].computed&.call(evaluation)
+        end
+      end
+    end
+  end
+end

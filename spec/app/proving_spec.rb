@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+require "store_helper"
+
+RSpec.describe "Proving, in the store" do
+  def overview = UpTack::UseCases::Bench::Overview.new(workspace)
+
+  def settle
+    UpTack::Proving.wake
+    UpTack::Proving.settle
+  end
+
+  def line(name) = UpTack::UseCases::Bench::Overview.new(workspace).lines.find { |each| each.proof.name == name }
+  def change_rule(id, **parts) = change(:PinRule, table: "pieces", rule: workspace.table("pieces").rule(id).to_plain.merge(parts.transform_keys(&:to_s)))
+
+  it "runs all proofs of the demo, tells how far they cover it, and what of it is broken" do
+    expect(overview.lines.map(&:state).uniq).to eq(["waiting"])
+    settle
+    expect(overview.lines.map(&:state).tally).to eq("passed" => 60, "broken" => 2)
+    states = overview.coverage.all.to_h { |covered| [covered.rule.id, covered.state] }
+    expect(states.values_at("r54", "r88", "r61")).to eq(%w[proven broken untried])
+    expect(overview.coverage.all.find { |covered| covered.rule.id == "r54" }.proofs.length).to eq(1)
+  end
+
+  it "runs them again after every change, and tells the first step that differs from the last good run" do
+    settle
+    change_rule("r40", formula: "today() - 1")
+    expect(line("Begins as bisque, drying, received today by whoever types").state).to eq("waiting")
+    settle
+    broken = line("Begins as bisque, drying, received today by whoever types")
+    expect(broken.run.differences).to match([a_hash_including("expected" => "Received is 23 Nov 2026", "actual" => "Received is 22 Nov 2026")])
+    expect(broken.run.first_difference).to include("stage" => "default", "field" => "received", "was" => "blank → 23 Nov 2026", "now" => "blank → 22 Nov 2026")
+    design.undo
+    settle
+    expect(line("Begins as bisque, drying, received today by whoever types").state).to eq("passed")
+  end
+
+  it "says before a rule is saved which proofs it would break, and which it would mend" do
+    endangered = ->(id, **parts) { UpTack::UseCases::Bench::Endangered.new(workspace).call(table: "pieces", change: Core::Design::Changes::PinRule.new(table: "pieces", rule: workspace.table("pieces").rule(id).to_plain.merge(parts.transform_keys(&:to_s)))) }
+    expect(endangered.call("r50", high: "1299").broken.map { |each| each.proof.name }).to eq(["Peak from 600 to 1300 °C, hold from 0 to 90 minutes"])
+    expect(endangered.call("r88", old: "check").mended.map { |each| each.proof.name }).to eq(["A peak above the clay's limit is refused on old records too"])
+    expect(endangered.call("r50", note: "Measured.")).to have_attributes(broken: [], mended: [], tried: be > 30)
+  end
+
+  it "makes a trial over real records stand by itself, with the records that it looked at" do
+    script = {"form" => "all", "acts" => [{"do" => "type", "field" => "maker", "value" => 3}, {"do" => "type", "field" => "piece", "value" => "Mug"}, {"do" => "type", "field" => "clay", "value" => 2}, {"do" => "type", "field" => "shelf_code", "value" => "kd017"}, {"do" => "save"}]}
+    played = UpTack::UseCases::Bench::Play.new(workspace).call(table: "pieces", script: script, propose: true)
+    expect(played.script["records"].keys).to include("members", "clays")
+    proof = played.script.merge("name" => "By itself", "expect" => played.proposed.select(&:usual).map(&:plain))
+    change(:KeepProof, table: "pieces", proofs: [proof])
+    save_piece({"piece" => "Mug", "maker" => 3, "shelf_code" => "kd017"})
+    UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 3, typed: {"name" => "Somebody Else"})
+    settle
+    expect(line("By itself").state).to eq("passed")
+  end
+
+  describe "made-up records" do
+    let(:make) { UpTack::UseCases::Bench::MakeUp.new(workspace) }
+
+    it "pass the rules, stand in the log as one change, and go again in one, but for those that somebody touched" do
+      before = pieces.count
+      result = make.call(table: "pieces", count: 60, seed: 5)
+      expect(result).to have_attributes(made: 60, given_up: 0)
+      expect(pieces.count).to eq(before + 60)
+      newest = UpTack::Store::Rows.model("pieces").maximum(:id)
+      save_piece({"maker_note" => "kept"}, id: newest)
+      undone = UpTack::UseCases::UndoBatch.new(workspace).call(result.batch.id)
+      expect(undone).to have_attributes(undone: 59, left: 1)
+      expect(pieces.count).to eq(before + 1)
+      expect(UpTack::Store::LogCheck.run.sound).to be(true)
+    end
+
+    it "that are stopped leave nothing behind" do
+      before = pieces.count
+      progress = UpTack::Upkeep::Progress.new.tap(&:stop)
+      expect { UpTack::UseCases::Bench::MakeUp.new(workspace, progress: progress).call(table: "pieces", count: 5, seed: 1) }.to raise_error(UpTack::Upkeep::Stopped)
+      expect(pieces.count).to eq(before)
+      expect { make.call(table: "pieces", count: 0, seed: 1) }.to raise_error(Core::Design::Invalid, /1 to 1,000,000/)
+    end
+
+    it "that one rule alone refuses are told and not saved" do
+      %w[r50 r54 r107 r117 r47].each do |rule|
+        found = UpTack::UseCases::Bench::MakeFailing.new(workspace).call(table: "pieces", rule: rule, count: 3, seed: 2)
+        expect([rule, found.length]).to eq([rule, 3])
+      end
+    end
+  end
+end

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+require "store_helper"
+
+RSpec.describe "A view of records" do
+  # Values that tell a sloppy translation: letters beyond ASCII, signs that mean something
+  # to SQL, edges, blanks.
+  texts = ["Ärmel", "ärmel", "straße", "100%", "_x", "O'Hara", "mug", "Mug ", "\tmug", nil, "ﬁne", "Ω"]
+  numbers = %w[0 0.1 -3 999999999999999 12.50 0.000000000000001] << nil
+  days = %w[2026-02-28 2024-02-29 2026-12-31 0001-01-01] << nil
+
+  def plain_table
+    change(:AddTable, label: "Odds")
+    [%w[Words text], %w[Other text], %w[Amount number], %w[Day date], %w[Done yes_no]].each { |label, type| change(:AddField, table: "odds", parts: {"label" => label, "type" => type}) }
+  end
+
+  def fill(records) = UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: "odds", drafts: records.map { |typed| {typed: typed} }, summary: "Odds")
+
+  def listed(**view) = UpTack::UseCases::ListRecords.new(workspace).call(table: "odds", limit: 500, **view).records.map(&:id)
+
+  # The filter worked out by the formula alone, record by record.
+  def by_formula(filter)
+    table = workspace.table("odds")
+    formula = Core::Expression.compile(filter, table.scope, expecting: :yes_no)
+    rows = []
+    UpTack::Store::Rows.new(table).each { |id, row| rows << [id, row.to_h] }
+    rows.select { |id, values| formula.call(Core::Expression::Evaluation.new(values: values, old: values, context: workspace.context, is_new: false, id: id)) == true }.map(&:first)
+  end
+
+  it "lets the same records through by SQL as by the formula, whatever is compared" do
+    random = Random.new(7)
+    plain_table
+    pick = ->(list) { list[random.rand(list.length)] }
+    fill(Array.new(60) { {"words" => pick.call(texts), "other" => pick.call(texts), "amount" => pick.call(numbers), "day" => pick.call(days), "done" => pick.call(["yes", "no", nil])} })
+    quote = ->(text) { %("#{text.gsub('"', '""')}") }
+    atoms = [
+      -> { "words #{pick.call(%w[= <> < <= > >=])} #{quote.call(pick.call(texts.compact))}" }, -> { "words #{pick.call(["contains", "starts with", "ends with"])} #{quote.call(pick.call(texts.compact + %w[m ß ÄR]))}" },
+      -> { "amount #{pick.call(%w[= <> < >=])} #{pick.call(numbers.compact)}" }, -> { "#{pick.call(numbers.compact)} < amount" }, -> { "amount between -1 and #{pick.call(numbers.compact)}" }, -> { "words = other" },
+      -> { "day #{pick.call(%w[= < >])} date(#{quote.call(pick.call(days.compact))}) + #{random.rand(3)}" }, -> { "day < today() - 7" }, -> { "done" }, -> { "#{pick.call(%w[words amount day done])} is #{pick.call(["", "not "])}blank" },
+      -> { "words in (#{quote.call(pick.call(texts.compact))}, #{quote.call(pick.call(texts.compact))})" }, -> { "len(words) > 3" }, -> { "amount * 2 > 1" }, -> { "words contains blank" }, -> { "done = no" }
+    ]
+    200.times do
+      filter = Array.new(1 + random.rand(3)) { "#{pick.call(["", "", "not "])}(#{pick.call(atoms).call})" }.join(pick.call([" and ", " or "]))
+      expect(listed(filter: filter)).to eq(by_formula(filter)), filter
+    end
+  end
+
+  it "sorts by several fields, each its own way, and jumps to any place of it" do
+    plain_table
+    fill(texts.product([1, 2, nil]).map { |words, amount| {"words" => words, "amount" => amount&.to_s} })
+    table = UpTack::Store::Rows.new(workspace.table("odds"))
+    all = listed(sort: "-amount,words")
+    shown = all.map { |id| table.find(id) }.map { |row| [row["amount"]&.to_i, row["words"] && Core::Expression::Text.folded(row["words"])] }
+    expect(shown).to eq(shown.sort_by { |amount, words| [amount ? -amount : 9, words ? 0 : 1, words.to_s] })
+    expect(UpTack::UseCases::ListRecords.new(workspace).call(table: "odds", sort: "-amount,words", at: 17, limit: 4).records.map(&:id)).to eq(all[17, 4])
+    expect(listed(sort: "-id")).to eq(all.sort.reverse)
+  end
+
+  it "reckons exactly over what the filter lets through" do
+    plain_table
+    fill([*Array.new(10) { {"amount" => "0.1", "words" => "a"} }, {"amount" => "999999999999999"}, {"amount" => "999999999999999"}, {"words" => "b", "day" => "2026-11-23"}])
+    reckon = ->(filter) { UpTack::UseCases::ReckonTotals.new(workspace).call(table: "odds", filter: filter, fields: %w[amount words day]) }
+    found = reckon.call(nil)
+    expect([found.fields["amount"].sum, found.fields["amount"].filled, found.total - found.fields["words"].filled]).to eq([BigDecimal("1999999999999999"), 12, 2])
+    expect(reckon.call('words = "a"').fields["amount"].to_h).to include(sum: 1, average: BigDecimal("0.1"), least: BigDecimal("0.1"))
+    expect(reckon.call("len(words) = 1 and amount is blank").fields["day"].greatest).to eq(Date.new(2026, 11, 23))
+  end
+end

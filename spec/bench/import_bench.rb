@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+# The import of a CSV file of 100,000 records of 14 fields under twelve rules with the log
+# on, beside a hand-written Active Record model with paper_trail (fewer records, by the
+# record), and beside bare SQLite with the same rules as checks, generated columns and a
+# log by triggers. Memory is that of the import's own process.
+
+require "csv"
+require_relative "support/studio"
+
+RECORDS = Integer(ENV.fetch("RECORDS", "100000"))
+BY_HAND = Integer(ENV.fetch("BY_HAND", "3000"))
+
+def file(folder)
+  path = File.join(folder, "pieces.csv")
+  CSV.open(path, "w") do |csv|
+    csv << %w[Piece Maker Clay Tare Wet Firing Peak Note]
+    RECORDS.times do |index|
+      typed = piece(index)
+      csv << [*typed.values_at("piece", "maker", "clay", "tare", "wet", "firing", "peak"), "Shelf #{index % 90}"]
+    end
+  end
+  path
+end
+
+def memory = File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024
+
+# In a process of its own, whose highest memory is told.
+def import(folder, path)
+  reader, writer = IO.pipe
+  child = fork do
+    reader.close
+    open_studio(folder, "import.sqlite3")
+    before = memory
+    result = nil
+    taken = seconds do
+      source = UpTack::Interchange::Source.open(path)
+      looked = UpTack::UseCases::Imports::Look.new(workspace).call(source, workspace.table("pieces"))
+      result = UpTack::UseCases::Imports::Run.new(workspace).call(source: source, table: "pieces", settings: looked.settings, keep: "all", name: "pieces.csv", rows: looked.rows)
+    end
+    abort("refused") unless result.made == RECORDS
+    writer.puts [taken, before, memory].join(" ")
+    exit!(0)
+  end
+  writer.close
+  Process.wait(child)
+  reader.read.split.map(&:to_f)
+end
+
+BARE = <<~SQL
+  CREATE TABLE pieces (
+    id INTEGER PRIMARY KEY, tag TEXT UNIQUE, piece TEXT NOT NULL CHECK (trim(piece) <> ''), maker TEXT NOT NULL, clay NUMERIC, tare NUMERIC, wet NUMERIC CHECK (clay + tare = wet),
+    firing TEXT CHECK (firing IN ('Bisque', 'Glaze', 'Lustre', 'Raku')), peak NUMERIC CHECK (peak BETWEEN 600 AND 1300), received DATE DEFAULT (date('now')),
+    collect_by DATE GENERATED ALWAYS AS (date(received, '+14 days')) STORED, made_by TEXT, changed_on TEXT, edits NUMERIC DEFAULT 0, note TEXT, CHECK (NOT (firing = 'Raku' AND peak > 1000)));
+  CREATE TABLE log (id INTEGER PRIMARY KEY, at TEXT, record INTEGER, who TEXT, changes TEXT);
+  CREATE INDEX log_by_record ON log (record);
+  CREATE TRIGGER logged AFTER INSERT ON pieces BEGIN
+    INSERT INTO log (at, record, who, changes) VALUES (datetime('now'), NEW.id, NEW.made_by,
+      json_object('tag', NEW.tag, 'piece', NEW.piece, 'maker', NEW.maker, 'clay', NEW.clay, 'tare', NEW.tare, 'wet', NEW.wet, 'firing', NEW.firing, 'peak', NEW.peak, 'received', NEW.received, 'collect_by', NEW.collect_by, 'note', NEW.note));
+  END;
+SQL
+
+def bare(folder, path)
+  database = SQLite3::Database.new(File.join(folder, "bare.sqlite3"))
+  database.execute_batch("PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; #{BARE}")
+  insert = database.prepare("INSERT INTO pieces (tag, piece, maker, clay, tare, wet, firing, peak, note, made_by, changed_on) VALUES (printf('PC-%06d', ?), trim(replace(?, '  ', ' ')), ?, ?, ?, ?, ?, ?, ?, 'Odile Marsh', datetime('now'))")
+  count = 0
+  seconds do
+    database.transaction { CSV.foreach(path, headers: true) { |row| insert.execute(count += 1, *row.fields) } }
+  end
+end
+
+def by_hand(folder)
+  ByHand.open(folder)
+  300.times { |index| ByHand::Piece.create!(piece(index)) }
+  seconds { BY_HAND.times { |index| ByHand::Piece.create!(piece(index)) } }
+end
+
+Dir.mktmpdir do |folder|
+  path = file(folder)
+  ours, before, highest = import(folder, path)
+  theirs = by_hand(folder) / BY_HAND
+  plain = bare(folder, path)
+  each = ours / RECORDS
+  puts format("import of %d records: %.1f s, %.3f ms each, %d a second", RECORDS, ours, each * 1000, RECORDS / ours)
+  puts format("Active Record with paper_trail: %.3f ms each; ratio %.3f (asked: 0.05)", theirs * 1000, each / theirs)
+  puts format("bare SQLite with checks, generated columns and a trigger log: %.1f s; ratio %.1f (aimed at: 5)", plain, ours / plain)
+  puts format("memory: %d MB before, %d MB at most", before, highest)
+end

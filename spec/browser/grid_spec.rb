@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+# The grid at work: blocks pasted, refused rows mended, many records changed at once.
+RSpec.describe "The grid" do
+  def open_grid(path = "/t/pieces/records")
+    visit path
+    expect(page).to have_css("[role=row][data-index='0'] [role=gridcell]", text: /./)
+    find("[role=grid]").native.node.focus
+  end
+
+  # What a spreadsheet would put into the clipboard, pasted where the cursor is.
+  def paste(text)
+    page.execute_script(<<~JS, text)
+      const data = new DataTransfer();
+      data.setData("text/plain", arguments[0]);
+      document.activeElement.dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}));
+    JS
+  end
+
+  def cell(row, label) = find("[role=row][data-index='#{row}'] [role=gridcell][data-writes$='.#{label}']")
+
+  it "pastes a block into rows that are there and into new ones, and keeps what is refused until it is mended" do
+    open_grid("/t/clays/records")
+    press [:control, :End], [:control, :Left]
+    paste("Moor\tStoneware\t1240\nReed\tPorcelain\t5000\n\"Two \"\"B\"\"\"\tStoneware\t1200\n")
+    expect(page).to have_text("2 records saved, 1 to mend").and have_text("1 row waits to be mended")
+    clays = UpTack::Store::Rows.new(workspace.table("clays"))
+    expect(clays.page(limit: 50).map { |_, values| values["name"] }).to include("Moor", "Two \"B\"")
+    expect(clays.page(limit: 50).map { |_, values| values["name"] }).not_to include("Reed")
+
+    # It survives a reload, says what is wrong at its cell, and is saved once that is mended.
+    open_grid("/t/clays/records")
+    expect(page).to have_css("[role=row][data-index='0'] [aria-invalid=true]", text: "5000")
+    cell(0, "limit").double_click
+    press [:control, "a"], *"1260".chars, :Enter
+    expect(page).to have_no_text("waits to be mended").and have_css("[role=row]", text: "Reed")
+    expect(clays.page(limit: 50).map { |_, values| values.values_at("name", "limit") }).to include(["Reed", 1260])
+  end
+
+  it "changes many at once after showing what the rules would do, and takes it back" do
+    open_grid
+    find("[role=row][data-index='12'] input[type=checkbox]").click
+    find("[role=row][data-index='14'] input[type=checkbox]").click(:shift)
+    click_button "Change a field"
+    within("dialog") do
+      select "Wet weight g", from: "Field"
+      fill_in "bulk-value", with: "1"
+      expect(page).to have_text("3 would be refused.").and have_text("Clay and tare must add up").and have_button("There is nothing to do.", disabled: true)
+      select "Maker note", from: "Field"
+      fill_in "bulk-value", with: "Top shelf"
+      expect(page).to have_text("3 would be saved, 0 are that way already, 0 would be refused.")
+      click_button "Do it with 3"
+    end
+    expect(page).to have_text("Done: 3 records.")
+    expect([13, 14, 15].map { |id| pieces.find(id)["maker_note"] }).to eq(["Top shelf"] * 3)
+    click_button "Take back"
+    expect(page).to have_text("Taken back: 3.")
+    expect([13, 14, 15].map { |id| pieces.find(id)["maker_note"] }).to eq([nil] * 3)
+  end
+
+  it "sorts by several columns, totals them, hides and holds them, and keeps all that as a view" do
+    open_grid
+    click_button "Piece"
+    find("[role=columnheader]", text: "Tag").find("button", match: :first).click(:shift)
+    expect(page).to have_css("[role=columnheader][aria-sort=ascending]", count: 2)
+    click_button "Columns"
+    uncheck "Show Maker's phone"
+    click_button "Hold Piece in sight"
+    press :Escape
+    select "sum", from: "Total of Clay weight g", visible: :all
+    expect(page).to have_css("[role=gridcell]", text: /sum\s*1\d/).and have_no_css("[role=columnheader]", text: "Maker's phone")
+    click_button "Keep this view"
+    fill_in "Name of the view", with: "By piece"
+    click_button "Keep"
+    expect(page).to have_text("View kept: By piece")
+    view = workspace.table("pieces").filters.last
+    expect([view.sort, view.columns.count { |column| column["hidden"] }, view.columns.count { |column| column["frozen"] }]).to match([/\Af\d+,f\d+\z/, 1, 2])
+    expect(accessibility_problems).to eq([])
+  end
+end

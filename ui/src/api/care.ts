@@ -1,0 +1,27 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, data, type Job } from "./client";
+import type { components } from "./generated";
+import { reported } from "./jobs";
+
+export type Backup = components["schemas"]["Backup"];
+export type Schedule = { every: "never" | "hour" | "day" | "week"; hour: number; keep: number; days: number };
+export type Findings = { findings: { what: string; sound: boolean; told: string }[] };
+
+export const useBackups = () => useQuery({ queryKey: ["backups"], queryFn: () => data(api.GET("/api/backups")) });
+
+/** Something done to the backups, after which they are asked for again. */
+export function useCare<Input, Output>(work: (input: Input) => Promise<Output>, everything = false) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: work,
+    onSuccess: () => client.invalidateQueries(everything ? undefined : { queryKey: ["backups"] }),
+  });
+}
+
+export const makeBackup = () => data(api.POST("/api/backups"));
+export const dropBackup = (name: string) => data(api.DELETE("/api/backups/{name}", { params: { path: { name } } }));
+export const restoreBackup = (name: string) =>
+  data(api.POST("/api/backups/{name}/restore", { params: { path: { name } } }));
+export const scheduleBackups = (body: Schedule) => data(api.PUT("/api/backups/settings", { body }));
+export const checkUp = () =>
+  reported<Findings>(api.POST("/api/check") as Promise<{ data?: Findings | Job; response: Response }>);

@@ -1,0 +1,54 @@
+import { api, data, type Job, ProblemError, type Table, writeHeaders } from "./client";
+import type { components, operations } from "./generated";
+import { reported } from "./jobs";
+import type { Report } from "./records";
+
+export type FileColumn = components["schemas"]["FileColumn"];
+export type Look = operations["lookAtFile"]["responses"][200]["content"]["application/json"];
+export type Proposed = Look["proposed"][number];
+export type Imported = { made: number; changed: number; report: Report };
+type Wish = operations["importFile"]["requestBody"]["content"]["application/json"];
+export type Options = Pick<Wish, "delimiter" | "encoding" | "sheet">;
+export type Settings = Pick<Wish, "columns" | "match" | "blanks">;
+
+/** Sends a file, telling how much of it is there; a browser's own fetch can't tell that. */
+export const bringFile = (file: File, onProgress: (share: number) => void) =>
+  new Promise<{ id: string; name: string }>((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    request.open("POST", `/api/imports?name=${encodeURIComponent(file.name)}`);
+    const headers = { ...writeHeaders(), "Content-Type": "application/octet-stream" };
+    for (const [name, value] of Object.entries(headers)) request.setRequestHeader(name, value);
+    request.upload.onprogress = (event) => event.lengthComputable && onProgress(event.loaded / event.total);
+    request.onerror = () =>
+      reject(new ProblemError({ type: "about:blank", title: "Up Tack can't be reached.", status: 0, code: "offline" }));
+    request.onload = () => {
+      try {
+        const found = JSON.parse(request.responseText);
+        if (request.status === 201) resolve(found);
+        else reject(new ProblemError(found));
+      } catch {
+        request.onerror?.(new ProgressEvent("error"));
+      }
+    };
+    request.send(file);
+  });
+
+export const lookAtFile = (id: string, table: string | null, options: Options) =>
+  data(api.POST("/api/imports/{id}/look", { params: { path: { id } }, body: { table, ...options } }));
+
+/** Tries the rows on the rules, or saves them; a long one goes on in the background and can be stopped. */
+export const importFile = (table: string, wish: Wish) =>
+  reported<Imported>(
+    api.POST("/api/tables/{table}/import", { params: { path: { table } }, body: wish }) as Promise<{
+      data?: Imported | Job;
+      response: Response;
+    }>,
+  );
+
+export const refusedPath = (id: string, options: Options) =>
+  `/api/imports/${id}/refused?${new URLSearchParams(Object.entries(options).filter((each): each is [string, string] => Boolean(each[1])))}`;
+
+export const makeTable = (
+  label: string,
+  fields: { label: string; type: string; choices?: string[] | null; rules: object[] }[],
+) => data(api.POST("/api/imports/table", { body: { label, fields: fields as never } })) as Promise<Table>;

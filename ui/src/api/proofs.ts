@@ -1,0 +1,74 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, data, type ProofParts, type RuleParts, type Script } from "./client";
+import { settled } from "./jobs";
+import { useDesignChange } from "./queries";
+
+/** Milliseconds between two looks at proofs that are being run. */
+const PACE = 500;
+
+/** All proofs with what came of them, and how far they cover the rules; looked at again while they run. */
+export const useProofs = (enabled = true) =>
+  useQuery({
+    queryKey: ["proofs"],
+    queryFn: () => data(api.GET("/api/proofs")),
+    enabled,
+    refetchInterval: (query) => (query.state.data && !query.state.data.fresh ? PACE : false),
+  });
+
+export const getProof = (table: string, proof: string) =>
+  data(api.GET("/api/tables/{table}/proofs/{proof}", { params: { path: { table, proof } } }));
+
+/** What a script comes to. */
+export const play = (
+  table: string,
+  body: Script & {
+    person_id?: number | null;
+    expect?: ProofParts["expect"];
+    propose?: boolean;
+    look_at?: number | null;
+  },
+) => data(api.POST("/api/tables/{table}/bench", { params: { path: { table } }, body }));
+
+export const suggestEdges = (table: string, body: { rule?: string; point?: string; open?: boolean }) =>
+  data(api.POST("/api/tables/{table}/edges", { params: { path: { table } }, body }));
+
+/** Which proofs a rule would break or mend, were it saved. */
+export const endangered = (table: string, body: RuleParts, signal?: AbortSignal) =>
+  data(api.POST("/api/tables/{table}/rules/proofs", { params: { path: { table } }, body, signal }));
+
+export const useKeepProofs = (table: string) =>
+  useDesignChange((proofs: ProofParts[]) =>
+    settled(api.POST("/api/tables/{table}/proofs", { params: { path: { table } }, body: { proofs } })),
+  );
+
+export const useChangeProof = (table: string) =>
+  useDesignChange(({ id, ...body }: ProofParts & { id: string }) =>
+    settled(api.PUT("/api/tables/{table}/proofs/{proof}", { params: { path: { table, proof: id } }, body })),
+  );
+
+export const useDropProof = (table: string) =>
+  useDesignChange((proof: string) =>
+    settled(api.DELETE("/api/tables/{table}/proofs/{proof}", { params: { path: { table, proof } } })),
+  );
+
+export function useRunProofs() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: () => data(api.POST("/api/proofs/run")),
+    onSuccess: () => client.invalidateQueries({ queryKey: ["proofs"] }),
+  });
+}
+
+export const useSamples = (table: string) =>
+  useQuery({
+    queryKey: ["samples", table],
+    queryFn: () => data(api.GET("/api/tables/{table}/samples", { params: { path: { table } } })),
+  });
+
+export const useMakeUp = (table: string) =>
+  useDesignChange((body: { count: number; seed: number }) =>
+    settled(api.POST("/api/tables/{table}/samples", { params: { path: { table } }, body })),
+  );
+
+export const makeFailing = (table: string, body: { rule: string; count: number; seed: number }) =>
+  data(api.POST("/api/tables/{table}/samples/failing", { params: { path: { table } }, body }));

@@ -1,0 +1,111 @@
+import { useState } from "react";
+import { toast } from "sonner";
+import { useSession } from "../../api/queries";
+import { useMakeToken, useRevokeToken, useTokens } from "../../api/tokens";
+import { showDay } from "../../components/moments";
+import { words } from "../../words";
+
+type Role = "reader" | "clerk" | "builder";
+const ROLES: Role[] = ["reader", "clerk", "builder"];
+
+/** One's own tokens for scripts: made, shown once, revoked. */
+export function Tokens() {
+  const tokens = useTokens();
+  const make = useMakeToken();
+  const revoke = useRevokeToken();
+  const own = useSession().data?.person.role ?? "reader";
+  const [name, setName] = useState("");
+  const [role, setRole] = useState<Role>("reader");
+  const [days, setDays] = useState(90);
+  return (
+    <section className="sheet flex flex-col gap-3 p-4" aria-label={words.tokens.title}>
+      <div>
+        <h2 className="text-base">{words.tokens.title}</h2>
+        <p className="quiet text-xs">{words.tokens.aim}</p>
+      </div>
+      <form
+        className="flex flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          make.mutate({ name, role, days }, { onSuccess: () => setName("") });
+        }}
+      >
+        <label className="flex flex-col gap-1">
+          {words.tokens.name}
+          <input className="input input-sm w-64" value={name} onChange={(event) => setName(event.target.value)} />
+        </label>
+        <label className="flex flex-col gap-1">
+          {words.tokens.role}
+          <select
+            className="select select-sm w-32"
+            value={role}
+            onChange={(event) => setRole(event.target.value as Role)}
+          >
+            {ROLES.slice(0, ROLES.indexOf(own as Role) + 1).map((each) => (
+              <option key={each}>{each}</option>
+            ))}
+          </select>
+        </label>
+        <label className="flex flex-col gap-1">
+          {words.tokens.days}
+          <input
+            className="input input-sm w-28"
+            inputMode="numeric"
+            value={days}
+            onChange={(event) => setDays(Number(event.target.value.replace(/\D/g, "")))}
+          />
+        </label>
+        <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === "" || make.isPending}>
+          {words.tokens.make}
+        </button>
+      </form>
+      {make.error && (
+        <p className="text-error" role="alert">
+          {make.error.message}
+        </p>
+      )}
+      {make.data && (
+        <div className="rounded border border-secondary border-dashed bg-[var(--tint-lit)] p-3" aria-live="polite">
+          <p className="mb-1 text-xs">{words.tokens.once}</p>
+          <div className="flex flex-wrap items-center gap-3">
+            <code className="min-w-0 break-all font-mono text-[0.8125rem]">{make.data.token}</code>
+            <button
+              type="button"
+              className="btn btn-xs"
+              onClick={async () => {
+                await navigator.clipboard.writeText(make.data.token);
+                toast(words.tokens.copied);
+              }}
+            >
+              {words.tokens.copy}
+            </button>
+          </div>
+        </div>
+      )}
+      {tokens.data && tokens.data.length === 0 && <p className="quiet">{words.tokens.none}</p>}
+      {tokens.data && tokens.data.length > 0 && (
+        <ul className="flex flex-col text-[0.8125rem]">
+          {tokens.data.map((token) => (
+            <li key={token.id} className="flex flex-wrap items-baseline gap-x-4 border-base-300/60 border-t py-1.5">
+              <span className="min-w-40 font-semibold">{token.name}</span>
+              <span>{token.role}</span>
+              <span className={token.over ? "text-error" : "quiet"}>
+                {token.over
+                  ? words.tokens.over
+                  : `${words.tokens.ends.toLowerCase()} ${showDay(token.ends_at.slice(0, 10))}`}
+              </span>
+              <span className="quiet flex-1">{`${words.tokens.used.toLowerCase()}: ${token.seen_at ? showDay(token.seen_at.slice(0, 10)) : words.tokens.never}`}</span>
+              <button
+                type="button"
+                className="link text-error text-xs"
+                onClick={() => revoke.mutate(token.id, { onSuccess: () => toast(words.tokens.revoked(token.name)) })}
+              >
+                {words.tokens.revoke}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,58 @@
+import { Pencil, Trash2, X } from "lucide-react";
+import type { ProofLine, ProofParts, Trial } from "../../api/client";
+import { ProofShape } from "../../components/ProofShape";
+import { words } from "../../words";
+
+type Props = {
+  proof: ProofParts;
+  line: ProofLine | undefined;
+  trial: Trial | null;
+  onChange: () => void;
+  onDrop: () => void;
+  onClose: () => void;
+};
+
+/** The proof that is on the bench: what it is for, what must come out, and what does. */
+export function ProofHead({ proof, line, trial, onChange, onDrop, onClose }: Props) {
+  const first = line?.first_step;
+  return (
+    <div className="mb-3 flex flex-col gap-2 border-base-300 border-b pb-3">
+      <div className="flex flex-wrap items-start gap-x-3 gap-y-1">
+        <h1 className="min-w-0 flex-1 text-xl">{proof.name}</h1>
+        <button type="button" className="btn btn-ghost btn-xs" onClick={onChange}>
+          <Pencil size={13} aria-hidden />
+          {words.proofs.change}
+        </button>
+        <button type="button" className="btn btn-ghost btn-xs text-error" onClick={onDrop}>
+          <Trash2 size={13} aria-hidden />
+          {words.proofs.drop}
+        </button>
+        <button type="button" className="btn btn-ghost btn-xs" onClick={onClose}>
+          <X size={13} aria-hidden />
+          {words.proofs.putAside}
+        </button>
+      </div>
+      {proof.note && <p className="quiet">{proof.note}</p>}
+      <ul className="flex flex-col gap-0.5" aria-label={words.proofs.expects}>
+        {trial?.verdicts.map((verdict, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: verdicts stand in the order of what is expected
+          <li key={index} className="flex items-start gap-2">
+            <ProofShape state={verdict.met ? "passed" : "broken"} className="mt-1.5 size-2" />
+            <span className="min-w-0 break-words">
+              {verdict.expected}
+              {!verdict.met && <span className="text-error"> · {words.proofs.but(verdict.actual)}</span>}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {first && (
+        <p className="rounded bg-[var(--tint-refused)] px-2 py-1 text-xs">
+          {words.proofs.firstStep(first.stage, first.field)}{" "}
+          <span className="font-mono">
+            {first.was ?? words.proofs.noStep} → {first.now ?? words.proofs.noStep}
+          </span>
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,138 @@
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import { toast } from "sonner";
+import type { Table } from "../../api/client";
+import { makeFailing, useMakeUp, useSamples } from "../../api/proofs";
+import { useUndoBatch } from "../../api/queries";
+import { Dialog } from "../../components/Dialog";
+import { Segments } from "../../components/Segments";
+import { words } from "../../words";
+import { FailingRecords } from "./FailingRecords";
+
+/** Enough records to try the grid at size. */
+const AT_SIZE = 5_000;
+const VALIDATING = ["validate", "mask"];
+
+/** Fills the table with made-up records, or shows some that one rule refuses. */
+export function Samples({ table, onClose }: { table: Table; onClose: () => void }) {
+  const [aim, setAim] = useState<"pass" | "fail">("pass");
+  const [count, setCount] = useState("100");
+  const [seed, setSeed] = useState("1");
+  const rules = table.rules.filter((rule) => VALIDATING.includes(rule.stage) && !["state", "lock"].includes(rule.kind));
+  const [rule, setRule] = useState(rules[0]?.id ?? "");
+  const make = useMakeUp(table.key);
+  const failing = useMutation({
+    mutationFn: (body: Parameters<typeof makeFailing>[1]) => makeFailing(table.key, body),
+  });
+  const made = useSamples(table.key).data ?? [];
+  const undo = useUndoBatch();
+  const numbers = { count: Number.parseInt(count, 10) || 0, seed: Number.parseInt(seed, 10) || 1 };
+  const error = aim === "pass" ? make.error : failing.error;
+  const fill = () =>
+    make.mutate(
+      { count: AT_SIZE, seed: 1 },
+      { onSuccess: (result) => toast.success(words.samples.made(result?.made ?? AT_SIZE)) },
+    );
+  const go = () =>
+    aim === "pass"
+      ? make.mutate(numbers, {
+          onSuccess: (result) => toast.success(words.samples.made(result?.made ?? numbers.count)),
+        })
+      : failing.mutate({ ...numbers, rule });
+
+  return (
+    <Dialog title={words.samples.title(table.label)} onClose={onClose} wide>
+      <form
+        className="flex flex-col gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          go();
+        }}
+      >
+        <p className="quiet">{words.samples.aim}</p>
+        <div className="flex flex-wrap items-end gap-3">
+          <Segments
+            name={words.samples.which}
+            value={aim}
+            options={[
+              ["pass", words.samples.pass],
+              ["fail", words.samples.fail],
+            ]}
+            onChange={setAim}
+          />
+          <label className="flex flex-col gap-1 text-xs">
+            {words.samples.count}
+            <input
+              className="input input-sm w-28"
+              inputMode="numeric"
+              value={count}
+              onChange={(event) => setCount(event.target.value)}
+            />
+          </label>
+          <label className="flex flex-col gap-1 text-xs" title={words.samples.seedHint}>
+            {words.samples.seed}
+            <input
+              className="input input-sm w-20"
+              inputMode="numeric"
+              value={seed}
+              onChange={(event) => setSeed(event.target.value)}
+            />
+          </label>
+          <button type="submit" className="btn btn-primary btn-sm" disabled={make.isPending || failing.isPending}>
+            {aim === "pass" ? words.samples.make : words.samples.show}
+          </button>
+          {aim === "pass" && (
+            <button type="button" className="btn btn-sm" disabled={make.isPending} onClick={fill}>
+              {words.samples.atSize(AT_SIZE)}
+            </button>
+          )}
+        </div>
+        {aim === "fail" && (
+          <label className="flex flex-col gap-1 text-xs">
+            {words.samples.rule}
+            <select className="select select-sm w-full" value={rule} onChange={(event) => setRule(event.target.value)}>
+              {rules.map((each) => (
+                <option key={each.id} value={each.id}>
+                  {each.sentence}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        {error && (
+          <p className="text-error" role="alert">
+            {error.message}
+          </p>
+        )}
+      </form>
+      {aim === "fail" && failing.data && (
+        <FailingRecords table={table} records={failing.data.records} wanted={numbers.count} />
+      )}
+      {made.length > 0 && (
+        <section className="mt-5">
+          <h3 className="mb-1 text-base">{words.samples.there}</h3>
+          <ul className="divide-y divide-base-300 border-base-300 border-y">
+            {made.map((each) => (
+              <li key={each.batch} className="flex items-center gap-3 py-1.5">
+                <span className="min-w-0 flex-1">{each.summary.replace(/^Made up: /, "")}</span>
+                <button
+                  type="button"
+                  className="btn btn-ghost btn-xs text-error"
+                  disabled={undo.isPending}
+                  onClick={() => undo.mutate(each.batch, { onSuccess: () => toast(words.samples.takenOut) })}
+                >
+                  {words.samples.takeOut}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <div className="mt-4 flex justify-end">
+        <button type="button" className="btn btn-sm" onClick={onClose}>
+          {words.common.close}
+        </button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,207 @@
+import { Download } from "lucide-react";
+import { useState } from "react";
+import { toast } from "sonner";
+import {
+  type Backup,
+  checkUp,
+  dropBackup,
+  type Findings,
+  makeBackup,
+  restoreBackup,
+  type Schedule,
+  scheduleBackups,
+  useBackups,
+  useCare,
+} from "../../api/care";
+import { Confirm } from "../../components/Confirm";
+import { Failure } from "../../components/Failure";
+import { Loading } from "../../components/Loading";
+import { showMoment } from "../../components/moments";
+import { words } from "../../words";
+
+/** Copies of the database and when they are made, and whether all of it holds. */
+export default function Care() {
+  const backups = useBackups();
+  const make = useCare(makeBackup);
+  const restore = useCare(restoreBackup, true);
+  const drop = useCare(dropBackup);
+  const check = useCare<void, Findings>(checkUp);
+  const [asked, setAsked] = useState<{ what: "restore" | "drop"; copy: Backup } | null>(null);
+  if (!backups.data) return backups.error ? <Failure error={backups.error} retry={backups.refetch} /> : <Loading />;
+  const failure = make.error ?? restore.error ?? drop.error ?? check.error;
+  const copies = backups.data.backups;
+  const confirm = () => {
+    if (!asked) return;
+    const { what, copy } = asked;
+    setAsked(null);
+    if (what === "drop") drop.mutate(copy.name);
+    else restore.mutate(copy.name, { onSuccess: ({ before }) => toast.success(words.care.restored(before)) });
+  };
+  return (
+    <div className="mx-auto flex max-w-4xl flex-col gap-5 px-5 py-6">
+      <div className="flex flex-wrap items-baseline gap-3">
+        <h1 className="text-2xl">{words.care.title}</h1>
+        <p className="quiet flex-1 basis-60 text-xs">{words.care.aim}</p>
+        <button
+          type="button"
+          className="btn btn-primary btn-sm"
+          disabled={make.isPending}
+          onClick={() => make.mutate(undefined, { onSuccess: () => toast.success(words.care.made) })}
+        >
+          {words.care.make}
+        </button>
+      </div>
+      {failure && (
+        <p className="text-error" role="alert">
+          {failure.message}
+        </p>
+      )}
+      <section className="sheet overflow-auto" aria-label={words.care.link}>
+        {copies.length === 0 ? (
+          <p className="p-5">{words.care.none}</p>
+        ) : (
+          <table className="w-full text-[0.8125rem]">
+            <thead>
+              <tr className="border-base-300 border-b text-left text-secondary text-xs">
+                <th className="px-4 py-2 font-semibold">{words.care.when}</th>
+                <th className="px-4 py-2 font-semibold">{words.care.why}</th>
+                <th className="px-4 py-2 text-right font-semibold">{words.care.size}</th>
+                <td />
+              </tr>
+            </thead>
+            <tbody>
+              {copies.map((copy) => (
+                <tr key={copy.name} className="border-base-300/60 border-b last:border-0">
+                  <td className="px-4 py-1.5 tabular-nums" title={copy.name}>
+                    {showMoment(copy.made_at)}
+                  </td>
+                  <td className="px-4 py-1.5">{copy.why}</td>
+                  <td className="px-4 py-1.5 text-right tabular-nums">{words.care.megabytes(copy.bytes)}</td>
+                  <td className="px-4 py-1.5">
+                    <div className="flex justify-end gap-1.5">
+                      <a className="btn btn-ghost btn-xs" href={`/api/backups/${copy.name}`} download>
+                        <Download size={13} aria-hidden />
+                        {words.care.get}
+                      </a>
+                      <button type="button" className="btn btn-xs" onClick={() => setAsked({ what: "restore", copy })}>
+                        {words.care.restore}
+                      </button>
+                      <button
+                        type="button"
+                        className="btn btn-ghost btn-xs text-error"
+                        onClick={() => setAsked({ what: "drop", copy })}
+                      >
+                        {words.care.drop}
+                      </button>
+                    </div>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </section>
+      <Scheduled key={JSON.stringify(backups.data.settings)} settings={backups.data.settings} />
+      <section className="sheet p-4" aria-label={words.care.check}>
+        <div className="flex flex-wrap items-center gap-3">
+          <p className="quiet flex-1">{words.care.checkAim}</p>
+          <button type="button" className="btn btn-sm" disabled={check.isPending} onClick={() => check.mutate()}>
+            {words.care.check}
+          </button>
+        </div>
+        {check.data && (
+          <ul className="mt-3 flex flex-col gap-1.5" aria-live="polite">
+            {check.data.findings.map((each) => (
+              <li key={each.what} className="flex items-baseline gap-2.5">
+                <span
+                  role="img"
+                  aria-label={each.sound ? words.care.sound : words.care.broken}
+                  className={`inline-block size-2.5 shrink-0 ${each.sound ? "rounded-full bg-success" : "rotate-45 bg-error"}`}
+                />
+                <span className={each.sound ? "" : "text-error"}>{each.told}</span>
+              </li>
+            ))}
+          </ul>
+        )}
+      </section>
+      {asked && (
+        <Confirm
+          title={(asked.what === "restore" ? words.care.restoreTitle : words.care.dropTitle)(
+            showMoment(asked.copy.made_at),
+          )}
+          action={asked.what === "restore" ? words.care.restore : words.care.drop}
+          onConfirm={confirm}
+          onClose={() => setAsked(null)}
+        >
+          <p>{asked.what === "restore" ? words.care.restoreText : words.care.dropText}</p>
+        </Confirm>
+      )}
+    </div>
+  );
+}
+
+function Scheduled({ settings }: { settings: Schedule }) {
+  const [now, setNow] = useState(settings);
+  const save = useCare(scheduleBackups);
+  const number = (part: "keep" | "days", label: string) => (
+    <label className="flex flex-col gap-1">
+      {label}
+      <input
+        className="input input-sm w-24"
+        inputMode="numeric"
+        value={now[part]}
+        onChange={(event) => setNow({ ...now, [part]: Number(event.target.value.replace(/\D/g, "")) })}
+      />
+    </label>
+  );
+  return (
+    <section className="sheet flex flex-wrap items-end gap-x-5 gap-y-3 p-4" aria-label={words.care.schedule}>
+      <label className="flex flex-col gap-1">
+        {words.care.every}
+        <select
+          className="select select-sm w-40"
+          value={now.every}
+          onChange={(event) => setNow({ ...now, every: event.target.value as Schedule["every"] })}
+        >
+          {Object.entries(words.care.everies).map(([every, name]) => (
+            <option key={every} value={every}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {(now.every === "day" || now.every === "week") && (
+        <label className="flex flex-col gap-1">
+          {words.care.hour}
+          <select
+            className="select select-sm w-28"
+            value={now.hour}
+            onChange={(event) => setNow({ ...now, hour: Number(event.target.value) })}
+          >
+            {Array.from({ length: 24 }, (_, hour) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: hours of the day
+              <option key={hour} value={hour}>{`${String(hour).padStart(2, "0")}:00`}</option>
+            ))}
+          </select>
+        </label>
+      )}
+      {number("keep", words.care.keep)}
+      {number("days", words.care.days)}
+      <span className="flex-1">
+        {save.error && (
+          <span className="text-error text-xs" role="alert">
+            {save.error.message}
+          </span>
+        )}
+      </span>
+      <button
+        type="button"
+        className="btn btn-sm"
+        disabled={save.isPending || JSON.stringify(now) === JSON.stringify(settings)}
+        onClick={() => save.mutate(now, { onSuccess: () => toast(words.care.saved) })}
+      >
+        {words.care.save}
+      </button>
+    </section>
+  );
+}

@@ -1,0 +1,101 @@
+import type { Table } from "../../api/client";
+import type { FileColumn } from "../../api/imports";
+import { words } from "../../words";
+
+type Props = {
+  table: Table;
+  columns: FileColumn[];
+  onChange: (column: string, parts: Partial<FileColumn>) => void;
+};
+
+/** To which field each column of the file belongs, and how what it shows is read. */
+export function Columns({ table, columns, onChange }: Props) {
+  const numbered = new Set(table.rules.filter((rule) => rule.kind === "number").map((rule) => rule.field));
+  const fields = table.fields.filter((field) => field.may_edit && (!field.given || numbered.has(field.key)));
+  return (
+    <div className="sheet overflow-auto">
+      <table className="w-full text-[0.8125rem]">
+        <thead>
+          <tr className="border-base-300 border-b text-left text-secondary text-xs">
+            <th className="px-4 py-2 font-semibold">{words.imports.column}</th>
+            <th className="px-4 py-2 font-semibold">{words.imports.shows}</th>
+            <th className="px-4 py-2 font-semibold">{words.imports.field}</th>
+            <th className="px-4 py-2 font-semibold">{words.imports.readAs}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {columns.map((column) => {
+            const type = fields.find((field) => field.key === column.field)?.type;
+            return (
+              <tr
+                key={column.column}
+                className={`border-base-300/60 border-b last:border-0 ${column.field ? "" : "quiet"}`}
+              >
+                <td className="max-w-56 truncate px-4 py-1.5 font-semibold" title={column.column}>
+                  {column.column}
+                </td>
+                <td className="max-w-80 truncate px-4 py-1.5" title={column.samples.join(" · ")}>
+                  <span className="mr-2">{column.samples.slice(0, 3).join(" · ")}</span>
+                  <span className="quiet text-xs">{words.imports.filled(column.filled, column.blank)}</span>
+                </td>
+                <td className="px-4 py-1.5">
+                  <select
+                    className="select select-sm w-52"
+                    aria-label={`${words.imports.field}: ${column.column}`}
+                    value={column.field ?? ""}
+                    onChange={(event) => onChange(column.column, { field: event.target.value || null })}
+                  >
+                    <option value="">{words.imports.leftOut}</option>
+                    {fields.map((field) => (
+                      <option
+                        key={field.key}
+                        value={field.key}
+                        disabled={columns.some((each) => each !== column && each.field === field.key)}
+                      >
+                        {field.label}
+                      </option>
+                    ))}
+                  </select>
+                </td>
+                <td className="px-4 py-1.5">
+                  {(type === "date" || type === "moment") && column.dated && (
+                    <select
+                      className="select select-sm w-44"
+                      aria-label={`${words.imports.readAs}: ${column.column}`}
+                      value={column.dates}
+                      onChange={(event) =>
+                        onChange(column.column, { dates: event.target.value as FileColumn["dates"] })
+                      }
+                    >
+                      {Object.entries(words.imports.orders).map(([order, name]) => (
+                        <option key={order} value={order}>
+                          {name}
+                        </option>
+                      ))}
+                    </select>
+                  )}
+                  {type === "number" && (
+                    <select
+                      className="select select-sm w-44"
+                      aria-label={`${words.imports.readAs}: ${column.column}`}
+                      value={column.decimal}
+                      onChange={(event) =>
+                        onChange(column.column, { decimal: event.target.value as FileColumn["decimal"] })
+                      }
+                    >
+                      {Object.entries(words.imports.marks).map(([mark, name]) => (
+                        <option key={mark} value={mark}>
+                          {name}
+                        </option>
+                      ))}
+                    </select>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}

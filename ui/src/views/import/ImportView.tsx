@@ -1,0 +1,207 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useSearchParams } from "react-router";
+import { toast } from "sonner";
+import {
+  type FileColumn,
+  type Imported,
+  importFile,
+  type Look,
+  lookAtFile,
+  type Options,
+  refusedPath,
+} from "../../api/imports";
+import { type Keep, undoBatch } from "../../api/records";
+import { useTableHere } from "../../app/TableFrame";
+import { useAttempt } from "../../components/useAttempt";
+import { words } from "../../words";
+import { Columns } from "./Columns";
+import { DropFile } from "./DropFile";
+import { FileNotes } from "./FileNotes";
+import { Outcome } from "./Outcome";
+
+/** A file brought into the table: looked at, tried on the rules, then saved, refused rows handed back. */
+export default function ImportView() {
+  const table = useTableHere();
+  const client = useQueryClient();
+  const [params, setParams] = useSearchParams();
+  const [look, setLook] = useState<Look | null>(null);
+  const [options, setOptions] = useState<Options>({});
+  const [columns, setColumns] = useState<FileColumn[]>([]);
+  const [match, setMatch] = useState("");
+  const [blanks, setBlanks] = useState<"left" | "kept">("left");
+  const [found, setFound] = useState<{ what: Imported; saved: boolean } | null>(null);
+  const { attempt, busy, failure, forget } = useAttempt();
+
+  const read = (id: string, how: Options) =>
+    attempt(async () => {
+      const next = await lookAtFile(id, table.key, how);
+      setOptions(how);
+      setLook(next);
+      setColumns(next.columns);
+      setMatch("");
+      setFound(null);
+    });
+  // A file may have come in already, for a table that was made of it.
+  const [begun, setBegun] = useState(false);
+  const waiting = params.get("file");
+  if (waiting && !begun) {
+    setBegun(true);
+    read(waiting, {});
+  }
+  const start = () => {
+    setLook(null);
+    setFound(null);
+    forget();
+    setParams({}, { replace: true });
+  };
+
+  const run = (keep: Keep) =>
+    attempt(async () => {
+      if (!look) return;
+      const settings = columns.map(({ column, field, dates, decimal }) => ({ column, field, dates, decimal }));
+      const what = await importFile(table.key, {
+        id: look.id,
+        keep,
+        ...options,
+        columns: settings,
+        match: match || null,
+        blanks,
+      });
+      const saved = what.report.batch !== null;
+      setFound({ what, saved });
+      if (!saved) return;
+      for (const key of ["records", "history", "tables", "open", "proofs"])
+        client.invalidateQueries({ queryKey: [key] });
+      toast.success(words.imports.done(what.report.saved));
+    });
+  const takeBack = (batch: number) =>
+    attempt(async () => {
+      const { undone, left } = await undoBatch(batch);
+      for (const key of ["records", "history", "tables"]) client.invalidateQueries({ queryKey: [key] });
+      toast(words.grid.undone(undone, left));
+      setFound(null);
+    });
+
+  const taken = columns.filter((column) => column.field);
+  const change = (name: string, parts: Partial<FileColumn>) => {
+    setColumns(columns.map((column) => (column.column === name ? { ...column, ...parts } : column)));
+    setFound(null);
+  };
+  const report = found?.what.report;
+  return (
+    <div className="mx-auto flex max-w-6xl flex-col gap-4 px-5 py-5">
+      <div className="flex flex-wrap items-baseline gap-3">
+        <h1 className="text-2xl">{words.imports.title(table.label)}</h1>
+        <p className="quiet flex-1 basis-60 text-xs">{words.imports.aim}</p>
+        <Link to={`/t/${table.key}/records`} className="link text-xs">
+          {words.imports.toRecords}
+        </Link>
+      </div>
+      {!look && <DropFile onFile={(upload) => read(upload.id, {})} />}
+      {failure && (
+        <p className="sheet border-error p-3 text-error" role="alert">
+          {failure}
+        </p>
+      )}
+      {look && (
+        <>
+          <FileNotes look={look} onOptions={(how) => read(look.id, { ...options, ...how })} onAnother={start} />
+          {!found?.saved && (
+            <>
+              <Columns table={table} columns={columns} onChange={change} />
+              <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
+                <label className="flex flex-col gap-1">
+                  {words.imports.match}
+                  <select
+                    className="select select-sm w-80"
+                    value={match}
+                    onChange={(event) => {
+                      setMatch(event.target.value);
+                      setFound(null);
+                    }}
+                  >
+                    <option value="">{words.imports.matchNone}</option>
+                    {table.fields
+                      .filter(
+                        (field) =>
+                          taken.some((column) => column.field === field.key) &&
+                          field.type !== "long_text" &&
+                          field.kept,
+                      )
+                      .map((field) => (
+                        <option key={field.key} value={field.key}>
+                          {words.imports.matchBy(field.label)}
+                        </option>
+                      ))}
+                  </select>
+                </label>
+                <label className="flex flex-col gap-1">
+                  {words.imports.blanks}
+                  <select
+                    className="select select-sm w-72"
+                    value={blanks}
+                    onChange={(event) => {
+                      setBlanks(event.target.value as "left" | "kept");
+                      setFound(null);
+                    }}
+                  >
+                    <option value="left">{words.imports.blanksLeft}</option>
+                    <option value="kept">{words.imports.blanksKept}</option>
+                  </select>
+                </label>
+                <span className="flex-1" />
+                <button
+                  type="button"
+                  className={`btn btn-sm ${found ? "" : "btn-primary"}`}
+                  disabled={busy || taken.length === 0}
+                  onClick={() => run("none")}
+                >
+                  {found ? words.imports.tryAgain : words.imports.tryIt}
+                </button>
+              </div>
+            </>
+          )}
+          {found && report && (
+            <>
+              <Outcome
+                table={table}
+                found={found.what}
+                saved={found.saved}
+                refusedPath={refusedPath(look.id, options)}
+              />
+              <div className="flex flex-wrap items-center gap-2">
+                <span className="quiet flex-1 basis-60 text-xs">{words.imports.oneEntry}</span>
+                {found.saved && report.batch !== null && (
+                  <button
+                    type="button"
+                    className="btn btn-sm"
+                    disabled={busy}
+                    onClick={() => report.batch !== null && takeBack(report.batch)}
+                  >
+                    {words.imports.takeBack}
+                  </button>
+                )}
+                {found.saved && (
+                  <Link to={`/t/${table.key}/records`} className="btn btn-primary btn-sm">
+                    {words.imports.toRecords}
+                  </Link>
+                )}
+                {!found.saved && report.saved > 0 && (
+                  <button
+                    type="button"
+                    className="btn btn-primary btn-sm"
+                    disabled={busy}
+                    onClick={() => run(report.refused > 0 ? "passing" : "all")}
+                  >
+                    {report.refused > 0 ? words.imports.savePassing(report.saved) : words.imports.saveAll(report.saved)}
+                  </button>
+                )}
+              </div>
+            </>
+          )}
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,166 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { type Look, lookAtFile, makeTable, type Proposed } from "../../api/imports";
+import { useAttempt } from "../../components/useAttempt";
+import { words } from "../../words";
+import { DropFile } from "./DropFile";
+import { FileNotes } from "./FileNotes";
+
+type Choice = Proposed & { taken: boolean; left: string[] };
+
+/** A table made of a file: its fields with guessed types, and the rules that its values keep to, to take or to leave. */
+export default function TableFromFile() {
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const [look, setLook] = useState<Look | null>(null);
+  const [label, setLabel] = useState("");
+  const [fields, setFields] = useState<Choice[]>([]);
+  const { attempt, busy, failure } = useAttempt();
+
+  const read = (id: string, how: object) =>
+    attempt(async () => {
+      const next = await lookAtFile(id, null, how);
+      setLook(next);
+      setLabel(
+        next.name
+          .replace(/\.\w+$/, "")
+          .replace(/[_-]+/g, " ")
+          .replace(/^./, (sign) => sign.toUpperCase()),
+      );
+      // That all values so far lie between two need not be a rule.
+      const doubtful = (each: Proposed) =>
+        each.rules.filter((rule) => (rule.parts as { kind?: string }).kind === "limits").map((rule) => rule.words);
+      setFields(next.proposed.map((each) => ({ ...each, taken: true, left: doubtful(each) })));
+    });
+  const make = () =>
+    attempt(async () => {
+      const chosen = fields
+        .filter((field) => field.taken)
+        .map(({ label: name, type, choices, rules, left }) => ({
+          label: name,
+          type,
+          choices: type === "choice" ? choices : null,
+          rules: rules.filter((rule) => !left.includes(rule.words)).map((rule) => rule.parts),
+        }));
+      const made = await makeTable(label, chosen);
+      for (const key of ["tables", "names", "map", "session"]) client.invalidateQueries({ queryKey: [key] });
+      navigate(`/t/${made.key}/import?file=${look?.id}`);
+    });
+  const change = (column: string, parts: Partial<Choice>) =>
+    setFields(fields.map((field) => (field.column === column ? { ...field, ...parts } : field)));
+
+  return (
+    <div className="mx-auto flex max-w-6xl flex-col gap-4 px-5 py-5">
+      <div className="flex flex-wrap items-baseline gap-3">
+        <h1 className="text-2xl">{words.imports.newTitle}</h1>
+        <p className="quiet flex-1 basis-60 text-xs">{words.imports.makeNote}</p>
+      </div>
+      {!look && <DropFile onFile={(upload) => read(upload.id, {})} />}
+      {failure && (
+        <p className="sheet border-error p-3 text-error" role="alert">
+          {failure}
+        </p>
+      )}
+      {look && (
+        <>
+          <FileNotes look={look} onOptions={(how) => read(look.id, how)} onAnother={() => setLook(null)} />
+          <label className="flex max-w-sm flex-col gap-1">
+            {words.imports.tableName}
+            <input className="input input-sm w-full" value={label} onChange={(event) => setLabel(event.target.value)} />
+          </label>
+          <div className="sheet overflow-auto">
+            <table className="w-full text-[0.8125rem]">
+              <thead>
+                <tr className="border-base-300 border-b text-left text-secondary text-xs">
+                  <th className="px-4 py-2 font-semibold">{words.imports.field}</th>
+                  <th className="px-4 py-2 font-semibold">{words.imports.type}</th>
+                  <th className="px-4 py-2 font-semibold">{words.imports.shows}</th>
+                  <th className="px-4 py-2 font-semibold">{words.imports.rules}</th>
+                </tr>
+              </thead>
+              <tbody>
+                {fields.map((field) => (
+                  <tr
+                    key={field.column}
+                    className={`border-base-300/60 border-b last:border-0 ${field.taken ? "" : "opacity-60"}`}
+                  >
+                    <td className="px-4 py-1.5">
+                      <div className="flex items-center gap-2">
+                        <input
+                          type="checkbox"
+                          className="checkbox checkbox-xs"
+                          aria-label={field.column}
+                          checked={field.taken}
+                          onChange={(event) => change(field.column, { taken: event.target.checked })}
+                        />
+                        <input
+                          className="input input-sm w-44"
+                          aria-label={`${words.imports.field}: ${field.column}`}
+                          value={field.label}
+                          onChange={(event) => change(field.column, { label: event.target.value })}
+                        />
+                      </div>
+                    </td>
+                    <td className="px-4 py-1.5">
+                      <select
+                        className="select select-sm w-32"
+                        aria-label={`${words.imports.type}: ${field.column}`}
+                        value={field.type}
+                        onChange={(event) => change(field.column, { type: event.target.value })}
+                      >
+                        {Object.entries(words.imports.types).map(([type, name]) => (
+                          <option key={type} value={type} disabled={type === "choice" && !field.choices}>
+                            {name}
+                          </option>
+                        ))}
+                      </select>
+                    </td>
+                    <td className="quiet max-w-64 truncate px-4 py-1.5">
+                      {look.columns
+                        .find((each) => each.column === field.column)
+                        ?.samples.slice(0, 3)
+                        .join(" · ")}
+                    </td>
+                    <td className="px-4 py-1.5">
+                      <div className="flex flex-wrap gap-x-4 gap-y-1">
+                        {field.rules.map((rule) => (
+                          <label key={rule.words} className="flex items-center gap-1.5">
+                            <input
+                              type="checkbox"
+                              className="checkbox checkbox-xs"
+                              checked={!field.left.includes(rule.words)}
+                              onChange={(event) =>
+                                change(field.column, {
+                                  left: event.target.checked
+                                    ? field.left.filter((each) => each !== rule.words)
+                                    : [...field.left, rule.words],
+                                })
+                              }
+                            />
+                            {rule.words}
+                          </label>
+                        ))}
+                        {field.rules.length === 0 && <span className="quiet">{words.imports.noRules}</span>}
+                      </div>
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          <div className="flex justify-end">
+            <button
+              type="button"
+              className="btn btn-primary btn-sm"
+              disabled={busy || label.trim() === "" || !fields.some((field) => field.taken)}
+              onClick={make}
+            >
+              {words.imports.make}
+            </button>
+          </div>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,58 @@
+import { Download } from "lucide-react";
+import type { Table } from "../../api/client";
+import type { View } from "../../api/records";
+import { Popover } from "../../components/Popover";
+import { words } from "../../words";
+import type { GridColumn } from "./useLayout";
+
+type Props = { table: Table; view: View; columns: GridColumn[]; matching: number };
+
+const FORMATS = ["csv", "xlsx", "json", "jsonl"] as const;
+
+/** What the grid shows, or all of the table, as a file of an open format. */
+export function ExportMenu({ table, view, columns, matching }: Props) {
+  const path = (format: string, query: Record<string, string>) => {
+    const given = new URLSearchParams(Object.entries(query).filter(([, value]) => value !== ""));
+    return `/api/tables/${table.key}/export.${format}${given.size > 0 ? `?${given}` : ""}`;
+  };
+  const shown = { ...view, fields: columns.map((column) => column.field.key).join(",") };
+  return (
+    <Popover
+      name={words.exports.link}
+      align="right"
+      className="btn btn-ghost btn-sm"
+      label={
+        <>
+          <Download size={14} aria-hidden />
+          {words.exports.link}
+        </>
+      }
+    >
+      {(close) => (
+        <div className="flex w-80 flex-col gap-3 p-1">
+          {(
+            [
+              [words.exports.shown(matching, columns.length), shown],
+              [words.exports.whole(table.records, table.fields.length), {}],
+            ] as [string, Record<string, string>][]
+          ).map(([title, query]) => (
+            <section key={title} aria-label={title}>
+              <p className="mb-1 text-[0.8125rem]">{title}</p>
+              <div className="flex flex-wrap gap-1.5">
+                {FORMATS.map((format) => (
+                  <a key={format} className="btn btn-xs" href={path(format, query)} download onClick={close}>
+                    {words.exports.formats[format]}
+                  </a>
+                ))}
+              </div>
+            </section>
+          ))}
+          <a className="link text-xs" href={`/api/tables/${table.key}/schema.json`} target="_blank" rel="noreferrer">
+            {words.exports.schema}
+          </a>
+          <p className="quiet text-xs">{words.exports.note}</p>
+        </div>
+      )}
+    </Popover>
+  );
+}

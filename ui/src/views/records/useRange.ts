@@ -1,0 +1,38 @@
+import { useState } from "react";
+
+export type Place = { row: number; column: number };
+/** Cells from where one began to where one has come; the first is the one that is typed in. */
+export type Range = { active: Place; head: Place };
+export type Box = { top: number; bottom: number; left: number; right: number };
+
+export const boxOf = ({ active, head }: Range): Box => ({
+  top: Math.min(active.row, head.row),
+  bottom: Math.max(active.row, head.row),
+  left: Math.min(active.column, head.column),
+  right: Math.max(active.column, head.column),
+});
+
+export const within = (box: Box, row: number, column: number) =>
+  row >= box.top && row <= box.bottom && column >= box.left && column <= box.right;
+
+/** The cells that are chosen in a grid of so many rows and columns. */
+export function useRange(rows: number, columns: number) {
+  const [range, setRange] = useState<Range>({ active: { row: 0, column: 0 }, head: { row: 0, column: 0 } });
+  const fit = ({ row, column }: Place): Place => ({
+    row: Math.max(0, Math.min(rows - 1, row)),
+    column: Math.max(0, Math.min(columns - 1, column)),
+  });
+  // A filter or a change elsewhere may have left fewer of them.
+  const now: Range = { active: fit(range.active), head: fit(range.head) };
+  return {
+    range: now,
+    box: boxOf(now),
+    /** Goes to a place, or stretches the range to it. */
+    go: (place: Place, stretch = false) => {
+      const head = fit(place);
+      setRange({ active: stretch ? now.active : head, head });
+      return head;
+    },
+    put: (active: Place, head: Place) => setRange({ active: fit(active), head: fit(head) }),
+  };
+}

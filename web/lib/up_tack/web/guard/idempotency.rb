@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Guard
+      # A write that carries an Idempotency-Key (IETF draft-ietf-httpapi-idempotency-key-header)
+      # is done once: in one transaction with its answer, which is given again to whoever
+      # sends it again under that key. What was refused has done nothing and may be sent anew.
+      class Idempotency
+        HEADER = "HTTP_IDEMPOTENCY_KEY"
+        METHODS = %w[POST PUT PATCH DELETE].freeze
+        # Told to the application: that all is one transaction, so that nothing goes on in the background.
+        WITHIN = "up_tack.one_transaction"
+        LONGEST = 200
+
+        def initialize(app)
+          @app = app
+        end
+
+        def call(env)
+          key = env[HEADER].to_s
+          return @app.call(env) if key.empty? || !METHODS.include?(env["REQUEST_METHOD"])
+          return problem(400, "malformed", "An Idempotency-Key has up to #{LONGEST} plain characters.") unless key.match?(/\A[\x21-\x7E ]{1,#{LONGEST}}\z/)
+
+          request = fingerprint(env)
+          Store::Database.write { once(env, who(env), key, request) }
+        rescue Undone => e
+          e.answer
+        ensure
+          ActiveRecord::Base.connection_handler.clear_active_connections!
+        end
+
+        # Takes back the transaction of a write that came to nothing.
+        class Undone < StandardError
+          attr_reader :answer
+
+          def initialize(answer)
+            super("not done")
+            @answer = answer
+          end
+        end
+        private_constant :Undone
+
+        private
+
+        def once(env, caller, key, request)
+          known = Store::Answer.find_by(caller: caller, key: key)
+          return again(known, request) if known
+
+          status, headers, body = @app.call(env.merge(WITHIN => true))
+          text = +"".b
+          body.each { |part| text << part.b }
+          body.close if body.respond_to?(:close)
+          raise Undone, [status, headers, [text]] unless status.between?(200, 299)
+
+          Store::Answer.forget_old
+          Store::Answer.create!(caller: caller, key: key, request: request, status: status, headers: JSON.generate(headers.to_h.slice("content-type", "Content-Type")), body: text, made_at: Time.now.utc)
+          [status, headers, [text]]
+        end
+
+        def again(known, request)
+          return problem(422, "key_used", "This Idempotency-Key was used for another request; take a new one.") unless known.request == request
+
+          [known.status, JSON.parse(known.headers).merge("idempotency-replayed" => "true"), [known.body]]
+        end
+
+        # Who calls, by what they call with: a key is theirs alone.
+        def who(env) = Store::Session.digest(env["HTTP_AUTHORIZATION"].to_s + env["HTTP_COOKIE"].to_s)
+
+        def fingerprint(env)
+          body = env["rack.input"]&.read.to_s
+          env["rack.input"] = StringIO.new(body)
+          Digest::SHA256.hexdigest([env["REQUEST_METHOD"], env["PATH_INFO"], env["QUERY_STRING"], body].join("\n"))
+        end
+
+        def problem(status, code, title)
+          [status, {"content-type" => "application/problem+json"}, [JSON.generate({type: "about:blank", title: title, status: status, code: code})]]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Render
+      # Files that are brought in.
+      module Import
+        module_function
+
+        # @param upload [UseCases::Imports::Uploads::Upload]
+        # @param found [UseCases::Imports::Look::Found]
+        def look(upload, found)
+          source = found.source
+          {
+            id: upload.id, name: upload.name, format: source.format, rows: found.rows, notes: source.notes + found.profiles.filter_map(&:doubt),
+            encoding: source.respond_to?(:encoding) ? source.encoding : nil, delimiter: source.respond_to?(:delimiter) ? source.delimiter : nil,
+            sheets: source.respond_to?(:sheets) ? source.sheets : [], sheet: source.respond_to?(:sheet) ? source.sheet : nil,
+            columns: found.profiles.zip(found.settings.columns).map { |profile, taken| column(profile, taken) },
+            proposed: UseCases::Imports::NewTable.propose(found.profiles).map { |each| {column: each.column, label: each.label, type: each.type, choices: each.choices, rules: each.rules.map(&:to_h)} }
+          }
+        end
+
+        def column(profile, taken)
+          {
+            column: taken.column, field: taken.field, dates: taken.dates, decimal: taken.decimal, kind: profile.kind_of_all, filled: profile.filled, blank: profile.blank,
+            samples: profile.samples.map { |text| Core::Values::Plain.cut(text, 60) }, dated: profile.kinds.key?("date"), decimals: profile.decimals.any?
+          }
+        end
+
+        # @param result [UseCases::Imports::Run::Result]
+        # @param table [Core::Design::Table]
+        def result(result, table) = {made: result.made, changed: result.changed, report: Report.of(result.report, table)}
+      end
+    end
+  end
+end

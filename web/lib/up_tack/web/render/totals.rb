@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Render
+      # What records come to, field by field, as people read it.
+      module Totals
+        module_function
+
+        # @param found [UseCases::ReckonTotals::Result]
+        # @param table [Core::Design::Table]
+        # @return [Hash]
+        def of(found, table)
+          {total: found.total, matching: found.matching, fields: found.fields.to_h { |key, total| [key, one(total, table.field(key), found.matching)] }}
+        end
+
+        def one(total, field, matching)
+          shown = ->(value) { value.nil? ? nil : field.show(value) }
+          {
+            filled: total.filled, blank: matching - total.filled, sum: total.sum && field.show(Core::Numbers.settle(total.sum)), average: total.average && average(total.average, field),
+            least: shown.call(total.least), greatest: shown.call(total.greatest)
+          }
+        rescue Core::Numbers::TooLarge
+          {filled: total.filled, blank: matching - total.filled, sum: nil, average: nil, least: nil, greatest: nil}
+        end
+
+        # An average says more than the values that it comes from.
+        def average(value, field)
+          places = (field.decimals || 0) + 2
+          Core::Values.show(Core::Numbers.round(value, places))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require "tempfile"
+
+module UpTack
+  module Web
+    module Routes
+      # Records and tables as files of open formats. They are written to a file first, so
+      # that one of any size takes no memory, and what goes wrong is told and not cut off.
+      module Exports
+        WHOLE = {"sql" => ["sql", "application/sql"], "sqlite" => ["sqlite3", "application/vnd.sqlite3"], "package" => ["zip", "application/zip"]}.freeze
+
+        def self.registered(app)
+          Interchange::Targets::TYPES.except("ods").each do |format, type|
+            app.get("/api/tables/:table/export.#{format}") do
+              table = workspace.table(params[:table])
+              hand_out("#{table.label}.#{format}", type) do |file|
+                UseCases::Exports::Records.new(workspace).call(table: table.key, format: format, io: file, filter: params[:filter].to_s.scrub, sort: params[:sort].to_s.scrub, fields: keys_in_query("fields"))
+              end
+            end
+          end
+
+          app.get("/api/tables/:table/schema.json") do
+            table = workspace.table(params[:table])
+            json(Interchange::Said::JsonSchema.of(table, Render::Seen.new(workspace).fields(table)))
+          end
+
+          WHOLE.each do |kind, (ending, type)|
+            app.get("/api/export.#{ending}") do
+              hand_out("#{workspace.project.name}.#{ending}", type) do |file|
+                export = UseCases::Exports::Database.new(workspace)
+                (kind == "sql") ? export.sql(file) : export.public_send(kind, file.path)
+              end
+            end
+          end
+
+          app.helpers HandOut
+        end
+
+        # Gives a file and takes it away afterwards.
+        module HandOut
+          # @yield [Tempfile] to be written
+          def hand_out(name, type)
+            file = Tempfile.new("up_tack_export", binmode: true)
+            File.delete(file.path) if name.end_with?(".sqlite3")
+            yield file
+            file.flush
+            content_type type
+            attachment name.gsub(/[^\p{L}\p{N}. ()-]+/, "_")
+            written = File.open(file.path, "rb")
+            file.unlink
+            headers "Content-Length" => written.size.to_s
+            written.each(nil, 65_536)
+          end
+        end
+      end
+    end
+  end
+end

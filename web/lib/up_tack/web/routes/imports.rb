@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Routes
+      # Files with records: brought in, looked at, tried, and taken over.
+      module Imports
+        OPTIONS = %w[delimiter encoding sheet].freeze
+
+        def self.registered(app)
+          uploads = UseCases::Imports::Uploads
+
+          app.post("/api/imports") do
+            raise Requests::Malformed, "Send the file itself as application/octet-stream." unless request.media_type == "application/octet-stream"
+
+            upload = uploads.new(person).add(request.body, params[:name].to_s)
+            json({id: upload.id, name: upload.name}, status: 201)
+          rescue uploads::TooLarge
+            problem(413, "too_large", "A file of up to 1 GB can be brought in here; for more, use uptack import.")
+          end
+
+          app.post("/api/imports/:id/look") do
+            upload = uploads.new(person).find(params[:id])
+            table = sent["table"] && workspace.table(sent["table"].to_s)
+            json(Render::Import.look(upload, UseCases::Imports::Look.new(workspace).call(upload.source(options_sent), table)))
+          end
+
+          app.post("/api/tables/:table/import") do
+            table = workspace.table(params[:table])
+            upload = uploads.new(person).find(sent["id"].to_s)
+            options, plain, keep = options_sent, settings_sent, sent["keep"].to_s
+            told = ->(result) { Render::Import.result(result, table) }
+            in_background(->(result) { json(told.call(result)) }, report: told) do |progress, workspace|
+              source = upload.source(options)
+              looked = UseCases::Imports::Look.new(workspace).call(source, workspace.table(table.key))
+              settings = UseCases::Imports::Given.over(looked.settings, plain)
+              UseCases::Imports::Run.new(workspace, progress: progress).call(source: source, table: table.key, settings: settings, keep: keep, name: upload.name, refused: upload.refused, rows: looked.rows)
+            end
+          end
+
+          # The rows that were refused, in the format that went in.
+          app.get("/api/imports/:id/refused") do
+            upload = uploads.new(person).find(params[:id])
+            raise Store::NotFound, "No row of this file was refused." unless File.file?(upload.refused)
+
+            source = upload.source(params.slice(*OPTIONS))
+            io = StringIO.new("".b)
+            UseCases::Imports::MendedFile.write(upload, source, io, decimal_mark: workspace.project.conventions.decimal_mark)
+            content_type Interchange::Targets::TYPES.fetch(source.format)
+            attachment "#{File.basename(upload.name, ".*")} (refused).#{File.extname(upload.name).delete_prefix(".").then { |ending| ending.empty? ? source.format : ending }}"
+            io.string
+          end
+
+          app.post("/api/imports/table") do
+            parts = design_parts("label", "fields")
+            fields = parts["fields"]
+            raise Requests::Malformed, "`fields` must be a list of objects." unless fields.is_a?(Array) && fields.all? { |field| Routes::Imports.field?(field) }
+
+            table = UseCases::Imports::MakeTable.new(workspace).call(label: parts["label"], fields: fields)
+            Proving.wake
+            table_json(table.key, status: 201)
+          end
+
+          app.error(Interchange::Unreadable) { |error| problem(422, "unreadable", error.message) }
+          app.helpers Sent
+        end
+
+        # @return [Boolean] whether something is a field with rules
+        def self.field?(field) = field.is_a?(Hash) && (field["rules"].nil? || (field["rules"].is_a?(Array) && field["rules"].all?(Hash)))
+
+        # Reads what was sent.
+        module Sent
+          # @return [Hash{String=>String}] how a file is to be read
+          def options_sent = texts_sent(*OPTIONS).compact
+
+          # @return [Hash{String=>Object}] how its columns are to be taken over
+          def settings_sent
+            plain = design_parts("columns", "match", "blanks")
+            columns = plain["columns"]
+            sound = columns.nil? || (columns.is_a?(Array) && columns.all? { |each| each.is_a?(Hash) && each["column"].is_a?(String) })
+            sound ? plain : raise(Requests::Malformed, "`columns` must be a list of objects with `column`.")
+          end
+        end
+      end
+    end
+  end
+end

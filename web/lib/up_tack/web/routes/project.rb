@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Routes
+      # The project file, out and in, and the rule sheet.
+      module Project
+        def self.registered(app)
+          app.get("/api/project") do
+            attachment "#{workspace.project.name.gsub(/[^\p{L}\p{N}]+/, "_").downcase}.json"
+            content_type "application/json"
+            UseCases::ProjectFiles::Write.new(workspace).call
+          end
+
+          app.post("/api/project/preview") do
+            preview = UseCases::ProjectFiles::BringIn.new(workspace).preview(file_sent)
+            json({
+              name: preview.name, people: preview.people.map { |person| {name: person["name"], role: person["role"]} }, losses: preview.losses.map { |label, count| {field: label, values: count} },
+              differences: preview.differences.map { |each| each.to_h.slice(:what, :id, :place, :before, :after) }
+            })
+          end
+
+          app.post("/api/project/bring-in") do
+            text = file_sent
+            in_background(->(project) { json({name: project.name}) }) do |progress, workspace|
+              UseCases::ProjectFiles::BringIn.new(workspace, progress: progress).call(text).tap { Proving.wake }
+            end
+          end
+
+          app.get("/api/sheet.md") do
+            overview = UseCases::Bench::Overview.new(workspace)
+            content_type "text/markdown", charset: "utf-8"
+            Core::Bench::Sheet.new(workspace.project, overview.coverage, overview.lines.to_h { |line| [line.proof.id, line.state] }).markdown
+          end
+
+          app.helpers Sent
+        end
+
+        # Reads what was sent.
+        module Sent
+          # @return [String] the text of a project file
+          def file_sent
+            text = sent["file"]
+            text.is_a?(String) ? text : raise(Requests::Malformed, "`file` must be the text of a project file.")
+          end
+        end
+      end
+    end
+  end
+end
