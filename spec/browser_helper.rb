@@ -63,6 +63,17 @@ module BrowserHelp
     JS
   end
 
+  # What stood on the screen when an example failed: a picture, and in words what was said, what had
+  # the focus, and which answers were no good or have not come.
+  def leave_traces(example)
+    page.save_screenshot(File.join(UpTack::App::ROOT, "tmp", "failed_#{example.metadata[:line_number]}.png")) # rubocop:disable Lint/Debugger -- to be looked at afterwards
+    said = all("[role=alert], [role=status], [role=dialog], [data-sonner-toast]", wait: 0).map(&:text).reject(&:empty?)
+    sent = page.driver.network_traffic.reject { |each| each.response&.status.to_i.between?(200, 399) }.map { |each| "#{each.method} #{each.url} #{each.response&.status || "unanswered"}" }
+    warn "\n#{example.full_description}\n  at #{page.current_url}, focus on #{focused.inspect}\n  said: #{said.inspect}\n  not answered well: #{sent.last(8).inspect}"
+  rescue StandardError => error
+    warn "no traces of #{example.full_description}: #{error.message}"
+  end
+
   def write_formula(text)
     find(".cm-content").native.node.focus
     press [:control, "a"]
@@ -78,7 +89,7 @@ RSpec.configure do |config|
   config.include BrowserHelp, :browser
   config.before(:each, :browser) { |example| enter_as("Odile Marsh") unless example.metadata[:signed_out] }
   config.after(:each, :browser) do |example|
-    page.save_screenshot(File.join(UpTack::App::ROOT, "tmp", "failed_#{example.metadata[:line_number]}.png")) if example.exception # rubocop:disable Lint/Debugger -- to be looked at afterwards
+    leave_traces(example) if example.exception
     page.execute_script("localStorage.clear()") if page.current_url.start_with?("http")
     Capybara.reset_sessions!
   end

@@ -76,4 +76,15 @@ RSpec.describe "Changes of many records" do
     expect(undo(report.batch).left).to eq(0)
     expect([lines.count, UpTack::UseCases::Care::CheckUp.new(workspace).call.all?(&:sound)]).to eq([3, true])
   end
+
+  it "lets rules elsewhere act each time that a value which they wait for becomes another one, the log holding" do
+    change(:AddField, table: "orders", parts: {"label" => "Turns", "type" => "number"})
+    change(:PinRule, table: "orders", rule: {"kind" => "tally", "field" => "turns", "watch" => %w[amount]})
+    order = everything("orders").find { |_, values| values["status"] == "Open" }.first
+    before = UpTack::Store::Entry.count
+    drafts = Array.new(3) { |index| {typed: {"order" => order, "what" => "Bag #{index}", "quantity" => "2", "price" => "1.50"}} }
+    expect(UpTack::UseCases::Bulk::Write.new(workspace).call(table: "order_lines", drafts: drafts, summary: "Bags").saved).to eq(3)
+    expect([UpTack::Store::Rows.new(workspace.table("orders")).find(order)["turns"], UpTack::Store::Entry.count - before]).to eq([3, 6])
+    expect(UpTack::Store::LogCheck.run).to have_attributes(sound: true)
+  end
 end

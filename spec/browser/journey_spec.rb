@@ -44,7 +44,8 @@ RSpec.describe "From the board to a saved record" do
     expect(page).to have_text("Family is now in place 2")
     find_button("Limit number").native.node.focus
     press :Delete
-    expect(page).to have_text("Limit deleted").and have_no_button("Limit number")
+    expect(page).to have_text("Limit deleted")
+    expect(page).to have_no_button("Limit number")
     expect(columns("glazes").keys).to eq(%w[id name family])
     press [:control, "z"]
     expect(page).to have_button("Limit number")
@@ -62,7 +63,8 @@ RSpec.describe "From the board to a saved record" do
       expect(page).to have_text("28 records have a value in it.").and have_text("Bat weight g begins as 55.")
       click_button "Delete field"
     end
-    expect(page).to have_text("Bat weight g deleted").and have_no_button("Bat weight g number")
+    expect(page).to have_text("Bat weight g deleted")
+    expect(page).to have_no_button("Bat weight g number")
     within("[data-sonner-toast]", match: :first) { click_button "Undo" }
     expect(page).to have_button("Bat weight g number")
     expect(pieces.find(1)["bat_weight_g"]).to eq(number("55"))

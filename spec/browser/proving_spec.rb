@@ -162,7 +162,8 @@ RSpec.describe "Proving" do
     find("input[type=file]", visible: :all).attach_file(path)
     expect(page).to have_text("It would add 0 things and change 2.").and have_css("ins", text: "8")
     click_button "Bring it in"
-    expect(page).to have_text("Brought in: Ember Lane Kiln Share").and have_no_css("dialog")
+    expect(page).to have_text("Brought in: Ember Lane Kiln Share")
+    expect(page).to have_no_css("dialog")
     expect(workspace.table("members").rule("r18").to_plain["high"]).to eq("8")
     visit "/sheet"
     expect(page).to have_text("Shelves rented must be 0 to 8.").and have_text("proven, 5 of 5 seen · Clay and tare add up to the wet weight").and have_link("As Markdown")

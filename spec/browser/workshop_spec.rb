@@ -23,7 +23,8 @@ RSpec.describe "In the workshop" do
     click_button "Delete: Sales"
     expect(page).to have_css("dialog", text: "Its 12 records and all its rules go with it.")
     within("dialog") { click_button "Delete" }
-    expect(page).to have_text("Sales deleted").and have_no_css("h2", text: "Sales")
+    expect(page).to have_text("Sales deleted")
+    expect(page).to have_no_css("h2", text: "Sales")
     press [:control, "z"]
     expect(page).to have_css("h2", text: "Sales").and have_text("12 records")
     press [:control, :shift, "z"]
@@ -81,7 +82,8 @@ RSpec.describe "In the workshop" do
     visit "/t/pieces/rules"
     find_button("0 to 90: Hold minutes must be 0 to 90.").native.node.focus
     press :Delete
-    expect(page).to have_text("Rule taken off").and have_no_button("0 to 90: Hold minutes must be 0 to 90.")
+    expect(page).to have_text("Rule taken off")
+    expect(page).to have_no_button("0 to 90: Hold minutes must be 0 to 90.")
     press [:control, "z"]
     expect(page).to have_button("0 to 90: Hold minutes must be 0 to 90.")
   end

@@ -81,6 +81,7 @@ export function App() {
       </Suspense>
       <Toaster
         position="bottom-left"
+        duration={8000}
         toastOptions={{ className: "sheet !text-base-content !bg-base-100 !font-sans" }}
       />
     </QueryClientProvider>

@@ -32,6 +32,7 @@ module UpTack
         return field.bare.bare(value) if field&.bare && value
 
         case value
+        when String, nil then value
         when BigDecimal then value.frac.zero? ? value.to_i : value.to_s("F")
         when Core::DayTime, Date then value.iso8601
         when Time then value.getutc.strftime("%Y-%m-%d %H:%M:%S")

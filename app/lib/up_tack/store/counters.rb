@@ -22,6 +22,13 @@ module UpTack
       PATIENCE = 60
       MOST_HELD = 100_000
 
+      # How often numbers were written: whoever remembers some sees by it whether
+      # another one has written since.
+      @written = 0
+      class << self
+        attr_accessor :written
+      end
+
       # @param holding [Boolean] whether what was taken is written only by `finish`
       def initialize(holding: false)
         @holding = holding
@@ -31,13 +38,16 @@ module UpTack
         @next = {}
         @asked = 0
         @held = {}
+        @seen = Counters.written
       end
 
       # @param counting [Core::Rules::Number::Counting]
       # @return [Integer] the count that comes next
       def next(counting)
-        place = [counting.field, counting.series]
-        from = @next[place] ||= Statements.run(NEXT, *place).dig(0, 0) || counting.start
+        look_up
+        from = (@next[counting.field] ||= {})[counting.series] ||= Statements.run(NEXT, counting.field, counting.series).dig(0, 0) || counting.start
+        return from if @taken.empty?
+
         @taken.reduce(from) { |count, (other, taken, _)| (taken && other == counting) ? [count, taken + counting.step].max : count }
       end
 
@@ -45,11 +55,12 @@ module UpTack
       def owner(field, text)
         return :new if @taken.any? { |counting, _, taken| counting.field == field && taken == text }
 
-        @given[[field, text]]&.first || stored_owner(field, text)
+        look_up
+        @given.dig(field, text)&.first || stored_owner(field, text)
       end
 
       # @return [Integer, nil] the count in a number that was given
-      def count_of(field, text) = @given[[field, text]]&.last || Statements.run(OWNER, field, text).dig(0, 1)
+      def count_of(field, text) = @given.dig(field, text)&.last || Statements.run(OWNER, field, text).dig(0, 1)
 
       def take(counting, count, text) = @taken << [counting, count, text]
 
@@ -63,24 +74,40 @@ module UpTack
         held ? held[text] : Statements.run(OWNER, field, text).dig(0, 0)
       end
 
+      # What was remembered is forgotten once another one has written numbers.
+      def look_up
+        return if @seen == Counters.written
+
+        @seen = Counters.written
+        @next = {}
+        @held = {}
+        @asked = 0
+      end
+
       # @return [Hash{String=>Integer}, nil] nil where there are too many to hold
       def read_owners(field)
         rows = Statements.run("SELECT text, record_id FROM up_tack_numbers WHERE field_id = ? LIMIT #{MOST_HELD + 1}", field)
         rows.to_h if rows.length <= MOST_HELD
       end
-      private :stored_owner, :read_owners
+      private :stored_owner, :look_up, :read_owners
 
       # What was taken belongs to the record that was saved.
       # @param finish [Boolean] whether it is written now
       def settle(record_id, finish: !@holding)
         @taken.each do |counting, count, text|
           @settled << [counting, count, text, record_id]
-          @given[[counting.field, text]] = [record_id, count]
-          @next[[counting.field, counting.series]] = [self.next(counting), Counters.after(count, counting)].max if count
+          (@given[counting.field] ||= {})[text] = [record_id, count]
+          move_on(counting, count) if count
         end
         @taken = []
         self.finish if finish
       end
+
+      def move_on(counting, count)
+        following = [self.next(counting), Counters.after(count, counting)].max
+        (@next[counting.field] ||= {})[counting.series] = following
+      end
+      private :move_on
 
       # Forgets what was taken, since the record is not saved.
       def drop = @taken = []
@@ -94,10 +121,23 @@ module UpTack
           highest = all.map { |_, count, _, _| count }.max
           Statements.run(MOVE, counting.field, counting.series, Counters.after(highest, counting), highest)
         end
+        keep_up
         @settled = []
         @given = {}
-        @held = {}
       end
+
+      # What is remembered of all numbers goes on with those that were written now.
+      def keep_up
+        others = @seen != Counters.written
+        Counters.written += 1
+        return if others
+
+        @seen = Counters.written
+        @held = @held.to_h do |field, held|
+          [field, (held.merge!(@given.fetch(field, {}).transform_values(&:first)) if held && held.length < MOST_HELD)]
+        end
+      end
+      private :keep_up
 
       # The count that follows one which may lie between the steps.
       def self.after(count, counting)

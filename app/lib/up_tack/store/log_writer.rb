@@ -36,19 +36,22 @@ module UpTack
       # @return [Integer] the entry's number
       def add(entry, fields)
         @latest ||= Statements.run(LATEST).first || [0, Seal::BEGINNING]
-        entry = [@latest.first + 1, *entry]
-        @latest = [entry.first, Seal.of(@latest.last, entry)]
-        @held << [*entry, @latest.last]
-        @fields << [entry.first, fields]
+        number = @latest.first + 1
+        *entry, differences = entry
+        head = JSON.generate([number, *entry])
+        @latest = [number, Seal.over(@latest.last, head, differences)]
+        @held << "#{head.chop},#{JSON.generate(differences)},\"#{@latest.last}\"]"
+        @fields << [number, fields]
         finish unless @holding && @held.length < MOST
-        @latest.first
+        number
       end
 
-      # Writes what is held back.
+      # Writes what is held back; before the next entry somebody else may write some.
       def finish
+        @latest = nil
         return if @held.empty?
 
-        Statements.run(ENTRIES, JSON.generate(@held))
+        Statements.run(ENTRIES, "[#{@held.join(",")}]")
         Statements.run(CHANGED, JSON.generate(@fields))
         @held = []
         @fields = []

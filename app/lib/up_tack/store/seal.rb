@@ -16,9 +16,12 @@ module UpTack
       # @param before [String] seal of the entry before
       # @param entry [Array] values of COLUMNS, in that order
       # @return [String] 64 hexadecimal figures
-      def of(before, entry)
-        Digest::SHA256.hexdigest("#{before}\n#{JSON.generate(entry[0...-1])}\n#{entry.last}")
-      end
+      def of(before, entry) = over(before, JSON.generate(entry[0...-1]), entry.last)
+
+      # The same of what is written as JSON already.
+      # @param head [String] all values of COLUMNS but the last
+      # @param differences [String] the last
+      def over(before, head, differences) = Digest::SHA256.hexdigest("#{before}\n#{head}\n#{differences}")
     end
   end
 end

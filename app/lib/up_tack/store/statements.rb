@@ -14,8 +14,12 @@ module UpTack
         # @return [Array<Array>] rows
         def run(sql, *values)
           statement = ready(sql)
-          statement.bind_params(*values)
-          statement.to_a
+          values.each_with_index { |value, index| statement.bind_param(index + 1, value) }
+          rows = []
+          while (row = statement.step)
+            rows << row
+          end
+          rows
         ensure
           statement&.reset!
         end

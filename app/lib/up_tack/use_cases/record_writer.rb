@@ -49,6 +49,7 @@ module UpTack
         follow
         @log.finish
         @upkeep.echo
+        @last = nil
       end
 
       private
@@ -82,6 +83,7 @@ module UpTack
         )
         return Record.new(id: id, version: version, values: kept(outcome)) if followed.empty?
 
+        @log.finish
         @upkeep.echo
         Record.new(id: id, version: Store::ChangeLog.version_of(@table, id), values: @rows.find(id))
       end

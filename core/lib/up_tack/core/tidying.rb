@@ -13,8 +13,9 @@ module UpTack
       # @param steps [Array<Hash>] each with "do" and its settings
       # @return [String, nil] nil when nothing is left
       def run(text, steps)
-        tidied = steps.reduce(text) { |so_far, step| Steps.all.fetch(step["do"]).run(so_far, step) }
-        tidied.strip.empty? ? nil : tidied
+        known = Steps.all
+        tidied = steps.reduce(text) { |so_far, step| known.fetch(step["do"]).run(so_far, step) }
+        tidied.match?(/\S/) ? tidied : nil
       end
 
       # @param steps [Array<Hash>]

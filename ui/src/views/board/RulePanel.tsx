@@ -44,7 +44,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   const [lastSound, setLastSound] = useState(preview.data);
   if (sound && preview.data !== lastSound) setLastSound(preview.data);
   const change = (some: Partial<RuleParts>) => {
-    setParts({ ...parts, ...some });
+    setParts((now) => ({ ...now, ...some }));
     setLeaving(false);
     pin.reset();
   };

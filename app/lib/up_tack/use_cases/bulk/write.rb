@@ -32,9 +32,10 @@ module UpTack
             @report = Report.new(@table, @workspace.context.records)
             @report.batch = @batch = Store::Batch.begin(@workspace, @table, summary)
             @progress.begin(@table.label, summary, total)
+            writer = RecordWriter.new(@workspace, @table.key, way: @way, batch: @batch, holding: true)
             place = 0
             drafts.each_slice(PORTION) do |portion|
-              write(portion, place, &seen)
+              write(writer, portion, place, &seen)
               place += portion.length
             end
             @report
@@ -43,9 +44,8 @@ module UpTack
 
         private
 
-        # A writer for each portion, so that what it holds back does not grow without end.
-        def write(portion, from, &seen)
-          writer = RecordWriter.new(@workspace, @table.key, way: @way, batch: @batch, holding: true)
+        # What is held back is written after each portion, so that it does not grow without end.
+        def write(writer, portion, from, &seen)
           portion.each_with_index do |draft, index|
             one(writer, from + index, **draft, &seen)
           end

@@ -60,6 +60,7 @@ module UpTack
           @result.report = Bulk::Report.new(@table, @workspace.context.records)
           @result.report.batch = @batch = Store::Batch.begin(@workspace, @table, "Imported from #{name[0, 120]}")
           @cells = cells
+          @writer = RecordWriter.new(@workspace, @table.key, way: "import", batch: @batch, holding: true)
           @linked_to_itself = @cells.any? { |cell| cell.first.field.target == @table.key }
           @progress.begin(@table.label, name, rows)
           portion = []
@@ -81,11 +82,10 @@ module UpTack
           @settings.columns.select(&:field).map { |taken| [Cells.new(@table.field(taken.field), taken, @workspace.project.conventions, @links, sheet: sheet), places.fetch(taken.column)] }
         end
 
-        # A writer for each portion, so that what it holds back does not grow without end.
+        # What is held back is written after each portion, so that it does not grow without end.
         def write(portion)
           return if portion.empty?
 
-          @writer = RecordWriter.new(@workspace, @table.key, way: "import", batch: @batch, holding: true)
           drafts = portion.map { |row| [row, *drafted(row)] }
           there = found(drafts)
           drafts.each { |row, typed, reasons| one(row, typed, reasons, there) }

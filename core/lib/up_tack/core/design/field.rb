@@ -36,7 +36,10 @@ module UpTack
           ).freeze
         end
 
-        def initialize(choices: [].freeze, retired: [].freeze, conventions: Conventions.from({}), **rest) = super
+        def initialize(choices: [].freeze, retired: [].freeze, conventions: Conventions.from({}), **rest)
+          super
+          @values = Values.all[type]
+        end
 
         # @return [Hash{String=>Object}] without what is not set
         def to_plain
@@ -57,7 +60,7 @@ module UpTack
         def allows?(role, what) = Access.field(access, role, what)
 
         # @return [Module] one of Values
-        def values = Values[type]
+        def values = @values || Values[type]
 
         # @return [Symbol] what it is in an expression
         def kind = values.kind

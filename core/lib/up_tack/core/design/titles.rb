@@ -6,6 +6,8 @@ module UpTack
       # By what people know a record.
       module Titles
         LONGEST = 80
+        # What would not stand well in one line.
+        UNEVEN = /\s{2}|[\s&&[^ ]]|\A\s|\s\z|\u0000/
 
         module_function
 
@@ -25,7 +27,8 @@ module UpTack
 
         def shown(table, field, id, values, context)
           value = values.fetch(field.key) { context && worked_out(table, field, id, values, context) }
-          field.show(value).strip.gsub(/\s+/, " ")
+          text = field.show(value)
+          text.match?(UNEVEN) ? text.strip.gsub(/\s+/, " ") : text
         end
 
         def worked_out(table, field, id, values, context)

@@ -43,14 +43,17 @@ module UpTack
         end
 
         KINDS = {"kinds" => :kinds, "also" => :text}.freeze
+        # Most texts have nothing of these, and to look costs less than to write anew.
+        EDGES = /^[[:blank:]]|[[:blank:]]$|\A[[:space:]]|[[:space:]]\z/
+        GAPS = /[[:blank:]]{2}|[[:blank:]&&[^ ]]/
 
         module_function
 
         # @return [Hash{String=>Step}] in the order in which they are offered
         def all
           @all ||= [
-            step("trim", "Trim spaces at the ends", " Ansa Velt ") { |text, _| text.gsub(/^[[:blank:]]+|[[:blank:]]+$/, "").gsub(/\A[[:space:]]+|[[:space:]]+\z/, "") },
-            step("collapse", "One space between words", "Ansa   Velt") { |text, _| text.gsub(/(?<=\S)[[:blank:]]+(?=\S)/, " ") },
+            step("trim", "Trim spaces at the ends", " Ansa Velt ") { |text, _| text.match?(EDGES) ? text.gsub(/^[[:blank:]]+|[[:blank:]]+$/, "").gsub(/\A[[:space:]]+|[[:space:]]+\z/, "") : text },
+            step("collapse", "One space between words", "Ansa   Velt") { |text, _| text.match?(GAPS) ? text.gsub(/(?<=\S)[[:blank:]]+(?=\S)/, " ") : text },
             step("remove_spaces", "Remove all spaces", "KD 017") { |text, _| text.gsub(/[[:space:]]/, "") },
             step("upper", "All capitals", "kd-017") { |text, _| text.upcase },
             step("lower", "All small letters", "Ansa.Velt@Emberlane.Example") { |text, _| text.downcase },

@@ -32,6 +32,9 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
   const decision = decisionOf(parts);
   const [notes, setNotes] = useState<string[]>([]);
   const [lit, setLit] = useState<number | null>(null);
+  // What was typed while a pasted block was being read stays.
+  const latest = useRef(decision);
+  latest.current = decision;
   const file = useRef<HTMLInputElement>(null);
   useEffect(() => setLit(row), [row]);
 
@@ -48,10 +51,10 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
       );
       const headed = parsed.columns.some((column) => column.head !== null);
       const next = headed
-        ? fromHeaded(decision, parsed, table)
-        : laidOver(decision, at?.row ?? 0, at?.column ?? 0, parsed.rows);
+        ? fromHeaded(latest.current, parsed, table)
+        : laidOver(latest.current, at?.row ?? 0, at?.column ?? 0, parsed.rows);
       if (next === null) {
-        setNotes([words.decision.tooWide(parsed.columns.length, width(decision) - (at?.column ?? 0))]);
+        setNotes([words.decision.tooWide(parsed.columns.length, width(latest.current) - (at?.column ?? 0))]);
         return;
       }
       put(next);
