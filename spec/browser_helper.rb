@@ -7,7 +7,7 @@ require "web_helper"
 Capybara.register_driver(:chromium) do |app|
   flags = %w[no-sandbox disable-gpu disable-quic disable-background-networking disable-component-update disable-sync no-first-run]
   Capybara::Cuprite::Driver.new(
-    app, browser_path: "/usr/bin/chromium", window_size: [1280, 800], process_timeout: 30, timeout: 20, js_errors: true,
+    app, browser_path: "/usr/bin/chromium-headless-shell", window_size: [1280, 800], process_timeout: 30, timeout: 20, js_errors: true,
     browser_options: flags.to_h { |flag| [flag, nil] }
   )
 end

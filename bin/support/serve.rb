@@ -3,6 +3,7 @@
 # Opens the database, fills it with the demo if it is new, and serves everything
 # from one Puma. Called by bin/start, which has set up the rest.
 
+require_relative "room"
 require "fileutils"
 require "socket"
 

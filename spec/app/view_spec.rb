@@ -52,7 +52,13 @@ RSpec.describe "A view of records" do
     all = listed(sort: "-amount,words")
     shown = all.map { |id| table.find(id) }.map { |row| [row["amount"]&.to_i, row["words"] && Core::Expression::Text.folded(row["words"])] }
     expect(shown).to eq(shown.sort_by { |amount, words| [amount ? -amount : 9, words ? 0 : 1, words.to_s] })
-    expect(UpTack::UseCases::ListRecords.new(workspace).call(table: "odds", sort: "-amount,words", at: 17, limit: 4).records.map(&:id)).to eq(all[17, 4])
+    jump = ->(at) { UpTack::UseCases::ListRecords.new(workspace).call(table: "odds", sort: "-amount,words", at: at, limit: 4).records.map(&:id) }
+    expect(jump.call(17)).to eq(all[17, 4])
+    # Of a long list the beginning is there at once, and the rest comes from a process of its own.
+    stub_const("UpTack::UseCases::Selection::HEAD", 9)
+    UpTack::UseCases::Selection::KNOWN.clear
+    expect(UpTack::Store::Elsewhere).to receive(:numbers).and_wrap_original { |ask, *question| ask.call(*question).tap { |ids| expect(ids).to eq(all) } }.once
+    expect([0, 4, 5, 17].map(&jump)).to eq([all[0, 4], all[4, 4], all[5, 4], all[17, 4]])
     expect(listed(sort: "-id")).to eq(all.sort.reverse)
   end
 

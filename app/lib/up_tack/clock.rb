@@ -37,15 +37,10 @@ module UpTack
     def now = @at || Time.now.utc
 
     # @return [Date] at the firm
-    def today = day_of(now)
+    def today = day_at(@at ? @at.to_i : Process.clock_gettime(Process::CLOCK_REALTIME, :second))
 
     # @return [Date] the day of a moment, at the firm
-    def day_of(time)
-      seconds = time.to_i + offset(time.to_i)
-      day = seconds.div(DAY)
-      @day = [day, Time.at(seconds).utc.to_date] unless @day&.first == day
-      @day.last
-    end
+    def day_of(time) = day_at(time.to_i)
 
     # @return [Time] the moment as the firm's clocks show it
     def local(time) = @zone.to_local(time.getutc)
@@ -57,6 +52,14 @@ module UpTack
     private_constant :DAY
 
     private
+
+    # @param at [Integer] seconds since 1970, in UTC
+    def day_at(at)
+      seconds = at + offset(at)
+      day = seconds.div(DAY)
+      @day = [day, Time.at(seconds).utc.to_date] unless @day&.first == day
+      @day.last
+    end
 
     # Seconds by which the firm's clocks differ from UTC; the same between two
     # changes of the clocks, so it is not looked up anew each time.

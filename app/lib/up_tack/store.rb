@@ -6,6 +6,7 @@ require "bcrypt"
 require "fileutils"
 require "json"
 require "digest"
+require "English"
 require "securerandom"
 require "sqlite3"
 

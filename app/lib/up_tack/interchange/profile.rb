@@ -42,8 +42,7 @@ module UpTack
         @longest = text.length if text.length > @longest
         @several_lines ||= text.include?("\n")
         @repeated = true unless @all.add?(text.hash)
-        shape = text.gsub(/\p{Lu}/, "A").gsub(/\p{Ll}/, "a").gsub(/\d/, "9")
-        @shape = (@shape.nil? || @shape == shape) ? shape : false
+        look_at_shape(text) unless @shape == false
         @distinct[text] = (@distinct[text] || 0) + 1 if @distinct.length <= MOST_DISTINCT
         @kinds[kind(cell, text, row)] += 1
       end
@@ -99,6 +98,12 @@ module UpTack
       def range = @least && [@least, @greatest]
 
       private
+
+      # Which kinds of characters stand where, as long as all cells are alike.
+      def look_at_shape(text)
+        shape = text.gsub(/\p{Lu}/, "A").gsub(/\p{Ll}/, "a").gsub(/\d/, "9")
+        @shape = (@shape.nil? || @shape == shape) ? shape : false
+      end
 
       def kind(cell, text, row)
         case cell

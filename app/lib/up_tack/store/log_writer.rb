@@ -3,19 +3,13 @@
 module UpTack
   module Store
     # Adds entries to the change log, each sealed onto the one before. Lives inside
-    # one transaction, beside which nobody else can write: so it asks only once for
-    # the latest seal, and can hold entries back to write many at a time. They are
-    # taken from one JSON text, since binding each value would cost more than all the rest.
+    # one transaction, beside which nobody else can write. Which fields they tell of can be
+    # held back, to be written field by field for many entries: they lie in that order.
     class LogWriter
       SEALED = [*Seal::COLUMNS, "seal"].freeze
-      ENTRIES = "INSERT INTO up_tack_entries (#{SEALED.join(", ")}) SELECT #{SEALED.each_index.map { |index| "value ->> #{index}" }.join(", ")} FROM json_each(?)".freeze
-      CHANGED = <<~SQL
-        INSERT OR IGNORE INTO up_tack_changed (field_id, entry_id)
-        SELECT field.value, entry.value ->> 0 FROM json_each(?) AS entry, json_each(entry.value, '$[1]') AS field
-      SQL
+      ENTRY = "INSERT INTO up_tack_entries (#{SEALED.join(", ")}) VALUES (#{(["?"] * SEALED.length).join(", ")})".freeze
+      CHANGED = "INSERT OR IGNORE INTO up_tack_changed (field_id, entry_id) SELECT ?1, value FROM json_each(?2)"
       LATEST = "SELECT id, seal FROM up_tack_entries ORDER BY id DESC LIMIT 1"
-      # Entries held back at most.
-      MOST = 200
 
       # @return [String] a moment as the log keeps it, in UTC
       def self.moment(time)
@@ -24,11 +18,10 @@ module UpTack
         held.last + time.usec.to_s.rjust(6, "0")
       end
 
-      # @param holding [Boolean] whether entries are held back until `finish`
+      # @param holding [Boolean] whether fields are held back until `finish`
       def initialize(holding: false)
         @holding = holding
-        @held = []
-        @fields = []
+        @held = Hash.new { |hash, field| hash[field] = [] }
       end
 
       # @param entry [Array] values of Seal::COLUMNS but for the number
@@ -36,25 +29,19 @@ module UpTack
       # @return [Integer] the entry's number
       def add(entry, fields)
         @latest ||= Statements.run(LATEST).first || [0, Seal::BEGINNING]
-        number = @latest.first + 1
-        *entry, differences = entry
-        head = JSON.generate([number, *entry])
-        @latest = [number, Seal.over(@latest.last, head, differences)]
-        @held << "#{head.chop},#{JSON.generate(differences)},\"#{@latest.last}\"]"
-        @fields << [number, fields]
-        finish unless @holding && @held.length < MOST
-        number
+        entry = [@latest.first + 1, *entry]
+        @latest = [entry.first, Seal.of(@latest.last, entry)]
+        Statements.run(ENTRY, *entry, @latest.last)
+        fields.each { |field| @held[field] << entry.first }
+        finish unless @holding
+        entry.first
       end
 
       # Writes what is held back; before the next entry somebody else may write some.
       def finish
         @latest = nil
-        return if @held.empty?
-
-        Statements.run(ENTRIES, "[#{@held.join(",")}]")
-        Statements.run(CHANGED, JSON.generate(@fields))
-        @held = []
-        @fields = []
+        @held.each { |field, entries| Statements.run(CHANGED, field, JSON.generate(entries)) }
+        @held.clear
       end
     end
   end

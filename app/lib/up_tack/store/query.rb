@@ -32,7 +32,7 @@ module UpTack
 
       # @return [Array<Integer>] numbers of a page of the records, in order
       # @param at [Integer] how many to leave out
-      def page(limit, at: 0) = column("#{ordered} LIMIT #{Integer(limit)} OFFSET #{Integer(at)}")
+      def page(limit, at: 0) = column("#{sql} LIMIT #{Integer(limit)} OFFSET #{Integer(at)}")
 
       # @return [Array<Integer>] the numbers that follow one, where nothing but the number sorts
       def page_after(id, limit)
@@ -44,7 +44,10 @@ module UpTack
       def by_number? = @sorts.empty?
 
       # @return [Array<Integer>] numbers of all of them, in order
-      def ids = column(ordered)
+      def ids = column(sql)
+
+      # @return [String] that gives those in order, as a column `id`
+      def sql = "#{select(@said, @order.joins)} ORDER BY #{@order.sql(by_number: direction)}"
 
       # @return [Array<Integer>] those that SQL lets through, in order of number
       def candidates = column("#{select(@said)} ORDER BY rows.id")
@@ -62,8 +65,6 @@ module UpTack
       end
 
       private
-
-      def ordered = "#{select(@said, @order.joins)} ORDER BY #{@order.sql(by_number: direction)}"
 
       def direction = @descending ? "DESC" : "ASC"
 

@@ -113,10 +113,10 @@ module UpTack
       # @param id [Integer, nil] the number that it had before, for a record that comes back
       # @return [Integer] the new record's number
       def insert(values, id: nil)
-        return Statements.run("INSERT INTO #{quoted(@table.key)} DEFAULT VALUES RETURNING id").dig(0, 0) if @fields.empty? && id.nil?
+        return Statements.insert("INSERT INTO #{quoted(@table.key)} DEFAULT VALUES") if @fields.empty? && id.nil?
 
         sql = (@inserts ||= {})[id.nil?] ||= insertion([*("id" if id), *@fields.map(&:key)])
-        Statements.run(sql, *id, *@fields.map { |field| Cells.write(values[field.key], field) }).dig(0, 0)
+        Statements.insert(sql, *id, *@fields.map { |field| Cells.write(values[field.key], field) })
       end
 
       # @param values [Hash{String=>Object}] those that change
@@ -139,7 +139,7 @@ module UpTack
 
       private
 
-      def insertion(columns) = "INSERT INTO #{quoted(@table.key)} (#{columns.map { |name| quoted(name) }.join(", ")}) VALUES (#{(["?"] * columns.length).join(", ")}) RETURNING id"
+      def insertion(columns) = "INSERT INTO #{quoted(@table.key)} (#{columns.map { |name| quoted(name) }.join(", ")}) VALUES (#{(["?"] * columns.length).join(", ")})"
 
       def rows(scope, keys = nil)
         fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields

@@ -24,13 +24,22 @@ module UpTack
           statement&.reset!
         end
 
+        # The same for what adds one row.
+        # @return [Integer] its number
+        def insert(sql, *values)
+          run(sql, *values)
+          at_hand.last_insert_row_id
+        end
+
         # Lets go of connections that are closed.
         def forget = @mutex.synchronize { @held.each_value { |ready| ready.each_value { |statement| statement.close unless statement.closed? } } && @held.clear }
 
         private
 
+        def at_hand = Thread.current[:up_tack_writing] || Database.connection.raw_connection
+
         def ready(sql)
-          raw = Thread.current[:up_tack_writing] || Database.connection.raw_connection
+          raw = at_hand
           held = @held[raw] || @mutex.synchronize { @held[raw] ||= {} }
           held[sql] ||= raw.prepare(sql)
         end

@@ -9,6 +9,9 @@ module UpTack
     class Selection
       # Those of the latest questions.
       KNOWN = Memory.new(12)
+      # Records from the beginning of an order that are looked up with its first page: to find
+      # so many takes no longer than to find one.
+      HEAD = 5_000
 
       # @param workspace [Workspace]
       # @param table [Core::Design::Table]
@@ -35,9 +38,11 @@ module UpTack
       # @param at [Integer] how many to leave out
       # @return [Array<Integer>] numbers of a page of them
       def page(limit, at: 0)
-        return query.page(limit, at: at) if query.whole? && (query.by_number? || at.zero?)
+        return query.page(limit, at: at) if query.whole? && query.by_number?
+        return ids[at, limit] || [] unless query.whole? && at + limit <= HEAD
+        return query.page(limit, at: at) if Store::Database.connection.transaction_open?
 
-        ids[at, limit] || []
+        KNOWN.fetch([key, :head]) { head }[at, limit] || []
       end
 
       # @return [Integer] how many there are
@@ -49,6 +54,12 @@ module UpTack
       end
 
       private
+
+      # Where there are more, somebody may soon want to see those far below.
+      def head
+        path, sql = Store::Database.path, query.sql
+        query.page(HEAD).tap { |first| KNOWN.ahead(key) { Store::Elsewhere.numbers(path, sql) } if first.length == HEAD }
+      end
 
       def look_up = query.whole? ? query.ids : worked_out
 

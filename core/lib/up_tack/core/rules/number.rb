@@ -74,7 +74,7 @@ module UpTack
           end
 
           # @return [Array<String>]
-          def reads = (formula.reads + (series ? series.reads : [])).uniq
+          def reads = @reads ||= (formula.reads + (series ? series.reads : [])).uniq.freeze
 
           # What a text that stands in the field says of its series and count.
           # @param evaluation [Expression::Evaluation] of the record that has it

@@ -1,0 +1,12 @@
+# frozen_string_literal: true
+
+require "rbconfig"
+
+# Ruby is given more room before it collects what is no longer needed: many records in one go
+# leave many short-lived objects behind. That can be set only before it starts, so the same
+# command is run once more with it. Whoever sets any of it by hand is left alone.
+ROOM = {
+  "RUBY_GC_HEAP_INIT_SLOTS" => "700000", "RUBY_GC_HEAP_FREE_SLOTS" => "300000",
+  "RUBY_GC_MALLOC_LIMIT" => "67108864", "RUBY_GC_MALLOC_LIMIT_MAX" => "67108864", "RUBY_GC_OLDMALLOC_LIMIT" => "67108864"
+}.freeze
+exec(ROOM, RbConfig.ruby, $PROGRAM_NAME, *ARGV) if ROOM.none? { |name, _| ENV.key?(name) }
