@@ -2,23 +2,38 @@
 
 module UpTack
   module Store
-    # Asks the database from a process of its own: while SQLite sorts a million records no
-    # other thread of this one could go on.
+    # Asks the database from a process of its own: while SQLite sorts or adds up a million
+    # records no other thread of this one could go on. Where that can't be done the answer
+    # is nil, and whoever asks does it here.
     module Elsewhere
-      SCRIPT = File.join(App::ROOT, "bin", "support", "numbers.rb")
+      SCRIPT = File.join(App::ROOT, "bin", "support", "ask.rb")
+      # Records from which on it is worth a process.
+      MANY = 50_000
 
       module_function
 
-      # @param path [String] the database's file
       # @param sql [String] gives one column `id` of whole numbers
-      # @return [Array<Integer>, nil] nil where it could not be asked so
-      def numbers(path, sql)
-        IO.popen([{"RUBYOPT" => nil}, RbConfig.ruby, "--disable-gems", *libraries, SCRIPT, path, {err: File::NULL}], "r+b") do |child|
+      # @param path [String] the database's file
+      # @return [Array<Integer>, nil]
+      def numbers(sql, path: Database.path) = ask(sql, "numbers", path)&.unpack("q<*")
+
+      # @param sql [String]
+      # @param table [String] key of the table that is gone through
+      # @return [Array<Array>, nil] nil as well where the table has few records, or is being written to
+      def rows(sql, table)
+        connection = Database.connection
+        return if connection.transaction_open? || connection.select_value("SELECT MAX(id) FROM #{connection.quote_table_name(table)}").to_i < MANY
+
+        ask(sql, "rows", Database.path)&.then { |answer| JSON.parse(answer) }
+      end
+
+      def ask(sql, shape, path)
+        IO.popen([{"RUBYOPT" => nil}, RbConfig.ruby, "--disable-gems", *libraries, SCRIPT, path, shape, {err: File::NULL}], "r+b") do |child|
           child.write(sql)
           child.close_write
           answer = child.read
           child.close
-          answer.unpack("q<*") if $CHILD_STATUS.success?
+          answer if $CHILD_STATUS.success?
         end
       rescue SystemCallError
         nil

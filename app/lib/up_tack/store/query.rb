@@ -61,7 +61,8 @@ module UpTack
       # @param expressions [Array<String>] SQL over `rows`
       # @return [Array<Object>] what they come to over all of them
       def reckon(expressions, and_where: nil, group: nil)
-        Database.connection.select_rows("SELECT #{expressions.join(", ")} FROM #{quoted(@table.key)} AS rows#{where([*@said, and_where].compact)}#{" GROUP BY #{group}" if group}")
+        sql = "SELECT #{expressions.join(", ")} FROM #{quoted(@table.key)} AS rows#{where([*@said, and_where].compact)}#{" GROUP BY #{group}" if group}"
+        Elsewhere.rows(sql, @table.key) || Database.connection.select_rows(sql)
       end
 
       private

@@ -58,7 +58,7 @@ module UpTack
       # Where there are more, somebody may soon want to see those far below.
       def head
         path, sql = Store::Database.path, query.sql
-        query.page(HEAD).tap { |first| KNOWN.ahead(key) { Store::Elsewhere.numbers(path, sql) } if first.length == HEAD }
+        query.page(HEAD).tap { |first| KNOWN.ahead(key) { Store::Elsewhere.numbers(sql, path: path) } if first.length == HEAD }
       end
 
       def look_up = query.whole? ? query.ids : worked_out
