@@ -1,4 +1,5 @@
-import { useQueries, useQuery } from "@tanstack/react-query";
+import { useQueries, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
 import { api, data, type Job, type RecordData } from "./client";
 import type { components } from "./generated";
 import { reported } from "./jobs";
@@ -37,15 +38,19 @@ export const useTotals = (table: string, filter: string, fields: string[]) =>
   });
 
 /**
- * The records of a list between two places and around them, page by page: those that are not
- * looked at any more are let go, and questions that nobody waits for are called off.
+ * The records of a list between two places and around them, page by page; those that are not
+ * looked at any more are let go. Whoever drags the bar passes thousands of pages: the next ones
+ * are asked for once those before are in, so that some always come.
  */
 export function useWindow(table: string, view: View, from: number, to: number) {
+  const client = useQueryClient();
+  const key = (page: number) => ["records", table, "window", view.sort, view.filter, page];
   const first = Math.max(0, Math.floor(from / PAGE) - 1);
-  const pages = Array.from({ length: Math.floor(to / PAGE) + 2 - first }, (_, index) => first + index);
+  const wanted = Array.from({ length: Math.floor(to / PAGE) + 2 - first }, (_, index) => first + index);
+  const [pages, setPages] = useState(wanted);
   const found = useQueries({
     queries: pages.map((page) => ({
-      queryKey: ["records", table, "window", view.sort, view.filter, page],
+      queryKey: key(page),
       queryFn: ({ signal }: { signal: AbortSignal }) =>
         listRecords(
           table,
@@ -56,8 +61,11 @@ export function useWindow(table: string, view: View, from: number, to: number) {
       retry: false,
     })),
   });
+  const there = wanted.every((page) => client.getQueryData(key(page)) !== undefined);
+  if (wanted.join() !== pages.join() && (there || !found.some((each) => each.isPending))) setPages(wanted);
   return {
-    at: (index: number): RecordData | undefined => found[Math.floor(index / PAGE) - first]?.data?.records[index % PAGE],
+    at: (index: number): RecordData | undefined =>
+      found[Math.floor(index / PAGE) - (pages[0] ?? 0)]?.data?.records[index % PAGE],
     error: found.find((each) => each.error)?.error ?? null,
     waiting: found.some((each) => each.isPending),
   };

@@ -34,6 +34,11 @@ type Props = {
 /** A key that is a letter, a figure or a sign, and so begins to type. */
 const types = (event: KeyboardEvent) => event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey;
 
+function isAnyThere(from: number, to: number, there: (row: number) => boolean) {
+  for (let row = from; row <= to; row += 1) if (there(row)) return true;
+  return false;
+}
+
 /**
  * The grid over all records of a table, of which only those in sight are fetched and drawn (which
  * is why this is no table element). Rows that wait to be mended and are yet to be made come first.
@@ -59,6 +64,12 @@ export function Grid(props: Props) {
   const last = Math.max(0, (items.at(-1)?.index ?? PAGE - 1) - fresh.length);
   const window_ = useWindow(table.key, view, first, last);
   const recordAt = (row: number) => (row < fresh.length ? undefined : window_.at(row - fresh.length));
+  // Until the rows come that somebody has scrolled to, those seen last stay, paler.
+  const inSight = { from: rows.range?.startIndex ?? 0, to: rows.range?.endIndex ?? 0 };
+  const late = count > 0 && !isAnyThere(inSight.from, inSight.to, (row) => row < fresh.length || !!recordAt(row));
+  const seen = useRef(new Map<number, RecordData | undefined>());
+  if (!late) seen.current = new Map(items.map(({ index }) => [index - inSight.from, recordAt(index)]));
+  const shownAt = (row: number) => (late ? seen.current.get(row - inSight.from) : recordAt(row));
   const waitingAt = (row: number) => {
     if (row < fresh.length) return fresh[row];
     const id = recordAt(row)?.id;
@@ -159,6 +170,8 @@ export function Grid(props: Props) {
     now.pick(row, at(row)?.id, stretch, at);
   }, []);
 
+  // Elements that scroll out of sight are used for the rows that come.
+  const slots = Math.ceil(items.length / 16) * 16;
   const template = `${TICK}px ${NUMBER}px ${columns.map((column) => `${column.width}px`).join(" ")}`;
   const activeField = columns[range.active.column]?.field;
   return (
@@ -169,6 +182,7 @@ export function Grid(props: Props) {
         tabIndex={0}
         aria-label={table.label}
         aria-multiselectable
+        aria-busy={late}
         aria-rowcount={count + 1}
         aria-colcount={columns.length + 2}
         aria-activedescendant={`cell-${range.active.row}-${range.active.column}`}
@@ -192,17 +206,18 @@ export function Grid(props: Props) {
           />
           <div className="relative" style={{ height: rows.getTotalSize() }}>
             {items.map((item) => {
-              const record = recordAt(item.index);
+              const record = shownAt(item.index);
               const waiting = waitingAt(item.index);
               const open = editing?.row === item.index ? editing : null;
               const field = open && columns[open.column]?.field;
               return (
                 <GridRow
-                  key={item.key}
+                  key={item.index % slots}
                   table={table}
                   row={item.index}
                   top={item.start}
                   record={record}
+                  late={late}
                   waiting={waiting}
                   columns={columns}
                   template={template}

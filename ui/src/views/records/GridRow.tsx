@@ -17,6 +17,8 @@ type Props = {
   row: number;
   top: number;
   record: RecordData | undefined;
+  /** Whether what is shown is what was seen before, until the row itself comes. */
+  late: boolean;
   waiting: Waiting | undefined;
   columns: GridColumn[];
   template: string;
@@ -34,7 +36,7 @@ type Props = {
 
 /** One row of the grid: a record, one that waits to be mended, or one that is still loading. */
 export const GridRow = memo(function GridRow(props: Props) {
-  const { table, row, top, record, waiting, columns, template, box, active, picked, editing } = props;
+  const { table, row, top, record, late, waiting, columns, template, box, active, picked, editing } = props;
   const lit = picked ? "bg-[var(--tint-lit)]" : waiting ? "bg-[var(--tint-refused)]" : "bg-base-100";
   return (
     <div
@@ -42,7 +44,7 @@ export const GridRow = memo(function GridRow(props: Props) {
       data-index={row}
       aria-rowindex={row + 2}
       aria-selected={picked}
-      className={`absolute top-0 left-0 grid border-base-300/60 border-b ${editing ? "z-20" : ""} ${lit}`}
+      className={`absolute top-0 left-0 grid border-base-300/60 border-b ${editing ? "z-20" : ""} ${late ? "opacity-50" : ""} ${lit}`}
       style={{ gridTemplateColumns: template, height: HEIGHT, transform: `translateY(${top}px)` }}
     >
       <div role="gridcell" className={`sticky left-0 z-[2] flex items-center justify-center ${lit}`}>
