@@ -7,6 +7,6 @@ require "rbconfig"
 # command is run once more with it. Whoever sets any of it by hand is left alone.
 ROOM = {
   "RUBY_GC_HEAP_INIT_SLOTS" => "700000", "RUBY_GC_HEAP_FREE_SLOTS" => "300000",
-  "RUBY_GC_MALLOC_LIMIT" => "67108864", "RUBY_GC_MALLOC_LIMIT_MAX" => "67108864", "RUBY_GC_OLDMALLOC_LIMIT" => "67108864"
+  "RUBY_GC_MALLOC_LIMIT" => "33554432", "RUBY_GC_MALLOC_LIMIT_MAX" => "33554432", "RUBY_GC_OLDMALLOC_LIMIT" => "33554432"
 }.freeze
 exec(ROOM, RbConfig.ruby, $PROGRAM_NAME, *ARGV) if ROOM.none? { |name, _| ENV.key?(name) }

@@ -15,6 +15,10 @@ module UpTack
         TYPES = {"xlsx" => "[Content_Types].xml", "ods" => "content.xml"}.freeze
         # Bytes of the texts that a workbook keeps apart, which are held while it is read.
         MOST_TEXTS = 120_000_000
+        # Cells after which what is no longer needed of them is let go.
+        TIDY_UP = 100_000
+        # Bytes from which on a workbook is large.
+        LARGE = 5_000_000
         # Seconds of a day.
         DAY = 86_400
 
@@ -66,8 +70,8 @@ module UpTack
           end
         end
 
-        # @return [Integer] rows, by which progress is told
-        def size = @size ||= opening { |book| book.sheet(sheet).last_row.to_i }
+        # @return [Integer] rows, about, by which progress is told
+        def size = @size ||= opening { |book| (format == "xlsx") ? counted(book) : book.sheet(sheet).last_row.to_i }
 
         # @yield [Source::Row] each row after the head
         # @yieldparam place [Integer] how many rows are read
@@ -86,6 +90,18 @@ module UpTack
 
         private
 
+        # The library would hold every cell to tell how many rows there are.
+        def counted(book)
+          book.sheet_for(sheet)
+          found = 0
+          File.open(book.sheet_files[book.sheets.index(sheet)], "rb") do |file|
+            while (chunk = file.read(1 << 20))
+              found += chunk.scan(%r{</(?:\w+:)?row>}).length
+            end
+          end
+          found
+        end
+
         def first_row(book, sheet)
           rows(book, sheet) { |cells| return cells if cells.any? }
           nil
@@ -100,13 +116,22 @@ module UpTack
 
         # An empty row between others is no row in the file; numbers are the sheet's own.
         def stream(book, sheet)
-          before = 0
+          before = held = 0
           book.each_row_streaming(sheet: sheet, pad_cells: true) do |cells|
             at = cells.compact.first&.coordinate&.row || (before + 1)
             (at - before - 1).times { yield [] } if at > before + 1 && at - before < 100_000
             before = at
+            held = tidy_up(held + cells.length)
             yield cells.map { |cell| cell && plain(cell.value, cell.type) }
           end
+        end
+
+        # What the library makes of each row lies where Ruby does not see that memory runs short.
+        def tidy_up(held)
+          return held if held < TIDY_UP
+
+          GC.start
+          0
         end
 
         def plain(value, type)
@@ -133,12 +158,13 @@ module UpTack
         def clock(seconds) = Time.at(seconds.to_i % DAY).utc.strftime("%H:%M")
 
         def opening
-          book = (format == "xlsx") ? Roo::Excelx.new(@path, file_warning: :ignore) : Roo::OpenOffice.new(@path, file_warning: :ignore)
+          book = (format == "xlsx") ? Roo::Excelx.new(@path, file_warning: :ignore, no_hyperlinks: true) : Roo::OpenOffice.new(@path, file_warning: :ignore)
           yield book
         rescue Zip::Error, Zlib::Error, Nokogiri::XML::SyntaxError, Roo::Error, ArgumentError, NoMethodError, TypeError => e
           raise Unreadable, "#{@name} is a workbook that can't be read (#{e.class.name.split("::").last}); it may have been cut off. Save it again and retry."
         ensure
           book&.close
+          GC.start if File.size(@path) > LARGE # What it unpacked is not held until the next one is opened.
         end
       end
     end
