@@ -70,7 +70,7 @@ module BrowserHelp
     said = all("[role=alert], [role=status], [role=dialog], [data-sonner-toast]", wait: 0).map(&:text).reject(&:empty?)
     sent = page.driver.network_traffic.reject { |each| each.response&.status.to_i.between?(200, 399) }.map { |each| "#{each.method} #{each.url} #{each.response&.status || "unanswered"}" }
     warn "\n#{example.full_description}\n  at #{page.current_url}, focus on #{focused.inspect}\n  said: #{said.inspect}\n  not answered well: #{sent.last(8).inspect}"
-  rescue StandardError => error
+  rescue => error
     warn "no traces of #{example.full_description}: #{error.message}"
   end
 

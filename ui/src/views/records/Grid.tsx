@@ -34,6 +34,9 @@ type Props = {
 /** A key that is a letter, a figure or a sign, and so begins to type. */
 const types = (event: KeyboardEvent) => event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey;
 
+/** Pixels of a part of the list within which rows are placed. */
+const PART = 1024 * HEIGHT;
+
 function isAnyThere(from: number, to: number, there: (row: number) => boolean) {
   for (let row = from; row <= to; row += 1) if (there(row)) return true;
   return false;
@@ -172,6 +175,8 @@ export function Grid(props: Props) {
 
   // Elements that scroll out of sight are used for the rows that come.
   const slots = Math.ceil(items.length / 16) * 16;
+  // Far below, browsers draw no longer to the pixel: rows are placed within a part of the list.
+  const base = Math.floor((items[0]?.start ?? 0) / PART) * PART;
   const template = `${TICK}px ${NUMBER}px ${columns.map((column) => `${column.width}px`).join(" ")}`;
   const activeField = columns[range.active.column]?.field;
   return (
@@ -205,52 +210,57 @@ export function Grid(props: Props) {
             onEverything={picks.all ? picks.none : picks.everything}
           />
           <div className="relative" style={{ height: rows.getTotalSize() }}>
-            {items.map((item) => {
-              const record = shownAt(item.index);
-              const waiting = waitingAt(item.index);
-              const open = editing?.row === item.index ? editing : null;
-              const field = open && columns[open.column]?.field;
-              return (
-                <GridRow
-                  key={item.index % slots}
-                  table={table}
-                  row={item.index}
-                  top={item.start}
-                  record={record}
-                  late={late}
-                  waiting={waiting}
-                  columns={columns}
-                  template={template}
-                  box={item.index >= box.top && item.index <= box.bottom ? box : null}
-                  active={range.active.row === item.index ? range.active.column : null}
-                  picked={record !== undefined && picks.has(record.id)}
-                  editing={
-                    open && field
-                      ? {
-                          column: open.column,
-                          editor: (
-                            <CellEditor
-                              key={`${item.index}-${field.key}`}
-                              table={table}
-                              record={record ?? null}
-                              waiting={waiting}
-                              field={field}
-                              begun={open.begun}
-                              writing={writing}
-                              mending={mending}
-                              onDone={done}
-                            />
-                          ),
-                        }
-                      : null
-                  }
-                  onCell={onCell}
-                  onDrag={onDrag}
-                  onType={onType}
-                  onPick={onPick}
-                />
-              );
-            })}
+            <div
+              className="absolute inset-x-0 top-0 will-change-transform"
+              style={{ transform: `translateY(${base}px)` }}
+            >
+              {items.map((item) => {
+                const record = shownAt(item.index);
+                const waiting = waitingAt(item.index);
+                const open = editing?.row === item.index ? editing : null;
+                const field = open && columns[open.column]?.field;
+                return (
+                  <GridRow
+                    key={item.index % slots}
+                    table={table}
+                    row={item.index}
+                    top={item.start - base}
+                    record={record}
+                    late={late}
+                    waiting={waiting}
+                    columns={columns}
+                    template={template}
+                    box={item.index >= box.top && item.index <= box.bottom ? box : null}
+                    active={range.active.row === item.index ? range.active.column : null}
+                    picked={record !== undefined && picks.has(record.id)}
+                    editing={
+                      open && field
+                        ? {
+                            column: open.column,
+                            editor: (
+                              <CellEditor
+                                key={`${item.index}-${field.key}`}
+                                table={table}
+                                record={record ?? null}
+                                waiting={waiting}
+                                field={field}
+                                begun={open.begun}
+                                writing={writing}
+                                mending={mending}
+                                onDone={done}
+                              />
+                            ),
+                          }
+                        : null
+                    }
+                    onCell={onCell}
+                    onDrag={onDrag}
+                    onType={onType}
+                    onPick={onPick}
+                  />
+                );
+              })}
+            </div>
           </div>
           <GridFoot
             columns={columns}

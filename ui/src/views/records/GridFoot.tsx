@@ -26,7 +26,7 @@ export function GridFoot({ columns, template, matching, totals, onTotal }: Props
   return (
     <div
       role="row"
-      className="sticky bottom-0 z-30 grid border-base-300 border-t-2 border-dashed bg-base-100 text-xs"
+      className="sticky bottom-0 z-30 grid border-base-300 border-t-2 border-dashed bg-base-100 text-xs shadow-[0_4px_0_var(--color-base-100)]"
       style={{ gridTemplateColumns: template }}
     >
       <div

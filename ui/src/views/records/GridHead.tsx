@@ -26,7 +26,7 @@ export function GridHead({ columns, template, sort, onSort, resizeHandler, onWid
   return (
     <div
       role="row"
-      className="sticky top-0 z-30 grid border-base-300 border-b bg-base-100"
+      className="sticky top-0 z-30 grid border-base-300 border-b bg-base-100 shadow-[0_-4px_0_var(--color-base-100)]"
       style={{ gridTemplateColumns: template }}
     >
       <div role="columnheader" className={`${FROZEN} left-0 flex items-center justify-center`}>
