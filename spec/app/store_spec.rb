@@ -89,4 +89,12 @@ RSpec.describe "The store" do
     expect([holder, waiting].map { |thread| thread.join(10) }).to all(be_a(Thread))
     expect(person.email).to eq("odile@ember.example")
   end
+
+  it "finds what must be unique by an index, however many records there are" do
+    tag = workspace.table("pieces").field("tag")
+    ["PC-00012", "PC–00012"].flat_map { |text| UpTack::Store::Same.ways(tag, text, false) }.each do |way|
+      plan = UpTack::Store::Database.connection.raw_connection.execute("EXPLAIN QUERY PLAN SELECT id FROM pieces WHERE #{way.sql}", way.values).map { |step| step["detail"] }
+      expect(plan).to all(match(/SEARCH pieces|INDEX up_tack_find_\w+_beyond/))
+    end
+  end
 end

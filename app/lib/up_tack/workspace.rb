@@ -84,7 +84,7 @@ module UpTack
     # @return [Core::Save::Context] that looks at other records afresh
     # @param pending [Store::PendingRecords, nil] what is about to be saved beside the stored records
     def context(counters: Store::Counters.new, pending: nil)
-      records = Store::LinkedRecords.new(compiled.plans)
+      records = Store::LinkedRecords.new(compiled.plans, @rows ||= {})
       seen = pending ? pending.over(records) : records
       Core::Save::Context.new(clock: clock, person: person, records: seen, counters: counters).tap { |context| records.context = context }
     end
@@ -99,7 +99,7 @@ module UpTack
     end
 
     # Forgets the design seen so far.
-    def renew = @compiled = nil
+    def renew = @compiled = @rows = nil
 
     private
 

@@ -41,9 +41,10 @@ module UpTack
         mark = [table.id, field.id, field.type, !field.bare.nil?]
         return [[name, ["CREATE INDEX #{quoted(name)} ON #{place} (#{column})", mark]]] unless Query::Keys.folded?(field)
 
+        # The second holds the column too: else SQLite would rather go through all of the first.
         [
           [name, ["CREATE INDEX #{quoted(name)} ON #{place} (#{column} COLLATE NOCASE)", mark]],
-          ["#{name}_other", ["CREATE INDEX #{quoted("#{name}_other")} ON #{place} (id) WHERE #{Same.other(column)}", mark]]
+          ["#{name}_beyond", ["CREATE INDEX #{quoted("#{name}_beyond")} ON #{place} (#{column}) WHERE #{Same.other(column)}", mark]]
         ]
       end
 

@@ -20,8 +20,10 @@ module UpTack
       end
 
       # @param plans [Hash{String=>Core::Save::Plan}] by table
-      def initialize(plans)
+      # @param rows [Hash{String=>Rows}] by table, those made ready so far
+      def initialize(plans, rows = {})
         @plans = plans
+        @rows = rows
         @found = Hash.new { |hash, table| hash[table] = {} }
         @linked = {}
         @titles = {}
@@ -63,8 +65,12 @@ module UpTack
       # @return [Array<Integer>]
       def having(table, values, regard_case: false) = rows(table).having(values, regard_case: regard_case)
 
-      # @return [Boolean] whether it was asked for anything, which may be another one after a save
-      def touched? = @found.any? || @linked.any? || @titles.any? || !@rows.nil?
+      # Forgets what was read of a table, since one of its records was saved.
+      def forget(table)
+        @found.delete(table)
+        @linked.delete_if { |(other, _), _| other == table }
+        @titles.clear
+      end
 
       # @return [Integer] linked records that it holds
       def held = @found.sum { |_, known| known.length } + @linked.sum { |_, known| known.length }
@@ -94,7 +100,7 @@ module UpTack
 
       private
 
-      def rows(table) = (@rows ||= {})[table] ||= Rows.new(@plans.fetch(table).table)
+      def rows(table) = @rows[table] ||= @plans.fetch(table).then { |plan| Rows.new(plan.table, plan.kept_fields) }
     end
   end
 end

@@ -39,8 +39,6 @@ module UpTack
 
       # @return [String, nil] a record without a number has no name yet
       def title(table, id) = (id == NEW) ? "this one" : __getobj__.title(table, id)
-
-      def touched? = true
     end
   end
 end

@@ -14,6 +14,7 @@ module UpTack
       # @param holding [Boolean] whether log and counts are written only by `finish`
       def initialize(workspace, table, way:, batch: nil, form: nil, holding: false)
         @workspace = workspace
+        @holding = holding
         @plan, @form = workspace.filled_in(table, form)
         @table = @plan.table
         @way = way
@@ -35,7 +36,7 @@ module UpTack
         Fields.check(@table, typed) unless typed.any? && typed.each_key.all? { |key| @plan.fields.key?(key) }
         known = id || (pending ? Store::PendingRecords::NEW : nil)
         draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : {}, **more)
-        @context = @workspace.context(counters: @counters, pending: pending) if @context.nil? || @context.records.touched?
+        @context = @workspace.context(counters: @counters, pending: pending) unless @holding && @context
         outcome = Core::Save.call(@plan, draft, @context)
         return refused(stored, outcome) unless outcome.saved?
         return Answer.new(state: :saved, record: stored, outcome: outcome, table: @table.key) if stored && outcome.changes.empty?
@@ -49,7 +50,7 @@ module UpTack
         follow
         @log.finish
         @upkeep.echo
-        @last = nil
+        @last = @context = nil
       end
 
       private
@@ -60,7 +61,7 @@ module UpTack
         return if followed.empty? || @last.nil?
 
         Store::ChangeLog.add(
-          table: @table, record_id: @last.first, action: "update", changes: [], followed: followed, records: @context.records, log: @log,
+          table: @table, record_id: @last.first, action: "update", changes: [], followed: followed, log: @log,
           workspace: @workspace, way: @way, title: @last.last, batch: @batch
         )
       end
@@ -81,8 +82,10 @@ module UpTack
           table: @table, record_id: id, action: action(stored, restored), changes: outcome.changes, followed: followed, records: @context.records, log: @log,
           workspace: @workspace, way: @way, title: title, passed: outcome.passed, batch: @batch
         )
+        @context.records.forget(@table.key) if @holding
         return Record.new(id: id, version: version, values: kept(outcome)) if followed.empty?
 
+        @context = nil
         @log.finish
         @upkeep.echo
         Record.new(id: id, version: Store::ChangeLog.version_of(@table, id), values: @rows.find(id))

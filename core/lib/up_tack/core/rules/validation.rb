@@ -67,7 +67,7 @@ module UpTack
             case verdict.state
             when :refused then working.refuse(rule, field, said(evaluation), fields: fields, how: how)
             when :passed then working.pass(rule, field, how: how)
-            else working.skip(rule, field, how || working.why_blank(test.formula, evaluation))
+            else working.skip(rule, field, how || -> { working.why_blank(test.formula, evaluation) })
             end
           end
 

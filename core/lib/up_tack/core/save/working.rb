@@ -143,9 +143,10 @@ module UpTack
           @values[field.key] = settled
           @origins[field.key] = Origin.new("rule", rule.id, origin)
           refuse_claim(rule, field, settled) if @claimed.key?(field.key)
-          return skip(rule, field, why_blank_after(rule, notes)) if settled.nil? && before.nil?
+          how = -> { why_blank_after(rule, notes) } if settled.nil?
+          return skip(rule, field, how) if settled.nil? && before.nil?
 
-          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, settled), how: settled.nil? ? why_blank_after(rule, notes) : how)
+          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, settled), how: how)
         end
 
         # A rule gives the record its number, which is kept when the record is.
@@ -220,6 +221,7 @@ module UpTack
         def pass(rule, field, how: nil) = @trace.add("passed", field, rule: rule, how: how)
 
         # A rule did not act, and why.
+        # @param why [String, Proc]
         def skip(rule, field, why) = @trace.add("skipped", field, rule: rule, how: why)
 
         # @return [String] why a formula came to blank
