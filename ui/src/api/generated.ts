@@ -4678,7 +4678,7 @@ export interface operations {
                         name: string;
                         /** @enum {string} */
                         format: "csv" | "xlsx" | "ods" | "json" | "jsonl";
-                        /** @description How many there are; about, where they are many. */
+                        /** @description How many there are; from 5,000 on, about. */
                         rows: number;
                         notes: string[];
                         encoding: string | null;

@@ -11,8 +11,8 @@ export const importsWords = {
     formats: "CSV, XLSX, ODS, JSON or JSON Lines, of any size up to 1 GB",
     sending: (percent: number) => `Bringing it in: ${percent} %`,
     another: "Another file",
-    told: (format: string, rows: number) =>
-      `${format.toUpperCase()}, ${rows === 1 ? "1 row" : `${rows.toLocaleString("en")} rows`}`,
+    told: (format: string, rows: number, about: boolean) =>
+      `${format.toUpperCase()}, ${rows === 1 ? "1 row" : `${about ? "about " : ""}${rows.toLocaleString("en")} rows`}`,
     encoding: (name: string) => `written in ${name}`,
     divided: {
       ",": "divided by commas",

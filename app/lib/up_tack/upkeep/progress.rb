@@ -29,6 +29,7 @@ module UpTack
       # @raise [Stopped]
       def advance(count)
         @done += count
+        @total = @done if @done > @total # It was an estimate.
         check
       end
 

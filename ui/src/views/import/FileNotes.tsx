@@ -3,10 +3,13 @@ import { words } from "../../words";
 
 type Props = { look: Look; onOptions: (options: Options) => void; onAnother: () => void };
 
+/** Rows from which on there are about so many. */
+const MANY = 5_000;
+
 /** What a file is, as it was read, with what can be read otherwise. */
 export function FileNotes({ look, onOptions, onAnother }: Props) {
   const facts = [
-    words.imports.told(look.format, look.rows),
+    words.imports.told(look.format, look.rows, look.rows >= MANY),
     look.encoding && words.imports.encoding(look.encoding),
     look.delimiter && words.imports.divided[look.delimiter],
   ].filter(Boolean);

@@ -26,11 +26,14 @@ module UpTack
             last = place
             break if (count += 1) >= Interchange::Profile::ROWS
           end
-          rows = (count < Interchange::Profile::ROWS) ? count : (source.size.to_f / [last, 1].max * count).round
+          rows = (count < Interchange::Profile::ROWS) ? count : estimated(source.size.to_f / [last, 1].max * count)
           Found.new(source: source, profiles: profiles, settings: settings(profiles, table), rows: rows)
         end
 
         private
+
+        # No more figures than are true.
+        def estimated(rows) = rows.round(1 - Math.log10(rows).floor)
 
         def settings(profiles, table)
           # A column that does not tell is written as the others of its file are.
