@@ -18,13 +18,14 @@ module UpTack
       def numbers(sql, path: Database.path) = ask(sql, "numbers", path)&.unpack("q<*")
 
       # @param sql [String]
-      # @param table [String] key of the table that is gone through
-      # @return [Array<Array>, nil] nil as well where the table has few records, or is being written to
-      def rows(sql, table)
-        connection = Database.connection
-        return if connection.transaction_open? || connection.select_value("SELECT MAX(id) FROM #{connection.quote_table_name(table)}").to_i < MANY
+      # @return [Array<Array>, nil]
+      def rows(sql) = ask(sql, "rows", Database.path)&.then { |answer| JSON.parse(answer) }
 
-        ask(sql, "rows", Database.path)&.then { |answer| JSON.parse(answer) }
+      # @param table [String] key of a table that is to be gone through
+      # @return [Boolean] whether it has many records, and is not just being written to
+      def worth?(table)
+        connection = Database.connection
+        !connection.transaction_open? && connection.select_value("SELECT MAX(id) FROM #{connection.quote_table_name(table)}").to_i >= MANY
       end
 
       def ask(sql, shape, path)
