@@ -69,7 +69,8 @@ module BrowserHelp
     page.save_screenshot(File.join(UpTack::App::ROOT, "tmp", "failed_#{example.metadata[:line_number]}.png")) # rubocop:disable Lint/Debugger -- to be looked at afterwards
     said = all("[role=alert], [role=status], [role=dialog], [data-sonner-toast]", wait: 0).map(&:text).reject(&:empty?)
     sent = page.driver.network_traffic.reject { |each| each.response&.status.to_i.between?(200, 399) }.map { |each| "#{each.method} #{each.url} #{each.response&.status || "unanswered"}" }
-    warn "\n#{example.full_description}\n  at #{page.current_url}, focus on #{focused.inspect}\n  said: #{said.inspect}\n  not answered well: #{sent.last(8).inspect}"
+    filled = all("input, select, textarea", wait: 0).filter_map { |each| [each[:id] || each["aria-label"], each.value] unless each.value.to_s.empty? }
+    warn "\n#{example.full_description}\n  at #{page.current_url}, focus on #{focused.inspect}\n  said: #{said.inspect}\n  filled: #{filled.first(40).inspect}\n  not answered well: #{sent.last(8).inspect}"
   rescue => error
     warn "no traces of #{example.full_description}: #{error.message}"
   end

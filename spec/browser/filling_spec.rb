@@ -133,7 +133,12 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     expect(page).to have_css("button:focus", text: "Add a line")
     press :Enter
     expect(page).to have_css("[data-line-input=what]:focus")
-    press(*"Bag".chars, :Enter, [:control, "a"], "2", :Enter, *"9.50".chars, :Enter)
+    press(*"Bag".chars, :Enter)
+    expect(page).to have_css("[data-line-input=quantity]:focus")
+    press [:control, "a"], "2", :Enter
+    expect(page).to have_css("[data-line-input=price]:focus")
+    press(*"9.50".chars, :Enter)
+    expect(page).to have_field("Line 1, Quantity", with: "2.0").and have_field("Line 1, Price €", with: "9.50")
     expect(page).to have_css("[data-line-input=what]:focus").and have_css("output[id*=total]", text: "19.00").and have_css("#input-amount", text: "19.00")
     press(*"Firing".chars, :Enter)
     expect(page).to have_no_field("Agreed price €")
