@@ -11,7 +11,7 @@ module UpTack
       # @param way [String] how they come in, for the change log
       # @param batch [Store::Batch, nil] the greater change that they are part of
       # @param form [String, nil] id of the form in which they are typed
-      # @param holding [Boolean] whether log and counts are written only by `finish`
+      # @param holding [Boolean] whether counts, and which fields the log tells of, are written only by `finish`
       def initialize(workspace, table, way:, batch: nil, form: nil, holding: false)
         @workspace = workspace
         @holding = holding
