@@ -69,7 +69,10 @@ export function Grid(props: Props) {
   const recordAt = (row: number) => (row < fresh.length ? undefined : window_.at(row - fresh.length));
   // Until the rows come that somebody has scrolled to, those seen last stay, paler.
   const inSight = { from: rows.range?.startIndex ?? 0, to: rows.range?.endIndex ?? 0 };
-  const late = window_.waiting && !isAnyThere(inSight.from, inSight.to, (row) => row < fresh.length || !!recordAt(row));
+  const late =
+    !window_.error &&
+    count > 0 &&
+    !isAnyThere(inSight.from, inSight.to, (row) => row < fresh.length || !!recordAt(row));
   const seen = useRef(new Map<number, RecordData | undefined>());
   if (!late) seen.current = new Map(items.map(({ index }) => [index - inSight.from, recordAt(index)]));
   const shownAt = (row: number) => (late ? seen.current.get(row - inSight.from) : recordAt(row));
