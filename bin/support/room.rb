@@ -9,4 +9,4 @@ ROOM = {
   "RUBY_GC_HEAP_INIT_SLOTS" => "700000", "RUBY_GC_HEAP_FREE_SLOTS" => "300000",
   "RUBY_GC_MALLOC_LIMIT" => "33554432", "RUBY_GC_MALLOC_LIMIT_MAX" => "33554432", "RUBY_GC_OLDMALLOC_LIMIT" => "33554432"
 }.freeze
-exec(ROOM, RbConfig.ruby, $PROGRAM_NAME, *ARGV) if ROOM.none? { |name, _| ENV.key?(name) }
+exec(ROOM, RbConfig.ruby, "--yjit", "--yjit-exec-mem-size=32", $PROGRAM_NAME, *ARGV) if ROOM.none? { |name, _| ENV.key?(name) }

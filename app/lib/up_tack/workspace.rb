@@ -7,7 +7,8 @@ module UpTack
   class Workspace
     # A design with what is derived from it once.
     # ground:: its tables and forms made ready to be filled in and tried
-    Compiled = Struct.new(:path, :revision_id, :project, :plans, :ground, keyword_init: true)
+    # partings:: of its plans, by table, as far as they were needed
+    Compiled = Struct.new(:path, :revision_id, :project, :plans, :ground, :partings, keyword_init: true)
 
     @mutex = Mutex.new
     @compiled = nil
@@ -28,7 +29,7 @@ module UpTack
       def compile(id)
         project = Core::Design::Project.from(JSON.parse(Store::Revision.find(id).design))
         plans = project.tables.to_h { |table| [table.key, Core::Save::Plan.new(table, project.conventions)] }
-        Compiled.new(path: Store::Database.path, revision_id: id, project: project, plans: plans, ground: Core::Bench::Ground.new(project, plans))
+        Compiled.new(path: Store::Database.path, revision_id: id, project: project, plans: plans, ground: Core::Bench::Ground.new(project, plans), partings: {})
       end
     end
 
@@ -58,6 +59,9 @@ module UpTack
 
     # @return [Core::Save::Plan]
     def plan(key) = compiled.plans.fetch(table(key).key)
+
+    # @return [Core::Save::Parting] of the table's plan
+    def parting(key) = compiled.partings[key] ||= Core::Save::Parting.new(plan(key), project.upkeep)
 
     # @param counters [#next] what counts; by default nothing that it counts is kept
     # @param form [String, nil] id of a form; nil for no form
@@ -91,8 +95,9 @@ module UpTack
 
     # Runs the block in one transaction, by the design as it is once every writer
     # before has finished: what this request saw earlier may be past.
-    def write
-      Store::Database.write do
+    # @param apart [Boolean] see Store::Database.write
+    def write(apart: false)
+      Store::Database.write(apart: apart) do
         renew
         yield
       end

@@ -32,17 +32,25 @@ module UpTack
       # @param path [String]
       def open(path)
         FileUtils.mkdir_p(File.dirname(path))
-        @path = path
-        ActiveRecord::Base.establish_connection(
-          adapter: "sqlite3", database: path, pool: 16, timeout: BUSY_TIMEOUT,
-          default_transaction_mode: :immediate, pragmas: {synchronous: "full"}
-        )
-        teach_each
+        connect(path)
         write do
           SystemTables.prepare(connection)
           # A file of an older version lacks them.
           Indexes.follow(Workspace.compiled.project) if Revision.exists?
         end
+      end
+
+      # Opens a file that another process writes to, and reads only.
+      # @param path [String]
+      def look_into(path) = connect(path, readonly: true)
+
+      def connect(path, more = {})
+        @path = path
+        ActiveRecord::Base.establish_connection({
+          adapter: "sqlite3", database: path, pool: 16, timeout: BUSY_TIMEOUT,
+          default_transaction_mode: :immediate, pragmas: {synchronous: "full"}
+        }.merge(more))
+        teach_each
       end
 
       # Once for each connection of the pool, when it is first taken out of it.
@@ -89,10 +97,20 @@ module UpTack
       def connection = ActiveRecord::Base.connection
 
       # Runs the block in one transaction; all of it is kept, or nothing.
-      def write(&block)
-        return yield if Thread.current[:up_tack_writing]
+      # @param apart [Boolean] whether an error takes back what the block did, though it be
+      #   part of a greater transaction which goes on. Only there that needs a savepoint,
+      #   beneath which SQLite writes down every page that it changes, twice as slowly.
+      def write(apart: false, &block)
+        return apart ? within(&block) : yield if Thread.current[:up_tack_writing]
 
         WRITING.synchronize { ActiveRecord::Base.transaction { with_connection_at_hand(&block) } }
+      end
+
+      def within
+        ActiveRecord::Base.transaction(requires_new: true) do
+          connection.materialize_transactions
+          yield
+        end
       end
 
       # The connection need not be looked for again and again while it is written to.

@@ -22,6 +22,9 @@ module UpTack
         @made = []
       end
 
+      # @return [Boolean] whether nothing follows, or it waits
+      def quiet? = @fields.empty? || !@held.nil?
+
       # @param id [Integer]
       # @param before [Hash{String=>Object}] values, empty for a record that was made
       # @param after [Hash{String=>Object}] values, empty for one that was deleted

@@ -30,12 +30,9 @@ module UpTack
 
       def self.run(workspace, stays)
         found = nil
-        workspace.write do
-          ActiveRecord::Base.transaction(requires_new: true) do
-            ActiveRecord::Base.connection.materialize_transactions
-            found = yield
-            raise TakeBack unless stays.call(found)
-          end
+        workspace.write(apart: true) do
+          found = yield
+          raise TakeBack unless stays.call(found)
         end
         found
       rescue TakeBack

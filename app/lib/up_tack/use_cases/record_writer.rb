@@ -29,20 +29,24 @@ module UpTack
       # @param id [Integer, nil] number of a deleted record that comes back
       # @param pending [Store::PendingRecords, nil] what is about to be saved beside it
       # @param carried [Hash{String=>Object}] what the form takes over from the record before
+      # @param begun [Core::Save::Begun, nil] how far a new record was taken elsewhere
       # @param more [Hash] what a Core::Save::Draft takes besides
       # @return [Answer] :saved or :refused
       # @raise [Core::Design::Invalid] for a field that the table does not have
-      def write(typed, stored: nil, id: stored&.id, pending: nil, carried: {}, **more)
+      def write(typed, stored: nil, id: stored&.id, pending: nil, carried: {}, begun: nil, **more)
         Fields.check(@table, typed) unless typed.any? && typed.each_key.all? { |key| @plan.fields.key?(key) }
         known = id || (pending ? Store::PendingRecords::NEW : nil)
         draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : {}, **more)
         @context = @workspace.context(counters: @counters, pending: pending) unless @holding && @context
-        outcome = Core::Save.call(@plan, draft, @context)
+        outcome = begun ? Core::Save.finish(@plan, draft, begun, @context, @workspace.parting(@table.key)) : Core::Save.call(@plan, draft, @context)
         return refused(stored, outcome) unless outcome.saved?
         return Answer.new(state: :saved, record: stored, outcome: outcome, table: @table.key) if stored && outcome.changes.empty?
 
         Answer.new(state: :saved, outcome: outcome, table: @table.key, record: written(stored, id, outcome))
       end
+
+      # @return [Boolean] whether nothing of what follows elsewhere could be seen by the next record's rules
+      def quiet? = @upkeep.quiet?
 
       # Writes what is still held back.
       def finish

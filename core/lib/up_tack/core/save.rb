@@ -10,6 +10,9 @@ module UpTack
     #   outcome.saved?   # => false
     #
     # Nothing is written here; whoever calls writes what came out.
+    #
+    # A new record can also be begun by `begin` and finished by `finish`, maybe in another
+    # process: what comes out is the same.
     module Save
       # @param plan [Plan]
       # @param draft [Draft]
@@ -18,12 +21,40 @@ module UpTack
       # @return [Outcome]
       def self.call(plan, draft, context, trace: false)
         working = Working.new(plan, draft, context, trace: trace)
-        probe = context.probe
         working.read_typed
-        # What is written down of a save is not, where there is none; what is shown goes on.
-        plan.turns.each do |stage, rules|
+        take(plan.turns, working, context.probe)
+        working.log_changes
+        working.outcome
+      end
+
+      # Takes a new record through those rules that see nothing of what is written meanwhile.
+      # @param parting [Parting] of the plan
+      # @return [Begun, nil] nil where the record has to be taken through all rules at once,
+      #   as when something refuses it
+      def self.begin(plan, draft, context, parting)
+        working = Working.new(plan, draft, context, trace: false)
+        working.read_typed
+        take(parting.first, working)
+        working.begun
+      end
+
+      # Takes it through the others.
+      # @param draft [Draft] whose typed holds the same fields, be it without what was typed
+      # @param begun [Begun]
+      # @return [Outcome]
+      def self.finish(plan, draft, begun, context, parting)
+        working = Working.new(plan, draft, context, trace: false)
+        working.go_on_from(begun)
+        take(parting.rest, working)
+        working.outcome
+      end
+
+      # @param turns [Hash{String=>Array<#apply>}] by key of the stage
+      def self.take(turns, working, probe = nil)
+        turns.each do |stage, rules|
           working.enter(stage)
           working.read_carried if stage == "default"
+          # What is written down of a save is not, where there is none; what is shown goes on.
           rules = rules.reject { |rule| rule.rule.stage == "log" } if stage == "log" && working.refused?
           rules.each do |rule|
             probe&.enter(rule.rule.id)
@@ -31,9 +62,8 @@ module UpTack
           end
         end
         probe&.enter(nil)
-        working.log_changes
-        working.outcome
       end
+      private_class_method :take
     end
   end
 end

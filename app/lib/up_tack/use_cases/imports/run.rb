@@ -10,13 +10,13 @@ module UpTack
         # made, changed:: records saved; report:: the Bulk::Report of all rows
         # refused:: path of the RefusedRows, nil where none were
         Result = Struct.new(:made, :changed, :report, :refused, keyword_init: true)
-        # Rows between two looks at the clock.
-        PORTION = 1_000
 
         # @param progress [Upkeep::Progress]
-        def initialize(workspace, progress: Upkeep::Progress.none)
+        # @param ahead [Proc] begins to work ahead, see Ahead.begin
+        def initialize(workspace, progress: Upkeep::Progress.none, ahead: Ahead.method(:begin))
           @workspace = workspace
           @progress = progress
+          @ahead = ahead
         end
 
         # @param source [#each_row]
@@ -32,7 +32,6 @@ module UpTack
           @source = source
           @settings = settings
           @refused = refused && RefusedRows::Writer.new(refused)
-          @links = Links.new(@workspace)
           @result = Result.new(made: 0, changed: 0, refused: refused)
           check(@workspace.table(table))
           Bulk.attempt(@workspace, keep) { work(table, name, rows) }
@@ -59,60 +58,25 @@ module UpTack
           @table = @workspace.table(table)
           @result.report = Bulk::Report.new(@table, @workspace.context.records)
           @result.report.batch = @batch = Store::Batch.begin(@workspace, @table, "Imported from #{name[0, 120]}")
-          @cells = cells
           @writer = RecordWriter.new(@workspace, @table.key, way: "import", batch: @batch, holding: true)
-          @linked_to_itself = @cells.any? { |cell| cell.first.field.target == @table.key }
+          @drafting = Drafting.new(@workspace, @table, @source, @settings)
+          @linked_to_itself = @drafting.fields.any? { |field| field.target == @table.key }
           @progress.begin(@table.label, name, rows)
-          portion = []
-          @source.each_row do |row, _|
-            portion << row
-            next if portion.length < PORTION
-
-            write(portion)
-            portion = []
-          end
-          write(portion)
+          ahead = @ahead.call(@workspace, source: @source, table: @table, settings: @settings, rows: rows) if @settings.match.nil? && @writer.quiet?
+          Supply.new(@source, @drafting, ahead).each_portion { |portion| write(portion) }
           @result.report
-        end
-
-        # @return [Array<Array(Cells, Integer)>] with the place of each column
-        def cells
-          places = @source.columns.each_with_index.to_h
-          sheet = %w[csv xlsx ods].include?(@source.format)
-          @settings.columns.select(&:field).map { |taken| [Cells.new(@table.field(taken.field), taken, @workspace.project.conventions, @links, sheet: sheet), places.fetch(taken.column)] }
+        ensure
+          ahead&.close
         end
 
         # What is held back is written after each portion, so that it does not grow without end.
         def write(portion)
-          return if portion.empty?
-
-          drafts = portion.map { |row| [row, *drafted(row)] }
-          there = found(drafts)
-          drafts.each { |row, typed, reasons| one(row, typed, reasons, there) }
+          there = found(portion)
+          portion.each { |row, typed, reasons, begun| one(row, typed, reasons, begun, there) }
           @writer.finish
-          @links.forget(@table.key) if @linked_to_itself
+          @drafting.forget(@table.key) if @linked_to_itself
           @progress.advance(portion.length)
         end
-
-        # @return [Array(Hash, Array<Hash>)] raw input by field, and what stands against it
-        def drafted(row)
-          return [{}, [reason(nil, row.problem)]] if row.problem
-
-          reasons = []
-          typed = @cells.each_with_object({}) do |(cell, place), found|
-            value = row.cells[place]
-            if blank?(value)
-              found[cell.field.key] = nil if @settings.blanks == "kept"
-            else
-              found[cell.field.key] = cell.raw(value)
-            end
-          rescue Cells::Wrong => e
-            reasons << reason(cell.field.key, e.message)
-          end
-          [typed, reasons]
-        end
-
-        def blank?(value) = value.nil? || (value.is_a?(String) && value.match?(/\A\s*\z/))
 
         # @return [Hash{Object=>Array<Integer>}, nil] records that are there, by the value that finds them
         def found(drafts)
@@ -122,23 +86,24 @@ module UpTack
           Store::Rows.new(@table).numbers_by(@settings.match, values)
         end
 
-        def one(row, typed, reasons, there)
+        def one(row, typed, reasons, begun, there)
           return refuse(row, nil, reasons) if reasons.any?
+          return write_one(row, typed, nil, begun) if begun
 
           id = nil
           if there
             value = typed[@settings.match]
             ids = value.nil? ? [] : there.fetch(Store::Rows.sought(value), [])
-            return refuse(row, nil, [reason(@settings.match, "#{ids.length} records have this value: #{ids.first(5).join(", ")}.")]) if ids.length > 1
+            return refuse(row, nil, [Drafting.reason(@settings.match, "#{ids.length} records have this value: #{ids.first(5).join(", ")}.")]) if ids.length > 1
 
             id = ids.first
           end
           write_one(row, typed, id)
         end
 
-        def write_one(row, typed, id)
+        def write_one(row, typed, id, begun = nil)
           stored = id && Store::Rows.new(@table).find(id)
-          answer = @writer.write(typed, stored: stored && Record.new(id: id, values: stored))
+          answer = @writer.write(typed, stored: stored && Record.new(id: id, values: stored), begun: begun)
           @result.report.add(row.number, answer, id)
           return @refused&.add(row, answer.outcome.refusals.map { |each| [label(each.field), each.message] }) if answer.state == :refused
 
@@ -151,8 +116,6 @@ module UpTack
         end
 
         def label(key) = key && @table.field(key)&.label
-
-        def reason(field, message) = {field: field, rule: nil, message: message, passable: false}
       end
     end
   end

@@ -232,6 +232,22 @@ module UpTack
           blank ? "#{@table.field(blank).label} is blank" : "it comes to blank"
         end
 
+        # @return [Begun, nil] the record as it stands, to be finished elsewhere; nil where more
+        #   is known of it than that could tell
+        def begun
+          return if @refusals.any? || @passed.any? || @unreadable.any? || @ticks.any? || @hand.overtaken.any?
+
+          Begun.new(@values, @origins.flat_map { |key, origin| [key, origin.source, origin.rule] }, @claimed.empty? ? nil : @claimed)
+        end
+
+        # Goes on where another one stopped.
+        # @param begun [Begun]
+        def go_on_from(begun)
+          @values = begun.values
+          @claimed = begun.claimed || @claimed
+          begun.origins.each_slice(3) { |key, source, rule| @origins[key] = @plan.origin(source, rule) }
+        end
+
         # @return [Outcome]
         def outcome
           Outcome.new(

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Imports
+      # Gives out the rows of a file portion by portion, as drafts: read here, and from the
+      # moment on at which another process has begun to work ahead, read there.
+      class Supply
+        # Rows between two looks at the clock.
+        PORTION = 1_000
+
+        # @param source [#each_row]
+        # @param drafting [Drafting]
+        # @param ahead [Ahead, nil]
+        def initialize(source, drafting, ahead)
+          @source = source
+          @drafting = drafting
+          @ahead = ahead
+          @given = 0
+        end
+
+        # @yield [Array<Array(Interchange::Source::Row, Hash, Array<Hash>, Core::Save::Begun)>] rows with
+        #   their raw input and what stands against it, and how far they were taken, nil mostly
+        # @raise [Interchange::Unreadable]
+        def each_portion(&block)
+          return if here(until_ready: true, &block)
+
+          there(&block)
+          # What was not done there, for whatever reason, is done here.
+          here(&block) unless @ahead.done?
+        end
+
+        private
+
+        # @return [Boolean] whether all rows were given out
+        def here(until_ready: false)
+          passed = @given
+          portion = []
+          @source.each_row do |row, _|
+            next passed -= 1 if passed.positive?
+
+            portion << [row, *@drafting.call(row)]
+            next if portion.length < PORTION
+
+            yield given(portion)
+            portion = []
+            return false if until_ready && @ahead&.ready?
+          end
+          yield given(portion) if portion.any?
+          true
+        end
+
+        def there
+          portion = []
+          @ahead.each_portion(@given) do |rows|
+            rows.each { |row| portion << told(row) }
+            next if portion.length < PORTION
+
+            yield given(portion)
+            portion = []
+          end
+          yield given(portion) if portion.any?
+        end
+
+        def given(portion)
+          @given += portion.length
+          portion
+        end
+
+        # Those that were not begun there are drafted here: that tells what stands against them.
+        def told(row)
+          number, cells, problem, typed, *begun = row
+          row = Interchange::Source::Row.new(number: number, cells: cells, problem: problem)
+          typed ? [row, typed, [], Core::Save::Begun.new(*begun)] : [row, *@drafting.call(row)]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Imports
+      # The other end of Ahead, in the process that works ahead.
+      class Worker
+        # Rows handed over at a time.
+        PORTION = 250
+
+        # @param input [IO]
+        # @param output [IO]
+        # @return [void]
+        def self.run(input, output) = new(Ahead.receive(input)).call(input, output)
+
+        # @param job [Hash] as Ahead makes it
+        def initialize(job)
+          Store::Database.look_into(job[:path])
+          id, role = job[:person]
+          @workspace = Workspace.new(person: Store::Person.find(id).tap { |person| person.role = role })
+          raise Store::NotFound, "The design is another one." unless @workspace.revision_id == job[:revision]
+
+          @source = job[:source]
+          @plan = @workspace.plan(job[:table])
+          @parting = @workspace.parting(job[:table])
+          @drafting = Drafting.new(@workspace, @plan.table, @source, job[:settings])
+          @shapes = {}
+        end
+
+        # @return [void]
+        def call(input, output)
+          Ahead.hand(:ready, output)
+          passed = Ahead.receive(input)
+          portion = []
+          @source.each_row do |row, _|
+            next passed -= 1 if passed.positive?
+
+            portion << told(row)
+            next if portion.length < PORTION
+
+            Ahead.hand(portion, output)
+            portion = []
+            @context = nil
+          end
+          Ahead.hand(portion, output) if portion.any?
+          Ahead.hand(:end, output)
+        rescue Interchange::Unreadable
+          # Whoever asked comes upon it too, and tells.
+        end
+
+        private
+
+        # @return [Array] number, cells and problem of the row; and of one that was begun its raw
+        #   input, of which only the keys matter from here on, and the members of Save::Begun
+        def told(row)
+          typed, reasons = @drafting.call(row)
+          begun = reasons.empty? ? begin_with(typed) : nil
+          return [row.number, row.cells, row.problem] unless begun
+
+          [row.number, row.cells, nil, shape(typed.keys), begun.values, begun.origins, begun.claimed]
+        end
+
+        def begin_with(typed)
+          @context ||= @workspace.context
+          Core::Save.begin(@plan, Core::Save::Draft.new(typed: typed, brings: true), @context, @parting)
+        end
+
+        # One for all rows that fill the same fields.
+        def shape(keys) = @shapes[keys] ||= keys.to_h { |key| [key, nil] }
+      end
+    end
+  end
+end

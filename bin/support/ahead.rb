@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+# Run by UseCases::Imports::Ahead: reads a file that is imported and takes its rows through
+# some of their rules, while the process that began it writes them.
+
+require "bundler/setup"
+require_relative "../../app/lib/up_tack/app"
+
+begin
+  $stdin.binmode
+  $stdout.binmode
+  UpTack::UseCases::Imports::Worker.run($stdin, $stdout)
+rescue EOFError, Errno::EPIPE, Interrupt, SignalException
+  exit!(1) # Whoever asked is gone, or wants no more of it.
+rescue StandardError => e
+  warn "Up Tack: a file is imported without help, since #{e.message.lines.first.to_s.strip}"
+  exit!(1)
+end
