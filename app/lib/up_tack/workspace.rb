@@ -43,6 +43,9 @@ module UpTack
       @clock = clock
     end
 
+    # @return [Array(Integer, String)] number and name of whoever acts, as the log keeps them
+    def author = @author ||= [person.id, person.name.dup.freeze].freeze
+
     def project = compiled.project
     def revision_id = compiled.revision_id
     def clock = @clock ||= Clock.new(project.conventions.time_zone)

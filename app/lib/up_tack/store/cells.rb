@@ -20,11 +20,23 @@ module UpTack
       }.freeze
       AS_IS = ->(raw) { raw }
 
+      WRITE = {
+        "number" => ->(value) { value.frac.zero? ? value.to_i : value.to_s("F") },
+        "date" => ->(value) { value.iso8601 },
+        "time" => ->(value) { value.iso8601 },
+        "moment" => ->(value) { value.getutc.strftime("%Y-%m-%d %H:%M:%S") },
+        "yes_no" => ->(value) { value ? 1 : 0 }
+      }.freeze
+
       module_function
 
       # @param field [Core::Design::Field]
       # @return [Proc] from what a column holds, not NULL, to a value
       def reader(field) = field.bare ? field.bare.method(:dressed) : READ.fetch(field.type, AS_IS)
+
+      # @param field [Core::Design::Field]
+      # @return [Proc, nil] from a value, not nil, to what a column takes; nil where it takes it as it is
+      def writer(field) = field.bare ? field.bare.method(:bare) : WRITE[field.type]
 
       # @param field [Core::Design::Field, nil] needed where its separators are left out
       # @return [Object] a value as a column takes it
@@ -32,10 +44,9 @@ module UpTack
         return field.bare.bare(value) if field&.bare && value
 
         case value
-        when String, nil then value
-        when BigDecimal then value.frac.zero? ? value.to_i : value.to_s("F")
+        when BigDecimal then WRITE.fetch("number").call(value)
         when Core::DayTime, Date then value.iso8601
-        when Time then value.getutc.strftime("%Y-%m-%d %H:%M:%S")
+        when Time then WRITE.fetch("moment").call(value)
         when true then 1
         when false then 0
         else value

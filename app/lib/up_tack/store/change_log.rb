@@ -17,11 +17,11 @@ module UpTack
       # @param log [LogWriter]
       # @return [Integer] the entry's number, which is the record's version from now on
       def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil, records: workspace.context.records, log: LogWriter.new)
-        differences = changes.select { |change| table.log.nil? || table.logged?(change.field) }.map { |change| row(change, records) }
+        changes = changes.select { |change| table.logged?(change.field) } if table.log
         log.add([
-          LogWriter.moment(workspace.clock.now), workspace.person.id, workspace.person.name, way, action, table.id, record_id, title, workspace.revision_id,
-          passed.empty? ? nil : JSON.generate(passed.map(&:to_h)), followed.empty? ? nil : JSON.generate(followed_by_label(workspace.project, followed)), batch&.id, JSON.generate(differences)
-        ], differences.map(&:first).uniq)
+          LogWriter.moment(workspace.clock.now), *workspace.author, way, action, table.id, record_id, title, workspace.revision_id,
+          passed.empty? ? nil : JSON.generate(passed.map(&:to_h)), followed.empty? ? nil : JSON.generate(followed_by_label(workspace.project, followed)), batch&.id
+        ], changes, records)
       end
 
       # @return [Integer, nil] number of the record's latest entry: its version
@@ -42,22 +42,6 @@ module UpTack
       # @return [Array<Integer>] those of some records in which a field had a value once
       def ever_given(table, field, record_ids)
         Entry.where(table_id: table.id, record_id: record_ids).where("EXISTS (SELECT 1 FROM up_tack_changed WHERE field_id = ? AND entry_id = up_tack_entries.id)", field.id).distinct.pluck(:record_id)
-      end
-
-      # @return [Array] the members of a FieldChange
-      def row(change, records)
-        field = change.field
-        [field.id, field.label, field.type, plain(field, change.before, records), plain(field, change.after, records), change.rule]
-      end
-
-      # A link is logged with the name that it had then: the record may be gone
-      # when somebody reads the log.
-      def plain(field, value, records)
-        return if value.nil?
-
-        return value if value.is_a?(String)
-
-        field.link? ? {"id" => value, "title" => field.show(value, records)} : field.values.dump(value)
       end
 
       def followed_by_label(project, followed)

@@ -21,27 +21,41 @@ module UpTack
       # @param holding [Boolean] whether fields are held back until `finish`
       def initialize(holding: false)
         @holding = holding
-        @held = Hash.new { |hash, field| hash[field] = [] }
+        @differences = Differences.new
+        @held = {}
       end
 
-      # @param entry [Array] values of Seal::COLUMNS but for the number
-      # @param fields [Array<String>] ids of the fields that it tells of
+      # @param entry [Array] values of Seal::COLUMNS but for the number and the differences
+      # @param changes [Array<Core::Save::Change>] what it tells
+      # @param records [LinkedRecords] by which links are named
       # @return [Integer] the entry's number
-      def add(entry, fields)
-        @latest ||= Statements.run(LATEST).first || [0, Seal::BEGINNING]
-        entry = [@latest.first + 1, *entry]
-        @latest = [entry.first, Seal.of(@latest.last, entry)]
-        Statements.run(ENTRY, *entry, @latest.last)
-        fields.each { |field| @held[field] << entry.first }
+      def add(entry, changes, records)
+        @last, @seal = Statements.run(LATEST).first || [0, Seal::BEGINNING] unless @last
+        @last += 1
+        entry.unshift(@last)
+        entry << @differences.of(changes, records)
+        @seal = Seal.of(@seal, entry)
+        (@entry ||= Statements.ready(ENTRY)).run(entry << @seal)
+        hold(changes)
         finish unless @holding
-        entry.first
+        entry[0]
       end
 
       # Writes what is held back; before the next entry somebody else may write some.
       def finish
-        @latest = nil
+        @last = @seal = @entry = nil
         @held.each { |field, entries| Statements.run(CHANGED, field, JSON.generate(entries)) }
         @held.clear
+      end
+
+      private
+
+      # A field that a tick changed twice is told of once.
+      def hold(changes)
+        changes.each do |change|
+          entries = (@held[change.field.id] ||= [])
+          entries << @last unless entries.last == @last
+        end
       end
     end
   end

@@ -113,10 +113,12 @@ module UpTack
       # @param id [Integer, nil] the number that it had before, for a record that comes back
       # @return [Integer] the new record's number
       def insert(values, id: nil)
-        return Statements.insert("INSERT INTO #{quoted(@table.key)} DEFAULT VALUES") if @fields.empty? && id.nil?
+        return Statements.insert("INSERT INTO #{quoted(@table.key)} DEFAULT VALUES", []) if @fields.empty? && id.nil?
 
         sql = (@inserts ||= {})[id.nil?] ||= insertion([*("id" if id), *@fields.map(&:key)])
-        Statements.insert(sql, *id, *@fields.map { |field| Cells.write(values[field.key], field) })
+        cells = writers.map { |key, writer| (value = values[key]).nil? || writer.nil? ? value : writer.call(value) }
+        cells.unshift(id) if id
+        Statements.insert(sql, cells)
       end
 
       # @param values [Hash{String=>Object}] those that change
@@ -153,6 +155,9 @@ module UpTack
         fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields
         (@layouts ||= {})[keys] ||= fields.each_with_index.to_h { |field, index| [field.key, [index + 1, Cells.reader(field)]] }
       end
+
+      # How each field's values are written.
+      def writers = @writers ||= @fields.map { |field| [field.key, Cells.writer(field)] }
 
       # Made when it is first needed: what reads and writes one record does without.
       def model = @model ||= Rows.model(@table.key)

@@ -49,8 +49,18 @@ module UpTack
           plain
         end
 
+        # Looked up for every record, so it is found once.
+        def initialize(fields:, title: nil, **rest)
+          super
+          @by_key = fields.reverse.to_h { |field| [field.key, field] }.freeze
+          @title_field = field(title.to_s) || fields.find { |field| field.type == "text" }
+        end
+
+        # @return [Field, nil] that by which people know a record
+        attr_reader :title_field
+
         # @return [Field, nil]
-        def field(key) = fields.find { |field| field.key == key }
+        def field(key) = @by_key[key]
 
         # @return [Rules::Rule, nil]
         def rule(id) = rules.find { |rule| rule.id == id }
@@ -100,9 +110,6 @@ module UpTack
 
         # @return [Array<Field>] those that have a column
         def kept_fields = fields.select { |field| kept?(field.key) }
-
-        # @return [Field, nil] that by which people know a record
-        def title_field = field(title.to_s) || fields.find { |field| field.type == "text" }
 
         # @return [Expression::Scope] the names that its formulas may use
         def scope = neighbours.scope(self)

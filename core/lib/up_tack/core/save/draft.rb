@@ -3,6 +3,9 @@
 module UpTack
   module Core
     module Save
+      NOTHING = {}.freeze
+      private_constant :NOTHING
+
       # What somebody wants to save.
       # typed:: raw input by field key, for the fields that the person or the
       #   program gave; an empty text clears a field on purpose
@@ -18,8 +21,11 @@ module UpTack
       # numbering:: whether a record that exists is given the number that it lacks
       # carried:: raw input by field key that a new record takes over from the one
       #   typed before it, as far as nobody types anything else there
-      Draft = Struct.new(:typed, :stored, :id, :reasons, :live, :as_it_was, :brings, :numbering, :carried, keyword_init: true) do
-        def initialize(reasons: {}, carried: {}, **rest) = super
+      Draft = Struct.new(:typed, :stored, :id, :reasons, :live, :as_it_was, :brings, :numbering, :carried) do
+        # Named here, and handed on by their places: that is felt with many records.
+        def initialize(typed: nil, stored: nil, id: nil, reasons: NOTHING, live: nil, as_it_was: nil, brings: nil, numbering: nil, carried: NOTHING)
+          super(typed, stored, id, reasons, live, as_it_was, brings, numbering, carried)
+        end
 
         def new? = stored.nil?
       end

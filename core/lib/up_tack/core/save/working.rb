@@ -250,10 +250,7 @@ module UpTack
 
         # @return [Outcome]
         def outcome
-          Outcome.new(
-            values: @values, unreadable: @unreadable, origins: origins, refusals: in_order(@refusals),
-            changes: changes, passed: @passed, overtaken: @hand.overtaken, steps: @trace.steps, evaluation: evaluation
-          )
+          Outcome.new(@values, @unreadable, origins, in_order(@refusals), changes, @passed, @hand.overtaken, @trace.steps, evaluation)
         end
 
         # @return [String] a value in its reading format
