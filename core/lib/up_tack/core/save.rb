@@ -43,8 +43,7 @@ module UpTack
       # @param begun [Begun]
       # @return [Outcome]
       def self.finish(plan, draft, begun, context, parting)
-        working = Working.new(plan, draft, context, trace: false)
-        working.go_on_from(begun)
+        working = Working.new(plan, draft, context, trace: false, begun: begun)
         take(parting.rest, working)
         working.outcome
       end

@@ -23,6 +23,8 @@ module UpTack
         # @return [Hash{String=>nil}] what a new record is before the first stage, by key:
         #   all but what is worked out
         attr_reader :blank
+        # @return [Hash{String=>String}] types of the fields whose values can be handed over as whole numbers
+        attr_reader :whole
         # @return [Hash{String=>Array<String>}] by key of a calculated field, that key and
         #   those of all that it is worked out from
         attr_reader :roots
@@ -33,6 +35,7 @@ module UpTack
           @table = table
           @conventions = conventions
           @fields = table.fields.to_h { |field| [field.key, field] }.freeze
+          @whole = table.fields.select { |field| %w[number date].include?(field.type) }.to_h { |field| [field.key, field.type] }.freeze
           @kept_fields = table.kept_fields.freeze
           @worked_out = table.fields.select { |field| table.worked_out?(field.key) }.to_h { |field| [field.key, true] }.freeze
           @given = table.fields.select { |field| table.given?(field.key) }.to_h { |field| [field.key, true] }.freeze

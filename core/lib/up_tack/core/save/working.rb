@@ -18,17 +18,18 @@ module UpTack
         # @param plan [Plan]
         # @param draft [Draft]
         # @param context [Context]
-        def initialize(plan, draft, context, trace:)
+        # @param begun [Begun, nil] where another one stopped, to go on from there
+        def initialize(plan, draft, context, trace:, begun: nil)
           @plan = plan
           @fields = plan.fields
           @table = plan.table
           @draft = draft
           @context = context
           @old = draft.stored || {}
-          @values = beginning
-          @claimed = {}
+          @values = begun ? begun.values_for(plan) : beginning
+          @claimed = begun&.claimed || {}
           @unreadable = {}
-          @origins = {}
+          @origins = begun ? begun.origins_for(plan) : {}
           @refusals = []
           @passed = []
           @hand = Hand.new(draft)
@@ -237,15 +238,7 @@ module UpTack
         def begun
           return if @refusals.any? || @passed.any? || @unreadable.any? || @ticks.any? || @hand.overtaken.any?
 
-          Begun.new(@values, @origins.flat_map { |key, origin| [key, origin.source, origin.rule] }, @claimed.empty? ? nil : @claimed)
-        end
-
-        # Goes on where another one stopped.
-        # @param begun [Begun]
-        def go_on_from(begun)
-          @values = begun.values
-          @claimed = begun.claimed || @claimed
-          begun.origins.each_slice(3) { |key, source, rule| @origins[key] = @plan.origin(source, rule) }
+          Begun.of(@plan, @values, @origins, @claimed)
         end
 
         # @return [Outcome]
