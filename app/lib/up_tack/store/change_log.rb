@@ -15,13 +15,15 @@ module UpTack
       # @param workspace [Workspace] of whoever saves
       # @param records [LinkedRecords] by which links are named
       # @param log [LogWriter]
+      # @param settled [Array<String>, nil] what is written down of other fields besides, by their
+      #   places among all that are kept
       # @return [Integer] the entry's number, which is the record's version from now on
-      def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil, records: workspace.context.records, log: LogWriter.new)
+      def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil, records: workspace.context.records, log: LogWriter.new, settled: nil)
         changes = changes.select { |change| table.logged?(change.field) } if table.log
         log.add([
           LogWriter.moment(workspace.clock.now), *workspace.author, way, action, table.id, record_id, title, workspace.revision_id,
           passed.empty? ? nil : JSON.generate(passed.map(&:to_h)), followed.empty? ? nil : JSON.generate(followed_by_label(workspace.project, followed)), batch&.id
-        ], changes, records)
+        ], changes, records, settled)
       end
 
       # @return [Integer, nil] number of the record's latest entry: its version

@@ -17,14 +17,11 @@ module UpTack
       # @param changes [Array<Core::Save::Change>]
       # @param records [LinkedRecords] by which links are named
       # @return [String]
-      def of(changes, records)
-        text = +"["
-        changes.each do |change|
-          text << "," if text.length > 1
-          field = change.field
-          text << (@heads[field] ||= head(field).freeze) << json(plain(field, change.before, records)) << "," << json(plain(field, change.after, records)) << @rules[change.rule]
-        end
-        text << "]"
+      def of(changes, records) = "[#{changes.map { |change| piece(change.field, change.before, change.after, change.rule, records) }.join(",")}]"
+
+      # @return [String] what is written down of one field
+      def piece(field, before, after, rule, records)
+        "#{@heads[field] ||= head(field).freeze}#{json(plain(field, before, records))},#{json(plain(field, after, records))}#{@rules[rule]}"
       end
 
       private

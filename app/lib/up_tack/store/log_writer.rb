@@ -19,8 +19,11 @@ module UpTack
       end
 
       # @param holding [Boolean] whether fields are held back until `finish`
-      def initialize(holding: false)
+      # @param fields [Array<Core::Design::Field>] of the table, in their order, where some may be settled before
+      def initialize(holding: false, fields: [])
         @holding = holding
+        @fields = fields
+        @places = fields.each_with_index.to_h.compare_by_identity
         @differences = Differences.new
         @held = {}
       end
@@ -28,15 +31,16 @@ module UpTack
       # @param entry [Array] values of Seal::COLUMNS but for the number and the differences
       # @param changes [Array<Core::Save::Change>] what it tells
       # @param records [LinkedRecords] by which links are named
+      # @param settled [Array<String>, nil] what is written down of other fields besides, by place
       # @return [Integer] the entry's number
-      def add(entry, changes, records)
+      def add(entry, changes, records, settled = nil)
         @last, @seal = Statements.run(LATEST).first || [0, Seal::BEGINNING] unless @last
         @last += 1
         entry.unshift(@last)
-        entry << @differences.of(changes, records)
+        entry << (settled ? merged(settled, changes, records) : @differences.of(changes, records))
         @seal = Seal.of(@seal, entry)
         (@entry ||= Statements.ready(ENTRY)).run(entry << @seal)
-        hold(changes)
+        settled ? hold_places(settled) : changes.each { |change| hold(change.field) }
         finish unless @holding
         entry[0]
       end
@@ -50,12 +54,20 @@ module UpTack
 
       private
 
+      # @return [String] all in the order of the fields
+      def merged(settled, changes, records)
+        changes.each { |change| settled[@places.fetch(change.field)] = @differences.piece(change.field, change.before, change.after, change.rule, records) }
+        "[#{settled.compact.join(",")}]"
+      end
+
+      def hold_places(settled)
+        settled.each_with_index { |piece, place| hold(@fields[place]) if piece }
+      end
+
       # A field that a tick changed twice is told of once.
-      def hold(changes)
-        changes.each do |change|
-          entries = (@held[change.field.id] ||= [])
-          entries << @last unless entries.last == @last
-        end
+      def hold(field)
+        entries = (@held[field.id] ||= [])
+        entries << @last unless entries.last == @last
       end
     end
   end

@@ -111,12 +111,17 @@ module UpTack
       def each(&block) = each_batch { |batch| batch.each(&block) }
 
       # @param id [Integer, nil] the number that it had before, for a record that comes back
+      # @param settled [Array<Object>, nil] what columns take where that is known already
       # @return [Integer] the new record's number
-      def insert(values, id: nil)
+      def insert(values, id: nil, settled: nil)
         return Statements.insert("INSERT INTO #{quoted(@table.key)} DEFAULT VALUES", []) if @fields.empty? && id.nil?
 
         sql = (@inserts ||= {})[id.nil?] ||= insertion([*("id" if id), *@fields.map(&:key)])
-        cells = writers.map { |key, writer| (value = values[key]).nil? || writer.nil? ? value : writer.call(value) }
+        cells = settled || []
+        writers.each_with_index do |(key, writer), place|
+          value = cells[place].nil? ? values[key] : next
+          cells[place] = (value.nil? || writer.nil?) ? value : writer.call(value)
+        end
         cells.unshift(id) if id
         Statements.insert(sql, cells)
       end

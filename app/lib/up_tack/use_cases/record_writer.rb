@@ -21,7 +21,7 @@ module UpTack
         @batch = batch
         @rows = Store::Rows.new(@table, @plan.kept_fields)
         @counters = Store::Counters.new(holding: holding)
-        @log = Store::LogWriter.new(holding: holding)
+        @log = Store::LogWriter.new(holding: holding, fields: @plan.kept_fields)
         @upkeep = Upkeep::AfterSave.new(workspace, @table, holding: holding)
       end
 
@@ -30,19 +30,21 @@ module UpTack
       # @param pending [Store::PendingRecords, nil] what is about to be saved beside it
       # @param carried [Hash{String=>Object}] what the form takes over from the record before
       # @param begun [Core::Save::Begun, nil] how far a new record was taken elsewhere
+      # @param settled [Store::Settled, nil] what is settled of it by that; the answer's outcome
+      #   tells no changes of it then
       # @param more [Hash] what a Core::Save::Draft takes besides
       # @return [Answer] :saved or :refused
       # @raise [Core::Design::Invalid] for a field that the table does not have
-      def write(typed, stored: nil, id: stored&.id, pending: nil, carried: {}, begun: nil, **more)
+      def write(typed, stored: nil, id: stored&.id, pending: nil, carried: {}, begun: nil, settled: nil, **more)
         Fields.check(@table, typed) unless typed.any? && typed.each_key.all? { |key| @plan.fields.key?(key) }
         known = id || (pending ? Store::PendingRecords::NEW : nil)
         draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : {}, **more)
         @context = @workspace.context(counters: @counters, pending: pending) unless @holding && @context
-        outcome = begun ? Core::Save.finish(@plan, draft, begun, @context, @workspace.parting(@table.key)) : Core::Save.call(@plan, draft, @context)
+        outcome = begun ? Core::Save.finish(@plan, draft, begun, @context, @workspace.parting(@table.key), told: !settled.nil?) : Core::Save.call(@plan, draft, @context)
         return refused(stored, outcome) unless outcome.saved?
         return Answer.new(state: :saved, record: stored, outcome: outcome, table: @table.key) if stored && outcome.changes.empty?
 
-        Answer.new(state: :saved, outcome: outcome, table: @table.key, record: written(stored, id, outcome))
+        Answer.new(state: :saved, outcome: outcome, table: @table.key, record: written(stored, id, outcome, settled))
       end
 
       # @return [Boolean] whether nothing of what follows elsewhere could be seen by the next record's rules
@@ -75,16 +77,16 @@ module UpTack
         Answer.new(state: :refused, record: stored, outcome: outcome, table: @table.key, standing: Standing.of(@plan, @form, outcome, @workspace.person))
       end
 
-      def written(stored, id, outcome)
+      def written(stored, id, outcome, settled)
         restored = id
-        stored ? @rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) : id = @rows.insert(outcome.values, id: id)
+        stored ? @rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) : id = @rows.insert(outcome.values, id: id, settled: settled&.cells)
         @counters.settle(id)
         followed = @upkeep.run(id, before: stored ? stored.values : {}, after: outcome.values)
         title = Core::Design::Titles.of(@table, id, outcome.values)
         @last = [id, title]
         version = Store::ChangeLog.add(
           table: @table, record_id: id, action: action(stored, restored), changes: outcome.changes, followed: followed, records: @context.records, log: @log,
-          workspace: @workspace, way: @way, title: title, passed: outcome.passed, batch: @batch
+          workspace: @workspace, way: @way, title: title, passed: outcome.passed, batch: @batch, settled: settled&.pieces
         )
         @context.records.forget(@table.key) if @holding
         return Record.new(id: id, version: version, values: kept(outcome)) if followed.empty?

@@ -41,11 +41,13 @@ module UpTack
       # Takes it through the others.
       # @param draft [Draft] whose typed holds the same fields, be it without what was typed
       # @param begun [Begun]
+      # @param told [Boolean] whether changes of the fields that are settled by `begin` are
+      #   known already, and left out of what comes out
       # @return [Outcome]
-      def self.finish(plan, draft, begun, context, parting)
+      def self.finish(plan, draft, begun, context, parting, told: false)
         working = Working.new(plan, draft, context, trace: false, begun: begun)
         take(parting.rest, working)
-        working.outcome
+        told ? working.outcome(parting.open) : working.outcome
       end
 
       # @param turns [Hash{String=>Array<#apply>}] by key of the stage

@@ -36,13 +36,17 @@ module UpTack
         # @return [Boolean] whether everything passed
         def clean? = @refused_count.zero?
 
+        # @return [Boolean] whether no more records are told with their changes
+        def shown_all? = @shown.length >= MOST_SHOWN
+
         # @param place [Integer]
         # @param answer [Answer]
         # @param id [Integer, nil] of the record that was to be changed
-        def add(place, answer, id)
+        # @param changed [Boolean] whether one that is saved is another than before
+        def add(place, answer, id, changed: answer.outcome.nil? || answer.outcome.changes.any?)
           @looked_at += 1
           case answer.state
-          when :saved then saved_as(answer)
+          when :saved then saved_as(answer, changed)
           when :refused then refuse(place, id, answer.outcome.refusals.map { |each| {field: each.field, rule: each.rule, message: each.message, passable: each.passable == true} }, answer.outcome.values)
           when :conflict then refuse(place, id, [told("Somebody else changed this record meanwhile.")])
           else refuse(place, id, (answer.reasons || []).map { |reason| told(reason) })
@@ -65,13 +69,13 @@ module UpTack
 
         def told(message) = {field: nil, rule: nil, message: message, passable: false}
 
-        def saved_as(answer)
-          changes = answer.outcome ? answer.outcome.changes : []
-          return @unchanged += 1 if answer.outcome && changes.empty?
+        def saved_as(answer, changed)
+          return @unchanged += 1 unless changed
 
           @saved += 1
-          return if @shown.length >= MOST_SHOWN
+          return if shown_all?
 
+          changes = answer.outcome ? answer.outcome.changes : []
           @shown << Shown.new(id: answer.record&.id, title: title(answer.record&.id, answer.record&.values), changes: changes.map { |change| as_shown(change) })
         end
 

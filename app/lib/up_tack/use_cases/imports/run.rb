@@ -63,7 +63,7 @@ module UpTack
           @linked_to_itself = @drafting.fields.any? { |field| field.target == @table.key }
           @progress.begin(@table.label, name, rows)
           ahead = @ahead.call(@workspace, source: @source, table: @table, settings: @settings, rows: rows) if @settings.match.nil? && @writer.quiet?
-          Supply.new(@source, @drafting, ahead).each_portion { |portion| write(portion) }
+          Supply.new(@source, @drafting, @workspace.plan(@table.key), ahead).each_portion { |portion| write(portion) }
           @result.report
         ensure
           ahead&.close
@@ -72,7 +72,7 @@ module UpTack
         # What is held back is written after each portion, so that it does not grow without end.
         def write(portion)
           there = found(portion)
-          portion.each { |row, typed, reasons, begun| one(row, typed, reasons, begun, there) }
+          portion.each { |row, typed, reasons, begun, settled| begun ? write_one(row, typed, nil, begun, settled) : one(row, typed, reasons, there) }
           @writer.finish
           @drafting.forget(@table.key) if @linked_to_itself
           @progress.advance(portion.length)
@@ -86,9 +86,8 @@ module UpTack
           Store::Rows.new(@table).numbers_by(@settings.match, values)
         end
 
-        def one(row, typed, reasons, begun, there)
+        def one(row, typed, reasons, there)
           return refuse(row, nil, reasons) if reasons.any?
-          return write_one(row, typed, nil, begun) if begun
 
           id = nil
           if there
@@ -101,13 +100,16 @@ module UpTack
           write_one(row, typed, id)
         end
 
-        def write_one(row, typed, id, begun = nil)
+        def write_one(row, typed, id, begun = nil, settled = nil)
           stored = id && Store::Rows.new(@table).find(id)
-          answer = @writer.write(typed, stored: stored && Record.new(id: id, values: stored), begun: begun)
-          @result.report.add(row.number, answer, id)
+          # Of its first records the report tells all changes.
+          settled = nil unless @result.report.shown_all? && settled&.any?
+          answer = @writer.write(typed, stored: stored && Record.new(id: id, values: stored), begun: begun, settled: settled)
+          changed = !settled.nil? || answer.outcome.changes.any?
+          @result.report.add(row.number, answer, id, changed: changed)
           return @refused&.add(row, answer.outcome.refusals.map { |each| [label(each.field), each.message] }) if answer.state == :refused
 
-          (id ? @result.changed += 1 : @result.made += 1) if answer.outcome.changes.any?
+          (id ? @result.changed += 1 : @result.made += 1) if changed
         end
 
         def refuse(row, id, reasons)

@@ -9,18 +9,23 @@ module UpTack
         # Rows between two looks at the clock.
         PORTION = 1_000
 
+        NONE = [].freeze
+
         # @param source [#each_row]
         # @param drafting [Drafting]
+        # @param plan [Core::Save::Plan]
         # @param ahead [Ahead, nil]
-        def initialize(source, drafting, ahead)
+        def initialize(source, drafting, plan, ahead)
+          @plan = plan
           @source = source
           @drafting = drafting
           @ahead = ahead
           @given = 0
         end
 
-        # @yield [Array<Array(Interchange::Source::Row, Hash, Array<Hash>, Core::Save::Begun)>] rows with
-        #   their raw input and what stands against it, and how far they were taken, nil mostly
+        # @yield [Array<Array(Interchange::Source::Row, Hash, Array<Hash>, Core::Save::Begun, Store::Settled)>]
+        #   rows with their raw input and what stands against it, and how far they were taken
+        #   and what is settled by that, nil where nothing was done there
         # @raise [Interchange::Unreadable]
         def each_portion(&block)
           return if here(until_ready: true, &block)
@@ -69,9 +74,11 @@ module UpTack
 
         # Those that were not begun there are drafted here: that tells what stands against them.
         def told(row)
-          number, cells, problem, typed, *begun = row
+          number, cells, problem, typed, values, origins, claimed, columns, pieces = row
           row = Interchange::Source::Row.new(number: number, cells: cells, problem: problem)
-          typed ? [row, typed, [], Core::Save::Begun.new(*begun)] : [row, *@drafting.call(row)]
+          return [row, *@drafting.call(row)] unless typed
+
+          [row, typed, NONE, Core::Save::Begun.new(values, origins, claimed).unpack(@plan), Store::Settled.new(columns, pieces)]
         end
       end
     end

@@ -24,6 +24,7 @@ module UpTack
           @plan = @workspace.plan(job[:table])
           @parting = @workspace.parting(job[:table])
           @drafting = Drafting.new(@workspace, @plan.table, @source, job[:settings])
+          @differences = Store::Differences.new
           @shapes = {}
         end
 
@@ -52,12 +53,15 @@ module UpTack
 
         # @return [Array] number, cells and problem of the row; and of one that was begun its raw
         #   input, of which only the keys matter from here on, and the members of Save::Begun
+        #   and of Store::Settled
         def told(row)
           typed, reasons = @drafting.call(row)
           begun = reasons.empty? ? begin_with(typed) : nil
           return [row.number, row.cells, row.problem] unless begun
 
-          [row.number, row.cells, nil, shape(typed.keys), begun.values, begun.origins, begun.claimed]
+          settled = Store::Settled.of(@plan.table, @parting, begun, @differences, @context.records)
+          begun.pack(@plan)
+          [row.number, row.cells, nil, shape(typed.keys), begun.values, begun.origins, begun.claimed, settled.cells, settled.pieces]
         end
 
         def begin_with(typed)

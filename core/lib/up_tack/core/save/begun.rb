@@ -3,43 +3,41 @@
 module UpTack
   module Core
     module Save
-      # A new record halfway through its rules, as something that is soon handed over:
-      # numbers and days are whole numbers in it wherever they can be.
-      # values:: by field key, as Outcome has them but for that
+      # A new record halfway through its rules, to be finished elsewhere.
+      # values:: by field key, as Outcome has them
       # origins:: [key, source, rule id] of each value that has one, one after the other;
       #   in which words is left out
       # claimed:: what came along for fields that are worked out, by key; nil mostly
       Begun = Struct.new(:values, :origins, :claimed) do
-        # @param plan [Plan]
-        # @param values [Hash] which nobody else needs any more
-        def self.of(plan, values, origins, claimed)
+        # @return [Begun] itself, with whole numbers for numbers and days wherever they can be:
+        #   much is saved where it goes to another process
+        def pack(plan)
           plan.whole.each do |key, type|
             value = values[key] or next
             if type == "date" then values[key] = value.jd
             elsif value.frac.zero? then values[key] = value.to_i
             end
           end
-          new(values, origins.flat_map { |key, origin| [key, origin.source, origin.rule] }, claimed.empty? ? nil : claimed)
+          self
         end
 
-        # @return [Hash{String=>Object}]
-        def values_for(plan)
+        # @return [Begun] itself, as it was before `pack`
+        def unpack(plan)
           plan.whole.each do |key, type|
             value = values[key]
             values[key] = (type == "date") ? ::Date.jd(value) : BigDecimal(value) if value.is_a?(Integer)
           end
-          values
+          self
         end
 
-        # @return [Hash{String=>Origin}]
-        def origins_for(plan)
-          found = {}
+        # @return [Origin, nil]
+        def origin(plan, key)
           index = 0
           while index < origins.length
-            found[origins[index]] = plan.origin(origins[index + 1], origins[index + 2])
+            return plan.origin(origins[index + 1], origins[index + 2]) if origins[index] == key
+
             index += 3
           end
-          found
         end
       end
     end

@@ -16,6 +16,11 @@ module UpTack
         # @return [Hash{String=>Array<#apply>}] likewise
         attr_reader :rest
 
+        # @return [Array<Design::Field>] those kept ones that the others may still set
+        attr_reader :open
+        # @return [Array<Array(Design::Field, Integer)>] the other kept ones, with their places among all
+        attr_reader :settled
+
         # @param plan [Plan]
         # @param upkeep [Analysis::Upkeep] of its project
         def initialize(plan, upkeep)
@@ -27,6 +32,8 @@ module UpTack
           parts = plan.turns.transform_values { |rules| rules.partition { |rule| first?(rule.rule) } }
           @first = parts.transform_values(&:first).reject { |_, rules| rules.empty? }.freeze
           @rest = parts.transform_values(&:last).reject { |_, rules| rules.empty? }.freeze
+          @open, settled = plan.kept_fields.partition { |field| @later.include?(field.key) }
+          @settled = settled.map { |field| [field, plan.kept_fields.index(field)] }
           freeze
         end
 

@@ -26,10 +26,11 @@ module UpTack
           @draft = draft
           @context = context
           @old = draft.stored || {}
-          @values = begun ? begun.values_for(plan) : beginning
+          @begun = begun
+          @values = begun ? begun.values : beginning
           @claimed = begun&.claimed || {}
           @unreadable = {}
-          @origins = begun ? begun.origins_for(plan) : {}
+          @origins = begun ? Hash.new { |_, key| begun.origin(plan, key) } : {}
           @refusals = []
           @passed = []
           @hand = Hand.new(draft)
@@ -117,7 +118,7 @@ module UpTack
         def log_changes
           return if @refusals.any? || !@trace.on?
 
-          changes.each { |change| @trace.add("logged", change.field, before: seen(change.field, change.before), after: seen(change.field, change.after)) }
+          changes(@plan.kept_fields).each { |change| @trace.add("logged", change.field, before: seen(change.field, change.before), after: seen(change.field, change.after)) }
         end
 
         # A rule sets a field.
@@ -238,12 +239,13 @@ module UpTack
         def begun
           return if @refusals.any? || @passed.any? || @unreadable.any? || @ticks.any? || @hand.overtaken.any?
 
-          Begun.of(@plan, @values, @origins, @claimed)
+          Begun.new(@values, @origins.flat_map { |key, origin| [key, origin.source, origin.rule] }, @claimed.empty? ? nil : @claimed)
         end
 
+        # @param fields [Array<Design::Field>] those whose changes are told
         # @return [Outcome]
-        def outcome
-          Outcome.new(@values, @unreadable, origins, in_order(@refusals), changes, @passed, @hand.overtaken, @trace.steps, evaluation)
+        def outcome(fields = @plan.kept_fields)
+          Outcome.new(@values, @unreadable, origins, in_order(@refusals), changes(fields), @passed, @hand.overtaken, @trace.steps, evaluation)
         end
 
         # @return [String] a value in its reading format
@@ -312,13 +314,13 @@ module UpTack
 
         # Of what no rule set and nobody typed it is told when somebody asks.
         def origins
-          values = @values
-          @origins.default_proc = ->(_, key) { values[key].nil? ? BLANK : STORED }
+          values, begun, plan = @values, @begun, @plan
+          @origins.default_proc = ->(_, key) { begun&.origin(plan, key) || (values[key].nil? ? BLANK : STORED) }
           @origins
         end
 
-        def changes
-          @plan.kept_fields.each_with_object([]) do |field, found|
+        def changes(fields)
+          fields.each_with_object([]) do |field, found|
             before = @old[field.key]
             after = @values[field.key]
             next found.concat(ticked(field, before, after, @origins[field.key]&.rule)) if @ticks.any? && @ticks.include?(field)
