@@ -93,7 +93,7 @@ module UpTack
     def context(counters: Store::Counters.new, pending: nil)
       records = Store::LinkedRecords.new(compiled.plans, @rows ||= {})
       seen = pending ? pending.over(records) : records
-      Core::Save::Context.new(clock: clock, person: person, records: seen, counters: counters).tap { |context| records.context = context }
+      Core::Save::Context.new(clock: clock, person: acting, records: seen, counters: counters).tap { |context| records.context = context }
     end
 
     # Runs the block in one transaction, by the design as it is once every writer
@@ -105,6 +105,9 @@ module UpTack
         yield
       end
     end
+
+    # The person as the core knows people: rules ask for the name with every record.
+    def acting = @acting ||= Core::Save::Ports::Person.new(name: person.name, email: person.email, role: person.role)
 
     # Forgets the design seen so far.
     def renew = @compiled = @rows = nil

@@ -8,11 +8,6 @@ module UpTack
       MOST_COLUMNS = 2_000
       LONGEST_CELL = 1_048_576
 
-      # What was read of one row. number:: as a spreadsheet counts it, the head being 1
-      # cells:: texts, BigDecimals, Dates, Times, true, false or nil, one for each column
-      # problem:: why it is no sound row, nil mostly
-      Row = Struct.new(:number, :cells, :problem, keyword_init: true)
-
       module_function
 
       # @param path [String]

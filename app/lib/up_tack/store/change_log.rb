@@ -15,8 +15,7 @@ module UpTack
       # @param workspace [Workspace] of whoever saves
       # @param records [LinkedRecords] by which links are named
       # @param log [LogWriter]
-      # @param settled [Array<String>, nil] what is written down of other fields besides, by their
-      #   places among all that are kept
+      # @param settled [Settled, nil] what is written down besides
       # @return [Integer] the entry's number, which is the record's version from now on
       def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil, records: workspace.context.records, log: LogWriter.new, settled: nil)
         changes = changes.select { |change| table.logged?(change.field) } if table.log

@@ -19,19 +19,19 @@ module UpTack
       end
 
       # @param holding [Boolean] whether fields are held back until `finish`
-      # @param fields [Array<Core::Design::Field>] of the table, in their order, where some may be settled before
-      def initialize(holding: false, fields: [])
+      # @param open [Array<Core::Design::Field>] those of which something is still told where the others are settled
+      def initialize(holding: false, open: [])
         @holding = holding
-        @fields = fields
-        @places = fields.each_with_index.to_h.compare_by_identity
+        @open = open
         @differences = Differences.new
         @held = {}
+        @held_together = {}.compare_by_identity
       end
 
       # @param entry [Array] values of Seal::COLUMNS but for the number and the differences
       # @param changes [Array<Core::Save::Change>] what it tells
       # @param records [LinkedRecords] by which links are named
-      # @param settled [Array<String>, nil] what is written down of other fields besides, by place
+      # @param settled [Settled, nil] what it tells besides
       # @return [Integer] the entry's number
       def add(entry, changes, records, settled = nil)
         @last, @seal = Statements.run(LATEST).first || [0, Seal::BEGINNING] unless @last
@@ -40,7 +40,8 @@ module UpTack
         entry << (settled ? merged(settled, changes, records) : @differences.of(changes, records))
         @seal = Seal.of(@seal, entry)
         (@entry ||= Statements.ready(ENTRY)).run(entry << @seal)
-        settled ? hold_places(settled) : changes.each { |change| hold(change.field) }
+        changes.each { |change| hold(change.field.id) }
+        (@held_together[settled.told] ||= []) << @last if settled
         finish unless @holding
         entry[0]
       end
@@ -48,25 +49,32 @@ module UpTack
       # Writes what is held back; before the next entry somebody else may write some.
       def finish
         @last = @seal = @entry = nil
+        @held_together.each { |fields, entries| fields.each { |field| (@held[field] ||= []).concat(entries) } }
         @held.each { |field, entries| Statements.run(CHANGED, field, JSON.generate(entries)) }
         @held.clear
+        @held_together.clear
       end
 
       private
 
       # @return [String] all in the order of the fields
       def merged(settled, changes, records)
-        changes.each { |change| settled[@places.fetch(change.field)] = @differences.piece(change.field, change.before, change.after, change.rule, records) }
-        "[#{settled.compact.join(",")}]"
-      end
-
-      def hold_places(settled)
-        settled.each_with_index { |piece, place| hold(@fields[place]) if piece }
+        index = 0
+        pieces = [settled.stretches[0]]
+        @open.each_with_index do |field, place|
+          if changes[index]&.field.equal?(field)
+            change = changes[index]
+            pieces << @differences.piece(field, change.before, change.after, change.rule, records)
+            index += 1
+          end
+          pieces << settled.stretches[place + 1]
+        end
+        "[#{pieces.compact.join(",")}]"
       end
 
       # A field that a tick changed twice is told of once.
       def hold(field)
-        entries = (@held[field.id] ||= [])
+        entries = (@held[field] ||= [])
         entries << @last unless entries.last == @last
       end
     end

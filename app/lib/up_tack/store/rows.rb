@@ -111,17 +111,14 @@ module UpTack
       def each(&block) = each_batch { |batch| batch.each(&block) }
 
       # @param id [Integer, nil] the number that it had before, for a record that comes back
-      # @param settled [Array<Object>, nil] what columns take where that is known already
+      # @param settled [Array<Object>, nil] what columns take, where that is known already
+      # @param open [Array<Integer>] places of the fields where it is not
       # @return [Integer] the new record's number
-      def insert(values, id: nil, settled: nil)
+      def insert(values, id: nil, settled: nil, open: nil)
         return Statements.insert("INSERT INTO #{quoted(@table.key)} DEFAULT VALUES", []) if @fields.empty? && id.nil?
 
         sql = (@inserts ||= {})[id.nil?] ||= insertion([*("id" if id), *@fields.map(&:key)])
-        cells = settled || []
-        writers.each_with_index do |(key, writer), place|
-          value = cells[place].nil? ? values[key] : next
-          cells[place] = (value.nil? || writer.nil?) ? value : writer.call(value)
-        end
+        cells = settled ? filled_up(settled, values, open) : writers.map { |writer| cell(writer, values) }
         cells.unshift(id) if id
         Statements.insert(sql, cells)
       end
@@ -159,6 +156,14 @@ module UpTack
       def layout(keys)
         fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields
         (@layouts ||= {})[keys] ||= fields.each_with_index.to_h { |field, index| [field.key, [index + 1, Cells.reader(field)]] }
+      end
+
+      def cell((key, writer), values) = ((value = values[key]).nil? || writer.nil?) ? value : writer.call(value)
+
+      def filled_up(cells, values, open)
+        open.each { |place| cells[place] = cell(writers[place], values) }
+        cells[@fields.length - 1] ||= nil
+        cells
       end
 
       # How each field's values are written.

@@ -21,7 +21,7 @@ module UpTack
         @batch = batch
         @rows = Store::Rows.new(@table, @plan.kept_fields)
         @counters = Store::Counters.new(holding: holding)
-        @log = Store::LogWriter.new(holding: holding, fields: @plan.kept_fields)
+        @log = Store::LogWriter.new(holding: holding, open: parting.open_fields)
         @upkeep = Upkeep::AfterSave.new(workspace, @table, holding: holding)
       end
 
@@ -40,7 +40,7 @@ module UpTack
         known = id || (pending ? Store::PendingRecords::NEW : nil)
         draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : {}, **more)
         @context = @workspace.context(counters: @counters, pending: pending) unless @holding && @context
-        outcome = begun ? Core::Save.finish(@plan, draft, begun, @context, @workspace.parting(@table.key), told: !settled.nil?) : Core::Save.call(@plan, draft, @context)
+        outcome = begun ? Core::Save.finish(@plan, draft, begun, @context, parting, told: !settled.nil?) : Core::Save.call(@plan, draft, @context)
         return refused(stored, outcome) unless outcome.saved?
         return Answer.new(state: :saved, record: stored, outcome: outcome, table: @table.key) if stored && outcome.changes.empty?
 
@@ -79,14 +79,14 @@ module UpTack
 
       def written(stored, id, outcome, settled)
         restored = id
-        stored ? @rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) : id = @rows.insert(outcome.values, id: id, settled: settled&.cells)
+        stored ? @rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) : id = @rows.insert(outcome.values, id: id, settled: settled&.cells, open: open_places)
         @counters.settle(id)
         followed = @upkeep.run(id, before: stored ? stored.values : {}, after: outcome.values)
         title = Core::Design::Titles.of(@table, id, outcome.values)
         @last = [id, title]
         version = Store::ChangeLog.add(
           table: @table, record_id: id, action: action(stored, restored), changes: outcome.changes, followed: followed, records: @context.records, log: @log,
-          workspace: @workspace, way: @way, title: title, passed: outcome.passed, batch: @batch, settled: settled&.pieces
+          workspace: @workspace, way: @way, title: title, passed: outcome.passed, batch: @batch, settled: settled
         )
         @context.records.forget(@table.key) if @holding
         return Record.new(id: id, version: version, values: kept(outcome)) if followed.empty?
@@ -96,6 +96,11 @@ module UpTack
         @upkeep.echo
         Record.new(id: id, version: Store::ChangeLog.version_of(@table, id), values: @rows.find(id))
       end
+
+      # Only for records that were begun elsewhere, which are those of no form.
+      def parting = @parting ||= @workspace.parting(@table.key)
+
+      def open_places = @open_places ||= parting.open.map(&:last)
 
       def action(stored, restored)
         return "update" if stored

@@ -47,7 +47,7 @@ module UpTack
       def self.finish(plan, draft, begun, context, parting, told: false)
         working = Working.new(plan, draft, context, trace: false, begun: begun)
         take(parting.rest, working)
-        told ? working.outcome(parting.open) : working.outcome
+        told ? working.outcome(parting.open_fields) : working.outcome
       end
 
       # @param turns [Hash{String=>Array<#apply>}] by key of the stage

@@ -74,11 +74,11 @@ module UpTack
 
         # Those that were not begun there are drafted here: that tells what stands against them.
         def told(row)
-          number, cells, problem, typed, values, origins, claimed, columns, pieces = row
+          number, cells, problem, typed, values, origins, claimed, *settled = row
           row = Interchange::Source::Row.new(number: number, cells: cells, problem: problem)
           return [row, *@drafting.call(row)] unless typed
 
-          [row, typed, NONE, Core::Save::Begun.new(values, origins, claimed).unpack(@plan), Store::Settled.new(columns, pieces)]
+          [row, typed, NONE, Core::Save::Begun.new(values, origins, claimed).unpack(@plan), Store::Settled.new(*settled)]
         end
       end
     end

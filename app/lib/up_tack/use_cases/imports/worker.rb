@@ -24,8 +24,9 @@ module UpTack
           @plan = @workspace.plan(job[:table])
           @parting = @workspace.parting(job[:table])
           @drafting = Drafting.new(@workspace, @plan.table, @source, job[:settings])
-          @differences = Store::Differences.new
-          @shapes = {}
+          @settling = Store::Settling.new(@plan.table, @parting)
+          @shapes = Store::Alike.new
+          @origins = Store::Alike.new
         end
 
         # @return [void]
@@ -57,20 +58,17 @@ module UpTack
         def told(row)
           typed, reasons = @drafting.call(row)
           begun = reasons.empty? ? begin_with(typed) : nil
-          return [row.number, row.cells, row.problem] unless begun
+          return row.pack unless begun
 
-          settled = Store::Settled.of(@plan.table, @parting, begun, @differences, @context.records)
+          settled = @settling.of(begun, @context.records)
           begun.pack(@plan)
-          [row.number, row.cells, nil, shape(typed.keys), begun.values, begun.origins, begun.claimed, settled.cells, settled.pieces]
+          [*row.pack, @shapes.one(typed.keys) { |keys| keys.to_h { |key| [key, nil] } }, begun.values, @origins.one(begun.origins), begun.claimed, *settled]
         end
 
         def begin_with(typed)
           @context ||= @workspace.context
           Core::Save.begin(@plan, Core::Save::Draft.new(typed: typed, brings: true), @context, @parting)
         end
-
-        # One for all rows that fill the same fields.
-        def shape(keys) = @shapes[keys] ||= keys.to_h { |key| [key, nil] }
       end
     end
   end

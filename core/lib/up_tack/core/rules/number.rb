@@ -102,7 +102,7 @@ module UpTack
           end
 
           # @return [Counting] what the store needs to know to count
-          def counting(key) = Counting.new(field.id, key, rule.start, rule.step)
+          def counting(key) = (key == "") ? @counting ||= Counting.new(field.id, "", rule.start, rule.step).freeze : Counting.new(field.id, key, rule.start, rule.step)
 
           private
 

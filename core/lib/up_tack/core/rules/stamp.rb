@@ -113,7 +113,7 @@ module UpTack
 
           def press(working)
             clock = working.clock
-            working.stamp(rule, field, mark(clock.now, working.person.name, clock), origin)
+            working.stamp(rule, field, (field.type == "text") ? working.person.name : mark(clock.now, nil, clock), origin)
           end
         end
 

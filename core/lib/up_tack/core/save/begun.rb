@@ -31,10 +31,17 @@ module UpTack
         end
 
         # @return [Origin, nil]
-        def origin(plan, key)
+        def origin(plan, key) = (at = place(key)) && plan.origin(origins[at + 1], origins[at + 2])
+
+        # @return [String, nil] id of the rule that gave a field its value
+        def rule(key) = (at = place(key)) && origins[at + 2]
+
+        private
+
+        def place(key)
           index = 0
           while index < origins.length
-            return plan.origin(origins[index + 1], origins[index + 2]) if origins[index] == key
+            return index if origins[index] == key
 
             index += 3
           end

@@ -16,9 +16,10 @@ module UpTack
         # @return [Hash{String=>Array<#apply>}] likewise
         attr_reader :rest
 
-        # @return [Array<Design::Field>] those kept ones that the others may still set
+        # @return [Array<Array(Design::Field, Integer)>] those kept ones that the others may still
+        #   set, with their places among all
         attr_reader :open
-        # @return [Array<Array(Design::Field, Integer)>] the other kept ones, with their places among all
+        # @return [Array<Array(Design::Field, Integer)>] the other kept ones, likewise
         attr_reader :settled
 
         # @param plan [Plan]
@@ -32,10 +33,13 @@ module UpTack
           parts = plan.turns.transform_values { |rules| rules.partition { |rule| first?(rule.rule) } }
           @first = parts.transform_values(&:first).reject { |_, rules| rules.empty? }.freeze
           @rest = parts.transform_values(&:last).reject { |_, rules| rules.empty? }.freeze
-          @open, settled = plan.kept_fields.partition { |field| @later.include?(field.key) }
-          @settled = settled.map { |field| [field, plan.kept_fields.index(field)] }
+          @open, @settled = plan.kept_fields.each_with_index.partition { |field, _| @later.include?(field.key) }
+          @open_fields = @open.map(&:first).freeze
           freeze
         end
+
+        # @return [Array<Design::Field>]
+        attr_reader :open_fields
 
         # @return [Boolean] whether anything can be done ahead: not where records of the
         #   table link to one another, which other ones are there being seen then

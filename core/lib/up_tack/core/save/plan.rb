@@ -47,7 +47,7 @@ module UpTack
             [stage.key, ordered(rules).map { |rule| (rule.stage == stage.key || @late[rule.id]) ? rule.compile(table) : rule.companions(table).fetch(stage.key) }.freeze]
           end.freeze
           gather_states
-          @came = Hash.new { |sources, source| sources[source] = Hash.new { |rules, rule| rules[rule] = Origin.new(source, rule).freeze } }
+          @came = Hash.new { |sources, source| sources[source] = Hash.new { |rules, rule| rules[rule] = Hash.new { |known, words| known[words] = Origin.new(source, rule, words).freeze } } }
           @filled = rules_at("fill").flat_map { |rule| rule.rule.writes }.to_h { |key| [key, true] }.freeze
           freeze
         end
@@ -71,8 +71,9 @@ module UpTack
         # @return [Boolean] whether the field follows its formula and can't be typed
         def worked_out?(key) = @worked_out.key?(key)
 
-        # @return [Origin] without words; one for all values that came in the same way
-        def origin(source, rule) = @came[source][rule]
+        # @param words [String, nil] which are the same each time that a rule acts so
+        # @return [Origin] one for all values that came in the same way
+        def origin(source, rule, words = nil) = @came[source][rule][words]
 
         # Fields that are never kept, worked out for a stored record.
         # @param values [Hash{String=>Object}] the kept ones

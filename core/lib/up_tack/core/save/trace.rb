@@ -11,8 +11,23 @@ module UpTack
         # @return [Array<Step>]
         attr_reader :steps
 
+        # What nobody will look at.
+        module Silent
+          module_function
+
+          def on? = false
+          def steps = []
+          def enter(_stage) = nil
+          def add(_result, _field, rule: nil, before: nil, after: nil, how: nil, mark: nil) = nil
+          def mark(_rule, _mark) = nil
+        end
+
         # @param on [Boolean, :brief] :brief leaves out how a value came about
         # @param probe [Bench::Probe, nil]
+        # @return [Trace, Silent]
+        def self.of(on:, probe:) = (on || probe) ? new(on: on, probe: probe) : Silent
+
+        # As `of` has it.
         def initialize(on:, probe: nil)
           @on = on
           @probe = probe

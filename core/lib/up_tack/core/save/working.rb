@@ -33,9 +33,8 @@ module UpTack
           @origins = begun ? Hash.new { |_, key| begun.origin(plan, key) } : {}
           @refusals = []
           @passed = []
-          @hand = Hand.new(draft)
           @ticks = []
-          @trace = Trace.new(on: trace, probe: context.probe)
+          @trace = Trace.of(on: trace, probe: context.probe)
         end
 
         def new? = @draft.new?
@@ -54,11 +53,11 @@ module UpTack
         end
 
         # @return [Boolean] whether, in a live draft, the field was typed before one of the others changed
-        def overtaken?(key, others) = @hand.overtaken?(key, moving(others))
+        def overtaken?(key, others) = hand.overtaken?(key, moving(others))
 
         # @return [Boolean] whether, in a live draft, the field was typed before one of the others,
         #   be it that those are again what they were
-        def typed_before?(key, others) = @hand.overtaken?(key, others)
+        def typed_before?(key, others) = hand.overtaken?(key, others)
 
         # @return [Boolean] whether somebody is still typing
         def live? = @draft.live
@@ -131,7 +130,7 @@ module UpTack
 
           before = @values[field.key]
           @values[field.key] = settled
-          @origins[field.key] = Origin.new("rule", rule.id, origin)
+          @origins[field.key] = @plan.origin("rule", rule.id, origin)
           @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, settled), how: how)
         end
 
@@ -143,7 +142,7 @@ module UpTack
           settled = nil if settled.is_a?(Values::Unreadable)
           before = @values.fetch(field.key) { @old[field.key] }
           @values[field.key] = settled
-          @origins[field.key] = Origin.new("rule", rule.id, origin)
+          @origins[field.key] = @plan.origin("rule", rule.id, origin)
           refuse_claim(rule, field, settled) if @claimed.key?(field.key)
           how = -> { why_blank_after(rule, notes) } if settled.nil?
           return skip(rule, field, how) if settled.nil? && before.nil?
@@ -155,7 +154,7 @@ module UpTack
         def number(rule, field, value, how:)
           before = @values[field.key]
           @values[field.key] = value
-          @origins[field.key] = Origin.new("rule", rule.id, @draft.live ? "not given yet" : "numbered", @draft.live)
+          @origins[field.key] = @draft.live ? Origin.new("rule", rule.id, "not given yet", true) : @plan.origin("rule", rule.id, "numbered")
           @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: how)
         end
 
@@ -163,7 +162,7 @@ module UpTack
         def stamp(rule, field, value, words)
           before = @values[field.key]
           @values[field.key] = value
-          @origins[field.key] = Origin.new("rule", rule.id, words)
+          @origins[field.key] = @plan.origin("rule", rule.id, words)
           @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: words)
         end
 
@@ -198,7 +197,7 @@ module UpTack
           settled = field.settle(value)
           return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
           return skip(rule, field, "the linked record is no longer there") if gone?(field, settled)
-          return skip(rule, field, @values[field.key].nil? ? "cleared by hand" : "filled by hand") if typed?(field.key) && !rule.overrules? && !@hand.overtaken?(field.key, because)
+          return skip(rule, field, @values[field.key].nil? ? "cleared by hand" : "filled by hand") if typed?(field.key) && !rule.overrules? && !hand.overtaken?(field.key, because)
           return skip(rule, field, "it is filled already") if rule.only_blank? && !(@values[field.key].nil? && !unreadable?(field.key))
           return skip(rule, field, "it has that value already") if settled == @values[field.key] && !typed?(field.key)
 
@@ -237,7 +236,7 @@ module UpTack
         # @return [Begun, nil] the record as it stands, to be finished elsewhere; nil where more
         #   is known of it than that could tell
         def begun
-          return if @refusals.any? || @passed.any? || @unreadable.any? || @ticks.any? || @hand.overtaken.any?
+          return if @refusals.any? || @passed.any? || @unreadable.any? || @ticks.any? || overtaken.any?
 
           Begun.new(@values, @origins.flat_map { |key, origin| [key, origin.source, origin.rule] }, @claimed.empty? ? nil : @claimed)
         end
@@ -245,13 +244,18 @@ module UpTack
         # @param fields [Array<Design::Field>] those whose changes are told
         # @return [Outcome]
         def outcome(fields = @plan.kept_fields)
-          Outcome.new(@values, @unreadable, origins, in_order(@refusals), changes(fields), @passed, @hand.overtaken, @trace.steps, evaluation)
+          Outcome.new(@values, @unreadable, origins, in_order(@refusals), changes(fields), @passed, overtaken, @trace.steps, evaluation)
         end
 
         # @return [String] a value in its reading format
         def show(field, value) = field.show(value, records)
 
         private
+
+        # Made when it is first needed: few rules write over what somebody typed.
+        def hand = @hand ||= Hand.new(@draft)
+
+        def overtaken = @hand ? @hand.overtaken : []
 
         def in_order(refusals)
           return refusals if refusals.length < 2
@@ -275,7 +279,7 @@ module UpTack
         def write(rule, field, value, words, because:, how:, typed: false)
           before = @values[field.key]
           forget_unread(field.key) unless typed
-          @hand.written(field.key, because, gone: !typed)
+          hand.written(field.key, because, gone: !typed)
           @values[field.key] = value
           @origins[field.key] = Origin.new(typed ? "typed" : "rule", rule.id, words)
           @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: how, mark: value.nil? ? "cleared" : "set")
