@@ -94,18 +94,20 @@ module UpTack
       # What was taken belongs to the record that was saved.
       # @param finish [Boolean] whether it is written now
       def settle(record_id, finish: !@holding)
-        @taken.each do |counting, count, text|
+        taken = @taken
+        @taken = []
+        taken.each do |counting, count, text|
           @settled << [counting, count, text, record_id]
           (@given[counting.field] ||= {})[text] = [record_id, count]
           move_on(counting, count) if count
         end
-        @taken = []
         self.finish if finish
       end
 
       def move_on(counting, count)
-        following = [self.next(counting), Counters.after(count, counting)].max
-        (@next[counting.field] ||= {})[counting.series] = following
+        following = Counters.after(count, counting)
+        known = self.next(counting)
+        @next[counting.field][counting.series] = following if following > known
       end
       private :move_on
 
@@ -142,6 +144,7 @@ module UpTack
       # The count that follows one which may lie between the steps.
       def self.after(count, counting)
         return counting.start if count < counting.start
+        return count + 1 if counting.step == 1
 
         counting.start + ((((count - counting.start) / counting.step) + 1) * counting.step)
       end

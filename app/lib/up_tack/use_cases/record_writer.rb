@@ -36,7 +36,7 @@ module UpTack
       # @return [Answer] :saved or :refused
       # @raise [Core::Design::Invalid] for a field that the table does not have
       def write(typed, stored: nil, id: stored&.id, pending: nil, carried: {}, begun: nil, settled: nil, **more)
-        Fields.check(@table, typed) unless typed.any? && typed.each_key.all? { |key| @plan.fields.key?(key) }
+        check(typed)
         known = id || (pending ? Store::PendingRecords::NEW : nil)
         draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : {}, **more)
         @context = @workspace.context(counters: @counters, pending: pending) unless @holding && @context
@@ -60,6 +60,14 @@ module UpTack
       end
 
       private
+
+      # Records that fill the same fields may share what says so.
+      def check(typed)
+        return if typed.equal?(@checked)
+
+        Fields.check(@table, typed) unless typed.any? && typed.each_key.all? { |key| @plan.fields.key?(key) }
+        @checked = typed if typed.frozen?
+      end
 
       # What followed from all of them is told with the last one.
       def follow

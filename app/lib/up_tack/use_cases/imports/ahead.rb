@@ -57,6 +57,9 @@ module UpTack
         # @return [Boolean] whether it can begin
         def ready?(seconds = 0) = !IO.select([@io], nil, nil, seconds).nil?
 
+        # @return [Integer] number of the process
+        def pid = @io.pid
+
         # @return [Boolean] whether it got to the end of the file
         def done? = @done
 
@@ -76,7 +79,7 @@ module UpTack
 
         # Lets it go, wherever it is.
         def close
-          Process.kill(:TERM, @io.pid)
+          Process.kill(:TERM, pid)
           @io.close
         rescue SystemCallError, IOError
           nil

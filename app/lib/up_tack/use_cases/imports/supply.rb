@@ -78,7 +78,7 @@ module UpTack
           row = Interchange::Source::Row.new(number: number, cells: cells, problem: problem)
           return [row, *@drafting.call(row)] unless typed
 
-          [row, typed, NONE, Core::Save::Begun.new(values, origins, claimed).unpack(@plan), Store::Settled.new(*settled)]
+          [row, typed.freeze, NONE, Core::Save::Begun.new(values, origins, claimed).unpack(@plan), Store::Settled.new(*settled)]
         end
       end
     end
