@@ -10,6 +10,7 @@ ROOM = {
   "RUBY_GC_HEAP_INIT_SLOTS" => "700000", "RUBY_GC_HEAP_FREE_SLOTS" => "300000",
   "RUBY_GC_MALLOC_LIMIT" => "33554432", "RUBY_GC_MALLOC_LIMIT_MAX" => "33554432", "RUBY_GC_OLDMALLOC_LIMIT" => "33554432"
 }.freeze
-# Megabytes for what is compiled; what is beyond that goes on as it is.
-COMPILING = defined?(RubyVM::YJIT) ? ["--yjit", "--yjit-exec-mem-size=32"].freeze : [].freeze
+# In megabytes; what is beyond them goes on as it is.
+COMPILED = defined?(CODE) ? CODE : 16
+COMPILING = defined?(RubyVM::YJIT) ? ["--yjit", "--yjit-exec-mem-size=#{COMPILED}"].freeze : [].freeze
 exec(ROOM, RbConfig.ruby, *COMPILING, $PROGRAM_NAME, *ARGV) if ROOM.none? { |name, _| ENV.key?(name) }

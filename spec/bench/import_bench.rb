@@ -35,7 +35,7 @@ class Looking < UpTack::Upkeep::Progress
 
   def advance(count)
     super
-    @ahead = memory(@process.pid) if @process
+    @ahead = [@ahead.to_i, memory(@process.pid)].max if @process
   rescue Errno::ENOENT
     nil
   end

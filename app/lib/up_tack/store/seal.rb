@@ -21,7 +21,7 @@ module UpTack
       # The same of what is written as JSON already.
       # @param head [String] all values of COLUMNS but the last
       # @param differences [String] the last
-      def over(before, head, differences) = digest.reset.update(before).update("\n").update(head).update("\n").update(differences).hexdigest
+      def over(before, head, differences) = digest.reset.update(before).update("\n").update(head).update("\n").update(differences).hexdigest!
 
       # One for each thread: making it takes as long as an entry.
       def digest = Thread.current[:up_tack_seal] ||= OpenSSL::Digest.new("SHA256")

@@ -14,6 +14,9 @@ module UpTack
         # (Linux: F_SETPIPE_SZ).
         ROOM = [1_031, 1 << 20].freeze
 
+        # It needs less than the one that writes, and both together should stay small.
+        MEMORY = {"RUBY_GC_HEAP_INIT_SLOTS" => "300000", "RUBY_GC_HEAP_FREE_SLOTS" => "150000", "RUBY_GC_MALLOC_LIMIT" => "16777216", "RUBY_GC_MALLOC_LIMIT_MAX" => "16777216", "RUBY_GC_OLDMALLOC_LIMIT" => "16777216"}.freeze
+
         # @param workspace [Workspace]
         # @param source [#each_row]
         # @param table [Core::Design::Table]
@@ -47,7 +50,7 @@ module UpTack
 
         # @param job [Hash] for the Worker
         def initialize(job)
-          @io = IO.popen([RbConfig.ruby, *App::COMPILING, SCRIPT], "r+b")
+          @io = IO.popen([MEMORY, RbConfig.ruby, *App::COMPILING, SCRIPT], "r+b")
           make_room
           Ahead.hand(job, @io)
           @done = false
