@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+require "csv"
+require "store_helper"
+
+RSpec.describe "A file that another process reads ahead" do
+  ahead = UpTack::UseCases::Imports::Ahead
+  alone = ->(_, **) {}
+  helped = ->(workspace, **job) { ahead.begin(workspace, **job, rows: ahead::MANY).tap { |found| found.ready?(nil) } }
+
+  # More rows than are read before anybody looks whether the other one is ready; some of them
+  # are refused by what is read, by a rule that looks at the record, and by one that looks at others.
+  def file(rows = 1_500)
+    path = File.join(StoreHelp::FOLDER, "ahead.csv")
+    CSV.open(path, "w") do |csv|
+      csv << ["Piece", "Maker", "Clay weight", "Wet weight", "Tag", "Maker note"]
+      rows.times do |index|
+        csv << ["Mug #{index}", (index % 97 == 5) ? "Nobody" : "Maro Tinsley", (index % 50 == 7) ? "heavy" : (600 + (index % 40)).to_s, (index % 60 == 9) ? "1" : (655 + (index % 40)).to_s, (index % 20 == 3) ? "PC-9#{(index % 300).to_s.rjust(4, "0")}" : nil, (index % 3 == 1) ? "=\"two\nlines\"" : nil]
+      end
+    end
+    path
+  end
+
+  def bring_in(path, ahead, keep: "passing")
+    source = UpTack::Interchange::Source.open(path)
+    looked = UpTack::UseCases::Imports::Look.new(workspace).call(source, workspace.table("pieces"))
+    UpTack::UseCases::Imports::Run.new(workspace, ahead: ahead).call(source: source, table: "pieces", settings: looked.settings, keep: keep, name: "ahead.csv", refused: "#{path}.refused")
+  end
+
+  # All that came of it, but for the moment.
+  def told(result, path)
+    report = result.report
+    untimed = ->(values) { values.reject { |_, value| value.is_a?(Time) } }
+    rows = [].tap { |all| pieces.each { |id, row| all << [id, untimed.call(row.to_h)] } }
+    entries = UpTack::Store::Entry.order(:id).pluck(:id, :action, :record_id, :record_title, :differences).map { |*entry, differences| [*entry, JSON.parse(differences).reject { |each| each[2] == "moment" }] }
+    fields = UpTack::Store::Database.connection.select_rows("SELECT field_id, COUNT(*), SUM(entry_id) FROM up_tack_changed GROUP BY 1 ORDER BY 1")
+    {counts: [result.made, result.changed, report.looked_at, report.saved, report.unchanged, report.refused_count, report.by_rule], refused: report.refused.map(&:to_a), shown: report.shown.map { |each| [each.id, each.title, each.changes.map { |change| change.values_at(:field, :rule) }] },
+     rows: rows, entries: entries, fields: fields, file: File.read("#{path}.refused"), sound: UpTack::Store::LogCheck.run.sound}
+  end
+
+  def in_a_fresh_one
+    path = StoreHelp.open_copy
+    yield
+  ensure
+    StoreHelp.close(path)
+  end
+
+  it "comes to the same as when it is read here, whatever becomes of the other process" do
+    path = file
+    expected = told(bring_in(path, alone), path)
+    expect(expected[:counts].values_at(0, 5)).to match([be > 1_300, be > 60])
+    from = nil
+    seen = lambda do |workspace, **job|
+      helped.call(workspace, **job).tap { |found| found.define_singleton_method(:each_portion) { |given, &block| super(from = given, &block) } }
+    end
+    killed = ->(workspace, **job) { helped.call(workspace, **job).tap { |found| Process.kill(:KILL, found.pid) } }
+    halfway = lambda do |workspace, **job|
+      helped.call(workspace, **job).tap { |found| found.define_singleton_method(:each_portion) { |given, &block| super(given) { |rows| block.call(rows).tap { Process.kill(:KILL, pid) } } } }
+    end
+    {"helped" => seen, "killed" => killed, "killed halfway" => halfway}.each do |how, way|
+      in_a_fresh_one { told(bring_in(path, way), path).each { |what, found| expect([how, what, found]).to eq([how, what, expected[what]]) } }
+    end
+    expect(from).to eq(1_000)
+  end
+
+  it "tells of a file that was cut off as it does here, and saves nothing of it" do
+    path = file
+    File.write(path, File.read(path) + "\"Mug,Maro")
+    before = pieces.count
+    said = [alone, helped].map do |way|
+      bring_in(path, way, keep: "all")
+    rescue UpTack::Interchange::Unreadable => e
+      e.message
+    end
+    expect([said.uniq, pieces.count]).to match([[a_string_including("never closed")], before])
+  end
+
+  it "is not asked for where it would see something else, or is not worth it" do
+    path = file(5)
+    job = {source: UpTack::Interchange::Source.open(path), table: workspace.table("pieces"), settings: nil}
+    expect([ahead.begin(workspace, **job, rows: 4_999), ahead.begin(workspace(at: "2026-11-23T09:30"), **job)]).to eq([nil, nil])
+  end
+end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+require "core_helper"
+
+RSpec.describe "A save in two halves" do
+  def parting(rules, **others)
+    project = studio({"pieces" => rules}.merge(others))
+    Core::Save::Parting.new(Core::Save::Plan.new(project.table("pieces"), project.conventions), project.upkeep)
+  end
+
+  def kinds(turns) = turns.values.flatten.map { |rule| "#{rule.rule.kind} #{rule.rule.field}" }
+
+  number = {"kind" => "number", "field" => "tag", "formula" => "\"PC-\" & counter(3)"}
+  heavy = {"kind" => "check", "field" => "weight", "formula" => "weight < 100"}
+  shown = ->(formula) { {"kind" => "calculation", "field" => "share", "formula" => formula, "keeping" => "shown"} }
+
+  # What waits, by what it reads.
+  {
+    "a number, and nothing that leaves it alone" => [[number, heavy], ["number tag"]],
+    "a check of the number" => [[number, {"kind" => "length", "field" => "tag", "most" => 9}], ["number tag", "length tag"]],
+    "what other records have" => [[heavy, {"kind" => "unique", "field" => "weight"}], ["unique weight"]],
+    "a stamp" => [[heavy, {"kind" => "stamp", "field" => "whose", "event" => "made"}], ["stamp whose"]],
+    "a sum over other records of the table, and who reads it" => [[shown.call("count(maker.pieces.maker)"), {"kind" => "check", "field" => "share", "formula" => "share < 9"}, heavy], ["calculation share", "check share"]],
+    "a fill that reads such a sum before its turn" => [[shown.call("count(maker.pieces.maker)"), {"kind" => "fill", "field" => "whose", "event" => "made", "sets" => [{"field" => "whose", "to" => "\"No. \" & share"}]}], ["fill whose", "calculation share"]],
+    "what is worked out elsewhere from records of the table" => [[shown.call("maker.total"), heavy], ["calculation share"], {"members" => [{"kind" => "calculation", "field" => "total", "formula" => "count(pieces.maker)"}]}],
+    "nothing that goes along links to other tables" => [[shown.call("maker.total"), {"kind" => "copy", "field" => "whose", "formula" => "maker.name"}], [], {"members" => [{"kind" => "calculation", "field" => "total", "formula" => "len(name)"}]}]
+  }.each do |what, (rules, waiting, others)|
+    it "leaves for later #{what}" do
+      found = parting(rules, **(others || {}))
+      expect([kinds(found.rest), (kinds(found.first) + kinds(found.rest)).sort]).to eq([waiting, rules.map { |rule| "#{rule["kind"]} #{rule["field"]}" }.sort])
+    end
+  end
+
+  it "is not begun where records of the table link to one another" do
+    plain = {"name" => "Kilns", "last_id" => 9, "tables" => [{"id" => "t1", "key" => "kilns", "label" => "Kilns", "fields" => [field("name"), link("next_to", "kilns")], "rules" => [{"id" => "r1", "kind" => "required", "field" => "name"}]}]}
+    project = Core::Design::Project.from(plain)
+    expect(Core::Save::Parting.new(Core::Save::Plan.new(project.table("kilns"), project.conventions), project.upkeep).any?).to be(false)
+  end
+
+  content = Core::Design::ProjectFile.read(File.read(File.expand_path("../../demo/kiln_share.json", __dir__)))
+  let(:ground) { Core::Bench::Ground.new(content.project) }
+  let(:world) { Core::Bench::World.new(ground, records: {"members" => {1 => {"name" => "Ansa Velt"}}, "orders" => {1 => {}}, "clays" => {1 => {"family" => "Stoneware", "limit" => number(1260)}}}) }
+  let(:seen) { context(records: world).tap { |found| world.context = found } }
+
+  def outcome(found) = [found.values, found.changes.map(&:to_a), found.refusals, found.passed, found.values.keys.to_h { |key| [key, found.origins[key].to_a.first(2)] }]
+
+  content.project.tables.each do |table|
+    it "comes to the same as one that is made at once, for made-up records of #{table.label}" do
+      table = ground.project.table(table.key)
+      plan = ground.plan(table.key)
+      parting = Core::Save::Parting.new(plan, ground.project.upkeep)
+      linked = table.fields.select(&:link?).to_h { |each| [each.key, world.present(each.target).map(&:first)] }
+      maker = Core::Bench::Samples::Maker.new(table, context: seen, profile: Core::Bench::Samples::Profile.new(table, []), linked: linked, random: Random.new(5))
+      begun = Array.new(60) do
+        typed = Core::Bench::Samples::Maker.typed(table, maker.values)
+        typed = typed.reject { |key, _| key.sum % 3 == typed.length % 3 }
+        at_once = Core::Save.call(plan, Core::Save::Draft.new(typed: typed), counting)
+        half = Core::Save.begin(plan, Core::Save::Draft.new(typed: typed), counting, parting)
+        # Whatever can't be handed over is made at once, so it must be worth it.
+        expect(at_once.refusals + at_once.passed + at_once.unreadable.to_a + at_once.overtaken).not_to(eq([])) unless half
+        next unless half
+
+        half = Marshal.load(Marshal.dump(half.pack(plan))).unpack(plan)
+        finished = Core::Save.finish(plan, Core::Save::Draft.new(typed: typed.transform_values { nil }), half, counting, parting)
+        expect(outcome(finished)).to eq(outcome(at_once))
+      end
+      expect(begun.compact).not_to be_empty
+    end
+  end
+
+  def counting = seen.dup.tap { |found| found.counters = Core::Bench::Counters.new }
+end
