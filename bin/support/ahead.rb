@@ -10,9 +10,9 @@ begin
   $stdin.binmode
   $stdout.binmode
   UpTack::UseCases::Imports::Worker.run($stdin, $stdout)
-rescue EOFError, Errno::EPIPE, Interrupt, SignalException
+rescue EOFError, Errno::EPIPE, SignalException
   exit!(1) # Whoever asked is gone, or wants no more of it.
-rescue StandardError => e
+rescue => e
   warn "Up Tack: a file is imported without help, since #{e.message.lines.first.to_s.strip}"
   exit!(1)
 end

@@ -8,7 +8,7 @@ require "csv"
 require_relative "support/studio"
 
 KILLS = Integer(ENV.fetch("KILLS", "20"))
-ROWS = Integer(ENV.fetch("RECORDS", "4000"))
+ROWS = Integer(ENV.fetch("RECORDS", "12000"))
 
 def file(folder)
   path = File.join(folder, "pieces.csv")

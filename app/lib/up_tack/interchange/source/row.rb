@@ -36,7 +36,7 @@ module UpTack
         private
 
         def joined
-          return cells unless cells.length > 1 && cells.all? { |cell| cell.nil? || (cell.is_a?(String) && cell != NOTHING) }
+          return cells if cells.length < 2 || cells.any? { |cell| !cell.nil? && (!cell.is_a?(String) || cell == NOTHING) }
 
           text = cells.map { |cell| cell || NOTHING }.join(BETWEEN)
           (text.count(BETWEEN) == cells.length - 1) ? text : cells
