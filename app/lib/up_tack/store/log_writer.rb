@@ -19,10 +19,13 @@ module UpTack
       end
 
       # @param holding [Boolean] whether fields are held back until `finish`
+      # @param entries [Boolean] whether entries are held back too, where nobody looks at them
+      #   before: written in one go they are written faster
       # @param open [Array<Core::Design::Field>] those of which something is still told where the others are settled
-      def initialize(holding: false, open: [])
+      def initialize(holding: false, entries: false, open: [])
         @holding = holding
         @open = open
+        @waiting = (holding && entries) ? [] : nil
         @differences = Differences.new
         @held = {}
         @held_together = {}.compare_by_identity
@@ -39,7 +42,8 @@ module UpTack
         entry.unshift(@last)
         entry << (settled ? merged(settled, changes, records) : @differences.of(changes, records))
         @seal = Seal.of(@seal, entry)
-        (@entry ||= Statements.ready(ENTRY)).run(entry << @seal)
+        entry << @seal
+        @waiting ? @waiting << entry : Statements.ready(ENTRY).run(entry)
         changes.each { |change| hold(change.field.id) }
         (@held_together[settled.told] ||= []) << @last if settled
         finish unless @holding
@@ -48,7 +52,8 @@ module UpTack
 
       # Writes what is held back; before the next entry somebody else may write some.
       def finish
-        @last = @seal = @entry = nil
+        @last = @seal = nil
+        write_waiting
         @held_together.each { |fields, entries| fields.each { |field| (@held[field] ||= []).concat(entries) } }
         @held.each { |field, entries| Statements.run(CHANGED, field, JSON.generate(entries)) }
         @held.clear
@@ -56,6 +61,14 @@ module UpTack
       end
 
       private
+
+      def write_waiting
+        return if @waiting.nil? || @waiting.empty?
+
+        statement = Statements.ready(ENTRY)
+        @waiting.each { |entry| statement.run(entry) }
+        @waiting.clear
+      end
 
       # @return [String] all in the order of the fields
       def merged(settled, changes, records)
