@@ -3,8 +3,6 @@
 # Opens the database, fills it with the demo if it is new, and serves everything
 # from one Puma. Called by bin/start, which has set up the rest.
 
-# It does everything, so it has more to compile than a single command.
-CODE = 32
 require_relative "room"
 require "fileutils"
 require "socket"

@@ -46,6 +46,7 @@ RSpec.describe "Formulas and links" do
     visit "/t/members/rules?field=note&stage=calculate"
     expect(page).to have_text("Follows at once when anything it reads changes").and have_text("Never kept").and have_text("After that a plain value that can be changed by hand.")
     write_formula "\"made \" & sum(pieces.wet_weight where stage = \"Drying\") & count(pieces)"
+    expect(page).to have_css(".cm-label", exact_text: "Stage")
     expect(all(".cm-label").map(&:text)).to eq(["Pieces made › Wet weight g", "Stage", "Pieces made"])
     write_formula "\"since \" & days(today(), joined)"
     expect(page).to have_text("It reads today(), which changes by itself, so it is worked out whenever somebody looks.")

@@ -8,8 +8,8 @@ module UpTack
   module App
     ROOT = File.expand_path("../../..", __dir__)
 
-    # What a process of Ruby that this one begins is told, to be as fast as this one.
-    COMPILING = (defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?) ? ["--yjit", "--yjit-exec-mem-size=8"].freeze : [].freeze
+    # Told to a process of Ruby that does one thing many times: to compile it, where it can.
+    COMPILING = defined?(RubyVM::YJIT) ? ["--yjit", "--yjit-exec-mem-size=8"].freeze : [].freeze
 
     # Loads the constants of this floor by their file names.
     LOADER = Zeitwerk::Loader.new.tap do |loader|
