@@ -75,6 +75,14 @@ RSpec.describe "A file that another process reads ahead" do
     expect([said.uniq, pieces.count]).to match([[a_string_including("never closed")], before])
   end
 
+  it "is given out in portions that stay small where rows are long" do
+    rows = Array.new(12) { |index| UpTack::Interchange::Source::Row.new(number: index + 2, cells: ["x" * 1_000_000]) }
+    source = Struct.new(:rows) { def each_row = rows.each { |row| yield row, row.number } }.new(rows)
+    portions = []
+    UpTack::UseCases::Imports::Supply.new(source, ->(_) { [{}, []] }, nil, nil).each_portion { |portion| portions << portion.map { |row, *| row.number } }
+    expect(portions).to eq([[2, 3, 4, 5, 6], [7, 8, 9, 10, 11], [12, 13]])
+  end
+
   it "is not asked for where it would see something else, or is not worth it" do
     path = file(5)
     job = {source: UpTack::Interchange::Source.open(path), table: workspace.table("pieces"), settings: nil}

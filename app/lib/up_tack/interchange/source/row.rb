@@ -29,6 +29,15 @@ module UpTack
           @cells
         end
 
+        # @return [Integer] bytes of its texts, about
+        def size
+          return @cells.bytesize if @cells.is_a?(String)
+
+          sum = 0
+          @cells.each { |cell| sum += cell.bytesize if cell.is_a?(String) }
+          sum
+        end
+
         # @return [Array(Integer, Object, String)] number, cells and problem to be handed over:
         #   many cells take longer than one text, and are hardly ever asked for
         def pack = [number, joined, problem]

@@ -40,31 +40,27 @@ module UpTack
         # @return [Boolean] whether all rows were given out
         def here(until_ready: false)
           passed = @given
-          portion = []
+          portion = Portion.new(PORTION)
           @source.each_row do |row, _|
             next passed -= 1 if passed.positive?
+            next unless portion.add([row, *@drafting.call(row)], row.size)
 
-            portion << [row, *@drafting.call(row)]
-            next if portion.length < PORTION
-
-            yield given(portion)
-            portion = []
+            yield given(portion.take)
             return false if until_ready && @ahead&.ready?
           end
-          yield given(portion) if portion.any?
+          yield given(portion.take) if portion.any?
           true
         end
 
         def there
-          portion = []
+          portion = Portion.new(PORTION)
           @ahead.each_portion(@given) do |rows|
-            rows.each { |row| portion << told(row) }
-            next if portion.length < PORTION
-
-            yield given(portion)
-            portion = []
+            rows.each do |packed|
+              row, *drafted = told(packed)
+              yield given(portion.take) if portion.add([row, *drafted], row.size)
+            end
           end
-          yield given(portion) if portion.any?
+          yield given(portion.take) if portion.any?
         end
 
         def given(portion)
@@ -73,8 +69,8 @@ module UpTack
         end
 
         # Those that were not begun there are drafted here: that tells what stands against them.
-        def told(row)
-          number, cells, problem, typed, values, origins, claimed, *settled = row
+        def told(packed)
+          number, cells, problem, typed, values, origins, claimed, *settled = packed
           row = Interchange::Source::Row.new(number: number, cells: cells, problem: problem)
           return [row, *@drafting.call(row)] unless typed
 

@@ -33,18 +33,15 @@ module UpTack
         def call(input, output)
           Ahead.hand(:ready, output)
           passed = Ahead.receive(input)
-          portion = []
+          portion = Portion.new(PORTION)
           @source.each_row do |row, _|
             next passed -= 1 if passed.positive?
+            next unless portion.add(told(row), row.size)
 
-            portion << told(row)
-            next if portion.length < PORTION
-
-            Ahead.hand(portion, output)
-            portion = []
+            Ahead.hand(portion.take, output)
             @context = nil
           end
-          Ahead.hand(portion, output) if portion.any?
+          Ahead.hand(portion.take, output) if portion.any?
           Ahead.hand(:end, output)
         rescue Interchange::Unreadable
           # Whoever asked comes upon it too, and tells.
