@@ -53,7 +53,7 @@ export const importsWords = {
     byRule: "Refused by",
     unreadable: "a value that can't be read, or a link that finds none or several",
     rows: "Rows that are refused",
-    samples: "What the rules make of the others",
+    samples: (refused: number) => (refused > 0 ? "What the rules make of the others" : "What the rules make of them"),
     saveAll: (n: number) => (n === 1 ? "Save it" : `Save all ${n.toLocaleString("en")}`),
     savePassing: (n: number) => (n === 1 ? "Save the 1 that passes" : `Save the ${n.toLocaleString("en")} that pass`),
     getRefused: "The refused rows as a file",

@@ -72,7 +72,7 @@ export function Outcome({ table, found, saved, refusedPath }: Props) {
       )}
       {!saved && report.changes.some((each) => each.changes.length > 0) && (
         <div>
-          <h3 className="mb-1 text-sm">{words.imports.samples}</h3>
+          <h3 className="mb-1 text-sm">{words.imports.samples(report.refused)}</h3>
           <ChangedRecords report={report} most={SHOWN} />
         </div>
       )}
