@@ -31,6 +31,11 @@ RSpec.describe "A save in two halves" do
     end
   end
 
+  it "leaves open what is still set later, and links, whose names may be others by then" do
+    found = parting([number, heavy])
+    expect([found.open.map { |field, place| [field.key, place] }, found.settled.map { |field, _| field.key }]).to eq([[["tag", 0], ["maker", 1], ["helper", 2]], %w[weight stage whose share]])
+  end
+
   it "is not begun where records of the table link to one another" do
     plain = {"name" => "Kilns", "last_id" => 9, "tables" => [{"id" => "t1", "key" => "kilns", "label" => "Kilns", "fields" => [field("name"), link("next_to", "kilns")], "rules" => [{"id" => "r1", "kind" => "required", "field" => "name"}]}]}
     project = Core::Design::Project.from(plain)

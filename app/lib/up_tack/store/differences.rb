@@ -19,8 +19,9 @@ module UpTack
       # @return [String]
       def of(changes, records) = "[#{changes.map { |change| piece(change.field, change.before, change.after, change.rule, records) }.join(",")}]"
 
+      # @param records [LinkedRecords, nil] needed for a link
       # @return [String] what is written down of one field
-      def piece(field, before, after, rule, records)
+      def piece(field, before, after, rule, records = nil)
         "#{@heads[field] ||= head(field).freeze}#{json(plain(field, before, records))},#{json(plain(field, after, records))}#{@rules[rule]}"
       end
 

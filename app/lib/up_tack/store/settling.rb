@@ -14,9 +14,8 @@ module UpTack
       end
 
       # @param begun [Core::Save::Begun]
-      # @param records [LinkedRecords]
       # @return [Settled]
-      def of(begun, records)
+      def of(begun)
         cells = []
         stretches = Array.new(@parting.open.length + 1)
         told = []
@@ -28,7 +27,7 @@ module UpTack
           next unless logged
 
           told << field.id
-          piece = @differences.piece(field, nil, value, begun.rule(field.key), records)
+          piece = @differences.piece(field, nil, value, begun.rule(field.key))
           (before = stretches[stretch]) ? before << "," << piece : stretches[stretch] = piece
         end
         Settled.new(cells, stretches, @told.one(told))

@@ -17,7 +17,8 @@ module UpTack
       # @return [Answer] :saved, :conflict, or :linked when other records stand against it
       # @raise [Store::NotFound]
       def call(table:, id:, version: nil)
-        @workspace.write { attempt(table, id, version) }
+        # By itself, so that a greater change goes on without it.
+        @workspace.write(apart: true) { attempt(table, id, version) }
       rescue StillNeeded => e
         Answer.new(state: :linked, record: FindRecord.new(@workspace).call(table: table, id: id), reasons: [e.message])
       end
@@ -39,11 +40,7 @@ module UpTack
         consequences = ForeseeDeletion.new(@workspace).call(table: table, id: id)
         return Answer.new(state: :linked, record: stored, reasons: consequences.reasons) if consequences.reasons.any?
 
-        # By itself, so that a greater change goes on without it.
-        ActiveRecord::Base.transaction(requires_new: true) do
-          ActiveRecord::Base.connection.materialize_transactions
-          carry_out(consequences)
-        end
+        carry_out(consequences)
         Answer.new(state: :saved, record: stored)
       end
 

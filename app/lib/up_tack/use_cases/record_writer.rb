@@ -21,7 +21,7 @@ module UpTack
         @batch = batch
         @rows = Store::Rows.new(@table, @plan.kept_fields)
         @counters = Store::Counters.new(holding: holding)
-        @log = Store::LogWriter.new(holding: holding, entries: way == "import", open: parting.open_fields)
+        @log = Store::LogWriter.new(holding: holding, entries: way == "import", open: holding ? parting.open_fields : [])
         @upkeep = Upkeep::AfterSave.new(workspace, @table, holding: holding)
       end
 

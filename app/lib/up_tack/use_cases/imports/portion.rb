@@ -8,9 +8,6 @@ module UpTack
         # Bytes of their cells.
         MOST = 4 << 20
 
-        # @return [Array<Object>] what was added
-        attr_reader :items
-
         # @param rows [Integer] at most
         def initialize(rows)
           @rows = rows

@@ -57,7 +57,7 @@ module UpTack
           begun = reasons.empty? ? begin_with(typed) : nil
           return row.pack unless begun
 
-          settled = @settling.of(begun, @context.records)
+          settled = @settling.of(begun)
           begun.pack(@plan)
           [*row.pack, @shapes.one(typed.keys) { |keys| keys.to_h { |key| [key, nil] } }, begun.values, @origins.one(begun.origins), begun.claimed, *settled]
         end

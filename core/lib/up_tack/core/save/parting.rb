@@ -17,7 +17,8 @@ module UpTack
         attr_reader :rest
 
         # @return [Array<Array(Design::Field, Integer)>] those kept ones that the others may still
-        #   set, with their places among all
+        #   set, with their places among all; and links, which are told by the name that the linked
+        #   record has when they are written
         attr_reader :open
         # @return [Array<Array(Design::Field, Integer)>] the other kept ones, likewise
         attr_reader :settled
@@ -33,7 +34,7 @@ module UpTack
           parts = plan.turns.transform_values { |rules| rules.partition { |rule| first?(rule.rule) } }
           @first = parts.transform_values(&:first).reject { |_, rules| rules.empty? }.freeze
           @rest = parts.transform_values(&:last).reject { |_, rules| rules.empty? }.freeze
-          @open, @settled = plan.kept_fields.each_with_index.partition { |field, _| @later.include?(field.key) }
+          @open, @settled = plan.kept_fields.each_with_index.partition { |field, _| field.link? || @later.include?(field.key) }
           @open_fields = @open.map(&:first).freeze
           freeze
         end
