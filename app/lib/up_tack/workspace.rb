@@ -90,10 +90,11 @@ module UpTack
 
     # @return [Core::Save::Context] that looks at other records afresh
     # @param pending [Store::PendingRecords, nil] what is about to be saved beside the stored records
-    def context(counters: Store::Counters.new, pending: nil)
+    # @param readings [Core::Save::Readings, nil] of many records
+    def context(counters: Store::Counters.new, pending: nil, readings: nil)
       records = Store::LinkedRecords.new(compiled.plans, @rows ||= {})
       seen = pending ? pending.over(records) : records
-      Core::Save::Context.new(clock: clock, person: acting, records: seen, counters: counters).tap { |context| records.context = context }
+      Core::Save::Context.new(clock: clock, person: acting, records: seen, counters: counters, readings: readings).tap { |context| records.context = context }
     end
 
     # Runs the block in one transaction, by the design as it is once every writer

@@ -24,14 +24,26 @@ module UpTack
           group = (decimal == conventions.decimal_mark) ? conventions.group_mark : {"," => ".", "." => ","}.fetch(decimal)
           conventions = Core::Conventions.from(conventions.to_plain.merge("date_order" => taken.dates || conventions.date_order, "decimal_mark" => decimal, "group_mark" => group))
           @reading = Core::Reading.new(conventions: conventions)
+          @known = Core::Alike.new
         end
 
         attr_reader :field
 
-        # @param cell [Object] not blank
-        # @return [Object] raw input
+        # @param cell [Object, nil]
+        # @return [Object, nil] raw input, the very same one for texts that are alike; nil for a blank one
         # @raise [Wrong]
         def raw(cell)
+          return if cell.nil?
+          return made(cell) unless cell.is_a?(String)
+
+          field.link? ? text(cell) : @known.one(cell) { text(cell).freeze }
+        end
+
+        private
+
+        def text(cell) = cell.match?(/\A\s*\z/) ? nil : made(cell)
+
+        def made(cell)
           case field.type
           when "date" then date(cell)
           when "number" then number(cell)
@@ -41,8 +53,6 @@ module UpTack
           else plain(cell)
           end
         end
-
-        private
 
         def plain(cell)
           text = Interchange::Profile.text(cell)

@@ -31,26 +31,18 @@ module UpTack
 
           reasons = []
           typed = {}
+          cells = row.cells
           @cells.each do |cell, place|
-            key = cell.field.key
-            value = row.cells[place]
-            if blank?(value)
-              typed[key] = nil if @blanks_kept
-            else
-              typed[key] = cell.raw(value)
-            end
+            raw = cell.raw(cells[place])
+            typed[cell.field.key] = raw if @blanks_kept || !raw.nil?
           rescue Cells::Wrong => e
-            reasons << Drafting.reason(key, e.message)
+            reasons << Drafting.reason(cell.field.key, e.message)
           end
           [typed, reasons]
         end
 
         # Records of a table that were saved meanwhile may be meant by links from here on.
         def forget(table) = @links.forget(table)
-
-        private
-
-        def blank?(value) = value.nil? || (value.is_a?(String) && value.match?(/\A\s*\z/))
       end
     end
   end

@@ -25,8 +25,9 @@ module UpTack
           @parting = @workspace.parting(job[:table])
           @drafting = Drafting.new(@workspace, @plan.table, @source, job[:settings])
           @settling = Store::Settling.new(@plan.table, @parting)
-          @shapes = Store::Alike.new
-          @origins = Store::Alike.new
+          @readings = Core::Save::Readings.new
+          @shapes = Core::Alike.new
+          @origins = Core::Alike.new
         end
 
         # @return [void]
@@ -57,13 +58,14 @@ module UpTack
           begun = reasons.empty? ? begin_with(typed) : nil
           return row.pack unless begun
 
+          begun.origins = @origins.one(begun.origins)
           settled = @settling.of(begun)
           begun.pack(@plan)
-          [*row.pack, @shapes.one(typed.keys) { |keys| keys.to_h { |key| [key, nil] } }, begun.values, @origins.one(begun.origins), begun.claimed, *settled]
+          [*row.pack, @shapes.one(typed.keys) { |keys| keys.to_h { |key| [key, nil] } }, *begun, *settled]
         end
 
         def begin_with(typed)
-          @context ||= @workspace.context
+          @context ||= @workspace.context(readings: @readings)
           Core::Save.begin(@plan, Core::Save::Draft.new(typed: typed, brings: true), @context, @parting)
         end
       end

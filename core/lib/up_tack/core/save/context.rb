@@ -13,8 +13,9 @@ module UpTack
       #            their shapes and is used where there are no records)
       # counters:: counts for auto-numbers, see Ports::HeldCounters
       # probe:: a Bench::Probe that takes note of what is evaluated, nil mostly
-      Context = Struct.new(:clock, :person, :records, :counters, :probe, keyword_init: true) do
-        def initialize(clock:, person:, records: Ports::NoRecords, counters: Ports::HeldCounters.new, probe: nil) = super
+      # readings:: Readings, where many records are taken in; nil mostly
+      Context = Struct.new(:clock, :person, :records, :counters, :probe, :readings, keyword_init: true) do
+        def initialize(clock:, person:, records: Ports::NoRecords, counters: Ports::HeldCounters.new, probe: nil, readings: nil) = super
       end
     end
   end

@@ -10,9 +10,10 @@ module UpTack
         def read_typed
           @trace.enter("typed")
           reading = Reading.new(conventions: @plan.conventions, today: @context.clock.today, records: records)
+          known = @context.readings
           @draft.typed.each do |key, raw|
             field = @fields[key] or next
-            value = field.read(raw, reading)
+            value = known ? known.read(field, raw, reading) : field.read(raw, reading)
             next claim(field, value) if @plan.given?(key) && !brings?(key)
             next refuse_role(field) if field.access && !field.allows?(@context.person&.role, :edit) && value != @old[key]
 
