@@ -34,10 +34,19 @@ module UpTack
     end
 
     # @return [Time] in UTC
-    def now = @at || Time.now.utc
+    def now = @at || @still || Time.now.utc
 
     # @return [Date] at the firm
-    def today = day_at(@at ? @at.to_i : Process.clock_gettime(Process::CLOCK_REALTIME, :second))
+    def today = day_at((@at || @still)&.to_i || Process.clock_gettime(Process::CLOCK_REALTIME, :second))
+
+    # Shows the same moment as long as the block runs, in which many records are written as one.
+    def still
+      before = @still
+      @still ||= now.freeze
+      yield
+    ensure
+      @still = before
+    end
 
     # @return [Date] the day of a moment, at the firm
     def day_of(time) = day_at(time.to_i)

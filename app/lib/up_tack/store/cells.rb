@@ -21,14 +21,21 @@ module UpTack
       AS_IS = ->(raw) { raw }
 
       WRITE = {
-        "number" => ->(value) { value.frac.zero? ? value.to_i : value.to_s("F") },
+        "number" => ->(value) { value.scale.zero? ? value.to_i : value.to_s("F") },
         "date" => ->(value) { value.iso8601 },
         "time" => ->(value) { value.iso8601 },
-        "moment" => ->(value) { value.getutc.strftime("%Y-%m-%d %H:%M:%S") },
+        "moment" => ->(value) { second(value) },
         "yes_no" => ->(value) { value ? 1 : 0 }
       }.freeze
 
       module_function
+
+      # Many records are stamped within one second.
+      def second(time)
+        held = @second
+        held = @second = [time.to_i, time.getutc.strftime("%Y-%m-%d %H:%M:%S").freeze].freeze unless held&.first == time.to_i
+        held.last
+      end
 
       # @param field [Core::Design::Field]
       # @return [Proc] from what a column holds, not NULL, to a value

@@ -11,6 +11,7 @@ module UpTack
 
       def initialize
         @heads = {}.compare_by_identity
+        @latest = {}.compare_by_identity
         @rules = Hash.new { |known, id| known[id] = ",#{JSON.generate(id)}]" }
       end
 
@@ -19,10 +20,16 @@ module UpTack
       # @return [String]
       def of(changes, records) = "[#{changes.map { |change| piece(change.field, change.before, change.after, change.rule, records) }.join(",")}]"
 
+      # What rules give many records of a batch alike is not written anew for each.
       # @param records [LinkedRecords, nil] needed for a link
       # @return [String] what is written down of one field
       def piece(field, before, after, rule, records = nil)
-        "#{@heads[field] ||= head(field).freeze}#{json(plain(field, before, records))},#{json(plain(field, after, records))}#{@rules[rule]}"
+        held = @latest[field]
+        return held.last if held && held[0].eql?(before) && held[1].eql?(after) && held[2] == rule
+
+        text = "#{@heads[field] ||= head(field).freeze}#{json(plain(field, before, records))},#{json(plain(field, after, records))}#{@rules[rule]}"
+        @latest[field] = [before, after, rule, text.freeze] unless field.link?
+        text
       end
 
       private

@@ -7,15 +7,18 @@ module UpTack
     # held back, to be written field by field for many entries: they lie in that order.
     class LogWriter
       SEALED = [*Seal::COLUMNS, "seal"].freeze
-      ENTRY = "INSERT INTO up_tack_entries (#{SEALED.join(", ")}) VALUES (#{(["?"] * SEALED.length).join(", ")})".freeze
+      ENTRY = Statements::Insertion.new("up_tack_entries", SEALED)
       CHANGED = "INSERT OR IGNORE INTO up_tack_changed (field_id, entry_id) SELECT ?1, value FROM json_each(?2)"
       LATEST = "SELECT id, seal FROM up_tack_entries ORDER BY id DESC LIMIT 1"
 
+      # What an entry says. values:: as `add` has them, with its number before them
+      Said = Struct.new(:values, :changes, :records, :settled)
+
       # @return [String] a moment as the log keeps it, in UTC
       def self.moment(time)
-        held = @second # Many entries of a batch fall into one.
-        held = @second = [time.to_i, time.getutc.strftime("%Y-%m-%d %H:%M:%S.")].freeze unless held&.first == time.to_i
-        held.last + time.usec.to_s.rjust(6, "0")
+        held = @moment # Many entries of a batch are made at one.
+        held = @moment = [time, time.getutc.strftime("%Y-%m-%d %H:%M:%S.%6N").freeze].freeze unless time.equal?(held&.first)
+        held.last
       end
 
       # @param holding [Boolean] whether fields are held back until `finish`
@@ -24,36 +27,34 @@ module UpTack
       # @param open [Array<Core::Design::Field>] those of which something is still told where the others are settled
       def initialize(holding: false, entries: false, open: [])
         @holding = holding
+        @entries = holding && entries
         @open = open
-        @waiting = (holding && entries) ? [] : nil
+        @waiting = []
         @differences = Differences.new
         @held = {}
         @held_together = {}.compare_by_identity
       end
 
-      # @param entry [Array] values of Seal::COLUMNS but for the number and the differences
+      # @param values [Array] values of Seal::COLUMNS but for the number and the differences
       # @param changes [Array<Core::Save::Change>] what it tells
       # @param records [LinkedRecords] by which links are named
       # @param settled [Settled, nil] what it tells besides
       # @return [Integer] the entry's number
-      def add(entry, changes, records, settled = nil)
+      def add(values, changes, records, settled = nil)
         @last, @seal = Statements.run(LATEST).first || [0, Seal::BEGINNING] unless @last
         @last += 1
-        entry.unshift(@last)
-        entry << (settled ? merged(settled, changes, records) : @differences.of(changes, records))
-        @seal = Seal.of(@seal, entry)
-        entry << @seal
-        @waiting ? @waiting << entry : Statements.ready(ENTRY).run(entry)
-        changes.each { |change| hold(change.field.id) }
-        (@held_together[settled.told] ||= []) << @last if settled
+        @waiting << (said = Said.new(values.unshift(@last), changes, records, settled))
+        # Others may be named in another way once more is written.
+        tell(said) if changes.any? { |change| change.field.link? }
+        write_waiting unless @entries
         finish unless @holding
-        entry[0]
+        values.first
       end
 
       # Writes what is held back; before the next entry somebody else may write some.
       def finish
-        @last = @seal = nil
         write_waiting
+        @last = @seal = nil
         @held_together.each { |fields, entries| fields.each { |field| (@held[field] ||= []).concat(entries) } }
         @held.each { |field, entries| Statements.run(CHANGED, field, JSON.generate(entries)) }
         @held.clear
@@ -62,12 +63,19 @@ module UpTack
 
       private
 
+      # Each step for all entries before the next: what it needs is at hand then.
       def write_waiting
-        return if @waiting.nil? || @waiting.empty?
+        return if @waiting.empty?
 
-        statement = Statements.ready(ENTRY)
-        @waiting.each { |entry| statement.run(entry) }
+        @waiting.each { |said| tell(said) unless said.values.length == Seal::COLUMNS.length }
+        @waiting.each { |said| said.values << (@seal = Seal.of(@seal, said.values)) }
+        Statements.insert_all(ENTRY, @waiting.map(&:values))
+        @waiting.each { |said| hold(said) }
         @waiting.clear
+      end
+
+      def tell(said)
+        said.values << (said.settled ? merged(said.settled, said.changes, said.records) : @differences.of(said.changes, said.records))
       end
 
       # @return [String] all in the order of the fields
@@ -86,9 +94,13 @@ module UpTack
       end
 
       # A field that a tick changed twice is told of once.
-      def hold(field)
-        entries = (@held[field] ||= [])
-        entries << @last unless entries.last == @last
+      def hold(said)
+        number = said.values.first
+        said.changes.each do |change|
+          entries = (@held[change.field.id] ||= [])
+          entries << number unless entries.last == number
+        end
+        (@held_together[said.settled.told] ||= []) << number if said.settled
       end
     end
   end

@@ -115,12 +115,27 @@ module UpTack
       # @param open [Array<Integer>] places of the fields where it is not
       # @return [Integer] the new record's number
       def insert(values, id: nil, settled: nil, open: nil)
-        return Statements.insert("INSERT INTO #{quoted(@table.key)} DEFAULT VALUES", []) if @fields.empty? && id.nil?
+        return Statements.insert(Statements::Insertion.nothing(quoted(@table.key)), []) if @fields.empty? && id.nil?
 
-        sql = (@inserts ||= {})[id.nil?] ||= insertion([*("id" if id), *@fields.map(&:key)])
-        cells = settled ? filled_up(settled, values, open) : writers.map { |writer| cell(writer, values) }
+        insertion = (@insertions ||= {})[id.nil?] ||= insertion([*("id" if id), *@fields.map(&:key)])
+        cells = cells(values, settled, open)
         cells.unshift(id) if id
-        Statements.insert(sql, cells)
+        Statements.insert(insertion, cells)
+      end
+
+      # Adds new records whose numbers are known.
+      # @param records [Array<Array(Integer, Hash{String=>Object}, Array<Object>)>] numbers, values, and
+      #   what columns take as `insert` has it
+      # @param open [Array<Integer>]
+      # @return [void]
+      def insert_all(records, open)
+        insertion = (@insertions ||= {})[false] ||= insertion(["id", *@fields.map(&:key)])
+        Statements.insert_all(insertion, records.map { |id, values, settled| cells(values, settled, open).unshift(id) })
+      end
+
+      # @return [Integer] the number that the next new record gets; none is given twice
+      def following
+        Statements.run("SELECT MAX(COALESCE((SELECT seq FROM sqlite_sequence WHERE name = ?), 0), COALESCE((SELECT MAX(id) FROM #{quoted(@table.key)}), 0)) + 1", @table.key).dig(0, 0)
       end
 
       # @param values [Hash{String=>Object}] those that change
@@ -143,7 +158,9 @@ module UpTack
 
       private
 
-      def insertion(columns) = "INSERT INTO #{quoted(@table.key)} (#{columns.map { |name| quoted(name) }.join(", ")}) VALUES (#{(["?"] * columns.length).join(", ")})"
+      def insertion(columns) = Statements::Insertion.new(quoted(@table.key), columns.map { |name| quoted(name) })
+
+      def cells(values, settled, open) = settled ? filled_up(settled, values, open) : writers.map { |writer| cell(writer, values) }
 
       def rows(scope, keys = nil)
         fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields

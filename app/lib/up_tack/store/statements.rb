@@ -5,47 +5,6 @@ module UpTack
     # SQL that every save runs, made ready once for each connection: what Active
     # Record builds anew each time would cost more than the work itself.
     module Statements
-      # One of them. What it was given last stays with SQLite, so only what is another is
-      # handed over again; the same object is the same value only where it is frozen.
-      class Ready
-        NONE = [].freeze
-
-        def initialize(statement)
-          @statement = statement
-          @bound = []
-        end
-
-        # @return [Array<Array>] rows
-        def run(values)
-          bind(values)
-          row = @statement.step or return NONE
-          rows = [row]
-          while (row = @statement.step)
-            rows << row
-          end
-          rows
-        ensure
-          @statement.reset!
-        end
-
-        def close = @statement.closed? || @statement.close
-
-        private
-
-        def bind(values)
-          count = values.length
-          index = 0
-          while index < count
-            value = values[index]
-            index += 1
-            next if value.equal?(@bound[index]) && value.frozen? && @bound.length > index
-
-            @statement.bind_param(index, value)
-            @bound[index] = value
-          end
-        end
-      end
-
       @held = {}.compare_by_identity
       @mutex = Mutex.new
 
@@ -56,11 +15,24 @@ module UpTack
         def run(sql, *values) = ready(sql).run(values)
 
         # The same for what adds one row.
+        # @param insertion [Insertion]
         # @param values [Array<Object>]
         # @return [Integer] its number
-        def insert(sql, values)
-          ready(sql).run(values)
+        def insert(insertion, values)
+          ready(insertion.one).run(values)
           at_hand.last_insert_row_id
+        end
+
+        # The same for many rows.
+        # @param insertion [Insertion]
+        # @param rows [Array<Array<Object>>]
+        # @return [void]
+        def insert_all(insertion, rows)
+          several = insertion.several && ready(insertion.several)
+          one = ready(insertion.one)
+          rows.each_slice(Insertion::TOGETHER) do |some|
+            (several && some.length == Insertion::TOGETHER) ? several.run(some.flatten(1)) : some.each { |values| one.run(values) }
+          end
         end
 
         # @return [Ready] what runs the SQL, for whoever does it again and again within one transaction

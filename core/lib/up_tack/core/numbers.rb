@@ -73,7 +73,7 @@ module UpTack
 
       # @return [String] plain digits without padding, such as "-0.5" or "12"
       def plain(value)
-        return value.to_i.to_s if value.frac.zero?
+        return value.to_i.to_s if value.scale.zero?
 
         text = value.to_s("F").sub(/\.0+\z/, "")
         text = text.sub(/(\.\d*?)0+\z/, '\1') if text.include?(".")

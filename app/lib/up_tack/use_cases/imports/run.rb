@@ -72,8 +72,10 @@ module UpTack
         # What is held back is written after each portion, so that it does not grow without end.
         def write(portion)
           there = found(portion)
-          portion.each { |row, typed, reasons, begun, settled| begun ? write_one(row, typed, nil, begun, settled) : one(row, typed, reasons, there) }
-          @writer.finish
+          @workspace.clock.still do
+            portion.each { |row, typed, reasons, begun, settled| begun ? write_one(row, typed, nil, begun, settled) : one(row, typed, reasons, there) }
+            @writer.finish
+          end
           @drafting.forget(@table.key) if @linked_to_itself
           @progress.advance(portion.length)
         end

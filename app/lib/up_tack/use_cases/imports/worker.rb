@@ -37,12 +37,9 @@ module UpTack
           portion = Portion.new(PORTION)
           @source.each_row do |row, _|
             next passed -= 1 if passed.positive?
-            next unless portion.add(told(row), row.size)
-
-            Ahead.hand(portion.take, output)
-            @context = nil
+            Ahead.hand(told(portion.take), output) if portion.add(row, row.size)
           end
-          Ahead.hand(portion.take, output) if portion.any?
+          Ahead.hand(told(portion.take), output) if portion.any?
           Ahead.hand(:end, output)
         rescue Interchange::Unreadable
           # Whoever asked comes upon it too, and tells.
@@ -50,23 +47,26 @@ module UpTack
 
         private
 
-        # @return [Array] number, cells and problem of the row; and of one that was begun its raw
-        #   input, of which only the keys matter from here on, and the members of Save::Begun
-        #   and of Store::Settled
-        def told(row)
-          typed, reasons = @drafting.call(row)
-          begun = reasons.empty? ? begin_with(typed) : nil
-          return row.pack unless begun
+        # All rows take each step before the next one is taken: what a step needs is at hand
+        # then, which is felt.
+        # @return [Array<Array>] number, cells and problem of each row; and of one that was begun
+        #   its raw input, of which only the keys matter from here on, and the members of
+        #   Save::Begun and of Store::Settled
+        def told(rows)
+          drafts = rows.map { |row| @drafting.call(row) }
+          context = @workspace.context(readings: @readings)
+          begun = drafts.map { |typed, reasons| Core::Save.begin(@plan, Core::Save::Draft.new(typed: typed, brings: true), context, @parting) if reasons.empty? }
+          settled = begun.map { |each| each && settle(each) }
+          rows.each_with_index.map do |row, index|
+            half = begun[index] or next row.pack
 
-          begun.origins = @origins.one(begun.origins)
-          settled = @settling.of(begun)
-          begun.pack(@plan)
-          [*row.pack, @shapes.one(typed.keys) { |keys| keys.to_h { |key| [key, nil] } }, *begun, *settled]
+            [*row.pack, @shapes.one(drafts[index].first.keys) { |keys| keys.to_h { |key| [key, nil] } }, *half.pack(@plan), *settled[index]]
+          end
         end
 
-        def begin_with(typed)
-          @context ||= @workspace.context(readings: @readings)
-          Core::Save.begin(@plan, Core::Save::Draft.new(typed: typed, brings: true), @context, @parting)
+        def settle(begun)
+          begun.origins = @origins.one(begun.origins)
+          @settling.of(begun)
         end
       end
     end

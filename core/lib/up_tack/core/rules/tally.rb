@@ -8,7 +8,10 @@ module UpTack
       class Tally < Rule
         PARTS = %w[watch].freeze
 
-        def self.kind = "tally"
+        # The count of a record that is just being made.
+      NONE_YET = BigDecimal(0)
+
+      def self.kind = "tally"
         def self.stage = "log"
         def self.suits?(field, table) = field.type == "number" && !table.given?(field.key)
 
@@ -45,7 +48,7 @@ module UpTack
           def apply(working)
             count = working.values[field.key]
             return working.skip(rule, field, "kept as it was") if working.restoring? && count
-            return working.stamp(rule, field, BigDecimal(0), "counted from the first save on") if working.new?
+            return working.stamp(rule, field, NONE_YET, "counted from the first save on") if working.new?
             return working.skip(rule, field, "nothing of that changed") unless watched.changed_in?(working)
 
             working.stamp(rule, field, (count || BigDecimal(0)) + 1, origin)

@@ -15,7 +15,7 @@ module UpTack
           plan.whole.each do |key, type|
             value = values[key] or next
             if type == "date" then values[key] = value.jd
-            elsif value.frac.zero? then values[key] = value.to_i
+            elsif value.scale.zero? then values[key] = value.to_i
             end
           end
           self

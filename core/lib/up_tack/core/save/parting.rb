@@ -23,6 +23,10 @@ module UpTack
         # @return [Array<Array(Design::Field, Integer)>] the other kept ones, likewise
         attr_reader :settled
 
+        # @return [Boolean] whether no rule looks at other records of the table, so that nobody
+        #   can tell whether they are written already
+        def alone? = @alone
+
         # @param plan [Plan]
         # @param upkeep [Analysis::Upkeep] of its project
         def initialize(plan, upkeep)
@@ -36,6 +40,7 @@ module UpTack
           @rest = parts.transform_values(&:last).reject { |_, rules| rules.empty? }.freeze
           @open, @settled = plan.kept_fields.each_with_index.partition { |field, _| field.link? || @later.include?(field.key) }
           @open_fields = @open.map(&:first).freeze
+          @alone = plan.turns.each_value.all? { |rules| rules.none? { |rule| looks_around?(rule.rule) } } && @table.fields.none? { |field| field.link? && named_by_others?(field.target) }
           freeze
         end
 
@@ -61,8 +66,15 @@ module UpTack
         def apart?(rule) = !waits?(rule) && (read_by(rule) & @later).empty?
 
         # Numbers are counted and stamps pressed when the record is written.
-        def waits?(rule)
-          rule.is_a?(Rules::Number) || rule.stage == "log" || [Rules::Unique, Rules::Exists, Rules::Lock].any? { |kind| rule.is_a?(kind) } || sees_others?(rule.references(@table), @table.key)
+        def waits?(rule) = rule.is_a?(Rules::Number) || rule.stage == "log" || looks_around?(rule)
+
+        def looks_around?(rule)
+          [Rules::Unique, Rules::Exists, Rules::Lock].any? { |kind| rule.is_a?(kind) } || sees_others?(rule.references(@table), @table.key)
+        end
+
+        # Whether records of another table are known by what may be worked out from those of this one.
+        def named_by_others?(target)
+          target == @table.key || @upkeep.calculations.any? { |each| each.table.key == target && sees_others?(each.formula.references, target) }
         end
 
         # @return [Array<String>] keys of the record's own fields, and of those from which they are worked out
