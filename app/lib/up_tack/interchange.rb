@@ -4,7 +4,6 @@ require "bigdecimal"
 require "csv"
 require "json"
 require "stringio"
-require "roo"
 require "zip"
 
 module UpTack

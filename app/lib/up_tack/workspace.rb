@@ -108,7 +108,7 @@ module UpTack
     end
 
     # The person as the core knows people: rules ask for the name with every record.
-    def acting = @acting ||= Core::Save::Ports::Person.new(name: person.name, email: person.email, role: person.role)
+    def acting = @acting ||= Core::Save::Ports::Person.new(name: author.last, email: person.email, role: person.role)
 
     # Forgets the design seen so far.
     def renew = @compiled = @rows = nil

@@ -13,6 +13,10 @@ module UpTack
       NUMBER = /\A[-+]?(?:\d{1,3}(?:[,. '\u00A0\u202F]\d{3})+|\d+)(?:[.,]\d+)?\z/
       YES_NO = %w[yes no true false y n].freeze
 
+      # What one text shows. kind:: as of_text has it; shape:: which kinds of characters stand where
+      # mark:: before its decimals, where it tells; order:: of its date, where it tells; number:: it as one
+      Shown = Struct.new(:kind, :shape, :mark, :order, :number)
+
       # name:: of the column; filled, blank:: rows; distinct:: values, nil where they are too many
       # longest:: characters; kinds:: counts of "number", "date", "yes_no" and "text"
       # dates:: counts by order; decimals:: counts by mark; rows_by_order:: an example of each order
@@ -30,6 +34,7 @@ module UpTack
         @several_lines = false
         @least = @greatest = nil
         @all = Set.new
+        @known = Core::Alike.new
       end
 
       # @param cell [Object]
@@ -42,9 +47,10 @@ module UpTack
         @longest = text.length if text.length > @longest
         @several_lines ||= text.include?("\n")
         @repeated = true unless @all.add?(text.hash)
-        look_at_shape(text) unless @shape == false
+        shown = @known.one(text) { Profile.shown(text) }
+        @shape = (@shape.nil? || @shape == shown.shape) ? shown.shape : false unless @shape == false
         @distinct[text] = (@distinct[text] || 0) + 1 if @distinct.length <= MOST_DISTINCT
-        @kinds[kind(cell, text, row)] += 1
+        @kinds[kind(cell, shown, text, row)] += 1
       end
 
       # @return [String] a cell as it would be typed
@@ -99,31 +105,22 @@ module UpTack
 
       private
 
-      # Which kinds of characters stand where, as long as all cells are alike.
-      def look_at_shape(text)
-        shape = text.gsub(/\p{Lu}/, "A").gsub(/\p{Ll}/, "a").gsub(/\d/, "9")
-        @shape = (@shape.nil? || @shape == shape) ? shape : false
-      end
-
-      def kind(cell, text, row)
+      def kind(cell, shown, text, row)
         case cell
         when BigDecimal then number(cell)
         when Date then "date"
         when true, false then "yes_no"
-        else of_text(text, row)
+        else of_text(shown, text, row)
         end
       end
 
-      def of_text(text, row)
-        return "yes_no" if YES_NO.include?(text.downcase)
-        return "date" if date?(text, row)
-        return "text" unless text.match?(NUMBER) && !text.match?(/\A0\d/)
-
-        mark = mark_of(text)
-        @decimals[mark] += 1 if mark
-        plain = text.delete(" '\u00A0\u202F")
-        plain = (mark == ",") ? plain.delete(".").tr(",", ".") : plain.delete(",")
-        number(BigDecimal(plain.delete_prefix("+"), exception: false) || BigDecimal(0))
+      def of_text(shown, text, row)
+        @decimals[shown.mark] += 1 if shown.mark
+        if shown.order
+          @dates[shown.order] += 1
+          @rows_by_order[shown.order] ||= [row, text]
+        end
+        shown.number ? number(shown.number) : shown.kind
       end
 
       def number(value)
@@ -132,33 +129,55 @@ module UpTack
         "number"
       end
 
-      # A mark with other than three figures behind it, or after another mark, stands before decimals.
-      def mark_of(text)
-        last = text.rindex(/[.,]/) or return
-        other = (text[last] == ",") ? "." : ","
-        return text[last] if text[0...last].include?(other) || text.length - last != 4
-        return other if text.count(text[last]) > 1
+      class << self
+        # @param text [String] without blanks around it
+        # @return [Shown]
+        def shown(text)
+          shape = text.gsub(/\p{Lu}/, "A").gsub(/\p{Ll}/, "a").gsub(/\d/, "9")
+          return Shown.new("yes_no", shape) if YES_NO.include?(text.downcase)
 
-        nil
-      end
+          date, order = date(text)
+          return Shown.new("date", shape, nil, order) if date
+          return Shown.new("text", shape, nil, order) unless text.match?(NUMBER) && !text.match?(/\A0\d/)
 
-      def date?(text, row)
-        return true if text.match?(NAMED)
+          mark = mark_of(text)
+          Shown.new("number", shape, mark, order, figures(text, mark))
+        end
 
-        first, _, second, third = text.match(FIGURES)&.captures || (return false)
-        return false if [first, third].none? { |part| part.length == 4 || part.length == 2 }
+        private
 
-        order = order_of(first, second, third)
-        @dates[order] += 1 if order
-        @rows_by_order[order] ||= [row, text] if order
-        true
-      end
+        def figures(text, mark)
+          plain = text.delete(" '\u00A0\u202F")
+          plain = (mark == ",") ? plain.delete(".").tr(",", ".") : plain.delete(",")
+          BigDecimal(plain.delete_prefix("+"), exception: false) || BigDecimal(0)
+        end
 
-      def order_of(first, second, _third)
-        return "ymd" if first.length == 4
-        return "dmy" if first.to_i > 12
+        # A mark with other than three figures behind it, or after another mark, stands before decimals.
+        def mark_of(text)
+          last = text.rindex(/[.,]/) or return
+          other = (text[last] == ",") ? "." : ","
+          return text[last] if text[0...last].include?(other) || text.length - last != 4
+          return other if text.count(text[last]) > 1
 
-        "mdy" if second.to_i > 12
+          nil
+        end
+
+        # @return [Array(Boolean, String)] whether it is a date, and its order where that can be told
+        def date(text)
+          return [true, nil] if text.match?(NAMED)
+
+          first, _, second, third = text.match(FIGURES)&.captures || (return [false, nil])
+          return [false, nil] if [first, third].none? { |part| part.length == 4 || part.length == 2 }
+
+          [true, order_of(first, second)]
+        end
+
+        def order_of(first, second)
+          return "ymd" if first.length == 4
+          return "dmy" if first.to_i > 12
+
+          "mdy" if second.to_i > 12
+        end
       end
     end
   end

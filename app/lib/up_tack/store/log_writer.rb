@@ -11,7 +11,7 @@ module UpTack
       CHANGED = "INSERT OR IGNORE INTO up_tack_changed (field_id, entry_id) SELECT ?1, value FROM json_each(?2)"
       LATEST = "SELECT id, seal FROM up_tack_entries ORDER BY id DESC LIMIT 1"
 
-      # What an entry says. values:: as `add` has them, with its number before them
+      # What an entry says. values:: as `add` has them
       Said = Struct.new(:values, :changes, :records, :settled)
 
       # @return [String] a moment as the log keeps it, in UTC
@@ -35,15 +35,16 @@ module UpTack
         @held_together = {}.compare_by_identity
       end
 
-      # @param values [Array] values of Seal::COLUMNS but for the number and the differences
+      # @param values [Array] values of Seal::COLUMNS but for the differences; the number, which is
+      #   the first, is given here
       # @param changes [Array<Core::Save::Change>] what it tells
       # @param records [LinkedRecords] by which links are named
       # @param settled [Settled, nil] what it tells besides
       # @return [Integer] the entry's number
       def add(values, changes, records, settled = nil)
         @last, @seal = Statements.run(LATEST).first || [0, Seal::BEGINNING] unless @last
-        @last += 1
-        @waiting << (said = Said.new(values.unshift(@last), changes, records, settled))
+        values[0] = @last += 1
+        @waiting << (said = Said.new(values, changes, records, settled))
         # Others may be named in another way once more is written.
         tell(said) if changes.any? { |change| change.field.link? }
         write_waiting unless @entries

@@ -6,6 +6,9 @@ module UpTack
     # records it can wait until all of them are written, where none of their own rules
     # would see the difference: then each sum elsewhere is worked out once.
     class AfterSave
+      NONE = {}.freeze
+      private_constant :NONE
+
       # @param workspace [Workspace]
       # @param table [Core::Design::Table]
       # @param holding [Boolean] whether it waits for `settle`, if it may
@@ -31,7 +34,7 @@ module UpTack
       # @return [Hash{Array(String, String)=>Integer}] values elsewhere that became other ones;
       #   none yet where they wait
       def run(id, before:, after:)
-        return {} if @fields.empty?
+        return NONE if @fields.empty?
         return hold(id, before, after) if @held
 
         dirty = Dirty.new
@@ -42,7 +45,7 @@ module UpTack
       # Works out what waits.
       # @return [Hash{Array(String, String)=>Integer}] values elsewhere that became other ones
       def settle
-        return {} unless @held
+        return NONE unless @held
 
         @fields.each { |_, readers| mark(@held, readers, @made, {}) } if @made.any?
         follow(@held).tap do

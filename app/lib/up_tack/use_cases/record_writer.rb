@@ -6,6 +6,9 @@ module UpTack
     # its number, its entry in the log and what must follow elsewhere. What is the
     # same for all records is made ready once. Used inside one transaction.
     class RecordWriter
+      NONE = {}.freeze
+      private_constant :NONE
+
       # @param workspace [Workspace]
       # @param table [String] key
       # @param way [String] how they come in, for the change log
@@ -37,10 +40,10 @@ module UpTack
       # @param more [Hash] what a Core::Save::Draft takes besides
       # @return [Answer] :saved or :refused
       # @raise [Core::Design::Invalid] for a field that the table does not have
-      def write(typed, stored: nil, id: stored&.id, pending: nil, carried: {}, begun: nil, settled: nil, **more)
+      def write(typed, stored: nil, id: stored&.id, pending: nil, carried: NONE, begun: nil, settled: nil, **more)
         check(typed)
         known = id || (pending ? Store::PendingRecords::NEW : nil)
-        draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : {}, **more)
+        draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : NONE, **more)
         @context = @workspace.context(counters: @counters, pending: pending) unless @holding && @context
         outcome = begun ? Core::Save.finish(@plan, draft, begun, @context, parting, told: !settled.nil?) : Core::Save.call(@plan, draft, @context)
         return refused(stored, outcome) unless outcome.saved?
@@ -120,7 +123,7 @@ module UpTack
         return if @waiting.empty?
 
         @rows.insert_all(@waiting.map { |id, outcome, _, settled| [id, outcome.values, settled&.cells] }, open_places)
-        @waiting.each { |id, outcome, title, settled| log(id, "create", outcome, title, {}, settled) }
+        @waiting.each { |id, outcome, title, settled| log(id, "create", outcome, title, NONE, settled) }
         @waiting.clear
         @following = nil
       end

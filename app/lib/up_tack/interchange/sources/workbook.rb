@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "roo"
+
 module UpTack
   module Interchange
     module Sources

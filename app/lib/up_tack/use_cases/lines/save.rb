@@ -76,7 +76,7 @@ module UpTack
 
         def meanwhile(group, row, typed, message = nil)
           answer = AnswerDraft.new(@workspace).call(table: group.table, typed: typed, id: row.id)
-          answer.outcome.refusals << Core::Save::Refusal.new(code: "changed_meanwhile", rule: nil, field: group.link, fields: [group.link], message: message || MEANWHILE)
+          answer.outcome.refusals += [Core::Save::Refusal.new(code: "changed_meanwhile", rule: nil, field: group.link, fields: [group.link], message: message || MEANWHILE)]
           answer.state = :refused
           answer
         end

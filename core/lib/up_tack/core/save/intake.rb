@@ -59,7 +59,7 @@ module UpTack
         # What somebody typed where only a rule writes: of a calculation it may be
         # right, which shows when it is worked out.
         def claim(field, value)
-          return @claimed[field.key] = value if @plan.worked_out?(field.key)
+          return @claimed = @claimed.merge(field.key => value) if @plan.worked_out?(field.key)
           return if value == @old[field.key]
 
           rule = @table.rules.find { |each| each.field == field.key && each.owns? }
@@ -70,7 +70,7 @@ module UpTack
         def refuse_role(field) = refuse_typed(field, "not_allowed", "#{field.label} can't be changed by a #{@context.person.role}.")
 
         def refuse_typed(field, code, message, rule: nil)
-          @refusals << Refusal.new(code: code, rule: rule&.id, field: field.key, fields: [field.key], message: message)
+          @refusals += [Refusal.new(code: code, rule: rule&.id, field: field.key, fields: [field.key], message: message)]
           @trace.add("refused", field, rule: rule, after: message)
         end
 
@@ -93,8 +93,8 @@ module UpTack
         end
 
         def keep_unread(field, raw, unreadable)
-          @unreadable[field.key] = raw
-          @refusals << Refusal.new(code: unreadable.code, rule: nil, field: field.key, fields: [field.key], message: unreadable.message)
+          @unreadable = @unreadable.merge(field.key => raw)
+          @refusals += [Refusal.new(code: unreadable.code, rule: nil, field: field.key, fields: [field.key], message: unreadable.message)]
           @trace.add("refused", field, after: unreadable.message)
         end
       end

@@ -11,6 +11,10 @@ module UpTack
 
         attr_reader :values
 
+        # What most records have none of, and what is made only once it is needed.
+        NONE = [].freeze
+        NOTHING = {}.freeze
+
         TYPED = Origin.new("typed").freeze
         STORED = Origin.new("stored").freeze
         BLANK = Origin.new("blank").freeze
@@ -19,21 +23,20 @@ module UpTack
         # @param draft [Draft]
         # @param context [Context]
         # @param begun [Begun, nil] where another one stopped, to go on from there
-        def initialize(plan, draft, context, trace:, begun: nil)
+        # @param trace [Boolean, :brief]
+        def initialize(plan, draft, context, trace = false, begun = nil)
           @plan = plan
           @fields = plan.fields
           @table = plan.table
           @draft = draft
           @context = context
-          @old = draft.stored || {}
+          @old = draft.stored || NOTHING
           @begun = begun
           @values = begun ? begun.values : beginning
-          @claimed = begun&.claimed || {}
-          @unreadable = {}
-          @origins = begun ? Hash.new { |_, key| begun.origin(plan, key) } : {}
-          @refusals = []
-          @passed = []
-          @ticks = []
+          @claimed = begun&.claimed || NOTHING
+          @unreadable = NOTHING
+          @origins = begun ? told_by(begun) : {}
+          @refusals = @passed = @ticks = NONE
           @trace = Trace.of(on: trace, probe: context.probe)
         end
 
@@ -211,7 +214,7 @@ module UpTack
           reason = warning ? @draft.reasons[rule.id].to_s.strip : ""
           return let_pass(rule, field, message, reason) unless reason.empty?
 
-          @refusals << Refusal.new(code: rule.kind, rule: rule.id, field: at, fields: fields, message: message, passable: warning)
+          @refusals += [Refusal.new(code: rule.kind, rule: rule.id, field: at, fields: fields, message: message, passable: warning)]
           @trace.add("refused", field, rule: rule, after: message, how: how)
         end
 
@@ -287,16 +290,17 @@ module UpTack
 
         # What could not be read does not matter once a rule has written over it.
         def forget_unread(key)
-          return unless @unreadable.delete(key)
+          return unless @unreadable.key?(key)
 
-          @refusals.reject! { |refusal| refusal.rule.nil? && refusal.field == key }
+          @unreadable = @unreadable.except(key)
+          @refusals = @refusals.reject { |refusal| refusal.rule.nil? && refusal.field == key }
         end
 
         # @return [String, nil] a value for the trace, asked only when somebody will look
         def seen(field, value) = @trace.on? ? show(field, value) : nil
 
         def let_pass(rule, field, message, reason)
-          @passed << Passed.new(rule: rule.id, message: message, reason: reason)
+          @passed += [Passed.new(rule: rule.id, message: message, reason: reason)]
           @trace.add("passed", field, rule: rule, how: "#{message} Passed with the reason: #{reason}")
         end
 
@@ -318,9 +322,17 @@ module UpTack
 
         # Of what no rule set and nobody typed it is told when somebody asks.
         def origins
-          values, begun, plan = @values, @begun, @plan
-          @origins.default_proc = ->(_, key) { begun&.origin(plan, key) || (values[key].nil? ? BLANK : STORED) }
+          return @origins if @begun
+
+          values = @values
+          @origins.default_proc = ->(_, key) { values[key].nil? ? BLANK : STORED }
           @origins
+        end
+
+        # The same of what was begun elsewhere, from the beginning.
+        def told_by(begun)
+          values, plan = @values, @plan
+          Hash.new { |_, key| begun.origin(plan, key) || (values[key].nil? ? BLANK : STORED) }
         end
 
         def changes(fields)
