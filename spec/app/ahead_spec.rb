@@ -76,7 +76,7 @@ RSpec.describe "A file that another process reads ahead" do
   end
 
   it "is given out in portions that stay small where rows are long" do
-    rows = Array.new(12) { |index| UpTack::Interchange::Source::Row.new(number: index + 2, cells: ["x" * 1_000_000]) }
+    rows = Array.new(12) { |index| UpTack::Interchange::Source::Row.new(index + 2, ["x" * 1_000_000]) }
     source = Struct.new(:rows) { def each_row = rows.each { |row| yield row, row.number } }.new(rows)
     portions = []
     UpTack::UseCases::Imports::Supply.new(source, ->(_) { [{}, []] }, nil, nil).each_portion { |portion| portions << portion.map { |row, *| row.number } }

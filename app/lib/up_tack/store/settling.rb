@@ -7,7 +7,9 @@ module UpTack
       # One settled field, where a rule gave it its value or somebody typed it.
       # stretch:: which of the stretches of a Settled tells of it
       # known:: by value, what its column takes and what the log says of it
-      Part = Struct.new(:field, :key, :place, :writer, :logged, :stretch, :rule, :known)
+      Part = Struct.new(:key, :known, :place, :stretch, :field, :writer, :logged, :rule)
+      # parts:: of all settled fields; told:: ids of those that the log tells of where none is blank
+      Shape = Struct.new(:parts, :told)
 
       # @param table [Core::Design::Table]
       # @param parting [Core::Save::Parting]
@@ -26,31 +28,35 @@ module UpTack
       def of(begun)
         cells = []
         stretches = Array.new(@parting.open.length + 1)
-        told = []
         values = begun.values
-        @shapes.one(begun.origins) { shape(begun) }.each do |part|
+        blank = false
+        shape = @shapes.one(begun.origins) { shape(begun) }
+        shape.parts.each do |part|
           value = values[part.key]
-          next if value.nil?
+          next blank = true if value.nil?
 
-          cells[part.place], piece = part.known.one(value) { written(part, value) }
+          cell, piece = part.known.one(value) { written(part, value) }
+          cells[part.place] = cell
           next unless piece
 
-          told << part.field.id
           stretch = part.stretch
           (before = stretches[stretch]) ? before << "," << piece : stretches[stretch] = +piece
         end
-        Settled.new(cells, stretches, @told.one(told))
+        Settled.new(cells, stretches, blank ? @told.one(told(shape, values)) : shape.told)
       end
 
       private
 
-      # @return [Array<Part>]
+      # @return [Shape]
       def shape(begun)
-        @parting.settled.map do |field, place|
+        parts = @parting.settled.map do |field, place|
           rule = begun.rule(field.key)
-          @parts[[field.key, rule]] ||= Part.new(field, field.key, place, Cells.writer(field), @table.logged?(field), @parting.open.count { |_, at| at < place }, rule, Core::Alike.new)
+          @parts[[field.key, rule]] ||= Part.new(field.key, Core::Alike.new, place, @parting.open.count { |_, at| at < place }, field, Cells.writer(field), @table.logged?(field), rule)
         end
+        Shape.new(parts, @told.one(parts.select(&:logged).map { |part| part.field.id }))
       end
+
+      def told(shape, values) = shape.parts.filter_map { |part| part.field.id if part.logged && !values[part.key].nil? }
 
       def written(part, value)
         [part.writer ? part.writer.call(value) : value, (@differences.piece(part.field, nil, value, part.rule).freeze if part.logged)].freeze

@@ -23,7 +23,10 @@ module UpTack
         return block_given? ? yield(key) : key if @known.nil? || (key.is_a?(String) && key.bytesize > LONGEST)
 
         @asked += 1
-        @known.fetch(key) { remember(key, block_given? ? yield(key) : key) }
+        found = @known[key]
+        return found unless found.nil?
+
+        remember(key, block_given? ? yield(key) : key)
       end
 
       private

@@ -17,10 +17,12 @@ module UpTack
 
         # @param cells [Array<Object>, String] texts, BigDecimals, Dates, Times, true, false or nil,
         #   one for each column; or the same as `pack` gives it
-        def initialize(number:, cells:, problem: nil)
+        # @param texts [Boolean] whether they are all texts or nil
+        def initialize(number, cells, problem = nil, texts = false)
           @number = number
           @cells = cells
           @problem = problem
+          @texts = texts
         end
 
         # @return [Array<Object>]
@@ -31,11 +33,9 @@ module UpTack
 
         # @return [Integer] bytes of its texts, about
         def size
-          return @cells.bytesize if @cells.is_a?(String)
+          return joined.bytesize if joined.is_a?(String)
 
-          sum = 0
-          @cells.each { |cell| sum += cell.bytesize if cell.is_a?(String) }
-          sum
+          @cells.sum { |cell| cell.is_a?(String) ? cell.bytesize : 0 }
         end
 
         # @return [Array(Integer, Object, String)] number, cells and problem to be handed over:
@@ -44,11 +44,13 @@ module UpTack
 
         private
 
-        def joined
-          return cells if cells.length < 2 || cells.any? { |cell| !cell.nil? && (!cell.is_a?(String) || cell == NOTHING) }
+        def joined = @joined ||= @cells.is_a?(String) ? @cells : join
 
-          text = cells.map { |cell| cell || NOTHING }.join(BETWEEN)
-          (text.count(BETWEEN) == cells.length - 1) ? text : cells
+        def join
+          return cells if cells.length < 2 || !(@texts || cells.all? { |cell| cell.nil? || cell.is_a?(String) })
+
+          text = (cells.include?(nil) ? cells.map { |cell| cell || NOTHING } : cells).join(BETWEEN)
+          (text.count(BETWEEN) == cells.length - 1 && text.count(NOTHING) == cells.count(nil)) ? text : cells
         end
       end
     end

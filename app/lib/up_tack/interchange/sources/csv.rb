@@ -87,7 +87,7 @@ module UpTack
           end
           bad = @mixed.any? ? cells.index { |cell| cell&.include?(LOST) } : nil
           problem ||= "“#{columns[bad]}” holds bytes that are no text in #{encoding}." if bad
-          Source::Row.new(number: number, cells: cells, problem: problem)
+          Source::Row.new(number, cells, problem, true)
         end
 
         def first_row

@@ -48,7 +48,7 @@ module UpTack
             unknown = object.keys - @keys
             problem = "“#{nested.first}” holds a list or an object; a cell holds one value." if nested
             problem ||= "It has “#{unknown.first}”, which none of the first #{SAMPLE} objects has." if unknown.any?
-            yield Source::Row.new(number: number, cells: @keys.map { |key| cell(object[key]) }, problem: problem), place
+            yield Source::Row.new(number, @keys.map { |key| cell(object[key]) }, problem), place
           end
         end
 

@@ -85,7 +85,7 @@ module UpTack
               next if number == 1 || cells.all?(&:nil?)
 
               extra = cells.drop(columns.length).any?
-              yield Source::Row.new(number: number, cells: Array.new(columns.length) { |index| cells[index] }, problem: extra ? "The row has #{cells.length} cells, the head has #{columns.length}." : nil), number
+              yield Source::Row.new(number, Array.new(columns.length) { |index| cells[index] }, extra ? "The row has #{cells.length} cells, the head has #{columns.length}." : nil), number
             end
           end
         end

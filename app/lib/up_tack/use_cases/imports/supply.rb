@@ -71,7 +71,7 @@ module UpTack
         # Those that were not begun there are drafted here: that tells what stands against them.
         def told(packed)
           number, cells, problem, typed, values, origins, claimed, columns, stretches, told = packed
-          row = Interchange::Source::Row.new(number: number, cells: cells, problem: problem)
+          row = Interchange::Source::Row.new(number, cells, problem)
           return [row, *@drafting.call(row)] unless typed
 
           [row, typed.freeze, NONE, Core::Save::Begun.new(values, origins, claimed).unpack(@plan), Store::Settled.new(columns.each(&:freeze), stretches, told)]

@@ -14,7 +14,7 @@ module UpTack
         def of(id, values)
           evaluation = evaluation(id, values)
           found = @rule.test.call(evaluation)
-          how = (found.how.respond_to?(:call) ? found.how.call : found.how)&.to_s
+          how = found.told(evaluation)&.to_s
           {
             verdict: verdict(id, values), stored: shown(stored(id, values)), result: (@rule.said(evaluation) if found.state == :refused && @rule.saying),
             how: how || formulas.first&.with_values(evaluation)

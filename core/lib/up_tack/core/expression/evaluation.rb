@@ -30,6 +30,9 @@ module UpTack
         # What `counter(…)` writes: a whole number, or a text that marks its place.
         attr_writer :count
 
+        NONE = [].freeze
+        private_constant :NONE
+
         # @return [String, nil] the count with at least so many digits
         def counted(digits) = @count.is_a?(Integer) ? @count.to_s.rjust(digits, "0") : @count
 
@@ -53,6 +56,9 @@ module UpTack
         end
 
         def notes = @notes ||= []
+
+        # @return [Array<Array>] the same to be looked at only
+        def noted = @notes || NONE
 
         # @return [Boolean] whether no run has left anything in it
         def unmarked? = @notes.nil? || @notes.empty?

@@ -29,14 +29,13 @@ module UpTack
 
         # Whether the condition holds.
         Test = Struct.new(:formula, keyword_init: true) do
-          def call(evaluation)
-            how = -> { Save::Told.of([formula], evaluation) }
-            case formula.call(evaluation)
-            when false then Verdict.new(:refused, how)
-            when true then Verdict.new(:passed, how)
-            else Verdict.new(:skipped, nil)
-            end
+          def initialize(formula:)
+            super
+            told = ->(evaluation) { Save::Told.of([formula], evaluation) }
+            @verdicts = {true => Verdict.new(:passed, told).freeze, false => Verdict.new(:refused, told).freeze, nil => Verdict.new(:skipped, nil).freeze}.freeze
           end
+
+          def call(evaluation) = @verdicts[formula.call(evaluation)]
         end
 
         private

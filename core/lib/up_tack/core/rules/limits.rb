@@ -55,11 +55,11 @@ module UpTack
             least = low&.call(evaluation)
             most = high&.call(evaluation)
             evaluation.probe&.then { |probe| {"low" => least, "high" => most}.compact.each { |ending, limit| probe.side(rule, ending, value <=> limit) } }
-            return Verdict.new(:refused, -> { "#{field.show(value)} is below #{Values.show(least)}" }) if least && value < least
-            return Verdict.new(:refused, -> { "#{field.show(value)} is above #{Values.show(most)}" }) if most && value > most
+            return Verdict.new(:refused, ->(_) { "#{field.show(value)} is below #{Values.show(least)}" }) if least && value < least
+            return Verdict.new(:refused, ->(_) { "#{field.show(value)} is above #{Values.show(most)}" }) if most && value > most
             return Verdict.new(:skipped, "what limits it is blank") if (low && least.nil?) || (high && most.nil?)
 
-            Verdict.new(:passed, -> { "#{field.show(value)} is within them" })
+            @passed ||= Verdict.new(:passed, ->(seen) { "#{field.show(seen.value(field.key))} is within them" }).freeze
           end
         end
 

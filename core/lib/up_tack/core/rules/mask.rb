@@ -62,13 +62,13 @@ module UpTack
             return settle(working, value, found.text) if found.complete
             return working.shape(rule, field, nil, "cleared, since it was half typed: #{found.message}") if rule.clears? && found.half
 
-            working.refuse(rule, field, message || "#{found.message[0].upcase}#{found.message[1..]}.", fields: [field.key], how: found.message)
+            working.refuse(rule, field, message || "#{found.message[0].upcase}#{found.message[1..]}.", fields: [field.key]) { found.message }
           end
 
           private
 
           def settle(working, value, text)
-            return working.pass(rule, field, how: "it is written so") if text == value
+            return working.pass(rule, field) { "it is written so" } if text == value
 
             working.shape(rule, field, text, "written by its mask")
           end

@@ -68,7 +68,7 @@ module UpTack
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
             return working.skip(rule, field, "#{field.label} is blank") if value.nil?
             return working.skip(rule, field, "none of them is changed") if [field.key, *reads].none? { |key| working.changed?(key) }
-            return working.pass(rule, field, how: "it belongs") if belongs?(value, working.evaluation)
+            return working.pass(rule, field) { "it belongs" } if belongs?(value, working.evaluation)
 
             turn_away(working, value)
           end
@@ -96,7 +96,7 @@ module UpTack
 
           def refuse(working, value)
             text = message || "“#{working.show(field, value)}” does not belong to this #{Masks::Phrases.list(labels)}."
-            working.refuse(rule, field, text, fields: [field.key, *reads], how: "it does not belong")
+            working.refuse(rule, field, text, fields: [field.key, *reads]) { "it does not belong" }
           end
         end
 

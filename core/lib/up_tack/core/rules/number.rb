@@ -115,7 +115,7 @@ module UpTack
             return working.refuse(rule, field, "#{field.label} would be longer than it can be.", fields: [field.key]) unless text
 
             working.counters.take(counting, count, text)
-            working.number(rule, field, value_of(text), how: -> { "#{"#{key}: " if series}count #{count}" })
+            working.number(rule, field, value_of(text)) { "#{"#{key}: " if series}count #{count}" }
           end
 
           # The next count whose number nobody has had.
@@ -144,7 +144,7 @@ module UpTack
 
             key, count = told(working.evaluation, text)
             working.counters.keep(counting(key || ""), count, text)
-            working.pass(rule, field, how: count ? "kept; the count goes on after #{count}" : "kept")
+            working.pass(rule, field) { count ? "kept; the count goes on after #{count}" : "kept" }
           end
 
           # Letters that changed since the number was given are written anew.
@@ -158,7 +158,7 @@ module UpTack
             return give(working) if working.counters.owner(field.id, text)
 
             working.counters.keep(counting(now.last || ""), count, text)
-            working.number(rule, field, value_of(text), how: "its letters changed")
+            working.number(rule, field, value_of(text)) { "its letters changed" }
           end
 
           def refuse_blank(working)

@@ -6,6 +6,9 @@ module UpTack
       # Refuses a record in which the field is blank: always, or while a
       # condition holds.
       class Required < Validation
+        FILLED = Verdict.new(:passed, "it is filled").freeze
+        private_constant :FILLED
+
         PARTS = parts("when")
 
         def self.kind = "required"
@@ -23,9 +26,9 @@ module UpTack
         # Whether the field is filled where it must be.
         Test = Struct.new(:field, :formula, keyword_init: true) do
           def call(evaluation)
-            return Verdict.new(:passed, "it is filled") unless evaluation.value(field.key).nil?
+            return FILLED unless evaluation.value(field.key).nil?
             return Verdict.new(:refused, "it is blank") unless formula
-            return Verdict.new(:refused, -> { Save::Told.of([formula], evaluation) { |lines| "it is blank, and #{lines.first}" } }) if formula.call(evaluation)
+            return Verdict.new(:refused, ->(seen) { Save::Told.of([formula], seen) { |lines| "it is blank, and #{lines.first}" } }) if formula.call(evaluation)
 
             Verdict.new(:passed, "it may be blank now")
           end

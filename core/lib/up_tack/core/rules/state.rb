@@ -87,8 +87,9 @@ module UpTack
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
 
             evaluation = working.evaluation
-            how = -> { Save::Told.of([condition], evaluation) }
-            against?(working, met?(evaluation)) ? working.refuse(rule, field, message, fields: [field.key, *reads].uniq, how: how) : working.pass(rule, field, how: how)
+            return working.pass(rule, field) { Save::Told.of([condition], evaluation) } unless against?(working, met?(evaluation))
+
+            working.refuse(rule, field, message, fields: [field.key, *reads].uniq) { Save::Told.of([condition], evaluation) }
           end
 
           private

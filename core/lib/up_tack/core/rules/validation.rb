@@ -16,8 +16,12 @@ module UpTack
 
         # What a test says of a record.
         # state:: :refused, :passed or :skipped
-        # how:: in words, or a Proc that gives them
-        Verdict = Struct.new(:state, :how)
+        # how:: in words, or a Proc that gives them for an evaluation
+        Verdict = Struct.new(:state, :how) do
+          # @param evaluation [Expression::Evaluation] that was judged
+          # @return [String, Save::Told, nil]
+          def told(evaluation) = how.respond_to?(:call) ? how.call(evaluation) : how
+        end
 
         def self.stage = "validate"
 
@@ -63,11 +67,10 @@ module UpTack
 
             evaluation = working.evaluation
             verdict = test.call(evaluation)
-            how = verdict.how
             case verdict.state
-            when :refused then working.refuse(rule, field, said(evaluation), fields: fields, how: how)
-            when :passed then working.pass(rule, field, how: how)
-            else working.skip(rule, field, how || -> { working.why_blank(test.formula, evaluation) })
+            when :refused then working.refuse(rule, field, said(evaluation), fields: fields) { verdict.told(evaluation) }
+            when :passed then working.pass(rule, field) { verdict.told(evaluation) }
+            else working.skip(rule, field) { verdict.told(evaluation) || working.why_blank(test.formula, evaluation) }
             end
           end
 

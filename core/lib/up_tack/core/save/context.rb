@@ -16,6 +16,15 @@ module UpTack
       # readings:: Readings, where many records are taken in; nil mostly
       Context = Struct.new(:clock, :person, :records, :counters, :probe, :readings, keyword_init: true) do
         def initialize(clock:, person:, records: Ports::NoRecords, counters: Ports::HeldCounters.new, probe: nil, readings: nil) = super
+
+        # @param conventions [Conventions]
+        # @return [Reading] of what is typed now, the same one for as long as it is
+        def reading(conventions)
+          today = clock.today
+          return @reading if @reading && @reading.today.equal?(today) && @reading.conventions.equal?(conventions) && @reading.records.equal?(records)
+
+          @reading = Reading.new(conventions: conventions, today: today, records: records)
+        end
       end
     end
   end

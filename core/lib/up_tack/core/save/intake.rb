@@ -9,7 +9,7 @@ module UpTack
         # Turns what was typed into values, before the first stage.
         def read_typed
           @trace.enter("typed")
-          reading = Reading.new(conventions: @plan.conventions, today: @context.clock.today, records: records)
+          reading = @context.reading(@plan.conventions)
           known = @context.readings
           @draft.typed.each do |key, raw|
             field = @fields[key] or next
@@ -27,7 +27,7 @@ module UpTack
         def read_carried
           return if !new? || @draft.carried.empty?
 
-          reading = Reading.new(conventions: @plan.conventions, today: @context.clock.today, records: records)
+          reading = @context.reading(@plan.conventions)
           @draft.carried.each do |key, raw|
             field = @fields[key]
             next if field.nil? || typed?(key) || @plan.given?(key) || (field.access && !field.allows?(@context.person&.role, :edit))

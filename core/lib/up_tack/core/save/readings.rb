@@ -17,7 +17,7 @@ module UpTack
         def read(field, raw, reading)
           return field.read(raw, reading) if field.link? || !raw.frozen?
 
-          forget(reading.today) unless @today == reading.today
+          forget(reading.today) unless @today.equal?(reading.today)
           (@known[field] ||= Alike.new(very: true)).one(raw) { field.read(raw, reading) }
         end
 

@@ -16,6 +16,7 @@ module UpTack
           module_function
 
           def on? = false
+          def telling? = false
           def steps = []
           def enter(_stage) = nil
           def add(_result, _field, rule: nil, before: nil, after: nil, how: nil, mark: nil) = nil
@@ -24,10 +25,6 @@ module UpTack
 
         # @param on [Boolean, :brief] :brief leaves out how a value came about
         # @param probe [Bench::Probe, nil]
-        # @return [Trace, Silent]
-        def self.of(on:, probe:) = (on || probe) ? new(on: on, probe: probe) : Silent
-
-        # As `of` has it.
         def initialize(on:, probe: nil)
           @on = on
           @probe = probe
@@ -38,16 +35,18 @@ module UpTack
         # @return [Boolean] whether somebody will look
         def on? = @on ? true : false
 
+        # @return [Boolean] whether they want to know how, too
+        def telling? = on? && @on != :brief
+
         def enter(stage) = @stage = stage
 
-        # @param how [String, Told, Proc, nil] a Proc is asked only when the trace is on
+        # @param how [String, Told, nil]
         # @param mark [String] what the probe is told, where that is another than the result
         # @return [nil]
         def add(result, field, rule: nil, before: nil, after: nil, how: nil, mark: result)
           @probe&.step(rule.id, mark) if rule
           return unless @on
 
-          how = (@on == :brief) ? nil : how.call if how.respond_to?(:call)
           @steps << Step.new(
             stage: @stage, field: field.label, key: field.key, rule: rule&.id, result: result,
             before: cut(before), after: cut(after), how: how&.to_s, parts: how.is_a?(Told) ? how.parts : nil

@@ -37,7 +37,8 @@ module UpTack
           @unreadable = NOTHING
           @origins = begun ? told_by(begun) : {}
           @refusals = @passed = @ticks = NONE
-          @trace = Trace.of(on: trace, probe: context.probe)
+          @trace = (trace || context.probe) ? Trace.new(on: trace, probe: context.probe) : Trace::Silent
+          @silent = @trace.equal?(Trace::Silent)
         end
 
         def new? = @draft.new?
@@ -124,8 +125,8 @@ module UpTack
         end
 
         # A rule sets a field.
-        # @param how [Proc, nil] says the values that went in, asked only for a trace
-        def set(rule, field, value, origin:, how: nil, notes: [])
+        # @yield says the values that went in, asked only for a trace
+        def set(rule, field, value, origin:, notes: NONE)
           settled = field.settle(value)
           return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
           return skip(rule, field, "the linked record is no longer there") if gone?(field, settled)
@@ -134,12 +135,13 @@ module UpTack
           before = @values[field.key]
           @values[field.key] = settled
           @origins[field.key] = @plan.origin("rule", rule.id, origin)
-          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, settled), how: how)
+          tell("set", field, rule, before, settled) { yield if block_given? }
         end
 
         # A rule says what a field always equals, blank included. What somebody
         # sent for such a field is refused unless it is the same.
-        def calculate(rule, field, value, origin:, how: nil, notes: [])
+        # @yield as for `set`
+        def calculate(rule, field, value, origin:, notes: NONE)
           settled = field.settle(value)
           notes += [[:unreadable, settled.message]] if settled.is_a?(Values::Unreadable)
           settled = nil if settled.is_a?(Values::Unreadable)
@@ -147,18 +149,18 @@ module UpTack
           @values[field.key] = settled
           @origins[field.key] = @plan.origin("rule", rule.id, origin)
           refuse_claim(rule, field, settled) if @claimed.key?(field.key)
-          how = -> { why_blank_after(rule, notes) } if settled.nil?
-          return skip(rule, field, how) if settled.nil? && before.nil?
+          return skip(rule, field) { why_blank_after(rule, notes) } if settled.nil? && before.nil?
 
-          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, settled), how: how)
+          tell("set", field, rule, before, settled) { settled.nil? ? why_blank_after(rule, notes) : yield }
         end
 
         # A rule gives the record its number, which is kept when the record is.
-        def number(rule, field, value, how:)
+        # @yield says which it is
+        def number(rule, field, value)
           before = @values[field.key]
           @values[field.key] = value
           @origins[field.key] = @draft.live ? Origin.new("rule", rule.id, "not given yet", true) : @plan.origin("rule", rule.id, "numbered")
-          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: how)
+          tell("set", field, rule, before, value) { yield }
         end
 
         # A rule writes down what this save did.
@@ -166,7 +168,7 @@ module UpTack
           before = @values[field.key]
           @values[field.key] = value
           @origins[field.key] = @plan.origin("rule", rule.id, words)
-          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: words)
+          tell("set", field, rule, before, value) { words }
         end
 
         # A tick has done its work and goes back; somebody still typing keeps seeing it.
@@ -176,7 +178,7 @@ module UpTack
           @ticks |= [field]
           @values[field.key] = false
           @origins[field.key] = Origin.new("rule", rule.id, "unticked again")
-          @trace.add("set", field, rule: rule, before: seen(field, true), after: seen(field, false), how: "the tick goes back by itself")
+          tell("set", field, rule, true, false) { "the tick goes back by itself" }
         end
 
         # @return [String] " to …" with the name of the record, for a message
@@ -209,24 +211,27 @@ module UpTack
 
         # A rule refuses the record, or warns of it.
         # @param at [String] key of the field at which the message stands
-        def refuse(rule, field, message, fields:, how: nil, at: field.key)
+        # @yield says why, asked only for a trace
+        def refuse(rule, field, message, fields:, at: field.key)
           warning = rule.is_a?(Rules::Validation) && rule.warning?
           reason = warning ? @draft.reasons[rule.id].to_s.strip : ""
           return let_pass(rule, field, message, reason) unless reason.empty?
 
           @refusals += [Refusal.new(code: rule.kind, rule: rule.id, field: at, fields: fields, message: message, passable: warning)]
-          @trace.add("refused", field, rule: rule, after: message, how: how)
+          tell("refused", field, rule, nil, message) { yield if block_given? }
         end
 
         # A rule did something of which coverage tells apart.
         def mark(rule, what) = @trace.mark(rule, what)
 
         # A rule was asked and has nothing against the record.
-        def pass(rule, field, how: nil) = @trace.add("passed", field, rule: rule, how: how)
+        # @yield says what it saw, asked only for a trace
+        def pass(rule, field) = tell("passed", field, rule) { yield if block_given? }
 
-        # A rule did not act, and why.
-        # @param why [String, Proc]
-        def skip(rule, field, why) = @trace.add("skipped", field, rule: rule, how: why)
+        # A rule did not act.
+        # @param why [String]
+        # @yield says why where that takes some working out, asked only for a trace
+        def skip(rule, field, why = nil) = tell("skipped", field, rule) { why || yield }
 
         # @return [String] why a formula came to blank
         def why_blank(formula, evaluation)
@@ -241,7 +246,9 @@ module UpTack
         def begun
           return if @refusals.any? || @passed.any? || @unreadable.any? || @ticks.any? || overtaken.any?
 
-          Begun.new(@values, @origins.flat_map { |key, origin| [key, origin.source, origin.rule] }, @claimed.empty? ? nil : @claimed)
+          came = []
+          @origins.each { |key, origin| came << key << origin.source << origin.rule }
+          Begun.new(@values, came, @claimed.empty? ? nil : @claimed)
         end
 
         # @param fields [Array<Design::Field>] those whose changes are told
@@ -285,7 +292,18 @@ module UpTack
           hand.written(field.key, because, gone: !typed)
           @values[field.key] = value
           @origins[field.key] = Origin.new(typed ? "typed" : "rule", rule.id, words)
-          @trace.add("set", field, rule: rule, before: seen(field, before), after: seen(field, value), how: how, mark: value.nil? ? "cleared" : "set")
+          tell("set", field, rule, before, value, value.nil? ? "cleared" : "set") { how.respond_to?(:call) ? how.call : how }
+        end
+
+        # For the trace, where there is one.
+        # @param after [Object, nil] a value, or what a refusal says
+        # @param mark [String] what the probe is told
+        # @yield says how it came about
+        def tell(result, field, rule, before = nil, after = nil, mark = result)
+          return if @silent
+
+          before, after = [before, after].map { |value| seen(field, value) } if result == "set"
+          @trace.add(result, field, rule: rule, before: before, after: after, how: (yield if @trace.telling?), mark: mark)
         end
 
         # What could not be read does not matter once a rule has written over it.
@@ -301,7 +319,7 @@ module UpTack
 
         def let_pass(rule, field, message, reason)
           @passed += [Passed.new(rule: rule.id, message: message, reason: reason)]
-          @trace.add("passed", field, rule: rule, how: "#{message} Passed with the reason: #{reason}")
+          tell("passed", field, rule) { "#{message} Passed with the reason: #{reason}" }
         end
 
         # What is worked out is left open: whoever reads it before its stage gets
