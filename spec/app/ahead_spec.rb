@@ -33,7 +33,7 @@ RSpec.describe "A file that another process reads ahead" do
     untimed = ->(values) { values.reject { |_, value| value.is_a?(Time) } }
     rows = [].tap { |all| pieces.each { |id, row| all << [id, untimed.call(row.to_h)] } }
     entries = UpTack::Store::Entry.order(:id).pluck(:id, :action, :record_id, :record_title, :differences).map { |*entry, differences| [*entry, JSON.parse(differences).reject { |each| each[2] == "moment" }] }
-    fields = UpTack::Store::Database.connection.select_rows("SELECT field_id, COUNT(*), SUM(entry_id) FROM up_tack_changed GROUP BY 1 ORDER BY 1")
+    fields = UpTack::Store::Database.connection.select_rows("SELECT field_id, entry_id, COALESCE(last_id, entry_id) FROM up_tack_changed ORDER BY 1, 2").flat_map { |field, first, last| (first..last).map { |entry| [field, entry] } }
     {counts: [result.made, result.changed, report.looked_at, report.saved, report.unchanged, report.refused_count, report.by_rule], refused: report.refused.map(&:to_a), shown: report.shown.map { |each| [each.id, each.title, each.changes.map { |change| change.values_at(:field, :rule) }] },
      rows: rows, entries: entries, fields: fields, file: File.read("#{path}.refused"), sound: UpTack::Store::LogCheck.run.sound}
   end

@@ -53,6 +53,24 @@ RSpec.describe "The change log and what it knows" do
     UpTack::Store::Database.open(path)
   end
 
+  it "finds the entries that tell of a field, be they many in a row or few, and kept by an older version" do
+    table = workspace.table("pieces")
+    drafts = Array.new(40) { |index| {typed: good_piece.merge((index % 7 == 3) ? {} : {"maker_note" => "No. #{index}"})} }
+    UpTack::UseCases::Bulk::Write.new(workspace).call(table: "pieces", drafts: drafts, summary: "Forty pieces")
+    save_piece({"maker_note" => "Late."}, id: 20)
+    connection = UpTack::Store::Database.connection
+    connection.execute("DROP TRIGGER up_tack_changed_no_update")
+    connection.execute("UPDATE up_tack_changed SET last_id = NULL WHERE last_id = entry_id")
+    expect(connection.select_value("SELECT COUNT(*) FROM up_tack_changed WHERE last_id > entry_id")).to be > 5
+    table.fields.each do |field|
+      telling = UpTack::Store::Entry.order(id: :desc).select { |entry| entry.field_changes.any? { |change| change.field_id == field.id } }
+      found = ->(before) { UpTack::Store::FieldsTold.newest(UpTack::Store::FieldsTold.entries(field.id), before).to_a }
+      expect([found.call(nil), found.call(telling[telling.length / 2]&.id)]).to eq([telling, telling.drop((telling.length / 2) + 1)].then { |all, rest| telling.any? ? [all, rest] : [[], []] })
+      ids = telling.map(&:record_id).uniq
+      expect(UpTack::Store::ChangeLog.ever_given(table, field, [*1..200])).to match_array(ids & [*1..200])
+    end
+  end
+
   it "watches the fields that the builder chose, and keeps one entry a save all the same" do
     ids = workspace.table("pieces").fields.to_h { |field| [field.key, field.id] }
     change(:ChangeTable, table: "pieces", parts: {"log" => {"only" => [ids["stage"]]}})

@@ -8,7 +8,6 @@ module UpTack
     class LogWriter
       SEALED = [*Seal::COLUMNS, "seal"].freeze
       ENTRY = Statements::Insertion.new("up_tack_entries", SEALED)
-      CHANGED = "INSERT OR IGNORE INTO up_tack_changed (field_id, entry_id) SELECT ?1, value FROM json_each(?2)"
       LATEST = "SELECT id, seal FROM up_tack_entries ORDER BY id DESC LIMIT 1"
 
       # What an entry says. values:: as `add` has them
@@ -31,8 +30,7 @@ module UpTack
         @open = open
         @waiting = []
         @differences = Differences.new
-        @held = {}
-        @held_together = {}.compare_by_identity
+        @fields = FieldsTold.new
       end
 
       # @param values [Array] values of Seal::COLUMNS but for the differences; the number, which is
@@ -56,10 +54,7 @@ module UpTack
       def finish
         write_waiting
         @last = @seal = nil
-        @held_together.each { |fields, entries| fields.each { |field| (@held[field] ||= []).concat(entries) } }
-        @held.each { |field, entries| Statements.run(CHANGED, field, JSON.generate(entries)) }
-        @held.clear
-        @held_together.clear
+        @fields.write
       end
 
       private
@@ -71,7 +66,10 @@ module UpTack
         @waiting.each { |said| tell(said) unless said.values.length == Seal::COLUMNS.length }
         @waiting.each { |said| said.values << (@seal = Seal.of(@seal, said.values)) }
         Statements.insert_all(ENTRY, @waiting.map(&:values))
-        @waiting.each { |said| hold(said) }
+        @waiting.each do |said|
+          @fields.add_changes(said.values.first, said.changes)
+          @fields.add(said.values.first, said.settled.told) if said.settled
+        end
         @waiting.clear
       end
 
@@ -92,16 +90,6 @@ module UpTack
           pieces << settled.stretches[place + 1]
         end
         "[#{pieces.compact.join(",")}]"
-      end
-
-      # A field that a tick changed twice is told of once.
-      def hold(said)
-        number = said.values.first
-        said.changes.each do |change|
-          entries = (@held[change.field.id] ||= [])
-          entries << number unless entries.last == number
-        end
-        (@held_together[said.settled.told] ||= []) << number if said.settled
       end
     end
   end

@@ -5,7 +5,7 @@ module UpTack
     # The tables that Up Tack needs for itself, all named up_tack_…. Steps are
     # only ever added at the end; a file of an older version runs those it lacks.
     module SystemTables
-      STEPS = %i[people revisions change_log followed typing people_sign_in numbers sealed_log proof_runs tokens].freeze
+      STEPS = %i[people revisions change_log followed typing people_sign_in numbers sealed_log proof_runs tokens changed_in_runs].freeze
 
       module_function
 
@@ -202,6 +202,12 @@ module UpTack
         end
         connection.add_index("up_tack_answers", %w[caller key], unique: true)
         connection.add_index("up_tack_answers", "made_at")
+      end
+
+      # Entries that follow one another and tell of a field are one row, up to the last of them.
+      # Rows of an older version are of one entry each.
+      def changed_in_runs(connection)
+        connection.execute("ALTER TABLE up_tack_changed ADD COLUMN last_id INTEGER")
       end
 
       # Lets rows be added and nothing else, whichever program asks. The third

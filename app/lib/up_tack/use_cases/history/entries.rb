@@ -55,7 +55,10 @@ module UpTack
         private
 
         def older(before)
-          scope = matching.includes(:batch).order(Arel.sql(@question.field ? "changed.entry_id DESC" : "up_tack_entries.id DESC"))
+          scope = matching.includes(:batch)
+          return Store::FieldsTold.newest(scope, before) if @question.field
+
+          scope = scope.order(id: :desc)
           before ? scope.where("up_tack_entries.id < ?", before) : scope
         end
 
@@ -74,7 +77,7 @@ module UpTack
         end
 
         def matching
-          scope = @question.field ? of_field : Store::Entry.all
+          scope = @question.field ? Store::FieldsTold.entries(@question.field) : Store::Entry.all
           scope = scope.where(table_id: @question.table.id) if @question.table
           scope = scope.where(table_id: @seen) if @seen
           scope = scope.where(record_id: @question.record) if @question.record
@@ -84,11 +87,6 @@ module UpTack
           scope = scope.where(made_at: @question.from..) if @question.from
           scope = scope.where("made_at < ?", @question.to) if @question.to
           @question.rule ? by_rule(scope) : scope
-        end
-
-        # Begun at the list of those that tell of the field, which lies in the order wanted.
-        def of_field
-          Store::Entry.from("up_tack_changed AS changed CROSS JOIN up_tack_entries").where("changed.field_id = ? AND changed.entry_id = up_tack_entries.id", @question.field)
         end
 
         def by_rule(scope)
