@@ -92,6 +92,18 @@ RSpec.describe "Records out and in again" do
     end
   end
 
+  it "reads on where a file stops being as the standard has it, and finds the same before" do
+    path = File.join(StoreHelp::FOLDER, "odd_quotes.csv")
+    sound = Array.new(30) { |index| "\"Mug, no. #{index}\",#{"\"two\nlines\"" if index.even?}" }
+    read = lambda do |*odd|
+      File.write(path, ["Piece,Note", *sound, *odd].join("\n"))
+      [].tap { |found| UpTack::Interchange::Source.open(path).each_row { |row, _| found << [row.number, *row.cells] } }
+    end
+    before = read.call
+    expect(before.values_at(0, 1, 29)).to eq([[2, "Mug, no. 0", "two\nlines"], [3, "Mug, no. 1", nil], [31, "Mug, no. 29", nil]])
+    expect(read.call("Plate 5\" wide,\" x\"y", "", "last,")).to eq([*before, [32, "Plate 5\" wide", "\" x\"y"], [34, "last", nil]])
+  end
+
   it "names rows of odd lengths, mixed encodings, doubtful dates and links that mean two" do
     folder = File.join(UpTack::App::ROOT, "demo", "imports")
     try = lambda do |file, table, **settings|

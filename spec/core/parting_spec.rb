@@ -31,6 +31,19 @@ RSpec.describe "A save in two halves" do
     end
   end
 
+  # Whether nobody could tell that a record waits to be written with others.
+  {
+    "numbers, stamps and checks of itself" => [[number, heavy, {"kind" => "stamp", "field" => "whose", "event" => "made"}], true],
+    "what other records have" => [[heavy, {"kind" => "unique", "field" => "weight"}], false],
+    "a sum over other records of the table" => [[shown.call("count(maker.pieces.maker)")], false],
+    "links to records that are known by their own name" => [[], true, {"members" => [{"kind" => "calculation", "field" => "total", "formula" => "len(name)"}]}],
+    "links to records that may be known by a sum over it" => [[], false, {"members" => [{"kind" => "calculation", "field" => "total", "formula" => "count(pieces.maker)"}]}]
+  }.each do |what, (rules, alone, others)|
+    it "#{"does not stand" unless alone}#{"stands" if alone} alone with #{what}" do
+      expect(parting(rules, **(others || {})).alone?).to be(alone)
+    end
+  end
+
   it "leaves open what is still set later, and links, whose names may be others by then" do
     found = parting([number, heavy])
     expect([found.open.map { |field, place| [field.key, place] }, found.settled.map { |field, _| field.key }]).to eq([[["tag", 0], ["maker", 1], ["helper", 2]], %w[weight stage whose share]])

@@ -8,10 +8,7 @@ module UpTack
     class Counters
       NEXT = "SELECT next FROM up_tack_counters WHERE field_id = ? AND series = ?"
       OWNER = "SELECT record_id, count FROM up_tack_numbers WHERE field_id = ? AND text = ?"
-      GIVE = <<~SQL
-        INSERT OR IGNORE INTO up_tack_numbers (field_id, text, record_id, series, count)
-        SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4 FROM json_each(?)
-      SQL
+      GIVE = Statements::Insertion.new("up_tack_numbers", %w[field_id text record_id series count], already: "IGNORE")
       MOVE = <<~SQL
         INSERT INTO up_tack_counters (field_id, series, next, highest) VALUES (?1, ?2, ?3, ?4)
         ON CONFLICT (field_id, series) DO UPDATE SET next = MAX(next, ?3), highest = MAX(COALESCE(highest, ?4), ?4)
@@ -118,7 +115,7 @@ module UpTack
       def finish
         return if @settled.empty?
 
-        Statements.run(GIVE, JSON.generate(@settled.map { |counting, count, text, record| [counting.field, text, record, counting.series, count] }))
+        Statements.insert_all(GIVE, @settled.map { |counting, count, text, record| [counting.field, text, record, counting.series, count] })
         @settled.select { |_, count, _, _| count }.group_by(&:first).each do |counting, all|
           highest = all.map { |_, count, _, _| count }.max
           Statements.run(MOVE, counting.field, counting.series, Counters.after(highest, counting), highest)

@@ -20,9 +20,10 @@ module UpTack
 
         # @param table [String] quoted
         # @param columns [Array<String>] quoted
-        # @param one [String]
-        def initialize(table, columns, one = nil)
-          head = "INSERT INTO #{table} (#{columns.join(", ")}) VALUES "
+        # @param one [String] adds one row, where that is not said by the columns
+        # @param already [String] what becomes of a row that is there already: ABORT, or IGNORE
+        def initialize(table, columns, one = nil, already: "ABORT")
+          head = "INSERT OR #{already} INTO #{table} (#{columns.join(", ")}) VALUES "
           row = "(#{(["?"] * columns.length).join(", ")})"
           @one = one || "#{head}#{row}".freeze
           @several = "#{head}#{([row] * TOGETHER).join(", ")}".freeze if columns.any? && columns.length * TOGETHER <= MOST_VALUES

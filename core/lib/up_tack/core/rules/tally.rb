@@ -9,9 +9,9 @@ module UpTack
         PARTS = %w[watch].freeze
 
         # The count of a record that is just being made.
-      NONE_YET = BigDecimal(0)
+        NONE_YET = BigDecimal(0)
 
-      def self.kind = "tally"
+        def self.kind = "tally"
         def self.stage = "log"
         def self.suits?(field, table) = field.type == "number" && !table.given?(field.key)
 

@@ -3,17 +3,18 @@
 module UpTack
   module Core
     module Save
+      # Numbers and days made of whole numbers already; records share many of them.
+      NUMBERS, DAYS = [->(whole) { BigDecimal(whole) }, ->(whole) { ::Date.jd(whole) }].map do |make|
+        Hash.new { |known, whole| ((known.length < 20_000) ? known : known.clear)[whole] = make.call(whole) }
+      end
+      private_constant :NUMBERS, :DAYS
+
       # A new record halfway through its rules, to be finished elsewhere.
       # values:: by field key, as Outcome has them
       # origins:: [key, source, rule id] of each value that has one, one after the other;
       #   in which words is left out
       # claimed:: what came along for fields that are worked out, by key; nil mostly
       Begun = Struct.new(:values, :origins, :claimed) do
-        # Made of whole numbers already; records share many of them.
-        made = ->(make) { Hash.new { |known, whole| (known.length < 20_000 ? known : known.clear)[whole] = make.call(whole) } }
-        const_set(:NUMBERS, made.call(->(whole) { BigDecimal(whole) }))
-        const_set(:DAYS, made.call(->(whole) { ::Date.jd(whole) }))
-
         # @return [Begun] itself, with whole numbers for numbers and days wherever they can be:
         #   much is saved where it goes to another process
         def pack(plan)
@@ -30,7 +31,7 @@ module UpTack
         def unpack(plan)
           plan.whole.each do |key, type|
             value = values[key]
-            values[key] = ((type == "date") ? Begun::DAYS : Begun::NUMBERS)[value] if value.is_a?(Integer)
+            values[key] = ((type == "date") ? DAYS : NUMBERS)[value] if value.is_a?(Integer)
           end
           self
         end
