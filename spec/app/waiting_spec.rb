@@ -71,6 +71,20 @@ RSpec.describe "New records that wait to be written together" do
     expect([found.first.map(&:first), found.first.map { |_, row| row["tag"] }]).to eq([[latest + 1, latest + 2], ["B-005", "B-006"]])
   end
 
+  it "go again with the whole change, but for those that somebody touched since" do
+    bowls = table_of(fields, *own)
+    first = bring_in(file(1_200), bowls)
+    ids = UpTack::Store::Rows.new(workspace.table(bowls)).page(limit: 2_000).map(&:first)
+    UpTack::UseCases::SaveRecord.new(workspace).call(table: bowls, id: ids[700], typed: {"piece" => "Kept"})
+    UpTack::UseCases::DeleteRecord.new(workspace).call(table: bowls, id: ids[3])
+    undone = UpTack::UseCases::UndoBatch.new(workspace).call(first.report.batch.id)
+    expect([undone.undone, undone.left, kept(bowls).first.map(&:first)]).to eq([first.made - 2, 2, [ids[700]]])
+    gone = entries(table: workspace.table(bowls), record: ids[5]).first
+    expect([gone.action, gone.field_changes.map(&:field_label), kept(bowls).last]).to eq(["delete", %w[Tag Piece Weight Day By At Edits], true])
+    again = UpTack::UseCases::UndoBatch.new(workspace).call(undone.batch.id)
+    expect([again.undone, again.left, kept(bowls).first.length]).to eq([first.made - 2, 0, first.made - 1])
+  end
+
   it "do not wait where another rule looks for them" do
     bowls = table_of(fields, {"kind" => "unique", "field" => "piece"})
     result = bring_in(file(60), bowls)

@@ -51,7 +51,7 @@ def fill_log
     SELECT (SELECT MAX(id) FROM up_tack_entries) + n, datetime('2022-11-24', '+' || (n * 126) || ' seconds'), 1 + n % 3, 'Odile Marsh', 'form', 'update', 't1', 1 + n % 5000,
       'PC-' || n, 1, '[["f2","Piece","text","Mug","Bowl",null],["f6","Wet","number","600","610",null]]', 'x' FROM counting
   SQL
-  UpTack::Store::Database.connection.execute("INSERT OR IGNORE INTO up_tack_changed SELECT 'f2', id FROM up_tack_entries UNION ALL SELECT 'f6', id FROM up_tack_entries")
+  UpTack::Store::Database.connection.execute("INSERT OR IGNORE INTO up_tack_changed (field_id, entry_id) SELECT 'f2', id FROM up_tack_entries UNION ALL SELECT 'f6', id FROM up_tack_entries")
 end
 
 # How long requests take that open the history, the best and the median of some.

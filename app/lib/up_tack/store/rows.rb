@@ -48,6 +48,13 @@ module UpTack
       # @return [Array<Array(Integer, Row)>] the records whose link points to one of some others
       def linked(link, ids) = rows(model.where(link => ids).order(:id))
 
+      # @return [Array<Integer>] their numbers alone
+      def linking(link, ids)
+        return model.where(link => ids).order(:id).pluck(:id) if ids.length > 1
+
+        Statements.run("SELECT id FROM #{quoted(@table.key)} WHERE #{quoted(link)} = ? ORDER BY id", ids.first).flatten
+      end
+
       # @param keys [Array<String>, nil] only these fields; nil for all
       # @return [Array<Array(Integer, Row)>] the same for one record, from a number on, a batch at a time
       def linked_after(link, id, after, keys = nil)

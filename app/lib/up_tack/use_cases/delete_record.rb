@@ -7,18 +7,25 @@ module UpTack
     class DeleteRecord
       # @param way [String] how it comes, for the change log
       # @param batch [Store::Batch, nil] the greater change that it is a part of
-      def initialize(workspace, way: "form", batch: nil)
+      # @param holding [Boolean] whether which fields the log tells of is written only by `finish`,
+      #   for many deletions; before anybody else writes to the log it must be called
+      def initialize(workspace, way: "form", batch: nil, holding: false)
         @workspace = workspace
         @way = way
         @batch = batch
+        @log = Store::LogWriter.new(holding: holding)
+        @rows = Hash.new { |known, design| known[design] = Store::Rows.new(design) }.compare_by_identity
+        @upkeep = Hash.new { |known, design| known[design] = Upkeep::AfterSave.new(workspace, design) }.compare_by_identity
       end
+
+      # Writes what is held back.
+      def finish = @log.finish
 
       # @param version [Integer, nil] the version that the person saw
       # @return [Answer] :saved, :conflict, or :linked when other records stand against it
       # @raise [Store::NotFound]
       def call(table:, id:, version: nil)
-        # By itself, so that a greater change goes on without it.
-        @workspace.write(apart: true) { attempt(table, id, version) }
+        @workspace.write { attempt(table, id, version) }
       rescue StillNeeded => e
         Answer.new(state: :linked, record: FindRecord.new(@workspace).call(table: table, id: id), reasons: [e.message])
       end
@@ -33,24 +40,30 @@ module UpTack
       def attempt(table, id, version)
         design = @workspace.table(table)
         NotAllowed.unless_may(@workspace.person, design, :delete)
-        stored = FindRecord.new(@workspace).call(table: table, id: id)
+        stored = found(design, id)
         theirs = version ? Store::ChangeLog.since(design, id, version) : []
-        return Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
+        return Answer.new(state: :conflict, record: FindRecord.new(@workspace).call(table: table, id: id), theirs: theirs) if theirs.any?
 
-        consequences = ForeseeDeletion.new(@workspace).call(table: table, id: id)
-        return Answer.new(state: :linked, record: stored, reasons: consequences.reasons) if consequences.reasons.any?
+        consequences = ForeseeDeletion.new(@workspace).of(design, id)
+        return Answer.new(state: :linked, record: FindRecord.new(@workspace).call(table: table, id: id), reasons: consequences.reasons) if consequences.reasons.any?
 
-        carry_out(consequences)
+        # What may fail halfway is done by itself, so that a greater change goes on without it.
+        consequences.cleared.any? ? @workspace.write(apart: true) { carry_out(consequences) } : carry_out(consequences)
         Answer.new(state: :saved, record: stored)
       end
 
+      def found(design, id)
+        values = @rows[design].find(id) or raise Store::NotFound, FindRecord.missing(design, id)
+        Record.new(id: id, values: values)
+      end
+
       def carry_out(consequences)
+        @log.finish if consequences.cleared.any?
         consequences.cleared.each { |design, field, ids| ids.each { |id| clear(design, field, id) } }
-        gone = consequences.deleted.flat_map do |design, ids|
-          ids.map { |id| [design, FindRecord.new(@workspace).call(table: design.key, id: id)] }
-        end
-        titles = gone.map { |design, record| Core::Design::Titles.of(design, record.id, record.values, @workspace.context) }
-        gone.each { |design, record| Store::Rows.new(design).delete(record.id) }
+        gone = consequences.deleted.flat_map { |design, ids| ids.map { |id| [design, found(design, id)] } }
+        context = @workspace.context
+        titles = gone.map { |design, record| Core::Design::Titles.of(design, record.id, record.values, context) }
+        gone.each { |design, record| @rows[design].delete(record.id) }
         gone.zip(titles) { |(design, record), title| log(design, record, title) }
       end
 
@@ -67,12 +80,13 @@ module UpTack
           value = record.values[field.key]
           Core::Save::Change.new(field, value, nil) unless value.nil?
         end
-        upkeep = Upkeep::AfterSave.new(@workspace, design)
+        upkeep = @upkeep[design]
         followed = upkeep.run(record.id, before: record.values, after: {})
         Store::ChangeLog.add(
           table: design, record_id: record.id, action: "delete", changes: changes, followed: followed,
-          workspace: @workspace, way: @way, title: title, batch: @batch
+          workspace: @workspace, way: @way, title: title, batch: @batch, log: @log
         )
+        @log.finish if followed.any?
         upkeep.echo
       end
     end

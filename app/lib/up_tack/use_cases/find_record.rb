@@ -4,6 +4,9 @@ module UpTack
   module UseCases
     # Reads one record.
     class FindRecord
+      # @return [String] what people are told
+      def self.missing(design, id) = "There is no record #{id} in #{design.label}; it may have been deleted."
+
       def initialize(workspace)
         @workspace = workspace
       end
@@ -12,7 +15,7 @@ module UpTack
       # @raise [Store::NotFound]
       def call(table:, id:)
         design = @workspace.table(table)
-        values = Store::Rows.new(design).find(id) or raise Store::NotFound, "There is no record #{id} in #{design.label}; it may have been deleted."
+        values = Store::Rows.new(design).find(id) or raise Store::NotFound, FindRecord.missing(design, id)
         Record.new(id: id, version: Store::ChangeLog.version_of(design, id), values: values)
       end
     end

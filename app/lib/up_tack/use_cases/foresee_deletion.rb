@@ -21,7 +21,14 @@ module UpTack
       # @raise [Store::NotFound]
       def call(table:, id:)
         FindRecord.new(@workspace).call(table: table, id: id)
-        gone = go_along(@workspace.table(table), id)
+        of(@workspace.table(table), id)
+      end
+
+      # The same of a record that is known to be there.
+      # @param design [Core::Design::Table]
+      # @return [Consequences]
+      def of(design, id)
+        gone = go_along(design, id)
         kept = gone.flat_map { |design, ids| staying(design, ids, gone) }
         cleared, refused = kept.partition { |_, field, _| field.on_delete == "clear" }
         Consequences.new(deleted: gone.to_a, cleared: cleared, reasons: refused.map { |design, field, ids| reason(design, field, ids) })
@@ -54,8 +61,8 @@ module UpTack
       def links(design) = design.neighbours.links_to(design.key)
 
       def linking(design, field, ids)
-        model = Store::Rows.model(design.key)
-        ids.each_slice(500).flat_map { |some| model.where(field.key => some).order(:id).pluck(:id) }
+        rows = Store::Rows.new(design)
+        ids.each_slice(500).flat_map { |some| rows.linking(field.key, some) }
       end
 
       def reason(design, field, ids)

@@ -35,10 +35,15 @@ module UpTack
         entries = Store::Entry.where(batch_id: batch.id)
         result = Result.new(batch: Store::Batch.begin(@workspace, table, "Taken back: #{batch.summary}", undoes: batch), undone: 0, left: 0)
         save = SaveRecord.new(@workspace, way: "put back", batch: result.batch)
+        @delete = DeleteRecord.new(@workspace, way: "put back", batch: result.batch, holding: true)
+        @began = Store::Entry.maximum(:id)
         @progress.begin(table.label, batch.summary, entries.count)
         bring_all_back(entries.where(action: "delete").order(id: :desc).pluck(:id), result)
         entries.where.not(action: "delete").order(id: :desc).in_batches(of: PORTION, order: :desc) do |some|
-          some.to_a.sort_by { |entry| -entry.id }.each { |entry| (@table = table_of(entry)) ? put_back(entry, save, result) : result.left += 1 }
+          some = some.to_a.sort_by { |entry| -entry.id }
+          @touched = touched(some, batch)
+          some.each { |entry| (@table = table_of(entry)) ? put_back(entry, save, result) : result.left += 1 }
+          @delete.finish
           @progress.advance(PORTION)
         end
         result
@@ -49,6 +54,7 @@ module UpTack
       def put_back(entry, save, result)
         return take_out(entry, result) if entry.action == "create"
 
+        @delete.finish
         stored = Store::Rows.new(@table).find(entry.record_id)
         # Of a tick only its beginning counts: it has gone back by itself.
         changes = entry.field_changes.uniq(&:field_id).filter_map { |change| (field = typed_field(change)) && [field, *change.values] }
@@ -82,10 +88,20 @@ module UpTack
 
       # A record that nobody has touched since.
       def take_out(entry, result)
-        later = Store::Entry.where(table_id: entry.table_id, record_id: entry.record_id).where("id > ?", entry.id)
-        untouched = Store::Rows.new(@table).find(entry.record_id) && later.all? { |each| [entry.batch_id, result.batch.id].include?(each.batch_id) }
-        gone = untouched && DeleteRecord.new(@workspace, way: "put back", batch: result.batch).call(table: @table.key, id: entry.record_id).state == :saved
+        gone = (@touched[[entry.table_id, entry.record_id]] || 0) < entry.id && @delete.call(table: @table.key, id: entry.record_id).state == :saved
         gone ? result.undone += 1 : result.left += 1
+      rescue Store::NotFound
+        result.left += 1
+      end
+
+      # @return [Hash{Array(String, Integer)=>Integer}] the latest entry of each record, by table
+      #   and number, that stands in the log apart from this change
+      def touched(entries, batch)
+        made = entries.select { |entry| entry.action == "create" }
+        made.group_by(&:table_id).flat_map do |table, some|
+          others = Store::Entry.where(table_id: table, record_id: some.map(&:record_id), id: ..@began)
+          others.where("batch_id IS NULL OR batch_id <> ?", batch.id).group(:record_id).maximum(:id).map { |record, latest| [[table, record], latest] }
+        end.to_h
       end
 
       # What is worked out follows by itself.

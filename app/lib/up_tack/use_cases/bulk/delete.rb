@@ -6,6 +6,9 @@ module UpTack
       # Deletes many records as one change, each with what the builder chose for those
       # that link to it.
       class Delete
+        # Records after which what is held back is written.
+        PORTION = 500
+
         def initialize(workspace, progress: Upkeep::Progress.none)
           @workspace = workspace
           @progress = progress
@@ -22,12 +25,14 @@ module UpTack
             summary = (ids.length == 1) ? "1 record deleted" : "#{Core::Values::Plain.grouped(ids.length)} records deleted"
             report = Report.new(table, @workspace.context.records)
             report.batch = Store::Batch.begin(@workspace, table, summary)
-            delete = DeleteRecord.new(@workspace, way: "bulk", batch: report.batch)
+            delete = DeleteRecord.new(@workspace, way: "bulk", batch: report.batch, holding: true)
             @progress.begin(table.label, summary, ids.length)
             ids.each_with_index do |id, place|
               one(delete, report, table, place, id)
+              delete.finish if (place % PORTION).zero?
               @progress.advance(1)
             end
+            delete.finish
             report
           end
         end
