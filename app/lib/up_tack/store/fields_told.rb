@@ -16,11 +16,12 @@ module UpTack
          ORDER BY entry_id DESC LIMIT 1) >= up_tack_entries.id
       SQL
 
-      # All entries that tell of a field, beginning at the list of them, which lies in the order of their numbers.
+      # All entries that tell of a field, beginning at the list of them, which lies in the order of their
+      # numbers; by which they are found then, and by no index, though SQLite would guess otherwise.
       # @param field [String] id
       # @return [ActiveRecord::Relation]
       def self.entries(field)
-        Entry.from("up_tack_changed AS changed CROSS JOIN up_tack_entries")
+        Entry.from("up_tack_changed AS changed CROSS JOIN up_tack_entries NOT INDEXED")
           .where("changed.field_id = ? AND up_tack_entries.id BETWEEN changed.entry_id AND COALESCE(changed.last_id, changed.entry_id)", field)
       end
 
