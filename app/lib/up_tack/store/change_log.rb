@@ -43,7 +43,7 @@ module UpTack
 
       # @return [Array<Integer>] those of some records in which a field had a value once
       def ever_given(table, field, record_ids)
-        Entry.where(table_id: table.id, record_id: record_ids).where(FieldsTold::OF_ENTRY, field.id).distinct.pluck(:record_id)
+        FieldsTold.telling(field.id).where(table_id: table.id, record_id: record_ids).distinct.pluck(:record_id)
       end
 
       def followed_by_label(project, followed)

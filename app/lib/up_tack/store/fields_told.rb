@@ -25,6 +25,10 @@ module UpTack
           .where("changed.field_id = ? AND up_tack_entries.id BETWEEN changed.entry_id AND COALESCE(changed.last_id, changed.entry_id)", field)
       end
 
+      # The same, for whoever narrows them down to a few: each is looked up in the list.
+      # @return [ActiveRecord::Relation]
+      def self.telling(field) = Entry.where(OF_ENTRY, field)
+
       # @param scope [ActiveRecord::Relation] as `entries` gives it
       # @param before [Integer, nil] only those older than this one
       # @return [ActiveRecord::Relation] the newest first

@@ -25,7 +25,7 @@ module UpTack
 
           # Looked for apart, so that a change of half a million records is not gone through.
           alone = scope.where(batch_id: nil).limit(limit).to_a
-          (alone + of_batches(scope, before, limit)).sort_by { |entry| -entry.id }.first(limit)
+          (alone + of_batches(before, limit)).sort_by { |entry| -entry.id }.first(limit)
         end
 
         # @yield [Array<Store::Entry>] all of them, those in batches one by one, newest first
@@ -62,22 +62,23 @@ module UpTack
           before ? scope.where("up_tack_entries.id < ?", before) : scope
         end
 
-        def of_batches(scope, before, limit)
+        def of_batches(before, limit)
           batches = Store::Batch.order(id: :desc)
           batches = batches.where(table_id: @question.table.id) if @question.table
           latest = []
           batches.in_batches(of: limit, order: :desc) do |some|
             some.pluck(:id).sort.reverse_each do |id|
-              newest = matching.where(batch_id: id).maximum(:id)
+              # Begun at the end of the change, which mostly is one of those sought.
+              newest = matching(@question.field ? Store::FieldsTold.telling(@question.field) : Store::Entry.all).where(batch_id: id).order(id: :desc).limit(1).pick(:id)
               latest << newest if newest && (before.nil? || newest < before)
             end
             break if latest.length >= limit
           end
-          scope.where(id: latest.first(limit)).to_a
+          Store::Entry.includes(:batch).where(id: latest.first(limit)).to_a
         end
 
-        def matching
-          scope = @question.field ? Store::FieldsTold.entries(@question.field) : Store::Entry.all
+        # @param scope [ActiveRecord::Relation] those that tell of the field, if one is asked for
+        def matching(scope = @question.field ? Store::FieldsTold.entries(@question.field) : Store::Entry.all)
           scope = scope.where(table_id: @question.table.id) if @question.table
           scope = scope.where(table_id: @seen) if @seen
           scope = scope.where(record_id: @question.record) if @question.record
