@@ -99,7 +99,7 @@ export const recordsWords = {
     saves: (n: number) => (n === 1 ? "1 save" : `${n.toLocaleString("en")} saves`),
     wholeTime: "Show the whole time",
     barName: (from: string, to: string, n: number) =>
-      `${from === to ? from : `${from} to ${to}`}: ${n === 1 ? "1 save" : `${n} saves`}`,
+      `${from === to ? from : `${from} to ${to}`}: ${n === 1 ? "1 save" : `${n.toLocaleString("en")} saves`}`,
     export: { csv: "CSV", json: "JSON" },
     verify: "Verify the log",
     sound: (n: number) => `All ${n.toLocaleString("en")} entries hold.`,

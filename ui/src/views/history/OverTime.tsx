@@ -36,8 +36,9 @@ export function OverTime({ question, onPick }: Props) {
               minTickGap={24}
             />
             <YAxis
-              width={30}
+              width="auto"
               allowDecimals={false}
+              tickFormatter={(count: number) => count.toLocaleString("en")}
               domain={[0, Math.max(most, 4)]}
               tick={{ fontSize: 11, fill: "currentColor" }}
               tickLine={false}
