@@ -85,6 +85,14 @@ RSpec.describe "New records that wait to be written together" do
     expect([again.undone, again.left, kept(bowls).first.length]).to eq([first.made - 2, 0, first.made - 1])
   end
 
+  it "are told as so many, whatever followed from them elsewhere" do
+    path = File.join(StoreHelp::FOLDER, "of_clay.csv")
+    File.write(path, "Piece,Maker,Clay,Clay weight,Wet weight\n" + ("Mug,Maro Tinsley,Raku body,640,695\n" * 3))
+    batch = bring_in(path, "pieces").report.batch
+    said = UpTack::Store::Entry.where(batch_id: batch.id).map { |entry| [entry.action, entry.followed && JSON.parse(entry.followed).map { |each| each["table"] }.uniq] }
+    expect([said, batch.reload.records]).to eq([[["create", nil]] * 3 + [["update", ["Clays"]]], 3])
+  end
+
   it "do not wait where another rule looks for them" do
     bowls = table_of(fields, {"kind" => "unique", "field" => "piece"})
     result = bring_in(file(60), bowls)

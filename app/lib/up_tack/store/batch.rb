@@ -8,10 +8,19 @@ module UpTack
     class Batch < SystemRecord
       self.table_name = "up_tack_batches"
 
+      # An entry that tells of no field, only of what followed from the others of its batch.
+      FOLLOW_UP = "batch_id IS NOT NULL AND followed IS NOT NULL AND differences = '[]'"
+
       # @param workspace [Workspace] of whoever acts
       # @return [Batch]
       def self.begin(workspace, table, summary, undoes: nil)
         create!(made_at: workspace.clock.now, person_id: workspace.person.id, person_name: workspace.person.name, table_id: table.id, summary: summary, undoes_id: undoes&.id)
+      end
+
+      # @return [Integer] how many records it changed
+      def records
+        all = Entry.where(batch_id: id)
+        all.count - all.where(FOLLOW_UP).count
       end
 
       # @return [Boolean] whether another batch took it back

@@ -5,7 +5,7 @@ module UpTack
     # The tables that Up Tack needs for itself, all named up_tack_…. Steps are
     # only ever added at the end; a file of an older version runs those it lacks.
     module SystemTables
-      STEPS = %i[people revisions change_log followed typing people_sign_in numbers sealed_log proof_runs tokens changed_in_runs].freeze
+      STEPS = %i[people revisions change_log followed typing people_sign_in numbers sealed_log proof_runs tokens changed_in_runs follow_ups].freeze
 
       module_function
 
@@ -208,6 +208,11 @@ module UpTack
       # Rows of an older version are of one entry each.
       def changed_in_runs(connection)
         connection.execute("ALTER TABLE up_tack_changed ADD COLUMN last_id INTEGER")
+      end
+
+      # Entries of a batch that only tell what followed elsewhere from the others.
+      def follow_ups(connection)
+        connection.execute("CREATE INDEX up_tack_entries_following ON up_tack_entries (batch_id) WHERE #{Batch::FOLLOW_UP}")
       end
 
       # Lets rows be added and nothing else, whichever program asks. The third

@@ -35,7 +35,7 @@ module UpTack
         def batch(entry)
           found = entry.batch or return
 
-          {id: found.id, summary: found.summary, records: Store::Entry.where(batch_id: found.id).count, undone: found.undone?}
+          {id: found.id, summary: found.summary, records: found.records, undone: found.undone?}
         end
 
         def change(change, table)
