@@ -13,9 +13,9 @@ module UpTack
       NUMBER = /\A[-+]?(?:\d{1,3}(?:[,. '\u00A0\u202F]\d{3})+|\d+)(?:[.,]\d+)?\z/
       YES_NO = %w[yes no true false y n].freeze
 
-      # What one text shows. kind:: as of_text has it; shape:: which kinds of characters stand where
-      # mark:: before its decimals, where it tells; order:: of its date, where it tells; number:: it as one
-      Shown = Struct.new(:kind, :shape, :mark, :order, :number)
+      # What one text shows. kind:: as of_text has it; mark:: before its decimals, where it tells
+      # order:: of its date, where it tells; number:: it as one
+      Shown = Struct.new(:kind, :mark, :order, :number)
 
       # name:: of the column; filled, blank:: rows; distinct:: values, nil where they are too many
       # longest:: characters; kinds:: counts of "number", "date", "yes_no" and "text"
@@ -35,6 +35,7 @@ module UpTack
         @least = @greatest = nil
         @all = Set.new
         @known = Core::Alike.new
+        @shapes = Core::Alike.new
       end
 
       # @param cell [Object]
@@ -47,10 +48,9 @@ module UpTack
         @longest = text.length if text.length > @longest
         @several_lines ||= text.include?("\n")
         @repeated = true unless @all.add?(text.hash)
-        shown = @known.one(text) { Profile.shown(text) }
-        @shape = (@shape.nil? || @shape == shown.shape) ? shown.shape : false unless @shape == false
+        look_at_shape(text) unless @shape == false
         @distinct[text] = (@distinct[text] || 0) + 1 if @distinct.length <= MOST_DISTINCT
-        @kinds[kind(cell, shown, text, row)] += 1
+        @kinds[kind(cell, @known.one(text) { Profile.shown(text) }, text, row)] += 1
       end
 
       # @return [String] a cell as it would be typed
@@ -105,6 +105,12 @@ module UpTack
 
       private
 
+      # As long as all cells are alike.
+      def look_at_shape(text)
+        shape = @shapes.one(text) { Profile.shape(text) }
+        @shape = (@shape.nil? || @shape == shape) ? shape : false
+      end
+
       def kind(cell, shown, text, row)
         case cell
         when BigDecimal then number(cell)
@@ -130,18 +136,20 @@ module UpTack
       end
 
       class << self
+        # @return [String] which kinds of characters stand where
+        def shape(text) = text.gsub(/\p{Lu}/, "A").gsub(/\p{Ll}/, "a").gsub(/\d/, "9")
+
         # @param text [String] without blanks around it
         # @return [Shown]
         def shown(text)
-          shape = text.gsub(/\p{Lu}/, "A").gsub(/\p{Ll}/, "a").gsub(/\d/, "9")
-          return Shown.new("yes_no", shape) if YES_NO.include?(text.downcase)
+          return Shown.new("yes_no") if YES_NO.include?(text.downcase)
 
           date, order = date(text)
-          return Shown.new("date", shape, nil, order) if date
-          return Shown.new("text", shape, nil, order) unless text.match?(NUMBER) && !text.match?(/\A0\d/)
+          return Shown.new("date", nil, order) if date
+          return Shown.new("text") unless text.match?(NUMBER) && !text.match?(/\A0\d/)
 
           mark = mark_of(text)
-          Shown.new("number", shape, mark, order, figures(text, mark))
+          Shown.new("number", mark, nil, figures(text, mark))
         end
 
         private

@@ -42,19 +42,10 @@ module UpTack
         (value.is_a?(String) && !value.match?(ODD)) ? "\"#{value}\"" : JSON.generate(value)
       end
 
-      # Many records of a batch are stamped within one second, and no more of it is written down.
-      def moment(field, value)
-        return @moment if @second == value.to_i
-
-        @second = value.to_i
-        @moment = field.values.dump(value)
-      end
-
       # A link is logged with the name that it had then: the record may be gone
       # when somebody reads the log.
       def plain(field, value, records)
         return value if value.nil? || value.is_a?(String)
-        return moment(field, value) if value.is_a?(Time)
 
         field.link? ? {"id" => value, "title" => field.show(value, records)} : field.values.dump(value)
       end
