@@ -5,8 +5,9 @@ module UpTack
     # What a column of a file shows: which kinds of values, in which order its dates are
     # written, with which mark its decimals. Told from some of its rows.
     class Profile
-      # Rows looked at, and different values remembered.
+      # Rows looked at, fewer where they have many cells; and different values remembered.
       ROWS = 5_000
+      MOST_CELLS = 1_000_000
       MOST_DISTINCT = 60
       FIGURES = %r{\A(\d{1,4})([-./])(\d{1,2})\2(\d{1,4})\z}
       NAMED = /\A\d{1,2}\.? \p{L}{3,9}\.?,? \d{4}\z/
@@ -15,14 +16,20 @@ module UpTack
 
       # What one text shows. kind:: as of_text has it; mark:: before its decimals, where it tells
       # order:: of its date, where it tells; number:: it as one
-      Shown = Struct.new(:kind, :mark, :order, :number)
+      # shape:: which kinds of characters stand where, once somebody asked
+      Shown = Struct.new(:kind, :mark, :order, :number, :shape)
+
+      # @param columns [Integer]
+      # @return [Integer] rows that are looked at
+      def self.rows(columns) = [ROWS, MOST_CELLS / [columns, 1].max].min
 
       # name:: of the column; filled, blank:: rows; distinct:: values, nil where they are too many
       # longest:: characters; kinds:: counts of "number", "date", "yes_no" and "text"
       # dates:: counts by order; decimals:: counts by mark; rows_by_order:: an example of each order
       attr_reader :name, :filled, :blank, :longest, :kinds, :dates, :decimals, :rows_by_order
 
-      def initialize(name)
+      # @param known [Core::Alike] what texts show, for all columns of a file
+      def initialize(name, known = Core::Alike.new)
         @name = name
         @filled = @blank = @longest = 0
         @distinct = {}
@@ -34,8 +41,7 @@ module UpTack
         @several_lines = false
         @least = @greatest = nil
         @all = Set.new
-        @known = Core::Alike.new
-        @shapes = Core::Alike.new
+        @known = known
       end
 
       # @param cell [Object]
@@ -48,9 +54,10 @@ module UpTack
         @longest = text.length if text.length > @longest
         @several_lines ||= text.include?("\n")
         @repeated = true unless @all.add?(text.hash)
-        look_at_shape(text) unless @shape == false
+        shown = @known.one(text) { Profile.shown(text) }
+        look_at_shape(shown, text) unless @shape == false
         @distinct[text] = (@distinct[text] || 0) + 1 if @distinct.length <= MOST_DISTINCT
-        @kinds[kind(cell, @known.one(text) { Profile.shown(text) }, text, row)] += 1
+        @kinds[kind(cell, shown, text, row)] += 1
       end
 
       # @return [String] a cell as it would be typed
@@ -106,8 +113,8 @@ module UpTack
       private
 
       # As long as all cells are alike.
-      def look_at_shape(text)
-        shape = @shapes.one(text) { Profile.shape(text) }
+      def look_at_shape(shown, text)
+        shape = shown.shape ||= Profile.shape(text)
         @shape = (@shape.nil? || @shape == shape) ? shape : false
       end
 

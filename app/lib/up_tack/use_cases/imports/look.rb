@@ -19,14 +19,16 @@ module UpTack
         # @return [Found]
         # @raise [Interchange::Unreadable]
         def call(source, table)
-          profiles = source.columns.map { |name| Interchange::Profile.new(name) }
+          known = Core::Alike.new
+          profiles = source.columns.map { |name| Interchange::Profile.new(name, known) }
+          most = Interchange::Profile.rows(profiles.length)
           last = count = 0
           source.each_row do |row, place|
             row.cells.each_with_index { |cell, index| profiles[index].add(cell, row.number) }
             last = place
-            break if (count += 1) >= Interchange::Profile::ROWS
+            break if (count += 1) >= most
           end
-          rows = (count < Interchange::Profile::ROWS) ? count : estimated(source.size.to_f / [last, 1].max * count)
+          rows = (count < most) ? count : estimated(source.size.to_f / [last, 1].max * count)
           Found.new(source: source, profiles: profiles, settings: settings(profiles, table), rows: rows)
         end
 
