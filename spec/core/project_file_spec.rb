@@ -34,7 +34,7 @@ RSpec.describe "The project file" do
   end
 
   {
-    "of a later version" => [->(plain) { plain.merge("version" => 2) }, [nil, /version 2.*newer Up Tack/]],
+    "of a later version" => [->(plain) { plain.merge("version" => 3) }, [nil, /version 3.*newer Up Tack/]],
     "of another format" => [->(plain) { plain.merge("format" => "other") }, [nil, /its format is “other”/]],
     "with a rule kind that there is not" => [->(plain) { plain.tap { plain["tables"][1]["rules"][0]["kind"] = "chek" } }, ["tables › pieces › rules › r39 › kind", /no rule kind “chek”/]],
     "with a part that does not belong to its kind" => [->(plain) { plain.tap { plain["tables"][1]["rules"][0]["high"] = "1" } }, ["tables › pieces › rules › r39 › high", /nothing of that name/]],
@@ -67,7 +67,7 @@ RSpec.describe "The project file" do
       place, message = problems(text[0, length]).first
       expect([place, message]).to match([/\Aline \d+\z/, /ends here, in the middle \(line \d+, column \d+/])
     end
-    expect(problems(text.sub('"version": 1,', '"version": 1')).first.last).to include("a comma or a closing brace is missing here (line 4")
+    expect(problems(text.sub('"version": 2,', '"version": 2')).first.last).to include("a comma or a closing brace is missing here (line 4")
     expect(problems("\xFF".b).first.last).to include("not valid UTF-8")
     expect(problems("[" * 200).first.last).to include("nested too deeply")
   end

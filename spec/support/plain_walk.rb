@@ -12,12 +12,19 @@ class PlainWalk
   # @return [Object, nil] as a Formula would give it
   def of(tree)
     value = walk(tree)
+    return if blank?(value)
+
     value.is_a?(BigDecimal) ? Core::Numbers.settle(value) : value
   end
 
   private
 
-  def walk(node)
+  # An empty text is no value, whatever it came from.
+  def walk(node) = node_value(node).then { |value| (value == "" && !node.is_a?(NODES::Field)) ? nil : value }
+
+  def blank?(value) = value.nil? || (value.is_a?(String) && value.strip.empty?)
+
+  def node_value(node)
     case node
     when NODES::Literal then node.value
     when NODES::Field then @values[node.key]
@@ -27,7 +34,7 @@ class PlainWalk
     when NODES::Comparison then compared(walk(node.left), walk(node.right)) { |order| {"=" => [0], "<>" => [-1, 1], "<" => [-1], "<=" => [-1, 0], ">" => [1], ">=" => [0, 1]}[node.sign].include?(order) }
     when NODES::Range then both(compared(walk(node.low), walk(node.value)) { |order| order <= 0 }, compared(walk(node.value), walk(node.high)) { |order| order <= 0 })
     when NODES::Membership then node.options.map { |option| compared(walk(node.value), walk(option), &:zero?) }.reduce { |a, b| either(a, b) }
-    when NODES::BlankTest then walk(node.value).nil?
+    when NODES::BlankTest then blank?(walk(node.value))
     when NODES::TextTest then tested(node.relation, walk(node.text), walk(node.part))
     when NODES::Inversion then walk(node.operand).then { |value| value.nil? ? nil : !value }
     when NODES::Logic then public_logic(node)
@@ -81,7 +88,7 @@ class PlainWalk
 
   def called(name, given)
     return Date.new(2026, 11, 23) if name == "today"
-    return given.find { |value| !value.nil? } if name == "coalesce"
+    return given.find { |value| !blank?(value) } if name == "coalesce"
     return if given.include?(nil)
 
     case name

@@ -19,7 +19,7 @@ module UpTack
     def self.standing(zone, text)
       match = /\A(\d{4})-(\d{2})-(\d{2})(?:[T ](\d{2}):(\d{2}))?\z/.match(text.to_s) or return
       year, month, day, hour, minute = match.captures.map(&:to_i)
-      return unless year.positive? && Date.valid_date?(year, month, day) && hour < 24 && minute < 60
+      return unless year.positive? && Core::Calendar.valid?(year, month, day) && hour < 24 && minute < 60
 
       new(zone, at: TZInfo::Timezone.get(zone).local_time(year, month, day, hour, minute) { |periods| periods.first })
     rescue TZInfo::PeriodNotFound
@@ -66,7 +66,7 @@ module UpTack
     def day_at(at)
       seconds = at + offset(at)
       day = seconds.div(DAY)
-      @day = [day, Time.at(seconds).utc.to_date] unless @day&.first == day
+      @day = [day, Core::Calendar.of(Time.at(seconds).utc)] unless @day&.first == day
       @day.last
     end
 

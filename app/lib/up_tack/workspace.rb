@@ -27,7 +27,7 @@ module UpTack
       private
 
       def compile(id)
-        project = Core::Design::Project.from(JSON.parse(Store::Revision.find(id).design))
+        project = Core::Design::Project.reopen(JSON.parse(Store::Revision.find(id).design))
         plans = project.tables.to_h { |table| [table.key, Core::Save::Plan.new(table, project.conventions)] }
         Compiled.new(path: Store::Database.path, revision_id: id, project: project, plans: plans, ground: Core::Bench::Ground.new(project, plans), partings: {})
       end

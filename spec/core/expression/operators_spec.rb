@@ -64,7 +64,7 @@ RSpec.describe "Expressions: what they give" do
       "word contains \"IL\"" => true,
       "word starts with \"k\"" => true,
       "word ends with \"x\"" => false,
-      "word contains \"\"" => true
+      "word contains \"\"" => nil
     },
     "choice" => {
       "if a > 1 then \"big\" else \"small\"" => "big",
@@ -120,7 +120,7 @@ RSpec.describe "Expressions: what they give" do
       "len(\"👨‍👩‍👧\")" => "1",
       "right(\"kiln\")" => "n",
       "mid(\"KD-017\", 4, 3)" => "017",
-      "left(\"ab\", -1)" => "",
+      "left(\"ab\", -1)" => nil,
       "mid(\"abc\", 0, 2)" => nil,
       "upper(\"straße\")" => "STRASSE",
       "trim(\" a  b \")" => "a b",
@@ -142,10 +142,10 @@ RSpec.describe "Expressions: what they give" do
     "more text" => {
       "find(\"N\", \"Kiln\")" => nil,
       "find(\"l\", \"kiln kiln\", 4)" => "8",
-      "find(\"\", word)" => "1",
+      "find(\"\", word)" => nil,
       "find(\"👨‍👩‍👧\", \"a👨‍👩‍👧\")" => "2",
       "rept(\"ab\", 3)" => "ababab",
-      "rept(\"ab\", -1)" => "",
+      "rept(\"ab\", -1)" => nil,
       "exact(word, \"kiln\") or word = \"kiln\"" => true,
       "proper(\"o'NEIL mc-kay ÉTÉ\")" => "O'neil Mc-Kay Été",
       "word fits \"1UPPER 3LOWER\"" => true,
@@ -155,12 +155,11 @@ RSpec.describe "Expressions: what they give" do
       "text(1234567.891, \"#,##0.00\")" => "1,234,567.89",
       "text(0.125, \"0.0%\")" => "12.5%",
       "text(-7, \"000\")" => "-007",
-      "text(0, \"#\")" => "",
+      "text(0, \"#\")" => nil,
       "text(day, \"EEEE, d MMMM yyyy\")" => "Tuesday, 29 February 2028",
       "text(day, \"dd/MM/yy 'o''clock'\")" => "29/02/28 o'clock",
       "text(now(), \"yyyy-MM-dd HH:mm\")" => "2026-11-23 09:30",
       "text(time(13, 5), \"h:mm a\")" => "1:05 pm",
-      "text(day, \"HH\")" => nil,
       "text(none, \"0\")" => nil
     },
     "more numbers" => {

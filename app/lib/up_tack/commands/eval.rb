@@ -69,7 +69,7 @@ module UpTack
 
       def context
         now = @today ? Time.utc(@today.year, @today.month, @today.day, 12) : Time.now.utc
-        clock = Core::Save::Ports::StoppedClock.new(now: now, today: @today || Date.today)
+        clock = Core::Save::Ports::StoppedClock.new(now: now, today: @today || Core::Calendar.of(Time.now))
         Core::Save::Context.new(clock: clock, person: Core::Save::Ports::Person.new)
       end
 

@@ -75,7 +75,7 @@ module UpTack
         builder = content.people.find { |person| person["role"] == "builder" } or Core::Design::Invalid.because("A new project needs a builder among its people.", part: "people")
         word = password(builder)
         Store::Database.write do
-          UseCases::StartProject.new.call(design: content.design, people: content.people)
+          UseCases::StartProject.new.call(design: content.design, people: content.people, tolerating: content.tolerating)
           UseCases::People::ChangePerson.new.change(Store::Person.find_by!(name: builder["name"]).id, "password" => word)
         end
         0.tap { @out.puts "#{content.design["name"]} is set up; sign in as #{Store::Person.folded(builder["name"].split.first)}." }

@@ -7,12 +7,12 @@ module UpTack
       # Days already read from their texts; records share few of them.
       DAYS = Hash.new do |known, raw|
         known.clear if known.length > 20_000
-        known[raw] = Date.new(raw[0, 4].to_i, raw[5, 2].to_i, raw[8, 2].to_i)
+        known[raw] = Core::Calendar.day(raw[0, 4].to_i, raw[5, 2].to_i, raw[8, 2].to_i)
       end
 
       READ = {
         "number" => ->(raw) { raw.is_a?(Float) ? BigDecimal(raw, Core::Numbers::KEPT_DIGITS) : BigDecimal(raw.to_s) },
-        "date" => ->(raw) { raw.is_a?(String) ? DAYS[raw] : raw },
+        "date" => ->(raw) { raw.is_a?(String) ? DAYS[raw] : Core::Calendar.same(raw) },
         "yes_no" => ->(raw) { [1, true, "t", "1"].include?(raw) },
         "moment" => ->(raw) { raw.is_a?(String) ? Time.utc(*raw.scan(/\d+/).first(6).map(&:to_i)) : raw },
         "time" => ->(raw) { Core::DayTime.read(raw) },

@@ -60,7 +60,7 @@ module UpTack
       # @return [Object, nil] the value in the other type
       def turned(value, from, to)
         given = from.link? ? from.show(value, records(from)) : from.values.dump(value)
-        turned = to.read(given, Core::Reading.new(conventions: @to.conventions, today: Date.new(2000, 1, 1), records: records(to)))
+        turned = to.read(given, Core::Reading.new(conventions: @to.conventions, today: Core::Calendar.day(2000, 1, 1), records: records(to)))
         turned.is_a?(Core::Values::Unreadable) ? nil : turned
       end
 

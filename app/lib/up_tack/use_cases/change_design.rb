@@ -68,7 +68,7 @@ module UpTack
 
       # The design of a revision, in which no id is given twice even so.
       def project_of(id)
-        Core::Design::Project.from(JSON.parse(Store::Revision.find(id).design).merge("last_id" => @workspace.project.last_id))
+        Core::Design::Project.reopen(JSON.parse(Store::Revision.find(id).design).merge("last_id" => @workspace.project.last_id))
       end
 
       # Keeps the new state, and works out again what it makes stale.

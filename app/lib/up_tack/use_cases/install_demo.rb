@@ -13,7 +13,7 @@ module UpTack
       def call
         demo = Core::Design::ProjectFile.read(File.read(File.join(FOLDER, "kiln_share.json")))
         Store::Database.write do
-          StartProject.new.call(design: demo.design, people: demo.people)
+          StartProject.new.call(design: demo.design, people: demo.people, tolerating: demo.tolerating)
           Store::Settings["demo"] = "yes"
           @people = Store::Person.all.index_by(&:name)
           saves.sort_by { |save| save[:at] }.each { |save| run(**save) }

@@ -44,7 +44,7 @@ module UpTack
 
       private
 
-      def project(revision) = Core::Design::Project.from(JSON.parse(Store::Revision.find(revision.id).design))
+      def project(revision) = Core::Design::Project.reopen(JSON.parse(Store::Revision.find(revision.id).design))
     end
   end
 end

@@ -33,7 +33,7 @@ module UpTack
       end
 
       def day(review, local, hour)
-        day = local.to_date
+        day = Core::Calendar.of(local)
         return day if review["every"] == "hour"
 
         day -= 1 if local.hour < hour

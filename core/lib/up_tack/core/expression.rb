@@ -61,6 +61,7 @@ module UpTack
         checker = Checker.new(scope, counting: counting)
         type = checker.check(tree, expecting: expecting)
         raise Invalid, checker.problems if checker.problems.any?
+        raise Invalid, checker.objections if checker.objections.any? && !scope.tolerant
 
         Formula.new(text: text, tree: tree, type: type, scope: scope, checker: checker)
       end

@@ -13,8 +13,12 @@ module UpTack
       KEPT_DIGITS = 15
       # Significant digits carried inside a formula.
       WORKING_DIGITS = 34
-      # Powers of ten beyond which an intermediate result is given up.
+      # Powers of ten beyond which an intermediate result is given up, and below which one is 0.
       LARGEST_EXPONENT = 40
+      # Digits that two nearly equal numbers may have in common before their difference is only
+      # what earlier rounding left, as in `1 / 3 * 3 - 1`.
+      COMMON_DIGITS = 31
+      ZERO = BigDecimal(0)
       # Exponents beyond this are refused rather than computed for minutes.
       LARGEST_POWER = 10_000
 
@@ -25,10 +29,17 @@ module UpTack
 
       # A sum grows by one figure at the most, so it needs no bound of its own.
       # @return [BigDecimal] the sum, to the working precision
-      def add(left, right) = left.add(right, WORKING_DIGITS)
+      def add(left, right) = cancelled(left.add(right, WORKING_DIGITS), left, right)
 
       # @return [BigDecimal] the difference, to the working precision
-      def subtract(left, right) = left.sub(right, WORKING_DIGITS)
+      def subtract(left, right) = cancelled(left.sub(right, WORKING_DIGITS), left, right)
+
+      # @param result [BigDecimal] the sum or difference of two numbers
+      # @return [BigDecimal] 0 where nothing is left of them but rounding
+      def cancelled(result, left, right)
+        least = result.exponent + COMMON_DIGITS
+        (least < left.exponent && least < right.exponent) ? ZERO : result
+      end
 
       # @return [BigDecimal] the product, to the working precision
       def multiply(left, right) = bounded(left.mult(right, WORKING_DIGITS))
@@ -58,6 +69,17 @@ module UpTack
         rounded.is_a?(BigDecimal) ? rounded : BigDecimal(rounded)
       end
 
+      # Away from zero. BigDecimal's own mode gives 0 where the number is smaller than the unit.
+      # @param places [Integer] as for round
+      # @return [BigDecimal]
+      def round_up(value, places = 0)
+        cut = round(value, places, BigDecimal::ROUND_DOWN)
+        return cut if cut == value
+
+        unit = BigDecimal("1e#{-places.clamp(-100, 100)}")
+        value.negative? ? cut - unit : cut + unit
+      end
+
       # @param value [BigDecimal] not negative
       # @return [BigDecimal] the square root; that of a square comes out exact
       def root(value) = value.zero? ? value : value.sqrt(WORKING_DIGITS).round(WORKING_DIGITS - (value.exponent / 2) - 2)
@@ -65,10 +87,12 @@ module UpTack
       # What is kept of a result: at most 15 significant digits.
       # @raise [TooLarge] from 10^15 up
       def settle(value)
-        return value if value.n_significant_digits <= KEPT_DIGITS && value.exponent <= KEPT_DIGITS
-        raise TooLarge if value.exponent > KEPT_DIGITS
+        exponent = value.exponent
+        raise TooLarge if exponent > KEPT_DIGITS
+        return ZERO if exponent < -LARGEST_EXPONENT
+        return value if value.n_significant_digits <= KEPT_DIGITS
 
-        round(value, KEPT_DIGITS - value.exponent)
+        round(value, KEPT_DIGITS - exponent)
       end
 
       # @return [String] plain digits without padding, such as "-0.5" or "12"

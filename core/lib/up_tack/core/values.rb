@@ -30,21 +30,29 @@ module UpTack
         @all ||= [Text, LongText, Number, Date, Time, Moment, YesNo, Choice, Link].to_h { |type| [type.key, type] }.freeze
       end
 
+      # @param conventions [Conventions, nil] of the firm; nil for numbers as programs write them
       # @return [String] a value of any type as an expression's `&` writes it
-      def self.show(value)
+      def self.show(value, conventions = nil)
         case value
         when nil then ""
         when String then value
-        when BigDecimal then Numbers.plain(Numbers.settle(value))
-        when true then "yes"
-        when false then "no"
+        when BigDecimal then figures(value, conventions)
+        when true, false then YesNo.word(nil, value)
         when ::Date then Date.show(value, nil)
-        when ::Time then "#{Date.show(value.to_date, nil)} #{value.strftime("%H:%M")}"
+        when ::Time then "#{Date.show(Calendar.of(value), nil)} #{value.strftime("%H:%M")}"
         when DayTime then value.to_s
         when Integer then "No. #{value}"
-        when Array then value.map { |each| show(each) }.join(", ")
+        when Array then value.map { |each| show(each, conventions) }.join(", ")
         end
       end
+
+      # @return [String] a number with the firm's decimal mark
+      def self.figures(value, conventions)
+        text = Numbers.plain(Numbers.settle(value))
+        mark = conventions&.decimal_mark
+        (mark && mark != ".") ? text.sub(".", mark) : text
+      end
+      private_class_method :figures
 
       # @return [Object] a value of any type as JSON can carry it: numbers as
       #   plain decimal text, dates and moments after ISO 8601

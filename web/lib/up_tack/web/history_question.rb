@@ -54,10 +54,10 @@ module UpTack
       def day_in_query(name, later = 0)
         text = text_in_query(name) or return
         match = /\A(\d{4})-(\d\d)-(\d\d)\z/.match(text)
-        sound = match && match[1].to_i.positive? && Date.valid_date?(*match.captures.map(&:to_i))
+        sound = match && match[1].to_i.positive? && Core::Calendar.valid?(*match.captures.map(&:to_i))
         raise Requests::Malformed, "`#{name}` must be a day, such as 2026-11-23." unless sound
 
-        midnight(Date.new(*match.captures.map(&:to_i)) + later)
+        midnight(Core::Calendar.day(*match.captures.map(&:to_i)) + later)
       end
 
       def midnight(day) = Time.at(Clock.standing(workspace.project.conventions.time_zone, "#{day.strftime("%Y-%m-%d")} 00:00").now.to_i).utc
@@ -67,7 +67,7 @@ module UpTack
         case period
         when "day" then (first..(last + 1)).to_a
         when "week" then ((first - (first.cwday - 1))..(last + 7)).step(7).to_a
-        else (0..).lazy.map { |count| Date.new(first.year, first.month, 1) >> count }.take_while { |day| day <= (Date.new(last.year, last.month, 1) >> 1) }.to_a
+        else (0..).lazy.map { |count| Core::Calendar.day(first.year, first.month, 1) >> count }.take_while { |day| day <= (Core::Calendar.day(last.year, last.month, 1) >> 1) }.to_a
         end
       end
     end

@@ -23,6 +23,9 @@ module UpTack
         LARGE = 5_000_000
         # Seconds of a day.
         DAY = 86_400
+        # What the libraries raise on a damaged file: not only errors of their own, but whatever
+        # comes of a length or an offset that makes no sense.
+        DAMAGE = [StandardError, ScriptError, SystemStackError].freeze
 
         # @return [String] "xlsx" or "ods"
         # @raise [Unreadable]
@@ -34,7 +37,9 @@ module UpTack
           raise Unreadable, "#{name} holds #{texts / 1_000_000} MB of texts, too much for this format here. Save it as CSV, which may be of any size." if texts > MOST_TEXTS
 
           found
-        rescue Zip::Error, Zlib::Error
+        rescue Unreadable
+          raise
+        rescue *DAMAGE
           raise Unreadable, "#{name} is a workbook that can't be opened; it may have been cut off. Save it again and retry."
         end
 
@@ -85,7 +90,9 @@ module UpTack
               next if number == 1 || cells.all?(&:nil?)
 
               extra = cells.drop(columns.length).any?
-              yield Source::Row.new(number, Array.new(columns.length) { |index| cells[index] }, extra ? "The row has #{cells.length} cells, the head has #{columns.length}." : nil), number
+              problem = "The row has #{cells.length} cells, the head has #{columns.length}." if extra
+              row = Source::Row.new(number, Array.new(columns.length) { |index| cells[index] }, problem)
+              apart { yield row, number }
             end
           end
         end
@@ -140,7 +147,8 @@ module UpTack
           case value
           when nil then nil
           when DateTime then moment(value)
-          when Date, true, false, BigDecimal then value
+          when Date then Core::Calendar.same(value)
+          when true, false, BigDecimal then value
           when Integer then (type == :time) ? clock(value) : BigDecimal(value)
           when Float then (type == :time) ? clock(value) : BigDecimal(value, Core::Numbers::KEPT_DIGITS)
           else
@@ -154,15 +162,25 @@ module UpTack
         # A spreadsheet counts days as a binary fraction: what it shows is the nearest second.
         def moment(value)
           at = Time.utc(value.year, value.month, value.day, value.hour, value.minute, value.second) + value.sec_fraction.round
-          (at.hour.zero? && at.min.zero? && at.sec.zero?) ? at.to_date : at
+          (at.hour.zero? && at.min.zero? && at.sec.zero?) ? Core::Calendar.of(at) : at
         end
 
         def clock(seconds) = Time.at(seconds.to_i % DAY).utc.strftime("%H:%M")
 
+        # What whoever takes the rows raises is no fault of the file.
+        def apart
+          yield
+        rescue *DAMAGE => e
+          @outside = e
+          raise
+        end
+
         def opening
           book = (format == "xlsx") ? Roo::Excelx.new(@path, file_warning: :ignore, no_hyperlinks: true) : Roo::OpenOffice.new(@path, file_warning: :ignore)
           yield book
-        rescue Zip::Error, Zlib::Error, Nokogiri::XML::SyntaxError, Roo::Error, ArgumentError, NoMethodError, TypeError => e
+        rescue *DAMAGE => e
+          raise if e.is_a?(Unreadable) || e.equal?(@outside)
+
           raise Unreadable, "#{@name} is a workbook that can't be read (#{e.class.name.split("::").last}); it may have been cut off. Save it again and retry."
         ensure
           book&.close

@@ -71,7 +71,7 @@ module UpTack
           conventions = @workspace.project.conventions
           local = conventions.local(value)
           shown = Time.utc(local.year, local.month, local.day, local.hour, local.min, local.sec)
-          once = conventions.moments(shown.to_date, Core::DayTime.read(shown.strftime("%H:%M:%S"))).length == 1
+          once = conventions.moments(Core::Calendar.of(shown), Core::DayTime.read(shown.strftime("%H:%M:%S"))).length == 1
           (once && (shown.hour + shown.min + shown.sec).positive?) ? shown : value.getutc.iso8601
         end
       end

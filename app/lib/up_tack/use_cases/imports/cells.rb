@@ -61,7 +61,7 @@ module UpTack
 
         def date(cell)
           return cell if cell.is_a?(Date)
-          return cell.to_date if cell.is_a?(Time)
+          return Core::Calendar.of(cell) if cell.is_a?(Time)
 
           read(Interchange::Profile.text(cell))
         end

@@ -50,7 +50,7 @@ module UpTack
         def typed(cell)
           return BigDecimal(cell["n"]) if cell["n"]
 
-          cell["d"] ? Date.iso8601(cell["d"]) : Time.iso8601(cell["t"])
+          cell["d"] ? Core::Calendar.iso8601(cell["d"]) : Time.iso8601(cell["t"])
         end
       end
     end

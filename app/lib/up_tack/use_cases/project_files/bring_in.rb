@@ -22,7 +22,7 @@ module UpTack
         # @raise [Core::Design::Invalid] with everything that is wrong in the file, or in the two together
         def preview(text)
           content = Core::Design::ProjectFile.read(text)
-          merged = Core::Design::Changes::BringIn.new(design: design(content)).apply(@workspace.project)
+          merged = Core::Design::Changes::BringIn.new(design: design(content), tolerating: content.tolerating).apply(@workspace.project)
           ChoicesInUse.new(@workspace).check(@workspace.project, merged)
           Preview.new(name: content.design["name"], differences: Core::Design::Comparison.new(@workspace.project, merged).differences, people: newcomers(content), losses: losses(merged))
         end
@@ -34,7 +34,7 @@ module UpTack
           content = Core::Design::ProjectFile.read(text)
           @workspace.write do
             newcomers(content).each { |person| People::ChangePerson.new.add(person.merge("sign_in" => sign_in(person["name"]))) }
-            ChangeDesign.new(@workspace, progress: @progress).call(Core::Design::Changes::BringIn.new(design: design(content)))
+            ChangeDesign.new(@workspace, progress: @progress).call(Core::Design::Changes::BringIn.new(design: design(content), tolerating: content.tolerating))
           end
         end
 

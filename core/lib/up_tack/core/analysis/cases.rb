@@ -92,7 +92,7 @@ module UpTack
           value + (value.is_a?(::Time) ? step * 60 : step)
         end
 
-        def usual(kind) = {date: ::Date.new(2026, 6, 1), moment: ::Time.utc(2026, 6, 1, 12), time: DayTime.of(12, 0)}.fetch(kind, BigDecimal(1))
+        def usual(kind) = {date: Calendar.day(2026, 6, 1), moment: ::Time.utc(2026, 6, 1, 12), time: DayTime.of(12, 0)}.fetch(kind, BigDecimal(1))
 
         # @return [Array<Conditions::Unknown>] those that it is compared with, one through the other, and itself
         def family(unknown)

@@ -76,7 +76,7 @@ module UpTack
 
         def show(unknown, value)
           field = unknown.node.is_a?(Expression::Nodes::Field) ? @table.field(unknown.node.key) : nil
-          return field ? field.show(value) : Values.show(value) unless value.is_a?(String)
+          return field ? field.show(value) : Values.show(value, @table.scope.conventions) unless value.is_a?(String)
 
           value.start_with?("other ") ? "something else" : Values::Plain.quoted(value)
         end

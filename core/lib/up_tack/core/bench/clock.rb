@@ -13,11 +13,11 @@ module UpTack
         def self.at(text, conventions)
           match = SHAPE.match(text.to_s) or return
           year, month, day, hour, minute = match.captures.map(&:to_i)
-          return unless ::Date.valid_date?(year, month, day) && hour < 24 && minute < 60
+          return unless Calendar.valid?(year, month, day) && hour < 24 && minute < 60
 
-          moments = conventions.moments(::Date.new(year, month, day), DayTime.of(hour, minute))
+          moments = conventions.moments(Calendar.day(year, month, day), DayTime.of(hour, minute))
           # An hour that the clocks leave out is taken for that which follows.
-          moments = conventions.moments(::Date.new(year, month, day), DayTime.of((hour + 1) % 24, minute)) if moments.empty?
+          moments = conventions.moments(Calendar.day(year, month, day), DayTime.of((hour + 1) % 24, minute)) if moments.empty?
           moments.empty? ? nil : new(moments.first.first, conventions)
         end
 
@@ -31,7 +31,7 @@ module UpTack
         end
 
         def today = day_of(now)
-        def day_of(time) = local(time).to_date
+        def day_of(time) = Calendar.of(local(time))
         def local(time) = @conventions.local(time)
 
         # @return [Clock] so many days and hours later, by the clocks on the firm's wall

@@ -127,7 +127,7 @@ module UpTack
           end
         end
 
-        def usual = {number: BigDecimal(0), date: Date.new(2026, 1, 1), time: DayTime.of(12, 0), moment: ::Time.utc(2026, 1, 1, 12)}.fetch(@input.kind)
+        def usual = {number: BigDecimal(0), date: Calendar.day(2026, 1, 1), time: DayTime.of(12, 0), moment: ::Time.utc(2026, 1, 1, 12)}.fetch(@input.kind)
       end
     end
   end

@@ -7,8 +7,6 @@ module UpTack
       module Formats
         # Characters of a unit, a word or the like.
         LONGEST = 20
-        # A value of each type by which a pattern is tried.
-        TRIALS = {"date" => ::Date.new(2026, 11, 23), "time" => DayTime.of(9, 30), "moment" => ::Time.utc(2026, 11, 23, 9, 30)}.freeze
 
         module_function
 
@@ -42,9 +40,7 @@ module UpTack
         end
 
         def pattern_problem(pattern, field)
-          return "A pattern needs a letter, such as `d` or `HH`." unless pattern.match?(/[A-Za-z]/)
-
-          Expression::Patterns.write(TRIALS.fetch(field.type), pattern)
+          Expression::Patterns.check(pattern, field.kind)
           nil
         rescue Expression::Patterns::Invalid => e
           e.message

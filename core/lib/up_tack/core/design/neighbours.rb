@@ -10,13 +10,29 @@ module UpTack
         # @return [Hash{String=>Table}] by key
         attr_reader :tables
 
-        def initialize
+        # @return [Conventions] how the firm writes
+        attr_reader :conventions
+
+        # @return [Boolean] whether rules may have what only earlier versions let them have
+        attr_reader :tolerant
+
+        # @param conventions [Conventions]
+        # @param tolerant [Boolean]
+        def initialize(conventions = Conventions.from({}), tolerant: false)
+          @conventions = conventions
+          @tolerant = tolerant
           @tables = {}
           @scopes = {}
         end
 
         # @param tables [Array<Table>] all of them
         def settle(tables) = @tables = tables.to_h { |table| [table.key, table] }.freeze
+
+        # @param rules [Array<String>] ids of rules that can't act, though they are there
+        def suspend(rules) = @suspended = rules.freeze
+
+        # @return [Boolean] whether a rule can't act, as it is since an earlier version
+        def suspended?(rule) = !@suspended.nil? && @suspended.include?(rule.id)
 
         # @return [Expression::Scope]
         def scope(table) = @scopes[table.key] ||= build(table)
@@ -37,7 +53,8 @@ module UpTack
         def build(table)
           Expression::Scope.new(
             table.fields.map { |field| entry(table, field) },
-            key: table.key, label: table.label, title: table.title_field&.key, reverses: -> { reverses(table) }
+            key: table.key, label: table.label, title: table.title_field&.key, reverses: -> { reverses(table) },
+            conventions: conventions, tolerant: tolerant
           )
         end
 

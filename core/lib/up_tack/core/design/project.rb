@@ -6,24 +6,42 @@ module UpTack
       # The whole design: immutable, built from a plain hash and checked once.
       # last_id:: the highest number given to a table, field or rule so far
       # lists:: the ChoiceLists that several fields may use
-      Project = Struct.new(:name, :conventions, :last_id, :lists, :tables, keyword_init: true) do
+      # tolerated:: Problems that it has from an earlier version, which would let it be written
+      Project = Struct.new(:name, :conventions, :last_id, :lists, :tables, :tolerated, keyword_init: true) do
         # @param plain [Hash{String=>Object}] as to_plain gives it
         # @return [Project]
         # @raise [Invalid] with everything that is wrong in it
-        def self.from(plain)
-          neighbours = Neighbours.new
+        def self.from(plain) = reopen(plain, tolerating: [])
+
+        # @param plain [Hash{String=>Object}]
+        # @param tolerating [Array<Problem>, :all] tolerable problems that it may have: those of the
+        #   design that it came from, or all of them in one that is stored or comes from a file
+        # @return [Project]
+        # @raise [Invalid] with everything else that is wrong in it
+        def self.reopen(plain, tolerating: :all)
           conventions = Conventions.from(plain["conventions"] || {})
+          neighbours = Neighbours.new(conventions, tolerant: tolerating == :all || tolerating.any?)
           lists = (plain["lists"] || []).map { |list| ChoiceList.from(list) }.freeze
           project = new(
             name: plain["name"], conventions: conventions, last_id: plain["last_id"] || 0, lists: lists,
             tables: (plain["tables"] || []).map { |table| Table.from(table, neighbours, lists: lists, conventions: conventions) }.freeze
-          ).freeze
+          )
           neighbours.settle(project.tables)
-          problems = Inspection.new(project).problems
-          raise Invalid, problems if problems.any?
-
-          project
+          project.tolerated = tolerate(Inspection.new(project).problems, tolerating)
+          neighbours.suspend(project.tolerated.flat_map { |problem| problem.stuck.to_a })
+          project.freeze
         end
+
+        # @return [Array<Problem>] those that are let be
+        # @raise [Invalid] where there are others
+        def self.tolerate(problems, tolerating)
+          known = (tolerating == :all) ? problems.map(&:signature) : tolerating.map(&:signature)
+          refused = problems.reject { |problem| problem.tolerable && known.include?(problem.signature) }
+          raise Invalid, refused if refused.any?
+
+          problems.freeze
+        end
+        private_class_method :tolerate
 
         # @return [Hash{String=>Object}] for JSON; shares nothing with this project
         def to_plain

@@ -9,7 +9,9 @@ module UpTack
         # By what a file says that it is one.
         FORMAT = "up-tack-project"
         # The version that is written, and the latest that can be read.
-        VERSION = 1
+        VERSION = 2
+        # The first version whose files hold only what can be written today.
+        STRICT = 2
         # Characters of the longest file that is read.
         LONGEST = 60_000_000
 
@@ -17,10 +19,18 @@ module UpTack
         # design:: plain, as Project.from takes it
         # people:: [{"name", "email", "role"}]; a table's review tells one of them by its place
         #   among them, from 1
-        Content = Struct.new(:design, :people, keyword_init: true) do
+        # version:: of the file
+        Content = Struct.new(:design, :people, :version, keyword_init: true) do
           # @return [Project]
-          def project = @project ||= Project.from(design)
+          def project = @project ||= Project.reopen(design, tolerating: tolerating)
+
+          # @return [Array, :all] what Project.reopen lets be
+          def tolerating = ProjectFile.tolerating(version)
         end
+
+        # @param version [Integer] of a file
+        # @return [Array, :all] which tolerable problems it may have
+        def self.tolerating(version) = (version < STRICT) ? :all : []
 
         # @param project [Project]
         # @param people [Hash{Integer=>Hash{String=>String}}] by the numbers by which the design

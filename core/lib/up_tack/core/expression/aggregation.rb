@@ -89,7 +89,11 @@ module UpTack
           attr_reader :result
 
           def initialize(_separator) = @result = nil
-          def add(value) = @result = value if @result.nil? || better?(value)
+
+          def add(value)
+            @result = value if @result.nil? || better?(value)
+          end
+
           def better?(value) = Comparing.order(value, @result).negative?
         end
 

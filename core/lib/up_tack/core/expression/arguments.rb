@@ -23,9 +23,11 @@ module UpTack
           wrong = @types.each_index.find { |index| !fits?(index) }
           return @checker.problem(@node.arguments[wrong], type_mistake(wrong)) if wrong
 
-          literal = @function.literal_problem(@node.arguments)
-          return @checker.problem(@node.arguments.first, literal) if literal
+          mistake = @function.literal_problem(@node.arguments, @types)
+          return @checker.problem(mistake, mistake.message) if mistake
 
+          @function.objection(@node.arguments, @types)&.then { |objection| @checker.objections << objection }
+          @function.advice(@node.arguments, @types)&.then { |advice| @checker.warnings << advice }
           @function.result_type(@types)
         end
 

@@ -14,12 +14,13 @@ module UpTack
         MOMENTARY = {before: "`old.` and `changed(…)`", is_new: "`is_new`"}.freeze
 
         # problems:: what makes the formula unusable
+        # objections:: what a design of an earlier version may have, and a new formula may not
         # warnings:: what is allowed but surely not meant
         # references:: every field and table named, as References
         # fleeting:: words for what changes with the hour or the person: `today()` …
         # momentary:: words for what only a save knows: `old.` …
         # counters:: how many digits each `counter(…)` has
-        attr_reader :problems, :warnings, :references, :fleeting, :momentary, :counters
+        attr_reader :problems, :objections, :warnings, :references, :fleeting, :momentary, :counters
 
         # @param scope [Scope]
         # @param counting [Boolean] whether `counter(…)` may stand in the formula
@@ -30,6 +31,7 @@ module UpTack
           @steps = []
           @outer_steps = []
           @problems = []
+          @objections = []
           @warnings = []
           @references = []
           @fleeting = []
@@ -130,6 +132,7 @@ module UpTack
           end
           choice_warning(node.left, node.right)
           choice_warning(node.right, node.left)
+          BlankComparison.new(self).of_comparison(node)
           :yes_no
         end
 
@@ -147,6 +150,7 @@ module UpTack
         def range(node)
           value = node.value.accept(self)
           [node.low, node.high].each { |limit| comparable(node, node.value, value, limit, limit.accept(self)) }
+          BlankComparison.new(self).of_ends(node)
           :yes_no
         end
 
@@ -156,6 +160,7 @@ module UpTack
             comparable(option, node.value, value, option, option.accept(self))
             choice_warning(node.value, option)
           end
+          BlankComparison.new(self).of_options(node)
           :yes_no
         end
 
@@ -169,6 +174,7 @@ module UpTack
             type = part.accept(self)
             problem(part, "`#{node.relation}` looks into texts; this is #{Types.phrase(type)}.") unless Types.fit?(type, :text)
           end
+          BlankComparison.new(self).of_part(node)
           :yes_no
         end
 

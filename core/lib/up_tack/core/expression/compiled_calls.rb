@@ -7,7 +7,7 @@ module UpTack
       module CompiledCalls
         def call(node)
           function = Functions[node.name]
-          work = function.to_proc
+          work = work_of(function)
           arguments = node.arguments.map { |argument| compile(argument) }
           return with_blanks(work, arguments) if function.blanks
           return with_one(work, arguments.first) if arguments.one?
@@ -20,6 +20,26 @@ module UpTack
         end
 
         private
+
+        # An empty text is blank, whatever made it.
+        def work_of(function)
+          work = written(function)
+          return work unless function.returns == :text
+
+          lambda do |evaluation, *values|
+            text = work.call(evaluation, *values)
+            text && Text.filled(text)
+          end
+        end
+
+        # Some functions read or write numbers as the firm does.
+        def written(function)
+          work = function.to_proc
+          return work unless function.by_conventions
+
+          marks = conventions
+          ->(evaluation, *values) { work.call(evaluation, *values, conventions: marks) }
+        end
 
         def with_blanks(work, arguments)
           ->(evaluation) { work.call(evaluation, *arguments.map { |argument| argument.call(evaluation) }) }

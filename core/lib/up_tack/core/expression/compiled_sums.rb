@@ -7,8 +7,6 @@ module UpTack
       # frequent: each sign takes the shortest way for them, written out, since a
       # call more is felt where a formula is worked out a hundred thousand times.
       module CompiledSums
-        DIGITS = Numbers::WORKING_DIGITS
-
         module_function
 
         # @param left [Proc]
@@ -20,7 +18,7 @@ module UpTack
             other = right.call(evaluation)
             next if one.nil? || other.nil?
 
-            (one.is_a?(BigDecimal) && other.is_a?(BigDecimal)) ? one.add(other, DIGITS) : Arithmetics.work_out(sign, one, other, evaluation)
+            (one.is_a?(BigDecimal) && other.is_a?(BigDecimal)) ? Numbers.add(one, other) : Arithmetics.work_out(sign, one, other, evaluation)
           end
         end
 
@@ -30,7 +28,7 @@ module UpTack
             other = right.call(evaluation)
             next if one.nil? || other.nil?
 
-            (one.is_a?(BigDecimal) && other.is_a?(BigDecimal)) ? one.sub(other, DIGITS) : Arithmetics.work_out(sign, one, other, evaluation)
+            (one.is_a?(BigDecimal) && other.is_a?(BigDecimal)) ? Numbers.subtract(one, other) : Arithmetics.work_out(sign, one, other, evaluation)
           end
         end
 

@@ -30,7 +30,7 @@ module UpTack
         def compile(node) = node.accept(self)
 
         def literal(node)
-          value = node.value
+          value = (node.value == "") ? nil : node.value
           ->(_) { value }
         end
 
@@ -47,7 +47,10 @@ module UpTack
 
         def person(node)
           name = node.name.to_sym
-          ->(evaluation) { evaluation.context.person.public_send(name) }
+          lambda do |evaluation|
+            value = evaluation.context.person.public_send(name)
+            value unless Text.blank?(value)
+          end
         end
 
         def is_new(_node) # rubocop:disable Naming/PredicatePrefix -- named after the word of the language
@@ -71,12 +74,12 @@ module UpTack
 
         def join(node)
           parts = node.parts.map { |part| as_text(part) }
-          ->(evaluation) { Text.bounded(parts.map { |part| part.call(evaluation) }.join) }
+          ->(evaluation) { Text.filled(Text.bounded(parts.map { |part| part.call(evaluation) }.join)) }
         end
 
         def comparison(node)
           test = Comparing::TESTS.fetch(node.sign)
-          return with_fixed_text(node, test) if fixed_text?(node.right)
+          return with_fixed_text(node, test) if fixed_text?(node.right) && node.right.value != ""
 
           place = place(node)
           both(node.left, node.right) do |left, right, evaluation|
@@ -147,7 +150,7 @@ module UpTack
           value = compile(node.value)
           place = place(node)
           lambda do |evaluation|
-            blank = value.call(evaluation).nil?
+            blank = Text.blank?(value.call(evaluation))
             evaluation.probe&.branch(place, blank ? "blank" : "filled")
             blank
           end
@@ -176,7 +179,7 @@ module UpTack
 
           value = compile(node)
           entry = entry_of(node)
-          show = entry ? entry.show : Values.method(:show)
+          show = (entry && entry != Scope::NUMBER) ? entry.show : ->(found) { Values.show(found, conventions) }
           lambda do |evaluation|
             found = value.call(evaluation)
             case found
@@ -188,6 +191,8 @@ module UpTack
         end
 
         private
+
+        def conventions = @scope.conventions
 
         # @return [Array<Nodes::Arithmetic>] the node and those at its left end, the innermost first
         def chain(node)
@@ -225,7 +230,7 @@ module UpTack
 
         # Blank when either side is; else what the block makes of both.
         def both(left, right, &work)
-          return with_fixed(left, right.value, &work) if right.is_a?(Nodes::Literal) && !right.value.nil?
+          return with_fixed(left, right.value, &work) if right.is_a?(Nodes::Literal) && !["", nil].include?(right.value)
 
           left = compile(left)
           right = compile(right)
@@ -237,7 +242,7 @@ module UpTack
         end
 
         def fixed_text(node)
-          text = Values.show(node.value)
+          text = Values.show(node.value, conventions)
           ->(_) { text }
         end
 

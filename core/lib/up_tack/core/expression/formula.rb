@@ -14,8 +14,9 @@ module UpTack
         # fleeting:: what in it changes with the hour or the person, in words
         # momentary:: what in it only a save can know, in words
         # warnings:: Problems that are allowed but surely not meant
+        # objections:: Problems with which it still works, but could not be written today
         # counters:: how many digits each of its counters has
-        attr_reader :text, :tree, :type, :references, :reads, :links, :fleeting, :momentary, :warnings, :counters
+        attr_reader :text, :tree, :type, :references, :reads, :links, :fleeting, :momentary, :warnings, :objections, :counters
 
         # @param checker [Checker] that has been over the tree
         def initialize(text:, tree:, type:, scope:, checker:)
@@ -28,6 +29,7 @@ module UpTack
           @fleeting = checker.fleeting
           @momentary = checker.momentary
           @warnings = checker.warnings
+          @objections = checker.objections
           @counters = checker.counters
           @scope = scope
         end
@@ -60,8 +62,13 @@ module UpTack
         # Made when it is first needed: most checks of a design need none.
         def run = @run ||= Compiler.new(@scope, text: text).compile(tree)
 
+        # As it would be kept: numbers by their digits, and a text without anything to read is none.
         def settle(value)
-          value.is_a?(BigDecimal) ? Numbers.settle(value) : value
+          case value
+          when BigDecimal then Numbers.settle(value)
+          when String then value unless Text.blank?(value)
+          else value
+          end
         end
       end
     end

@@ -14,13 +14,15 @@ module UpTack
         # alike:: whether all arguments must be of one type, which is the result's
         # blanks:: whether it wants to see blanks; otherwise a blank argument
         #   gives blank without calling it
+        # by_conventions:: whether it reads or writes numbers as the firm does; its block then takes
+        #   them as `conventions:`
         # fleeting:: whether the answer changes with the hour, as that of `today()`
-        attr_reader :name, :help, :example, :example_result, :group, :parameters, :returns, :alike, :blanks, :fleeting
+        attr_reader :name, :help, :example, :example_result, :group, :parameters, :returns, :alike, :blanks, :fleeting, :by_conventions
 
         # @param takes [Hash{Symbol=>Symbol,Array}] parameter names to types; a
         #   name ending in `?` is optional, one ending in `*` can be given many times
         # @yield [evaluation, *values] gives the value, nil for blank
-        def initialize(name, group:, takes:, returns:, help:, example:, result:, alike: false, blanks: false, fleeting: false, literal: nil, &work)
+        def initialize(name, group:, takes:, returns:, help:, example:, result:, alike: false, blanks: false, fleeting: false, by_conventions: false, literal: nil, objection: nil, advice: nil, &work)
           @name = name
           @group = group
           @parameters = takes.map do |label, types|
@@ -33,7 +35,10 @@ module UpTack
           @alike = alike
           @blanks = blanks
           @fleeting = fleeting
+          @by_conventions = by_conventions
           @literal = literal
+          @objection = objection
+          @advice = advice
           @work = work
           freeze
         end
@@ -49,10 +54,18 @@ module UpTack
 
         def result_type(types) = alike ? types.find { |type| !Types::OPEN.include?(type) } || :any : returns
 
-        # @return [String, nil] what is wrong with fixed arguments, known before any run
-        def literal_problem(arguments)
-          @literal&.call(arguments)
+        # @param arguments [Array<Nodes::Node>]
+        # @param types [Array<Symbol>] of the arguments
+        # @return [Problem, nil] what is wrong with fixed arguments, known before any run
+        def literal_problem(arguments, types)
+          @literal&.call(arguments, types)
         end
+
+        # @return [Problem, nil] what earlier versions took in fixed arguments and is refused now
+        def objection(arguments, types) = @objection&.call(arguments, types)
+
+        # @return [Problem, nil] what is allowed in fixed arguments but surely not meant
+        def advice(arguments, types) = @advice&.call(arguments, types)
 
         # @return [String] such as `round(number, places)`
         def signature

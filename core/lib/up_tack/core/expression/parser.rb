@@ -106,10 +106,20 @@ module UpTack
         def power
           left = primary
           while accept_symbol("^")
-            right = peek.symbol?("-") ? negation : primary
+            right = exponent
             left = Nodes::Arithmetic.new(sign: "^", left: left, right: right, from: left.from, to: right.to)
           end
           left
+        end
+
+        # A sign before an exponent belongs to it alone: `2 ^ -1 ^ 2` is `(2 ^ -1) ^ 2`.
+        def exponent
+          start = peek
+          return deeper { exponent } if accept_symbol("+")
+          return primary unless accept_symbol("-")
+
+          operand = deeper { exponent }
+          Nodes::Negation.new(operand: operand, from: start.from, to: operand.to)
         end
 
         def primary

@@ -4,7 +4,8 @@ module UpTack
   module Core
     module Expression
       # Writes days, hours and numbers by a pattern after Unicode CLDR (UTS #35):
-      # "EEE d MMM yyyy", "HH:mm", "#,##0.00". Text stands in single quotes.
+      # "EEE d MMM yyyy", "HH:mm", "#,##0.00". Text stands in single quotes. In a pattern for a
+      # number `.` and `,` stand for the firm's own marks.
       module Patterns
         LONGEST = 200
         DAYS = %w[Sunday Monday Tuesday Wednesday Thursday Friday Saturday].freeze
@@ -14,16 +15,10 @@ module UpTack
           "M" => ->(at, count) { month(at.month, count) },
           "L" => ->(at, count) { month(at.month, count) },
           "d" => ->(at, count) { at.day.to_s.rjust(count, "0") },
-          "E" => ->(at, count) {
-            if count == 4
-              DAYS[at.wday]
-            else
-              DAYS[at.wday][0, (count == 5) ? 1 : 3]
-            end
-          },
+          "E" => ->(at, count) { weekday(at.wday, count) },
           "w" => ->(at, count) { at.strftime("%V").to_i.to_s.rjust(count, "0") },
           "D" => ->(at, count) { at.yday.to_s.rjust(count, "0") },
-          "Q" => ->(at, count) { (count >= 3) ? "Q#{((at.month - 1) / 3) + 1}" : (((at.month - 1) / 3) + 1).to_s.rjust(count, "0") }
+          "Q" => ->(at, count) { (count >= 3) ? "Q#{quarter(at)}" : quarter(at).to_s.rjust(count, "0") }
         }.freeze
         TIME = {
           "H" => ->(at, count) { at.hour.to_s.rjust(count, "0") },
@@ -32,26 +27,71 @@ module UpTack
           "s" => ->(at, count) { second(at).to_s.rjust(count, "0") },
           "a" => ->(at, _) { (at.hour < 12) ? "am" : "pm" }
         }.freeze
-        NUMBER = /[#0][#0,]*(?:\.[0#]+)?/
+        # The letters that a value of each type has something for.
+        LETTERS = {date: DATE, time: TIME, moment: DATE.merge(TIME)}.freeze
+        # Letters of other notations, with what is written here.
+        MEANT = {
+          "Y" => "y", "S" => "s", "n" => "m", "A" => "a", "T" => "a", "W" => "w", "t" => "a", "p" => "a", "q" => "Q"
+        }.freeze
+        # Letters that are there, but seldom meant where another one stands.
+        SELDOM = {"D" => ["d", "the day of the year", "the day of the month"]}.freeze
+        RUN = /''|'(?:[^']|'')*'|([A-Za-z])\1*/
 
         # A pattern that can't be used for the value.
-        class Invalid < StandardError; end
+        # from, to:: offsets in the pattern
+        class Invalid < StandardError
+          attr_reader :from, :to
+
+          def initialize(message, from = 0, to = 0)
+            @from = from
+            @to = to
+            super(message)
+          end
+        end
+
+        # What a pattern writes that is surely not meant; with offsets like Invalid.
+        Advice = Struct.new(:message, :from, :to)
 
         class << self
           # @param value [BigDecimal, Date, Time, DayTime]
           # @param pattern [String]
+          # @param conventions [Conventions, nil] of the firm; nil for "." and ","
           # @return [String]
           # @raise [Invalid]
-          def write(value, pattern)
-            check(pattern)
-            value.is_a?(BigDecimal) ? number(value, pattern) : letters(value, pattern)
+          def write(value, pattern, conventions = nil)
+            check_shape(pattern)
+            return NumberPattern.new(pattern).write(value, conventions) if value.is_a?(BigDecimal)
+
+            letters(value, pattern)
           end
 
+          # @param pattern [String]
+          # @param type [Symbol] of the values that are written by it
           # @return [nil]
-          # @raise [Invalid] for a pattern that nothing can be written by
-          def check(pattern)
-            raise Invalid, "A pattern has at most #{LONGEST} characters." if pattern.length > LONGEST
-            raise Invalid, "A text in the pattern is not closed; a single quote is missing." if pattern.count("'").odd?
+          # @raise [Invalid] for a pattern by which no such value can be written
+          def check(pattern, type)
+            check_shape(pattern)
+            return NumberPattern.new(pattern).check if type == :number
+
+            known = LETTERS.fetch(type) { return }
+            runs(pattern) { |letter, from, to| raise unknown(letter, from, to, known) unless known.key?(letter) }
+            return if pattern.gsub(/'[^']*'/, "").match?(/[A-Za-z]/)
+
+            raise Invalid.new("A pattern needs a letter, such as `d` or `HH`.", 0, pattern.length)
+          end
+
+          # @return [Advice, nil]
+          def advice(pattern, type)
+            return if type == :number
+
+            runs(pattern) do |letter, from, to|
+              meant, is, other = SELDOM[letter]
+              next unless meant && pattern.match?(/[yM]/)
+
+              message = "`#{pattern[from...to]}` is #{is}; #{other} is `#{meant * (to - from).clamp(1, 2)}`."
+              return Advice.new(message, from, to)
+            end
+            nil
           end
 
           def month(number, count)
@@ -64,50 +104,51 @@ module UpTack
             end
           end
 
+          def weekday(number, count)
+            return DAYS[number] if count == 4
+
+            DAYS[number][0, (count == 5) ? 1 : 3]
+          end
+
+          def quarter(at) = ((at.month - 1) / 3) + 1
           def minute(at) = at.is_a?(DayTime) ? at.minute : at.min
           def second(at) = at.is_a?(DayTime) ? at.second : at.sec
 
           private
 
-          def letters(value, pattern)
-            known = known_letters(value)
-            pattern.gsub(/''|'((?:[^']|'')*)'|([A-Za-z])\2*/) do |run|
-              next "'" if run == "''"
-              next $1.gsub("''", "'") if $1
+          def check_shape(pattern)
+            raise Invalid.new("A pattern has at most #{LONGEST} characters.", LONGEST, pattern.length) if pattern.length > LONGEST
+            return if pattern.count("'").even?
 
-              write = known[run[0]] or raise Invalid, "The letter `#{run[0]}` has no meaning in a pattern for this; text stands in single quotes."
+            from = pattern.rindex("'")
+            raise Invalid.new("A text in the pattern is not closed; a single quote is missing.", from, pattern.length)
+          end
+
+          # @yield [letter, from, to] for each run of one letter outside quotes
+          def runs(pattern)
+            at = 0
+            while (found = RUN.match(pattern, at))
+              at = found.end(0)
+              yield found[1], found.begin(0), at if found[1]
+            end
+          end
+
+          def unknown(letter, from, to, known)
+            meant = MEANT[letter]
+            hint = (meant && known.key?(meant)) ? "; did you mean `#{meant * (to - from)}`?" : "; text stands in single quotes."
+            Invalid.new("The letter `#{letter}` has no meaning in a pattern for this#{hint}", from, to)
+          end
+
+          def letters(value, pattern)
+            known = LETTERS.fetch(Types.of(value))
+            pattern.gsub(RUN) do |run|
+              next "'" if run == "''"
+              next run[1..-2].gsub("''", "'") if run.start_with?("'")
+
+              write = known[run[0]] or raise unknown(run[0], 0, 0, known)
               write.call(value, run.length)
             end
           end
-
-          def known_letters(value)
-            case value
-            when DayTime then TIME
-            when ::Time then DATE.merge(TIME)
-            else DATE
-            end
-          end
-
-          def number(value, pattern)
-            place = pattern.match(NUMBER) or raise Invalid, "A pattern for a number needs a `0` or `#`, as in `#,##0.00`."
-            percent = pattern.include?("%")
-            figures = figures(percent ? value * 100 : value, place[0])
-            sign = (figures.match?(/[1-9]/) && value.negative?) ? "-" : ""
-            sign + unquoted(place.pre_match) + figures + unquoted(place.post_match)
-          end
-
-          def figures(value, shape)
-            whole_shape, decimals_shape = shape.split(".")
-            decimals_shape = decimals_shape.to_s
-            rounded = Numbers.round(value.abs, decimals_shape.length)
-            whole, decimals = Numbers.plain(rounded).split(".")
-            decimals = decimals.to_s.ljust(decimals_shape.count("0"), "0")
-            whole = whole.sub(/\A0\z/, "").rjust(whole_shape.count("0"), "0")
-            whole = whole.gsub(/(\d)(?=(\d{3})+\z)/, "\\1,") if whole_shape.include?(",")
-            decimals.empty? ? whole : "#{whole}.#{decimals}"
-          end
-
-          def unquoted(text) = text.gsub(/''|'([^']*)'/) { $1 || "'" }
         end
       end
     end

@@ -18,6 +18,8 @@ module UpTack
           case node.value
           when nil then "blank"
           when String then "\"#{node.value.gsub("\"", "\"\"")}\""
+          when true then "yes"
+          when false then "no"
           else Values.show(node.value)
           end
         end

@@ -39,16 +39,20 @@ module UpTack
         # key, label:: of the table, nil for loose values
         # title:: key of the field by which people know a record of it
         # outer:: the Scope around an aggregate, nil elsewhere
-        attr_reader :entries, :key, :label, :title, :outer
+        # conventions:: how the firm writes numbers
+        # tolerant:: whether formulas may have what only earlier versions let them have
+        attr_reader :entries, :key, :label, :title, :outer, :conventions, :tolerant
 
         # @param reverses [Proc, nil] gives the Reverses, asked when they are needed
-        def initialize(entries, key: nil, label: nil, title: nil, reverses: nil, outer: nil)
+        def initialize(entries, key: nil, label: nil, title: nil, reverses: nil, outer: nil, conventions: Conventions.from({}), tolerant: false)
           @entries = entries.to_h { |entry| [entry.key, entry] }
           @key = key
           @label = label
           @title = title
           @reverses = reverses
           @outer = outer
+          @conventions = conventions
+          @tolerant = tolerant
         end
 
         # @return [Entry, nil]
@@ -58,7 +62,12 @@ module UpTack
         def reverses = @reverses ? @reverses.call : []
 
         # @return [Scope] the same inside an aggregate of another
-        def within(outer) = Scope.new(entries.values, key: key, label: label, title: title, reverses: @reverses, outer: outer)
+        def within(outer)
+          Scope.new(
+            entries.values, key: key, label: label, title: title, reverses: @reverses, outer: outer, conventions: conventions,
+            tolerant: tolerant
+          )
+        end
 
         # @return [Entry, nil] the field whose key or label is nearest to the name
         def nearest(name)

@@ -17,6 +17,13 @@ module UpTack
         # @return [String] the form in which texts are compared
         def folded(text) = text.ascii_only? ? text.downcase : text.unicode_normalize(:nfc).downcase(:fold)
 
+        # A text of nothing but spaces is blank wherever it is kept, so it is blank in a formula too.
+        # @return [Boolean] whether a value counts as none
+        def blank?(value) = value.nil? || (value.is_a?(String) && value.match?(/\A\s*\z/))
+
+        # @return [String, nil] the text, nil for an empty one
+        def filled(text) = text.empty? ? nil : text
+
         # @raise [TooLong]
         def bounded(text)
           raise TooLong if text.length > LONGEST_RESULT

@@ -100,7 +100,9 @@ module UpTack
         def shown(node)
           value = value_of(node)
           value = Comparing.kept(value) if value.is_a?(BigDecimal)
-          value.nil? ? "blank" : Values.show(value)
+          return {true => "yes", false => "no", nil => "blank"}.fetch(value) if [true, false, nil].include?(value)
+
+          Values.show(value, @scope.conventions)
         end
       end
     end

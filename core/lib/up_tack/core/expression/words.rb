@@ -35,7 +35,9 @@ module UpTack
           case node.value
           when nil then "blank"
           when String then "“#{node.value}”"
-          else Values.show(node.value)
+          when true then "yes"
+          when false then "no"
+          else Values.show(node.value, @scope.conventions)
           end
         end
 

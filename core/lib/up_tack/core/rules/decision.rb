@@ -107,7 +107,10 @@ module UpTack
             outputs.zip(results) { |target, value| working.fill(rule, target, value, because: reads, words: words, how: how) }
           end
 
-          def said(seen) = inputs.zip(seen).map { |formula, value| "#{formula.words} #{value.nil? ? "blank" : Values.show(value)}" }.join(", ")
+          def said(seen)
+            marks = field.conventions
+            inputs.zip(seen).map { |formula, value| "#{formula.words} #{value.nil? ? "blank" : Values.show(value, marks)}" }.join(", ")
+          end
         end
 
         private

@@ -55,8 +55,8 @@ module UpTack
             least = low&.call(evaluation)
             most = high&.call(evaluation)
             evaluation.probe&.then { |probe| {"low" => least, "high" => most}.compact.each { |ending, limit| probe.side(rule, ending, value <=> limit) } }
-            return Verdict.new(:refused, ->(_) { "#{field.show(value)} is below #{Values.show(least)}" }) if least && value < least
-            return Verdict.new(:refused, ->(_) { "#{field.show(value)} is above #{Values.show(most)}" }) if most && value > most
+            return Verdict.new(:refused, ->(_) { "#{field.show(value)} is below #{field.show(least)}" }) if least && value < least
+            return Verdict.new(:refused, ->(_) { "#{field.show(value)} is above #{field.show(most)}" }) if most && value > most
             return Verdict.new(:skipped, "what limits it is blank") if (low && least.nil?) || (high && most.nil?)
 
             @passed ||= Verdict.new(:passed, ->(seen) { "#{field.show(seen.value(field.key))} is within them" }).freeze
@@ -86,7 +86,7 @@ module UpTack
           low, high = formulas.map { |formula| formula.call(Literals.nothing) }
           return [] if low.nil? || high.nil? || low <= high
 
-          [problem("low", "The lowest, #{Values.show(low)}, is above the highest, #{Values.show(high)}: nothing could be both.")]
+          [problem("low", "The lowest, #{table.field(field).show(low)}, is above the highest, #{table.field(field).show(high)}: nothing could be both.")]
         end
       end
     end

@@ -16,6 +16,8 @@ module UpTack
         PARTS = %w[event tick when watch formula pattern].freeze
         EVENTS = %w[ticked reached changed].freeze
         PATTERN = "d MMM yyyy, HH:mm"
+        # A moment by which a pattern is tried.
+        TRIAL = ::Time.utc(2026, 11, 23, 9, 30).freeze
 
         def self.kind = "line"
         def self.stage = "log"
@@ -128,7 +130,7 @@ module UpTack
         end
 
         def pattern_problems
-          Expression::Patterns.write(Design::Formats::TRIALS.fetch("moment"), pattern) unless pattern.strip.empty?
+          Expression::Patterns.write(TRIAL, pattern) unless pattern.strip.empty?
           []
         rescue Expression::Patterns::Invalid => e
           [problem("pattern", e.message)]

@@ -98,7 +98,8 @@ module UpTack
             return "" unless series
 
             value = series.call(evaluation)
-            value.nil? ? nil : Values.show(value)
+            # Keys of series are kept, so they are written alike whatever the firm's marks and words.
+            value.nil? ? nil : {true => "yes", false => "no"}.fetch(value) { Values.show(value) }
           end
 
           # @return [Counting] what the store needs to know to count

@@ -64,7 +64,7 @@ module UpTack
           return [problem("values", wrong.message)] if wrong
 
           double = read.map { |value| folded(value) }.tally.find { |_, count| count > 1 }
-          double ? [problem("values", "“#{Values.show(double.first)}” stands twice on the list.")] : []
+          double ? [problem("values", "“#{design.show(double.first)}” stands twice on the list.")] : []
         end
       end
     end

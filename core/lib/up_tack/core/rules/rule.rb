@@ -143,6 +143,10 @@ module UpTack
 
         def problem(part, message) = Design::Problem.new(part: part, message: message)
 
+        def objection(part, each)
+          Design::Problem.new(part: part, message: each.message, from: each.from, to: each.to, tolerable: true)
+        end
+
         # @return [Boolean] whether a rule of this kind stands before it on the same field
         def doubled?(table)
           table.rules.take_while { |other| !other.equal?(self) }.any? { |other| other.instance_of?(self.class) && other.field == field }
@@ -157,7 +161,8 @@ module UpTack
         # @return [Array<Design::Problem>] those of the formula
         def formula_problems(table, expecting:, part: "formula")
           formula = compiled(table, expecting: expecting, part: part)
-          (expecting == :link) ? target_problems(table, formula, part: part) : []
+          found = (expecting == :link) ? target_problems(table, formula, part: part) : []
+          found + formula.objections.map { |each| objection(part, each) }
         rescue Expression::Invalid => e
           e.problems.map { |each| Design::Problem.new(part: part, message: each.message, from: each.from, to: each.to) }
         end

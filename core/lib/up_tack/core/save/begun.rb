@@ -4,7 +4,7 @@ module UpTack
   module Core
     module Save
       # Numbers and days made of whole numbers already; records share many of them.
-      NUMBERS, DAYS = [->(whole) { BigDecimal(whole) }, ->(whole) { ::Date.jd(whole) }].map do |make|
+      NUMBERS, DAYS = [->(whole) { BigDecimal(whole) }, ->(whole) { Calendar.numbered(whole) }].map do |make|
         Hash.new { |known, whole| ((known.length < 20_000) ? known : known.clear)[whole] = make.call(whole) }
       end
       private_constant :NUMBERS, :DAYS

@@ -20,7 +20,7 @@ module UpTack
         def column = :date
 
         def read(raw, field, reading)
-          return raw if raw.is_a?(::Date)
+          return Calendar.same(raw) if raw.is_a?(::Date)
 
           text = Plain.text(raw, field)
           return text unless text.is_a?(String)
@@ -39,17 +39,17 @@ module UpTack
         def edit(value, _field) = "#{value.day} #{MONTHS[value.month - 1][0, 3]} #{value.year.to_s.rjust(4, "0")}"
 
         def dump(value) = value&.iso8601
-        def load(plain) = plain.is_a?(::Date) ? plain : plain && ::Date.iso8601(plain)
+        def load(plain) = plain.is_a?(::Date) ? Calendar.same(plain) : plain && Calendar.iso8601(plain)
 
         # @return [Date, Unreadable]
         def build(year, month, day)
           unless month.between?(1, 12)
             return Unreadable.new(code: "no_such_date", message: "There is no month #{month}.")
           end
-          unless year.between?(1, 9999) && ::Date.valid_date?(year, month, day)
+          unless year.between?(1, 9999) && Calendar.valid?(year, month, day)
             return Unreadable.new(code: "no_such_date", message: "There is no #{day} #{MONTHS[month - 1]} #{year}.")
           end
-          ::Date.new(year, month, day)
+          Calendar.day(year, month, day)
         end
       end
     end

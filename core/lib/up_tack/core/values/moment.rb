@@ -37,7 +37,7 @@ module UpTack
         # @return [String] as one would type it
         def edit(value, field)
           at = local(value, field)
-          "#{Date.edit(at.to_date, nil)}, #{at.strftime(at.sec.zero? ? "%H:%M" : "%H:%M:%S")}#{" #{zone_name(at, field)}" if twice?(at, field)}"
+          "#{Date.edit(Calendar.of(at), nil)}, #{at.strftime(at.sec.zero? ? "%H:%M" : "%H:%M:%S")}#{" #{zone_name(at, field)}" if twice?(at, field)}"
         end
 
         def dump(value) = value&.getutc&.iso8601
@@ -86,9 +86,9 @@ module UpTack
 
         def local(value, field) = (field&.conventions || Conventions.from({})).local(value)
 
-        def twice?(at, field) = field && field.conventions.moments(at.to_date, DayTime.of(at.hour, at.min, at.sec)).length > 1
+        def twice?(at, field) = field && field.conventions.moments(Calendar.of(at), DayTime.of(at.hour, at.min, at.sec)).length > 1
 
-        def zone_name(at, field) = field.conventions.moments(at.to_date, DayTime.of(at.hour, at.min, at.sec)).find { |moment, _| moment.to_i == at.to_i }&.last
+        def zone_name(at, field) = field.conventions.moments(Calendar.of(at), DayTime.of(at.hour, at.min, at.sec)).find { |moment, _| moment.to_i == at.to_i }&.last
       end
     end
   end

@@ -27,7 +27,7 @@ module UpTack
         # An average says more than the values that it comes from.
         def average(value, field)
           places = (field.decimals || 0) + 2
-          Core::Values.show(Core::Numbers.round(value, places))
+          Core::Values.show(Core::Numbers.round(value, places), field.conventions)
         end
       end
     end

@@ -66,7 +66,7 @@ module UpTack
             field = @table.field(key)
             return [] unless field.type == "date" && calendar?(rule, key)
 
-            DAYS.map { |words, (year, month, day)| aim(rule, "#{field.label} is #{words}", {key => ::Date.new(year, month, day), **open_target(rule, key)}) }
+            DAYS.map { |words, (year, month, day)| aim(rule, "#{field.label} is #{words}", {key => Calendar.day(year, month, day), **open_target(rule, key)}) }
           end
 
           # What the rule works out once must be left to it.

@@ -77,7 +77,7 @@ module UpTack
             return @back if defined?(@back)
 
             year = @clock.today.year
-            day = (::Date.new(year, 1, 1)..::Date.new(year, 12, 31)).find { |each| twice_at(each) }
+            day = (Calendar.day(year, 1, 1)..Calendar.day(year, 12, 31)).find { |each| twice_at(each) }
             @back = day && format("%sT%02d:30", day.iso8601, twice_at(day))
           end
 

@@ -14,7 +14,7 @@ module UpTack
           def self.usual(field)
             case field.type
             when "number" then BigDecimal(1)
-            when "date" then ::Date.new(2026, 6, 15)
+            when "date" then Calendar.day(2026, 6, 15)
             when "moment" then ::Time.utc(2026, 6, 15, 12)
             when "time" then DayTime.of(12, 0)
             when "yes_no" then true

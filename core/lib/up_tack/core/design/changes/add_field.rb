@@ -26,7 +26,7 @@ module UpTack
             field = {"id" => next_id(plain, "f"), "key" => key, "label" => label}.merge(@parts.slice(*PARTS).compact)
             table["fields"].insert((@position || table["fields"].length).clamp(0, table["fields"].length), field)
             @summary = "Field #{label} added to #{table["label"]}"
-            build(plain)
+            build(project, plain)
           end
         end
       end

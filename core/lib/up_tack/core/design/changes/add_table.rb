@@ -23,7 +23,7 @@ module UpTack
             table = {"id" => id, "key" => key, "label" => @label, "fields" => [field], "rules" => []}
             table["one"] = @one unless @one.nil? || @one == ""
             @summary = "Table #{@label} added"
-            build(plain.merge("tables" => plain["tables"] + [table]))
+            build(project, plain.merge("tables" => plain["tables"] + [table]))
           end
         end
       end

@@ -29,7 +29,7 @@ module UpTack
             table["fields"].insert(index + 1, field(plain, detail, key, label))
             table["rules"] << rule(plain, key)
             @summary = "Field #{label} brought in to #{table["label"]}"
-            build(plain)
+            build(project, plain)
           end
 
           private

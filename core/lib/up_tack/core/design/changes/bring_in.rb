@@ -7,14 +7,16 @@ module UpTack
         # Merges the design of a project file into the project.
         class BringIn < Change
           # @param design [Hash{String=>Object}] plain and sound, as a file holds it
-          def initialize(design:)
+          # @param tolerating [Array<Problem>, :all] see Project.reopen
+          def initialize(design:, tolerating: [])
             @design = design
+            @tolerating = tolerating
           end
 
           # @return [Project]
           # @raise [Invalid] where the two do not go together
           def apply(project)
-            built = build(Merge.new(project, @design).plain)
+            built = build(project, Merge.new(project, @design).plain, tolerating: @tolerating)
             counts = {"table" => @design["tables"].length, "rule" => @design["tables"].sum { |table| (table["rules"] || []).length }, "proof" => @design["tables"].sum { |table| (table["proofs"] || []).length }}
             @summary = "Project file of #{@design["name"]} brought in: #{counts.map { |what, count| "#{count} #{what}#{"s" unless count == 1}" }.join(", ")}"
             built

@@ -14,9 +14,11 @@ module UpTack
 
           # Builds the changed project. A mistake that shows in a rule other than
           # the one being written is told with the field that it is pinned on.
+          # @param project [Project] as it was before
           # @param own [String, nil] id of the rule being written
-          def build(plain, own: nil)
-            Project.from(plain)
+          # @param tolerating [Array<Problem>, :all] what it may have besides those of the project
+          def build(project, plain, own: nil, tolerating: [])
+            Project.reopen(plain, tolerating: (tolerating == :all) ? :all : project.tolerated + tolerating)
           rescue Invalid => e
             raise Invalid, e.problems.map { |problem| (problem.rule.nil? || problem.rule == own) ? problem : elsewhere(plain, problem) }
           end

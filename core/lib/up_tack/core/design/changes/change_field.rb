@@ -25,7 +25,7 @@ module UpTack
             before = field.values_at("type", "target")
             AddField::PARTS.each { |part| field[part] = @parts[part] if @parts.key?(part) }
             FormParts.turned_elsewhere(plain, table, field) if before.first == "link" && field.values_at("type", "target") != before
-            build(plain)
+            build(project, plain)
           end
 
           private

@@ -20,7 +20,7 @@ module UpTack
             rename(plain, table, tidy_label(@parts["label"]), project) if @parts.key?("label")
             %w[one note].each { |part| table[part] = presence(tidy_label(@parts[part])) if @parts.key?(part) }
             %w[title review log access].each { |part| table[part] = @parts[part] if @parts.key?(part) }
-            build(plain)
+            build(project, plain)
           end
 
           private

@@ -19,7 +19,7 @@ module UpTack
             filter = table["filters"].to_a.find { |each| each["id"] == @filter } || Invalid.because("There is no such view; it may have been taken away.", part: "id")
             table["filters"].delete(filter)
             @summary = "View #{filter["name"]} of #{table["label"]} taken away"
-            build(plain)
+            build(project, plain)
           end
         end
       end

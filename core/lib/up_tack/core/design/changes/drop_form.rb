@@ -19,7 +19,7 @@ module UpTack
             form = (table["forms"] || []).find { |each| each["id"] == @id } || Invalid.because("There is no such form in #{table["label"]}; it may have been deleted.", part: "id")
             table["forms"].delete(form)
             @summary = "Form #{form["name"]} of #{table["label"]} deleted"
-            build(plain)
+            build(project, plain)
           end
         end
       end

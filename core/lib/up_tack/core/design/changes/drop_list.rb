@@ -19,7 +19,7 @@ module UpTack
             plain["lists"].reject! { |each| each["id"] == @id }
             plain.delete("lists") if plain["lists"].empty?
             @summary = "List #{list.name} deleted"
-            build(plain)
+            build(project, plain)
           end
         end
       end

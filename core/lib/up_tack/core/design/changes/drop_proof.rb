@@ -19,7 +19,7 @@ module UpTack
             index = (table["proofs"] || []).index { |each| each["id"] == @id } || Invalid.because("There is no such proof in #{table["label"]}; it may have been deleted.", part: "id")
             proof = table["proofs"].delete_at(index)
             @summary = "Proof #{Values::Plain.quoted(proof["name"], 60)} taken away from #{table["label"]}"
-            build(plain)
+            build(project, plain)
           end
         end
       end

@@ -23,7 +23,7 @@ module UpTack
             kept = filters.find { |each| each["name"].downcase == @name.to_s.downcase }
             filters[filters.index(kept) || filters.length] = {"id" => kept ? kept["id"] : next_id(plain, "q"), "name" => kept ? kept["name"] : @name, **@parts}
             @summary = "View #{@name} kept in #{table["label"]}"
-            build(plain)
+            build(project, plain)
           end
         end
       end

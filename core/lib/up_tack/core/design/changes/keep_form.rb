@@ -31,7 +31,7 @@ module UpTack
               forms << parts.merge("id" => @id)
               @summary = "Form #{parts["name"]} made for #{table["label"]}"
             end
-            build(plain)
+            build(project, plain)
           end
         end
       end

@@ -25,7 +25,7 @@ module UpTack
             else
               lists << {"id" => next_id(plain, "l")}.merge(@parts)
             end
-            build(plain)
+            build(project, plain)
           end
         end
       end

@@ -30,7 +30,7 @@ module UpTack
             @design = project.table(@table)
             @ids = @proofs.map { |proof| keep(plain, kept, proof.merge("name" => tidy_label(proof["name"])), table) }
             @summary = "#{said} #{@proofs.first["id"] ? "changed" : "kept"} in #{table["label"]}"
-            build(plain)
+            build(project, plain)
           end
 
           private

@@ -20,7 +20,7 @@ module UpTack
             field = fields.delete(plain_field(table, @field))
             fields.insert(@position.clamp(0, fields.length), field)
             @summary = "Field #{field["label"]} of #{table["label"]} moved"
-            build(plain)
+            build(project, plain)
           end
         end
       end

@@ -21,7 +21,7 @@ module UpTack
             @design = project.table(@table)
             @reading = Reading.new(conventions: project.conventions, records: @records)
             @rule["id"] ? replace(table) : add(plain, table)
-            built = build(plain, own: @id)
+            built = build(project, plain, own: @id)
             design = built.table(@table)
             @summary = "Rule #{@rule["id"] ? "changed" : "pinned"} in #{design.label}: #{design.rule(@id).sentence(design).chomp(".")}"
             built

@@ -19,7 +19,7 @@ module UpTack
             table["fields"].delete(field)
             table.delete("title") if table["title"] == @field
             @summary = "Field #{field["label"]} of #{table["label"]} deleted"
-            build(plain)
+            build(project, plain)
           end
         end
       end

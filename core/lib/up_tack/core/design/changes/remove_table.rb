@@ -18,7 +18,7 @@ module UpTack
             Dependants.drop(project, plain, table: @table)
             plain["tables"].delete(table)
             @summary = "Table #{table["label"]} deleted"
-            build(plain)
+            build(project, plain)
           end
         end
       end

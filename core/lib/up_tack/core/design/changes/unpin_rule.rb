@@ -17,7 +17,7 @@ module UpTack
             plain = project.to_plain
             plain_table(plain, @table)["rules"].reject! { |each| each["id"] == @rule }
             @summary = "Rule taken off in #{design.label}: #{rule.sentence(design).chomp(".")}"
-            build(plain, own: @id)
+            build(project, plain, own: @id)
           end
         end
       end

@@ -23,7 +23,7 @@ module UpTack
             problems += of_content(whole) if whole
             raise Invalid, problems.uniq(&:message) if problems.any?
 
-            Content.new(design: plain.except("format", "version", "people", "$schema"), people: plain["people"] || [])
+            Content.new(design: plain.except("format", "version", "people", "$schema"), people: plain["people"] || [], version: plain["version"])
           end
 
           private
@@ -61,7 +61,7 @@ module UpTack
 
           # What only shows when the design is put together: formulas, circles, forms, proofs.
           def design_problems(plain)
-            Project.from(plain.except("format", "version", "people"))
+            Project.reopen(plain.except("format", "version", "people"), tolerating: ProjectFile.tolerating(plain["version"]))
             []
           rescue Invalid => e
             e.problems.map { |problem| problem.place ? problem : Problem.new(**problem.to_h, place: place(plain, problem)) }

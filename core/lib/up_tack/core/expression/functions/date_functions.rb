@@ -7,12 +7,14 @@ module UpTack
         # Functions of days and moments, named after OpenFormula (ISO/IEC
         # 26300-2, 6.10). A moment is taken in the firm's time zone.
         module DateFunctions
-          # @return [String, nil] what is wrong with a fixed date
-          UNREADABLE = lambda do |arguments|
-            text = arguments.first.is_a?(Nodes::Literal) && arguments.first.value
-            next unless text.is_a?(String)
+          # @return [Problem, nil] what is wrong with a fixed date
+          UNREADABLE = lambda do |arguments, _types|
+            node = arguments.first
+            text = node.is_a?(Nodes::Literal) && node.value
+            next if !text.is_a?(String) || DateFunctions.iso(text)
 
-            "There is no date \"#{text}\"; write it as year-month-day, like date(\"2026-11-23\")." unless DateFunctions.iso(text)
+            message = "There is no date \"#{text}\"; write it as year-month-day, like date(\"2026-11-23\")."
+            Problem.new(message: message, from: node.from, to: node.to)
           end
 
           module_function
@@ -21,7 +23,7 @@ module UpTack
 
           def reading
             [
-              make("today", {}, :date, "The day on which it is worked out.", "today()", "2026-11-23", fleeting: true) { |evaluation| evaluation.context.clock.today },
+              make("today", {}, :date, "The day on which it is worked out.", "today()", "2026-11-23", fleeting: true) { |evaluation| Calendar.same(evaluation.context.clock.today) },
               make("now", {}, :moment, "The day and hour at which it is worked out.", "now()", "2026-11-23T09:30:00Z", fleeting: true) { |evaluation| evaluation.context.clock.now },
               make("date", {text: %i[text moment date]}, :date, "A fixed date, written year-month-day; or the day of a moment.", 'date("2026-11-23")', "2026-11-23", literal: UNREADABLE) do |evaluation, given|
                 case given
@@ -82,7 +84,7 @@ module UpTack
             return BigDecimal(date.cweek) if [21, 150].include?(mode)
             return unless [1, 2].include?(mode)
 
-            first = ::Date.new(date.year, 1, 1)
+            first = Calendar.day(date.year, 1, 1)
             offset = (mode == 1) ? first.wday : first.cwday - 1
             BigDecimal(((date.yday - 1 + offset) / 7) + 1)
           end
@@ -115,7 +117,7 @@ module UpTack
               end,
               make("eomonth", {date: :date, months: :number}, :date, "The last day of the month, some months on.", 'eomonth(date("2026-11-23"), 0)', "2026-11-30") do |evaluation, date, months|
                 moved = shifted(date, months, evaluation)
-                moved && ::Date.new(moved.year, moved.month, -1)
+                moved && Calendar.day(moved.year, moved.month, -1)
               end
             ]
           end
@@ -124,7 +126,7 @@ module UpTack
           def iso(text)
             match = /\A\s*(\d{4})-(\d{2})-(\d{2})\s*\z/.match(text) or return
             year, month, day = match.captures.map(&:to_i)
-            ::Date.new(year, month, day) if year.positive? && ::Date.valid_date?(year, month, day)
+            Calendar.day(year, month, day) if year.positive? && Calendar.valid?(year, month, day)
           end
 
           def shifted(date, months, evaluation)

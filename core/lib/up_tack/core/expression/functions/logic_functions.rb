@@ -13,7 +13,7 @@ module UpTack
               Function.new(
                 "coalesce", group: "Logic", takes: {"value*": :any}, returns: :any, alike: true, blanks: true,
                 help: "The first of the values that is not blank.", example: 'coalesce(blank, "Drying")', result: "Drying"
-              ) { |_, *values| values.find { |value| !value.nil? } },
+              ) { |_, *values| values.find { |value| !Text.blank?(value) } },
               # Read by the parser, which makes a node of it: it needs the field, not its value.
               Function.new(
                 "changed", group: "Logic", takes: {field: :any}, returns: :yes_no,

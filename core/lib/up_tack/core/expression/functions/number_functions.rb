@@ -15,7 +15,7 @@ module UpTack
                 Numbers.round(number, places.to_i)
               end,
               make("roundup", {number: :number, places?: :number}, "Rounded to so many decimals, away from zero.", "roundup(2.341, 2)", "2.35") do |_, number, places|
-                Numbers.round(number, places.to_i, BigDecimal::ROUND_UP)
+                Numbers.round_up(number, places.to_i)
               end,
               make("rounddown", {number: :number, places?: :number}, "Rounded to so many decimals, towards zero.", "rounddown(2.349, 2)", "2.34") do |_, number, places|
                 Numbers.round(number, places.to_i, BigDecimal::ROUND_DOWN)

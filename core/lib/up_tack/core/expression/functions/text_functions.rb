@@ -7,16 +7,26 @@ module UpTack
         # Functions of texts, named after OpenFormula (ISO/IEC 26300-2, 6.20).
         # Positions and lengths count what people see as single characters.
         module TextFunctions
-          SIMPLE_NUMBER = /\A\s*[+-]?(\d+(\.\d*)?|\.\d+)\s*\z/
+          # Characters of a text that may hold a number.
+          LONGEST_NUMBER = 100
 
-          # @return [String, nil] what is wrong with a fixed pattern
-          PATTERN = lambda do |arguments|
+          # @return [Problem, nil] what is wrong with a fixed pattern
+          PATTERN = lambda do |arguments, types|
             pattern = arguments[1]
             next unless pattern.is_a?(Nodes::Literal) && pattern.value.is_a?(String)
 
-            Patterns.check(pattern.value)
+            Patterns.check(pattern.value, types.first)
+            nil
           rescue Patterns::Invalid => e
-            e.message
+            TextFunctions.in_pattern(pattern, e)
+          end
+
+          # @return [Problem, nil] what a fixed pattern would write, though it is surely not meant
+          PATTERN_ADVICE = lambda do |arguments, types|
+            pattern = arguments[1]
+            next unless pattern.is_a?(Nodes::Literal) && pattern.value.is_a?(String)
+
+            Patterns.advice(pattern.value, types.first)&.then { |advice| TextFunctions.in_pattern(pattern, advice) }
           end
 
           module_function
@@ -33,8 +43,14 @@ module UpTack
               make("trim", {text: :text}, :text, "The text without spaces at its ends, and with single ones inside.", 'trim("  thin   rim ")', "thin rim") do |_, text|
                 text.gsub(/[[:space:]]+/, " ").strip
               end,
-              make("substitute", {text: :text, "old part": :text, "new part": :text}, :text, "The text with one part replaced by another, wherever it stands.", 'substitute("KD 017", " ", "-")', "KD-017") do |_, text, old, new|
-                Text.bounded(old.empty? ? text : text.gsub(old) { new })
+              make(
+                "substitute", {text: :text, "old part": :text, "new part": :text}, :text,
+                "The text with one part replaced by another, wherever it stands; by \"\" to remove it.",
+                'substitute("KD 017", " ", "-")', "KD-017", blanks: true
+              ) do |_, text, old, new|
+                next text if text.nil? || old.nil?
+
+                Text.bounded(text.gsub(old) { new.to_s })
               end
             ]
           end
@@ -71,25 +87,46 @@ module UpTack
                 found(part, text, start ? start.to_i : 1)
               end,
               make("exact", {text: :text, other: :text}, :yes_no, "Whether two texts are the same, capitals and all.", 'exact("kd", "KD")', "no") { |_, text, other| text == other },
-              make("value", {text: :text}, :number, "The number that a text holds; blank if it holds none.", 'value("12.5") * 2', "25") do |evaluation, text|
-                if text.length < 100 && text.match?(SIMPLE_NUMBER)
-                  BigDecimal(text.strip)
-                else
-                  evaluation.note(:not_a_number, "the text holds no number")
-                end
+              make(
+                "value", {text: :text}, :number,
+                "The number that a text holds, written as the firm writes numbers; blank if it holds none.",
+                'value("12.5") * 2', "25", by_conventions: true
+              ) do |evaluation, text, conventions:|
+                number(text, conventions) || evaluation.note(:not_a_number, "the text holds no number")
               end
             ]
           end
 
           def writing
             [
-              make("text", {value: %i[number date time moment], pattern: :text}, :text, "A number, day or hour written by a pattern.", 'text(date("2026-11-23"), "EEE d MMM yyyy")', "Mon 23 Nov 2026", literal: PATTERN) do |evaluation, value, pattern|
+              make(
+                "text", {value: %i[number date time moment], pattern: :text}, :text,
+                "A number, day or hour written by a pattern.",
+                'text(date("2026-11-23"), "EEE d MMM yyyy")', "Mon 23 Nov 2026",
+                objection: PATTERN, advice: PATTERN_ADVICE, by_conventions: true
+              ) do |evaluation, value, pattern, conventions:|
                 value = evaluation.context.clock.local(value) if value.is_a?(::Time)
-                Text.bounded(Patterns.write(value, pattern))
+                Text.bounded(Patterns.write(value, pattern, conventions))
               rescue Patterns::Invalid => e
                 evaluation.note(:bad_pattern, e.message)
               end
             ]
+          end
+
+          # @return [BigDecimal, nil]
+          def number(text, conventions)
+            return if text.length > LONGEST_NUMBER
+
+            found = Values::NumberText.read(text, conventions, nil)
+            found if found.is_a?(BigDecimal)
+          end
+
+          # @param node [Nodes::Literal] a fixed pattern
+          # @param mistake [Patterns::Invalid, Patterns::Advice] with offsets in the pattern
+          # @return [Problem] at its place in the formula, where quotes inside a text are doubled
+          def in_pattern(node, mistake)
+            starts = [mistake.from, mistake.to].map { |at| node.from + 1 + at + node.value[0...at].count("\"") }
+            Problem.new(message: mistake.message, from: starts.first, to: starts.last)
           end
 
           def capitalised(word)
@@ -109,8 +146,11 @@ module UpTack
 
           def count(number, default) = number ? number.to_i.clamp(0, LONGEST_RESULT) : default
 
-          def make(name, takes, returns, help, example, result, literal: nil, &work)
-            Function.new(name, group: "Text", takes: takes, returns: returns, help: help, example: example, result: result, literal: literal, &work)
+          def make(name, takes, returns, help, example, result, **settings, &work)
+            Function.new(
+              name, group: "Text", takes: takes, returns: returns, help: help, example: example, result: result,
+              **settings, &work
+            )
           end
         end
       end
