@@ -41,9 +41,9 @@ RSpec.describe "The store" do
 
   it "keeps numbers of fifteen digits, edges of dates and yes/no exactly" do
     change(:AddField, table: "pieces", parts: {"label" => "Exact", "type" => "number"})
-    ["0.1", "123456789012345", "-0.000000000000001", "99999999.9999999", "0"].each do |text|
+    ["0.1", "123456789012345", "-0.000000000000001", "0.0000000000000000000123456789012345", "0.0833333333333333", "99999999.9999999", "0"].each do |text|
       id = save_piece(good_piece.merge("exact" => text, "received" => "1/1/0001", "collect_by" => "9999-12-31", "fragile" => "no")).record.id
-      expect(pieces.find(id)).to include("exact" => number(text), "received" => Date.new(1, 1, 1), "collect_by" => Date.new(9999, 12, 31), "fragile" => false)
+      expect(pieces.find(id)).to include("exact" => number(text), "received" => UpTack::Core::Calendar.day(1, 1, 1), "collect_by" => Date.new(9999, 12, 31), "fragile" => false)
     end
   end
 

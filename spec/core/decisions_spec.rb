@@ -75,7 +75,7 @@ RSpec.describe "Decision tables" do
     expect(mistakes([["9..3", "1"]], inputs: ["size"])).to eq([["rows.0.0", "This range ends before it begins."]])
     expect(mistakes([["1", "1"]], inputs: ["sice"]).first.last).to include("There is no field `sice`; did you mean `size`?")
     expect(mistakes([["1", "1", "2"]], inputs: ["size"], outputs: %w[peak peak])).to eq([["outputs", "Peak is set twice in this rule."]])
-    expect(mistakes([["1", "1"]], inputs: ["peak"])).to eq([["formula", "The value of Peak would wait for itself: the formula reads the field that it sets."]])
+    expect(mistakes([["1", "1"]], inputs: ["peak"])).to eq([["formula", "The value of Peak would wait for itself: the formula reads the field that it sets. If the value before this save is meant, write `old.peak`, which waits for nothing."]])
   end
 
   it "find what no row covers, by the limits and values of the cells" do

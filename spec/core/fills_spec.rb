@@ -66,9 +66,9 @@ RSpec.describe "Filling from other fields" do
   end
 
   it "refuses a circle and names its members; the value before is none" do
-    expect(mistake(fill("peak", {to: "hold"}), fill("hold", {to: "peak"}))).to eq("These values would wait for one another in a circle: Peak → Hold → Peak.")
+    expect(mistake(fill("peak", {to: "hold"}), fill("hold", {to: "len(zone)"}), fill("zone", {to: 'peak & ""'}))).to eq("These values would wait for one another in a circle: Peak → Hold → Zone → Peak. If the value before this save is meant, write `old.hold`, which waits for nothing.")
     expect(mistake(fill("peak", {to: "hold"}), rule("calculation", "hold", formula: "peak + 1"))).to include("in a circle")
-    expect(mistake(fill("peak", {to: "peak + 1"}, watch: ["firing"]))).to eq("The value of Peak would wait for itself: the formula reads the field that it sets.")
+    expect(mistake(fill("peak", {to: "peak + 1"}, watch: ["firing"]))).to start_with("The value of Peak would wait for itself: the formula reads the field that it sets. If the value before this save is meant, write `old.peak`")
     expect(save(made(fill("peak", {to: "old.peak + 1"}, watch: ["firing"])), {"firing" => "Raku"}, stored: glaze).values["peak"]).to eq(1223)
   end
 

@@ -55,8 +55,9 @@ module UpTack
         turns.each do |stage, rules|
           working.enter(stage)
           working.read_carried if stage == "default"
-          # What is written down of a save is not, where there is none; what is shown goes on.
-          rules = rules.reject { |rule| rule.rule.stage == "log" } if stage == "log" && working.refused?
+          # What is written down of a save is not, where there is none, and so nothing can wait for it;
+          # what is shown goes on.
+          rules = rules.select { |rule| rule.rule.follows? } if stage == "log" && working.refused?
           rules.each do |rule|
             probe&.enter(rule.rule.id)
             rule.apply(working)

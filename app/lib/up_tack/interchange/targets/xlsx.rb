@@ -10,6 +10,8 @@ module UpTack
         MOST_CELLS = 1_500_000
         WIDEST = 60
         NARROWEST = 8
+        # A workbook counts days from 1900, and takes that year for a leap year; earlier ones are text.
+        FIRST_YEAR = 1901
 
         def initialize(io, columns, name: "Records", **)
           @io = io
@@ -28,6 +30,7 @@ module UpTack
 
         # @raise [Core::Design::Invalid] beyond MOST_CELLS
         def <<(cells)
+          cells = cells.map { |cell| early?(cell) ? written(cell) : cell }
           @cells += cells.length
           Core::Design::Invalid.because("A workbook takes #{Core::Values::Plain.grouped(MOST_CELLS)} cells here; take CSV, or fewer records or columns.") if @cells > MOST_CELLS
 
@@ -44,6 +47,9 @@ module UpTack
         end
 
         private
+
+        def early?(cell) = (cell.is_a?(Date) || cell.is_a?(Time)) && cell.year < FIRST_YEAR
+        def written(cell) = cell.is_a?(Date) ? cell.iso8601 : cell.strftime("%Y-%m-%d %H:%M:%S")
 
         def value(cell)
           case cell

@@ -47,10 +47,8 @@ module UpTack
 
         # By stage; within one in the order of what they read.
         def in_order(table)
-          Stages::ALL.flat_map do |stage|
-            writing, other = table.rules.select { |rule| rule.stage == stage.key }.partition { |rule| rule.writes.any? }
-            Order.of_rules(writing, table).sorted + other
-          end
+          acting = Placement.new(table).turns.values.flatten.select(&:main?).map(&:rule)
+          acting + (table.rules - acting)
         end
       end
     end

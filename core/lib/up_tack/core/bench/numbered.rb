@@ -13,7 +13,7 @@ module UpTack
           tables.each do |key|
             next unless ground.project.table(key)
 
-            ground.plan(key).rules_at("number").grep(Rules::Number::Compiled).each { |rule| note_rule(rule, key, world, counters) }
+            ground.plan(key).turns.values.flatten.grep(Rules::Number::Compiled).each { |rule| note_rule(rule, key, world, counters) }
           end
         end
 

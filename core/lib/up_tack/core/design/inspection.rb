@@ -157,24 +157,13 @@ module UpTack
         end
 
         def circles
-          @project.tables.each do |table|
-            groups = [%w[default], %w[fill calculate], %w[calculate number log]]
-            circle = groups.map { |stages| table.rules.select { |rule| (stages & rule.stages).any? && !rule.is_a?(Rules::Line) } }.filter_map { |rules| Analysis::Order.of_rules(rules, table).circle }.first or next
-            return [circle_problem(circle.map { |rule| table.field(rule.field).label }, table)]
-          end
+          within = @project.tables.flat_map { |table| CircleCheck.new(table).problems }
+          return within if within.any?
+
           circle = @project.upkeep.circle or return []
           home = circle.first.table
           labels = circle.map { |each| (each.table.key == home.key && circle.all? { |other| other.table.key == home.key }) ? each.field.label : "#{each.field.label} in #{each.table.label}" }
-          [circle_problem(labels, home)]
-        end
-
-        def circle_problem(labels, table)
-          message = if labels.one?
-            "The value of #{labels.first} would wait for itself: the formula reads the field that it sets."
-          else
-            "These values would wait for one another in a circle: #{[*labels, labels.first].join(" → ")}."
-          end
-          Problem.new(part: "formula", message: message, place: "tables › #{table.key}")
+          [CircleCheck.problem(labels, home)]
         end
 
         def problem(part, message) = Problem.new(part: part, message: message)

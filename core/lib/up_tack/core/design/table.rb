@@ -85,6 +85,9 @@ module UpTack
         # @return [Analysis::Notices] what a builder should know of its rules
         def notices = neighbours.notices(self)
 
+        # @return [Array<Rules::Rule>] its rules but for those that can't act, as an earlier version left them
+        def acting_rules = rules.reject { |rule| neighbours.suspended?(rule) }
+
         # @return [Rules::Calculation, nil] the rule that works a field out
         def calculation(key) = rules.find { |rule| rule.is_a?(Rules::Calculation) && rule.field == key }
 

@@ -23,6 +23,7 @@ module UpTack
         def always? = keeping == "always"
         def shown? = keeping == "shown"
         def once? = keeping == "once"
+        def follows? = !once?
 
         def problems(table)
           missing = missing_field(table)

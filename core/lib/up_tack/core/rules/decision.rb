@@ -15,6 +15,7 @@ module UpTack
         MOST_COLUMNS = 24
 
         def self.kind = "decision"
+        def moved_by_change? = true
 
         def inputs = @parts["inputs"] || []
         def writes = @parts["outputs"] || []
@@ -70,18 +71,18 @@ module UpTack
 
         def compile(table)
           Compiled.new(
-            rule: self, field: table.field(field), reads: triggers(table), inputs: columns(table).map(&:formula), outputs: writes.map { |key| table.field(key) },
+            rule: self, field: table.field(field), reads: triggers(table), partners: Analysis::Pairs.of(self, table), inputs: columns(table).map(&:formula), outputs: writes.map { |key| table.field(key) },
             rows: Decisions::Reading.new(self, table, Core::Reading.new(conventions: Conventions.from({}))).rows
           )
         end
 
         # A decision table made ready to run.
-        Compiled = Struct.new(:rule, :field, :reads, :inputs, :outputs, :rows, keyword_init: true) do
+        Compiled = Struct.new(:rule, :field, :reads, :partners, :inputs, :outputs, :rows, keyword_init: true) do
           # @param working [Save::Working]
           def apply(working)
             unread = working.unreadable_among(reads)
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-            return working.skip(rule, field, "none of them is changed") unless reads.any? { |key| working.changed?(key) }
+            return working.skip(rule, field, "none of them is changed") unless reads.any? { |key| working.changed?(key) && !working.set_by?(key, partners) }
 
             evaluation = working.evaluation
             seen = values(evaluation)

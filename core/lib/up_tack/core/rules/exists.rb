@@ -11,6 +11,7 @@ module UpTack
         def self.kind = "exists"
         def self.suits?(field, _table) = !%w[link long_text].include?(field.type)
 
+        def reach(_table) = 2
         def reads(_table) = [field]
 
         def words(table)

@@ -20,6 +20,7 @@ module UpTack
         def self.kind = "fill"
 
         def event = @parts["event"] || "changed"
+        def moved_by_change? = event == "changed"
         def sets = @parts["sets"] || []
         def writes = sets.map { |set| set["field"] }
 
@@ -68,7 +69,7 @@ module UpTack
 
         def compile(table)
           Compiled.new(
-            rule: self, field: table.field(field), triggers: triggers(table), reads: reads(table),
+            rule: self, field: table.field(field), triggers: triggers(table), reads: reads(table), partners: Analysis::Pairs.of(self, table),
             reaches: (compiled(table, expecting: :yes_no, part: "reaches") if event == "reached"), condition: (compiled(table, expecting: :yes_no, part: "when") if @parts["when"]),
             sets: sets.each_with_index.map do |set, index|
               target = table.field(set["field"])
@@ -89,7 +90,7 @@ module UpTack
         Setting = Struct.new(:field, :to, :otherwise)
 
         # A fill made ready to run.
-        Compiled = Struct.new(:rule, :field, :triggers, :reads, :reaches, :condition, :sets, :origin, keyword_init: true) do
+        Compiled = Struct.new(:rule, :field, :triggers, :reads, :partners, :reaches, :condition, :sets, :origin, keyword_init: true) do
           # @param working [Save::Working]
           def apply(working)
             unread = working.unreadable_among(reads - rule.writes)
@@ -112,7 +113,7 @@ module UpTack
             case rule.event
             when "made" then working.new?
             when "reached" then reaches.call(working.evaluation) == true && (working.new? || reaches.call(working.evaluation_before) != true)
-            else triggers.any? { |key| working.changed?(key) }
+            else triggers.any? { |key| working.changed?(key) && !working.set_by?(key, partners) }
             end
           end
 

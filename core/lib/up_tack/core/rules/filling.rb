@@ -12,6 +12,7 @@ module UpTack
         def self.stage = "fill"
         def self.suits?(field, table) = !table.given?(field.key)
 
+        def reads_before? = true
         def only_blank? = @parts["only_blank"] == true
         def overrules? = @parts["overrules"] == true
 

@@ -24,6 +24,7 @@ module UpTack
         def self.suits?(field, table) = field.type == "long_text" && !table.worked_out?(field.key)
 
         def owns? = true
+        def reads_before? = true
         def event = @parts["event"]
         def watch = @parts["watch"] || []
         def tick = @parts["tick"]

@@ -11,7 +11,11 @@ module UpTack
         def self.kind = "lock"
         def self.suits?(field, table) = !table.given?(field.key)
 
+        def reach(_table) = 2
         def reads(_table) = locked
+
+        # Stamps and the like are not changed by people.
+        def awaits(_table) = []
         def fields(_table) = locked
         def locked = [field, *@parts["locked"]].uniq
 

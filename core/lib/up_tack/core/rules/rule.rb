@@ -47,8 +47,24 @@ module UpTack
         # @return [Array<String>] keys of the fields whose values it needs
         def reads(_table) = []
 
+        # @return [Array<String>] keys of the fields after which it has to act
+        def awaits(table) = reads(table)
+
         # @return [Array<String>] keys of the fields that it sets
         def writes = []
+
+        # @return [Boolean] whether it acts when a field that it reads changes
+        def moved_by_change? = false
+
+        # @return [Boolean] whether `old.` in its formulas tells of the record before this save
+        def reads_before? = false
+
+        # @return [Boolean] whether its field always equals a formula
+        def follows? = false
+
+        # @return [Integer] how far a rule that sets nothing looks: 0 at one field, 1 across several,
+        #   2 at other records
+        def reach(table) = (fields(table).length > 1) ? 1 : 0
 
         # @return [Array<String>] keys of stages at which it acts, on the board one column each
         def stages = [stage]

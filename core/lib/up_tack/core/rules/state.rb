@@ -42,6 +42,7 @@ module UpTack
         end
 
         def reads(table) = formula_reads(table, part: "when") - [field]
+        def awaits(table) = reads(table) | (clears? ? [] : [field])
         def writes = clears? ? [field] : []
         def fields(table) = [field, *reads(table)].uniq
         def names(table) = [field, *formula_names(table, part: "when")].uniq

@@ -19,6 +19,7 @@ module UpTack
 
         def case? = @parts["case"] == true
         def blanks_equal? = @parts["blanks"] == "equal"
+        def reach(_table) = 2
         def reads(table) = [*keys, *condition_reads(table)].uniq
         def fields(_table) = keys
         def words(table) = "unique#{together(table)}#{while_words(table)}"

@@ -6,6 +6,9 @@ module UpTack
       # A table's design made ready to run: its rules compiled, by stage, in the
       # order in which they act. Compiled once for each revision of the design.
       class Plan
+        # Stages whose rules may write over what is typed.
+        FILLING = %w[fill].freeze
+
         # @return [Design::Table]
         attr_reader :table
         # @return [Conventions] how the firm writes
@@ -41,14 +44,11 @@ module UpTack
           @given = table.fields.select { |field| table.given?(field.key) }.to_h { |field| [field.key, true] }.freeze
           @blank = table.fields.reject { |field| @worked_out.key?(field.key) }.to_h { |field| [field.key, nil] }.freeze
           @roots = @worked_out.keys.to_h { |key| [key, Analysis::Order.through([key], [], table)] }.freeze
-          @late = late_calculations
-          @rules = Stages::ALL.to_h do |stage|
-            rules = table.rules.select { |rule| acts_at?(rule, stage.key) }
-            [stage.key, ordered(rules).map { |rule| (rule.stage == stage.key || @late[rule.id]) ? rule.compile(table) : rule.companions(table).fetch(stage.key) }.freeze]
-          end.freeze
+          @rules = Analysis::Placement.new(table).turns.transform_values { |acts| acts.map { |act| compiled(act) }.freeze }.freeze
           gather_states
           @came = Hash.new { |sources, source| sources[source] = Hash.new { |rules, rule| rules[rule] = Hash.new { |known, words| known[words] = Origin.new(source, rule, words).freeze } } }
-          @filled = rules_at("fill").flat_map { |rule| rule.rule.writes }.to_h { |key| [key, true] }.freeze
+          @filled = turns.each_value.flat_map { |rules| rules.select { |rule| FILLING.include?(rule.rule.stage) || rule.rule.stages.length > 1 } }
+            .flat_map { |rule| rule.rule.writes }.to_h { |key| [key, true] }.freeze
           freeze
         end
 
@@ -60,7 +60,7 @@ module UpTack
         def rules_at(stage) = @rules.fetch(stage)
 
         # @return [Rules::Narrow::Compiled, nil] what narrows the choices of a field
-        def narrowing(key) = rules_at("fill").find { |rule| rule.is_a?(Rules::Narrow::Compiled) && rule.field.key == key }
+        def narrowing(key) = turns.each_value.lazy.flat_map(&:itself).find { |rule| rule.is_a?(Rules::Narrow::Compiled) && rule.field.key == key }
 
         # @return [Boolean] whether a rule may write over what is typed in the field
         def filled?(key) = @filled.key?(key)
@@ -89,44 +89,12 @@ module UpTack
 
         private
 
-        def acts_at?(rule, stage) = @late.key?(rule.id) ? @late[rule.id] == stage : rule.stages.include?(stage)
+        def compiled(act) = act.main? ? act.rule.compile(table) : act.rule.companions(table).fetch(act.own)
 
         def gather_states
-          @states = table.rules.grep(Rules::State).map { |rule| rule.compile(table) }.freeze
-          @required = table.rules.grep(Rules::Required).reject(&:warning?).group_by(&:field).transform_values { |rules| rules.map { |rule| rule.test(table) } }.freeze
-          @locks = table.rules.grep(Rules::Lock).map { |rule| rule.test(table) }.freeze
-        end
-
-        # Calculations that read a number run after it was given, those that read a
-        # stamp after it was pressed.
-        # @return [Hash{String=>String}] the later stage by rule id
-        def late_calculations
-          written = table.rules.select { |rule| %w[number log].include?(rule.stage) }.to_h { |rule| [rule.field, rule.stage] }
-          table.rules.grep(Rules::Calculation).reject(&:once?).to_h { |rule| [rule.id, latest(rule, written, [])] }.compact
-        end
-
-        def latest(rule, written, passed)
-          stages = rule.reads(table).filter_map do |key|
-            further = table.calculation(key)
-            next written[key] if further.nil? || further.once? || passed.include?(key)
-
-            latest(further, written, [*passed, key])
-          end
-          %w[log number].find { |stage| stages.include?(stage) }
-        end
-
-        # Rules that set fields run in the order of what they read, validations by
-        # how far they look; otherwise they keep the order in which they are listed.
-        def ordered(rules)
-          writing, other = rules.partition { |rule| rule.writes.any? }
-          Analysis::Order.of_rules(writing, table).sorted + other.sort_by.with_index { |rule, index| [reach(rule), index] }
-        end
-
-        # Validations go field by field first, then across fields, then against other records.
-        def reach(rule)
-          return 2 if [Rules::Unique, Rules::Exists, Rules::Lock].any? { |kind| rule.is_a?(kind) }
-
-          (rule.fields(table).length > 1) ? 1 : 0
+          @states = table.acting_rules.grep(Rules::State).map { |rule| rule.compile(table) }.freeze
+          @required = table.acting_rules.grep(Rules::Required).reject(&:warning?).group_by(&:field).transform_values { |rules| rules.map { |rule| rule.test(table) } }.freeze
+          @locks = table.acting_rules.grep(Rules::Lock).map { |rule| rule.test(table) }.freeze
         end
       end
     end

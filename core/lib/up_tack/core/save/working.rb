@@ -42,7 +42,12 @@ module UpTack
         end
 
         def new? = @draft.new?
-        def typed?(key) = @draft.typed.key?(key)
+        # What a rule has written over counts as typed no longer, as it will not be when it is saved.
+        def typed?(key) = @draft.typed.key?(key) && !overtaken.include?(key)
+
+        # @param rules [Array<String>] ids
+        # @return [Boolean] whether one of some rules gave the field its value in this save
+        def set_by?(key, rules) = rules.any? && rules.include?(@origins[key]&.rule)
         def cleared?(key) = typed?(key) && @values[key].nil? && !unreadable?(key)
         def unreadable?(key) = @unreadable.key?(key)
 

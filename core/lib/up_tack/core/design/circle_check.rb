@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # Finds rules of one table that wait for one another in a circle, so that none of them could
+      # ever act.
+      class CircleCheck
+        # @param labels [Array<String>] of the fields in the circle
+        # @param table [Table]
+        # @param more [Hash] parts of the Problem besides
+        # @return [Problem]
+        def self.problem(labels, table, hint: nil, **more)
+          message = if labels.one?
+            "The value of #{labels.first} would wait for itself: the formula reads the field that it sets."
+          else
+            "These values would wait for one another in a circle: #{[*labels, labels.first].join(" → ")}."
+          end
+          Problem.new(part: "formula", message: [message, hint].compact.join(" "), place: "tables › #{table.key}", **more)
+        end
+
+        # @param table [Table] whose rules are sound, each by itself
+        def initialize(table)
+          @table = table
+        end
+
+        # @return [Array<Problem>]
+        def problems
+          rules = @table.rules
+          found = []
+          while (circle = Analysis::Placement.new(@table, rules).circle)
+            found << told(circle, Analysis::Placement.new(@table, rules))
+            rules = rules.reject { |rule| circle.rules.include?(rule.id) }
+          end
+          found
+        end
+
+        private
+
+        def told(circle, placement)
+          labels = circle.acts.map { |act| @table.field(act.rule.field).label }
+          CircleCheck.problem(labels, @table, hint: hint(circle), tolerable: unseen_before?(circle, placement), stuck: circle.rules)
+        end
+
+        # Only what acts on records that exist has something before this save.
+        def hint(circle)
+          act = circle.acts.find { |each| each.rule.reads_before? } or return
+          read = (Analysis::Order.through(act.rule.awaits(@table), [], @table) & circle.acts.flat_map(&:writes)).first or return
+          "If the value before this save is meant, write `old.#{read}`, which waits for nothing."
+        end
+
+        # Earlier versions passed over circles through log lines, and through what acts later than its stage.
+        def unseen_before?(circle, placement)
+          late = placement.late
+          circle.acts.any? { |act| act.rule.is_a?(Rules::Line) || (!act.rule.follows? && late.any? { |each| each.equal?(act) || each.rule.equal?(act.rule) }) }
+        end
+      end
+    end
+  end
+end
