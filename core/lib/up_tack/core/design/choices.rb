@@ -24,8 +24,8 @@ module UpTack
           return "A field has at most #{MOST} choices." if values.length > MOST
           return "Each choice is a short text of up to #{Names::LONGEST_LABEL} characters, without spaces at its ends." unless values.all? { |choice| sound?(choice) }
 
-          folded = values.map { |choice| choice.downcase(:fold) }
-          double = values.find { |choice| folded.count(choice.downcase(:fold)) > 1 }
+          folded = values.map { |choice| Expression::Text.folded(choice) }
+          double = values.find { |choice| folded.count(Expression::Text.folded(choice)) > 1 }
           return "“#{double}” stands twice among the choices." if double
           return "A retired choice must be one of the list." unless (retired - values).empty?
 

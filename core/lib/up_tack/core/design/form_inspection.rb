@@ -51,7 +51,7 @@ module UpTack
         def of_name
           label = Names.label_problem(@form.name)
           return [problem("name", label)] if label
-          return [] unless @table.forms.count { |other| other.name.to_s.downcase(:fold) == @form.name.downcase(:fold) } > 1
+          return [] unless @table.forms.count { |other| Expression::Text.folded(other.name.to_s) == Expression::Text.folded(@form.name) } > 1
 
           [problem("name", "There is already a form “#{@form.name}”.")]
         end

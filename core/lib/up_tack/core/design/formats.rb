@@ -47,7 +47,7 @@ module UpTack
         end
 
         def same_words(format)
-          yes, no = format.values_at("yes", "no").map { |word| word.to_s.strip.downcase(:fold) }
+          yes, no = format.values_at("yes", "no").map { |word| Expression::Text.folded(word.to_s.strip) }
           return if yes.empty? && no.empty?
 
           "The words for yes and no must differ." if yes == no || %w[no n].include?(yes) || %w[yes y].include?(no)

@@ -130,7 +130,7 @@ module UpTack
         def of_list(list)
           name = Names.label_problem(list.name)
           return [problem("name", name)] if name
-          return [problem("name", "There is already a list “#{list.name}”.")] if @project.lists.count { |each| each.name.to_s.downcase(:fold) == list.name.downcase(:fold) } > 1
+          return [problem("name", "There is already a list “#{list.name}”.")] if @project.lists.count { |each| Expression::Text.folded(each.name.to_s) == Expression::Text.folded(list.name) } > 1
 
           Choices.problems(list.name, list.values, list.retired)
         end
@@ -151,7 +151,7 @@ module UpTack
 
         def doubles(named, what)
           %i[label key].flat_map do |part|
-            groups = named.group_by { |each| each[part].to_s.downcase(:fold) }.values.select { |group| group.length > 1 }
+            groups = named.group_by { |each| Expression::Text.folded(each[part].to_s) }.values.select { |group| group.length > 1 }
             groups.map { |group| problem(part.to_s, "There is already a #{what} “#{group.first[part]}”.") }
           end.uniq(&:message).first(1)
         end

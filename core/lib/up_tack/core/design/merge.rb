@@ -21,7 +21,7 @@ module UpTack
         def plain
           return @merged if @merged
 
-          @plain["lists"] = merged(@plain["lists"] || [], @incoming["lists"] || [], "l") { |list| list["name"].to_s.downcase(:fold) }
+          @plain["lists"] = merged(@plain["lists"] || [], @incoming["lists"] || [], "l") { |list| Expression::Text.folded(list["name"].to_s) }
           pairs = tables
           pairs.each { |own, theirs| parts(own, theirs) }
           pairs.each { |own, theirs| settle(own, theirs) }
@@ -48,8 +48,8 @@ module UpTack
           own.replace(fresh.merge(own) { |_, taken, _| taken })
           own["fields"] = merged(own["fields"], theirs["fields"] || [], "f") { |field| field["key"] }
           own["rules"] = rules(own["rules"], theirs["rules"] || [])
-          own["filters"] = merged(own["filters"] || [], theirs["filters"] || [], "q") { |filter| filter["name"].to_s.downcase(:fold) }
-          own["forms"] = merged(own["forms"] || [], theirs["forms"] || [], "m") { |form| form["name"].to_s.downcase(:fold) }
+          own["filters"] = merged(own["filters"] || [], theirs["filters"] || [], "q") { |filter| Expression::Text.folded(filter["name"].to_s) }
+          own["forms"] = merged(own["forms"] || [], theirs["forms"] || [], "m") { |form| Expression::Text.folded(form["name"].to_s) }
           own["proofs"] = merged(own["proofs"] || [], theirs["proofs"] || [], "p") { |proof| [proof["group"], proof["name"]] }
         end
 

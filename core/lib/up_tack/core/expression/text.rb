@@ -15,7 +15,7 @@ module UpTack
         def graphemes(text) = text.grapheme_clusters
 
         # @return [String] the form in which texts are compared
-        def folded(text) = text.ascii_only? ? text.downcase : text.unicode_normalize(:nfc).downcase(:fold)
+        def folded(text) = text.ascii_only? ? text.downcase : text.unicode_normalize(:nfc).downcase(:fold).unicode_normalize(:nfc)
 
         # A text of nothing but spaces is blank wherever it is kept, so it is blank in a formula too.
         # @return [Boolean] whether a value counts as none

@@ -22,7 +22,7 @@ module UpTack
           return [problem("field", "#{table.field(field).label} is worked out, so nobody types it.")] if table.worked_out?(field)
           return [problem("field", "#{table.field(field).label} already has a mask; change that one.")] if doubled?(table)
 
-          choice_problems + mask_problems
+          stamped_problems(table) + choice_problems + mask_problems
         end
 
         def writes = [field]
@@ -75,6 +75,14 @@ module UpTack
         end
 
         private
+
+        # A number may be typed where it is let come along; a stamp never is.
+        def stamped_problems(table)
+          return [] unless Watched.late?(table, field)
+
+          message = "#{table.field(field).label} is written when the record is logged; nobody types it, so it has no mask."
+          [Design::Problem.new(part: "field", message: message, tolerable: true)]
+        end
 
         def choice_problems
           found = []

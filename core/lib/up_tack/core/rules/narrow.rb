@@ -54,7 +54,7 @@ module UpTack
         def compile(table)
           Compiled.new(
             rule: self, field: table.field(field), reads: reads(table), message: message(table), labels: reads(table).map { |key| table.field(key).label },
-            formula: mapped? ? nil : compiled(table, expecting: :yes_no), by: @parts["by"],
+            formula: mapped? ? nil : compiled(table, expecting: :yes_no), by: (parent(table) if mapped?),
             lists: map.to_h { |parent, values| [Expression::Text.folded(parent), values.map { |value| Expression::Text.folded(value) }] }
           )
         end
@@ -78,18 +78,22 @@ module UpTack
           def belongs?(value, evaluation)
             return formula.call(evaluation.with(field.key, value)) != false if formula
 
-            parent = evaluation.value(by)
+            parent = by.call(evaluation)
             allowed = parent && lists[Expression::Text.folded(Values.show(parent))]
             allowed.nil? || allowed.include?(Expression::Text.folded(value))
           end
 
           private
 
-          # What somebody typed after the others is never taken away silently.
+          # What somebody typed after the others is never taken away silently. What is kept is a value
+          # that was there before; in which order both were typed is not known when they are saved.
           def turn_away(working, value)
+            if rule.otherwise == "keep"
+              fresh = working.typed?(field.key) && working.changed?(field.key)
+              return fresh ? refuse(working, value) : working.skip(rule, field, "kept, though it no longer belongs")
+            end
             meant = working.typed?(field.key) && !working.overtaken?(field.key, reads)
             return refuse(working, value) if meant || rule.otherwise == "refuse"
-            return working.skip(rule, field, "kept, though it no longer belongs") if rule.otherwise == "keep"
 
             working.shape(rule, field, nil, "cleared: “#{working.show(field, value)}” does not belong to this #{Masks::Phrases.list(labels)}", because: reads)
           end
@@ -102,16 +106,19 @@ module UpTack
 
         private
 
+        # The parent may be calculated, and is then worked out for whoever asks.
+        def parent(table) = Expression.compile(@parts["by"], table.scope)
+
         def map_problems(table)
           parent = table.field(@parts["by"])
           return key_problems(table) unless parent
           return [problem("by", "A list for each value needs a choice that depends on a choice; write a condition instead.")] unless parent.type == "choice" && table.field(field).type == "choice"
           return [problem("by", "#{parent.label} can't depend on itself.")] if parent.key == field
 
-          unknown = map.values.flatten.find { |value| table.field(field).choices.none? { |choice| choice.downcase(:fold) == value.downcase(:fold) } }
+          unknown = map.values.flatten.find { |value| table.field(field).choices.none? { |choice| Expression::Text.folded(choice) == Expression::Text.folded(value) } }
           return [problem("map", "“#{unknown}” is not among the choices of #{table.field(field).label}.")] if unknown
 
-          stray = map.keys.find { |value| parent.choices.none? { |choice| choice.downcase(:fold) == value.downcase(:fold) } }
+          stray = map.keys.find { |value| parent.choices.none? { |choice| Expression::Text.folded(choice) == Expression::Text.folded(value) } }
           stray ? [problem("map", "“#{stray}” is not among the choices of #{parent.label}.")] : []
         end
 

@@ -25,8 +25,8 @@ module UpTack
           word = text.strip.downcase
           return if word.empty?
 
-          own = {word(field, true) => true, word(field, false) => false}.transform_keys { |each| each.downcase(:fold) }
-          own.fetch(text.strip.downcase(:fold)) { WORDS.fetch(word) { unreadable(text, field) } }
+          own = {word(field, true) => true, word(field, false) => false}.transform_keys { |each| Expression::Text.folded(each) }
+          own.fetch(Expression::Text.folded(text.strip)) { WORDS.fetch(word) { unreadable(text, field) } }
         end
 
         def show(value, field) = value.nil? ? "" : word(field, value)

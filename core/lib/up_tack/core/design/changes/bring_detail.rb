@@ -44,10 +44,10 @@ module UpTack
 
           def free_label(label, table)
             label = label[0, Names::LONGEST_LABEL]
-            taken = table["fields"].map { |field| field["label"].downcase(:fold) }
-            return label unless taken.include?(label.downcase(:fold))
+            taken = table["fields"].map { |field| Expression::Text.folded(field["label"]) }
+            return label unless taken.include?(Expression::Text.folded(label))
 
-            (2..).lazy.map { |number| "#{label[0, Names::LONGEST_LABEL - 4]} #{number}" }.find { |each| !taken.include?(each.downcase(:fold)) }
+            (2..).lazy.map { |number| "#{label[0, Names::LONGEST_LABEL - 4]} #{number}" }.find { |each| !taken.include?(Expression::Text.folded(each)) }
           end
 
           def field(plain, detail, key, label)
