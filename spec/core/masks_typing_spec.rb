@@ -98,7 +98,8 @@ RSpec.describe "Typing by a mask" do
   end
 
   {
-    "1*3DIGIT 2DIGIT" => "Nothing shows where", '1*3ALNUM "x"' => "Nothing shows where", '"PC"' => "needs a place", "[DIGIT] [ALPHA] [DIGIT] [ALPHA] [DIGIT]" => "at most 4 optional"
+    "1*3DIGIT 2DIGIT" => "Nothing shows where", '1*3ALNUM "x"' => "Nothing shows where", '"PC"' => "needs a place", "[ 1*2DIGIT ] 3DIGIT" => "Nothing shows whether", '1*4ALNUM [ " " ] "kg"' => "Nothing shows where", "1*2UPPER LOWER DIGIT" => "Nothing shows where",
+    '0*ALPHA [ "." ] "KD"' => "Nothing shows where", '[ "a" DIGIT ] [ "b" DIGIT ] [ "c" DIGIT ] [ "d" DIGIT ] [ "e" DIGIT ] "-"' => "at most 4 optional"
   }.each { |mask, message| it("is refused by #{mask}") { expect(Core::Masks::Typing.problem(Core::Masks.read(mask))).to include(message) } }
 
   it "leaves separators out only where they can be put back" do

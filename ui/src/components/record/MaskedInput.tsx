@@ -1,7 +1,7 @@
 import { type ClipboardEvent, type ComponentProps, type FormEvent, useEffect, useMemo, useRef, useState } from "react";
 import { useIMask } from "react-imask";
 import { words } from "../../words";
-import { type CompiledMask, follow, settle } from "./masking";
+import { type CompiledMask, follow, hasLongCharacters, settle } from "./masking";
 
 /** Characters beyond which a pasted text is not even tried. */
 const MOST_PASTED = 4_000;
@@ -13,13 +13,16 @@ type Props = {
   onLeave: () => void;
 } & Pick<ComponentProps<"input">, "id" | "className" | "placeholder" | "aria-invalid" | "aria-describedby">;
 
+/** Whether the mask library can take a text key by key: it counts an emoji as two. */
+const followed = (mask: CompiledMask, text: string) => settle(mask, text).fits && !hasLongCharacters(text);
+
 /**
  * An input that follows a mask key by key. While its text does not fit (an old one, a pasted one, or
  * one from whose middle something was deleted) the mask lets go of it, so that nothing is lost; as
  * soon as it fits again the mask takes hold. Of what stays, the server says what is wrong with it.
  */
 export function MaskedInput({ mask, value, onType, onLeave, ...input }: Props) {
-  const fits = useMemo(() => value === "" || settle(mask, value).fits, [mask, value]);
+  const fits = useMemo(() => value === "" || followed(mask, value), [mask, value]);
   const [free, setFree] = useState(!fits);
   const [note, setNote] = useState<string | null>(null);
   // Figures alone are typed on the keys for figures; separators come by themselves.
@@ -51,7 +54,7 @@ export function MaskedInput({ mask, value, onType, onLeave, ...input }: Props) {
     // Separators may have come before the caret.
     const head = settle(mask, text.slice(0, place ?? text.length));
     caret.current = settled.fits && head.fits ? head.text.length : place;
-    setFree(!settled.fits);
+    setFree(!settled.fits || hasLongCharacters(settled.text));
     onType(settled.text);
   };
 
@@ -59,7 +62,7 @@ export function MaskedInput({ mask, value, onType, onLeave, ...input }: Props) {
   const before = (event: FormEvent<HTMLInputElement>) => {
     const { value: now, selectionStart } = event.currentTarget;
     const deleted = (event.nativeEvent as InputEvent).inputType?.startsWith("delete");
-    if (!free && !(deleted && now !== "" && !settle(mask, now).fits)) return;
+    if (!free && !hasLongCharacters(now) && !(deleted && now !== "" && !settle(mask, now).fits)) return;
     event.stopPropagation();
     put(now, selectionStart);
   };

@@ -22,16 +22,18 @@ module UpTack
 
         module_function
 
-        # @return [Boolean] whether a character can be of both kinds
-        def overlap?(one, other)
+        # @return [Boolean] whether a character can be typed at places of both kinds
+        def alike?(one, other)
           return true if [one, other].include?("ANY")
-          return false if [one, other].sort == %w[LOWER UPPER]
 
           [LETTERS, FIGURES].any? { |group| group.include?(one) && group.include?(other) }
         end
 
-        # @return [String] the character in the case that the kind asks for
+        # @return [String] the character in the case that the kind asks for; as it is where it is of
+        #   the kind, such as a letter for titles, which is a capital
         def turned(name, character)
+          return character if ALL.fetch(name).match?(character)
+
           turned = case name
           when "UPPER" then character.upcase
           when "LOWER" then character.downcase

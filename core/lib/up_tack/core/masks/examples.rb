@@ -19,7 +19,8 @@ module UpTack
           runs = runs(text)
           return [] if runs.none? { |name, _| name }
 
-          [exact(runs), fixed(runs), zero_fixed(runs), up_to(runs), any_case(runs)].compact.uniq.first(4)
+          found = [exact(runs), fixed(runs), zero_fixed(runs), up_to(runs), any_case(runs)].compact.uniq
+          found.select { |mask| Typing.problem(Masks.read(mask)).nil? }.first(4)
         end
 
         # @return [Array<Array(String, String)>] kinds (nil for signs) with the characters that follow one another

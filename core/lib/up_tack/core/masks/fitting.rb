@@ -21,7 +21,8 @@ module UpTack
         # What one row of places makes of a text.
         # used:: characters that found a place; lost:: [character, place] of the
         #   first that found none; left:: the places that are still empty
-        Walk = Struct.new(:text, :used, :lost, :left, keyword_init: true) do
+        # given:: fixed characters that came by themselves
+        Walk = Struct.new(:text, :used, :given, :lost, :left, keyword_init: true) do
           def complete? = left.none? { |slot| slot.is_a?(Slots::Input) && !slot.optional }
 
           # @return [String] with the fixed characters that end it
@@ -41,8 +42,7 @@ module UpTack
           characters = text.grapheme_clusters
           return Result.new(text: text, complete: false, message: too_long(characters.length)) if characters.length > MOST * 10
 
-          walks = @rows.map { |row| walk(row, characters) }
-          best = walks.max_by.with_index { |walk, index| [walk.used, walk.complete? ? 1 : 0, -index] }
+          best = best(characters)
           return Result.new(text: text, complete: false, message: misfit(best)) if best.lost
           return Result.new(text: best.settled, complete: true, message: nil) if best.complete?
 
@@ -51,14 +51,22 @@ module UpTack
 
         private
 
+        # The row that takes in most; of those alike the one that adds least, so that a text which
+        # fits stays as it is; then one that is complete, then the shortest.
+        def best(characters)
+          walks = @rows.map { |row| walk(row, characters) }
+          walks.max_by.with_index { |walk, index| [walk.used, -walk.given, walk.complete? ? 1 : 0, -index] }
+        end
+
         def walk(row, characters)
           text = []
-          used = 0
+          used = given = 0
           at = 0
           lost = nil
           characters.each do |character|
-            passed, place = seek(row, at, @turn ? character.public_send(@turn) : character)
+            passed, place = seek(row, at, character)
             fixed = row[at...passed].grep(Slots::Fixed)
+            given += fixed.length
             text.concat(fixed.map(&:character))
             if place
               text << place
@@ -69,7 +77,7 @@ module UpTack
               lost ||= [character, text.length, row[at..]] unless character.match?(SEPARATOR)
             end
           end
-          Walk.new(text: text.join, used: used, lost: lost, left: row[at..])
+          Walk.new(text: text.join, used: used, given: given, lost: lost, left: row[at..])
         end
 
         # @return [Array(Integer, String)] where the character goes and as what; or
@@ -78,7 +86,7 @@ module UpTack
           (at...row.length).each do |index|
             case (slot = row[index])
             when Slots::Fixed
-              return [index, character] if slot.character == character
+              return [index, slot.character] if same?(slot.character, character)
             else
               turned = Classes.turned(slot.name, character)
               return [index, turned] if Classes::ALL.fetch(slot.name).match?(turned)
@@ -87,6 +95,8 @@ module UpTack
           end
           [row.length, nil]
         end
+
+        def same?(fixed, character) = fixed == character || (!@turn.nil? && fixed == character.public_send(@turn))
 
         def missing(walk)
           wanted = walk.left.grep(Slots::Input).reject(&:optional).chunk_while { |one, other| one.name == other.name }

@@ -24,7 +24,7 @@ module UpTack
         # @param text [String] as it was typed
         # @return [Fitting::Result]
         # @raise [Invalid] for a mask by which nothing can be typed
-        def fit(text) = (@fitting ||= Fitting.new(rows, turn)).of(text)
+        def fit(text) = fitting.of(text)
 
         # @return [Array<Array<Slots::Fixed, Slots::Input>>] see Slots
         def rows = @rows ||= Slots.of(parts)
@@ -35,8 +35,14 @@ module UpTack
           {["upper"] => :upcase, ["lower"] => :downcase}[letters]
         end
 
-        # @return [String] the text without its separators, if it is written as the mask says
-        def bare(text) = fits?(text) ? text.gsub(/[^\p{L}\p{M}\p{N}]/, "") : text
+        # @return [String] the text without its separators, if it is written as the mask says and they
+        #   can be put back; one that somebody chose to type, or to leave out, could not
+        def bare(text)
+          return text unless fits?(text)
+
+          stripped = text.gsub(/[^\p{L}\p{M}\p{N}]/, "")
+          (dressed(stripped) == text) ? stripped : text
+        end
 
         # @return [String] a text without separators as the mask shows it
         def dressed(text)
@@ -48,6 +54,8 @@ module UpTack
         def words = Phrases.of(parts)
 
         private
+
+        def fitting = @fitting ||= Fitting.new(rows, turn)
 
         # For a mask of any shape: all ways of reading it are followed side by
         # side, so that no mask and no text can make it slow. One that can be typed

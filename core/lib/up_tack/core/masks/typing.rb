@@ -8,8 +8,10 @@ module UpTack
       module Typing
         # A sign for each kind of character in the patterns handed to the browser.
         SIGNS = {"DIGIT" => "D", "ALPHA" => "A", "UPPER" => "U", "LOWER" => "L", "ALNUM" => "N", "ANY" => "Y"}.freeze
-        # The kinds as regular expressions after ECMA-262, for one UTF-16 unit.
-        CLASSES = {"D" => "\\d", "A" => "\\p{L}", "U" => "[\\p{Lu}\\p{Lt}]", "L" => "\\p{Ll}", "N" => "[\\p{L}\\d]", "Y" => "[^]"}.freeze
+        # The kinds as regular expressions after ECMA-262, for what people see as one character.
+        CLASSES = {
+          "D" => "\\d", "A" => "\\p{L}\\p{M}*", "U" => "[\\p{Lu}\\p{Lt}]\\p{M}*", "L" => "\\p{Ll}\\p{M}*", "N" => "(?:\\p{L}\\p{M}*|\\d)", "Y" => "[^]+"
+        }.freeze
 
         module_function
 
@@ -17,7 +19,7 @@ module UpTack
         # @param bare [Boolean] whether separators are left out of what is stored
         # @return [String, nil] why it can't be typed by
         def problem(mask, bare: false)
-          clash = clash(mask.parts)
+          clash = Ambiguity.new(mask.parts).message
           return clash if clash
           return "A mask needs a place for what is typed; this one has fixed characters only." if mask.rows.any? { |row| row.grep(Slots::Input).empty? }
           return "Any characters may be separators too, so those of this mask can't be left out." if bare && mask.rows.flatten.any? { |slot| slot.is_a?(Slots::Input) && slot.name == "ANY" }
@@ -47,24 +49,6 @@ module UpTack
 
             slot.optional ? "[#{SIGNS.fetch(slot.name)}]" : SIGNS.fetch(slot.name)
           end.join
-        end
-
-        # A part of open length must end where the next one begins.
-        def clash(parts)
-          parts.each_cons(2) do |one, other|
-            next unless one.is_a?(Reader::Repeated) && one.least < one.most && meets?(one, other)
-
-            return "Nothing shows where #{Phrases.part(one)} end and #{Phrases.part(other)} begin; put a sign between them, or fix their number."
-          end
-          parts.grep(Reader::Optional).filter_map { |part| clash(part.parts) }.first
-        end
-
-        def meets?(one, other)
-          case other
-          when Reader::Repeated then Classes.overlap?(one.name, other.name)
-          when Reader::Literal then Classes::ALL.fetch(one.name).match?(Classes.turned(one.name, other.characters.first.to_s))
-          else other.parts.first && meets?(one, other.parts.first)
-          end
         end
 
         def varies_inside?(parts) = parts[0...-1].any? { |part| part.is_a?(Reader::Optional) || (part.is_a?(Reader::Repeated) && part.least < part.most) }
