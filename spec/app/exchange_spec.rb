@@ -111,7 +111,7 @@ RSpec.describe "Records out and in again" do
       looked = UpTack::UseCases::Imports::Look.new(workspace).call(source, workspace.table(table))
       settings.each { |name, value| looked.settings[name] = value }
       result = UpTack::UseCases::Imports::Run.new(workspace).call(source: source, table: table, settings: looked.settings, keep: "none", name: file)
-      [source.notes + looked.profiles.filter_map(&:doubt), result.report.refused.map { |each| [each.place, each.refusals.map { |refusal| refusal[:message] }.join(" ")] }]
+      [looked.notes, result.report.refused.map { |each| [each.place, each.refusals.map { |refusal| refusal[:message] }.join(" ")] }]
     end
     expect(try.call("members_mixed_encodings.csv", "members")).to match([[/several encodings: line 2/], [[2, /no text in UTF-8/]]])
     expect(try.call("rows_of_different_length.csv", "members").last).to match([[3, /4 cells, the head has 2/]])
@@ -123,5 +123,17 @@ RSpec.describe "Records out and in again" do
     expect(try.call("members.jsonl", "members").last).to match([[3, /“Phone” holds a list or an object/]])
     expect([try.call("clays.xlsx", "clays").last, try.call("clays.ods", "clays").last.length]).to match([[[4, /“hot” is not a number/]], be_between(0, 1)])
     expect(try.call("formulas_as_text.csv", "members").last).to eq([])
+  end
+
+  it "says which reading of its dates a column takes, and what settled it" do
+    notes = lambda do |*dates|
+      Dir.mktmpdir do |folder|
+        File.write(path = File.join(folder, "members.csv"), ["Name,Joined", *dates.map.with_index { |date, index| "Member #{index},#{date}" }].join("\n"))
+        UpTack::UseCases::Imports::Look.new(workspace).call(UpTack::Interchange::Source.open(path), workspace.table("members")).notes
+      end
+    end
+    expect(notes.call("03/04/2026", "04/23/2026", "05/06/2026")).to contain_exactly(a_string_including("“Joined” is read month first, since row 3 has 04/23/2026; 2 other dates, such as 03/04/2026 in row 2,"))
+    expect(notes.call("03/04/2026", "05/06/2026")).to contain_exactly(a_string_including("is read day first, as other columns or the firm write dates"))
+    expect(notes.call("23/04/2026", "04/04/2026", "2026-01-02")).to be_empty
   end
 end

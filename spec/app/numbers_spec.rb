@@ -82,4 +82,20 @@ RSpec.describe "Numbers in the store" do
     expect(answer.record.values["key"]).to eq("ANS-000001")
     expect(UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", id: answer.record.id, typed: {"member" => 2}).record.values["key"]).to eq("ANS-000001")
   end
+
+  it "finds what was doubled while nobody numbered the field, when it is numbered again and in a check" do
+    number_clays
+    2.times { save({}) }
+    unpin("clays", "number", "code")
+    doubled = save({"code" => "CL-01"}).record.id
+    plain = {"kind" => "number", "field" => "code", "formula" => '"CL-" & counter(2)'}
+    preview = UpTack::UseCases::PreviewRule.new(workspace).call(table: "clays", plain: plain)
+    expect(preview.counts["refused"]).to eq(2)
+    expect(preview.examples.first).to include(verdict: "refused", stored: "CL-01", how: a_string_including("another record has it too"))
+    change(:PinRule, table: "clays", rule: plain)
+    finding = UpTack::UseCases::Care::CheckUp.new(workspace).call.find { |each| each.what == "counters" }
+    expect([finding.sound, finding.told]).to match([false, a_string_including("CL-01 is in 2 records")])
+    save({"code" => "CL-77"}, id: doubled, way: "import")
+    expect(UpTack::UseCases::Care::CheckUp.new(workspace).call.reject(&:sound).map(&:told)).to eq([])
+  end
 end

@@ -37,7 +37,8 @@ RSpec.describe "A view of records" do
       -> { "words #{pick.call(%w[= <> < <= > >=])} #{quote.call(pick.call(texts.compact))}" }, -> { "words #{pick.call(["contains", "starts with", "ends with"])} #{quote.call(pick.call(texts.compact + %w[m ß ÄR]))}" },
       -> { "amount #{pick.call(%w[= <> < >=])} #{pick.call(numbers.compact)}" }, -> { "#{pick.call(numbers.compact)} < amount" }, -> { "amount between -1 and #{pick.call(numbers.compact)}" }, -> { "words = other" },
       -> { "day #{pick.call(%w[= < >])} date(#{quote.call(pick.call(days.compact))}) + #{random.rand(3)}" }, -> { "day < today() - 7" }, -> { "done" }, -> { "#{pick.call(%w[words amount day done])} is #{pick.call(["", "not "])}blank" },
-      -> { "words in (#{quote.call(pick.call(texts.compact))}, #{quote.call(pick.call(texts.compact))})" }, -> { "len(words) > 3" }, -> { "amount * 2 > 1" }, -> { "words contains blank" }, -> { "done = no" }
+      -> { "words in (#{quote.call(pick.call(texts.compact))}, #{quote.call(pick.call(texts.compact))})" }, -> { "len(words) > 3" }, -> { "amount * 2 > 1" }, -> { "words contains blank" }, -> { "#{pick.call(%w[words other])} #{pick.call(["contains", "starts with", "ends with"])} #{pick.call(["words", "other", '""', "left(other, 2)", 'other & ""'])}" },
+      -> { "words #{pick.call(%w[= <>])} #{pick.call(["\"\"", "blank"])}" }, -> { "done = no" }
     ]
     200.times do
       filter = Array.new(1 + random.rand(3)) { "#{pick.call(["", "", "not "])}(#{pick.call(atoms).call})" }.join(pick.call([" and ", " or "]))

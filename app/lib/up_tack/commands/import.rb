@@ -58,7 +58,7 @@ module UpTack
         source = Interchange::Source.open(path)
         looked = UseCases::Imports::Look.new(workspace).call(source, design)
         settings = UseCases::Imports::Given.over(looked.settings, "columns" => maps.map { |map| told(map, source, design) }, "match" => match, "blanks" => flags["--keep-blank"] ? "kept" : nil)
-        source.notes.each { |note| @err.puts note }
+        looked.notes.each { |note| @err.puts note }
         keep = if flags["--dry-run"] then "none"
         else flags["--passing"] ? "passing" : "all"
         end

@@ -37,6 +37,7 @@ module UpTack
         @dates = Hash.new(0)
         @decimals = Hash.new(0)
         @rows_by_order = {}
+        @either_way = 0
         @repeated = false
         @several_lines = false
         @least = @greatest = nil
@@ -107,10 +108,26 @@ module UpTack
         "“#{name}” has dates of both orders: #{orders.map { |_, (row, text)| "#{text} in row #{row}" }.join(", ")}. Those that don't fit the chosen order will be refused."
       end
 
+      ORDERS = {"dmy" => "day first", "mdy" => "month first", "ymd" => "year first"}.freeze
+
+      # @param order [String] in which its dates are read
+      # @return [String, nil] which reading was taken, where most cells would allow another
+      def reading(order)
+        return if @either_way.zero? || rows_by_order.slice("dmy", "mdy").length == 2
+
+        row, text = rows_by_order[order]
+        why = row ? "since row #{row} has #{text}" : "as other columns or the firm write dates"
+        others = (@either_way == 1) ? "another date" : "#{Core::Values::Plain.grouped(@either_way)} other dates"
+        "“#{name}” is read #{ORDERS.fetch(order)}, #{why}; #{others}, such as #{@example.last} in row #{@example.first}, would allow the other order. Choose it at the column if that is meant."
+      end
+
       # @return [Array(BigDecimal, BigDecimal), nil] the least and the greatest number
       def range = @least && [@least, @greatest]
 
       private
+
+      # A day that is the same in both orders tells nothing and can't be misread.
+      def palindrome?(text) = text.match(FIGURES).then { |found| found[1].to_i == found[3].to_i }
 
       # As long as all cells are alike.
       def look_at_shape(shown, text)
@@ -132,6 +149,9 @@ module UpTack
         if shown.order
           @dates[shown.order] += 1
           @rows_by_order[shown.order] ||= [row, text]
+        elsif shown.kind == "date" && text.match?(FIGURES) && !palindrome?(text)
+          @either_way += 1
+          @example ||= [row, text]
         end
         shown.number ? number(shown.number) : shown.kind
       end

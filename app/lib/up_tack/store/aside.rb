@@ -13,10 +13,12 @@ module UpTack
         connection.rename_table(table.key, next_name(table.id))
       end
 
+      # @param replaced [Replaced] takes note of what it brings back
       # @return [Boolean] whether there was something to bring back
-      def take_table(table)
+      def take_table(table, replaced)
         name = names(table.id).last or return false
         connection.rename_table(name, table.key)
+        replaced.note_table(table)
         true
       end
 
@@ -30,9 +32,11 @@ module UpTack
       end
 
       # Puts the latest values set aside back into the column, and forgets them.
+      # @param replaced [Replaced] takes note
       # @return [Boolean] whether there were any
-      def take_column(table, field)
+      def take_column(table, field, replaced)
         name = names(field.id).last or return false
+        replaced.note(table, field)
         connection.execute(
           "UPDATE #{quoted(table.key)} SET #{quoted(field.key)} = (SELECT value FROM #{quoted(name)} AS aside WHERE aside.id = #{quoted(table.key)}.id)"
         )

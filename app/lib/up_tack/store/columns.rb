@@ -31,7 +31,9 @@ module UpTack
 
       # Links that came back from being set aside may point to records that were
       # deleted meanwhile.
-      def clear_dangling(table, field)
+      # @param replaced [Replaced] takes note
+      def clear_dangling(table, field, replaced)
+        replaced.note(table, field)
         sql("UPDATE #{quoted(table.key)} SET #{quoted(field.key)} = NULL WHERE #{quoted(field.key)} NOT IN (SELECT id FROM #{quoted(field.target)})")
       end
 

@@ -37,6 +37,7 @@ module UpTack
           SystemTables.prepare(connection)
           # A file of an older version lacks them.
           Indexes.follow(Workspace.compiled.project) if Revision.exists?
+          Upkeep::Edition.follow
         end
       end
 
@@ -88,6 +89,7 @@ module UpTack
           write { SystemTables.prepare(connection) }
         end
         @forgetting.each(&:call)
+        write { Upkeep::Edition.follow }
       end
 
       # @yield is called when all that is in the file became something else

@@ -14,9 +14,11 @@ module UpTack
         @from = from
         @to = to
         @back = back
+        @replaced = Replaced.new
         @connection = Database.connection
       end
 
+      # @return [Replaced] the fields that have other values by it
       def follow
         Indexes.let_go(@from, @to)
         old_tables = @from ? @from.tables.to_h { |table| [table.id, table] } : {}
@@ -28,6 +30,7 @@ module UpTack
         brought.each { |table| bring_links(table) }
         (new_tables.keys & old_tables.keys).each { |id| alter(old_tables[id], new_tables[id]) }
         Indexes.follow(@to)
+        @replaced
       end
 
       private
@@ -46,7 +49,7 @@ module UpTack
       end
 
       def bring_table(table)
-        return if Aside.take_table(table)
+        return if Aside.take_table(table, @replaced)
 
         @connection.create_table(table.key) do |t|
           (table.kept_fields - links(table)).each { |field| t.column(field.key, field.values.column) }
@@ -75,8 +78,8 @@ module UpTack
 
       def bring_column(table, field)
         Columns.add(table, field)
-        Aside.take_column(table, field)
-        Columns.clear_dangling(table, field) if field.link?
+        Aside.take_column(table, field, @replaced)
+        Columns.clear_dangling(table, field, @replaced) if field.link?
       end
 
       def rename_columns(table, ids, before, after)
@@ -86,10 +89,12 @@ module UpTack
       end
 
       def change_column(old, new, before, after)
-        Retyping.new(@from, @to, new, before, after).run(back: @back) if Retyping.needed?(@from, @to, before, after)
+        Retyping.new(@from, @to, new, before, after).run(@replaced, back: @back) if Retyping.needed?(@from, @to, before, after)
         write_anew(new, before, after) if before.type == after.type && before.bare&.words != after.bare&.words
         follow_rule(old, new, before, after)
       end
+
+      def stamped?(table, field) = table.rules.any? { |rule| rule.field == field.key && Upkeep::FromLog.kind?(rule) }
 
       # Leaves separators out of what is stored from now on, or puts them in.
       def write_anew(table, before, after)
@@ -106,7 +111,8 @@ module UpTack
         was = old.worked_out?(before.key)
         is = new.worked_out?(after.key)
         Aside.put_column(new, after) if is && !was && !@back
-        Aside.take_column(new, after) if was && !is && @back
+        Aside.take_column(new, after, @replaced) if was && !is && @back
+        FilledFromLog.take_back(new, after, @replaced) if @back && stamped?(old, before) && !stamped?(new, after)
       end
     end
   end

@@ -25,9 +25,11 @@ module UpTack
         @new = new
       end
 
+      # @param replaced [Replaced] takes note
       # @param back [Boolean] whether to bring back the values set aside, for the
       #   records that nobody changed since
-      def run(back: false)
+      def run(replaced, back: false)
+        replaced.note(@table, @new)
         current = read_all
         originals = back ? taken_back : {}
         Aside.put_column(@table, renamed) unless back

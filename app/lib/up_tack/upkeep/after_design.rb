@@ -3,13 +3,16 @@
 module UpTack
   module Upkeep
     # What must be worked out again when the design became another one: every
-    # kept calculation whose formula, or whose fields, are not what they were.
+    # kept calculation whose formula, or whose fields, are not what they were, and
+    # whatever reads a field that was given other values.
     class AfterDesign
       # @param from [Core::Design::Project, nil]
       # @param to [Core::Design::Project]
-      def initialize(from, to)
+      # @param replaced [Array<Store::Replaced>] fields with other values than before
+      def initialize(from, to, replaced = [])
         @from = from
         @to = to
+        @replaced = replaced
       end
 
       # @return [Dirty]
@@ -17,10 +20,23 @@ module UpTack
         before = @from ? marks(@from) : {}
         marks(@to).each_with_object(Dirty.new) do |(rule, (mark, place)), found|
           found.add(place, :all) unless before[rule]&.first == mark
-        end
+        end.tap { |found| mark_readers(found) }
       end
 
       private
+
+      def mark_readers(found)
+        upkeep = @to.upkeep
+        @replaced.each do |replaced|
+          replaced.each(@to) do |table, field, ids|
+            place = [table.key, field.key]
+            found.add(place, ids) if lasting?(upkeep.calculation(*place)) && upkeep.kept?(*place)
+            upkeep.readers(*place).each { |reader| found.add(reader.calculation.place, WayBack.new(reader.steps).from(ids)) }
+          end
+        end
+      end
+
+      def lasting?(calculation) = !calculation.nil? && !calculation.rule.once?
 
       # What makes each calculation what it is, with names taken out: a field or
       # table that is only renamed changes nothing.

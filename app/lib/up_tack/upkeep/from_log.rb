@@ -18,28 +18,39 @@ module UpTack
 
       # Fills stamps and tallies that are new or changed, where they are blank.
       # @param from [Core::Design::Project, nil]
+      # @param replaced [Store::Replaced] takes note of what is filled
       # @return [void]
-      def self.run(workspace, from, to, progress: Progress.none)
+      def self.run(workspace, from, to, replaced, progress: Progress.none)
         known = from ? from.tables.flat_map { |table| table.rules.map(&:to_plain) } : []
         to.tables.each do |table|
           fresh = table.rules.select { |rule| kind?(rule) && !known.include?(rule.to_plain) }
-          new(workspace, table).fill(fresh, progress) if fresh.any?
+          new(workspace, table).fill(fresh, replaced, progress) if fresh.any?
         end
       end
 
       def self.kind?(rule) = [Core::Rules::Stamp, Core::Rules::Tally].any? { |kind| rule.is_a?(kind) }
 
-      def fill(rules, progress)
+      def fill(rules, replaced, progress)
         rows = Store::Rows.new(@table)
         progress.begin(@table.label, rules.map { |rule| @table.field(rule.field).label }.join(", "), rows.count)
         compiled = rules.map { |rule| rule.compile(@table) }
         rows.each_batch do |batch|
           found = values(compiled, batch)
+          filled = {}
           batch.each do |id, row|
             missing = found.fetch(id).select { |key, value| row[key].nil? && !value.nil? }
             rows.update(id, missing) if missing.any?
+            missing.each { |key, value| (filled[key] ||= {})[id] = value }
           end
+          note(filled, replaced)
           progress.advance(batch.length)
+        end
+      end
+
+      def note(filled, replaced)
+        filled.each do |key, values|
+          Store::FilledFromLog.note(@table.field(key), values)
+          replaced.note(@table, @table.field(key), values.keys)
         end
       end
 

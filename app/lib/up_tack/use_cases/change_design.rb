@@ -21,8 +21,7 @@ module UpTack
           next from if to.to_plain == from.to_plain
 
           ChoicesInUse.new(@workspace).check(from, to)
-          Store::Physical.new(from, to).follow
-          keep(to, from, action: "change", summary: change.summary)
+          keep(to, from, [Store::Physical.new(from, to).follow], action: "change", summary: change.summary)
         end
       end
 
@@ -60,10 +59,9 @@ module UpTack
 
       # Takes the real tables to the state after a revision, change by change.
       def go_to(revision, **entry)
-        Store::Lineage.new(Store::Revision.history.order(:id)).steps(from: @workspace.revision_id, to: revision.id).each do |step|
-          Store::Physical.new(project_of(step.from), project_of(step.to), back: step.back).follow
-        end
-        keep(project_of(revision.id), @workspace.project, **entry)
+        steps = Store::Lineage.new(Store::Revision.history.order(:id)).steps(from: @workspace.revision_id, to: revision.id)
+        replaced = steps.map { |step| Store::Physical.new(project_of(step.from), project_of(step.to), back: step.back).follow }
+        keep(project_of(revision.id), @workspace.project, replaced, **entry)
       end
 
       # The design of a revision, in which no id is given twice even so.
@@ -72,15 +70,18 @@ module UpTack
       end
 
       # Keeps the new state, and works out again what it makes stale.
-      def keep(project, from, action:, summary:, target: nil)
+      # @param replaced [Array<Store::Replaced>] fields with other values than before
+      def keep(project, from, replaced, action:, summary:, target: nil)
         Store::Revision.create!(
           made_at: @workspace.clock.now, person_id: @workspace.person.id, person_name: @workspace.person.name,
           action: action, summary: summary, target_id: target, design: JSON.generate(project.to_plain)
         )
         @workspace.renew
         Upkeep::AdoptNumbers.new(@workspace, progress: @progress).run(from, project)
-        Upkeep::FromLog.run(@workspace, from, project, progress: @progress)
-        Upkeep::Recalculation.new(@workspace, progress: @progress).run(Upkeep::AfterDesign.new(from, project).dirty)
+        told = Store::Replaced.new
+        Upkeep::FromLog.run(@workspace, from, project, told, progress: @progress)
+        dirty = Upkeep::AfterDesign.new(from, project, [*replaced, told]).dirty
+        Upkeep::Recalculation.new(@workspace, progress: @progress).run(dirty)
         project
       end
     end

@@ -11,6 +11,8 @@ module UpTack
     # its place in the text; the Checker gives every node a type or names the
     # mistake; the Compiler turns the tree into nested lambdas, once.
     module Expression
+      # Goes up when formulas come to other values than in the version before.
+      EDITION = 2
       # Characters a formula may have.
       LONGEST = 4_000
       # Brackets, calls and choices within one another.

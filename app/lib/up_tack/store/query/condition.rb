@@ -63,7 +63,7 @@ module UpTack
           both(node.text, node.part) do |key, value|
             next NOTHING if value == NOTHING
 
-            length = Core::Expression::Text.folded(constant(node.part)).length
+            length = fixed?(node.part) ? Core::Expression::Text.folded(constant(node.part)).length : "LENGTH(#{value})"
             {
               "contains" => "(INSTR(#{key}, #{value}) > 0)", "starts with" => "(SUBSTR(#{key}, 1, #{length}) = #{value})",
               "ends with" => "(SUBSTR(#{key}, -#{length}) = #{value})"

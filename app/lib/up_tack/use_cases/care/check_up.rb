@@ -57,9 +57,21 @@ module UpTack
 
         def counters
           problems = @workspace.project.tables.flat_map do |table|
-            table.rules.grep(Core::Rules::Number).flat_map { |rule| behind(table, table.field(rule.field)) + unheld(table, table.field(rule.field)) }
+            table.rules.grep(Core::Rules::Number).flat_map { |rule| of_numbers(table, table.field(rule.field)) }
           end
           finding("counters", problems.empty?, "Every counter is ahead of the numbers that were given.", problems.join(" "))
+        end
+
+        def of_numbers(table, field) = behind(table, field) + unheld(table, field) + doubled(table, field)
+
+        # While nobody numbered the field, people could give a number twice.
+        def doubled(table, field)
+          found = Store::Doubles.of(table, field)
+          return [] if found.empty?
+
+          number, count = found.first
+          more = (found.length > 1) ? " and #{found.length - 1} more" : ""
+          ["#{field.label} of #{table.label}: #{number} is in #{count} records#{more}; a number is given once, so change all but one of them."]
         end
 
         def behind(table, field)

@@ -6,7 +6,13 @@ module UpTack
       # Looks at a file: what its columns show, and to which fields of a table they belong.
       class Look
         # profiles:: one for each column; settings:: as guessed; rows:: how many there are, about
-        Found = Struct.new(:source, :profiles, :settings, :rows, keyword_init: true)
+        Found = Struct.new(:source, :profiles, :settings, :rows, keyword_init: true) do
+          # @return [Array<String>] what people should know of how the file is read
+          def notes
+            readings = profiles.zip(settings.columns).filter_map { |profile, taken| profile.reading(taken.dates) if profile.kinds.key?("date") }
+            source.notes + profiles.filter_map(&:doubt) + readings
+          end
+        end
         # Share of a column's values that must be those of a choice or a link.
         ENOUGH = 0.6
 

@@ -15,12 +15,17 @@ module UpTack
 
         # @return [Hash] verdict:, stored:, result: and how:
         def of(id, values)
-          {verdict: verdict(id, values), stored: shown(values[@field.key]), result: nil, how: @rule.formula&.with_values(evaluation(id, values)) || parent(values)}
+          {verdict: verdict(id, values), stored: shown(values[@field.key]), result: nil, how: @rule.formula&.with_values(evaluation(id, values)) || parent(id, values)}
         end
 
         private
 
-        def parent(values) = @rule.by && "#{@design.field(@rule.by).label} #{@design.field(@rule.by).show(values[@rule.by])}"
+        def parent(id, values)
+          return unless @rule.by
+
+          field = @design.field(@rule.by)
+          "#{field.label} #{field.show(@rule.parent.call(evaluation(id, values)))}"
+        end
       end
     end
   end

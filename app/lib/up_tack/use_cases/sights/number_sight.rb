@@ -3,10 +3,19 @@
 module UpTack
   module UseCases
     module Sights
-      # Which records have a number, and how each would be written by the rule.
+      # Which records have a number, how each would be written by the rule, and which have one that
+      # another record has too.
       class NumberSight < Sight
-        # @return [String] "same" for one that has its number, else "blank"
-        def verdict(id, values) = stored(id, values).nil? ? "blank" : "same"
+        def begin(_rows) = @doubles = Store::Doubles.of(@design, @field)
+
+        # @return [String] "refused" for one whose number another record has, "same" for one that has
+        #   its own, else "blank"
+        def verdict(id, values)
+          value = stored(id, values)
+          return "blank" if value.nil?
+
+          double?(value) ? "refused" : "same"
+        end
 
         # @return [Hash] verdict:, stored:, result: and how:
         def of(id, values)
@@ -24,6 +33,8 @@ module UpTack
 
         private
 
+        def double?(value) = (@doubles ||= Store::Doubles.of(@design, @field)).key?(Core::Values.show(value))
+
         def formulas = [@rule.formula, @rule.series].compact
 
         def series(id, values) = @rule.series_of(evaluation(id, values))
@@ -31,6 +42,7 @@ module UpTack
         def how(value, series, count)
           return "its series is blank" if series.nil?
           return "has none yet" if value.nil?
+          return "another record has it too; a number is never given twice" if double?(value)
 
           count ? "count #{count}#{" of #{series}" unless series == ""}" : "written in another way; it is kept as it is"
         end

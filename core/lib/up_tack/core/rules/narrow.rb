@@ -54,13 +54,13 @@ module UpTack
         def compile(table)
           Compiled.new(
             rule: self, field: table.field(field), reads: reads(table), message: message(table), labels: reads(table).map { |key| table.field(key).label },
-            formula: mapped? ? nil : compiled(table, expecting: :yes_no), by: (parent(table) if mapped?),
+            formula: mapped? ? nil : compiled(table, expecting: :yes_no), by: @parts["by"], parent: (parent(table) if mapped?),
             lists: map.to_h { |parent, values| [Expression::Text.folded(parent), values.map { |value| Expression::Text.folded(value) }] }
           )
         end
 
         # A narrowing made ready to run.
-        Compiled = Struct.new(:rule, :field, :reads, :message, :labels, :formula, :by, :lists, keyword_init: true) do
+        Compiled = Struct.new(:rule, :field, :reads, :message, :labels, :formula, :by, :parent, :lists, keyword_init: true) do
           # @param working [Save::Working]
           def apply(working)
             value = working.values[field.key]
@@ -78,8 +78,8 @@ module UpTack
           def belongs?(value, evaluation)
             return formula.call(evaluation.with(field.key, value)) != false if formula
 
-            parent = by.call(evaluation)
-            allowed = parent && lists[Expression::Text.folded(Values.show(parent))]
+            found = parent.call(evaluation)
+            allowed = found && lists[Expression::Text.folded(found)]
             allowed.nil? || allowed.include?(Expression::Text.folded(value))
           end
 

@@ -12,7 +12,7 @@ module UpTack
         def look(upload, found)
           source = found.source
           {
-            id: upload.id, name: upload.name, format: source.format, rows: found.rows, notes: source.notes + found.profiles.filter_map(&:doubt),
+            id: upload.id, name: upload.name, format: source.format, rows: found.rows, notes: found.notes,
             encoding: source.respond_to?(:encoding) ? source.encoding : nil, delimiter: source.respond_to?(:delimiter) ? source.delimiter : nil,
             sheets: source.respond_to?(:sheets) ? source.sheets : [], sheet: source.respond_to?(:sheet) ? source.sheet : nil,
             columns: found.profiles.zip(found.settings.columns).map { |profile, taken| column(profile, taken) },
