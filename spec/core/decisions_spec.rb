@@ -21,7 +21,11 @@ RSpec.describe "Decision tables" do
     e.problems.map { |each| [each.part, each.message] }
   end
 
-  def review(...) = design(...).then { |made| Core::Decisions::Review.new(made.rules.first, made).report }
+  # Where a blank may be, that is a case of its own.
+  def review(rows, more: [], **parts)
+    filled = %w[firing size due fragile note].map { |key| rule("required", key) }
+    design(rows, more: [*more, *filled], **parts).then { |made| Core::Decisions::Review.new(made.rules.first, made).report }
+  end
 
   # What a cell of each type lets pass, and what it does not.
   {

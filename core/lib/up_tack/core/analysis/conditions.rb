@@ -3,58 +3,86 @@
 module UpTack
   module Core
     module Analysis
-      # Some conditions of one table, taken apart into what they compare: each field,
-      # path or calculation that stands beside a sign is an Unknown, whatever it is
-      # made of; each test that can't be taken apart further is one that is true or
-      # false. So conditions can be tried without a record.
+      # Some conditions of one table, with what they are made of (Leaves), and with what is told of
+      # them: each field, path or calculation that stands beside a sign is an Unknown, and so is each
+      # test that can't be taken apart further. So conditions can be tried without a record.
       class Conditions
         # text:: the formula that stands for it; kind:: its type, :test for a whole test
         # constants:: values that it is compared with; peers:: texts of other unknowns
-        #   that it is compared with; blank:: whether a condition asks if it is blank
-        Unknown = Struct.new(:text, :node, :kind, :constants, :peers, :blank, keyword_init: true)
+        #   that it is compared with
+        Unknown = Struct.new(:text, :node, :kind, :constants, :peers, keyword_init: true)
 
         Nodes = Expression::Nodes
 
+        # @return [Leaves]
+        attr_reader :leaves
+        # @return [Array<Array(Nodes::Node, Nodes::Node)>] what is compared
+        attr_reader :pairs
+
         # @param table [Design::Table]
-        # @param trees [Array<Expression::Nodes::Node>] checked
+        # @param trees [Array<Nodes::Node>] checked
         def initialize(table, trees)
           @table = table
           @printer = Expression::Printer.new
+          @leaves = Leaves.new(table)
           @unknowns = {}
-          trees.each { |tree| gather(tree) }
+          @pairs = []
+          trees.each do |tree|
+            @leaves.of(tree)
+            gather(tree)
+            @leaves.walk(tree) { |node| @pairs.concat(compared(node)) }
+          end
+          @trees = trees
         end
+
+        # @return [Domains] values to try
+        def domains = @domains ||= Domains.new(@table, @leaves, @pairs, @trees)
 
         # @return [Array<Unknown>]
         def unknowns = @unknowns.values
 
-        # @param given [Hash{String=>Object}] a value for each unknown, by its text
+        # @param tree [Nodes::Node] one of the conditions
+        # @param given [Hash{String=>Object}] a value for each leaf
         # @return [true, false, nil] after SQL's three values
-        def truth(node, given)
-          case node
-          when Nodes::Logic then joined(node, given)
-          when Nodes::Inversion then truth(node.operand, given).then { |found| found.nil? ? nil : !found }
-          when Nodes::Literal then node.value
-          when Nodes::Comparison then compared(node.sign, value(node.left, given), value(node.right, given))
-          when Nodes::Range then both(compared(">=", *[node.value, node.low].map { |each| value(each, given) }), compared("<=", *[node.value, node.high].map { |each| value(each, given) }))
-          when Nodes::Membership then among(node, given)
-          when Nodes::BlankTest then value(node.value, given).nil?
-          else given[text(node)]
-          end
-        end
+        def truth(tree, given) = @leaves.value(tree, given)
 
-        # @return [Boolean] whether a node always has the same value
-        def fixed?(node)
-          case node
-          when Nodes::Literal then true
-          when Nodes::Negation then node.operand.is_a?(Nodes::Literal)
-          when Nodes::Call then node.name == "date" && node.arguments.one? && node.arguments.first.is_a?(Nodes::Literal)
-          else false
-          end
+        # @param given [Hash{String=>Object}] a value for each leaf
+        # @return [Hash{String=>Object}] a value for each unknown
+        def values(given) = @unknowns.transform_values { |unknown| @leaves.value(unknown.node, given) }
+
+        # Functions of which every result is found among the values to try.
+        SEEN_THROUGH = %w[today now date days len abs round roundup rounddown floor ceiling year month day weekday hour minute mod edate eomonth coalesce min max].freeze
+
+        # @return [Boolean] whether a condition can only hold where the values to try show it: not where
+        #   it looks at texts that are made of others
+        def transparent?(tree)
+          found = true
+          @leaves.walk(tree) { |node| found &&= seen_through?(node) }
+          found
         end
 
         private
 
+        def seen_through?(node)
+          case node
+          when Nodes::Call then SEEN_THROUGH.include?(node.name)
+          when Nodes::Join, Nodes::Fits, Nodes::Arithmetic
+            node.is_a?(Nodes::Arithmetic) && node.sign != "^"
+          else true
+          end
+        end
+
+        def compared(node)
+          case node
+          when Nodes::Comparison then [[node.left, node.right]]
+          when Nodes::Range then [[node.value, node.low], [node.value, node.high]]
+          when Nodes::Membership then node.options.map { |option| [node.value, option] }
+          else []
+          end
+        end
+
         def text(node) = @printer.of(node)
+        def fixed?(node) = @leaves.of(node).empty?
 
         def gather(node)
           case node
@@ -64,8 +92,8 @@ module UpTack
           when Nodes::Comparison then meet(node.left, node.right)
           when Nodes::Range then [node.low, node.high].each { |limit| meet(node.value, limit) }
           when Nodes::Membership then node.options.each { |option| meet(node.value, option) }
-          when Nodes::BlankTest then unknown(node.value).blank = true unless fixed?(node.value)
-          else @unknowns[text(node)] ||= Unknown.new(text: text(node), node: node, kind: :test, constants: [], peers: [], blank: false)
+          when Nodes::BlankTest then unknown(node.value) unless fixed?(node.value)
+          else @unknowns[text(node)] ||= Unknown.new(text: text(node), node: node, kind: :test, constants: [], peers: [])
           end
         end
 
@@ -74,50 +102,14 @@ module UpTack
           return loose.first.peers |= [loose.last.text] if loose.length == 2 && loose.first.text != loose.last.text
 
           constant = [left, right].find { |node| fixed?(node) }
-          loose.first.constants |= [fixed(constant)].compact if loose.one? && constant
+          loose.first.constants |= [@leaves.value(constant, {})].compact if loose.one? && constant
         end
 
         def unknown(node)
-          @unknowns[text(node)] ||= Unknown.new(text: text(node), node: node, kind: kind(node), constants: [], peers: [], blank: false)
+          @unknowns[text(node)] ||= Unknown.new(text: text(node), node: node, kind: kind(node), constants: [], peers: [])
         end
 
         def kind(node) = Expression.compile(text(node), @table.scope).type
-
-        def fixed(node)
-          case node
-          when Nodes::Literal then node.value
-          when Nodes::Negation then -node.operand.value
-          else Expression::Functions::DateFunctions.iso(node.arguments.first.value)
-          end
-        end
-
-        def value(node, given) = fixed?(node) ? fixed(node) : given[text(node)]
-
-        def compared(sign, left, right)
-          return if left.nil? || right.nil?
-
-          Expression::Comparing::TESTS.fetch(sign).call(Expression::Comparing.order(left, right))
-        end
-
-        def joined(node, given)
-          left, right = truth(node.left, given), truth(node.right, given)
-          return both(left, right) if node.word == "and"
-
-          both(left.nil? ? nil : !left, right.nil? ? nil : !right).then { |found| found.nil? ? nil : !found }
-        end
-
-        def both(left, right)
-          return false if left == false || right == false
-
-          (left.nil? || right.nil?) ? nil : true
-        end
-
-        def among(node, given)
-          found = node.options.map { |option| compared("=", value(node.value, given), value(option, given)) }
-          return true if found.include?(true)
-
-          found.include?(nil) ? nil : false
-        end
       end
     end
   end

@@ -9,24 +9,29 @@ module UpTack
         RELATIONS = {-1 => "is below", 0 => "equals", 1 => "is above"}.freeze
 
         # @param table [Design::Table]
-        # @param unknowns [Array<Conditions::Unknown>]
-        def initialize(table, unknowns)
+        # @param conditions [Conditions]
+        def initialize(table, conditions)
           @table = table
-          @unknowns = unknowns
+          @conditions = conditions
+          @unknowns = conditions.unknowns
           @say = Expression::Words.new(table.scope)
         end
 
-        # @param way [Hash{String=>Object}] a value by the text of each unknown
-        # @param telling [Array<String>] texts of those that matter
+        # @param given [Hash{String=>Object}] a value by the text of each leaf
+        # @param telling [Array<String>] texts of the leaves that matter
         # @return [Array<String>]
-        def words(way, telling)
-          @unknowns.select { |unknown| telling.include?(unknown.text) }.flat_map { |unknown| of(unknown, way, telling) }.uniq
+        def words(given, telling)
+          blank = telling.select { |text| given[text].nil? }
+          way = @conditions.values(given)
+          concerned = @unknowns.select { |unknown| (leaves_of(unknown) & telling).any? && !way[unknown.text].nil? }
+          blank.map { |text| "#{@conditions.leaves[text].node.accept(@say)} is blank" } | concerned.flat_map { |unknown| of(unknown, way, concerned.map(&:text)) }.uniq
         end
 
+        # @param given [Hash{String=>Object}] a value by the text of each leaf
         # @return [Hash{String=>Object}] values of fields, plain, for a record to try
-        def values(way)
-          @unknowns.select { |unknown| unknown.node.is_a?(Expression::Nodes::Field) && !unknown.node.before && !way[unknown.text].nil? && @table.field(unknown.node.key) && !@table.given?(unknown.node.key) }
-            .to_h { |unknown| [unknown.node.key, Values.dump(way[unknown.text])] }
+        def values(given)
+          leaves = @conditions.leaves.all.select { |leaf| leaf.field && !given[leaf.text].nil? && !@table.given?(leaf.field.key) }
+          leaves.to_h { |leaf| [leaf.field.key, Values.dump(given[leaf.text])] }
         end
 
         # A detail of a linked record that a case is of.
@@ -35,22 +40,24 @@ module UpTack
         Linked = Struct.new(:link, :table, :key, :value, :beside)
 
         # @return [Array<Linked>] those that are one step away
-        def linked(way)
-          @unknowns.filter_map do |unknown|
-            node = unknown.node
+        def linked(given)
+          @conditions.leaves.all.filter_map do |leaf|
+            node = leaf.node
             next unless node.is_a?(Expression::Nodes::Path) && node.owner.is_a?(Expression::Nodes::Field) && (link = @table.field(node.owner.key))&.link?
 
-            others = @unknowns.select { |other| other.peers.include?(unknown.text) || unknown.peers.include?(other.text) }
-            Linked.new(link.key, link.target, node.key, way[unknown.text], others.filter_map { |other| other.node.key if other.node.is_a?(Expression::Nodes::Field) && !other.node.before })
+            unknown = @unknowns.find { |each| each.text == leaf.text }
+            others = unknown ? @unknowns.select { |other| other.peers.include?(unknown.text) || unknown.peers.include?(other.text) } : []
+            Linked.new(link.key, link.target, node.key, given[leaf.text], others.filter_map { |other| other.node.key if other.node.is_a?(Expression::Nodes::Field) && !other.node.before })
           end
         end
 
         private
 
+        def leaves_of(unknown) = @conditions.leaves.of(unknown.node)
+
         def of(unknown, way, telling)
           value = way[unknown.text]
           name = unknown.node.accept(@say)
-          return ["#{name} is blank"] if value.nil?
           return [value ? "it holds that #{name}" : "it does not hold that #{name}"] if unknown.kind == :test && !unknown.node.is_a?(Expression::Nodes::Field)
 
           compared = unknown.peers.select { |text| telling.include?(text) && !way[text].nil? }.map { |text| beside(unknown, name, way, text) }

@@ -12,14 +12,14 @@ module UpTack
         # low, high:: its ends, nil where it is open; exact:: whether they belong to it
         Region = Struct.new(:value, :words, :low, :high, :exact)
 
-        DAY = 1
-        MINUTE = 60
-
         # @param input [Input]
         # @param cells [Array<Cell>] all of the column
         # @param bounds [Array(Object, Object)] lowest and highest value that other rules let pass, either nil
-        def initialize(input, cells, bounds = [nil, nil])
+        # @param blank [Boolean] whether there may be no value
+        def initialize(input, cells, bounds = [nil, nil], blank: false)
           @input = input
+          @blank = blank
+          @steps = Analysis::Steps.new(input.kind, input.field)
           @cells = cells
           @low, @high = bounds
         end
@@ -31,7 +31,7 @@ module UpTack
           elsif @input.ordered? then ordered
           else open_texts
           end
-          @cells.any?(&:blank?) ? found << Region.new(nil, "blank") : found
+          @blank ? found << Region.new(nil, "blank") : found
         end
 
         # @param regions [Array<Region>] some of them, in their order
@@ -115,17 +115,8 @@ module UpTack
           Region.new(middle, nil, low, high, false)
         end
 
-        # @return [Boolean] whether there is always another value between two
-        def fine? = @input.kind == :number && !@input.field&.decimals
-
-        def step_from(value, sign)
-          case @input.kind
-          when :number then value + (sign * (@input.field&.decimals ? BigDecimal("1e-#{@input.field.decimals}") : 1))
-          when :date then value + (sign * DAY)
-          when :moment then value + (sign * MINUTE)
-          when :time then DayTime.new(value.seconds + (sign * MINUTE)) if (value.seconds + (sign * MINUTE)).between?(0, 86_399)
-          end
-        end
+        def fine? = @steps.fine?
+        def step_from(value, sign) = @steps.moved(value, sign)
 
         def usual = {number: BigDecimal(0), date: Calendar.day(2026, 1, 1), time: DayTime.of(12, 0), moment: ::Time.utc(2026, 1, 1, 12)}.fetch(@input.kind)
       end

@@ -6,14 +6,16 @@ module UpTack
       # Looks at a decision table as a whole: combinations of inputs that no row
       # covers, rows that are never reached, rows that contradict each other.
       #
-      # The inputs are cut into Regions; then the columns are gone through one after
+      # The inputs are cut into points (Axis); then the axes are gone through one after
       # the other, each time with the set of rows that still fit, as the bits of a
       # whole number. Rows beneath one that fits whatever comes are left out, and ways
-      # that lead to the same set at the same column are gone once. A blank input is
-      # looked at only where the table speaks of blank.
+      # that lead to the same set at the same axis are gone once. A blank input is
+      # looked at wherever its field need not be filled.
       class Review
         # Regions looked at before it stops short.
-        MOST_STEPS = 400_000
+        MOST_STEPS = 600_000
+        # Points tried to find where two rows alone decide, for each pair of them.
+        MOST_TRIED = 400
         # Findings of each kind that are told.
         MOST_FOUND = 30
 
@@ -37,42 +39,35 @@ module UpTack
           @inputs = rule.columns(table)
           @table = table
           @most_steps = most_steps
-          @cuts = @inputs.each_with_index.map { |input, index| Regions.new(input, column(index), Bounds.of(table, input.field)) }
-          @regions = @cuts.map(&:all)
-          @masks = @regions.each_with_index.map { |regions, index| regions.map { |region| mask(index, region.value) } }
-          # Columns with few values come first, so that ways meet again soon.
-          @order = @inputs.each_index.sort_by { |index| [@regions[index].length, index] }
-          @sets = @rows.each_index.map { |row| @masks.map { |masks| masks.each_index.reduce(0) { |bits, region| (masks[region][row] == 1) ? bits | (1 << region) : bits } } }
+          @axes = Axis.of(@inputs, @rows, table)
+          # Those with few points come first, so that ways meet again soon.
+          @order = @axes.each_index.sort_by { |index| [@axes[index].points.length, index] }
+          @masks = @axes.map(&:masks)
+          @sets = @rows.each_index.map { |row| @masks.map { |masks| masks.each_index.reduce(0) { |bits, point| (masks[point][row] == 1) ? bits | (1 << point) : bits } } }
           @careless = (0..@order.length).map { |depth| careless(depth) }
         end
 
         # @return [Report]
         def report
           @steps = 0
-          @seen = {}
+          @seen = Array.new(@order.length) { {} }
           @reached = 0
           gaps = walk(0, (1 << @rows.length) - 1)
-          Report.new(gaps: gaps.map { |way| example(way) }.uniq(&:words), unreached: stopped? ? [] : unreached, contradictions: contradictions, stopped: stopped?, steps: @steps)
+          Report.new(gaps: told(gaps).map { |way| example(way) }.uniq(&:words), unreached: stopped? ? [] : unreached, contradictions: contradictions, stopped: stopped?, steps: @steps)
         end
 
         private
 
-        def column(index) = @rows.map { |row| row.cells[index] }
-        def stopped? = @steps >= @most_steps
-
-        # @return [Integer] the rows whose cell of a column lets a value pass, as bits
-        def mask(column, value)
-          @rows.each_with_index.reduce(0) { |bits, (row, index)| row.cells[column].fits?(value) ? bits | (1 << index) : bits }
-        end
+        def stopped? = @steps >= @most_steps || @axes.any?(&:partial?)
 
         # @return [Integer] the rows that let any value of the columns from a depth on pass
         def careless(depth)
-          @rows.each_index.reduce(0) { |bits, row| (@order.drop(depth).all? { |column| @masks[column].all? { |mask| mask[row] == 1 } }) ? bits | (1 << row) : bits }
+          @rows.each_index.reduce(0) { |bits, row| (@order.drop(depth).all? { |axis| @masks[axis].all? { |mask| mask[row] == 1 } }) ? bits | (1 << row) : bits }
         end
 
-        # @param depth [Integer] columns gone through, in @order
+        # @param depth [Integer] axes gone through, in @order
         # @param alive [Integer] rows that still fit
-        # @return [Array<Hash{Integer=>Array<Integer>}>] gaps from here on: regions by column
+        # @return [Array<Hash{Integer=>Array<Integer>}>] gaps from here on: points by axis
         def walk(depth, alive)
           return [{}] if alive.zero?
 
@@ -81,8 +76,18 @@ module UpTack
           return decided(surely) if surely == (alive & -alive)
 
           alive &= (surely << 1) - 1 unless surely.zero?
-          @seen[[depth, alive]] ||= further(depth, alive)
+          @seen[depth][alive] ||= further(depth, alive)
         end
+
+        # Values are told apart from blanks, which are a case of their own.
+        def told(gaps)
+          mixed = ->(way) { way.select { |axis, points| points.length > 1 && points.any? { |point| blank?(axis, point) } }.keys }
+          filled = gaps.map { |way| way.merge(mixed.call(way).to_h { |axis| [axis, way[axis].reject { |point| blank?(axis, point) }] }) }
+          blanks = gaps.zip(filled).flat_map { |way, rest| mixed.call(way).map { |axis| rest.merge(axis => way[axis].select { |point| blank?(axis, point) }) } }
+          filled + blanks
+        end
+
+        def blank?(axis, point) = @axes[axis].points[point].values.all?(&:nil?)
 
         def decided(row)
           @reached |= row
@@ -90,18 +95,21 @@ module UpTack
         end
 
         def further(depth, alive)
-          column = @order[depth]
-          groups(column, alive).each_with_object([]) do |(left, regions), found|
-            return found if stopped?
+          axis = @order[depth]
+          groups(axis, alive).each_with_object([]) do |(left, points), found|
+            return found if @steps >= @most_steps
 
             ways = walk(depth + 1, left)
-            found.concat((regions.length == @regions[column].length) ? ways : ways.map { |way| {column => regions}.merge(way) })
+            found.concat((points.length == @masks[axis].length) ? ways : ways.map { |way| {axis => points}.merge(way) })
           end.first(MOST_FOUND)
         end
 
-        def groups(column, alive)
-          @steps += @masks[column].length
-          @masks[column].each_index.group_by { |region| @masks[column][region] & alive }
+        def groups(axis, alive)
+          masks = @masks[axis]
+          @steps += masks.length
+          found = {}
+          masks.each_with_index { |mask, point| (found[mask & alive] ||= []) << point }
+          found
         end
 
         def unreached
@@ -119,8 +127,8 @@ module UpTack
         # @return [Boolean] whether a row fits wherever another does
         def covers?(wide, narrow) = inside?(@sets[narrow], @sets[wide])
 
-        # A general row beneath a special one is meant; two that overlap in part, and
-        # are not decided by one above them there, are not.
+        # A general row beneath a special one is meant; two that overlap in part are not, where they
+        # alone decide: where no row above fits, nor one between them.
         def contradictions
           found = []
           @rows.each_index do |first|
@@ -129,33 +137,78 @@ module UpTack
               next if @rows[first].outputs == @rows[other].outputs
 
               both = overlap(first, other) or next
-              next if covers?(other, first) || covers?(first, other) || (0...first).any? { |above| inside?(both, @sets[above]) }
+              next if covers?(other, first) || covers?(first, other)
 
-              found << [first, other, shared(first, other)]
+              way = undecided(both, ((1 << other) - 1) & ~(1 << first)) or next
+              found << [first, other, example(way)]
             end
           end
           found
         end
 
-        # @return [Array<Integer>, nil] what both rows let pass, as bits by column
+        # @return [Array<Integer>, nil] what both rows let pass, as bits by axis
         def overlap(first, other)
           one, two = @sets[first], @sets[other]
-          one.each_index.map { |column| (one[column] & two[column]).then { |bits| bits.zero? ? (return nil) : bits } }
+          one.each_index.map { |axis| (one[axis] & two[axis]).then { |bits| bits.zero? ? (return nil) : bits } }
         end
 
-        def inside?(sets, wide) = sets.each_index.all? { |column| (sets[column] & ~wide[column]).zero? }
-
-        def shared(first, other)
-          both = @masks.each_with_index.to_h { |masks, column| [column, masks.each_index.select { |region| masks[region][first] == 1 && masks[region][other] == 1 }] }
-          example(both.reject { |column, regions| regions.length == @regions[column].length })
+        # @param both [Array<Integer>] points by axis, as bits
+        # @param rows [Integer] those that must not fit, as bits
+        # @return [Hash{Integer=>Array<Integer>}, nil] some of the points where none of them does
+        def undecided(both, rows)
+          lists = both.map { |bits| bits_of(bits) }
+          @tried = 0
+          chosen = free_of(rows, lists, staying(lists), 0, {}) or return
+          wide = chosen.each_with_index.map { |point, axis| point ? [point] : bits_of(both[axis]) }
+          widened(wide, both, rows).each_with_index.to_h { |points, axis| [axis, points] }.reject { |axis, points| points.length == @masks[axis].length }
         end
+
+        def bits_of(bits) = (0...bits.bit_length).select { |index| bits[index] == 1 }
+
+        # @return [Array<Integer>] rows that fit whichever points are chosen from an axis on, as bits
+        def staying(lists)
+          all = lists.each_index.map { |axis| lists[axis].reduce(-1) { |bits, point| bits & @masks[axis][point] } }
+          all.each_index.map { |axis| all.drop(axis).reduce(-1, :&) }
+        end
+
+        # @return [Array<Integer, nil>, nil] a point by axis, nil where any will do
+        def free_of(rows, lists, staying, axis, known)
+          return [] if rows.zero?
+          return if axis == lists.length || (rows & staying[axis]).nonzero? || known.key?([axis, rows])
+
+          known[[axis, rows]] = true
+          masks = @masks[axis]
+          lists[axis].each_with_object({}) { |point, left| left[masks[point] & rows] ||= point }.sort_by { |left, _| left.to_s(2).count("1") }.each do |left, point|
+            return if (@tried += 1) > MOST_TRIED
+
+            rest = free_of(left, lists, staying, axis + 1, known)
+            return [point, *rest] if rest
+          end
+          nil
+        end
+
+        # As many points of each axis as do not bring one of the rows in.
+        def widened(wide, both, rows)
+          wide += both.drop(wide.length).map { |bits| bits_of(bits) }
+          wide.each_index.reduce(wide) do |all, axis|
+            others = all.each_with_index.reject { |_, index| index == axis }.reduce(rows) { |left, (points, index)| left & points.reduce(0) { |bits, point| bits | @masks[index][point] } }
+            all.each_with_index.map { |points, index| (index == axis) ? points | bits_of(both[axis]).select { |point| (@masks[axis][point] & others).zero? } : points }
+          end
+        end
+
+        def inside?(sets, wide) = sets.each_index.all? { |axis| (sets[axis] & ~wide[axis]).zero? }
 
         def example(way)
-          chosen = @inputs.each_index.map { |column| way[column] }
-          Example.new(
-            chosen.each_with_index.map { |regions, column| regions && @cuts[column].words(regions.map { |region| @regions[column][region] }) },
-            chosen.each_with_index.map { |regions, column| @regions[column][regions ? regions.first : 0]&.value }
-          )
+          words, values = Array.new(@inputs.length), Array.new(@inputs.length)
+          @axes.each_with_index do |axis, index|
+            points = way[index]&.sort
+            said = points && axis.words(points)
+            axis.columns.each_with_index do |column, at|
+              words[column] = said && said[at]
+              values[column] = axis.points[points ? points.first : 0]&.values&.at(at)
+            end
+          end
+          Example.new(words, values)
         end
       end
     end

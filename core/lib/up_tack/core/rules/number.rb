@@ -25,6 +25,7 @@ module UpTack
         def by_hand? = @parts["by_hand"] == true
         def follow? = @parts["follow"] == true
         def owns? = !by_hand?
+        def fills_always? = true
         def series? = !@parts["series"].to_s.strip.empty?
 
         def problems(table)

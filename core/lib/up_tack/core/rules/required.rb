@@ -12,6 +12,7 @@ module UpTack
         PARTS = parts("when")
 
         def self.kind = "required"
+        def fills_always? = always? && !warning? && !lets_old?
 
         def reads(table) = [field, *condition_reads(table)].uniq
         def fields(table) = reads(table)

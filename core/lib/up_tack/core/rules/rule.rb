@@ -59,6 +59,9 @@ module UpTack
         # @return [Boolean] whether `old.` in its formulas tells of the record before this save
         def reads_before? = false
 
+        # @return [Boolean] whether no record is without a value in its field
+        def fills_always? = false
+
         # @return [Boolean] whether its field always equals a formula
         def follows? = false
 

@@ -16,6 +16,7 @@ module UpTack
         def self.suits?(field, table) = field.type == "number" && !table.given?(field.key)
 
         def owns? = true
+        def fills_always? = true
         def watch = @parts["watch"] || []
 
         def problems(table)

@@ -83,8 +83,9 @@ module UpTack
         # @return [Boolean] whether the record is to be given the number that it lacks
         def numbering? = @draft.numbering
 
-        # @return [Boolean] whether a number came along for a field that a rule numbers
-        def brought?(key) = typed?(key) && changed?(key) && !unreadable?(key) && (!new? || !@values[key].nil?)
+        # @return [Boolean] whether a number came along for a field that a rule numbers, typed or given
+        #   by another rule
+        def brought?(key) = changed?(key) && !unreadable?(key) && (!new? || !@values[key].nil?)
 
         # @return [Integer, nil] the record's own number in the table
         def id = @draft.id
