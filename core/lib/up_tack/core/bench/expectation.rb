@@ -72,6 +72,16 @@ module UpTack
           judge.of(self)
         end
 
+        # @param trial [Trial] that was played
+        # @param table [Design::Table]
+        # @return [Boolean] whether it is met
+        def met?(trial, table)
+          moment = plain["act"] ? trial.moments[plain["act"].to_i - 1] : trial.last
+          return false if moment.nil? || (field && table.field(field).nil?)
+
+          Judge.new(trial, table, moment).met?(self)
+        end
+
         private
 
         # What can't be read stays as it is; then it can't come out.

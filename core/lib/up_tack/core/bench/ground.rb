@@ -18,6 +18,19 @@ module UpTack
         end
 
         # @param key [String] of a table
+        # @param old [Rules::Rule] one of its rules
+        # @param new [Rules::Rule, nil] in its place; nil leaves it out
+        # @return [Ground] of the project with that; plans that it can't concern are shared
+        def with_rule(key, old, new)
+          changed = project.with_rule(key, old.id, new)
+          # What is worked out is read wherever fields are, by other tables as well.
+          return Ground.new(changed) if [old, new].compact.any? { |rule| rule.kind == "calculation" }
+
+          plans = project.tables.reject { |table| table.key == key }.to_h { |table| [table.key, plan(table.key)] }
+          Ground.new(changed, plans.merge(key => plan(key).with_rule(changed.table(key), old, new)).compact)
+        end
+
+        # @param key [String] of a table
         # @return [Save::Plan]
         def plan(key) = @plans[key] ||= Save::Plan.new(project.table(key), project.conventions)
 

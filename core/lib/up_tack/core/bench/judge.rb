@@ -31,6 +31,21 @@ module UpTack
           Expectation::Verdict.new(met: met, expected: telling.of(expectation), actual: actual, field: expectation.field || expectation.plain["after"], rules: rules(expectation))
         end
 
+        # The same without words, for whoever runs proofs by the thousand.
+        # @param expectation [Expectation]
+        # @return [Boolean]
+        def met?(expectation)
+          plain = expectation.plain
+          case expectation.what
+          when "saved" then %w[saved back].include?(@moment.state)
+          when "value" then !outcome.nil? && !outcome.unreadable.key?(plain["field"]) && Values.dump(outcome.values[plain["field"]]) == plain["is"]
+          when "state"
+            part, wanted = STATES.fetch(plain["is"]) { return false }
+            @trial.states.fetch(plain["field"])[part] == wanted
+          else send(expectation.what, plain).first
+          end
+        end
+
         # @return [String] what came out, in a line
         def came_out
           case @moment.state

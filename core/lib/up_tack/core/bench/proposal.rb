@@ -10,8 +10,6 @@ module UpTack
         # usual:: whether it is picked unless somebody says otherwise
         Proposed = Struct.new(:plain, :words, :usual, keyword_init: true)
 
-        # Kinds of rules whose values are told, but not picked by themselves.
-        MERE = [Rules::Default, Rules::Stamp].freeze
         # Longest message that is expected word for word.
         LONGEST_MESSAGE = 2_000
 
@@ -62,20 +60,23 @@ module UpTack
         def values
           return [] unless outcome
 
-          @table.fields.reject { |field| outcome.unreadable.key?(field.key) }.filter_map do |field|
+          @table.fields.reject { |field| outcome.unreadable.key?(field.key) }.flat_map do |field|
             origin = outcome.origins[field.key]
             rule = origin.rule && @table.rule(origin.rule)
-            next if origin.source == "blank" && @table.rules.none? { |each| each.writes.include?(field.key) }
+            next [] if origin.source == "blank" && @table.rules.none? { |each| each.writes.include?(field.key) }
 
             value(field, rule)
           end
         end
 
+        # What a rule gave, or left blank. A number is told by its shape and, since a proof counts by
+        # itself, by its count.
         def value(field, rule)
           found = outcome.values[field.key]
-          return proposed({"what" => "number", "field" => field.key, "fits" => shape(field, found)}, true) if rule.is_a?(Rules::Number) && found
+          exact = proposed({"what" => "value", "field" => field.key, "is" => Values.dump(found)}, !rule.nil? || found.nil?)
+          return [exact] unless rule.is_a?(Rules::Number) && found
 
-          proposed({"what" => "value", "field" => field.key, "is" => Values.dump(found)}, !rule.nil? && !found.nil? && MERE.none? { |kind| rule.is_a?(kind) })
+          [proposed({"what" => "number", "field" => field.key, "fits" => shape(field, found)}, true), exact]
         end
 
         def shape(field, text)
@@ -89,7 +90,7 @@ module UpTack
           ruled = @table.rules.grep(Rules::State).map(&:field) | (@trial.ready ? @trial.ready.states.map { |state| state.field.key } : [])
           @trial.states.slice(*ruled).flat_map do |key, state|
             words = [state.shown ? "shown" : "hidden", state.enabled ? "open" : "closed", ("required" if state.required), ("read_only" if state.read_only)].compact
-            words.map { |word| proposed({"what" => "state", "field" => key, "is" => word}, false) }
+            words.map { |word| proposed({"what" => "state", "field" => key, "is" => word}, true) }
           end
         end
 

@@ -14,9 +14,14 @@ module UpTack
 
         # @param project [Design::Project]
         # @param plans [Hash{String=>Save::Plan}] those that are compiled already
-        def initialize(project, plans = {})
-          @ground = Ground.new(project, plans)
+        # @param ground [Ground] made of them, where there is one already
+        def initialize(project, plans = {}, ground: Ground.new(project, plans))
+          @ground = ground
         end
+
+        # @param key [String]
+        # @return [Design::Table]
+        def table(key) = @ground.project.table(key)
 
         # @param table [Design::Table]
         # @param proof [Proof]
@@ -33,6 +38,15 @@ module UpTack
         # The same in short, for whoever asks only whether it comes out as it must.
         # @return [Array<Expectation::Verdict>] what does not
         def differences(table, proof) = held(table, proof, trace: false).last
+
+        # The same in a word.
+        # @return [Boolean] whether it comes out as it must
+        def passes?(table, proof)
+          played = trial(table, proof, trace: false)
+          !played.is_a?(String) && proof.expectations.all? { |each| each.met?(played, table) }
+        rescue StandardError # rubocop:disable Style/RescueStandardError -- whatever it is, it does not come out as it must
+          false
+        end
 
         # @param trace [Boolean, :brief]
         # @return [Trial, String] played; a sentence where it can't be

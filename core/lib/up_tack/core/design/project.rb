@@ -50,6 +50,18 @@ module UpTack
           plain.merge("tables" => tables.map(&:to_plain))
         end
 
+        # @param key [String] of a table
+        # @param id [String] of one of its rules
+        # @param rule [Rules::Rule, nil] in its place; nil leaves it out
+        # @return [Project] the same with that, not checked
+        def with_rule(key, id, rule)
+          neighbours = Neighbours.new(conventions, tolerant: true)
+          all = tables.map { |table| (table.key == key) ? table.with_rule(id, rule, neighbours) : Table.new(**table.to_h, neighbours: neighbours).freeze }.freeze
+          neighbours.settle(all)
+          neighbours.suspend(tolerated.to_a.flat_map { |problem| problem.stuck.to_a })
+          Project.new(**to_h, tables: all).freeze
+        end
+
         # @return [Analysis::Upkeep] what is worked out from what
         def upkeep = tables.empty? ? Analysis::Upkeep.new([]) : tables.first.neighbours.upkeep
 

@@ -52,6 +52,17 @@ module UpTack
           freeze
         end
 
+        # @param table [Design::Table] that has another rule in the place of one, or lacks it
+        # @param old [Rules::Rule]
+        # @param new [Rules::Rule, nil]
+        # @return [Plan, nil] for that; nil where its rules may act in another order
+        def with_rule(table, old, new)
+          same = new.nil? || (new.stages == old.stages && new.writes == old.writes && new.awaits(table).sort == old.awaits(@table).sort)
+          return unless same && turns.each_value.all? { |rules| rules.none? { |rule| rule.rule.moved_by_change? && rule.rule.id == old.id && rule.partners.any? } }
+
+          dup.tap { |plan| plan.send(:exchange, table, old, new) }.freeze
+        end
+
         # @return [Hash{String=>Array<#apply>}] by key of the stage, in the order of the stages
         def turns = @rules
 
@@ -88,6 +99,19 @@ module UpTack
         end
 
         private
+
+        def exchange(table, old, new)
+          @table = table
+          @rules = turns.to_h { |stage, rules| [stage, rules.filter_map { |rule| (rule.rule.id == old.id) ? exchanged(table, new, stage) : rule }.freeze] }.freeze
+          gather_states
+        end
+
+        def exchanged(table, new, stage)
+          return if new.nil?
+
+          main = new.stages.length == 1 || new.stage == stage
+          main ? new.compile(table) : new.companions(table).fetch(stage)
+        end
 
         def compiled(act) = act.main? ? act.rule.compile(table) : act.rule.companions(table).fetch(act.own)
 

@@ -85,7 +85,16 @@ module UpTack
             blank = other.fields.to_h { |field| [field.key, nil] }
             leading = Leading.to(point.node, point.inside.condition)
             starts = leading.reduce([{}]) { |ways, (node, wanted)| ways.flat_map { |way| solver.ways(node, wanted, blank.merge(way)).first(2).map { |more| way.merge(more) } } }
-            starts.flat_map { |start| Aims.new(other, @base, solver, blank.merge(start)).of_node(point, blank.merge(start)).map { |way| {"children" => [step.table, step.key, start.merge(way)]} } }
+            # What is added up or compared is there, so that it shows whether the record counts.
+            value = source.value.one? ? other.field(source.value.first.key) : nil
+            own = value ? filled(other, value.key) : {}
+            starts.flat_map { |start| Aims.new(other, @base, solver, blank.merge(start)).of_node(point, blank.merge(start)).map { |way| {"children" => [step.table, step.key, own.merge(start, way)]} } }
+          end
+
+          # What a field is worked out from has some value, so that the field has one.
+          def filled(table, key)
+            keys = Analysis::Order.through([key], [], table).select { |each| table.field(each) && !table.given?(each) && !table.field(each).link? }
+            keys.to_h { |each| [each, Samples::Values.usual(table.field(each))] }
           end
 
           public

@@ -1,0 +1,163 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      class Mutants
+        # Mistakes in what a rule keeps beside its formulas: each setting the other way, each entry of a
+        # list forgotten, each row and cell of a table changed.
+        class Settings
+          # The values that a setting can have, the usual one first.
+          CHOICES = {
+            "half" => %w[refuse clear], "severity" => %w[refuse warn], "old" => %w[check let], "blanks" => %w[apart equal], "mode" => %w[save suggest],
+            "otherwise" => %w[clear keep refuse leave], "which" => %w[first last], "event" => %w[changed reached made ticked], "keeping" => %w[always once],
+            "state" => %w[shown enabled required read_only], "except_role" => [nil, "builder", "clerk"]
+          }.freeze
+          # What a setting is where nothing is said, as far as kinds differ in that.
+          USUAL = {"otherwise" => {"decision" => "leave", "state" => "keep", "narrow" => "clear"}}.freeze
+          FLAGS = %w[case by_hand follow clears only_blank overrules enforced].freeze
+          WHOLE = {"least" => 0, "most" => 0, "start" => 1, "step" => 1}.freeze
+          LISTS = %w[values with locked watch steps].freeze
+
+          def initialize(rule, table)
+            @rule = rule
+            @table = table
+            @plain = rule.to_plain
+          end
+
+          # @return [Array<Mutant>]
+          def all = choices + flags + whole + lists + value + mask + map + rows
+
+          private
+
+          def parts = @rule.class::PARTS
+          def changed(sort, words, more) = Mutant.new(sort: sort, words: words, plain: @plain.merge(more).compact)
+
+          def choices
+            CHOICES.slice(*parts).flat_map do |part, values|
+              next [] unless meant?(part)
+
+              now = @plain.fetch(part) { USUAL.dig(part, @rule.kind) || values.first }
+              (values - [now]).map { |other| changed("setting", "#{part} #{other || "none"}", {part => other}) }
+            end
+          end
+
+          # What a setting is for; elsewhere it means nothing.
+          MEANT = {"which" => {"event" => "reached"}, "clears" => {"event" => "reached"}}.freeze
+
+          def meant?(part) = MEANT.fetch(part, {}).all? { |other, value| @plain[other] == value }
+
+          def flags = (FLAGS & parts).select { |part| meant?(part) }.map { |part| changed("setting", "#{part} #{@plain[part] ? "off" : "on"}", {part => @plain[part] ? nil : true}) }
+
+          def whole
+            WHOLE.slice(*parts).flat_map do |part, usual|
+              next [] if @plain[part].nil? && usual.zero?
+
+              now = @plain[part] || usual
+              [now + 1, now - 1].reject(&:negative?).map { |other| changed("constant", "#{part} #{other}", {part => other}) }
+            end
+          end
+
+          def lists
+            (LISTS & parts).flat_map { |part| Array(@plain[part]).each_index.map { |index| changed("list", "#{part} without entry #{index + 1}", {part => without(@plain[part], index).then { |rest| rest.empty? ? nil : rest }}) } }
+          end
+
+          # A fixed default.
+          def value
+            return [] unless parts.include?("value") && @plain.key?("value")
+
+            field = @table.field(@rule.field)
+            other = another(field, @plain["value"])
+            other.nil? ? [] : [changed("constant", "another value", {"value" => other})]
+          end
+
+          def another(field, now)
+            case field.type
+            when "choice" then field.open_choices.find { |choice| choice != now }
+            when "yes_no" then now != true
+            when "number" then Numbers.plain(BigDecimal(now.to_s) + (field.decimals ? BigDecimal("1e-#{field.decimals}") : 1))
+            when "date" then (Calendar.iso8601(now) + 1).iso8601
+            when "text", "long_text" then "#{now} x"
+            end
+          end
+
+          def mask
+            return [] unless parts.include?("mask")
+
+            [changed("constant", "a place more", {"mask" => "#{@plain["mask"]} DIGIT"}), *counted]
+          end
+
+          # Each count of a kind of character, one up.
+          def counted
+            text = @plain["mask"].to_s
+            text.to_enum(:scan, /(\d+)(?=[A-Z])/).map { Regexp.last_match }.map do |found|
+              changed("constant", "#{found[0]} places as #{found[0].to_i + 1}", {"mask" => text[0...found.begin(0)] + (found[0].to_i + 1).to_s + text[found.end(0)..]})
+            end
+          end
+
+          def map
+            return [] unless parts.include?("map") && @plain["map"].is_a?(Hash)
+
+            @plain["map"].flat_map do |parent, values|
+              values.each_index.map { |index| changed("list", "#{parent} without #{values[index]}", {"map" => @plain["map"].merge(parent => without(values, index))}) }
+            end
+          end
+
+          def rows
+            return [] unless parts.include?("rows")
+
+            all = @plain["rows"]
+            left_out = (all.length > 1) ? all.each_index.map { |index| changed("row", "without row #{index + 1}", {"rows" => without(all, index)}) } : []
+            swapped = (0...all.length - 1).reject { |index| apart?(all[index], all[index + 1]) }.map { |index| changed("row", "rows #{index + 1} and #{index + 2} swapped", {"rows" => replaced(replaced(all, index, all[index + 1]), index + 1, all[index])}) }
+            left_out + swapped + all.each_index.flat_map { |row| cells(row) }
+          end
+
+          # Rows that never fit the same record decide alike in any order.
+          def apart?(one, other)
+            @rule.columns(@table).each_with_index.any? do |column, index|
+              cells = [one, other].map { |row| Decisions::Cell.read(row[index], column, Core::Reading.new(conventions: Conventions.from({}))) }
+              cells.all? { |cell| cell.parts.any? && cell.parts.all? { |part| part.kind == :value } } && cells.first.constants.none? { |value| cells.last.fits?(value) }
+            end
+          end
+
+          def cells(row)
+            inputs = @rule.inputs.length
+            @plain["rows"][row].each_index.flat_map do |column|
+              others = (column < inputs) ? inputs_of(column, @plain["rows"][row][column]) : outputs_of(column - inputs, @plain["rows"][row][column])
+              others.map { |text| changed("row", "row #{row + 1}, cell #{column + 1} as “#{text}”", {"rows" => replaced(@plain["rows"], row, replaced(@plain["rows"][row], column, text))}) }
+            end
+          end
+
+          # A limit one step up and down, another choice, and any value.
+          def inputs_of(column, cell)
+            return [] if cell.strip.empty?
+
+            moved = cell.match?(/\d/) ? [1, -1].map { |by| moved(cell, by) } : []
+            choices = @rule.columns(@table)[column].choices
+            [*moved, *choices&.find { |choice| !cell.include?(choice) }, ""]
+          end
+
+          def moved(cell, by)
+            cell.sub(/\d{4}-\d\d-\d\d|\d+(\.\d+)?/) do |text|
+              next (Calendar.iso8601(text) + by).iso8601 if text.include?("-")
+
+              number = BigDecimal(text)
+              Numbers.plain(number + (by * BigDecimal("1e-#{number.scale}")))
+            end
+          end
+
+          def outputs_of(column, cell)
+            field = @table.field(@rule.writes[column])
+            other = cell.strip.empty? ? nil : another(field, cell)
+            [other.nil? ? nil : (other == true || other == false ? (other ? "yes" : "no") : other), ("" unless cell.strip.empty?)].compact
+          rescue ArgumentError
+            [""]
+          end
+
+          def without(list, index) = list.each_with_index.reject { |_, at| at == index }.map(&:first)
+          def replaced(list, index, value) = list.each_with_index.map { |each, at| (at == index) ? value : each }
+        end
+      end
+    end
+  end
+end

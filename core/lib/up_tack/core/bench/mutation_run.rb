@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      # How many small mistakes in the rules of a table its proofs notice: each mistake is made in turn,
+      # and the proofs that show the rule are run against it until one does not come out as it must.
+      class MutationRun
+        # rule:: the Rule; mutant:: Mutants::Mutant; noticed:: whether a proof did
+        Tried = Struct.new(:rule, :mutant, :noticed, keyword_init: true)
+
+        # @param project [Design::Project]
+        # @param table [Design::Table]
+        # @param proofs [Array<Array(Proof, Array<String>)>] those that come out as they must, each with
+        #   the ids of the rules that it showed
+        # @param plans [Hash{String=>Save::Plan}] those that are compiled already
+        def initialize(project, table, proofs, plans = {})
+          @project = project
+          @table = table
+          @proofs = proofs
+          @ground = Ground.new(project, plans)
+        end
+
+        # @param rules [Array<Rules::Rule>] of the table
+        # @yield [Tried] each as it is tried; false ends it
+        # @return [Array<Tried>]
+        def call(rules = @table.acting_rules)
+          found = []
+          rules.each do |rule|
+            Mutants.of(rule, @table).each do |mutant|
+              changed = ground(rule, mutant)
+              next if mutant.sort == "field" && circle?(changed.project)
+
+              tried = Tried.new(rule: rule, mutant: mutant, noticed: noticed?(rule, changed))
+              found << tried
+              return found if block_given? && yield(tried) == false
+            end
+          end
+          found
+        end
+
+        # @param rule [Rules::Rule]
+        # @param mutant [Mutants::Mutant]
+        # @return [Ground] of the project with the mistake in it
+        def ground(rule, mutant) = @ground.with_rule(@table.key, rule, mutant.plain && Rules.from(mutant.plain))
+
+        private
+
+        # Another field may be one that waits for this one, which nobody could save.
+        def circle?(project) = !project.upkeep.circle.nil? || Design::CircleCheck.new(project.table(@table.key)).problems.any?
+
+        def noticed?(rule, changed)
+          run = Run.new(changed.project, ground: changed)
+          table = run.table(@table.key)
+          @proofs.any? { |proof, rules| rules.include?(rule.id) && !run.passes?(table, proof) }
+        rescue Expression::Invalid, KeyError
+          true # With the mistake it can't be built, so it could not be saved.
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,190 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      # The ways in which somebody comes by a record that shows something of a rule, each made of the
+      # same changes of the base record.
+      class Scenes
+        # In the order in which they are tried.
+        ALL = %i[typed changed back standing touched moved passed twice twice_passed beside copied by_hand refilled as_clerk as_builder later again_later half].freeze
+        # The record that is there already, in the scripts that begin with one.
+        OWN = 1
+
+        # @param field [Design::Field]
+        # @param now [Object, nil] its value
+        # @return [Object, nil] another value of the field
+        def self.other(field, now, today)
+          case field.type
+          when "choice" then field.open_choices.find { |choice| choice != now }
+          when "yes_no" then now != true
+          when "number" then (now || BigDecimal(0)) + 1
+          when "date" then (now || today) - 1
+          when "link" then nil
+          when "moment", "time" then Samples::Values.usual(field)
+          else "#{now || "Made up"} b"
+          end
+        end
+
+        # @param table [Design::Table]
+        # @param base [Edges::Base]
+        # @param scene [Edges::Scene]
+        # @param rule [Rules::Rule]
+        # @param seen [Hash{String=>Object}] the base record as it comes out
+        def initialize(table, base, scene, rule, seen)
+          @table = table
+          @base = base
+          @scene = scene
+          @rule = rule
+          @seen = seen
+        end
+
+        # @param name [Symbol] one of ALL
+        # @param way [Hash{String=>Object}] changes of the base record, see Edges::Scene
+        # @return [Hash, Array<Hash>, nil] a plain script, or some
+        def script(name, way) = send(name, way)
+
+        private
+
+        # Typed anew, all at once.
+        def typed(way) = @scene.script(way)
+
+        # Saved first as the base record.
+        def changed(way) = children?(way) ? nil : @scene.script(way, lasting: true)
+
+        # Saved with the changes first, and then as the base record is.
+        def back(way)
+          return if way.empty? || children?(way)
+
+          plain = way.reject { |key, _| key.include?(".") || %w[clock first].include?(key) }
+          @scene.script(plain.keys.to_h { |key| [key, @base.values[key]] }.merge("first" => plain))
+        end
+
+        # There before, as it is with the changes; then something else is changed.
+        def touched(way)
+          other = untouched(way) or return
+          standing_script(way, {other.first => other.last})
+        end
+
+        # There before, as the base record is; then changed.
+        def standing(way)
+          plain = own(way)
+          plain.empty? ? nil : standing_script({}, plain)
+        end
+
+        # There before with the changes; then one of the fields that the rule names is changed.
+        def moved(way)
+          keys = (@rule.names(@table) | @rule.fields(@table)).select { |key| @table.field(key) && !@table.given?(key) }
+          keys.filter_map { |key| (value = other(key)).nil? ? nil : standing_script(way, {key => value}) }
+        end
+
+        def standing_script(stored, changes)
+          return if children?(stored) || children?(changes) || stored.key?("first")
+
+          script = @scene.script(stored.reject { |_, value| value == :untyped }) or return
+          values = @base.values.merge(script["acts"].first["values"]).merge(given)
+          kept = values.slice(*@table.fields.reject { |field| @table.worked_out?(field.key) }.map(&:key)).compact
+          records = script["records"].merge(@table.key => (script["records"][@table.key] || {}).merge(OWN.to_s => kept.to_h { |key, value| [key, dumped(value)] }))
+          typed = changes.reject { |_, value| value == :untyped }.transform_values { |value| dumped(value) }
+          {**script, "start" => {"from" => "real", "record" => OWN}, "records" => records, "acts" => [{"do" => "fill_in", "values" => typed}, {"do" => "save"}]}
+        end
+
+        # What only rules give has some value already.
+        def given = @table.fields.select { |field| @table.given?(field.key) && !@table.worked_out?(field.key) }.filter_map { |field| (value = @seen[field.key]) && [field.key, dumped(value)] }.to_h
+
+        # The warning is passed with a reason; what refuses is not moved by that.
+        def passed(way)
+          return unless @rule.stage == "validate" && !children?(way)
+
+          script = @scene.script(way) or return
+          {**script, "acts" => [*script["acts"], {"do" => "pass", "rule" => @rule.id, "reason" => "known"}]}
+        end
+
+        # Two of them, one after the other.
+        def twice(way) = children?(way) ? nil : @scene.script(way, again: true)
+
+        def twice_passed(way)
+          script = twice(way) or return
+          {**script, "acts" => [*script["acts"], {"do" => "pass", "rule" => @rule.id, "reason" => "known"}]}
+        end
+
+        # There before, beside another one that is the same.
+        def beside(way)
+          script = touched(way) or return
+          own = script["records"][@table.key]
+          {**script, "records" => script["records"].merge(@table.key => own.merge("2" => own[OWN.to_s]))}
+        end
+
+        # The second is told from the first by its capitals alone.
+        def half(way)
+          script = twice(way) or return
+          acts = script["acts"].map(&:dup)
+          acts.last["values"] = acts.last["values"].transform_values { |value| value.is_a?(String) && value.match?(/\p{Ll}/) && value.length < 30 ? value.swapcase : value }
+          {**script, "acts" => acts}
+        end
+
+        # A copy of a saved one.
+        def copied(way)
+          return if children?(way)
+
+          script = @scene.script(way) or return
+          {**script, "acts" => [*script["acts"], {"do" => "save"}, {"do" => "copy"}]}
+        end
+
+        # What the rule sets is typed by hand as well.
+        def by_hand(way)
+          values = targets.to_h { |key| [key, other(key)] }.compact
+          values.empty? ? nil : @scene.script(way.merge(values))
+        end
+
+        # What the rule sets is there already when it is moved.
+        def refilled(way)
+          filled = targets.to_h { |key| [key, other(key)] }.compact
+          plain = own(way).except(*targets)
+          (filled.empty? || plain.empty?) ? nil : standing_script(filled, plain)
+        end
+
+        def as_clerk(way) = as("clerk", way)
+        def as_builder(way) = as("builder", way)
+
+        def as(role, way)
+          script = changed(way.merge("user.role" => role)) || @scene.script(way.merge("user.role" => role)) or return
+          {**script, "person" => script["person"].merge("name" => "Somebody else")}
+        end
+
+        # Saved, and changed on another day by somebody else.
+        def later(way)
+          script = changed(way) or return
+          first, *rest = script["acts"]
+          {**script, "acts" => [first, {"do" => "save"}, {"do" => "wait", "days" => 3, "hours" => 0}, {"do" => "as", "person" => {"name" => "Somebody else", "role" => "builder"}}, *rest.drop(1)]}
+        end
+
+        # It happens, ends, and happens again on another day.
+        def again_later(way)
+          plain = own(way)
+          return if plain.empty?
+
+          script = @scene.script(way) or return
+          usual = plain.keys.to_h { |key| [key, dumped(@base.values[key])] }
+          wait = {"do" => "wait", "days" => 2, "hours" => 0}
+          {**script, "acts" => [*script["acts"], {"do" => "save"}, wait, {"do" => "fill_in", "values" => usual}, {"do" => "save"}, wait, {"do" => "fill_in", "values" => plain.transform_values { |value| dumped(value) }}, {"do" => "save"}]}
+        end
+
+        def targets = (@rule.writes | [@rule.field]).reject { |key| @table.given?(key) }
+        def children?(way) = way.key?("children")
+        def own(way) = way.reject { |key, value| key.include?(".") || %w[clock first children].include?(key) || value == :untyped }
+
+        # A field that nothing concerns, with another value.
+        def untouched(way)
+          field = @table.fields.find { |each| !@table.given?(each.key) && !way.key?(each.key) && each.key != @rule.field && %w[text long_text].include?(each.type) && @table.rules.none? { |rule| rule.fields(@table).include?(each.key) } }
+          field ||= @table.fields.find { |each| !@table.given?(each.key) && !way.key?(each.key) && !@rule.fields(@table).include?(each.key) && %w[text long_text yes_no].include?(each.type) }
+          field && [field.key, other(field.key)]
+        end
+
+        def other(key) = Scenes.other(@table.field(key), @seen[key], @base.context.clock.today)
+
+        def dumped(value) = (value.nil? || value.is_a?(String)) ? value : Core::Values.dump(value)
+      end
+    end
+  end
+end
