@@ -73,4 +73,22 @@ RSpec.describe "What belongs to what" do
     expect(tried(design, {"firing" => "salt"}).refusals.map(&:message)).to eq(["“Salt” is retired: records that have it keep it, but no other can be given it. There is: Raku."])
     expect(tried(design, {"firing" => "Salt"}, stored: {"firing" => "Salt"})).to be_saved
   end
+
+  it "follows a parent that is calculated" do
+    fields = [field("n", "number", decimals: 0), field("size", "choice", choices: %w[Big Small]), field("kiln", "choice", choices: %w[Hall Shed])]
+    rules = [rule("calculation", "size", formula: 'if n > 5 then "Big" else "Small"'), rule("narrow", "kiln", by: "size", map: {"Big" => ["Hall"], "Small" => ["Shed"]})]
+    design = table(*fields, rules: rules)
+    stored = {"n" => number("9"), "size" => "Big", "kiln" => "Hall"}
+    expect(save(design, {"n" => "9", "kiln" => "Shed"}).refusals.map(&:field)).to eq(["kiln"])
+    expect(save(design, {"n" => "9", "kiln" => "hall"}).values["kiln"]).to eq("Hall")
+    expect(save(design, {"n" => "2"}, stored: stored).values["kiln"]).to be_nil
+    expect(save(design, {"n" => "7"}, stored: stored).values["kiln"]).to eq("Hall")
+  end
+
+  it "tells letters alike that are written in more than one way" do
+    one, other = "\u0390\u0399", "\u03b9\u0308\u0301\u03b9"
+    expect(Core::Expression::Text.folded(one)).to eq(Core::Expression::Text.folded(other.unicode_normalize(:nfd)))
+    expect(value_of("a = b", {"a" => "\u1fb3", "b" => "\u03b1\u0399"})).to be(true)
+    (0x370..0x3ff).each { |code| [code].pack("U").then { |letter| expect(Core::Expression::Text.folded(letter)).to eq(Core::Expression::Text.folded(letter.unicode_normalize(:nfd))) } }
+  end
 end

@@ -61,6 +61,25 @@ RSpec.describe "The bench over HTTP" do
     expect(status).to eq(204)
   end
 
+  it "counts the mistakes that proofs notice, and makes a record for one that slips through" do
+    count = ask(:get, "/api/tables/firings/mistakes")
+    expect(count["state"]).to eq("waiting")
+    UpTack::Proving.wake
+    UpTack::Proving.settle
+    ask(:get, "/api/tables/firings/mistakes")
+    UpTack::UseCases::Bench::Mistakes.settle
+    count = ask(:get, "/api/tables/firings/mistakes")
+    expect(count).to include("state" => "ready", "done" => workspace.table("firings").rules.length)
+    expect(count["tried"] - count["noticed"]).to eq(count["slipping"].length)
+    slip = count["slipping"].find { |each| !each["alike"] }
+    made = ask(:post, "/api/tables/firings/mistakes/record", {rule: slip["rule"], mistake: slip["mistake"]})["suggestion"]
+    expect(made["words"].first).to include("notices")
+    expect(made["expect"]).not_to be_empty
+    expect(ask(:post, "/api/tables/firings/edges", {})["suggestions"].map { |each| each["script"] }).to include(made["script"])
+    expect([ask(:post, "/api/tables/firings/mistakes/record", {rule: "r999999", mistake: 0}), status].last).to eq(404)
+    expect([ask(:post, "/api/tables/firings/mistakes/record", {rule: slip["rule"]}), status].last).to eq(400)
+  end
+
   it "suggests records at the edges, for a table, a rule or one thing that is missing" do
     found = ask(:post, "/api/tables/clays/edges", {rule: "r70"})
     expect(found["sound"]).to be(true)

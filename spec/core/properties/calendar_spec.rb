@@ -39,4 +39,16 @@ RSpec.describe "Days of all years" do
     end
     expect(date.read("1500-02-29", field, reading).message).to eq("There is no 29 February 1500.")
   end
+
+  # Zones without letters for their names: the Azores, and Tehran while it had summer time.
+  {"Atlantic/Azores" => Time.utc(2026, 10, 25, 0, 30), "Asia/Tehran" => Time.utc(2022, 9, 21, 19, 15), "Europe/Dublin" => Time.utc(2026, 10, 25, 0, 30), "America/Sao_Paulo" => Time.utc(2019, 2, 17, 1, 30)}.each do |zone, at|
+    it "are read as they are shown in the hour that comes twice: #{zone}" do
+      conventions = Core::Conventions.from({"time_zone" => zone})
+      field = Core::Design::Field.new(key: "at", label: "At", type: "moment", conventions: conventions)
+      reading = Core::Reading.new(conventions: conventions, today: CoreHelp::TODAY)
+      both = [at, at + 3600]
+      expect(both.map { |moment| Core::Values["moment"].edit(moment, field)[/.*\d\d:\d\d/] }.uniq.length).to eq(1)
+      expect(both.map { |moment| Core::Values["moment"].read(Core::Values["moment"].edit(moment, field), field, reading) }).to eq(both)
+    end
+  end
 end

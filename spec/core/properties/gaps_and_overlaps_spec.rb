@@ -40,7 +40,7 @@ RSpec.describe "Gaps and overlaps" do
   end
 
   condition = lambda do |random, keys|
-    parts = Array.new(random.rand(1..3)) { "#{(random.rand < 0.2) ? "not " : ""}(#{atoms.call(random, keys)})" }
+    parts = Array.new(random.rand(1..3)) { "#{"not " if random.rand < 0.2}(#{atoms.call(random, keys)})" }
     parts.reduce { |left, right| "(#{left} #{%w[and or].sample(random: random)} #{right})" }
   end
 

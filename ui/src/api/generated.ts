@@ -1560,6 +1560,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables/{table}/mistakes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** How many small mistakes in the rules its proofs notice, and which slip through. Counted in the background. */
+        get: operations["countMistakes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tables/{table}/mistakes/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A record that comes out otherwise with a mistake in a rule than without it. */
+        post: operations["noticeMistake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/proofs": {
         parameters: {
             query?: never;
@@ -2034,6 +2074,16 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        EdgeSuggestion: {
+            /** @description What it tests. */
+            words: string[];
+            script: components["schemas"]["Script"];
+            state: string;
+            messages: string[];
+            expect: components["schemas"]["Expectation"][];
+            /** @description The same in words. */
+            expects: string[];
+        };
         PersonEntry: {
             id: number;
             name: string;
@@ -6001,16 +6051,89 @@ export interface operations {
                     "application/json": {
                         /** @description Whether a record that passes was found to start from. */
                         sound: boolean;
-                        suggestions: {
-                            /** @description What it tests. */
-                            words: string[];
-                            script: components["schemas"]["Script"];
-                            state: string;
-                            messages: string[];
-                            expect: components["schemas"]["Expectation"][];
-                            /** @description The same in words. */
-                            expects: string[];
+                        suggestions: components["schemas"]["EdgeSuggestion"][];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    countMistakes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is known so far. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /**
+                         * @description waiting while the proofs themselves run.
+                         * @enum {string}
+                         */
+                        state: "waiting" | "running" | "ready" | "failed";
+                        /** @description Rules that were gone through. */
+                        done: number;
+                        total: number;
+                        /** @description Mistakes that were made in turn. */
+                        tried: number | null;
+                        noticed: number | null;
+                        /** @description Mistakes that no proof notices. */
+                        slipping: {
+                            rule: string;
+                            /** @description Its place among those of the rule. */
+                            mistake: number;
+                            /** @description Label of the field that the rule is pinned on. */
+                            field: string;
+                            tack: string;
+                            /** @description What is done. */
+                            words: string;
+                            /** @description Whether no record was found that comes out otherwise with it. */
+                            alike: boolean;
                         }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    noticeMistake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    rule: string;
+                    mistake: number;
+                };
+            };
+        };
+        responses: {
+            /** @description The record, null where none was found. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        suggestion: null | components["schemas"]["EdgeSuggestion"];
                     };
                 };
             };

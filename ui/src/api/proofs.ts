@@ -32,6 +32,22 @@ export const play = (
 export const suggestEdges = (table: string, body: { rule?: string; point?: string; open?: boolean }) =>
   data(api.POST("/api/tables/{table}/edges", { params: { path: { table } }, body }));
 
+/** Milliseconds between two looks at mistakes that are being counted. */
+const COUNTING = 1_000;
+
+/** How many small mistakes in the rules of a table its proofs notice; looked at again while they are counted. */
+export const useMistakes = (table: string) =>
+  useQuery({
+    queryKey: ["proofs", "mistakes", table],
+    queryFn: () => data(api.GET("/api/tables/{table}/mistakes", { params: { path: { table } } })),
+    refetchInterval: (query) =>
+      query.state.data?.state === "running" || query.state.data?.state === "waiting" ? COUNTING : false,
+  });
+
+/** A record that tells a mistake in a rule apart. */
+export const noticeMistake = (table: string, body: { rule: string; mistake: number }) =>
+  data(api.POST("/api/tables/{table}/mistakes/record", { params: { path: { table } }, body }));
+
 /** Which proofs a rule would break or mend, were it saved. */
 export const endangered = (table: string, body: RuleParts, signal?: AbortSignal) =>
   data(api.POST("/api/tables/{table}/rules/proofs", { params: { path: { table } }, body, signal }));

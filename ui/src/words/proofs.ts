@@ -208,6 +208,20 @@ export const proofsWords = {
     board: (proven: number, of: number, broken: number) =>
       `${proven} of ${of} rules proven${broken > 0 ? `, ${broken} broken` : ""}`,
   },
+  mistakes: {
+    title: (table: string) => `Mistakes that slip through in ${table}`,
+    aim: "Each rule was changed a little, as a slip of the hand would: a sign, a limit, a choice, a setting. These changes break no proof.",
+    counting: (done: number, total: number) => `Counting small mistakes: ${done} of ${total} rules`,
+    waiting: "Small mistakes are counted once the proofs have run.",
+    noticed: (noticed: number, tried: number) =>
+      `These proofs notice ${noticed} of ${tried} small mistakes in your rules.`,
+    failed: "The small mistakes could not be counted. Run the proofs again.",
+    slipping: (n: number) => (n === 1 ? "Show the one that slips through" : `Show the ${n} that slip through`),
+    make: "Make the record",
+    making: "Looking for a record…",
+    none: "No record was found that shows it: as the other rules are, this change makes no difference.",
+    group: "Small mistakes",
+  },
   edges: {
     title: (table: string) => `Records at the edges of ${table}`,
     aim: "Made from the rules themselves. Say of each whether what comes out is what you meant; what you confirm becomes a proof.",

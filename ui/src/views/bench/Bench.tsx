@@ -15,6 +15,7 @@ import { Acts } from "./Acts";
 import { Edges, type EdgeWish } from "./Edges";
 import { KeepProof } from "./KeepProof";
 import { Missing } from "./Missing";
+import { Mistakes } from "./Mistakes";
 import { Outcome } from "./Outcome";
 import { ProofHead } from "./ProofHead";
 import { ProofList } from "./ProofList";
@@ -24,7 +25,7 @@ import { Setup } from "./Setup";
 import { Trace } from "./Trace";
 import { BEGINNING, formOf, type Setting, useTrial } from "./useTrial";
 
-type Shown = "edges" | "missing" | "samples";
+type Shown = "edges" | "missing" | "samples" | "mistakes";
 
 /** Where records are tried as anybody, on any day, without touching the real ones, and where proofs are kept. */
 export default function Bench() {
@@ -202,6 +203,18 @@ export default function Bench() {
             setShown("edges");
           }}
           onClose={() => setShown(null)}
+        />
+      )}
+      {shown === "mistakes" && (
+        <Mistakes
+          table={table}
+          onClose={() => setShown(null)}
+          onTry={(found) => {
+            setShown(null);
+            setProof({ ...found, id: undefined });
+            setParams({}, { replace: true });
+            bench.load(found);
+          }}
         />
       )}
       {shown === "samples" && <Samples table={table} onClose={() => setShown(null)} />}

@@ -162,7 +162,7 @@ const MARKED: Record<Judgement, string> = {
 };
 
 /** What was suggested, as a proof: what came out, or the contrary of it, must come out. */
-function proofOf(suggestion: Suggestion, judgement: Judgement): ProofParts {
+export function proofOf(suggestion: Suggestion, judgement: Judgement): ProofParts {
   const contrary: Expectation = { what: suggestion.state === "refused" ? "saved" : "refused" };
   const acts = suggestion.script.acts ?? [];
   return {

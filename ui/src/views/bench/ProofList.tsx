@@ -3,13 +3,14 @@ import type { ProofLine, Proofs, Table } from "../../api/client";
 import { useRunProofs } from "../../api/proofs";
 import { ProofShape } from "../../components/ProofShape";
 import { words } from "../../words";
+import { MistakesFigure } from "./Mistakes";
 
 type Props = {
   table: Table;
   proofs: Proofs | undefined;
   open: string | null;
   onOpen: (proof: ProofLine) => void;
-  onShow: (what: "edges" | "missing" | "samples") => void;
+  onShow: (what: "edges" | "missing" | "samples" | "mistakes") => void;
 };
 
 /** The proofs of a table with what came of each, how far its rules are covered, and what can be added. */
@@ -54,6 +55,11 @@ export function ProofList({ table, proofs, open, onOpen, onShow }: Props) {
               <span className="bg-primary/45" style={{ width: share(partly) }} />
               <span className="bg-error" style={{ width: share(broken) }} />
             </div>
+            {own.length > 0 && (
+              <div className="mt-1.5">
+                <MistakesFigure table={table} onShow={() => onShow("mistakes")} />
+              </div>
+            )}
           </>
         )}
       </div>

@@ -25,19 +25,28 @@ module UpTack
           design = @workspace.table(table)
           rules = rule ? [design.rule(rule) || raise(Store::NotFound, "There is no such rule.")] : design.rules
           around = Neighbourhood.new(@workspace)
-          edges = Core::Bench::Edges.new(@workspace.ground, design, clock: clock, records: around.records(design), profiles: {design.key => around.profile(design)})
+          edges = Core::Bench::Edges.new(@workspace.ground, design, clock: SuggestEdges.clock(@workspace), records: around.records(design), profiles: {design.key => around.profile(design)})
           found = edges.candidates(rules, only: only(point, open))
+          suggested = found.map { |each| Suggested.new(candidate: each, expect: Core::Bench::Proposal.new(each.trial, design).all.select(&:usual)) }
+          suggested += slipping(design) unless rule || point
           kept = design.proofs.map { |proof| proof.script.slice("acts", "records") }
-          found = found.reject { |each| kept.include?(each.script.slice("acts", "records")) }
-          Found.new(suggestions: found.map { |each| Suggested.new(candidate: each, expect: Core::Bench::Proposal.new(each.trial, design).all.select(&:usual)) }, sound: edges.sound?)
+          suggested = suggested.reject { |each| kept.include?(each.candidate.script.slice("acts", "records")) }
+          Found.new(suggestions: suggested.uniq { |each| each.candidate.script }, sound: edges.sound?)
+        end
+
+        # A fixed hour, so that the same edges come out the whole day long.
+        # @return [Core::Bench::Clock]
+        def self.clock(workspace)
+          conventions = workspace.project.conventions
+          Core::Bench::Clock.at(Core::Bench::Clock.new(workspace.clock.now, conventions).to_s.sub(/T.*/, "T09:00"), conventions)
         end
 
         private
 
-        # A fixed hour, so that the same edges come out the whole day long.
-        def clock
-          now = Core::Bench::Clock.new(@workspace.clock.now, @workspace.project.conventions)
-          Core::Bench::Clock.at(now.to_s.sub(/T.*/, "T09:00"), @workspace.project.conventions)
+        # Records for mistakes that the proofs of now do not notice, as far as they are counted.
+        def slipping(design)
+          make = NoticeMistake.new(@workspace)
+          Mistakes.new(@workspace).found(design.key).map { |slip| make.of(slip, design) }
         end
 
         def only(point, open)

@@ -17,11 +17,17 @@ module UpTack
           double?(value) ? "refused" : "same"
         end
 
+        # Records are shown one after the other; those without a number would get one after the other too.
+        def prepare(batch)
+          @following = {}
+          super
+        end
+
         # @return [Hash] verdict:, stored:, result: and how:
         def of(id, values)
           value = stored(id, values)
           series, count = value.nil? ? [series(id, values), nil] : @rule.told(evaluation(id, values), Core::Values.show(value))
-          following = count || (series ? @context.counters.next(@rule.counting(series)) : nil)
+          following = count || (series && next_in(series))
           {verdict: verdict(id, values), stored: shown(value), result: following && @rule.compose(evaluation(id, values), following), how: how(value, series, count)}
         end
 
@@ -32,6 +38,12 @@ module UpTack
         end
 
         private
+
+        def next_in(series)
+          counting = @rule.counting(series)
+          @following ||= {}
+          @following[series] = @following[series] ? @following[series] + counting.step : @context.counters.next(counting)
+        end
 
         def double?(value) = (@doubles ||= Store::Doubles.of(@design, @field)).key?(Core::Values.show(value))
 

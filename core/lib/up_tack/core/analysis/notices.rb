@@ -63,8 +63,11 @@ module UpTack
         def notice(code, rules, field, examples, words)
           return if examples.empty?
 
-          Notice.new(code: code, rules: rules, field: field.key, message: "#{words} where #{Masks::Phrases.list(examples.first.words)}.", examples: examples)
+          Notice.new(code: code, rules: rules, field: field.key, message: "#{words} #{where(examples.first.words)}.", examples: examples)
         end
+
+        # @return [String] "where …", or that it is so always
+        def where(words) = words.empty? ? "in any case" : "where #{Masks::Phrases.list(words)}"
 
         # Fills under conditions are looked at as a group; others that write one field
         # are told with the order in which they act.
@@ -96,7 +99,7 @@ module UpTack
             found = []
             found << ["gap", "No row of #{rule.title} fits where #{Masks::Phrases.list(said.call(report.gaps.first))}."] if report.gaps.any? && said.call(report.gaps.first).any?
             found << ["unreached", "Row #{report.unreached.first.first + 1} of #{rule.title} never decides: #{report.unreached.first.last}."] if report.unreached.any?
-            found << ["contradiction", "Rows #{report.contradictions.first[0] + 1} and #{report.contradictions.first[1] + 1} of #{rule.title} contradict each other where #{Masks::Phrases.list(said.call(report.contradictions.first[2]))}; the upper decides."] if report.contradictions.any?
+            found << ["contradiction", "Rows #{report.contradictions.first[0] + 1} and #{report.contradictions.first[1] + 1} of #{rule.title} contradict each other #{where(said.call(report.contradictions.first[2]))}; the upper decides."] if report.contradictions.any?
             found.map { |code, message| Notice.new(code: code, rules: [rule.id], field: rule.field, message: message, examples: []) }
           end
         end

@@ -97,8 +97,12 @@ module UpTack
 
         # A number that somebody types.
         def numbered(rule)
-          now = rule.stage == "number" ? @seen[rule.field] : nil
-          now.nil? ? [] : [{rule.field => now.is_a?(String) ? now.gsub(/\d/, "9") : now + 90}]
+          now = (rule.stage == "number") ? @seen[rule.field] : nil
+          if now.nil?
+            []
+          else
+            [{rule.field => now.is_a?(String) ? now.gsub(/\d/, "9") : now + 90}]
+          end
         end
 
         # The ways of all points of a rule in turn, so that each has some.

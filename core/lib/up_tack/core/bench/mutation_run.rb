@@ -6,13 +6,14 @@ module UpTack
       # How many small mistakes in the rules of a table its proofs notice: each mistake is made in turn,
       # and the proofs that show the rule are run against it until one does not come out as it must.
       class MutationRun
-        # rule:: the Rule; mutant:: Mutants::Mutant; noticed:: whether a proof did
-        Tried = Struct.new(:rule, :mutant, :noticed, keyword_init: true)
+        # rule:: the Rule; mutant:: Mutants::Mutant, in its place among those of the rule
+        # noticed:: whether a proof did
+        Tried = Struct.new(:rule, :mutant, :place, :noticed, keyword_init: true)
 
         # @param project [Design::Project]
         # @param table [Design::Table]
-        # @param proofs [Array<Array(Proof, Array<String>)>] those that come out as they must, each with
-        #   the ids of the rules that it showed
+        # @param proofs [Array<Array(Proof, Hash{String=>Array<String>})>] those that come out as they
+        #   must, each with the keys of the points that it showed, by rule
         # @param plans [Hash{String=>Save::Plan}] those that are compiled already
         def initialize(project, table, proofs, plans = {})
           @project = project
@@ -27,11 +28,11 @@ module UpTack
         def call(rules = @table.acting_rules)
           found = []
           rules.each do |rule|
-            Mutants.of(rule, @table).each do |mutant|
+            Mutants.of(rule, @table).each_with_index do |mutant, place|
               changed = ground(rule, mutant)
               next if mutant.sort == "field" && circle?(changed.project)
 
-              tried = Tried.new(rule: rule, mutant: mutant, noticed: noticed?(rule, changed))
+              tried = Tried.new(rule: rule, mutant: mutant, place: place, noticed: noticed?(rule, changed))
               found << tried
               return found if block_given? && yield(tried) == false
             end
@@ -49,10 +50,19 @@ module UpTack
         # Another field may be one that waits for this one, which nobody could save.
         def circle?(project) = !project.upkeep.circle.nil? || Design::CircleCheck.new(project.table(@table.key)).problems.any?
 
+        # The proofs that show a rule, those first that show what few others do.
+        def telling(rule)
+          (@telling ||= {})[rule.id] ||= begin
+            shown = @proofs.select { |_, seen| seen.key?(rule.id) }
+            often = shown.flat_map { |_, seen| seen[rule.id] }.tally
+            shown.sort_by.with_index { |(_, seen), index| [-seen[rule.id].sum { |key| 1.0 / often[key] }, index] }.map(&:first)
+          end
+        end
+
         def noticed?(rule, changed)
           run = Run.new(changed.project, ground: changed)
           table = run.table(@table.key)
-          @proofs.any? { |proof, rules| rules.include?(rule.id) && !run.passes?(table, proof) }
+          telling(rule).any? { |proof| !run.passes?(table, proof) }
         rescue Expression::Invalid, KeyError
           true # With the mistake it can't be built, so it could not be saved.
         end

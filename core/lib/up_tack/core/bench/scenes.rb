@@ -119,7 +119,7 @@ module UpTack
         def half(way)
           script = twice(way) or return
           acts = script["acts"].map(&:dup)
-          acts.last["values"] = acts.last["values"].transform_values { |value| value.is_a?(String) && value.match?(/\p{Ll}/) && value.length < 30 ? value.swapcase : value }
+          acts.last["values"] = acts.last["values"].transform_values { |value| (value.is_a?(String) && value.match?(/\p{Ll}/) && value.length < 30) ? value.swapcase : value }
           {**script, "acts" => acts}
         end
 

@@ -177,14 +177,18 @@ module UpTack
           return if axis == lists.length || (rows & staying[axis]).nonzero? || known.key?([axis, rows])
 
           known[[axis, rows]] = true
-          masks = @masks[axis]
-          lists[axis].each_with_object({}) { |point, left| left[masks[point] & rows] ||= point }.sort_by { |left, _| left.to_s(2).count("1") }.each do |left, point|
-            return if (@tried += 1) > MOST_TRIED
+          left_over(lists[axis], @masks[axis], rows).each do |left, point|
+            break if (@tried += 1) > MOST_TRIED
 
             rest = free_of(left, lists, staying, axis + 1, known)
             return [point, *rest] if rest
           end
           nil
+        end
+
+        # @return [Array<Array(Integer, Integer)>] rows that are left by some point, with the point, the fewest first
+        def left_over(points, masks, rows)
+          points.each_with_object({}) { |point, left| left[masks[point] & rows] ||= point }.sort_by { |left, _| left.to_s(2).count("1") }
         end
 
         # As many points of each axis as do not bring one of the rows in.

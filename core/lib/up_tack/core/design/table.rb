@@ -68,7 +68,7 @@ module UpTack
         # @return [Table] the same with that, not checked
         def with_rule(id, rule, neighbours = self.neighbours)
           changed = rules.filter_map { |each| (each.id == id) ? rule : each }.freeze
-          bare = changed.any? { |each| each.is_a?(Rules::Mask) && each.bare? } ? Table.bare_masks(changed) : {}
+          bare = (changed.any? { |each| each.is_a?(Rules::Mask) && each.bare? }) ? Table.bare_masks(changed) : {}
           kept = fields.map { |field| (field.bare&.words == bare[field.key]&.words) ? field : Field.new(**field.to_h, bare: bare[field.key]).freeze }.freeze
           Table.new(**to_h, fields: kept, rules: changed, neighbours: neighbours).freeze
         end

@@ -8,7 +8,7 @@ module UpTack
       module Moment
         FORMAT = {"pattern" => :pattern}.freeze
         READY_MADE = ["d MMM yyyy, HH:mm", "EEE d MMM yyyy, HH:mm", "d MMM, H:mm", "dd/MM/yyyy HH:mm", "yyyy-MM-dd HH:mm", "d MMM yyyy, h:mm a"].freeze
-        SHAPE = /\A(?<day>.*?\S)(?:\s*[,T]\s*|\s+)(?<hour>\d{1,2}(?:[:.]\d{2}){1,2}\s*(?:[ap]m?)?|\d{1,2}\s*[ap]m?)(?:\s+(?<zone>[A-Z]{2,5}))?\z/i
+        SHAPE = /\A(?<day>.*?\S)(?:\s*[,T]\s*|\s+)(?<hour>\d{1,2}(?:[:.]\d{2}){1,2}\s*(?:[ap]m?)?|\d{1,2}\s*[ap]m?)(?:\s+(?<zone>[A-Z]{2,5}|[+-]\d{2}(?:\d{2})?))?\z/i
 
         module_function
 

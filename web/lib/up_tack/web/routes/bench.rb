@@ -20,6 +20,19 @@ module UpTack
             json({sound: found.sound, suggestions: found.suggestions.map { |each| Routes::Bench.suggestion(each) }})
           end
 
+          app.get("/api/tables/:table/mistakes") do
+            Proving.wake unless UseCases::Bench::Overview.new(workspace).fresh?
+            json(Routes::Bench.mistakes(UseCases::Bench::Mistakes.new(workspace).call(params[:table]), workspace.table(params[:table])))
+          end
+
+          app.post("/api/tables/:table/mistakes/record") do
+            rule, mistake = texts_sent("rule")["rule"], number_sent("mistake")
+            raise Requests::Malformed, "`rule` and `mistake` say which mistake is meant." unless rule && mistake&.between?(0, 1_000)
+
+            made = UseCases::Bench::NoticeMistake.new(workspace).call(table: params[:table], rule: rule, mistake: mistake)
+            json({suggestion: made && Routes::Bench.suggestion(made)})
+          end
+
           app.helpers Sent
         end
 
@@ -30,6 +43,18 @@ module UpTack
             words: each.candidate.words, script: each.candidate.script, state: moment.state, expect: each.expect.map(&:plain), expects: each.expect.map(&:words),
             messages: moment.message ? [moment.message] : (moment.outcome&.refusals || []).map(&:message)
           }
+        end
+
+        # @param count [UseCases::Bench::Mistakes::Count, nil]
+        # @param table [Core::Design::Table]
+        def self.mistakes(count, table)
+          return {state: "waiting", done: 0, total: table.rules.length, tried: nil, noticed: nil, slipping: []} unless count
+
+          slipping = count.slipping.filter_map do |each|
+            rule = table.rule(each.rule) or next
+            {rule: rule.id, mistake: each.mistake, field: table.field(rule.field)&.label || rule.field, tack: rule.tack(table), words: each.words, alike: each.looked && each.script.nil?}
+          end
+          {state: count.state, done: count.done, total: count.total, tried: count.tried, noticed: count.noticed, slipping: slipping}
         end
 
         # Reads what was sent.

@@ -33,7 +33,7 @@ module UpTack
           # A whole condition, the other way round.
           def whole(tree)
             condition = Expression.compile(@text, @table.scope, counting: true).type == :yes_no
-            condition && !tree.is_a?(Nodes::Literal) ? [edit("negated", tree, "not (#{@text})")] : []
+            (condition && !tree.is_a?(Nodes::Literal)) ? [edit("negated", tree, "not (#{@text})")] : []
           rescue Expression::Invalid
             []
           end
@@ -88,7 +88,10 @@ module UpTack
           end
 
           def choices_of(node, scope)
-            entry = node.is_a?(Nodes::Field) ? (node.outside ? scope.outer : scope)&.[](node.key) : nil
+            return unless node.is_a?(Nodes::Field)
+
+            here = node.outside ? scope.outer : scope
+            entry = here && here[node.key]
             entry&.choices&.then { |all| all.empty? ? nil : all }
           end
 
@@ -142,7 +145,7 @@ module UpTack
           def edit(sort, node, text) = made(sort, @text[0...node.from] + text + @text[node.to..], source_of(node))
 
           def made(sort, text, before)
-            words = "`#{Values::Plain.cut(before, 60)}` in `#{@part}` as `#{Values::Plain.cut(text, 90)}`"
+            words = "`#{Values::Plain.cut(before, 60)}` changed: `#{Values::Plain.cut(text, 120)}`"
             Mutant.new(sort: sort, words: words, plain: put(text))
           end
 

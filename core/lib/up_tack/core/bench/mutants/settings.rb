@@ -38,7 +38,7 @@ module UpTack
               next [] unless meant?(part)
 
               now = @plain.fetch(part) { USUAL.dig(part, @rule.kind) || values.first }
-              (values - [now]).map { |other| changed("setting", "#{part} #{other || "none"}", {part => other}) }
+              (values - [now]).map { |other| changed("setting", Words.setting(part, other), {part => other}) }
             end
           end
 
@@ -47,19 +47,19 @@ module UpTack
 
           def meant?(part) = MEANT.fetch(part, {}).all? { |other, value| @plain[other] == value }
 
-          def flags = (FLAGS & parts).select { |part| meant?(part) }.map { |part| changed("setting", "#{part} #{@plain[part] ? "off" : "on"}", {part => @plain[part] ? nil : true}) }
+          def flags = (FLAGS & parts).select { |part| meant?(part) }.map { |part| changed("setting", Words.setting(part, @plain[part] ? nil : true), {part => @plain[part] ? nil : true}) }
 
           def whole
             WHOLE.slice(*parts).flat_map do |part, usual|
               next [] if @plain[part].nil? && usual.zero?
 
               now = @plain[part] || usual
-              [now + 1, now - 1].reject(&:negative?).map { |other| changed("constant", "#{part} #{other}", {part => other}) }
+              [now + 1, now - 1].reject(&:negative?).map { |other| changed("constant", Words.whole(part, other), {part => other}) }
             end
           end
 
           def lists
-            (LISTS & parts).flat_map { |part| Array(@plain[part]).each_index.map { |index| changed("list", "#{part} without entry #{index + 1}", {part => without(@plain[part], index).then { |rest| rest.empty? ? nil : rest }}) } }
+            (LISTS & parts).flat_map { |part| Array(@plain[part]).each_index.map { |index| changed("list", Words.left_out(part, @plain[part][index], @table), {part => without(@plain[part], index).then { |rest| rest.empty? ? nil : rest }}) } }
           end
 
           # A fixed default.
@@ -99,7 +99,7 @@ module UpTack
             return [] unless parts.include?("map") && @plain["map"].is_a?(Hash)
 
             @plain["map"].flat_map do |parent, values|
-              values.each_index.map { |index| changed("list", "#{parent} without #{values[index]}", {"map" => @plain["map"].merge(parent => without(values, index))}) }
+              values.each_index.map { |index| changed("list", "#{parent} without “#{values[index]}”", {"map" => @plain["map"].merge(parent => without(values, index))}) }
             end
           end
 
@@ -149,7 +149,15 @@ module UpTack
           def outputs_of(column, cell)
             field = @table.field(@rule.writes[column])
             other = cell.strip.empty? ? nil : another(field, cell)
-            [other.nil? ? nil : (other == true || other == false ? (other ? "yes" : "no") : other), ("" unless cell.strip.empty?)].compact
+            [if other.nil?
+               nil
+             else
+               (if other == true || other == false
+                  other ? "yes" : "no"
+                else
+                  other
+                end)
+             end, ("" unless cell.strip.empty?)].compact
           rescue ArgumentError
             [""]
           end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+# Run by UseCases::Bench::Mistakes: counts how many small mistakes in the rules of a table its proofs
+# notice, and then looks for a record for each that slips through, on as many cores as there are.
+# Takes one object of JSON and prints lines of JSON, one for each rule and one for each record.
+
+require "bundler/setup"
+require "etc"
+require "json"
+require_relative "../../core/lib/up_tack/core"
+
+core = UpTack::Core
+asked = JSON.parse($stdin.read)
+project = core::Design::Project.reopen(asked.fetch("design"))
+table = project.table(asked.fetch("table"))
+seen = asked.fetch("seen")
+proofs = table.proofs.select { |proof| seen.key?(proof.id) }.map { |proof| [proof, seen.fetch(proof.id)] }
+records = core::Bench::Script.from("records" => asked["records"] || {}).values(project)
+
+work = lambda do |rules|
+  run = core::Bench::MutationRun.new(project, table, proofs)
+  slipping = rules.flat_map do |rule|
+    tried = run.call([rule])
+    slips = tried.reject(&:noticed)
+    told = slips.map { |each| {"rule" => rule.id, "mistake" => each.place, "words" => each.mutant.words} }
+    puts JSON.generate("rule" => rule.id, "tried" => tried.length, "noticed" => tried.count(&:noticed), "slipping" => told)
+    slips
+  end
+  clock = core::Bench::Clock.at(asked.fetch("at"), project.conventions)
+  find = core::Bench::Distinguisher.new(core::Bench::Ground.new(project), table, clock: clock, records: records)
+  known = Hash.new { |hash, rule| hash[rule] = [] }
+  slipping.each do |each|
+    found = find.find(each.rule, each.mutant, run.ground(each.rule, each.mutant), known: known[each.rule.id])
+    known[each.rule.id] |= [found].compact
+    puts JSON.generate("record" => each.rule.id, "mistake" => each.place, "script" => found&.script)
+  end
+end
+
+# Lines are short and written at once, so those of several processes do not mix.
+$stdout.sync = true
+Process.setpriority(Process::PRIO_PROCESS, 0, 10)
+groups = table.acting_rules.each_with_index.group_by { |_, index| index % Etc.nprocessors }.values.map { |all| all.map(&:first) }
+children = groups.map { |rules| fork { work.call(rules) } }
+Signal.trap("TERM") { children.each { |child| Process.kill("TERM", child) } && exit!(1) }
+exit(children.map { |child| Process.wait2(child).last.success? }.all?)

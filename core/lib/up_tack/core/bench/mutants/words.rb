@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      class Mutants
+        # What a mistake in a setting comes to, for people.
+        module Words
+          SETTINGS = {
+            "half" => {"clear" => "what is half typed is cleared", "refuse" => "what is half typed is refused"},
+            "severity" => {"warn" => "it only warns", "refuse" => "it refuses instead of warning"},
+            "old" => {"let" => "existing records are not checked", "check" => "existing records are checked too"},
+            "blanks" => {"equal" => "blanks count as the same", "apart" => "blanks are told apart"},
+            "mode" => {"save" => "it acts when a record is saved", "suggest" => "it only suggests"},
+            "otherwise" => {
+              "clear" => "the value is cleared otherwise", "keep" => "the value is kept otherwise", "refuse" => "the record is refused otherwise",
+              "leave" => "the fields are left as they are otherwise"
+            },
+            "which" => {"first" => "the first time counts", "last" => "the last time counts"},
+            "event" => {
+              "changed" => "it acts on a change", "reached" => "it acts when a condition becomes true", "made" => "it acts on new records",
+              "ticked" => "it acts on a tick"
+            },
+            "keeping" => {"always" => "it always equals its formula", "once" => "it is calculated once"},
+            "state" => {
+              "shown" => "the field is shown under the condition", "enabled" => "the field can be typed in under the condition",
+              "required" => "the field is required under the condition", "read_only" => "the field is read-only under the condition"
+            },
+            "except_role" => {nil => "it holds for everybody", "builder" => "builders are excepted", "clerk" => "clerks are excepted"},
+            "case" => {true => "capitals count", nil => "capitals do not count"},
+            "by_hand" => {true => "people may type another number", nil => "people may not type a number"},
+            "follow" => {true => "a number follows its letters", nil => "a number stays as it was given"},
+            "clears" => {true => "it is blank again when that ends", nil => "it stays when that ends"},
+            "only_blank" => {true => "it fills blank fields only", nil => "it fills fields that have a value too"},
+            "overrules" => {true => "it overrules what was typed", nil => "what was typed stays"},
+            "enforced" => {true => "it is enforced for import and API too", nil => "it is for forms alone"}
+          }.freeze
+          WHOLE = {"least" => "at least %d characters", "most" => "at most %d characters", "start" => "the count starts at %d", "step" => "the count goes in steps of %d"}.freeze
+
+          module_function
+
+          # @return [String]
+          def setting(part, value) = SETTINGS.fetch(part).fetch(value)
+
+          # @return [String]
+          def whole(part, number) = format(WHOLE.fetch(part), number)
+
+          # @return [String] a list without one of its entries
+          def left_out(part, entry, table)
+            return "the step “#{entry["do"]}” left out" if part == "steps"
+
+            "“#{table.field(entry)&.label || entry}” left out"
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+# How many small mistakes in the rules of the demo are noticed by records at the edges, confirmed as
+# proofs with what is proposed by itself, and how many once each that slips through has a record of
+# its own. The mistakes for which none is found are told.
+#
+#   bin/bench mutants [TABLE]
+require_relative "../../core/lib/up_tack/core"
+require_relative "support/noticing"
+
+Core = UpTack::Core
+content = Core::Design::ProjectFile.read(File.read(File.expand_path("../../demo/kiln_share.json", __dir__)))
+project = content.project
+tables = project.tables.select { |table| table.rules.any? && [nil, table.key].include?(ARGV[1]) }
+totals = tables.map do |table|
+  found = Noticing.of(project, table)
+  puts format(
+    "%s, %d rules: %d records at the edges notice %d of %d mistakes (%.1f %%) in %.1f s; with %d records more %d (%.1f %%), looked for in %.1f s",
+    table.label, table.rules.length, found.edges, found.noticed, found.tried, 100.0 * found.noticed / found.tried, found.counted, found.more, found.noticed_then,
+    100.0 * found.noticed_then / found.tried, found.looked
+  )
+  found.left.each { |line| puts "    #{line}" }
+  found
+end
+sum = ->(part) { totals.sum(&part) }
+puts format("all: %d records, %.1f %%; with %d more, %.1f %% of %d", sum.call(:edges), 100.0 * sum.call(:noticed) / sum.call(:tried), sum.call(:more), 100.0 * sum.call(:noticed_then) / sum.call(:tried), sum.call(:tried))
