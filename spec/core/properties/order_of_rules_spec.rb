@@ -129,6 +129,7 @@ RSpec.describe "The order of rules" do
     plain = {"name" => "Studio", "last_id" => 9, "tables" => [{"id" => "t1", "key" => "pieces", "label" => "Pieces", "rules" => rules.each_with_index.map { |rule, index| rule.merge("id" => "r#{index}") }, "fields" => [self.class.plain_field("a"), self.class.plain_field("b"), self.class.plain_field("log", "long_text")]}]}
     project = Core::Design::Project.reopen(plain)
     expect(project.tolerated.flat_map(&:stuck)).to match_array(%w[r0 r1])
+    expect(project.table("pieces").notices.all.map(&:message)).to all(include("This rule rests, since it can't act: These values would wait for one another"))
     expect(plan(project.table("pieces")).turns.values.flatten).to be_empty
     expect(Core::Design::Changes::AddField.new(table: "pieces", parts: {"label" => "C", "type" => "text"}).apply(project).tolerated.length).to eq(1)
   end
@@ -143,6 +144,9 @@ RSpec.describe "The order of rules" do
       expect(save(table, {"b" => "10"}, stored: {"a" => BigDecimal(3), "b" => BigDecimal("6.6")}).values.values_at("a", "b")).to eq([BigDecimal("4.5"), 10])
       expect(save(table, {"a" => "10", "b" => "1"}).values.values_at("a", "b")).to eq([10, 1])
     end
+    project = Core::Design::Project.from({"name" => "Studio", "last_id" => 9, "tables" => [design([pounds, kilos]).to_plain]})
+    edges = Core::Analysis::Map.new(project).edges.map { |edge| [edge.from, edge.to, edge.how] }
+    expect(edges).to include([%w[pieces a], "r1", "reads"], ["r1", %w[pieces b], "writes"], [%w[pieces b], "r2", "reads"], ["r2", %w[pieces a], "writes"])
     chain = {"kind" => "fill", "field" => "c", "sets" => [{"field" => "c", "to" => "b * 100"}]}
     expect(save(design([chain, kilos, pounds]), {"a" => "10"}).values["c"]).to eq(2200)
   end

@@ -219,7 +219,7 @@ export const proofsWords = {
     slipping: (n: number) => (n === 1 ? "Show the one that slips through" : `Show the ${n} that slip through`),
     make: "Make the record",
     making: "Looking for a record…",
-    none: "No record was found that shows it: as the other rules are, this change makes no difference.",
+    none: "None of the records that were tried shows it. As the other rules are, this change may make no difference.",
     group: "Small mistakes",
   },
   edges: {

@@ -18,7 +18,7 @@ module UpTack
         end
 
         # @return [Array<Notice>]
-        def all = @all ||= @table.fields.flat_map { |field| of_group(field) + of_chain(field) + two_writers(field) } + never + tables + unfed
+        def all = @all ||= @table.fields.flat_map { |field| of_group(field) + of_chain(field) + two_writers(field) } + never + tables + unfed + resting
 
         # @return [Array<Notice>] those about a rule
         def of(rule) = all.select { |notice| notice.rules.include?(rule.id) }
@@ -101,6 +101,17 @@ module UpTack
             found << ["unreached", "Row #{report.unreached.first.first + 1} of #{rule.title} never decides: #{report.unreached.first.last}."] if report.unreached.any?
             found << ["contradiction", "Rows #{report.contradictions.first[0] + 1} and #{report.contradictions.first[1] + 1} of #{rule.title} contradict each other #{where(said.call(report.contradictions.first[2]))}; the upper decides."] if report.contradictions.any?
             found.map { |code, message| Notice.new(code: code, rules: [rule.id], field: rule.field, message: message, examples: []) }
+          end
+        end
+
+        # Rules that an earlier version let be written, though they can't act or would be refused now.
+        def resting
+          @table.neighbours.tolerated.flat_map do |problem|
+            ids = problem.stuck || [problem.rule].compact
+            @table.rules.select { |rule| ids.include?(rule.id) }.map do |rule|
+              does = problem.stuck ? "This rule rests, since it can't act" : "This rule could not be written today"
+              Notice.new(code: "never", rules: [rule.id], field: rule.field, message: "#{does}: #{problem.message}", examples: [])
+            end
           end
         end
 

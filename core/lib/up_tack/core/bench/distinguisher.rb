@@ -15,6 +15,7 @@ module UpTack
         # Ways tried for each mistake, and ways of each point.
         MOST_WAYS = 40
         OF_EACH = 3
+        OF_UPSTREAM = 4
 
         # @param ground [Ground]
         # @param table [Design::Table]
@@ -79,7 +80,7 @@ module UpTack
         def ways(rule, mutant)
           own = @ways[rule.id] ||= of_rule(rule, @table)
           other = mutant.plain ? of_rule(Rules.from(mutant.plain), @table.with_rule(rule.id, Rules.from(mutant.plain))) : []
-          [{}, *(own + other).uniq.first(MOST_WAYS), *plain_ways(rule)].uniq
+          [{}, *(own + other).uniq.first(MOST_WAYS), *plain_ways(rule), *upstream(rule)].uniq
         end
 
         # Texts that show what is done with spaces, capitals, words and lengths.
@@ -91,8 +92,27 @@ module UpTack
           numbered(rule) + keys.flat_map do |key|
             field = @table.field(key)
             texts = %w[text long_text].include?(field.type) ? TEXTS.map { |text| {key => text} } : field.open_choices.map { |choice| {key => choice} }
-            [Scenes.other(field, @seen[key], @base.context.clock.today).then { |value| value.nil? ? nil : {key => value} }, {key => nil}, *texts].compact
+            [*others(field, key).map { |value| {key => value} }, {key => nil}, *texts]
           end
+        end
+
+        # Values on both sides of what is there.
+        def others(field, key)
+          value = Scenes.other(field, @seen[key], @base.context.clock.today)
+          further = case field.type
+          when "date" then [5, 40, 400].map { |days| (@seen[key] || @base.context.clock.today) + days }
+          when "number" then [(@seen[key] || BigDecimal(4)) / 2, BigDecimal(0)]
+          end
+          [value, *further].compact
+        end
+
+        # What lets the rules act whose values it reads, such as a stamp, and besides each of its fields
+        # with another value.
+        def upstream(rule)
+          read = Analysis::Order.through(rule.awaits(@table), [], @table)
+          writers = @table.acting_rules.select { |other| other.id != rule.id && (other.writes & read).any? && other.stage != "default" }
+          starts = writers.flat_map { |other| (@ways[other.id] ||= of_rule(other, @table)).first(OF_UPSTREAM) }.uniq.first(OF_UPSTREAM * 2)
+          starts.flat_map { |start| [start, *plain_ways(rule).first(OF_UPSTREAM * 2).map { |way| start.merge(way) }] }
         end
 
         # A number that somebody types.

@@ -7,7 +7,7 @@ module UpTack
       # same changes of the base record.
       class Scenes
         # In the order in which they are tried.
-        ALL = %i[typed changed back standing touched moved passed twice twice_passed beside copied by_hand refilled as_clerk as_builder later again_later half].freeze
+        ALL = %i[typed changed back standing touched moved passed twice another twice_passed beside copied by_hand refilled as_clerk as_builder later again_later half].freeze
         # The record that is there already, in the scripts that begin with one.
         OWN = 1
 
@@ -103,6 +103,16 @@ module UpTack
         # Two of them, one after the other.
         def twice(way) = children?(way) ? nil : @scene.script(way, again: true)
 
+        # A second record with the changes, after one without.
+        def another(way)
+          script = twice({}) or return
+          plain = own(way)
+          return if plain.empty?
+
+          first, save, new, second = script["acts"]
+          {**script, "acts" => [first, save, new, second.merge("values" => second["values"].merge(plain.transform_values { |value| dumped(value) }))]}
+        end
+
         def twice_passed(way)
           script = twice(way) or return
           {**script, "acts" => [*script["acts"], {"do" => "pass", "rule" => @rule.id, "reason" => "known"}]}
@@ -177,7 +187,7 @@ module UpTack
         # A field that nothing concerns, with another value.
         def untouched(way)
           field = @table.fields.find { |each| !@table.given?(each.key) && !way.key?(each.key) && each.key != @rule.field && %w[text long_text].include?(each.type) && @table.rules.none? { |rule| rule.fields(@table).include?(each.key) } }
-          field ||= @table.fields.find { |each| !@table.given?(each.key) && !way.key?(each.key) && !@rule.fields(@table).include?(each.key) && %w[text long_text yes_no].include?(each.type) }
+          field ||= @table.fields.find { |each| !@table.given?(each.key) && !way.key?(each.key) && !@rule.fields(@table).include?(each.key) && !each.link? }
           field && [field.key, other(field.key)]
         end
 

@@ -28,11 +28,20 @@ module UpTack
         # @param tables [Array<Table>] all of them
         def settle(tables) = @tables = tables.to_h { |table| [table.key, table] }.freeze
 
-        # @param rules [Array<String>] ids of rules that can't act, though they are there
-        def suspend(rules) = @suspended = rules.freeze
+        # @return [Array<Problem>] what the design has from an earlier version
+        def tolerated = @tolerated || []
+
+        # @param problems [Array<Problem>]
+        def tolerate(problems)
+          @tolerated = problems
+          @suspended = problems.flat_map { |problem| problem.stuck.to_a }.freeze
+        end
 
         # @return [Boolean] whether a rule can't act, as it is since an earlier version
         def suspended?(rule) = !@suspended.nil? && @suspended.include?(rule.id)
+
+        # @return [Analysis::Placement] at which stage each rule of a table acts
+        def placement(table) = (@placements ||= {})[table.key] ||= Analysis::Placement.new(table)
 
         # @return [Expression::Scope]
         def scope(table) = @scopes[table.key] ||= build(table)

@@ -28,7 +28,7 @@ module UpTack
           )
           neighbours.settle(project.tables)
           project.tolerated = tolerate(Inspection.new(project).problems, tolerating)
-          neighbours.suspend(project.tolerated.flat_map { |problem| problem.stuck.to_a })
+          neighbours.tolerate(project.tolerated)
           project.freeze
         end
 
@@ -58,7 +58,7 @@ module UpTack
           neighbours = Neighbours.new(conventions, tolerant: true)
           all = tables.map { |table| (table.key == key) ? table.with_rule(id, rule, neighbours) : Table.new(**table.to_h, neighbours: neighbours).freeze }.freeze
           neighbours.settle(all)
-          neighbours.suspend(tolerated.to_a.flat_map { |problem| problem.stuck.to_a })
+          neighbours.tolerate(tolerated.to_a)
           Project.new(**to_h, tables: all).freeze
         end
 

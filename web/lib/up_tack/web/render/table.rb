@@ -71,11 +71,20 @@ module UpTack
           rule.is_a?(Core::Rules::Calculation) ? @workspace.project.upkeep.fleeting(table.key, rule.field) : []
         end
 
+        # A rule that reads what is written later acts there.
+        def sentence(rule, table)
+          last = table.neighbours.placement(table).last_stage(rule)
+          return rule.sentence(table) if rule.stages.include?(last)
+
+          stage = Core::Stages::ALL.find { |each| each.key == last }.label
+          "#{rule.sentence(table)} It acts at #{stage}, once what it reads is there."
+        end
+
         def rule(rule, table)
           plain = rule.to_plain
           {
             id: rule.id, kind: rule.kind, stage: rule.stage, stages: rule.stages, field: rule.field, fields: rule.fields(table),
-            tack: rule.tack(table), sentence: rule.sentence(table), name: rule.name, note: rule.note,
+            tack: rule.tack(table), sentence: sentence(rule, table), name: rule.name, note: rule.note,
             value: plain["value"], formula: plain["formula"], message: plain["message"], keeping: plain["keeping"],
             fleeting: fleeting(rule, table), parts: plain, lets_old: rule.respond_to?(:lets_old?) && rule.lets_old?,
             warning: rule.is_a?(Core::Rules::Validation) && rule.warning?,

@@ -10,6 +10,12 @@ module UpTack
           # Signs off by one, and turned round.
           SIGNS = {"<" => %w[<= >], "<=" => %w[< >=], ">" => %w[>= <], ">=" => %w[> <=], "=" => %w[<>], "<>" => %w[=]}.freeze
           SUMS = {"+" => "-", "-" => "+", "*" => "+", "/" => "*"}.freeze
+          # Functions mixed up with one that takes the same.
+          ALIKE = {
+            "round" => "roundup", "roundup" => "rounddown", "rounddown" => "round", "floor" => "ceiling", "ceiling" => "floor", "left" => "right", "right" => "left",
+            "upper" => "lower", "lower" => "upper", "proper" => "upper", "year" => "month", "month" => "day", "day" => "month", "hour" => "minute", "minute" => "hour",
+            "min" => "max", "max" => "min", "edate" => "eomonth", "eomonth" => "edate", "sum" => "max", "average" => "max"
+          }.freeze
           RELATIONS = {"contains" => "starts with", "starts with" => "ends with", "ends with" => "contains"}.freeze
 
           # @param rule [Rules::Rule]
@@ -40,7 +46,7 @@ module UpTack
 
           def walk(node, scope)
             found = of(node, scope)
-            return found + within(node, scope) if node.is_a?(Nodes::Aggregate)
+            return found + renamed(node) + within(node, scope) if node.is_a?(Nodes::Aggregate)
 
             # `is not blank` is one test, turned once.
             children = (node.is_a?(Nodes::Inversion) && node.operand.is_a?(Nodes::BlankTest)) ? node.operand.children : node.children
@@ -67,6 +73,7 @@ module UpTack
             when Nodes::Arithmetic then summed(node)
             when Nodes::Field then fields(node, scope)
             when Nodes::TextTest then [between("text", node.text, node.part, RELATIONS.fetch(node.relation))]
+            when Nodes::Call then renamed(node)
             when Nodes::BlankTest then [edit("negated", node, "#{source_of(node.value)} is not blank")]
             when Nodes::Join then (node.parts.length > 1) ? node.parts.each_index.map { |index| edit("dropped", node, others(node.parts, index)) } : []
             else []
@@ -127,6 +134,11 @@ module UpTack
             like = here.entries.values.select { |entry| entry.type == own.type && entry.key != own.key && (!own.link? || entry.target.call.key == own.target.call.key) }
             near = like.find { |entry| entry.choices == own.choices } || like.first
             near ? [edit("field", node, "#{"old." if node.before}#{"this." if node.outside}#{near.key}")] : []
+          end
+
+          def renamed(node)
+            other = ALIKE[node.name] or return []
+            [edit("function", node, source_of(node).sub(/\A\w+/, other))]
           end
 
           # Another sign between two parts.
