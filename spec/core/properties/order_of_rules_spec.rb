@@ -134,6 +134,23 @@ RSpec.describe "The order of rules" do
     expect(Core::Design::Changes::AddField.new(table: "pieces", parts: {"label" => "C", "type" => "text"}).apply(project).tolerated.length).to eq(1)
   end
 
+  it "opens a design with everything that only earlier versions let be, in any mixture, and writes it to a file that opens" do
+    old = {
+      r1: {"kind" => "line", "field" => "log", "event" => "changed", "watch" => ["a"], "formula" => "\"\" & b"}, r2: {"kind" => "calculation", "field" => "b", "formula" => "len(log)"},
+      r3: {"kind" => "calculation", "field" => "shown", "formula" => "text(a, \"0.00;(0.00)\")"}, r4: {"kind" => "mask", "field" => "code", "mask" => "[ 1*2DIGIT ] 3DIGIT"}
+    }
+    fields = %w[a b].map { |key| self.class.plain_field(key) } + [self.class.plain_field("log", "long_text"), self.class.plain_field("shown", "text"), self.class.plain_field("code", "text")]
+    (0..4).flat_map { |count| old.keys.combination(count).to_a }.each do |ids|
+      rules = ids.map { |id| old[id].merge("id" => id.to_s) }
+      project = Core::Design::Project.reopen({"name" => "Studio", "last_id" => 9, "tables" => [{"id" => "t1", "key" => "pieces", "label" => "Pieces", "rules" => rules, "fields" => fields}]})
+      expect(project.tolerated.length).to eq((ids & %i[r3 r4]).length + (((ids & %i[r1 r2]).length == 2) ? 1 : 0))
+      text = Core::Design::ProjectFile.write(project)
+      expect(Core::Design::ProjectFile.write(Core::Design::ProjectFile.read(text).project)).to eq(text)
+      turns = plan(project.table("pieces")).turns.values.flatten.map { |act| act.rule.id.to_sym }
+      expect(turns).to match_array(((ids & %i[r1 r2]).length == 2) ? ids - %i[r1 r2] : ids)
+    end
+  end
+
   it "lets two fields fill each other, each moved by what somebody changed and not by the other" do
     pounds = {"kind" => "fill", "field" => "b", "sets" => [{"field" => "b", "to" => "round(a * 2.2, 1)"}]}
     kilos = {"kind" => "fill", "field" => "a", "sets" => [{"field" => "a", "to" => "round(b / 2.2, 1)"}]}

@@ -20,10 +20,12 @@ module UpTack
           shape = @project.lists.flat_map { |list| of_list(list) } + doubles(@project.tables, "table") + @project.tables.flat_map { |table| of_shape(table) }
           return shape if shape.any?
 
-          found = @project.tables.flat_map { |table| of_rules(table) }
-          found = @project.tables.flat_map { |table| of_forms(table) } if found.empty?
-          found = @project.tables.flat_map { |table| of_proofs(table) } if found.empty?
-          found.any? ? found.uniq(&:message) : circles
+          # Each looks at what the one before found sound, or let be.
+          found = [:of_rules, :of_forms, :of_proofs].reduce([]) do |known, look|
+            known.all?(&:tolerable) ? known + @project.tables.flat_map { |table| send(look, table) } : known
+          end
+          found = found.uniq { |problem| problem.tolerable ? problem.signature : problem.message }
+          found.all?(&:tolerable) ? found + circles : found
         end
 
         private
@@ -158,12 +160,12 @@ module UpTack
 
         def circles
           within = @project.tables.flat_map { |table| CircleCheck.new(table).problems }
-          return within if within.any?
+          return within unless within.all?(&:tolerable)
 
-          circle = @project.upkeep.circle or return []
+          circle = @project.upkeep.circle or return within
           home = circle.first.table
           labels = circle.map { |each| (each.table.key == home.key && circle.all? { |other| other.table.key == home.key }) ? each.field.label : "#{each.field.label} in #{each.table.label}" }
-          [CircleCheck.problem(labels, home)]
+          within + [CircleCheck.problem(labels, home)]
         end
 
         def problem(part, message) = Problem.new(part: part, message: message)

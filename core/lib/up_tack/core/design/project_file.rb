@@ -8,7 +8,7 @@ module UpTack
       module ProjectFile
         # By what a file says that it is one.
         FORMAT = "up-tack-project"
-        # The version that is written, and the latest that can be read.
+        # The latest version that can be read.
         VERSION = 2
         # The first version whose files hold only what can be written today.
         STRICT = 2
@@ -35,11 +35,12 @@ module UpTack
         # @param project [Project]
         # @param people [Hash{Integer=>Hash{String=>String}}] by the numbers by which the design
         #   knows them
-        # @return [String]
+        # @return [String] of the version before if the design has what could not be written today, so
+        #   that whoever reads it lets that be too
         def self.write(project, people = {})
           plain = project.to_plain
           plain["tables"].each { |table| Reviews.name(table, people) }
-          Writer.text({"format" => FORMAT, "version" => VERSION, **plain, "people" => people.values})
+          Writer.text({"format" => FORMAT, "version" => project.tolerated.any? ? STRICT - 1 : VERSION, **plain, "people" => people.values})
         end
 
         # @param text [String]
