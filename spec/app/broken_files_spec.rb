@@ -32,7 +32,7 @@ RSpec.describe "Broken files" do
   files.each do |path|
     it "takes or refuses #{File.basename(path)} whole, wherever it is cut off or damaged" do
       whole = File.binread(path)
-      changed = Array.new(5) { whole[0, random.rand(whole.bytesize)] } + Array.new(3) { whole.dup.tap { |bytes| 4.times { bytes.setbyte(random.rand(bytes.bytesize), random.rand(256)) } } }
+      changed = Array.new(5) { whole[0, random.rand(whole.bytesize)] } + Array.new(5) { |length| whole[0, length] } + Array.new(3) { whole.dup.tap { |bytes| 4.times { bytes.setbyte(random.rand(bytes.bytesize), random.rand(256)) } } }
       # The directory of a packed file stands at its end.
       changed += Array.new(4) { whole.dup.tap { |bytes| 2.times { bytes.setbyte([bytes.bytesize - 1 - random.rand(400), 0].max, random.rand(256)) } } }
       changed.each do |bytes|

@@ -37,7 +37,10 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     press :Down, :Enter
     expect(page).to have_css("input[aria-label='Row 4, Firing']:focus")
     paste "Glaze\tEarthenware\t1100\t10\nLustre\t\t760\t15\n"
-    expect(page).to have_text("2 rows pasted.").and have_text("Every combination has a row, every row can decide, and no two contradict.")
+    expect(page).to have_text("2 rows pasted.").and have_text("Firing is blank, Clay family is Earthenware").and have_text("Firing is Glaze, Clay family is blank").and have_no_text("Firing is Lustre,")
+    click_button "Add a row"
+    cell(6, "Hold minutes").set("0")
+    expect(page).to have_text("Every combination has a row, every row can decide, and no two contradict.")
     within("section[aria-label='On your records']") { expect(page).to have_text("→ row 1") }
     expect(accessibility_problems).to eq([])
     press [:control, :Enter]

@@ -17,7 +17,7 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
     read = post("decisions/read", {text: "Firing;→ Peak °C\nBisque;1.000\n"})
     expect(read).to eq("columns" => [{"head" => "Firing", "field" => "firing", "output" => nil}, {"head" => "Peak °C", "field" => "peak", "output" => true}], "rows" => [["Bisque", "1.000"]], "notes" => [])
     plain = programme.to_plain.merge("rows" => programme.rows.first(3))
-    expect(post("decisions/review", plain)).to include("gaps" => [{"words" => ["Firing is Raku"], "typed" => {"firing" => "Raku"}}], "unreached" => [], "contradictions" => [], "stopped" => false)
+    expect(post("decisions/review", plain)).to include("gaps" => [{"words" => ["Firing is Raku"], "typed" => {"firing" => "Raku"}}, {"words" => ["Firing is blank"], "typed" => {}}], "unreached" => [], "contradictions" => [], "stopped" => false)
     expect(post("decisions/write", plain.merge(separator: "tab"))["text"]).to start_with("Firing\t→ Peak °C\t→ Ramp °C an hour\t→ Hold minutes\r\nBisque\t1000\t100\t20\r\n")
   end
 
@@ -91,8 +91,14 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
     expect([edge.call("pieces.firing", programme.id, "reads"), edge.call(programme.id, "pieces.hold", "writes"), edge.call("clays.absorption_limit", programme.id, "reads")]).to eq([true, true, false])
     verdict = map["rules"].find { |rule| rule["tack"] == "watertight below the limit" }
     expect([edge.call("clays.absorption_limit", verdict["id"], "reads"), verdict["notices"].map { |each| each["code"] }]).to eq([true, ["gap"]])
-    places = map["rules"].select { |rule| rule["table"] == "pieces" }.sort_by { |rule| rule["place"] }.map { |rule| rule["stage"] }.chunk_while { |one, other| one == other }.map(&:first)
-    expect(places).to eq(%w[default mask fill calculate number validate log])
+    # Two act after what they read, later than their stage: the web page of a tag, the days up to a stamp.
+    late, others = map["rules"].select { |rule| rule["table"] == "pieces" }.sort_by { |rule| rule["place"] }.partition { |rule| %w[page days_late].include?(rule["field"]) }
+    expect(others.map { |rule| rule["stage"] }.chunk_while { |one, other| one == other }.map(&:first)).to eq(%w[default mask fill calculate number validate log])
+    late.each do |rule|
+      read = map["edges"].select { |edge| edge["to"] == rule["id"] && edge["how"] == "reads" }.map { |edge| edge["from"] }
+      writers = map["rules"].select { |other| map["edges"].any? { |edge| edge["from"] == other["id"] && edge["how"] == "writes" && read.include?(edge["to"]) } }
+      expect(writers.map { |other| other["place"] } << -1).to all(be < rule["place"])
+    end
     ask(:patch, "/api/tables/orders", {access: {reader: "nothing"}})
     sign_in_as("Hale Orrin")
     expect(ask(:get, "/api/map").to_s).not_to match(/orders\.|Orders/)

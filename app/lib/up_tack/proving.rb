@@ -2,10 +2,13 @@
 
 module UpTack
   # Runs all proofs in the background whenever the design has changed, and keeps what
-  # came of them. One run at a time; a change meanwhile begins it anew.
+  # came of them, a few at a time. One run at a time; a change meanwhile begins it anew.
   module Proving
     # How far the present run is.
     Progress = Struct.new(:done, :total)
+
+    # Proofs that are run before what came of them is kept and shown.
+    AT_ONCE = 8
 
     @mutex = Mutex.new
 
@@ -46,7 +49,7 @@ module UpTack
         while wanted? && path == Store::Database.path
           compiled = Workspace.compiled
           again, @again = @again, false
-          run(compiled, path) if again || stale?(compiled)
+          @again = true if (again || stale?(compiled)) && !run(compiled, path, again) && again
         end
       rescue Store::NotFound
         nil # There is no project yet.
@@ -67,21 +70,32 @@ module UpTack
         Store::ProofRun.where(revision_id: compiled.revision_id).count != proofs || Store::ProofRun.count != proofs
       end
 
-      def run(compiled, path)
+      # @return [Boolean] whether it came to the end
+      def run(compiled, path, again)
         all = compiled.project.tables.flat_map { |table| table.proofs.map { |proof| [table, proof] } }
         @progress = Progress.new(0, all.length)
         runner = Core::Bench::Run.new(compiled.project, compiled.plans)
-        results = all.lazy.take_while { !@stop && !@wanted }.map { |table, proof| runner.call(table, proof).tap { @progress.done += 1 } }.to_a
-        keep(results, compiled.revision_id) if results.length == all.length && path == Store::Database.path
+        in_turn(all, compiled.revision_id, again).each_slice(AT_ONCE) do |some|
+          return false if @stop || @wanted || path != Store::Database.path
+
+          keep(some.map { |table, proof| runner.call(table, proof).tap { @progress.done += 1 } }, compiled.revision_id)
+        end
+        Store::Database.write { Store::ProofRun.where.not(proof_id: all.map { |_, proof| proof.id }).delete_all }
+        true
+      end
+
+      # First those of which most is to be learned: new ones, and what was broken.
+      def in_turn(all, revision, again)
+        known = Store::ProofRun.pluck(:proof_id, :revision_id, :state).to_h { |id, at, state| [id, [at, state]] }
+        left = again ? all : all.reject { |_, proof| known.dig(proof.id, 0) == revision }
+        @progress.done = all.length - left.length
+        left.partition { |_, proof| known.dig(proof.id, 1) != "passed" }.flatten(1)
       end
 
       def keep(results, revision)
-        good = Store::ProofRun.pluck(:proof_id, :good, :good_at).to_h { |id, steps, at| [id, [steps, at]] }
+        good = Store::ProofRun.where(proof_id: results.map { |result| result.proof.id }).pluck(:proof_id, :good, :good_at).to_h { |id, steps, at| [id, [steps, at]] }
         rows = results.map { |result| row(result, revision, *good.fetch(result.proof.id, [nil, nil])) }
-        Store::Database.write do
-          Store::ProofRun.where.not(proof_id: results.map { |result| result.proof.id }).delete_all
-          rows.each_slice(200) { |some| Store::ProofRun.upsert_all(some, unique_by: :proof_id) }
-        end
+        Store::Database.write { Store::ProofRun.upsert_all(rows, unique_by: :proof_id) }
       end
 
       def row(result, revision, good, good_at)

@@ -119,7 +119,7 @@ module UpTack
         def read_sample
           File.open(@path, "rb") do |file|
             file.seek(@mark)
-            raw = file.read(SAMPLE).to_s
+            raw = file.read(SAMPLE) || String.new
             raw.force_encoding(@encoding).encode("UTF-8", invalid: :replace, undef: :replace)
           end
         end
