@@ -35,6 +35,21 @@ RSpec.describe "Made-up records" do
     end
   end
 
+  it "are told step by step in words for people, whatever a rule did or passed over" do
+    steps = ground.project.tables.flat_map do |table|
+      made = maker(table, 11)
+      random = Random.new(11)
+      Array.new(30) do
+        seen.counters = Core::Bench::Counters.new
+        typed = Core::Bench::Samples::Maker.typed(table, made.values).select { random.rand(4).positive? }
+        Core::Save.call(ground.plan(table.key), Core::Save::Draft.new(typed: typed, stored: nil), seen, trace: true).steps
+      end.flatten
+    end
+    expect(steps.map { |step| [step.stage, step.result] }.uniq).to include(%w[fill skipped], %w[fill set], %w[validate refused])
+    expect(steps.flat_map { |step| [step.how, step.before, step.after] }.grep(/#<|=>|UpTack|Proc|\bnil\b/)).to eq([])
+    expect(steps.map(&:how)).to include(start_with("its condition does not hold: "))
+  end
+
   it "are the same for the same seed, and others for another" do
     table = ground.project.table("pieces")
     five = ->(seed) { maker(table, seed).then { |made| Array.new(5) { made.values } } }
