@@ -7,6 +7,7 @@
 require "bundler/setup"
 require "etc"
 require "json"
+require "tempfile"
 require_relative "../../core/lib/up_tack/core"
 
 core = UpTack::Core
@@ -17,13 +18,22 @@ seen = asked.fetch("seen")
 proofs = table.proofs.select { |proof| seen.key?(proof.id) }.map { |proof| [proof, seen.fetch(proof.id)] }
 records = core::Bench::Script.from("records" => asked["records"] || {}).values(project)
 
+# A long line could be broken by that of another process while nobody reads, so each waits for its turn.
+turn = Tempfile.new("mistakes")
+tell = lambda do |line|
+  File.open(turn.path) do |own|
+    own.flock(File::LOCK_EX)
+    puts JSON.generate(line)
+  end
+end
+
 work = lambda do |rules|
   run = core::Bench::MutationRun.new(project, table, proofs)
   slipping = rules.flat_map do |rule|
     tried = run.call([rule])
     slips = tried.reject(&:noticed)
     told = slips.map { |each| {"rule" => rule.id, "mistake" => each.place, "words" => each.mutant.words} }
-    puts JSON.generate("rule" => rule.id, "tried" => tried.length, "noticed" => tried.count(&:noticed), "slipping" => told)
+    tell.call("rule" => rule.id, "tried" => tried.length, "noticed" => tried.count(&:noticed), "slipping" => told)
     slips
   end
   clock = core::Bench::Clock.at(asked.fetch("at"), project.conventions)
@@ -32,11 +42,10 @@ work = lambda do |rules|
   slipping.each do |each|
     found = find.find(each.rule, each.mutant, run.ground(each.rule, each.mutant), known: known[each.rule.id])
     known[each.rule.id] |= [found].compact
-    puts JSON.generate("record" => each.rule.id, "mistake" => each.place, "script" => found&.script)
+    tell.call("record" => each.rule.id, "mistake" => each.place, "script" => found&.script)
   end
 end
 
-# Lines are short and written at once, so those of several processes do not mix.
 $stdout.sync = true
 Process.setpriority(Process::PRIO_PROCESS, 0, 10)
 groups = table.acting_rules.each_with_index.group_by { |_, index| index % Etc.nprocessors }.values.map { |all| all.map(&:first) }

@@ -80,6 +80,22 @@ RSpec.describe "The bench over HTTP" do
     expect([ask(:post, "/api/tables/firings/mistakes/record", {rule: slip["rule"]}), status].last).to eq(400)
   end
 
+  it "counts mistakes again once the proofs are run again, where they could not be counted" do
+    UpTack::Proving.wake
+    UpTack::Proving.settle
+    state = lambda do
+      ask(:get, "/api/tables/firings/mistakes")
+      UpTack::UseCases::Bench::Mistakes.settle
+      ask(:get, "/api/tables/firings/mistakes")["state"]
+    end
+    stub_const("UpTack::UseCases::Bench::Mistakes::SCRIPT", "/nowhere.rb")
+    expect(state.call).to eq("failed")
+    RSpec::Mocks.space.reset_all
+    ask(:post, "/api/proofs/run")
+    UpTack::Proving.settle
+    expect(state.call).to eq("ready")
+  end
+
   it "suggests records at the edges, for a table, a rule or one thing that is missing" do
     found = ask(:post, "/api/tables/clays/edges", {rule: "r70"})
     expect(found["sound"]).to be(true)

@@ -43,6 +43,7 @@ module UpTack
           # @return [Boolean] whether it is
           def settle(seconds = 120) = @threads.all? { |thread| thread.join(seconds) }
 
+          # What is asked for after this is counted again.
           def forget = @mutex.synchronize { @counts.clear }
 
           private
@@ -51,7 +52,7 @@ module UpTack
             @threads = @threads.select(&:alive?)
             @threads << Thread.new do
               ask(asked) { |line| line.key?("record") ? record(count, line) : rule(count, line) }
-              count.state = "failed" if count.state == "running"
+              count.state = (count.done == count.total) ? "ready" : "failed"
             rescue SystemCallError, JSON::ParserError, IOError
               count.state = "failed"
             end

@@ -21,7 +21,7 @@ module UpTack
         def call(table:, rule:, mistake:)
           design = @workspace.table(table)
           own = design.rule(rule) or raise Store::NotFound, "There is no such rule."
-          mutant = Core::Bench::Mutants.of(own, design)[mistake] or raise Store::NotFound, "There is no such mistake of this rule any more; count anew."
+          mutant = Core::Bench::Mutants.of(own, design)[mistake] or raise Store::NotFound, "There is no such mistake of this rule any more. Reload the page."
           slip = Mistakes.new(@workspace).slip(table, rule, mistake)
           script = slip&.looked ? slip.script : found(design, own, mutant)
           script && played(script, design, own, mutant.words)

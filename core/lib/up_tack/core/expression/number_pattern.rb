@@ -26,7 +26,7 @@ module UpTack
 
           second = @bare.index(RESERVED, @place.end(0)) || @bare[0...@place.begin(0)].index(RESERVED) or return
           message = if @bare[second] == ";"
-            "A pattern for a number has one part; a number below 0 gets its minus by itself."
+            "A pattern for a number has one part; negative numbers get their minus sign without one."
           else
             "A pattern for a number has one place for its figures; put text in single quotes."
           end

@@ -17,6 +17,7 @@ module UpTack
           end
 
           app.post("/api/proofs/run") do
+            UseCases::Bench::Mistakes.forget
             Proving.wake(again: true)
             status 204
           end
