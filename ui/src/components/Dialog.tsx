@@ -1,9 +1,17 @@
 import { type ReactNode, useEffect, useRef } from "react";
+import { words } from "../words";
 
-type Props = { title: string; onClose: () => void; children: ReactNode; wide?: boolean };
+type Props = {
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+  wide?: boolean;
+  /** Whether its last row is a button that closes it, for one that has no other. */
+  closable?: boolean;
+};
 
 /** A modal sheet on the browser's own dialog element, which keeps the focus inside and hears Escape. */
-export function Dialog({ title, onClose, children, wide = false }: Props) {
+export function Dialog({ title, onClose, children, wide = false, closable = false }: Props) {
   const element = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     if (!element.current?.open) element.current?.showModal();
@@ -19,6 +27,13 @@ export function Dialog({ title, onClose, children, wide = false }: Props) {
     >
       <h2 className="mb-3 text-xl">{title}</h2>
       {children}
+      {closable && (
+        <div className="mt-4 flex justify-end">
+          <button type="button" className="btn btn-sm" onClick={onClose}>
+            {words.common.close}
+          </button>
+        </div>
+      )}
     </dialog>
   );
 }

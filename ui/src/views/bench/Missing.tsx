@@ -10,7 +10,7 @@ type Props = { table: Table; covered: Covered[]; onMake: (wish: EdgeWish) => voi
 export function Missing({ table, covered, onMake, onClose }: Props) {
   const open = covered.filter((each) => each.missing.length > 0);
   return (
-    <Dialog title={words.proofs.missingTitle(table.label)} onClose={onClose} wide>
+    <Dialog title={words.proofs.missingTitle(table.label)} onClose={onClose} closable wide>
       {open.length === 0 ? (
         <p>{words.proofs.allSeen}</p>
       ) : (
@@ -41,11 +41,6 @@ export function Missing({ table, covered, onMake, onClose }: Props) {
           ))}
         </ul>
       )}
-      <div className="mt-4 flex justify-end">
-        <button type="button" className="btn btn-sm" onClick={onClose}>
-          {words.common.close}
-        </button>
-      </div>
     </Dialog>
   );
 }

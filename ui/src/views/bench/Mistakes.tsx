@@ -40,7 +40,7 @@ export function Mistakes({ table, onTry, onClose }: Props) {
   const slipping = useMistakes(table.key).data?.slipping ?? [];
   const rules = [...new Set(slipping.map((each) => each.rule))];
   return (
-    <Dialog title={words.mistakes.title(table.label)} onClose={onClose} wide>
+    <Dialog title={words.mistakes.title(table.label)} onClose={onClose} closable wide>
       <p className="quiet mb-3">{words.mistakes.aim}</p>
       <ul className="flex max-h-[56vh] flex-col gap-3 overflow-auto">
         {rules.map((rule) => {
@@ -60,11 +60,6 @@ export function Mistakes({ table, onTry, onClose }: Props) {
           );
         })}
       </ul>
-      <div className="mt-4 flex justify-end">
-        <button type="button" className="btn btn-sm" onClick={onClose}>
-          {words.common.close}
-        </button>
-      </div>
     </Dialog>
   );
 }

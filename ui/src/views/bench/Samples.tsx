@@ -41,7 +41,7 @@ export function Samples({ table, onClose }: { table: Table; onClose: () => void 
       : failing.mutate({ ...numbers, rule });
 
   return (
-    <Dialog title={words.samples.title(table.label)} onClose={onClose} wide>
+    <Dialog title={words.samples.title(table.label)} onClose={onClose} closable wide>
       <form
         className="flex flex-col gap-4"
         onSubmit={(event) => {
@@ -128,11 +128,6 @@ export function Samples({ table, onClose }: { table: Table; onClose: () => void 
           </ul>
         </section>
       )}
-      <div className="mt-4 flex justify-end">
-        <button type="button" className="btn btn-sm" onClick={onClose}>
-          {words.common.close}
-        </button>
-      </div>
     </Dialog>
   );
 }
