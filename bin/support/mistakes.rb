@@ -31,9 +31,10 @@ work = lambda do |rules|
   run = core::Bench::MutationRun.new(project, table, proofs)
   slipping = rules.flat_map do |rule|
     tried = run.call([rule])
-    slips = tried.reject(&:noticed)
-    told = slips.map { |each| {"rule" => rule.id, "mistake" => each.place, "words" => each.mutant.words} }
-    tell.call("rule" => rule.id, "tried" => tried.length, "noticed" => tried.count(&:noticed), "slipping" => told)
+    harmless, counted = tried.partition { |each| each.harmless }
+    slips = counted.reject(&:noticed)
+    told = ->(each) { {"rule" => rule.id, "mistake" => each.place, "words" => each.mutant.words, "why" => each.harmless}.compact }
+    tell.call("rule" => rule.id, "tried" => counted.length, "noticed" => counted.count(&:noticed), "slipping" => slips.map(&told), "harmless" => harmless.map(&told))
     slips
   end
   clock = core::Bench::Clock.at(asked.fetch("at"), project.conventions)

@@ -13,7 +13,7 @@ RSpec.describe "Records at the edges" do
     Core::Bench::Edges.new(ground, table, clock: clock).candidates(table.rules.select { |each| only.nil? || each.kind == only })
   end
 
-  def typed(candidates, key) = candidates.map { |each| [each.script["acts"].last["values"][key], each.trial.last.state] }
+  def typed(candidates, key) = candidates.map { |each| [each.script["acts"].filter_map { |act| act["values"] }.last[key], each.trial.last.state] }
   def words(candidates) = candidates.flat_map(&:words)
 
   it "lie just below, on and just above each limit" do

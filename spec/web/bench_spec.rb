@@ -71,6 +71,7 @@ RSpec.describe "The bench over HTTP" do
     count = ask(:get, "/api/tables/firings/mistakes")
     expect(count).to include("state" => "ready", "done" => workspace.table("firings").rules.length)
     expect(count["tried"] - count["noticed"]).to eq(count["slipping"].length)
+    expect(count["harmless"].map { |each| each["why"] }).to all(end_with("."))
     slip = count["slipping"].find { |each| !each["alike"] }
     made = ask(:post, "/api/tables/firings/mistakes/record", {rule: slip["rule"], mistake: slip["mistake"]})["suggestion"]
     expect(made["words"].first).to include("notices")
@@ -99,7 +100,7 @@ RSpec.describe "The bench over HTTP" do
   it "suggests records at the edges, for a table, a rule or one thing that is missing" do
     found = ask(:post, "/api/tables/clays/edges", {rule: "r70"})
     expect(found["sound"]).to be(true)
-    limits = found["suggestions"].flat_map { |each| each["script"]["acts"].last["values"]["limit"] }
+    limits = found["suggestions"].flat_map { |each| each["script"]["acts"].filter_map { |act| act["values"] }.last.to_h["limit"] }
     expect(limits).to include("899", "900", "901", "1319", "1320", "1321")
     one = ask(:post, "/api/tables/clays/edges", {rule: "r70", point: "refused"})
     expect(one["suggestions"].first["state"]).to eq("refused")

@@ -3,9 +3,9 @@
 # Counts mistakes that proofs notice: used by the bench, and by the spec at a smaller size.
 module Noticing
   # edges, more:: records at the edges, and those made for what slipped through
-  # tried:: mistakes; noticed, noticed_then:: by the first, and with the others; left:: in words
+  # tried:: mistakes that make a difference; harmless:: the others, in words; noticed, noticed_then:: by the first, and with the others; left:: in words
   # counted, looked:: seconds
-  Found = Struct.new(:edges, :more, :tried, :noticed, :noticed_then, :left, :counted, :looked, keyword_init: true)
+  Found = Struct.new(:edges, :more, :tried, :harmless, :noticed, :noticed_then, :left, :counted, :looked, keyword_init: true)
   BENCH = UpTack::Core::Bench
 
   module_function
@@ -18,14 +18,17 @@ module Noticing
     clock = BENCH::Clock.at("2026-11-23T09:00", project.conventions)
     candidates = BENCH::Edges.new(ground, table, clock: clock).candidates
     run = BENCH::MutationRun.new(project, table, proofs(ground, table, candidates))
-    tried, counted = timed { run.call }
+    all, counted = timed { run.call }
+    harmless, tried = all.partition(&:harmless)
     slips = tried.reject(&:noticed)
     (records, left), looked = timed { records(ground, table, clock, run, slips) }
     Found.new(
       edges: candidates.length, more: records.length, tried: tried.length, noticed: tried.length - slips.length, noticed_then: tried.length - left.length,
-      left: left.map { |each| "#{table.field(each.rule.field).label}, #{each.rule.kind}: #{each.mutant.words}" }, counted: counted, looked: looked
+      left: left.map { |each| said(each, table) }, harmless: harmless.map { |each| "#{said(each, table)} — #{each.harmless}" }, counted: counted, looked: looked
     )
   end
+
+  def said(each, table) = "#{table.field(each.rule.field).label}, #{each.rule.kind}: #{each.mutant.words}"
 
   # The records as they come out, confirmed.
   def proofs(ground, table, candidates)

@@ -6085,7 +6085,7 @@ export interface operations {
                         /** @description Rules that were gone through. */
                         done: number;
                         total: number;
-                        /** @description Mistakes that were made in turn. */
+                        /** @description Mistakes that were made in turn and can make a difference. */
                         tried: number | null;
                         noticed: number | null;
                         /** @description Mistakes that no proof notices. */
@@ -6100,6 +6100,16 @@ export interface operations {
                             words: string;
                             /** @description Whether no record was found that comes out otherwise with it. */
                             alike: boolean;
+                        }[];
+                        /** @description Mistakes that make no difference to any record, which is proven. They are not among those that were tried. */
+                        harmless: {
+                            rule: string;
+                            field: string;
+                            tack: string;
+                            /** @description What is done. */
+                            words: string;
+                            /** @description Why no record can show it. */
+                            why: string;
                         }[];
                     };
                 };

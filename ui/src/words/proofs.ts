@@ -219,7 +219,10 @@ export const proofsWords = {
     slipping: (n: number) => (n === 1 ? "Show the one that slips through" : `Show the ${n} that slip through`),
     make: "Make the record",
     making: "Looking for a record…",
-    none: "None of the records that were tried shows it. As the other rules are, this change may make no difference.",
+    none: "No record was found that shows it. With your other rules, this change may make no difference.",
+    nothing: "Nothing slips through.",
+    harmless: (n: number) =>
+      n === 1 ? "1 more change makes no difference; see why" : `${n} more changes make no difference; see why`,
     group: "Small mistakes",
   },
   edges: {

@@ -1,4 +1,5 @@
 import { useMutation } from "@tanstack/react-query";
+import type { ReactNode } from "react";
 import type { ProofParts, Table } from "../../api/client";
 import { noticeMistake, useMistakes } from "../../api/proofs";
 import { Dialog } from "../../components/Dialog";
@@ -23,9 +24,11 @@ export function MistakesFigure({ table, onShow }: FigureProps) {
   return (
     <p className="quiet text-xs tabular-nums">
       {words.mistakes.noticed(data.noticed ?? 0, data.tried)}{" "}
-      {data.slipping.length > 0 && (
+      {data.slipping.length + data.harmless.length > 0 && (
         <button type="button" className="link text-base-content" onClick={onShow}>
-          {words.mistakes.slipping(data.slipping.length)}
+          {data.slipping.length > 0
+            ? words.mistakes.slipping(data.slipping.length)
+            : words.mistakes.harmless(data.harmless.length)}
         </button>
       )}
     </p>
@@ -33,34 +36,69 @@ export function MistakesFigure({ table, onShow }: FigureProps) {
 }
 
 type Props = { table: Table; onTry: (proof: ProofParts) => void; onClose: () => void };
-type Slipping = NonNullable<ReturnType<typeof useMistakes>["data"]>["slipping"][number];
+type Counted = NonNullable<ReturnType<typeof useMistakes>["data"]>;
+type Slipping = Counted["slipping"][number];
 
 /** The mistakes that no proof notices, rule by rule, each with the record that would. */
 export function Mistakes({ table, onTry, onClose }: Props) {
-  const slipping = useMistakes(table.key).data?.slipping ?? [];
-  const rules = [...new Set(slipping.map((each) => each.rule))];
+  const { slipping = [], harmless = [] } = useMistakes(table.key).data ?? {};
   return (
     <Dialog title={words.mistakes.title(table.label)} onClose={onClose} closable wide>
-      <p className="quiet mb-3">{words.mistakes.aim}</p>
-      <ul className="flex max-h-[56vh] flex-col gap-3 overflow-auto">
-        {rules.map((rule) => {
-          const own = slipping.filter((each) => each.rule === rule);
-          return (
-            <li key={rule}>
-              <p className="flex items-baseline gap-2">
-                <span className="font-semibold">{own[0]?.field}</span>
-                <span className="min-w-0 flex-1 break-words">{own[0]?.tack}</span>
-              </p>
-              <ul>
-                {own.map((each) => (
-                  <Line key={each.mistake} table={table} mistake={each} onTry={onTry} />
-                ))}
-              </ul>
-            </li>
-          );
-        })}
-      </ul>
+      <p className="quiet mb-3">{slipping.length > 0 ? words.mistakes.aim : words.mistakes.nothing}</p>
+      <div className="flex max-h-[56vh] flex-col gap-4 overflow-auto">
+        <ByRule mistakes={slipping} line={(each) => <Line key={each.mistake} {...{ table, onTry }} mistake={each} />} />
+        {harmless.length > 0 && <HarmlessOnes harmless={harmless} open={slipping.length === 0} />}
+      </div>
     </Dialog>
+  );
+}
+
+type Named = { rule: string; field: string; tack: string };
+
+/** Mistakes under the rule that each is in. */
+function ByRule<Mistake extends Named>({
+  mistakes,
+  line,
+}: {
+  mistakes: Mistake[];
+  line: (each: Mistake) => ReactNode;
+}) {
+  const rules = [...new Set(mistakes.map((each) => each.rule))];
+  return (
+    <ul className="flex flex-col gap-3">
+      {rules.map((rule) => {
+        const own = mistakes.filter((each) => each.rule === rule);
+        return (
+          <li key={rule}>
+            <p className="flex items-baseline gap-2">
+              <span className="font-semibold">{own[0]?.field}</span>
+              <span className="min-w-0 flex-1 break-words">{own[0]?.tack}</span>
+            </p>
+            <ul>{own.map(line)}</ul>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+/** What no record can show, each with the reason. */
+function HarmlessOnes({ harmless, open }: { harmless: Counted["harmless"]; open: boolean }) {
+  return (
+    <details open={open}>
+      <summary className="cursor-pointer py-1">{words.mistakes.harmless(harmless.length)}</summary>
+      <div className="pt-2">
+        <ByRule
+          mistakes={harmless}
+          line={(each) => (
+            <li key={each.words} className="flex flex-wrap gap-x-3 py-0.5">
+              <span className="quiet min-w-0 flex-1 basis-64 break-words">{each.words}</span>
+              <span className="min-w-0 flex-1 basis-64 break-words">{each.why}</span>
+            </li>
+          )}
+        />
+      </div>
+    </details>
   );
 }
 

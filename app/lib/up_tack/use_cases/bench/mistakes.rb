@@ -13,8 +13,10 @@ module UpTack
 
         # What is known of one table.
         # state:: "running", "ready" or "failed"; done, total:: rules
-        # tried, noticed:: mistakes; slipping:: of Slip
-        Count = Struct.new(:state, :done, :total, :tried, :noticed, :slipping, keyword_init: true)
+        # tried, noticed:: mistakes that make a difference; slipping:: of Slip; harmless:: of Harmless
+        Count = Struct.new(:state, :done, :total, :tried, :noticed, :slipping, :harmless, keyword_init: true)
+        # A mistake that makes no difference to any record. words:: what is done; why:: a sentence
+        Harmless = Struct.new(:rule, :words, :why, keyword_init: true)
         # A mistake that no proof notices. mistake:: its place among those of the rule; words:: what is done
         # script:: of a record that would show it; looked:: whether one was looked for already
         Slip = Struct.new(:rule, :mistake, :words, :script, :looked, keyword_init: true)
@@ -34,7 +36,7 @@ module UpTack
           def of(key, rules, asked)
             @mutex.synchronize do
               @counts.shift while @counts.length >= MOST && !@counts.key?(key)
-              @counts[key] ||= Count.new(state: "running", done: 0, total: rules, tried: 0, noticed: 0, slipping: []).tap { |count| begin_beside(count, asked) }
+              @counts[key] ||= Count.new(state: "running", done: 0, total: rules, tried: 0, noticed: 0, slipping: [], harmless: []).tap { |count| begin_beside(count, asked) }
             end
           end
 
@@ -73,6 +75,7 @@ module UpTack
             count.tried += line["tried"]
             count.noticed += line["noticed"]
             count.slipping += line["slipping"].map { |each| Slip.new(rule: each["rule"], mistake: each["mistake"], words: each["words"], looked: false) }
+            count.harmless += line["harmless"].map { |each| Harmless.new(rule: each["rule"], words: each["words"], why: each["why"]) }
             count.done += 1
             count.state = "ready" if count.done == count.total
           end

@@ -12,11 +12,6 @@ module UpTack
         # script:: plain; trial:: played by the rules as they are; expect:: plain expectations of what came out
         Found = Struct.new(:script, :trial, :expect, keyword_init: true)
 
-        # Ways tried for each mistake, and ways of each point.
-        MOST_WAYS = 40
-        OF_EACH = 3
-        OF_UPSTREAM = 4
-
         # @param ground [Ground]
         # @param table [Design::Table]
         # @param clock [Clock]
@@ -30,7 +25,8 @@ module UpTack
           @scene = Edges::Scene.new(table, @base, clock, ground.project.conventions)
           @seen = seen_values
           @played = {}
-          @ways = {}
+          @run = Run.new(ground.project, ground: ground)
+          @assignments = Edges::Assignments.new(table, @base, @seen)
         end
 
         # @param rule [Rules::Rule]
@@ -41,7 +37,7 @@ module UpTack
         def find(rule, mutant, changed, known: [])
           run = Run.new(changed.project, ground: changed)
           table = run.table(@table.key)
-          differs = ->(found) { !run.passes?(table, proof(found)) }
+          differs = ->(found) { !run.passes?(table, proof(found)) && @run.passes?(@table, proof(found)) }
           known.find(&differs) || scripts(rule, mutant).lazy.filter_map { |script| played(script) }.find(&differs)
         end
 
@@ -73,66 +69,8 @@ module UpTack
         # Each once, the simplest first.
         def scripts(rule, mutant)
           scenes = Scenes.new(@table, @base, @scene, rule, @seen)
-          ways = ways(rule, mutant)
+          ways = @assignments.of(rule, mutant.plain && Rules.from(mutant.plain))
           Scenes::ALL.lazy.flat_map { |scene| ways.lazy.flat_map { |way| [scenes.script(scene, way)].flatten.compact } }.uniq
-        end
-
-        def ways(rule, mutant)
-          own = @ways[rule.id] ||= of_rule(rule, @table)
-          other = mutant.plain ? of_rule(Rules.from(mutant.plain), @table.with_rule(rule.id, Rules.from(mutant.plain))) : []
-          [{}, *(own + other).uniq.first(MOST_WAYS), *plain_ways(rule), *upstream(rule)].uniq
-        end
-
-        # Texts that show what is done with spaces, capitals, words and lengths.
-        TEXTS = ["  two  WORDS, here ", "Oneword", "Ab #{"cd" * 30}", "É-1 b.c/d"].freeze
-
-        # Each field that a rule names, with another value and with none.
-        def plain_ways(rule)
-          keys = (rule.names(@table) | rule.fields(@table)).select { |key| @table.field(key) && !@table.given?(key) }
-          numbered(rule) + keys.flat_map do |key|
-            field = @table.field(key)
-            texts = %w[text long_text].include?(field.type) ? TEXTS.map { |text| {key => text} } : field.open_choices.map { |choice| {key => choice} }
-            [*others(field, key).map { |value| {key => value} }, {key => nil}, *texts]
-          end
-        end
-
-        # Values on both sides of what is there.
-        def others(field, key)
-          value = Scenes.other(field, @seen[key], @base.context.clock.today)
-          further = case field.type
-          when "date" then [5, 40, 400].map { |days| (@seen[key] || @base.context.clock.today) + days }
-          when "number" then [(@seen[key] || BigDecimal(4)) / 2, BigDecimal(0)]
-          end
-          [value, *further].compact
-        end
-
-        # What lets the rules act whose values it reads, such as a stamp, and besides each of its fields
-        # with another value.
-        def upstream(rule)
-          read = Analysis::Order.through(rule.awaits(@table), [], @table)
-          writers = @table.acting_rules.select { |other| other.id != rule.id && (other.writes & read).any? && other.stage != "default" }
-          starts = writers.flat_map { |other| (@ways[other.id] ||= of_rule(other, @table)).first(OF_UPSTREAM) }.uniq.first(OF_UPSTREAM * 2)
-          starts.flat_map { |start| [start, *plain_ways(rule).first(OF_UPSTREAM * 2).map { |way| start.merge(way) }] }
-        end
-
-        # A number that somebody types.
-        def numbered(rule)
-          now = (rule.stage == "number") ? @seen[rule.field] : nil
-          if now.nil?
-            []
-          else
-            [{rule.field => now.is_a?(String) ? now.gsub(/\d/, "9") : now + 90}]
-          end
-        end
-
-        # The ways of all points of a rule in turn, so that each has some.
-        def of_rule(rule, table)
-          solver = Solver.new(table, @base.context, old: @seen)
-          aims = Edges::Aims.new(table, @base, solver, @seen).of(rule)
-          lists = aims.map { |aim| aim.ways.first(OF_EACH) }
-          (0...OF_EACH).flat_map { |index| lists.filter_map { |ways| ways[index] } }.uniq
-        rescue Expression::Invalid, KeyError, NoMethodError
-          []
         end
       end
     end

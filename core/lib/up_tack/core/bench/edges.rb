@@ -12,8 +12,12 @@ module UpTack
         # stage:: of the first rule that it tests; mere:: whether it only asks the calendar, or a list
         Candidate = Struct.new(:words, :script, :trial, :points, :stage, :mere, keyword_init: true)
 
-        # script:: plain; points:: [rule, point] that were seen; trial:: played
-        Played = Struct.new(:script, :points, :trial)
+        # script:: plain; points:: keys of those that were seen, by rule; trial:: played
+        # way:: the changes of the base record, nil where its story is longer
+        Played = Struct.new(:script, :points, :trial, :way) do
+          # @return [Boolean] whether a point of a rule was seen, by their keys
+          def shows?(rule, point) = points.fetch(rule, []).include?(point)
+        end
 
         # Scenes played at most, so that a table of hundreds of rules has an end too.
         MOST = 4_000
@@ -33,6 +37,7 @@ module UpTack
           @index = PointIndex.new(ground.project)
           @scene = Scene.new(table, @base, clock, ground.project.conventions)
           @played = {}
+          @by_rule = Hash.new { |rules, rule| rules[rule] = [] }
         end
 
         # @param rules [Array<Rules::Rule>] of the table, all by default
@@ -44,7 +49,9 @@ module UpTack
           wanted = rules.flat_map { |rule| aims.of(rule) }.select { |aim| only.nil? || (aim.point && only.call(aim.rule, aim.point)) }
           exact, loose = wanted.partition(&:exact)
           hits = exact.filter_map { |aim| hit(aim) }
-          fewest(hits + loose.filter_map { |aim| shown(aim) || hit(aim) })
+          hits += loose.filter_map { |aim| shown(aim) || hit(aim) }
+          chosen = fewest(hits)
+          ordered(only ? chosen : chosen + more(rules, chosen, seen))
         end
 
         # @return [Boolean] whether a record that passes was found to start from
@@ -58,9 +65,31 @@ module UpTack
           @base.values.merge(came.reject { |key, _| @table.worked_out?(key) })
         end
 
+        # What no point of a rule tells of: its settings, and small mistakes in its formulas.
+        def more(rules, chosen, seen)
+          kept = chosen.to_h { |each| [each.trial, true] }.compare_by_identity
+          contrasts = Contrasts.new(@table, Assignments.new(@table, @base, seen), ->(way, lasting) { play(way, lasting: lasting) })
+          histories = Histories.new(@table, @base, @scene, Solver.new(@table, @base.context, old: seen), seen)
+          hits = rules.flat_map do |rule|
+            told = histories.of(rule, by_point(rule)).map { |words, script| [words, played(script)] }
+            shown = @by_rule[rule.id].select { |played| kept.key?(played.trial) }
+            (told + contrasts.of(rule, shown + told.map(&:last))).map { |words, played| [beyond(rule, words), played] }
+          end
+          by_played(hits.reject { |_, played| kept.key?(played.trial) }).map { |played, group| candidate(played, group) }
+        end
+
+        def by_point(rule)
+          cleanest = @by_rule[rule.id].select(&:way).sort_by.with_index { |played, index| [refusals(played).count { |each| each.rule != rule.id }, index] }
+          cleanest.each_with_object({}) { |played, found| played.points[rule.id].each { |point| found[point] ||= played } }
+        end
+
+        def beyond(rule, words)
+          Aims::Aim.new(rule: rule, words: "#{Aims.name(rule, @table)}: #{words}", ways: [], exact: true, again: false, lasting: false)
+        end
+
         # What was played for an edge shows much else, too.
         def shown(aim)
-          found = @played.each_value.find { |played| shows?(aim, played.points) && (refusals(played).map(&:rule) - [aim.rule.id]).empty? }
+          found = @played.each_value.find { |played| shows?(aim, played) && (refusals(played).map(&:rule) - [aim.rule.id]).empty? }
           found && [aim, found]
         end
 
@@ -71,7 +100,7 @@ module UpTack
           aim.ways.first(WAYS).each do |way|
             scenes(aim).each do |options|
               played = play(way, **options)
-              return [aim, alone(aim, way, options, played)] if played && shows?(aim, played.points)
+              return [aim, alone(aim, way, options, played)] if played && shows?(aim, played)
             end
           end
           nil
@@ -86,7 +115,7 @@ module UpTack
           needed = @table.rules.grep(Rules::Required).map(&:field) | way.keys | aim.rule.fields(@table)
           loose = others.flat_map { |id| (rule = @table.rule(id)) ? rule.fields(@table) : [] }.uniq - needed
           again = play(way.merge(loose.reject { |key| @table.given?(key) }.to_h { |key| [key, nil] }), **options)
-          (again && shows?(aim, again.points) && refusals(again).length < refusals(played).length) ? again : played
+          (again && shows?(aim, again) && refusals(again).length < refusals(played).length) ? again : played
         end
 
         def refusals(played) = played.trial.last.outcome ? played.trial.last.outcome.refusals : []
@@ -97,18 +126,26 @@ module UpTack
           aim.lasting ? [{lasting: true}, {}] : [{}, {lasting: true}]
         end
 
-        def shows?(aim, points) = aim.point.nil? || points.include?([aim.rule.id, aim.point.key])
+        def shows?(aim, played) = aim.point.nil? || played.shows?(aim.rule.id, aim.point.key)
 
         # @return [Played, nil]
         def play(way, **options)
           return if @played.length >= MOST
 
-          script = @scene.script(way, **options) or return
+          script = @scene.script(way, **options)
+          script && played(script, way)
+        end
+
+        def played(script, way = nil)
           @played[script] ||= begin
             probe = Probe.new
-            trial = Trial.new(@ground, @table.key, Script.from(script), clock: Clock.at(script["at"], @ground.project.conventions), probe: probe, trace: false).play
+            clock = Clock.at(script["at"], @ground.project.conventions)
+            trial = Trial.new(@ground, @table.key, Script.from(script), clock: clock, probe: probe, trace: false).play
             trial.look
-            Played.new(script, @index.seen(probe.notes).flat_map { |rule, keys| keys.map { |key| [rule, key] } }.to_set, trial)
+            points = @index.seen(probe.notes)
+            made = Played.new(script, points, trial, way)
+            points.each_key { |rule| @by_rule[rule] << made }
+            made
           end
         end
 
@@ -120,11 +157,11 @@ module UpTack
           shown = chosen.flat_map { |each| each.points.to_a }.to_set
           open = loose.reject { |aim, _| aim.point.nil? || shown.include?(place(aim)) }
           until open.empty?
-            played, group = by_played(open).max_by { |each, _| open.count { |aim, _| each.points.include?(place(aim)) } }
+            played, group = by_played(open).max_by { |each, _| open.count { |aim, _| shows?(aim, each) } }
             chosen << candidate(played, group)
-            open = open.reject { |aim, _| played.points.include?(place(aim)) }
+            open = open.reject { |aim, _| shows?(aim, played) }
           end
-          ordered(chosen)
+          chosen
         end
 
         # Validations first, and what only asks the calendar last.
@@ -136,7 +173,12 @@ module UpTack
 
         def by_played(hits) = hits.each_with_object({}.compare_by_identity) { |(aim, played), groups| (groups[played] ||= []) << aim }
         def place(aim) = [aim.rule.id, aim.point.key]
-        def candidate(played, aims) = Candidate.new(words: aims.map(&:words).uniq { |words| words.delete("“”") }, script: played.script, trial: played.trial, points: played.points, stage: aims.first.rule.stage, mere: aims.none?(&:point))
+
+        def candidate(played, aims)
+          points = played.points.flat_map { |rule, keys| keys.map { |key| [rule, key] } }.to_set
+          words = aims.map(&:words).uniq { |each| each.delete("“”") }
+          Candidate.new(words: words, script: played.script, trial: played.trial, points: points, stage: aims.first.rule.stage, mere: aims.none?(&:point))
+        end
       end
     end
   end

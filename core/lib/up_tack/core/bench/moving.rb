@@ -23,7 +23,7 @@ module UpTack
 
             found << field.key unless given?(field.key)
           end
-          found
+          found.select { |key| may_change?(key) }
         end
 
         # What a calculated field is worked out from.

@@ -4,11 +4,11 @@ module UpTack
   module Core
     module Bench
       # How many small mistakes in the rules of a table its proofs notice: each mistake is made in turn,
-      # and the proofs that show the rule are run against it until one does not come out as it must.
+      # and the proofs are run against it until one does not come out as it must.
       class MutationRun
         # rule:: the Rule; mutant:: Mutants::Mutant, in its place among those of the rule
-        # noticed:: whether a proof did
-        Tried = Struct.new(:rule, :mutant, :place, :noticed, keyword_init: true)
+        # noticed:: whether a proof did; harmless:: why none could, nil where that is not proven
+        Tried = Struct.new(:rule, :mutant, :place, :noticed, :harmless, keyword_init: true)
 
         # @param project [Design::Project]
         # @param table [Design::Table]
@@ -20,6 +20,7 @@ module UpTack
           @table = table
           @proofs = proofs
           @ground = Ground.new(project, plans)
+          @equivalence = Equivalence.new(table)
         end
 
         # @param rules [Array<Rules::Rule>] of the table
@@ -32,8 +33,9 @@ module UpTack
               changed = ground(rule, mutant)
               next if mutant.sort == "field" && circle?(changed.project)
 
-              tried = Tried.new(rule: rule, mutant: mutant, place: place, noticed: noticed?(rule, changed))
-              found << tried
+              noticed = noticed?(rule, changed)
+              harmless = noticed ? nil : @equivalence.reason(rule, mutant)
+              found << tried = Tried.new(rule: rule, mutant: mutant, place: place, noticed: noticed, harmless: harmless)
               return found if block_given? && yield(tried) == false
             end
           end
@@ -50,12 +52,14 @@ module UpTack
         # Another field may be one that waits for this one, which nobody could save.
         def circle?(project) = !project.upkeep.circle.nil? || Design::CircleCheck.new(project.table(@table.key)).problems.any?
 
-        # The proofs that show a rule, those first that show what few others do.
+        # The proofs that show a rule, those first that show what few others do; then all others, for a
+        # rule that does nothing where it should may do something with a mistake in it.
         def telling(rule)
           (@telling ||= {})[rule.id] ||= begin
-            shown = @proofs.select { |_, seen| seen.key?(rule.id) }
+            shown, others = @proofs.partition { |_, seen| seen.key?(rule.id) }
             often = shown.flat_map { |_, seen| seen[rule.id] }.tally
-            shown.sort_by.with_index { |(_, seen), index| [-seen[rule.id].sum { |key| 1.0 / often[key] }, index] }.map(&:first)
+            shown = shown.sort_by.with_index { |(_, seen), index| [-seen[rule.id].sum { |key| 1.0 / often[key] }, index] }
+            (shown + others).map(&:first)
           end
         end
 

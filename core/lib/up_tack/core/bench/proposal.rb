@@ -69,15 +69,21 @@ module UpTack
           end
         end
 
-        # What a rule gave, or left blank. A number is told by its shape and, since a proof counts by
-        # itself, by its count.
+        # What a rule gave, left blank, or left as it was. A number is told by its shape and, since a
+        # proof counts by itself, by its count.
         def value(field, rule)
           found = outcome.values[field.key]
-          exact = proposed({"what" => "value", "field" => field.key, "is" => Values.dump(found)}, !rule.nil? || found.nil?)
-          return [exact] unless rule.is_a?(Rules::Number) && found
+          usual = !rule.nil? || found.nil? || written?(field)
+          exact = proposed({"what" => "value", "field" => field.key, "is" => Values.dump(found)}, usual)
+          shape = (rule.is_a?(Rules::Number) && found) ? shape(field, found) : nil
+          # The count may have outgrown the mask of its field.
+          return [exact] unless shape && Masks.read(shape).fits?(Values.show(found))
 
-          [proposed({"what" => "number", "field" => field.key, "fits" => shape(field, found)}, true), exact]
+          [proposed({"what" => "number", "field" => field.key, "fits" => shape}, true), exact]
         end
+
+        # A rule that could have written it did not, be it that it was typed or stands from before.
+        def written?(field) = @table.rules.any? { |each| each.stage != "default" && each.writes.include?(field.key) }
 
         def shape(field, text)
           mask = @table.rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == field.key }

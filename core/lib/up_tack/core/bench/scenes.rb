@@ -13,8 +13,11 @@ module UpTack
 
         # @param field [Design::Field]
         # @param now [Object, nil] its value
+        # @param mask [Masks::Mask, nil] how it is typed
         # @return [Object, nil] another value of the field
-        def self.other(field, now, today)
+        def self.other(field, now, today, mask: nil)
+          return masked(mask, now) if mask
+
           case field.type
           when "choice" then field.open_choices.find { |choice| choice != now }
           when "yes_no" then now != true
@@ -24,6 +27,16 @@ module UpTack
           when "moment", "time" then Samples::Values.usual(field)
           else "#{now || "Made up"} b"
           end
+        end
+
+        # Another text that fits: the last character that may be another one is.
+        def self.masked(mask, now)
+          text = now || Masks::Examples.sample(mask)
+          (text.length - 1).downto(0) do |place|
+            other = text.dup.tap { |copy| copy[place] = text[place].tr("0-9A-Ya-yZz", "1-90B-Zb-zAa") }
+            return other if other != text && mask.fits?(other)
+          end
+          nil
         end
 
         # @param table [Design::Table]
@@ -43,6 +56,9 @@ module UpTack
         # @param way [Hash{String=>Object}] changes of the base record, see Edges::Scene
         # @return [Hash, Array<Hash>, nil] a plain script, or some
         def script(name, way) = send(name, way)
+
+        # @return [Hash{String=>Object}, nil] another value of a field that no rule looks at
+        def spare = @spare ||= untouched({})&.then { |key, value| {key => value} }
 
         private
 
@@ -186,12 +202,21 @@ module UpTack
 
         # A field that nothing concerns, with another value.
         def untouched(way)
-          field = @table.fields.find { |each| !@table.given?(each.key) && !way.key?(each.key) && each.key != @rule.field && %w[text long_text].include?(each.type) && @table.rules.none? { |rule| rule.fields(@table).include?(each.key) } }
+          field = unruled.find { |each| !way.key?(each.key) && each.key != @rule.field }
           field ||= @table.fields.find { |each| !@table.given?(each.key) && !way.key?(each.key) && !@rule.fields(@table).include?(each.key) && !each.link? }
           field && [field.key, other(field.key)]
         end
 
-        def other(key) = Scenes.other(@table.field(key), @seen[key], @base.context.clock.today)
+        # Texts that no rule looks at.
+        def unruled
+          @unruled ||= begin
+            ruled = @table.rules.flat_map { |rule| rule.fields(@table) }
+            @table.fields.select { |each| %w[text long_text].include?(each.type) && !@table.given?(each.key) && !ruled.include?(each.key) }
+          end
+        end
+
+        def other(key) = Scenes.other(@table.field(key), @seen[key], @base.context.clock.today, mask: mask_of(key))
+        def mask_of(key) = @table.rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == key }&.mask
 
         def dumped(value) = (value.nil? || value.is_a?(String)) ? value : Core::Values.dump(value)
       end

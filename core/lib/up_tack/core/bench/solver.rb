@@ -22,8 +22,10 @@ module UpTack
         # @param old [Hash{String=>Object}] the record as it is stored, for what reads `old.`
         # @param free [Boolean] whether fields that only rules give may be set too, as in a
         #   record that is there already
-        def initialize(table, context, old: {}, free: false)
+        # @param through [String, nil] key of the one field that may change, or what it links to
+        def initialize(table, context, old: {}, free: false, through: nil)
           @free = free
+          @through = through
           @table = table
           @context = context
           @old = old
@@ -171,7 +173,11 @@ module UpTack
 
         # @return [Hash, nil] the change that gives a part of a formula a value, where it is
         #   a field that somebody may type, a field of a linked record, or the person's role
-        def assign(node, value)
+        def assign(node, value) = assigned(node, value)&.then { |way| way if may_change?(way.keys.first) }
+
+        def may_change?(key) = @through.nil? || key.split(".").first == @through
+
+        def assigned(node, value)
           case node
           when Nodes::Field
             return {"first.#{node.key}" => value} if node.before && @table.field(node.key)

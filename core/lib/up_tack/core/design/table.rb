@@ -50,8 +50,10 @@ module UpTack
         end
 
         # Looked up for every record, so it is found once.
-        def initialize(fields:, title: nil, **rest)
+        def initialize(fields:, rules: [], title: nil, **rest)
           super
+          @calculations = rules.grep(Rules::Calculation).reverse.to_h { |rule| [rule.field, rule] }.freeze
+          @owned = rules.select(&:owns?).to_h { |rule| [rule.field, true] }.freeze
           @by_key = fields.reverse.to_h { |field| [field.key, field] }.freeze
           @title_field = field(title.to_s) || fields.find { |field| field.type == "text" }
         end
@@ -100,13 +102,13 @@ module UpTack
         def acting_rules = rules.reject { |rule| neighbours.suspended?(rule) }
 
         # @return [Rules::Calculation, nil] the rule that works a field out
-        def calculation(key) = rules.find { |rule| rule.is_a?(Rules::Calculation) && rule.field == key }
+        def calculation(key) = @calculations[key]
 
         # @return [Boolean] whether the field follows a formula and can't be typed
         def worked_out?(key) = !(rule = calculation(key)).nil? && !rule.once?
 
         # @return [Boolean] whether a rule alone gives the field its values
-        def given?(key) = worked_out?(key) || rules.any? { |rule| rule.field == key && rule.owns? }
+        def given?(key) = worked_out?(key) || @owned.key?(key)
 
         # @return [Boolean] whether the change log watches the field
         def logged?(field)

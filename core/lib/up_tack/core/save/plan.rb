@@ -57,6 +57,8 @@ module UpTack
         # @param new [Rules::Rule, nil]
         # @return [Plan, nil] for that; nil where its rules may act in another order
         def with_rule(table, old, new)
+          return unless (new ? new.owns? : false) == old.owns? # Who may type in the field would be another.
+
           same = new.nil? || (new.stages == old.stages && new.writes == old.writes && new.awaits(table).sort == old.awaits(@table).sort)
           return unless same && turns.each_value.all? { |rules| rules.none? { |rule| rule.rule.moved_by_change? && rule.rule.id == old.id && rule.partners.any? } }
 

@@ -48,13 +48,17 @@ module UpTack
         # @param count [UseCases::Bench::Mistakes::Count, nil]
         # @param table [Core::Design::Table]
         def self.mistakes(count, table)
-          return {state: "waiting", done: 0, total: table.rules.length, tried: nil, noticed: nil, slipping: []} unless count
+          return {state: "waiting", done: 0, total: table.rules.length, tried: nil, noticed: nil, slipping: [], harmless: []} unless count
 
-          slipping = count.slipping.filter_map do |each|
-            rule = table.rule(each.rule) or next
-            {rule: rule.id, mistake: each.mistake, field: table.field(rule.field)&.label || rule.field, tack: rule.tack(table), words: each.words, alike: each.looked && each.script.nil?}
-          end
-          {state: count.state, done: count.done, total: count.total, tried: count.tried, noticed: count.noticed, slipping: slipping}
+          slipping = count.slipping.filter_map { |each| mistake(each, table)&.merge(mistake: each.mistake, alike: each.looked && each.script.nil?) }
+          harmless = count.harmless.filter_map { |each| mistake(each, table)&.merge(why: each.why) }
+          {state: count.state, done: count.done, total: count.total, tried: count.tried, noticed: count.noticed, slipping: slipping, harmless: harmless}
+        end
+
+        # @return [Hash, nil] nil where its rule is gone
+        def self.mistake(each, table)
+          rule = table.rule(each.rule) or return
+          {rule: rule.id, field: table.field(rule.field)&.label || rule.field, tack: rule.tack(table), words: each.words}
         end
 
         # Reads what was sent.

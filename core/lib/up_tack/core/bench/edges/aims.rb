@@ -122,7 +122,8 @@ module UpTack
             return [] unless aggregate && side != "below"
 
             step = Expression::Source.new(@table.scope, aggregate.source).steps.last
-            [{"children" => [step.table, step.key, {}]}]
+            sample = @base.sample(@table.neighbours.tables.fetch(step.table))
+            [{}, sample].map { |values| {"children" => [step.table, step.key, values]} }
           end
 
           def compared(node, side)

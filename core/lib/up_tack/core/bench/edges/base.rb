@@ -43,6 +43,10 @@ module UpTack
             end
           end
 
+          # @param table [Design::Table] another one
+          # @return [Hash{String=>Object}] a made-up record of it, the same each time
+          def sample(table) = (@samples ||= {})[table.key] ||= maker(table).values.compact.freeze
+
           private
 
           # Where there is no real record to link to, one is made up.

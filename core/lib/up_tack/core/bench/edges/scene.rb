@@ -7,6 +7,7 @@ module UpTack
         # Makes a script of the base record and some changes: typed at once into a new
         # record, or into one that was saved before.
         #
+        # "children" are a table, its link and the values of records that link here by it.
         # A change of "link.field" gives the record another linked record, which differs in
         # that field; "user.role" another person; "clock" another hour; "first" is what the
         # record is when it is saved for the first time; :untyped leaves a field to the rules.
@@ -48,16 +49,18 @@ module UpTack
             (given || own.any?) ? given.to_h.merge(own) : nil
           end
 
-          # A record that is there already, with one that links to it.
+          # A record that is there already, with some that link to it.
           OWN = 1
+          FIRST_CHILD = 900
 
           def stored(children, person)
-            table, link, values = children
-            linked = values.merge(link => OWN)
+            table, link, *all = children
             loose = @table.fields.reject { |field| @table.given?(field.key) }.map(&:key)
             (@records[@table.key] ||= {})[OWN] = @base.values.slice(*loose)
-            (@records[table] ||= {})[900] = linked
-            {"person" => person, "at" => @clock.to_s, "start" => {"from" => "real", "record" => OWN}, "records" => plain_records([], [[@table.key, OWN], [table, 900]]), "acts" => [{"do" => "save"}]}
+            ids = all.each_index.map { |index| FIRST_CHILD + index }
+            (@records[table] ||= {}).merge!(ids.zip(all).to_h { |id, values| [id, values.merge(link => OWN)] })
+            records = plain_records([], [[@table.key, OWN], *ids.map { |id| [table, id] }])
+            {"person" => person, "at" => @clock.to_s, "start" => {"from" => "real", "record" => OWN}, "records" => records, "acts" => [{"do" => "save"}]}
           end
 
           def person(way)

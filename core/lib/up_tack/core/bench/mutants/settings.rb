@@ -28,6 +28,9 @@ module UpTack
           # @return [Array<Mutant>]
           def all = choices + flags + whole + lists + value + mask + map + rows
 
+          # @return [Array<String>] the masks that a slip of the hand makes of the rule's own
+          def masks = mask.map { |mutant| mutant.plain["mask"] }
+
           private
 
           def parts = @rule.class::PARTS

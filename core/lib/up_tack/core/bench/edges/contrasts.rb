@@ -1,0 +1,141 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      class Edges
+        # Records on which a formula of a rule comes out otherwise than with a small mistake in it. The
+        # formulas alone are evaluated, on records as they come out, so that hundreds of mistakes are
+        # told apart by a few records.
+        class Contrasts
+          # Records made for one rule at most.
+          MOST_PLAYED = 40
+
+          # Steps by which a number is moved to find where two formulas part.
+          MOST_STEPS = 250
+
+          # A mistake in one formula. part:: where it stands; own, other:: Formulas; rule:: with the mistake
+          # mutant:: the Mutants::Mutant
+          Slip = Struct.new(:part, :own, :other, :rule, :mutant, keyword_init: true)
+
+          # @param table [Design::Table]
+          # @param assignments [Assignments]
+          # @param play [Proc] takes changes of the base record, and whether they come to one that was
+          #   saved before, and gives a Played or nil
+          def initialize(table, assignments, play)
+            @table = table
+            @assignments = assignments
+            @play = play
+            @equivalence = Equivalence.new(table)
+          end
+
+          # @param rule [Rules::Rule]
+          # @param shown [Array<Played>] records that are there already
+          # @return [Array<Array(String, Played)>] words and a record
+          def of(rule, shown)
+            open = slips(rule).reject { |slip| shown.any? { |played| differs?(rule, slip, played) } }
+            open = open.reject { |slip| @equivalence.reason(rule, slip.mutant) }
+            tried = Set.new
+            open.each_with_object([]) do |slip, found|
+              next if found.any? { |_, played| differs?(rule, slip, played) }
+
+              tries(rule, slip).each do |way, lasting|
+                next unless tried.length < MOST_PLAYED || tried.include?([way, lasting])
+
+                tried << [way, lasting]
+                played = @play.call(way, lasting)
+                break found << [words(way), played] if played && differs?(rule, slip, played)
+              end
+            end
+          end
+
+          private
+
+          # Changes, and whether they come later: a formula that looks at what was needs two states.
+          def tries(rule, slip)
+            ways = fine(rule, slip) + @assignments.of(rule, slip.rule)
+            return ways.map { |way| [way, false] } unless before?(slip.own) || before?(slip.other)
+
+            turns = ways.select { |way| way.length == 1 && !way.keys.first.start_with?("first") }
+            pairs = turns.product(turns).select { |one, other| one.keys == other.keys && one != other }
+            pairs.map { |first, way| [way.merge("first" => first), true] } + ways.flat_map { |way| [[way, false], [way, true]] }
+          end
+
+          # Numbers at which the formulas part, be it in the last decimal of what is kept: looked for by
+          # evaluating alone, which is a thousand times faster than making a record.
+          def fine(rule, slip)
+            usual = @play.call({}, false)&.trial&.last&.outcome&.evaluation or return []
+            fields = slip.own.reads.map { |key| @table.field(key) }.select { |field| field.type == "number" }
+            fields = fields.select { |field| !@table.given?(field.key) && usual.value(field.key) }
+            odd = fields.to_h { |field| [field.key, usual.value(field.key) + (7 * step(field))] }
+            [{}, odd].each do |start|
+              evaluation = start.reduce(usual) { |seen, (key, value)| seen.with(key, value) }
+              fields.each do |field|
+                value = parting(rule, slip, evaluation, field)
+                return [start.merge(field.key => value)] if value
+              end
+            end
+            []
+          end
+
+          def parting(rule, slip, evaluation, field)
+            values = (1..MOST_STEPS).lazy.map { |count| evaluation.value(field.key) + (count * step(field)) }
+            values.find { |value| parts?(rule, slip, evaluation.with(field.key, value)) }
+          end
+
+          def step(field) = BigDecimal("1e-#{field.decimals || 3}")
+
+          def before?(formula)
+            found = false
+            formula.tree.walk { |node| found ||= node.is_a?(Expression::Nodes::Field) && node.before }
+            found
+          end
+
+          def slips(rule)
+            Mutants::InFormulas.new(rule, @table).all.filter_map do |mutant|
+              other = Rules.from(mutant.plain)
+              part, text = other.formula_parts.find { |key, formula| rule.formula_parts[key] != formula }
+              own = part && compiled(rule.formula_parts[part])
+              part && Slip.new(part: part, own: own, other: compiled(text), rule: other, mutant: mutant)
+            rescue Expression::Invalid, Masks::Invalid, KeyError
+              nil
+            end
+          end
+
+          def compiled(text) = (@compiled ||= {})[text] ||= Expression.compile(text, @table.scope, counting: true)
+
+          def differs?(rule, slip, played)
+            evaluation = played.trial.last.outcome&.evaluation or return false
+            parts?(rule, slip, evaluation)
+          end
+
+          def parts?(rule, slip, evaluation)
+            came_to(rule, slip, slip.own, evaluation) != came_to(rule, slip, slip.other, evaluation)
+          end
+
+          # A condition holds or does not; a check refuses only what is not as it says.
+          def came_to(rule, slip, formula, evaluation)
+            evaluation.count = 1
+            value = formula.call(evaluation)
+            return value == false if rule.is_a?(Rules::Check) && slip.part == "formula"
+
+            Points::CONDITIONS.include?(slip.part) ? value == true : kept(rule, slip.part, value)
+          rescue Expression::Invalid, NoMethodError, TypeError
+            nil
+          end
+
+          # What the field keeps of it.
+          def kept(rule, part, value)
+            key = part.start_with?("sets.") ? rule.sets[part.split(".")[1].to_i]["field"] : rule.field
+            (%w[calculation default fill].include?(rule.kind) && !value.nil?) ? @table.field(key).settle(value) : value
+          end
+
+          def words(way)
+            fields = way.keys.filter_map { |key| @table.field(key.split(".").first)&.label }.uniq
+            fields.empty? ? "an ordinary record" : "another #{Masks::Phrases.list(fields)}"
+          end
+        end
+      end
+    end
+  end
+end

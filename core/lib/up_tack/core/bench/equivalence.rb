@@ -1,0 +1,185 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      # Why a small mistake in a rule makes no difference to any record, as far as that can be proven:
+      # a setting that means nothing here, formulas that come to the same for every value there is, or
+      # another rule that stands before it. Such a mistake counts neither for nor against the proofs.
+      class Equivalence
+        # @param table [Design::Table]
+        def initialize(table)
+          @table = table
+        end
+
+        # @param rule [Rules::Rule]
+        # @param mutant [Mutants::Mutant]
+        # @return [String, nil] a sentence; nil where nothing is proven
+        def reason(rule, mutant)
+          return numbered(rule) if mutant.plain.nil?
+
+          other = Rules.from(mutant.plain)
+          parts = changed(rule.to_plain, mutant.plain)
+          parts.one? ? by_setting(rule, other, parts.first) || by_formula(rule, other) : by_formula(rule, other)
+        rescue Expression::Invalid, Masks::Invalid, NoMethodError, KeyError
+          nil # What can't be evaluated by itself proves nothing.
+        end
+
+        private
+
+        def changed(one, other) = (one.keys | other.keys).reject { |key| one[key] == other[key] }
+        def label(key) = @table.field(key).label
+
+        def by_setting(rule, other, part)
+          case part
+          when "case" then one_case(rule)
+          when "old" then old_records(rule, other)
+          when "half" then numbered(rule)
+          when "enforced" then enforced(rule)
+          when "otherwise" then covered(rule)
+          when "keeping" then kept(rule, other)
+          when "watch" then watched(rule, other)
+          when "follow" then lettered(rule)
+          when "clears" then never_ends(rule)
+          end
+        end
+
+        def kept(rule, other)
+          return if rule.once? || other.once?
+
+          "A value that is calculated when it is read and one that is kept are always the same."
+        end
+
+        # Capitals in which nobody can type.
+        def one_case(rule)
+          return unless rule.keys.all? { |key| turned?(key) }
+
+          "The mask of #{label(rule.field)} writes every letter in one case."
+        end
+
+        def turned?(key)
+          return true unless %w[text long_text].include?(@table.field(key).type)
+
+          mask = @table.acting_rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == key }
+          !mask.nil? && !mask.lets_old? && !mask.mask.turn.nil?
+        end
+
+        def old_records(rule, other)
+          return numbered(rule) if rule.is_a?(Rules::Mask)
+          return "A warning is not given again while its fields stay as they are." if rule.warning? && other.warning?
+          return "A lock is only about fields that are changed." if rule.is_a?(Rules::Lock)
+
+          unchanged(rule) if rule.is_a?(Rules::Check)
+        end
+
+        # A check that compares with what was can't refuse where nothing changes.
+        def unchanged(rule)
+          formula = compiled(rule, "formula")
+          combinations = Combinations.of(@table, [formula]) or return
+          return if combinations.unchanged.any? { |evaluation| formula.call(evaluation) == false }
+
+          "The rule never refuses a record in which nothing it looks at changes."
+        end
+
+        def enforced(rule)
+          return "What is cleared is refused on every way in already." if rule.clears?
+
+          "Only a rule writes #{label(rule.field)}; nobody can type it." if @table.given?(rule.field)
+        end
+
+        # A mask or its settings, where only an auto-number writes.
+        def numbered(rule)
+          return unless rule.is_a?(Rules::Mask) && @table.given?(rule.field)
+
+          number = @table.acting_rules.find { |each| each.is_a?(Rules::Number) && each.field == rule.field }
+          return unless number && shaped?(number, rule.mask)
+
+          "Nobody types #{label(rule.field)}; its auto-number writes it in this form."
+        end
+
+        # Whether what a number is made of always fits a mask: fixed texts, counts and years.
+        def shaped?(number, mask)
+          tree = Expression.parse(number.to_plain["formula"])
+          parts = tree.is_a?(Expression::Nodes::Join) ? tree.parts : [tree]
+          texts = parts.map { |part| fixed(part) }
+          texts.none?(&:nil?) && mask.fits?(texts.join)
+        end
+
+        def fixed(part)
+          case part
+          when Expression::Nodes::Literal then part.value.is_a?(String) ? part.value : nil
+          when Expression::Nodes::Call
+            return "2026" if part.name == "year"
+
+            "1".rjust(part.arguments.first.value.to_i, "0") if part.name == "counter"
+          end
+        end
+
+        def covered(rule)
+          return unless rule.is_a?(Rules::Decision)
+
+          report = Decisions::Review.new(rule, @table).report
+          "Every case has a row." if report.gaps.empty? && !report.stopped
+        end
+
+        def watched(rule, other)
+          return unless rule.is_a?(Rules::Fill) && rule.triggers(@table).sort == other.triggers(@table).sort
+
+          "Without a list the rule watches what its formulas read, which is the same."
+        end
+
+        def lettered(rule)
+          "Nothing in this number but the count ever changes." if rule.reads(@table).empty?
+        end
+
+        # A condition that another rule keeps from ending.
+        def never_ends(rule)
+          held = compiled(rule, "when")
+          guards = @table.acting_rules.grep(Rules::Check).reject { |each| each.warning? || each.lets_old? }
+          guard = guards.find { |each| refuses_every_end?(held, compiled(each, "formula")) }
+          guard && "“#{guard.name || guard.words(@table)}” refuses every change by which that would end."
+        end
+
+        def refuses_every_end?(held, guard)
+          combinations = Combinations.of(@table, [held, guard], before: true) or return false
+          combinations.all? do |evaluation|
+            ends = !evaluation.new? && held.call(evaluation.before) == true && held.call(evaluation) != true
+            !ends || guard.call(evaluation) == false
+          end
+        end
+
+        def by_formula(rule, other)
+          part = rule.formula_parts.keys.find { |key| rule.formula_parts[key] != other.formula_parts[key] } or return
+          return unless changed(rule.formula_parts, other.formula_parts) == [part]
+
+          texts = [rule, other].map { |each| each.formula_parts[part] }
+          return "The field keeps the same decimals either way." if rounded_alike?(rule, *texts)
+
+          pair = [rule, other].map { |each| compiled(each, part) }
+          combinations = Combinations.of(@table, pair) or return
+          same = combinations.all? do |evaluation|
+            one, two = pair.map { |formula| outcome(rule, part, formula.call(evaluation)) }
+            one == two
+          end
+          "It comes to the same for #{combinations.words}." if same
+        end
+
+        # What the field keeps has its own decimals.
+        def rounded_alike?(rule, *texts)
+          kept = %w[calculation default].include?(rule.kind) ? @table.field(rule.field)&.decimals : nil
+          plain = texts.map { |text| Decimals.new(@table).plain(kept ? "round(#{text}, #{kept})" : text) }
+          plain.map { |text| Expression::Printer.new.of(Expression.parse(text)) }.uniq.length == 1
+        end
+
+        # A check refuses only a no; a condition is met only by a yes.
+        def outcome(rule, part, value)
+          return value == false if rule.is_a?(Rules::Check) && part == "formula"
+
+          Points::CONDITIONS.include?(part) ? value == true : value
+        end
+
+        def compiled(rule, part) = Expression.compile(rule.formula_parts.fetch(part), @table.scope, counting: true)
+      end
+    end
+  end
+end
