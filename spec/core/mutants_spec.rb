@@ -2,6 +2,7 @@
 
 require "core_helper"
 require "bench/support/noticing"
+require "support/lending"
 
 # Small mistakes in rules, and records that notice them. `bin/bench mutants` counts them over the whole
 # demo; here it is one of its tables.
@@ -22,9 +23,12 @@ RSpec.describe "Small mistakes in rules" do
     expect(Core::Bench::Mutants::SORTS - sorts).to eq([])
   end
 
-  it "are noticed by the records at the edges, with what is expected of them by default" do
-    %w[firings clays orders].each do |key|
-      found = Noticing.of(project, project.table(key))
+  lending = Core::Design::Project.from(Lending.plain)
+  tables = {"firings" => project, "clays" => project, "orders" => project, "loans" => lending, "people" => lending}
+
+  tables.each do |key, design|
+    it "in #{key} are noticed by the records at the edges, with what is expected of them by default" do
+      found = Noticing.of(design, design.table(key))
       puts "\n#{key}: #{found.edges} records at the edges notice #{found.noticed} of #{found.tried} mistakes"
       expect(found.noticed.fdiv(found.tried)).to be >= 0.98, found.left.join("\n")
     end

@@ -45,7 +45,7 @@ module UpTack
         # @return [Array<Candidate>]
         def candidates(rules = @table.rules, only: nil)
           seen = seen_values(play({})&.trial)
-          aims = Aims.new(@table, @base, Solver.new(@table, @base.context, old: seen), seen)
+          aims = Aims.new(@table, @base, @base.solver(@table, seen), seen)
           wanted = rules.flat_map { |rule| aims.of(rule) }.select { |aim| only.nil? || (aim.point && only.call(aim.rule, aim.point)) }
           exact, loose = wanted.partition(&:exact)
           hits = exact.filter_map { |aim| hit(aim) }
@@ -69,13 +69,21 @@ module UpTack
         def more(rules, chosen, seen)
           kept = chosen.to_h { |each| [each.trial, true] }.compare_by_identity
           contrasts = Contrasts.new(@table, Assignments.new(@table, @base, seen), ->(way, lasting) { play(way, lasting: lasting) })
-          histories = Histories.new(@table, @base, @scene, Solver.new(@table, @base.context, old: seen), seen)
+          histories = Histories.new(@table, @base, @scene, @base.solver(@table, seen), seen)
           hits = rules.flat_map do |rule|
-            told = histories.of(rule, by_point(rule)).map { |words, script| [words, played(script)] }
+            told = first_showing(histories.of(rule, by_point(rule)))
             shown = @by_rule[rule.id].select { |played| kept.key?(played.trial) }
             (told + contrasts.of(rule, shown + told.map(&:last))).map { |words, played| [beyond(rule, words), played] }
           end
           by_played(hits.reject { |_, played| kept.key?(played.trial) }).map { |played, group| candidate(played, group) }
+        end
+
+        # What is told in the same words are several ways to show one thing: the first that does.
+        def first_showing(histories)
+          histories.group_by(&:first).map do |words, all|
+            found = all.lazy.map { |_, script| played(script) }
+            [words, found.find { |played| played.trial.last.state == "refused" } || found.first]
+          end
         end
 
         def by_point(rule)

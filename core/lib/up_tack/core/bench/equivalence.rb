@@ -19,6 +19,8 @@ module UpTack
           return numbered(rule) if mutant.plain.nil?
 
           other = Rules.from(mutant.plain)
+          return decided(rule, other) if rule.is_a?(Rules::Decision)
+
           parts = changed(rule.to_plain, mutant.plain)
           parts.one? ? by_setting(rule, other, parts.first) || by_formula(rule, other) : by_formula(rule, other)
         rescue Expression::Invalid, Masks::Invalid, NoMethodError, KeyError
@@ -36,7 +38,6 @@ module UpTack
           when "old" then old_records(rule, other)
           when "half" then numbered(rule)
           when "enforced" then enforced(rule)
-          when "otherwise" then covered(rule)
           when "keeping" then kept(rule, other)
           when "watch" then watched(rule, other)
           when "follow" then lettered(rule)
@@ -115,12 +116,16 @@ module UpTack
           end
         end
 
-        def covered(rule)
-          return unless rule.is_a?(Rules::Decision)
+        # Two decision tables that give the same for every case there is.
+        def decided(rule, other)
+          return unless rule.inputs == other.inputs && rule.writes == other.writes && !manner?(rule, other)
 
-          report = Decisions::Review.new(rule, @table).report
-          "Every case has a row." if report.gaps.empty? && !report.stopped
+          cases = Cases.of(rule, other, @table) or return
+          "Every case is decided the same way." if cases.all? { |one, two| one == two }
         end
+
+        # Whether the two differ in what becomes of fields that have a value.
+        def manner?(rule, other) = (changed(rule.to_plain, other.to_plain) & %w[only_blank overrules]).any?
 
         def watched(rule, other)
           return unless rule.is_a?(Rules::Fill) && rule.triggers(@table).sort == other.triggers(@table).sort

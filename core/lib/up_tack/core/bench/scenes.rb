@@ -98,15 +98,15 @@ module UpTack
           return if children?(stored) || children?(changes) || stored.key?("first")
 
           script = @scene.script(stored.reject { |_, value| value == :untyped }) or return
-          values = @base.values.merge(script["acts"].first["values"]).merge(given)
+          values = stands.merge(script["acts"].first["values"])
           kept = values.slice(*@table.fields.reject { |field| @table.worked_out?(field.key) }.map(&:key)).compact
           records = script["records"].merge(@table.key => (script["records"][@table.key] || {}).merge(OWN.to_s => kept.to_h { |key, value| [key, dumped(value)] }))
           typed = changes.reject { |_, value| value == :untyped }.transform_values { |value| dumped(value) }
           {**script, "start" => {"from" => "real", "record" => OWN}, "records" => records, "acts" => [{"do" => "fill_in", "values" => typed}, {"do" => "save"}]}
         end
 
-        # What only rules give has some value already.
-        def given = @table.fields.select { |field| @table.given?(field.key) && !@table.worked_out?(field.key) }.filter_map { |field| (value = @seen[field.key]) && [field.key, dumped(value)] }.to_h
+        # The base record as it comes out, defaults and what rules give included.
+        def stands = @stands ||= @seen.reject { |key, _| @table.worked_out?(key) }.transform_values { |value| dumped(value) }
 
         # The warning is passed with a reason; what refuses is not moved by that.
         def passed(way)
@@ -138,8 +138,12 @@ module UpTack
         def beside(way)
           script = touched(way) or return
           own = script["records"][@table.key]
-          {**script, "records" => script["records"].merge(@table.key => own.merge("2" => own[OWN.to_s]))}
+          twin = own[OWN.to_s].except(*unique_elsewhere)
+          {**script, "records" => script["records"].merge(@table.key => own.merge("2" => twin))}
         end
+
+        # What other rules want to be unique would stand against it.
+        def unique_elsewhere = @table.rules.grep(Rules::Unique).reject { |rule| rule.id == @rule.id }.flat_map(&:keys) - @rule.fields(@table)
 
         # The second is told from the first by its capitals alone.
         def half(way)

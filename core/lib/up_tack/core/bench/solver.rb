@@ -9,6 +9,8 @@ module UpTack
       # know what the formula is made of.
       class Solver
         include Moving
+        include Searching
+        include Growing
 
         Nodes = Expression::Nodes
         # Alternatives followed at most for one condition.
@@ -23,7 +25,9 @@ module UpTack
         # @param free [Boolean] whether fields that only rules give may be set too, as in a
         #   record that is there already
         # @param through [String, nil] key of the one field that may change, or what it links to
-        def initialize(table, context, old: {}, free: false, through: nil)
+        # @param samples [Proc, nil] gives a made-up record of another table; without it none is made
+        def initialize(table, context, old: {}, free: false, through: nil, samples: nil)
+          @samples = samples
           @free = free
           @through = through
           @table = table
@@ -38,7 +42,8 @@ module UpTack
         # @param values [Hash{String=>Object}] the record that it starts from
         # @return [Array<Hash{String=>Object}>] changes of the record, each of which does it, as
         #   far as can be told; keys are those of fields, "link.field" for a linked record's,
-        #   "first.field" for what a record was stored as, "user.role" for the person
+        #   "first.field" for what a record was stored as, "user.role" for the person,
+        #   "children" for records that link here
         def ways(node, wanted, values)
           case node
           when Nodes::Literal then (node.value == wanted) ? [{}] : []
@@ -62,8 +67,10 @@ module UpTack
 
           target = {"below" => -1, "on" => 0, "above" => 1}.fetch(side)
           found = movable(left).concat(movable(right)).uniq.flat_map { |key| moved(key, left, right, target, values) }
+          found = searched(left, right, target, values) if found.empty?
           found = optional([left, right]).select { |way| order(left, right, with(values, way)) == target } if found.empty?
           found = along([left, right]).flat_map { |path| along_moved(path, left, right, target, values) } if found.empty?
+          found = grown(left, right, target, values) if found.empty?
           found.first(MOST)
         end
 

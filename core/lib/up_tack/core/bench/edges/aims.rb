@@ -69,9 +69,16 @@ module UpTack
           # A part of a formula is looked at only while those before it lead there.
           def reached(point)
             tree = Expression.parse(point.notes.first.first)
-            leading = Leading.to(point.node, tree)
-            starts = leading.reduce([{}]) { |ways, (node, wanted)| ways.flat_map { |way| @solver.ways(node, wanted, @seen.merge(way)).first(2).map { |more| way.merge(more) } }.first(4) }
-            starts.flat_map { |start| of_node(point, @seen.merge(start)).map { |way| start.merge(way) } }
+            starts = [Leading.deciding(point.node, tree), Leading.to(point.node, tree)].uniq.flat_map { |conditions| holding(conditions) }
+            starts.uniq.flat_map { |start| of_node(point, @seen.merge(start)).map { |way| start.merge(way) } }.uniq
+          end
+
+          # @param conditions [Array<Array(Nodes::Node, Boolean)>]
+          # @return [Array<Hash>] changes by which each comes to what is wanted
+          def holding(conditions)
+            conditions.reduce([{}]) do |ways, (node, wanted)|
+              ways.flat_map { |way| @solver.ways(node, wanted, @seen.merge(way)).first(2).map { |more| way.merge(more) } }.first(4)
+            end
           end
 
           # What is inside an aggregate is looked at on a linked record.

@@ -86,7 +86,7 @@ module UpTack
 
           # Those of all points in turn, so that each has some.
           def by_points(rule, table)
-            solver = Solver.new(table, @base.context, old: @seen)
+            solver = @base.solver(table, @seen)
             lists = Aims.new(table, @base, solver, @seen).of(rule).map { |aim| aim.ways.first(OF_EACH) }
             (0...OF_EACH).flat_map { |index| lists.filter_map { |ways| ways[index] } }.uniq
           rescue Expression::Invalid, KeyError, NoMethodError

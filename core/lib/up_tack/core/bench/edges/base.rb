@@ -47,6 +47,11 @@ module UpTack
           # @return [Hash{String=>Object}] a made-up record of it, the same each time
           def sample(table) = (@samples ||= {})[table.key] ||= maker(table).values.compact.freeze
 
+          # @param table [Design::Table] this one, or with a rule changed
+          # @param old [Hash{String=>Object}] the record as it comes out
+          # @return [Solver] for changes of this record
+          def solver(table, old, **more) = Solver.new(table, context, old: old, samples: ->(other) { sample(other) }, **more)
+
           private
 
           # Where there is no real record to link to, one is made up.

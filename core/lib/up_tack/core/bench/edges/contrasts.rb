@@ -54,6 +54,7 @@ module UpTack
           # Changes, and whether they come later: a formula that looks at what was needs two states.
           def tries(rule, slip)
             ways = fine(rule, slip) + @assignments.of(rule, slip.rule)
+            ways = ways.flat_map { |way| [way.merge(rule.field => nil), way] }.uniq if rule.is_a?(Rules::Required)
             return ways.map { |way| [way, false] } unless before?(slip.own) || before?(slip.other)
 
             turns = ways.select { |way| way.length == 1 && !way.keys.first.start_with?("first") }
@@ -68,7 +69,9 @@ module UpTack
             fields = slip.own.reads.map { |key| @table.field(key) }.select { |field| field.type == "number" }
             fields = fields.select { |field| !@table.given?(field.key) && usual.value(field.key) }
             odd = fields.to_h { |field| [field.key, usual.value(field.key) + (7 * step(field))] }
-            [{}, odd].each do |start|
+            turns = slip.own.reads.map { |key| @table.field(key) }.select { |field| %w[choice yes_no].include?(field.type) && !@table.given?(field.key) }
+            branches = turns.flat_map { |field| ((field.type == "choice") ? field.open_choices : [true, false]).map { |value| {field.key => value} } }
+            [{}, *branches].flat_map { |branch| [branch, odd.merge(branch)] }.each do |start|
               evaluation = start.reduce(usual) { |seen, (key, value)| seen.with(key, value) }
               fields.each do |field|
                 value = parting(rule, slip, evaluation, field)
@@ -106,8 +109,11 @@ module UpTack
 
           def differs?(rule, slip, played)
             evaluation = played.trial.last.outcome&.evaluation or return false
-            parts?(rule, slip, evaluation)
+            shows?(rule, evaluation) && parts?(rule, slip, evaluation)
           end
+
+          # What is required is missed only where it is blank.
+          def shows?(rule, evaluation) = !rule.is_a?(Rules::Required) || evaluation.value(rule.field).nil?
 
           def parts?(rule, slip, evaluation)
             came_to(rule, slip, slip.own, evaluation) != came_to(rule, slip, slip.other, evaluation)

@@ -64,10 +64,14 @@ module UpTack
           end
 
           # A record that was there before the rule was.
-          def old = refused.map { |way| ["is there already, and something else is changed", :touched, way] }
+          def old = refused(3).map { |way| ["is there already, and something else is changed", :touched, way] }
 
           # The changes by which the rule was seen to refuse.
-          def refused = @shown.slice("refused", "unfit", "stray", "cleared").values.map(&:way).first(1)
+          def refused(most = 1)
+            keys = %w[refused unfit stray cleared]
+            further = @shown.except(*keys).values.select { |played| played.trial.last.state == "refused" }
+            (@shown.slice(*keys).values + further).map(&:way).uniq.first(most)
+          end
 
           def acting = @shown.slice("acts", "holds", "row 1").values.map(&:way).first(1)
           def condition = @rule.formula_parts.values_at("reaches", "when").compact.first&.then { |part| Expression.parse(part) }

@@ -80,19 +80,27 @@ module UpTack
           end
 
           def limited(rule, key)
-            low, high = rule.test(@table).then { |test| [test.low, test.high].map { |formula| formula && @solver.value_of(formula.tree, @seen) } }
-            return [beyond(rule.field, low, -1), beyond(rule.field, high, 1)].compact if key == "refused"
-            return [low && {rule.field => low}, high && {rule.field => high}].compact if key == "passed"
+            low, high = rule.test(@table).then { |test| [test.low, test.high].map { |formula| formula&.tree } }
+            return [*beyond(rule.field, low, "below"), *beyond(rule.field, high, "above")] if key == "refused"
+            return [*beyond(rule.field, low, "on"), *beyond(rule.field, high, "on")] if key == "passed"
 
             ending, side = key.split
-            [beyond(rule.field, (ending == "low") ? low : high, {"below" => -1, "on" => 0, "above" => 1}.fetch(side))].compact
+            beyond(rule.field, (ending == "low") ? low : high, side)
           end
 
-          def beyond(key, limit, sign)
-            return if limit.nil?
-            return {key => DayTime.new((limit.seconds + (sign * 60)).clamp(0, 86_399))} if limit.is_a?(DayTime)
+          # A field next to one end of its limits: typed, or what it is calculated from.
+          def beyond(key, limit_node, side)
+            return [] if limit_node.nil?
 
-            {key => limit + (sign * @solver.step(key))}
+            own = Expression::Nodes::Field.new(key: key, from: 0, to: 0)
+            return @solver.standing(own, limit_node, side, @seen) if @table.given?(key)
+
+            sign = {"below" => -1, "on" => 0, "above" => 1}.fetch(side)
+            limit = @solver.value_of(limit_node, @seen)
+            return [] if limit.nil?
+            return [{key => DayTime.new((limit.seconds + (sign * 60)).clamp(0, 86_399))}] if limit.is_a?(DayTime)
+
+            [{key => limit + (sign * @solver.step(key))}]
           end
 
           def lengths(rule, key)

@@ -21,6 +21,16 @@ module UpTack
             own(tree, child) + to(target, child)
           end
 
+          # The same, and that nothing else in the formula decides: of an `and` the other part holds, of an
+          # `or` it does not, so that the part alone turns the whole.
+          def deciding(target, tree)
+            return [] if tree.equal?(target)
+
+            child = tree.children.find { |each| within?(target, each) } or return []
+            siblings = tree.is_a?(Nodes::Logic) ? (tree.children - [child]).map { |each| [each, tree.word == "and"] } : own(tree, child)
+            siblings + deciding(target, child)
+          end
+
           def own(tree, child)
             case tree
             when Nodes::Logic then child.equal?(tree.right) ? [[tree.left, tree.word == "and"]] : []

@@ -7,7 +7,8 @@ module UpTack
         # Makes a script of the base record and some changes: typed at once into a new
         # record, or into one that was saved before.
         #
-        # "children" are a table, its link and the values of records that link here by it.
+        # "children" are a table, its link and the values of records that link here by it: they are
+        # there already, or else typed beneath a new record.
         # A change of "link.field" gives the record another linked record, which differs in
         # that field; "user.role" another person; "clock" another hour; "first" is what the
         # record is when it is saved for the first time; :untyped leaves a field to the rules.
@@ -32,9 +33,9 @@ module UpTack
             first = first_of(way)
             children = way.delete("children")
             @records = @base.records.transform_values(&:dup)
-            return stored(children, person(way)) if children
-
             person = person(way)
+            return lasting ? typed_beneath(children, person) : stored(children, person) if children
+
             at = at(way.delete("clock")) or return
             acts = acts(linked(way), first && linked(first.dup), again, lasting || !first.nil?)
             {"person" => person, "at" => at, "start" => {"from" => "new"}, "records" => plain_records(acts), "acts" => acts}
@@ -61,6 +62,20 @@ module UpTack
             (@records[table] ||= {}).merge!(ids.zip(all).to_h { |id, values| [id, values.merge(link => OWN)] })
             records = plain_records([], [[@table.key, OWN], *ids.map { |id| [table, id] }])
             {"person" => person, "at" => @clock.to_s, "start" => {"from" => "real", "record" => OWN}, "records" => records, "acts" => [{"do" => "save"}]}
+          end
+
+          # A new record, and those that link to it typed beneath it.
+          def typed_beneath(children, person)
+            table, link, *all = children
+            design = @table.neighbours.tables.fetch(table)
+            rows = all.map { |values| {"values" => plain_row(design, values)} }
+            acts = [fill_in(@base.values), {"do" => "lines", "table" => table, "link" => link, "rows" => rows}]
+            {"person" => person, "at" => @clock.to_s, "start" => {"from" => "new"}, "records" => plain_records(acts), "acts" => acts}
+          end
+
+          def plain_row(design, values)
+            loose = values.reject { |key, value| design.given?(key) || value.nil? }
+            loose.to_h { |key, value| [key, dumped(key, value)] }
           end
 
           def person(way)

@@ -117,9 +117,10 @@ module UpTack
 
           # Rows that never fit the same record decide alike in any order.
           def apart?(one, other)
+            reading = Core::Reading.new(conventions: Conventions.from({}))
             @rule.columns(@table).each_with_index.any? do |column, index|
-              cells = [one, other].map { |row| Decisions::Cell.read(row[index], column, Core::Reading.new(conventions: Conventions.from({}))) }
-              cells.all? { |cell| cell.parts.any? && cell.parts.all? { |part| part.kind == :value } } && cells.first.constants.none? { |value| cells.last.fits?(value) }
+              cells = [one, other].map { |row| Decisions::Cell.read(row[index], column, reading) }
+              Decisions::Regions.new(column, cells).all.none? { |region| cells.all? { |cell| cell.fits?(region.value) } }
             end
           end
 

@@ -20,7 +20,7 @@ module UpTack
 
             # Changes of one field, or of what it links to, by which a condition comes true.
             def turned(condition, key)
-              solver = Solver.new(@table, @base.context, old: @seen, through: key)
+              solver = @base.solver(@table, @seen, through: key)
               @solver.ways(condition, false, @seen).first(2).flat_map do |unmet|
                 solver.ways(condition, true, @seen.merge(unmet)).reject(&:empty?).map { |way| way.merge("first" => unmet) }
               end
@@ -50,7 +50,17 @@ module UpTack
                 way = inputs(columns, values) or next
                 ["row #{place + 1}, but #{columns[index].label} is #{shown(columns[index], values[index])}", :typed, targets.merge(way)]
               end
-              told + blanked(columns.filter_map(&:field))
+              told + blanked(columns.filter_map(&:field)) + undecided
+            end
+
+            # A row fitted, and none does any more.
+            def undecided
+              none = @shown["no row"]&.way
+              rows = @shown.select { |key, _| key.start_with?("row ") }.values.map(&:way)
+              row = rows.find { |way| way.keys.all? { |key| @table.field(key) } }
+              return [] unless none && row
+
+              [["no row fits any more", :changed, targets.merge(none, "first" => row)], ["filled, and no row fits", :refilled, none]]
             end
 
             def shown(column, value) = value.nil? ? "blank" : column.show(value)
