@@ -3,6 +3,7 @@
 require "capybara/rspec"
 require "capybara/cuprite"
 require "web_helper"
+require "support/slow_server"
 
 Capybara.register_driver(:chromium) do |app|
   flags = %w[no-sandbox disable-gpu disable-quic disable-background-networking disable-component-update disable-sync no-first-run]
@@ -11,7 +12,7 @@ Capybara.register_driver(:chromium) do |app|
     browser_options: flags.to_h { |flag| [flag, nil] }
   )
 end
-Capybara.app = UpTack::Web::Application
+Capybara.app = SlowServer.new(UpTack::Web::Application)
 Capybara.server = :puma, {Silent: true, Threads: "1:4"}
 Capybara.default_driver = :chromium
 # Long enough for a busy machine; nothing waits longer than it must.
@@ -68,7 +69,7 @@ module BrowserHelp
   def leave_traces(example)
     page.save_screenshot(File.join(UpTack::App::ROOT, "tmp", "failed_#{example.metadata[:line_number]}.png")) # rubocop:disable Lint/Debugger -- to be looked at afterwards
     said = all("[role=alert], [role=status], [role=dialog], [data-sonner-toast]", wait: 0).map(&:text).reject(&:empty?)
-    sent = page.driver.network_traffic.reject { |each| each.response&.status.to_i.between?(200, 399) }.map { |each| "#{each.method} #{each.url} #{each.response&.status || "unanswered"}" }
+    sent = page.driver.network_traffic.reject { |each| each.response&.status.to_i.between?(200, 399) }.map { |each| "#{each.request.method} #{each.url} #{each.response&.status || "unanswered"}" }
     filled = all("input, select, textarea", wait: 0).filter_map { |each| [each[:id] || each["aria-label"], each.value] unless each.value.to_s.empty? }
     warn "\n#{example.full_description}\n  at #{page.current_url}, focus on #{focused.inspect}\n  said: #{said.inspect}\n  filled: #{filled.first(40).inspect}\n  not answered well: #{sent.last(8).inspect}"
   rescue => error

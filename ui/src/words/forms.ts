@@ -6,7 +6,6 @@ export const formsWords = {
     make: "New form",
     open: "open",
     nothingLinked: (label: string) => `Shows once ${label} is picked.`,
-    typedMeanwhile: (text: string) => `Typed while it was being saved, and not put anywhere: “${text}”.`,
     gone: "This form is no longer there; all fields are shown.",
     carried: "Taken over from the record before",
   },

@@ -102,6 +102,7 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
           choices={found?.choices ?? null}
           within={{ table, typed: draft.typed, id }}
           onType={setText}
+          onKey={(text) => draft.typing(field.key, text)}
           onLeave={leaveTyped}
           onPick={leave}
           onLink={link}

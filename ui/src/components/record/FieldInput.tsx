@@ -22,8 +22,10 @@ export type InputProps = {
   choices: string[] | null;
   /** The table that the record is of, and what is typed in it so far; a link may be narrowed by them. */
   within: { table: string; typed: Typed; id: number | null };
-  /** A keystroke: the text so far. */
+  /** A keystroke: the text so far. A link keeps what is typed itself, until it is found. */
   onType: (text: string) => void;
+  /** A keystroke in any field, the text so far, to be kept in case the page goes. */
+  onKey?: (text: string) => void;
   /** The field was left. */
   onLeave: () => void;
   /** A choice was made, which counts at once. */
@@ -41,7 +43,11 @@ export const isReadOnly = (field: Field) => field.given || !field.may_edit;
 
 /** The input that belongs to a field's type. What is typed is read by the server, so dates and numbers are typed freely. */
 export function FieldInput(props: InputProps) {
-  const { field, id, value, invalid, describedBy, onType, onLeave, onPick } = props;
+  const { field, id, value, invalid, describedBy, onKey, onLeave, onPick } = props;
+  const onType = (text: string) => {
+    props.onType(text);
+    onKey?.(text);
+  };
   const placeholder = field.format.blank;
   const own = props.inLine ? { "data-line-input": field.key } : { "data-input": field.key };
   const shared = {

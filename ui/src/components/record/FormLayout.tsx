@@ -19,8 +19,7 @@ type Props = {
 /** A form as it is filled in: its sections and what stands in them. Enter and Tab go on as the form says. */
 export function FormLayout({ table, form, id, draft, prefix = "", lines, onEnd }: Props) {
   const box = useRef<HTMLDivElement>(null);
-  const catcher = useRef<HTMLInputElement>(null);
-  const { onKeyDown, onCaught } = useCursor({ box, catcher, form, draft, prefix, onEnd });
+  const { onKeyDown } = useCursor({ box, form, draft, prefix, onEnd });
   const shown = (item: FormItem) => !item.field || draft.answer?.fields[item.field]?.state.shown !== false;
 
   return (
@@ -49,8 +48,6 @@ export function FormLayout({ table, form, id, draft, prefix = "", lines, onEnd }
           </section>
         );
       })}
-      {/* Holds what a fast hand types until it is known where the cursor goes. */}
-      <input ref={catcher} className="sr-only" tabIndex={-1} aria-hidden autoComplete="off" onKeyDown={onCaught} />
     </div>
   );
 }

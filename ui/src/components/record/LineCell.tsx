@@ -14,12 +14,26 @@ type Props = {
   answer: Answer | undefined;
   messages: Message[];
   onBusy: (work: Promise<unknown>) => void;
+  /** A keystroke: the text so far. */
+  onTyping: (text: string) => void;
   onLeave: (text: string | number | null) => void;
   onLeft: () => void;
 };
 
 /** One value of a line. */
-export function LineCell({ table, field, label, line, record, answer, messages, onBusy, onLeave, onLeft }: Props) {
+export function LineCell({
+  table,
+  field,
+  label,
+  line,
+  record,
+  answer,
+  messages,
+  onBusy,
+  onTyping,
+  onLeave,
+  onLeft,
+}: Props) {
   const stored = record && {
     value: record.values[field.key] ?? null,
     text: record.texts[field.key] ?? "",
@@ -63,6 +77,7 @@ export function LineCell({ table, field, label, line, record, answer, messages, 
         choices={found?.choices ?? null}
         within={{ table, typed: line.typed, id: line.id }}
         onType={setText}
+        onKey={onTyping}
         onLeave={leaveTyped}
         onPick={leave}
         onLink={link}

@@ -5,8 +5,10 @@ import { flushSync } from "react-dom";
 import { api, data, type FormItem, type RecordData, type Table } from "../../api/client";
 import { useTable } from "../../api/queries";
 import { words } from "../../words";
+import { land } from "./keyQueue";
 import { LineCell } from "./LineCell";
 import { groupName, type LineTyped } from "./lines";
+import { playText } from "./playing";
 import type { Draft } from "./useDraft";
 import type { Lines } from "./useLines";
 
@@ -15,6 +17,7 @@ type Props = { table: Table; id: number | null; item: FormItem; draft: Draft; li
 /** The records that link here, edited in place beneath the one above and saved together with it. */
 export function LineList({ table, id, item, draft, lines }: Props) {
   const box = useRef<HTMLTableElement>(null);
+  const addButton = useRef<HTMLButtonElement>(null);
   const other = item.lines?.table ?? "";
   const link = item.lines?.link ?? "";
   const group = groupName(other, link);
@@ -55,16 +58,19 @@ export function LineList({ table, id, item, draft, lines }: Props) {
     draft.again();
   };
 
-  /** Enter goes on like Tab, and from the last cell to a new line. */
+  /** Enter and Tab go from cell to cell: Enter from the last one to a new line, Tab to where one begins. */
   const onKeyDown = (event: KeyboardEvent<HTMLTableElement>) => {
     const target = event.target as HTMLElement;
-    if (event.key !== "Enter" || event.ctrlKey || event.metaKey || !target.matches("[data-line-input]")) return;
+    if (event.altKey || event.ctrlKey || event.metaKey || !target.matches("[data-line-input]")) return;
+    if (event.key !== "Enter" && event.key !== "Tab") return;
     if (event.defaultPrevented && !target.matches("[role=combobox]")) return;
-    event.preventDefault();
     const all = [...(box.current?.querySelectorAll<HTMLElement>("[data-line-input]") ?? [])];
     const next = all[all.indexOf(target) + (event.shiftKey ? -1 : 1)];
-    if (next) next.focus();
-    else if (!event.shiftKey) add();
+    if (!next && event.shiftKey) return;
+    event.preventDefault();
+    if (next) land(next);
+    else if (event.key === "Enter") add();
+    else addButton.current?.focus();
   };
 
   return (
@@ -106,6 +112,7 @@ export function LineList({ table, id, item, draft, lines }: Props) {
                         answer={answer}
                         messages={messages.filter((each) => each.field === field.key)}
                         onBusy={draft.wait}
+                        onTyping={(text) => lines.typing(group, line, field.key, text)}
                         onLeave={(value) => {
                           if (value !== null) type(line, field.key, value);
                         }}
@@ -131,7 +138,20 @@ export function LineList({ table, id, item, draft, lines }: Props) {
         </tbody>
       </table>
       {rows.length === 0 && <p className="quiet px-2 py-1.5">{words.lines.empty}</p>}
-      <button type="button" data-line-add className="btn btn-ghost btn-xs mt-1" onClick={add}>
+      <button
+        ref={addButton}
+        type="button"
+        data-line-add
+        className="btn btn-ghost btn-xs mt-1"
+        onClick={add}
+        onKeyDown={(event) => {
+          // Whoever types on where the next line would begin means the next line.
+          if ([...event.key].length !== 1 || event.key === " " || event.ctrlKey || event.metaKey || event.altKey)
+            return;
+          event.preventDefault();
+          playText(event.key);
+        }}
+      >
         <Plus size={13} aria-hidden />
         {words.lines.add}
       </button>

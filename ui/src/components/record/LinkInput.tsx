@@ -8,7 +8,7 @@ import { OwnRecordsContext } from "./OwnRecordsContext";
 type Props = InputProps & { input: Record<string, unknown>; className: string };
 
 /** A link: found by any part of the name among the records that belong, or made on the spot. */
-export function LinkInput({ field, value, within, onLink, onBusy, input, className }: Props) {
+export function LinkInput({ field, value, within, onKey, onLink, onBusy, input, className }: Props) {
   const [making, setMaking] = useState<string | null>(null);
   const { table, typed, id } = within;
   const records = useContext(OwnRecordsContext) ?? undefined;
@@ -24,6 +24,7 @@ export function LinkInput({ field, value, within, onLink, onBusy, input, classNa
         value={value}
         input={input}
         className={className}
+        onKey={onKey}
         onPick={onLink}
         onLeave={onLink}
         // A record that is made is a real one, which such a trial does not see.

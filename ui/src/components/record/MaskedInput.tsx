@@ -1,7 +1,7 @@
 import { type ClipboardEvent, type ComponentProps, type FormEvent, useEffect, useMemo, useRef, useState } from "react";
 import { useIMask } from "react-imask";
 import { words } from "../../words";
-import { type CompiledMask, follow, hasLongCharacters, settle } from "./masking";
+import { type CompiledMask, follow, hasLongCharacters, passedOver, settle } from "./masking";
 
 /** Characters beyond which a pasted text is not even tried. */
 const MOST_PASTED = 4_000;
@@ -29,6 +29,8 @@ export function MaskedInput({ mask, value, onType, onLeave, ...input }: Props) {
   const figures = mask.patterns.every((pattern) => /^(?:\\.|\[D\]|D)*$/u.test(pattern));
   const focused = useRef(false);
   const caret = useRef<number | null>(null);
+  const [turned, setTurned] = useState(0);
+  const stood = useRef("");
   const options = useMemo(() => (free ? {} : follow(mask)), [mask, free]);
   const { ref, setValue } = useIMask<HTMLInputElement>(options as never, {
     // Only what somebody types counts; a value put in from outside is known already.
@@ -67,6 +69,24 @@ export function MaskedInput({ mask, value, onType, onLeave, ...input }: Props) {
     put(now, selectionStart);
   };
 
+  // A key that the mask drops is said: nothing that somebody presses vanishes silently.
+  useEffect(() => {
+    const box = ref.current as HTMLInputElement | null;
+    const before = () => {
+      stood.current = box?.value ?? "";
+    };
+    box?.addEventListener("beforeinput", before);
+    return () => box?.removeEventListener("beforeinput", before);
+  }, [ref]);
+  const after = (event: FormEvent<HTMLInputElement>) => {
+    const { data, inputType } = event.nativeEvent as InputEvent;
+    const dropped =
+      inputType === "insertText" && data && event.currentTarget.value === stood.current && !passedOver(mask, data);
+    setNote(dropped ? words.form.noPlace(data, mask.longest) : null);
+    if (dropped) setTurned((count) => count + 1);
+    stood.current = event.currentTarget.value;
+  };
+
   const paste = (event: ClipboardEvent<HTMLInputElement>) => {
     const pasted = event.clipboardData.getData("text");
     event.preventDefault();
@@ -89,6 +109,7 @@ export function MaskedInput({ mask, value, onType, onLeave, ...input }: Props) {
         autoCapitalize="off"
         spellCheck={false}
         onInputCapture={before}
+        onInput={after}
         onPaste={paste}
         onFocus={() => {
           focused.current = true;
@@ -100,7 +121,7 @@ export function MaskedInput({ mask, value, onType, onLeave, ...input }: Props) {
         }}
       />
       {note && (
-        <p role="alert" className="px-2.5 pb-1 text-error text-xs">
+        <p key={turned} role="alert" className="shake px-2.5 pb-1 text-error text-xs">
           {note}
         </p>
       )}

@@ -2,6 +2,7 @@ import { useCombobox } from "downshift";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { findMatches } from "../../api/queries";
 import { words } from "../../words";
+import { keyQueue } from "./keyQueue";
 
 export type Match = { id: number; title: string; details: string[] };
 
@@ -13,6 +14,8 @@ type Props = {
   /** Offers to make a record of what was typed. */
   onNew?: (text: string) => void;
   value: string;
+  /** A keystroke: the text so far. */
+  onKey?: ((text: string) => void) | undefined;
   onPick: (match: Match) => void;
   /** The field was left with a text for which nothing was picked; empty means cleared. */
   onLeave: (text: string | null) => void;
@@ -33,6 +36,7 @@ export function MatchInput({
   search,
   onNew,
   value,
+  onKey,
   onPick,
   onLeave,
   onBusy,
@@ -52,6 +56,7 @@ export function MatchInput({
   };
   const [matches, setMatches] = useState<Match[]>([]);
   const [found, setFound] = useState<string | null>(null);
+  const [failed, setFailed] = useState(false);
   const leaving = useRef(false);
   const making = useRef(false);
   // Whether what stands in the field was picked since it was last typed in.
@@ -94,9 +99,12 @@ export function MatchInput({
         (answer) => {
           setMatches(answer);
           setFound(query);
+          setFailed(false);
           highlight.current(answer.length > 0 ? 0 : -1);
         },
-        () => undefined,
+        () => {
+          if (!stop.signal.aborted) setFailed(true);
+        },
       );
     }, PAUSE);
     return () => {
@@ -130,6 +138,26 @@ export function MatchInput({
   };
 
   const open = box.isOpen && found === query;
+
+  // What was pressed for a list that is still looked for: it is played once the list is there.
+  const early = useRef<HTMLElement | null>(null);
+  useEffect(() => {
+    if (!early.current || (found !== text && !failed)) return;
+    const there = early.current;
+    early.current = null;
+    keyQueue.playOn(there);
+  }, [found, failed, text]);
+  const tooEarly = (event: KeyboardEvent<HTMLInputElement> & { preventDownshiftDefault?: boolean }) => {
+    if (!onBusy || typedNow.current === null || typedNow.current.trim() === "" || found === typedNow.current || failed)
+      return false;
+    if (!/^(ArrowDown|ArrowUp|Enter)$/.test(event.key) || event.ctrlKey || event.metaKey) return false;
+    (event.nativeEvent as Event & { preventDownshiftDefault?: boolean }).preventDownshiftDefault = true;
+    event.preventDefault();
+    event.stopPropagation();
+    early.current = event.currentTarget;
+    keyQueue.holdFrom({ key: event.key, text: false, shift: event.shiftKey, ctrl: false });
+    return true;
+  };
   const twins = matches.length > 1 && matches[0]?.title === matches[1]?.title;
 
   /** With the list open Enter takes a match; without it, it goes on like Tab. */
@@ -162,12 +190,14 @@ export function MatchInput({
             picked.current = false;
             moved.current = false;
             setText(event.currentTarget.value);
+            onKey?.(event.currentTarget.value);
           },
           onBlur: () => {
             const work = leave();
             onBusy?.(work);
           },
           onKeyDown: (event) => {
+            if (tooEarly(event)) return;
             if (event.key.startsWith("Arrow")) moved.current = true;
             if (event.key === "Enter" && box.isOpen) onEnter(event);
             if (event.key === "Escape" && open) event.stopPropagation();

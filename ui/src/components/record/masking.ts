@@ -26,6 +26,10 @@ const turned = (text: string, to: string | null) => {
   return found.length === text.length ? found : text;
 };
 
+/** Whether a mask takes no notice of a character, such as a separator that came by itself. */
+export const passedOver = (mask: CompiledMask, text: string) =>
+  characters(text).every((each) => new RegExp(`^${mask.passed_over}$`, "u").test(each));
+
 const GRAPHEMES = new Intl.Segmenter(undefined, { granularity: "grapheme" });
 /** The first of the characters (private use area) that stand for longer ones. */
 const STANDING_IN = 0xe000;

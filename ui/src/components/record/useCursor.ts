@@ -1,74 +1,66 @@
-import { type KeyboardEvent, type RefObject, useRef } from "react";
+import { type KeyboardEvent, type RefObject, useEffect, useRef } from "react";
 import type { Answer, Form } from "../../api/client";
+import { keyQueue, land } from "./keyQueue";
 import type { Draft } from "./useDraft";
 
 type Props = {
   box: RefObject<HTMLDivElement | null>;
-  catcher: RefObject<HTMLInputElement | null>;
   form: Form;
   draft: Draft;
   prefix: string;
   onEnd?: (() => void) | undefined;
 };
 
-/** What was caught: texts, with a step of the cursor after each but the last. */
-type Caught = string[];
-
 /**
  * Moves the cursor through a form as the server says. Where to may depend on what was just typed, so
- * the answer is waited for; what a fast hand types meanwhile is caught and put where it belongs.
+ * the answer is waited for; keys pressed meanwhile are held and played where the cursor comes to stand.
  */
-export function useCursor({ box, catcher, form, draft, prefix, onEnd }: Props) {
-  const caught = useRef<Caught>([]);
-  const moving = useRef(false);
+export function useCursor({ box, form, draft, prefix, onEnd }: Props) {
+  const gone = useRef(false);
+  useEffect(() => {
+    gone.current = false;
+    return () => {
+      gone.current = true;
+    };
+  }, []);
 
   const input = (key: string) => document.getElementById(`input-${prefix}${key}`);
-
-  const land = (target: HTMLElement, text: string) => {
-    target.focus();
-    if (target instanceof HTMLInputElement) target.select();
-    if (text !== "") put(target, text);
+  const stop = (key: string) => {
+    const found = input(key);
+    return found?.matches("[data-input]") ? found : null;
   };
 
   const next = (from: string, answer: Answer | undefined) => {
     const following = answer?.following[from];
     if (following !== undefined) return following;
     const stops = form.stops;
-    return stops.slice(stops.indexOf(from) + 1).find((key) => input(key)?.matches("[data-input]")) ?? null;
+    return stops.slice(stops.indexOf(from) + 1).find(stop) ?? null;
   };
 
   const move = async (from: string) => {
-    moving.current = true;
-    (document.activeElement as HTMLElement | null)?.blur();
-    if (catcher.current) catcher.current.value = "";
-    catcher.current?.focus({ preventScroll: true });
+    keyQueue.hold();
     const { answer } = await draft.settled();
-    // What the answer shows for the first time is there only after the next drawing.
-    await new Promise(requestAnimationFrame);
-    const texts: Caught = [...caught.current, catcher.current?.value ?? ""];
-    caught.current = [];
-    moving.current = false;
+    await drawn();
+    // The form was left meanwhile; whatever stands there now takes the keys.
+    if (gone.current) return;
     const key = next(from, answer);
-    const target = key === null ? null : input(key);
-    if (key !== null && target) {
-      land(target, texts[0] ?? "");
-      if (texts.length === 1) return;
-      caught.current = texts.slice(1, -1);
-      const left = texts.at(-1) ?? "";
-      const going = move(key);
-      if (catcher.current) catcher.current.value = left;
-      await going;
-      return;
-    }
+    const target = key === null ? null : stop(key);
     const line = box.current?.querySelector<HTMLElement>("[data-line-input], [data-line-add]");
-    if (line) land(line, texts[0] ?? "");
-    else onEnd?.();
+    if (target) keyQueue.release(target);
+    else if (line) keyQueue.release(line);
+    else {
+      onEnd?.();
+      keyQueue.release(onEnd ? (document.activeElement as HTMLElement) : null);
+    }
   };
 
   const back = (from: string) => {
-    const stops = form.stops.slice(0, form.stops.indexOf(from)).reverse();
-    const target = stops.map(input).find((each) => each?.matches("[data-input]"));
-    if (target) land(target, "");
+    const target = form.stops
+      .slice(0, form.stops.indexOf(from))
+      .reverse()
+      .map(stop)
+      .find((each) => each !== null);
+    if (target) land(target);
     return Boolean(target);
   };
 
@@ -83,7 +75,11 @@ export function useCursor({ box, catcher, form, draft, prefix, onEnd }: Props) {
     if (event.key !== "Tab" && !(event.key === "Enter" && target.matches("input, select"))) return;
     // A warning asks for its reason where it stands.
     const reason = target.closest("[data-field-box]")?.querySelector<HTMLElement>("[data-reason]");
-    if (event.key === "Tab" && reason && reason !== target && !event.shiftKey) return;
+    if (event.key === "Tab" && reason && reason !== target && !event.shiftKey) {
+      event.preventDefault();
+      land(reason);
+      return;
+    }
     if (event.shiftKey) {
       if (back(from)) event.preventDefault();
       return;
@@ -92,28 +88,12 @@ export function useCursor({ box, catcher, form, draft, prefix, onEnd }: Props) {
     move(from);
   };
 
-  const onCaught = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key !== "Tab" && event.key !== "Enter") return;
-    event.stopPropagation();
-    if (!moving.current || event.ctrlKey || event.metaKey) return;
-    event.preventDefault();
-    caught.current.push(event.currentTarget.value);
-    event.currentTarget.value = "";
-  };
-
-  return { onKeyDown, onCaught };
+  return { onKeyDown };
 }
 
-/** Types a text into an input, or picks the choice that begins with it, as if by hand. */
-function put(target: HTMLElement, text: string) {
-  if (target instanceof HTMLSelectElement) {
-    const option = [...target.options].find((each) => each.text.toLowerCase().startsWith(text.toLowerCase()));
-    if (!option) return;
-    const { set } = Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value") ?? {};
-    set?.call(target, option.value);
-    target.dispatchEvent(new Event("change", { bubbles: true }));
-    return;
-  }
-  // The one way that goes through everything that listens to typing, masks included.
-  document.execCommand("insertText", false, text);
-}
+/** Until what an answer shows for the first time is drawn; a page in the background draws nothing. */
+export const drawn = () =>
+  new Promise<void>((resolve) => {
+    requestAnimationFrame(() => resolve());
+    setTimeout(resolve, 100);
+  });

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from "react";
+import { flushSync } from "react-dom";
 import { type Answer, type Field, ProblemError } from "../../api/client";
 import type { Typed } from "../../api/queries";
 
@@ -17,6 +18,10 @@ export type Draft = {
   visited: Set<string>;
   /** Why the last question got no answer. */
   failure: string | null;
+  /** A key in a field that is not left yet: the text so far, null once it is left. */
+  typing: (field: string, text: string | null) => void;
+  /** What is typed by now, the field that is not left yet included. */
+  soFar: () => Typed;
   /** Takes a field's input and asks the server. */
   leave: (field: string, text: string | number | null) => void;
   /** Asks the server anew, since something beside the typed fields is another. */
@@ -24,11 +29,14 @@ export type Draft = {
   /** Something, such as a search for what was typed, that is still to become a field's input. */
   wait: (work: Promise<unknown>) => void;
   /** Ends when everything typed so far is answered: with that answer, and what counts as typed by then. */
-  settled: () => Promise<{ typed: Typed; answer: Answer | undefined }>;
+  settled: () => Promise<{ typed: Typed; reasons: { [rule: string]: string }; answer: Answer | undefined }>;
   /** Shows the messages of every field, from this answer on. */
   showAll: (answer: Answer, fields: Field[]) => void;
   reset: (typed?: Typed) => void;
 };
+
+/** Milliseconds after which a server that could not be reached is asked again. */
+const RETRY = 2_000;
 
 /**
  * A record being typed. The browser works nothing out: each time a field is left,
@@ -68,12 +76,18 @@ export function useDraft(
             latest.current = Object.fromEntries(
               Object.entries(latest.current).filter(([key]) => !found.overtaken.includes(key)),
             );
-            setTyped(latest.current);
           }
-          take(found);
-          setFailure(null);
+          // Drawn before whoever waits for the answer goes on: keys are played into what stands there then.
+          flushSync(() => {
+            setTyped(latest.current);
+            take(found);
+            setFailure(null);
+          });
         } catch (error) {
-          if (mine === question.current && error instanceof ProblemError) setFailure(error.message);
+          if (mine !== question.current || !(error instanceof ProblemError)) return;
+          setFailure(error.message);
+          // The server may be back soon; what was typed is asked about again then.
+          if (error.problem.status === 0) setTimeout(() => mine === question.current && send(latest.current), RETRY);
         }
       };
       pending.current = work();
@@ -85,7 +99,17 @@ export function useDraft(
     send(latest.current);
   }, [send]);
 
+  const inField = useRef<{ field: string; text: string } | null>(null);
+  const typing = useCallback((field: string, text: string | null) => {
+    inField.current = text === null ? null : { field, text };
+  }, []);
+  const soFar = useCallback(() => {
+    const now = inField.current;
+    return now ? { ...latest.current, [now.field]: now.text } : latest.current;
+  }, []);
+
   const leave = (field: string, text: string | number | null) => {
+    if (inField.current?.field === field) inField.current = null;
     setVisited((before) => new Set(before).add(field));
     if (text === null) return;
     const { [field]: _before, ...others } = latest.current;
@@ -110,7 +134,7 @@ export function useDraft(
       seen = pending.current;
       await seen;
     } while (seen !== pending.current);
-    return { typed: latest.current, answer: latestAnswer.current };
+    return { typed: latest.current, reasons: latestReasons.current, answer: latestAnswer.current };
   }, []);
 
   const showAll = (found: Answer, fields: Field[]) => {
@@ -120,6 +144,7 @@ export function useDraft(
   };
 
   const reset = (next: Typed = {}) => {
+    inField.current = null;
     latest.current = next;
     latestReasons.current = {};
     setReasons({});
@@ -139,6 +164,8 @@ export function useDraft(
     isAnswered,
     visited,
     failure,
+    typing,
+    soFar,
     leave,
     again,
     wait,

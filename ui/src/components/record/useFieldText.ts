@@ -1,4 +1,4 @@
-import { useRef, useState } from "react";
+import { useLayoutEffect, useRef, useState } from "react";
 import type { Answer, Field } from "../../api/client";
 
 type Props = {
@@ -39,6 +39,15 @@ export function useFieldText({ field, raw, found, answered, onLeave }: Props) {
     setLinked(picked);
     onLeave(picked.id);
   };
+
+  // A value that comes while the cursor stands in the field is typed over, as one that was there before.
+  const came = useRef(plain);
+  useLayoutEffect(() => {
+    if (came.current === plain) return;
+    came.current = plain;
+    const input = document.activeElement;
+    if (inside && latest.current === null && input instanceof HTMLInputElement && input.value === plain) input.select();
+  }, [plain, inside]);
 
   return {
     value: text ?? plain,

@@ -33,12 +33,32 @@ export function useLines(begin: LinesTyped) {
   /** Types one value of a line, over what else was typed in it by now: a fast hand leaves two before a line is drawn anew. */
   const type = useCallback(
     (group: string, line: LineTyped, field: string, value: LineTyped["typed"][string]) => {
+      inCell.current = null;
       const now = (latest.current[group] ?? []).find((row) => row.key === line.key) ?? line;
       const { [field]: _before, ...others } = now.typed;
       change(group, { ...now, typed: { ...others, [field]: value } });
     },
     [change],
   );
+
+  const inCell = useRef<{ group: string; line: LineTyped; field: string; text: string } | null>(null);
+  /** A key in a cell that is not left yet: the text so far, null once it is left. */
+  const typing = useCallback((group: string, line: LineTyped, field: string, text: string | null) => {
+    inCell.current = text === null ? null : { group, line, field, text };
+  }, []);
+
+  /** What is typed by now, the cell that is not left yet included. */
+  const soFar = useCallback((): LinesTyped => {
+    const now = inCell.current;
+    if (!now) return latest.current;
+    const rows = latest.current[now.group] ?? [];
+    const known = rows.find((row) => row.key === now.line.key);
+    const line = { ...(known ?? now.line), typed: { ...(known ?? now.line).typed, [now.field]: now.text } };
+    return {
+      ...latest.current,
+      [now.group]: known ? rows.map((row) => (row === known ? line : row)) : [...rows, line],
+    };
+  }, []);
 
   const drop = useCallback(
     (group: string, key: string) =>
@@ -62,9 +82,10 @@ export function useLines(begin: LinesTyped) {
   const visitAll = () =>
     setVisited(new Set(Object.values(latest.current).flatMap((rows) => rows.map(({ key }) => key))));
   const reset = useCallback(() => {
+    inCell.current = null;
     put({});
     setVisited(new Set());
   }, [put]);
 
-  return { typed, change, type, drop, fresh, sending, of, visited, visit, visitAll, reset };
+  return { typed, change, type, typing, soFar, drop, fresh, sending, of, visited, visit, visitAll, reset };
 }

@@ -2,22 +2,15 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { toast } from "sonner";
-import {
-  type Answer,
-  api,
-  data,
-  type Form,
-  type Problem,
-  ProblemError,
-  type RecordData,
-  type Table,
-} from "../../api/client";
+import { api, data, type Form, ProblemError, type RecordData, type Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
 import { FormLayout } from "../../components/record/FormLayout";
-import { focusFirstRefused } from "../../components/record/focusFirst";
-import { carriedOf, forgetDraft, keepCarried, keepDraft, keptDraft } from "../../components/record/kept";
+import { firstInput } from "../../components/record/focusFirst";
+import { carriedOf, forgetDraft, keptDraft } from "../../components/record/kept";
+import { keyQueue, land } from "../../components/record/keyQueue";
 import { LineList } from "../../components/record/LineList";
 import { useDraft } from "../../components/record/useDraft";
+import { useKeptDraft } from "../../components/record/useKeptDraft";
 import { useLines } from "../../components/record/useLines";
 import { words } from "../../words";
 import { Conflict } from "./Conflict";
@@ -27,6 +20,7 @@ import { LinkedHere } from "./LinkedHere";
 import { Refusals } from "./Refusals";
 import { SaveBar } from "./SaveBar";
 import { useFormKeys } from "./useFormKeys";
+import { useSaving } from "./useSaving";
 
 type Props = {
   table: Table;
@@ -40,13 +34,10 @@ type Props = {
 export function RecordForm({ table, form, record, begin }: Props) {
   const id = record?.id ?? null;
   const [restored] = useState(() => (begin ? null : keptDraft(table.key, id)));
-  const [wasRestored, setWasRestored] = useState(restored !== null);
+  const [wasRestored, setWasRestored] = useState(restored !== null && !restored.sent);
   const [seen, setSeen] = useState(restored?.version ?? record?.version ?? null);
-  const [problem, setProblem] = useState<Problem | null>(null);
   const [asking, setAsking] = useState(false);
-  const [saving, setSaving] = useState(false);
   const saveButton = useRef<HTMLButtonElement>(null);
-  const catcher = useRef<HTMLInputElement>(null);
   const client = useQueryClient();
   const navigate = useNavigate();
   const lines = useLines(restored?.lines ?? {});
@@ -73,88 +64,43 @@ export function RecordForm({ table, form, record, begin }: Props) {
     [table.key, id, around],
   );
   const draft = useDraft(ask, restored?.typed ?? begin ?? {});
-  useEffect(
-    () => keepDraft(table.key, id, { typed: draft.typed, version: seen, lines: lines.typed }),
-    [table.key, id, draft.typed, seen, lines.typed],
-  );
-  const focusFirst = useCallback((answer: Answer | undefined) => {
-    const first = answer?.first ? document.getElementById(`input-${answer.first}`) : null;
-    (first ?? document.querySelector<HTMLElement>("[data-input]"))?.focus();
-  }, []);
+  const kept = useKeptDraft(table.key, id, draft, lines, seen);
+  const { save, resume, saving, silent, problem, setProblem } = useSaving({
+    table,
+    form,
+    record,
+    begun: begin !== undefined,
+    draft,
+    lines,
+    kept,
+    around,
+    version: seen,
+    onNext: () => {
+      kept.begin();
+      setWasRestored(false);
+    },
+  });
+
+  // What was on its way when the page went is sent again; it is done once.
+  const resumed = useRef(false);
+  useEffect(() => {
+    if (resumed.current || !restored?.sent) return;
+    resumed.current = true;
+    resume(restored.sent);
+  });
   // Where the form begins is known with the first answer.
   const begun = useRef(false);
   useEffect(() => {
-    if (begun.current || !draft.answer) return;
+    if (begun.current || (!draft.answer && !draft.failure)) return;
     begun.current = true;
-    if (document.activeElement === document.body) focusFirst(draft.answer);
-  }, [draft.answer, focusFirst]);
-
-  const write = (typed: Typed, version: number | null) => {
-    const path = { table: table.key, id: id ?? 0 };
-    const { body: more, note } = around();
-    const body = { typed, reasons: draft.reasons, way: "form", ...more };
-    const call =
-      id === null
-        ? data(api.POST("/api/tables/{table}/records", { params: { path: { table: table.key } }, body }))
-        : data(api.PATCH("/api/tables/{table}/records/{id}", { params: { path }, body: { ...body, version } }));
-    return { call, note };
-  };
-
-  const done = (saved: RecordData) => {
-    forgetDraft(table.key, id);
-    setProblem(null);
-    lines.reset();
-    const carry = form.sections.flatMap((section) => section.items.filter((item) => item.carry));
-    if (id === null && carry.length > 0)
-      keepCarried(
-        table.key,
-        form.id,
-        Object.fromEntries(carry.map(({ field = "" }) => [field, saved.values[field] ?? null])),
-      );
-    const unchanged = record && saved.version === record.version && Object.keys(lines.typed).length === 0;
-    toast.success(unchanged ? words.form.unchanged : words.form.saved(saved.title));
-    for (const key of ["records", "history", "tables", "table"]) client.invalidateQueries({ queryKey: [key] });
-    client.setQueryData(["record", table.key, saved.id], saved);
-  };
-
-  const save = async (next: boolean, merged?: Typed, version = seen) => {
-    if (saving) return;
-    setSaving(true);
-    // What is typed while the answer is awaited belongs to the next record.
-    if (next && id === null && catcher.current) {
-      catcher.current.value = "";
-      catcher.current.focus({ preventScroll: true });
-    }
-    const { typed } = await draft.settled();
-    const { call, note } = write(merged ?? typed, version);
-    try {
-      const saved = await call;
-      done(saved);
-      if (!next) {
-        if (id === null) navigate(`/t/${table.key}/forms/${saved.id}?form=${form.id}`);
-        else draft.reset();
-      } else if (id === null) {
-        draft.reset();
-        setWasRestored(false);
-        focusFirst((await draft.settled()).answer);
-        const early = catcher.current?.value ?? "";
-        if (early !== "") document.execCommand("insertText", false, early);
-      } else navigate(`/t/${table.key}/forms?form=${form.id}`);
-    } catch (error) {
-      if (!(error instanceof ProblemError)) throw error;
-      setProblem(error.problem);
-      const early = catcher.current?.value ?? "";
-      if (early !== "") toast(words.forms.typedMeanwhile(early), { duration: 15_000 });
-      if (error.problem.answer) {
-        note(error.problem.answer);
-        draft.showAll(error.problem.answer, table.fields);
-        lines.visitAll();
-        focusFirstRefused(table, error.problem.answer);
-      }
-    } finally {
-      setSaving(false);
-    }
-  };
+    if (restored?.sent) return;
+    const back = keyQueue.resumeAt ? document.getElementById(keyQueue.resumeAt) : null;
+    keyQueue.resumeAt = null;
+    if (!back && id === null) keyQueue.takeUp();
+    if (keyQueue.held) keyQueue.release(back ?? firstInput(draft.answer));
+    else if (back) land(back);
+    else if (document.activeElement === document.body) firstInput(draft.answer)?.focus();
+  }, [draft.answer, draft.failure, restored?.sent, id]);
 
   const remove = async () => {
     if (id === null) return;
@@ -162,6 +108,7 @@ export function RecordForm({ table, form, record, begin }: Props) {
       await api.DELETE("/api/tables/{table}/records/{id}", {
         params: { path: { table: table.key, id }, query: { version: seen ?? undefined } },
       });
+      kept.saved();
       forgetDraft(table.key, id);
       toast(words.form.deleted(record?.title ?? ""));
       for (const key of ["records", "history", "tables", "table"]) client.invalidateQueries({ queryKey: [key] });
@@ -182,7 +129,7 @@ export function RecordForm({ table, form, record, begin }: Props) {
   const width = columns > 2 ? "max-w-5xl" : "max-w-3xl";
 
   return (
-    <div className={`mx-auto ${width} px-5 pt-5 pb-24`}>
+    <div className={`mx-auto ${width} px-5 pt-5 pb-28`}>
       <FormHead table={table} form={form} record={record} onRemove={() => setAsking(true)} />
       {id !== null && form.id === "all" && <LinkedHere table={table.key} id={id} />}
       {wasRestored && (
@@ -202,7 +149,13 @@ export function RecordForm({ table, form, record, begin }: Props) {
         </p>
       )}
       {problem && !conflict && (open > 0 || !problem.answer) && (
-        <Refusals title={problem.answer ? words.form.refused(open) : problem.title} table={table} draft={draft} />
+        <Refusals
+          title={problem.answer ? words.form.refused(open) : problem.title}
+          table={table}
+          form={form}
+          id={id}
+          draft={draft}
+        />
       )}
       {draft.failure && (
         <p className="mb-4 text-error" role="alert">
@@ -220,10 +173,10 @@ export function RecordForm({ table, form, record, begin }: Props) {
           onEnd={() => saveButton.current?.focus()}
         />
       </div>
-      <input ref={catcher} className="sr-only" tabIndex={-1} aria-hidden autoComplete="off" />
       <SaveBar
         isNew={id === null}
         saving={saving}
+        silent={silent}
         save={save}
         button={saveButton}
         next={form.buttons.includes("save_next")}

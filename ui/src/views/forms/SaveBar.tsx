@@ -1,9 +1,12 @@
 import type { RefObject } from "react";
 import { words } from "../../words";
+import { TypedAhead } from "./TypedAhead";
 
 type Props = {
   isNew: boolean;
   saving: boolean;
+  /** Whether the server has not answered a save, which is sent again. */
+  silent: boolean;
   /** Saves; true goes on to the next new record. */
   save: (next: boolean) => void;
   button: RefObject<HTMLButtonElement | null>;
@@ -13,12 +16,25 @@ type Props = {
 };
 
 /** Always in sight: the two ways to save, that which is usual here first. */
-export function SaveBar({ isNew, saving, save, button, next: goesOn = true, width }: Props) {
+export function SaveBar({ isNew, saving, silent, save, button, next: goesOn = true, width }: Props) {
   const here = { label: words.form.save, keys: "Ctrl S", next: false };
   const next = { label: words.form.saveNext, keys: "Ctrl Enter", next: true };
   const [usual, other] = isNew && goesOn ? [next, here] : [here, next];
   return (
     <div className="fixed inset-x-0 bottom-0 border-base-300 border-t bg-base-100/95">
+      <div className={`mx-auto ${width} px-5 empty:hidden [&>*]:pt-2`}>
+        {saving && !silent && (
+          <p className="typed-ahead quiet text-sm" role="status">
+            {words.form.saving}
+          </p>
+        )}
+        {silent && (
+          <p role="alert" className="text-error text-sm">
+            {words.form.silent}
+          </p>
+        )}
+        <TypedAhead />
+      </div>
       <div className={`mx-auto flex ${width} flex-wrap items-center gap-2 px-5 py-2.5`}>
         <button
           ref={button}

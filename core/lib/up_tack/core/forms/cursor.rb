@@ -41,8 +41,13 @@ module UpTack
 
         def from(index) = @stops.drop(index).find { |key| open?(key) && !passed_over?(key) }
 
-        # What was there before is not passed over: whoever edits a record goes through it.
-        def passed_over?(key) = @ready.form.skip_filled && !blank?(key) && @outcome.origins[key].source != "stored"
+        # Only what a rule filled, and nothing is wrong with. What was typed is a stop, and what was there
+        # before: whoever edits a record goes through it.
+        def passed_over?(key)
+          @ready.form.skip_filled && !blank?(key) && @outcome.origins[key].source == "rule" && !refused?(key)
+        end
+
+        def refused?(key) = @outcome.refusals.any? { |refusal| refusal.field == key }
 
         def blank?(key) = @outcome.values[key].nil? && !@outcome.unreadable.key?(key)
       end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+require "support/typist"
+require "support/slow_server"
+
+# A clerk who looks at the paper and not at the screen: keys come by their own schedule, on a fast and on
+# a slow line, and each must come out in the record that it was meant for.
+RSpec.describe "Fast hands" do
+  # Records typed at each speed and slowness; RECORDS=300 for a long run.
+  count = Integer(ENV.fetch("RECORDS", "8"))
+  random = Random.new(RSpec.configuration.seed)
+
+  before do
+    change(:AddTable, label: "Slips", one: "Slip")
+    {
+      "Code" => "text", "Weight" => "number", "Day" => "date", "Hour" => "time", "Moment" => "moment", "Fired" => "yes_no", "Glaze" => "choice",
+      "Maker" => "link", "Note" => "long_text", "Last" => "text"
+    }.each do |label, type|
+      more = {"choice" => {"choices" => %w[Celadon Shino Tenmoku]}, "link" => {"target" => "members"}, "number" => {"decimals" => 1}}.fetch(type, {})
+      change(:AddField, table: "slips", parts: {"label" => label, "type" => type, **more})
+    end
+    change(:PinRule, table: "slips", rule: {"kind" => "mask", "field" => "code", "mask" => '2UPPER "-" 3DIGIT'})
+    # What stands there already is typed over.
+    change(:PinRule, table: "slips", rule: {"kind" => "default", "field" => "moment", "formula" => "now()"})
+  end
+
+  after { SlowServer.reset }
+
+  def slips = UpTack::Store::Rows.new(workspace.table("slips"))
+
+  # What is typed in each field of a record, and what must stand in it then.
+  slip = lambda do |number|
+    name = "#{%w[Alder Birch Cedar Fern Gorse].sample(random: random)} #{%w[jug bowl plate tile].sample(random: random)} #{number}"
+    weight = (random.rand(1..900) / 10.0).round(1)
+    day = Date.new(2026, random.rand(1..12), random.rand(1..28))
+    code = format("%s%03d", %w[kd rb gt].sample(random: random), random.rand(0..999))
+    glaze = %w[Celadon Shino Tenmoku].sample(random: random)
+    maker = ["Teodor Quill", "Isolde Penhurrow"].sample(random: random)
+    typed = {
+      "name" => name, "code" => code, "weight" => weight.to_s, "day" => day.strftime("%d.%m.%y"), "hour" => format("%02d:15", random.rand(8..18)),
+      "moment" => "24.12.26 10:30", "fired" => %w[y n].sample(random: random), "glaze" => glaze[0, 2].downcase, "maker" => maker, "note" => "Line #{number} of the slip, typed fast.",
+      "last" => "#{number} end"
+    }
+    kept = {
+      "name" => name, "code" => "#{code[0, 2].upcase}-#{code[2..]}", "weight" => BigDecimal(weight.to_s), "day" => day, "hour" => Core::DayTime.read(typed["hour"]),
+      "moment" => Time.utc(2026, 12, 24, 10, 30), "fired" => typed["fired"] == "y", "glaze" => glaze, "maker" => maker, "note" => typed["note"], "last" => typed["last"]
+    }
+    [typed, kept]
+  end
+
+  astray = lambda do |id, kept, found|
+    found = found.merge("maker" => found["maker"] && UpTack::Store::Rows.new(workspace.table("members")).find(found["maker"])["name"])
+    kept.filter_map { |field, value| "record #{id}: #{field} is #{found[field].inspect}, typed was #{value.inspect}" unless found[field] == value }
+  end
+
+  [[nil, 0], [nil, 0.4], [nil, 1.5], [120, 0.1], [90, 0], [60, 0.4]].each do |words, delay|
+    it "put every letter where it belongs, #{words ? "#{words} words a minute" : "without any pause"}, answers #{(delay * 1000).to_i} ms late" do
+      records = [(delay > 1 || words) ? count / 4 : count, 2].max
+      visit "/t/slips/forms?form=all"
+      expect(page).to have_field("Moment", with: /\d/)
+      SlowServer.delay = delay
+      typist = Typist.new(page.driver.browser.page, words: words, random: random)
+      kept = Array.new(records) do |number|
+        typed, kept = slip.call(number)
+        typed.each_value.with_index { |text, index| typist.press(text, *(:tab unless index == typed.length - 1)) }
+        typist.press([:control, :enter])
+        kept
+      end
+      typist.rest
+      page.document.synchronize(60 + (records * delay * 20)) { raise Capybara::ExpectationNotMet, "#{slips.count} of #{records} saved" unless slips.count == records }
+      expect(page).to have_no_css("[data-waiting]")
+      wrong = kept.each_with_index.flat_map { |each, index| instance_exec(index + 1, each, slips.find(index + 1), &astray) }
+      puts "\n#{records} records, #{typist.count} keys, #{wrong.length} values astray"
+      expect(wrong).to eq([])
+    end
+  end
+end

@@ -1,0 +1,172 @@
+import { playText, press } from "./playing";
+
+/** A key as it was pressed, or a text as it came from an input method or a paste. */
+export type Stroke = { key: string; text: boolean; shift: boolean; ctrl: boolean };
+
+/** Keys that mean something in a form beside those that write a character. */
+const MEANT =
+  /^(Tab|Enter|Escape|Backspace|Delete|Insert|Home|End|PageUp|PageDown|ArrowUp|ArrowDown|ArrowLeft|ArrowRight)$/;
+/** Combinations with Ctrl that a form takes; all others stay the browser's. */
+const WITH_CTRL = /^(s|enter|a|z|y|backspace|delete|home|end|arrowleft|arrowright)$/;
+
+/**
+ * While it is not known where the cursor goes (the server is asked, a record is saved) keys belong to
+ * where it is going. They are held here in their order and played there: letters, Tab and its way
+ * back, arrows, deletions and the next save alike. There is one keyboard, so there is one queue.
+ */
+class KeyQueue {
+  private strokes: Stroke[] = [];
+  private aside: Stroke[] = [];
+  private waiting = false;
+  private readonly listeners = new Set<() => void>();
+  private catcher: HTMLInputElement | null = null;
+
+  /** Key of the field to which the cursor comes back when the form is drawn anew. */
+  resumeAt: string | null = null;
+
+  /** Whether keys are held. */
+  get held() {
+    return this.waiting;
+  }
+
+  /** What is held or put aside, for people: a sign for each key that writes nothing. */
+  get shown() {
+    return { held: describe(this.strokes), aside: describe(this.aside) };
+  }
+
+  subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => {
+      this.listeners.delete(listener);
+    };
+  };
+
+  /** From now on keys are held. The field that has the cursor is left by that. */
+  hold() {
+    if (this.waiting) return;
+    this.waiting = true;
+    window.addEventListener("keydown", this.onKeyDown, true);
+    this.focusCatcher();
+    this.tell();
+  }
+
+  /** The cursor stands where it was to go: what was held is played there, key by key. */
+  release(target?: HTMLElement | null) {
+    if (!this.waiting) return;
+    this.waiting = false;
+    window.removeEventListener("keydown", this.onKeyDown, true);
+    if (target) land(target);
+    else if (document.activeElement === this.catcher) this.catcher?.blur();
+    this.play();
+  }
+
+  /** Holds a key that came too early for what it was pressed on, before all that follow. */
+  holdFrom(stroke: Stroke) {
+    this.strokes.unshift(stroke);
+    this.waiting = true;
+    window.addEventListener("keydown", this.onKeyDown, true);
+  }
+
+  /** Whether any key waits to be played. */
+  get any() {
+    return this.strokes.length > 0;
+  }
+
+  /** What was waited for is there, in the input that still has the cursor: it is played on. */
+  playOn(target: HTMLElement) {
+    if (!this.waiting) return;
+    this.waiting = false;
+    window.removeEventListener("keydown", this.onKeyDown, true);
+    if (document.activeElement !== target) target.focus();
+    this.play();
+  }
+
+  /** The next record does not come yet: what was held for it waits aside. */
+  putAside() {
+    this.aside.push(...this.strokes.splice(0));
+    this.tell();
+  }
+
+  /** The next record is here: what waited aside is played before anything else. */
+  takeUp() {
+    this.strokes.unshift(...this.aside.splice(0));
+    this.tell();
+  }
+
+  /** What waited aside is not wanted. */
+  drop() {
+    this.aside = [];
+    this.tell();
+  }
+
+  private focusCatcher() {
+    if (!this.catcher) {
+      this.catcher = document.createElement("input");
+      this.catcher.className = "sr-only";
+      this.catcher.tabIndex = -1;
+      this.catcher.autocomplete = "off";
+      this.catcher.setAttribute("aria-hidden", "true");
+      this.catcher.addEventListener("input", this.onInput);
+      this.catcher.addEventListener("compositionend", this.onInput);
+    }
+    // Beneath an open dialog nothing can have the cursor.
+    const place = document.querySelector("dialog[open]") ?? document.body;
+    if (this.catcher.parentElement !== place) place.append(this.catcher);
+    this.catcher.focus({ preventScroll: true });
+  }
+
+  private readonly onKeyDown = (event: KeyboardEvent) => {
+    // An input method writes into the catcher, whole words at a time.
+    if (event.isComposing || event.key === "Dead" || event.key === "Process") return this.focusCatcher();
+    const ctrl = event.ctrlKey || event.metaKey;
+    const writes = [...event.key].length === 1 && (!ctrl || event.getModifierState("AltGraph"));
+    if (!writes && (event.altKey || (ctrl ? !WITH_CTRL.test(event.key.toLowerCase()) : !MEANT.test(event.key)))) return;
+    event.preventDefault();
+    event.stopImmediatePropagation();
+    this.strokes.push({ key: event.key, text: writes, shift: event.shiftKey, ctrl: ctrl && !writes });
+    this.tell();
+  };
+
+  private readonly onInput = (event: Event) => {
+    if (!this.catcher || (event as InputEvent).isComposing) return;
+    const text = this.catcher.value;
+    this.catcher.value = "";
+    if (text === "") return;
+    this.strokes.push({ key: text, text: true, shift: false, ctrl: false });
+    this.tell();
+    if (!this.waiting) this.play();
+  };
+
+  private play() {
+    while (!this.waiting) {
+      const stroke = this.strokes.shift();
+      if (!stroke) break;
+      if (!stroke.text) press(stroke);
+      else {
+        let text = stroke.key;
+        while (this.strokes[0]?.text) text += this.strokes.shift()?.key ?? "";
+        playText(text);
+      }
+    }
+    this.tell();
+  }
+
+  private tell() {
+    document.documentElement.toggleAttribute("data-waiting", this.waiting || this.strokes.length > 0);
+    for (const listener of this.listeners) listener();
+  }
+}
+
+/** The keys of this page that wait for their place. */
+export const keyQueue = new KeyQueue();
+
+/** Puts the cursor into an input, over what stands there: typing replaces it. */
+export function land(target: HTMLElement) {
+  target.focus();
+  if (target instanceof HTMLInputElement && target.type !== "checkbox") target.select();
+}
+
+const SIGNS: { [key: string]: string } = { Tab: "⇥", Enter: "↵", Backspace: "⌫", Delete: "⌦" };
+
+const describe = (strokes: Stroke[]) =>
+  strokes.map((stroke) => (stroke.text ? stroke.key : stroke.ctrl ? "" : (SIGNS[stroke.key] ?? ""))).join("");
