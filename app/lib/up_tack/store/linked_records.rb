@@ -61,6 +61,7 @@ module UpTack
 
       # @return [Array<Integer>]
       def named(table, text) = Naming.new(@plans.fetch(table), @context).exactly(text)
+      def alike(table, text) = Naming.new(@plans.fetch(table), @context).like(text, limit: 10).length
 
       # @return [Array<Integer>]
       def having(table, values, regard_case: false) = rows(table).having(values, regard_case: regard_case)

@@ -60,6 +60,13 @@ module UpTack
           beneath(table, @beneath.named(table, text)) + present(table).select { |id, _| Expression::Text.folded(title(table, id)) == folded }.map(&:first)
         end
 
+        # @return [Integer]
+        def alike(table, text)
+          words = Expression::Text.folded(text).split
+          own = present(table).count { |id, _| words.all? { |word| Expression::Text.folded(title(table, id).to_s).include?(word) } }
+          [@beneath.alike(table, text) + own, 10].min
+        end
+
         # @return [Array<Integer>]
         def having(table, values, regard_case: false)
           alike = ->(value) { (value.is_a?(String) && !regard_case) ? Expression::Text.folded(value) : value }

@@ -35,6 +35,9 @@ module UpTack
           # @return [Array<Integer>] numbers of the records that people know by a name
           def named(_table, _text) = []
 
+          # @return [Integer] how many are known by a name that has all the words of a text, ten at most
+          def alike(_table, _text) = 0
+
           # @param _values [Hash{String=>Object}] by field key, nil for blank
           # @param regard_case [Boolean] whether capitals tell texts apart
           # @return [Array<Integer>] numbers of the records that hold all these values
@@ -63,6 +66,11 @@ module UpTack
 
           def named(table, text)
             @tables.fetch(table, {}).keys.select { |id| Expression::Text.folded(title(table, id).to_s) == Expression::Text.folded(text) }
+          end
+
+          def alike(table, text)
+            words = Expression::Text.folded(text).split
+            @tables.fetch(table, {}).keys.first(10).count { |id| words.all? { |word| Expression::Text.folded(title(table, id).to_s).include?(word) } }
           end
 
           def having(table, values, regard_case: false)
