@@ -57,7 +57,8 @@ RSpec.describe "Fast hands" do
   [[nil, 0], [nil, 0.4], [nil, 1.5], [120, 0.1], [90, 0], [60, 0.4]].each do |words, delay|
     it "put every letter where it belongs, #{words ? "#{words} words a minute" : "without any pause"}, answers #{(delay * 1000).to_i} ms late" do
       # Long waits and slow hands take their time, so fewer records are typed so.
-      records = [count / ((delay > 1 || words == 60) ? 8 : [1, 4][(words || delay.positive?) ? 1 : 0]), 1].max
+      share = {[nil, 0] => 1, [nil, 1.5] => 8, [60, 0.4] => 8}.fetch([words, delay], 4)
+      records = [count / share, 1].max
       visit "/t/slips/forms?form=all"
       expect(page).to have_field("Moment", with: /\d/)
       SlowServer.delay = delay
@@ -73,6 +74,27 @@ RSpec.describe "Fast hands" do
       expect(page).to have_no_css("[data-waiting]")
       wrong = kept.each_with_index.flat_map { |each, index| instance_exec(index + 1, each, slips.find(index + 1), &astray) }
       puts "\n#{records} records, #{typist.count} keys, #{wrong.length} values astray"
+      expect(wrong).to eq([])
+    end
+  end
+
+  [[nil, 0], [nil, 0.4], [75, 0.1]].each do |words, delay|
+    it "put every value into its cell of the grid, #{words ? "#{words} words a minute" : "without any pause"}, answers #{(delay * 1000).to_i} ms late" do
+      rows = Array.new(4) { |number| slip.call(number).last }
+      rows.each_index { |index| UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"}) }
+      visit "/t/slips/records"
+      expect(page).to have_css("[role=row][data-index='3']", text: "Slip 3")
+      SlowServer.delay = delay
+      typist = Typist.new(page.driver.browser.page, words: words, random: random)
+      {"glaze" => :to_s, "maker" => :to_s, "weight" => ->(value) { value.to_s("F") }, "fired" => ->(value) { value ? "yes" : "no" }}.each do |field, told|
+        find("[role=row][data-index='0'] [role=gridcell][data-writes$='.#{field}']").click
+        rows.each { |kept| typist.press(told.to_proc.call(kept[field]), :enter) }
+        typist.rest
+        page.document.synchronize(60) { raise Capybara::ExpectationNotMet, "#{field} is not typed" if slips.find(rows.length)[field].nil? }
+        expect(page).to have_no_css("[data-waiting]")
+      end
+      wrong = rows.each_with_index.flat_map { |kept, index| instance_exec(index + 1, kept.slice("glaze", "maker", "weight", "fired"), slips.find(index + 1), &astray) }
+      puts "\n#{rows.length} rows, #{typist.count} keys, #{wrong.length} values astray"
       expect(wrong).to eq([])
     end
   end

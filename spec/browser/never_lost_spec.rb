@@ -117,6 +117,9 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     typist.press("Jug", [:control, :enter], :tab, "Bowl", :tab, "Teodor Quill")
     expect(page).to have_text("Not saved: one thing is to mend.").and have_text("Waits for the next record:")
     expect([find_field("Piece").value, focused]).to eq(["Jug", "input-maker"])
+    page.refresh
+    expect(page).to have_field("Piece", with: "Jug").and have_text("Waits for the next record:")
+    into "Maker"
     typist.press("Isolde Penhurrow", [:control, :enter])
     expect(page).to have_text("Saved: PC-00029").and have_field("Piece", with: "Bowl").and have_field("Maker", with: "Teodor Quill")
     expect(page).to have_no_text("Waits for the next record:")

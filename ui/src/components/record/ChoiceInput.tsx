@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useRef } from "react";
+import { type KeyboardEvent, useEffect, useRef } from "react";
 import type { Field } from "../../api/client";
 import { words } from "../../words";
 import { astray } from "./playing";
@@ -9,6 +9,8 @@ type Props = {
   value: string;
   input: { id: string };
   className: string;
+  /** The letters with which the typing began before the list was there. */
+  begun?: string | undefined;
   onPick: (text: string) => void;
   onLeave: () => void;
 };
@@ -17,26 +19,35 @@ type Props = {
 const PAUSE = 1_000;
 
 /** A list to pick from: the choices that are open now, or the two words for yes and no. */
-export function ChoiceInput({ field, choices, value, input, className, onPick, onLeave }: Props) {
+export function ChoiceInput({ field, choices, value, input, className, begun: first, onPick, onLeave }: Props) {
   const open =
     field.type === "choice"
       ? (choices ?? field.choices.filter((choice) => !field.retired.includes(choice)))
       : [field.format.yes || words.records.yes, field.format.no || words.records.no];
   // A value that can't be picked any more is kept until another is.
   const all = value === "" || open.includes(value) ? open : [value, ...open];
-  const begun = useRef({ text: "", at: 0 });
+  const begun = useRef({ text: "", at: 0, before: value });
 
-  // Letters pick what they begin, however fast they come; those that begin nothing are said, not swallowed.
+  // Letters pick what they begin, however fast they come. What is none of the choices is refused as a
+  // whole: what was there before stands again, and it is said.
+  const take = (text: string, at: number, before: string) => {
+    begun.current = { text, at, before };
+    const found = all.find((choice) => choice.toLowerCase().startsWith(text.toLowerCase()));
+    if (found === undefined) astray(text, all);
+    onPick(found ?? before);
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, when the list is there
+  useEffect(() => {
+    if (first) take(first, performance.now(), value);
+  }, []);
+
   const onKeyDown = (event: KeyboardEvent<HTMLSelectElement>) => {
     if ([...event.key].length !== 1 || event.ctrlKey || event.metaKey || event.altKey) return;
-    const going = event.timeStamp - begun.current.at < PAUSE ? begun.current.text : "";
-    if (going === "" && event.key === " ") return;
+    const going = begun.current.text !== "" && event.timeStamp - begun.current.at < PAUSE;
+    if (!going && event.key === " ") return;
     event.preventDefault();
-    const text = going + event.key;
-    begun.current = { text, at: event.timeStamp };
-    const found = all.find((choice) => choice.toLowerCase().startsWith(text.toLowerCase()));
-    if (found !== undefined) onPick(found);
-    else astray(text, all);
+    if (going) take(begun.current.text + event.key, event.timeStamp, begun.current.before);
+    else take(event.key, event.timeStamp, value);
   };
 
   return (
@@ -47,7 +58,7 @@ export function ChoiceInput({ field, choices, value, input, className, onPick, o
       onChange={(event) => onPick(event.target.value)}
       onKeyDown={onKeyDown}
       onBlur={() => {
-        begun.current = { text: "", at: 0 };
+        begun.current = { text: "", at: 0, before: value };
         onLeave();
       }}
     >

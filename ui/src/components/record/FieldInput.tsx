@@ -24,6 +24,8 @@ export type InputProps = {
   within: { table: string; typed: Typed; id: number | null };
   /** A keystroke: the text so far. A link keeps what is typed itself, until it is found. */
   onType: (text: string) => void;
+  /** The letters with which the typing of a choice began before its list was there. */
+  begun?: string | undefined;
   /** A keystroke in any field, the text so far, to be kept in case the page goes. */
   onKey?: (text: string) => void;
   /** The field was left. */
@@ -78,6 +80,7 @@ export function FieldInput(props: InputProps) {
         value={value}
         input={shared}
         className={LOOK}
+        begun={props.begun}
         onPick={onPick}
         onLeave={onLeave}
       />

@@ -16,7 +16,9 @@ const WITH_CTRL = /^(s|enter|a|z|y|backspace|delete|home|end|arrowleft|arrowrigh
  */
 class KeyQueue {
   private strokes: Stroke[] = [];
-  private aside: Stroke[] = [];
+  private aside: Stroke[] = recalled().aside;
+  /** What was held when the page went: where it belonged is no longer known, so it is only shown. */
+  private unplaced = recalled().held;
   private waiting = false;
   private readonly listeners = new Set<() => void>();
   private catcher: HTMLInputElement | null = null;
@@ -31,7 +33,7 @@ class KeyQueue {
 
   /** What is held or put aside, for people: a sign for each key that writes nothing. */
   get shown() {
-    return { held: describe(this.strokes), aside: describe(this.aside) };
+    return { held: describe(this.strokes), aside: describe(this.aside), unplaced: describe(this.unplaced) };
   }
 
   subscribe = (listener: () => void) => {
@@ -96,6 +98,7 @@ class KeyQueue {
   /** What waited aside is not wanted. */
   drop() {
     this.aside = [];
+    this.unplaced = [];
     this.tell();
   }
 
@@ -152,8 +155,29 @@ class KeyQueue {
   }
 
   private tell() {
+    remember({ held: [...this.unplaced, ...this.strokes], aside: this.aside });
     document.documentElement.toggleAttribute("data-waiting", this.waiting || this.strokes.length > 0);
     for (const listener of this.listeners) listener();
+  }
+}
+
+const PLACE = "up-tack-keys";
+
+/** Keys that wait outlive a reload of their tab. */
+function remember(keys: { held: Stroke[]; aside: Stroke[] }) {
+  try {
+    if (keys.held.length + keys.aside.length === 0) sessionStorage.removeItem(PLACE);
+    else sessionStorage.setItem(PLACE, JSON.stringify(keys));
+  } catch {
+    // Without a store they wait in the page alone.
+  }
+}
+
+function recalled(): { held: Stroke[]; aside: Stroke[] } {
+  try {
+    return JSON.parse(sessionStorage.getItem(PLACE) ?? "null") ?? { held: [], aside: [] };
+  } catch {
+    return { held: [], aside: [] };
   }
 }
 

@@ -17,7 +17,7 @@ const CONTROLS =
 /** Types a text where the cursor is, as if by hand: all that listens to typing hears it, masks included. */
 export function playText(text: string) {
   const target = document.activeElement;
-  if (target instanceof HTMLSelectElement) return choose(target, text);
+  if (target instanceof HTMLSelectElement || target?.matches("[role=grid]")) return pressEach(target, text);
   if (target instanceof HTMLElement && target.matches("[data-line-add]")) return startLine(target, text);
   if (writable(target)) {
     document.execCommand("insertText", false, text);
@@ -42,6 +42,15 @@ export function press(stroke: Stroke) {
   else if (target instanceof HTMLSelectElement) step(target, stroke.key);
   else if (target instanceof HTMLButtonElement && stroke.key === "Enter") target.click();
   else if (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) edit(target, stroke);
+}
+
+/** Where each letter is a key of its own: a list picks by it, a grid begins to type with it. */
+function pressEach(target: Element, text: string) {
+  const [first = "", ...others] = text;
+  const event = new KeyboardEvent("keydown", { key: first, bubbles: true, cancelable: true });
+  flushSync(() => target.dispatchEvent(event));
+  if (!event.defaultPrevented && target instanceof HTMLSelectElement) choose(target, first);
+  if (others.length > 0) playText(others.join(""));
 }
 
 function writable(target: Element | null) {

@@ -96,9 +96,10 @@ export function RecordForm({ table, form, record, begin }: Props) {
     if (restored?.sent) return;
     const back = keyQueue.resumeAt ? document.getElementById(keyQueue.resumeAt) : null;
     keyQueue.resumeAt = null;
-    if (!back && id === null) keyQueue.takeUp();
-    if (keyQueue.held) keyQueue.release(back ?? firstInput(draft.answer));
-    else if (back) land(back);
+    if (keyQueue.held) {
+      if (!back && id === null) keyQueue.takeUp();
+      keyQueue.release(back ?? firstInput(draft.answer));
+    } else if (back) land(back);
     else if (document.activeElement === document.body) firstInput(draft.answer)?.focus();
   }, [draft.answer, draft.failure, restored?.sent, id]);
 

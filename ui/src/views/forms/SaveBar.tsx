@@ -21,7 +21,7 @@ export function SaveBar({ isNew, saving, silent, save, button, next: goesOn = tr
   const next = { label: words.form.saveNext, keys: "Ctrl Enter", next: true };
   const [usual, other] = isNew && goesOn ? [next, here] : [here, next];
   return (
-    <div className="fixed inset-x-0 bottom-0 border-base-300 border-t bg-base-100/95">
+    <div className="fixed inset-x-0 bottom-0 border-base-300 border-t bg-base-100">
       <div className={`mx-auto ${width} px-5 empty:hidden [&>*]:pt-2`}>
         {saving && !silent && (
           <p className="typed-ahead quiet text-sm" role="status">

@@ -8,7 +8,9 @@ const shown = () => JSON.stringify(keyQueue.shown);
 
 /** What was typed and waits for its place: for the server's answer, or for the next record. */
 export function TypedAhead() {
-  const { held, aside } = JSON.parse(useSyncExternalStore(keyQueue.subscribe, shown)) as typeof keyQueue.shown;
+  const { held, aside, unplaced } = JSON.parse(
+    useSyncExternalStore(keyQueue.subscribe, shown),
+  ) as typeof keyQueue.shown;
   useEffect(() => {
     const say = (event: Event) => {
       const { text, choices } = (event as CustomEvent<Astray>).detail;
@@ -20,10 +22,10 @@ export function TypedAhead() {
   }, []);
   return (
     <>
-      {aside !== "" && (
+      {(aside || unplaced) !== "" && (
         <p className="flex min-w-0 items-center gap-2 text-sm" role="status">
           <span className="min-w-0 truncate">
-            {words.form.aside} <span className="font-mono">{aside}</span>
+            {unplaced ? words.form.unplaced : words.form.aside} <span className="font-mono">{unplaced + aside}</span>
           </span>
           <button type="button" className="link shrink-0" onClick={() => keyQueue.drop()}>
             {words.form.dropAside}

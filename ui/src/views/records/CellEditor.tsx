@@ -2,6 +2,7 @@ import { type KeyboardEvent, useCallback, useEffect, useRef, useState } from "re
 import { api, data, type Field, type Message, ProblemError, type RecordData, type Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
 import { FieldInput } from "../../components/record/FieldInput";
+import { keyQueue } from "../../components/record/keyQueue";
 import { PassWarning } from "../../components/record/PassWarning";
 import { useDraft } from "../../components/record/useDraft";
 import { words } from "../../words";
@@ -39,12 +40,17 @@ export function CellEditor({ table, record, waiting, field, begun, writing, mend
     [table.key, id, others],
   );
   const draft = useDraft(ask);
-  const [text, setText] = useState<string | null>(begun);
+  // Of a list the letters pick; they are not its value.
+  const listed = field.type === "choice" || field.type === "yes_no";
+  const [text, setText] = useState<string | null>(listed ? null : begun);
   const [messages, setMessages] = useState<{ message: string; rule: string | null; passable: boolean }[]>([]);
   const found = draft.answer?.fields[field.key];
   // Read when a key ends the typing, which may be before what was typed is drawn.
-  const picked = useRef<Typed[string] | undefined>(begun ?? undefined);
+  const picked = useRef<Typed[string] | undefined>(listed ? undefined : (begun ?? undefined));
   const saving = useRef(false);
+  const leaving = useRef(false);
+  // A search for what was typed, by whose end it is known what is meant.
+  const work = useRef<Promise<unknown> | undefined>(undefined);
 
   // At once, before the server has answered: no key of a fast hand may be lost.
   useEffect(() => {
@@ -58,9 +64,20 @@ export function CellEditor({ table, record, waiting, field, begun, writing, mend
     const here = found.filter((each) => each.field === field.key);
     // A row that waits goes on waiting; another one stays open until it is mended or left.
     if (waiting && here.length === 0) return false;
+    // Whoever types on is not kept: the refused row waits, and the cursor goes on.
+    if (keyQueue.any) {
+      const typed = { ...others, [field.key]: picked.current ?? null };
+      if (!waiting) mending.add([{ id, typed, messages: found }]);
+      return false;
+    }
     setMessages(here.length > 0 ? here : found);
-    box.current?.querySelector<HTMLElement>("[data-input]")?.focus();
+    stay();
     return true;
+  };
+  const stay = () => {
+    const input = box.current?.querySelector<HTMLElement>("[data-input]");
+    if (keyQueue.held) keyQueue.release(input);
+    else input?.focus();
   };
 
   const save = async (rows: number, columns: number) => {
@@ -81,12 +98,15 @@ export function CellEditor({ table, record, waiting, field, begun, writing, mend
       if (result?.state === "conflict")
         setMessages([{ message: words.form.conflictTitle, rule: null, passable: false }]);
       else if (result?.state === "gone") setMessages([{ message: words.form.gone, rule: null, passable: false }]);
+      if (result?.state === "conflict" || result?.state === "gone") stay();
       else if (!refuse(result?.messages ?? [])) onDone(rows, columns);
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
       setMessages([{ message: error.message, rule: null, passable: false }]);
+      stay();
     } finally {
       saving.current = false;
+      leaving.current = false;
     }
   };
 
@@ -97,9 +117,11 @@ export function CellEditor({ table, record, waiting, field, begun, writing, mend
     else if (event.key === "Enter" || event.key === "Tab") {
       event.preventDefault();
       const back = event.shiftKey ? -1 : 1;
-      // What a list has highlighted is taken over by leaving it.
-      (document.activeElement as HTMLElement | null)?.blur();
-      requestAnimationFrame(() => (event.key === "Tab" ? save(0, back) : save(back, 0)));
+      const [down, right] = event.key === "Tab" ? [0, back] : [back, 0];
+      // From here on keys belong to the next cell. What a list has highlighted is taken over by leaving it.
+      leaving.current = true;
+      keyQueue.hold();
+      Promise.resolve(work.current).then(() => save(down, right));
     }
   };
 
@@ -116,7 +138,8 @@ export function CellEditor({ table, record, waiting, field, begun, writing, mend
       onDoubleClick={(event) => event.stopPropagation()}
       onBlur={(event) => {
         // A click elsewhere keeps what was typed, as everywhere.
-        if (event.relatedTarget instanceof Node && !box.current?.contains(event.relatedTarget)) save(0, 0);
+        if (!leaving.current && event.relatedTarget instanceof Node && !box.current?.contains(event.relatedTarget))
+          save(0, 0);
       }}
       className="absolute top-0 left-0 z-20 min-w-full bg-base-100 shadow-lg outline-2 outline-accent"
     >
@@ -133,6 +156,10 @@ export function CellEditor({ table, record, waiting, field, begun, writing, mend
           setText(now);
         }}
         onLeave={() => undefined}
+        onBusy={(going) => {
+          work.current = going;
+        }}
+        begun={listed ? (begun ?? undefined) : undefined}
         onPick={(choice) => {
           picked.current = choice;
           setText(choice);

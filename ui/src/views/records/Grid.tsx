@@ -1,9 +1,13 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type KeyboardEvent, useCallback, useEffect, useRef, useState } from "react";
+import { flushSync } from "react-dom";
 import { useNavigate } from "react-router";
+import { toast } from "sonner";
 import type { RecordData, Table } from "../../api/client";
 import { PAGE, type Total, useWindow, type View } from "../../api/records";
 import { isReadOnly } from "../../components/record/FieldInput";
+import { keyQueue } from "../../components/record/keyQueue";
+import { words } from "../../words";
 import { CellEditor } from "./CellEditor";
 import { GridFoot } from "./GridFoot";
 import { GridHead } from "./GridHead";
@@ -109,14 +113,22 @@ export function Grid(props: Props) {
     return Boolean(table.may.edit && field && !isReadOnly(field) && (recordAt(place.row) || place.row < fresh.length));
   };
   const type = (place: Place, begun: string | null) => {
-    if (!mayType(place)) return;
+    if (!mayType(place)) {
+      const field = columns[place.column]?.field;
+      if (field && table.may.edit) toast(words.records.notTyped(field.label), { id: "not-typed" });
+      return;
+    }
     look(go(place));
     setEditing({ ...place, begun });
   };
   const done = (down: number, right: number) => {
-    setEditing(null);
-    if (editing && (down || right)) move({ row: editing.row + down, column: editing.column + right });
+    // Drawn before keys that were held are played into the next cell.
+    flushSync(() => {
+      setEditing(null);
+      if (editing && (down || right)) move({ row: editing.row + down, column: editing.column + right });
+    });
     scroller.current?.focus({ preventScroll: true });
+    keyQueue.release(scroller.current);
   };
 
   const onKeyDown = (event: KeyboardEvent) => {
