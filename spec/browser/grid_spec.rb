@@ -39,6 +39,20 @@ RSpec.describe "The grid" do
     expect(clays.page(limit: 50).map { |_, values| values.values_at("name", "limit") }).to include(["Reed", 1260])
   end
 
+  it "types on behind what stands in a cell with F2, and undoes no second change with Ctrl Shift Z" do
+    open_grid
+    cell(1, "maker_note").click
+    press :F2, *" And more.".chars, :Enter
+    expect(page).to have_css("[role=row][data-index='1']", text: "And more.")
+    cell(1, "piece").click
+    press(*"Tall jug".chars, :Enter)
+    expect(page).to have_css("[role=row][data-index='1']", text: "Tall jug")
+    press [:control, "z"]
+    expect(page).to have_no_text("Tall jug")
+    press [:control, :shift, "z"]
+    expect(pieces.find(2)["maker_note"].to_s).to end_with("And more.")
+  end
+
   it "changes many at once after showing what the rules would do, and takes it back" do
     open_grid
     find("[role=row][data-index='12'] input[type=checkbox]").click

@@ -18,6 +18,8 @@ type Props = {
   field: Field;
   /** The letter with which the typing began, in place of what stood there. */
   begun: string | null;
+  /** Whether the caret stands behind what is there, which typing then goes on. */
+  atEnd: boolean;
   writing: Writing;
   mending: Mending;
   /** Done: by how many rows and columns to go on. */
@@ -25,7 +27,7 @@ type Props = {
 };
 
 /** One value typed right in the grid, through the same rules as in a form. */
-export function CellEditor({ table, record, waiting, field, begun, writing, mending, onDone }: Props) {
+export function CellEditor({ table, record, waiting, field, begun, atEnd, writing, mending, onDone }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const id = record?.id ?? null;
   const others = waiting?.typed;
@@ -56,9 +58,10 @@ export function CellEditor({ table, record, waiting, field, begun, writing, mend
   useEffect(() => {
     const input = box.current?.querySelector<HTMLInputElement>("[data-input]");
     input?.focus();
-    if (begun === null) input?.select?.();
+    if (begun === null && atEnd) input?.setSelectionRange?.(input.value.length, input.value.length);
+    else if (begun === null) input?.select?.();
     else input?.setSelectionRange?.(begun.length, begun.length);
-  }, [begun]);
+  }, [begun, atEnd]);
 
   const refuse = (found: Message[]) => {
     const here = found.filter((each) => each.field === field.key);

@@ -57,7 +57,7 @@ export function Grid(props: Props) {
   const fresh = mending.fresh;
   const count = (matching ?? 0) + fresh.length;
   const { range, box, go, put } = useRange(count, columns.length);
-  const [editing, setEditing] = useState<(Place & { begun: string | null }) | null>(null);
+  const [editing, setEditing] = useState<(Place & { begun: string | null; atEnd: boolean }) | null>(null);
   const rows = useVirtualizer({
     count,
     getScrollElement: () => scroller.current,
@@ -112,14 +112,14 @@ export function Grid(props: Props) {
     const field = columns[place.column]?.field;
     return Boolean(table.may.edit && field && !isReadOnly(field) && (recordAt(place.row) || place.row < fresh.length));
   };
-  const type = (place: Place, begun: string | null) => {
+  const type = (place: Place, begun: string | null, atEnd = false) => {
     if (!mayType(place)) {
       const field = columns[place.column]?.field;
       if (field && table.may.edit) toast(words.records.notTyped(field.label), { id: "not-typed" });
       return;
     }
     look(go(place));
-    setEditing({ ...place, begun });
+    setEditing({ ...place, begun, atEnd });
   };
   const done = (down: number, right: number) => {
     // Drawn before keys that were held are played into the next cell.
@@ -153,9 +153,9 @@ export function Grid(props: Props) {
       if (place) return move(place, event.shiftKey);
       if (event.key === "Enter" && control) return record && navigate(`/t/${table.key}/forms/${record.id}`);
       if (event.key === "Enter" && event.shiftKey) return move({ ...active, row: active.row - 1 });
-      if (event.key === "F2" || event.key === "Enter") return type(active, null);
+      if (event.key === "F2" || event.key === "Enter") return type(active, null, event.key === "F2");
       if (event.key === "Delete" || event.key === "Backspace") return blocks.clear();
-      if (control && event.key.toLowerCase() === "z") return writing.takeBack();
+      if (control && event.key.toLowerCase() === "z") return event.shiftKey ? undefined : writing.takeBack();
       if (control && event.key.toLowerCase() === "a") return picks.everything();
       if (event.key === " ")
         return picks.toggle(
@@ -260,6 +260,7 @@ export function Grid(props: Props) {
                                 waiting={waiting}
                                 field={field}
                                 begun={open.begun}
+                                atEnd={open.atEnd}
                                 writing={writing}
                                 mending={mending}
                                 onDone={done}
