@@ -4,6 +4,9 @@
 # proofs with what is proposed by itself, and how many once each that slips through has a record of
 # its own. The mistakes for which none is found are told, and those that can make no difference.
 #
+# Then what the product says of rules is counted against brute force over made-up designs: gaps,
+# overlaps, contradictions and sentences.
+#
 #   bin/bench mutants [TABLE]
 require_relative "../../core/lib/up_tack/core"
 require_relative "support/noticing"
@@ -27,3 +30,7 @@ sum = ->(part) { totals.sum(&part) }
 share = ->(part) { 100.0 * sum.call(part) / sum.call(:tried) }
 puts format("all: %d records, %.1f %%; with %d more, %.1f %% of %d", sum.call(:edges), share.call(:noticed), sum.call(:more), share.call(:noticed_then), sum.call(:tried))
 puts "#{totals.sum { |found| found.harmless.length }} more make no difference, which is proven"
+
+specs = %w[gaps_and_overlaps sentences].map { |name| File.expand_path("../core/properties/#{name}_spec.rb", __dir__) }
+said = IO.popen(["bundle", "exec", "rspec", *specs], err: File::NULL, chdir: File.expand_path("../..", __dir__), &:read)
+puts said.lines.grep(/\A\d+ (sets|decision|sentences)/)

@@ -158,6 +158,9 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     press "x"
     expect(page).to have_text("No choice begins with “x”. There is: Bisque, Glaze, Lustre, Raku.")
     press "r"
+    find_button("Save and next").native.node.focus
+    press "q"
+    expect(page).to have_text("“q” was typed where nothing can be typed.")
     into "Shelf code"
     press "1"
     expect(box("Shelf code")).to have_text("“1” does not fit here")

@@ -51,6 +51,7 @@ RSpec.describe "What is said of rules" do
     end
     expect(made).to be > designs / 4
     wrong = said.keys.flat_map { |text| broken.filter_map { |name, shape| [name, text] if text.gsub(/“[^”]*”|`[^`]*`/, "x").match?(shape) } }
+    puts "\n#{said.length} sentences of #{designs} designs: #{wrong.length} not whole"
     expect(wrong.first(10)).to eq([])
     sentences = said.keys.select { |text| text.end_with?(".") }
     expect(sentences.reject { |text| text.match?(/\A[\p{Lu}“`]/) }).to eq([])

@@ -1,4 +1,5 @@
 import type { RefObject } from "react";
+import { astray } from "../../components/record/playing";
 import { words } from "../../words";
 import { TypedAhead } from "./TypedAhead";
 
@@ -35,7 +36,16 @@ export function SaveBar({ isNew, saving, silent, save, button, next: goesOn = tr
         )}
         <TypedAhead />
       </div>
-      <div className={`mx-auto flex ${width} flex-wrap items-center gap-2 px-5 py-2.5`}>
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: letters on the buttons have no place, which is said */}
+      <div
+        className={`mx-auto flex ${width} flex-wrap items-center gap-2 px-5 py-2.5`}
+        onKeyDown={(event) => {
+          if ([...event.key].length !== 1 || event.key === " " || event.ctrlKey || event.metaKey || event.altKey)
+            return;
+          event.preventDefault();
+          astray(event.key);
+        }}
+      >
         <button
           ref={button}
           type="button"
