@@ -41,13 +41,13 @@ export function useFieldText({ field, raw, found, answered, onLeave }: Props) {
   };
 
   // A value that comes while the cursor stands in the field is typed over, as one that was there before.
-  const came = useRef(plain);
+  const came = useRef(found?.text);
   useLayoutEffect(() => {
-    if (came.current === plain) return;
-    came.current = plain;
+    if (came.current === found?.text) return;
+    came.current = found?.text;
     const input = document.activeElement;
     if (inside && latest.current === null && input instanceof HTMLInputElement && input.value === plain) input.select();
-  }, [plain, inside]);
+  }, [found?.text, plain, inside]);
 
   return {
     value: text ?? plain,
