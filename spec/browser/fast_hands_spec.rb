@@ -65,7 +65,12 @@ RSpec.describe "Fast hands" do
       typist = Typist.new(page.driver.browser.page, words: words, random: random)
       kept = Array.new(records) do |number|
         typed, kept = slip.call(number)
-        typed.each_value.with_index { |text, index| typist.press(text, *(:tab unless index == typed.length - 1)) }
+        typed.each do |field, text|
+          # Now and then a slip that is mended, and a step back to look again.
+          typist.press(text, *(["q", :backspace] if %w[name note last].include?(field) && random.rand < 0.4))
+          typist.press(:tab, [:shift, :tab]) if field == "day" && random.rand < 0.4
+          typist.press(:tab) unless field == "last"
+        end
         typist.press([:control, :enter])
         kept
       end

@@ -13,7 +13,7 @@ export const recordsWords = {
     silent: "The server does not answer. Your record is kept here and sent again until it does.",
     held: "Typed ahead:",
     aside: "Waits for the next record:",
-    unplaced: "Typed before the page was loaded again, and not put anywhere:",
+    unplaced: "Typed and not put anywhere:",
     dropAside: "Drop it",
     astray: (text: string) => `“${text}” was typed where nothing can be typed. Choose a field first.`,
     noChoiceBegins: (text: string, choices: string[]) =>

@@ -20,6 +20,8 @@ class KeyQueue {
   /** What was held when the page went: where it belonged is no longer known, so it is only shown. */
   private unplaced = recalled().held;
   private waiting = false;
+  private until: "move" | "save" = "save";
+  private turn = 0;
   private readonly listeners = new Set<() => void>();
   private catcher: HTMLInputElement | null = null;
 
@@ -43,20 +45,54 @@ class KeyQueue {
     };
   };
 
-  /** From now on keys are held. The field that has the cursor is left by that. */
-  hold() {
-    if (this.waiting) return;
-    this.waiting = true;
-    window.addEventListener("keydown", this.onKeyDown, true);
+  /**
+   * From now on keys are held. The field that has the cursor is left by that.
+   * @param until a "move" ends as well when a hand puts the cursor elsewhere; a "save" does not, since what
+   *   is typed then would fall into the record that is being saved
+   * @returns the turn, by which a release is told from that of an earlier hold
+   */
+  hold(until: "move" | "save" = "save") {
+    if (until === "save") this.until = until;
+    if (this.waiting) return this.turn;
+    this.begin(until);
     this.focusCatcher();
+    this.tell();
+    return this.turn;
+  }
+
+  private begin(until: "move" | "save") {
+    this.waiting = true;
+    this.until = until;
+    this.turn += 1;
+    window.addEventListener("keydown", this.onKeyDown, true);
+    window.addEventListener("focusin", this.onFocus, true);
+  }
+
+  private end() {
+    this.waiting = false;
+    window.removeEventListener("keydown", this.onKeyDown, true);
+    window.removeEventListener("focusin", this.onFocus, true);
+  }
+
+  // Somebody clicked into another field: that is where the cursor is now, whatever was waited for.
+  private readonly onFocus = (event: FocusEvent) => {
+    const target = event.target;
+    if (this.until !== "move" || target === this.catcher || !(target instanceof HTMLElement)) return;
+    if (!target.matches("input, textarea, select, [contenteditable='true']")) return;
+    this.giveUp();
+  };
+
+  /** The cursor is free again; what was held is shown, since where it belonged is no longer known. */
+  private giveUp() {
+    this.end();
+    this.unplaced.push(...this.strokes.splice(0));
     this.tell();
   }
 
   /** The cursor stands where it was to go: what was held is played there, key by key. */
-  release(target?: HTMLElement | null) {
-    if (!this.waiting) return;
-    this.waiting = false;
-    window.removeEventListener("keydown", this.onKeyDown, true);
+  release(target?: HTMLElement | null, turn = this.turn) {
+    if (!this.waiting || turn !== this.turn) return;
+    this.end();
     if (target) land(target);
     else if (document.activeElement === this.catcher) this.catcher?.blur();
     this.play();
@@ -65,8 +101,7 @@ class KeyQueue {
   /** Holds a key that came too early for what it was pressed on, before all that follow. */
   holdFrom(stroke: Stroke) {
     this.strokes.unshift(stroke);
-    this.waiting = true;
-    window.addEventListener("keydown", this.onKeyDown, true);
+    if (!this.waiting) this.begin("move");
   }
 
   /** Whether any key waits to be played. */
@@ -77,8 +112,7 @@ class KeyQueue {
   /** What was waited for is there, in the input that still has the cursor: it is played on. */
   playOn(target: HTMLElement) {
     if (!this.waiting) return;
-    this.waiting = false;
-    window.removeEventListener("keydown", this.onKeyDown, true);
+    this.end();
     if (document.activeElement !== target) target.focus();
     this.play();
   }
@@ -121,6 +155,7 @@ class KeyQueue {
   private readonly onKeyDown = (event: KeyboardEvent) => {
     // An input method writes into the catcher, whole words at a time.
     if (event.isComposing || event.key === "Dead" || event.key === "Process") return this.focusCatcher();
+    if (event.key === "Escape") return this.giveUp();
     const ctrl = event.ctrlKey || event.metaKey;
     const writes = [...event.key].length === 1 && (!ctrl || event.getModifierState("AltGraph"));
     if (!writes && (event.altKey || (ctrl ? !WITH_CTRL.test(event.key.toLowerCase()) : !MEANT.test(event.key)))) return;

@@ -38,19 +38,19 @@ export function useCursor({ box, form, draft, prefix, onEnd }: Props) {
   };
 
   const move = async (from: string) => {
-    keyQueue.hold();
+    const turn = keyQueue.hold("move");
     const { answer } = await draft.settled();
     await drawn();
     // The form was left meanwhile; whatever stands there now takes the keys.
-    if (gone.current) return;
+    if (gone.current) return keyQueue.release(null, turn);
     const key = next(from, answer);
     const target = key === null ? null : stop(key);
     const line = box.current?.querySelector<HTMLElement>("[data-line-input], [data-line-add]");
-    if (target) keyQueue.release(target);
-    else if (line) keyQueue.release(line);
-    else {
+    if (target) keyQueue.release(target, turn);
+    else if (line) keyQueue.release(line, turn);
+    else if (keyQueue.held) {
       onEnd?.();
-      keyQueue.release(onEnd ? (document.activeElement as HTMLElement) : null);
+      keyQueue.release(onEnd ? (document.activeElement as HTMLElement) : null, turn);
     }
   };
 
