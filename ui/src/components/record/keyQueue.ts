@@ -35,7 +35,11 @@ class KeyQueue {
 
   /** What is held or put aside, for people: a sign for each key that writes nothing. */
   get shown() {
-    return { held: describe(this.strokes), aside: describe(this.aside), unplaced: describe(this.unplaced) };
+    return {
+      held: describe(this.strokes.slice(0, 200)),
+      aside: describe(this.aside),
+      unplaced: describe(this.unplaced),
+    };
   }
 
   subscribe = (listener: () => void) => {
@@ -189,8 +193,16 @@ class KeyQueue {
     this.tell();
   }
 
-  private tell() {
+  private timer: number | undefined;
+  /** Not with each key: a long queue takes its time to be written down. */
+  readonly remember = () => {
+    window.clearTimeout(this.timer);
+    this.timer = undefined;
     remember({ held: [...this.unplaced, ...this.strokes], aside: this.aside });
+  };
+
+  private tell() {
+    this.timer ??= window.setTimeout(this.remember, 200);
     document.documentElement.toggleAttribute("data-waiting", this.waiting || this.strokes.length > 0);
     for (const listener of this.listeners) listener();
   }
@@ -218,6 +230,7 @@ function recalled(): { held: Stroke[]; aside: Stroke[] } {
 
 /** The keys of this page that wait for their place. */
 export const keyQueue = new KeyQueue();
+window.addEventListener("pagehide", keyQueue.remember);
 
 /** Puts the cursor into an input, over what stands there: typing replaces it. */
 export function land(target: HTMLElement) {
