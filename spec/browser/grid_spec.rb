@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "browser_helper"
+require "support/typist"
 
 # The grid at work: blocks pasted, refused rows mended, many records changed at once.
 RSpec.describe "The grid" do
@@ -51,6 +52,20 @@ RSpec.describe "The grid" do
     expect(page).to have_no_text("Tall jug")
     press [:control, :shift, "z"]
     expect(pieces.find(2)["maker_note"].to_s).to end_with("And more.")
+  end
+
+  it "refuses what is no choice as a whole, and lets a refused cell wait while one types on" do
+    open_grid
+    before = pieces.find(1)["firing"]
+    cell(0, "firing").click
+    press *"Glow".chars, :Enter
+    expect(page).to have_text("No choice begins with “Glow”.").or have_text("No choice begins with “Glo”.")
+    expect(pieces.find(1)["firing"]).to eq(before)
+    cell(1, "absorption").click
+    Typist.new(page.driver.browser.page, words: nil).press("101", :enter, "4.5", :enter)
+    expect(page).to have_text("1 row waits to be mended").and have_css("[aria-invalid=true]", text: "101")
+    expect(page).to have_css("[role=row]", text: "PC-00003")
+    page.document.synchronize(20) { raise Capybara::ExpectationNotMet, "not typed on" unless [2, 3].any? { |id| pieces.find(id)["absorption"] == BigDecimal("4.5") } }
   end
 
   it "changes many at once after showing what the rules would do, and takes it back" do

@@ -128,6 +128,31 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     expect([29, 30].map { |id| pieces.find(id).then { |piece| [piece["piece"], piece["maker"]] } }).to eq([["Jug", 4], ["Bowl", 2]])
   end
 
+  it "frees the keys with Escape while it waits for where to go, and shows what was held" do
+    open_form
+    SlowServer.delay = 3
+    into "Piece"
+    typist.press("Jug", :tab, "Teodor", :escape)
+    expect(page).to have_text("Typed and not put anywhere: Teodor")
+    SlowServer.reset
+    type_into "Maker note", "Goes on."
+    expect(page).to have_field("Maker note", with: "Goes on.").and have_field("Piece", with: "Jug")
+  end
+
+  it "holds the keys for the next record when a save begins while the cursor is still on its way" do
+    open_form
+    type_into "Maker", "Teodor Quill"
+    into "Piece"
+    SlowServer.delay = 1
+    typist.press("Jug", :tab)
+    click_button "Save and next"
+    typist.press(:tab, "Bowl")
+    expect(page).to have_text("Saved: PC-00029")
+    SlowServer.reset
+    expect(page).to have_field("Piece", with: "Bowl").and have_field("Maker", with: "")
+    expect(pieces.find(29).to_h).to include("piece" => "Jug", "maker" => 2)
+  end
+
   it "puts the cursor into the reason of a warning, and into no hidden field" do
     open_form
     {"Piece" => "Jug", "Maker" => "Teodor Quill", "Clay weight g" => "6000", "Wet weight g" => "6055"}.each { |label, text| type_into label, text }

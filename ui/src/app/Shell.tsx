@@ -13,6 +13,7 @@ import { PersonMenu } from "./PersonMenu";
 import { Shortcuts } from "./Shortcuts";
 import { TableSwitcher } from "./TableSwitcher";
 import { typingInto } from "./typingInto";
+import { useAstray } from "./useAstray";
 import { useDesignUndo } from "./useDesignUndo";
 import { Writers } from "./Writers";
 
@@ -27,6 +28,7 @@ export function Shell() {
   const here = useTable(table ?? "");
   const [open, setOpen] = useState<"palette" | "shortcuts" | "password" | null>(null);
   const { undo, redo } = useDesignUndo();
+  useAstray();
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

@@ -14,8 +14,11 @@ export const draftsOf = (person: number) => {
   owner = person;
 };
 
-/** Milliseconds after which a tab that says nothing any more is gone, and what was typed there is for whoever comes. */
-const GONE = 15_000;
+/**
+ * Milliseconds after which a tab that says nothing any more is gone, and what was typed there is for whoever
+ * comes. One that is closed says so; browsers let one in the background speak once a minute.
+ */
+const GONE = 150_000;
 const BEAT = 5_000;
 const alive = (tab: string) => Date.now() - Number(read(`up-tack-tab/${tab}`) ?? 0) < GONE;
 

@@ -1,4 +1,4 @@
-import { playText, press } from "./playing";
+import { astray, playText, press } from "./playing";
 
 /** A key as it was pressed, or a text as it came from an input method or a paste. */
 export type Stroke = { key: string; text: boolean; shift: boolean; ctrl: boolean };
@@ -56,17 +56,22 @@ class KeyQueue {
    * @returns the turn, by which a release is told from that of an earlier hold
    */
   hold(until: "move" | "save" = "save") {
-    if (until === "save") this.until = until;
-    if (this.waiting) return this.turn;
+    if (this.waiting && until === "move") return this.turn;
     this.begin(until);
     this.focusCatcher();
     this.tell();
     return this.turn;
   }
 
+  /** What was being saved is saved: from here on only the cursor is on its way. */
+  arriving() {
+    this.until = "move";
+  }
+
   private begin(until: "move" | "save") {
     this.waiting = true;
     this.until = until;
+    // A save takes the keys over from a move that is still going on.
     this.turn += 1;
     window.addEventListener("keydown", this.onKeyDown, true);
     window.addEventListener("focusin", this.onFocus, true);
@@ -89,13 +94,19 @@ class KeyQueue {
   /** The cursor is free again; what was held is shown, since where it belonged is no longer known. */
   private giveUp() {
     this.end();
+    if (document.activeElement === this.catcher) this.catcher?.blur();
     this.unplaced.push(...this.strokes.splice(0));
     this.tell();
   }
 
   /** The cursor stands where it was to go: what was held is played there, key by key. */
   release(target?: HTMLElement | null, turn = this.turn) {
-    if (!this.waiting || turn !== this.turn) return;
+    if (turn !== this.turn) return;
+    // The keys are free again already; only a cursor that stands nowhere is put somewhere.
+    if (!this.waiting) {
+      if (target && document.activeElement === document.body) land(target);
+      return;
+    }
     this.end();
     if (target) land(target);
     else if (document.activeElement === this.catcher) this.catcher?.blur();
@@ -159,7 +170,7 @@ class KeyQueue {
   private readonly onKeyDown = (event: KeyboardEvent) => {
     // An input method writes into the catcher, whole words at a time.
     if (event.isComposing || event.key === "Dead" || event.key === "Process") return this.focusCatcher();
-    if (event.key === "Escape") return this.giveUp();
+    if (event.key === "Escape" && this.until === "move") return this.giveUp();
     const ctrl = event.ctrlKey || event.metaKey;
     const writes = [...event.key].length === 1 && (!ctrl || event.getModifierState("AltGraph"));
     if (!writes && (event.altKey || (ctrl ? !WITH_CTRL.test(event.key.toLowerCase()) : !MEANT.test(event.key)))) return;
@@ -174,9 +185,9 @@ class KeyQueue {
     const text = this.catcher.value;
     this.catcher.value = "";
     if (text === "") return;
+    if (!this.waiting) return astray(text);
     this.strokes.push({ key: text, text: true, shift: false, ctrl: false });
     this.tell();
-    if (!this.waiting) this.play();
   };
 
   private play() {

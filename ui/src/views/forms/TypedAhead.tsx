@@ -1,7 +1,5 @@
-import { useEffect, useSyncExternalStore } from "react";
-import { toast } from "sonner";
+import { useSyncExternalStore } from "react";
 import { keyQueue } from "../../components/record/keyQueue";
-import { ASTRAY, type Astray } from "../../components/record/playing";
 import { words } from "../../words";
 
 const shown = () => JSON.stringify(keyQueue.shown);
@@ -11,15 +9,6 @@ export function TypedAhead() {
   const { held, aside, unplaced } = JSON.parse(
     useSyncExternalStore(keyQueue.subscribe, shown),
   ) as typeof keyQueue.shown;
-  useEffect(() => {
-    const say = (event: Event) => {
-      const { text, choices } = (event as CustomEvent<Astray>).detail;
-      const said = choices.length > 0 ? words.form.noChoiceBegins(text, choices) : words.form.astray(text);
-      toast.warning(said, { id: ASTRAY, duration: 10_000 });
-    };
-    window.addEventListener(ASTRAY, say);
-    return () => window.removeEventListener(ASTRAY, say);
-  }, []);
   return (
     <>
       {(aside || unplaced) !== "" && (

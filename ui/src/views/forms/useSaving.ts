@@ -99,6 +99,7 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
 
   /** Where the cursor goes after a save; a form that is drawn anew sees to it itself. */
   const goOn = async (saved: RecordData, next: boolean, from: string | null) => {
+    keyQueue.arriving();
     if (!here.current) return keyQueue.release(null);
     if (next && id === null) {
       flushSync(() => {

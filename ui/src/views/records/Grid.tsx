@@ -7,6 +7,7 @@ import type { RecordData, Table } from "../../api/client";
 import { PAGE, type Total, useWindow, type View } from "../../api/records";
 import { isReadOnly } from "../../components/record/FieldInput";
 import { keyQueue } from "../../components/record/keyQueue";
+import { astray } from "../../components/record/playing";
 import { words } from "../../words";
 import { CellEditor } from "./CellEditor";
 import { GridFoot } from "./GridFoot";
@@ -115,7 +116,8 @@ export function Grid(props: Props) {
   const type = (place: Place, begun: string | null, atEnd = false) => {
     if (!mayType(place)) {
       const field = columns[place.column]?.field;
-      if (field && table.may.edit) toast(words.records.notTyped(field.label), { id: "not-typed" });
+      if (field && isReadOnly(field)) toast(words.records.notTyped(field.label), { id: "not-typed" });
+      else if (begun) astray(begun);
       return;
     }
     look(go(place));
