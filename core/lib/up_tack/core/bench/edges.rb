@@ -80,9 +80,10 @@ module UpTack
 
         # What is told in the same words are several ways to show one thing: the first that does.
         def first_showing(histories)
-          histories.group_by(&:first).map do |words, all|
-            found = all.lazy.map { |_, script| played(script) }
-            [words, found.find { |played| played.trial.last.state == "refused" } || found.first]
+          histories.group_by(&:first).filter_map do |words, all|
+            found = all.lazy.filter_map { |_, script| played(script) }
+            first = found.find { |played| played.trial.last.state == "refused" } || found.first
+            first && [words, first]
           end
         end
 
@@ -138,13 +139,14 @@ module UpTack
 
         # @return [Played, nil]
         def play(way, **options)
-          return if @played.length >= MOST
-
           script = @scene.script(way, **options)
           script && played(script, way)
         end
 
+        # @return [Played, nil] nil once as many were played as may be
         def played(script, way = nil)
+          return @played[script] if @played.length >= MOST
+
           @played[script] ||= begin
             probe = Probe.new
             clock = Clock.at(script["at"], @ground.project.conventions)

@@ -163,7 +163,7 @@ module UpTack
           pair = [rule, other].map { |each| compiled(each, part) }
           combinations = Combinations.of(@table, pair) or return
           same = combinations.all? do |evaluation|
-            one, two = pair.map { |formula| outcome(rule, part, formula.call(evaluation)) }
+            one, two = pair.map { |formula| Effect.of(rule, part, formula.call(evaluation), @table) }
             one == two
           end
           "It comes to the same for #{combinations.words}." if same
@@ -174,13 +174,6 @@ module UpTack
           kept = %w[calculation default].include?(rule.kind) ? @table.field(rule.field)&.decimals : nil
           plain = texts.map { |text| Decimals.new(@table).plain(kept ? "round(#{text}, #{kept})" : text) }
           plain.map { |text| Expression::Printer.new.of(Expression.parse(text)) }.uniq.length == 1
-        end
-
-        # A check refuses only a no; a condition is met only by a yes.
-        def outcome(rule, part, value)
-          return value == false if rule.is_a?(Rules::Check) && part == "formula"
-
-          Points::CONDITIONS.include?(part) ? value == true : value
         end
 
         def compiled(rule, part) = Expression.compile(rule.formula_parts.fetch(part), @table.scope, counting: true)

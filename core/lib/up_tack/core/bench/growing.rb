@@ -10,6 +10,16 @@ module UpTack
         # Linked records made at most.
         MOST_CHILDREN = 12
 
+        # @param node [Nodes::Aggregate]
+        # @param other [Design::Table] whose records link here
+        # @return [Hash{String=>Object}] one of them that counts
+        def counted(node, other)
+          sample = @samples.call(other)
+          return sample unless node.condition
+
+          sample.merge(Solver.new(other, @context, free: true).ways(node.condition, true, sample).first || {})
+        end
+
         private
 
         # @param target [Integer] how the left is to stand to the right
@@ -42,14 +52,6 @@ module UpTack
           one = counted(node, other)
           all = (node.name == "count") ? Array.new((limit + sign).clamp(0, MOST_CHILDREN).to_i) { one } : valued(source, other, one, limit, sign)
           all.empty? ? [] : [{"children" => [step.table, step.key, *all]}]
-        end
-
-        # A linked record that counts.
-        def counted(node, other)
-          sample = @samples.call(other)
-          return sample unless node.condition
-
-          sample.merge(Solver.new(other, @context, free: true).ways(node.condition, true, sample).first || {})
         end
 
         # One linked record with the value that is wanted.

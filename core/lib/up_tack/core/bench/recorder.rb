@@ -34,6 +34,7 @@ module UpTack
         end
 
         def alike(table, text) = @records.alike(table, text)
+
         def named(table, text) = @records.named(table, text).each { |id| find(table, id) }
 
         def having(table, values, regard_case: false) = @records.having(table, values, regard_case: regard_case).each { |id| find(table, id) }

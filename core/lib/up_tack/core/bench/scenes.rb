@@ -219,8 +219,7 @@ module UpTack
           end
         end
 
-        def other(key) = Scenes.other(@table.field(key), @seen[key], @base.context.clock.today, mask: mask_of(key))
-        def mask_of(key) = @table.rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == key }&.mask
+        def other(key) = Scenes.other(@table.field(key), @seen[key], @base.context.clock.today, mask: @table.mask(key))
 
         def dumped(value) = (value.nil? || value.is_a?(String)) ? value : Core::Values.dump(value)
       end

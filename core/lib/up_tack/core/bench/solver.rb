@@ -165,8 +165,8 @@ module UpTack
         def inverted(node, value, values)
           return unless node.is_a?(Nodes::Call) && node.arguments.first.is_a?(Nodes::Field) && (field = @table.field(node.arguments.first.key))
 
-          mask = @table.rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == field.key }
-          tried = mask ? ["#{value}#{Masks::Examples.sample(mask.mask)[value.to_s.length..]}"] : [value.to_s, "#{value}a", "a#{value}"]
+          mask = @table.mask(field.key)
+          tried = mask ? ["#{value}#{Masks::Examples.sample(mask)[value.to_s.length..]}"] : [value.to_s, "#{value}a", "a#{value}"]
           tried.select { |text| same?(value_of(node, with(values, {field.key => text})), value) }.map { |text| {field.key => text} }
         end
 

@@ -62,8 +62,7 @@ module UpTack
 
         # @return [Integer]
         def alike(table, text)
-          words = Expression::Text.folded(text).split
-          own = present(table).count { |id, _| words.all? { |word| Expression::Text.folded(title(table, id).to_s).include?(word) } }
+          own = present(table).count { |id, _| Expression::Text.words_in?(text, title(table, id)) }
           [@beneath.alike(table, text) + own, 10].min
         end
 

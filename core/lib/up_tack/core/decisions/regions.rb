@@ -12,6 +12,13 @@ module UpTack
         # low, high:: its ends, nil where it is open; exact:: whether they belong to it
         Region = Struct.new(:value, :words, :low, :high, :exact)
 
+        # @param inputs [Array<Input>] the columns of a table
+        # @param rows [Array<Reading::Row>]
+        # @return [Array<Array<Object>>] for each column a value of every region
+        def self.values_of(inputs, rows)
+          inputs.each_with_index.map { |input, index| new(input, rows.map { |row| row.cells[index] }).all.map(&:value) }
+        end
+
         # @param input [Input]
         # @param cells [Array<Cell>] all of the column
         # @param bounds [Array(Object, Object)] lowest and highest value that other rules let pass, either nil

@@ -110,6 +110,10 @@ module UpTack
         # @return [Boolean] whether a rule alone gives the field its values
         def given?(key) = worked_out?(key) || @owned.key?(key)
 
+        # @param key [String] of a field
+        # @return [Masks::Mask, nil] how it is typed
+        def mask(key) = rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == key }&.mask
+
         # @return [Boolean] whether the change log watches the field
         def logged?(field)
           return true unless log

@@ -17,6 +17,12 @@ module UpTack
         # @return [String] the form in which texts are compared
         def folded(text) = text.ascii_only? ? text.downcase : text.unicode_normalize(:nfc).downcase(:fold).unicode_normalize(:nfc)
 
+        # @return [Boolean] whether all the words of one text stand somewhere in another, capitals aside
+        def words_in?(words, text)
+          whole = folded(text.to_s)
+          folded(words).split.all? { |word| whole.include?(word) }
+        end
+
         # A text of nothing but spaces is blank wherever it is kept, so it is blank in a formula too.
         # @return [Boolean] whether a value counts as none
         def blank?(value) = value.nil? || (value.is_a?(String) && value.match?(/\A\s*\z/))

@@ -69,8 +69,7 @@ module UpTack
           end
 
           def alike(table, text)
-            words = Expression::Text.folded(text).split
-            @tables.fetch(table, {}).keys.first(10).count { |id| words.all? { |word| Expression::Text.folded(title(table, id).to_s).include?(word) } }
+            [@tables.fetch(table, {}).keys.count { |id| Expression::Text.words_in?(text, title(table, id)) }, 10].min
           end
 
           def having(table, values, regard_case: false)

@@ -55,7 +55,7 @@ module UpTack
           def tries(rule, slip)
             ways = fine(rule, slip) + @assignments.of(rule, slip.rule)
             ways = ways.flat_map { |way| [way.merge(rule.field => nil), way] }.uniq if rule.is_a?(Rules::Required)
-            return ways.map { |way| [way, false] } unless before?(slip.own) || before?(slip.other)
+            return ways.map { |way| [way, false] } unless [slip.own, slip.other].any? { |formula| formula.tree.looks_back? }
 
             turns = ways.select { |way| way.length == 1 && !way.keys.first.start_with?("first") }
             pairs = turns.product(turns).select { |one, other| one.keys == other.keys && one != other }
@@ -66,11 +66,11 @@ module UpTack
           # evaluating alone, which is a thousand times faster than making a record.
           def fine(rule, slip)
             usual = @play.call({}, false)&.trial&.last&.outcome&.evaluation or return []
-            fields = slip.own.reads.map { |key| @table.field(key) }.select { |field| field.type == "number" }
-            fields = fields.select { |field| !@table.given?(field.key) && usual.value(field.key) }
+            fields = typed(slip, %w[number]).select { |field| usual.value(field.key) }
             odd = fields.to_h { |field| [field.key, usual.value(field.key) + (7 * step(field))] }
-            turns = slip.own.reads.map { |key| @table.field(key) }.select { |field| %w[choice yes_no].include?(field.type) && !@table.given?(field.key) }
-            branches = turns.flat_map { |field| ((field.type == "choice") ? field.open_choices : [true, false]).map { |value| {field.key => value} } }
+            branches = typed(slip, %w[choice yes_no]).flat_map do |field|
+              ((field.type == "choice") ? field.open_choices : [true, false]).map { |value| {field.key => value} }
+            end
             [{}, *branches].flat_map { |branch| [branch, odd.merge(branch)] }.each do |start|
               evaluation = start.reduce(usual) { |seen, (key, value)| seen.with(key, value) }
               fields.each do |field|
@@ -81,18 +81,17 @@ module UpTack
             []
           end
 
+          def typed(slip, types)
+            fields = slip.own.reads.map { |key| @table.field(key) }
+            fields.select { |field| types.include?(field.type) && !@table.given?(field.key) }
+          end
+
           def parting(rule, slip, evaluation, field)
             values = (1..MOST_STEPS).lazy.map { |count| evaluation.value(field.key) + (count * step(field)) }
             values.find { |value| parts?(rule, slip, evaluation.with(field.key, value)) }
           end
 
           def step(field) = BigDecimal("1e-#{field.decimals || 3}")
-
-          def before?(formula)
-            found = false
-            formula.tree.walk { |node| found ||= node.is_a?(Expression::Nodes::Field) && node.before }
-            found
-          end
 
           def slips(rule)
             Mutants::InFormulas.new(rule, @table).all.filter_map do |mutant|
@@ -119,21 +118,11 @@ module UpTack
             came_to(rule, slip, slip.own, evaluation) != came_to(rule, slip, slip.other, evaluation)
           end
 
-          # A condition holds or does not; a check refuses only what is not as it says.
           def came_to(rule, slip, formula, evaluation)
             evaluation.count = 1
-            value = formula.call(evaluation)
-            return value == false if rule.is_a?(Rules::Check) && slip.part == "formula"
-
-            Points::CONDITIONS.include?(slip.part) ? value == true : kept(rule, slip.part, value)
+            Effect.of(rule, slip.part, formula.call(evaluation), @table)
           rescue Expression::Invalid, NoMethodError, TypeError
             nil
-          end
-
-          # What the field keeps of it.
-          def kept(rule, part, value)
-            key = part.start_with?("sets.") ? rule.sets[part.split(".")[1].to_i]["field"] : rule.field
-            (%w[calculation default fill].include?(rule.kind) && !value.nil?) ? @table.field(key).settle(value) : value
           end
 
           def words(way)

@@ -76,8 +76,7 @@ module UpTack
           def acting = @shown.slice("acts", "holds", "row 1").values.map(&:way).first(1)
           def condition = @rule.formula_parts.values_at("reaches", "when").compact.first&.then { |part| Expression.parse(part) }
           def text = @seen[@rule.field].is_a?(String) ? @seen[@rule.field] : "Made up"
-          def other(key) = Scenes.other(@table.field(key), @seen[key], @base.context.clock.today, mask: mask_of(key))
-          def mask_of(key) = @table.rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == key }&.mask
+          def other(key) = Scenes.other(@table.field(key), @seen[key], @base.context.clock.today, mask: @table.mask(key))
           def typed(keys) = keys.reject { |key| @table.given?(key) }
           def label(key) = @table.field(key).label
 

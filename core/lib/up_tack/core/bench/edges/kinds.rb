@@ -8,8 +8,8 @@ module UpTack
         class Kinds
           # A value that its mask lets pass.
           def self.typed(field, table)
-            mask = table.rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == field.key }
-            mask ? Masks::Examples.sample(mask.mask) : Samples::Values.usual(field)
+            mask = table.mask(field.key)
+            mask ? Masks::Examples.sample(mask) : Samples::Values.usual(field)
           end
 
           def initialize(table, base, solver, seen)
@@ -42,6 +42,15 @@ module UpTack
             when Rules::Calculation then calculated(rule, key)
             when Rules::Tally, Rules::Stamp, Rules::Line then eventful(rule, key)
             else []
+            end
+          end
+
+          # @param columns [Array<Decisions::Input>] of a decision table
+          # @param values [Array<Object>] one for each
+          # @return [Array<Hash{String=>Object}>] changes of the base record by which the inputs are so
+          def inputs(columns, values)
+            columns.zip(values).reduce([{}]) do |ways, (column, value)|
+              ways.flat_map { |found| set(column.formula.tree, value).map { |more| found.merge(more) } }
             end
           end
 
@@ -171,12 +180,13 @@ module UpTack
             columns = rule.columns(@table)
             reading = Decisions::Reading.new(rule, @table, Reading.new(conventions: Conventions.from({})))
             rows = reading.rows
-            regions = columns.each_index.map { |index| Decisions::Regions.new(columns[index], rows.map { |row| row.cells[index] }).all.map(&:value) }
+            regions = Decisions::Regions.values_of(columns, rows)
             way = regions.first.product(*regions.drop(1)).first(2_000).find { |values| key == ((place = rows.index { |row| row.cells.zip(values).all? { |cell, value| cell.fits?(value) } }) ? "row #{place + 1}" : "no row") }
             way ||= columns.map { nil } if key == "no row"
             return [] unless way
 
-            columns.zip(way).reduce([{}]) { |ways, (column, value)| ways.flat_map { |found| set(column.formula.tree, value).map { |more| found.merge(more) } } }.map { |found| found.merge(rule.writes.to_h { |target| [target, :untyped] }) }
+            open = rule.writes.to_h { |target| [target, :untyped] }
+            inputs(columns, way).map { |found| found.merge(open) }
           end
 
           def set(node, value)

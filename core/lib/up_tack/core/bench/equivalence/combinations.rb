@@ -29,13 +29,8 @@ module UpTack
             fields = keys.map { |key| table.field(key) }
             return unless fields.all? { |field| field && FINITE.include?(field.type) }
 
-            before ||= nodes.any? { |node| before?(node) }
+            before ||= formulas.any? { |formula| formula.tree.looks_back? }
             new(fields, before).then { |found| found if found.length <= MOST }
-          end
-
-          # Whether a part of a formula looks at what the record was.
-          def self.before?(node)
-            node.is_a?(Nodes::IsNew) || node.is_a?(Nodes::Changed) || (node.is_a?(Nodes::Field) && node.before)
           end
 
           def initialize(fields, before)

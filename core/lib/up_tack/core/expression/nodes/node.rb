@@ -18,6 +18,13 @@ module UpTack
           # @return [Array<Node>] the parts it is made of, from left to right
           def children = []
 
+          # @return [Boolean] whether a part of it looks at what the record was before this save
+          def looks_back?
+            found = false
+            walk { |node| found ||= node.is_a?(IsNew) || node.is_a?(Changed) || (node.is_a?(Field) && node.before) }
+            found
+          end
+
           # Calls the block for this node and all beneath it.
           def walk(&block)
             pending = [self]

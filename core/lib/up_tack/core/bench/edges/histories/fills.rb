@@ -41,13 +41,12 @@ module UpTack
             # Each cell of a row just not met, while the others are.
             def cells
               columns = @rule.columns(@table)
+              kinds = Kinds.new(@table, @base, @solver, @seen)
               rows = Decisions::Reading.new(@rule, @table, Core::Reading.new(conventions: Conventions.from({}))).rows
-              regions = columns.each_with_index.map do |column, index|
-                Decisions::Regions.new(column, rows.map { |row| row.cells[index] }).all.map(&:value)
-              end
+              regions = Decisions::Regions.values_of(columns, rows)
               found = rows.each_with_index.flat_map { |row, place| misses(row, regions).map { |index, values| [place, index, values] } }
               told = found.uniq(&:last).first(MOST_CELLS).filter_map do |place, index, values|
-                way = inputs(columns, values) or next
+                way = kinds.inputs(columns, values).first or next
                 ["row #{place + 1}, but #{columns[index].label} is #{shown(columns[index], values[index])}", :typed, targets.merge(way)]
               end
               told + blanked(columns.filter_map(&:field)) + undecided
@@ -85,21 +84,6 @@ module UpTack
 
               near = [values[fits.index(true) - 1], values[(fits.rindex(true) + 1) % values.length], values[fits.index(false)]]
               near.uniq.reject { |value| cell.fits?(value) }.first(2)
-            end
-
-            # @return [Hash, nil] changes by which the inputs of a table are as is wanted
-            def inputs(columns, values)
-              columns.zip(values).reduce({}) do |way, (column, value)|
-                return nil unless way
-
-                node = column.formula.tree
-                next way.merge(node.key => value) if node.is_a?(Expression::Nodes::Field) && !@table.given?(node.key)
-                next way if value.nil?
-
-                literal = Expression::Nodes::Literal.new(value: value, from: 0, to: 0)
-                more = @solver.standing(node, literal, "on", @seen.merge(way)).first
-                more && way.merge(more)
-              end
             end
           end
         end

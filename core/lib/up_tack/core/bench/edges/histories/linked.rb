@@ -16,7 +16,7 @@ module UpTack
                 next [] if further.any?
 
                 other = @table.neighbours.tables.fetch(step.table)
-                one = @base.sample(other).merge(counted(node, other))
+                one = @solver.counted(node, other)
                 two = one.merge(greater(node, other, one))
                 [["last", one, two], ["first", two, one]].map do |place, *pair|
                   ["two linked records, the greater #{place}", :typed, {"children" => [step.table, step.key, *pair]}]
@@ -28,13 +28,6 @@ module UpTack
               found = []
               @rule.formula_parts.each_value { |formula| Expression.parse(formula).walk { |node| found << node } }
               found.grep(Expression::Nodes::Aggregate)
-            end
-
-            # What lets a linked record count.
-            def counted(node, other)
-              return {} unless node.condition
-
-              Solver.new(other, @base.context, free: true).ways(node.condition, true, @base.sample(other)).first || {}
             end
 
             # Another value of what is added up, or of what that is calculated from.

@@ -35,13 +35,7 @@ module UpTack
             end
 
             # Whether it looks at what the record was.
-            def before?
-              @rule.formula_parts.values.any? do |formula|
-                found = false
-                Expression.parse(formula).walk { |node| found ||= node.is_a?(Expression::Nodes::Field) && node.before }
-                found
-              end
-            end
+            def before? = @rule.formula_parts.each_value.any? { |formula| Expression.parse(formula).looks_back? }
 
             def unique
               met, unmet = [true, false].map { |wanted| turn(wanted) }

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      # What shows of the value of a rule's formula: a condition is met or not, a check refuses or not, and
+      # a field keeps a value as it keeps all others.
+      module Effect
+        KEPT = %w[calculation default fill].freeze
+
+        module_function
+
+        # @param rule [Rules::Rule]
+        # @param part [String] where the formula stands in the rule
+        # @param value [Object, nil] that it came to
+        # @param table [Design::Table]
+        # @return [Object, nil]
+        def of(rule, part, value, table)
+          return value == false if rule.is_a?(Rules::Check) && part == "formula"
+          return value == true if Points::CONDITIONS.include?(part)
+          return value unless KEPT.include?(rule.kind) && !value.nil?
+
+          target = part.start_with?("sets.") ? rule.sets[part.split(".")[1].to_i]["field"] : rule.field
+          table.field(target).settle(value)
+        end
+      end
+    end
+  end
+end
