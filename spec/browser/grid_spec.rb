@@ -58,7 +58,7 @@ RSpec.describe "The grid" do
     open_grid
     before = pieces.find(1)["firing"]
     cell(0, "firing").click
-    press *"Glow".chars, :Enter
+    press(*"Glow".chars, :Enter)
     expect(page).to have_text("No choice begins with “Glow”.").or have_text("No choice begins with “Glo”.")
     expect(pieces.find(1)["firing"]).to eq(before)
     cell(1, "absorption").click

@@ -2,7 +2,7 @@
 
 module UpTack
   # Runs all proofs in the background whenever the design has changed, and keeps what
-  # came of them, a few at a time. One run at a time; a change meanwhile begins it anew.
+  # came of them, a few at a time. One run at a time; a change meanwhile starts it again.
   module Proving
     # How far the present run is.
     Progress = Struct.new(:done, :total)

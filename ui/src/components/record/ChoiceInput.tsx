@@ -1,7 +1,7 @@
 import { type KeyboardEvent, useEffect, useRef } from "react";
 import type { Field } from "../../api/client";
 import { words } from "../../words";
-import { astray } from "./playing";
+import { astray, writes } from "./playing";
 
 type Props = {
   field: Field;
@@ -42,7 +42,7 @@ export function ChoiceInput({ field, choices, value, input, className, begun: fi
   }, []);
 
   const onKeyDown = (event: KeyboardEvent<HTMLSelectElement>) => {
-    if ([...event.key].length !== 1 || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (!writes(event)) return;
     const going = begun.current.text !== "" && event.timeStamp - begun.current.at < PAUSE;
     if (!going && event.key === " ") return;
     event.preventDefault();

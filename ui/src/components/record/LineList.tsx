@@ -8,7 +8,7 @@ import { words } from "../../words";
 import { land } from "./keyQueue";
 import { LineCell } from "./LineCell";
 import { groupName, type LineTyped } from "./lines";
-import { playText } from "./playing";
+import { playText, writes } from "./playing";
 import type { Draft } from "./useDraft";
 import type { Lines } from "./useLines";
 
@@ -146,8 +146,7 @@ export function LineList({ table, id, item, draft, lines }: Props) {
         onClick={add}
         onKeyDown={(event) => {
           // Whoever types on where the next line would begin means the next line.
-          if ([...event.key].length !== 1 || event.key === " " || event.ctrlKey || event.metaKey || event.altKey)
-            return;
+          if (!writes(event) || event.key === " ") return;
           event.preventDefault();
           playText(event.key);
         }}

@@ -25,7 +25,7 @@ class KeyQueue {
   private readonly listeners = new Set<() => void>();
   private catcher: HTMLInputElement | null = null;
 
-  /** Key of the field to which the cursor comes back when the form is drawn anew. */
+  /** Key of the field to which the cursor comes back when the form is drawn again. */
   resumeAt: string | null = null;
 
   /** Whether keys are held. */
@@ -33,7 +33,7 @@ class KeyQueue {
     return this.waiting;
   }
 
-  /** What is held or put aside, for people: a sign for each key that writes nothing. */
+  /** What is held or waits for the next record, for people: a sign for each key that writes nothing. */
   get shown() {
     return {
       held: describe(this.strokes.slice(0, 200)),

@@ -26,7 +26,7 @@ const turned = (text: string, to: string | null) => {
   return found.length === text.length ? found : text;
 };
 
-/** Whether a mask takes no notice of a character, such as a separator that came by itself. */
+/** Whether a mask takes no notice of a character, such as a separator that the mask has typed. */
 export const passedOver = (mask: CompiledMask, text: string) =>
   characters(text).every((each) => new RegExp(`^${mask.passed_over}$`, "u").test(each));
 

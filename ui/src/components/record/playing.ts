@@ -11,6 +11,11 @@ export type Astray = { text: string; choices: string[] };
 export const astray = (text: string, choices: string[] = []) =>
   window.dispatchEvent(new CustomEvent<Astray>(ASTRAY, { detail: { text, choices } }));
 
+type Keys = Pick<KeyboardEvent, "key" | "ctrlKey" | "metaKey" | "altKey">;
+
+/** Whether a key writes a letter, a figure or a sign. */
+export const writes = (event: Keys) => [...event.key].length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey;
+
 const CONTROLS =
   "input, select, textarea, button, a[href], summary, [tabindex]:not([tabindex='-1']), [contenteditable='true']";
 

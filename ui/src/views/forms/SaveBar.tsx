@@ -1,5 +1,5 @@
 import type { RefObject } from "react";
-import { astray } from "../../components/record/playing";
+import { astray, writes } from "../../components/record/playing";
 import { words } from "../../words";
 import { TypedAhead } from "./TypedAhead";
 
@@ -40,8 +40,7 @@ export function SaveBar({ isNew, saving, silent, save, button, next: goesOn = tr
       <div
         className={`mx-auto flex ${width} flex-wrap items-center gap-2 px-5 py-2.5`}
         onKeyDown={(event) => {
-          if ([...event.key].length !== 1 || event.key === " " || event.ctrlKey || event.metaKey || event.altKey)
-            return;
+          if (!writes(event) || event.key === " ") return;
           event.preventDefault();
           astray(event.key);
         }}

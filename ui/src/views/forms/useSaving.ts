@@ -97,7 +97,7 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
     client.invalidateQueries({ queryKey: ["tables"], refetchType: "none" });
   };
 
-  /** Where the cursor goes after a save; a form that is drawn anew sees to it itself. */
+  /** Where the cursor goes after a save; a form that is drawn again sees to it. */
   const goOn = async (saved: RecordData, next: boolean, from: string | null) => {
     keyQueue.arriving();
     if (!here.current) return keyQueue.release(null);

@@ -7,7 +7,7 @@ import type { RecordData, Table } from "../../api/client";
 import { PAGE, type Total, useWindow, type View } from "../../api/records";
 import { isReadOnly } from "../../components/record/FieldInput";
 import { keyQueue } from "../../components/record/keyQueue";
-import { astray } from "../../components/record/playing";
+import { astray, writes } from "../../components/record/playing";
 import { words } from "../../words";
 import { CellEditor } from "./CellEditor";
 import { GridFoot } from "./GridFoot";
@@ -35,9 +35,6 @@ type Props = {
   onSort: (sort: string) => void;
   onSample: (records: RecordData[]) => void;
 };
-
-/** A key that is a letter, a figure or a sign, and so begins to type. */
-const types = (event: KeyboardEvent) => event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey;
 
 /** Pixels of a part of the list within which rows are placed. */
 const PART = 1024 * HEIGHT;
@@ -164,10 +161,10 @@ export function Grid(props: Props) {
           Array.from({ length: Math.min(500, box.bottom - box.top + 1) }, (_, index) => recordAt(box.top + index)?.id),
         );
       if (event.key === "Escape") return picks.none();
-      if (types(event)) return type(active, event.key);
+      if (writes(event)) return type(active, event.key);
       return undefined;
     };
-    const known = place || ["Enter", "F2", "Delete", "Backspace", " ", "Escape"].includes(event.key) || types(event);
+    const known = place || ["Enter", "F2", "Delete", "Backspace", " ", "Escape"].includes(event.key) || writes(event);
     if (known || (control && ["z", "a"].includes(event.key.toLowerCase()))) {
       event.preventDefault();
       event.stopPropagation();

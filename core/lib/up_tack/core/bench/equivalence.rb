@@ -24,7 +24,7 @@ module UpTack
           parts = changed(rule.to_plain, mutant.plain)
           parts.one? ? by_setting(rule, other, parts.first) || by_formula(rule, other) : by_formula(rule, other)
         rescue Expression::Invalid, Masks::Invalid, NoMethodError, KeyError
-          nil # What can't be evaluated by itself proves nothing.
+          nil # What can't be evaluated alone proves nothing.
         end
 
         private

@@ -70,7 +70,7 @@ module UpTack
         end
 
         # What a rule gave, left blank, or left as it was. A number is told by its shape and, since a
-        # proof counts by itself, by its count.
+        # proof has counters of its own, by its count.
         def value(field, rule)
           found = outcome.values[field.key]
           usual = !rule.nil? || found.nil? || written?(field)
