@@ -1,22 +1,28 @@
 # frozen_string_literal: true
 
-# How many small mistakes in the rules of the demo are noticed by records at the edges, confirmed as
-# proofs with what is proposed by itself, and how many once each that slips through has a record of
+# How many small mistakes in the rules of the demo are noticed by records at the edges, made as the
+# application makes them beside the demo's records and confirmed as they are proposed, and how many once each that slips through has a record of
 # its own. The mistakes for which none is found are told, and those that can make no difference.
 #
 # Then what the product says of rules is counted against brute force over made-up designs: gaps,
 # overlaps, contradictions and sentences.
 #
 #   bin/bench mutants [TABLE]
-require_relative "../../core/lib/up_tack/core"
+require "tmpdir"
+require_relative "../../app/lib/up_tack/app"
 require_relative "support/noticing"
 
 Core = UpTack::Core
-content = Core::Design::ProjectFile.read(File.read(File.expand_path("../../demo/kiln_share.json", __dir__)))
-project = content.project
+folder = Dir.mktmpdir
+at_exit { FileUtils.rm_rf(folder) }
+UpTack::Store::Database.open(File.join(folder, "bench.sqlite3"))
+UpTack::UseCases::InstallDemo.new.call
+workspace = UpTack::Workspace.new(person: UpTack::Store::Person.first)
+around = UpTack::UseCases::Bench::Neighbourhood.new(workspace)
+project = workspace.project
 tables = project.tables.select { |table| table.rules.any? && [nil, table.key].include?(ARGV[1]) }
 totals = tables.map do |table|
-  found = Noticing.of(project, table)
+  found = Noticing.of(project, table, records: around.records(table), profiles: {table.key => around.profile(table)})
   puts format(
     "%s, %d rules: %d records at the edges notice %d of %d mistakes (%.1f %%) in %.1f s; with %d records more %d (%.1f %%), looked for in %.1f s",
     table.label, table.rules.length, found.edges, found.noticed, found.tried, 100.0 * found.noticed / found.tried, found.counted, found.more, found.noticed_then,

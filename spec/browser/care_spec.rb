@@ -81,15 +81,19 @@ RSpec.describe "Care in the interface" do
     press :Escape
   end
 
-  it "asks before unsaved changes of a rule are dropped" do
+  it "keeps a change of a rule as a draft on its place until it is deleted" do
     visit "/t/pieces/rules"
     click_button "Hold minutes must be 0 to 90."
     fill_in "Highest", with: "5"
     expect(page).to have_text("24 of 28 records would be refused")
     press :Escape
-    expect(page).to have_text("Not saved yet.")
-    click_button "Discard"
-    expect(page).to have_no_css("aside").and have_button("Hold minutes must be 0 to 90.")
+    press :Escape
+    expect(page).to have_no_css("aside").and have_css("[data-rule]", text: "draft")
+    page.refresh
+    find("[data-rule]", text: "draft", match: :first).click
+    expect(page).to have_field("Highest", with: "5").and have_text("Draft: it stays here")
+    click_button "Delete the draft"
+    expect(page).to have_no_css("aside").and have_button("Hold minutes must be 0 to 90.").and have_no_css("[data-rule]", text: "draft")
   end
 
   it "finds tables, fields, rules and records by typing" do
@@ -102,6 +106,23 @@ RSpec.describe "Care in the interface" do
     find("dialog input").fill_in with: "PC-00014"
     find("[cmdk-item]", text: "PC-00014", match: :first).click
     expect(page).to have_field("Tag", with: "PC-00014")
+  end
+
+  it "finds the beginnings of words first, keeps its list at the top, and any record through the server" do
+    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: "clays", drafts: Array.new(400) { |at| {typed: {"name" => "Trial body #{at}", "family" => "Stoneware", "limit" => "1200"}} }, summary: "Trials")
+    visit "/"
+    expect(page).to have_css("h2", text: "Pieces")
+    press [:control, "k"]
+    expect(page).to have_css("dialog input:focus")
+    press(*"trial body 39".chars)
+    expect(page).to have_css("[cmdk-item][data-selected=true]", text: "Trial body 39")
+    find("dialog input").fill_in with: ""
+    press :PageDown, *"st".chars
+    expect(first("[cmdk-item]").text).to match(/\bSt/i)
+    expect(page.evaluate_script("document.querySelector('[cmdk-list]').scrollTop")).to eq(0)
+    find("dialog input").fill_in with: "Trial body 399"
+    find("[cmdk-item]", text: "Trial body 399").click
+    expect(page).to have_field(with: "Trial body 399")
   end
 
   it "answers addresses that lead nowhere, and empty tables" do

@@ -81,7 +81,7 @@ RSpec.describe "From the board to a saved record" do
     write_formula "upper(left(maker.name, 2)) & \"-001\""
     expect(page).to have_text("A new record would open with -001").and have_text("AN-001")
     press [:control, :Enter]
-    expect(page).to have_no_css("aside").and have_button("Shelf code begins as upper of")
+    expect(page).to have_no_css("aside").and have_button("Shelf code begins as first 2 characters of Name of Maker in capitals")
 
     open_place "Pin a rule on Hold minutes: Validate"
     find("input[aria-label='Condition']").click
@@ -172,8 +172,17 @@ RSpec.describe "From the board to a saved record" do
     change(:RemoveField, table: "pieces", field: "fragile")
     visit "/t/pieces/history?of=design"
     expect(page).to have_text("Field Fragile of Pieces deleted").and have_text("as it is now")
-    click_button "Put back", match: :first
+    change(:AddField, table: "pieces", parts: {"label" => "Rating", "type" => "number"})
+    UpTack::UseCases::Bulk::Change.new(workspace).call(table: "pieces", kind: "change", ids: [1, 2], typed: {"rating" => "5"}, keep: "all")
+    page.refresh
+    all("button", text: "Put back").last.click
+    expect(page).to have_css("dialog", text: "Rating of Pieces: 2 values.").and have_css("dialog", text: "undo brings all of it back")
+    click_button "Restore it"
     expect(page).to have_text("The design is back as it was.").and have_text("put back: As it was after: Ember Lane Kiln Share was set up")
     expect(columns("pieces")).to include("fragile")
+    expect(columns("pieces")).not_to include("rating")
+    find("[data-sonner-toast] button", text: "Undo").click
+    page.document.synchronize(15) { raise Capybara::ExpectationNotMet, "not undone" unless columns("pieces").include?("rating") }
+    expect([1, 2].map { |id| pieces.find(id)["rating"] }).to eq([5, 5])
   end
 end

@@ -34,7 +34,7 @@ RSpec.describe "Proving" do
     click_link "Bench"
     expect(page).to have_text("No proof is kept here yet.")
     click_button "Suggest records at the edges"
-    expect(page).to have_text("Peak, 900 to 1300: exactly on the highest").and have_text("6 records")
+    expect(page).to have_text("Exactly on the highest: Peak, 900 to 1300").and have_text("6 records")
     click_button "All are right"
     click_button "Keep 6 proofs"
     expect(page).to have_text("1 of 1 rule is proven.").and have_css("[data-proof]", count: 6)
@@ -43,7 +43,7 @@ RSpec.describe "Proving" do
     find("[data-rule]", match: :first).click
     fill_in "Highest", with: "1299"
     expect(page).to have_text("2 proofs would break:")
-    expect(page).to have_text("Peak, 900 to 1300: exactly on the highest").and have_text("expected that it is saved; it was refused by “900 to 1299”")
+    expect(page).to have_text("Exactly on the highest: Peak, 900 to 1300").and have_text("expected that it is saved; it was refused by “900 to 1299”")
     press [:control, :Enter]
     expect(page).to have_css("[data-rule] [aria-label=broken]")
     press [:control, "z"]
@@ -109,7 +109,7 @@ RSpec.describe "Proving" do
     visit "/t/titles/bench"
     click_button "2 unseen"
     click_button "Make the record", match: :first
-    expect(page).to have_text("Text, must be filled: it refuses").and have_text("is refused: A title needs its text.")
+    expect(page).to have_text("It refuses: Text, must be filled").and have_text("is refused: A title needs its text.")
     find("input[aria-label='Must be saved']").click
     click_button "Keep 1 proof"
     expect(page).to have_css("[data-proof] [aria-label=broken]").and have_text("expected that it is saved; it was refused by “must be filled”")

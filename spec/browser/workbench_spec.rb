@@ -89,6 +89,25 @@ RSpec.describe "Setting up how things are typed" do
     expect(page).to have_select("Stage", options: ["", "Drying", "Bisque fired", "Glaze fired"])
   end
 
+  it "takes what belongs from two columns that are pasted, and a range of ticks" do
+    open_rule "stage", "fill"
+    find("input[aria-label='What belongs']").click
+    find("input[aria-label='By a list']").click
+    select "Firing", from: "Depends on"
+    find("section[aria-label='What belongs to what']").native.node.focus
+    page.execute_script(<<~JS)
+      const data = new DataTransfer();
+      data.setData("text/plain", "Bisque\\tDrying\\nbisque\\tBisque fired\\nRaku\\tCollected\\nSalt\\tDrying\\n");
+      document.activeElement.dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}));
+    JS
+    expect(page).to have_text("3 pairs taken over. In neither list: “Salt”.")
+    find("input[aria-label='Glaze: Bisque fired']").click
+    find("input[aria-label='Glaze: Collected']").click(:shift)
+    find("input[aria-label='Glaze: Drying']").click
+    pin
+    expect(rules_of("narrow").last.to_plain["map"]).to include("Bisque" => ["Drying", "Bisque fired"], "Raku" => ["Collected"])
+  end
+
   it "puts a mask together from pieces" do
     open_rule "received_by", "mask"
     find("input[aria-label='From pieces']").click

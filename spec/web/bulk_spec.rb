@@ -13,7 +13,22 @@ RSpec.describe "Many records over HTTP" do
     done = ask(:post, "/api/tables/pieces/batch", {records: records, keep: "passing"})
     expect(done["results"].map { |each| each["state"] }).to eq(%w[saved refused saved unchanged gone conflict])
     expect(done["results"][1]["messages"].map { |message| message["field"] }).to eq(["wet_weight"])
-    expect(ask(:post, "/api/history/batches/#{done["report"]["batch"]}/undo", {})).to eq("undone" => 2, "left" => 0)
+    undone = ask(:post, "/api/history/batches/#{done["report"]["batch"]}/undo", {})
+    expect(undone).to include("undone" => 2, "left" => 0)
+    expect(pieces.find(5)["maker_note"]).not_to eq("Thin")
+
+    # Taking back what took it back makes it again.
+    expect(ask(:post, "/api/history/batches/#{undone["batch"]}/undo", {})).to include("undone" => 2, "left" => 0)
+    expect(pieces.find(5)["maker_note"]).to eq("Thin")
+  end
+
+  it "finds a text and a record anywhere in a view" do
+    found = ask(:get, "/api/tables/pieces/places?text=mug&sort=-id")
+    expect(found).to include("number" => 1, "fields" => include("piece"))
+    expect(ask(:get, "/api/tables/pieces/places?id=#{found["id"]}&sort=-id")).to include("place" => found["place"])
+    expect(ask(:get, "/api/tables/pieces/places?text=#{"x" * 300}&back=true&from=9")).to include("place" => nil, "matching" => 0)
+    expect(ask(:get, "/api/tables/pieces/totals?search=mug")).to include("matching" => found["matching"])
+    expect(ask(:post, "/api/tables/pieces/bulk", {do: "change", search: "mug", typed: {maker_note: "x"}, keep: "none"})).to include("looked_at" => found["matching"])
   end
 
   it "tries and makes a change of many, and refuses what makes no sense with words" do

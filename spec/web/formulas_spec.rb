@@ -60,7 +60,7 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
     expect(ask(:get, "/api/tables/members/records/1/deletion")["reasons"].length).to eq(2)
     expect(ask(:delete, "/api/tables/members/records/1")).to include("code" => "linked", "title" => "Not deleted: other records need it. 4 records of Pieces have it as Maker: PC-00001, PC-00002, PC-00017 and 1 more. 2 records of Orders have it as Member: OR-2026-0001, OR-2026-0002.")
     expect(ask(:get, "/api/tables/clays/records/3/deletion")).to eq({"reasons" => [], "along" => [], "cleared" => [{"table" => "Pieces", "field" => "Clay", "count" => 4}]})
-    expect(ask(:get, "/api/tables/orders/losses")["rules"]).to eq(["Members: Open orders € always equals sum of Amount € of Orders where Status = “Open”."])
+    expect(ask(:get, "/api/tables/orders/losses")["rules"]).to eq(["Members: Open orders € always equals sum of Amount € of Orders of this member where Status = “Open”."])
     ask(:delete, "/api/tables/clays/records/3")
     expect([status, pieces.find(1)["clay"]]).to eq([204, nil])
   end

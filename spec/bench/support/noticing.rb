@@ -12,16 +12,17 @@ module Noticing
 
   # @param project [UpTack::Core::Design::Project]
   # @param table [UpTack::Core::Design::Table]
+  # @param around [Hash] records and profiles, as Edges takes them
   # @return [Found]
-  def of(project, table)
+  def of(project, table, **around)
     ground = BENCH::Ground.new(project)
     clock = BENCH::Clock.at("2026-11-23T09:00", project.conventions)
-    candidates = BENCH::Edges.new(ground, table, clock: clock).candidates
+    candidates = BENCH::Edges.new(ground, table, clock: clock, **around).candidates
     run = BENCH::MutationRun.new(project, table, proofs(ground, table, candidates))
     all, counted = timed { run.call }
     harmless, tried = all.partition(&:harmless)
     slips = tried.reject(&:noticed)
-    (records, left), looked = timed { records(ground, table, clock, run, slips) }
+    (records, left), looked = timed { records(ground, table, clock, run, slips, around) }
     Found.new(
       edges: candidates.length, more: records.length, tried: tried.length, noticed: tried.length - slips.length, noticed_then: tried.length - left.length,
       left: left.map { |each| said(each, table) }, harmless: harmless.map { |each| "#{said(each, table)} — #{each.harmless}" }, counted: counted, looked: looked
@@ -40,8 +41,8 @@ module Noticing
     made.filter_map { |proof| run.call(table, proof).then { |result| [proof, result.seen] if result.state == "passed" } }
   end
 
-  def records(ground, table, clock, run, slips)
-    find = BENCH::Distinguisher.new(ground, table, clock: clock)
+  def records(ground, table, clock, run, slips, around)
+    find = BENCH::Distinguisher.new(ground, table, clock: clock, **around)
     known = Hash.new { |hash, rule| hash[rule] = [] }
     left = slips.reject do |each|
       found = find.find(each.rule, each.mutant, run.ground(each.rule, each.mutant), known: known[each.rule.id])

@@ -88,9 +88,9 @@ RSpec.describe "Expressions along links and over linked records" do
 
   it "says in words where a value comes from, and which records counted" do
     design = studio("members" => [rule("calculation", "total", formula: "sum(pieces.maker.weight where stage = \"Drying\")")], "pieces" => [rule("calculation", "whose", formula: "tag & maker.title.text")])
-    expect(design.tables.flat_map { |table| table.rules.map { |each| each.words(table) } }).to eq(["sum of Weight of Pieces made where Stage = “Drying”", "Tag & Text of Title of Maker"])
+    expect(design.tables.flat_map { |table| table.rules.map { |each| each.words(table) } }).to eq(["sum of Weight of Pieces made of this member where Stage = “Drying”", "Tag & Text of Title of Maker"])
     formula = design.table("members").rules.first.formula(design.table("members"))
     evaluation = Core::Expression::Evaluation.new(values: CoreHelp::STUDIO_RECORDS["members"][4], context: context(records: studio_records), is_new: false, id: 4)
-    expect(formula.with_values(evaluation)).to eq("sum of Weight of Pieces made = 640.5 (PC-1)")
+    expect(formula.with_values(evaluation)).to eq("sum of Weight of Pieces made of this member = 640.5 (PC-1)")
   end
 end

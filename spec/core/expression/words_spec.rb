@@ -32,6 +32,33 @@ RSpec.describe "Expressions in words" do
     }.each { |text, wanted| expect(words(text)).to eq(wanted) }
   end
 
+  it "says every function as people would, whatever it is given" do
+    {
+      "round(clay, 1)" => "Clay rounded to 1 decimal", "round(clay)" => "Clay rounded to a whole number", "roundup(clay * 2, 2) + 1" => "((Clay × 2) rounded up to 2 decimals) + 1",
+      "left(stage, 2)" => "first 2 characters of Stage", "right(stage)" => "last character of Stage", "mid(stage, 2, 3)" => "3 characters of Stage from place 2 on",
+      "substitute(stage, \" \", \"\")" => "Stage without “ ”", "coalesce(stage, \"x\")" => "first that is filled of Stage and “x”", "mod(clay, 5)" => "remainder of Clay ÷ 5",
+      "days(collect_by, received)" => "days from Received to Collect by", "eomonth(received, 0)" => "last day of the month of Received", "max(clay, tare, wet)" => "greatest of Clay, Tare and Wet"
+    }.each { |text, wanted| expect(words(text)).to eq(wanted) }
+
+    # Nothing reads as a call of its name, and no argument is left out.
+    Core::Expression::Functions.all.each_value do |function|
+      given = function.parameters.flat_map { |each| each.many ? %w[Clay Tare] : [each.name] }
+      said = Core::Expression::Spoken.of(function.name, given)
+      expect(said).not_to match(/\b#{function.name} of [^,]+, /), said
+      expect(given.first(2).reject { |each| said.include?(each) } - %w[type mode]).to eq([]), said
+    end
+  end
+
+  it "tells what was meant by a label, a choice without quotes, and a function without brackets" do
+    design = table(field("wet_weight", "number", label: "Wet weight g"), field("stage", "choice", choices: ["Drying", "Glaze fired"]), field("day", "date"))
+    told = ->(text) { Core::Expression.compile(text, design.scope) && nil rescue $!.problems.map { |each| [each.message, text[each.from...each.to]] }.first } # rubocop:disable Style/RescueModifier
+    expect(told.call("wet weight g > 5")).to eq(["“Wet weight g” is called `wet_weight` in formulas.", "wet weight g"])
+    expect(told.call("stage = drying")).to eq(["“Drying” is a choice of Stage; write it in quotes: \"Drying\".", "drying"])
+    expect(told.call("if stage = Glaze fired then 1 else 2")).to eq(["“Glaze fired” is a choice of Stage; write it in quotes: \"Glaze fired\".", "Glaze fired"])
+    expect(told.call("day < today").first).to eq("`today` is a function; write `today()`.")
+    expect(told.call("stage = \"Wet weight g")&.first).not_to include("is called")
+  end
+
   it "leaves out the field that goes without saying" do
     {
       "clay > 0" => "above 0",
@@ -53,7 +80,7 @@ RSpec.describe "Expressions in words" do
     expect(shown.call("clay between 0 and 90")).to eq("640 is not from 0 to 90")
     expect(shown.call("if stage = \"Glazed\" then clay > 1 else clay between 1 and 9")).to eq("“Drying” = “Glazed”: no, so 640 is not from 1 to 9")
     expect(shown.call("collect_by > today()")).to eq("blank > 23 Nov 2026")
-    expect(shown.call("stage = upper(\"x\")")).to eq("“Drying” is not upper of “x” = X")
+    expect(shown.call("stage = upper(\"x\")")).to eq("“Drying” is not “x” in capitals = X")
   end
 
   it "follows a renamed field, and only that" do

@@ -855,6 +855,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables/{table}/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        /** Where in a view a text stands next, or a record. */
+        get: operations["findPlace"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables/{table}/records/{id}": {
         parameters: {
             query?: never;
@@ -1755,6 +1775,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/project/conventions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the firm writes dates and numbers, and its time zone. */
+        get: operations["getConventions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Change how the firm writes. Records stay as they are. */
+        patch: operations["changeConventions"];
+        trace?: never;
+    };
+    "/api/project/conventions/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What would read differently by other ways of writing. Changes nothing. */
+        post: operations["previewConventions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/project/preview": {
         parameters: {
             query?: never;
@@ -1946,6 +2001,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/design/revisions/{revision}/foresight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                revision: number;
+            };
+            cookie?: never;
+        };
+        /** What putting the design back to the state after a revision would do. Changes nothing. */
+        get: operations["foreseePutBack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/design/revisions/{revision}/rules/{rule}/put-back": {
         parameters: {
             query?: never;
@@ -2108,6 +2182,26 @@ export interface components {
             typed: {
                 [key: string]: components["schemas"]["Scalar"];
             };
+        };
+        ConventionParts: {
+            /** @enum {string} */
+            date_order?: "dmy" | "mdy" | "ymd";
+            decimal_mark?: string;
+            group_mark?: string;
+            time_zone?: string;
+        };
+        Reading: {
+            place: string;
+            before: string;
+            after: string;
+        };
+        Difference: {
+            /** @enum {string} */
+            what: "table" | "field" | "rule" | "filter" | "form" | "proof" | "list";
+            id: string;
+            place: string;
+            before: string | null;
+            after: string | null;
         };
         /** @description What a builder should know of rules. */
         RuleNotice: {
@@ -2622,6 +2716,8 @@ export interface components {
             target?: string | null;
             target_field?: string | null;
             locked?: string[] | null;
+            /** @description For a lock: whether it holds for every field and against deleting the record. */
+            whole?: boolean | null;
             /** @description A formula for each value of which an auto-number counts anew. */
             series?: string | null;
             start?: number | null;
@@ -3154,6 +3250,21 @@ export interface components {
         };
     };
     responses: {
+        /** @description How the firm writes. */
+        Conventions: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    date_order: string;
+                    decimal_mark: string;
+                    group_mark: string;
+                    time_zone: string;
+                    time_zones: string[];
+                };
+            };
+        };
         /** @description The session. */
         Session: {
             headers: {
@@ -3282,6 +3393,8 @@ export interface components {
     parameters: {
         /** @description A condition in the formula language. */
         exportFilter: string;
+        /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
+        search: string;
         /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
         exportSort: string;
         /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
@@ -4046,6 +4159,8 @@ export interface operations {
                 sort?: string;
                 /** @description A condition in the formula language. */
                 filter?: string;
+                /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
+                search?: components["parameters"]["search"];
                 /** @description Keys of the fields wanted, separated by commas; all without it. */
                 fields?: string;
                 /** @description `following` of the page before. */
@@ -4125,6 +4240,8 @@ export interface operations {
                     /** @description The records; without it, all that the filter lets through. */
                     ids?: number[];
                     filter?: string;
+                    /** @description A text that stands somewhere in each of them. */
+                    search?: string;
                     /** @description For change: raw input by field key. */
                     typed?: {
                         [key: string]: components["schemas"]["Scalar"];
@@ -4196,10 +4313,15 @@ export interface operations {
                             id: number | null;
                             version: number | null;
                             messages: components["schemas"]["Message"][];
+                            /** @description The record as it is now, where somebody else changed it. */
+                            record?: components["schemas"]["Record"];
+                            /** @description What they did. */
+                            theirs?: components["schemas"]["Entry"][];
                         }[];
                     };
                 };
             };
+            202: components["responses"]["Job"];
             default: components["responses"]["Problem"];
         };
     };
@@ -4210,6 +4332,8 @@ export interface operations {
                 filter?: components["parameters"]["exportFilter"];
                 /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
                 sort?: components["parameters"]["exportSort"];
+                /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
+                search?: components["parameters"]["search"];
                 /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
                 fields?: components["parameters"]["exportFields"];
             };
@@ -4241,6 +4365,8 @@ export interface operations {
                 filter?: components["parameters"]["exportFilter"];
                 /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
                 sort?: components["parameters"]["exportSort"];
+                /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
+                search?: components["parameters"]["search"];
                 /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
                 fields?: components["parameters"]["exportFields"];
             };
@@ -4272,6 +4398,8 @@ export interface operations {
                 filter?: components["parameters"]["exportFilter"];
                 /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
                 sort?: components["parameters"]["exportSort"];
+                /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
+                search?: components["parameters"]["search"];
                 /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
                 fields?: components["parameters"]["exportFields"];
             };
@@ -4303,6 +4431,8 @@ export interface operations {
                 filter?: components["parameters"]["exportFilter"];
                 /** @description Keys of fields separated by commas, each with a minus before it where the greatest comes first. */
                 sort?: components["parameters"]["exportSort"];
+                /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
+                search?: components["parameters"]["search"];
                 /** @description Keys of the fields wanted, separated by commas and in their order; all without it. */
                 fields?: components["parameters"]["exportFields"];
             };
@@ -4844,6 +4974,8 @@ export interface operations {
             query?: {
                 /** @description A condition in the formula language. */
                 filter?: string;
+                /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
+                search?: components["parameters"]["search"];
                 /** @description Keys of the fields to reckon, separated by commas. */
                 fields?: string;
             };
@@ -4870,6 +5002,55 @@ export interface operations {
                         fields: {
                             [key: string]: components["schemas"]["Total"];
                         };
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    findPlace: {
+        parameters: {
+            query?: {
+                /** @description What is looked for. */
+                text?: string;
+                /** @description The number of a record, in the place of a text. */
+                id?: number;
+                /** @description The place at which to begin, from 0; after the last it goes on with the first. */
+                from?: number;
+                /** @description Whether to go towards the first. */
+                back?: boolean;
+                /** @description As for a page of records. */
+                sort?: string;
+                /** @description A condition in the formula language. */
+                filter?: string;
+                /** @description A text that stands somewhere in a record: in a text, a choice or the name of a linked record, or as a whole number or day. */
+                search?: components["parameters"]["search"];
+            };
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The place. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description How many records come before it; null where there is none. */
+                        place: number | null;
+                        id: number | null;
+                        /** @description Keys of the fields in which the text stands. */
+                        fields: string[];
+                        /** @description How many records have the text. */
+                        matching: number;
+                        /** @description Which of them this one is, from 1. */
+                        number: number | null;
                     };
                 };
             };
@@ -5222,6 +5403,8 @@ export interface operations {
                     "application/json": {
                         undone: number;
                         left: number;
+                        /** @description The change that takes it back; taking that one back makes it again. */
+                        batch: number;
                     };
                 };
             };
@@ -6038,6 +6221,8 @@ export interface operations {
                     point?: string;
                     /** @description Only what no proof shows yet. */
                     open?: boolean;
+                    /** @description A rule as it is being written, tried in the place of that which is kept. */
+                    draft?: components["schemas"]["RuleParts"];
                 };
             };
         };
@@ -6447,6 +6632,65 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    getConventions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Conventions"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    changeConventions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConventionParts"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Conventions"];
+            202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    previewConventions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConventionParts"];
+            };
+        };
+        responses: {
+            /** @description Values as they are shown, and what people type, before and after. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        shown: components["schemas"]["Reading"][];
+                        typed: components["schemas"]["Reading"][];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
     previewProject: {
         parameters: {
             query?: never;
@@ -6812,14 +7056,38 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    "application/json": components["schemas"]["Difference"][];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    foreseePutBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                revision: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What would be different and what would be lost. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
                     "application/json": {
-                        /** @enum {string} */
-                        what: "table" | "field" | "rule" | "filter" | "form" | "proof" | "list";
-                        id: string;
-                        place: string;
-                        before: string | null;
-                        after: string | null;
-                    }[];
+                        differences: components["schemas"]["Difference"][];
+                        losses: {
+                            place: string;
+                            /** @enum {string} */
+                            what: "records" | "values";
+                            count: number;
+                        }[];
+                    };
                 };
             };
             default: components["responses"]["Problem"];

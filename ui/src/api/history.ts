@@ -70,6 +70,14 @@ export const useDifferences = (revision: number, enabled: boolean) =>
     staleTime: Number.POSITIVE_INFINITY,
   });
 
+/** What putting a state of the design back would do. */
+export const useForesight = (revision: number) =>
+  useQuery({
+    queryKey: ["foresight", revision],
+    queryFn: () => data(api.GET("/api/design/revisions/{revision}/foresight", { params: { path: { revision } } })),
+    gcTime: 0,
+  });
+
 export function usePutBackRule() {
   const client = useQueryClient();
   return useMutation({

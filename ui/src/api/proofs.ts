@@ -29,8 +29,10 @@ export const play = (
   },
 ) => data(api.POST("/api/tables/{table}/bench", { params: { path: { table } }, body }));
 
-export const suggestEdges = (table: string, body: { rule?: string; point?: string; open?: boolean }) =>
-  data(api.POST("/api/tables/{table}/edges", { params: { path: { table } }, body }));
+export const suggestEdges = (
+  table: string,
+  body: { rule?: string; point?: string; open?: boolean; draft?: RuleParts },
+) => data(api.POST("/api/tables/{table}/edges", { params: { path: { table } }, body }));
 
 /** Milliseconds between two looks at mistakes that are being counted. */
 const COUNTING = 1_000;

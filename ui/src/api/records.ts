@@ -1,9 +1,10 @@
 import { useQueries, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, data, type Job, type RecordData } from "./client";
-import type { components } from "./generated";
+import type { components, paths } from "./generated";
 import { reported } from "./jobs";
 import type { Typed } from "./queries";
+import { untilAnswered, writeName } from "./sending";
 
 type Schemas = components["schemas"];
 export type Report = Schemas["Report"];
@@ -11,7 +12,14 @@ export type Total = Schemas["Total"];
 export type Keep = Schemas["Keep"];
 
 /** What of a table's records is looked at, as the API takes it: keys of fields, each with a minus where the greatest comes first. */
-export type View = { sort: string; filter: string };
+export type View = { sort: string; filter: string; search: string };
+
+/** A view as a query of the API, without what is not set. */
+export const queryOf = ({ sort, filter, search }: View) => ({
+  sort: sort || undefined,
+  filter: filter || undefined,
+  search: search || undefined,
+});
 
 /** Records fetched at a time: a screen of them, and as many again. */
 export const PAGE = 60;
@@ -19,18 +27,28 @@ export const PAGE = 60;
 /** One page by its place, as everything that shows records in order asks for it. */
 export const listRecords = (
   table: string,
-  query: { sort?: string; filter?: string; at?: number; limit?: number; fields?: string },
+  query: {
+    sort?: string | undefined;
+    filter?: string | undefined;
+    search?: string | undefined;
+    at?: number;
+    limit?: number;
+    fields?: string;
+  },
   signal?: AbortSignal,
 ) => data(api.GET("/api/tables/{table}/records", { params: { path: { table }, query }, signal }));
 
 /** How many records there are, how many match, and what fields come to over those. */
-export const useTotals = (table: string, filter: string, fields: string[]) =>
+export const useTotals = (table: string, { filter, search }: Omit<View, "sort">, fields: string[]) =>
   useQuery({
-    queryKey: ["records", table, "totals", filter, fields],
+    queryKey: ["records", table, "totals", filter, search, fields],
     queryFn: ({ signal }) =>
       data(
         api.GET("/api/tables/{table}/totals", {
-          params: { path: { table }, query: { filter: filter || undefined, fields: fields.join(",") || undefined } },
+          params: {
+            path: { table },
+            query: { filter: filter || undefined, search: search || undefined, fields: fields.join(",") || undefined },
+          },
           signal,
         }),
       ),
@@ -44,7 +62,7 @@ export const useTotals = (table: string, filter: string, fields: string[]) =>
  */
 export function useWindow(table: string, view: View, from: number, to: number) {
   const client = useQueryClient();
-  const key = (page: number) => ["records", table, "window", view.sort, view.filter, page];
+  const key = (page: number) => ["records", table, "window", view.sort, view.filter, view.search, page];
   const first = Math.max(0, Math.floor(from / PAGE) - 1);
   const wanted = Array.from({ length: Math.floor(to / PAGE) + 2 - first }, (_, index) => first + index);
   const [pages, setPages] = useState(wanted);
@@ -52,11 +70,7 @@ export function useWindow(table: string, view: View, from: number, to: number) {
     queries: pages.map((page) => ({
       queryKey: key(page),
       queryFn: ({ signal }: { signal: AbortSignal }) =>
-        listRecords(
-          table,
-          { sort: view.sort || undefined, filter: view.filter || undefined, at: page * PAGE, limit: PAGE },
-          signal,
-        ),
+        listRecords(table, { ...queryOf(view), at: page * PAGE, limit: PAGE }, signal),
       gcTime: 120_000,
       retry: false,
     })),
@@ -73,14 +87,48 @@ export function useWindow(table: string, view: View, from: number, to: number) {
 
 export type Draft = { id: number | null; version?: number | null; typed: Typed; reasons?: { [rule: string]: string } };
 
-/** Writes records through the rules, as one change that can be taken back. */
-export const writeBatch = (table: string, records: Draft[], keep: Keep) =>
-  data(api.POST("/api/tables/{table}/batch", { params: { path: { table } }, body: { records, keep, way: "grid" } }));
+/** What became of each record of a batch. */
+export type Written = paths["/api/tables/{table}/batch"]["post"]["responses"]["200"]["content"]["application/json"];
+
+/** Records that are sent again until they are answered; more go on in the background, with their count. */
+const FEW = 200;
+
+/**
+ * Writes records through the rules, as one change that can be taken back.
+ * @param onSilence told each time that no answer came
+ */
+export function writeBatch(table: string, records: Draft[], keep: Keep, onSilence: () => void): Promise<Written> {
+  const send = (headers: { [name: string]: string }) =>
+    reported<Written>(
+      api.POST("/api/tables/{table}/batch", {
+        params: { path: { table } },
+        body: { records, keep, way: "grid" },
+        headers,
+      }) as Promise<{ data?: Written | Job; response: Response }>,
+    );
+  if (records.length > FEW) return send({});
+  const headers = { "Idempotency-Key": writeName() };
+  return untilAnswered(() => send(headers), onSilence);
+}
+
+/** Where in a view a text stands next, from one place on or back from it. */
+export const findText = (table: string, view: View, text: string, from: number, back: boolean) =>
+  data(
+    api.GET("/api/tables/{table}/places", {
+      params: { path: { table }, query: { ...queryOf(view), text, from, back } },
+    }),
+  );
+
+/** The place of a record in a view, null where it is not in it. */
+export const placeOf = async (table: string, view: View, id: number) =>
+  (await data(api.GET("/api/tables/{table}/places", { params: { path: { table }, query: { ...queryOf(view), id } } })))
+    .place;
 
 export type BulkWish = {
   do: "change" | "delete" | "copy" | "number" | "tidy";
   ids?: number[];
   filter?: string;
+  search?: string;
   typed?: Typed;
 };
 
@@ -93,11 +141,13 @@ export const changeMany = (table: string, wish: BulkWish, keep: Keep) =>
     }>,
   );
 
-/** Takes back a change of many records. */
+type Undone = { undone: number; left: number; batch: number };
+
+/** Takes back a change of many records; the change that did so can be taken back as well. */
 export const undoBatch = (batch: number) =>
-  reported<{ undone: number; left: number }>(
+  reported<Undone>(
     api.POST("/api/history/batches/{batch}/undo", { params: { path: { batch } } }) as Promise<{
-      data?: { undone: number; left: number } | Job;
+      data?: Undone | Job;
       response: Response;
     }>,
   );

@@ -71,6 +71,9 @@ const router = createBrowserRouter([
   },
 ]);
 
+/** Messages stand above the buttons that save. */
+const FOOT = "calc(var(--save-bar, 0px) + 16px)";
+
 export function App() {
   return (
     <QueryClientProvider client={client}>
@@ -82,6 +85,8 @@ export function App() {
       <Toaster
         position="bottom-left"
         duration={8000}
+        offset={{ bottom: FOOT, left: 16 }}
+        mobileOffset={{ bottom: FOOT, left: 12, right: 12 }}
         toastOptions={{ className: "sheet !text-base-content !bg-base-100 !font-sans" }}
       />
     </QueryClientProvider>

@@ -1,16 +1,33 @@
-import { useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Command } from "cmdk";
+import { useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { api, data } from "../api/client";
 import { useProofs } from "../api/proofs";
-import { useSession, useTables } from "../api/queries";
+import { findMatches, useSession, useTables } from "../api/queries";
 import { Dialog } from "../components/Dialog";
 import { viewPath } from "../views/records/sorting";
 import { words } from "../words";
 import { useMay } from "./may";
+import { ranked } from "./ranking";
 import { useDesignUndo } from "./useDesignUndo";
 
 type Found = { id: string; kind: string; label: string; detail?: string; go: () => void };
+
+/** Lines shown, and records of one table among them. */
+const MOST = 60;
+const MOST_RECORDS = 8;
+/** Milliseconds without a keystroke after which records are looked for. */
+const PAUSE = 120;
+
+function usePaused(text: string) {
+  const [paused, setPaused] = useState(text);
+  useEffect(() => {
+    const timer = setTimeout(() => setPaused(text), PAUSE);
+    return () => clearTimeout(timer);
+  }, [text]);
+  return paused;
+}
 
 /** Finds any table, view, field, rule, record or command by typing. */
 export function Palette({ onClose }: { onClose: () => void }) {
@@ -25,19 +42,32 @@ export function Palette({ onClose }: { onClose: () => void }) {
     enabled: tables.data !== undefined,
     queryFn: () =>
       Promise.all(
-        (tables.data ?? []).map(async (table) => ({
-          table: await data(api.GET("/api/tables/{table}", { params: { path: { table: table.key } } })),
-          page: await data(
-            api.GET("/api/tables/{table}/records", { params: { path: { table: table.key }, query: { limit: 200 } } }),
-          ),
-        })),
+        (tables.data ?? []).map((table) =>
+          data(api.GET("/api/tables/{table}", { params: { path: { table: table.key } } })),
+        ),
       ),
   });
+  const [typed, setTyped] = useState("");
+  const text = usePaused(typed.trim());
+  // Records are found by the server, among any number of them.
+  const records = useQuery({
+    queryKey: ["palette", "records", text, tables.data?.map((table) => table.key)],
+    enabled: text !== "" && tables.data !== undefined,
+    placeholderData: keepPreviousData,
+    queryFn: ({ signal }) =>
+      Promise.all(
+        (tables.data ?? []).map(async (table) =>
+          (await findMatches(table.key, text, signal)).slice(0, MOST_RECORDS).map((match) => ({ table, match })),
+        ),
+      ),
+  });
+  const list = useRef<HTMLDivElement>(null);
+  const [chosen, setChosen] = useState("");
 
   const found: Found[] = [];
   const add = (kind: string, id: string, label: string, to: string, detail?: string) =>
     found.push({ id, kind, label, detail, go: () => navigate(to) });
-  for (const { table, page } of inside.data ?? []) {
+  for (const table of inside.data ?? []) {
     for (const [view, label] of Object.entries(words.views).filter(([view]) => may.design || view !== "bench"))
       add("View", `v-${table.id}-${view}`, `${table.label}: ${label}`, `/t/${table.key}/${view}`);
     if (may.edit) add("View", `v-${table.id}-import`, words.imports.title(table.label), `/t/${table.key}/import`);
@@ -49,14 +79,6 @@ export function Palette({ onClose }: { onClose: () => void }) {
     for (const form of table.forms.filter((each) => each.id !== "all"))
       add("Form", form.id, form.name, `/t/${table.key}/forms?form=${form.id}`, table.label);
     for (const filter of table.filters) add("View", filter.id, filter.name, viewPath(table, filter), table.label);
-    for (const record of page.records)
-      add(
-        "Record",
-        `${table.id}-${record.id}`,
-        [record.title, ...Object.values(record.texts).slice(1, 3)].filter(Boolean).join(" · "),
-        `/t/${table.key}/forms/${record.id}`,
-        table.label,
-      );
   }
   for (const proof of proofs.data?.proofs ?? [])
     add("Proof", proof.id, proof.name, `/t/${proof.table}/bench?proof=${proof.id}`, words.proofs.states[proof.state]);
@@ -73,18 +95,44 @@ export function Palette({ onClose }: { onClose: () => void }) {
   if (may.design)
     found.push({ id: "c-redo", kind: "Command", label: words.shell.redo, detail: session.data?.redo ?? "", go: redo });
 
+  const own = ranked(found, typed, (each) => `${each.label} ${each.detail ?? ""}`, MOST);
+  const theirs = (typed.trim() === "" ? [] : (records.data ?? []).flat()).map(
+    ({ table, match }): Found => ({
+      id: `record-${table.key}-${match.id}`,
+      kind: "Record",
+      label: [match.title, ...match.details.slice(0, 2)].filter(Boolean).join(" · "),
+      detail: table.label,
+      go: () => navigate(`/t/${table.key}/forms/${match.id}`),
+    }),
+  );
+  const shown = ranked([...own, ...theirs], typed, (each) => each.label, MOST);
+  for (const each of [...own, ...theirs]) if (shown.length < MOST && !shown.includes(each)) shown.push(each);
+  const first = shown[0]?.id ?? "";
+  // Each key begins anew at the best match.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: at each key, and when what is found first is another
+  useEffect(() => {
+    setChosen(first);
+    list.current?.scrollTo({ top: 0 });
+  }, [typed, first]);
+
   return (
     <Dialog title={words.shell.find} onClose={onClose}>
-      <Command label={words.shell.findHint} loop>
-        <Command.Input autoFocus placeholder={words.shell.findHint} className="input mb-2 w-full" />
-        <Command.List className="h-80 overflow-auto">
+      <Command label={words.shell.findHint} loop shouldFilter={false} value={chosen} onValueChange={setChosen}>
+        <Command.Input
+          autoFocus
+          placeholder={words.shell.findHint}
+          value={typed}
+          onValueChange={setTyped}
+          className="input mb-2 w-full"
+        />
+        <Command.List ref={list} className="h-80 overflow-auto">
           <Command.Empty className="quiet px-2 py-4">
-            {inside.isPending ? words.common.loading : words.shell.nothingFound}
+            {inside.isPending || records.isFetching ? words.common.loading : words.shell.nothingFound}
           </Command.Empty>
-          {found.map((each) => (
+          {shown.map((each) => (
             <Command.Item
               key={each.id}
-              value={`${each.label} ${each.detail ?? ""} ${each.id}`}
+              value={each.id}
               onSelect={() => {
                 onClose();
                 each.go();

@@ -1,5 +1,17 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { Braces, DatabaseBackup, Keyboard, KeyRound, LogOut, Moon, ScrollText, Send, Sun, Users } from "lucide-react";
+import {
+  Braces,
+  DatabaseBackup,
+  Globe,
+  Keyboard,
+  KeyRound,
+  LogOut,
+  Moon,
+  ScrollText,
+  Send,
+  Sun,
+  Users,
+} from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import type { Session } from "../api/client";
@@ -9,12 +21,12 @@ import { words } from "../words";
 import { leave } from "./Gate";
 import { useMay } from "./may";
 
-type Props = { session: Session; onShortcuts: () => void; onPassword: () => void };
+type Props = { session: Session; onShortcuts: () => void; onPassword: () => void; onWriting: () => void };
 type Theme = "calico" | "lamplight";
 const STORED = "up-tack-theme";
 
 /** Whoever acts; opens what belongs to them: the light, the keyboard, the password, signing out. */
-export function PersonMenu({ session, onShortcuts, onPassword }: Props) {
+export function PersonMenu({ session, onShortcuts, onPassword, onWriting }: Props) {
   const may = useMay();
   const client = useQueryClient();
   const goOut = async () => {
@@ -61,6 +73,19 @@ export function PersonMenu({ session, onShortcuts, onPassword }: Props) {
               <DatabaseBackup size={15} aria-hidden />
               {words.care.title}
             </Link>
+          )}
+          {may.design && (
+            <button
+              type="button"
+              className={item}
+              onClick={() => {
+                close();
+                onWriting();
+              }}
+            >
+              <Globe size={15} aria-hidden />
+              {words.writing.title}
+            </button>
           )}
           <Link to="/api" className={item} onClick={close}>
             <Braces size={15} aria-hidden />

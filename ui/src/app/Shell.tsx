@@ -8,6 +8,7 @@ import { words } from "../words";
 import { ClockChip } from "./ClockChip";
 import { JobDialog } from "./JobDialog";
 import { useMay } from "./may";
+import { NoticesWaiting } from "./NoticesWaiting";
 import { Palette } from "./Palette";
 import { PersonMenu } from "./PersonMenu";
 import { Shortcuts } from "./Shortcuts";
@@ -16,6 +17,7 @@ import { typingInto } from "./typingInto";
 import { useAstray } from "./useAstray";
 import { useDesignUndo } from "./useDesignUndo";
 import { Writers } from "./Writers";
+import { WritingDialog } from "./WritingDialog";
 
 const VIEWS = Object.entries(words.views);
 /** The bench is where rules are tried, by those who write them. */
@@ -26,7 +28,7 @@ export function Shell() {
   const session = useSession();
   const may = useMay();
   const here = useTable(table ?? "");
-  const [open, setOpen] = useState<"palette" | "shortcuts" | "password" | null>(null);
+  const [open, setOpen] = useState<"palette" | "shortcuts" | "password" | "writing" | null>(null);
   const { undo, redo } = useDesignUndo();
   useAstray();
 
@@ -70,7 +72,10 @@ export function Shell() {
           <>
             <span className="opacity-40">/</span>
             <TableSwitcher table={here.data} />
-            <nav className="flex gap-0.5" aria-label={here.data.label}>
+            <nav
+              className="flex gap-0.5 max-sm:order-last max-sm:-mx-2 max-sm:w-[calc(100%+1rem)] max-sm:overflow-x-auto"
+              aria-label={here.data.label}
+            >
               {VIEWS.filter(([view]) => may.design || !BUILDERS_ONLY.includes(view)).map(([view, label]) => (
                 <NavLink
                   key={view}
@@ -94,12 +99,14 @@ export function Shell() {
             {words.shell.find}
             <kbd className="font-sans opacity-75">Ctrl K</kbd>
           </button>
+          {session.data && <NoticesWaiting person={session.data.person.name} />}
           {session.data && <ClockChip now={session.data.clock.now} zone={session.data.project.time_zone} />}
           {session.data && (
             <PersonMenu
               session={session.data}
               onShortcuts={() => setOpen("shortcuts")}
               onPassword={() => setOpen("password")}
+              onWriting={() => setOpen("writing")}
             />
           )}
         </div>
@@ -113,6 +120,7 @@ export function Shell() {
       <Writers />
       {open === "palette" && <Palette onClose={() => setOpen(null)} />}
       {open === "password" && session.data && <PasswordDialog session={session.data} onClose={() => setOpen(null)} />}
+      {open === "writing" && <WritingDialog onClose={() => setOpen(null)} />}
       {open === "shortcuts" && <Shortcuts onClose={() => setOpen(null)} />}
     </div>
   );

@@ -6,6 +6,7 @@ export const designWords = {
     table: "Table settings",
     settings: (table: string) => `Settings of ${table}`,
     tryRecord: "Try a record",
+    moves: (labels: string) => `→ ${labels}`,
     addField: "Add a field",
     addPlaceholder: "Add a field: type its name, then Enter",
     typeOfNew: "Type of the new field",

@@ -56,6 +56,8 @@ export const formulasWords = {
     show: "Show records where",
     clear: "Show all",
     keep: "Keep",
+    searched: (text: string) => `Shows records in which “${text}” stands anywhere.`,
+    searchAim: "Type a condition, or any word to look for it in all texts.",
   },
   language: {
     title: "The formula language",

@@ -25,7 +25,7 @@ export const gridWords = {
       greatest: "greatest",
     } as Record<string, string>,
     noTotal: "no total",
-    hint: "F2 or a letter types · Enter down · Shift picks a range · Ctrl C copies, Ctrl V pastes, Ctrl Z takes back · F8 what writes this",
+    hint: "Type, or F2 · Tab to the next cell · Ctrl D fills down · Ctrl F finds · Ctrl Z undoes · F8 what writes this",
     keepView: "Keep this view",
     viewName: "Name of the view",
     kept: (name: string) => `View kept: ${name}`,
@@ -37,6 +37,27 @@ export const gridWords = {
       `${rows.toLocaleString("en")} ${rows === 1 ? "row" : "rows"} × ${columns} ${columns === 1 ? "column" : "columns"}`,
     copied: (n: number) => `${n === 1 ? "1 cell" : `${n.toLocaleString("en")} cells`} copied.`,
     tooMuch: "Up to 5,000 rows can be copied, pasted or cleared at once; for more, export and import.",
+    emptyRow: "Type a new record here",
+    nothingChanged: "Nothing changed: the cells have these values already.",
+    nothingTyped: "Nothing was typed, so no record was made.",
+    gaveUp: "The row is as it was saved.",
+    find: "Find in all records",
+    findOn: "Next (Enter)",
+    findBack: "Previous (Shift Enter)",
+    findClose: "Close (Esc)",
+    findAim: "Enter goes to the next one, Shift Enter back.",
+    found: (n: number, of: number) =>
+      of === 1 ? "1 record" : `Record ${n.toLocaleString("en")} of ${of.toLocaleString("en")}`,
+    foundNone: (text: string) => `“${text}” stands in no record of this view.`,
+    nothingToRedo: "Nothing was undone that could be done again.",
+    redone: (n: number, left: number) =>
+      left === 0
+        ? `Done again: ${n.toLocaleString("en")}.`
+        : `Done again: ${n.toLocaleString("en")}; ${left} left as they are.`,
+    waitingPlace: (n: number, of: number) => `${n.toLocaleString("en")} of ${of.toLocaleString("en")}`,
+    waitingNext: "Next",
+    waitingBefore: "Previous",
+    waitingShow: "Show it",
     nothingToUndo: "Nothing was changed here that could be taken back.",
     undone: (n: number, left: number) =>
       left === 0
@@ -76,15 +97,20 @@ export const gridWords = {
     becomes: "becomes",
     blank: "Empty makes it blank.",
     looking: "Trying it on each record…",
-    would: (saved: number, unchanged: number, refused: number) =>
-      `${saved.toLocaleString("en")} would be saved, ${unchanged.toLocaleString("en")} ${unchanged === 1 ? "is" : "are"} that way already, ${refused.toLocaleString("en")} would be refused.`,
+    would: (kind: string, saved: number, unchanged: number, refused: number) =>
+      kind === "delete"
+        ? `${saved.toLocaleString("en")} will be deleted${refused > 0 ? `, ${refused.toLocaleString("en")} can't be deleted` : ""}.`
+        : kind === "copy"
+          ? `${saved.toLocaleString("en")} ${saved === 1 ? "copy" : "copies"} will be made${refused > 0 ? `, ${refused.toLocaleString("en")} would be refused` : ""}.`
+          : `${saved.toLocaleString("en")} would be saved, ${unchanged.toLocaleString("en")} ${unchanged === 1 ? "is" : "are"} that way already, ${refused.toLocaleString("en")} would be refused.`,
     refusedBy: "Refused",
     noRule: "as it can't be read, or the record is gone",
     what: "What the rules would make of them",
     oneEntry: "All of it is one entry in History and can be taken back as one.",
-    go: (n: number) => (n === 1 ? "Do it with 1" : `Do it with ${n.toLocaleString("en")}`),
-    goPassing: (n: number) =>
-      n === 1 ? "Do it with the 1 that passes" : `Do it with the ${n.toLocaleString("en")} that pass`,
+    go: (n: number, kind = "change") =>
+      `${DO[kind] ?? "Do it with"} ${n === 1 ? "1 record" : `${n.toLocaleString("en")} records`}`,
+    goPassing: (n: number, kind = "change") =>
+      `${DO[kind] ?? "Do it with"} ${n === 1 ? "the 1 that passes" : `the ${n.toLocaleString("en")} that pass`}`,
     nothing: "There is nothing to do.",
     done: (n: number) => (n === 1 ? "Done: 1 record." : `Done: ${n.toLocaleString("en")} records.`),
     takeBack: "Take back",
@@ -93,3 +119,12 @@ export const gridWords = {
 };
 
 const count = (n: number, table: string) => `${n === 1 ? "1 record" : `${n.toLocaleString("en")} records`} of ${table}`;
+
+/** What is done with many records. */
+const DO: { [kind: string]: string } = {
+  change: "Change",
+  delete: "Delete",
+  copy: "Copy",
+  number: "Number",
+  tidy: "Tidy",
+};

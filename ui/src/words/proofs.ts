@@ -226,6 +226,14 @@ export const proofsWords = {
     group: "Small mistakes",
   },
   edges: {
+    typed: (label: string, value: unknown) =>
+      value === null || value === undefined || value === "" ? `${label} is left blank` : `${label}: ${value} typed`,
+    tryRule: "Try it",
+    tryShow: "Try it at its edges",
+    tryHide: "Hide",
+    tryAim: "The rule as it stands here, on made-up records at its limits and missing cases. Nothing is saved.",
+    tryNone: "This rule has no edges to try.",
+    cameOut: (values: string) => `Comes out: ${values}`,
     title: (table: string) => `Records at the edges of ${table}`,
     aim: "Made from the rules themselves. Say of each whether what comes out is what you meant; what you confirm becomes a proof.",
     which: "Which",

@@ -10,6 +10,9 @@ export const recordsWords = {
     unchanged: "Nothing was changed.",
     saving: "Saving …",
     nothingTyped: "Nothing was typed, so nothing was saved.",
+    spokenFilled: (label: string, text: string) =>
+      text === "" ? `${label} is blank now, by a rule.` : `${label} is filled by a rule: ${text}.`,
+    openAddress: (text: string) => `Open ${text}`,
     silent: "The server does not answer. Your record is kept here and sent again until it does.",
     held: "Typed ahead:",
     aside: "Waits for the next record:",
@@ -69,6 +72,7 @@ export const recordsWords = {
   records: {
     add: "New",
     empty: "No records yet.",
+    emptyTyped: "No records yet. Type the first one into the row below, or paste rows from a spreadsheet.",
     addFirst: "Type the first one",
     number: "No.",
     notTyped: (label: string) => `${label} is written by a rule, or you may not change it. Its sheet says which rule.`,
@@ -163,6 +167,18 @@ export const recordsWords = {
     >,
     followed: (n: number, field: string, table: string) =>
       `With it, ${field} became another value in ${n === 1 ? "1 record" : `${n.toLocaleString("en")} records`} of ${table}.`,
+    putBackAsk: (day: string) => `Restore the design of ${day}?`,
+    putBackDo: "Restore it",
+    putBackLooking: "Looking at what would be lost…",
+    putBackLost: "What would be lost",
+    putBackRecords: (place: string, n: number) =>
+      `The table ${place}, with ${n === 1 ? "1 record" : `${n.toLocaleString("en")} records`}.`,
+    putBackValues: (place: string, n: number) =>
+      `${place}: ${n === 1 ? "1 value" : `${n.toLocaleString("en")} values`}.`,
+    putBackNothing: "No records and no values would be lost.",
+    putBackUndo: "It becomes a change of its own: undo brings all of it back.",
+    putBackDifferent: (n: number) =>
+      n === 1 ? "1 part of the design would be different:" : `${n} parts of the design would be different:`,
     putBackDone: "The design is back as it was.",
   },
   tidyReview: {

@@ -1,6 +1,19 @@
 /** The interface's own words for the editors of rules. */
 export const rulesWords = {
+  drafts: {
+    short: "draft",
+    onTack: "A change of it is half written.",
+    kept: "Draft: it stays here until you save it or delete it.",
+    overtaken: "Draft: this was changed elsewhere after the draft was begun. Saving puts the draft in its place.",
+    drop: "Delete the draft",
+  },
   rulePanel: {
+    lockReach: "What is locked",
+    lockWhole: "the whole record, and deleting it",
+    lockFields: "some fields",
+    lockWholeAim: "Every field, those added later too. The record can't be deleted, in bulk either.",
+    lockFieldsAim: "The other fields can still be changed, and the record can be deleted.",
+    showFault: "Show it",
     kinds: {
       default: "Default",
       mask: "Mask",
@@ -122,9 +135,6 @@ export const rulesWords = {
     } as Record<string, string>,
     stored: "kept",
     wouldBe: "would begin as",
-    unsaved: "Not saved yet.",
-    discard: "Discard",
-    keepOn: "Go on editing",
     choose: "Choose a value",
   },
   mask: {
@@ -161,6 +171,17 @@ export const rulesWords = {
     } as Record<string, string>,
   },
   narrow: {
+    list: "What belongs to what",
+    pasteHint: (parent: string, field: string) =>
+      `Tick what belongs; with Shift a range, on the name the whole row. Or click here and paste two columns: ${parent}, ${field}.`,
+    wholeRow: "All of the row, or none",
+    pasted: (n: number, values: number) =>
+      `${n === 1 ? "1 pair" : `${n} pairs`} taken over, for ${values === 1 ? "1 value" : `${values} values`}.`,
+    pastedUnknown: (n: number, unknown: string[]) =>
+      `${n === 1 ? "1 pair" : `${n} pairs`} taken over. In neither list: ${unknown
+        .slice(0, 6)
+        .map((each) => `“${each}”`)
+        .join(", ")}${unknown.length > 6 ? " …" : ""}.`,
     way: "How to say what belongs",
     condition: "By a condition",
     byList: "By a list",

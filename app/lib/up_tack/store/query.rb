@@ -16,11 +16,13 @@ module UpTack
       # @param context [Core::Save::Context]
       # @param filter [Core::Expression::Formula, nil]
       # @param sorts [Array<Sort>]
+      # @param searches [Array<String>] further conditions in SQL over `rows`
       # @param names [#call] gives the NameIndex of a table by its key
       # @param descending [Boolean] whether the last number comes first, where nothing else sorts
-      def initialize(table, context, filter: nil, sorts: [], names: nil, descending: false)
+      def initialize(table, context, filter: nil, sorts: [], searches: [], names: nil, descending: false)
         @table = table
         @said, whole = filter ? Condition.new(table, context).split(filter.tree) : [[], true]
+        @said += searches
         @rest = whole ? nil : filter
         @sorts = sorts
         @order = Order.new(sorts, names)

@@ -31,10 +31,19 @@ module UpTack
         gone = go_along(design, id)
         kept = gone.flat_map { |design, ids| staying(design, ids, gone) }
         cleared, refused = kept.partition { |_, field, _| field.on_delete == "clear" }
-        Consequences.new(deleted: gone.to_a, cleared: cleared, reasons: refused.map { |design, field, ids| reason(design, field, ids) })
+        Consequences.new(deleted: gone.to_a, cleared: cleared, reasons: locked(gone) + refused.map { |design, field, ids| reason(design, field, ids) })
       end
 
       private
+
+      # Those among them that a lock keeps as they are.
+      def locked(gone)
+        gone.flat_map do |table, ids|
+          next [] if table.rules.grep(Core::Rules::Lock).none?(&:whole?)
+
+          Store::Rows.new(table).find_all(ids).flat_map { |id, values| Core::Save::Deleting.reasons(table, id, values, @workspace.context) }
+        end
+      end
 
       # @return [Hash{Table=>Array<Integer>}] the record and all that are deleted along
       def go_along(design, id)

@@ -15,12 +15,13 @@ module UpTack
 
       # @param sort [String, nil] as View takes it
       # @param filter [String, nil] a condition in words of the formula language
+      # @param search [String, nil] a text that stands anywhere in a record
       # @param cursor [String, nil] `following` of the page before
       # @param at [Integer] how many records to leave out instead
       # @return [Page]
       # @raise [Core::Design::Invalid] for a filter with a mistake, or a field that is not there
-      def call(table:, sort: nil, filter: nil, cursor: nil, at: 0, limit: 100)
-        @view = View.new(@workspace, table, filter: filter, sort: sort)
+      def call(table:, sort: nil, filter: nil, search: nil, cursor: nil, at: 0, limit: 100)
+        @view = View.new(@workspace, table, filter: filter, sort: sort, search: search)
         @selection = @view.selection
         limit = limit.clamp(1, MOST)
         from, ids = cursor ? after(Cursor.read(cursor, @view.fingerprint), limit + 1) : [at, @selection.page(limit + 1, at: at)]

@@ -69,6 +69,9 @@ module UpTack
         made.call(until_tired(sight, made) { |id, values| count(sight.verdict(id, values), id) })
       end
 
+      # Those that a formula gives; those that it compares are among its own warnings.
+      def fixed_texts(design, rule) = Core::Analysis::FixedTexts.new(rule, design).given.map { |message| Core::Expression::Problem.new(message: message) }
+
       def count(verdict, id)
         @counts[verdict] += 1
         @examples[verdict] << id if @examples[verdict].length < @most
@@ -76,7 +79,7 @@ module UpTack
 
       def result(design, rule, sight, look_at, looked_at)
         Preview.new(
-          problems: [], warnings: sight.warnings, notices: design.notices.of(rule), tack: rule.tack(design), sentence: rule.sentence(design), opening: sight.opening,
+          problems: [], warnings: sight.warnings + fixed_texts(design, rule), notices: design.notices.of(rule), tack: rule.tack(design), sentence: rule.sentence(design), opening: sight.opening,
           fleeting: sight.fleeting, pieces: pieces(rule.to_plain), looked: look_at && shown([look_at], sight).first,
           counts: @counts.dup, looked_at: looked_at, total: @total, examples: shown(telling, sight)
         )

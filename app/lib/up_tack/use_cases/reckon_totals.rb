@@ -19,11 +19,12 @@ module UpTack
 
       # @param table [String] key
       # @param filter [String, nil]
+      # @param search [String, nil] a text that stands anywhere in a record
       # @param fields [Array<String>] keys of those to reckon
       # @return [Result]
       # @raise [Core::Design::Invalid, NotAllowed]
-      def call(table:, filter: nil, fields: [])
-        @view = View.new(@workspace, table, filter: filter)
+      def call(table:, filter: nil, search: nil, fields: [])
+        @view = View.new(@workspace, table, filter: filter, search: search)
         Fields.check(@view.table, fields.to_h { |key| [key, nil] })
         fields.each { |key| @view.check_open(@view.table.key, key) }
         @selection = @view.selection
@@ -111,7 +112,7 @@ module UpTack
         plan = @workspace.plan(@view.table.key)
         upkeep = @workspace.project.upkeep
         ways = @view.table.kept?(field.key) ? [] : upkeep.ways(upkeep.calculation(@view.table.key, field.key)).uniq.sort_by(&:length)
-        Store::Rows.new(@view.table).each_batch(@view.filter && @selection.ids) do |batch|
+        Store::Rows.new(@view.table).each_batch(@view.whole? ? nil : @selection.ids) do |batch|
           context = @workspace.context
           Upkeep::Preload.new(ways, context.records).for(batch)
           values.concat(batch.map { |id, row| plan.complete(id, row.to_h, context, [field.key])[field.key] })

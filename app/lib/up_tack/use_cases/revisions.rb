@@ -7,6 +7,11 @@ module UpTack
     class Revisions
       LATEST = 100
 
+      # What putting a state back would do. differences:: of the design
+      # losses:: what people would no longer have, though an undo brings it back: [{place:, what:, count:}],
+      #   what "records" of a table or "values" of a field
+      Foreseen = Struct.new(:differences, :losses, keyword_init: true)
+
       def initialize(workspace)
         @workspace = workspace
       end
@@ -28,6 +33,14 @@ module UpTack
         Core::Design::Comparison.new(revision.previous && project(revision.previous), project(revision)).differences
       end
 
+      # @return [Foreseen] what putting the design back to the state after a revision would do
+      # @raise [Store::NotFound]
+      def foresee(id)
+        revision = Store::Revision.find_by(id: id) or raise Store::NotFound, "There is no revision #{id}."
+        now, back = @workspace.project, project(revision)
+        Foreseen.new(differences: Core::Design::Comparison.new(now, back).differences, losses: losses(now, back))
+      end
+
       # The change that puts one rule back as it was before a revision.
       # @return [Core::Design::Changes::Change]
       # @raise [Store::NotFound, Core::Design::Invalid]
@@ -43,6 +56,20 @@ module UpTack
       end
 
       private
+
+      def losses(now, back)
+        now.tables.flat_map do |table|
+          rows = Store::Rows.new(table)
+          later = back.tables.find { |each| each.id == table.id }
+          next lost(table.label, "records", rows.count) unless later
+
+          gone = table.kept_fields.reject { |field| later.fields.any? { |each| each.id == field.id && each.type == field.type } }
+          filled = gone.empty? ? {} : rows.filled
+          gone.flat_map { |field| lost("#{field.label} of #{table.label}", "values", filled.fetch(field.key, 0)) }
+        end
+      end
+
+      def lost(place, what, count) = count.zero? ? [] : [{place: place, what: what, count: count}]
 
       def project(revision) = Core::Design::Project.reopen(JSON.parse(Store::Revision.find(revision.id).design))
     end

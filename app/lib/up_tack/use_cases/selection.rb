@@ -17,12 +17,14 @@ module UpTack
       # @param table [Core::Design::Table]
       # @param filter [Core::Expression::Formula, nil]
       # @param sorts [Array<Store::Query::Sort>] none sorts by number
+      # @param searches [Array<Store::Query::Search>] texts that stand somewhere in each of them
       # @param descending [Boolean] whether the last number comes first, where nothing else sorts
-      def initialize(workspace, table, filter: nil, sorts: [], descending: false)
+      def initialize(workspace, table, filter: nil, sorts: [], searches: [], descending: false)
         @workspace = workspace
         @table = table
         @filter = filter
         @sorts = sorts
+        @searches = searches
         @descending = descending
       end
 
@@ -50,7 +52,7 @@ module UpTack
 
       # @return [Store::Query]
       def query
-        @query ||= Store::Query.new(@table, @workspace.context, filter: @filter, sorts: @sorts, names: method(:names), descending: @descending)
+        @query ||= Store::Query.new(@table, @workspace.context, filter: @filter, sorts: @sorts, searches: @searches.map(&:sql), names: method(:names), descending: @descending)
       end
 
       private
@@ -68,7 +70,7 @@ module UpTack
       def key
         fleeting = [@filter, *sorting].compact.any? { |formula| upkeep.fleeting_in(formula).any? }
         [
-          Store::Database.path, @workspace.revision_id, Store::Entry.maximum(:id), @table.key, @filter&.text, @sorts.map { |sort| [sort.field.key, sort.descending] }, @descending,
+          Store::Database.path, @workspace.revision_id, Store::Entry.maximum(:id), @table.key, @filter&.text, @sorts.map { |sort| [sort.field.key, sort.descending] }, @descending, @searches.map(&:sql),
           fleeting ? [@workspace.clock.now.to_i / 60, @workspace.person.id] : nil
         ]
       end

@@ -9,6 +9,8 @@ module UpTack
       NUMBER = "id"
       # Fields to sort by, at most.
       MOST_SORTS = 8
+      # Characters of a text that is looked for.
+      LONGEST_SEARCH = 200
 
       # @return [Core::Design::Table]
       attr_reader :table
@@ -20,23 +22,36 @@ module UpTack
       # @param filter [String, nil] a condition of the formula language
       # @param sort [String, nil] keys of fields, separated by commas, each with a minus
       #   before it where the greatest comes first; `id` is the record's number
+      # @param search [String, nil] a text that stands anywhere in a record
+      # @param within [String, nil] another one that stands there too
       # @raise [Core::Design::Invalid, NotAllowed, Store::NotFound]
-      def initialize(workspace, table, filter: nil, sort: nil)
+      def initialize(workspace, table, filter: nil, sort: nil, search: nil, within: nil)
         @workspace = workspace
         @table = workspace.table(table)
         @terms = sort.to_s.split(",").map(&:strip).reject(&:empty?).map { |term| [term.delete_prefix("-"), term.start_with?("-")] }
         check_sorts
         @filter = filter.to_s.strip.empty? ? nil : compiled(filter)
+        @searches = [search, within].map { |text| text.to_s.strip[0, LONGEST_SEARCH] }.reject(&:empty?)
       end
 
       # @return [Selection]
       def selection
         sorts = @terms.reject { |key, _| key == NUMBER }.map { |key, descending| Store::Query::Sort.new(field: @table.field(key), descending: descending) }
-        Selection.new(@workspace, @table, filter: @filter, sorts: sorts, descending: sorts.empty? && @terms.any? && @terms.first.last)
+        Selection.new(@workspace, @table, filter: @filter, sorts: sorts, searches: @searches.map { |text| search(text) }, descending: sorts.empty? && @terms.any? && @terms.first.last)
       end
 
+      # @param text [String]
+      # @return [Store::Query::Search] for it in all fields that are open to the person
+      def search(text)
+        context = @workspace.context
+        Store::Query::Search.new(searched, text, context.reading(@workspace.project.conventions), ->(table) { Store::NameIndex.of(@workspace.plan(table), context) })
+      end
+
+      # @return [Boolean] whether it shows all records
+      def whole? = @filter.nil? && @searches.empty?
+
       # @return [Hash{String=>Object}] what makes it differ from others, for a cursor
-      def fingerprint = Digest::SHA256.hexdigest(JSON.generate([@table.id, @filter&.text, @terms]))[0, 12]
+      def fingerprint = Digest::SHA256.hexdigest(JSON.generate([@table.id, @filter&.text, @terms, *@searches]))[0, 12]
 
       # What somebody does not see must not show in which records are let through either.
       # @raise [NotAllowed]
@@ -50,6 +65,20 @@ module UpTack
       end
 
       private
+
+      # Names of linked records are only looked at where they are open too.
+      def searched
+        @table.kept_fields.select { |field| open?(@table.key, field.key) && (!field.link? || named_openly?(@workspace.project.table(field.target))) }
+      end
+
+      def named_openly?(table) = open?(table.key, nil) && Core::Design::Titles.fields(table).all? { |field| open?(table.key, field.key) }
+
+      def open?(table, key)
+        check_open(table, key)
+        true
+      rescue NotAllowed
+        false
+      end
 
       def check_sorts
         keys = @terms.map(&:first) - [NUMBER]

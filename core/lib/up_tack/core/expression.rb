@@ -52,6 +52,15 @@ module UpTack
       @mutex = Mutex.new
       @trees = {}
 
+      # Where a text can't be read, what it may have meant is told instead.
+      def self.meant(text, scope)
+        yield
+      rescue Invalid
+        found = Meant.new(scope).problem(text) or raise
+        raise Invalid, [found]
+      end
+      private_class_method :meant
+
       # @param text [String]
       # @param scope [Scope] the fields it may read
       # @param expecting [Symbol, nil] the type wanted, if there is one
@@ -59,7 +68,7 @@ module UpTack
       # @return [Formula]
       # @raise [Invalid]
       def self.compile(text, scope, expecting: nil, counting: false)
-        tree = parse(text)
+        tree = meant(text, scope) { parse(text) }
         checker = Checker.new(scope, counting: counting)
         type = checker.check(tree, expecting: expecting)
         raise Invalid, checker.problems if checker.problems.any?

@@ -2,6 +2,7 @@ import { TriangleAlert } from "lucide-react";
 import { useContext } from "react";
 import type { Field } from "../../api/client";
 import { words } from "../../words";
+import { OpenAddress } from "./Address";
 import { FieldInput } from "./FieldInput";
 import { PassWarning } from "./PassWarning";
 import type { Draft } from "./useDraft";
@@ -68,6 +69,7 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
             {words.form.required}
           </span>
         )}
+        {!closed && !field.given && <OpenAddress field={field} text={value} className="shrink-0 self-center" />}
         {askWhy && found && (
           <button
             type="button"
@@ -109,7 +111,7 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
           onBusy={draft.wait}
         />
       </div>
-      <div id={below} className="min-h-5 pt-0.5 text-xs" aria-live="polite">
+      <div id={below} className="min-h-5 pt-0.5 text-xs">
         {refused
           ? messages.map((message) => (
               <div key={message.message}>
@@ -120,11 +122,7 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
                 {message.passable && message.rule && <PassWarning rule={message.rule} draft={draft} />}
               </div>
             ))
-          : said && (
-              <p className="quiet truncate" title={said}>
-                {said}
-              </p>
-            )}
+          : said && <p className="quiet break-words">{said}</p>}
       </div>
     </div>
   );

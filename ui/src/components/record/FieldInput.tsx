@@ -1,6 +1,7 @@
 import type { Field } from "../../api/client";
 import type { Typed } from "../../api/queries";
 import { words } from "../../words";
+import { ShownValue } from "./Address";
 import { ChoiceInput } from "./ChoiceInput";
 import { DayPicker } from "./DayPicker";
 import { LinkInput } from "./LinkInput";
@@ -67,7 +68,7 @@ export function FieldInput(props: InputProps) {
         aria-describedby={describedBy}
         className={`${LOOK} block min-h-8 max-h-56 overflow-auto whitespace-pre-wrap break-words`}
       >
-        {value}
+        <ShownValue field={field} text={value} />
       </output>
     );
   }

@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import type { FormItem, Table } from "../../api/client";
 import { useRecord, useTable } from "../../api/queries";
 import { words } from "../../words";
+import { ShownValue } from "./Address";
 import type { Draft } from "./useDraft";
 
 type Props = { table: Table; item: FormItem; draft: Draft };
@@ -33,7 +34,7 @@ export function LinkedPanel({ table, item, draft }: Props) {
             <div key={field.key} className="contents" data-writes={`${item.table}.${field.key}`}>
               <dt className="quiet">{field.label}</dt>
               <dd className={`truncate ${field.given ? "stitched w-fit max-w-full" : ""}`}>
-                {record.texts[field.key] || "–"}
+                {record.texts[field.key] ? <ShownValue field={field} text={record.texts[field.key] ?? ""} /> : "–"}
               </dd>
             </div>
           ))}

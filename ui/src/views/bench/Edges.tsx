@@ -135,6 +135,9 @@ function Line({ suggestion, name, judgement, onJudge, onTry }: LineProps) {
             {words.edges.look}
           </button>
         </p>
+        {cameOut(suggestion).length > 0 && (
+          <p className="quiet text-xs">{words.edges.cameOut(cameOut(suggestion).join(" · "))}</p>
+        )}
       </div>
       <fieldset className="join shrink-0">
         <legend className="sr-only">{suggestion.words[0]}</legend>
@@ -153,6 +156,18 @@ function Line({ suggestion, name, judgement, onJudge, onTry }: LineProps) {
     </li>
   );
 }
+
+/** Values told of one record, at most. */
+const MOST_VALUES = 6;
+
+/** The values that come out, in words; of some fields alone where they are named. */
+export const cameOut = ({ expect, expects }: Suggestion, fields?: string[]) =>
+  expects
+    .filter((_, place) => {
+      const each = expect[place];
+      return each?.what === "value" && (!fields || fields.includes(each.field ?? ""));
+    })
+    .slice(0, MOST_VALUES);
 
 /** A judgement that was made is seen at once; leaving is no judgement. */
 const MARKED: Record<Judgement, string> = {

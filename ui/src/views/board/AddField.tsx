@@ -1,17 +1,18 @@
 import { Plus } from "lucide-react";
-import { useRef, useState } from "react";
+import { useRef } from "react";
 import type { Table } from "../../api/client";
 import { useAddField, useSession, useTables } from "../../api/queries";
+import { editPlace, useEdit } from "../../components/edits";
 import { words } from "../../words";
 
 /** The last row of the board: a name and a type make a field, and the next can be typed at once. */
 export function AddField({ table }: { table: Table }) {
   const add = useAddField(table.key);
   const types = useSession().data?.types ?? [];
-  const [label, setLabel] = useState("");
-  const [type, setType] = useState("text");
+  const edit = useEdit(editPlace.newField(table.id), { label: "", type: "text", target: "" });
+  const { label, type, target } = edit.value;
+  const set = (some: Partial<typeof edit.value>) => edit.change((now) => ({ ...now, ...some }));
   const tables = useTables().data ?? [];
-  const [target, setTarget] = useState("");
   const input = useRef<HTMLInputElement>(null);
 
   const submit = () => {
@@ -26,7 +27,8 @@ export function AddField({ table }: { table: Table }) {
       },
       {
         onSuccess: () => {
-          setLabel("");
+          edit.change((now) => ({ ...now, label: "" }));
+          edit.done();
           input.current?.focus();
         },
       },
@@ -49,7 +51,7 @@ export function AddField({ table }: { table: Table }) {
         placeholder={words.board.addPlaceholder}
         value={label}
         onChange={(event) => {
-          setLabel(event.target.value);
+          set({ label: event.target.value });
           add.reset();
         }}
         className="input input-sm input-ghost w-72"
@@ -57,7 +59,7 @@ export function AddField({ table }: { table: Table }) {
       <select
         aria-label={words.board.typeOfNew}
         value={type}
-        onChange={(event) => setType(event.target.value)}
+        onChange={(event) => set({ type: event.target.value })}
         className="select select-sm w-36"
       >
         {types.map((each) => (
@@ -70,7 +72,7 @@ export function AddField({ table }: { table: Table }) {
         <select
           aria-label={words.link.target}
           value={target || tables.find((each) => each.key !== table.key)?.key}
-          onChange={(event) => setTarget(event.target.value)}
+          onChange={(event) => set({ target: event.target.value })}
           className="select select-sm w-36"
         >
           {tables.map((each) => (

@@ -1,11 +1,12 @@
 import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
-import { GripVertical, Plus } from "lucide-react";
+import { GripVertical, PencilLine, Plus } from "lucide-react";
 import type { CSSProperties } from "react";
-import type { Field, Stage, Table } from "../../api/client";
+import type { Field, Rule, Stage, Table } from "../../api/client";
 import { useProofs } from "../../api/proofs";
 import { useOpenCounts } from "../../api/queries";
 import { useMay } from "../../app/may";
+import { editPlace, useEditPlaces } from "../../components/edits";
 import { lowerFirst } from "../../components/lowerFirst";
 import { words } from "../../words";
 import type { Opened } from "./Board";
@@ -34,6 +35,7 @@ export function BoardRow(props: Props) {
   );
   const openHere = opened && "field" in opened && !("stage" in opened) && opened.field === field.key;
   const may = useMay();
+  const begun = useEditPlaces().has(editPlace.field(table.id, field.id));
 
   return (
     <div
@@ -69,10 +71,17 @@ export function BoardRow(props: Props) {
           onClick={() => open({ field: field.key })}
           className={`-ml-1 min-w-0 flex-1 rounded py-1 pr-2 pl-1 text-left ${openHere ? "bg-base-200" : "hover:bg-base-200"}`}
           title={field.note ?? undefined}
-          aria-label={`${field.label} ${lowerFirst(field.type_label)}`}
+          aria-label={`${field.label} ${lowerFirst(field.type_label)}${begun ? ` ${words.drafts.short}` : ""}`}
         >
           <span className="block truncate font-semibold leading-tight">{field.label}</span>{" "}
-          <span className="quiet block text-xs leading-tight">{lowerFirst(field.type_label)}</span>
+          <span className="quiet block text-xs leading-tight">
+            {lowerFirst(field.type_label)}{" "}
+            {begun && (
+              <span className="ml-1.5 rounded border border-secondary border-dashed px-1 text-secondary">
+                {words.drafts.short}
+              </span>
+            )}
+          </span>
         </button>
       </div>
       {table.stages.map((stage, column) => (
@@ -81,6 +90,17 @@ export function BoardRow(props: Props) {
     </div>
   );
 }
+
+/** Labels of the fields that a rule sets when this one changes; none where it sets this one. */
+function movedBy(table: Table, rule: Rule, field: Field): string[] {
+  const sets = rule.kind === "fill" ? (rule.parts.sets ?? []).map((set) => set.field) : (rule.parts.outputs ?? []);
+  if (!["fill", "decision"].includes(rule.kind) || sets.includes(field.key)) return [];
+  return sets.map((key) => table.fields.find((each) => each.key === key)?.label ?? key);
+}
+
+/** The place of a rule that is half written: dashed, with the word. */
+const BEGUN =
+  "grid min-h-6 place-items-center rounded border border-b-2 border-secondary border-dashed bg-base-100 px-1.5 py-0.5 text-secondary text-xs";
 
 function Cell({
   table,
@@ -103,6 +123,8 @@ function Cell({
     ).data ?? {};
   const covered = useProofs(may.design).data?.coverage;
   const rules = table.rules.filter((rule) => rule.stages.includes(stage.key) && rule.fields.includes(field.key));
+  const drafts = useEditPlaces();
+  const begun = drafts.has(editPlace.newRule(table.id, field.id, stage.key));
   const single = ["default", "mask"].includes(stage.key) && rules.length > 0;
   const stop = `${field.key}/${stage.key}`;
   const openHere = opened && "stage" in opened && opened.field === field.key && opened.stage === stage.key;
@@ -116,6 +138,8 @@ function Cell({
           key={rule.id}
           rule={rule}
           open={openCounts[rule.id] ?? 0}
+          draft={drafts.has(editPlace.rule(table.id, rule.id))}
+          moves={movedBy(table, rule, field)}
           proven={covered?.find((each) => each.rule === rule.id)?.state}
           field={field.key}
           column={column}
@@ -143,10 +167,22 @@ function Cell({
           onFocus={() => setAt(stop)}
           onClick={() => open({ field: field.key, stage: stage.key })}
           title={words.board.pin(stage.label, field.label)}
-          aria-label={words.board.pin(stage.label, field.label)}
-          className={`grid place-items-center rounded border border-secondary border-dashed bg-base-100 text-secondary hover:opacity-100 focus-visible:opacity-100 ${openHere ? "opacity-100" : table.rules.length === 0 ? "opacity-60" : "opacity-0 group-hover/cell:opacity-80"} ${rules.length > 0 && !narrow ? "absolute top-1 right-1 size-5" : "size-6"} ${rules.length > 0 && narrow && !openHere ? "sr-only focus-visible:not-sr-only" : ""}`}
+          aria-label={`${begun ? `${words.drafts.short}: ` : ""}${words.board.pin(stage.label, field.label)}`}
+          className={
+            begun
+              ? BEGUN
+              : `grid place-items-center rounded border border-secondary border-dashed bg-base-100 text-secondary hover:opacity-100 focus-visible:opacity-100 ${openHere ? "opacity-100" : table.rules.length === 0 ? "opacity-60" : "opacity-0 group-hover/cell:opacity-80"} ${rules.length > 0 && !narrow ? "absolute top-1 right-1 size-5" : "size-6"} ${rules.length > 0 && narrow && !openHere ? "sr-only focus-visible:not-sr-only" : ""}`
+          }
         >
-          <Plus size={13} aria-hidden />
+          {begun ? (
+            narrow ? (
+              <PencilLine size={13} aria-label={words.drafts.short} />
+            ) : (
+              words.drafts.short
+            )
+          ) : (
+            <Plus size={13} aria-hidden />
+          )}
         </button>
       )}
     </div>

@@ -2,10 +2,11 @@ import { Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { type Field, ProblemError, type Table } from "../../api/client";
 import { losses, useChangeField, useRenameTable, useSession } from "../../api/queries";
-import { Said } from "../../components/Said";
+import { editPlace, useEdit } from "../../components/edits";
 import { words } from "../../words";
 import { AccessParts } from "./AccessParts";
 import { type ChoiceSettings, ChoicesParts } from "./ChoicesParts";
+import { DraftBar } from "./DraftBar";
 import { FormatParts, type FormatSettings } from "./FormatParts";
 import { LinkDetails } from "./LinkDetails";
 import { beginLink, LinkParts, type LinkSettings } from "./LinkParts";
@@ -19,24 +20,40 @@ type Props = {
   onRenamed: (key: string) => void;
 };
 
+type Settings = {
+  label: string;
+  type: string;
+  decimals: string;
+  choices: ChoiceSettings;
+  format: FormatSettings;
+  link: LinkSettings;
+  known: boolean;
+  note: string;
+  access: Field["access"];
+};
+
 /** A field's name, type and what belongs to the type. Says what a new type would lose before it is saved. */
 export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props) {
   const change = useChangeField(table.key);
   const types = useSession().data?.types ?? [];
-  const [label, setLabel] = useState(field.label);
-  const [type, setType] = useState(field.type);
-  const [decimals, setDecimals] = useState(field.decimals?.toString() ?? "");
-  const [choices, setChoices] = useState<ChoiceSettings>({
-    choices: field.list ? [] : field.choices,
-    retired: field.list ? [] : field.retired,
-    list: field.list,
+  const edit = useEdit<Settings>(editPlace.field(table.id, field.id), {
+    label: field.label,
+    type: field.type,
+    decimals: field.decimals?.toString() ?? "",
+    choices: {
+      choices: field.list ? [] : field.choices,
+      retired: field.list ? [] : field.retired,
+      list: field.list,
+    },
+    format: field.format,
+    link: beginLink(field),
+    known: table.title_field === field.key,
+    note: field.note ?? "",
+    access: field.access,
   });
-  const [format, setFormat] = useState<FormatSettings>(field.format);
-  const [link, setLink] = useState<LinkSettings>(() => beginLink(field));
-  const [known, setKnown] = useState(table.title_field === field.key);
+  const { label, type, decimals, choices, format, link, known, note, access } = edit.value;
+  const set = (some: Partial<Settings>) => edit.change((now) => ({ ...now, ...some }));
   const rename = useRenameTable();
-  const [note, setNote] = useState(field.note ?? "");
-  const [access, setAccess] = useState(field.access);
   const listed = choices.choices.map((each) => each.trim()).filter(Boolean);
   const loss = useLoss(
     table.key,
@@ -67,6 +84,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           const now = changed?.fields.find((each) => each.id === field.id);
           if (known !== (table.title_field === field.key))
             rename.mutate({ table: table.key, title: known ? (now?.key ?? field.key) : null });
+          edit.done();
           if (now && now.key !== field.key) onRenamed(now.key);
           onClose();
         },
@@ -82,6 +100,18 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
       title={field.label}
       onClose={onClose}
       onSave={save}
+      refused={mistakes}
+      note={
+        edit.dirty && (
+          <DraftBar
+            overtaken={edit.overtaken}
+            onDrop={() => {
+              edit.done();
+              onClose();
+            }}
+          />
+        )
+      }
       footer={
         <>
           <button type="button" className="btn btn-primary btn-sm" onClick={save} disabled={change.isPending}>
@@ -96,13 +126,13 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
         </>
       }
     >
-      <label className="flex flex-col gap-1 font-semibold">
+      <label data-part="label" className="flex flex-col gap-1 font-semibold">
         {words.fieldPanel.label}
         <input
           data-first
           className="input w-full font-normal"
           value={label}
-          onChange={(event) => setLabel(event.target.value)}
+          onChange={(event) => set({ label: event.target.value })}
           onKeyDown={(event) => event.key === "Enter" && !event.ctrlKey && save()}
         />
         <span className="quiet font-normal text-xs">
@@ -111,7 +141,11 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
       </label>
       <label className="flex flex-col gap-1 font-semibold">
         {words.fieldPanel.type}
-        <select className="select w-full font-normal" value={type} onChange={(event) => setType(event.target.value)}>
+        <select
+          className="select w-full font-normal"
+          value={type}
+          onChange={(event) => set({ type: event.target.value })}
+        >
           {types.map((each) => (
             <option key={each.key} value={each.key}>
               {each.label}
@@ -126,7 +160,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           <select
             className="select w-32 font-normal"
             value={decimals}
-            onChange={(event) => setDecimals(event.target.value)}
+            onChange={(event) => set({ decimals: event.target.value })}
           >
             <option value="">{words.fieldPanel.anyDecimals}</option>
             {[...Array(11).keys()].map((each) => (
@@ -137,18 +171,33 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           </select>
         </label>
       )}
-      {type === "choice" && <ChoicesParts value={choices} onChange={setChoices} />}
-      {type === "link" && <LinkParts table={table} link={link} onChange={setLink} />}
+      {type === "choice" && (
+        <div data-part="choices">
+          <ChoicesParts value={choices} onChange={(next) => set({ choices: next })} />
+        </div>
+      )}
+      {type === "link" && (
+        <div data-part="link">
+          <LinkParts table={table} link={link} onChange={(next) => set({ link: next })} />
+        </div>
+      )}
       {field.type === "link" && type === "link" && <LinkDetails table={table} link={field} />}
-      <FormatParts
-        type={type}
-        decimals={decimals === "" ? null : Number(decimals)}
-        value={format}
-        onChange={setFormat}
-      />
+      <div data-part="format">
+        <FormatParts
+          type={type}
+          decimals={decimals === "" ? null : Number(decimals)}
+          value={format}
+          onChange={(next) => set({ format: next })}
+        />
+      </div>
       {type !== "link" && type !== "yes_no" && (
         <label className="flex items-center gap-2">
-          <input type="checkbox" className="checkbox checkbox-sm" checked={known} onChange={() => setKnown(!known)} />
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={known}
+            onChange={() => set({ known: !known })}
+          />
           {words.fieldPanel.known(table.one.toLowerCase())}
         </label>
       )}
@@ -159,16 +208,13 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           rows={2}
           value={note}
           placeholder={words.fieldPanel.notePlaceholder}
-          onChange={(event) => setNote(event.target.value)}
+          onChange={(event) => set({ note: event.target.value })}
         />
       </label>
       <p className="quiet text-xs">{field.sentence}</p>
-      {table.title_field !== field.key && <AccessParts of="field" value={access} onChange={setAccess} />}
-      {mistakes.map((mistake) => (
-        <p key={mistake.message} className="text-error" role="alert">
-          <Said text={mistake.message} />
-        </p>
-      ))}
+      {table.title_field !== field.key && (
+        <AccessParts of="field" value={access} onChange={(next) => set({ access: next })} />
+      )}
     </Panel>
   );
 }

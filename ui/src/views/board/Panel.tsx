@@ -1,7 +1,9 @@
 import { X } from "lucide-react";
 import { type ReactNode, useEffect, useRef } from "react";
+import { Said } from "../../components/Said";
 import { words } from "../../words";
 
+type Refused = { part?: string | null; message: string };
 type Props = {
   title: ReactNode;
   above: string;
@@ -10,6 +12,10 @@ type Props = {
   onSave: () => void;
   children: ReactNode;
   footer: ReactNode;
+  /** What stands right above the footer, such as that it is a draft. */
+  note?: ReactNode;
+  /** Why it was not saved: said at the button that saves, and its place is brought into sight. */
+  refused?: Refused[];
   /** What stands beside the rest where there is room, else beneath it. */
   beside?: ReactNode;
   wide?: boolean;
@@ -26,6 +32,8 @@ export function Panel({
   onSave,
   children,
   footer,
+  note,
+  refused = [],
   beside,
   wide = false,
   stacked = false,
@@ -36,6 +44,11 @@ export function Panel({
     const first = panel.current?.querySelector<HTMLElement>("[data-first]");
     (first ?? panel.current)?.focus();
   }, []);
+  const said = refused.map((each) => each.message).join("\n");
+  // biome-ignore lint/correctness/useExhaustiveDependencies: whenever something else is refused
+  useEffect(() => {
+    if (said !== "") showFault(panel.current, refused);
+  }, [said]);
   return (
     <aside
       ref={panel}
@@ -66,14 +79,42 @@ export function Panel({
         </button>
       </div>
       <div className={`min-h-0 flex-1 overflow-auto ${split ? "xl:grid xl:grid-cols-2 xl:overflow-hidden" : ""}`}>
-        <div className={`flex flex-col gap-4 px-4 py-4 ${split ? "xl:overflow-auto" : ""}`}>{children}</div>
+        <div data-faults className={`flex flex-col gap-4 px-4 py-4 ${split ? "xl:overflow-auto" : ""}`}>
+          {children}
+        </div>
         {beside && (
           <div className={`px-4 pb-4 ${split ? "xl:overflow-auto xl:border-base-300 xl:border-l xl:pt-4" : ""}`}>
             {beside}
           </div>
         )}
       </div>
+      {note}
+      {refused.length > 0 && (
+        <div className="flex items-start gap-3 border-error border-t bg-[var(--tint-refused)] px-4 py-2" role="alert">
+          <div className="min-w-0 flex-1 text-error">
+            {refused.slice(0, 3).map((each) => (
+              <p key={each.message}>
+                <Said text={each.message} />
+              </p>
+            ))}
+          </div>
+          <button type="button" className="link shrink-0 text-xs" onClick={() => showFault(panel.current, refused)}>
+            {words.rulePanel.showFault}
+          </button>
+        </div>
+      )}
       <div className="flex flex-wrap items-center gap-2 border-base-300 border-t px-4 py-2.5">{footer}</div>
     </aside>
   );
+}
+
+/** Brings into sight, and under the cursor, what a refusal is about. */
+function showFault(panel: HTMLElement | null, refused: Refused[]) {
+  const named = refused.flatMap(({ part }) => {
+    const [first] = (part ?? "").split(".");
+    return first ? [panel?.querySelector<HTMLElement>(`[data-part="${first}"]`)] : [];
+  });
+  const place = named.find((each) => each) ?? panel?.querySelector<HTMLElement>("[data-faults] [role=alert]");
+  place?.scrollIntoView({ block: "center" });
+  place?.querySelector<HTMLElement>("input, select, textarea, [contenteditable=true]")?.focus({ preventScroll: true });
 }

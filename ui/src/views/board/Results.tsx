@@ -2,6 +2,7 @@ import { X } from "lucide-react";
 import { Link } from "react-router";
 import type { Preview, RuleParts, Table } from "../../api/client";
 import { MatchInput } from "../../components/record/MatchInput";
+import { Spaces } from "../../components/Spaces";
 import { words } from "../../words";
 import { Effect } from "./Effect";
 import { Notices } from "./Notices";
@@ -165,12 +166,14 @@ function ExampleLine({ table, parts, example, compares, mild, lit = false }: Lin
             )}
             {example.verdict === "refused" && (
               <span className={tone}>
-                {example.stored} {refused}
+                <Spaces text={example.stored} /> {refused}
               </span>
             )}
             {resting || example.verdict === "same" || example.verdict === "refused" ? null : (
               <>
-                <span className="quiet break-words">{example.stored || words.rulePanel.blank}</span>
+                <span className="quiet break-words">
+                  {example.stored ? <Spaces text={example.stored} /> : words.rulePanel.blank}
+                </span>
                 <span className="quiet">→</span>
               </>
             )}
@@ -178,7 +181,7 @@ function ExampleLine({ table, parts, example, compares, mild, lit = false }: Lin
               <span
                 className={`min-w-0 break-words ${example.verdict === "failed" ? "text-error" : example.result ? "stitched" : "quiet"}`}
               >
-                {came}
+                <Spaces text={came} />
               </span>
             )}
             {example.verdict === "same" && <span className="quiet text-xs">{words.rulePanel.verdicts.same}</span>}
@@ -188,11 +191,7 @@ function ExampleLine({ table, parts, example, compares, mild, lit = false }: Lin
             {example.result || (example.verdict === "refused" ? refused : words.rulePanel.verdicts[example.verdict])}
           </span>
         )}
-        {example.how && (
-          <span className="quiet line-clamp-2 break-words font-mono text-[0.6875rem]" title={example.how}>
-            {example.how}
-          </span>
-        )}
+        {example.how && <span className="quiet block break-words font-mono text-[0.6875rem]">{example.how}</span>}
       </span>
     </li>
   );

@@ -3,9 +3,11 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { type Mistake, ProblemError, type Rule, type RuleParts, type Table } from "../../api/client";
 import { usePinRule, useUnpinRule } from "../../api/queries";
+import { editPlace, useEdit } from "../../components/edits";
 import { Said } from "../../components/Said";
 import { Segments } from "../../components/Segments";
 import { words } from "../../words";
+import { DraftBar } from "./DraftBar";
 import { Numbering } from "./Numbering";
 import { Panel } from "./Panel";
 import { CalculationParts } from "./parts/CalculationParts";
@@ -23,18 +25,27 @@ import { TidyParts } from "./parts/TidyParts";
 import { ValidationParts } from "./parts/ValidationParts";
 import { Results } from "./Results";
 import { RuleProofs } from "./RuleProofs";
+import { TryRule } from "./TryRule";
 import { usePreview } from "./usePreview";
 
+/** Whether nothing was written yet of a new rule. */
+const isUntouched = (parts: RuleParts) => JSON.stringify(parts) === JSON.stringify(beginning(parts.kind, parts.field));
+
 type Props = { table: Table; rule?: Rule; field: string; stage: string; onClose: () => void };
+/** A rule as it is written so far, and what was written for other kinds on the way. */
+type Written = { parts: RuleParts; aside: { [kind: string]: RuleParts } };
 
 /** Writes a rule: the rule itself, its result on real records as it is typed, and its effect. */
 export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   const place = table.stages.find((each) => each.key === stage);
   const suiting = table.fields.find((each) => each.key === field)?.kinds ?? [];
   const kinds = (place?.kinds ?? []).filter((kind) => suiting.includes(kind));
-  const [first] = useState<RuleParts>(() => rule?.parts ?? beginning(kinds[0] ?? "", field));
-  const [parts, setParts] = useState<RuleParts>(first);
-  const [leaving, setLeaving] = useState(false);
+  const id = table.fields.find((each) => each.key === field)?.id ?? field;
+  const edit = useEdit<Written>(rule ? editPlace.rule(table.id, rule.id) : editPlace.newRule(table.id, id, stage), {
+    parts: rule?.parts ?? beginning(kinds[0] ?? "", field),
+    aside: {},
+  });
+  const { parts, aside } = edit.value;
   const pin = usePinRule(table.key);
   const unpin = useUnpinRule(table.key);
   const [lookAt, setLookAt] = useState<{ id: number; title: string } | null>(null);
@@ -43,26 +54,36 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   const sound = preview.data?.problems.length === 0;
   const [lastSound, setLastSound] = useState(preview.data);
   if (sound && preview.data !== lastSound) setLastSound(preview.data);
-  const change = (some: Partial<RuleParts>) => {
-    setParts((now) => ({ ...now, ...some }));
-    setLeaving(false);
+  const keep = (next: Written) => {
+    edit.change(next);
+    // To have looked at another kind is no draft yet.
+    if (!rule && [next.parts, ...Object.values(next.aside)].every(isUntouched)) edit.done();
     pin.reset();
   };
+  const change = (some: Partial<RuleParts>) => keep({ aside, parts: { ...edit.latest().parts, ...some } });
+  // What was written for one kind stands again when somebody comes back to it.
+  const changeKind = (kind: string) =>
+    keep({
+      parts: aside[kind] ?? beginning(kind, parts.field, parts),
+      aside: { ...aside, [parts.kind]: parts },
+    });
   const label = table.fields.find((each) => each.key === parts.field)?.label ?? parts.field;
   const mistakes: Mistake[] =
     pin.error instanceof ProblemError
       ? (pin.error.problem.mistakes ?? [{ part: null, message: pin.error.message, from: null, to: null }])
       : (preview.data?.problems ?? []);
-  const dirty = JSON.stringify(parts) !== JSON.stringify(first);
-
-  const save = () => pin.mutate(parts, { onSuccess: onClose });
-  const close = () => (dirty && !leaving ? setLeaving(true) : onClose());
+  const dirty = rule ? JSON.stringify(parts) !== JSON.stringify(edit.first.parts) : !isUntouched(parts);
+  const end = () => {
+    edit.done();
+    onClose();
+  };
+  const save = () => pin.mutate(parts, { onSuccess: end });
   const remove = () =>
     rule &&
     unpin.mutate(rule.id, {
       onSuccess: () => {
         toast(words.rulePanel.removed);
-        onClose();
+        end();
       },
     });
 
@@ -72,13 +93,16 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       name={rule?.sentence ?? words.rulePanel.newTitle(place?.label ?? "")}
       above={rule ? (place?.label ?? "") : words.rulePanel.newTitle(place?.label ?? "")}
       title={`${words.rulePanel.on} ${label}`}
-      onClose={close}
+      onClose={onClose}
+      refused={pin.error ? mistakes : []}
+      note={dirty && <DraftBar overtaken={edit.overtaken} onDrop={end} />}
       onSave={save}
       wide={parts.kind !== "default"}
       stacked={parts.kind === "decision"}
       beside={
         <>
           <RuleProofs table={table} parts={parts} {...(rule ? { rule } : {})} sound={sound} dirty={dirty} />
+          <TryRule table={table} parts={parts} sound={sound} />
           <Results
             table={table}
             parts={parts}
@@ -92,49 +116,23 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
         </>
       }
       footer={
-        leaving ? (
-          <>
-            <span className="flex-1 font-semibold">{words.rulePanel.unsaved}</span>
-            <button type="button" className="btn btn-sm" onClick={() => setLeaving(false)}>
-              {words.rulePanel.keepOn}
+        <>
+          <button type="button" className="btn btn-primary btn-sm" onClick={save} disabled={pin.isPending}>
+            {rule ? words.rulePanel.saveChange : words.rulePanel.save}
+            <kbd className="text-[0.6875rem] opacity-75">Ctrl Enter</kbd>
+          </button>
+          <span className="flex-1" />
+          {rule && (
+            <button type="button" className="btn btn-ghost btn-sm text-error" onClick={remove}>
+              <Trash2 size={14} aria-hidden />
+              {words.rulePanel.remove}
             </button>
-            <button type="button" className="btn btn-sm text-error" onClick={onClose}>
-              {words.rulePanel.discard}
-            </button>
-            <button type="button" className="btn btn-primary btn-sm" onClick={save}>
-              {words.common.save}
-            </button>
-          </>
-        ) : (
-          <>
-            <button type="button" className="btn btn-primary btn-sm" onClick={save} disabled={pin.isPending}>
-              {rule ? words.rulePanel.saveChange : words.rulePanel.save}
-              <kbd className="text-[0.6875rem] opacity-75">Ctrl Enter</kbd>
-            </button>
-            <span className="flex-1" />
-            {rule && (
-              <button type="button" className="btn btn-ghost btn-sm text-error" onClick={remove}>
-                <Trash2 size={14} aria-hidden />
-                {words.rulePanel.remove}
-              </button>
-            )}
-          </>
-        )
+          )}
+        </>
       }
     >
-      {(preview.data?.sentence ?? rule?.sentence) && (
-        <p className="quiet">{preview.data?.sentence ?? rule?.sentence}</p>
-      )}
       {place && kinds.length > 1 && !rule && (
-        <KindPick
-          name={place.label}
-          kinds={kinds}
-          value={parts.kind}
-          onChange={(kind) => {
-            setParts(beginning(kind, parts.field, parts));
-            pin.reset();
-          }}
-        />
+        <KindPick name={place.label} kinds={kinds} value={parts.kind} onChange={changeKind} />
       )}
       {parts.kind === "default" && <DefaultParts {...shared} />}
       {parts.kind === "mask" && <MaskParts {...shared} />}
@@ -152,6 +150,10 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       {parts.kind === "line" && <LineParts {...shared} />}
       {VALIDATIONS.includes(parts.kind) && (
         <ValidationParts {...shared} key={parts.kind} usual={usualMessage(parts, preview.data?.sentence, label)} />
+      )}
+      {/* Beneath what is clicked and typed in: it comes a moment later, and nothing may move beneath a hand. */}
+      {(preview.data?.sentence ?? rule?.sentence) && (
+        <p className="quiet">{preview.data?.sentence ?? rule?.sentence}</p>
       )}
       {mistakes
         .filter((mistake) => !shownAtPart(mistake, parts.kind))

@@ -1,27 +1,37 @@
-import { useState } from "react";
 import type { Table } from "../../api/client";
 import { useRenameTable } from "../../api/queries";
+import { editPlace, useEdit } from "../../components/edits";
 import { Segments } from "../../components/Segments";
 import { words } from "../../words";
 import { AccessParts } from "./AccessParts";
+import { DraftBar } from "./DraftBar";
 import { Panel } from "./Panel";
 
 type Mode = "all" | "only" | "all_but";
+type Settings = { note: string; access: Table["access"]; mode: Mode; picked: string[] };
 type Props = { table: Table; onClose: () => void };
 
 /** The table itself: its note, who may do what with it, and what of it the change log watches. */
 export function TablePanel({ table, onClose }: Props) {
   const change = useRenameTable();
-  const [note, setNote] = useState(table.note ?? "");
-  const [access, setAccess] = useState(table.access);
-  const [mode, setMode] = useState<Mode>(table.log?.only ? "only" : table.log?.all_but ? "all_but" : "all");
-  const [picked, setPicked] = useState<string[]>(table.log?.only ?? table.log?.all_but ?? []);
+  const edit = useEdit<Settings>(editPlace.table(table.id), {
+    note: table.note ?? "",
+    access: table.access,
+    mode: table.log?.only ? "only" : table.log?.all_but ? "all_but" : "all",
+    picked: table.log?.only ?? table.log?.all_but ?? [],
+  });
+  const { note, access, mode, picked } = edit.value;
+  const set = (some: Partial<Settings>) => edit.change((now) => ({ ...now, ...some }));
   const toggle = (id: string) =>
-    setPicked(picked.includes(id) ? picked.filter((each) => each !== id) : [...picked, id]);
+    set({ picked: picked.includes(id) ? picked.filter((each) => each !== id) : [...picked, id] });
+  const end = () => {
+    edit.done();
+    onClose();
+  };
   const save = () =>
     change.mutate(
       { table: table.key, note, access, log: mode === "all" ? null : { [mode]: picked } },
-      { onSuccess: onClose },
+      { onSuccess: end },
     );
   return (
     <Panel
@@ -30,6 +40,8 @@ export function TablePanel({ table, onClose }: Props) {
       title={table.label}
       onClose={onClose}
       onSave={save}
+      refused={change.error ? [{ message: change.error.message }] : []}
+      note={edit.dirty && <DraftBar overtaken={edit.overtaken} onDrop={end} />}
       footer={
         <button type="button" className="btn btn-primary btn-sm" onClick={save} disabled={change.isPending}>
           {words.common.save}
@@ -44,11 +56,11 @@ export function TablePanel({ table, onClose }: Props) {
           className="textarea w-full font-normal"
           rows={2}
           value={note}
-          onChange={(event) => setNote(event.target.value)}
+          onChange={(event) => set({ note: event.target.value })}
         />
       </label>
       <p className="quiet text-xs">{table.sentence}</p>
-      <AccessParts of="table" value={access} onChange={setAccess} />
+      <AccessParts of="table" value={access} onChange={(next) => set({ access: next })} />
       <p className="quiet -mt-2 text-xs">{words.access.builders}</p>
       <div className="flex flex-col gap-2">
         <span className="font-semibold">{words.logging.watched}</span>
@@ -60,7 +72,7 @@ export function TablePanel({ table, onClose }: Props) {
             ["all_but", words.logging.all_but],
             ["only", words.logging.only],
           ]}
-          onChange={setMode}
+          onChange={(next) => set({ mode: next })}
         />
         {mode !== "all" && (
           <div className="grid max-h-56 grid-cols-2 gap-x-3 gap-y-1 overflow-auto rounded border border-base-300 px-2.5 py-2">
@@ -81,11 +93,6 @@ export function TablePanel({ table, onClose }: Props) {
         )}
         <p className="quiet text-xs">{words.logging.watchHint}</p>
       </div>
-      {change.error && (
-        <p className="text-error" role="alert">
-          {change.error.message}
-        </p>
-      )}
     </Panel>
   );
 }

@@ -1,4 +1,4 @@
-import { TriangleAlert } from "lucide-react";
+import { Eye, TriangleAlert } from "lucide-react";
 import type { Rule } from "../../api/client";
 import { Mark } from "../../components/Mark";
 import { ProofShape, type ProofState } from "../../components/ProofShape";
@@ -8,6 +8,10 @@ type Props = {
   rule: Rule;
   /** Old records that the rule still lets be. */
   open: number;
+  /** Whether a change of it is half written. */
+  draft: boolean;
+  /** The fields that it sets, where it only looks at this one. */
+  moves: string[];
   /** How far proofs show what it does; nothing where nobody is told. */
   proven?: ProofState | undefined;
   field: string;
@@ -26,6 +30,8 @@ type Props = {
 export function Tack({
   rule,
   open,
+  draft,
+  moves,
   proven,
   field,
   column,
@@ -39,11 +45,12 @@ export function Tack({
   onOpen,
 }: Props) {
   const shared = rule.fields.length > 1;
+  const said = moves.length > 0 ? words.board.moves(moves.join(", ")) : rule.tack;
   const light = isOpen
     ? "border-secondary bg-[var(--tint-lit)]"
     : isLit
       ? "border-accent bg-[var(--tint-lit)]"
-      : rule.notice
+      : rule.notice || draft
         ? "border-secondary border-dashed bg-base-100"
         : "border-base-300 bg-base-100";
   return (
@@ -59,20 +66,27 @@ export function Tack({
       onPointerEnter={onPoint}
       onPointerLeave={onLeave}
       onClick={onOpen}
-      title={`${rule.note ? `${rule.note}\n` : ""}${rule.sentence}${shared ? ` (${words.board.shared})` : ""}${open > 0 ? ` ${words.board.open(open)}` : ""}${rule.notice ? ` ${rule.notice}` : ""}`}
+      title={`${rule.note ? `${rule.note}\n` : ""}${rule.sentence}${shared ? ` (${words.board.shared})` : ""}${draft ? ` ${words.drafts.onTack}` : ""}${open > 0 ? ` ${words.board.open(open)}` : ""}${rule.notice ? ` ${rule.notice}` : ""}`}
       aria-label={
-        narrow ? rule.sentence : `${rule.tack}${open > 0 ? ` ${words.board.openShort(open)}` : ""}: ${rule.sentence}`
+        narrow
+          ? `${rule.sentence}${draft ? ` ${words.drafts.onTack}` : ""}`
+          : `${said}${draft ? ` ${words.drafts.short}` : ""}${open > 0 ? ` ${words.board.openShort(open)}` : ""}: ${rule.sentence}`
       }
       className={`relative flex max-w-full items-center gap-1.5 rounded border border-b-2 text-xs ${light} ${narrow ? "size-6 justify-center" : "px-1.5 py-0.5"}`}
     >
-      <Mark size={11} className={`shrink-0 ${shared ? "text-secondary" : "text-primary"}`} />
-      {!narrow && <span className="truncate">{rule.tack}</span>}{" "}
+      {moves.length > 0 ? (
+        <Eye size={11} className="shrink-0 text-secondary" aria-hidden />
+      ) : (
+        <Mark size={11} className={`shrink-0 ${shared ? "text-secondary" : "text-primary"}`} />
+      )}
+      {!narrow && <span className="truncate">{said}</span>}{" "}
       {proven && (
         <ProofShape
           state={proven}
           className={narrow ? "absolute -right-0.5 -bottom-0.5 size-1.5 bg-base-100" : "ml-0.5 size-2"}
         />
       )}
+      {draft && !narrow && <span className="shrink-0 text-secondary italic">{words.drafts.short}</span>}
       {rule.notice && !narrow && (
         <TriangleAlert size={12} className="shrink-0 text-secondary" aria-label={rule.notice} />
       )}

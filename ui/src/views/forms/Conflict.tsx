@@ -1,35 +1,37 @@
 import { useState } from "react";
-import type { Problem, RecordData, Table } from "../../api/client";
+import type { Entry, RecordData, Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
 import { Dialog } from "../../components/Dialog";
-import type { Draft } from "../../components/record/useDraft";
 import { words } from "../../words";
 
 type Props = {
   table: Table;
   before: RecordData;
-  problem: Problem;
-  mine: Draft;
+  /** The record as it is now, and who made it so. */
+  record: RecordData | undefined;
+  theirs: Entry[];
+  mine: Typed;
+  /** The same as people read it. */
+  shown: { [field: string]: string };
   onClose: () => void;
   onMerge: (typed: Typed) => void;
 };
 
 /** Two people changed one record: before, theirs and mine side by side, to be chosen field by field. */
-export function Conflict({ table, before, problem, mine, onClose, onMerge }: Props) {
-  const theirs = problem.record;
-  const typed = Object.keys(mine.typed);
+export function Conflict({ table, before, record: now, theirs, mine, shown, onClose, onMerge }: Props) {
+  const typed = Object.keys(mine);
   const changed = table.fields.filter(
-    (field) => !field.given && (theirs?.texts[field.key] !== before.texts[field.key] || typed.includes(field.key)),
+    (field) => !field.given && (now?.texts[field.key] !== before.texts[field.key] || typed.includes(field.key)),
   );
   const [keepMine, setKeepMine] = useState<Set<string>>(() => new Set(typed));
-  const people = [...new Set(problem.theirs?.map((entry) => entry.person))].join(", ");
+  const people = [...new Set(theirs.map((entry) => entry.person))].join(", ");
 
   const pick = (field: string, isMine: boolean) => {
     const next = new Set(keepMine);
     isMine ? next.add(field) : next.delete(field);
     setKeepMine(next);
   };
-  const merged = () => Object.fromEntries(Object.entries(mine.typed).filter(([field]) => keepMine.has(field)));
+  const merged = () => Object.fromEntries(Object.entries(mine).filter(([field]) => keepMine.has(field)));
 
   return (
     <Dialog title={words.form.conflictTitle} onClose={onClose} wide>
@@ -67,10 +69,8 @@ export function Conflict({ table, before, problem, mine, onClose, onMerge }: Pro
               <tr key={field.key}>
                 <th className="font-semibold">{field.label}</th>
                 <td className="quiet">{before.texts[field.key] || "–"}</td>
-                <td>{option(false, theirs?.texts[field.key] ?? "")}</td>
-                <td>
-                  {isMine && option(true, mine.answer?.fields[field.key]?.text ?? String(mine.typed[field.key] ?? ""))}
-                </td>
+                <td>{option(false, now?.texts[field.key] ?? "")}</td>
+                <td>{isMine && option(true, shown[field.key] ?? String(mine[field.key] ?? ""))}</td>
               </tr>
             );
           })}

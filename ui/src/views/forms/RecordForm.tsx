@@ -19,6 +19,7 @@ import { FormHead } from "./FormHead";
 import { LinkedHere } from "./LinkedHere";
 import { Refusals } from "./Refusals";
 import { SaveBar } from "./SaveBar";
+import { Spoken } from "./Spoken";
 import { useFormKeys } from "./useFormKeys";
 import { useSaving } from "./useSaving";
 
@@ -130,7 +131,10 @@ export function RecordForm({ table, form, record, begin }: Props) {
   const width = columns > 2 ? "max-w-5xl" : "max-w-3xl";
 
   return (
-    <div className={`mx-auto ${width} px-5 pt-5 pb-28`}>
+    <div
+      className={`mx-auto ${width} px-5 pt-5 max-sm:px-3`}
+      style={{ paddingBottom: "calc(var(--save-bar, 4rem) + 3.5rem)" }}
+    >
       <FormHead table={table} form={form} record={record} onRemove={() => setAsking(true)} />
       {id !== null && form.id === "all" && <LinkedHere table={table.key} id={id} />}
       {wasRestored && (
@@ -163,6 +167,7 @@ export function RecordForm({ table, form, record, begin }: Props) {
           {draft.failure}
         </p>
       )}
+      <Spoken table={table} answer={draft.answer} visited={draft.visited} />
       {form.note && form.id !== "all" && <p className="quiet mb-2">{form.note}</p>}
       <div className="sheet px-5 py-4">
         <FormLayout
@@ -190,8 +195,10 @@ export function RecordForm({ table, form, record, begin }: Props) {
         <Conflict
           table={table}
           before={record}
-          problem={conflict}
-          mine={draft}
+          record={conflict.record}
+          theirs={conflict.theirs ?? []}
+          mine={draft.typed}
+          shown={Object.fromEntries(Object.entries(draft.answer?.fields ?? {}).map(([key, { text }]) => [key, text]))}
           onClose={() => setProblem(null)}
           onMerge={(typed) => {
             const version = conflict.theirs?.at(-1)?.id ?? null;

@@ -1,4 +1,5 @@
 import type { RecordData, Table } from "../../api/client";
+import { ShownValue } from "../../components/record/Address";
 import { words } from "../../words";
 import { FormHead } from "./FormHead";
 import { LinkedHere } from "./LinkedHere";
@@ -17,7 +18,11 @@ export function RecordSheet({ table, record, role }: Props) {
           <div key={field.key} className={`min-w-0 ${field.type === "long_text" ? "sm:col-span-2" : ""}`}>
             <dt className="quiet text-xs">{field.label}</dt>
             <dd className={`whitespace-pre-wrap break-words ${field.given ? "stitched w-fit" : ""}`}>
-              {record.texts[field.key] || <span className="quiet">{words.form.blank}</span>}
+              {record.texts[field.key] ? (
+                <ShownValue field={field} text={record.texts[field.key] ?? ""} />
+              ) : (
+                <span className="quiet">{words.form.blank}</span>
+              )}
             </dd>
           </div>
         ))}

@@ -1,4 +1,4 @@
-import type { RefObject } from "react";
+import { type RefObject, useEffect, useRef } from "react";
 import { astray, writes } from "../../components/record/playing";
 import { words } from "../../words";
 import { TypedAhead } from "./TypedAhead";
@@ -21,8 +21,19 @@ export function SaveBar({ isNew, saving, silent, save, button, next: goesOn = tr
   const here = { label: words.form.save, keys: "Ctrl S", next: false };
   const next = { label: words.form.saveNext, keys: "Ctrl Enter", next: true };
   const [usual, other] = isNew && goesOn ? [next, here] : [here, next];
+  // Whatever must not be covered, or cover it, keeps as far away as it is high.
+  const bar = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const root = document.documentElement.style;
+    const watch = new ResizeObserver(() => root.setProperty("--save-bar", `${bar.current?.offsetHeight ?? 0}px`));
+    if (bar.current) watch.observe(bar.current);
+    return () => {
+      watch.disconnect();
+      root.removeProperty("--save-bar");
+    };
+  }, []);
   return (
-    <div className="fixed inset-x-0 bottom-0 border-base-300 border-t bg-base-100">
+    <div ref={bar} className="fixed inset-x-0 bottom-0 border-base-300 border-t bg-base-100">
       <div className={`mx-auto ${width} px-5 empty:hidden [&>*]:pt-2`}>
         {saving && !silent && (
           <p className="typed-ahead quiet text-sm" role="status">

@@ -3,10 +3,12 @@ import { toast } from "sonner";
 import type { Revision } from "../../api/client";
 import { useRevisions } from "../../api/history";
 import { usePutBack, useSession } from "../../api/queries";
+import { useDesignUndo } from "../../app/useDesignUndo";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { words } from "../../words";
 import { Differences } from "./Differences";
+import { PutBack } from "./PutBack";
 
 type Props = { person: number | undefined; onPerson: (person: string | null) => void };
 
@@ -46,11 +48,16 @@ export function Revisions({ person, onPerson }: Props) {
 function RevisionLine({ revision }: { revision: Revision }) {
   const [open, setOpen] = useState(false);
   const putBack = usePutBack();
-  const back = () =>
+  const [asking, setAsking] = useState(false);
+  const { undo } = useDesignUndo();
+  const back = () => {
+    setAsking(false);
     putBack.mutate(revision.id, {
-      onSuccess: () => toast(words.history.putBackDone),
+      onSuccess: () =>
+        toast(words.history.putBackDone, { action: { label: words.shell.undo, onClick: undo }, duration: 12_000 }),
       onError: (error) => toast.error(error.message),
     });
+  };
   return (
     <li className="px-4 py-2.5">
       <div className="flex items-baseline gap-3">
@@ -78,7 +85,7 @@ function RevisionLine({ revision }: { revision: Revision }) {
               className="btn btn-xs"
               disabled={putBack.isPending}
               title={words.history.putStateBack}
-              onClick={back}
+              onClick={() => setAsking(true)}
             >
               {words.history.putBack}
             </button>
@@ -86,6 +93,7 @@ function RevisionLine({ revision }: { revision: Revision }) {
         )}
       </div>
       {open && <Differences revision={revision.id} />}
+      {asking && <PutBack revision={revision} onConfirm={back} onClose={() => setAsking(false)} />}
     </li>
   );
 }

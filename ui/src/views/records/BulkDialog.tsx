@@ -12,7 +12,7 @@ type Props = {
   table: Table;
   kind: BulkWish["do"];
   /** The records, or the filter that lets them through. */
-  target: Pick<BulkWish, "ids" | "filter">;
+  target: Pick<BulkWish, "ids" | "filter" | "search">;
   count: number;
   writing: Writing;
   onDone: () => void;
@@ -140,7 +140,7 @@ export function BulkDialog({ table, kind, target, count, writing, onDone, onClos
         </p>
       )}
       {ready && !report && !failure && <p className="quiet mb-3">{words.bulk.looking}</p>}
-      {report && <ReportOf table={table} report={report} />}
+      {report && <ReportOf table={table} report={report} kind={kind} />}
       <div className="mt-5 flex items-center gap-2">
         <span className="quiet flex-1 text-xs">{words.bulk.oneEntry}</span>
         <button type="button" className="btn btn-sm" onClick={onClose}>
@@ -154,7 +154,7 @@ export function BulkDialog({ table, kind, target, count, writing, onDone, onClos
         >
           {report && report.saved === 0
             ? words.bulk.nothing
-            : (report?.refused ? words.bulk.goPassing : words.bulk.go)(report?.saved ?? count)}
+            : (report?.refused ? words.bulk.goPassing : words.bulk.go)(report?.saved ?? count, kind)}
         </button>
       </div>
     </Dialog>

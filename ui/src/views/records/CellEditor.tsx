@@ -1,11 +1,21 @@
-import { type KeyboardEvent, useCallback, useEffect, useRef, useState } from "react";
-import { api, data, type Field, type Message, ProblemError, type RecordData, type Table } from "../../api/client";
+import { type KeyboardEvent, useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
+import {
+  api,
+  data,
+  type Entry,
+  type Field,
+  type Message,
+  ProblemError,
+  type RecordData,
+  type Table,
+} from "../../api/client";
 import type { Typed } from "../../api/queries";
 import { FieldInput } from "../../components/record/FieldInput";
 import { keyQueue } from "../../components/record/keyQueue";
 import { PassWarning } from "../../components/record/PassWarning";
 import { useDraft } from "../../components/record/useDraft";
 import { words } from "../../words";
+import { Conflict } from "../forms/Conflict";
 import type { Mending, Waiting } from "./useMending";
 import type { Writing } from "./useWriting";
 
@@ -22,12 +32,22 @@ type Props = {
   atEnd: boolean;
   writing: Writing;
   mending: Mending;
-  /** Done: by how many rows and columns to go on. */
-  onDone: (rows: number, columns: number) => void;
+  /** A new record has begun in the empty row. */
+  onBegun: (key: string) => void;
+  /** Done; where to go on, or null to stay. */
+  onDone: (to: Move | null) => void;
 };
 
+/** The key that ended the typing, and whether it leads back. */
+export type Move = { key: "Enter" | "Tab"; back: boolean };
+type Clash = { record: RecordData; theirs: Entry[] };
+
+/** Pixels that the head and the foot of the grid take. */
+const FOOT = 40;
+
 /** One value typed right in the grid, through the same rules as in a form. */
-export function CellEditor({ table, record, waiting, field, begun, atEnd, writing, mending, onDone }: Props) {
+export function CellEditor(props: Props) {
+  const { table, record, waiting, field, begun, atEnd, writing, mending, onDone } = props;
   const box = useRef<HTMLDivElement>(null);
   const id = record?.id ?? null;
   const others = waiting?.typed;
@@ -49,6 +69,7 @@ export function CellEditor({ table, record, waiting, field, begun, atEnd, writin
   const found = draft.answer?.fields[field.key];
   // Read when a key ends the typing, which may be before what was typed is drawn.
   const picked = useRef<Typed[string] | undefined>(listed ? undefined : (begun ?? undefined));
+  const [clash, setClash] = useState<Clash | null>(null);
   const saving = useRef(false);
   const leaving = useRef(false);
   // A search for what was typed, by whose end it is known what is meant.
@@ -63,14 +84,28 @@ export function CellEditor({ table, record, waiting, field, begun, atEnd, writin
     else input?.setSelectionRange?.(begun.length, begun.length);
   }, [begun, atEnd]);
 
+  // Beneath the last rows the foot would hide what is said: there it stands above the cell.
+  const below = useRef<HTMLDivElement>(null);
+  const [above, setAbove] = useState(false);
+  useLayoutEffect(() => {
+    const view = box.current?.closest("[role=grid]")?.getBoundingClientRect();
+    const cell = box.current?.getBoundingClientRect();
+    if (messages.length === 0 || !view || !cell) return setAbove(false);
+    const needed = below.current?.offsetHeight ?? 0;
+    setAbove(
+      (before) => cell.bottom + (before ? needed : 0) > view.bottom - FOOT && cell.top - needed > view.top + FOOT,
+    );
+  }, [messages]);
+
   const refuse = (found: Message[]) => {
-    const here = found.filter((each) => each.field === field.key);
-    // A row that waits goes on waiting; another one stays open until it is mended or left.
-    if (waiting && here.length === 0) return false;
-    // Whoever types on is not kept: the refused row waits, and the cursor goes on.
-    if (keyQueue.any) {
+    const here = found.filter((each) => each.field === field.key && each.fields.every((key) => key === field.key));
+    // Where other cells have a say, the row waits as a whole until they are typed; and whoever types on
+    // is not kept. What is wrong with this cell alone stays open until it is mended or left.
+    const warned = found.every((each) => each.passable);
+    if (keyQueue.any || (here.length === 0 && !warned)) {
       const typed = { ...others, [field.key]: picked.current ?? null };
-      if (!waiting) mending.add([{ id, typed, messages: found }]);
+      const [key] = waiting ? [waiting.key] : mending.add([{ id, typed, messages: found }]);
+      if (key) mending.consider(key);
       return false;
     }
     setMessages(here.length > 0 ? here : found);
@@ -83,26 +118,42 @@ export function CellEditor({ table, record, waiting, field, begun, atEnd, writin
     else input?.focus();
   };
 
-  const save = async (rows: number, columns: number) => {
+  /** A record that is yet to be made is saved as a whole, once its row is left. */
+  const keep = (typed: Typed) => {
+    if (waiting) mending.change(waiting.key, { typed });
+    const key = waiting?.key ?? mending.add([{ id: null, typed, messages: [] }])[0];
+    if (!key) return;
+    if (!waiting) props.onBegun(key);
+    mending.consider(key);
+  };
+
+  const save = async (to: Move | null, given?: { typed: Typed; version: number | null }) => {
     const value = picked.current;
     if (saving.current) return;
-    if (value === undefined) return onDone(rows, columns);
+    if (value === undefined) return onDone(to);
+    // The row may have been saved while this was typed.
+    const savedAs = waiting && mending.savedAs(waiting.key);
+    const target = id ?? savedAs ?? null;
+    const typed = given?.typed ?? { ...(savedAs === undefined && others), [field.key]: value };
+    if (target === null) {
+      keep(typed);
+      return onDone(to);
+    }
     saving.current = true;
-    const typed = { ...others, [field.key]: value };
     try {
-      const version = record && !waiting ? writing.versionOf(record) : null;
-      const { results } = await writing.write([{ id, version, typed, reasons: draft.reasons }], "all");
+      const version = given?.version ?? (record && !waiting ? writing.versionOf(record) : null);
+      const { results } = await writing.write([{ id: target, version, typed, reasons: draft.reasons }], "all", true);
       const result = results[0];
       if (result?.state === "saved" || result?.state === "unchanged") {
         if (waiting) mending.drop([waiting.key]);
-        return onDone(rows, columns);
+        return onDone(to);
       }
       if (waiting) mending.change(waiting.key, { typed, messages: result?.messages ?? [] });
-      if (result?.state === "conflict")
-        setMessages([{ message: words.form.conflictTitle, rule: null, passable: false }]);
-      else if (result?.state === "gone") setMessages([{ message: words.form.gone, rule: null, passable: false }]);
-      if (result?.state === "conflict" || result?.state === "gone") stay();
-      else if (!refuse(result?.messages ?? [])) onDone(rows, columns);
+      if (result?.state === "gone") {
+        setMessages([{ message: words.form.gone, rule: null, passable: false }]);
+        stay();
+      } else if (result?.record && result.theirs) setClash({ record: result.record, theirs: result.theirs });
+      else if (!refuse(result?.messages ?? [])) onDone(to);
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
       setMessages([{ message: error.message, rule: null, passable: false }]);
@@ -115,16 +166,15 @@ export function CellEditor({ table, record, waiting, field, begun, atEnd, writin
 
   const onKeyDown = (event: KeyboardEvent) => {
     event.stopPropagation();
-    if (event.key === "Escape") onDone(0, 0);
+    if (event.key === "Escape") onDone(null);
     else if (event.key === "Enter" && event.altKey) return;
     else if (event.key === "Enter" || event.key === "Tab") {
       event.preventDefault();
-      const back = event.shiftKey ? -1 : 1;
-      const [down, right] = event.key === "Tab" ? [0, back] : [back, 0];
+      const to: Move = { key: event.key, back: event.shiftKey };
       // From here on keys belong to the next cell. What a list has highlighted is taken over by leaving it.
       leaving.current = true;
       keyQueue.hold();
-      Promise.resolve(work.current).then(() => save(down, right));
+      Promise.resolve(work.current).then(() => save(to));
     }
   };
 
@@ -142,7 +192,7 @@ export function CellEditor({ table, record, waiting, field, begun, atEnd, writin
       onBlur={(event) => {
         // A click elsewhere keeps what was typed, as everywhere.
         if (!leaving.current && event.relatedTarget instanceof Node && !box.current?.contains(event.relatedTarget))
-          save(0, 0);
+          save(null);
       }}
       className="absolute top-0 left-0 z-20 min-w-full bg-base-100 shadow-lg outline-2 outline-accent"
     >
@@ -173,7 +223,33 @@ export function CellEditor({ table, record, waiting, field, begun, atEnd, writin
           setText(typeof link === "string" ? link : link.title);
         }}
       />
-      <div id={`cell-below-${field.key}`} aria-live="polite">
+      {clash && record && (
+        <Conflict
+          table={table}
+          before={record}
+          record={clash.record}
+          theirs={clash.theirs}
+          mine={{ [field.key]: picked.current ?? null }}
+          shown={{ [field.key]: text ?? String(picked.current ?? "") }}
+          onClose={() => {
+            setClash(null);
+            stay();
+          }}
+          onMerge={(merged) => {
+            setClash(null);
+            if (Object.keys(merged).length === 0) {
+              writing.refresh();
+              onDone(null);
+            } else save(null, { typed: merged, version: clash.record.version });
+          }}
+        />
+      )}
+      <div
+        ref={below}
+        id={`cell-below-${field.key}`}
+        aria-live="polite"
+        className={above ? "absolute bottom-full left-0 min-w-full bg-base-100 shadow-lg outline-2 outline-accent" : ""}
+      >
         {messages.map((each) => (
           <div key={each.message} className="max-w-80 whitespace-normal px-2.5 py-1 text-xs">
             <p role="alert" className={each.passable ? "text-secondary" : "text-error"}>

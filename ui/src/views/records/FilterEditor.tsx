@@ -4,18 +4,27 @@ import { checkFormula } from "../../api/queries";
 import { FormulaOrPieces } from "../../components/formula/FormulaOrPieces";
 import { words } from "../../words";
 
-type Props = { table: Table; filter: string; onFilter: (formula: string | null) => void };
+type Props = {
+  table: Table;
+  filter: string;
+  search: string;
+  onFilter: (formula: string | null) => void;
+  onSearch: (text: string | null) => void;
+};
+
+/** What nobody would take for a condition: words, figures and what stands between them. */
+const PLAIN = /^[\p{L}\p{N}][\p{L}\p{N}\p{M} .,'’_/-]*$/u;
 
 /** Milliseconds without a keystroke after which a filter is looked at, and used if it is sound. */
 const PAUSE = 350;
 
 /** Narrows the grid by a condition, typed or from pieces. */
-export function FilterEditor({ table, filter, onFilter }: Props) {
-  const [formula, setFormula] = useState(filter);
+export function FilterEditor({ table, filter, search, onFilter, onSearch }: Props) {
+  const [formula, setFormula] = useState(filter || search);
   const [mistakes, setMistakes] = useState<Mistake[]>([]);
 
   useEffect(() => {
-    if (formula === filter) return;
+    if (formula === (filter || search)) return;
     const stop = new AbortController();
     const timer = setTimeout(async () => {
       if (formula.trim() === "") {
@@ -24,8 +33,12 @@ export function FilterEditor({ table, filter, onFilter }: Props) {
       }
       try {
         const { problems } = await checkFormula(table.key, formula, true, stop.signal);
-        setMistakes(problems);
-        if (problems.length === 0) onFilter(formula);
+        // A field's key begins a condition, not a text to look for.
+        const begins = table.fields.some((field) => field.key === formula.trim().split(/[ .]/)[0]);
+        const isText = problems.length > 0 && !begins && PLAIN.test(formula.trim());
+        setMistakes(isText ? [] : problems);
+        if (isText) onSearch(formula.trim());
+        else if (problems.length === 0) onFilter(formula);
       } catch (error) {
         if (error instanceof ProblemError && !stop.signal.aborted)
           setMistakes([{ part: "formula", message: error.message, from: null, to: null }]);
@@ -47,6 +60,9 @@ export function FilterEditor({ table, filter, onFilter }: Props) {
         mistakes={mistakes}
         shapes={["condition"]}
       />
+      <p className="quiet mt-1 text-xs" aria-live="polite">
+        {search && formula.trim() === search ? words.filter.searched(search) : words.filter.searchAim}
+      </p>
     </div>
   );
 }

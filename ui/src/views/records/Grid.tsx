@@ -1,43 +1,59 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { type KeyboardEvent, useCallback, useEffect, useRef, useState } from "react";
+import { type Ref, useCallback, useEffect, useImperativeHandle, useRef, useState } from "react";
 import { flushSync } from "react-dom";
 import { useNavigate } from "react-router";
 import { toast } from "sonner";
 import type { RecordData, Table } from "../../api/client";
-import { PAGE, type Total, useWindow, type View } from "../../api/records";
+import { PAGE, placeOf, type Total, type View } from "../../api/records";
 import { isReadOnly } from "../../components/record/FieldInput";
 import { keyQueue } from "../../components/record/keyQueue";
-import { astray, writes } from "../../components/record/playing";
+import { astray } from "../../components/record/playing";
 import { words } from "../../words";
-import { CellEditor } from "./CellEditor";
+import { CellEditor, type Move } from "./CellEditor";
+import { FindBar } from "./FindBar";
 import { GridFoot } from "./GridFoot";
 import { GridHead } from "./GridHead";
 import { EDGE, GridRow, HEIGHT, NUMBER, TICK } from "./GridRow";
 import { StatusLine } from "./StatusLine";
 import { readSort, writeSort } from "./sorting";
+import { drawnTo } from "./spreading";
+import { useAnchor } from "./useAnchor";
 import { useBlocks } from "./useBlocks";
+import { useFinding } from "./useFinding";
+import { useGridKeys } from "./useGridKeys";
+import { countRows, EMPTY, useGridRows } from "./useGridRows";
 import type { GridColumn, useLayout } from "./useLayout";
-import type { Mending } from "./useMending";
+import type { Mending, Waiting } from "./useMending";
 import type { Picks } from "./usePicks";
-import { type Place, useRange } from "./useRange";
+import { type Box, type Place, useRange } from "./useRange";
 import type { Writing } from "./useWriting";
+
+/** What the page around the grid can have it do. */
+export type GridHandle = { goToWaiting: (row: Waiting) => void };
 
 type Props = {
   table: Table;
   view: View;
   columns: GridColumn[];
   layout: ReturnType<typeof useLayout>;
-  matching: number | undefined;
+  matching: number;
   totals: { [field: string]: Total } | undefined;
   writing: Writing;
   mending: Mending;
   picks: Picks;
+  /** Saves a row that was typed in, once it is left. */
+  onRowLeft: (key: string) => void;
   onSort: (sort: string) => void;
   onSample: (records: RecordData[]) => void;
+  ref?: Ref<GridHandle>;
 };
+
+type Editing = Place & { begun: string | null; atEnd: boolean; record: RecordData | null };
 
 /** Pixels of a part of the list within which rows are placed. */
 const PART = 1024 * HEIGHT;
+/** Pixels that head and foot take from the view. */
+const PADDING = HEIGHT + 12;
 
 function isAnyThere(from: number, to: number, there: (row: number) => boolean) {
   for (let row = from; row <= to; row += 1) if (there(row)) return true;
@@ -46,55 +62,70 @@ function isAnyThere(from: number, to: number, there: (row: number) => boolean) {
 
 /**
  * The grid over all records of a table, of which only those in sight are fetched and drawn (which
- * is why this is no table element). Rows that wait to be mended and are yet to be made come first.
+ * is why this is no table element). Rows that are not saved and an empty one come last.
  */
 export function Grid(props: Props) {
-  const { table, view, columns, layout, matching, writing, mending, picks } = props;
+  const { table, view, columns, layout, writing, mending, picks } = props;
   const scroller = useRef<HTMLDivElement>(null);
   const navigate = useNavigate();
-  const fresh = mending.fresh;
-  const count = (matching ?? 0) + fresh.length;
-  const { range, box, go, put } = useRange(count, columns.length);
-  const [editing, setEditing] = useState<(Place & { begun: string | null; atEnd: boolean }) | null>(null);
-  const rows = useVirtualizer({
-    count,
+  const [editing, setEditing] = useState<Editing | null>(null);
+  const [drawn, setDrawn] = useState<Box | null>(null);
+  // While a cell is typed in, its row must not be drawn anew.
+  const steady = useRef(0);
+  if (editing === null) steady.current = countRows(table, props.matching, mending);
+  const virtual = useVirtualizer({
+    count: steady.current,
     getScrollElement: () => scroller.current,
     estimateSize: () => HEIGHT,
     overscan: 15,
-    scrollPaddingStart: HEIGHT + 4,
-    scrollPaddingEnd: HEIGHT + 4,
+    scrollPaddingStart: PADDING,
+    scrollPaddingEnd: PADDING,
   });
-  const items = rows.getVirtualItems();
-  const first = Math.max(0, (items[0]?.index ?? 0) - fresh.length);
-  const last = Math.max(0, (items.at(-1)?.index ?? PAGE - 1) - fresh.length);
-  const window_ = useWindow(table.key, view, first, last);
-  const recordAt = (row: number) => (row < fresh.length ? undefined : window_.at(row - fresh.length));
+  const items = virtual.getVirtualItems();
+  const rows = useGridRows({
+    table,
+    view,
+    matching: props.matching,
+    mending,
+    first: items[0]?.index ?? 0,
+    last: items.at(-1)?.index ?? PAGE - 1,
+    held: editing !== null,
+  });
+  const { range, box, go, put, shift } = useRange(rows.count, columns.length);
+  const { active } = range;
   // Until the rows come that somebody has scrolled to, those seen last stay, paler.
-  const inSight = { from: rows.range?.startIndex ?? 0, to: rows.range?.endIndex ?? 0 };
-  const late =
-    !window_.error &&
-    count > 0 &&
-    !isAnyThere(inSight.from, inSight.to, (row) => row < fresh.length || !!recordAt(row));
+  const inSight = { from: virtual.range?.startIndex ?? 0, to: virtual.range?.endIndex ?? 0 };
+  const late = !rows.error && rows.count > 0 && !isAnyThere(inSight.from, inSight.to, rows.isThere);
   const seen = useRef(new Map<number, RecordData | undefined>());
-  if (!late) seen.current = new Map(items.map(({ index }) => [index - inSight.from, recordAt(index)]));
-  const shownAt = (row: number) => (late ? seen.current.get(row - inSight.from) : recordAt(row));
-  const waitingAt = (row: number) => {
-    if (row < fresh.length) return fresh[row];
-    const id = recordAt(row)?.id;
-    return id === undefined ? undefined : mending.of(id);
-  };
-  const blocks = useBlocks({ table, view, columns, fresh, box, active: range.active, count, writing, mending, put });
+  if (!late) seen.current = new Map(items.map(({ index }) => [index - inSight.from, rows.recordAt(index)]));
+  const shownAt = (row: number) => (late ? seen.current.get(row - inSight.from) : rows.recordAt(row));
+
+  const anchor = useAnchor(
+    rows,
+    active.row,
+    editing !== null,
+    (by) => {
+      shift(by);
+      scroller.current?.scrollBy({ top: by * HEIGHT });
+      requestAnimationFrame(() => virtual.scrollToIndex(active.row + by));
+    },
+    (key) => {
+      writing.settle();
+      props.onRowLeft(key);
+    },
+  );
 
   // What the usual widths go by.
   const { onSample } = props;
-  const top = window_.at(0);
+  const top = rows.recordAt(0);
   // biome-ignore lint/correctness/useExhaustiveDependencies: once the first page is there
   useEffect(() => {
-    if (top) onSample(Array.from({ length: 60 }, (_, index) => window_.at(index)).filter((each) => each !== undefined));
+    if (top)
+      onSample(Array.from({ length: 60 }, (_, index) => rows.recordAt(index)).filter((each) => each !== undefined));
   }, [top?.id, table.key]);
 
   const look = (place: Place) => {
-    rows.scrollToIndex(place.row);
+    virtual.scrollToIndex(place.row);
     const element = scroller.current;
     const column = columns[place.column];
     if (!element || !column || column.left !== null) return;
@@ -104,87 +135,159 @@ export function Grid(props: Props) {
     else if (left + column.width > element.scrollLeft + element.clientWidth)
       element.scrollLeft = left + column.width - element.clientWidth;
   };
-  const move = (place: Place, stretch = false) => look(go(place, stretch));
-
-  const mayType = (place: Place) => {
-    const field = columns[place.column]?.field;
-    return Boolean(table.may.edit && field && !isReadOnly(field) && (recordAt(place.row) || place.row < fresh.length));
+  const move = (place: Place, stretch = false) => {
+    // In the row itself what stands there may just have become a record that has begun.
+    if (!stretch && place.row >= rows.count && table.may.edit) anchor.toKey(EMPTY);
+    else if (!stretch && place.row !== active.row) anchor.to(Math.max(0, Math.min(rows.count - 1, place.row)));
+    look(go(place, stretch));
   };
+  const focus = () => scroller.current?.focus({ preventScroll: true });
+
+  const blocks = useBlocks({
+    table,
+    view,
+    columns,
+    rows,
+    box,
+    writing,
+    mending,
+    onWritten: async (target, ids) => {
+      put({ row: target.top, column: target.left }, { row: target.bottom, column: target.right });
+      focus();
+      // New records have taken the places that are theirs.
+      const first = ids.find((id) => id !== null);
+      if (first === undefined || target.top < rows.matching) return;
+      const place = await placeOf(table.key, view, first).catch(() => null);
+      if (place === null) return;
+      anchor.toKey(`r${first}`);
+      const bottom = place + target.bottom - target.top;
+      put({ row: place, column: target.left }, { row: bottom, column: target.right });
+      look({ row: place, column: target.left });
+    },
+  });
+  const finding = useFinding(scroller);
+
   const type = (place: Place, begun: string | null, atEnd = false) => {
-    if (!mayType(place)) {
-      const field = columns[place.column]?.field;
+    const field = columns[place.column]?.field;
+    if (!table.may.edit || !field || isReadOnly(field) || !rows.isThere(place.row)) {
       if (field && isReadOnly(field)) toast(words.records.notTyped(field.label), { id: "not-typed" });
       else if (begun) astray(begun);
       return;
     }
+    anchor.to(place.row);
     look(go(place));
-    setEditing({ ...place, begun, atEnd });
+    setEditing({ ...place, begun, atEnd, record: rows.recordAt(place.row) ?? null });
   };
-  const done = (down: number, right: number) => {
+
+  /** The next cell that takes what is typed; from the end of a row that is typed in on to the next one. */
+  const next = (from: Place, back: boolean): Place | null => {
+    const typable = columns.flatMap(({ field }, index) => (isReadOnly(field) ? [] : [index]));
+    const inRow = back
+      ? typable.filter((index) => index < from.column).at(-1)
+      : typable.find((index) => index > from.column);
+    if (inRow !== undefined) return { row: from.row, column: inRow };
+    const row = from.row + (back ? -1 : 1);
+    const column = back ? typable.at(-1) : typable[0];
+    if (column === undefined || row < 0 || (row >= rows.count && editing === null)) return null;
+    return { row, column };
+  };
+
+  const pick = () =>
+    picks.toggle(
+      Array.from({ length: Math.min(500, box.bottom - box.top + 1) }, (_, index) => rows.recordAt(box.top + index)?.id),
+    );
+  const giveUp = () => {
+    const waits = rows.waitingAt(active.row);
+    if (!waits) return picks.none();
+    mending.drop([waits.key]);
+    toast(words.grid.gaveUp);
+  };
+  const fill = (first: Box, before: Box) => {
+    const alone = box.top === box.bottom && box.left === box.right;
+    if (alone) blocks.fill(before, box);
+    else blocks.fill(first, box);
+  };
+  const keys = useGridKeys({
+    range,
+    rows: rows.count,
+    columns: columns.length,
+    height: () => scroller.current?.clientHeight ?? 0,
+    go: move,
+    next,
+    type: (begun, atEnd) => type(active, begun, atEnd),
+    acts: {
+      open: () => {
+        const record = rows.recordAt(active.row);
+        if (record) navigate(`/t/${table.key}/forms/${record.id}`);
+      },
+      clear: blocks.clear,
+      takeBack: writing.takeBack,
+      redo: writing.redo,
+      pickAll: picks.everything,
+      pickRows: pick,
+      giveUp,
+      fillDown: () =>
+        active.row > 0 || box.bottom > box.top
+          ? fill({ ...box, bottom: box.top }, { ...box, top: box.top - 1, bottom: box.top - 1 })
+          : undefined,
+      fillRight: () =>
+        active.column > 0 || box.right > box.left
+          ? fill({ ...box, right: box.left }, { ...box, left: box.left - 1, right: box.left - 1 })
+          : undefined,
+      find: finding.open,
+    },
+  });
+
+  const done = (to: Move | null) => {
     // Drawn before keys that were held are played into the next cell.
     flushSync(() => {
       setEditing(null);
-      if (editing && (down || right)) move({ row: editing.row + down, column: editing.column + right });
+      const place = editing && to && keys.step(editing, to.key, to.back);
+      if (place) move(place);
     });
-    scroller.current?.focus({ preventScroll: true });
+    focus();
     keyQueue.release(scroller.current);
   };
 
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (editing) return;
-    const { active, head } = range;
-    const from = event.shiftKey ? head : active;
-    const control = event.ctrlKey || event.metaKey;
-    const page = Math.max(1, Math.floor((scroller.current?.clientHeight ?? 0) / HEIGHT) - 3);
-    const places: { [key: string]: Place } = {
-      ArrowDown: { row: control ? count - 1 : from.row + 1, column: from.column },
-      ArrowUp: { row: control ? 0 : from.row - 1, column: from.column },
-      ArrowRight: { row: from.row, column: control ? columns.length - 1 : from.column + 1 },
-      ArrowLeft: { row: from.row, column: control ? 0 : from.column - 1 },
-      PageDown: { row: from.row + page, column: from.column },
-      PageUp: { row: from.row - page, column: from.column },
-      Home: { row: control ? 0 : from.row, column: 0 },
-      End: { row: control ? count - 1 : from.row, column: columns.length - 1 },
-    };
-    const place = places[event.key];
-    const record = recordAt(active.row);
-    const act = () => {
-      if (place) return move(place, event.shiftKey);
-      if (event.key === "Enter" && control) return record && navigate(`/t/${table.key}/forms/${record.id}`);
-      if (event.key === "Enter" && event.shiftKey) return move({ ...active, row: active.row - 1 });
-      if (event.key === "F2" || event.key === "Enter") return type(active, null, event.key === "F2");
-      if (event.key === "Delete" || event.key === "Backspace") return blocks.clear();
-      if (control && event.key.toLowerCase() === "z") return event.shiftKey ? undefined : writing.takeBack();
-      if (control && event.key.toLowerCase() === "a") return picks.everything();
-      if (event.key === " ")
-        return picks.toggle(
-          Array.from({ length: Math.min(500, box.bottom - box.top + 1) }, (_, index) => recordAt(box.top + index)?.id),
-        );
-      if (event.key === "Escape") return picks.none();
-      if (writes(event)) return type(active, event.key);
-      return undefined;
-    };
-    const known = place || ["Enter", "F2", "Delete", "Backspace", " ", "Escape"].includes(event.key) || writes(event);
-    if (known || (control && ["z", "a"].includes(event.key.toLowerCase()))) {
-      event.preventDefault();
-      event.stopPropagation();
-      act();
-    }
-  };
+  useImperativeHandle(props.ref, () => ({
+    goToWaiting: async (row) => {
+      const place =
+        row.id === null ? rows.rowOf(row.key, active.row) : await placeOf(table.key, view, row.id).catch(() => null);
+      if (place === null) return row.id !== null && navigate(`/t/${table.key}/forms/${row.id}`);
+      const column = columns.findIndex(({ field }) => row.messages.some((each) => each.field === field.key));
+      anchor.toKey(row.id === null ? row.key : `r${row.id}`);
+      look(go({ row: place, column: Math.max(0, column) }));
+      focus();
+    },
+  }));
 
   // Given to every row, so they must stay the same ones.
-  const latest = useRef({ go, type, picks, recordAt, setEditing });
-  latest.current = { go, type, picks, recordAt, setEditing };
+  const latest = useRef({ go, move, type, picks, rows, box, drawn, fill: blocks.fill });
+  latest.current = { go, move, type, picks, rows, box, drawn, fill: blocks.fill };
+  const drawing = useRef(false);
   const onCell = useCallback((row: number, column: number, stretch: boolean) => {
-    latest.current.go({ row, column }, stretch);
+    if (stretch) latest.current.go({ row, column }, true);
+    else latest.current.move({ row, column });
   }, []);
   const onDrag = useCallback((row: number, column: number) => {
-    latest.current.go({ row, column }, true);
+    const { box: from, rows: now } = latest.current;
+    if (drawing.current) setDrawn(drawnTo(from, Math.min(row, now.count - 1), column));
+    else latest.current.go({ row, column }, true);
+  }, []);
+  const onHandle = useCallback(() => {
+    drawing.current = true;
+    const end = () => {
+      drawing.current = false;
+      const { drawn: to, box: from } = latest.current;
+      setDrawn(null);
+      if (to) latest.current.fill(from, to);
+    };
+    window.addEventListener("pointerup", end, { once: true });
   }, []);
   const onType = useCallback((row: number, column: number) => latest.current.type({ row, column }, null), []);
   const onPick = useCallback((row: number, stretch: boolean) => {
-    const { picks: now, recordAt: at } = latest.current;
-    now.pick(row, at(row)?.id, stretch, at);
+    const { picks: now, rows: there } = latest.current;
+    now.pick(row, there.recordAt(row)?.id, stretch, there.recordAt);
   }, []);
 
   // Elements that scroll out of sight are used for the rows that come.
@@ -192,9 +295,23 @@ export function Grid(props: Props) {
   // Far below, browsers draw no longer to the pixel: rows are placed within a part of the list.
   const base = Math.floor((items[0]?.start ?? 0) / PART) * PART;
   const template = `${TICK}px ${NUMBER}px ${columns.map((column) => `${column.width}px`).join(" ")}`;
-  const activeField = columns[range.active.column]?.field;
+  const activeField = columns[active.column]?.field;
+  const chosen = drawn ?? box;
   return (
     <>
+      {finding.isOpen && (
+        <FindBar
+          table={table}
+          view={view}
+          columns={columns}
+          from={active}
+          onFound={(place) => {
+            anchor.toKey("");
+            look(go(place));
+          }}
+          onClose={finding.close}
+        />
+      )}
       <div
         ref={scroller}
         role="grid"
@@ -202,13 +319,20 @@ export function Grid(props: Props) {
         aria-label={table.label}
         aria-multiselectable
         aria-busy={late}
-        aria-rowcount={count + 1}
+        aria-rowcount={rows.count + 1}
         aria-colcount={columns.length + 2}
-        aria-activedescendant={`cell-${range.active.row}-${range.active.column}`}
+        aria-activedescendant={`cell-${active.row}-${active.column}`}
         data-writes={activeField && `${table.key}.${activeField.key}`}
-        onKeyDown={onKeyDown}
+        onKeyDown={(event) => editing === null && keys.onKeyDown(event)}
         onCopy={(event) => blocks.copy(event)}
+        onCut={(event) => blocks.cut(event)}
         onPaste={(event) => blocks.paste(event)}
+        onBlur={(event) => {
+          const there = event.relatedTarget;
+          const left = there instanceof Node && !scroller.current?.contains(there) && !keyQueue.held;
+          const key = left && rows.keyAt(active.row);
+          if (key) props.onRowLeft(key);
+        }}
         className="min-h-0 flex-1 select-none overflow-auto focus-visible:outline-none"
       >
         <div className="min-w-max">
@@ -217,20 +341,20 @@ export function Grid(props: Props) {
             columns={columns}
             template={template}
             sort={readSort(view.sort)}
-            onSort={(next) => props.onSort(writeSort(next))}
+            onSort={(to) => props.onSort(writeSort(to))}
             resizeHandler={layout.resizeHandler}
             onWidth={(field, width) => layout.change(field, { width: Math.max(48, width) })}
             everything={picks.all}
             onEverything={picks.all ? picks.none : picks.everything}
           />
-          <div className="relative" style={{ height: rows.getTotalSize() }}>
+          <div className="relative" style={{ height: virtual.getTotalSize() }}>
             <div
               className="absolute inset-x-0 top-0 will-change-transform"
               style={{ transform: `translateY(${base}px)` }}
             >
               {items.map((item) => {
                 const record = shownAt(item.index);
-                const waiting = waitingAt(item.index);
+                const waiting = rows.waitingAt(item.index);
                 const open = editing?.row === item.index ? editing : null;
                 const field = open && columns[open.column]?.field;
                 return (
@@ -240,12 +364,14 @@ export function Grid(props: Props) {
                     row={item.index}
                     top={item.start - base}
                     record={record}
+                    empty={rows.isEmpty(item.index)}
                     late={late}
                     waiting={waiting}
                     columns={columns}
                     template={template}
-                    box={item.index >= box.top && item.index <= box.bottom ? box : null}
-                    active={range.active.row === item.index ? range.active.column : null}
+                    box={item.index >= chosen.top && item.index <= chosen.bottom ? chosen : null}
+                    handle={item.index === box.bottom && table.may.edit && !rows.isEmpty(box.bottom)}
+                    active={active.row === item.index ? active.column : null}
                     picked={record !== undefined && picks.has(record.id)}
                     editing={
                       open && field
@@ -255,13 +381,14 @@ export function Grid(props: Props) {
                               <CellEditor
                                 key={`${item.index}-${field.key}`}
                                 table={table}
-                                record={record ?? null}
+                                record={open.record}
                                 waiting={waiting}
                                 field={field}
                                 begun={open.begun}
                                 atEnd={open.atEnd}
                                 writing={writing}
                                 mending={mending}
+                                onBegun={anchor.became}
                                 onDone={done}
                               />
                             ),
@@ -270,6 +397,7 @@ export function Grid(props: Props) {
                     }
                     onCell={onCell}
                     onDrag={onDrag}
+                    onHandle={onHandle}
                     onType={onType}
                     onPick={onPick}
                   />
@@ -280,7 +408,7 @@ export function Grid(props: Props) {
           <GridFoot
             columns={columns}
             template={template}
-            matching={matching}
+            matching={props.matching}
             totals={props.totals}
             onTotal={(field, total) => layout.change(field, { total })}
           />
@@ -289,8 +417,8 @@ export function Grid(props: Props) {
       {activeField && (
         <StatusLine
           table={table}
-          record={recordAt(range.active.row)}
-          waiting={waitingAt(range.active.row)}
+          record={rows.recordAt(active.row)}
+          waiting={rows.waitingAt(active.row)}
           field={activeField}
           box={box}
         />

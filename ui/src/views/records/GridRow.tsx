@@ -1,12 +1,16 @@
+import { Plus } from "lucide-react";
 import { memo } from "react";
 import { Link } from "react-router";
 import type { Field, RecordData, Table } from "../../api/client";
+import { OpenAddress } from "../../components/record/Address";
 import { words } from "../../words";
 import type { GridColumn } from "./useLayout";
 import type { Waiting } from "./useMending";
 import { type Box, within } from "./useRange";
 
-export const HEIGHT = 32;
+/** Pixels of a row: a finger needs more than a mouse. */
+export const HEIGHT = window.matchMedia("(pointer: coarse)").matches ? 44 : 32;
+const LINE = { lineHeight: `${HEIGHT - 12}px` };
 /** Pixels of the column with the tick, and of that with the number. */
 export const TICK = 36;
 export const NUMBER = 68;
@@ -17,6 +21,8 @@ type Props = {
   row: number;
   top: number;
   record: RecordData | undefined;
+  /** Whether a new record is typed here. */
+  empty: boolean;
   /** Whether what is shown is what was seen before, until the row itself comes. */
   late: boolean;
   waiting: Waiting | undefined;
@@ -24,20 +30,25 @@ type Props = {
   template: string;
   /** The chosen cells, null where none of this row is. */
   box: Box | null;
+  /** Whether the corner by which the chosen cells are drawn further is in this row. */
+  handle: boolean;
   active: number | null;
   picked: boolean;
   /** The column that is typed in, with what does the typing. */
   editing: { column: number; editor: React.ReactNode } | null;
   onCell: (row: number, column: number, stretch: boolean) => void;
   onDrag: (row: number, column: number) => void;
+  onHandle: () => void;
   onType: (row: number, column: number) => void;
   onPick: (row: number, stretch: boolean) => void;
 };
 
 /** One row of the grid: a record, one that waits to be mended, or one that is still loading. */
 export const GridRow = memo(function GridRow(props: Props) {
-  const { table, row, top, record, late, waiting, columns, template, box, active, picked, editing } = props;
-  const lit = picked ? "bg-[var(--tint-lit)]" : waiting ? "bg-[var(--tint-refused)]" : "bg-base-100";
+  const { table, row, top, record, empty, late, waiting, columns, template, box, active, picked, editing } = props;
+  const refused = (waiting?.messages.length ?? 0) > 0;
+  const lit =
+    picked || (waiting && !refused) ? "bg-[var(--tint-lit)]" : refused ? "bg-[var(--tint-refused)]" : "bg-base-100";
   return (
     <div
       role="row"
@@ -62,8 +73,8 @@ export const GridRow = memo(function GridRow(props: Props) {
       </div>
       <div
         role="gridcell"
-        className={`sticky z-[2] truncate border-base-300 border-r px-2 py-1.5 text-right text-xs leading-5 ${lit}`}
-        style={{ left: TICK }}
+        className={`sticky z-[2] truncate border-base-300 border-r px-2 py-1.5 text-right text-xs ${lit}`}
+        style={{ left: TICK, ...LINE }}
       >
         {record ? (
           <Link
@@ -75,14 +86,22 @@ export const GridRow = memo(function GridRow(props: Props) {
             {record.id}
           </Link>
         ) : (
-          <span className="quiet">{waiting ? words.grid.newRow : "…"}</span>
+          <span className="quiet">
+            {waiting ? (
+              words.grid.newRow
+            ) : empty ? (
+              <Plus size={13} className="ml-auto" aria-label={words.grid.emptyRow} />
+            ) : (
+              "…"
+            )}
+          </span>
         )}
       </div>
       {columns.map((column, index) => {
         const { field } = column;
         const chosen = box !== null && within(box, row, index);
         const open = editing?.column === index;
-        const refused = waiting?.messages.filter((each) => each.field === field.key || each.fields.includes(field.key));
+        const faults = waiting?.messages.filter((each) => each.field === field.key || each.fields.includes(field.key));
         return (
           <div
             key={field.id}
@@ -90,27 +109,37 @@ export const GridRow = memo(function GridRow(props: Props) {
             role="gridcell"
             aria-colindex={index + 3}
             aria-selected={chosen}
-            aria-invalid={refused && refused.length > 0 ? true : undefined}
+            aria-invalid={faults && faults.length > 0 ? true : undefined}
             data-writes={`${table.key}.${field.key}`}
-            title={refused?.map((each) => each.message).join(" ") || (field.given ? field.sentence : undefined)}
+            data-active={active === index || undefined}
+            title={faults?.map((each) => each.message).join(" ") || (field.given ? field.sentence : undefined)}
             onPointerDown={(event) => event.button === 0 && props.onCell(row, index, event.shiftKey)}
             onPointerEnter={(event) => event.buttons === 1 && props.onDrag(row, index)}
             onDoubleClick={() => props.onType(row, index)}
             className={[
-              "px-2.5 py-1.5 leading-5",
+              "group/cell px-2.5 py-1.5",
               open ? "relative z-20 overflow-visible" : "truncate",
               column.left !== null ? `sticky z-[1] ${lit}` : "relative",
               field.kind === "number" ? "text-right tabular-nums" : "",
               chosen && active !== index ? "!bg-base-200" : "",
               active === index && !open ? "outline-2 outline-accent -outline-offset-2" : "",
-              refused && refused.length > 0
-                ? "text-error underline decoration-wavy decoration-1 underline-offset-4"
-                : "",
+              faults && faults.length > 0 ? "text-error underline decoration-wavy decoration-1 underline-offset-4" : "",
             ].join(" ")}
-            style={column.left !== null ? { left: EDGE + column.left } : undefined}
+            style={column.left !== null ? { left: EDGE + column.left, ...LINE } : LINE}
           >
             {open && editing?.editor}
-            <CellText field={field} record={record} waiting={waiting} />
+            <CellText field={field} record={record} waiting={waiting} empty={empty} />
+            {props.handle && box?.right === index && !open && (
+              <span
+                aria-hidden
+                data-handle
+                onPointerDown={(event) => {
+                  event.stopPropagation();
+                  props.onHandle();
+                }}
+                className="absolute right-0 bottom-0 z-10 size-2 cursor-crosshair rounded-tl-sm bg-accent"
+              />
+            )}
           </div>
         );
       })}
@@ -118,13 +147,27 @@ export const GridRow = memo(function GridRow(props: Props) {
   );
 });
 
-function CellText({ field, record, waiting }: { field: Field; record?: RecordData; waiting?: Waiting }) {
+type CellTextProps = { field: Field; record?: RecordData; waiting?: Waiting; empty: boolean };
+
+function CellText({ field, record, waiting, empty }: CellTextProps) {
+  const made = waiting?.texts?.[field.key];
+  if (waiting && made && made !== record?.texts[field.key])
+    return field.key in waiting.typed ? made : <span className="stitched">{made}</span>;
   if (waiting && field.key in waiting.typed) {
     const typed = waiting.typed[field.key];
     return <>{typed === true ? words.records.yes : typed === false ? words.records.no : String(typed ?? "")}</>;
   }
-  if (!record) return waiting ? null : <span className="inline-block h-2 w-2/3 rounded bg-base-200" />;
+  if (!record) return waiting || empty ? null : <span className="inline-block h-2 w-2/3 rounded bg-base-200" />;
   const text = record.texts[field.key];
   if (!text) return <span className="quiet">{field.format.blank}</span>;
-  return field.given ? <span className="stitched">{text}</span> : text;
+  return (
+    <>
+      {field.given ? <span className="stitched">{text}</span> : text}
+      <OpenAddress
+        field={field}
+        text={text}
+        className="absolute top-0 right-0 hidden h-full items-center bg-inherit px-1.5 group-hover/cell:flex group-data-[active]/cell:flex"
+      />
+    </>
+  );
 }

@@ -1,5 +1,5 @@
 import { FileUp, Plus } from "lucide-react";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { toast } from "sonner";
 import { type Filter, ProblemError, type RecordData } from "../../api/client";
@@ -12,11 +12,12 @@ import { BulkBar } from "./BulkBar";
 import { BulkDialog } from "./BulkDialog";
 import { ColumnsMenu } from "./ColumnsMenu";
 import { ExportMenu } from "./ExportMenu";
-import { Grid } from "./Grid";
+import { Grid, type GridHandle } from "./Grid";
 import { readSort, sortOf, writeSort } from "./sorting";
 import { useLayout } from "./useLayout";
 import { useMending } from "./useMending";
 import { usePicks } from "./usePicks";
+import { useRowSaving } from "./useRowSaving";
 import { useWriting } from "./useWriting";
 import { ViewBar } from "./ViewBar";
 import { WaitingRows } from "./WaitingRows";
@@ -27,16 +28,24 @@ export default function Records() {
   const [params, setParams] = useSearchParams();
   const sort = params.get("sort") ?? "";
   const filter = params.get("filter") ?? "";
+  const search = params.get("search") ?? "";
   const [sample, setSample] = useState<RecordData[]>([]);
   const open = table.filters.find((each) => each.id === params.get("view"));
   const layout = useLayout(table, sample, open?.columns);
   const totals = useTotals(
     table.key,
-    filter,
+    { filter, search },
     layout.shown.filter((column) => column.total).map((column) => column.field.key),
   );
   const writing = useWriting(table);
   const mending = useMending(table);
+  const onRowLeft = useRowSaving(writing, mending);
+  const grid = useRef<GridHandle>(null);
+  // What was typed and not yet saved when the page went is saved now, or told.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once
+  useEffect(() => {
+    for (const row of mending.fresh) if (row.messages.length === 0) onRowLeft(row.key);
+  }, []);
   const picks = usePicks();
   const [bulk, setBulk] = useState<BulkWish["do"] | null>(null);
   const { total = 0, matching } = totals.data ?? {};
@@ -55,7 +64,12 @@ export default function Records() {
     picks.none();
     if (view?.columns) layout.put(view.columns);
     else if (!view && open?.columns) layout.put(null);
-    put({ view: view?.id ?? null, filter: view?.formula || null, sort: view ? sortOf(table, view) || null : null });
+    put({
+      view: view?.id ?? null,
+      search: null,
+      filter: view?.formula || null,
+      sort: view ? sortOf(table, view) || null : null,
+    });
   };
   const sortIds = writeSort(
     readSort(sort).flatMap(({ key, descending }) => {
@@ -66,7 +80,7 @@ export default function Records() {
 
   const retry = async () => {
     try {
-      const { waiting } = mending;
+      const waiting = mending.waiting.filter((each) => each.messages.length > 0);
       const { results, report } = await writing.write(
         waiting.map(({ id, typed }) => ({ id, typed })),
         "passing",
@@ -83,13 +97,14 @@ export default function Records() {
 
   const picked = picks.all ? (matching ?? 0) : picks.ids.size;
   const empty = totals.data && total === 0 && mending.waiting.length === 0;
+  const narrowed = filter !== "" || search !== "";
   return (
     <div className="flex h-full flex-col px-5 pt-4 pb-4">
       <div className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1">
         <h1 className="min-w-0 flex-1 basis-40 truncate text-2xl">{table.label}</h1>
         {totals.data && (
           <span className="quiet text-xs">
-            {filter ? words.records.filtered(matching ?? 0, total) : words.records.shown(total, total)}
+            {narrowed ? words.records.filtered(matching ?? 0, total) : words.records.shown(total, total)}
           </span>
         )}
         {table.may.edit && table.rules.some((rule) => rule.kind === "tidy") && (
@@ -110,25 +125,30 @@ export default function Records() {
           </Link>
         )}
       </div>
-      {total > 0 || filter ? (
+      {total > 0 || narrowed ? (
         <ViewBar
           table={table}
           filter={filter}
+          search={search}
           open={open}
           sort={sortIds || null}
           columns={layout.isUsual ? null : layout.layout}
           onFilter={(text) => {
             picks.none();
-            put({ filter: text, view: null });
+            put({ filter: text, search: null, view: null });
+          }}
+          onSearch={(text) => {
+            picks.none();
+            put({ search: text, filter: null, view: null });
           }}
           onOpen={openView}
           error={totals.error}
         >
-          <ExportMenu table={table} view={{ sort, filter }} columns={layout.shown} matching={matching ?? 0} />
+          <ExportMenu table={table} view={{ sort, filter, search }} columns={layout.shown} matching={matching ?? 0} />
           <ColumnsMenu table={table} layout={layout} />
         </ViewBar>
       ) : null}
-      <WaitingRows table={table} mending={mending} onRetry={retry} />
+      <WaitingRows table={table} mending={mending} onRetry={retry} onGoTo={(row) => grid.current?.goToWaiting(row)} />
       {picked > 0 && (
         <BulkBar
           table={table}
@@ -141,29 +161,31 @@ export default function Records() {
         />
       )}
       {!totals.data &&
-        (totals.error ? !filter && <Failure error={totals.error} retry={totals.refetch} /> : <Loading />)}
+        (totals.error ? !narrowed && <Failure error={totals.error} retry={totals.refetch} /> : <Loading />)}
       {empty && (
-        <div className="sheet flex flex-col items-start gap-3 p-6">
-          <p>{words.records.empty}</p>
+        <div className="sheet mb-2 flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-3">
+          <p>{table.may.edit ? words.records.emptyTyped : words.records.empty}</p>
           <Link to={`/t/${table.key}/forms`} className="btn btn-primary btn-sm">
             {words.records.addFirst}
           </Link>
         </div>
       )}
       {total > 0 && matching === 0 && <p className="sheet mb-2 p-6">{words.records.noMatch}</p>}
-      {totals.data && !empty && (matching !== 0 || mending.fresh.length > 0) && (
+      {totals.data && (matching !== 0 || table.may.edit) && (
         <div className="sheet flex min-h-0 flex-1 flex-col overflow-hidden">
           <Grid
-            key={`${sort} ${filter}`}
+            key={`${sort} ${filter} ${search}`}
+            ref={grid}
             table={table}
-            view={{ sort, filter }}
+            view={{ sort, filter, search }}
             columns={layout.shown}
             layout={layout}
-            matching={matching}
+            matching={matching ?? 0}
             totals={totals.data.fields}
             writing={writing}
             mending={mending}
             picks={picks}
+            onRowLeft={onRowLeft}
             onSort={(next) => put({ sort: next })}
             onSample={setSample}
           />
@@ -173,7 +195,7 @@ export default function Records() {
         <BulkDialog
           table={table}
           kind={bulk}
-          target={picks.all ? { filter } : { ids: [...picks.ids] }}
+          target={picks.all ? { filter, search } : { ids: [...picks.ids] }}
           count={picked}
           writing={writing}
           onDone={() => {

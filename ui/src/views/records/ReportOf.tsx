@@ -7,11 +7,11 @@ import { words } from "../../words";
 const SHOWN = 12;
 
 /** What the rules make of many records: how many, which are refused and by what, and some of the others. */
-export function ReportOf({ table, report }: { table: Table; report: Report }) {
+export function ReportOf({ table, report, kind = "change" }: { table: Table; report: Report; kind?: string }) {
   const rule = (id: string | null) => table.rules.find((each) => each.id === id);
   return (
     <div className="flex flex-col gap-4">
-      <p role="status">{words.bulk.would(report.saved, report.unchanged, report.refused)}</p>
+      <p role="status">{words.bulk.would(kind, report.saved, report.unchanged, report.refused)}</p>
       {report.by_rule.length > 0 && (
         <section aria-label={words.bulk.refusedBy}>
           <h3 className="mb-1 text-sm">{words.bulk.refusedBy}</h3>

@@ -44,13 +44,13 @@ export function StatusLine({ table, record, waiting, field, box }: Props) {
     <div className="flex min-h-9 items-center gap-3 border-base-300 border-t px-3 py-1 text-xs" aria-live="polite">
       <span className="shrink-0 font-semibold text-secondary">{field.label}</span>
       {refused.length > 0 ? (
-        <span className="min-w-0 truncate text-error">{refused.map((each) => each.message).join(" ")}</span>
+        <span className="min-w-0 break-words text-error">{refused.map((each) => each.message).join(" ")}</span>
       ) : (
         <>
           <span className={`max-w-[50%] shrink-0 truncate ${field.given && text ? "stitched" : ""}`}>
             {text || (record || waiting ? words.history.blank : "")}
           </span>
-          <span className="quiet min-w-0 truncate" title={rule?.sentence}>
+          <span className="quiet min-w-0 break-words">
             {why ?? (field.given ? (rule?.sentence ?? words.grid.byRule) : "")}
           </span>
         </>

@@ -10,19 +10,23 @@ import { FilterEditor } from "./FilterEditor";
 type Props = {
   table: Table;
   filter: string;
+  /** A text that stands in all that is shown. */
+  search: string;
   /** The kept view that is open. */
   open: Filter | undefined;
   /** What a view keeps besides its filter: ids of fields to sort by, and the columns. */
   sort: string | null;
   columns: Column[] | null;
   onFilter: (formula: string | null) => void;
+  onSearch: (text: string | null) => void;
   onOpen: (view: Filter | null) => void;
   error: Error | null;
   children: ReactNode;
 };
 
 /** The kept views of a table, and the filter of the one that is looked at. */
-export function ViewBar({ table, filter, open, sort, columns, onFilter, onOpen, error, children }: Props) {
+export function ViewBar(props: Props) {
+  const { table, filter, search, open, sort, columns, onFilter, onSearch, onOpen, error, children } = props;
   const [editing, setEditing] = useState(false);
   const drop = useDropFilter(table.key);
   return (
@@ -65,13 +69,23 @@ export function ViewBar({ table, filter, open, sort, columns, onFilter, onOpen, 
           </span>
         ))}
         {filter && !open && !editing && <code className="min-w-0 max-w-96 truncate font-mono text-xs">{filter}</code>}
-        {(filter || open) && (
+        {search && !editing && (
+          <span className="min-w-0 max-w-96 truncate text-[0.8125rem]">{words.filter.searched(search)}</span>
+        )}
+        {(filter || open || search) && (
           <button type="button" className="link text-[0.8125rem]" onClick={() => onOpen(null)}>
             {words.filter.clear}
           </button>
         )}
         <span className="flex-1" />
-        <KeepView table={table} name={open?.name ?? ""} filter={filter} sort={sort} columns={columns} onKept={onOpen} />
+        <KeepView
+          table={table}
+          name={open?.name ?? ""}
+          filter={filter || searchFormula(table, search)}
+          sort={sort}
+          columns={columns}
+          onKept={onOpen}
+        />
         {children}
       </div>
       {error && !editing && (
@@ -79,10 +93,27 @@ export function ViewBar({ table, filter, open, sort, columns, onFilter, onOpen, 
           {error.message}
         </p>
       )}
-      {editing && <FilterEditor key={open?.id ?? "free"} table={table} filter={filter} onFilter={onFilter} />}
+      {editing && (
+        <FilterEditor
+          key={open?.id ?? "free"}
+          table={table}
+          filter={filter}
+          search={search}
+          onFilter={onFilter}
+          onSearch={onSearch}
+        />
+      )}
     </div>
   );
 }
+
+/** A text that is looked for, as the condition that a kept view has. */
+const searchFormula = (table: Table, text: string) =>
+  text &&
+  table.fields
+    .filter((field) => field.kind === "text" && field.kept)
+    .map((field) => `${field.key} contains "${text.replaceAll('"', '""')}"`)
+    .join(" or ");
 
 type KeepProps = Pick<Props, "table" | "filter" | "sort" | "columns"> & {
   name: string;

@@ -48,6 +48,19 @@ function closes(text: string, from: number): boolean {
   return false;
 }
 
+/** Puts a text into the clipboard later than the key that asked for it; also where a page is not served safely. */
+export function toClipboard(text: string) {
+  const give = (event: ClipboardEvent) => {
+    event.stopImmediatePropagation();
+    event.preventDefault();
+    event.clipboardData?.setData("text/plain", text);
+  };
+  document.addEventListener("copy", give, { capture: true, once: true });
+  const given = document.execCommand("copy");
+  document.removeEventListener("copy", give, { capture: true });
+  return given ? Promise.resolve() : navigator.clipboard.writeText(text);
+}
+
 export const writeBlock = (rows: string[][]): string =>
   rows
     .map((row) => row.map((cell) => (/["\t\r\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell)).join("\t"))

@@ -1,9 +1,19 @@
-import { useState } from "react";
-import type { Message, Table } from "../../api/client";
+import { useRef, useState } from "react";
+import { api, data, type Message, ProblemError, type Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
 
-/** A row that was refused, kept until it is mended: one of a record, or of one that is yet to be made. */
-export type Waiting = { key: string; id: number | null; typed: Typed; messages: Message[] };
+/**
+ * A row that is not saved: one that was refused and waits to be mended, or one that is being typed.
+ * id: of its record, null where one is yet to be made; texts: what the rules would make of it so far;
+ * messages: none as long as it was not tried
+ */
+export type Waiting = {
+  key: string;
+  id: number | null;
+  typed: Typed;
+  messages: Message[];
+  texts?: { [field: string]: string };
+};
 
 const stored = (table: Table) => `up-tack-mend-${table.id}`;
 let last = 0;
@@ -21,38 +31,71 @@ function read(table: Table): Waiting[] {
 /** The rows of a table that wait to be mended; this browser remembers them. */
 export function useMending(table: Table) {
   const [waiting, setWaiting] = useState<Waiting[]>(() => read(table));
-  const put = (change: (before: Waiting[]) => Waiting[]) =>
-    setWaiting((before) => {
-      const next = change(before);
-      try {
-        if (next.length > 0) localStorage.setItem(stored(table), JSON.stringify(next));
-        else localStorage.removeItem(stored(table));
-      } catch {
-        // More than a browser remembers is still kept as long as the page is open.
-      }
-      return next;
-    });
+  const latest = useRef(waiting);
+  /** Numbers under which rows were saved that had none. */
+  const savedAs = useRef(new Map<string, number>());
+  const put = (change: (before: Waiting[]) => Waiting[]) => {
+    latest.current = change(latest.current);
+    setWaiting(latest.current);
+    try {
+      if (latest.current.length > 0) localStorage.setItem(stored(table), JSON.stringify(latest.current));
+      else localStorage.removeItem(stored(table));
+    } catch {
+      // More than a browser remembers is still kept as long as the page is open.
+    }
+  };
+  const by = (key: string) => latest.current.find((each) => each.key === key);
+  const change = (key: string, parts: Partial<Waiting>) =>
+    put((before) => before.map((each) => (each.key === key ? { ...each, ...parts } : each)));
+
+  /** Asks what the rules would make of a row so far. Only what was typed in it is found fault with. */
+  const consider = async (key: string) => {
+    const row = by(key);
+    if (!row) return;
+    try {
+      const { typed, id } = row;
+      const answer = await data(
+        api.POST("/api/tables/{table}/draft", { params: { path: { table: table.key } }, body: { typed, id } }),
+      );
+      if (by(key)?.typed !== typed) return;
+      const texts = Object.fromEntries(Object.entries(answer.fields).map(([field, { text }]) => [field, text]));
+      const typedIn = answer.messages.filter((each) => each.field in typed && !each.passable);
+      change(key, { texts, messages: row.messages.length > 0 ? answer.messages : typedIn });
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+    }
+  };
+
   return {
     waiting,
     fresh: waiting.filter((each) => each.id === null),
+    by,
     of: (id: number) => waiting.find((each) => each.id === id),
-    /** Keeps refused rows; what was waiting for the same record gives way, its cells are taken along. */
-    add: (rows: Omit<Waiting, "key">[]) =>
+    /** Keeps rows; what was waiting for the same record gives way, its cells are taken along. */
+    add: (rows: Omit<Waiting, "key">[]) => {
+      const kept = rows.map((row) => ({ ...row, key: fresh() }));
       put((before) => {
         const ids = new Set(rows.map((row) => row.id).filter((id) => id !== null));
         const known = new Map(before.flatMap((each) => (each.id === null ? [] : [[each.id, each]])));
         return [
           ...before.filter((each) => each.id === null || !ids.has(each.id)),
-          ...rows.map((row) => ({
+          ...kept.map((row) => ({
             ...row,
-            key: fresh(),
             typed: { ...(row.id === null ? {} : known.get(row.id)?.typed), ...row.typed },
           })),
         ];
-      }),
-    change: (key: string, parts: Partial<Waiting>) =>
-      put((before) => before.map((each) => (each.key === key ? { ...each, ...parts } : each))),
+      });
+      return kept.map((row) => row.key);
+    },
+    change,
+    consider,
     drop: (keys: string[]) => put((before) => before.filter((each) => !keys.includes(each.key))),
+    /** A row without a number was saved under one. */
+    saved: (key: string, id: number) => {
+      savedAs.current.set(key, id);
+      put((before) => before.filter((each) => each.key !== key));
+    },
+    savedAs: (key: string) => savedAs.current.get(key),
   };
 }
 

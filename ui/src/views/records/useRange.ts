@@ -33,6 +33,12 @@ export function useRange(rows: number, columns: number) {
       setRange({ active: stretch ? now.active : head, head });
       return head;
     },
+    /** What is chosen has come to stand so many rows further down. */
+    shift: (by: number) =>
+      setRange({
+        active: { ...now.active, row: now.active.row + by },
+        head: { ...now.head, row: now.head.row + by },
+      }),
     put: (active: Place, head: Place) => setRange({ active: fit(active), head: fit(head) }),
   };
 }

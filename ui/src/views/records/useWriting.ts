@@ -8,17 +8,35 @@ import { words } from "../../words";
 /** Records sent in one request, at most; the server takes as many. */
 export const MOST_ROWS = 5000;
 
-/** Writes what is typed, pasted or cleared in the grid, each time as one change that can be taken back. */
+const SILENT = "grid-silent";
+const say = () => toast.warning(words.form.silent, { id: SILENT, duration: Number.POSITIVE_INFINITY });
+
+/** Writes what is typed, pasted or cleared in the grid, each time as one change that can be taken back and made again. */
 export function useWriting(table: Table) {
   const client = useQueryClient();
-  /** Changes made here, the latest last. */
+  /** Changes made here, the latest last, and those that took some of them back. */
   const made = useRef<number[]>([]);
+  const takenBack = useRef<number[]>([]);
   /** Versions that are newer than those on the page, until it has been read again. */
   const versions = useRef(new Map<number, number>());
+  /** Whether the order of the rows may be another by now, which is looked up once the row is left. */
+  const stale = useRef(false);
 
-  const refresh = () => {
-    for (const key of ["records", "history", "tables", "record", "open", "proofs"])
-      client.invalidateQueries({ queryKey: [key] });
+  /** Each waits for those before it, however fast the keys come. */
+  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
+    const mine = queue.current.then(work);
+    queue.current = mine.catch(() => undefined);
+    return mine;
+  };
+
+  const refresh = (order = true) => {
+    for (const key of ["history", "tables", "record", "open", "proofs"]) client.invalidateQueries({ queryKey: [key] });
+    client.invalidateQueries({
+      predicate: ({ queryKey: [kind, key, part] }) =>
+        kind === "records" && (order || !(key === table.key && part === "window")),
+    });
+    stale.current = !order;
   };
 
   /** The records as they are now, shown before the whole page is read again. */
@@ -36,35 +54,51 @@ export function useWriting(table: Table) {
     );
   };
 
-  const remember = (batch: number | null) => batch !== null && made.current.push(batch);
+  const remember = (batch: number | null) => {
+    if (batch === null) return;
+    made.current.push(batch);
+    takenBack.current.length = 0;
+  };
+
+  const turn = async (from: number[], to: number[], nothing: string, said: (n: number, left: number) => string) => {
+    const batch = from.pop();
+    if (batch === undefined) return toast(nothing);
+    try {
+      const { undone, left, batch: other } = await undoBatch(batch);
+      to.push(other);
+      versions.current.clear();
+      toast(said(undone, left));
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+      toast.error(error.message);
+    }
+    refresh();
+  };
 
   return {
     versionOf: (record: RecordData) => Math.max(record.version ?? 0, versions.current.get(record.id) ?? 0) || null,
     refresh,
     remember,
-    /** @returns what became of each; null where the server could not be asked */
-    write: async (drafts: Draft[], keep: "all" | "passing") => {
-      const found = await writeBatch(table.key, drafts, keep);
+    /** The row that was typed in is left: rows may take the places that are theirs now. */
+    settle: () => {
+      if (stale.current) client.invalidateQueries({ queryKey: ["records", table.key, "window"] });
+      stale.current = false;
+    },
+    /**
+     * @param inPlace whether the rows stay where they are until the row is left
+     * @returns what became of each
+     */
+    write: async (drafts: Draft[], keep: "all" | "passing", inPlace = false) => {
+      const found = await inTurn(() => writeBatch(table.key, drafts, keep, say)).finally(() => toast.dismiss(SILENT));
       remember(found.report.batch);
       const saved = found.results.filter((each) => each.state === "saved" && each.id !== null);
       for (const each of saved) if (each.id !== null && each.version) versions.current.set(each.id, each.version);
       if (saved.length > 0 && saved.length <= 3) await show(saved.map((each) => each.id as number));
-      refresh();
+      refresh(!inPlace);
       return found;
     },
-    takeBack: async () => {
-      const batch = made.current.pop();
-      if (batch === undefined) return toast(words.grid.nothingToUndo);
-      try {
-        const { undone, left } = await undoBatch(batch);
-        versions.current.clear();
-        toast(words.grid.undone(undone, left));
-      } catch (error) {
-        if (!(error instanceof ProblemError)) throw error;
-        toast.error(error.message);
-      }
-      refresh();
-    },
+    takeBack: () => inTurn(() => turn(made.current, takenBack.current, words.grid.nothingToUndo, words.grid.undone)),
+    redo: () => inTurn(() => turn(takenBack.current, made.current, words.grid.nothingToRedo, words.grid.redone)),
   };
 }
 

@@ -36,6 +36,9 @@ module UpTack
       # @return [Array<String>, nil] keys of fields named in the query, nil without the name
       def keys_in_query(name) = params[name]&.to_s&.scrub&.split(",")&.map(&:strip)&.reject(&:empty?)
 
+      # @return [Hash{Symbol=>String}] which records are wanted, and in which order, as UseCases::View takes it
+      def view_in_query = %i[filter sort search].to_h { |name| [name, params[name].to_s.scrub] }
+
       # A design is kept as JSON and shown everywhere, so its texts must be sound.
       # @return [Hash] the members named, as far as they are given
       def design_parts(*names)

@@ -34,6 +34,23 @@ module UpTack
           Found.new(suggestions: suggested.uniq { |each| each.candidate.script }, sound: edges.sound?)
         end
 
+        # The same for a rule as somebody is writing it, in the place of that which is kept.
+        # @param draft [Hash] a rule as a design has it; with the id of one that exists it stands for that
+        # @return [Found]
+        # @raise [Core::Design::Invalid, Store::NotFound]
+        def of_draft(table:, draft:)
+          real = @workspace.table(table)
+          project = Core::Design::Changes::PinRule.new(table: table, rule: draft).apply(@workspace.project)
+          design = project.table(real.key)
+          rule = draft["id"] ? design.rule(draft["id"]) : design.rules.last
+          around = Neighbourhood.new(@workspace)
+          edges = Core::Bench::Edges.new(
+            Core::Bench::Ground.new(project), design, clock: SuggestEdges.clock(@workspace), records: around.records(real), profiles: {design.key => around.profile(real)}
+          )
+          found = edges.candidates([rule]).map { |each| Suggested.new(candidate: each, expect: Core::Bench::Proposal.new(each.trial, design).all.select(&:usual)) }
+          Found.new(suggestions: found, sound: edges.sound?)
+        end
+
         # A fixed hour, so that the same edges come out the whole day long.
         # @return [Core::Bench::Clock]
         def self.clock(workspace)

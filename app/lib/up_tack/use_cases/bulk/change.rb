@@ -19,14 +19,14 @@ module UpTack
         # @param table [String] key
         # @param kind [String] one of KINDS
         # @param ids [Array<Integer>, nil] the records; nil for all that the filter lets through
-        # @param filter [String, nil]
+        # @param filter [String, nil] and search: as View takes them
         # @param typed [Hash{String=>Object}] raw input by field key, for "change"
         # @param keep [String] one of Bulk::KEEP
         # @return [Report]
         # @raise [Core::Design::Invalid, NotAllowed, Upkeep::Stopped]
-        def call(table:, kind:, ids: nil, filter: nil, typed: {}, keep: "all")
+        def call(table:, kind:, ids: nil, filter: nil, search: nil, typed: {}, keep: "all")
           Core::Design::Invalid.because("`do` is one of #{KINDS.join(", ")}.", part: "do") unless KINDS.include?(kind)
-          @view = View.new(@workspace, table, filter: filter)
+          @view = View.new(@workspace, table, filter: filter, search: search)
           @table = @view.table
           @ids = (ids || @view.selection.ids).uniq
           Core::Design::Invalid.because("No records are chosen.", part: "ids") if @ids.empty?

@@ -15,11 +15,11 @@ module UpTack
         # @param table [String] key
         # @param format [String] a key of Interchange::Targets::TYPES
         # @param io [#<<]
-        # @param filter [String, nil] and sort: as View takes them
+        # @param filter [String, nil] and sort:, search: as View takes them
         # @param fields [Array<String>, nil] keys of those wanted, in their order; nil for all that the person may see
         # @raise [Core::Design::Invalid, NotAllowed]
-        def call(table:, format:, io:, filter: nil, sort: nil, fields: nil)
-          view = View.new(@workspace, table, filter: filter, sort: sort)
+        def call(table:, format:, io:, filter: nil, sort: nil, search: nil, fields: nil)
+          view = View.new(@workspace, table, filter: filter, sort: sort, search: search)
           @table = view.table
           NotAllowed.unless_may(@workspace.person, @table, :see)
           @fields = wanted(fields, view)

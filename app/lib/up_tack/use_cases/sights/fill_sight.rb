@@ -7,20 +7,30 @@ module UpTack
       # beside what they hold. It changes none of them.
       class FillSight < Sight
         # @return [String] "same", "differs" or "idle"
-        def verdict(id, values) = judged(values, @rule.results(evaluation(id, values)))
+        def verdict(id, values) = judged(values, results(evaluation(id, values)))
 
         # @return [Hash] verdict:, stored:, result: and how:
         def of(id, values)
           evaluation = evaluation(id, values)
-          results = @rule.results(evaluation)
+          results = results(evaluation)
           field, value, formula = telling(values, results)
           {
             verdict: judged(values, results), stored: field ? text(field, values[field.key]) : "", result: field ? text(field, value) : nil,
-            how: [@rule.condition&.with_values(evaluation), formula&.with_values(evaluation)].compact.join(" → ")
+            how: how(evaluation, formula)
           }
         end
 
         private
+
+        # A fill that waits for something to come true sets nothing where it is not.
+        def results(evaluation) = reached?(evaluation) ? @rule.results(evaluation) : []
+
+        def reached?(evaluation) = @rule.reaches.nil? || @rule.reaches.call(evaluation) == true
+
+        def how(evaluation, formula)
+          reached = reached?(evaluation)
+          [@rule.reaches&.with_values(evaluation), (@rule.condition&.with_values(evaluation) if reached), (formula&.with_values(evaluation) if reached)].compact.join(" → ")
+        end
 
         def formulas = [@rule.reaches, @rule.condition, *@rule.sets.flat_map { |set| [set.to, set.otherwise] }].compact
 

@@ -14,27 +14,37 @@ module UpTack
           @known = Upkeep::FromLog.new(@workspace, @design).values([@rule], batch)
         end
 
-        # @return [String] "changes", "same" or "blank"
+        # @return [String] "changes", "same" or "blank"; "idle" where its condition does not hold
         def verdict(id, values)
           return "same" unless stored(id, values).nil?
+          return "changes" unless known(id).nil?
 
-          known(id).nil? ? "blank" : "changes"
+          holds?(id, values) ? "blank" : "idle"
         end
 
         # @return [Hash] verdict:, stored:, result: and how:
         def of(id, values)
           stored = stored(id, values)
-          how = if stored.nil?
-            known(id).nil? ? "the change log does not know" : "from the change log"
-          else
-            "kept as it is"
-          end
-          {verdict: verdict(id, values), stored: shown(stored), result: shown(stored.nil? ? known(id) : stored), how: how}
+          {verdict: verdict(id, values), stored: shown(stored), result: shown(stored.nil? ? known(id) : stored), how: how(id, values, stored)}
         end
 
         private
 
-        def formulas = [@rule.respond_to?(:condition) ? @rule.condition : nil].compact
+        def how(id, values, stored)
+          return "kept as it is" unless stored.nil?
+
+          said = known(id).nil? ? "the change log does not know" : "from the change log"
+          return said unless condition
+
+          holding = condition.with_values(evaluation(id, values))
+          (known(id).nil? && !holds?(id, values)) ? holding : "#{holding}; #{said}"
+        end
+
+        def holds?(id, values) = condition.nil? || condition.call(evaluation(id, values)) == true
+
+        def condition = @rule.respond_to?(:condition) ? @rule.condition : nil
+
+        def formulas = [condition].compact
 
         def known(id) = @known.fetch(id, {})[@field.key]
       end

@@ -18,6 +18,9 @@ module UpTack
         # @return [Array<String>] why it can't be deleted; empty when it was
         def call(table, id, &clear)
           gone = along(table, id)
+          locked = gone.flat_map { |design, number| Save::Deleting.reasons(design, number, @world.find(design.key, number) || {}, @world.context) }
+          return locked if locked.any?
+
           staying = gone.flat_map { |design, number| linking(design, number) }.reject { |design, other, _| gone.include?([design, other]) }
           refused, loose = staying.reject { |_, _, field| field.on_delete == "delete" }.partition { |_, _, field| field.on_delete == "refuse" }
           return refused.map { |design, other, field| "#{@world.title(design.key, other)} in #{design.label} has it as #{field.label}." } if refused.any?

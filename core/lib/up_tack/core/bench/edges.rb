@@ -68,7 +68,7 @@ module UpTack
         # What no point of a rule tells of: its settings, and small mistakes in its formulas.
         def more(rules, chosen, seen)
           kept = chosen.to_h { |each| [each.trial, true] }.compare_by_identity
-          contrasts = Contrasts.new(@table, Assignments.new(@table, @base, seen), ->(way, lasting) { play(way, lasting: lasting) })
+          contrasts = Contrasts.new(@table, Assignments.new(@table, @base, seen), ->(way, lasting) { lasting ? play_later(way, seen) : play(way) })
           histories = Histories.new(@table, @base, @scene, @base.solver(@table, seen), seen)
           hits = rules.flat_map do |rule|
             told = first_showing(histories.of(rule, by_point(rule)))
@@ -76,6 +76,27 @@ module UpTack
             (told + contrasts.of(rule, shown + told.map(&:last))).map { |words, played| [beyond(rule, words), played] }
           end
           by_played(hits.reject { |_, played| kept.key?(played.trial) }).map { |played, group| candidate(played, group) }
+        end
+
+        # Changes that come to a record that was saved before; where it could not be saved as it should be
+        # then, it is with what lets the other rules pass it.
+        def play_later(way, seen)
+          played = play(way, lasting: true)
+          refused = played&.trial&.moments&.find { |moment| moment.act&.fetch("do") == "save" && moment.state == "refused" && moment.outcome }
+          return played unless refused && way["first"]
+
+          solver = @base.solver(@table, seen)
+          first = refused.outcome.refusals.reduce(way["first"]) { |kept, refusal| kept.merge(passing(refusal, kept, solver, seen)) }
+          (first == way["first"]) ? played : play(way.merge("first" => first), lasting: true)
+        end
+
+        # @return [Hash] further changes by which a check lets a record pass, without those that are wanted
+        def passing(refusal, wanted, solver, seen)
+          rule = refusal.rule && @table.rule(refusal.rule)
+          return {} unless rule.is_a?(Rules::Check)
+
+          ways = solver.ways(Expression.parse(rule.to_plain["formula"]), true, seen.merge(wanted))
+          ways.find { |way| way.keys.all? { |key| @table.field(key) && !wanted.key?(key) } } || {}
         end
 
         # What is told in the same words are several ways to show one thing: the first that does.
@@ -93,7 +114,7 @@ module UpTack
         end
 
         def beyond(rule, words)
-          Aims::Aim.new(rule: rule, words: "#{Aims.name(rule, @table)}: #{words}", ways: [], exact: true, again: false, lasting: false)
+          Aims::Aim.new(rule: rule, words: Aims.titled(rule, @table, words), ways: [], exact: true, again: false, lasting: false)
         end
 
         # What was played for an edge shows much else, too.

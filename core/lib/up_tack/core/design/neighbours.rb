@@ -62,7 +62,7 @@ module UpTack
         def build(table)
           Expression::Scope.new(
             table.fields.map { |field| entry(table, field) },
-            key: table.key, label: table.label, title: table.title_field&.key, reverses: -> { reverses(table) },
+            key: table.key, label: table.label, one: table.one, title: table.title_field&.key, reverses: -> { reverses(table) },
             conventions: conventions, tolerant: tolerant
           )
         end

@@ -21,6 +21,9 @@ module UpTack
           text ? text[0, LONGEST] : "#{table.record_name} #{id}"
         end
 
+        # @return [Array<Field>] all from which a record's name may come
+        def fields(table) = [table.title_field, *table.fields.select { |field| field.type == "text" }].compact.uniq
+
         def another(table, id, values, context)
           table.fields.lazy.select { |field| field.type == "text" }.map { |field| shown(table, field, id, values, context) }.find { |each| !each.empty? }
         end

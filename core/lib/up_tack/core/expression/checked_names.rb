@@ -84,7 +84,11 @@ module UpTack
         end
 
         def unknown_field(key, scope)
-          near = FOREIGN_WORDS[key] || scope.nearest(key)&.key
+          near = FOREIGN_WORDS[key]
+          meant = near ? nil : meant_by(key, scope)
+          return meant if meant
+
+          near ||= scope.nearest(key)&.key
           return "There is no field `#{key}`#{in_table(scope)}; did you mean `#{near}`?" if near
           return "There is no field `#{key}`; a text stands in quotes, like \"#{key}\"." if scope.entries.empty?
           if scope.reverses.any? { |each| each.scope.key == key }
@@ -93,6 +97,19 @@ module UpTack
 
           along = scope.entries.values.find { |entry| entry.link? && entry.target.call[key] }
           "There is no field `#{key}`#{in_table(scope)}#{"; #{along.target.call.label} has one: `#{along.key}.#{key}`" if along}."
+        end
+
+        # A name that is something else: a choice, a field's label, or a function without its brackets.
+        def meant_by(key, scope)
+          entry = scope.entries.values.find { |each| each.label.downcase == key }
+          return "“#{entry.label}” is called `#{entry.key}` in formulas." if entry
+
+          entry, choice = scope.entries.values.lazy.flat_map { |each| (each.choices || []).map { |text| [each, text] } }.find { |_, text| text.downcase == key }
+          return Meant.quoting(choice, entry) if choice
+
+          function = Functions[key] or return
+          needed = function.parameters.reject(&:optional)
+          needed.empty? ? "`#{key}` is a function; write `#{key}()`." : "`#{key}` is a function; write `#{key}(…)` with #{needed.map(&:name).join(" and ")} in the brackets."
         end
 
         def in_table(scope) = ((scope.equal?(@scope) && @scope.outer.nil?) || scope.label.nil?) ? "" : " in #{scope.label}"

@@ -37,17 +37,19 @@ module UpTack
         end
 
         # key, label:: of the table, nil for loose values
+        # one:: what a record of the table is called, nil where that is not known
         # title:: key of the field by which people know a record of it
         # outer:: the Scope around an aggregate, nil elsewhere
         # conventions:: how the firm writes numbers
         # tolerant:: whether formulas may have what only earlier versions let them have
-        attr_reader :entries, :key, :label, :title, :outer, :conventions, :tolerant
+        attr_reader :entries, :key, :label, :one, :title, :outer, :conventions, :tolerant
 
         # @param reverses [Proc, nil] gives the Reverses, asked when they are needed
-        def initialize(entries, key: nil, label: nil, title: nil, reverses: nil, outer: nil, conventions: Conventions.from({}), tolerant: false)
+        def initialize(entries, key: nil, label: nil, one: nil, title: nil, reverses: nil, outer: nil, conventions: Conventions.from({}), tolerant: false)
           @entries = entries.to_h { |entry| [entry.key, entry] }
           @key = key
           @label = label
+          @one = one
           @title = title
           @reverses = reverses
           @outer = outer
@@ -64,7 +66,7 @@ module UpTack
         # @return [Scope] the same inside an aggregate of another
         def within(outer)
           Scope.new(
-            entries.values, key: key, label: label, title: title, reverses: @reverses, outer: outer, conventions: conventions,
+            entries.values, key: key, label: label, one: one, title: title, reverses: @reverses, outer: outer, conventions: conventions,
             tolerant: tolerant
           )
         end

@@ -14,9 +14,6 @@ module UpTack
 
         # The same for days.
         DAYS_ALONE = {"<" => "before", "<=" => "on or before", ">" => "after", ">=" => "on or after"}.freeze
-        # Functions whose names say little to people.
-        SPOKEN = {"len" => "length", "abs" => "size", "mod" => "remainder"}.freeze
-
         AGGREGATES = {
           "count" => "number of", "sum" => "sum of", "average" => "average", "min" => "least", "max" => "greatest", "join" => "all"
         }.freeze
@@ -87,11 +84,9 @@ module UpTack
         end
 
         def call(node)
-          return {"today" => "today", "now" => "now"}.fetch(node.name) if %w[today now].include?(node.name)
-          return "#{Values.show(node.arguments.first.value)}-digit count" if node.name == "counter"
           return Values.show(Functions::DateFunctions.iso(node.arguments.first.value)) if fixed_date?(node)
 
-          "#{SPOKEN.fetch(node.name, node.name)} of #{list(node.arguments)}"
+          Spoken.of(node.name, node.arguments.map { |argument| grouped(argument) })
         end
 
         private
@@ -107,6 +102,8 @@ module UpTack
             labels << entry.label
             scope = entry.target.call
           end
+          # Without a link that leads elsewhere they are those of the record at hand.
+          labels << "this #{@scope.one.downcase}" if source.steps.one? && @scope.one
           labels.join(" of ")
         end
 
@@ -133,6 +130,7 @@ module UpTack
         def grouped(node, parent = nil)
           text = node.accept(self)
           inner = [Nodes::Arithmetic, Nodes::Logic, Nodes::Comparison, Nodes::Conditional, Nodes::Join].include?(node.class)
+          inner ||= node.is_a?(Nodes::Call) && Spoken::AFTER.include?(node.name)
           (inner && !same_level?(node, parent)) ? "(#{text})" : text
         end
 

@@ -4,29 +4,48 @@ module UpTack
   module Core
     module Rules
       # While a condition holds of the record as it is stored, the listed fields
-      # can't be changed: by anybody, or by all but one role.
+      # can't be changed: by anybody, or by all but one role. A lock of the whole
+      # record holds for every field, those added later too, and against deleting it.
       class Lock < Validation
-        PARTS = parts("when", "locked", "except_role")
+        PARTS = parts("when", "whole", "locked", "except_role")
 
         def self.kind = "lock"
         def self.suits?(field, table) = !table.given?(field.key)
 
         def reach(_table) = 2
-        def reads(_table) = locked
+        def reads(table) = locked(table)
 
         # Stamps and the like are not changed by people.
         def awaits(_table) = []
-        def fields(_table) = locked
-        def locked = [field, *@parts["locked"]].uniq
+        def fields(table) = whole? ? [field] : locked(table)
+        def whole? = @parts["whole"] == true
 
-        def words(table) = "locked#{while_words(table)}#{except}"
+        # @return [Array<String>] keys of the fields that can't be changed
+        def locked(table)
+          return [field, *@parts["locked"]].uniq unless whole?
+
+          table.fields.map(&:key).reject { |key| table.worked_out?(key) || table.given?(key) }
+        end
+
+        def words(table) = "#{"all " if whole?}locked#{while_words(table)}#{except}"
 
         def sentence(table)
-          labels = Masks::Phrases.list(locked.map { |key| table.field(key).label })
+          return "The whole record can't be changed or deleted#{while_words(table)}#{except}." if whole?
+
+          labels = Masks::Phrases.list(locked(table).map { |key| table.field(key).label })
           "#{labels} can't be changed#{while_words(table)}#{except}."
         end
 
-        def test(table) = Test.new(fields: locked.map { |key| table.field(key) }, formula: condition(table), role: @parts["except_role"])
+        def test(table) = Test.new(fields: locked(table).map { |key| table.field(key) }, formula: condition(table), role: @parts["except_role"])
+
+        # @param evaluation [Expression::Evaluation] of the record as it is stored
+        # @return [String, nil] why it can't be deleted now
+        def against_deletion(table, evaluation)
+          return unless whole?
+          return if @parts["except_role"] && evaluation.context.person.role == @parts["except_role"]
+
+          @parts["message"] || sentence(table) if condition(table).call(evaluation) == true
+        end
 
         # Whether none of the fields is changed that must stay.
         Test = Struct.new(:fields, :formula, :role, keyword_init: true) do
@@ -51,7 +70,7 @@ module UpTack
           found << problem("when", "Say while what the fields are locked.") unless @parts["when"]
           found << problem("except_role", "There are the roles #{Design::Access::ROLES.join(", ")}.") unless [nil, *Design::Access::ROLES].include?(@parts["except_role"])
           found << problem("severity", "A lock can't be passed with a reason; name the role that may.") if warning?
-          loose = locked.find { |key| table.worked_out?(key) }
+          loose = locked(table).find { |key| table.worked_out?(key) }
           found << problem("field", "#{table.field(loose).label} is worked out; lock what it is worked out from.") if loose
           found
         end

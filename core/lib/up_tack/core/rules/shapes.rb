@@ -23,7 +23,7 @@ module UpTack
           **%w[formula when saying low high series reaches].to_h { |part| [part, FORMULA] },
           **%w[values with locked watch inputs outputs].to_h { |part| [part, TEXTS] },
           **%w[least most start step].to_h { |part| [part, WHOLE] },
-          **%w[case by_hand follow clears only_blank overrules enforced].to_h { |part| [part, FLAG] },
+          **%w[case by_hand follow clears only_blank overrules enforced whole].to_h { |part| [part, FLAG] },
           "steps" => STEPS, "map" => MAP, "sets" => SETS, "rows" => ROWS, "value" => ANYTHING
         }.freeze
 

@@ -25,7 +25,7 @@ module UpTack
           text = Plain.text(raw, field)
           return text unless text.is_a?(String)
 
-          DateText.read(text.strip, field, reading)
+          DateText.read(Plain.word(text), field, reading)
         end
 
         def show(value, field)

@@ -13,6 +13,8 @@ module UpTack
         WEEKDAY = /\A(?:#{Expression::Patterns::DAYS.map { |day| "#{day[0, 3]}(?:#{day[3..]})?" }.join("|")})\.?,?\s+/i
         DAYS_AWAY = {"today" => 0, "tomorrow" => 1, "yesterday" => -1}.freeze
         MOST_DAYS = 100_000
+        # What other programs write behind a day that has no time.
+        MIDNIGHT = /(?:[T ]|,\s*)\s*(?:0?0:00(?::00(?:\.0+)?)?|12:00(?::00)?\s*am)(?:Z|\+00:?00)?\z/i
 
         module_function
 
@@ -24,14 +26,19 @@ module UpTack
           away = days_away(text)
           return from_today(away, text, reading) if away
 
-          found = readings(text.sub(WEEKDAY, ""), field, reading)
-          return Unreadable.new(code: "not_a_date", message: "#{Plain.quoted(text)} is not a date; type it like 23 Nov 2026.") if found.empty?
+          found = readings(text.sub(WEEKDAY, "").sub(MIDNIGHT, ""), field, reading)
+          return not_a_date(text) if found.empty?
 
           days = found.map { |parts| Date.build(*parts) }
           sound = days.grep(::Date).uniq
           return sound.first || days.first if sound.length <= 1 && found.first.first
 
           ambiguous(text, sound)
+        end
+
+        def not_a_date(text)
+          timed = text.match?(/\d[T ,]+\d{1,2}:\d{2}/)
+          Unreadable.new(code: "not_a_date", message: timed ? "#{Plain.quoted(text)} has a time; this takes a day alone." : "#{Plain.quoted(text)} is not a date; type it like 23 Nov 2026.")
         end
 
         def days_away(text)

@@ -22,9 +22,12 @@ module UpTack
 
           text = Plain.text(raw, field)
           return text unless text.is_a?(String)
-          return if text.strip.empty?
+          # A name is looked for as it came first: it may have such spaces itself.
+          return if Plain.word(text).empty?
 
-          named(text.strip, field, reading)
+          plain = Plain.word(text)
+          found = named(text.strip, field, reading)
+          (found.is_a?(Unreadable) && plain != text.strip) ? named(plain, field, reading) : found
         end
 
         # @param records [#title] Ports::NoRecords where names are not to be had

@@ -22,9 +22,9 @@ module UpTack
 
           text = Plain.text(raw, field)
           return text unless text.is_a?(String)
-          return if text.strip.empty?
 
-          exact(text.strip) || typed(text.strip, field, reading)
+          text = Plain.word(text)
+          exact(text) || typed(text, field, reading) unless text.empty?
         end
 
         def show(value, field)

@@ -19,7 +19,7 @@ module UpTack
         def read(text, conventions, field)
           return BigDecimal(text) if PLAIN.match?(text)
 
-          compact = signless(text.strip, field).tr("−", "-").gsub(SPACES, " ").sub(/\A([+-]) +/, "\\1")
+          compact = signless(Plain.word(text), field).tr("−", "-").gsub(SPACES, " ").sub(/\A([+-]) +/, "\\1")
           return if compact.empty?
 
           figures = figures(compact, conventions.decimal_mark, conventions.group_mark)
@@ -30,13 +30,17 @@ module UpTack
 
         # The field's own unit or currency sign may be typed along, or left out.
         def signless(text, field)
-          %w[before after].reduce(text) do |rest, part|
-            sign = field&.format.to_h[part].to_s.strip
+          {"before" => field&.format.to_h["before"], "after" => unit(field)}.reduce(text) do |rest, (part, sign)|
+            sign = sign.to_s.strip
             next rest if sign.empty?
 
             rest.sub((part == "before") ? /\A([+-]?)\s*#{Regexp.escape(sign)}\s*/i : /\s*#{Regexp.escape(sign)}\z/i, (part == "before") ? "\\1" : "")
           end
         end
+
+        # @return [String, nil] what stands behind the field's numbers; where nothing is set, the unit that
+        #   its label ends with, as in "Clay weight g"
+        def unit(field) = field && (field.format.to_h["after"] || field.label[/(?<=\s)(?:\p{L}{1,3}|[€$£%°]\p{L}?)\z/])
 
         # Thousands marks are passed over only where they stand between groups of
         # three: "1,5" must not silently become fifteen.

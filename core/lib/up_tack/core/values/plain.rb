@@ -26,6 +26,14 @@ module UpTack
           end
         end
 
+        # Spaces that do not break a line come along from web pages and other programs; nobody sees them.
+        ODD_SPACES = "\u00a0\u2007\u2009\u202f"
+
+        # @param text [String]
+        # @return [String] what was typed for a value that is no free text: without spaces at its edges,
+        #   and with common ones inside
+        def word(text) = text.tr(ODD_SPACES, " ").strip
+
         # @return [String, Unreadable] the text unless it is longer than limit characters
         def within(text, limit, field)
           return text if text.length <= limit

@@ -22,7 +22,7 @@ module UpTack
           text = Plain.text(raw, field)
           return text unless text.is_a?(String)
 
-          compact = text.strip.downcase.tr(".h", "::").gsub(/\s+/, "").sub(/(?<=\d):(?=[ap]m?\z)/, "").sub(/:\z/, "")
+          compact = Plain.word(text).downcase.tr(".h", "::").gsub(/\s+/, "").sub(/(?<=\d):(?=[ap]m?\z)/, "").sub(/:\z/, "")
           return if compact.empty?
 
           half = compact.slice!(/[ap]:?m?\z/)

@@ -22,11 +22,12 @@ module UpTack
           text = Plain.text(raw, field)
           return text unless text.is_a?(String)
 
-          word = text.strip.downcase
+          text = Plain.word(text)
+          word = text.downcase
           return if word.empty?
 
           own = {word(field, true) => true, word(field, false) => false}.transform_keys { |each| Expression::Text.folded(each) }
-          own.fetch(Expression::Text.folded(text.strip)) { WORDS.fetch(word) { unreadable(text, field) } }
+          own.fetch(Expression::Text.folded(text)) { WORDS.fetch(word) { unreadable(text, field) } }
         end
 
         def show(value, field) = value.nil? ? "" : word(field, value)

@@ -1,7 +1,7 @@
-import type { RuleParts } from "../../../api/client";
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
 import { Segments } from "../../../components/Segments";
 import { words } from "../../../words";
+import { NarrowMap } from "./NarrowMap";
 import { mistakesOf, type PartsProps } from "./shared";
 
 const OTHERWISE = ["clear", "keep", "refuse"] as const;
@@ -32,7 +32,7 @@ export function NarrowParts({ table, parts, change, mistakes }: PartsProps) {
         />
       )}
       {byList ? (
-        <MapEditor table={table} parts={parts} change={change} />
+        <NarrowMap table={table} parts={parts} change={change} />
       ) : (
         <>
           <FormulaOrPieces
@@ -70,76 +70,6 @@ export function NarrowParts({ table, parts, change, mistakes }: PartsProps) {
           onChange={(event) => change({ message: event.target.value || null })}
         />
       </label>
-    </>
-  );
-}
-
-/** For each value of the parent the choices that belong to it, ticked. */
-function MapEditor({ table, parts, change }: Pick<PartsProps, "table" | "parts" | "change">) {
-  const parent = table.fields.find((each) => each.key === parts.by);
-  const field = table.fields.find((each) => each.key === parts.field);
-  const map: NonNullable<RuleParts["map"]> = parts.map ?? {};
-  const put = (value: string, choices: string[]) => change({ map: { ...map, [value]: choices } });
-  return (
-    <>
-      <label className="flex items-center gap-2 font-semibold">
-        {words.narrow.dependsOn}
-        <select
-          className="select select-sm w-48 font-normal"
-          value={parts.by ?? ""}
-          onChange={(event) => change({ by: event.target.value, map: {} })}
-        >
-          {table.fields
-            .filter((each) => each.type === "choice" && each.key !== parts.field)
-            .map((each) => (
-              <option key={each.key} value={each.key}>
-                {each.label}
-              </option>
-            ))}
-        </select>
-      </label>
-      <div className="shrink-0 overflow-auto rounded border border-base-300">
-        <table className="table-sm table">
-          <thead>
-            <tr>
-              <th>{parent?.label}</th>
-              {field?.choices.map((choice) => (
-                <th key={choice} className="text-center">
-                  {choice}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {parent?.choices.map((value) => {
-              const chosen = map[value] ?? field?.choices ?? [];
-              return (
-                <tr key={value}>
-                  <th>{value}</th>
-                  {field?.choices.map((choice) => (
-                    <td key={choice} className="text-center">
-                      <input
-                        type="checkbox"
-                        className="checkbox checkbox-xs"
-                        aria-label={`${value}: ${choice}`}
-                        checked={chosen.includes(choice)}
-                        onChange={() =>
-                          put(
-                            value,
-                            chosen.includes(choice)
-                              ? chosen.filter((each) => each !== choice)
-                              : (field?.choices ?? []).filter((each) => each === choice || chosen.includes(each)),
-                          )
-                        }
-                      />
-                    </td>
-                  ))}
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </div>
     </>
   );
 }

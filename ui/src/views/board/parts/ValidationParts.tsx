@@ -1,3 +1,4 @@
+import { Segments } from "../../../components/Segments";
 import { words } from "../../../words";
 import { CheckParts } from "./CheckParts";
 import { ExistsParts } from "./ExistsParts";
@@ -89,14 +90,28 @@ function Own(props: PartsProps) {
     default:
       return (
         <>
-          <WhenParts {...props} label="" />
-          <FieldList
-            table={table}
-            label={words.rulePanel.alsoLocked}
-            except={parts.field}
-            value={parts.locked ?? []}
-            onChange={(keys) => change({ locked: keys.length > 0 ? keys : null })}
+          <Segments
+            name={words.rulePanel.lockReach}
+            value={parts.whole ? "whole" : "fields"}
+            options={[
+              ["whole", words.rulePanel.lockWhole],
+              ["fields", words.rulePanel.lockFields],
+            ]}
+            onChange={(reach) => change({ whole: reach === "whole" ? true : null })}
           />
+          <p className="quiet -mt-2 text-xs">
+            {parts.whole ? words.rulePanel.lockWholeAim : words.rulePanel.lockFieldsAim}
+          </p>
+          <WhenParts {...props} label="" />
+          {!parts.whole && (
+            <FieldList
+              table={table}
+              label={words.rulePanel.alsoLocked}
+              except={parts.field}
+              value={parts.locked ?? []}
+              onChange={(keys) => change({ locked: keys.length > 0 ? keys : null })}
+            />
+          )}
           <label className="flex items-center gap-2">
             {words.rulePanel.exceptRole}
             <select

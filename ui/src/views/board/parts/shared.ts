@@ -19,7 +19,7 @@ const BEGINNINGS: { [kind: string]: Partial<RuleParts> } = {
   check: { formula: "" },
   calculation: { formula: "", keeping: "always" },
   copy: { formula: "" },
-  lock: { when: "" },
+  lock: { when: "", whole: true },
   mask: { mask: "", half: "refuse", separators: "keep" },
   tidy: { steps: [{ do: "trim" }], mode: "save" },
   narrow: { formula: "", otherwise: "clear" },

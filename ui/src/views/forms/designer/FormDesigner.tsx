@@ -8,12 +8,12 @@ import { settled } from "../../../api/jobs";
 import { MissingPage } from "../../../app/MissingPage";
 import { useMay } from "../../../app/may";
 import { useTableHere } from "../../../app/TableFrame";
+import { editPlace, useEdit } from "../../../components/edits";
 import { words } from "../../../words";
 import { FormSettings } from "./FormSettings";
 import { Live } from "./Live";
 import { Structure } from "./Structure";
 import { beginning, partsOf } from "./shape";
-import { forgetDesign, keepDesign, keptDesign } from "./unsaved";
 
 /** Where a form is laid out, with the form running beside it. */
 export default function FormDesigner() {
@@ -30,21 +30,16 @@ type Props = { table: Table; id: string; saved: FormParts | null };
 
 function Designer({ table, id, saved }: Props) {
   const first = saved ?? beginning(table, words.designer.usualName(table.one));
-  const [kept] = useState(() => keptDesign(table.key, id));
-  const [form, setForm] = useState<FormParts>(kept ?? first);
+  const edit = useEdit<FormParts>(editPlace.form(table.id, id), first);
+  const form = edit.value;
   const [mistakes, setMistakes] = useState<Mistake[]>([]);
   const [refused, setRefused] = useState<string | null>(null);
   const client = useQueryClient();
   const navigate = useNavigate();
-  const dirty = JSON.stringify(form) !== JSON.stringify(saved);
-
-  useEffect(() => {
-    if (dirty && saved !== null) keepDesign(table.key, id, form);
-    else if (saved !== null) forgetDesign(table.key, id);
-  }, [table.key, id, form, dirty, saved]);
+  const dirty = saved === null || edit.dirty;
 
   const change = (next: FormParts) => {
-    setForm(next);
+    edit.change(next);
     setRefused(null);
   };
 
@@ -59,7 +54,7 @@ function Designer({ table, id, saved }: Props) {
                 body: form,
               }),
             );
-      forgetDesign(table.key, id);
+      edit.done();
       await client.invalidateQueries();
       toast.success(words.designer.saved(form.name));
       const own = (made as { id?: string } | undefined)?.id ?? id;
@@ -73,7 +68,7 @@ function Designer({ table, id, saved }: Props) {
 
   const remove = async () => {
     await settled(api.DELETE("/api/tables/{table}/forms/{form}", { params: { path: { table: table.key, form: id } } }));
-    forgetDesign(table.key, id);
+    edit.done();
     await client.invalidateQueries();
     toast(words.designer.removed(form.name));
     navigate(`/t/${table.key}/forms`);
@@ -100,7 +95,7 @@ function Designer({ table, id, saved }: Props) {
           {words.designer.back}
         </Link>
         <h1 className="min-w-0 flex-1 truncate text-lg">{words.designer.title(form.name, table.label)}</h1>
-        {kept && dirty && (
+        {edit.found && edit.dirty && (
           <button type="button" className="link text-xs" onClick={() => change(first)}>
             {words.designer.startOver}
           </button>

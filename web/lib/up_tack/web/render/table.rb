@@ -62,7 +62,8 @@ module UpTack
           return UseCases::Numbers::Counts.new(table, rule).warning if rule.is_a?(Core::Rules::Number)
 
           if builder?
-            table.notices.of(rule).map(&:message).join(" ").then { |text| text.empty? ? nil : text }
+            said = Core::Analysis::FixedTexts.new(rule, table).all + table.notices.of(rule).map(&:message)
+            said.empty? ? nil : said.join(" ")
           end
         end
 

@@ -15,9 +15,12 @@ module UpTack
 
           app.post("/api/tables/:table/edges") do
             table = workspace.table(params[:table])
+            draft = rule_sent
+            next json(Routes::Bench.suggestions(UseCases::Bench::SuggestEdges.new(workspace).of_draft(table: table.key, draft: draft))) if draft
+
             rule, point = texts_sent("rule", "point").values_at("rule", "point")
             found = UseCases::Bench::SuggestEdges.new(workspace).call(table: table.key, rule: rule, point: point, open: sent["open"] == true)
-            json({sound: found.sound, suggestions: found.suggestions.map { |each| Routes::Bench.suggestion(each) }})
+            json(Routes::Bench.suggestions(found))
           end
 
           app.get("/api/tables/:table/mistakes") do
@@ -35,6 +38,9 @@ module UpTack
 
           app.helpers Sent
         end
+
+        # @param found [UseCases::Bench::SuggestEdges::Found]
+        def self.suggestions(found) = {sound: found.sound, suggestions: found.suggestions.map { |each| suggestion(each) }}
 
         # @param each [UseCases::Bench::SuggestEdges::Suggested]
         def self.suggestion(each)
@@ -71,6 +77,14 @@ module UpTack
             script["person"] ||= {"name" => workspace.person.name, "email" => workspace.person.email, "role" => workspace.person.role}.compact
             script["at"] = Trial.at(workspace, script["at"]) if script["at"]
             script
+          end
+
+          # @return [Hash{String=>Object}, nil] a rule as somebody is writing it
+          def rule_sent
+            given = design_parts("draft")["draft"]
+            return given&.slice(*Rules::PARTS) if given.nil? || given.is_a?(Hash)
+
+            raise Requests::Malformed, "`draft` must be a rule."
           end
 
           # @return [Array<Hash>] plain expectations

@@ -11,7 +11,8 @@ module UpTack
         def self.registered(app)
           app.post("/api/tables/:table/bulk") do
             table = workspace.table(params[:table])
-            asked = {table: table.key, kind: sent["do"].to_s, ids: ids_sent, filter: sent["filter"]&.to_s&.scrub, typed: sent["typed"] ? typed : {}, keep: sent["keep"].to_s}
+            asked = {table: table.key, kind: sent["do"].to_s, ids: ids_sent, filter: sent["filter"]&.to_s&.scrub, search: sent["search"]&.to_s&.scrub}
+            asked.update(typed: sent["typed"] ? typed : {}, keep: sent["keep"].to_s)
             in_background(->(report) { json(Render::Report.of(report, table)) }, report: ->(report) { Render::Report.of(report, table) }) do |progress, workspace|
               UseCases::Bulk::Change.new(workspace, progress: progress).call(**asked)
             end
@@ -19,17 +20,32 @@ module UpTack
 
           app.post("/api/tables/:table/batch") do
             table = workspace.table(params[:table])
-            drafts = drafts_sent
-            results = Array.new(drafts.length) { {state: "gone", id: nil, version: nil, messages: []} }
-            summary = (drafts.length == 1) ? "1 record written" : "#{Core::Values::Plain.grouped(drafts.length)} records written"
-            report = UseCases::Bulk::Write.new(workspace, way: way).call(table: table.key, drafts: drafts, summary: summary, keep: sent["keep"] ? sent["keep"].to_s : "all") do |place, answer|
-              results[place] = Routes::Bulk.result(answer)
+            drafts, came, keep = drafts_sent, way, sent["keep"] ? sent["keep"].to_s : "all"
+            told = ->((report, results)) { {report: Render::Report.of(report, table), results: results} }
+            in_background(->(done) { json(told.call(done)) }, report: told) do |progress, workspace|
+              Routes::Bulk.write(workspace, UseCases::Bulk::Write.new(workspace, way: came, progress: progress), table: table, drafts: drafts, keep: keep)
             end
-            results.each_with_index { |result, place| result[:id] ||= drafts[place][:id] }
-            json({report: Render::Report.of(report, table), results: results})
           end
 
           app.helpers Sent
+        end
+
+        # @param drafts [Array<Hash>] as Bulk::Write takes them
+        # @return [Array(UseCases::Bulk::Report, Array<Hash>)] what came of all, and of each in its place
+        def self.write(workspace, writing, table:, drafts:, keep:)
+          results = Array.new(drafts.length) { {state: "gone", id: nil, version: nil, messages: []} }
+          summary = (drafts.length == 1) ? "1 record written" : "#{Core::Values::Plain.grouped(drafts.length)} records written"
+          report = writing.call(table: table.key, drafts: drafts, summary: summary, keep: keep) do |place, answer|
+            results[place] = (answer.state == :conflict) ? conflict(workspace, table, answer, drafts[place][:id]) : result(answer)
+          end
+          results.each_with_index { |result, place| result[:id] ||= drafts[place][:id] }
+          [report, results]
+        end
+
+        # @return [Hash] of a record that somebody else changed: as it is now, and what they did
+        def self.conflict(workspace, table, answer, id)
+          record = UseCases::FindRecord.new(workspace).call(table: table.key, id: id)
+          {**result(answer), record: Render::Record.new(workspace, table).of(record), theirs: Render::Entry.new(workspace).all(answer.theirs)}
         end
 
         # @param answer [UseCases::Answer]

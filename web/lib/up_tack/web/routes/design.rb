@@ -13,6 +13,11 @@ module UpTack
 
           app.get("/api/design/revisions/:id/differences") { json(Render::Revision.differences(UseCases::Revisions.new(workspace).differences(record_id))) }
 
+          app.get("/api/design/revisions/:id/foresight") do
+            found = UseCases::Revisions.new(workspace).foresee(record_id)
+            json({differences: Render::Revision.differences(found.differences), losses: found.losses})
+          end
+
           app.post("/api/design/undo") do
             change_design(->(revision) { json({summary: revision&.summary}) }, &:undo)
           end

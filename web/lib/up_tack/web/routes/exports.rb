@@ -15,7 +15,7 @@ module UpTack
             app.get("/api/tables/:table/export.#{format}") do
               table = workspace.table(params[:table])
               hand_out("#{table.label}.#{format}", type) do |file|
-                UseCases::Exports::Records.new(workspace).call(table: table.key, format: format, io: file, filter: params[:filter].to_s.scrub, sort: params[:sort].to_s.scrub, fields: keys_in_query("fields"))
+                UseCases::Exports::Records.new(workspace).call(table: table.key, format: format, io: file, **view_in_query, fields: keys_in_query("fields"))
               end
             end
           end

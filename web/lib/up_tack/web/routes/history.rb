@@ -48,7 +48,8 @@ module UpTack
 
           app.post("/api/history/batches/:id/undo") do
             batch = record_id
-            in_background(->(result) { json({undone: result.undone, left: result.left}) }, report: ->(result) { {undone: result.undone, left: result.left} }) { |progress, workspace| UseCases::UndoBatch.new(workspace, progress: progress).call(batch) }
+            told = ->(result) { {undone: result.undone, left: result.left, batch: result.batch.id} }
+            in_background(->(result) { json(told.call(result)) }, report: told) { |progress, workspace| UseCases::UndoBatch.new(workspace, progress: progress).call(batch) }
           end
         end
       end

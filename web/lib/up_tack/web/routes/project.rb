@@ -12,6 +12,18 @@ module UpTack
             UseCases::ProjectFiles::Write.new(workspace).call
           end
 
+          app.get("/api/project/conventions") { json(Project.conventions(workspace)) }
+
+          app.post("/api/project/conventions/preview") do
+            found = UseCases::ForeseeConventions.new(workspace).call(conventions_sent)
+            json({shown: found.shown.map(&:to_h), typed: found.typed.map(&:to_h)})
+          end
+
+          app.patch("/api/project/conventions") do
+            change = Core::Design::Changes::ChangeConventions.new(parts: conventions_sent)
+            change_design(->(_) { json(Project.conventions(workspace)) }) { |design| design.call(change) }
+          end
+
           app.post("/api/project/preview") do
             preview = UseCases::ProjectFiles::BringIn.new(workspace).preview(file_sent)
             json({
@@ -36,8 +48,14 @@ module UpTack
           app.helpers Sent
         end
 
+        # @return [Hash] how the firm writes, and the time zones there are
+        def self.conventions(workspace) = workspace.project.conventions.to_plain.merge("time_zones" => TZInfo::Timezone.all_data_zone_identifiers.sort)
+
         # Reads what was sent.
         module Sent
+          # @return [Hash{String=>String}]
+          def conventions_sent = texts_sent("date_order", "decimal_mark", "group_mark", "time_zone").compact
+
           # @return [String] the text of a project file
           def file_sent
             text = sent["file"]

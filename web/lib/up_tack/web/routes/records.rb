@@ -8,7 +8,7 @@ module UpTack
         def self.registered(app)
           app.get("/api/tables/:table/records") do
             page = UseCases::ListRecords.new(workspace).call(
-              table: params[:table], sort: params[:sort].to_s.scrub, filter: params[:filter].to_s.scrub, cursor: params[:cursor]&.to_s,
+              table: params[:table], **view_in_query, cursor: params[:cursor]&.to_s,
               at: (number_in_query("at") || 0).clamp(0, 2**53), limit: number_in_query("limit") || 100
             )
             records = Render::Record.new(workspace, workspace.table(params[:table]), fields: keys_in_query("fields"))
@@ -17,8 +17,16 @@ module UpTack
 
           # How many there are, and what fields come to over them.
           app.get("/api/tables/:table/totals") do
-            found = UseCases::ReckonTotals.new(workspace).call(table: params[:table], filter: params[:filter].to_s.scrub, fields: keys_in_query("fields") || [])
+            found = UseCases::ReckonTotals.new(workspace).call(table: params[:table], **view_in_query.except(:sort), fields: keys_in_query("fields") || [])
             json(Render::Totals.of(found, workspace.table(params[:table])))
+          end
+
+          # Where in a view a text stands next, or a record.
+          app.get("/api/tables/:table/places") do
+            places = UseCases::FindPlaces.new(workspace, params[:table], **view_in_query)
+            from = (number_in_query("from") || 0).clamp(0, 2**53)
+            id = number_in_query("id")
+            json((id ? places.record(id) : places.text(params[:text].to_s.scrub, from: from, back: params[:back] == "true")).to_h)
           end
 
           app.post("/api/tables/:table/records") do

@@ -36,9 +36,14 @@ module UpTack
           # @return [String] by which a rule is told: its field, and what its tack says
           def self.name(rule, table) = "#{table.field(rule.field).label}, #{rule.tack(table)}"
 
+          # What differs comes first: many records of one rule stand beneath each other.
+          # @param what [String] what a record tests of a rule
+          # @return [String] as its proof is called
+          def self.titled(rule, table, what) = "#{what[0].upcase}#{what[1..]}: #{name(rule, table)}"
+
           private
 
-          def words(rule, point) = "#{Aims.name(rule, @table)}: #{point.words}"
+          def words(rule, point) = Aims.titled(rule, @table, point.words)
           def exact?(point) = point.key.match?(/ (below|on|above)\z/)
 
           # Numbers that are kept, locks and stamps show on a record that was there before.

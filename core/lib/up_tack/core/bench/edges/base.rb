@@ -44,8 +44,8 @@ module UpTack
           end
 
           # @param table [Design::Table] another one
-          # @return [Hash{String=>Object}] a made-up record of it, the same each time
-          def sample(table) = (@samples ||= {})[table.key] ||= maker(table).values.compact.freeze
+          # @return [Hash{String=>Object}] a made-up record of it that passes but for its link here
+          def sample(table) = (@samples ||= {})[table.key] ||= passing(table).first.compact.freeze
 
           # @param table [Design::Table] this one, or with a rule changed
           # @param old [Hash{String=>Object}] the record as it comes out
@@ -78,17 +78,20 @@ module UpTack
             end
           end
 
-          def find
-            maker = maker(@table)
-            @values = maker.values
-            TRIES.times do
-              outcome = Save.call(@ground.plan(@table.key), Save::Draft.new(typed: Samples::Maker.typed(@table, @values), stored: nil), context)
-              context.counters.drop
-              return @sound = true if outcome.saved?
+          def find = (@values, @sound = passing(@table))
 
-              @values = maker.mend(@values, outcome.refusals)
+          # @return [Array(Hash, Boolean)] values of a record, and whether the rules let it pass
+          def passing(table)
+            maker = maker(table)
+            values = maker.values
+            TRIES.times do
+              outcome = Save.call(@ground.plan(table.key), Save::Draft.new(typed: Samples::Maker.typed(table, values), stored: nil), context)
+              context.counters.drop
+              return [values, true] if outcome.saved?
+
+              values = maker.mend(values, outcome.refusals)
             end
-            @sound = false
+            [values, false]
           end
         end
       end

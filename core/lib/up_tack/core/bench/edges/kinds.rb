@@ -199,7 +199,7 @@ module UpTack
 
           def locked(rule, key)
             tree = Expression.parse(rule.to_plain["when"])
-            change = rule.locked.filter_map { |each| other(each) }.first or return []
+            change = rule.locked(@table).filter_map { |each| other(each) }.first or return []
             role = {"user.role" => Design::Access::ROLES.find { |each| each != rule.to_plain["except_role"] && each != "reader" }}
             @solver.ways(tree, key == "refused", @seen).map { |way| change.merge(role).merge("first" => way) }
           end

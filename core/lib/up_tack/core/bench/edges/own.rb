@@ -93,7 +93,7 @@ module UpTack
             found
           end
 
-          def aim(rule, words, way) = Aims::Aim.new(rule: rule, point: nil, words: "#{Aims.name(rule, @table)}: #{words}", ways: [way], exact: true, again: false, lasting: false)
+          def aim(rule, words, way) = Aims::Aim.new(rule: rule, point: nil, words: Aims.titled(rule, @table, words), ways: [way], exact: true, again: false, lasting: false)
         end
       end
     end

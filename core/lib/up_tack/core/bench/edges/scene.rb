@@ -121,7 +121,7 @@ module UpTack
             return [fill_in(whole)] unless lasting
 
             before = @base.values.merge(first || {})
-            [fill_in(before), {"do" => "save"}, fill_in(first ? way : way.reject { |key, value| before[key] == value })]
+            [fill_in(before), {"do" => "save"}, fill_in(first ? way : way.reject { |key, value| before.key?(key) && before[key] == value })]
           end
 
           # What must be unique has to be typed, be it that a rule gives it otherwise.
@@ -143,11 +143,11 @@ module UpTack
             value.to_s
           end
 
-          # Only the records to which something leads come along.
+          # Only the records to which something leads come along: those that are linked to, and those in
+          # which a value must be found.
           def plain_records(acts, more = [])
-            wanted = more + acts.flat_map { |act| (act["values"] || {}).filter_map { |key, value| ((field = @table.field(key))&.link? && value) ? [field.target, value] : nil } }
             found = Hash.new { |hash, key| hash[key] = {} }
-            pending = wanted.uniq
+            pending = more + acts.flat_map { |act| leads(@table, act["values"] || {}) }
             while (table, id = pending.shift)
               values = @records.dig(table, id)
               next if values.nil? || found[table].key?(id.to_s)
@@ -155,9 +155,24 @@ module UpTack
               design = @table.neighbours.tables.fetch(table)
               kept = design.fields.reject { |field| design.worked_out?(field.key) || values[field.key].nil? }
               found[table][id.to_s] = kept.to_h { |field| [field.key, Values.dump(values[field.key])] }
-              kept.select(&:link?).each { |field| pending << [field.target, values[field.key]] }
+              pending.concat(leads(design, values))
             end
             found.to_h
+          end
+
+          # @return [Array<Array(String, Integer)>] tables and numbers of the records that some values lead to
+          def leads(design, values)
+            links = design.fields.select(&:link?).filter_map { |field| values[field.key] && [field.target, values[field.key]] }
+            links + design.rules.grep(Rules::Exists).filter_map { |rule| sought(rule.to_plain, values[rule.field]) }
+          end
+
+          def sought(plain, value)
+            return if value.nil?
+
+            text = dumped(nil, value)
+            all = @records.fetch(plain["target"], {})
+            id = all.keys.find { |each| dumped(nil, all[each][plain["target_field"]]) == text }
+            id && [plain["target"], id]
           end
         end
       end

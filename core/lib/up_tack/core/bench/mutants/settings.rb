@@ -15,7 +15,7 @@ module UpTack
           }.freeze
           # What a setting is where nothing is said, as far as kinds differ in that.
           USUAL = {"otherwise" => {"decision" => "leave", "state" => "keep", "narrow" => "clear"}}.freeze
-          FLAGS = %w[case by_hand follow clears only_blank overrules enforced].freeze
+          FLAGS = %w[case by_hand follow clears only_blank overrules enforced whole].freeze
           WHOLE = {"least" => 0, "most" => 0, "start" => 1, "step" => 1}.freeze
           LISTS = %w[values with locked watch steps].freeze
 

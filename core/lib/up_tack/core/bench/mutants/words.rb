@@ -33,6 +33,7 @@ module UpTack
             "clears" => {true => "it is blank again when that ends", nil => "it stays when that ends"},
             "only_blank" => {true => "it fills blank fields only", nil => "it fills fields that have a value too"},
             "overrules" => {true => "it overrules what was typed", nil => "what was typed stays"},
+            "whole" => {true => "the whole record is locked", nil => "only the listed fields are locked"},
             "enforced" => {true => "it is enforced for import and API too", nil => "it is for forms alone"}
           }.freeze
           WHOLE = {"least" => "at least %d characters", "most" => "at most %d characters", "start" => "the count starts at %d", "step" => "the count goes in steps of %d"}.freeze

@@ -31,7 +31,14 @@ module UpTack
 
           module_function
 
-          def all = changing + joining + cutting + measuring + writing
+          def all = changing + joining + cutting + measuring + writing + [address]
+
+          # After RFC 3986: whatever is not unreserved, in UTF-8.
+          def address
+            make("url_encode", {text: :text}, :text, "The text as part of a web address, such as what is searched for.", 'url_encode("oak & ash")', "oak%20%26%20ash") do |_, text|
+              Text.bounded(text.gsub(/[^A-Za-z0-9\-._~]/) { |sign| sign.bytes.map { |byte| format("%%%02X", byte) }.join })
+            end
+          end
 
           def changing
             [

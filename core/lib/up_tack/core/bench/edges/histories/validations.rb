@@ -63,7 +63,7 @@ module UpTack
             def locked
               held, open = [true, false].map { |wanted| turn(wanted) }
               roles = Design::Access::ROLES - %w[reader]
-              typed(@rule.locked).first(MOST_FIELDS).flat_map do |key|
+              typed(@rule.locked(@table)).first(MOST_FIELDS).flat_map do |key|
                 next [] if (value = other(key) || relinked(key)).nil?
 
                 told = roles.map { |role| ["#{label(key)} is changed by a #{role}", :typed, changed(key, value, role, held)] }

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+require "tzinfo"
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Changes how the firm writes: the order of dates, the marks of numbers, the time zone. What is
+        # kept stays as it is; it is shown and read in another way.
+        class ChangeConventions < Change
+          CHOICES = {"date_order" => %w[dmy mdy ymd], "decimal_mark" => [".", ","], "group_mark" => [",", ".", " "]}.freeze
+
+          # @param parts [Hash{String=>String}] members of Conventions that become others
+          def initialize(parts:)
+            @parts = parts.slice("date_order", "decimal_mark", "group_mark", "time_zone").compact
+          end
+
+          def apply(project)
+            check
+            plain = project.to_plain
+            plain["conventions"] = plain["conventions"].merge(@parts)
+            Invalid.because("The mark of decimals and that of thousands must be two different ones.", part: "group_mark") if plain["conventions"]["decimal_mark"] == plain["conventions"]["group_mark"]
+
+            @summary = "Ways of writing changed"
+            build(project, plain)
+          end
+
+          private
+
+          def check
+            CHOICES.each { |part, all| Invalid.because("There is no such way of writing.", part: part) unless @parts[part].nil? || all.include?(@parts[part]) }
+            zone = @parts["time_zone"]
+            Invalid.because("There is no time zone of that name.", part: "time_zone") unless zone.nil? || TZInfo::Timezone.all_data_zone_identifiers.include?(zone)
+          end
+        end
+      end
+    end
+  end
+end

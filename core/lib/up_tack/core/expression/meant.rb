@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # What somebody meant who wrote a field as it is shown, or a choice without quotes: texts of several
+      # words that a formula can't be split into.
+      class Meant
+        QUOTED = /"(?:[^"]|"")*(?:"|\z)/
+
+        # @return [String] what to do with a choice that stands in a formula without quotes
+        def self.quoting(choice, entry) = "“#{choice}” is a choice of #{entry.label}; write it in quotes: \"#{choice}\"."
+
+        # @param scope [Scope]
+        def initialize(scope)
+          @scope = scope
+        end
+
+        # @param text [String] a formula with a mistake
+        # @return [Problem, nil] at the place of what was meant
+        def problem(text)
+          plain = text.gsub(QUOTED) { |quoted| "\0" * quoted.length }
+          label(plain) || choice(plain)
+        end
+
+        private
+
+        def label(plain)
+          entry, place = first(@scope.entries.values.reject { |entry| word?(entry.label) }, plain, &:label)
+          entry && Problem.new(message: "“#{entry.label}” is called `#{entry.key}` in formulas.", from: place, to: place + entry.label.length)
+        end
+
+        def choice(plain)
+          pairs = @scope.entries.values.flat_map { |entry| (entry.choices || []).map { |choice| [entry, choice] } }
+          (entry, choice), place = first(pairs.reject { |_, choice| word?(choice) }, plain, &:last)
+          entry && Problem.new(message: Meant.quoting(choice, entry), from: place, to: place + choice.length)
+        end
+
+        # The longest that stands there as whole words, and where.
+        def first(all, plain)
+          all.sort_by { |each| -yield(each).length }.each do |each|
+            place = plain.index(/(?<![\p{L}\p{N}_])#{Regexp.escape(yield(each))}(?![\p{L}\p{N}_])/i)
+            return [each, place] if place
+          end
+          nil
+        end
+
+        # What a formula takes for one name; such a mistake is told where it stands.
+        def word?(text) = text.match?(/\A[\p{L}_][\p{L}\p{M}\p{N}_]*\z/)
+      end
+    end
+  end
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # How a call of each function is said in a sentence, around the words for its arguments.
+      module Spoken
+        TENS = {"0" => "a whole number", "-1" => "tens", "-2" => "hundreds", "-3" => "thousands"}.freeze
+        NOTHING = "“”"
+
+        # By name; each is given the words for the arguments, nil for one that is left out.
+        ALL = {
+          "upper" => ->(text) { "#{text} in capitals" },
+          "lower" => ->(text) { "#{text} in small letters" },
+          "proper" => ->(text) { "#{text} with a capital for each word" },
+          "trim" => ->(text) { "#{text} without spare spaces" },
+          "substitute" => ->(text, old, new) { (new == NOTHING) ? "#{text} without #{old}" : "#{text} with #{old} replaced by #{new}" },
+          "rept" => ->(text, times) { "#{text} repeated #{times} times" },
+          "left" => ->(text, count) { "#{counted("first", count)} of #{text}" },
+          "right" => ->(text, count) { "#{counted("last", count)} of #{text}" },
+          "mid" => ->(text, start, count) { "#{count} #{(count == "1") ? "character" : "characters"} of #{text} from place #{start} on" },
+          "len" => ->(text) { "length of #{text}" },
+          "find" => ->(part, text, start) { "place of #{part} in #{text}#{" from place #{start} on" if start}" },
+          "exact" => ->(text, other) { "#{text} is exactly #{other}" },
+          "value" => ->(text) { "#{text} as a number" },
+          "text" => ->(value, pattern) { "#{value} written as #{pattern}" },
+          "url_encode" => ->(text) { "#{text} as part of a web address" },
+          "abs" => ->(number) { "size of #{number}" },
+          "round" => ->(number, places) { "#{number} rounded to #{places(places)}" },
+          "roundup" => ->(number, places) { "#{number} rounded up to #{places(places)}" },
+          "rounddown" => ->(number, places) { "#{number} rounded down to #{places(places)}" },
+          "floor" => ->(number, step) { "#{number} rounded down to #{step ? "a multiple of #{step}" : "a whole number"}" },
+          "ceiling" => ->(number, step) { "#{number} rounded up to #{step ? "a multiple of #{step}" : "a whole number"}" },
+          "power" => ->(number, exponent) { "#{number} to the power of #{exponent}" },
+          "sqrt" => ->(number) { "square root of #{number}" },
+          "min" => ->(*values) { "least of #{listed(values)}" },
+          "max" => ->(*values) { "greatest of #{listed(values)}" },
+          "mod" => ->(number, divisor) { "remainder of #{number} ÷ #{divisor}" },
+          "today" => -> { "today" },
+          "now" => -> { "now" },
+          "date" => ->(text) { "day of #{text}" },
+          "year" => ->(day) { "year of #{day}" },
+          "month" => ->(day) { "month of #{day}" },
+          "day" => ->(day) { "day of the month of #{day}" },
+          "weekday" => ->(day, type) { "day of the week of #{day}#{", #{{"2" => "from Monday as 1", "3" => "from Monday as 0"}.fetch(type, "from Sunday as 1")}" if type}" },
+          "days" => ->(last, first) { "days from #{first} to #{last}" },
+          "time" => ->(hour, minute, second) { minute ? "time #{[hour, minute, second].compact.map { |part| part.rjust(2, "0") }.join(":")}" : "time of #{hour}" },
+          "hour" => ->(time) { "hour of #{time}" },
+          "minute" => ->(time) { "minute of #{time}" },
+          "weeknum" => ->(day, mode) { "week of the year of #{day}#{" after ISO 8601" if mode == "21"}" },
+          "workdays" => ->(first, last) { "working days from #{first} to #{last}" },
+          "edate" => ->(day, months) { "#{day} and #{months} months" },
+          "eomonth" => ->(day, months) { (months == "0") ? "last day of the month of #{day}" : "last day of the month #{months} months after #{day}" },
+          "coalesce" => ->(*values) { "first that is filled of #{listed(values)}" },
+          "changed" => ->(field) { "#{field} changed" },
+          "counter" => ->(digits) { "#{digits}-digit count" }
+        }.freeze
+
+        # Said after the first argument: as part of a sum they stand in brackets.
+        AFTER = %w[upper lower proper trim substitute rept value text url_encode round roundup rounddown floor ceiling power edate exact].freeze
+
+        module_function
+
+        # @param name [String] of a function
+        # @param arguments [Array<String>] in words
+        # @return [String]
+        def of(name, arguments)
+          said = ALL.fetch(name)
+          count = said.arity.negative? ? arguments.length : said.arity
+          said.call(*Array.new(count) { |at| arguments[at] })
+        end
+
+        def counted(which, count) = (count.nil? || count == "1") ? "#{which} character" : "#{which} #{count} characters"
+
+        def places(count)
+          return TENS["0"] if count.nil?
+
+          TENS.fetch(count.tr("−", "-")) { "#{count} #{(count == "1") ? "decimal" : "decimals"}" }
+        end
+
+        def listed(values) = (values.length > 1) ? "#{values[0...-1].join(", ")} and #{values.last}" : values.join
+      end
+    end
+  end
+end

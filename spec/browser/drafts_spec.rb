@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+# A builder who is called away: whatever is half written, and however it is left, is found again.
+RSpec.describe "Half-written rules, fields, tables and forms" do
+  random = Random.new(RSpec.configuration.seed)
+  written = "input:not([type]), input[type=text], textarea, [contenteditable=true]"
+
+  # Everything that stands in what can be typed in, as one text.
+  def standing(place) = page.evaluate_script("[...document.querySelectorAll(#{place.to_json} + ' input, ' + #{place.to_json} + ' textarea')].map((each) => each.value).join(' ') + ' ' + [...document.querySelectorAll(#{place.to_json} + ' [contenteditable=true]')].map((each) => each.textContent).join(' ')")
+
+  def holds?(place, mark)
+    page.document.synchronize(15) { raise Capybara::ExpectationNotMet, "#{mark} is not in #{place}" unless standing(place).include?(mark) }
+  end
+
+  # How somebody may be led away from a panel.
+  ways = {
+    "Esc twice" => -> { 2.times { press :Escape } },
+    "the close button" => -> { find("aside button[aria-label='Close']", match: :first).click },
+    "another tack" => -> { all("[data-rule]").to_a.sample(random: random).click },
+    "a link at the top" => -> { click_link "Records", match: :first },
+    "the way back" => -> { page.go_back },
+    "a reload" => -> { page.refresh },
+    "another address" => -> { visit "/" }
+  }
+
+  it "are found again on their places after any way of leaving them" do
+    places = workspace.table("pieces").rules.reject { |rule| rule.kind == "mask" }.sample(3, random: random).map { |rule| "?rule=#{rule.id}" }
+    places += workspace.table("pieces").fields.sample(1, random: random).map { |field| "?field=#{field.key}" }
+    places += ["?field=piece&stage=validate", "?settings=yes"]
+    left = places.each_with_index.map do |address, number|
+      visit "/t/pieces/records"
+      visit "/t/pieces/rules#{address}"
+      expect(page).to have_css("aside [data-faults]")
+      page.execute_script("document.querySelectorAll('aside details').forEach((each) => { each.open = true })")
+      mark = "half#{number}"
+      find("aside [data-faults]").all(written).to_a.sample(random: random).click
+      press :End, *mark.chars
+      holds?("aside", mark)
+      way = ways.keys[number % ways.length]
+      instance_exec(&ways[way])
+      [address, mark, way]
+    end
+    left.each do |address, mark, way|
+      visit "/t/pieces/rules#{address}"
+      expect(page).to have_css("aside", text: "Draft"), "#{address} after #{way}"
+      holds?("aside", mark)
+    end
+    visit "/t/pieces/rules"
+    expect(page).to have_css("[data-rule], [data-stop]", text: "draft", minimum: 5)
+    expect(accessibility_problems).to eq([])
+  end
+
+  it "include a form that is laid out, a new field's name, and what was written for another kind" do
+    visit "/t/pieces/forms/design/new"
+    fill_in "Name", with: "Night shift"
+    click_link "Rules", match: :first
+    fill_in "Add a field", with: "Kiln log"
+    page.refresh
+    expect(page).to have_field("Add a field", with: "Kiln log")
+    page.go_back
+    expect(page).to have_field("Name", with: "Night shift")
+    visit "/t/pieces/rules?field=piece&stage=validate"
+    write_formula "len(piece) < 40"
+    choose "Unique"
+    expect(page).to have_no_css("aside [contenteditable=true]", text: "len")
+    choose "Condition"
+    holds?("aside", "len(Piece) < 40")
+  end
+
+  it "say at their button why they can't be saved, and lead to the place" do
+    visit "/t/pieces/rules?field=stage"
+    expect(page).to have_css("aside [data-faults]")
+    page.execute_script("document.querySelector('aside [data-faults]').scrollTo(0, 9999)")
+    fill_in "Name", with: "Piece"
+    press [:control, :Enter]
+    expect(page).to have_css("aside > div[role=alert]").and have_button("Show it")
+    expect(page.evaluate_script("document.activeElement.closest('[data-part]').dataset.part")).to eq("label")
+    click_button "Delete the draft"
+    expect(page).to have_no_css("aside")
+  end
+end

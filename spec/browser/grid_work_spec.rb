@@ -1,0 +1,155 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+require "support/typist"
+require "support/slow_server"
+
+# A table kept in the grid alone, by the keyboard: filled, sorted, searched and mended.
+RSpec.describe "Work in the grid" do
+  def cell(row, label) = find("[role=row][data-index='#{row}'] [role=gridcell][data-writes$='.#{label}']")
+  def hands = Typist.new(page.driver.browser.page, words: nil)
+
+  def open_grid(path = "/t/pieces/records")
+    visit path
+    expect(page).to have_css("[role=row][data-index='0'] [role=gridcell]")
+    find("[role=grid]").native.node.focus
+  end
+
+  def paste(text)
+    page.execute_script(<<~JS, text)
+      const data = new DataTransfer();
+      data.setData("text/plain", arguments[0]);
+      document.activeElement.dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}));
+    JS
+  end
+
+  def settled(seconds = 15) = page.document.synchronize(seconds) { raise Capybara::ExpectationNotMet, "not yet" unless yield }
+
+  def shelves
+    change(:AddTable, label: "Shelves", one: "Shelf")
+    [%w[Rank number], %w[Least number], %w[Most number]].each { |label, type| change(:AddField, table: "shelves", parts: {"label" => label, "type" => type}) }
+    change(:PinRule, table: "shelves", rule: {"kind" => "check", "field" => "least", "formula" => "least <= most", "message" => "Least is not above most."})
+    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: "shelves", drafts: ["Ash", "Beech", "Cedar", "Deal"].each_with_index.map { |name, at| {typed: {"name" => name, "rank" => at * 10, "least" => 1, "most" => 5}} }, summary: "Shelves")
+  end
+
+  def shelf(id) = UpTack::Store::Rows.new(workspace.table("shelves")).find(id)
+
+  it "fills an empty table from the row at the end, by hand and by a block that is pasted" do
+    change(:AddTable, label: "Glazes", one: "Glaze")
+    change(:AddField, table: "glazes", parts: {"label" => "Heat", "type" => "number"})
+    open_grid("/t/glazes/records")
+    expect(page).to have_text("Type the first one into the row below")
+    hands.press("Celadon", :tab, "1240", :enter, "Shino", :tab, "1 220", :enter)
+    expect(page).to have_css("[role=row][data-index='1']", text: "Shino").and have_css("[role=row][data-index='2'] [aria-label='Type a new record here']")
+    paste("Tenmoku\t1260\nRaku\tnine\nSalt\t1300\n")
+    expect(page).to have_text("2 records saved, 1 to mend")
+    click_button "Show it"
+    expect(page).to have_css("[aria-invalid=true]", text: "nine")
+    hands.press("980", :enter)
+    settled { UpTack::Store::Rows.new(workspace.table("glazes")).count == 5 }
+    found = []
+    UpTack::Store::Rows.new(workspace.table("glazes")).each { |_, row| found << [row["name"], row["heat"].to_i] }
+    expect(found).to contain_exactly(["Celadon", 1240], ["Shino", 1220], ["Tenmoku", 1260], ["Salt", 1300], ["Raku", 980])
+    expect(accessibility_problems).to eq([])
+  end
+
+  it "undoes and does again, cuts, fills down and to the right, repeats a block, and draws it further by its corner" do
+    shelves
+    open_grid("/t/shelves/records")
+    ranks = -> { (1..4).map { |id| shelf(id)["rank"]&.to_i } }
+    cell(0, "rank").click
+    cell(3, "rank").click(:shift)
+    hands.press([:control, "d"])
+    settled { ranks.call == [0, 0, 0, 0] }
+    find("[role=grid]").native.node.focus
+    hands.press([:control, "z"])
+    settled { ranks.call == [0, 10, 20, 30] }
+    expect(page).to have_text("Taken back")
+    hands.press([:control, "y"])
+    settled { ranks.call == [0, 0, 0, 0] }
+    hands.press([:control, "z"])
+    settled { ranks.call == [0, 10, 20, 30] }
+    paste("1\n2")
+    settled { ranks.call == [1, 2, 1, 2] }
+    cell(1, "rank").click
+    from, to = find("[data-handle]").native, cell(3, "rank").native
+    page.driver.browser.mouse.move(x: from.node.find_position[0], y: from.node.find_position[1]).down
+    page.driver.browser.mouse.move(x: to.node.find_position[0], y: to.node.find_position[1]).up
+    settled { ranks.call == [1, 2, 2, 2] }
+    cell(0, "most").click
+    hands.press([:control, "r"])
+    cell(0, "least").click
+    cell(0, "most").click(:shift)
+    hands.press([:control, "r"])
+    settled { shelf(1).values_at("least", "most") == [1, 1] }
+    cell(2, "rank").click
+    page.execute_script("window.cut = new DataTransfer(); document.activeElement.dispatchEvent(new ClipboardEvent('cut', {clipboardData: window.cut, bubbles: true, cancelable: true}))")
+    settled { ranks.call == [1, 2, nil, 2] }
+    expect(page.evaluate_script("window.cut.getData('text/plain')")).to eq("2")
+  end
+
+  it "finds a text in all records, and shows those in which a plain word stands" do
+    open_grid
+    hands.press([:control, "f"])
+    fill_in "Find in all records", with: "glaze"
+    expect(page).to have_text(/Record 1 of \d+/)
+    # From column to column of a record, then on to the next one.
+    hands.press(*[:enter] * 6)
+    expect(page).to have_text(/Record [2-6] of \d+/)
+    fill_in "Find in all records", with: "no such word"
+    expect(page).to have_text("stands in no record of this view")
+    hands.press(:escape)
+    expect(page.evaluate_script("document.activeElement.getAttribute('role')")).to eq("grid")
+    click_button "Filter"
+    write_formula "teodor"
+    expect(page).to have_text("Shows records in which “teodor” stands anywhere.").and have_text(/\d of 28 records/)
+    count = UpTack::UseCases::ListRecords.new(workspace).call(table: "pieces", search: "teodor").records.length
+    expect(count).to be_between(1, 27)
+    expect(page).to have_css("[role=row][data-index='#{count - 1}']").and have_text("#{count} of 28")
+  end
+
+  it "lets a row wait for its other cell where a rule holds two together, and gives it up with Esc" do
+    shelves
+    open_grid("/t/shelves/records")
+    cell(1, "least").click
+    hands.press("8", :tab)
+    expect(page).to have_text("1 row waits to be mended: ").or have_text("Least is not above most.")
+    hands.press("9", :enter)
+    settled { shelf(2).values_at("least", "most") == [8, 9] }
+    expect(page).to have_no_text("waits to be mended")
+    cell(2, "least").click
+    hands.press("8", :enter)
+    expect(page).to have_css("[role=row][data-index='2'] [aria-invalid=true]", text: "8")
+    hands.press(:up, :escape)
+    expect(page).to have_text("The row is as it was saved.").and have_no_css("[aria-invalid=true]")
+    expect(shelf(3).values_at("least", "most")).to eq([1, 5])
+  end
+
+  it "leaves a row where it is while its sorted column is typed in, and goes on with the next record" do
+    shelves
+    open_grid("/t/shelves/records?sort=name")
+    cell(0, "name").click
+    SlowServer.delay = 0.1
+    hands.press("Zelkova", :tab, "7", :enter, "Birch", :enter)
+    settled { shelf(2)["name"] == "Birch" }
+    expect([shelf(1).values_at("name", "rank"), shelf(3)["name"]]).to eq([["Zelkova", 7], "Cedar"])
+    expect(page).to have_css("[role=row][data-index='3']", text: "Zelkova").and have_css("[role=row][data-index='0']", text: "Birch")
+  ensure
+    SlowServer.reset
+  end
+
+  it "asks as the form does when somebody else changed the cell, and keeps the keyboard" do
+    shelves
+    open_grid("/t/shelves/records")
+    cell(0, "rank").click
+    UpTack::UseCases::SaveRecord.new(workspace).call(table: "shelves", id: 1, typed: {"rank" => "77"})
+    hands.press("88", :enter)
+    within("dialog") do
+      expect(page).to have_text("77").and have_text("88")
+      click_button "Save what I chose"
+    end
+    settled { shelf(1)["rank"] == 88 }
+    expect(page).to have_no_css("dialog[open]")
+    expect(page.evaluate_script("document.activeElement.getAttribute('role')")).to eq("grid")
+  end
+end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require "browser_helper"
+
+# The same pages by finger on a telephone, and by ear.
+RSpec.describe "By finger and by ear" do
+  def small_controls
+    page.evaluate_script(<<~JS)
+      [...document.querySelectorAll("button, select, input:not([type=checkbox]):not([type=radio]), textarea, header a, nav a, summary")]
+        .filter((each) => { const box = each.getBoundingClientRect(); return box.width > 1 && box.height > 1 && !each.closest(".sr-only, [aria-hidden=true]") && getComputedStyle(each).opacity !== "0" })
+        .filter((each) => each.getBoundingClientRect().height < 43.5)
+        .map((each) => (each.getAttribute("aria-label") || each.textContent || each.id).trim().slice(0, 40) + " " + each.getBoundingClientRect().height)
+    JS
+  end
+
+  def small_letters = page.evaluate_script("[...document.querySelectorAll('input, select, textarea')].filter((each) => each.getBoundingClientRect().width > 1 && parseFloat(getComputedStyle(each).fontSize) < 16).map((each) => each.id || each.getAttribute('aria-label'))")
+
+  after { Capybara.use_default_driver }
+
+  {"a form" => "/t/pieces/forms?form=all", "the grid" => "/t/pieces/records", "the board" => "/t/pieces/rules", "a rule" => "/t/pieces/rules?field=piece&stage=validate", "the tables" => "/"}.each do |name, path|
+    it "reaches every control of #{name} with a finger, at 400 pixels and without scrolling sideways" do
+      Capybara.current_driver = :telephone
+      enter_as("Odile Marsh")
+      visit path
+      expect(page).to have_css("h1").and have_no_css("[role=status]", text: "One moment")
+      page.driver.wait_for_network_idle
+      expect([small_controls, small_letters]).to eq([[], []])
+      expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= 400
+    end
+  end
+
+  it "keeps messages off the buttons that save" do
+    Capybara.current_driver = :telephone
+    enter_as("Odile Marsh")
+    visit "/t/clays/forms?form=all"
+    fill_in "Name", with: "Shale"
+    select "Stoneware", from: "Family"
+    fill_in "Limit °C", with: "1200"
+    press [:control, "s"]
+    expect(page).to have_css("[data-sonner-toast]")
+    covered = page.evaluate_script(<<~JS)
+      [...document.querySelectorAll(".fixed button")].filter((each) => {
+        const box = each.getBoundingClientRect();
+        return !each.contains(document.elementFromPoint(box.x + box.width / 2, box.y + box.height / 2));
+      }).map((each) => each.textContent)
+    JS
+    expect(covered).to eq([])
+  end
+
+  it "says where the cursor goes, what rules filled and what is refused" do
+    visit "/t/pieces/forms?form=all"
+    type_into "Shelf code", "ka444"
+    expect(page).to have_css("[data-spoken]", text: "Kiln is filled by a rule: Big kiln.", visible: :all)
+    type_into "Hold minutes", "500"
+    expect(page).to have_css("[data-spoken]", text: "Hold minutes: ", visible: :all)
+    # What Chromium tells a screen reader of the field that has the cursor.
+    focus = page.driver.browser.page.command("Accessibility.getFullAXTree")["nodes"].select { |node| node["properties"].to_a.any? { |each| each["name"] == "focused" && each.dig("value", "value") } }.last
+    expect(focus.dig("role", "value")).to match(/textbox|combobox|spinbutton/)
+    expect(focus.dig("name", "value").to_s).not_to be_empty
+    live = page.driver.browser.page.command("Accessibility.getFullAXTree")["nodes"].select { |node| node["properties"].to_a.any? { |each| each["name"] == "live" && each.dig("value", "value") == "polite" } }
+    expect(live).not_to be_empty
+  end
+end

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+RSpec.describe "A rule that is being written, over HTTP" do
+  include WebHelp
+
+  before { sign_in_as("Odile Marsh") }
+
+  it "is tried at its own edges in the place of the one that is kept, and nothing stays of it" do
+    rule = workspace.table("pieces").rules.find { |each| each.field == "hold" && each.kind == "limits" }
+    before = [UpTack::Store::Revision.count, pieces.count]
+    found = ask(:post, "/api/tables/pieces/edges", {draft: rule.to_plain.merge("high" => "5")})
+    by_words = found["suggestions"].to_h { |each| [each["words"].first[/\A[^:]+/], each] }
+    expect(by_words["Above the highest"]).to include("state" => "refused")
+    expect(by_words["Exactly on the highest"]["state"]).to eq("saved")
+    expect(by_words["Exactly on the highest"]["script"]["acts"].last["values"]).to include("hold" => "5")
+    expect(ask(:post, "/api/tables/pieces/edges", {draft: {kind: "required", field: "maker_note"}})["suggestions"].map { |each| each["state"] }).to include("refused", "saved")
+    expect([ask(:post, "/api/tables/pieces/edges", {draft: {kind: "check", field: "hold", formula: "hold <"}}), status].last).to eq(422)
+    expect([ask(:post, "/api/tables/pieces/edges", {draft: "x"}), status].last).to eq(400)
+    expect([UpTack::Store::Revision.count, pieces.count]).to eq(before)
+  end
+
+  it "is warned of a fixed text that is no choice, with no records too, and marked on the board once a choice is gone" do
+    change(:AddTable, label: "Glazes")
+    change(:AddField, table: "glazes", parts: {"label" => "Look", "type" => "choice", "choices" => %w[Matt Gloss]})
+    preview = ask(:post, "/api/tables/glazes/rules/preview", {kind: "default", field: "look", formula: 'if name = "x" then "Mat" else "Gloss"'})
+    expect(preview["warnings"].map { |each| each["message"] }).to eq(["Look has no choice “Mat”; did you mean “Matt”?"])
+    change(:PinRule, table: "glazes", rule: {"kind" => "check", "field" => "name", "formula" => 'look <> "Gloss" or len(name) > 2', "message" => "Longer."})
+    change(:ChangeField, table: "glazes", field: "look", parts: {"choices" => %w[Matt Satin]})
+    expect(ask(:get, "/api/tables/glazes")["rules"].map { |each| each["notice"] }).to eq(["Look has no choice “Gloss”."])
+  end
+end

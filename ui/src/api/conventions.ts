@@ -1,0 +1,24 @@
+import { useQuery } from "@tanstack/react-query";
+import { api, data } from "./client";
+import type { components } from "./generated";
+import { settled } from "./jobs";
+import { useDesignChange } from "./queries";
+
+export type Conventions = Required<components["schemas"]["ConventionParts"]>;
+
+/** How the firm writes dates and numbers, and its time zone. */
+export const useConventions = () =>
+  useQuery({ queryKey: ["conventions"], queryFn: () => data(api.GET("/api/project/conventions")) });
+
+/** What would read differently by other ways of writing. */
+export const useReadings = (parts: Conventions, enabled: boolean) =>
+  useQuery({
+    queryKey: ["conventions", "preview", parts],
+    queryFn: () => data(api.POST("/api/project/conventions/preview", { body: parts })),
+    enabled,
+    retry: false,
+    gcTime: 0,
+  });
+
+export const useChangeConventions = () =>
+  useDesignChange((parts: Conventions) => settled(api.PATCH("/api/project/conventions", { body: parts })));
