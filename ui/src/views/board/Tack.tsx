@@ -67,11 +67,7 @@ export function Tack({
       onPointerLeave={onLeave}
       onClick={onOpen}
       title={`${rule.note ? `${rule.note}\n` : ""}${rule.sentence}${shared ? ` (${words.board.shared})` : ""}${draft ? ` ${words.drafts.onTack}` : ""}${open > 0 ? ` ${words.board.open(open)}` : ""}${rule.notice ? ` ${rule.notice}` : ""}`}
-      aria-label={
-        narrow
-          ? `${rule.sentence}${draft ? ` ${words.drafts.onTack}` : ""}`
-          : `${said}${draft ? ` ${words.drafts.short}` : ""}${open > 0 ? ` ${words.board.openShort(open)}` : ""}: ${rule.sentence}`
-      }
+      aria-label={narrow ? `${rule.sentence}${draft ? ` ${words.drafts.onTack}` : ""}` : undefined}
       className={`relative flex max-w-full items-center gap-1.5 rounded border border-b-2 text-xs ${light} ${narrow ? "size-6 justify-center" : "px-1.5 py-0.5"}`}
     >
       {moves.length > 0 ? (
@@ -86,7 +82,7 @@ export function Tack({
           className={narrow ? "absolute -right-0.5 -bottom-0.5 size-1.5 bg-base-100" : "ml-0.5 size-2"}
         />
       )}
-      {draft && !narrow && <span className="shrink-0 text-secondary italic">{words.drafts.short}</span>}
+      {draft && !narrow && <span className="shrink-0 text-secondary italic">{words.drafts.short} </span>}
       {rule.notice && !narrow && (
         <TriangleAlert size={12} className="shrink-0 text-secondary" aria-label={rule.notice} />
       )}
@@ -95,6 +91,8 @@ export function Tack({
           {words.board.openShort(open)}
         </span>
       )}
+      {/* In the name as it is read out, behind the words that are seen. */}
+      {!narrow && <span className="sr-only">: {rule.sentence}</span>}
     </button>
   );
 }
