@@ -231,6 +231,28 @@ export interface paths {
         patch: operations["changeField"];
         trace?: never;
     };
+    "/api/tables/{table}/fields/{field}/choices/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                /** @description Key of the field. */
+                field: components["parameters"]["field"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What follows when choices of a field are renamed or merged. */
+        post: operations["previewChoices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables/{table}/fields/{field}/losses": {
         parameters: {
             query?: never;
@@ -1161,6 +1183,25 @@ export interface paths {
         put?: never;
         /** Make a list. */
         post: operations["addList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lists/{list}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What follows when choices of a list are renamed or merged. */
+        post: operations["previewList"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2203,6 +2244,27 @@ export interface components {
             before: string | null;
             after: string | null;
         };
+        /** @description New names of choices by old ones. Several old ones with one new name are merged, as is one whose new name is another choice. Records, rules, forms, proofs and kept views follow. */
+        RenamedChoices: {
+            [key: string]: string;
+        };
+        ChoicesForeseen: {
+            renamed: {
+                place: string;
+                before: string;
+                after: string;
+                /** @description Whether it becomes one with another choice. */
+                merged: boolean;
+                /** @description Records that have it. */
+                count: number;
+            }[];
+            follows: components["schemas"]["Difference"][];
+            /** @description Texts with an old name in them that stay as they are. */
+            stays: {
+                place: string;
+                text: string;
+            }[];
+        };
         /** @description What a builder should know of rules. */
         RuleNotice: {
             /** @enum {string} */
@@ -2469,6 +2531,7 @@ export interface components {
             name: string;
             values: string[];
             retired?: string[];
+            renamed?: components["schemas"]["RenamedChoices"];
         };
         ChoiceList: {
             id: string;
@@ -2624,6 +2687,7 @@ export interface components {
             decimals?: number | null;
             choices?: string[];
             retired?: string[];
+            renamed?: components["schemas"]["RenamedChoices"];
             list?: string | null;
             format?: components["schemas"]["Format"];
             note?: string | null;
@@ -3835,6 +3899,40 @@ export interface operations {
         responses: {
             200: components["responses"]["Table"];
             202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    previewChoices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Key of the table. */
+                table: components["parameters"]["table"];
+                /** @description Key of the field. */
+                field: components["parameters"]["field"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    choices: string[];
+                    retired: string[];
+                    renamed: components["schemas"]["RenamedChoices"];
+                };
+            };
+        };
+        responses: {
+            /** @description What follows. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoicesForeseen"];
+                };
+            };
             default: components["responses"]["Problem"];
         };
     };
@@ -5595,6 +5693,33 @@ export interface operations {
         responses: {
             201: components["responses"]["Lists"];
             202: components["responses"]["Job"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    previewList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListParts"];
+            };
+        };
+        responses: {
+            /** @description What follows. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoicesForeseen"];
+                };
+            };
             default: components["responses"]["Problem"];
         };
     };

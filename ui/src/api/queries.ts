@@ -11,6 +11,7 @@ import {
   setWriteKey,
   type Table,
 } from "./client";
+import type { components } from "./generated";
 import { settled } from "./jobs";
 
 export const useSession = () =>
@@ -134,6 +135,13 @@ export const useChangeField = (table: string) =>
     settled(api.PATCH("/api/tables/{table}/fields/{field}", { params: { path: { table, field } }, body })),
   );
 
+/** What follows when choices of a field are renamed or merged. */
+export const foreseeChoices = (
+  table: string,
+  field: string,
+  body: { choices: string[]; retired: string[]; renamed: Record<string, string> },
+) => data(api.POST("/api/tables/{table}/fields/{field}/choices/preview", { params: { path: { table, field } }, body }));
+
 export const useRemoveField = (table: string) =>
   useDesignChange((field: string) =>
     settled(api.DELETE("/api/tables/{table}/fields/{field}", { params: { path: { table, field } } })),
@@ -161,8 +169,14 @@ export const useDropFilter = (table: string) =>
     settled(api.DELETE("/api/tables/{table}/filters/{filter}", { params: { path: { table, filter } } })),
   );
 
+type ListParts = components["schemas"]["ListParts"];
+
+/** What follows when choices of a list are renamed or merged. */
+export const foreseeList = (list: string, body: ListParts) =>
+  data(api.POST("/api/lists/{list}/preview", { params: { path: { list } }, body }));
+
 export const useKeepList = () =>
-  useDesignChange(({ id, ...body }: { id: string | null; name: string; values: string[]; retired: string[] }) =>
+  useDesignChange(({ id, ...body }: ListParts & { id: string | null }) =>
     id
       ? settled(api.PUT("/api/lists/{list}", { params: { path: { list: id } }, body }))
       : settled(api.POST("/api/lists", { body })),

@@ -23,11 +23,13 @@ module UpTack
       end
 
       # @param field [Core::Design::Field] whose values are copied
-      def put_column(table, field)
+      # @param only [Array<Object>, nil] as cells have them: those values alone
+      def put_column(table, field, only: nil)
         name = next_name(field.id)
         connection.create_table(name) { |t| t.column("value", field.values.column) }
         connection.execute(
-          "INSERT INTO #{quoted(name)} (id, value) SELECT id, #{quoted(field.key)} FROM #{quoted(table.key)} WHERE #{quoted(field.key)} IS NOT NULL"
+          "INSERT INTO #{quoted(name)} (id, value) SELECT id, #{quoted(field.key)} FROM #{quoted(table.key)} " \
+          "WHERE #{quoted(field.key)} #{only ? "IN (#{only.map { |value| connection.quote(value) }.join(", ")})" : "IS NOT NULL"}"
         )
       end
 

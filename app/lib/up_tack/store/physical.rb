@@ -10,10 +10,13 @@ module UpTack
       # @param from [Core::Design::Project, nil]
       # @param to [Core::Design::Project]
       # @param back [Boolean] whether this undoes a change
-      def initialize(from, to, back: false)
+      # @param renamed [Hash{String=>Hash{String=>String}}] choices that the change renamed, or that
+      #   get their names back: new names by old ones, by id of the field
+      def initialize(from, to, back: false, renamed: {})
         @from = from
         @to = to
         @back = back
+        @renamed = renamed
         @replaced = Replaced.new
         @connection = Database.connection
       end
@@ -90,8 +93,14 @@ module UpTack
 
       def change_column(old, new, before, after)
         Retyping.new(@from, @to, new, before, after).run(@replaced, back: @back) if Retyping.needed?(@from, @to, before, after)
+        rename_choices(new, before, after) if @renamed.key?(after.id)
         write_anew(new, before, after) if before.type == after.type && before.bare&.words != after.bare&.words
         follow_rule(old, new, before, after)
+      end
+
+      def rename_choices(table, before, after)
+        choices = RenamedChoices.new(table, after, @renamed.fetch(after.id))
+        @back ? choices.take_back(after.choices, @replaced) : choices.follow(@replaced)
       end
 
       def stamped?(table, field) = table.rules.any? { |rule| rule.field == field.key && Upkeep::FromLog.kind?(rule) }

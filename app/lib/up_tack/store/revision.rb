@@ -5,6 +5,7 @@ module UpTack
     # One state of the design: who made it, when, what changed, and all of it.
     # action:: "start", "change", "undo", "redo" or "put back"
     # target_id:: the revision that was undone, redone or put back
+    # renamed_choices:: JSON, see Core::Design::RenamedChoices#by_id; nil where none was renamed
     class Revision < SystemRecord
       self.table_name = "up_tack_revisions"
 
@@ -43,6 +44,9 @@ module UpTack
         find_each(order: :desc, batch_size: 50, &block)
         nil
       end
+
+      # @return [Hash{String=>Hash{String=>String}}] new names of choices by old ones, by id of the field
+      def renames = renamed_choices ? JSON.parse(renamed_choices) : {}
 
       # @return [Revision, nil] the state before this one
       def previous = self.class.where("id < ?", id).order(:id).last

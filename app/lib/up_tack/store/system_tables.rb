@@ -5,7 +5,7 @@ module UpTack
     # The tables that Up Tack needs for itself, all named up_tack_…. Steps are
     # only ever added at the end; a file of an older version runs those it lacks.
     module SystemTables
-      STEPS = %i[people revisions change_log followed typing people_sign_in numbers sealed_log proof_runs tokens changed_in_runs follow_ups].freeze
+      STEPS = %i[people revisions change_log followed typing people_sign_in numbers sealed_log proof_runs tokens changed_in_runs follow_ups renamed_choices].freeze
 
       module_function
 
@@ -214,6 +214,9 @@ module UpTack
       def follow_ups(connection)
         connection.execute("CREATE INDEX up_tack_entries_following ON up_tack_entries (batch_id) WHERE #{Batch::FOLLOW_UP}")
       end
+
+      # Choices that a change of the design renamed: JSON, new names by old ones, by id of the field.
+      def renamed_choices(connection) = connection.add_column("up_tack_revisions", "renamed_choices", :text)
 
       # Lets rows be added and nothing else, whichever program asks. The third
       # trigger is for INSERT OR REPLACE, which deletes without firing the second.

@@ -13,6 +13,7 @@ module UpTack
       def initialize(workspace, table)
         @workspace = workspace
         @table = table
+        @names = Store::PresentNames.new(workspace.revision_id)
         @fields = table.fields.to_h { |field| [[field.id, field.type], field.key] }
       end
 
@@ -73,7 +74,7 @@ module UpTack
         after = @table.fields.to_h { |field| [field.key, row.fetch(field.key) { nil }] }
         entries.reverse.map do |entry|
           before = after.dup
-          entry.field_changes.reverse_each { |change| (key = @fields[[change.field_id, change.type]]) && before[key] = change.values.first }
+          entry.field_changes.reverse_each { |change| (key = @fields[[change.field_id, change.type]]) && before[key] = @names.values(entry, change).first }
           Stage.new(entry: entry, before: (before unless made?(entry)), after: after).tap { after = before }
         end.reverse.select { |stage| %w[create update].include?(stage.entry.action) }
       end

@@ -20,8 +20,10 @@ module UpTack
           to = change.apply(from)
           next from if to.to_plain == from.to_plain
 
-          ChoicesInUse.new(@workspace).check(from, to)
-          keep(to, from, [Store::Physical.new(from, to).follow], action: "change", summary: change.summary)
+          renamed = change.renamed_choices
+          ChoicesInUse.new(@workspace).check(from, to, renamed: renamed)
+          replaced = Store::Physical.new(from, to, renamed: renamed).follow
+          keep(to, from, [replaced], action: "change", summary: change.summary, renamed_choices: (JSON.generate(renamed) if renamed.any?))
         end
       end
 
@@ -60,7 +62,10 @@ module UpTack
       # Takes the real tables to the state after a revision, change by change.
       def go_to(revision, **entry)
         steps = Store::Lineage.new(Store::Revision.history.order(:id)).steps(from: @workspace.revision_id, to: revision.id)
-        replaced = steps.map { |step| Store::Physical.new(project_of(step.from), project_of(step.to), back: step.back).follow }
+        replaced = steps.map do |step|
+          renamed = Store::Revision.find(step.back ? step.from : step.to).renames
+          Store::Physical.new(project_of(step.from), project_of(step.to), back: step.back, renamed: renamed).follow
+        end
         keep(project_of(revision.id), @workspace.project, replaced, **entry)
       end
 
@@ -71,10 +76,11 @@ module UpTack
 
       # Keeps the new state, and works out again what it makes stale.
       # @param replaced [Array<Store::Replaced>] fields with other values than before
-      def keep(project, from, replaced, action:, summary:, target: nil)
+      # @param more [Hash] what else the revision says
+      def keep(project, from, replaced, action:, summary:, target: nil, **more)
         Store::Revision.create!(
           made_at: @workspace.clock.now, person_id: @workspace.person.id, person_name: @workspace.person.name,
-          action: action, summary: summary, target_id: target, design: JSON.generate(project.to_plain)
+          action: action, summary: summary, target_id: target, design: JSON.generate(project.to_plain), **more
         )
         @workspace.renew
         Upkeep::AdoptNumbers.new(@workspace, progress: @progress).run(from, project)

@@ -11,9 +11,10 @@ module UpTack
 
       # @param from [Core::Design::Project]
       # @param to [Core::Design::Project]
+      # @param renamed [Hash{String=>Hash{String=>String}}] choices that get another name, by id of the field
       # @raise [Core::Design::Invalid] naming the choices and how many records have them
-      def check(from, to)
-        used = pairs(from, to).flat_map { |table, old, new| uses(table, old, old.choices - new.choices) }
+      def check(from, to, renamed: {})
+        used = pairs(from, to).flat_map { |table, old, new| uses(table, old, old.choices - new.choices - renamed.fetch(old.id, {}).keys) }
         return if used.empty?
 
         named = used.map { |table, field, choice, count| "#{(count == 1) ? "1 record" : "#{count} records"} of #{table.label} #{(count == 1) ? "has" : "have"} “#{choice}” as #{field.label}" }

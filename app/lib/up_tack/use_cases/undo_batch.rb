@@ -36,6 +36,7 @@ module UpTack
         result = Result.new(batch: Store::Batch.begin(@workspace, table, "Taken back: #{batch.summary}", undoes: batch), undone: 0, left: 0)
         save = SaveRecord.new(@workspace, way: "put back", batch: result.batch)
         @delete = DeleteRecord.new(@workspace, way: "put back", batch: result.batch, holding: true)
+        @names = Store::PresentNames.new(@workspace.revision_id)
         @began = Store::Entry.maximum(:id)
         @progress.begin(table.label, batch.summary, entries.count)
         bring_all_back(entries.where(action: "delete").order(id: :desc).pluck(:id), result)
@@ -57,7 +58,7 @@ module UpTack
         @delete.finish
         stored = Store::Rows.new(@table).find(entry.record_id)
         # Of a tick only its beginning counts: it has gone back by itself.
-        changes = entry.field_changes.uniq(&:field_id).filter_map { |change| (field = typed_field(change)) && [field, *change.values] }
+        changes = entry.field_changes.uniq(&:field_id).filter_map { |change| (field = typed_field(change)) && [field, *@names.values(entry, change)] }
         fit, moved = changes.partition { |field, _, after| stored && stored[field.key] == after }
         result.left += moved.length
         return if fit.empty?

@@ -2,10 +2,11 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, data } from "../../api/client";
 import { ChoiceRows } from "../../components/ChoiceRows";
+import type { Choices } from "../../components/choices";
 import { words } from "../../words";
 import { Lists } from "./Lists";
 
-export type ChoiceSettings = { choices: string[]; retired: string[]; list: string | null };
+export type ChoiceSettings = Choices & { list: string | null };
 
 type Props = { value: ChoiceSettings; onChange: (value: ChoiceSettings) => void };
 
@@ -38,11 +39,7 @@ export function ChoicesParts({ value, onChange }: Props) {
           {shared.retired.length > 0 && ` · ${words.choices.retiredOnes(shared.retired.join(", "))}`}
         </p>
       ) : (
-        <ChoiceRows
-          values={value.choices}
-          retired={value.retired}
-          onChange={(choices, retired) => onChange({ ...value, choices, retired })}
-        />
+        <ChoiceRows choices={value} onChange={(choices) => onChange({ ...value, ...choices })} />
       )}
       <button type="button" className="link w-fit text-xs" onClick={() => setEditing(true)}>
         {words.choices.editLists}

@@ -1,7 +1,8 @@
 import { Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { type Field, ProblemError, type Table } from "../../api/client";
-import { losses, useChangeField, useRenameTable, useSession } from "../../api/queries";
+import { foreseeChoices, losses, useChangeField, useRenameTable, useSession } from "../../api/queries";
+import { sentChoices, storedChoices } from "../../components/choices";
 import { editPlace, useEdit } from "../../components/edits";
 import { words } from "../../words";
 import { AccessParts } from "./AccessParts";
@@ -11,6 +12,7 @@ import { FormatParts, type FormatSettings } from "./FormatParts";
 import { LinkDetails } from "./LinkDetails";
 import { beginLink, LinkParts, type LinkSettings } from "./LinkParts";
 import { Panel } from "./Panel";
+import { RenamedChoices } from "./RenamedChoices";
 
 type Props = {
   table: Table;
@@ -40,11 +42,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
     label: field.label,
     type: field.type,
     decimals: field.decimals?.toString() ?? "",
-    choices: {
-      choices: field.list ? [] : field.choices,
-      retired: field.list ? [] : field.retired,
-      list: field.list,
-    },
+    choices: { ...storedChoices(field.list ? [] : field.choices, field.list ? [] : field.retired), list: field.list },
     format: field.format,
     link: beginLink(field),
     known: table.title_field === field.key,
@@ -54,7 +52,10 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
   const { label, type, decimals, choices, format, link, known, note, access } = edit.value;
   const set = (some: Partial<Settings>) => edit.change((now) => ({ ...now, ...some }));
   const rename = useRenameTable();
-  const listed = choices.choices.map((each) => each.trim()).filter(Boolean);
+  const { values: listed, retired, renamed } = sentChoices(choices);
+  const own = type === "choice" && field.type === "choice" && !choices.list && !field.list;
+  const asks = own && Object.keys(renamed).length > 0;
+  const [asking, setAsking] = useState(false);
   const loss = useLoss(
     table.key,
     field,
@@ -64,7 +65,8 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
     type === "link" ? link.target : undefined,
   );
 
-  const save = () =>
+  const save = () => (asks ? setAsking(true) : write());
+  const write = () =>
     change.mutate(
       {
         field: field.key,
@@ -74,9 +76,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
         decimals: decimals === "" ? null : Number(decimals),
         format,
         access,
-        ...(type === "choice"
-          ? { list: choices.list, choices: listed, retired: choices.retired.filter((each) => listed.includes(each)) }
-          : {}),
+        ...(type === "choice" ? { list: choices.list, choices: listed, retired, ...(asks ? { renamed } : {}) } : {}),
         ...(type === "link" ? link : {}),
       },
       {
@@ -212,6 +212,16 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
         />
       </label>
       <p className="quiet text-xs">{field.sentence}</p>
+      {asking && (
+        <RenamedChoices
+          foresee={() => foreseeChoices(table.key, field.key, { choices: listed, retired, renamed })}
+          onClose={() => setAsking(false)}
+          onSave={() => {
+            setAsking(false);
+            write();
+          }}
+        />
+      )}
       {table.title_field !== field.key && (
         <AccessParts of="field" value={access} onChange={(next) => set({ access: next })} />
       )}

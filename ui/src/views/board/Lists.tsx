@@ -1,13 +1,15 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, data, ProblemError } from "../../api/client";
-import { useDropList, useKeepList } from "../../api/queries";
+import { foreseeList, useDropList, useKeepList } from "../../api/queries";
 import { ChoiceRows } from "../../components/ChoiceRows";
+import { type Choices, sentChoices, storedChoices } from "../../components/choices";
 import { Dialog } from "../../components/Dialog";
 import { words } from "../../words";
+import { RenamedChoices } from "./RenamedChoices";
 
-type Editing = { id: string | null; name: string; values: string[]; retired: string[] };
-const NEW: Editing = { id: null, name: "", values: [], retired: [] };
+type Editing = Choices & { id: string | null; name: string };
+const NEW: Editing = { id: null, name: "", ...storedChoices([], []) };
 
 /** The lists of choices that the project keeps for several fields. */
 export function Lists({ onClose }: { onClose: () => void }) {
@@ -18,14 +20,15 @@ export function Lists({ onClose }: { onClose: () => void }) {
   const error = [keep.error, drop.error].find((each) => each instanceof ProblemError);
   const users = lists.find((each) => each.id === editing?.id)?.users ?? [];
 
-  const save = () => {
-    if (!editing) return;
-    const clean = (all: string[]) => all.map((each) => each.trim()).filter(Boolean);
-    keep.mutate(
-      { ...editing, values: clean(editing.values), retired: clean(editing.retired) },
-      { onSuccess: () => setEditing(null) },
-    );
+  const [asking, setAsking] = useState(false);
+  const body = editing && { name: editing.name, ...sentChoices(editing) };
+
+  const write = () => {
+    if (!editing || !body) return;
+    setAsking(false);
+    keep.mutate({ ...body, id: editing.id }, { onSuccess: () => setEditing(null) });
   };
+  const save = () => (editing?.id && Object.keys(body?.renamed ?? {}).length > 0 ? setAsking(true) : write());
 
   return (
     <Dialog title={words.choices.lists} onClose={onClose}>
@@ -33,6 +36,13 @@ export function Lists({ onClose }: { onClose: () => void }) {
         <p role="alert" className="mb-2 text-error">
           {error.message}
         </p>
+      )}
+      {asking && editing?.id && body && (
+        <RenamedChoices
+          foresee={() => foreseeList(editing.id ?? "", body)}
+          onClose={() => setAsking(false)}
+          onSave={write}
+        />
       )}
       {editing ? (
         <div className="flex flex-col gap-3">
@@ -44,11 +54,7 @@ export function Lists({ onClose }: { onClose: () => void }) {
               onChange={(event) => setEditing({ ...editing, name: event.target.value })}
             />
           </label>
-          <ChoiceRows
-            values={editing.values}
-            retired={editing.retired}
-            onChange={(values, retired) => setEditing({ ...editing, values, retired })}
-          />
+          <ChoiceRows choices={editing} onChange={(choices) => setEditing({ ...editing, ...choices })} />
           {users.length > 0 && (
             <p className="quiet text-xs">{words.choices.usedBy(users.map((each) => each.label).join(", "))}</p>
           )}
@@ -76,7 +82,13 @@ export function Lists({ onClose }: { onClose: () => void }) {
           <ul className="divide-y divide-base-300/70">
             {lists.map((each) => (
               <li key={each.id} className="flex items-baseline gap-3 py-1.5">
-                <button type="button" className="link font-semibold" onClick={() => setEditing({ ...each })}>
+                <button
+                  type="button"
+                  className="link font-semibold"
+                  onClick={() =>
+                    setEditing({ id: each.id, name: each.name, ...storedChoices(each.values, each.retired) })
+                  }
+                >
                   {each.name}
                 </button>
                 <span className="quiet min-w-0 flex-1 truncate">{each.values.join(", ")}</span>

@@ -10,6 +10,7 @@ module UpTack
         def initialize(workspace, batch: nil)
           @workspace = workspace
           @batch = batch
+          @names = Store::PresentNames.new(workspace.revision_id)
         end
 
         # @param entry [Integer]
@@ -29,7 +30,7 @@ module UpTack
         def restore(entry)
           Core::Design::Invalid.because("This record is there already.") if Store::Rows.new(@table).find(entry.record_id)
 
-          typed = entry.field_changes.filter_map { |change| (design = field_of(change)) && !@table.worked_out?(design.key) && [design.key, dumped(design, change.values.first)] }.to_h
+          typed = entry.field_changes.filter_map { |change| (design = field_of(change)) && !@table.worked_out?(design.key) && [design.key, dumped(design, before(entry, change))] }.to_h
           blank = @table.fields.reject { |design| @table.worked_out?(design.key) }.to_h { |design| [design.key, nil] }
           SaveRecord.new(@workspace, way: "put back", batch: @batch).call(table: @table.key, id: entry.record_id, typed: blank.merge(typed), as_it_was: true, restores: true)
         end
@@ -48,7 +49,7 @@ module UpTack
           design = field_of(change) or Core::Design::Invalid.because("#{change.field_label} is no longer there, or of another type.")
           Core::Design::Invalid.because("#{design.label} is given its values by a rule; put back what it is made from.") if @table.given?(design.key)
 
-          {design.key => change.values.first}
+          {design.key => before(entry, change)}
         end
 
         # All that this entry and those after it changed, as it was before.
@@ -57,9 +58,11 @@ module UpTack
           Core::Design::Invalid.because("Before that, the record was not there.") if later.any? { |each| each.action == "create" }
 
           later.each_with_object({}) do |each, values|
-            each.field_changes.reverse_each { |change| (design = field_of(change)) && !@table.given?(design.key) && values[design.key] = change.values.first }
+            each.field_changes.reverse_each { |change| (design = field_of(change)) && !@table.given?(design.key) && values[design.key] = before(each, change) }
           end
         end
+
+        def before(entry, change) = @names.values(entry, change).first
 
         def field_of(change) = @table.fields.find { |field| field.id == change.field_id && field.type == change.type }
 

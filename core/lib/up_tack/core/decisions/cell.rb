@@ -106,6 +106,13 @@ module UpTack
         # @return [Array<Object>] the values that it names
         def constants = parts.flat_map { |part| [part.low, part.high].compact }
 
+        # @yield [value] for each value that it names; gives the one in its place
+        # @return [Cell]
+        def with
+          turned = parts.map { |part| part.low.nil? ? part : Part.new(**part.to_h, low: yield(part.low), high: part.high && yield(part.high)) }
+          Cell.new(turned.uniq, @input)
+        end
+
         # @return [Boolean] whether it speaks of blank
         def blank? = parts.any? { |part| part.kind == :blank }
 

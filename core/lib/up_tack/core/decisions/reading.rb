@@ -15,6 +15,7 @@ module UpTack
         # @param reading [Core::Reading] by which what was typed is understood
         def initialize(rule, table, reading)
           @rule = rule
+          @table = table
           @reading = reading
           @inputs = rule.columns(table)
           @outputs = rule.writes.map { |key| table.field(key) }
@@ -38,6 +39,20 @@ module UpTack
             next row if row.length > width
 
             width.times.map { |column| fault(row, column) ? row[column].to_s : plain(row, column) }
+          end
+        end
+
+        # @param renamed [Design::RenamedChoices]
+        # @return [Array<Array<String>>] the same with choices under their new names
+        def rows_with(renamed)
+          columns = @inputs.map { |input| renamed.column(input.formula.tree, @table) }
+          @rule.rows.map do |row|
+            width.times.map do |column|
+              next input(row, column).with(&columns[column]).to_s if column < @inputs.length
+
+              field = @outputs[column - @inputs.length]
+              (field.type == "choice") ? renamed.name(@table.key, field.key, row[column].to_s) : row[column].to_s
+            end
           end
         end
 

@@ -79,7 +79,7 @@ module UpTack
 
         # What of a rule its sentence does not say stands behind it.
         def rule_words(rule, table)
-          said = rule.to_plain.slice("name", "message", "note", "old", "severity", "by_hand", "follow", "pattern", "rows", "otherwise").map { |part, value| "#{part.tr("_", " ")}: #{value.is_a?(Array) ? value.map { |row| row.join(" | ") }.join(" / ") : value}" }
+          said = rule.to_plain.slice("name", "message", "note", "old", "severity", "by_hand", "follow", "pattern", "rows", "map", "otherwise").map { |part, value| "#{part.tr("_", " ")}: #{(part == "rows") ? value.map { |row| row.join(" | ") }.join(" / ") : plain_words(value)}" }
           [rule.sentence(table), *said].join(" · ")
         end
 

@@ -27,6 +27,15 @@ module UpTack
           @found.uniq(&:from).sort_by(&:from)
         end
 
+        # @param node [Nodes::Node]
+        # @return [Array<Array(String, String)>] table and key of the choice fields whose value it hands on
+        def sources(node)
+          return flowing(node).flat_map { |each| sources(each) }.uniq if flowing(node).any?
+
+          entry = entry_of(node)
+          entry&.choices ? [[home(node).key, entry.key]] : []
+        end
+
         private
 
         def visit(node)
@@ -44,14 +53,6 @@ module UpTack
         end
 
         def add(literal, fields) = @found << Found.new(fields, literal.value, literal.from, literal.to)
-
-        # The choice fields from which a part takes its value.
-        def sources(node)
-          return flowing(node).flat_map { |each| sources(each) } if flowing(node).any?
-
-          entry = entry_of(node)
-          entry&.choices ? [[home(node).key, entry.key]] : []
-        end
 
         # The fixed texts from which it may take it.
         def literals(node)

@@ -118,6 +118,8 @@ module UpTack
 
         private
 
+        def taker(_part) = field
+
         # What always holds can't depend on the moment of a save, nor be begun with.
         def of_lasting(table)
           momentary = formula(table).momentary

@@ -56,6 +56,8 @@ module UpTack
 
         private
 
+        def taker(_part) = field
+
         # @return [Array<String>] keys of the links of this table along which it reads
         def links(table)
           compiled(table).links

@@ -64,6 +64,10 @@ module UpTack
           self
         end
 
+        def with_choices(table, renamed)
+          super.merge("rows" => Decisions::Reading.new(self, table, Core::Reading.new(conventions: Conventions.from({}))).rows_with(renamed))
+        end
+
         # @param table [Design::Table]
         # @return [Array<Decisions::Input>]
         # @raise [Expression::Invalid]

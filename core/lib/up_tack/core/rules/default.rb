@@ -68,7 +68,16 @@ module UpTack
           end
         end
 
+        def with_choices(table, renamed)
+          plain = super
+          return plain if worked_out? || table.field(field).type != "choice"
+
+          plain.merge("value" => renamed.name(table.key, field, @parts["value"].to_s))
+        end
+
         private
+
+        def taker(_part) = field
 
         def fixed(table) = table.field(field).values.load(@parts["value"])
 

@@ -140,6 +140,8 @@ module UpTack
           super.merge(inner.to_h)
         end
 
+        def taker(part) = (sets[part.split(".")[1].to_i]["field"] if part.start_with?("sets"))
+
         def otherwise?(set) = !set["else"].to_s.strip.empty?
 
         def problems_of(table, part)

@@ -43,6 +43,16 @@ module UpTack
           "#{table.field(field).label} #{belonging}; #{ends.fetch(otherwise)}."
         end
 
+        def with_choices(table, renamed)
+          return super unless mapped?
+
+          lists = map.each_with_object({}) do |(parent, values), found|
+            name = renamed.name(table.key, @parts["by"], parent)
+            found[name] = (found[name] || []) | values.map { |value| renamed.name(table.key, field, value) }
+          end
+          super.merge("map" => lists)
+        end
+
         # @return [String, nil]
         def outcomes(_table)
           ends = {"clear" => ["one that no longer belongs is cleared", %w[cleared]], "refuse" => ["one that does not belong is refused", %w[refused]], "keep" => ["one that does not belong is turned away", %w[refused skipped]]}

@@ -134,7 +134,20 @@ module UpTack
           plain.merge(plain.slice(*KEYS).transform_values { |named| under_new_name(named, key, to) })
         end
 
+        # @param table [Design::Table] its own, before
+        # @param renamed [Design::RenamedChoices]
+        # @return [Hash{String=>Object}] the rule as a design has it, with choices under their new names
+        def with_choices(table, renamed)
+          plain = to_plain
+          formulas.each { |part, text| put(plain, part, renamed.formula(text, table, given_to: taker(part))) }
+          plain
+        end
+
         private
+
+        # @param part [String] one of its formulas
+        # @return [String, nil] key of the field that takes what it gives
+        def taker(_part) = nil
 
         # @return [Hash{String=>String}] its formulas, by where they stand, such as "when" or "sets.0.to"
         def formulas = @parts.slice(*FORMULAS).compact

@@ -5,14 +5,14 @@ module UpTack
     module Routes
       # The fields of a table.
       module Fields
-        PARTS = %w[label key type decimals choices retired list format target on_delete reverse note access].freeze
+        PARTS = %w[label key type decimals choices retired list format target on_delete reverse note access renamed].freeze
 
         def self.registered(app)
           changes = Core::Design::Changes
 
           app.post("/api/tables/:table/fields") do
             workspace.table(params[:table])
-            change = changes::AddField.new(table: params[:table], parts: design_parts(*PARTS), position: number_sent("position"))
+            change = changes::AddField.new(table: params[:table], parts: design_parts(*PARTS - ["renamed"]), position: number_sent("position"))
             change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
           end
 
@@ -25,6 +25,12 @@ module UpTack
               changes::ChangeField.new(table: params[:table], field: params[:field], parts: design_parts(*PARTS - ["key"]))
             end
             change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
+          end
+
+          app.post("/api/tables/:table/fields/:field/choices/preview") do
+            UseCases::FindField.new(workspace).call(table: params[:table], field: params[:field])
+            change = changes::ChangeField.new(table: params[:table], field: params[:field], parts: design_parts("choices", "retired", "renamed"))
+            json(Render::Choices.foreseen(UseCases::ForeseeChoices.new(workspace).call(change)))
           end
 
           app.delete("/api/tables/:table/fields/:field") do

@@ -5,7 +5,16 @@ module UpTack
     module Routes
       # Lists of choices that several fields use.
       module Lists
+        # Ways from what is sent to changes.
+        module Helpers
+          def list_sent
+            parts = design_parts("name", "values", "retired", "renamed")
+            Core::Design::Changes::KeepList.new(id: params[:list], name: parts["name"], values: parts["values"], retired: parts["retired"] || [], renamed: parts["renamed"])
+          end
+        end
+
         def self.registered(app)
+          app.helpers Helpers
           changes = Core::Design::Changes
 
           app.get("/api/lists") { json(Render::Lists.of(workspace.project)) }
@@ -17,10 +26,11 @@ module UpTack
           end
 
           app.put("/api/lists/:list") do
-            parts = design_parts("name", "values", "retired")
-            change = changes::KeepList.new(id: params[:list], name: parts["name"], values: parts["values"], retired: parts["retired"] || [])
+            change = list_sent
             change_design(->(project) { json(Render::Lists.of(project)) }) { |design| design.call(change) }
           end
+
+          app.post("/api/lists/:list/preview") { json(Render::Choices.foreseen(UseCases::ForeseeChoices.new(workspace).call(list_sent))) }
 
           app.delete("/api/lists/:list") do
             change = changes::DropList.new(id: params[:list])

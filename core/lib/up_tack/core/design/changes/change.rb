@@ -10,6 +10,10 @@ module UpTack
           # @return [String] one sentence
           attr_reader :summary
 
+          # @return [Hash{String=>Hash{String=>String}}] choices that it renames: new names by old ones, by
+          #   id of the field
+          def renamed_choices = @renamed_choices || {}
+
           private
 
           # Builds the changed project. A mistake that shows in a rule other than
@@ -30,6 +34,40 @@ module UpTack
             return problem unless field
 
             Problem.new(part: nil, rule: problem.rule, message: "A rule on #{field["label"]} of #{table["label"]} would no longer work: #{problem.message}")
+          end
+
+          # @param renamed [Object] should be new names by old ones
+          # @param choices [Array<String>] those before
+          # @param later [Object] those afterwards
+          # @return [Hash{String=>String}] those that get another name
+          # @raise [Invalid]
+          def renaming(renamed, choices, later)
+            return {} if renamed.nil?
+            Invalid.because("What is renamed is told by new names under old ones.", part: "renamed") unless renamed.is_a?(Hash) && renamed.each_value.all?(String) && later.is_a?(Array)
+
+            unknown = renamed.keys.find { |name| !choices.include?(name) }
+            Invalid.because("There is no choice “#{unknown}” to rename; it may have been renamed elsewhere.", part: "renamed") if unknown
+            astray = renamed.values.find { |name| !later.include?(name) }
+            Invalid.because("“#{astray}” is not among the choices as they are to be.", part: "renamed") if astray
+
+            renamed.reject { |name, other| name == other }
+          end
+
+          # The project with choices under their new names, in records' fields and wherever a design names them.
+          # @param renamed [RenamedChoices]
+          # @yield [plain] to put the new list in its place
+          def with_renamed(project, renamed)
+            plain = project.to_plain
+            @renamed_choices = renamed.by_id(project)
+            renamed.carry(project, plain)
+            yield plain
+            retold = RetoldProofs.new(build(project, plain), renamed)
+            retold.any? ? build(project, retold.plain) : retold.project
+          end
+
+          # @return [String] which choices are renamed, and which become one with another
+          def renaming_words(renamed, choices)
+            renamed.map { |old, name| (choices.include?(name) && !renamed.key?(name)) ? "#{old} becomes one with #{name}" : "#{old} is now #{name}" }.join(", ")
           end
 
           def plain_table(plain, key)

@@ -9,7 +9,8 @@ module UpTack
         class ChangeField < Change
           # @param table [String] key
           # @param field [String] key
-          # @param parts [Hash{String=>Object}] "label", "type", "decimals", "choices", "note"
+          # @param parts [Hash{String=>Object}] "label", "type", "decimals", "choices", "note" …, and "renamed":
+          #   new names of choices by old ones
           def initialize(table:, field:, parts:)
             @table = table
             @field = field
@@ -17,10 +18,11 @@ module UpTack
           end
 
           def apply(project)
+            project, renamed = carried(project)
             plain = project.to_plain
             table = plain_table(plain, @table)
             field = plain_field(table, @field)
-            @summary = "Field #{field["label"]} of #{table["label"]} changed"
+            @summary = "Field #{field["label"]} of #{table["label"]} changed#{": #{renamed}" if renamed}"
             rename(project, plain, field, tidy_label(@parts["label"])) if @parts.key?("label")
             before = field.values_at("type", "target")
             AddField::PARTS.each { |part| field[part] = @parts[part] if @parts.key?(part) }
@@ -29,6 +31,21 @@ module UpTack
           end
 
           private
+
+          # @return [Array(Project, String)] with renamed choices, and which they are, where there are any
+          def carried(project)
+            field = project.table(@table)&.field(@field)
+            return [project, nil] unless field&.type == "choice" && field.list.nil? && @parts.fetch("type", "choice") == "choice"
+
+            renamed = renaming(@parts["renamed"], field.choices, @parts["choices"])
+            return [project, nil] if renamed.empty?
+
+            project = with_renamed(project, RenamedChoices.new([@table, @field] => renamed)) do |plain|
+              retired = field.retired.map { |each| renamed.fetch(each, each) }
+              plain_field(plain_table(plain, @table), @field).merge!("retired" => retired, **@parts.slice("choices", "retired"))
+            end
+            [project, renaming_words(renamed, field.choices)]
+          end
 
           def rename(project, plain, field, label)
             return if label == field["label"]

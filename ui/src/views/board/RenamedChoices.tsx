@@ -1,0 +1,86 @@
+import { useQuery } from "@tanstack/react-query";
+import type { components } from "../../api/generated";
+import { Dialog } from "../../components/Dialog";
+import { Loading } from "../../components/Loading";
+import { words } from "../../words";
+
+type Foreseen = components["schemas"]["ChoicesForeseen"];
+type Props = { foresee: () => Promise<Foreseen>; onSave: () => void; onClose: () => void };
+
+/** Says what follows when choices are renamed or merged, before it is done. */
+export function RenamedChoices({ foresee, onSave, onClose }: Props) {
+  // Asked once for each opening: what is shown is what was written when it was opened.
+  const found = useQuery({
+    queryKey: ["choices", "foreseen"],
+    queryFn: foresee,
+    gcTime: 0,
+    staleTime: 0,
+    retry: false,
+  });
+  const { choices, history } = words;
+  return (
+    <Dialog title={choices.followTitle} onClose={onClose} wide>
+      {!found.data &&
+        (found.error ? (
+          <p role="alert" className="text-error">
+            {found.error.message}
+          </p>
+        ) : (
+          <Loading />
+        ))}
+      {found.data && (
+        <div className="flex flex-col gap-4">
+          <ul className="divide-y divide-base-300/70">
+            {found.data.renamed.map((each) => (
+              <li key={`${each.place}-${each.before}`} className="flex flex-wrap items-baseline gap-x-3 py-1.5">
+                <span>
+                  {each.before} <span className="quiet">→</span> <strong>{each.after}</strong>
+                </span>
+                <span className="quiet">
+                  {each.place}, {choices.records(each.count)}
+                </span>
+                {each.merged && <span className="basis-full text-secondary text-xs">{choices.mergedNote}</span>}
+              </li>
+            ))}
+          </ul>
+          <section>
+            <h3 className="mb-1 font-semibold">
+              {found.data.follows.length === 0 ? choices.followsNone : choices.follows(found.data.follows.length)}
+            </h3>
+            <ul className="max-h-64 divide-y divide-base-300/70 overflow-auto text-[0.8125rem]">
+              {found.data.follows.map((each) => (
+                <li key={`${each.what}-${each.id}`} className="py-1">
+                  <p className="quiet text-xs">
+                    {history.what[each.what]} {each.place}
+                  </p>
+                  <p className="break-words">{each.after}</p>
+                </li>
+              ))}
+            </ul>
+          </section>
+          {found.data.stays.length > 0 && (
+            <section>
+              <h3 className="mb-1 font-semibold">{choices.stays}</h3>
+              <ul className="max-h-40 divide-y divide-base-300/70 overflow-auto text-[0.8125rem]">
+                {found.data.stays.map((each) => (
+                  <li key={`${each.place}-${each.text}`} className="py-1">
+                    <p className="quiet text-xs">{each.place}</p>
+                    <p className="break-words">{each.text}</p>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+        </div>
+      )}
+      <div className="mt-5 flex justify-end gap-2">
+        <button type="button" className="btn btn-sm" onClick={onClose}>
+          {words.common.cancel}
+        </button>
+        <button type="button" className="btn btn-primary btn-sm" disabled={!found.data} onClick={onSave}>
+          {choices.followAction}
+        </button>
+      </div>
+    </Dialog>
+  );
+}
