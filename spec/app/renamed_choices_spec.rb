@@ -78,5 +78,4 @@ RSpec.describe "Renaming a choice" do
     UpTack::UseCases::History::PutBack.new(workspace).call(entry: entries(record: typed, table: workspace.table("pieces")).first.id)
     expect(pieces.find(typed)["firing"]).to eq("First firing")
   end
-
 end

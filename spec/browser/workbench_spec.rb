@@ -203,4 +203,22 @@ RSpec.describe "Setting up how things are typed" do
     expect(page).to have_css("h1", text: "Tidy Members")
     expect(UpTack::Store::Notice.last.read_at).not_to be_nil
   end
+
+  it "renames a choice and merges another, after saying what follows" do
+    visit "/t/pieces/rules?field=firing"
+    fill_in "Choice 1", with: "Biscuit"
+    all("button[aria-label='Merge into another choice']")[2].click
+    find("select[aria-label='Merge Lustre into …']").select("Raku")
+    expect(page).to have_text("Was called Bisque.").and have_text("Lustre is merged into Raku.")
+    press [:control, :Enter]
+    within("dialog") do
+      expect(page).to have_text("Bisque → Biscuit").and have_text("Firing begins as Biscuit.").and have_text("A bisque piece can't be glaze fired").and have_text(/12 records/)
+      click_button "Rename"
+    end
+    expect(page).to have_no_css("aside")
+    expect(UpTack::Store::Rows.model("pieces").distinct.pluck(:firing)).to contain_exactly("Biscuit", "Glaze", "Raku")
+    press [:control, "z"]
+    expect(page).to have_css("[data-sonner-toast]")
+    expect(workspace.table("pieces").field("firing").choices).to eq(%w[Bisque Glaze Lustre Raku])
+  end
 end

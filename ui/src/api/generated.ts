@@ -2622,6 +2622,8 @@ export interface components {
             forms: components["schemas"]["Form"][];
             /** @description Told to builders. */
             notices: components["schemas"]["RuleNotice"][];
+            /** @description Keys that it had before it was renamed. Programs can go on using them. */
+            aliases: string[];
             id: string;
             /** @description The field by which people know a record. */
             title: string | null;
@@ -2647,6 +2649,8 @@ export interface components {
         Field: {
             /** @description What Up Tack says of it by itself. */
             sentence: string;
+            /** @description Keys that it had before it was renamed. Programs can go on using them: the answer names those used in the header Up-Tack-Former-Keys. */
+            aliases: string[];
             id: string;
             key: string;
             label: string;
@@ -2687,6 +2691,8 @@ export interface components {
             decimals?: number | null;
             choices?: string[];
             retired?: string[];
+            /** @description Those of its former keys that stay; what is left out is dropped. */
+            aliases?: string[];
             renamed?: components["schemas"]["RenamedChoices"];
             list?: string | null;
             format?: components["schemas"]["Format"];
@@ -3804,6 +3810,8 @@ export interface operations {
                     review?: components["schemas"]["Review"] | null;
                     log?: components["schemas"]["Watch"];
                     access?: components["schemas"]["Access"];
+                    /** @description Those of its former keys that stay; what is left out is dropped. */
+                    aliases?: string[];
                 };
             };
         };

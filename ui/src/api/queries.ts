@@ -119,6 +119,7 @@ export const useRenameTable = () =>
       review?: Table["review"];
       log?: Table["log"];
       access?: Table["access"];
+      aliases?: string[];
     }) => settled(api.PATCH("/api/tables/{table}", { params: { path: { table } }, body })),
   );
 

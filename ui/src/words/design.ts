@@ -31,6 +31,12 @@ export const designWords = {
     types: { choicesNew: "First choice" },
   },
   fieldPanel: {
+    rekeyed: (key: string, former: string) =>
+      `Formulas call it ${key} now. Programs can still call it ${former}, until you drop that key in its panel.`,
+    formerKeys: "Former keys",
+    formerKey: "Programs can still call it",
+    dropKey: "Drop",
+    dropFormerKey: (key: string) => `Drop the former key ${key}`,
     title: "Field",
     label: "Name",
     type: "Type",

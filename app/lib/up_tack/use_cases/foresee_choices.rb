@@ -48,21 +48,34 @@ module UpTack
       def stays(project, names)
         return [] if names.empty?
 
-        named = /(?<![[:word:]])(?:#{Regexp.union(names)})(?![[:word:]])/
+        named = /(?<![[:word:]])(?:#{Regexp.union(names).source})(?![[:word:]])/i
         project.tables.flat_map do |table|
-          parts = table.rules.map { |rule| ["#{table.field(rule.field).label} of #{table.label}", rule.to_plain] }
-          parts += table.forms.map { |form| ["Form #{form.name} of #{table.label}", form.to_plain] }
-          parts.flat_map { |place, plain| texts(plain).grep(named).uniq.map { |text| Staying.new(place: place, text: text) } }
+          parts = table.rules.map { |rule| ["#{table.field(rule.field).label} of #{table.label}", rule.to_plain, rule.formula_parts.values] }
+          parts += table.forms.map { |form| ["Form #{form.name} of #{table.label}", form.to_plain, form.formulas(table).values.map(&:first)] }
+          parts.flat_map do |place, plain, formulas|
+            (texts(plain).grep(named) + formulas.select { |text| loose?(text, table, names) }).uniq.map { |text| Staying.new(place: place, text: text) }
+          end
         end
       end
 
-      # Texts for people, and formulas in which the name stands for something else.
       def texts(plain)
         case plain
-        when Hash then plain.flat_map { |part, value| (TEXTS + Core::Rules::Rule::FORMULAS).include?(part) && value.is_a?(String) ? [value] : texts(value) }
-        when Array then plain.flat_map { |each| each.is_a?(String) ? [] : texts(each) }
+        when Hash then plain.flat_map { |part, value| (TEXTS.include?(part) && value.is_a?(String)) ? [value] : texts(value) }
+        when Array then plain.flat_map { |each| texts(each) }
         else []
         end
+      end
+
+      # Whether a name stands in a formula as a text that is compared with no choice.
+      def loose?(text, table, names)
+        tree = Core::Expression.parse(text)
+        choices = Core::Expression::ChoiceTexts.new(table.scope).of(tree).map(&:from)
+        folded = names.map { |name| Core::Expression::Text.folded(name) }
+        found = false
+        tree.walk { |node| found ||= node.is_a?(Core::Expression::Nodes::Literal) && node.value.is_a?(String) && !choices.include?(node.from) && folded.include?(Core::Expression::Text.folded(node.value)) }
+        found
+      rescue Core::Expression::Invalid
+        false
       end
     end
   end

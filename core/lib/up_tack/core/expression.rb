@@ -61,6 +61,21 @@ module UpTack
       end
       private_class_method :meant
 
+      # @param text [String] a formula as a program sends it
+      # @param scope [Scope]
+      # @return [String] with keys that fields had before in their present form
+      def self.with_present_keys(text, scope)
+        former = scope.with_aliases
+        checker = Checker.new(former)
+        checker.check(parse(text))
+        checker.references.select(&:from).uniq(&:from).sort_by(&:from).reverse_each do |each|
+          text = text[0...each.from] + (each.key || each.table) + text[each.to..]
+        end
+        text
+      rescue Invalid
+        text # What is wrong with it is told when it is compiled.
+      end
+
       # @param text [String]
       # @param scope [Scope] the fields it may read
       # @param expecting [Symbol, nil] the type wanted, if there is one

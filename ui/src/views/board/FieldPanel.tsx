@@ -1,5 +1,6 @@
 import { Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
+import { toast } from "sonner";
 import { type Field, ProblemError, type Table } from "../../api/client";
 import { foreseeChoices, losses, useChangeField, useRenameTable, useSession } from "../../api/queries";
 import { sentChoices, storedChoices } from "../../components/choices";
@@ -9,6 +10,7 @@ import { AccessParts } from "./AccessParts";
 import { type ChoiceSettings, ChoicesParts } from "./ChoicesParts";
 import { DraftBar } from "./DraftBar";
 import { FormatParts, type FormatSettings } from "./FormatParts";
+import { FormerKeys } from "./FormerKeys";
 import { LinkDetails } from "./LinkDetails";
 import { beginLink, LinkParts, type LinkSettings } from "./LinkParts";
 import { Panel } from "./Panel";
@@ -32,6 +34,7 @@ type Settings = {
   known: boolean;
   note: string;
   access: Field["access"];
+  aliases: string[];
 };
 
 /** A field's name, type and what belongs to the type. Says what a new type would lose before it is saved. */
@@ -48,8 +51,9 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
     known: table.title_field === field.key,
     note: field.note ?? "",
     access: field.access,
+    aliases: field.aliases,
   });
-  const { label, type, decimals, choices, format, link, known, note, access } = edit.value;
+  const { label, type, decimals, choices, format, link, known, note, access, aliases } = edit.value;
   const set = (some: Partial<Settings>) => edit.change((now) => ({ ...now, ...some }));
   const rename = useRenameTable();
   const { values: listed, retired, renamed } = sentChoices(choices);
@@ -76,6 +80,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
         decimals: decimals === "" ? null : Number(decimals),
         format,
         access,
+        aliases,
         ...(type === "choice" ? { list: choices.list, choices: listed, retired, ...(asks ? { renamed } : {}) } : {}),
         ...(type === "link" ? link : {}),
       },
@@ -85,7 +90,10 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           if (known !== (table.title_field === field.key))
             rename.mutate({ table: table.key, title: known ? (now?.key ?? field.key) : null });
           edit.done();
-          if (now && now.key !== field.key) onRenamed(now.key);
+          if (now && now.key !== field.key) {
+            toast(words.fieldPanel.rekeyed(now.key, field.key));
+            onRenamed(now.key);
+          }
           onClose();
         },
       },
@@ -139,6 +147,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           {words.fieldPanel.keyIs} <code className="font-mono">{field.key}</code>
         </span>
       </label>
+      <FormerKeys keys={aliases} onChange={(kept) => set({ aliases: kept })} />
       <label className="flex flex-col gap-1 font-semibold">
         {words.fieldPanel.type}
         <select

@@ -50,10 +50,16 @@ export function RenamedChoices({ foresee, onSave, onClose }: Props) {
             <ul className="max-h-64 divide-y divide-base-300/70 overflow-auto text-[0.8125rem]">
               {found.data.follows.map((each) => (
                 <li key={`${each.what}-${each.id}`} className="py-1">
-                  <p className="quiet text-xs">
-                    {history.what[each.what]} {each.place}
-                  </p>
-                  <p className="break-words">{each.after}</p>
+                  {["rule", "filter"].includes(each.what) ? (
+                    <>
+                      <p className="quiet text-xs">
+                        {history.what[each.what]} {each.place}
+                      </p>
+                      <p className="break-words">{each.after}</p>
+                    </>
+                  ) : (
+                    <p>{each.place}</p>
+                  )}
                 </li>
               ))}
             </ul>

@@ -5,10 +5,11 @@ import { Segments } from "../../components/Segments";
 import { words } from "../../words";
 import { AccessParts } from "./AccessParts";
 import { DraftBar } from "./DraftBar";
+import { FormerKeys } from "./FormerKeys";
 import { Panel } from "./Panel";
 
 type Mode = "all" | "only" | "all_but";
-type Settings = { note: string; access: Table["access"]; mode: Mode; picked: string[] };
+type Settings = { note: string; access: Table["access"]; mode: Mode; picked: string[]; aliases: string[] };
 type Props = { table: Table; onClose: () => void };
 
 /** The table itself: its note, who may do what with it, and what of it the change log watches. */
@@ -19,8 +20,9 @@ export function TablePanel({ table, onClose }: Props) {
     access: table.access,
     mode: table.log?.only ? "only" : table.log?.all_but ? "all_but" : "all",
     picked: table.log?.only ?? table.log?.all_but ?? [],
+    aliases: table.aliases,
   });
-  const { note, access, mode, picked } = edit.value;
+  const { note, access, mode, picked, aliases } = edit.value;
   const set = (some: Partial<Settings>) => edit.change((now) => ({ ...now, ...some }));
   const toggle = (id: string) =>
     set({ picked: picked.includes(id) ? picked.filter((each) => each !== id) : [...picked, id] });
@@ -30,7 +32,7 @@ export function TablePanel({ table, onClose }: Props) {
   };
   const save = () =>
     change.mutate(
-      { table: table.key, note, access, log: mode === "all" ? null : { [mode]: picked } },
+      { table: table.key, note, access, aliases, log: mode === "all" ? null : { [mode]: picked } },
       { onSuccess: end },
     );
   return (
@@ -60,6 +62,7 @@ export function TablePanel({ table, onClose }: Props) {
         />
       </label>
       <p className="quiet text-xs">{table.sentence}</p>
+      <FormerKeys keys={aliases} onChange={(kept) => set({ aliases: kept })} />
       <AccessParts of="table" value={access} onChange={(next) => set({ access: next })} />
       <p className="quiet -mt-2 text-xs">{words.access.builders}</p>
       <div className="flex flex-col gap-2">

@@ -75,7 +75,9 @@ export function Tack({
       ) : (
         <Mark size={11} className={`shrink-0 ${shared ? "text-secondary" : "text-primary"}`} />
       )}
-      {!narrow && <span className="truncate">{said}</span>}{" "}
+      {!narrow && <span className="truncate">{said}</span>}
+      {/* What is read out is parted like what is seen. */}
+      {!narrow && (draft || open > 0) && " "}
       {proven && (
         <ProofShape
           state={proven}

@@ -22,7 +22,7 @@ module UpTack
       set :host_authorization, {permitted_hosts: %w[127.0.0.1 localhost ::1].include?(host) ? [".localhost", "localhost", "127.0.0.1", "::1", "example.org"] : []}
 
       helpers Requests, Responses, Background
-      register Problems, Guard, Routes::Session, Routes::People, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Forms, Routes::Decisions, Routes::Map, Routes::Filters, Routes::Formulas, Routes::Records, Routes::Bulk, Routes::Imports, Routes::Exports, Routes::Care, Routes::Numbers, Routes::History, Routes::Design, Routes::Jobs, Routes::Masks, Routes::Tidy, Routes::Lists, Routes::Outbox, Routes::Bench, Routes::Proofs, Routes::Samples, Routes::Project, Routes::Help
+      register Problems, Guard, FormerKeys, Routes::Session, Routes::People, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Forms, Routes::Decisions, Routes::Map, Routes::Filters, Routes::Formulas, Routes::Records, Routes::Bulk, Routes::Imports, Routes::Exports, Routes::Care, Routes::Numbers, Routes::History, Routes::Design, Routes::Jobs, Routes::Masks, Routes::Tidy, Routes::Lists, Routes::Outbox, Routes::Bench, Routes::Proofs, Routes::Samples, Routes::Project, Routes::Help
 
       after { ActiveRecord::Base.connection_handler.clear_active_connections! unless env[Guard::Idempotency::WITHIN] }
 

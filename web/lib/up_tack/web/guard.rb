@@ -95,7 +95,8 @@ module UpTack
           unless Guard::Access.enough?(person.role, operation.least)
             raise UseCases::NotAllowed, "This is for #{(operation.least == "builder") ? "builders" : "builders and clerks"}; you are #{by_token ? "here by a token" : "signed in"} as a #{person.role}."
           end
-          UseCases::NotAllowed.unless_may(person, workspace.table(operation.table), :see) if operation.table
+          former_path
+          UseCases::NotAllowed.unless_may(person, workspace.table(present_table(operation.table)), :see) if operation.table
         end
 
         # A browser says from where a request comes; what another site's page sends is not heard.

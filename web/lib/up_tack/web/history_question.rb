@@ -17,7 +17,7 @@ module UpTack
       # @return [UseCases::History::Question]
       # @raise [Requests::Malformed, Store::NotFound, UseCases::NotAllowed]
       def history_question
-        table = params[:table].to_s.empty? ? nil : workspace.table(params[:table])
+        table = params[:table].to_s.empty? ? nil : workspace.table(present_table(params[:table].to_s))
         UseCases::NotAllowed.unless_may(person, table, :see) if table
         UseCases::History::Question.new(
           table: table, record: number_in_query("record"), batch: number_in_query("batch"), person: number_in_query("person"),
@@ -41,7 +41,7 @@ module UpTack
         key = text_in_query("field") or return
         raise Requests::Malformed, "A field is asked for together with its table." unless table
 
-        field = table.field(key) || raise(Store::NotFound, "There is no field `#{key}` in #{table.label}.")
+        field = table.field(present(table.key, key)) || raise(Store::NotFound, "There is no field `#{key}` in #{table.label}.")
         field.allows?(person.role, :see) ? field.id : raise(UseCases::NotAllowed, "#{field.label} is not open to a #{person.role}.")
       end
 

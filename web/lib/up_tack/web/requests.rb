@@ -27,17 +27,20 @@ module UpTack
           parsed = JSON.parse(raw_body, decimal_class: BigDecimal, max_nesting: DEEPEST_BODY)
           raise Malformed, "The body must be a JSON object." unless parsed.is_a?(Hash)
 
-          parsed
+          with_present_keys(parsed, params[:table])
         end
       rescue JSON::ParserError, EncodingError, ArgumentError
         raise Malformed, "The body is not valid JSON."
       end
 
       # @return [Array<String>, nil] keys of fields named in the query, nil without the name
-      def keys_in_query(name) = params[name]&.to_s&.scrub&.split(",")&.map(&:strip)&.reject(&:empty?)
+      def keys_in_query(name) = params[name]&.to_s&.scrub&.split(",")&.map { |key| present(params[:table], key.strip) }&.reject(&:empty?)
 
       # @return [Hash{Symbol=>String}] which records are wanted, and in which order, as UseCases::View takes it
-      def view_in_query = %i[filter sort search].to_h { |name| [name, params[name].to_s.scrub] }
+      def view_in_query
+        filter, sort, search = %i[filter sort search].map { |name| params[name].to_s.scrub }
+        {filter: present_formula(filter, params[:table]), sort: present_sort(sort, params[:table]), search: search}
+      end
 
       # A design is kept as JSON and shown everywhere, so its texts must be sound.
       # @return [Hash] the members named, as far as they are given

@@ -6,6 +6,7 @@ module UpTack
       # A field of a table.
       # id:: stays the same through renaming, such as "f12"
       # key, label:: for formulas, and for people
+      # aliases:: keys that it had before it was renamed, by which programs still know it
       # type:: key of a Values type
       # decimals:: for numbers: how many are taken, nil for any
       # choices:: for choices: the list, in its order, retired ones included
@@ -21,14 +22,14 @@ module UpTack
       # access:: by role, whether people may "edit" or only "see" it, or see "nothing" of it
       # conventions:: how the firm writes
       # bare:: the Masks::Mask whose separators are left out in the store, nil mostly
-      Field = Struct.new(:id, :key, :label, :type, :decimals, :choices, :retired, :list, :format, :target, :on_delete, :reverse, :note, :access, :conventions, :bare, keyword_init: true) do
+      Field = Struct.new(:id, :key, :label, :aliases, :type, :decimals, :choices, :retired, :list, :format, :target, :on_delete, :reverse, :note, :access, :conventions, :bare, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
         # @param lists [Array<ChoiceList>] those of the project
         def self.from(plain, lists: [], conventions: Conventions.from({}), bare: nil)
           link = plain["type"] == "link"
           list = lists.find { |each| each.id == plain["list"] } if plain["type"] == "choice"
           new(
-            id: plain["id"], key: plain["key"], label: plain["label"], type: plain["type"],
+            id: plain["id"], key: plain["key"], label: plain["label"], aliases: (plain["aliases"] || []).freeze, type: plain["type"],
             decimals: plain["decimals"], choices: (list ? list.values : plain["choices"] || []).freeze, retired: (list ? list.retired : plain["retired"] || []).freeze,
             list: plain["list"], format: plain["format"], target: (plain["target"] if link),
             on_delete: (plain["on_delete"] || "refuse" if link), reverse: (plain["reverse"] if link), note: plain["note"], access: plain["access"],
@@ -36,7 +37,7 @@ module UpTack
           ).freeze
         end
 
-        def initialize(choices: [].freeze, retired: [].freeze, conventions: Conventions.from({}), **rest)
+        def initialize(aliases: [].freeze, choices: [].freeze, retired: [].freeze, conventions: Conventions.from({}), **rest)
           super
           @values = Values.all[type]
         end
@@ -44,6 +45,7 @@ module UpTack
         # @return [Hash{String=>Object}] without what is not set
         def to_plain
           plain = {"id" => id, "key" => key, "label" => label, "type" => type}
+          plain["aliases"] = aliases.dup if aliases.any?
           plain["decimals"] = decimals if type == "number" && decimals
           plain.merge!(list ? {"list" => list} : {"choices" => choices.dup, "retired" => retired.dup}.reject { |part, all| part == "retired" && all.empty? }) if type == "choice"
           plain["format"] = format if format.is_a?(Hash) && format.any?

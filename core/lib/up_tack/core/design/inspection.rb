@@ -17,7 +17,7 @@ module UpTack
 
         # @return [Array<Problem>]
         def problems
-          shape = @project.lists.flat_map { |list| of_list(list) } + doubles(@project.tables, "table") + @project.tables.flat_map { |table| of_shape(table) }
+          shape = @project.lists.flat_map { |list| of_list(list) } + doubles(@project.tables, "table") + of_aliases(@project.tables) + @project.tables.flat_map { |table| of_shape(table) }
           return shape if shape.any?
 
           # Each looks at what the one before found sound, or let be.
@@ -40,7 +40,7 @@ module UpTack
           found.concat(of_log(table.log)) if table.log
           found.concat(of_title(table)) if table.access.nil? || table.access.is_a?(Hash)
           found.concat([Access.problem(table.access, Access::TABLE)].compact.map { |message| problem("access", message) })
-          found + doubles(table.fields, "field") + table.fields.flat_map { |field| of_name(field) + of_field(field) }
+          found + doubles(table.fields, "field") + of_aliases(table.fields) + table.fields.flat_map { |field| of_name(field) + of_field(field) }
         end
 
         def of_review(review)
@@ -52,6 +52,16 @@ module UpTack
         def of_log(log)
           sound = log.is_a?(Hash) && log.length == 1 && %w[only all_but].include?(log.keys.first) && log.values.first.is_a?(Array) && log.values.first.all?(String)
           sound ? [] : [problem("log", "The change log watches `only` some fields, or `all_but` some.")]
+        end
+
+        # @param named [Array<Field, Table>]
+        def of_aliases(named)
+          keys = named.flat_map { |each| [each.key, *each.aliases] }
+          sound = named.all? { |each| each.aliases.is_a?(Array) && each.aliases.all? { |key| Names.key_problem(key).nil? } }
+          return [problem("aliases", "An alias is a key of small letters, figures and underscores.")] unless sound
+
+          double = (keys.tally.select { |_, count| count > 1 }.keys & named.flat_map(&:aliases)).first
+          double ? [problem("aliases", "`#{double}` is an alias of more than one, or a key as well.")] : []
         end
 
         # Who may see a record sees by what people know it.

@@ -44,7 +44,7 @@ module UpTack
 
         def parts(own, theirs)
           head = theirs.slice("label", "one", "note", "title", "review", "access")
-          fresh = own.slice("id", "key").merge(head)
+          fresh = own.slice("id", "key", "aliases").merge(head)
           own.replace(fresh.merge(own) { |_, taken, _| taken })
           own["fields"] = merged(own["fields"], theirs["fields"] || [], "f") { |field| field["key"] }
           own["rules"] = rules(own["rules"], theirs["rules"] || [])

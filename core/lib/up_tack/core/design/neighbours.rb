@@ -62,7 +62,7 @@ module UpTack
         def build(table)
           Expression::Scope.new(
             table.fields.map { |field| entry(table, field) },
-            key: table.key, label: table.label, one: table.one, title: table.title_field&.key, reverses: -> { reverses(table) },
+            key: table.key, label: table.label, one: table.one, title: table.title_field&.key, reverses: -> { reverses(table) }, aliases: table.fields.flat_map { |field| field.aliases.map { |old| [old, field.key] } }.to_h, names: [table.key, *table.aliases],
             conventions: conventions, tolerant: tolerant
           )
         end

@@ -68,6 +68,13 @@ module UpTack
         # @return [ChoiceList, nil]
         def list(id) = lists.find { |list| list.id == id }
 
+        # @return [Boolean] whether a field or table is still known by a key that it had before
+        def aliases? = tables.any? { |table| table.aliases.any? || table.fields.any? { |field| field.aliases.any? } }
+
+        # @param key [String] that a program uses
+        # @return [String] the one that the table has now, where it was renamed since
+        def present_key(key) = table(key) ? key : tables.find { |table| table.aliases.include?(key) }&.key || key
+
         # @return [Table, nil]
         def table(key) = tables.find { |table| table.key == key }
       end

@@ -4,6 +4,7 @@ module UpTack
   module Core
     module Design
       # A table: its fields and the rules pinned on them, both in their order.
+      # aliases:: keys that it had before it was renamed, by which programs still know it
       # one:: what a single record of it is called, "Piece" of "Pieces"
       # title:: key of the field by which people know a record, nil for the first text
       # filters:: kept conditions on its records
@@ -14,7 +15,7 @@ module UpTack
       # forms:: its Forms, in their order
       # proofs:: its Bench::Proofs, in their order
       # neighbours:: the other tables of the project, see Neighbours
-      Table = Struct.new(:id, :key, :label, :one, :note, :title, :review, :log, :access, :fields, :rules, :filters, :forms, :proofs, :neighbours, keyword_init: true) do
+      Table = Struct.new(:id, :key, :label, :aliases, :one, :note, :title, :review, :log, :access, :fields, :rules, :filters, :forms, :proofs, :neighbours, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
         # @param neighbours [Neighbours]
         # @param shared [Hash] what Field.from takes besides
@@ -22,7 +23,7 @@ module UpTack
           rules = (plain["rules"] || []).map { |rule| Rules.from(rule) }.freeze
           bare = bare_masks(rules)
           new(
-            id: plain["id"], key: plain["key"], label: plain["label"], one: plain["one"], note: plain["note"], title: plain["title"], review: plain["review"],
+            id: plain["id"], key: plain["key"], label: plain["label"], aliases: (plain["aliases"] || []).freeze, one: plain["one"], note: plain["note"], title: plain["title"], review: plain["review"],
             log: plain["log"], access: plain["access"],
             fields: (plain["fields"] || []).map { |field| Field.from(field, **shared, bare: bare[field["key"]]) }.freeze, rules: rules,
             filters: (plain["filters"] || []).map { |filter| Filter.from(filter) }.freeze, forms: (plain["forms"] || []).map { |form| Form.from(form) }.freeze,
@@ -41,6 +42,7 @@ module UpTack
         # @return [Hash{String=>Object}]
         def to_plain
           plain = {"id" => id, "key" => key, "label" => label}
+          plain["aliases"] = aliases.dup if aliases.any?
           plain.merge!({"one" => one, "note" => note, "title" => title, "review" => review, "log" => log, "access" => access}.compact)
           plain.merge!("fields" => fields.map(&:to_plain), "rules" => rules.map(&:to_plain))
           plain["filters"] = filters.map(&:to_plain) if filters.any?
@@ -50,7 +52,7 @@ module UpTack
         end
 
         # Looked up for every record, so it is found once.
-        def initialize(fields:, rules: [], title: nil, **rest)
+        def initialize(fields:, rules: [], title: nil, aliases: [].freeze, **rest)
           super
           @calculations = rules.grep(Rules::Calculation).reverse.to_h { |rule| [rule.field, rule] }.freeze
           @owned = rules.select(&:owns?).to_h { |rule| [rule.field, true] }.freeze
@@ -63,6 +65,10 @@ module UpTack
 
         # @return [Field, nil]
         def field(key) = @by_key[key]
+
+        # @param key [String] that a program uses
+        # @return [String] the one that the field has now, where it was renamed since
+        def present_key(key) = field(key) ? key : fields.find { |field| field.aliases.include?(key) }&.key || key
 
         # @param id [String] of one of its rules
         # @param rule [Rules::Rule, nil] in its place; nil leaves it out

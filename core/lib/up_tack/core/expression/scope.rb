@@ -42,10 +42,12 @@ module UpTack
         # outer:: the Scope around an aggregate, nil elsewhere
         # conventions:: how the firm writes numbers
         # tolerant:: whether formulas may have what only earlier versions let them have
-        attr_reader :entries, :key, :label, :one, :title, :outer, :conventions, :tolerant
+        # aliases:: keys that fields had before, each with the one that it has now
+        # names:: keys of the table, the present one and those that it had before
+        attr_reader :entries, :key, :label, :one, :title, :outer, :conventions, :tolerant, :aliases, :names
 
         # @param reverses [Proc, nil] gives the Reverses, asked when they are needed
-        def initialize(entries, key: nil, label: nil, one: nil, title: nil, reverses: nil, outer: nil, conventions: Conventions.from({}), tolerant: false)
+        def initialize(entries, key: nil, label: nil, one: nil, title: nil, reverses: nil, outer: nil, conventions: Conventions.from({}), tolerant: false, aliases: {}, names: [key])
           @entries = entries.to_h { |entry| [entry.key, entry] }
           @key = key
           @label = label
@@ -55,6 +57,8 @@ module UpTack
           @outer = outer
           @conventions = conventions
           @tolerant = tolerant
+          @aliases = aliases
+          @names = names
         end
 
         # @return [Entry, nil]
@@ -65,10 +69,28 @@ module UpTack
 
         # @return [Scope] the same inside an aggregate of another
         def within(outer)
-          Scope.new(
-            entries.values, key: key, label: label, one: one, title: title, reverses: @reverses, outer: outer, conventions: conventions,
-            tolerant: tolerant
-          )
+          copy(Scope, outer)
+        end
+
+        # @param name [String]
+        # @return [Boolean] whether the table is called so
+        def called?(name) = key == name
+
+        # @return [Scope] the same, in which fields and tables are found by keys that they had before as well.
+        #   For finding names alone: nothing can be calculated by it.
+        def with_aliases = copy(Former, outer&.with_aliases)
+
+        # A scope in which fields and tables are found by former keys.
+        class Former < Scope
+          def [](key)
+            entry = super || super(aliases[key.downcase].to_s)
+            entry&.link? ? Entry.new(**entry.to_h, target: -> { entry.target.call.with_aliases }) : entry
+          end
+
+          def reverses = super.map { |each| Reverse.new(scope: each.scope.with_aliases, link: each.link) }
+          def called?(name) = names.include?(name)
+          def within(outer) = copy(Former, outer)
+          def with_aliases = self
         end
 
         # @return [Entry, nil] the field whose key or label is nearest to the name
@@ -82,6 +104,15 @@ module UpTack
 
         # @return [Entry, nil] a field to show when one must be picked: that by which people know a record
         def example = self[title.to_s] || entries.values.find { |entry| entry.type == :text } || entries.values.first
+
+        private
+
+        def copy(kind, outer)
+          kind.new(
+            entries.values, key: key, label: label, one: one, title: title, reverses: @reverses, outer: outer, conventions: conventions,
+            tolerant: tolerant, aliases: aliases, names: names
+          )
+        end
       end
     end
   end

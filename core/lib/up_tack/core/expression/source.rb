@@ -52,7 +52,7 @@ module UpTack
 
         def find_reverse
           segment = @rest.shift
-          found = @scope.reverses.select { |each| each.scope.key == segment.key }
+          found = @scope.reverses.select { |each| each.scope.called?(segment.key) }
           raise Mistake.new(unlinked(segment), segment) if found.empty?
 
           @reverse = named_link(found) || found.first
@@ -65,7 +65,7 @@ module UpTack
         end
 
         def named_link(found)
-          link = @rest.first && found.find { |each| each.link.key == @rest.first.key }
+          link = @rest.first && found.find { |each| each.scope[@rest.first.key]&.key == each.link.key }
           @named = @rest.shift if link
           link
         end

@@ -54,8 +54,12 @@ module UpTack
             told[key] = type.dump(value)
             texts[key] = field.show(value, @context.records)
           end
+          former.each { |old, now| [told, texts].each { |all| all[old] = all[now] if all.key?(now) } }
           {id: record.id, version: record.version, title: Core::Design::Titles.of(@table, record.id, values, @context), values: told, texts: texts}
         end
+
+        # Programs that know a field by a key that it had before find its value there as well.
+        def former = @former ||= @seen.flat_map { |field| field.aliases.map { |old| [old, field.key] } }
 
         # Each field with what is the same for all records.
         def lines = @lines ||= @seen.map { |field| [field.key, field, field.values, %w[text long_text choice].include?(field.type)] }

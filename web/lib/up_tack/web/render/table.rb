@@ -18,7 +18,7 @@ module UpTack
         # @return [Hash] for the board
         def full(table)
           {
-            id: table.id, **name(table), title: table.title, title_field: table.title_field&.key, review: table.review,
+            id: table.id, **name(table), aliases: table.aliases, title: table.title, title_field: table.title_field&.key, review: table.review,
             log: table.log, access: table.access || {}, may: {edit: @seen.table?(table, :edit), delete: @seen.table?(table, :delete)},
             filters: table.filters.select { |filter| @seen.open?(filter.compiled(table).references) }.map(&:to_plain), fields: @seen.fields(table).map { |field| self.field(field, table) },
             stages: Core::Stages::ALL.map { |stage| self.stage(stage) },
@@ -36,7 +36,7 @@ module UpTack
 
         def field(field, table)
           {
-            id: field.id, key: field.key, label: field.label, type: field.type, type_label: Names.type_label(field, @workspace.project), kind: field.kind,
+            id: field.id, key: field.key, aliases: field.aliases, label: field.label, type: field.type, type_label: Names.type_label(field, @workspace.project), kind: field.kind,
             decimals: field.decimals, choices: field.choices, retired: field.retired, list: field.list, format: field.format || {}, note: field.note, mask: mask(table, field),
             target: field.target, on_delete: field.on_delete, reverse: field.reverse,
             kinds: Core::Rules.all.filter_map { |name, kind| name if kind.suits?(field, table) },

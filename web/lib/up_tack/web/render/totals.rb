@@ -11,8 +11,11 @@ module UpTack
         # @param table [Core::Design::Table]
         # @return [Hash]
         def of(found, table)
-          {total: found.total, matching: found.matching, fields: found.fields.to_h { |key, total| [key, one(total, table.field(key), found.matching)] }}
+          {total: found.total, matching: found.matching, fields: found.fields.flat_map { |key, total| known(table.field(key)).product([one(total, table.field(key), found.matching)]) }.to_h}
         end
+
+        # The keys by which programs know a field.
+        def known(field) = [field.key, *field.aliases]
 
         def one(total, field, matching)
           shown = ->(value) { value.nil? ? nil : field.show(value) }

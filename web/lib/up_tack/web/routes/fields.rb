@@ -5,14 +5,14 @@ module UpTack
     module Routes
       # The fields of a table.
       module Fields
-        PARTS = %w[label key type decimals choices retired list format target on_delete reverse note access renamed].freeze
+        PARTS = %w[label key type decimals choices retired list format target on_delete reverse note access renamed aliases].freeze
 
         def self.registered(app)
           changes = Core::Design::Changes
 
           app.post("/api/tables/:table/fields") do
             workspace.table(params[:table])
-            change = changes::AddField.new(table: params[:table], parts: design_parts(*PARTS - ["renamed"]), position: number_sent("position"))
+            change = changes::AddField.new(table: params[:table], parts: design_parts(*PARTS - %w[renamed aliases]), position: number_sent("position"))
             change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
           end
 

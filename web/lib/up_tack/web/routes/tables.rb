@@ -20,7 +20,7 @@ module UpTack
 
           app.patch("/api/tables/:table") do
             id = workspace.table(params[:table]).id
-            change = changes::ChangeTable.new(table: params[:table], parts: design_parts("label", "one", "note", "title", "review", "log", "access"))
+            change = changes::ChangeTable.new(table: params[:table], parts: design_parts("label", "one", "note", "title", "review", "log", "access", "aliases"))
             change_design(->(project) { table_json(project.tables.find { |table| table.id == id }.key) }) { |design| design.call(change) }
           end
 

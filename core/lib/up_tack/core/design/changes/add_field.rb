@@ -22,7 +22,7 @@ module UpTack
             plain = project.to_plain
             table = plain_table(plain, @table)
             label = tidy_label(@parts["label"])
-            key = pick_key(@parts["key"], label, table["fields"].map { |field| field["key"] }, "field")
+            key = pick_key(@parts["key"], label, taken(table["fields"]), "field")
             field = {"id" => next_id(plain, "f"), "key" => key, "label" => label}.merge(@parts.slice(*PARTS).compact)
             table["fields"].insert((@position || table["fields"].length).clamp(0, table["fields"].length), field)
             @summary = "Field #{label} added to #{table["label"]}"

@@ -17,7 +17,7 @@ module UpTack
 
           def apply(project)
             plain = project.to_plain
-            key = pick_key(@key, @label, project.tables.map(&:key), "table")
+            key = pick_key(@key, @label, taken(plain["tables"]), "table")
             id = next_id(plain, "t")
             field = {"id" => next_id(plain, "f"), "key" => "name", "label" => "Name", "type" => "text"}
             table = {"id" => id, "key" => key, "label" => @label, "fields" => [field], "rules" => []}

@@ -25,7 +25,7 @@ module UpTack
             index = table["fields"].index(plain_field(table, @link))
             detail = detail_of(project)
             label = free_label("#{table["fields"][index]["label"]}: #{detail.label}", table)
-            key = key_for(label, table["fields"].map { |field| field["key"] }, "field")
+            key = key_for(label, taken(table["fields"]), "field")
             table["fields"].insert(index + 1, field(plain, detail, key, label))
             table["rules"] << rule(plain, key)
             @summary = "Field #{label} brought in to #{table["label"]}"
@@ -51,7 +51,7 @@ module UpTack
           end
 
           def field(plain, detail, key, label)
-            detail.to_plain.except("note", "id", "key", "label").merge("id" => next_id(plain, "f"), "key" => key, "label" => label)
+            detail.to_plain.except("note", "id", "key", "label", "aliases").merge("id" => next_id(plain, "f"), "key" => key, "label" => label)
           end
 
           def rule(plain, key)

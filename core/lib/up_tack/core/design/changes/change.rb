@@ -83,6 +83,26 @@ module UpTack
             "#{letter}#{plain["last_id"]}"
           end
 
+          # @param plain [Array<Hash>] fields or tables
+          # @return [Array<String>] keys that a new one can't have: those in use, and those by which programs
+          #   still know another
+          def taken(plain, except: nil) = plain.reject { |each| each["key"] == except }.flat_map { |each| [each["key"], *each["aliases"]] }
+
+          # Gives a plain field or table another key, and keeps the old one as an alias.
+          def rekey(plain, key)
+            aliases = ([*plain["aliases"], plain["key"]] - [key]).uniq
+            plain["key"] = key
+            aliases.empty? ? plain.delete("aliases") : plain["aliases"] = aliases
+          end
+
+          # @param kept [Object] aliases that stay, should be some of those that there are
+          def keep_aliases(plain, kept)
+            known = kept.is_a?(Array) && (kept - (plain["aliases"] || [])).empty?
+            Invalid.because("Former keys can only be dropped; one that was not there can't be added.", part: "aliases") unless known
+
+            kept.empty? ? plain.delete("aliases") : plain["aliases"] = kept
+          end
+
           def tidy_label(label)
             return label unless label.is_a?(String) && label.valid_encoding?
 

@@ -23,6 +23,7 @@ module UpTack
             table = plain_table(plain, @table)
             field = plain_field(table, @field)
             @summary = "Field #{field["label"]} of #{table["label"]} changed#{": #{renamed}" if renamed}"
+            keep_aliases(field, @parts["aliases"]) if @parts.key?("aliases")
             rename(project, plain, field, tidy_label(@parts["label"])) if @parts.key?("label")
             before = field.values_at("type", "target")
             AddField::PARTS.each { |part| field[part] = @parts[part] if @parts.key?(part) }
@@ -52,9 +53,9 @@ module UpTack
 
             table = project.table(@table)
             @summary = "Field #{field["label"]} of #{table.label} renamed to #{label}"
-            key = key_for(label, table.fields.map(&:key) - [@field], "field")
+            key = key_for(label, taken(plain_table(plain, @table)["fields"], except: @field), "field")
             Rename.field(project, plain, table: @table, key: @field, to: key) if key != @field
-            field["key"] = key
+            rekey(field, key) if key != @field
             field["label"] = label
           end
         end

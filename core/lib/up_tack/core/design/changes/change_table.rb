@@ -7,7 +7,8 @@ module UpTack
         # Renames a table or changes its note. Its key follows the new name.
         class ChangeTable < Change
           # @param table [String] key
-          # @param parts [Hash{String=>Object}] "label", "one", "note", "title", "review", "log", "access"
+          # @param parts [Hash{String=>Object}] "label", "one", "note", "title", "review", "log", "access",
+          #   "aliases"
           def initialize(table:, parts:)
             @table = table
             @parts = parts
@@ -17,6 +18,7 @@ module UpTack
             plain = project.to_plain
             table = plain_table(plain, @table)
             @summary = "Table #{table["label"]} changed"
+            keep_aliases(table, @parts["aliases"]) if @parts.key?("aliases")
             rename(plain, table, tidy_label(@parts["label"]), project) if @parts.key?("label")
             %w[one note].each { |part| table[part] = presence(tidy_label(@parts[part])) if @parts.key?(part) }
             %w[title review log access].each { |part| table[part] = @parts[part] if @parts.key?(part) }
@@ -31,9 +33,9 @@ module UpTack
             return if label == table["label"]
 
             @summary = "Table #{table["label"]} renamed to #{label}"
-            key = key_for(label, project.tables.map(&:key) - [@table], "table")
+            key = key_for(label, taken(plain["tables"], except: @table), "table")
             Rename.table(project, plain, key: @table, to: key) if key != @table
-            table["key"] = key
+            rekey(table, key) if key != @table
             table["label"] = label
           end
         end

@@ -1,0 +1,25 @@
+import { words } from "../../words";
+
+type Props = { keys: string[]; onChange: (kept: string[]) => void };
+
+/** Keys from before a renaming, by which programs still know a field or table, until they are dropped. */
+export function FormerKeys({ keys, onChange }: Props) {
+  if (keys.length === 0) return null;
+  return (
+    <ul className="quiet flex flex-col gap-0.5 font-normal text-xs" aria-label={words.fieldPanel.formerKeys}>
+      {keys.map((key) => (
+        <li key={key}>
+          {words.fieldPanel.formerKey} <code className="font-mono">{key}</code>.{" "}
+          <button
+            type="button"
+            className="link"
+            aria-label={words.fieldPanel.dropFormerKey(key)}
+            onClick={() => onChange(keys.filter((each) => each !== key))}
+          >
+            {words.fieldPanel.dropKey}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
