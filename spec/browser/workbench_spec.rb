@@ -221,4 +221,24 @@ RSpec.describe "Setting up how things are typed" do
     expect(page).to have_css("[data-sonner-toast]")
     expect(workspace.table("pieces").field("firing").choices).to eq(%w[Bisque Glaze Lustre Raku])
   end
+
+  it "adds choices that a text has when it becomes a choice, and those that a pasted table names" do
+    unpin("pieces", "fits", "zone")
+    texts = UpTack::Store::Rows.model("pieces").distinct.pluck(:zone).compact
+    visit "/t/pieces/rules?field=zone"
+    within("aside") { select "Choice", from: "Type" }
+    click_button "Add these #{texts.length} to the choices"
+    expect(page).to have_text(/All \d+ values can be kept/)
+    press [:control, :Enter]
+    expect(page).to have_no_css("aside")
+    expect(workspace.table("pieces").field("zone").choices).to match_array(texts)
+    expect(UpTack::Store::Rows.model("pieces").distinct.pluck(:zone).compact).to match_array(texts)
+
+    visit "/t/pieces/rules"
+    find("[data-rule]", text: "Firing programme", match: :first).click
+    find("input[aria-label='Row 3, Firing']").set("Raku; Salt; Wood")
+    click_button "Add these 2 to Firing"
+    expect(page).to have_no_button("Add these 2 to Firing").and have_no_css("input[aria-invalid=true]")
+    expect(workspace.table("pieces").field("firing").choices).to eq(%w[Bisque Glaze Lustre Raku Salt Wood])
+  end
 end

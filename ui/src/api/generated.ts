@@ -3980,6 +3980,8 @@ export interface operations {
                         kept: number;
                         /** @description Rules that would go along. */
                         rules: string[];
+                        /** @description For a choice: texts of records that are no choice yet, where they can be. */
+                        choices: string[];
                     };
                 };
             };

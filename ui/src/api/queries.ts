@@ -183,6 +183,26 @@ export const useKeepList = () =>
       : settled(api.POST("/api/lists", { body })),
   );
 
+/** More choices of a field, at the end of its own list or of the one that it shares. */
+export const useAddChoices = (table: string) =>
+  useDesignChange(async ({ field, texts }: { field: Table["fields"][number]; texts: string[] }) => {
+    const choices = [...field.choices, ...texts];
+    if (!field.list)
+      return settled(
+        api.PATCH("/api/tables/{table}/fields/{field}", {
+          params: { path: { table, field: field.key } },
+          body: { choices, retired: field.retired },
+        }),
+      );
+    const list = (await data(api.GET("/api/lists"))).find((each) => each.id === field.list);
+    return settled(
+      api.PUT("/api/lists/{list}", {
+        params: { path: { list: field.list } },
+        body: { name: list?.name ?? "", values: choices, retired: field.retired },
+      }),
+    );
+  });
+
 export const useDropList = () =>
   useDesignChange((list: string) => settled(api.DELETE("/api/lists/{list}", { params: { path: { list } } })));
 

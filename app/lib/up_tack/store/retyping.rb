@@ -56,7 +56,7 @@ module UpTack
 
           retyping.turned(value, old, new).nil? ? lost << old.show(value, retyping.records(old)) : kept += 1
         end
-        {lost: lost.length, examples: lost.uniq.first(5), kept: kept}
+        {lost: lost.length, examples: lost.uniq.first(5), kept: kept, distinct: lost.uniq}
       end
 
       # @return [Object, nil] the value in the other type

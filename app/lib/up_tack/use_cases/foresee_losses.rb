@@ -7,7 +7,10 @@ module UpTack
     class ForeseeLosses
       # values:: how many values would be gone; examples:: some of them
       # kept:: how many would stay; rules:: sentences of rules that would go along, and of forms that would change
-      Losses = Struct.new(:values, :examples, :kept, :rules, keyword_init: true)
+      # choices:: texts that would have to be choices for nothing to be lost; none where they are too many or too long
+      Losses = Struct.new(:values, :examples, :kept, :rules, :choices, keyword_init: true) do
+        def initialize(choices: [], **rest) = super
+      end
 
       def initialize(workspace)
         @workspace = workspace
@@ -49,7 +52,14 @@ module UpTack
         return Losses.new(values: 0, examples: [], kept: 0, rules: []) unless design.kept?(old.key)
 
         found = Store::Retyping.preview(@workspace.project, design, old, new)
-        Losses.new(values: found[:lost], examples: found[:examples], kept: found[:kept], rules: [])
+        Losses.new(values: found[:lost], examples: found[:examples], kept: found[:kept], rules: [], choices: (new.type == "choice") ? missing(found[:distinct], new) : [])
+      end
+
+      # One spelling of each, as choices pass over capitals.
+      def missing(texts, field)
+        texts = texts.map { |text| Core::Values::Plain.word(text) }.uniq { |text| Core::Expression::Text.folded(text) }.sort_by { |text| Core::Expression::Text.folded(text) }
+        problem = Core::Design::Choices.message(field.label, field.choices + texts, [])
+        problem ? [] : texts
       end
     end
   end

@@ -163,6 +163,20 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
         </select>
       </label>
       {loss && <p className={loss.lost ? "text-error" : "text-success"}>{loss.text}</p>}
+      {loss && loss.choices.length > 0 && !choices.list && (
+        <button
+          type="button"
+          className="btn btn-sm -mt-1 w-fit"
+          onClick={(event) => {
+            // The button goes; the keys stay in the panel.
+            event.currentTarget.closest("aside")?.querySelector<HTMLElement>("[data-part=choices] select")?.focus();
+            const values = [...listed, ...loss.choices];
+            set({ choices: { ...choices, values, retired, was: values.map(() => null) } });
+          }}
+        >
+          {words.choices.addLost(loss.choices.length)}
+        </button>
+      )}
       {type === "number" && (
         <label className="flex flex-col gap-1 font-semibold">
           {words.fieldPanel.decimals}
@@ -247,7 +261,7 @@ function useLoss(
   list: string | undefined,
   target: string | undefined,
 ) {
-  const [loss, setLoss] = useState<{ lost: boolean; text: string } | null>(null);
+  const [loss, setLoss] = useState<{ lost: boolean; text: string; choices: string[] } | null>(null);
   useEffect(() => {
     setLoss(null);
     if (type === field.type && (target === undefined || target === field.target)) return;
@@ -260,7 +274,7 @@ function useLoss(
         const text = lost
           ? words.fieldPanel.retypeLoses(found.values, found.examples.map((each) => `“${each}”`).join(", "))
           : words.fieldPanel.retypeKeeps(found.kept);
-        setLoss({ lost, text });
+        setLoss({ lost, text, choices: found.choices });
       },
       () => undefined,
     );

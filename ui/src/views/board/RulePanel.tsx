@@ -50,7 +50,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   const unpin = useUnpinRule(table.key);
   const [lookAt, setLookAt] = useState<{ id: number; title: string } | null>(null);
   const [most, setMost] = useState(12);
-  const preview = usePreview(table.key, parts, lookAt?.id ?? null, most);
+  const preview = usePreview(table, parts, lookAt?.id ?? null, most);
   const sound = preview.data?.problems.length === 0;
   const [lastSound, setLastSound] = useState(preview.data);
   if (sound && preview.data !== lastSound) setLastSound(preview.data);

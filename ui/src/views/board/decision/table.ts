@@ -129,3 +129,30 @@ export function fromHeaded(before: Decision, parsed: Parsed, table: Table): Deci
     rows: parsed.rows.map((row) => order.map((at) => row[at] ?? "")),
   };
 }
+
+const folded = (text: string) => text.trim().normalize("NFC").toLowerCase();
+
+/** Texts in cells with a mistake that are no choice of the field that their column is about, by its key. */
+export function unknownChoices(decision: Decision, table: Table, faults: Map<string, string>): Map<string, string[]> {
+  const found = new Map<string, string[]>();
+  for (const place of faults.keys()) {
+    const [row = 0, column = 0] = place.split(".").map(Number);
+    const isInput = column < decision.inputs.length;
+    const key = isInput ? decision.inputs[column] : decision.outputs[column - decision.inputs.length];
+    const field = table.fields.find((each) => each.key === key && each.type === "choice");
+    if (!field) continue;
+    const cell = decision.rows[row]?.[column] ?? "";
+    const texts = (isInput ? cell.split(";") : [cell]).map((text) =>
+      text
+        .trim()
+        .replace(/^(<>|=)\s*/, "")
+        .replace(/^"(.*)"$/, "$1"),
+    );
+    for (const text of texts) {
+      const known = [...field.choices, ...(found.get(field.key) ?? []), "", ...(isInput ? ["blank"] : [])];
+      if (!known.some((each) => folded(each) === folded(text)))
+        found.set(field.key, [...(found.get(field.key) ?? []), text]);
+    }
+  }
+  return found;
+}

@@ -10,11 +10,13 @@ import {
   decisionOf,
   fromHeaded,
   laidOver,
+  unknownChoices,
   width,
   withInput,
   withOutput,
   withRow,
 } from "../decision/table";
+import { NewChoices } from "../NewChoices";
 import { HandParts } from "./FillParts";
 import type { PartsProps } from "./shared";
 
@@ -180,6 +182,10 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
         </p>
       ))}
       {faults.size > 0 && <Faults faults={faults} />}
+      {[...unknownChoices(decision, table, faults)].map(([key, texts]) => {
+        const field = table.fields.find((each) => each.key === key);
+        return field && <NewChoices key={key} table={table.key} field={field} texts={texts} />;
+      })}
       {[...formulaFaults.values()].map((mistake) => (
         <p key={mistake.message} className="text-error" role="alert">
           {mistake.message.replaceAll("`", "")}

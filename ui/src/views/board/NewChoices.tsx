@@ -1,0 +1,34 @@
+import type { Field } from "../../api/client";
+import { useAddChoices } from "../../api/queries";
+import { words } from "../../words";
+
+type Props = { table: string; field: Field; texts: string[] };
+
+/** Names that were pasted and are no choice of a field yet, with a button that adds them to its list. */
+export function NewChoices({ table, field, texts }: Props) {
+  const add = useAddChoices(table);
+  return (
+    <div className="rounded border border-secondary border-dashed px-2.5 py-1.5">
+      <p>
+        {words.choices.unknown(field.label)} <strong>{texts.join(", ")}</strong>
+      </p>
+      <button
+        type="button"
+        className="btn btn-sm mt-1"
+        disabled={add.isPending}
+        onClick={(event) => {
+          // The button goes; the keys stay in the table.
+          event.currentTarget.closest("aside")?.querySelector<HTMLElement>("[data-cell][aria-invalid=true]")?.focus();
+          add.mutate({ field, texts });
+        }}
+      >
+        {words.choices.addThese(texts.length, field.label)}
+      </button>
+      {add.error && (
+        <p role="alert" className="text-error">
+          {add.error.message}
+        </p>
+      )}
+    </div>
+  );
+}
