@@ -21,6 +21,17 @@ RSpec.describe "A rule that is being written, over HTTP" do
     expect([UpTack::Store::Revision.count, pieces.count]).to eq(before)
   end
 
+  it "is tried on one case over the real records, and says what it sets or refuses there" do
+    table = workspace.table("pieces").rules.find { |each| each.kind == "decision" }.to_plain
+    rows = table["rows"].map { |row| (row.first == "Raku") ? ["Raku", "999", "", "7"] : row }
+    found = ask(:post, "/api/tables/pieces/edges", {draft: table.merge("rows" => rows), typed: {firing: "Raku", maker: 2}})["suggestions"]
+    expect(found.first["expects"]).to eq(["Peak °C is 999", "Ramp °C an hour is blank", "Hold minutes is 7"])
+    check = {kind: "check", field: "hold", formula: "hold < 5", message: "Shorter."}
+    expect(ask(:post, "/api/tables/pieces/edges", {draft: check, typed: {hold: "6"}})["suggestions"].first["expect"]).to match([a_hash_including("what" => "refused", "message" => "Shorter.")])
+    expect(ask(:post, "/api/tables/pieces/edges", {draft: check, typed: {hold: "4"}})["suggestions"].first["expect"]).to eq([])
+    expect([ask(:post, "/api/tables/pieces/edges", {draft: check, typed: {depth: 1}}), status].last).to eq(422)
+  end
+
   it "is warned of a fixed text that is no choice, with no records too, and marked on the board once a choice is gone" do
     change(:AddTable, label: "Glazes")
     change(:AddField, table: "glazes", parts: {"label" => "Look", "type" => "choice", "choices" => %w[Matt Gloss]})

@@ -6358,6 +6358,10 @@ export interface operations {
                     open?: boolean;
                     /** @description A rule as it is being written, tried in the place of that which is kept. */
                     draft?: components["schemas"]["RuleParts"];
+                    /** @description With a draft: one case, tried over the real records instead of the edges. Values by field. */
+                    typed?: {
+                        [key: string]: components["schemas"]["Scalar"];
+                    };
                 };
             };
         };

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, data, type ProofParts, type RuleParts, type Script } from "./client";
+import { api, type CaseExample, data, type ProofParts, type RuleParts, type Script } from "./client";
 import { settled } from "./jobs";
 import { useDesignChange } from "./queries";
 
@@ -31,7 +31,7 @@ export const play = (
 
 export const suggestEdges = (
   table: string,
-  body: { rule?: string; point?: string; open?: boolean; draft?: RuleParts },
+  body: { rule?: string; point?: string; open?: boolean; draft?: RuleParts; typed?: CaseExample["typed"] },
 ) => data(api.POST("/api/tables/{table}/edges", { params: { path: { table } }, body }));
 
 /** Milliseconds between two looks at mistakes that are being counted. */

@@ -231,6 +231,7 @@ export const proofsWords = {
     tryRule: "Try it",
     tryShow: "Try it at its edges",
     tryHide: "Hide",
+    setsNothing: "The rule sets nothing here.",
     tryAim: "The rule as it stands here, on made-up records at its limits and missing cases. Nothing is saved.",
     tryNone: "This rule has no edges to try.",
     cameOut: (values: string) => `Comes out: ${values}`,

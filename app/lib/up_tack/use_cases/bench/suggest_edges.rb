@@ -40,15 +40,29 @@ module UpTack
         # @raise [Core::Design::Invalid, Store::NotFound]
         def of_draft(table:, draft:)
           real = @workspace.table(table)
-          project = Core::Design::Changes::PinRule.new(table: table, rule: draft).apply(@workspace.project)
-          design = project.table(real.key)
-          rule = draft["id"] ? design.rule(draft["id"]) : design.rules.last
+          project, design, rule = drafted(table, draft)
           around = Neighbourhood.new(@workspace)
           edges = Core::Bench::Edges.new(
             Core::Bench::Ground.new(project), design, clock: SuggestEdges.clock(@workspace), records: around.records(real), profiles: {design.key => around.profile(real)}
           )
           found = edges.candidates([rule]).map { |each| Suggested.new(candidate: each, expect: Core::Bench::Proposal.new(each.trial, design).all.select(&:usual)) }
           Found.new(suggestions: found, sound: edges.sound?)
+        end
+
+        # One case typed over the real records, by a rule as somebody is writing it.
+        # @param draft [Hash] as for of_draft
+        # @param typed [Hash{String=>Object}] by field
+        # @return [Found] with what the case comes to: what the rule sets, and what refuses it
+        # @raise [Core::Design::Invalid, Store::NotFound]
+        def of_case(table:, draft:, typed:)
+          project, design, rule = drafted(table, draft)
+          Fields.check(design, typed)
+          script = {"person" => {"name" => @workspace.person.name, "email" => @workspace.person.email, "role" => @workspace.person.role}, "acts" => [{"do" => "fill_in", "values" => typed}]}
+          trial = over_real(Core::Bench::Ground.new(project), design, script)
+          # What else such a record lacks says nothing of this rule.
+          own = Core::Bench::Proposal.new(trial, design).all.select { |each| each.plain["rule"] == rule.id || (each.plain["what"] == "value" && rule.writes.include?(each.plain["field"])) }
+          candidate = Core::Bench::Edges::Candidate.new(words: [rule.sentence(design)], script: script, trial: trial, points: [])
+          Found.new(suggestions: [Suggested.new(candidate: candidate, expect: own)], sound: true)
         end
 
         # A fixed hour, so that the same edges come out the whole day long.
@@ -59,6 +73,22 @@ module UpTack
         end
 
         private
+
+        # @return [Array(Core::Design::Project, Core::Design::Table, Core::Rules::Rule)] as they would be with the draft
+        def drafted(table, draft)
+          @workspace.table(table)
+          project = Core::Design::Changes::PinRule.new(table: table, rule: draft).apply(@workspace.project)
+          design = project.table(table)
+          [project, design, draft["id"] ? design.rule(draft["id"]) : design.rules.last]
+        end
+
+        def over_real(ground, design, script)
+          world = Core::Bench::World.new(ground, beneath: @workspace.context.records, following: ->(key) { (Store::Rows.model(key).maximum(:id) || 0) + 1 })
+          clock = Core::Bench::Clock.new(@workspace.clock.now, @workspace.project.conventions)
+          Core::Bench::Trial.new(ground, design.key, Core::Bench::Script.from(script), clock: clock, world: world, counters: Core::Bench::Counters.new(Store::Counters.new), trace: :brief).play
+        rescue ArgumentError, TypeError => e
+          Core::Design::Invalid.because("This can't be tried: #{e.message}.")
+        end
 
         # Records for mistakes that the proofs of now do not notice, as far as they are counted.
         def slipping(design)

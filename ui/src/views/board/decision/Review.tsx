@@ -1,8 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
-import { Link } from "react-router";
 import { api, type CaseExample, data, type RuleParts, type Table } from "../../../api/client";
-import { trialOf } from "../../../app/trialOf";
 import { words } from "../../../words";
+import { TriedCase } from "../TriedCase";
 
 type Props = { table: Table; parts: RuleParts; onRow: (row: number) => void };
 
@@ -26,7 +25,7 @@ export function Review({ table, parts, onRow }: Props) {
       {found.gaps.length > 0 && (
         <Finding title={words.decision.gaps}>
           {found.gaps.map((gap) => (
-            <Case key={gap.words.join()} table={table.key} example={gap} />
+            <Case key={gap.words.join()} table={table} parts={parts} example={gap} />
           ))}
         </Finding>
       )}
@@ -47,7 +46,8 @@ export function Review({ table, parts, onRow }: Props) {
           {found.contradictions.map(({ row, other, example }) => (
             <Case
               key={`${row}-${other}`}
-              table={table.key}
+              table={table}
+              parts={parts}
               example={example}
               before={words.decision.both(row + 1, other + 1)}
               after={words.decision.upper(row + 1)}
@@ -69,9 +69,16 @@ function Finding({ title, children }: { title: string; children: React.ReactNode
   );
 }
 
-type CaseProps = { table: string; example: CaseExample; before?: string; after?: string; onClick?: () => void };
+type CaseProps = {
+  table: Table;
+  parts: RuleParts;
+  example: CaseExample;
+  before?: string;
+  after?: string;
+  onClick?: () => void;
+};
 
-function Case({ table, example, before, after, onClick }: CaseProps) {
+function Case({ table, parts, example, before, after, onClick }: CaseProps) {
   return (
     <li className="flex flex-wrap items-baseline gap-x-2">
       <span className="min-w-0">
@@ -83,11 +90,7 @@ function Case({ table, example, before, after, onClick }: CaseProps) {
         {example.words.join(", ")}
         {after && <span className="quiet">: {after}</span>}
       </span>
-      {Object.keys(example.typed).length > 0 && (
-        <Link className="link text-xs" to={trialOf(table, example.typed)}>
-          {words.decision.tryIt}
-        </Link>
-      )}
+      {Object.keys(example.typed).length > 0 && <TriedCase table={table} parts={parts} typed={example.typed} />}
     </li>
   );
 }

@@ -16,10 +16,11 @@ module UpTack
           app.post("/api/tables/:table/edges") do
             table = workspace.table(params[:table])
             draft = rule_sent
-            next json(Routes::Bench.suggestions(UseCases::Bench::SuggestEdges.new(workspace).of_draft(table: table.key, draft: draft))) if draft
+            edges = UseCases::Bench::SuggestEdges.new(workspace)
+            next json(Routes::Bench.suggestions(sent["typed"] ? edges.of_case(table: table.key, draft: draft, typed: typed) : edges.of_draft(table: table.key, draft: draft))) if draft
 
             rule, point = texts_sent("rule", "point").values_at("rule", "point")
-            found = UseCases::Bench::SuggestEdges.new(workspace).call(table: table.key, rule: rule, point: point, open: sent["open"] == true)
+            found = edges.call(table: table.key, rule: rule, point: point, open: sent["open"] == true)
             json(Routes::Bench.suggestions(found))
           end
 
