@@ -144,6 +144,8 @@ RSpec.describe "Work in the grid" do
     cell(0, "rank").click
     UpTack::UseCases::SaveRecord.new(workspace).call(table: "shelves", id: 1, typed: {"rank" => "77"})
     hands.press("88", :enter)
+    expect(page).to have_text("Odile Marsh made it “77” meanwhile.").and have_no_css("dialog")
+    hands.press(:up, :enter)
     within("dialog") do
       expect(page).to have_text("77").and have_text("88")
       click_button "Save what I chose"

@@ -39,6 +39,8 @@ export const recordsWords = {
     closed: "closed as things stand",
     required: "required",
     conflictTitle: "Somebody else changed this record meanwhile",
+    compare: "Compare and choose",
+    compareKey: "Ctrl S opens it too. Nothing has been overwritten, and everything typed is still here.",
     conflictText: "Choose what to keep, field by field. Nothing has been overwritten.",
     before: "Before",
     theirs: "Theirs",
@@ -70,6 +72,8 @@ export const recordsWords = {
     moveOn: "move on",
   },
   records: {
+    clash: (person: string, text: string) =>
+      `${person} made it ${text === "" ? "blank" : `“${text}”`} meanwhile. Press Enter on the cell to choose.`,
     add: "New",
     empty: "No records yet.",
     emptyTyped: "No records yet. Type the first one into the row below, or paste rows from a spreadsheet.",

@@ -9,6 +9,9 @@ const MEANT =
 /** Combinations with Ctrl that a form takes; all others stay the browser's. */
 const WITH_CTRL = /^(s|enter|a|z|y|backspace|delete|home|end|arrowleft|arrowright)$/;
 
+/** Milliseconds without a key after which hands have stopped. */
+const PAUSE = 600;
+
 /**
  * While it is not known where the cursor goes (the server is asked, a record is saved) keys belong to
  * where it is going. They are held here in their order and played there: letters, Tab and its way
@@ -22,6 +25,8 @@ class KeyQueue {
   private waiting = false;
   private until: "move" | "save" = "save";
   private turn = 0;
+  /** When the last key was held, in milliseconds of the page. */
+  private lastHeld = 0;
   private readonly listeners = new Set<() => void>();
   private catcher: HTMLInputElement | null = null;
 
@@ -119,6 +124,16 @@ class KeyQueue {
     if (!this.waiting) this.begin("move");
   }
 
+  /**
+   * Hands do not stop the moment something is said: whoever types on without a pause still means the next
+   * record.
+   * @returns once no key was held for a while; at once where none was
+   */
+  async calm() {
+    while (this.strokes.length > 0 && performance.now() - this.lastHeld < PAUSE)
+      await new Promise((resolve) => window.setTimeout(resolve, PAUSE - (performance.now() - this.lastHeld) + 1));
+  }
+
   /** Whether any key waits to be played. */
   get any() {
     return this.strokes.length > 0;
@@ -142,6 +157,11 @@ class KeyQueue {
   takeUp() {
     this.strokes.unshift(...this.aside.splice(0));
     this.tell();
+  }
+
+  /** Whether anything waits for the next record. */
+  get waitsAside() {
+    return this.aside.length > 0;
   }
 
   /** What waited aside is not wanted. */
@@ -176,6 +196,7 @@ class KeyQueue {
     if (!writes && (event.altKey || (ctrl ? !WITH_CTRL.test(event.key.toLowerCase()) : !MEANT.test(event.key)))) return;
     event.preventDefault();
     event.stopImmediatePropagation();
+    this.lastHeld = performance.now();
     this.strokes.push({ key: event.key, text: writes, shift: event.shiftKey, ctrl: ctrl && !writes });
     this.tell();
   };
@@ -186,6 +207,7 @@ class KeyQueue {
     this.catcher.value = "";
     if (text === "") return;
     if (!this.waiting) return astray(text);
+    this.lastHeld = performance.now();
     this.strokes.push({ key: text, text: true, shift: false, ctrl: false });
     this.tell();
   };

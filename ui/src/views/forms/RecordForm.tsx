@@ -13,6 +13,7 @@ import { useDraft } from "../../components/record/useDraft";
 import { useKeptDraft } from "../../components/record/useKeptDraft";
 import { useLines } from "../../components/record/useLines";
 import { words } from "../../words";
+import { Clashed } from "./Clashed";
 import { Conflict } from "./Conflict";
 import { DeleteDialog } from "./DeleteDialog";
 import { FormHead } from "./FormHead";
@@ -100,9 +101,14 @@ export function RecordForm({ table, form, record, begin }: Props) {
     if (keyQueue.held) {
       if (!back && id === null) keyQueue.takeUp();
       keyQueue.release(back ?? firstInput(draft.answer));
+    } else if (id === null && !restored && keyQueue.waitsAside) {
+      // Another way led to the next record: what waited for it is typed here.
+      keyQueue.hold();
+      keyQueue.takeUp();
+      keyQueue.release(firstInput(draft.answer));
     } else if (back) land(back);
     else if (document.activeElement === document.body) firstInput(draft.answer)?.focus();
-  }, [draft.answer, draft.failure, restored?.sent, id]);
+  }, [draft.answer, draft.failure, restored, id]);
 
   const remove = async () => {
     if (id === null) return;
@@ -122,8 +128,16 @@ export function RecordForm({ table, form, record, begin }: Props) {
     }
   };
 
-  useFormKeys({ save: () => save(false), saveNext: () => save(true) });
   const conflict = problem?.code === "changed_meanwhile" ? problem : null;
+  const [comparing, setComparing] = useState(false);
+  // Nothing opens by itself under hands that type: it opens with the next save.
+  const goesOn = useRef(false);
+  const saveOr = (next: boolean) => {
+    if (conflict?.record && record) return setComparing(true);
+    goesOn.current = next;
+    save(next);
+  };
+  useFormKeys({ save: () => saveOr(false), saveNext: () => saveOr(true) });
   const open =
     (draft.answer?.messages.length ?? 0) +
     (draft.answer?.lines.flat().reduce((sum, line) => sum + (line?.messages.length ?? 0), 0) ?? 0);
@@ -162,6 +176,7 @@ export function RecordForm({ table, form, record, begin }: Props) {
           draft={draft}
         />
       )}
+      {conflict?.record && <Clashed theirs={conflict.theirs ?? []} onCompare={() => setComparing(true)} />}
       {draft.failure && (
         <p className="mb-4 text-error" role="alert">
           {draft.failure}
@@ -183,7 +198,7 @@ export function RecordForm({ table, form, record, begin }: Props) {
         isNew={id === null}
         saving={saving}
         silent={silent}
-        save={save}
+        save={saveOr}
         button={saveButton}
         next={form.buttons.includes("save_next")}
         width={width}
@@ -191,7 +206,7 @@ export function RecordForm({ table, form, record, begin }: Props) {
       {asking && record && (
         <DeleteDialog table={table} record={record} onConfirm={remove} onClose={() => setAsking(false)} />
       )}
-      {conflict?.record && record && (
+      {comparing && conflict?.record && record && (
         <Conflict
           table={table}
           before={record}
@@ -199,13 +214,14 @@ export function RecordForm({ table, form, record, begin }: Props) {
           theirs={conflict.theirs ?? []}
           mine={draft.typed}
           shown={Object.fromEntries(Object.entries(draft.answer?.fields ?? {}).map(([key, { text }]) => [key, text]))}
-          onClose={() => setProblem(null)}
+          onClose={() => setComparing(false)}
           onMerge={(typed) => {
+            setComparing(false);
             const version = conflict.theirs?.at(-1)?.id ?? null;
             draft.reset(typed);
             setSeen(version);
             setProblem(null);
-            save(false, typed, version);
+            save(goesOn.current, typed, version);
           }}
         />
       )}

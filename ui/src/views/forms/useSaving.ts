@@ -133,7 +133,11 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
     await drawn();
     const first = (found.answer && firstRefused(form, found.answer)) ?? document.getElementById("refusals");
     // What was typed for the next record waits for it; what was typed on in the same field goes there.
-    if (next) keyQueue.putAside();
+    if (next) {
+      await keyQueue.calm();
+      keyQueue.putAside();
+    }
+    if (found.code === "changed_meanwhile") return keyQueue.release(inputOf(from) ?? first);
     keyQueue.release(keyQueue.any ? (inputOf(from) ?? first) : (first ?? inputOf(from)));
   };
 

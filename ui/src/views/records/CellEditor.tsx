@@ -1,14 +1,5 @@
 import { type KeyboardEvent, useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
-import {
-  api,
-  data,
-  type Entry,
-  type Field,
-  type Message,
-  ProblemError,
-  type RecordData,
-  type Table,
-} from "../../api/client";
+import { api, data, type Field, type Message, ProblemError, type RecordData, type Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
 import { FieldInput } from "../../components/record/FieldInput";
 import { keyQueue } from "../../components/record/keyQueue";
@@ -16,6 +7,7 @@ import { PassWarning } from "../../components/record/PassWarning";
 import { useDraft } from "../../components/record/useDraft";
 import { words } from "../../words";
 import { Conflict } from "../forms/Conflict";
+import { clashOf } from "./clash";
 import type { Mending, Waiting } from "./useMending";
 import type { Writing } from "./useWriting";
 
@@ -40,7 +32,6 @@ type Props = {
 
 /** The key that ended the typing, and whether it leads back. */
 export type Move = { key: "Enter" | "Tab"; back: boolean };
-type Clash = { record: RecordData; theirs: Entry[] };
 
 /** Pixels that the head and the foot of the grid take. */
 const FOOT = 40;
@@ -69,7 +60,10 @@ export function CellEditor(props: Props) {
   const found = draft.answer?.fields[field.key];
   // Read when a key ends the typing, which may be before what was typed is drawn.
   const picked = useRef<Typed[string] | undefined>(listed ? undefined : (begun ?? undefined));
-  const [clash, setClash] = useState<Clash | null>(null);
+  // Whoever opens a cell that somebody else changed as well chooses between both; who types on it has seen theirs.
+  const [clash, setClash] = useState(
+    (begun === null && waiting && field.key in waiting.typed && waiting.clash) || null,
+  );
   const saving = useRef(false);
   const leaving = useRef(false);
   // A search for what was typed, by whose end it is known what is meant.
@@ -104,7 +98,8 @@ export function CellEditor(props: Props) {
     const warned = found.every((each) => each.passable);
     if (keyQueue.any || (here.length === 0 && !warned)) {
       const typed = { ...others, [field.key]: picked.current ?? null };
-      const [key] = waiting ? [waiting.key] : mending.add([{ id, typed, messages: found }]);
+      const version = record && writing.versionOf(record);
+      const [key] = waiting ? [waiting.key] : mending.add([{ id, typed, messages: found, version }]);
       if (key) mending.consider(key);
       return false;
     }
@@ -141,19 +136,27 @@ export function CellEditor(props: Props) {
     }
     saving.current = true;
     try {
-      const version = given?.version ?? (record && !waiting ? writing.versionOf(record) : null);
+      const seen = waiting ? waiting.version : record && writing.versionOf(record);
+      const version = given?.version ?? seen ?? null;
       const { results } = await writing.write([{ id: target, version, typed, reasons: draft.reasons }], "all", true);
       const result = results[0];
       if (result?.state === "saved" || result?.state === "unchanged") {
         if (waiting) mending.drop([waiting.key]);
         return onDone(to);
       }
+      const clashed = clashOf(result, waiting?.clash?.record ?? record, typed);
+      if (clashed) {
+        // It waits in its cell: a question that opens by itself would swallow the keys of whoever types on.
+        if (waiting) mending.change(waiting.key, clashed);
+        else mending.add([{ id, ...clashed }]);
+        writing.refresh(false);
+        return onDone(to);
+      }
       if (waiting) mending.change(waiting.key, { typed, messages: result?.messages ?? [] });
       if (result?.state === "gone") {
         setMessages([{ message: words.form.gone, rule: null, passable: false }]);
         stay();
-      } else if (result?.record && result.theirs) setClash({ record: result.record, theirs: result.theirs });
-      else if (!refuse(result?.messages ?? [])) onDone(to);
+      } else if (!refuse(result?.messages ?? [])) onDone(to);
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
       setMessages([{ message: error.message, rule: null, passable: false }]);
@@ -223,14 +226,14 @@ export function CellEditor(props: Props) {
           setText(typeof link === "string" ? link : link.title);
         }}
       />
-      {clash && record && (
+      {clash && (
         <Conflict
           table={table}
-          before={record}
+          before={clash.before}
           record={clash.record}
           theirs={clash.theirs}
-          mine={{ [field.key]: picked.current ?? null }}
-          shown={{ [field.key]: text ?? String(picked.current ?? "") }}
+          mine={{ ...others }}
+          shown={Object.fromEntries(Object.entries(others ?? {}).map(([key, each]) => [key, String(each ?? "")]))}
           onClose={() => {
             setClash(null);
             stay();
@@ -238,9 +241,13 @@ export function CellEditor(props: Props) {
           onMerge={(merged) => {
             setClash(null);
             if (Object.keys(merged).length === 0) {
+              if (waiting) mending.drop([waiting.key]);
               writing.refresh();
               onDone(null);
-            } else save(null, { typed: merged, version: clash.record.version });
+            } else {
+              picked.current = merged[field.key] ?? null;
+              save(null, { typed: merged, version: clash.record.version });
+            }
           }}
         />
       )}

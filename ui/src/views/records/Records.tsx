@@ -11,6 +11,7 @@ import { words } from "../../words";
 import { BulkBar } from "./BulkBar";
 import { BulkDialog } from "./BulkDialog";
 import { ColumnsMenu } from "./ColumnsMenu";
+import { clashOf } from "./clash";
 import { ExportMenu } from "./ExportMenu";
 import { Grid, type GridHandle } from "./Grid";
 import { readSort, sortOf, writeSort } from "./sorting";
@@ -82,12 +83,16 @@ export default function Records() {
     try {
       const waiting = mending.waiting.filter((each) => each.messages.length > 0);
       const { results, report } = await writing.write(
-        waiting.map(({ id, typed }) => ({ id, typed })),
+        waiting.map(({ id, typed, version }) => ({ id, typed, version: version ?? null })),
         "passing",
       );
-      mending.drop(waiting.filter((_, place) => results[place]?.state !== "refused").map((each) => each.key));
-      for (const [place, each] of waiting.entries())
-        if (results[place]?.state === "refused") mending.change(each.key, { messages: results[place].messages });
+      for (const [place, each] of waiting.entries()) {
+        const result = results[place];
+        const clash = clashOf(result, each.clash?.record, each.typed);
+        if (clash) mending.change(each.key, clash);
+        else if (result?.state === "refused") mending.change(each.key, { messages: result.messages });
+        else mending.drop([each.key]);
+      }
       toast(words.grid.pasted(report.saved, report.refused, 0));
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;

@@ -4,6 +4,7 @@ import { type Field, ProblemError, type RecordData, type Scalar, type Table } fr
 import { type Draft, listRecords, queryOf, type View, type Written } from "../../api/records";
 import { isReadOnly } from "../../components/record/FieldInput";
 import { words } from "../../words";
+import { clashOf } from "./clash";
 import { readBlock, toClipboard, writeBlock } from "./clipboard";
 import { spread, turnOf } from "./spreading";
 import type { GridRows } from "./useGridRows";
@@ -58,10 +59,12 @@ export function useBlocks({ table, view, columns, rows, box, writing, mending, o
 
   /** Writes rows as one change, and keeps what is refused until it is mended. */
   const write = async (drafts: (Draft & { waits: Waiting | undefined })[]) => {
-    const sent = drafts.map(({ id, typed }) => ({ id, typed }));
+    const sent = drafts.map(({ id, typed, waits }) => ({ id, typed, version: waits?.version ?? null }));
     const { results, report } = await writing.write(sent, "passing");
-    const refused = drafts.flatMap(({ id, typed }, place) => {
+    const refused = drafts.flatMap(({ id, typed, waits }, place) => {
       const result = results[place];
+      const clash = clashOf(result, waits?.clash?.record, typed);
+      if (clash) return [{ id, ...clash }];
       return result?.state === "refused" ? [{ id, typed, messages: result.messages }] : [];
     });
     mending.drop(drafts.flatMap(({ waits }) => (waits ? [waits.key] : [])));

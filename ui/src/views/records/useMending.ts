@@ -1,11 +1,13 @@
 import { useRef, useState } from "react";
 import { api, data, type Message, ProblemError, type Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
+import type { Clash } from "./clash";
 
 /**
  * A row that is not saved: one that was refused and waits to be mended, or one that is being typed.
  * id: of its record, null where one is yet to be made; texts: what the rules would make of it so far;
- * messages: none as long as it was not tried
+ * messages: none as long as it was not tried; version: of the record when it was typed over;
+ * clash: what somebody else did to the same cells meanwhile
  */
 export type Waiting = {
   key: string;
@@ -13,6 +15,8 @@ export type Waiting = {
   typed: Typed;
   messages: Message[];
   texts?: { [field: string]: string };
+  version?: number | null;
+  clash?: Clash;
 };
 
 const stored = (table: Table) => `up-tack-mend-${table.id}`;

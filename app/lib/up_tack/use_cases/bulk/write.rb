@@ -57,15 +57,19 @@ module UpTack
           stored = id && Store::Rows.new(@table).find(id)
           return missing(place, id) if id && stored.nil?
 
-          answer = theirs(id, version) || writer.write(typed, stored: stored && Record.new(id: id, values: stored), **more)
+          answer = theirs(id, version, typed) || writer.write(typed, stored: stored && Record.new(id: id, values: stored), **more)
           @report.add(place, answer, id)
           yield(place, answer) if block_given?
         end
 
-        def theirs(id, version)
+        # In the grid people work cell by cell: what others did to other cells stands beside it.
+        def theirs(id, version, typed)
           found = (id && version) ? Store::ChangeLog.since(@table, id, version) : []
+          found = found.select { |entry| touches?(entry, typed) } if @way == "grid"
           found.empty? ? nil : Answer.new(state: :conflict, theirs: found)
         end
+
+        def touches?(entry, typed) = entry.field_changes.any? { |change| @table.fields.any? { |field| field.id == change.field_id && typed.key?(field.key) } }
 
         def missing(place, id) = @report.fail(place, id, "There is no record #{id} in #{@table.label}; it may have been deleted.")
       end
