@@ -35,7 +35,7 @@ RSpec.describe "Care in the interface" do
     save_piece({"maker_note" => "Chipped at the foot.", "absorption" => "3"}, id: 20, by: "Senna Whitlock")
     type_into "Maker note", "Fine as it is."
     press [:control, "s"]
-    expect(page).to have_css("[role=alert]", text: "changed by Senna Whitlock").and have_no_css("dialog")
+    expect(page).to have_css("[role=alert]", text: "Senna Whitlock changed this record meanwhile.").and have_no_css("dialog")
     press [:control, "s"]
     within("dialog") do
       expect(page).to have_text("Somebody else changed this record meanwhile").and have_text("changed by Senna Whitlock").and have_text("Chipped at the foot.")

@@ -125,6 +125,37 @@ RSpec.describe "Work in the grid" do
     expect(shelf(3).values_at("least", "most")).to eq([1, 5])
   end
 
+  it "keeps a new row back by a warning, and saves it with the reason that is typed in its cell" do
+    shelves
+    change(:PinRule, table: "shelves", rule: {"kind" => "limits", "field" => "rank", "low" => "0", "high" => "100", "severity" => "warn", "message" => "That high?"})
+    open_grid("/t/shelves/records")
+    cell(4, "name").click
+    hands.press("Elm", :tab, "500", :enter)
+    expect(page).to have_text("1 row waits to be mended").and have_text("That high?")
+    click_button "Show it"
+    hands.press(:f2)
+    expect(page).to have_field("Save all the same, because")
+    # Beneath the last rows it stands above the cell, where it can be read.
+    expect(page.evaluate_script("document.querySelector('[id^=cell-below]').getBoundingClientRect().bottom <= innerHeight")).to be(true)
+    find("[data-reason]").native.node.focus
+    hands.press("The loft", :enter)
+    settled { UpTack::Store::Rows.new(workspace.table("shelves")).count == 5 }
+    expect(shelf(5)["rank"]).to eq(500)
+    expect(entries(record: 5, table: workspace.table("shelves")).first.passed).to include("The loft")
+    expect(page).to have_no_text("waits to be mended")
+  end
+
+  it "shows what is wrong with a cell of the last rows above it, not beneath the foot" do
+    open_grid
+    press [:control, :End]
+    last = find("[role=row][data-index='27'] [role=gridcell][data-writes$='.hold']")
+    last.click
+    hands.press("500", :enter)
+    expect(page).to have_css("[id=cell-below-hold] [role=alert]")
+    box = page.evaluate_script("(() => { const it = document.querySelector('#cell-below-hold').getBoundingClientRect(); const input = document.querySelector('#cell-hold').getBoundingClientRect(); const foot = document.querySelector('[role=grid]').getBoundingClientRect().bottom; return [it.top, it.bottom, input.top, input.bottom, foot]; })()")
+    expect(box[1] <= box[2] + 1 || box[1] <= box[4] - 40).to be(true), box.inspect
+  end
+
   it "leaves a row where it is while its sorted column is typed in, and goes on with the next record" do
     shelves
     open_grid("/t/shelves/records?sort=name")

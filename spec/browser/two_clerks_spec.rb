@@ -79,7 +79,7 @@ RSpec.describe "Two clerks" do
     SlowServer.delay = 0.2
     hands = Typist.new(page.driver.browser.page, words: 120, random: random)
     hands.press("Odile's", [:control, :enter], "Next slip", :tab, "Its note")
-    expect(page).to have_css("[role=alert]", text: "changed by Bram Tolley").and have_text("Waits for the next record: Next slip⇥Its note")
+    expect(page).to have_css("[role=alert]", text: "Bram Tolley changed this record meanwhile.").and have_text("Waits for the next record: Next slip⇥Its note")
     expect(page).to have_field("Note", with: "Odile's")
     SlowServer.reset
     click_button "Compare and choose"

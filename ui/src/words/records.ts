@@ -39,6 +39,7 @@ export const recordsWords = {
     closed: "closed as things stand",
     required: "required",
     conflictTitle: "Somebody else changed this record meanwhile",
+    changedBy: (person: string) => `${person} changed this record meanwhile.`,
     compare: "Compare and choose",
     compareKey: "Ctrl S opens it too. Nothing has been overwritten, and everything typed is still here.",
     conflictText: "Choose what to keep, field by field. Nothing has been overwritten.",

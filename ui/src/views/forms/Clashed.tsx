@@ -7,17 +7,10 @@ type Props = { theirs: Entry[]; onCompare: () => void };
 export function Clashed({ theirs, onCompare }: Props) {
   const people = [...new Set(theirs.map((entry) => entry.person))].join(", ");
   return (
-    <div
-      id="refusals"
-      tabIndex={-1}
-      className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 rounded-[var(--radius-box)] bg-error px-4 py-2.5 text-error-content"
-      role="alert"
-    >
+    <div id="refusals" tabIndex={-1} className="flex flex-wrap items-center gap-x-4 gap-y-1" role="alert">
       <div className="min-w-0 flex-1 basis-64">
-        <p className="font-semibold">
-          {words.form.conflictTitle}: {words.form.by(people)}
-        </p>
-        <p>{words.form.compareKey}</p>
+        <p className="font-semibold text-error">{words.form.changedBy(people)}</p>
+        <p className="quiet text-xs">{words.form.compareKey}</p>
       </div>
       <button type="button" className="btn btn-sm" onClick={onCompare}>
         {words.form.compare}

@@ -176,7 +176,6 @@ export function RecordForm({ table, form, record, begin }: Props) {
           draft={draft}
         />
       )}
-      {conflict?.record && <Clashed theirs={conflict.theirs ?? []} onCompare={() => setComparing(true)} />}
       {draft.failure && (
         <p className="mb-4 text-error" role="alert">
           {draft.failure}
@@ -202,7 +201,9 @@ export function RecordForm({ table, form, record, begin }: Props) {
         button={saveButton}
         next={form.buttons.includes("save_next")}
         width={width}
-      />
+      >
+        {conflict?.record && <Clashed theirs={conflict.theirs ?? []} onCompare={() => setComparing(true)} />}
+      </SaveBar>
       {asking && record && (
         <DeleteDialog table={table} record={record} onConfirm={remove} onClose={() => setAsking(false)} />
       )}

@@ -1,4 +1,4 @@
-import { type RefObject, useEffect, useRef } from "react";
+import { type ReactNode, type RefObject, useEffect, useRef } from "react";
 import { astray, writes } from "../../components/record/playing";
 import { words } from "../../words";
 import { TypedAhead } from "./TypedAhead";
@@ -14,10 +14,12 @@ type Props = {
   /** Whether the form goes on to the next record too. */
   next?: boolean;
   width: string;
+  /** What keeps the record from being saved, where it has no place in the form. */
+  children?: ReactNode;
 };
 
 /** Always in sight: the two ways to save, that which is usual here first. */
-export function SaveBar({ isNew, saving, silent, save, button, next: goesOn = true, width }: Props) {
+export function SaveBar({ isNew, saving, silent, save, button, next: goesOn = true, width, children }: Props) {
   const here = { label: words.form.save, keys: "Ctrl S", next: false };
   const next = { label: words.form.saveNext, keys: "Ctrl Enter", next: true };
   const [usual, other] = isNew && goesOn ? [next, here] : [here, next];
@@ -45,6 +47,7 @@ export function SaveBar({ isNew, saving, silent, save, button, next: goesOn = tr
             {words.form.silent}
           </p>
         )}
+        {children}
         <TypedAhead />
       </div>
       {/* biome-ignore lint/a11y/noStaticElementInteractions: letters on the buttons have no place, which is said */}

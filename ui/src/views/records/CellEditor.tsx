@@ -56,7 +56,10 @@ export function CellEditor(props: Props) {
   // Of a list the letters pick; they are not its value.
   const listed = field.type === "choice" || field.type === "yes_no";
   const [text, setText] = useState<string | null>(listed ? null : begun);
-  const [messages, setMessages] = useState<{ message: string; rule: string | null; passable: boolean }[]>([]);
+  // A warning keeps a new row back until it is passed with a reason, here as in the form.
+  const [messages, setMessages] = useState<{ message: string; rule: string | null; passable: boolean }[]>(
+    () => (id === null && waiting?.messages.filter((each) => each.passable && each.field === field.key)) || [],
+  );
   const found = draft.answer?.fields[field.key];
   // Read when a key ends the typing, which may be before what was typed is drawn.
   const picked = useRef<Typed[string] | undefined>(listed ? undefined : (begun ?? undefined));
@@ -114,8 +117,8 @@ export function CellEditor(props: Props) {
   };
 
   /** A record that is yet to be made is saved as a whole, once its row is left. */
-  const keep = (typed: Typed) => {
-    if (waiting) mending.change(waiting.key, { typed });
+  const keep = (typed: Typed, reasons: { [rule: string]: string }) => {
+    if (waiting) mending.change(waiting.key, { typed, reasons: { ...waiting.reasons, ...reasons } });
     const key = waiting?.key ?? mending.add([{ id: null, typed, messages: [] }])[0];
     if (!key) return;
     if (!waiting) props.onBegun(key);
@@ -123,22 +126,25 @@ export function CellEditor(props: Props) {
   };
 
   const save = async (to: Move | null, given?: { typed: Typed; version: number | null }) => {
-    const value = picked.current;
     if (saving.current) return;
+    // The reason may have been typed just now.
+    const { reasons } = messages.some((each) => each.passable) ? await draft.settled() : draft;
+    const passed = Object.keys(reasons).length > 0 ? (others?.[field.key] ?? null) : undefined;
+    const value = picked.current === undefined ? passed : picked.current;
     if (value === undefined) return onDone(to);
     // The row may have been saved while this was typed.
     const savedAs = waiting && mending.savedAs(waiting.key);
     const target = id ?? savedAs ?? null;
     const typed = given?.typed ?? { ...(savedAs === undefined && others), [field.key]: value };
     if (target === null) {
-      keep(typed);
+      keep(typed, reasons);
       return onDone(to);
     }
     saving.current = true;
     try {
       const seen = waiting ? waiting.version : record && writing.versionOf(record);
       const version = given?.version ?? seen ?? null;
-      const { results } = await writing.write([{ id: target, version, typed, reasons: draft.reasons }], "all", true);
+      const { results } = await writing.write([{ id: target, version, typed, reasons }], "all", true);
       const result = results[0];
       if (result?.state === "saved" || result?.state === "unchanged") {
         if (waiting) mending.drop([waiting.key]);

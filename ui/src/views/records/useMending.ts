@@ -7,6 +7,7 @@ import type { Clash } from "./clash";
  * A row that is not saved: one that was refused and waits to be mended, or one that is being typed.
  * id: of its record, null where one is yet to be made; texts: what the rules would make of it so far;
  * messages: none as long as it was not tried; version: of the record when it was typed over;
+ * reasons: why warnings are passed, by rule;
  * clash: what somebody else did to the same cells meanwhile
  */
 export type Waiting = {
@@ -16,6 +17,7 @@ export type Waiting = {
   messages: Message[];
   texts?: { [field: string]: string };
   version?: number | null;
+  reasons?: { [rule: string]: string };
   clash?: Clash;
 };
 

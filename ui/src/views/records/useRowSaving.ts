@@ -19,7 +19,7 @@ export function useRowSaving(writing: Writing, mending: Mending) {
     going.current.delete(key);
     if (!row || row.id !== null) return;
     try {
-      const { results } = await writing.write([{ id: null, typed: row.typed }], "all");
+      const { results } = await writing.write([{ id: null, typed: row.typed, reasons: row.reasons ?? {} }], "all");
       const result = results[0];
       if (result?.id && result.state === "saved") {
         // What was typed on meanwhile follows.
