@@ -77,6 +77,8 @@ RSpec.describe "Fast hands" do
           typist.press(:tab) unless field == "last"
         end
         typist.press([:control, :enter])
+        # In a long run hands stop until the page has heard them; what it does with that is not waited for.
+        typist.rest if number % 10 == 9
         kept
       end
       typist.rest

@@ -53,7 +53,7 @@ RSpec.describe "Two clerks" do
       odile.press(one, :enter)
       bram.press(other, :enter)
     end
-    waits = -> { evaluate_script("JSON.parse(localStorage.getItem('up-tack-mend-' + #{workspace.table("slips").id.to_json}) || '[]').map((each) => each.typed.note)") }
+    waits = -> { evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('up-tack-mend/')).flatMap((name) => JSON.parse(localStorage.getItem(name))).map((each) => each.typed.note)") }
     seen = lambda do
       stored = Array.new(rows) { |index| slips.find(index + 1)["note"] }
       [stored, waits.call + Capybara.using_session(:bram) { waits.call }]
@@ -107,5 +107,30 @@ RSpec.describe "Two clerks" do
     eventually("all rows") { slips.count >= rows && !page.has_css?("[data-waiting]", wait: 0) && lost > 1 }
     expect(Array.new(rows) { |index| slips.find(index + 1).slice("name", "note", "last") }).to eq(kept)
     expect(slips.count).to eq(rows)
+  end
+
+  it "saves once what was on its way, or not yet sent, when the page went, in the tab where it was typed" do
+    # Answers are lost, and the page is loaded again in the middle; another tab looks on.
+    SlowServer.trouble = ->(env) { %i[unanswered unsent].sample(random: random) if env["PATH_INFO"].end_with?("/batch") }
+    UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "There"})
+    hands = sit_down("Odile Marsh", 1, "name")
+    hands.press("First", :tab, "One", :enter, "Second", :tab, "Two", :tab)
+    hands.rest
+    expect(page).to have_text("The server does not answer.")
+    cell(0, "note").click
+    hands.press("Noted", :enter, "and more")
+    expect(page).to have_text("Typed ahead: and more")
+    within_window(open_new_window) do
+      visit "/t/slips/records"
+      expect(page).to have_css("[role=row][data-index='0']", text: "There")
+    end
+    SlowServer.reset
+    page.refresh
+    expect(page).to have_text("Typed and not put anywhere: and more")
+    eventually("what was typed") { slips.count == 3 && slips.find(1)["note"] == "Noted" }
+    expect([2, 3].map { |id| slips.find(id).values_at("name", "note") }).to eq([%w[First One], %w[Second Two]])
+    visit "/t/slips/records"
+    expect(page).to have_text("3 records")
+    expect(slips.count).to eq(3)
   end
 end

@@ -91,13 +91,20 @@ export type Draft = { id: number | null; version?: number | null; typed: Typed; 
 export type Written = paths["/api/tables/{table}/batch"]["post"]["responses"]["200"]["content"]["application/json"];
 
 /** Records that are sent again until they are answered; more go on in the background, with their count. */
-const FEW = 200;
+export const FEW = 200;
 
 /**
  * Writes records through the rules, as one change that can be taken back.
  * @param onSilence told each time that no answer came
+ * @param name under which few records are sent, and are written once however often they are sent
  */
-export function writeBatch(table: string, records: Draft[], keep: Keep, onSilence: () => void): Promise<Written> {
+export function writeBatch(
+  table: string,
+  records: Draft[],
+  keep: Keep,
+  onSilence: () => void,
+  name = writeName(),
+): Promise<Written> {
   const send = (headers: { [name: string]: string }) =>
     reported<Written>(
       api.POST("/api/tables/{table}/batch", {
@@ -107,7 +114,7 @@ export function writeBatch(table: string, records: Draft[], keep: Keep, onSilenc
       }) as Promise<{ data?: Written | Job; response: Response }>,
     );
   if (records.length > FEW) return send({});
-  const headers = { "Idempotency-Key": writeName() };
+  const headers = { "Idempotency-Key": name };
   return untilAnswered(() => send(headers), onSilence);
 }
 

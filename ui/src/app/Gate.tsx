@@ -4,7 +4,7 @@ import { ProblemError, type Session, SIGNED_OUT, setWriteKey } from "../api/clie
 import { useSession } from "../api/queries";
 import { Failure } from "../components/Failure";
 import { Loading } from "../components/Loading";
-import { draftsOf } from "../components/record/kept";
+import { ownedBy } from "../components/record/tabs";
 
 const SignIn = lazy(() => import("../views/sign_in/SignIn"));
 
@@ -41,7 +41,7 @@ export function Gate({ children }: { children: ReactNode }) {
     );
   if (session.data) {
     sessionStorage.setItem(HERE, "yes");
-    draftsOf(session.data.person.id);
+    ownedBy(session.data.person.id);
     return (
       <div key={session.data.person.id} className="contents">
         {children}

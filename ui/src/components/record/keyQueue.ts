@@ -227,6 +227,7 @@ class KeyQueue {
   }
 
   private timer: number | undefined;
+  private frame: number | undefined;
   /** Not with each key: a long queue takes its time to be written down. */
   readonly remember = () => {
     window.clearTimeout(this.timer);
@@ -237,7 +238,11 @@ class KeyQueue {
   private tell() {
     this.timer ??= window.setTimeout(this.remember, 200);
     document.documentElement.toggleAttribute("data-waiting", this.waiting || this.strokes.length > 0);
-    for (const listener of this.listeners) listener();
+    // What is shown keeps up with the screen, not with the keys.
+    this.frame ??= window.requestAnimationFrame(() => {
+      this.frame = undefined;
+      for (const listener of this.listeners) listener();
+    });
   }
 }
 

@@ -8,6 +8,7 @@ import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { words } from "../../words";
+import { TypedAhead } from "../forms/TypedAhead";
 import { BulkBar } from "./BulkBar";
 import { BulkDialog } from "./BulkDialog";
 import { ColumnsMenu } from "./ColumnsMenu";
@@ -40,12 +41,12 @@ export default function Records() {
   );
   const writing = useWriting(table);
   const mending = useMending(table);
-  const onRowLeft = useRowSaving(writing, mending);
+  const { leave: onRowLeft, resume } = useRowSaving(writing, mending);
   const grid = useRef<GridHandle>(null);
   // What was typed and not yet saved when the page went is saved now, or told.
   // biome-ignore lint/correctness/useExhaustiveDependencies: once
   useEffect(() => {
-    for (const row of mending.fresh) if (row.messages.length === 0) onRowLeft(row.key);
+    resume().catch((error) => toast.error(error.message));
   }, []);
   const picks = usePicks();
   const [bulk, setBulk] = useState<BulkWish["do"] | null>(null);
@@ -153,6 +154,9 @@ export default function Records() {
           <ColumnsMenu table={table} layout={layout} />
         </ViewBar>
       ) : null}
+      <div className="mb-1 empty:hidden">
+        <TypedAhead />
+      </div>
       <WaitingRows table={table} mending={mending} onRetry={retry} onGoTo={(row) => grid.current?.goToWaiting(row)} />
       {picked > 0 && (
         <BulkBar

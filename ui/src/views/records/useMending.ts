@@ -1,7 +1,8 @@
-import { useRef, useState } from "react";
+import { useSyncExternalStore } from "react";
 import { api, data, type Message, ProblemError, type Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
 import type { Clash } from "./clash";
+import { tableStore } from "./tableStore";
 
 /**
  * A row that is not saved: one that was refused and waits to be mended, or one that is being typed.
@@ -21,36 +22,17 @@ export type Waiting = {
   clash?: Clash;
 };
 
-const stored = (table: Table) => `up-tack-mend-${table.id}`;
 let last = 0;
-const fresh = () => `w${Date.now()}-${last++}`;
+const fresh = () => `w${Date.now()}-${last++}-${Math.random().toString(36).slice(2, 6)}`;
+const store = tableStore<Waiting>("mend", (table) => `up-tack-mend-${table}`);
+/** Numbers under which rows were saved that had none. */
+const numbers = new Map<string, number>();
 
-function read(table: Table): Waiting[] {
-  try {
-    const found = JSON.parse(localStorage.getItem(stored(table)) ?? "[]");
-    return Array.isArray(found) ? found : [];
-  } catch {
-    return [];
-  }
-}
-
-/** The rows of a table that wait to be mended; this browser remembers them. */
+/** The rows of a table that wait to be mended; this browser remembers them, each tab its own. */
 export function useMending(table: Table) {
-  const [waiting, setWaiting] = useState<Waiting[]>(() => read(table));
-  const latest = useRef(waiting);
-  /** Numbers under which rows were saved that had none. */
-  const savedAs = useRef(new Map<string, number>());
-  const put = (change: (before: Waiting[]) => Waiting[]) => {
-    latest.current = change(latest.current);
-    setWaiting(latest.current);
-    try {
-      if (latest.current.length > 0) localStorage.setItem(stored(table), JSON.stringify(latest.current));
-      else localStorage.removeItem(stored(table));
-    } catch {
-      // More than a browser remembers is still kept as long as the page is open.
-    }
-  };
-  const by = (key: string) => latest.current.find((each) => each.key === key);
+  const waiting = useSyncExternalStore(store.subscribe, () => store.get(table.id));
+  const put = (change: (before: Waiting[]) => Waiting[]) => store.put(table.id, change);
+  const by = (key: string) => store.get(table.id).find((each) => each.key === key);
   const change = (key: string, parts: Partial<Waiting>) =>
     put((before) => before.map((each) => (each.key === key ? { ...each, ...parts } : each)));
 
@@ -76,7 +58,7 @@ export function useMending(table: Table) {
     waiting,
     fresh: waiting.filter((each) => each.id === null),
     by,
-    of: (id: number) => waiting.find((each) => each.id === id),
+    of: (id: number) => store.get(table.id).find((each) => each.id === id),
     /** Keeps rows; what was waiting for the same record gives way, its cells are taken along. */
     add: (rows: Omit<Waiting, "key">[]) => {
       const kept = rows.map((row) => ({ ...row, key: fresh() }));
@@ -98,10 +80,10 @@ export function useMending(table: Table) {
     drop: (keys: string[]) => put((before) => before.filter((each) => !keys.includes(each.key))),
     /** A row without a number was saved under one. */
     saved: (key: string, id: number) => {
-      savedAs.current.set(key, id);
+      numbers.set(key, id);
       put((before) => before.filter((each) => each.key !== key));
     },
-    savedAs: (key: string) => savedAs.current.get(key),
+    savedAs: (key: string) => numbers.get(key),
   };
 }
 

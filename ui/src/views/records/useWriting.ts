@@ -2,14 +2,25 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
 import { toast } from "sonner";
 import { api, data, ProblemError, type RecordData, type Table } from "../../api/client";
-import { type Draft, undoBatch, writeBatch } from "../../api/records";
+import { type Draft, FEW, type Keep, undoBatch, type Written, writeBatch } from "../../api/records";
+import { writeName } from "../../api/sending";
 import { words } from "../../words";
+import { tableStore } from "./tableStore";
 
 /** Records sent in one request, at most; the server takes as many. */
 export const MOST_ROWS = 5000;
 
 const SILENT = "grid-silent";
 const say = () => toast.warning(words.form.silent, { id: SILENT, duration: Number.POSITIVE_INFINITY });
+
+/**
+ * Records on their way: sent again as they were, under their name, should the page go before they are
+ * answered. rows: keys of the rows that were waiting with what is sent, by place
+ */
+export type OnTheWay = { name: string; drafts: Draft[]; keep: Keep; rows: (string | null)[] };
+const outbox = tableStore<OnTheWay>("sent");
+/** Those that this page is sending. */
+const going = new Set<string>();
 
 /** Writes what is typed, pasted or cleared in the grid, each time as one change that can be taken back and made again. */
 export function useWriting(table: Table) {
@@ -75,7 +86,28 @@ export function useWriting(table: Table) {
     refresh();
   };
 
+  const deliver = async (sent: OnTheWay, inPlace: boolean): Promise<Written> => {
+    going.add(sent.name);
+    try {
+      const work = () => writeBatch(table.key, sent.drafts, sent.keep, say, sent.name);
+      const found = await inTurn(work).finally(() => toast.dismiss(SILENT));
+      remember(found.report.batch);
+      const saved = found.results.filter((each) => each.state === "saved" && each.id !== null);
+      for (const each of saved) if (each.id !== null && each.version) versions.current.set(each.id, each.version);
+      if (saved.length > 0 && saved.length <= 3) await show(saved.map((each) => each.id as number));
+      refresh(!inPlace);
+      return found;
+    } finally {
+      // Answered, one way or the other.
+      going.delete(sent.name);
+      outbox.put(table.id, (before) => before.filter((each) => each.name !== sent.name));
+    }
+  };
+
   return {
+    /** What was on its way when the page went. */
+    onTheWay: () => outbox.get(table.id).filter((each) => !going.has(each.name)),
+    deliver,
     versionOf: (record: RecordData) => Math.max(record.version ?? 0, versions.current.get(record.id) ?? 0) || null,
     refresh,
     remember,
@@ -86,16 +118,13 @@ export function useWriting(table: Table) {
     },
     /**
      * @param inPlace whether the rows stay where they are until the row is left
+     * @param rows keys of the rows that wait with what is sent, by place
      * @returns what became of each
      */
-    write: async (drafts: Draft[], keep: "all" | "passing", inPlace = false) => {
-      const found = await inTurn(() => writeBatch(table.key, drafts, keep, say)).finally(() => toast.dismiss(SILENT));
-      remember(found.report.batch);
-      const saved = found.results.filter((each) => each.state === "saved" && each.id !== null);
-      for (const each of saved) if (each.id !== null && each.version) versions.current.set(each.id, each.version);
-      if (saved.length > 0 && saved.length <= 3) await show(saved.map((each) => each.id as number));
-      refresh(!inPlace);
-      return found;
+    write: (drafts: Draft[], keep: Keep, inPlace = false, rows: (string | null)[] = []) => {
+      const sent = { name: writeName(), drafts, keep, rows };
+      if (drafts.length <= FEW) outbox.put(table.id, (before) => [...before, sent]);
+      return deliver(sent, inPlace);
     },
     takeBack: () => inTurn(() => turn(made.current, takenBack.current, words.grid.nothingToUndo, words.grid.undone)),
     redo: () => inTurn(() => turn(takenBack.current, made.current, words.grid.nothingToRedo, words.grid.redone)),

@@ -1,0 +1,60 @@
+let owner = 0;
+
+/** Whoever types from now on; nobody meets what another person left here. */
+export const ownedBy = (person: number) => {
+  owner = person;
+};
+
+/**
+ * Milliseconds after which a tab that says nothing any more is gone, and what was typed there is for whoever
+ * comes. One that is closed says so; browsers let one in the background speak once a minute.
+ */
+const GONE = 150_000;
+const BEAT = 5_000;
+const alive = (tab: string) => Date.now() - Number(read(`up-tack-tab/${tab}`) ?? 0) < GONE;
+
+/** Each tab has what is its own: two that type new records at a time must not mix them. */
+const tab = ownTab();
+
+function ownTab() {
+  const known = sessionStorage.getItem("up-tack-tab");
+  // A tab that was duplicated has the name of the one it came from, which still lives.
+  const name = known && !alive(known) ? known : Math.random().toString(36).slice(2);
+  const beat = () => write(`up-tack-tab/${name}`, String(Date.now()));
+  sessionStorage.setItem("up-tack-tab", name);
+  beat();
+  setInterval(beat, BEAT);
+  window.addEventListener("pagehide", () => write(`up-tack-tab/${name}`, null));
+  window.addEventListener("pageshow", beat);
+  return name;
+}
+
+export function read(name: string) {
+  try {
+    return localStorage.getItem(name);
+  } catch {
+    return null;
+  }
+}
+
+export function write(name: string, text: string | null) {
+  try {
+    if (text === null) localStorage.removeItem(name);
+    else localStorage.setItem(name, text);
+  } catch {
+    // A full or forbidden store: what is typed still stands in the page itself.
+  }
+}
+
+/** Where something of this person is kept, whichever tab does. */
+export const placeOf = (kind: string, ...parts: (string | number)[]) => [`up-tack-${kind}`, owner, ...parts].join("/");
+
+/** Where this tab keeps it. */
+export const ownPlace = (place: string) => `${place}/${tab}`;
+
+/** Places at which tabs that are gone kept the same, and those of versions that knew no tabs. */
+export function leftBehind(place: string, ...older: string[]) {
+  const names = Object.keys(localStorage).filter((name) => name.startsWith(`${place}/`));
+  const gone = names.filter((name) => name !== ownPlace(place) && !alive(name.slice(place.length + 1)));
+  return [...gone, ...older.filter((name) => read(name) !== null)];
+}
