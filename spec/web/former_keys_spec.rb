@@ -50,6 +50,8 @@ RSpec.describe "Keys from before a renaming, over HTTP" do
     added = ask(:post, "/api/tables/pieces/fields", {label: "Piece", type: "text"})
     expect(added["fields"].last).to include("label" => "Piece", "key" => "piece_2", "aliases" => [])
     expect([ask(:patch, "/api/tables/pieces/fields/work", {aliases: %w[piece tag]}), status].last).to eq(422)
+    kept = Core::Design::ProjectFile.read(Core::Design::ProjectFile.write(workspace.project)).project
+    expect(kept.table("pieces").field("work").aliases).to eq(["piece"])
     expect(ask(:patch, "/api/tables/pieces/fields/piece", {label: "Work piece"})["fields"].map { |each| each["aliases"] }).to include(%w[piece work])
   end
 end

@@ -13,6 +13,7 @@ module UpTack
           WHOLE = {"type" => "integer"}.freeze
           SCALAR = {"type" => %w[string number boolean null]}.freeze
           TEXTS = {"type" => "array", "items" => TEXT}.freeze
+          ALIASES = {"type" => "array", "description" => "Keys that it had before it was renamed, by which programs still know it.", "items" => TEXT}.freeze
 
           module_function
 
@@ -45,7 +46,7 @@ module UpTack
 
           def table
             object({
-              "id" => TEXT, "key" => TEXT, "label" => TEXT, "one" => MAYBE, "note" => MAYBE, "title" => MAYBE,
+              "id" => TEXT, "key" => TEXT, "label" => TEXT, "aliases" => ALIASES, "one" => MAYBE, "note" => MAYBE, "title" => MAYBE,
               "review" => object({"every" => {"enum" => Inspection::EVERY}, "weekday" => WHOLE, "hour" => WHOLE, "person" => {"type" => %w[string integer], "description" => "By name."}}, %w[every]),
               "log" => object({"only" => TEXTS, "all_but" => TEXTS}), "access" => ref("access"),
               "fields" => list("field"), "rules" => list("rule"), "filters" => list("filter"), "forms" => list("form"), "proofs" => list("proof")
@@ -58,7 +59,7 @@ module UpTack
 
           def field
             object({
-              "id" => TEXT, "key" => TEXT, "label" => TEXT, "type" => {"type" => "string", "description" => "One of #{Values.all.keys.join(", ")}."}, "decimals" => WHOLE, "choices" => TEXTS, "retired" => TEXTS, "list" => TEXT,
+              "id" => TEXT, "key" => TEXT, "label" => TEXT, "aliases" => ALIASES, "type" => {"type" => "string", "description" => "One of #{Values.all.keys.join(", ")}."}, "decimals" => WHOLE, "choices" => TEXTS, "retired" => TEXTS, "list" => TEXT,
               "format" => {"type" => "object"}, "target" => TEXT, "on_delete" => {"enum" => Inspection::ON_DELETE}, "reverse" => TEXT, "note" => MAYBE, "access" => ref("access")
             }, %w[id key label type])
           end
