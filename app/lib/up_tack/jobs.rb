@@ -9,11 +9,13 @@ module UpTack
 
     # One piece of work.
     class Job
-      attr_reader :id, :progress, :result, :error, :ended_at
+      attr_reader :id, :owner, :progress, :result, :error, :ended_at
 
       # @param report [Proc, nil] makes of the result what is told at the end
-      def initialize(id, report, &work)
+      # @param owner [Integer, nil] number of the person whose work it is
+      def initialize(id, report, owner = nil, &work)
         @id = id
+        @owner = owner
         @report = report
         @progress = Upkeep::Progress.new
         @thread = Thread.new { run(work) }
@@ -48,11 +50,11 @@ module UpTack
       # @param report [Proc, nil] makes of the result what is told at the end
       # @yield [progress] the work; what it gives is the job's result
       # @return [Job] begun
-      def start(report = nil, &work)
+      def start(report = nil, owner: nil, &work)
         @mutex.synchronize do
           forget_old
           id = SecureRandom.uuid
-          @jobs[id] = Job.new(id, report, &work)
+          @jobs[id] = Job.new(id, report, owner, &work)
         end
       end
 

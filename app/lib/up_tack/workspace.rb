@@ -50,6 +50,9 @@ module UpTack
     def revision_id = compiled.revision_id
     def clock = @clock ||= Clock.new(project.conventions.time_zone)
 
+    # @return [Core::Design::Visibility] what whoever acts may see
+    def visibility = @visibility ||= Core::Design::Visibility.new(project, person.role)
+
     # @return [Core::Design::Table]
     # @raise [Store::NotFound]
     def table(key) = project.table(key) || raise(Store::NotFound, "There is no table `#{key}`.")

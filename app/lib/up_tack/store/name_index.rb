@@ -107,7 +107,7 @@ module UpTack
 
       # @return [Array<Core::Design::Field>] whose values stand beside a name
       def beside
-        @beside ||= @table.kept_fields.reject { |field| field == @table.title_field || @table.worked_out?(field.key) || field.access&.value?("nothing") || %w[long_text yes_no].include?(field.type) }.first(Naming::DETAILS + 2)
+        @beside ||= @table.kept_fields.reject { |field| field == @table.title_field || @table.worked_out?(field.key) || field.access&.value?("nothing") || field.closed.any? || %w[long_text yes_no].include?(field.type) }.first(Naming::DETAILS + 2)
       end
 
       private

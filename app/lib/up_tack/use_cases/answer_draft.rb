@@ -22,7 +22,7 @@ module UpTack
       # @raise [Store::NotFound, Core::Design::Invalid]
       def call(table:, typed:, id: nil, copy_of: nil, form: nil, tried: nil, carried: {}, pending: nil, trace: false, reasons: {})
         plan, ready = tried ? @workspace.tried_in(table, tried) : @workspace.filled_in(table, form)
-        Fields.check(plan.table, typed)
+        Fields.check(plan.table, typed, @workspace.visibility)
         find = FindRecord.new(@workspace)
         stored = id && find.call(table: table, id: id)
         NotAllowed.unless_may(@workspace.person, plan.table, :edit)

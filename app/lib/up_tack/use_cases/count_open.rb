@@ -15,7 +15,7 @@ module UpTack
       # @return [Hash{String=>Integer}] by rule id
       def call(table:)
         design = @workspace.table(table)
-        rules = design.rules.select { |rule| rule.respond_to?(:lets_old?) && rule.lets_old? }
+        rules = design.rules.select { |rule| rule.respond_to?(:lets_old?) && rule.lets_old? && @workspace.visibility.rule?(rule, design) }
         rules.to_h { |rule| [rule.id, KNOWN.fetch([Store::Database.path, @workspace.revision_id, Store::Entry.maximum(:id), rule.id]) { count(design, rule) }] }
       end
 

@@ -72,7 +72,10 @@ module UpTack
         return if answer.state == :saved
 
         title = Core::Design::Titles.of(design, id, answer.record.values, @workspace.context)
-        raise StillNeeded, "#{title} in #{design.label} can't be without #{field.label}: #{answer.outcome.refusals.map(&:message).join(" ")}"
+        visible = @workspace.visibility
+        raise StillNeeded, ForeseeDeletion::HIDDEN unless visible.table?(design) && visible.field?(field)
+
+        raise StillNeeded, "#{title} in #{design.label} can't be without #{field.label}: #{answer.outcome.refusals.map { |each| visible.refusal(each, design).message }.join(" ")}"
       end
 
       def log(design, record, title)

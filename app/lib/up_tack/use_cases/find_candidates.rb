@@ -18,6 +18,7 @@ module UpTack
       # @raise [Store::NotFound, Core::Design::Invalid]
       def call(table:, field:, text:, typed: {}, id: nil)
         link = FindField.new(@workspace).call(table: table, field: field)
+        raise Store::NotFound, "There is no field `#{field}` in #{@workspace.table(table).label}." unless @workspace.visibility.field?(link)
         Core::Design::Invalid.because("#{link.label} is no link.", part: "field") unless link.link?
 
         naming = Store::Naming.new(@workspace.plan(link.target), @workspace.context)

@@ -7,6 +7,8 @@ module UpTack
     class ForeseeDeletion
       # Names in a message.
       EXAMPLES = 3
+      # Said in the place of what would name records that somebody may not see.
+      HIDDEN = "Records that are not open to you need it."
 
       # deleted:: [[table, numbers]], the record itself first
       # cleared:: [[table, field, numbers]] whose link would be cleared
@@ -31,7 +33,7 @@ module UpTack
         gone = go_along(design, id)
         kept = gone.flat_map { |design, ids| staying(design, ids, gone) }
         cleared, refused = kept.partition { |_, field, _| field.on_delete == "clear" }
-        Consequences.new(deleted: gone.to_a, cleared: cleared, reasons: locked(gone) + refused.map { |design, field, ids| reason(design, field, ids) })
+        Consequences.new(deleted: gone.to_a, cleared: cleared, reasons: (locked(gone) + refused.map { |design, field, ids| reason(design, field, ids) }).uniq)
       end
 
       private
@@ -41,7 +43,8 @@ module UpTack
         gone.flat_map do |table, ids|
           next [] if table.rules.grep(Core::Rules::Lock).none?(&:whole?)
 
-          Store::Rows.new(table).find_all(ids).flat_map { |id, values| Core::Save::Deleting.reasons(table, id, values, @workspace.context) }
+          found = Store::Rows.new(table).find_all(ids).flat_map { |id, values| Core::Save::Deleting.reasons(table, id, values, @workspace.context) }
+          (found.any? && !@workspace.visibility.table?(table)) ? [HIDDEN] : found
         end
       end
 
@@ -75,6 +78,8 @@ module UpTack
       end
 
       def reason(design, field, ids)
+        return HIDDEN unless @workspace.visibility.table?(design) && @workspace.visibility.field?(field)
+
         context = @workspace.context
         names = Store::Rows.new(design).find_all(ids.first(EXAMPLES)).map { |id, values| Core::Design::Titles.of(design, id, values, context) }
         more = (ids.length > EXAMPLES) ? " and #{ids.length - EXAMPLES} more" : ""

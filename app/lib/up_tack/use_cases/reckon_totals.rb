@@ -25,7 +25,7 @@ module UpTack
       # @raise [Core::Design::Invalid, NotAllowed]
       def call(table:, filter: nil, search: nil, fields: [])
         @view = View.new(@workspace, table, filter: filter, search: search)
-        Fields.check(@view.table, fields.to_h { |key| [key, nil] })
+        Fields.check(@view.table, fields.to_h { |key| [key, nil] }, @workspace.visibility)
         fields.each { |key| @view.check_open(@view.table.key, key) }
         @selection = @view.selection
         wanted = fields.map { |key| @view.table.field(key) }

@@ -7,6 +7,7 @@ module UpTack
     # same for all records is made ready once. Used inside one transaction.
     class RecordWriter
       NONE = {}.freeze
+      NOTHING = {}.freeze
       private_constant :NONE
 
       # @param workspace [Workspace]
@@ -71,7 +72,9 @@ module UpTack
       def check(typed)
         return if typed.equal?(@checked)
 
-        Fields.check(@table, typed) unless typed.any? && typed.each_key.all? { |key| @plan.fields.key?(key) }
+        @hidden ||= @workspace.visibility.all? ? NOTHING : @table.fields.reject { |field| @workspace.visibility.field?(field) }.to_h { |field| [field.key, true] }
+        known = typed.any? && typed.each_key.all? { |key| @plan.fields.key?(key) && !@hidden.key?(key) }
+        Fields.check(@table, typed, @workspace.visibility) unless known
         @checked = typed if typed.frozen?
       end
 

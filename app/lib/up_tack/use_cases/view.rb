@@ -53,42 +53,35 @@ module UpTack
       # @return [Hash{String=>Object}] what makes it differ from others, for a cursor
       def fingerprint = Digest::SHA256.hexdigest(JSON.generate([@table.id, @filter&.text, @terms, *@searches]))[0, 12]
 
-      # What somebody does not see must not show in which records are let through either.
-      # @raise [NotAllowed]
+      # What somebody does not see must not show in which records are let through either, nor that it is there.
+      # @raise [Core::Design::Invalid]
       def check_open(table, key)
+        visible = @workspace.visibility
         design = @workspace.project.table(table)
-        role = @workspace.person.role
-        raise NotAllowed, "#{design.label} is not open to a #{role}." unless design.allows?(role, :see)
-
-        field = key && design.field(key)
-        raise NotAllowed, "#{field.label} is not open to a #{role}." unless field.nil? || field.allows?(role, :see)
+        Core::Design::Invalid.because("There is no table `#{table}`.") unless visible.table?(design)
+        Core::Design::Invalid.because("There is no field `#{key}` in #{design.label}.", part: key) unless key.nil? || visible.field?(design.field(key))
       end
 
       private
 
       # Names of linked records are only looked at where they are open too.
       def searched
-        @table.kept_fields.select { |field| open?(@table.key, field.key) && (!field.link? || named_openly?(@workspace.project.table(field.target))) }
+        @table.kept_fields.select { |field| @workspace.visibility.field?(field) && (!field.link? || named_openly?(@workspace.project.table(field.target))) }
       end
 
-      def named_openly?(table) = open?(table.key, nil) && Core::Design::Titles.fields(table).all? { |field| open?(table.key, field.key) }
-
-      def open?(table, key)
-        check_open(table, key)
-        true
-      rescue NotAllowed
-        false
-      end
+      def named_openly?(table) = Core::Design::Titles.fields(table).all? { |field| @workspace.visibility.field?(field) }
 
       def check_sorts
         keys = @terms.map(&:first) - [NUMBER]
         Core::Design::Invalid.because("Records can be sorted by #{MOST_SORTS} fields at most.", part: "sort") if keys.length > MOST_SORTS
-        Fields.check(@table, keys.to_h { |key| [key, nil] })
+        Fields.check(@table, keys.to_h { |key| [key, nil] }, @workspace.visibility)
         keys.each { |key| check_open(@table.key, key) }
       end
 
       def compiled(filter)
-        Core::Expression.compile(filter, @table.scope, expecting: :yes_no).tap { |formula| formula.references.each { |each| check_open(each.table, each.key) } }
+        # First as it is for the person: what is hidden is not there, not even as something that may be meant.
+        Core::Expression.compile(filter, @workspace.visibility.scope(@table), expecting: :yes_no)
+        Core::Expression.compile(filter, @table.scope, expecting: :yes_no)
       rescue Core::Expression::Invalid => e
         raise Core::Design::Invalid, e.problems.map { |each| Core::Design::Problem.new(part: "filter", message: each.message, from: each.from, to: each.to) }
       end

@@ -27,7 +27,7 @@ module UpTack
         # What is done once, with its answer, is waited for.
         return answer.call(work.call(Upkeep::Progress.none, Workspace.new(person: chosen)).tap { workspace.renew }) if env[Guard::Idempotency::WITHIN]
 
-        job = Jobs.start(report) { |progress| work.call(progress, Workspace.new(person: chosen)) }
+        job = Jobs.start(report, owner: chosen.id) { |progress| work.call(progress, Workspace.new(person: chosen)) }
         job.wait(PATIENCE) ? ended(job, answer) : json(Render::Job.of(job), status: 202)
       end
 

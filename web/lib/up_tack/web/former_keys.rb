@@ -10,6 +10,8 @@ module UpTack
       # Members of a body, at any depth, that are objects by field key; one field's key; lists of keys.
       BY_KEY = %w[typed carried].freeze
       ONE = %w[field match].freeze
+      # Where records are spoken of, to people who are signed in.
+      RECORDS = %r{\A/api/(tables|imports)/}
       # What tells of the design and not of records keeps what it says.
       DESIGN = %r{\A/api/tables/[^/]+(/(rules|forms|filters|proofs|bench|samples)\b.*|/fields(/[^/]+)?)?\z}
 
@@ -47,7 +49,7 @@ module UpTack
         # @param table [String, nil] present key of the one that it is about
         # @return [Object] the same with present keys
         def with_present_keys(body, table)
-          return body unless aliases? && !DESIGN.match?(request.path_info)
+          return body unless request.path_info.match?(RECORDS) && !DESIGN.match?(request.path_info) && aliases?
 
           translate(body, table)
         end

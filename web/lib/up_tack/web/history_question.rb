@@ -42,7 +42,9 @@ module UpTack
         raise Requests::Malformed, "A field is asked for together with its table." unless table
 
         field = table.field(present(table.key, key)) || raise(Store::NotFound, "There is no field `#{key}` in #{table.label}.")
-        field.allows?(person.role, :see) ? field.id : raise(UseCases::NotAllowed, "#{field.label} is not open to a #{person.role}.")
+        raise Store::NotFound, "There is no field `#{key}` in #{table.label}." unless workspace.visibility.field?(field)
+
+        field.id
       end
 
       def text_in_query(name)

@@ -55,7 +55,7 @@ module UpTack
 
         def change_drafts(typed)
           Core::Design::Invalid.because("Say which field is to be changed.", part: "typed") if typed.empty?
-          Fields.check(@table, typed)
+          Fields.check(@table, typed, @workspace.visibility)
           [@ids.lazy.map { |id| {typed: typed, id: id} }, "#{typed.keys.map { |key| @table.field(key).label }.join(", ")} of #{counted} changed"]
         end
 

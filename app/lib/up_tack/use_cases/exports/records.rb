@@ -34,10 +34,10 @@ module UpTack
         private
 
         def wanted(keys, view)
-          open = @table.fields.select { |field| field.allows?(@workspace.person.role, :see) }
+          open = @workspace.visibility.fields(@table)
           return open unless keys
 
-          Fields.check(@table, keys.to_h { |key| [key, nil] })
+          Fields.check(@table, keys.to_h { |key| [key, nil] }, @workspace.visibility)
           keys.each { |key| view.check_open(@table.key, key) }
           keys.map { |key| @table.field(key) }
         end

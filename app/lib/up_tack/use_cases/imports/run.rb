@@ -46,7 +46,7 @@ module UpTack
           NotAllowed.unless_may(@workspace.person, table, :edit)
           taken = @settings.columns.select(&:field)
           Core::Design::Invalid.because("No column belongs to a field.", part: "columns") if taken.empty?
-          Fields.check(table, taken.to_h { |each| [each.field, nil] })
+          Fields.check(table, taken.to_h { |each| [each.field, nil] }, @workspace.visibility)
           twice = taken.map(&:field).tally.find { |_, times| times > 1 }
           Core::Design::Invalid.because("Two columns belong to #{table.field(twice.first).label}.", part: "columns") if twice
           missing = taken.map(&:column) - @source.columns
@@ -109,7 +109,7 @@ module UpTack
           answer = @writer.write(typed, stored: stored && Record.new(id: id, values: stored), begun: begun, settled: settled)
           changed = !settled.nil? || answer.outcome.changes.any?
           @result.report.add(row.number, answer, id, changed: changed)
-          return @refused&.add(row, answer.outcome.refusals.map { |each| [label(each.field), each.message] }) if answer.state == :refused
+          return @refused&.add(row, answer.outcome.refusals.map { |each| @workspace.visibility.refusal(each, @table) }.map { |each| [label(each.field), each.message] }) if answer.state == :refused
 
           (id ? @result.changed += 1 : @result.made += 1) if changed
         end

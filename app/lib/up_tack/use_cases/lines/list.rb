@@ -17,7 +17,7 @@ module UpTack
           FindRecord.new(@workspace).call(table: table, id: id)
           lines = @workspace.table(other)
           field = lines.field(link)
-          raise Store::NotFound, "Records of #{lines.label} do not link here by `#{link}`." unless field&.link? && field.target == table
+          raise Store::NotFound, "Records of #{lines.label} do not link here by `#{link}`." unless field&.link? && field.target == table && @workspace.visibility.field?(field)
 
           NotAllowed.unless_may(@workspace.person, lines, :see)
           found = Store::Rows.new(lines).linked(link, [id]).first(MOST)

@@ -62,7 +62,7 @@ module UpTack
           return if @result.refused.length >= SHOWN
 
           title = Core::Design::Titles.of(@table, id, answer.record.values, @workspace.context)
-          @result.refused << {id: id, title: title, message: answer.outcome.refusals.map(&:message).join(" ")}
+          @result.refused << {id: id, title: title, message: answer.outcome.refusals.map { |each| @workspace.visibility.refusal(each, @table).message }.uniq.join(" ")}
         end
 
         def labels(wanted)

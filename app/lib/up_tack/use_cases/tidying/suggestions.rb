@@ -12,7 +12,7 @@ module UpTack
         def initialize(workspace, table)
           @workspace = workspace
           @table = table
-          @fields = table.fields.filter_map { |field| (rules = rules_on(field)).any? && [field, rules] }
+          @fields = workspace.visibility.fields(table).filter_map { |field| (rules = rules_on(field)).any? && [field, rules] }
         end
 
         # @return [Boolean] whether anything could be suggested here

@@ -27,6 +27,12 @@ module UpTack
           role.nil? || role == "builder" || FIELD.fetch(access.to_h[role] || usual_field(role)).include?(what)
         end
 
+        # @param tables [Array<Hash>] plain
+        # @return [Hash{String=>Array<String>}] by table key, roles that may not see its records
+        def closed(tables)
+          tables.to_h { |table| [table["key"], USUAL.keys.select { |role| table["access"].is_a?(Hash) && TABLE[table["access"][role]] == [] }] }
+        end
+
         def usual_field(role) = (role == "clerk") ? "edit" : "see"
 
         # @param words [Hash] TABLE or FIELD

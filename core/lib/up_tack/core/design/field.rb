@@ -20,12 +20,14 @@ module UpTack
       #   it, nil for this table's own name
       # note:: the builder's own words
       # access:: by role, whether people may "edit" or only "see" it, or see "nothing" of it
+      # closed:: for links: roles that may not see the table to which it leads
       # conventions:: how the firm writes
       # bare:: the Masks::Mask whose separators are left out in the store, nil mostly
-      Field = Struct.new(:id, :key, :label, :aliases, :type, :decimals, :choices, :retired, :list, :format, :target, :on_delete, :reverse, :note, :access, :conventions, :bare, keyword_init: true) do
+      Field = Struct.new(:id, :key, :label, :aliases, :type, :decimals, :choices, :retired, :list, :format, :target, :on_delete, :reverse, :note, :access, :closed, :conventions, :bare, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
         # @param lists [Array<ChoiceList>] those of the project
-        def self.from(plain, lists: [], conventions: Conventions.from({}), bare: nil)
+        # @param closed [Hash{String=>Array<String>}] roles that may not see a table, by its key
+        def self.from(plain, lists: [], conventions: Conventions.from({}), bare: nil, closed: {})
           link = plain["type"] == "link"
           list = lists.find { |each| each.id == plain["list"] } if plain["type"] == "choice"
           new(
@@ -33,11 +35,11 @@ module UpTack
             decimals: plain["decimals"], choices: (list ? list.values : plain["choices"] || []).freeze, retired: (list ? list.retired : plain["retired"] || []).freeze,
             list: plain["list"], format: plain["format"], target: (plain["target"] if link),
             on_delete: (plain["on_delete"] || "refuse" if link), reverse: (plain["reverse"] if link), note: plain["note"], access: plain["access"],
-            conventions: conventions, bare: bare
+            closed: ((link && closed[plain["target"]]) || []).freeze, conventions: conventions, bare: bare
           ).freeze
         end
 
-        def initialize(aliases: [].freeze, choices: [].freeze, retired: [].freeze, conventions: Conventions.from({}), **rest)
+        def initialize(aliases: [].freeze, closed: [].freeze, choices: [].freeze, retired: [].freeze, conventions: Conventions.from({}), **rest)
           super
           @values = Values.all[type]
         end
@@ -59,7 +61,7 @@ module UpTack
         def link? = type == "link"
 
         # @return [Boolean] whether people of a role may :see or :edit it
-        def allows?(role, what) = Access.field(access, role, what)
+        def allows?(role, what) = !closed.include?(role) && Access.field(access, role, what)
 
         # @return [Module] one of Values
         def values = @values || Values[type]

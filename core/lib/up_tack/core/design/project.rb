@@ -22,9 +22,10 @@ module UpTack
           conventions = Conventions.from(plain["conventions"] || {})
           neighbours = Neighbours.new(conventions, tolerant: tolerating == :all || tolerating.any?)
           lists = (plain["lists"] || []).map { |list| ChoiceList.from(list) }.freeze
+          closed = Access.closed(plain["tables"] || [])
           project = new(
             name: plain["name"], conventions: conventions, last_id: plain["last_id"] || 0, lists: lists,
-            tables: (plain["tables"] || []).map { |table| Table.from(table, neighbours, lists: lists, conventions: conventions) }.freeze
+            tables: (plain["tables"] || []).map { |table| Table.from(table, neighbours, lists: lists, conventions: conventions, closed: closed) }.freeze
           )
           neighbours.settle(project.tables)
           project.tolerated = tolerate(Inspection.new(project).problems, tolerating)

@@ -21,11 +21,14 @@ module UpTack
           text ? text[0, LONGEST] : "#{table.record_name} #{id}"
         end
 
-        # @return [Array<Field>] all from which a record's name may come
-        def fields(table) = [table.title_field, *table.fields.select { |field| field.type == "text" }].compact.uniq
+        # @return [Array<Field>] all from which a record's name may come; none that is hidden from anybody
+        #   who may see the table, since everybody knows a record by the same name
+        def fields(table) = [table.title_field, *texts(table)].compact.uniq
+
+        def texts(table) = table.fields.select { |field| field.type == "text" && !field.access.to_h.value?("nothing") }
 
         def another(table, id, values, context)
-          table.fields.lazy.select { |field| field.type == "text" }.map { |field| shown(table, field, id, values, context) }.find { |each| !each.empty? }
+          texts(table).lazy.map { |field| shown(table, field, id, values, context) }.find { |each| !each.empty? }
         end
 
         def shown(table, field, id, values, context)

@@ -80,6 +80,16 @@ module UpTack
         #   For finding names alone: nothing can be calculated by it.
         def with_aliases = copy(Former, outer&.with_aliases)
 
+        # @yield [table, field] keys, the field nil for the table itself; whether it is there
+        # @return [Scope] the same in which only some of it is there, along links too
+        def only(&there)
+          left = entries.values.select { |entry| there.call(key, entry.key) }.map do |entry|
+            entry.link? ? Entry.new(**entry.to_h, target: -> { entry.target.call.only(&there) }) : entry
+          end
+          linked = -> { reverses.select { |each| there.call(each.scope.key, nil) && there.call(each.scope.key, each.link.key) }.map { |each| Reverse.new(scope: each.scope.only(&there), link: each.link) } }
+          Scope.new(left, key: key, label: label, one: one, title: title, reverses: linked, outer: outer&.only(&there), conventions: conventions, tolerant: tolerant, aliases: aliases.select { |_, field| there.call(key, field) }, names: names)
+        end
+
         # A scope in which fields and tables are found by former keys.
         class Former < Scope
           def [](key)

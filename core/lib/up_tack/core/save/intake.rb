@@ -14,8 +14,8 @@ module UpTack
           @draft.typed.each do |key, raw|
             field = @fields[key] or next
             value = known ? known.read(field, raw, reading) : field.read(raw, reading)
+            next refuse_role(field) if refused_by_role?(field, value)
             next claim(field, value) if @plan.given?(key) && !brings?(key)
-            next refuse_role(field) if field.access && !field.allows?(@context.person&.role, :edit) && value != @old[key]
 
             value = retired(field, value) if field.retired.any? && field.retired.include?(value)
             value.is_a?(Values::Unreadable) ? keep_unread(field, raw, value) : keep_typed(field, raw, value)
@@ -30,7 +30,7 @@ module UpTack
           reading = @context.reading(@plan.conventions)
           @draft.carried.each do |key, raw|
             field = @fields[key]
-            next if field.nil? || typed?(key) || @plan.given?(key) || (field.access && !field.allows?(@context.person&.role, :edit))
+            next if field.nil? || typed?(key) || @plan.given?(key) || !field.allows?(@context.person&.role, :edit)
 
             value = field.read(raw, reading)
             next if value.nil? || value.is_a?(Values::Unreadable) || field.retired.include?(value) || gone?(field, value)
@@ -42,6 +42,15 @@ module UpTack
         end
 
         private
+
+        # What may not be seen is refused as soon as it is sent: that it is equal to what stands there must
+        # not show either.
+        def refused_by_role?(field, value)
+          return false if field.access.nil? && field.closed.empty?
+
+          role = @context.person&.role
+          !field.allows?(role, :see) || (!field.allows?(role, :edit) && !@plan.given?(field.key) && value != @old[field.key])
+        end
 
         # A record keeps its own retired choice; none can be given it anew.
         def retired(field, value)

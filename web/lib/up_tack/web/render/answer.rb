@@ -12,7 +12,8 @@ module UpTack
         def initialize(workspace, table, records: workspace.context.records)
           @workspace = workspace
           @table = table
-          @seen = Seen.new(workspace).fields(table)
+          @visible = workspace.visibility
+          @seen = @visible.fields(table)
           @plan = workspace.plan(table.key)
           @records = records
         end
@@ -25,7 +26,7 @@ module UpTack
           @choices = UseCases::OpenChoices.of(@plan, outcome)
           {
             would_save: outcome.saved?, fields: @seen.to_h { |field| [field.key, field(field, outcome)] },
-            messages: outcome.refusals.map(&:to_h), overtaken: outcome.overtaken, steps: outcome.steps.map { |step| Answer.step(step) },
+            messages: outcome.refusals.map { |each| @visible.refusal(each, @table).to_h }, overtaken: outcome.overtaken, steps: outcome.steps.map { |step| Answer.step(step) },
             following: standing.following, first: standing.first, lines: lines(answer)
           }
         end

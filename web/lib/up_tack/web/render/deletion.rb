@@ -8,13 +8,14 @@ module UpTack
         module_function
 
         # @param found [UseCases::ForeseeDeletion::Consequences]
-        def of(found)
+        # @param visible [Core::Design::Visibility] of whoever asks
+        def of(found, visible)
           (own, *others) = found.deleted
-          along = [[own.first, own.last.drop(1)], *others].reject { |_, ids| ids.empty? }
+          along = [[own.first, own.last.drop(1)], *others].reject { |table, ids| ids.empty? || !visible.table?(table) }
           {
             reasons: found.reasons,
             along: along.map { |table, ids| {table: table.label, count: ids.length} },
-            cleared: found.cleared.map { |table, field, ids| {table: table.label, field: field.label, count: ids.length} }
+            cleared: found.cleared.select { |table, field, _| visible.table?(table) && visible.field?(field) }.map { |table, field, ids| {table: table.label, field: field.label, count: ids.length} }
           }
         end
       end

@@ -8,7 +8,7 @@ module UpTack
       class Entry
         def initialize(workspace)
           @workspace = workspace
-          @seen = Seen.new(workspace)
+          @seen = workspace.visibility
           @tables = workspace.project.tables.to_h { |table| [table.id, table] }
         end
 
@@ -25,7 +25,7 @@ module UpTack
           {
             id: entry.id, **Moment.of(entry.made_at, @workspace), person: entry.person_name, way: entry.way, action: entry.action,
             table: table&.key, table_label: table&.label || "a deleted table", record: entry.record_id, title: entry.record_title.to_s,
-            exists: !table.nil?, set_back: set_back?(entry), person_id: entry.person_id, batch: batch(entry), passed: entry.passed ? JSON.parse(entry.passed).map { |each| each.slice("message", "reason") } : [], followed: entry.followed ? JSON.parse(entry.followed) : [], changes: entry.field_changes.filter_map { |change| self.change(change, table) }
+            exists: !table.nil?, set_back: set_back?(entry), person_id: entry.person_id, batch: batch(entry), passed: passed(entry, table), followed: followed(entry), changes: entry.field_changes.filter_map { |change| self.change(change, table) }
           }
         end
 
@@ -36,6 +36,27 @@ module UpTack
           found = entry.batch or return
 
           {id: found.id, summary: found.summary, records: found.records, undone: found.undone?}
+        end
+
+        def passed(entry, table)
+          return [] unless entry.passed
+
+          JSON.parse(entry.passed).map do |each|
+            rule = table&.rule(each["rule"].to_s)
+            told = @seen.all? || (rule && @seen.rule?(rule, table))
+            {"message" => told ? each["message"] : Core::Design::Visibility::SILENT, "reason" => each["reason"]}
+          end
+        end
+
+        # What followed elsewhere is told by labels.
+        def followed(entry)
+          return [] unless entry.followed
+
+          JSON.parse(entry.followed).select do |each|
+            table = @tables.each_value.find { |found| found.label == each["table"] }
+            field = table&.fields&.find { |found| found.label == each["field"] }
+            @seen.all? || (field && @seen.table?(table) && @seen.field?(field))
+          end
         end
 
         def change(change, table)

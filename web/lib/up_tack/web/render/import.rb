@@ -29,7 +29,8 @@ module UpTack
 
         # @param result [UseCases::Imports::Run::Result]
         # @param table [Core::Design::Table]
-        def result(result, table) = {made: result.made, changed: result.changed, report: Report.of(result.report, table)}
+        # @param visible [Core::Design::Visibility] of whoever asks
+        def result(result, table, visible) = {made: result.made, changed: result.changed, report: Report.of(result.report, table, visible)}
       end
     end
   end

@@ -8,10 +8,11 @@ module UpTack
         module_function
 
         # @param project [Core::Design::Project]
-        def of(project)
-          project.lists.map do |list|
-            users = project.tables.flat_map { |table| table.fields.select { |field| field.list == list.id }.map { |field| {table: table.key, field: field.key, label: "#{field.label} of #{table.label}"} } }
-            {**list.to_h, users: users}
+        # @param visible [Core::Design::Visibility] of whoever asks: lists of hidden fields alone are hidden too
+        def of(project, visible)
+          project.lists.filter_map do |list|
+            users = project.tables.select { |table| visible.table?(table) }.flat_map { |table| visible.fields(table).select { |field| field.list == list.id }.map { |field| {table: table.key, field: field.key, label: "#{field.label} of #{table.label}"} } }
+            {**list.to_h, users: users} if visible.all? || users.any?
           end
         end
       end

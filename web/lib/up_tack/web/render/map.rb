@@ -7,7 +7,7 @@ module UpTack
       class Map
         def initialize(workspace)
           @workspace = workspace
-          @seen = Seen.new(workspace)
+          @seen = workspace.visibility
           @tables = workspace.project.tables.select { |table| @seen.table?(table) }
         end
 

@@ -15,13 +15,10 @@ module UpTack
         def table(table, project, role)
           {
             key: table.key, label: table.label, title: table.title_field&.key,
-            fields: table.fields.select { |field| open?(field, project, role) }.map { |field| field(field, project) },
+            fields: table.fields.select { |field| field.allows?(role, :see) }.map { |field| field(field, project) },
             linked: linked(table, role)
           }
         end
-
-        # A link to a table that is hidden is hidden too.
-        def open?(field, project, role) = field.allows?(role, :see) && (!field.link? || project.table(field.target).allows?(role, :see))
 
         def field(field, project)
           {key: field.key, label: field.label, kind: field.kind, type_label: type_label(field, project), target: field.target, choices: field.choices}

@@ -11,10 +11,10 @@ module UpTack
         # @param fields [Array<String>, nil] keys of those wanted; nil for all
         # @raise [Core::Design::Invalid] for a field that the table does not have
         def initialize(workspace, table, fields: nil)
-          UseCases::Fields.check(table, fields.to_h { |key| [key, nil] }) if fields
+          UseCases::Fields.check(table, fields.to_h { |key| [key, nil] }, workspace.visibility) if fields
           @plan = workspace.plan(table.key)
           @table = table
-          @seen = Seen.new(workspace).fields(table).select { |field| fields.nil? || fields.include?(field.key) }
+          @seen = workspace.visibility.fields(table).select { |field| fields.nil? || fields.include?(field.key) }
           @read = fields && [*fields, table.title_field&.key].compact
           @context = workspace.context
           @upkeep = workspace.project.upkeep

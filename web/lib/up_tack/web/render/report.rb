@@ -9,17 +9,34 @@ module UpTack
 
         # @param report [UseCases::Bulk::Report]
         # @param table [Core::Design::Table]
+        # @param visible [Core::Design::Visibility] of whoever asks
         # @return [Hash]
-        def of(report, table)
+        def of(report, table, visible)
           {
             looked_at: report.looked_at, saved: report.saved, unchanged: report.unchanged, refused: report.refused_count, batch: report.batch&.id,
-            by_rule: report.by_rule.map { |rule, count| {rule: rule, name: name(rule, table), count: count} }.sort_by { |each| -each[:count] },
-            refusals: report.refused.map(&:to_h), changes: report.shown.map(&:to_h)
+            by_rule: report.by_rule.map { |rule, count| {rule: rule, name: name(rule, table, visible), count: count} }.sort_by { |each| -each[:count] },
+            refusals: report.refused.map { |each| {**each.to_h, refusals: each.refusals.map { |refusal| refusal(refusal, table, visible) }} },
+            changes: report.shown.map { |each| {**each.to_h, changes: each.changes.select { |change| visible.field?(table.field(change[:field])) }.map { |change| change(change, table, visible) }} }
           }
         end
 
-        def name(id, table)
+        def refusal(refusal, table, visible)
+          rule = refusal[:rule] && table.rule(refusal[:rule])
+          hidden = !visible.field?(table.field(refusal[:field].to_s))
+          return refusal if !hidden && (rule.nil? || visible.rule?(rule, table))
+
+          {**refusal, field: hidden ? nil : refusal[:field], message: Core::Design::Visibility::SILENT}
+        end
+
+        def change(change, table, visible)
+          rule = change[:rule] && table.rule(change[:rule])
+          {**change, rule: (rule.nil? || visible.rule?(rule, table)) ? change[:rule] : nil}
+        end
+
+        def name(id, table, visible)
           rule = id && table.rule(id)
+          return Core::Design::Visibility::SILENT if rule && !visible.rule?(rule, table)
+
           rule&.name || rule&.then { |found| found.respond_to?(:sentence) ? found.sentence(table) : nil }
         end
       end

@@ -7,7 +7,7 @@ module UpTack
       class Table
         def initialize(workspace)
           @workspace = workspace
-          @seen = Seen.new(workspace)
+          @seen = workspace.visibility
         end
 
         # @return [Hash] for the overview
@@ -20,7 +20,7 @@ module UpTack
           {
             id: table.id, **name(table), aliases: table.aliases, title: table.title, title_field: table.title_field&.key, review: table.review,
             log: table.log, access: table.access || {}, may: {edit: @seen.table?(table, :edit), delete: @seen.table?(table, :delete)},
-            filters: table.filters.select { |filter| @seen.open?(filter.compiled(table).references) }.map(&:to_plain), fields: @seen.fields(table).map { |field| self.field(field, table) },
+            filters: table.filters.select { |filter| @seen.references?(filter.compiled(table).references) }.map(&:to_plain), fields: @seen.fields(table).map { |field| self.field(field, table) },
             stages: Core::Stages::ALL.map { |stage| self.stage(stage) },
             rules: table.rules.select { |rule| @seen.rule?(rule, table) }.map { |rule| self.rule(rule, table) },
             forms: [Core::Design::Form.usual(table), *table.forms].map { |form| Form.of(form, table, @seen, @workspace.project) },

@@ -13,7 +13,7 @@ module UpTack
             table = workspace.table(params[:table])
             asked = {table: table.key, kind: sent["do"].to_s, ids: ids_sent, filter: sent["filter"]&.to_s&.scrub, search: sent["search"]&.to_s&.scrub}
             asked.update(typed: sent["typed"] ? typed : {}, keep: sent["keep"].to_s)
-            in_background(->(report) { json(Render::Report.of(report, table)) }, report: ->(report) { Render::Report.of(report, table) }) do |progress, workspace|
+            in_background(->(report) { json(Render::Report.of(report, table, workspace.visibility)) }, report: ->(report) { Render::Report.of(report, table, workspace.visibility) }) do |progress, workspace|
               UseCases::Bulk::Change.new(workspace, progress: progress).call(**asked)
             end
           end
@@ -21,7 +21,7 @@ module UpTack
           app.post("/api/tables/:table/batch") do
             table = workspace.table(params[:table])
             drafts, came, keep = drafts_sent, way, sent["keep"] ? sent["keep"].to_s : "all"
-            told = ->((report, results)) { {report: Render::Report.of(report, table), results: results} }
+            told = ->((report, results)) { {report: Render::Report.of(report, table, workspace.visibility), results: results} }
             in_background(->(done) { json(told.call(done)) }, report: told) do |progress, workspace|
               Routes::Bulk.write(workspace, UseCases::Bulk::Write.new(workspace, way: came, progress: progress), table: table, drafts: drafts, keep: keep)
             end
@@ -36,7 +36,7 @@ module UpTack
           results = Array.new(drafts.length) { {state: "gone", id: nil, version: nil, messages: []} }
           summary = (drafts.length == 1) ? "1 record written" : "#{Core::Values::Plain.grouped(drafts.length)} records written"
           report = writing.call(table: table.key, drafts: drafts, summary: summary, keep: keep) do |place, answer|
-            results[place] = (answer.state == :conflict) ? conflict(workspace, table, answer, drafts[place][:id]) : result(answer)
+            results[place] = (answer.state == :conflict) ? conflict(workspace, table, answer, drafts[place][:id]) : result(answer, table, workspace.visibility)
           end
           results.each_with_index { |result, place| result[:id] ||= drafts[place][:id] }
           [report, results]
@@ -45,13 +45,14 @@ module UpTack
         # @return [Hash] of a record that somebody else changed: as it is now, and what they did
         def self.conflict(workspace, table, answer, id)
           record = UseCases::FindRecord.new(workspace).call(table: table.key, id: id)
-          {**result(answer), record: Render::Record.new(workspace, table).of(record), theirs: Render::Entry.new(workspace).all(answer.theirs)}
+          {**result(answer, table, workspace.visibility), record: Render::Record.new(workspace, table).of(record), theirs: Render::Entry.new(workspace).all(answer.theirs)}
         end
 
         # @param answer [UseCases::Answer]
+        # @param visible [Core::Design::Visibility] of whoever asks
         # @return [Hash] what became of one record
-        def self.result(answer)
-          messages = (answer.state == :refused) ? answer.outcome.refusals.map(&:to_h) : []
+        def self.result(answer, table, visible)
+          messages = (answer.state == :refused) ? answer.outcome.refusals.map { |each| visible.refusal(each, table).to_h } : []
           state = (answer.state == :saved && answer.outcome.changes.empty?) ? "unchanged" : answer.state.to_s
           {state: state, id: answer.record&.id, version: (answer.record&.version if answer.state == :saved), messages: messages}
         end

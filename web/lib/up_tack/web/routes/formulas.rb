@@ -10,7 +10,7 @@ module UpTack
           app.get("/api/names") { json(Render::Names.of(workspace.project, person.role)) }
 
           app.post("/api/tables/:table/formula") do
-            scope = workspace.table(params[:table]).scope
+            scope = workspace.visibility.scope(workspace.table(params[:table]))
             text = design_parts("formula")["formula"].to_s
             begin
               formula = Core::Expression.compile(text, scope, expecting: sent["condition"] ? :yes_no : nil)

@@ -29,7 +29,7 @@ module UpTack
             table = workspace.table(params[:table])
             upload = uploads.new(person).find(sent["id"].to_s)
             options, plain, keep = options_sent, settings_sent, sent["keep"].to_s
-            told = ->(result) { Render::Import.result(result, table) }
+            told = ->(result) { Render::Import.result(result, table, workspace.visibility) }
             in_background(->(result) { json(told.call(result)) }, report: told) do |progress, workspace|
               source = upload.source(options)
               looked = UseCases::Imports::Look.new(workspace).call(source, workspace.table(table.key))

@@ -5,16 +5,28 @@ module UpTack
     module Routes
       # Work in the background.
       module Jobs
-        def self.registered(app)
-          app.get("/api/jobs/:id") do
+        # Finds what was asked for.
+        module Helpers
+          # A job tells of records, so it is told to whoever began it, and to builders.
+          def own_job
             job = UpTack::Jobs.find(params[:id])
+            raise Store::NotFound, "There is no such job; it may have ended a while ago." unless job.owner == person.id || person.builder?
+
+            job
+          end
+        end
+
+        def self.registered(app)
+          app.helpers Helpers
+          app.get("/api/jobs/:id") do
+            job = own_job
             raise job.error if job.error && !job.error.is_a?(Upkeep::Stopped)
 
             json(Render::Job.of(job))
           end
 
           app.delete("/api/jobs/:id") do
-            job = UpTack::Jobs.find(params[:id])
+            job = own_job
             job.progress.stop
             job.wait(2)
             json(Render::Job.of(job))

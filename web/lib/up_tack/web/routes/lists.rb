@@ -17,24 +17,24 @@ module UpTack
           app.helpers Helpers
           changes = Core::Design::Changes
 
-          app.get("/api/lists") { json(Render::Lists.of(workspace.project)) }
+          app.get("/api/lists") { json(Render::Lists.of(workspace.project, workspace.visibility)) }
 
           app.post("/api/lists") do
             parts = design_parts("name", "values", "retired")
             change = changes::KeepList.new(name: parts["name"], values: parts["values"], retired: parts["retired"] || [])
-            change_design(->(project) { json(Render::Lists.of(project), status: 201) }) { |design| design.call(change) }
+            change_design(->(project) { json(Render::Lists.of(project, workspace.visibility), status: 201) }) { |design| design.call(change) }
           end
 
           app.put("/api/lists/:list") do
             change = list_sent
-            change_design(->(project) { json(Render::Lists.of(project)) }) { |design| design.call(change) }
+            change_design(->(project) { json(Render::Lists.of(project, workspace.visibility)) }) { |design| design.call(change) }
           end
 
           app.post("/api/lists/:list/preview") { json(Render::Choices.foreseen(UseCases::ForeseeChoices.new(workspace).call(list_sent))) }
 
           app.delete("/api/lists/:list") do
             change = changes::DropList.new(id: params[:list])
-            change_design(->(project) { json(Render::Lists.of(project)) }) { |design| design.call(change) }
+            change_design(->(project) { json(Render::Lists.of(project, workspace.visibility)) }) { |design| design.call(change) }
           end
         end
       end

@@ -53,7 +53,7 @@ module UpTack
 
           app.get("/api/tables/:table/records/:id/deletion") do
             found = UseCases::ForeseeDeletion.new(workspace).call(table: params[:table], id: record_id)
-            json(Render::Deletion.of(found))
+            json(Render::Deletion.of(found, workspace.visibility))
           end
 
           # The records that link to one, as its lines.

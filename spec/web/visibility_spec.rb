@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+require "web_helper"
+require "zip"
+
+# What a role may not see shows by no way: tables and fields are closed at random, their values are
+# marked, and every operation is walked that the role may ask for.
+RSpec.describe "What is hidden, over HTTP" do
+  include WebHelp
+
+  random = Random.new(RSpec.configuration.seed)
+  mark = ->(number) { "zq#{number}secret" }
+  people = {"clerk" => "Bram Tolley", "reader" => "Hale Orrin"}
+
+  def rows(table) = UpTack::Store::Rows.model(table)
+  # A workbook is a packed file.
+  def unpacked(response)
+    return response.body.dup.force_encoding("UTF-8").scrub unless response.body.start_with?("PK")
+
+    Zip::File.open_buffer(StringIO.new(response.body)).select(&:file?).map { |entry| entry.get_input_stream.read.force_encoding("UTF-8").scrub }.join
+  end
+
+  # Closes a table and some fields to a role, and what is calculated from them when it is read.
+  def close(role, table, fields)
+    change(:ChangeTable, table: table, parts: {"access" => {role => "nothing"}})
+    hidden = fields.dup
+    loop do
+      visible = Core::Design::Visibility.new(workspace.project, role)
+      hidden.each { |key, field| change(:ChangeField, table: key, field: field, parts: {"access" => {role => "nothing"}}) }
+      more = workspace.project.tables.flat_map do |design|
+        visible = Core::Design::Visibility.new(workspace.project, role)
+        design.fields.select { |field| visible.field?(field) && (rule = design.calculation(field.key)) && !visible.references?(rule.references(design)) }.map { |field| [design.key, field.key] }
+      end
+      break if (more - hidden).empty?
+
+      hidden |= more
+    end
+    hidden
+  end
+
+  # Everything hidden gets values that are found again wherever they turn up.
+  def fill_with_marks(role, mark)
+    visible = Core::Design::Visibility.new(workspace.project, role)
+    workspace.project.tables.each do |table|
+      table.kept_fields.each do |field|
+        next if visible.table?(table) && visible.field?(field)
+
+        case field.type
+        when "text", "long_text" then rows(table.key).update_all("\"#{field.key}\" = '#{mark.call(1)} ' || id")
+        when "number" then rows(table.key).update_all("\"#{field.key}\" = 7310000 + id")
+        end
+      end
+    end
+  end
+
+  def shows?(body) = body.match?(/zq\d+secret|7310\d{3}|7,310,\d{3}/)
+
+  people.each do |role, name|
+    it "shows a #{role} nothing of it in any answer" do
+      candidates = workspace.project.tables.flat_map { |table| table.fields.reject { |field| field == table.title_field || field.link? || table.given?(field.key) }.select { |field| %w[text long_text number].include?(field.type) }.map { |field| [table.key, field.key] } }
+      closed = %w[clays members orders titles firings].sample(random: random)
+      hidden = close(role, closed, candidates.sample(6, random: random).reject { |table, _| table == closed })
+      hidden_labels = hidden.map { |table, key| workspace.table(table).field(key).label }
+      fill_with_marks(role, mark)
+      sign_in_as(name)
+      leaks = []
+      walked = 0
+      look = lambda do |method, path, body = nil|
+        ask(method, path, body)
+        walked += 1
+        text = unpacked(last_response)
+        leaks << "#{method} #{path} #{body}: #{text[/.{0,60}(zq\d+secret|7310\d{3}|7,310,\d{3}).{0,40}/m]}" if shows?(text)
+        [status, text]
+      end
+      escape = ->(text) { Rack::Utils.escape(text) }
+      least = ->(operation) { UpTack::Web::Guard::Access.enough?(role, operation["x-least"]) }
+
+      # All that is only looked at, with every table, some fields and the marks as what is sought.
+      WebHelp::DOCUMENT["paths"].each do |template, item|
+        next unless item["get"] && least.call(item["get"]) && !template.match?(/openapi/)
+
+        workspace.project.tables.each do |table|
+          next if table != workspace.project.tables.first && !template.include?("{table}")
+
+          names = {"table" => table.key, "id" => "1", "field" => table.fields.first.key, "other" => workspace.project.tables.sample(random: random).key, "link" => table.fields.find(&:link?)&.key || "none", "job" => "none", "list" => "l102", "batch" => "1", "entry" => "1"}
+          path = template.gsub(/\{(\w+)\}/) { names.fetch(Regexp.last_match(1), "1") }
+          look.call(:get, path)
+          # SEEN=all for every question instead of some of them.
+          asked = hidden.select { |key, _| key == table.key }.map(&:last) + table.fields.select(&:link?).map(&:key)
+          asked = asked.sample(1, random: random) unless ENV["SEEN"]
+          asked.each do |key|
+            ["fields=#{key}", "sort=-#{key}", "filter=#{escape.call("#{key} is not blank")}", "field=#{key}&table=#{table.key}", "filter=#{escape.call("#{key[0..-2]}x > 1")}"].sample(ENV["SEEN"] ? 5 : 2, random: random).each { |query| look.call(:get, "#{path}?#{query}") }
+          end
+          ["search=zq1secret", "text=zq1secret", "text=7310001"].sample(ENV["SEEN"] ? 3 : 1, random: random).each { |query| look.call(:get, "#{path}?#{query}") }
+        end
+      end
+      # Links back, to and from what is closed.
+      workspace.project.tables.each do |table|
+        table.neighbours.links_to(table.key).each { |other, field| look.call(:get, "/api/tables/#{table.key}/records/1/lines/#{other.key}/#{field.key}") }
+        look.call(:get, "/api/history?table=#{table.key}")
+      end
+      if role == "clerk"
+        workspace.project.tables.each do |table|
+          at = "/api/tables/#{table.key}"
+          look.call(:post, "#{at}/draft", {typed: {}})
+          look.call(:post, "#{at}/draft", {typed: {}, id: 1})
+          look.call(:get, "#{at}/records/1/deletion")
+          table.fields.select(&:link?).each { |field| ["", "zq1secret", "a"].each { |text| look.call(:post, "#{at}/fields/#{field.key}/candidates", {text: text, typed: {}}) } }
+          look.call(:post, "#{at}/bulk", {do: "copy", ids: [1, 2], keep: "none"})
+          look.call(:post, "#{at}/bulk", {do: "delete", ids: [1, 2], keep: "none"})
+          look.call(:delete, "#{at}/records/1")
+          look.call(:post, "#{at}/records", {typed: {}})
+          look.call(:post, "#{at}/formula", {formula: "#{(table.fields.last.key)[0..-2]}q + 1"})
+          # A right guess is told as little as a wrong one.
+          hidden.select { |key, _| key == table.key }.each do |_, key|
+            stored = rows(table.key).where(id: 3).pick(key)
+            [[:patch, "#{at}/records/3", ->(value) { {typed: {key => value}} }], [:post, "#{at}/draft", ->(value) { {id: 3, typed: {key => value}} }], [:post, "#{at}/batch", ->(value) { {records: [{id: 3, typed: {key => value}}]} }], [:post, "#{at}/bulk", ->(value) { {do: "change", keep: "none", ids: [3], typed: {key => value}} }]].each do |method, path, body|
+              right, wrong = [stored.to_s, "#{stored}9"].map { |value| look.call(method, path, body.call(value)) }
+              leaks << "#{method} #{path} tells #{key} right from wrong" unless right == wrong
+            end
+          end
+        end
+      end
+      hidden_labels.uniq.each do |label|
+        next if workspace.project.tables.any? { |table| Core::Design::Visibility.new(workspace.project, role).fields(table).any? { |field| field.label.include?(label) } }
+
+        table = workspace.project.tables.find { |each| each.fields.any? { |field| field.label == label } }
+        [["/api/tables/#{table.key}", :get], ["/api/names", :get], ["/api/map", :get], ["/api/lists", :get]].each { |path, method| leaks << "#{path} names #{label}" if look.call(method, path).last.include?(JSON.generate(label)) }
+      end
+      puts "\n#{walked} answers to a #{role} looked at; closed: #{closed}, #{hidden.map { |each| each.join(".") }.join(", ")}" if ENV["WHY"]
+      expect(leaks).to eq([])
+    end
+  end
+end
