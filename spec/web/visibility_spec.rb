@@ -13,6 +13,7 @@ RSpec.describe "What is hidden, over HTTP" do
   people = {"clerk" => "Bram Tolley", "reader" => "Hale Orrin"}
 
   def rows(table) = UpTack::Store::Rows.model(table)
+
   # A workbook is a packed file.
   def unpacked(response)
     return response.body.dup.force_encoding("UTF-8").scrub unless response.body.start_with?("PK")
@@ -110,10 +111,10 @@ RSpec.describe "What is hidden, over HTTP" do
           look.call(:post, "#{at}/bulk", {do: "delete", ids: [1, 2], keep: "none"})
           look.call(:delete, "#{at}/records/1")
           look.call(:post, "#{at}/records", {typed: {}})
-          look.call(:post, "#{at}/formula", {formula: "#{(table.fields.last.key)[0..-2]}q + 1"})
+          look.call(:post, "#{at}/formula", {formula: "#{table.fields.last.key[0..-2]}q + 1"})
           # A right guess is told as little as a wrong one.
           hidden.select { |key, _| key == table.key }.each do |_, key|
-            stored = rows(table.key).where(id: 3).pick(key)
+            stored = table.kept?(key) ? rows(table.key).where(id: 3).pick(Arel.sql("\"#{key}\"")) : 1
             [[:patch, "#{at}/records/3", ->(value) { {typed: {key => value}} }], [:post, "#{at}/draft", ->(value) { {id: 3, typed: {key => value}} }], [:post, "#{at}/batch", ->(value) { {records: [{id: 3, typed: {key => value}}]} }], [:post, "#{at}/bulk", ->(value) { {do: "change", keep: "none", ids: [3], typed: {key => value}} }]].each do |method, path, body|
               right, wrong = [stored.to_s, "#{stored}9"].map { |value| look.call(method, path, body.call(value)) }
               leaks << "#{method} #{path} tells #{key} right from wrong" unless right == wrong
