@@ -14,7 +14,8 @@ module UpTack
       }.freeze
       # What a spreadsheet takes for a formula; a sign before it makes it a text, which is
       # taken away when the file comes in again.
-      FORMULA = /\A'*[=+\-@\t\r]/
+      # Full-width signs and spaces before one count as well.
+      FORMULA = /\A'*(?:[\t\r]|[[:space:]]*[=+\-@＝＋－＠])/
 
       module_function
 

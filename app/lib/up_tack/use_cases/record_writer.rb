@@ -42,7 +42,8 @@ module UpTack
       # @return [Answer] :saved or :refused
       # @raise [Core::Design::Invalid] for a field that the table does not have
       def write(typed, stored: nil, id: stored&.id, pending: nil, carried: NONE, begun: nil, settled: nil, **more)
-        check(typed)
+        # A deleted record comes back with all that it had, by the hand of whoever may bring it back.
+        check(typed) unless more[:as_it_was] && stored.nil?
         known = id || (pending ? Store::PendingRecords::NEW : nil)
         draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : NONE, **more)
         @context = @workspace.context(counters: @counters, pending: pending) unless @holding && @context

@@ -22,6 +22,7 @@ module UpTack
       def call(id)
         @workspace.write do
           batch = Store::Batch.find_by(id: id) or raise Store::NotFound, "There is no such change."
+          raise NotAllowed, "Only a builder takes back what somebody else changed." unless @workspace.person.builder? || batch.person_id == @workspace.person.id
           Core::Design::Invalid.because("This change was taken back already.") if batch.undone?
 
           table = table_of(batch) or Core::Design::Invalid.because("Its table is no longer there.")

@@ -80,6 +80,7 @@ module UpTack
           return unless request.path_info.start_with?("/api/")
 
           cache_control :no_store
+          refuse_unsound
           refuse_foreign
           operation = Guard::Access.current.find(request.request_method, request.path_info)
           raise Store::NotFound, "There is nothing at #{request.path_info}." unless operation
@@ -97,6 +98,19 @@ module UpTack
           end
           former_path
           UseCases::NotAllowed.unless_may(person, workspace.table(present_table(operation.table)), :see) if operation.table
+        end
+
+        # No address and no question has a character that no text has.
+        def refuse_unsound
+          texts = [Rack::Utils.unescape_path(request.path_info), *request.GET.flatten(3)].map(&:to_s)
+          raise Requests::Malformed, "The address holds a character that is no text." unless texts.all? { |text| sound?(text) }
+        rescue Rack::QueryParser::InvalidParameterError, Rack::QueryParser::ParameterTypeError, ArgumentError
+          raise Requests::Malformed, "The address can't be read."
+        end
+
+        def sound?(text)
+          text = text.dup.force_encoding(Encoding::UTF_8)
+          text.valid_encoding? && !text.include?("\u0000")
         end
 
         # A browser says from where a request comes; what another site's page sends is not heard.

@@ -21,7 +21,7 @@ module UpTack
           checks, comments = checks_and_comments
           lines = ["  \"id\" INTEGER PRIMARY KEY", *@table.kept_fields.map { |field| "  #{column(field)}" }, *checks.map { |check| "  #{check}" }]
           hidden = @table.fields.reject { |field| @table.kept?(field.key) }.map { |field| "-- #{field.label} is worked out whenever somebody looks: #{sentence(@table.calculation(field.key))}" }
-          "-- #{@table.label}\n#{[*comments, *hidden].map { |line| "#{line}\n" }.join}CREATE TABLE #{name(@table.key)} (\n#{lines.join(",\n")}\n);\n"
+          "#{["-- #{@table.label}", *comments, *hidden].map { |line| "#{line.gsub(/[[:cntrl:]\u2028\u2029]+/, " ")}\n" }.join}CREATE TABLE #{name(@table.key)} (\n#{lines.join(",\n")}\n);\n"
         end
 
         # @return [Array<String>] names of its columns

@@ -21,6 +21,7 @@ module UpTack
           @workspace.write do
             entry = Store::Entry.find_by(id: entry) or raise Store::NotFound, "There is no such entry."
             @table = @workspace.project.tables.find { |table| table.id == entry.table_id } or Core::Design::Invalid.because("Its table is no longer there; bring it back first.")
+            NotAllowed.unless_may(@workspace.person, @table, :edit)
             [@table, (entry.action == "delete") ? restore(entry) : put_back(entry, field)]
           end
         end
@@ -37,7 +38,7 @@ module UpTack
 
         def put_back(entry, field)
           stored = Store::Rows.new(@table).find(entry.record_id) or Core::Design::Invalid.because("This record was deleted; bring it back by the entry that deleted it.")
-          earlier = field ? value_before(entry, field) : values_before(entry)
+          earlier = field ? value_before(entry, field) : values_before(entry).select { |key, _| @workspace.visibility.field?(@table.field(key)) }
           typed = earlier.reject { |key, value| stored[key] == value }.to_h { |key, value| [key, dumped(@table.field(key), value)] }
           Core::Design::Invalid.because(field ? "It has that value already." : "The record is as it was then already.") if typed.empty?
 
@@ -46,6 +47,8 @@ module UpTack
 
         def value_before(entry, id)
           change = entry.field_changes.find { |each| each.field_id == id } or raise Store::NotFound, "That entry says nothing of such a field."
+          raise Store::NotFound, "That entry says nothing of such a field." unless @workspace.visibility.field?(@table.fields.find { |each| each.id == id })
+
           design = field_of(change) or Core::Design::Invalid.because("#{change.field_label} is no longer there, or of another type.")
           Core::Design::Invalid.because("#{design.label} is given its values by a rule; put back what it is made from.") if @table.given?(design.key)
 

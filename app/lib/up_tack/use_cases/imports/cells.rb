@@ -9,7 +9,7 @@ module UpTack
         # A cell that is no value of its field. message:: for people
         class Wrong < StandardError; end
         # Put before a text that a spreadsheet would take for a formula, and taken away again.
-        HARMLESS = /\A'+[=+\-@\t\r]/
+        HARMLESS = /\A'+(?:[\t\r]|[[:space:]]*[=+\-@＝＋－＠])/
 
         # @param field [Core::Design::Field]
         # @param taken [Taken]

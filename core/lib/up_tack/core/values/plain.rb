@@ -22,9 +22,12 @@ module UpTack
           when true then "yes"
           when false then "no"
           when ::Date then raw.iso8601
-          else Unreadable.new(code: "not_a_value", message: "#{field.label} takes one value, not a list or an object.")
+          else Unreadable.new(code: "not_a_value", message: "#{label(field)} takes one value, not a list or an object.")
           end
         end
+
+        # Some values belong to no field, such as the day of a trial.
+        def label(field) = field ? field.label : "This"
 
         # Spaces that do not break a line come along from web pages and other programs; nobody sees them.
         ODD_SPACES = "\u00a0\u2007\u2009\u202f"
@@ -40,7 +43,7 @@ module UpTack
 
           Unreadable.new(
             code: "too_long",
-            message: "#{field.label} holds at most #{grouped(limit)} characters; this is #{grouped(text.length)}."
+            message: "#{label(field)} holds at most #{grouped(limit)} characters; this is #{grouped(text.length)}."
           )
         end
 
@@ -54,7 +57,7 @@ module UpTack
         def figures(number, field)
           return Numbers.plain(number) if number.finite? && number.exponent.abs <= LARGEST_EXPONENT
 
-          Unreadable.new(code: "too_many_digits", message: "#{field.label} can't take a number of that size.")
+          Unreadable.new(code: "too_many_digits", message: "#{label(field)} can't take a number of that size.")
         end
 
         def clean(raw, field)
@@ -62,10 +65,10 @@ module UpTack
 
           utf8 = (raw.encoding == Encoding::UTF_8) ? raw : raw.dup.force_encoding(Encoding::UTF_8)
           unless utf8.valid_encoding?
-            return Unreadable.new(code: "not_unicode", message: "#{field.label} has characters that are not valid Unicode.")
+            return Unreadable.new(code: "not_unicode", message: "#{label(field)} has characters that are not valid Unicode.")
           end
           if (place = utf8.index("\u0000"))
-            return Unreadable.new(code: "nul", message: "#{field.label} has a NUL character at place #{place + 1}, which can't be kept.")
+            return Unreadable.new(code: "nul", message: "#{label(field)} has a NUL character at place #{place + 1}, which can't be kept.")
           end
           utf8.unicode_normalize(:nfc)
         end

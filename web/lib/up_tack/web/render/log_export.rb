@@ -8,8 +8,6 @@ module UpTack
       # The change log as a file: a line for each changed field, or each entry as JSON.
       class LogExport
         COLUMNS = ["Entry", "Moment (UTC)", "At the firm", "Person", "Way in", "What", "Table", "Record", "Name", "Field", "Before", "After", "Rule", "Seal"].freeze
-        # What a spreadsheet would take for a formula is set behind an apostrophe.
-        FORMULA = /\A[=+\-@\t\r]/
 
         # @param workspace [Workspace]
         def initialize(workspace)
@@ -44,7 +42,8 @@ module UpTack
           changes.map { |change| CSV.generate_line([*begun, change[:field], change[:before], change[:after], change[:rule], entry.seal].map { |cell| harmless(cell) }) }
         end
 
-        def harmless(cell) = (cell.is_a?(String) && cell.match?(FORMULA)) ? "'#{cell}" : cell
+        # What a spreadsheet would take for a formula is set behind an apostrophe.
+        def harmless(cell) = Interchange::Targets.harmless(cell)
       end
     end
   end
