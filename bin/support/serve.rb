@@ -89,6 +89,8 @@ UpTack::Store::Database.close
 configuration = Puma::Configuration.new do |config|
   config.bind "tcp://#{host.include?(":") ? "[#{host}]" : host}:#{port}"
   config.threads 1, 8
+  # No file that is brought in is larger.
+  config.http_content_length_limit UpTack::UseCases::Imports::Uploads::LARGEST
   config.environment "production"
   config.app UpTack::Web::Application
   config.quiet

@@ -6,16 +6,25 @@ module UpTack
   module Jobs
     # Seconds for which the end of a job is remembered.
     MEMORY = 600
+    # Pieces of work that one person can have going on at a time.
+    MOST = 4
+
+    # Somebody has as much going on as they may.
+    class TooMany < StandardError
+      def initialize = super("You have #{MOST} pieces of long work going on. Wait for one of them, or stop it.")
+    end
 
     # One piece of work.
     class Job
-      attr_reader :id, :owner, :progress, :result, :error, :ended_at
+      attr_reader :id, :owner, :shared, :progress, :result, :error, :ended_at
 
       # @param report [Proc, nil] makes of the result what is told at the end
       # @param owner [Integer, nil] number of the person whose work it is
-      def initialize(id, report, owner = nil, &work)
+      # @param shared [String, nil] the name under which it is everybody's
+      def initialize(id, report, owner = nil, shared = nil, &work)
         @id = id
         @owner = owner
+        @shared = shared
         @report = report
         @progress = Upkeep::Progress.new
         @thread = Thread.new { run(work) }
@@ -48,13 +57,19 @@ module UpTack
 
     class << self
       # @param report [Proc, nil] makes of the result what is told at the end
+      # @param shared [String, nil] a name under which whoever asks while it runs gets the same job
       # @yield [progress] the work; what it gives is the job's result
       # @return [Job] begun
-      def start(report = nil, owner: nil, &work)
+      # @raise [TooMany]
+      def start(report = nil, owner: nil, shared: nil, &work)
         @mutex.synchronize do
           forget_old
+          running = shared && @jobs.each_value.find { |job| job.shared == shared && job.running? }
+          next running if running
+          raise TooMany if owner && @jobs.each_value.count { |job| job.owner == owner && job.running? } >= MOST
+
           id = SecureRandom.uuid
-          @jobs[id] = Job.new(id, report, owner, &work)
+          @jobs[id] = Job.new(id, report, owner, shared, &work)
         end
       end
 

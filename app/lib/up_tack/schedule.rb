@@ -21,6 +21,7 @@ module UpTack
       workspace = Workspace.new(person: person)
       UseCases::SendNotices.new(workspace).call
       UseCases::Care::Backups.new(workspace.clock).make_due
+      UseCases::Imports::Uploads.forget_old
     rescue => e
       warn "The schedule: #{e.class}: #{e.message}"
     ensure

@@ -102,10 +102,11 @@ module UpTack
       # @param keys [Array<String>, nil] only these fields; nil for all
       # @yield [Array<Array(Integer, Row)>] in order of number, some thousands at a time
       def each_batch(ids = nil, keys: nil, &block)
-        return ids.sort.each_slice(500) { |some| block.call(rows(model.where(id: some).order(:id), keys)) } if ids
+        return ids.sort.each_slice(500) { |some| Deadline.look || block.call(rows(model.where(id: some).order(:id), keys)) } if ids
 
         last = 0
         loop do
+          Deadline.look
           batch = rows(model.where("id > ?", last).order(:id).limit(BATCH), keys)
           block.call(batch) if batch.any?
           break if batch.length < BATCH

@@ -103,7 +103,12 @@ module UpTack
         matches
       end
 
-      def lets_through?(id, row) = query.rest.nil? || query.rest.call(evaluation(id, row)) == true
+      def lets_through?(id, row)
+        return true if query.rest.nil?
+
+        Store::Deadline.look
+        query.rest.call(evaluation(id, row)) == true
+      end
 
       def evaluation(id, row)
         Core::Expression::Evaluation.new(values: row, old: row, context: @context, is_new: false, id: id)
@@ -113,6 +118,7 @@ module UpTack
 
       # As what is shown compares: text without regard to case, a link by its name.
       def sort_key(field, id, row)
+        Store::Deadline.look
         value = row.fetch(field.key) { @table.scope[field.key].computed.call(evaluation(id, row)) }
         case value
         when nil then nil

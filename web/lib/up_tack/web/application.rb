@@ -9,6 +9,7 @@ module UpTack
       Guard::Attempts.prepare
       use Rack::Attack
       use Guard::Idempotency
+      use Guard::TimeLimit
 
       set :static, false
       set :show_exceptions, false

@@ -22,12 +22,13 @@ module UpTack
 
       # @yield [Upkeep::Progress, Workspace] what is to be done
       # @param report [Proc, nil] makes of its result what the job tells at its end
-      def in_background(answer, report: nil, &work)
+      # @param shared [String, nil] see Jobs.start
+      def in_background(answer, report: nil, shared: nil, &work)
         chosen = person
         # What is done once, with its answer, is waited for.
         return answer.call(work.call(Upkeep::Progress.none, Workspace.new(person: chosen)).tap { workspace.renew }) if env[Guard::Idempotency::WITHIN]
 
-        job = Jobs.start(report, owner: chosen.id) { |progress| work.call(progress, Workspace.new(person: chosen)) }
+        job = Jobs.start(report, owner: chosen.id, shared: shared) { |progress| work.call(progress, Workspace.new(person: chosen)) }
         job.wait(PATIENCE) ? ended(job, answer) : json(Render::Job.of(job), status: 202)
       end
 

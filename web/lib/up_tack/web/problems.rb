@@ -14,18 +14,29 @@ module UpTack
         app.error(UseCases::NotAllowed) { |error| problem(403, "not_allowed", error.message) }
         app.error(UseCases::People::SignIn::Refused) { |error| problem(403, "not_signed_in", error.message) }
         app.error(Guard::Attempts::TooMany) { |error| problem(429, "too_many", error.message) }
+        app.error(UpTack::Jobs::TooMany) { |error| problem(429, "too_many", error.message) }
         app.error(Upkeep::Stopped) { |error| problem(409, "stopped", error.message) }
         app.error(Requests::Malformed) { |error| problem(400, "malformed", error.message) }
         app.error(Requests::TooLarge) { problem(413, "too_large", "This is more than 8 MB; send it in parts.") }
         app.error(Sinatra::BadRequest) { problem(400, "malformed", "This address can't be read.") }
+        app.error(Store::Deadline::Passed) { |error| problem(503, "too_slow", error.message) }
         app.error(ActiveRecord::StatementTimeout, ActiveRecord::LockWaitTimeout, SQLite3::BusyException) { busy }
+        app.error(ActiveRecord::ConnectionNotEstablished) { full }
         app.error { |error| error.cause.is_a?(SQLite3::BusyException) ? busy : unexpected(error) }
         app.helpers Unexpected
       end
 
       # What nobody foresaw: noted with its place, told in plain words.
       module Unexpected
-        def busy = problem(503, "busy", "Another program is writing to the database; try again in a moment.")
+        def busy
+          headers "Retry-After" => "1"
+          problem(503, "busy", "Another program is writing to the database; try again in a moment.")
+        end
+
+        def full
+          headers "Retry-After" => "2"
+          problem(503, "busy", "Too much is asked at once; try again in a moment.")
+        end
 
         def unexpected(error)
           warn "#{request.request_method} #{request.path_info}: #{error.class}: #{error.message}\n  #{error.backtrace.to_a.first(12).join("\n  ")}"

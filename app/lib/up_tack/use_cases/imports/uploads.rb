@@ -10,9 +10,19 @@ module UpTack
         LARGEST = 1 << 30
         KEPT = 24 * 60 * 60
         BLOCK = 1 << 20
+        # Bytes of all files that one person has waiting.
+        QUOTA = 2 << 30
 
-        # A file that is larger than LARGEST.
+        # A file that is larger than LARGEST, or more than is left of the QUOTA.
         class TooLarge < StandardError; end
+
+        # Where the files of everybody wait.
+        def self.folder = File.join(File.dirname(Store::Database.path), "imports")
+
+        # Deletes what has waited for too long, whoever brought it.
+        def self.forget_old
+          Dir[File.join(folder, "p*", "*")].each { |path| FileUtils.rm_f(path) if File.mtime(path) < Time.now - KEPT }
+        end
 
         # One of them. path:: of the file; name:: under which people know it
         Upload = Struct.new(:id, :path, :name, keyword_init: true) do
@@ -25,7 +35,7 @@ module UpTack
         end
 
         def initialize(person)
-          @folder = File.join(File.dirname(Store::Database.path), "imports", "p#{person.id}")
+          @folder = File.join(Uploads.folder, "p#{person.id}")
         end
 
         # @param io [#read]
@@ -33,7 +43,7 @@ module UpTack
         # @return [Upload]
         # @raise [TooLarge]
         def add(io, name)
-          forget_old
+          Uploads.forget_old
           FileUtils.mkdir_p(@folder)
           upload = Upload.new(id: SecureRandom.hex(12), name: name.to_s.scrub.gsub(/[\p{Cntrl}\/\\]/, " ").strip[-120..] || name.to_s.scrub.gsub(/[\p{Cntrl}\/\\]/, " ").strip)
           upload.path = File.join(@folder, upload.id)
@@ -57,15 +67,15 @@ module UpTack
         private
 
         def copy(io, file)
+          left = [LARGEST, QUOTA - waiting].min
           while (block = io.read(BLOCK))
             file << block
-            raise TooLarge if file.pos > LARGEST
+            raise TooLarge if file.pos > left
           end
         end
 
-        def forget_old
-          Dir[File.join(@folder, "*")].each { |path| FileUtils.rm_f(path) if File.mtime(path) < Time.now - KEPT }
-        end
+        # Bytes of the files that wait already.
+        def waiting = Dir[File.join(@folder, "*")].sum { |path| File.size(path) }
       end
     end
   end

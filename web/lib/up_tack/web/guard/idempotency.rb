@@ -12,6 +12,12 @@ module UpTack
         # Told to the application: that all is one transaction, so that nothing goes on in the background.
         WITHIN = "up_tack.one_transaction"
         LONGEST = 200
+        # Operations that leave nothing behind, whose answers are secrets, or whose body is a file: none of
+        # them is remembered.
+        APART = %r{
+          \A/api/(session|set-up|tokens|people|imports|history/verify|backups|conventions/preview) |
+          /(draft|trial|formula|pieces|preview|candidates|edges|bench|samples|mistakes|look|decisions/\w+)\z
+        }x
 
         def initialize(app)
           @app = app
@@ -19,10 +25,13 @@ module UpTack
 
         def call(env)
           key = env[HEADER].to_s
-          return @app.call(env) if key.empty? || !METHODS.include?(env["REQUEST_METHOD"])
+          return @app.call(env) if key.empty? || !METHODS.include?(env["REQUEST_METHOD"]) || APART.match?(env["PATH_INFO"])
           return problem(400, "malformed", "An Idempotency-Key has up to #{LONGEST} plain characters.") unless key.match?(/\A[\x21-\x7E ]{1,#{LONGEST}}\z/)
 
-          request = fingerprint(env)
+          # Whoever is not signed in, or sends more than is taken, is answered without anything being read or held.
+          return @app.call(env) unless known?(env) && env["CONTENT_LENGTH"].to_i <= Requests::LARGEST_BODY
+
+          request = fingerprint(env) or return @app.call(env)
           Store::Database.write { once(env, who(env), key, request) }
         rescue Undone => e
           e.answer
@@ -54,7 +63,7 @@ module UpTack
           raise Undone, [status, headers, [text]] unless status.between?(200, 299)
 
           Store::Answer.forget_old
-          Store::Answer.create!(caller: caller, key: key, request: request, status: status, headers: JSON.generate(headers.to_h.slice("content-type", "Content-Type")), body: text, made_at: Time.now.utc)
+          Store::Answer.create!(caller: caller, key: key, request: request, status: status, headers: JSON.generate(headers.to_h.except("set-cookie", "Set-Cookie", "content-length", "Content-Length")), body: text, made_at: Time.now.utc)
           [status, headers, [text]]
         end
 
@@ -64,12 +73,25 @@ module UpTack
           [known.status, JSON.parse(known.headers).merge("idempotency-replayed" => "true"), [known.body]]
         end
 
+        # Whether somebody is signed in; what they may do is asked later.
+        def known?(env)
+          bearer = env["HTTP_AUTHORIZATION"].to_s[/\ABearer +(\S+)\z/i, 1]
+          return !Store::Token.of(bearer).nil? if bearer
+
+          sealed = Rack::Utils.parse_cookies(env)[Guard::Cookies::NAME]
+          token = sealed && Guard::Cookies.open(sealed)
+          !token.nil? && !Store::Session.of(token).nil?
+        end
+
         # Who calls, by what they call with: a key is theirs alone.
         def who(env) = Store::Session.digest(env["HTTP_AUTHORIZATION"].to_s + env["HTTP_COOKIE"].to_s)
 
+        # @return [String, nil] nil for a body beyond what is taken
         def fingerprint(env)
-          body = env["rack.input"]&.read.to_s
+          body = env["rack.input"]&.read(Requests::LARGEST_BODY + 1).to_s
           env["rack.input"] = StringIO.new(body)
+          return if body.bytesize > Requests::LARGEST_BODY
+
           Digest::SHA256.hexdigest([env["REQUEST_METHOD"], env["PATH_INFO"], env["QUERY_STRING"], body].join("\n"))
         end
 

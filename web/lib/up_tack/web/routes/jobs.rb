@@ -8,9 +8,11 @@ module UpTack
         # Finds what was asked for.
         module Helpers
           # A job tells of records, so it is told to whoever began it, and to builders.
-          def own_job
+          # @param shared [Boolean] whether one that is everybody's will do
+          def own_job(shared: false)
             job = UpTack::Jobs.find(params[:id])
-            raise Store::NotFound, "There is no such job; it may have ended a while ago." unless job.owner == person.id || person.builder?
+            open = (shared && job.shared) || job.owner == person.id || person.builder?
+            raise Store::NotFound, "There is no such job; it may have ended a while ago." unless open
 
             job
           end
@@ -19,7 +21,7 @@ module UpTack
         def self.registered(app)
           app.helpers Helpers
           app.get("/api/jobs/:id") do
-            job = own_job
+            job = own_job(shared: true)
             raise job.error if job.error && !job.error.is_a?(Upkeep::Stopped)
 
             json(Render::Job.of(job))

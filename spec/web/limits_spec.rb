@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+RSpec.describe "Limits before work, over HTTP" do
+  include WebHelp
+
+  # A body that nobody may read.
+  unread = Class.new do
+    def read(*) = raise("the body was read")
+    alias_method :gets, :read
+    alias_method :each, :read
+    def rewind = nil
+  end
+
+  def keyed(body, **more) = {"CONTENT_TYPE" => "application/json", "HTTP_IDEMPOTENCY_KEY" => "one", "rack.input" => body, **more.transform_keys(&:to_s)}
+  def remembered = UpTack::Store::Answer.count
+
+  it "reads nothing, and holds nothing, for whoever is not signed in" do
+    sign_nobody_in
+    custom_request("POST", "/api/tables/pieces/records", nil, keyed(unread.new, CONTENT_LENGTH: "300000000"))
+    expect([status, remembered]).to eq([401, 0])
+  end
+
+  it "reads no more of a body than is taken, and remembers no answer with a secret in it" do
+    sign_in_as("Odile Marsh")
+    custom_request("POST", "/api/tables/pieces/records", nil, keyed(StringIO.new("{\"typed\": \"#{"x" * 9_000_000}\"}"), HTTP_X_WRITE_KEY: @write_key, CONTENT_LENGTH: "9000015"))
+    expect([status, remembered]).to eq([413, 0])
+    made = ask(:post, "/api/tokens", {name: "Script", role: "reader", days: 1}, {"HTTP_IDEMPOTENCY_KEY" => "two"})
+    expect([status, made.key?("token"), remembered]).to eq([201, true, 0])
+    saved = ask(:post, "/api/tables/pieces/records", {typed: good_piece}, {"HTTP_IDEMPOTENCY_KEY" => "three"})
+    first = last_response.headers
+    expect([status, remembered]).to eq([201, 1])
+    expect(ask(:post, "/api/tables/pieces/records", {typed: good_piece}, {"HTTP_IDEMPOTENCY_KEY" => "three"})).to eq(saved)
+    expect(last_response.headers.to_h).to include(first.to_h.except("content-length", "set-cookie"))
+    expect(pieces.count).to eq(29)
+  end
+
+  it "stops a question that takes too long, with words" do
+    sign_in_as("Hale Orrin")
+    slow = "/api/tables/pieces/records?filter=#{Rack::Utils.escape("piece fits \"9DIGIT\" and len(piece) > 1")}"
+    expect(ask(:get, slow)["records"]).to eq([])
+    stub_const("UpTack::Store::Deadline::USUAL", -1)
+    expect([ask(:get, slow.sub("1", "2"))["code"], status]).to eq(["too_slow", 503])
+  end
+
+  it "lets nobody fill the server with long work, and verifies the log once for all who ask" do
+    gate = Queue.new
+    jobs = Array.new(UpTack::Jobs::MOST) { UpTack::Jobs.start(owner: 1) { gate.pop } }
+    expect { UpTack::Jobs.start(owner: 1) { nil } }.to raise_error(UpTack::Jobs::TooMany)
+    expect(UpTack::Jobs.start(owner: 2) { nil }.wait(5)).to be(true)
+    one, other = Array.new(2) { |owner| UpTack::Jobs.start(owner: owner + 5, shared: "verify") { gate.pop } }
+    expect(one).to equal(other)
+    (jobs.length + 1).times { gate << nil }
+    expect(jobs.map { |job| job.wait(5) }).to all(be(true))
+  end
+
+  it "keeps no more of anybody's files than their share, and none for longer than a day" do
+    stub_const("UpTack::UseCases::Imports::Uploads::QUOTA", 100)
+    uploads = UpTack::UseCases::Imports::Uploads.new(person("Bram Tolley"))
+    kept = uploads.add(StringIO.new("a,b\n#{"1,2\n" * 15}"), "one.csv")
+    expect { uploads.add(StringIO.new("x" * 60), "two.csv") }.to raise_error(UpTack::UseCases::Imports::Uploads::TooLarge)
+    File.utime(Time.now - 90_000, Time.now - 90_000, kept.path)
+    UpTack::UseCases::Imports::Uploads.forget_old
+    expect { uploads.find(kept.id) }.to raise_error(UpTack::Store::NotFound)
+  end
+end
