@@ -168,4 +168,20 @@ RSpec.describe "Proving" do
     visit "/sheet"
     expect(page).to have_text("Shelves rented must be 0 to 8.").and have_text("proven, 5 of 5 seen · Clay and tare add up to the wet weight").and have_link("As Markdown")
   end
+
+  it "shows the trial that was asked for last, whichever answer comes last" do
+    id = workspace.table("pieces").proofs.find { |proof| proof.name == "Clay and tare add up to the wet weight" }.id
+    told = lambda do
+      visit "/t/pieces/bench?proof=#{id}"
+      expect(page).to have_css("section[aria-label='Step by step']").and have_field("Wet weight g", with: /\d/)
+      page.driver.wait_for_network_idle(duration: 0.5, timeout: 20)
+      find("[role=status]", match: :first).text
+    end
+    quick = told.call
+    asked = 0
+    SlowServer.trouble = ->(env) { env["PATH_INFO"].end_with?("/bench") && (asked += 1) <= 2 && Kernel.sleep(2.5 - asked) && nil }
+    expect(told.call).to eq(quick)
+  ensure
+    SlowServer.reset
+  end
 end

@@ -13,6 +13,7 @@ import { play } from "../../api/proofs";
 import type { Typed } from "../../api/queries";
 import { useDraft } from "../../components/record/useDraft";
 import { useLines } from "../../components/record/useLines";
+import { useNewest } from "../../components/record/useNewest";
 
 export type Start = { from: "new" | "copy" | "real"; record: number | null };
 /** Whether fields are typed one after the other, as by a clerk, or all at once, as by a program. */
@@ -52,6 +53,7 @@ export function useTrial(table: Table, begin: Setting, typedFirst: Typed) {
   const [lookAt, setLookAt] = useState<number | null>(null);
   const lines = useLines({});
   const { sending } = lines;
+  const question = useNewest();
   const state = useRef({ setting, acts, expect: [] as ProofParts["expect"], known: {} as Typed, lookAt });
   state.current.setting = setting;
 
@@ -88,18 +90,21 @@ export function useTrial(table: Table, begin: Setting, typedFirst: Typed) {
     async (typed: Typed, reasons: { [rule: string]: string }) => {
       const now = state.current;
       const { note } = sending();
+      const isNewest = question();
       const found = await play(table.key, {
         ...script(typed, reasons),
         person_id: setting.person,
         expect: now.expect,
         look_at: now.lookAt,
       });
-      note(found.answer);
-      setTrial(found);
+      if (isNewest()) {
+        note(found.answer);
+        setTrial(found);
+      }
       return found.answer;
     },
     // The setting is read from the ref, so that an act can be asked about at once; a new one asks anew.
-    [table.key, script, setting, sending],
+    [table.key, script, setting, sending, question],
   );
   const draft = useDraft(ask, typedFirst);
 
@@ -123,6 +128,8 @@ export function useTrial(table: Table, begin: Setting, typedFirst: Typed) {
     state.current.lookAt = null;
     setLookAt(null);
     const { note } = sending();
+    // What was asked before must not come out over it.
+    question();
     try {
       const found = await play(table.key, {
         ...script({}, {}),

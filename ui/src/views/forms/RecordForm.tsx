@@ -12,6 +12,7 @@ import { LineList } from "../../components/record/LineList";
 import { useDraft } from "../../components/record/useDraft";
 import { useKeptDraft } from "../../components/record/useKeptDraft";
 import { useLines } from "../../components/record/useLines";
+import { useNewest } from "../../components/record/useNewest";
 import { words } from "../../words";
 import { Clashed } from "./Clashed";
 import { Conflict } from "./Conflict";
@@ -53,17 +54,19 @@ export function RecordForm({ table, form, record, begin }: Props) {
     return { body: { form: form.id, carried, lines: hasLines ? sent : [] }, note };
   }, [sending, table.key, form.id, id, begin, hasLines]);
 
+  const question = useNewest();
   const ask = useCallback(
     async (typed: Typed, reasons: { [rule: string]: string }) => {
       const { body, note } = around();
+      const isNewest = question();
       const path = { table: table.key };
       const answer = await data(
         api.POST("/api/tables/{table}/draft", { params: { path }, body: { typed, id, reasons, ...body } }),
       );
-      note(answer);
+      if (isNewest()) note(answer);
       return answer;
     },
-    [table.key, id, around],
+    [table.key, id, around, question],
   );
   const draft = useDraft(ask, restored?.typed ?? begin ?? {});
   const kept = useKeptDraft(table.key, id, draft, lines, seen);
