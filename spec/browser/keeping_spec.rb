@@ -121,4 +121,24 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
     expect(page).to have_text("The rule is as it was before.")
     expect(workspace.table("pieces").rule(rule.id).to_plain["high"]).to eq("90")
   end
+
+  it "leaves nothing in the browser for whoever comes next, and asks before what is not saved goes" do
+    visit "/t/pieces/forms?form=all"
+    expect(page).to have_field("Received by", with: /\w/)
+    type_into "Piece", "Half a jug"
+    visit "/t/pieces/rules?field=piece"
+    expect(page).to have_css("aside")
+    fill_in "Name", with: "Half a name"
+    find_button("Odile Marsh · builder").click
+    click_button "Sign out"
+    within("dialog") do
+      expect(page).to have_text("2 things that you typed in this browser are not saved.")
+      click_button "Cancel"
+    end
+    find_button("Odile Marsh · builder").click
+    click_button "Sign out"
+    click_button "Delete it and sign out"
+    expect(page).to have_css("h1, h2", text: /Sign in|Ember Lane/)
+    page.document.synchronize(10) { raise Capybara::ExpectationNotMet, "something is left" unless evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('up-tack') && !/^up-tack-(theme|tab)/.test(name))") == [] }
+  end
 end

@@ -16,7 +16,9 @@ import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import type { Session } from "../api/client";
 import { signOut } from "../api/people";
+import { Confirm } from "../components/Confirm";
 import { Popover } from "../components/Popover";
+import { forgetAll, unsavedHere } from "../components/record/tabs";
 import { words } from "../words";
 import { leave } from "./Gate";
 import { useMay } from "./may";
@@ -29,11 +31,17 @@ const STORED = "up-tack-theme";
 export function PersonMenu({ session, onShortcuts, onPassword, onWriting }: Props) {
   const may = useMay();
   const client = useQueryClient();
+  /** How many things are not saved, while it is asked whether they may go. */
+  const [unsaved, setUnsaved] = useState(0);
   const goOut = async () => {
+    setUnsaved(0);
     leave();
     await signOut();
-    client.resetQueries({ queryKey: ["session"] });
+    // Once nothing of this person is shown any more.
+    await client.resetQueries({ queryKey: ["session"] });
+    forgetAll();
   };
+  const ask = () => (unsavedHere() > 0 ? setUnsaved(unsavedHere()) : goOut());
   const [theme, setTheme] = useState<Theme>(() =>
     localStorage.getItem(STORED) === "lamplight" ? "lamplight" : "calico",
   );
@@ -44,91 +52,114 @@ export function PersonMenu({ session, onShortcuts, onPassword, onWriting }: Prop
 
   const item = "flex w-full items-center gap-2 rounded px-2 py-1.5 text-left hover:bg-base-200";
   return (
-    <Popover
-      align="right"
-      name={words.shell.you}
-      className="rounded px-1 py-0.5 text-xs hover:bg-white/10"
-      label={`${session.person.name} · ${session.person.role}`}
-    >
-      {(close) => (
-        <div className="w-60">
-          <p className="quiet px-2 py-1 text-xs">{words.people.signedInAs}</p>
-          <p className="px-2 pb-1.5">
-            <strong>{session.person.name}</strong>{" "}
-            <span className="quiet text-xs">{words.people.roles[session.person.role]}</span>
-          </p>
-          <div className="my-1 border-t border-base-300" />
-          {may.design && (
-            <Link to="/people" className={item} onClick={close}>
-              <Users size={15} aria-hidden />
-              {words.people.title}
+    <>
+      <Popover
+        align="right"
+        name={words.shell.you}
+        className="rounded px-1 py-0.5 text-xs hover:bg-white/10"
+        label={`${session.person.name} · ${session.person.role}`}
+      >
+        {(close) => (
+          <div className="w-60">
+            <p className="quiet px-2 py-1 text-xs">{words.people.signedInAs}</p>
+            <p className="px-2 pb-1.5">
+              <strong>{session.person.name}</strong>{" "}
+              <span className="quiet text-xs">{words.people.roles[session.person.role]}</span>
+            </p>
+            <div className="my-1 border-t border-base-300" />
+            {may.design && (
+              <Link to="/people" className={item} onClick={close}>
+                <Users size={15} aria-hidden />
+                {words.people.title}
+              </Link>
+            )}
+            <Link to="/sheet" className={item} onClick={close}>
+              <ScrollText size={15} aria-hidden />
+              {words.sheet.name}
             </Link>
-          )}
-          <Link to="/sheet" className={item} onClick={close}>
-            <ScrollText size={15} aria-hidden />
-            {words.sheet.name}
-          </Link>
-          {may.design && (
-            <Link to="/backups" className={item} onClick={close}>
-              <DatabaseBackup size={15} aria-hidden />
-              {words.care.title}
+            {may.design && (
+              <Link to="/backups" className={item} onClick={close}>
+                <DatabaseBackup size={15} aria-hidden />
+                {words.care.title}
+              </Link>
+            )}
+            {may.design && (
+              <button
+                type="button"
+                className={item}
+                onClick={() => {
+                  close();
+                  onWriting();
+                }}
+              >
+                <Globe size={15} aria-hidden />
+                {words.writing.title}
+              </button>
+            )}
+            <Link to="/api" className={item} onClick={close}>
+              <Braces size={15} aria-hidden />
+              {words.docs.link}
             </Link>
-          )}
-          {may.design && (
+            <Link to="/outbox" className={item} onClick={close}>
+              <Send size={15} aria-hidden />
+              {words.outbox.title}
+            </Link>
+            <button
+              type="button"
+              className={item}
+              onClick={() => setTheme(theme === "calico" ? "lamplight" : "calico")}
+            >
+              {theme === "calico" ? <Moon size={15} aria-hidden /> : <Sun size={15} aria-hidden />}
+              {words.shell.theme[theme]}
+            </button>
             <button
               type="button"
               className={item}
               onClick={() => {
                 close();
-                onWriting();
+                onShortcuts();
               }}
             >
-              <Globe size={15} aria-hidden />
-              {words.writing.title}
+              <Keyboard size={15} aria-hidden />
+              <span className="flex-1">{words.shell.shortcuts}</span>
+              <kbd className="key">?</kbd>
             </button>
-          )}
-          <Link to="/api" className={item} onClick={close}>
-            <Braces size={15} aria-hidden />
-            {words.docs.link}
-          </Link>
-          <Link to="/outbox" className={item} onClick={close}>
-            <Send size={15} aria-hidden />
-            {words.outbox.title}
-          </Link>
-          <button type="button" className={item} onClick={() => setTheme(theme === "calico" ? "lamplight" : "calico")}>
-            {theme === "calico" ? <Moon size={15} aria-hidden /> : <Sun size={15} aria-hidden />}
-            {words.shell.theme[theme]}
-          </button>
-          <button
-            type="button"
-            className={item}
-            onClick={() => {
-              close();
-              onShortcuts();
-            }}
-          >
-            <Keyboard size={15} aria-hidden />
-            <span className="flex-1">{words.shell.shortcuts}</span>
-            <kbd className="key">?</kbd>
-          </button>
-          <div className="my-1 border-t border-base-300" />
-          <button
-            type="button"
-            className={item}
-            onClick={() => {
-              close();
-              onPassword();
-            }}
-          >
-            <KeyRound size={15} aria-hidden />
-            {words.people.ownPassword}
-          </button>
-          <button type="button" className={item} onClick={goOut}>
-            <LogOut size={15} aria-hidden />
-            {words.people.signOut}
-          </button>
-        </div>
+            <div className="my-1 border-t border-base-300" />
+            <button
+              type="button"
+              className={item}
+              onClick={() => {
+                close();
+                onPassword();
+              }}
+            >
+              <KeyRound size={15} aria-hidden />
+              {words.people.ownPassword}
+            </button>
+            <button
+              type="button"
+              className={item}
+              onClick={() => {
+                close();
+                ask();
+              }}
+            >
+              <LogOut size={15} aria-hidden />
+              {words.people.signOut}
+            </button>
+          </div>
+        )}
+      </Popover>
+      {unsaved > 0 && (
+        <Confirm
+          title={words.people.signOutAsk}
+          action={words.people.signOutDo}
+          onConfirm={goOut}
+          onClose={() => setUnsaved(0)}
+        >
+          <p>{words.people.signOutLoses(unsaved)}</p>
+        </Confirm>
       )}
-    </Popover>
+    </>
   );
 }

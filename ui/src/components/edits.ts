@@ -1,4 +1,5 @@
 import { useCallback, useRef, useState, useSyncExternalStore } from "react";
+import { onForgetting } from "./record/tabs";
 
 /**
  * What is half written stays on its place in this browser, whatever happens to the page, until it is saved
@@ -31,6 +32,8 @@ function write(place: string, kept: Kept | null) {
   }
   for (const listener of listeners) listener();
 }
+
+onForgetting(() => inPage.clear());
 
 const subscribe = (listener: () => void) => {
   listeners.add(listener);

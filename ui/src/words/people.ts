@@ -48,6 +48,10 @@ export const peopleWords = {
     changePassword: "Change it",
     passwordChanged: "Your password is changed. Other browsers are signed out.",
     signOut: "Sign out",
+    signOutAsk: "Sign out and delete what is not saved?",
+    signOutDo: "Delete it and sign out",
+    signOutLoses: (n: number) =>
+      `${n === 1 ? "1 thing that you typed in this browser is" : `${n} things that you typed in this browser are`} not saved. Save first what you want to keep.`,
     signedInAs: "Signed in as",
   },
   access: {

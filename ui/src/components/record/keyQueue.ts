@@ -1,4 +1,5 @@
 import { astray, playText, press } from "./playing";
+import { onForgetting } from "./tabs";
 
 /** A key as it was pressed, or a text as it came from an input method or a paste. */
 export type Stroke = { key: string; text: boolean; shift: boolean; ctrl: boolean };
@@ -268,6 +269,7 @@ function recalled(): { held: Stroke[]; aside: Stroke[] } {
 
 /** The keys of this page that wait for their place. */
 export const keyQueue = new KeyQueue();
+onForgetting(() => keyQueue.drop());
 window.addEventListener("pagehide", keyQueue.remember);
 
 /** Puts the cursor into an input, over what stands there: typing replaces it. */

@@ -58,3 +58,23 @@ export function leftBehind(place: string, ...older: string[]) {
   const gone = names.filter((name) => name !== ownPlace(place) && !alive(name.slice(place.length + 1)));
   return [...gone, ...older.filter((name) => read(name) !== null)];
 }
+
+/** What holds something that somebody typed and has not saved. */
+const UNSAVED = /^up-tack-(draft|mend|sent)\/|^up-tack-edit\//;
+const forgetting = new Set<() => void>();
+
+/** Told when everything is forgotten, for what is remembered in the page as well. */
+export const onForgetting = (forget: () => void) => {
+  forgetting.add(forget);
+};
+
+/** How many things stand in this browser that were typed and not saved. */
+export const unsavedHere = () => Object.keys(localStorage).filter((name) => UNSAVED.test(name)).length;
+
+/** Nothing of whoever signs out is left for whoever comes next; only the light stays as it is. */
+export function forgetAll() {
+  for (const forget of forgetting) forget();
+  for (const store of [localStorage, sessionStorage])
+    for (const name of Object.keys(store))
+      if (name.startsWith("up-tack") && !/^up-tack-(theme|tab)/.test(name)) store.removeItem(name);
+}

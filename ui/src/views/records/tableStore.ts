@@ -1,9 +1,10 @@
-import { leftBehind, ownPlace, placeOf, read, write } from "../../components/record/tabs";
+import { leftBehind, onForgetting, ownPlace, placeOf, read, write } from "../../components/record/tabs";
 
 /** A list of this tab for each table: the same wherever it is shown, and kept in the browser. */
 export function tableStore<Item>(kind: string, older?: (table: string) => string) {
   const lists = new Map<string, Item[]>();
   const listeners = new Set<() => void>();
+  onForgetting(() => lists.clear());
 
   const parsed = (name: string): Item[] => {
     try {
