@@ -55,7 +55,7 @@ RSpec.describe "Changing the design" do
     change(:AddField, table: "pieces", parts: {"label" => "Size", "type" => "text"})
     {1 => "12", 2 => "4.5", 3 => "tall"}.each { |id, size| save_piece({"size" => size}, id: id) }
     losses = UpTack::UseCases::ForeseeLosses.new(workspace).call(table: "pieces", field: "size", type: "number")
-    expect(losses.to_h).to eq(values: 1, examples: ["tall"], kept: 2, rules: [])
+    expect(losses.to_h).to eq(values: 1, examples: ["tall"], kept: 2, rules: [], choices: [])
     change(:ChangeField, table: "pieces", field: "size", parts: {"type" => "number"})
     expect(columns("pieces")["size"]).to eq("decimal")
     expect(values("size").first(3)).to eq([number("12"), number("4.5"), nil])

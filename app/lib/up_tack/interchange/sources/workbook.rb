@@ -36,6 +36,9 @@ module UpTack
           texts = entries.find { |known, _| known == "xl/sharedStrings.xml" }&.last.to_i
           raise Unreadable, "#{name} holds #{texts / 1_000_000} MB of texts, too much for this format here. Save it as CSV, which may be of any size." if texts > MOST_TEXTS
 
+          beyond = Bounds.problem(path, found)
+          raise Unreadable, "#{name} says that it holds #{beyond}, which no honest workbook does; it is not opened." if beyond
+
           found
         rescue Unreadable
           raise
