@@ -156,6 +156,34 @@ RSpec.describe "Work in the grid" do
     expect(box[1] <= box[2] + 1 || box[1] <= box[4] - 40).to be(true), box.inspect
   end
 
+  it "leaves the cursor where the hand has put it while a block is being written" do
+    shelves
+    open_grid("/t/shelves/records")
+    cell(0, "rank").click
+    SlowServer.delay = 0.8
+    paste("1\n2\n")
+    cell(3, "most").click
+    hands.press("8", :enter)
+    settled { shelf(4)["most"] == 8 && shelf(2)["rank"] == 2 }
+    expect([shelf(1).values_at("rank", "most"), shelf(3)["rank"]]).to eq([[1, 5], 20])
+  ensure
+    SlowServer.reset
+  end
+
+  it "goes where a click leads while an answer is awaited, with the keys that follow it" do
+    shelves
+    open_grid("/t/shelves/records")
+    SlowServer.delay = 1
+    cell(3, "rank").click
+    hands.press("31", :enter)
+    cell(1, "most").click
+    hands.press("7", :enter)
+    settled { shelf(2)["most"] == 7 }
+    expect([shelf(4)["rank"], UpTack::Store::Rows.new(workspace.table("shelves")).count]).to eq([31, 4])
+  ensure
+    SlowServer.reset
+  end
+
   it "leaves a row where it is while its sorted column is typed in, and goes on with the next record" do
     shelves
     open_grid("/t/shelves/records?sort=name")

@@ -93,6 +93,10 @@ export function Grid(props: Props) {
   });
   const { range, box, go, put, shift } = useRange(rows.count, columns.length);
   const { active } = range;
+  /** What the hand has done here, by which it is told whether it waits for something. */
+  const turns = useRef(0);
+  const activeNow = useRef(active);
+  activeNow.current = active;
   // Until the rows come that somebody has scrolled to, those seen last stay, paler.
   const inSight = { from: virtual.range?.startIndex ?? 0, to: virtual.range?.endIndex ?? 0 };
   const late = !rows.error && rows.count > 0 && !isAnyThere(inSight.from, inSight.to, rows.isThere);
@@ -151,20 +155,26 @@ export function Grid(props: Props) {
     box,
     writing,
     mending,
-    onWritten: async (target, ids) => {
-      put({ row: target.top, column: target.left }, { row: target.bottom, column: target.right });
-      focus();
-      // New records have taken the places that are theirs.
-      const first = ids.find((id) => id !== null);
-      if (first === undefined || target.top < rows.matching) return;
-      const place = await placeOf(table.key, view, first).catch(() => null);
-      if (place === null) return;
-      anchor.toKey(`r${first}`);
-      const bottom = place + target.bottom - target.top;
-      put({ row: place, column: target.left }, { row: bottom, column: target.right });
-      look({ row: place, column: target.left });
+    onWriting: () => {
+      const turn = turns.current;
+      return (target, ids) => showWritten(target, ids, () => turn === turns.current);
     },
   });
+  /** The view goes to what was written, unless the hand has gone elsewhere meanwhile. */
+  const showWritten = async (target: Box, ids: (number | null)[], waited: () => boolean) => {
+    if (!waited()) return;
+    put({ row: target.top, column: target.left }, { row: target.bottom, column: target.right });
+    focus();
+    // New records have taken the places that are theirs.
+    const first = ids.find((id) => id !== null);
+    if (first === undefined || target.top < rows.matching) return;
+    const place = await placeOf(table.key, view, first).catch(() => null);
+    if (place === null || !waited()) return;
+    anchor.toKey(`r${first}`);
+    const bottom = place + target.bottom - target.top;
+    put({ row: place, column: target.left }, { row: bottom, column: target.right });
+    look({ row: place, column: target.left });
+  };
   const finding = useFinding(scroller);
 
   const type = (place: Place, begun: string | null, atEnd = false) => {
@@ -242,7 +252,9 @@ export function Grid(props: Props) {
     // Drawn before keys that were held are played into the next cell.
     flushSync(() => {
       setEditing(null);
-      const place = editing && to && keys.step(editing, to.key, to.back);
+      // A click elsewhere while the answer was awaited has the last word.
+      const stays = editing?.row === activeNow.current.row && editing.column === activeNow.current.column;
+      const place = editing && to && stays && keys.step(editing, to.key, to.back);
       if (place) move(place);
     });
     focus();
@@ -251,6 +263,7 @@ export function Grid(props: Props) {
 
   useImperativeHandle(props.ref, () => ({
     goToWaiting: async (row) => {
+      turns.current += 1;
       const place =
         row.id === null ? rows.rowOf(row.key, active.row) : await placeOf(table.key, view, row.id).catch(() => null);
       if (place === null) return row.id !== null && navigate(`/t/${table.key}/forms/${row.id}`);
@@ -323,6 +336,12 @@ export function Grid(props: Props) {
         aria-colcount={columns.length + 2}
         aria-activedescendant={`cell-${active.row}-${active.column}`}
         data-writes={activeField && `${table.key}.${activeField.key}`}
+        onKeyDownCapture={() => {
+          turns.current += 1;
+        }}
+        onPointerDownCapture={() => {
+          turns.current += 1;
+        }}
         onKeyDown={(event) => editing === null && keys.onKeyDown(event)}
         onCopy={(event) => blocks.copy(event)}
         onCut={(event) => blocks.cut(event)}

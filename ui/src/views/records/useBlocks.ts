@@ -21,15 +21,15 @@ type Props = {
   box: Box;
   writing: Writing;
   mending: Mending;
-  /** Told of a block that was written: its place, and the numbers of its records. */
-  onWritten: (box: Box, ids: (number | null)[]) => void;
+  /** A block is going to be written; what it gives is told its place and the numbers of its records then. */
+  onWriting: () => (box: Box, ids: (number | null)[]) => void;
 };
 
 /** What is carried from one cell to another: as it is shown, and its very value for a field of the same kind. */
 type Cell = { text: string; value?: Scalar; field?: Field };
 
 /** Blocks of cells: copied, cut, cleared, filled, and pasted into rows that are there or into new ones. */
-export function useBlocks({ table, view, columns, rows, box, writing, mending, onWritten }: Props) {
+export function useBlocks({ table, view, columns, rows, box, writing, mending, onWriting }: Props) {
   /** What was copied here last; the clipboard itself carries texts alone. */
   const copied = useRef<{ text: string; cells: Cell[][] } | null>(null);
 
@@ -167,10 +167,11 @@ export function useBlocks({ table, view, columns, rows, box, writing, mending, o
       bottom: box.top + height - 1,
       right: Math.min(columns.length - 1, box.left + width - 1),
     };
+    const written = onWriting();
     attempt(async () => {
       const note = toast.loading(words.grid.pasting);
       const results = await put(target, at).finally(() => toast.dismiss(note));
-      onWritten(
+      written(
         target,
         results.map((each) => each.id),
       );
@@ -180,6 +181,7 @@ export function useBlocks({ table, view, columns, rows, box, writing, mending, o
   /** Repeats a block over the box to which it was drawn. */
   const fill = (from: Box, to: Box) => {
     if (tooMuch(to.top, to.bottom) || !mayWrite(to)) return;
+    const written = onWriting();
     attempt(async () => {
       const block = cells(await recordsOf(from.top, from.bottom), from);
       const [high, wide] = [block.length, from.right - from.left + 1];
@@ -188,7 +190,7 @@ export function useBlocks({ table, view, columns, rows, box, writing, mending, o
         if (down >= 0 && down < high && right >= 0 && right < wide) return undefined;
         return block[turnOf(down, high)]?.[turnOf(right, wide)];
       });
-      onWritten(to, []);
+      written(to, []);
     });
   };
 

@@ -9,7 +9,7 @@ module UpTack
 
         # @param form [Core::Design::Form]
         # @param table [Core::Design::Table]
-        # @param seen [Seen]
+        # @param seen [Core::Design::Visibility]
         # @param project [Core::Design::Project]
         def of(form, table, seen, project)
           shown = form.field_keys.select { |key| seen.field?(table.field(key)) }
