@@ -129,8 +129,12 @@ RSpec.describe "Work in the grid" do
     shelves
     change(:PinRule, table: "shelves", rule: {"kind" => "limits", "field" => "rank", "low" => "0", "high" => "100", "severity" => "warn", "message" => "That high?"})
     open_grid("/t/shelves/records")
+    # What the rules would make of the row is told only after the row was refused.
+    SlowServer.trouble = ->(env) { env["PATH_INFO"].end_with?("/draft") && Kernel.sleep(0.7) && nil }
     cell(4, "name").click
     hands.press("Elm", :tab, "500", :enter)
+    expect(page).to have_text("1 row waits to be mended").and have_text("That high?")
+    page.driver.wait_for_network_idle(duration: 1, timeout: 20)
     expect(page).to have_text("1 row waits to be mended").and have_text("That high?")
     click_button "Show it"
     hands.press(:f2)
@@ -143,6 +147,8 @@ RSpec.describe "Work in the grid" do
     expect(shelf(5)["rank"]).to eq(500)
     expect(entries(record: 5, table: workspace.table("shelves")).first.passed).to include("The loft")
     expect(page).to have_no_text("waits to be mended")
+  ensure
+    SlowServer.reset
   end
 
   it "shows what is wrong with a cell of the last rows above it, not beneath the foot" do

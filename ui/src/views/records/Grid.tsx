@@ -275,23 +275,28 @@ export function Grid(props: Props) {
   }));
 
   // Given to every row, so they must stay the same ones.
-  const latest = useRef({ go, move, type, picks, rows, box, drawn, fill: blocks.fill });
-  latest.current = { go, move, type, picks, rows, box, drawn, fill: blocks.fill };
+  const latest = useRef({ go, move, type, picks, rows, box, fill: blocks.fill });
+  latest.current = { go, move, type, picks, rows, box, fill: blocks.fill };
   const drawing = useRef(false);
+  const drawnNow = useRef<Box | null>(null);
   const onCell = useCallback((row: number, column: number, stretch: boolean) => {
     if (stretch) latest.current.go({ row, column }, true);
     else latest.current.move({ row, column });
   }, []);
   const onDrag = useCallback((row: number, column: number) => {
     const { box: from, rows: now } = latest.current;
-    if (drawing.current) setDrawn(drawnTo(from, Math.min(row, now.count - 1), column));
-    else latest.current.go({ row, column }, true);
+    if (!drawing.current) return latest.current.go({ row, column }, true);
+    // Read when the hand lets go, which may be before this is drawn.
+    drawnNow.current = drawnTo(from, Math.min(row, now.count - 1), column);
+    setDrawn(drawnNow.current);
   }, []);
   const onHandle = useCallback(() => {
     drawing.current = true;
     const end = () => {
       drawing.current = false;
-      const { drawn: to, box: from } = latest.current;
+      const { box: from } = latest.current;
+      const to = drawnNow.current;
+      drawnNow.current = null;
       setDrawn(null);
       if (to) latest.current.fill(from, to);
     };

@@ -45,10 +45,12 @@ export function useMending(table: Table) {
       const answer = await data(
         api.POST("/api/tables/{table}/draft", { params: { path: { table: table.key } }, body: { typed, id } }),
       );
-      if (by(key)?.typed !== typed) return;
+      // The row may have been typed on, or refused, while this was asked.
+      const now = by(key);
+      if (now?.typed !== typed) return;
       const texts = Object.fromEntries(Object.entries(answer.fields).map(([field, { text }]) => [field, text]));
       const typedIn = answer.messages.filter((each) => each.field in typed && !each.passable);
-      change(key, { texts, messages: row.messages.length > 0 ? answer.messages : typedIn });
+      change(key, { texts, messages: now.messages.length > 0 ? answer.messages : typedIn });
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
     }
