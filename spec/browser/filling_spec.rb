@@ -58,6 +58,10 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     visit "/t/pieces/rules"
     expect(page).to have_css("[data-rule][title*='No rule sets Verdict where Absorption % equals Absorption limit % of Clay.']", minimum: 1)
     find("[data-rule]", text: "watertight below", match: :first).click
+    within("aside ul[aria-label='Worth knowing']") do
+      click_button "Try it", match: :first
+      expect(page).to have_text("Comes out: Verdict is blank")
+    end
     expect(page).to have_text("No rule sets Verdict where Absorption % equals Absorption limit % of Clay.")
     visit "/t/pieces/rules?field=hold&stage=fill"
     find("input[aria-label='Fill']").click

@@ -90,7 +90,6 @@ export const fillingWords = {
   notices: {
     title: "Worth knowing",
     more: "Other cases",
-    tryIt: "Try it",
   },
   fillEffect: {
     fill: (same: number, differs: number) =>

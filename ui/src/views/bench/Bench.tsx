@@ -5,7 +5,6 @@ import { ProblemError, type ProofParts, type Script, type Trial } from "../../ap
 import { getProof, play, useDropProof, useProofs } from "../../api/proofs";
 import { useSession } from "../../api/queries";
 import { useTableHere } from "../../app/TableFrame";
-import { typedIn } from "../../app/trialOf";
 import { FormLayout } from "../../components/record/FormLayout";
 import { LineList } from "../../components/record/LineList";
 import { OwnRecordsContext } from "../../components/record/OwnRecordsContext";
@@ -23,6 +22,7 @@ import { pretend } from "./pretendClock";
 import { Samples } from "./Samples";
 import { Setup } from "./Setup";
 import { Trace } from "./Trace";
+import { typedIn } from "./typedIn";
 import { BEGINNING, formOf, type Setting, useTrial } from "./useTrial";
 
 type Shown = "edges" | "missing" | "samples" | "mistakes";

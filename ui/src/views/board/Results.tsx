@@ -48,7 +48,7 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
           {warning.message}
         </p>
       ))}
-      <Notices table={table} notices={preview.notices} />
+      <Notices table={table} parts={parts} notices={preview.notices} />
       <Effect table={table} parts={parts} preview={preview} pending={pending} />
       {preview.total === 0 ? (
         <p className="quiet">{words.rulePanel.noRecords}</p>

@@ -1,8 +1,4 @@
-import type { Typed } from "../api/queries";
-
-/** The address of the bench with something typed already. */
-export const trialOf = (table: string, typed: Typed) =>
-  `/t/${table}/bench?typed=${encodeURIComponent(JSON.stringify(typed))}`;
+import type { Typed } from "../../api/queries";
 
 /** What an address of the bench says is typed. */
 export function typedIn(params: URLSearchParams): Typed {
