@@ -91,6 +91,35 @@ RSpec.describe "Fast hands" do
   end
 
   [[nil, 0], [nil, 0.4], [90, 0.1]].each do |words, delay|
+    it "puts every value into its line, #{words ? "#{words} words a minute" : "without any pause"}, answers #{(delay * 1000).to_i} ms late" do
+      orders = [count / 2, 1].max
+      before = UpTack::Store::Rows.new(workspace.table("orders")).count
+      visit "/t/orders/forms"
+      expect(page).to have_css("[data-line-add]").and have_field("Placed", with: /\d/)
+      find_field("Member").native.node.focus
+      SlowServer.delay = delay
+      typist = Typist.new(page.driver.browser.page, words: words, random: random)
+      kept = Array.new(orders) do |number|
+        lines = Array.new(random.rand(1..3)) { |place| ["Thing #{place} of #{number}", random.rand(2..9), random.rand(100..999) / 100.0] }
+        typist.press("Teodor Quill", :tab, "Order #{number}", :tab)
+        lines.each_with_index do |(what, quantity, price), place|
+          typist.press(what, :tab, quantity.to_s, :tab, format("%.2f", price))
+          typist.press(:enter) unless place == lines.length - 1
+        end
+        typist.press([:control, :enter])
+        ["Order #{number}", lines.map { |what, quantity, price| [what, BigDecimal(quantity), BigDecimal(price.to_s)] }]
+      end
+      typist.rest
+      rows = UpTack::Store::Rows.new(workspace.table("orders"))
+      page.document.synchronize(60 + (orders * delay * 40)) { raise Capybara::ExpectationNotMet, "#{rows.count - before} of #{orders} saved" unless rows.count == before + orders }
+      lines = UpTack::Store::Rows.model("order_lines").where("\"order\" IN (SELECT id FROM orders ORDER BY id DESC LIMIT #{orders})").order(:id).group_by(&:order)
+      found = lines.sort.map { |id, all| [rows.find(id)["what"], all.map { |line| UpTack::Store::Rows.new(workspace.table("order_lines")).find(line.id).values_at("what", "quantity", "price") }] }
+      puts "\n#{orders} orders, #{typist.count} keys, #{kept.zip(found).count { |one, other| one != other }} orders astray"
+      expect(found).to eq(kept)
+    end
+  end
+
+  [[nil, 0], [nil, 0.4], [90, 0.1]].each do |words, delay|
     it "makes a record of each row typed into the empty one of the grid, #{words ? "#{words} words a minute" : "without any pause"}, answers #{(delay * 1000).to_i} ms late" do
       visit "/t/slips/records"
       expect(page).to have_css("[role=row][data-index='0']")
