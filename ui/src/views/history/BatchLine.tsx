@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, data, type Entry } from "../../api/client";
-import { useUndoBatch } from "../../api/queries";
+import { useSession, useUndoBatch } from "../../api/queries";
 import { words } from "../../words";
 import { EntryLine } from "./EntryLine";
 
@@ -11,6 +11,9 @@ type Props = { entry: Entry; batch: NonNullable<Entry["batch"]>; onRecord: (tabl
 export function BatchLine({ entry, batch, onRecord }: Props) {
   const [open, setOpen] = useState(false);
   const undo = useUndoBatch();
+  // Whoever made it takes it back, or a builder.
+  const me = useSession().data?.person;
+  const may = me?.role === "builder" || me?.id === entry.person_id;
   const entries = useQuery({
     queryKey: ["history", "batch", batch.id],
     queryFn: async () => (await data(api.GET("/api/history", { params: { query: { batch: batch.id } } }))).entries,
@@ -30,11 +33,11 @@ export function BatchLine({ entry, batch, onRecord }: Props) {
         <span className="flex-1" />
         {batch.undone ? (
           <span className="quiet text-xs">{words.history.undone}</span>
-        ) : (
+        ) : may ? (
           <button type="button" className="btn btn-xs" disabled={undo.isPending} onClick={() => undo.mutate(batch.id)}>
             {words.history.undoBatch}
           </button>
-        )}
+        ) : null}
       </div>
       {open && (
         <ol className="mt-1 border-base-300 border-l-2">
