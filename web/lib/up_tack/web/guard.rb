@@ -103,7 +103,7 @@ module UpTack
         # No address and no question has a character that no text has.
         def refuse_unsound
           texts = [Rack::Utils.unescape_path(request.path_info), *request.GET.flatten(3)].map(&:to_s)
-          raise Requests::Malformed, "The address holds a character that is no text." unless texts.all? { |text| sound?(text) }
+          Core::Design::Invalid.because("The address holds a character that is no text.") unless texts.all? { |text| sound?(text) }
         rescue Rack::QueryParser::InvalidParameterError, Rack::QueryParser::ParameterTypeError, ArgumentError
           raise Requests::Malformed, "The address can't be read."
         end
