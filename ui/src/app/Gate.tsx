@@ -8,6 +8,9 @@ import { ownedBy } from "../components/record/tabs";
 
 const SignIn = lazy(() => import("../views/sign_in/SignIn"));
 
+/** How the server begins where it can't say why nobody is signed in. */
+const PLAIN = /^You are not signed in/;
+
 /** Lets in whoever is signed in; everybody else meets the sign-in page, at whatever address. */
 export function Gate({ children }: { children: ReactNode }) {
   const client = useQueryClient();
@@ -17,7 +20,9 @@ export function Gate({ children }: { children: ReactNode }) {
 
   useEffect(() => {
     const onSignedOut = (event: Event) => {
-      if (event instanceof CustomEvent) setReason(event.detail);
+      // Of several answers that come at once, the one that says why has the last word.
+      if (event instanceof CustomEvent)
+        setReason((before) => (before === null || !PLAIN.test(event.detail) ? event.detail : before));
       client.resetQueries({ queryKey: ["session"] });
     };
     window.addEventListener(SIGNED_OUT, onSignedOut);
