@@ -4,7 +4,7 @@ require "browser_helper"
 require "support/typist"
 require "support/slow_server"
 
-# A table kept in the grid alone, by the keyboard: filled, sorted, searched and mended.
+# A table kept in the grid alone, by the keyboard: filled, sorted, searched and fixed.
 RSpec.describe "Work in the grid" do
   def cell(row, label) = find("[role=row][data-index='#{row}'] [role=gridcell][data-writes$='.#{label}']")
   def hands = Typist.new(page.driver.browser.page, words: nil)

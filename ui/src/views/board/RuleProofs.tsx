@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import type { Rule, RuleParts, Table } from "../../api/client";
 import { endangered, useProofs } from "../../api/proofs";
 import { ProofShape } from "../../components/ProofShape";
+import { useCalm } from "../../components/useCalm";
 import { words } from "../../words";
 
 /** Milliseconds of calm after which it is asked what a rule would do to the proofs. */
@@ -16,11 +16,7 @@ export function RuleProofs({ table, parts, rule, sound, dirty }: Props) {
   const proofs = useProofs();
   const any = (proofs.data?.proofs.length ?? 0) > 0;
   const text = JSON.stringify(parts);
-  const [calm, setCalm] = useState(text);
-  useEffect(() => {
-    const timer = setTimeout(() => setCalm(text), CALM);
-    return () => clearTimeout(timer);
-  }, [text]);
+  const calm = useCalm(text, CALM);
   const found = useQuery({
     queryKey: ["endangered", table.key, calm],
     queryFn: ({ signal }) => endangered(table.key, JSON.parse(calm), signal),

@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import type { Act, RuleParts, Table } from "../../api/client";
 import { suggestEdges } from "../../api/proofs";
+import { useCalm } from "../../components/useCalm";
 import { words } from "../../words";
 import { cameOut } from "../bench/Edges";
 
@@ -23,11 +24,7 @@ const CALM = 600;
 export function TryRule({ table, parts, sound }: Props) {
   const [open, setOpen] = useState(false);
   const text = JSON.stringify(parts);
-  const [calm, setCalm] = useState(text);
-  useEffect(() => {
-    const timer = setTimeout(() => setCalm(text), CALM);
-    return () => clearTimeout(timer);
-  }, [text]);
+  const calm = useCalm(text, CALM);
   const found = useQuery({
     queryKey: ["try", table.key, calm],
     queryFn: () => suggestEdges(table.key, { draft: JSON.parse(calm) }),

@@ -97,7 +97,7 @@ export function CellEditor(props: Props) {
   const refuse = (found: Message[]) => {
     const here = found.filter((each) => each.field === field.key && each.fields.every((key) => key === field.key));
     // Where other cells have a say, the row waits as a whole until they are typed; and whoever types on
-    // is not kept. What is wrong with this cell alone stays open until it is mended or left.
+    // is not kept. What is wrong with this cell alone stays open until it is fixed or left.
     const warned = found.every((each) => each.passable);
     if (keyQueue.any || (here.length === 0 && !warned)) {
       const typed = { ...others, [field.key]: picked.current ?? null };

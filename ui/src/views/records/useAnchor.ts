@@ -2,7 +2,7 @@ import { useLayoutEffect, useRef } from "react";
 import type { GridRows } from "./useGridRows";
 
 /**
- * Keeps the cursor with its record: where rows come, go or are sorted anew, it moves along with it.
+ * Keeps the cursor with its record: where rows come, go or are sorted again, it moves along with it.
  * @param row where the cursor stands
  * @param held whether a cell is typed in
  * @param onMoved told by how many rows what is there has moved

@@ -57,7 +57,7 @@ export function useBlocks({ table, view, columns, rows, box, writing, mending, o
     }
   };
 
-  /** Writes rows as one change, and keeps what is refused until it is mended. */
+  /** Writes rows as one change, and keeps what is refused until it is fixed. */
   const write = async (drafts: (Draft & { waits: Waiting | undefined })[]) => {
     const sent = drafts.map(({ id, typed, waits }) => ({ id, typed, version: waits?.version ?? null }));
     const { results, report } = await writing.write(sent, "passing");

@@ -5,7 +5,7 @@ import type { Clash } from "./clash";
 import { tableStore } from "./tableStore";
 
 /**
- * A row that is not saved: one that was refused and waits to be mended, or one that is being typed.
+ * A row that is not saved: one that was refused and waits to be fixed, or one that is being typed.
  * id: of its record, null where one is yet to be made; texts: what the rules would make of it so far;
  * messages: none as long as it was not tried; version: of the record when it was typed over;
  * reasons: why warnings are passed, by rule;
@@ -28,7 +28,7 @@ const store = tableStore<Waiting>("mend", (table) => `up-tack-mend-${table}`);
 /** Numbers under which rows were saved that had none. */
 const numbers = new Map<string, number>();
 
-/** The rows of a table that wait to be mended; this browser remembers them, each tab its own. */
+/** The rows of a table that wait to be fixed; this browser remembers them, each tab its own. */
 export function useMending(table: Table) {
   const waiting = useSyncExternalStore(store.subscribe, () => store.get(table.id));
   const put = (change: (before: Waiting[]) => Waiting[]) => store.put(table.id, change);

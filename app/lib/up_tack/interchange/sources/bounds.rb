@@ -31,9 +31,8 @@ module UpTack
         end
 
         def ods(zip)
-          walk = OdsWalk.new
-          Nokogiri::XML::SAX::Parser.new(walk).parse(zip.find_entry("content.xml").get_input_stream)
-          walk.problem
+          Nokogiri::XML::SAX::Parser.new(OdsWalk.new).parse(zip.find_entry("content.xml").get_input_stream)
+          nil
         rescue OdsWalk::Beyond => e
           e.message
         end
@@ -61,9 +60,6 @@ module UpTack
             @cells = @spaces = 0
             new_sheet
           end
-
-          # @return [String, nil]
-          def problem = nil
 
           def start_element_namespace(name, attributes = [], _prefix = nil, _uri = nil, _spaces = [])
             case name

@@ -33,6 +33,15 @@ module UpTack
           )
         end
 
+        # What a trial over the real records takes, of which nothing is written.
+        # @param ground [Core::Bench::Ground]
+        # @param records [#find] the real ones
+        # @return [Hash] for Core::Bench::Trial.new
+        def self.real(ground, records)
+          world = Core::Bench::World.new(ground, beneath: records, following: ->(key) { (Store::Rows.model(key).maximum(:id) || 0) + 1 })
+          {world: world, counters: Core::Bench::Counters.new(Store::Counters.new)}
+        end
+
         private
 
         def check(design, script, expect)
@@ -57,11 +66,7 @@ module UpTack
           script.merge("at" => script["at"] || now.to_s, "records" => recorder.plain)
         end
 
-        def over_real(design, script, records)
-          ground = @workspace.ground
-          world = Core::Bench::World.new(ground, beneath: records, following: ->(key) { (Store::Rows.model(key).maximum(:id) || 0) + 1 })
-          play(design, script, world: world, counters: Core::Bench::Counters.new(Store::Counters.new))
-        end
+        def over_real(design, script, records) = play(design, script, **Play.real(@workspace.ground, records))
 
         def alone(design, script) = play(design, script)
 

@@ -83,9 +83,8 @@ module UpTack
         end
 
         def over_real(ground, design, script)
-          world = Core::Bench::World.new(ground, beneath: @workspace.context.records, following: ->(key) { (Store::Rows.model(key).maximum(:id) || 0) + 1 })
           clock = Core::Bench::Clock.new(@workspace.clock.now, @workspace.project.conventions)
-          Core::Bench::Trial.new(ground, design.key, Core::Bench::Script.from(script), clock: clock, world: world, counters: Core::Bench::Counters.new(Store::Counters.new), trace: :brief).play
+          Core::Bench::Trial.new(ground, design.key, Core::Bench::Script.from(script), clock: clock, trace: :brief, **Play.real(ground, @workspace.context.records)).play
         rescue ArgumentError, TypeError => e
           Core::Design::Invalid.because("This can't be tried: #{e.message}.")
         end

@@ -67,7 +67,7 @@ module UpTack
 
         private
 
-        # A text that may stand for choices of several fields is only written anew where all of them say the same.
+        # A text that may stand for choices of several fields is only rewritten where all of them say the same.
         def agreed(fields, value)
           named = fields.map { |table, field| name(table, field, value) }.uniq
           named.first if named.length == 1 && named.first != value

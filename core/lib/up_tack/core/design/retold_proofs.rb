@@ -19,7 +19,7 @@ module UpTack
           @run = Bench::Run.new(project)
         end
 
-        # @return [Boolean] whether there is anything to write anew
+        # @return [Boolean] whether there is anything to rewrite
         def any? = found.any?
 
         # @return [Hash{String=>Object}] the project with that, plain
