@@ -1,26 +1,11 @@
 # frozen_string_literal: true
 
 require "browser_helper"
-require "support/typist"
+require "support/grid_help"
 
 # The grid at work: blocks pasted, refused rows mended, many records changed at once.
 RSpec.describe "The grid" do
-  def open_grid(path = "/t/pieces/records")
-    visit path
-    expect(page).to have_css("[role=row][data-index='0'] [role=gridcell]", text: /./)
-    find("[role=grid]").native.node.focus
-  end
-
-  # What a spreadsheet would put into the clipboard, pasted where the cursor is.
-  def paste(text)
-    page.execute_script(<<~JS, text)
-      const data = new DataTransfer();
-      data.setData("text/plain", arguments[0]);
-      document.activeElement.dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}));
-    JS
-  end
-
-  def cell(row, label) = find("[role=row][data-index='#{row}'] [role=gridcell][data-writes$='.#{label}']")
+  include GridHelp
 
   it "pastes a block into rows that are there and into new ones, and keeps what is refused until it is mended" do
     open_grid("/t/clays/records")

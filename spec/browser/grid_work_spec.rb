@@ -1,27 +1,12 @@
 # frozen_string_literal: true
 
 require "browser_helper"
-require "support/typist"
+require "support/grid_help"
 require "support/slow_server"
 
 # A table kept in the grid alone, by the keyboard: filled, sorted, searched and fixed.
 RSpec.describe "Work in the grid" do
-  def cell(row, label) = find("[role=row][data-index='#{row}'] [role=gridcell][data-writes$='.#{label}']")
-  def hands = Typist.new(page.driver.browser.page, words: nil)
-
-  def open_grid(path = "/t/pieces/records")
-    visit path
-    expect(page).to have_css("[role=row][data-index='0'] [role=gridcell]")
-    find("[role=grid]").native.node.focus
-  end
-
-  def paste(text)
-    page.execute_script(<<~JS, text)
-      const data = new DataTransfer();
-      data.setData("text/plain", arguments[0]);
-      document.activeElement.dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}));
-    JS
-  end
+  include GridHelp
 
   def settled(seconds = 15) = page.document.synchronize(seconds) { raise Capybara::ExpectationNotMet, "not yet" unless yield }
 

@@ -1,11 +1,13 @@
 # frozen_string_literal: true
 
 require "browser_helper"
-require "support/typist"
+require "support/grid_help"
 
 # Two people who type into the same records at the same time, each with keys that wait for nothing, and
 # one whose line breaks while she fills the grid.
 RSpec.describe "Two clerks" do
+  include GridHelp
+
   random = Random.new(RSpec.configuration.seed)
   rows = 5
 
@@ -17,7 +19,6 @@ RSpec.describe "Two clerks" do
   after { SlowServer.reset }
 
   def slips = UpTack::Store::Rows.new(workspace.table("slips"))
-  def cell(row, field) = find("[role=row][data-index='#{row}'] [role=gridcell][data-writes$='.#{field}']")
   def eventually(what) = page.document.synchronize(60) { yield || raise(Capybara::ExpectationNotMet, "#{what} did not come") }
 
   # Opens the grid for somebody at a cell, and gives their hands.
