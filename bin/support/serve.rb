@@ -88,7 +88,8 @@ UpTack::Store::Database.close
 
 configuration = Puma::Configuration.new do |config|
   config.bind "tcp://#{host.include?(":") ? "[#{host}]" : host}:#{port}"
-  config.threads 1, 8
+  # More than can be busy at a time: some wait for their turn, and those who save must not.
+  config.threads 2, 32
   # No file that is brought in is larger.
   config.http_content_length_limit UpTack::UseCases::Imports::Uploads::LARGEST
   config.environment "production"

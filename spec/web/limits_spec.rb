@@ -44,6 +44,45 @@ RSpec.describe "Limits before work, over HTTP" do
     expect([ask(:get, slow.sub("1", "2"))["code"], status]).to eq(["too_slow", 503])
   end
 
+  it "holds the lock for the write alone, also where a write is done once" do
+    sign_in_as("Odile Marsh")
+    writing = nil
+    allow(UpTack::UseCases::SaveRecord).to receive(:new).and_wrap_original do |made, *rest, **more|
+      writing = UpTack::Store::Database.writing?
+      made.call(*rest, **more)
+    end
+    2.times { ask(:post, "/api/tables/pieces/records", {typed: good_piece}, {"HTTP_IDEMPOTENCY_KEY" => "four"}) }
+    expect([writing, pieces.count]).to eq([false, 29])
+    UpTack::Store::Answer.find_by(key: "four").update!(UpTack::Store::Answer::DONE)
+    expect(ask(:post, "/api/tables/pieces/records", {typed: good_piece}, {"HTTP_IDEMPOTENCY_KEY" => "four"})["code"]).to eq("done_before")
+    expect([status, pieces.count]).to eq([409, 29])
+  end
+
+  it "stops within one record, whose texts a condition goes through over and over" do
+    sign_in_as("Hale Orrin")
+    looks = 0
+    allow(UpTack::Store::Deadline).to receive(:look) { ((looks += 1) > 20) ? raise(UpTack::Store::Deadline::Passed) : nil }
+    dear = (1..12).map { |n| "len(substitute(rept(piece, 2000), \"u\", \"u#{n}\"))" }.join(" + ")
+    expect([ask(:get, "/api/tables/pieces/records?filter=#{Rack::Utils.escape("#{dear} > 1")}")["code"], looks]).to eq(["too_slow", 21])
+  end
+
+  it "lets only a few long questions go on at a time, and the others as their turn comes" do
+    deadline = UpTack::Store::Deadline
+    stub_const("UpTack::Store::Deadline::QUICK", -1)
+    at_work, gate = Queue.new, Queue.new
+    ask = lambda do
+      deadline.look
+      at_work << 1
+      gate.pop
+    end
+    threads = Array.new(4) { Thread.new { deadline.within(&ask) } }
+    deadline::TOGETHER.times { at_work.pop }
+    expect(at_work.length).to eq(0)
+    4.times { gate << nil }
+    threads.each(&:join)
+    expect([at_work.length, deadline.going]).to eq([4 - deadline::TOGETHER, 0])
+  end
+
   it "lets nobody fill the server with long work, and verifies the log once for all who ask" do
     gate = Queue.new
     jobs = Array.new(UpTack::Jobs::MOST) { UpTack::Jobs.start(owner: 1) { gate.pop } }

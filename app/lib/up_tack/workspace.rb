@@ -97,7 +97,7 @@ module UpTack
     def context(counters: Store::Counters.new, pending: nil, readings: nil)
       records = Store::LinkedRecords.new(compiled.plans, @rows ||= {})
       seen = pending ? pending.over(records) : records
-      Core::Save::Context.new(clock: clock, person: acting, records: seen, counters: counters, readings: readings).tap { |context| records.context = context }
+      Core::Save::Context.new(clock: clock, person: acting, records: seen, counters: counters, readings: readings, patience: Store::Deadline::LOOK).tap { |context| records.context = context }
     end
 
     # Runs the block in one transaction, by the design as it is once every writer

@@ -11,6 +11,11 @@ module UpTack
       # and waiting inside it would hold up every other thread.
       WRITING = Monitor.new
 
+      # Connections at most: one for each thread that answers, and for work in the background.
+      POOL = 48
+
+      NOTED = :up_tack_noted
+
       @forgetting = []
 
       class << self
@@ -48,7 +53,7 @@ module UpTack
       def connect(path, more = {})
         @path = path
         ActiveRecord::Base.establish_connection({
-          adapter: "sqlite3", database: path, pool: 16, timeout: BUSY_TIMEOUT,
+          adapter: "sqlite3", database: path, pool: POOL, timeout: BUSY_TIMEOUT,
           default_transaction_mode: :immediate, pragmas: {synchronous: "full"}
         }.merge(more))
         teach_each
@@ -98,14 +103,40 @@ module UpTack
       # @return [ActiveRecord::ConnectionAdapters::AbstractAdapter]
       def connection = ActiveRecord::Base.connection
 
+      # @return [Boolean] whether this thread is within a transaction that writes
+      def writing? = !Thread.current[:up_tack_writing].nil?
+
       # Runs the block in one transaction; all of it is kept, or nothing.
       # @param apart [Boolean] whether an error takes back what the block did, though it be
       #   part of a greater transaction which goes on. Only there that needs a savepoint,
       #   beneath which SQLite writes down every page that it changes, twice as slowly.
-      def write(apart: false, &block)
-        return apart ? within(&block) : yield if Thread.current[:up_tack_writing]
+      # @param soon [Boolean] whether it need not be on the disk yet when this is over
+      def write(apart: false, soon: false, &block)
+        return apart ? within(&block) : yield if writing?
 
-        WRITING.synchronize { ActiveRecord::Base.transaction { with_connection_at_hand(&block) } }
+        WRITING.synchronize do
+          relaxed(soon) { ActiveRecord::Base.transaction { with_connection_at_hand { yield.tap { Thread.current[NOTED]&.done } } } }
+        end
+      end
+
+      # While the block runs, what this thread writes is noted with it.
+      # @param note [#done] is told within each transaction, at its end
+      def noting(note)
+        Thread.current[NOTED] = note
+        yield
+      ensure
+        Thread.current[NOTED] = nil
+      end
+
+      def relaxed(soon)
+        return yield unless soon
+
+        connection.raw_connection.synchronous = 1
+        begin
+          yield
+        ensure
+          connection.raw_connection.synchronous = 2
+        end
       end
 
       def within

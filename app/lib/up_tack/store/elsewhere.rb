@@ -32,12 +32,28 @@ module UpTack
         IO.popen([{"RUBYOPT" => nil}, RbConfig.ruby, "--disable-gems", *libraries, SCRIPT, path, shape, {err: File::NULL}], "r+b") do |child|
           child.write(sql)
           child.close_write
-          answer = child.read
+          answer = heard(child)
           child.close
           answer if $CHILD_STATUS.success?
         end
       rescue SystemCallError
         nil
+      end
+
+      # @return [String] all that the child says
+      # @raise [Deadline::Passed] where that takes too long; nobody waits for the child then
+      def heard(child)
+        said = +"".b
+        loop do
+          left = Deadline.left
+          child.wait_readable(left && [left, 0].max) or raise Deadline::Passed
+          said << child.readpartial(1_000_000)
+        end
+      rescue EOFError
+        said
+      rescue Deadline::Passed
+        Process.kill("KILL", child.pid)
+        raise
       end
 
       def libraries = Gem.loaded_specs.fetch("sqlite3").full_require_paths.flat_map { |folder| ["-I", folder] }

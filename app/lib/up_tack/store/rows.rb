@@ -58,6 +58,7 @@ module UpTack
       # @param keys [Array<String>, nil] only these fields; nil for all
       # @return [Array<Array(Integer, Row)>] the same for one record, from a number on, a batch at a time
       def linked_after(link, id, after, keys = nil)
+        Deadline.look
         rows(model.where(link => id).where("id > ?", after).order(:id).limit(BATCH), keys)
       end
 

@@ -25,7 +25,7 @@ module UpTack
       helpers Requests, Responses, Background
       register Problems, Guard, FormerKeys, Routes::Session, Routes::People, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Forms, Routes::Decisions, Routes::Map, Routes::Filters, Routes::Formulas, Routes::Records, Routes::Bulk, Routes::Imports, Routes::Exports, Routes::Care, Routes::Numbers, Routes::History, Routes::Design, Routes::Jobs, Routes::Masks, Routes::Tidy, Routes::Lists, Routes::Outbox, Routes::Bench, Routes::Proofs, Routes::Samples, Routes::Project, Routes::Help
 
-      after { ActiveRecord::Base.connection_handler.clear_active_connections! unless env[Guard::Idempotency::WITHIN] }
+      after { ActiveRecord::Base.connection_handler.clear_active_connections! }
 
       # Every other address belongs to the interface, which finds its own way.
       get "*" do

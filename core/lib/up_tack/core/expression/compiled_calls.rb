@@ -5,6 +5,9 @@ module UpTack
     module Expression
       # The part of the compiler for functions.
       module CompiledCalls
+        # Characters from which on a function of a text first asks whether there is time for it.
+        LONG_TEXT = 1_000
+
         def call(node)
           function = Functions[node.name]
           work = work_of(function)
@@ -34,11 +37,19 @@ module UpTack
 
         # Some functions read or write numbers as the firm does.
         def written(function)
-          work = function.to_proc
+          work = (function.group == "Text") ? patient(function.to_proc) : function.to_proc
           return work unless function.by_conventions
 
           marks = conventions
           ->(evaluation, *values) { work.call(evaluation, *values, conventions: marks) }
+        end
+
+        # However many long texts a formula goes through, it is stopped where its question takes too long.
+        def patient(work)
+          lambda do |evaluation, *values, **more|
+            evaluation.context&.patience&.call if values.any? { |value| value.is_a?(String) && value.length > LONG_TEXT }
+            work.call(evaluation, *values, **more)
+          end
         end
 
         def with_blanks(work, arguments)

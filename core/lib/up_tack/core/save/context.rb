@@ -13,9 +13,10 @@ module UpTack
       #            their shapes and is used where there are no records)
       # counters:: counts for auto-numbers, see Ports::HeldCounters
       # probe:: a Bench::Probe that takes note of what is evaluated, nil mostly
+      # patience:: is called before what may take long, and raises where there is no more time; nil mostly
       # readings:: Readings, where many records are taken in; nil mostly
-      Context = Struct.new(:clock, :person, :records, :counters, :probe, :readings, keyword_init: true) do
-        def initialize(clock:, person:, records: Ports::NoRecords, counters: Ports::HeldCounters.new, probe: nil, readings: nil) = super
+      Context = Struct.new(:clock, :person, :records, :counters, :probe, :readings, :patience, keyword_init: true) do
+        def initialize(clock:, person:, records: Ports::NoRecords, counters: Ports::HeldCounters.new, probe: nil, readings: nil, patience: nil) = super
 
         # @param conventions [Conventions]
         # @return [Reading] of what is typed now, the same one for as long as it is

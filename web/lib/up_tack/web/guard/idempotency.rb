@@ -4,13 +4,14 @@ module UpTack
   module Web
     module Guard
       # A write that carries an Idempotency-Key (IETF draft-ietf-httpapi-idempotency-key-header)
-      # is done once: in one transaction with its answer, which is given again to whoever
-      # sends it again under that key. What was refused has done nothing and may be sent anew.
+      # is done once. That it was done is kept in the same transaction as what it did, its answer right
+      # after; whoever sends it again under that key is given that answer. What was refused has done
+      # nothing and may be sent anew.
       class Idempotency
         HEADER = "HTTP_IDEMPOTENCY_KEY"
         METHODS = %w[POST PUT PATCH DELETE].freeze
-        # Told to the application: that all is one transaction, so that nothing goes on in the background.
-        WITHIN = "up_tack.one_transaction"
+        # Told to the application: that nothing goes on in the background once it has answered.
+        WITHIN = "up_tack.at_once"
         LONGEST = 200
         # Operations that leave nothing behind, whose answers are secrets, or whose body is a file: none of
         # them is remembered.
@@ -32,23 +33,10 @@ module UpTack
           return @app.call(env) unless known?(env) && env["CONTENT_LENGTH"].to_i <= Requests::LARGEST_BODY
 
           request = fingerprint(env) or return @app.call(env)
-          Store::Database.write { once(env, who(env), key, request) }
-        rescue Undone => e
-          e.answer
+          Store::Answer.alone(who(env), key) { |caller| once(env, caller, key, request) }
         ensure
           ActiveRecord::Base.connection_handler.clear_active_connections!
         end
-
-        # Takes back the transaction of a write that came to nothing.
-        class Undone < StandardError
-          attr_reader :answer
-
-          def initialize(answer)
-            super("not done")
-            @answer = answer
-          end
-        end
-        private_constant :Undone
 
         private
 
@@ -56,19 +44,22 @@ module UpTack
           known = Store::Answer.find_by(caller: caller, key: key)
           return again(known, request) if known
 
-          status, headers, body = @app.call(env.merge(WITHIN => true))
+          answer = Store::Answer.new(caller: caller, key: key, request: request)
+          status, headers, body = Store::Database.noting(answer) { @app.call(env.merge(WITHIN => true)) }
           text = +"".b
           body.each { |part| text << part.b }
           body.close if body.respond_to?(:close)
-          raise Undone, [status, headers, [text]] unless status.between?(200, 299)
-
-          Store::Answer.forget_old
-          Store::Answer.create!(caller: caller, key: key, request: request, status: status, headers: JSON.generate(headers.to_h.except("set-cookie", "Set-Cookie", "content-length", "Content-Length")), body: text, made_at: Time.now.utc)
+          if status.between?(200, 299)
+            answer.given(status, headers.to_h.except("set-cookie", "Set-Cookie", "content-length", "Content-Length"), text)
+          else
+            answer.forget
+          end
           [status, headers, [text]]
         end
 
         def again(known, request)
           return problem(422, "key_used", "This Idempotency-Key was used for another request; take a new one.") unless known.request == request
+          return problem(409, "done_before", "This was done before; the answer to it is no longer known. Look at the record.") unless known.given?
 
           [known.status, JSON.parse(known.headers).merge("idempotency-replayed" => "true"), [known.body]]
         end

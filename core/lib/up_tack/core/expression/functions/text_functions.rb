@@ -9,6 +9,8 @@ module UpTack
         module TextFunctions
           # Characters of a text that may hold a number.
           LONGEST_NUMBER = 100
+          # Where the signs begin that stand for characters of several code points.
+          FIRST_SIGN = 0x10000
 
           # @return [Problem, nil] what is wrong with a fixed pattern
           PATTERN = lambda do |arguments, types|
@@ -141,13 +143,15 @@ module UpTack
             first.upcase + rest.join.downcase
           end
 
+          # Each character that people see stands as one sign, so that a text is looked through once, however
+          # often the part nearly stands in it.
           # @return [BigDecimal, nil]
           def found(part, text, start)
             return if start < 1
 
-            whole = Text.graphemes(text)
-            wanted = Text.graphemes(part)
-            place = ((start - 1)..(whole.length - wanted.length)).find { |at| whole[at, wanted.length] == wanted }
+            signs = Hash.new { |known, cluster| known[cluster] = FIRST_SIGN + known.length }
+            whole, wanted = [text, part].map { |each| Text.graphemes(each).map { |cluster| signs[cluster] }.pack("U*") }
+            place = whole.index(wanted, start - 1)
             place && BigDecimal(place + 1)
           end
 
