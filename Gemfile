@@ -20,6 +20,8 @@ gem "rack", "~> 3.2"
 gem "puma", "~> 8.0"
 gem "rack-attack", "~> 6.8"
 gem "bcrypt", "~> 3.1"
+# How easily a password is guessed: common ones, names, keys beside one another.
+gem "zxcvbn-ruby", "~> 1.4", require: "zxcvbn"
 
 # files in and out
 gem "roo", "~> 3.0"

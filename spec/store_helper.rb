@@ -29,6 +29,7 @@ module StoreHelp
 
   def self.close(path)
     UpTack::Proving.stop
+    UpTack::Store::Event.settle
     UpTack::Store::Database.close
     FileUtils.rm_f(Dir["#{path}*"])
   end
@@ -52,6 +53,10 @@ RSpec.configure do |config|
   config.around(:each, :store) do |example|
     path = StoreHelp.open_copy
     example.run
+    # Whatever a spec does without tampering leaves a log that holds, and records as it tells.
+    verified = example.metadata[:file_path].include?("/spec/app/") && !example.metadata[:tampers] && example.exception.nil? && UpTack::Store::Database.path == path
+    verdict = verified && UpTack::Store::LogCheck.run
     StoreHelp.close(path)
+    raise "After this the log does not hold: #{verdict.faults.join(" ")}" if verdict && !verdict.sound
   end
 end

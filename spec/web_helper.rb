@@ -16,6 +16,7 @@ module WebHelp
   SEEN = Hash.new { |hash, operation| hash[operation] = Set.new }
 
   def app = UpTack::Web::Application
+  def default_host = "localhost"
 
   # Signs somebody in, as a browser of their own would be.
   def sign_in_as(name)

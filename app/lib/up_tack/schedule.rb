@@ -19,6 +19,7 @@ module UpTack
     def look
       person = Store::Person.order(:id).first or return
       workspace = Workspace.new(person: person)
+      Store::Head.note(workspace.clock)
       UseCases::SendNotices.new(workspace).call
       UseCases::Care::Backups.new(workspace.clock).make_due
       UseCases::Imports::Uploads.forget_old

@@ -10,6 +10,7 @@ require "openssl"
 require "English"
 require "securerandom"
 require "sqlite3"
+require "zxcvbn"
 
 # Moments keep the zone in which they were read.
 ActiveSupport.to_time_preserves_timezone = true

@@ -5,7 +5,7 @@ module UpTack
     # Puts a backup in the place of the database; what was there is copied first:
     #
     #   uptack restore up_tack-20261123T020000-hand.sqlite3
-    #   restored; what was there is data/backups/up_tack-20261123T093000-restore.sqlite3
+    #   restored; everybody signs in again; what was there is data/backups/up_tack-20261123T093000-restore.sqlite3
     #
     # FILE is a path, or a name in the folder of backups. Without a name it lists them.
     # A server that runs on the database goes on with what was restored after it is started again.
@@ -27,8 +27,8 @@ module UpTack
         from = File.file?(arguments.first) ? arguments.first : store.path(arguments.first)
         Store::Backups.check(from)
         before = File.file?(path) ? store.make("restore") : nil
-        Database.open(path) { Store::Backups.restore(from) }
-        @out.puts "restored#{"; what was there is #{before}" if before}"
+        Database.open(path) { Store::Restoring.new(name: File.basename(from), copy: before ? File.basename(before) : "no copy, since nothing was there").call(from) }
+        @out.puts "restored; everybody signs in again#{"; what was there is #{before}" if before}"
         0
       rescue Store::NotFound, Store::Backups::Unsound, SQLite3::Exception, ActiveRecord::ActiveRecordError, SystemCallError => e
         @err.puts e.message

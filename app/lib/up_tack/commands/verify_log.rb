@@ -2,16 +2,19 @@
 
 module UpTack
   module Commands
-    # Goes through the change log of a database and names the first entry that
-    # does not hold:
+    # Goes through the change log of a database, what it vouches for and every record, without writing, and
+    # says what does not hold:
     #
     #   uptack verify-log [FILE]
-    #   change log: 412 entries, all hold
+    #   change log: 412 entries and 31 events, all hold
+    #   up to entry 412 (seal 3f0a…) and event 31 (seal 99c1…), signed under key 4076ce0d69c29c86
     #
-    # Without a file, that of UP_TACK_DATA, or data/up_tack.sqlite3. The exit
-    # status is 0 when all of it holds, 1 when not, 2 when there is no such file.
+    # Without a file, that of UP_TACK_DATA, or data/up_tack.sqlite3. --against FILE compares it with what was
+    # kept elsewhere: a backup, an export of the log, or the file of daily ends (up_tack-heads.jsonl). The key
+    # is that of UP_TACK_KEY or of up_tack.key beside the database. The exit status is 0 when all of it holds,
+    # 1 when not, 2 when it can't be checked.
     class VerifyLog
-      USAGE = "[FILE]"
+      USAGE = "[FILE] [--against FILE]"
 
       def initialize(out:, err:)
         @out = out
@@ -21,12 +24,19 @@ module UpTack
       # @param arguments [Array<String>]
       # @return [Integer]
       def run(arguments)
-        path = arguments.first || File.join(ENV["UP_TACK_DATA"].to_s.empty? ? File.join(App::ROOT, "data") : ENV["UP_TACK_DATA"], "up_tack.sqlite3")
-        return missing(path) unless File.file?(path)
+        at = arguments.index("--against")
+        against = arguments.slice!(at, 2).last if at
+        path = arguments.first || Database.path([])
+        [path, *(against if at)].each { |file| return missing(file) unless File.file?(file.to_s) }
 
-        Store::Database.open(path)
-        tell(Store::LogCheck.run)
-      rescue ActiveRecord::StatementInvalid, SQLite3::Exception => e
+        Store::Database.look_into(path)
+        return unkeyed(path) if Store::LogKey.ring.empty?
+
+        tell(Store::LogCheck.run(against: against))
+      rescue Store::LogCheck::Unchecked, Store::LogKey::Unfit => e
+        @err.puts e.message
+        2
+      rescue ActiveRecord::ActiveRecordError, SQLite3::Exception => e
         @err.puts "#{path} can't be read as a database of Up Tack: #{e.message.lines.first.strip}"
         2
       ensure
@@ -36,16 +46,29 @@ module UpTack
       private
 
       def missing(path)
-        @err.puts "There is no file #{path}."
+        @err.puts path ? "There is no file #{path}." : "Say which file to compare with: --against FILE"
+        2
+      end
+
+      def unkeyed(path)
+        @err.puts "The key of this log is not here: there is no file #{Store::LogKey.file(path)}, and UP_TACK_KEY is empty. Without it nobody can tell whether the log holds."
         2
       end
 
       def tell(verdict)
         verdict.set_back.each { |id, seconds| @out.puts "change log: before entry #{id} the clock was set back by #{Clock.span(seconds)}" }
-        return 0.tap { @out.puts "change log: #{verdict.entries} #{(verdict.entries == 1) ? "entry, it holds" : "entries, all hold"}" } if verdict.sound
+        return holds(verdict) if verdict.sound
 
-        @out.puts "change log: entry #{verdict.broken} does not hold. #{verdict.why}"
+        verdict.faults.each { |text| @out.puts "change log: #{text}" }
         1
+      end
+
+      def holds(verdict)
+        counts = [[verdict.entries, "entry", "entries"], [verdict.events, "event", "events"]].map { |count, one, many| "#{count} #{(count == 1) ? one : many}" }
+        @out.puts "change log: #{counts.join(" and ")}, all hold"
+        head = verdict.head
+        @out.puts "up to entry #{head["entry"]} (seal #{head["seal"]}) and event #{head["event"]} (seal #{head["event_seal"]}), signed under key #{head["key"]}"
+        0
       end
     end
   end

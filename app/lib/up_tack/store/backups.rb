@@ -9,9 +9,13 @@ module UpTack
       Copy = Struct.new(:name, :made_at, :why, :bytes, keyword_init: true)
       # A copy that does not hold, or a file that is none.
       class Unsound < StandardError; end
+      # A copy that can't be deleted yet.
+      class Kept < StandardError; end
 
       WHYS = {"hand" => "by hand", "schedule" => "on schedule", "restore" => "before a restore"}.freeze
       NAME = /\Aup_tack-(\d{8}T\d{6})(?:\.(\d+))?-(hand|schedule|restore)\.sqlite3\z/
+      # Days for which a copy stays that was made before a restore: what the restore cut off is nowhere else.
+      STAYS = 30
       # Pages copied at a time; others write in between.
       PAGES = 500
 
@@ -41,9 +45,11 @@ module UpTack
       # @raise [Unsound] where what was written does not hold
       def make(why, to: nil, now: Time.now.utc)
         FileUtils.mkdir_p(to ? File.dirname(to) : @folder)
+        File.chmod(0o700, @folder) unless to
         path = to || fresh(why, now)
         part = "#{path}.part"
         FileUtils.rm_f(part)
+        File.open(part, File::WRONLY | File::CREAT | File::EXCL, 0o600) { nil }
         copy_into(part)
         Backups.check(part)
         File.open(part) { |file| file.fsync }
@@ -54,14 +60,19 @@ module UpTack
       end
 
       # @param name [String]
-      def drop(name) = FileUtils.rm_f(path(name))
+      # @raise [NotFound, Kept]
+      def drop(name, now: Time.now.utc)
+        found = path(name)
+        raise Kept, "This copy was made before a restore and stays for #{STAYS} days: what the restore cut off is nowhere else." if stays?(copy(name), now)
 
-      # Takes away those beyond a number or an age; copies made before a restore count
-      # like the others.
+        FileUtils.rm_f(found)
+      end
+
+      # Deletes those beyond a number or an age; copies made before a restore stay for a while.
       # @param keep [Integer] how many are kept
       # @param days [Integer] how many days
       def prune(keep:, days:, now: Time.now.utc)
-        all.each_with_index { |each, index| drop(each.name) if index >= keep || (index.positive? && each.made_at < now - (days * 86_400)) }
+        all.reject { |each| stays?(each, now) }.each_with_index { |each, index| drop(each.name, now: now) if index >= keep || (index.positive? && each.made_at < now - (days * 86_400)) }
       end
 
       # Looks whether a file is a sound database of Up Tack.
@@ -99,6 +110,8 @@ module UpTack
       end
 
       private
+
+      def stays?(copy, now) = copy.why == WHYS["restore"] && copy.made_at > now - (STAYS * 86_400)
 
       def copy(name)
         at, _, why = name.match(NAME)&.captures || return

@@ -7,6 +7,10 @@ module UpTack
     # undoes_id:: the batch that it takes back, nil mostly
     class Batch < SystemRecord
       self.table_name = "up_tack_batches"
+      prepend PersonNames::Kept
+      include Vouched
+
+      after_create { vouch("batch") }
 
       # An entry that tells of no field, only of what followed from the others of its batch.
       FOLLOW_UP = "batch_id IS NOT NULL AND followed IS NOT NULL AND differences = '[]'"
@@ -14,7 +18,7 @@ module UpTack
       # @param workspace [Workspace] of whoever acts
       # @return [Batch]
       def self.begin(workspace, table, summary, undoes: nil)
-        create!(made_at: workspace.clock.now, person_id: workspace.person.id, person_name: workspace.person.name, table_id: table.id, summary: summary, undoes_id: undoes&.id)
+        create!(made_at: workspace.clock.now, person_id: workspace.person.id, person_name: PersonNames.seal(workspace.person.id, workspace.person.name), table_id: table.id, summary: summary, undoes_id: undoes&.id)
       end
 
       # @return [Integer] how many records it changed

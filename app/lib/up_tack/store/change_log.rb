@@ -20,6 +20,7 @@ module UpTack
       def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil, records: workspace.context.records, log: LogWriter.new, settled: nil)
         changes = changes.select { |change| table.logged?(change.field) } if table.log
         number, name = workspace.author
+        name = PersonNames.seal(number, name)
         log.add([
           nil, LogWriter.moment(workspace.clock.now), number, name, way, action, table.id, record_id, title, workspace.revision_id,
           passed.empty? ? nil : JSON.generate(passed.map(&:to_h)), followed.empty? ? nil : JSON.generate(followed_by_label(workspace.project, followed)), batch&.id

@@ -38,8 +38,12 @@ module UpTack
       def open(path)
         FileUtils.mkdir_p(File.dirname(path))
         connect(path)
+        LogKey.prepare
         write do
           SystemTables.prepare(connection)
+          Resealing.follow_key
+          # By which a backup is known as one of this database.
+          Settings.cookie_key
           # A file of an older version lacks them.
           Indexes.follow(Workspace.compiled.project) if Revision.exists?
           Upkeep::Edition.follow
@@ -79,6 +83,7 @@ module UpTack
 
       def close
         Statements.forget
+        LogKey.forget
         ActiveRecord::Base.connection_handler.clear_all_connections!
       end
 
@@ -91,11 +96,18 @@ module UpTack
           Statements.forget
           ActiveRecord::Base.connection_handler.clear_all_connections!
           ActiveRecord::Base.connection.schema_cache.clear!
-          write { SystemTables.prepare(connection) }
+          write do
+            SystemTables.prepare(connection)
+            Resealing.follow_key
+          end
         end
-        @forgetting.each(&:call)
+        forget
         write { Upkeep::Edition.follow }
       end
+
+      # What was remembered of the file is no longer so.
+      # @return [void]
+      def forget = @forgetting.each(&:call)
 
       # @yield is called when all that is in the file became something else
       def on_replace(&block) = @forgetting << block
@@ -114,9 +126,20 @@ module UpTack
       def write(apart: false, soon: false, &block)
         return apart ? within(&block) : yield if writing?
 
-        WRITING.synchronize do
-          relaxed(soon) { ActiveRecord::Base.transaction { with_connection_at_hand { yield.tap { Thread.current[NOTED]&.done } } } }
+        WRITING.synchronize { relaxed(soon) { in_transaction(&block) } }
+      end
+
+      def in_transaction(&block)
+        kept = false
+        ActiveRecord::Base.transaction do
+          with_connection_at_hand(&block).tap do
+            Thread.current[NOTED]&.done
+            kept = true
+          end
         end
+      ensure
+        # What was remembered of a transaction that was given up may never have been.
+        PersonNames.forget unless kept
       end
 
       # While the block runs, what this thread writes is noted with it.

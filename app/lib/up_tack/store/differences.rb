@@ -27,7 +27,8 @@ module UpTack
         held = @latest[field]
         return held.last if held && held[0].eql?(before) && held[1].eql?(after) && held[2] == rule
 
-        text = "#{@heads[field] ||= head(field).freeze}#{json(plain(field, before, records))},#{json(plain(field, after, records))}#{@rules[rule]}"
+        values = [before, after].map { |value| json((field.person && value) ? PersonNames.seal_within(value) : plain(field, value, records)) }
+        text = "#{@heads[field] ||= head(field).freeze}#{values.join(",")}#{@rules[rule]}"
         @latest[field] = [before, after, rule, text.freeze] unless field.link?
         text
       end

@@ -4,13 +4,14 @@ module UpTack
   module Store
     # One field's old and new value in an entry of the change log.
     # field_id, field_label, type:: of the field as it was then
-    # before, after:: the values as JSON has them; a link with the name that it had then
+    # before, after:: the values as JSON has them; a link with the name that it had then, a person as
+    #   PersonNames keeps them
     # rule_id:: the rule that made it, nil for what somebody typed
     FieldChange = Struct.new(:field_id, :field_label, :type, :before, :after, :rule_id) do
       # @return [Array(Object, Object)] the values before and after
       def values
         type = Core::Values[self.type]
-        [before, after].map { |plain| plain.is_a?(Hash) ? plain["id"] : type.load(plain) }
+        [before, after].map { |plain| plain.is_a?(Hash) ? plain["id"] : type.load(PersonNames.open(plain)) }
       end
 
       # @param field [Core::Design::Field, nil] as it is now, if it is still of that type

@@ -40,7 +40,7 @@ module UpTack
       # @param settled [Settled, nil] what it tells besides
       # @return [Integer] the entry's number
       def add(values, changes, records, settled = nil)
-        @last, @seal = Statements.run(LATEST).first || [0, Seal::BEGINNING] unless @last
+        begin_chain unless @last
         values[0] = @last += 1
         @waiting << (said = Said.new(values, changes, records, settled))
         # Others may be named in another way once more is written.
@@ -50,21 +50,40 @@ module UpTack
         values.first
       end
 
-      # Writes what is held back; before the next entry somebody else may write some.
+      # The entry that tells of a restored backup. Its number comes after those that were cut off.
+      # @param who [Hash] "person_id" and "person_name"
+      # @param cut [Hash] what was cut off, as the event has it
+      # @return [void]
+      def add_restore(number, now, who, summary, revision, cut)
+        begin_chain
+        told = [["", "Log", "text", JSON.generate(cut["cut_off"]), @seal, nil]]
+        values = [number, LogWriter.moment(now), who[:person_id], who[:person_name], "restore", "restore", "", 0, summary, revision, nil, nil, nil, JSON.generate(told)]
+        Statements.insert_all(ENTRY, [[*values, Seal.of(@seal, values, @key)]])
+        Head.write
+        @last = @seal = nil
+      end
+
+      # Writes what is held back, and the new end; before the next entry somebody else may write some.
       def finish
         write_waiting
+        Head.write if @last
         @last = @seal = nil
         @fields.write
       end
 
       private
 
+      def begin_chain
+        @last, @seal = Statements.run(LATEST).first || [0, Seal::BEGINNING]
+        @key = LogKey.current
+      end
+
       # Each step for all entries before the next: what it needs is at hand then.
       def write_waiting
         return if @waiting.empty?
 
         @waiting.each { |said| tell(said) unless said.values.length == Seal::COLUMNS.length }
-        @waiting.each { |said| said.values << (@seal = Seal.of(@seal, said.values)) }
+        @waiting.each { |said| said.values << (@seal = Seal.of(@seal, said.values, @key)) }
         Statements.insert_all(ENTRY, @waiting.map(&:values))
         @waiting.each do |said|
           @fields.add_changes(said.values.first, said.changes)

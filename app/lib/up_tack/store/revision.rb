@@ -3,18 +3,22 @@
 module UpTack
   module Store
     # One state of the design: who made it, when, what changed, and all of it.
-    # action:: "start", "change", "undo", "redo" or "put back"
+    # action:: "start", "change", "undo", "redo", "put back" or "restore"
     # target_id:: the revision that was undone, redone or put back
     # renamed_choices:: JSON, see Core::Design::RenamedChoices#by_id; nil where none was renamed
     class Revision < SystemRecord
       self.table_name = "up_tack_revisions"
+      prepend PersonNames::Kept
+      include Vouched
+
+      after_create { vouch("design") }
 
       # @return [Revision, nil] the latest change that has not been undone
       def self.to_undo
         skip = 0
         history.find_each_newest do |revision|
           next skip += 1 if revision.action == "undo"
-          return nil if revision.action == "start"
+          return nil if %w[start restore].include?(revision.action)
           return revision if skip.zero?
 
           skip -= 1

@@ -21,6 +21,10 @@ module UpTack
       # @return [Boolean] whether the demo is in the file, whose people sign in with one click
       def demo? = self["demo"] == "yes"
 
+      # @return [Array<Integer>] numbers of the people who came with the demo; before that was written down,
+      #   of those who have no password
+      def demo_people = self["demo_people"] ? JSON.parse(self["demo_people"]) : Person.where(password_digest: nil).ids
+
       def connection = Database.connection
     end
   end

@@ -5,7 +5,9 @@ module UpTack
     # The tables that Up Tack needs for itself, all named up_tack_…. Steps are
     # only ever added at the end; a file of an older version runs those it lacks.
     module SystemTables
-      STEPS = %i[people revisions change_log followed typing people_sign_in numbers sealed_log proof_runs tokens changed_in_runs follow_ups renamed_choices].freeze
+      # Tables that rows are only added to, with what they are called.
+      ONLY_ADDED_TO = {"up_tack_revisions" => "design revisions", "up_tack_entries" => "change log", "up_tack_batches" => "change log", "up_tack_events" => "security log"}.freeze
+      STEPS = %i[people revisions change_log followed typing people_sign_in numbers sealed_log proof_runs tokens changed_in_runs follow_ups renamed_choices guarded].freeze
 
       module_function
 
@@ -132,9 +134,7 @@ module UpTack
       def numbers(connection)
         connection.execute("CREATE TABLE up_tack_counters (field_id TEXT NOT NULL, series TEXT NOT NULL, next INTEGER NOT NULL, highest INTEGER, PRIMARY KEY (field_id, series)) WITHOUT ROWID")
         connection.execute("CREATE TABLE up_tack_numbers (field_id TEXT NOT NULL, text TEXT NOT NULL, record_id INTEGER NOT NULL, series TEXT NOT NULL, count INTEGER, PRIMARY KEY (field_id, text)) WITHOUT ROWID")
-        %w[UPDATE DELETE].each do |verb|
-          connection.execute("CREATE TRIGGER up_tack_numbers_no_#{verb.downcase} BEFORE #{verb} ON up_tack_numbers BEGIN SELECT RAISE(ABORT, 'numbers that were given can only be added to'); END")
-        end
+        never_changed("up_tack_numbers", "numbers that were given").each_value { |sql| connection.execute(sql) }
       end
 
       # What an entry says stands in the entry itself, and each carries a seal. What
@@ -148,7 +148,7 @@ module UpTack
             SELECT json_group_array(json_array(field_id, field_label, type, json(before), json(after), rule_id))
             FROM (SELECT * FROM up_tack_changes WHERE entry_id = up_tack_entries.id ORDER BY id))
         SQL
-        LogCheck.each_entry { |entry, _, before| connection.execute("UPDATE up_tack_entries SET seal = #{connection.quote(Seal.of(before, entry))} WHERE id = #{entry.first}") }
+        Resealing.unkeyed
         connection.execute("CREATE TRIGGER up_tack_entries_no_update BEFORE UPDATE ON up_tack_entries BEGIN SELECT RAISE(ABORT, 'the change log can only be added to'); END")
         index_log(connection)
       end
@@ -156,9 +156,7 @@ module UpTack
       def index_log(connection)
         connection.execute("CREATE TABLE up_tack_changed (field_id TEXT NOT NULL, entry_id INTEGER NOT NULL, PRIMARY KEY (field_id, entry_id)) WITHOUT ROWID")
         connection.execute("INSERT OR IGNORE INTO up_tack_changed SELECT field_id, entry_id FROM up_tack_changes")
-        %w[UPDATE DELETE].each do |verb|
-          connection.execute("CREATE TRIGGER up_tack_changed_no_#{verb.downcase} BEFORE #{verb} ON up_tack_changed BEGIN SELECT RAISE(ABORT, 'the change log can only be added to'); END")
-        end
+        never_changed("up_tack_changed", "the change log").each_value { |sql| connection.execute(sql) }
         connection.drop_table("up_tack_changes")
         connection.remove_index("up_tack_entries", "batch_id")
         connection.execute("CREATE INDEX up_tack_entries_in_batches ON up_tack_entries (batch_id) WHERE batch_id IS NOT NULL")
@@ -218,16 +216,50 @@ module UpTack
       # Choices that a change of the design renamed: JSON, new names by old ones, by id of the field.
       def renamed_choices(connection) = connection.add_column("up_tack_revisions", "renamed_choices", :text)
 
+      # What happened besides, in a chain of its own; names and seals under keys.
+      def guarded(connection)
+        connection.create_table("up_tack_events") do |t|
+          t.datetime "made_at", null: false
+          t.bigint "person_id"
+          t.text "person_name", null: false
+          t.text "kind", null: false
+          t.text "details", null: false
+          t.bigint "entry_id", null: false
+          t.text "entry_seal", null: false
+          t.text "seal", null: false
+        end
+        append_only(connection, "up_tack_events", "security log")
+        connection.create_table("up_tack_name_keys", primary_key: "person_id") { |t| t.text "key", null: false }
+        connection.add_column("up_tack_sessions", "confirmed_at", :datetime)
+        connection.add_column("up_tack_sessions", "device", :text)
+        [Session, Token, Person, Event, Batch, Revision].each(&:reset_column_information)
+        # Who comes in with one click is who could before, and nobody who is added later.
+        Settings["demo_people"] = JSON.generate(Settings.demo_people) if Settings.demo?
+        Resealing.keyed
+      end
+
       # Lets rows be added and nothing else, whichever program asks. The third
       # trigger is for INSERT OR REPLACE, which deletes without firing the second.
-      def append_only(connection, table, name)
+      def append_only(connection, table, name) = triggers(table, name).each_value { |sql| connection.execute(sql) }
+
+      # @return [Hash{String=>String}] the same for a table without numbers of rows
+      def never_changed(table, name)
+        %w[UPDATE DELETE].to_h { |verb| ["#{table}_no_#{verb.downcase}", "CREATE TRIGGER #{table}_no_#{verb.downcase} BEFORE #{verb} ON #{table} BEGIN SELECT RAISE(ABORT, '#{name} can only be added to'); END"] }
+      end
+
+      # @return [Hash{String=>String}] all that there have to be, by name
+      def all_triggers
+        [*ONLY_ADDED_TO.map { |table, name| triggers(table, name) }, never_changed("up_tack_numbers", "numbers that were given"), never_changed("up_tack_changed", "the change log")].reduce(:merge)
+      end
+
+      # @return [Hash{String=>String}] what guards a table that rows are only added to, by name
+      def triggers(table, name)
         refusal = "SELECT RAISE(ABORT, 'the #{name} can only be added to')"
-        connection.execute("CREATE TRIGGER #{table}_no_update BEFORE UPDATE ON #{table} BEGIN #{refusal}; END")
-        connection.execute("CREATE TRIGGER #{table}_no_delete BEFORE DELETE ON #{table} BEGIN #{refusal}; END")
-        connection.execute(
-          "CREATE TRIGGER #{table}_no_replace BEFORE INSERT ON #{table} " \
-          "WHEN EXISTS (SELECT 1 FROM #{table} WHERE id = NEW.id) BEGIN #{refusal}; END"
-        )
+        {
+          "#{table}_no_update" => "CREATE TRIGGER #{table}_no_update BEFORE UPDATE ON #{table} BEGIN #{refusal}; END",
+          "#{table}_no_delete" => "CREATE TRIGGER #{table}_no_delete BEFORE DELETE ON #{table} BEGIN #{refusal}; END",
+          "#{table}_no_replace" => "CREATE TRIGGER #{table}_no_replace BEFORE INSERT ON #{table} WHEN EXISTS (SELECT 1 FROM #{table} WHERE id = NEW.id) BEGIN #{refusal}; END"
+        }
       end
     end
   end

@@ -6,6 +6,8 @@ module UpTack
     # the person's, until it ends. Kept only as a digest, like sessions.
     class Token < SystemRecord
       self.table_name = "up_tack_tokens"
+      include Vouched
+
       belongs_to :person, class_name: "UpTack::Store::Person"
 
       # What each begins with, so that one that was left lying about is known for what it is.
@@ -19,7 +21,23 @@ module UpTack
       # @return [Array(Token, String)] and the token itself, which is not kept
       def self.make(person, name:, role:, days:, now: Time.now.utc)
         text = MARK + SecureRandom.urlsafe_base64(32)
-        [create!(person: person, name: name, role: role, digest: Session.digest(text), made_at: now, ends_at: now + (days * 86_400)), text]
+        Database.write do
+          made = create!(person: person, name: name, role: role, digest: Session.digest(text), made_at: now, ends_at: now + (days * 86_400))
+          made.vouch("token_made", {"name" => name, "role" => role}, person: person)
+          [made, text]
+        end
+      end
+
+      # Ends all that somebody has.
+      # @param why [String] in words, for the security log
+      # @param by [Person, nil]
+      # @return [void]
+      def self.end_all(person, why:, by: nil) = where(person_id: person.id).find_each { |token| token.revoke(why: why, by: by) }
+
+      # @return [void]
+      def revoke(why:, by: nil)
+        delete
+        vouch_end("token_ended", {"name" => name, "why" => why, "whose" => person_id}, person: by)
       end
 
       # @param text [String]

@@ -79,7 +79,7 @@ module UpTack
       # @param more [Hash] what else the revision says
       def keep(project, from, replaced, action:, summary:, target: nil, **more)
         Store::Revision.create!(
-          made_at: @workspace.clock.now, person_id: @workspace.person.id, person_name: @workspace.person.name,
+          made_at: @workspace.clock.now, person_id: @workspace.person.id, person_name: Store::PersonNames.seal(@workspace.person.id, @workspace.person.name),
           action: action, summary: summary, target_id: target, design: JSON.generate(project.to_plain), **more
         )
         @workspace.renew

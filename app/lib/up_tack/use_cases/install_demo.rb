@@ -15,6 +15,7 @@ module UpTack
         Store::Database.write do
           StartProject.new.call(design: demo.design, people: demo.people, tolerating: demo.tolerating)
           Store::Settings["demo"] = "yes"
+          Store::Settings["demo_people"] = JSON.generate(Store::Person.ids)
           @people = Store::Person.all.index_by(&:name)
           saves.sort_by { |save| save[:at] }.each { |save| run(**save) }
         end

@@ -34,7 +34,7 @@ function Said({ verdict }: { verdict: Verdict }) {
   if (!verdict.sound)
     return (
       <span className="font-semibold text-error">
-        {words.history.broken(verdict.broken ?? 0)} {verdict.why}
+        {verdict.broken !== null && words.history.broken(verdict.broken)} {verdict.faults.slice(0, 3).join(" ")}
       </span>
     );
   return (

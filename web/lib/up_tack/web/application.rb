@@ -7,6 +7,7 @@ module UpTack
       UI = File.join(App::ROOT, "ui", "dist")
 
       Guard::Attempts.prepare
+      use Guard::Proxies
       use Rack::Attack
       use Guard::Idempotency
       use Guard::TimeLimit
@@ -17,13 +18,11 @@ module UpTack
       set :dump_errors, false
       set :logging, false
 
-      # Answers only to its own names when it is meant for this machine alone, so
-      # that no page elsewhere can reach it under a borrowed one.
-      host = ENV.fetch("HOST", "127.0.0.1")
-      set :host_authorization, {permitted_hosts: %w[127.0.0.1 localhost ::1].include?(host) ? [".localhost", "localhost", "127.0.0.1", "::1", "example.org"] : []}
+      # Answers only to its own names, so that no page elsewhere can reach it under a borrowed one.
+      set :host_authorization, {permitted_hosts: Guard::Hosts.permitted}
 
       helpers Requests, Responses, Background
-      register Problems, Guard, FormerKeys, Routes::Session, Routes::People, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Forms, Routes::Decisions, Routes::Map, Routes::Filters, Routes::Formulas, Routes::Records, Routes::Bulk, Routes::Imports, Routes::Exports, Routes::Care, Routes::Numbers, Routes::History, Routes::Design, Routes::Jobs, Routes::Masks, Routes::Tidy, Routes::Lists, Routes::Outbox, Routes::Bench, Routes::Proofs, Routes::Samples, Routes::Project, Routes::Help
+      register Problems, Guard, FormerKeys, Routes::Session, Routes::People, Routes::Security, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Forms, Routes::Decisions, Routes::Map, Routes::Filters, Routes::Formulas, Routes::Records, Routes::Bulk, Routes::Imports, Routes::Exports, Routes::Care, Routes::Numbers, Routes::History, Routes::Design, Routes::Jobs, Routes::Masks, Routes::Tidy, Routes::Lists, Routes::Outbox, Routes::Bench, Routes::Proofs, Routes::Samples, Routes::Project, Routes::Help
 
       after { ActiveRecord::Base.connection_handler.clear_active_connections! }
 

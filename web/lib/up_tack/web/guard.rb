@@ -9,6 +9,8 @@ module UpTack
       class SignedOut < StandardError; end
       # The write does not come from a page of this application.
       class Foreign < StandardError; end
+      # What is asked for needs the password once more.
+      class Unconfirmed < StandardError; end
 
       # The headers of every answer. Scripts, styles and fonts come from here alone;
       # a page carries a fresh nonce for the styles that the editor makes while it runs.
@@ -59,13 +61,19 @@ module UpTack
 
         # @param person [Store::Person]
         def begin_session(person)
-          @signed_in, @token = Store::Session.begin(person)
+          @signed_in, @token = Store::Session.begin(person, device: Guard::Devices.called(request.user_agent))
+          Guard::Devices.remember(response, request.cookies, person, secure: request.ssl?)
+          Store::Event.add("signed_in", {"device" => @signed_in.device}, person: person)
           response.set_cookie(Guard::Cookies::NAME, value: Guard::Cookies.seal(@token), path: "/", httponly: true, same_site: :strict, secure: request.ssl?, max_age: Store::Session::IDLE)
         end
 
         def end_session
           token = Guard::Cookies.open(request.cookies[Guard::Cookies::NAME])
-          Store::Database.write { Store::Session.where(digest: Store::Session.digest(token)).delete_all } if token
+          found = token && Store::Session.of(token)
+          if found
+            Store::Database.write { found.delete }
+            Store::Event.add("signed_out", person: found.person)
+          end
           response.delete_cookie(Guard::Cookies::NAME, path: "/")
         end
 
@@ -94,10 +102,20 @@ module UpTack
             refuse_without_key unless request.get? || request.head?
           end
           unless Guard::Access.enough?(person.role, operation.least)
+            Guard::Refusals.note(person, operation)
             raise UseCases::NotAllowed, "This is for #{(operation.least == "builder") ? "builders" : "builders and clerks"}; you are #{by_token ? "here by a token" : "signed in"} as a #{person.role}."
           end
+          confirm if operation.confirm
           former_path
           UseCases::NotAllowed.unless_may(person, workspace.table(present_table(operation.table)), :see) if operation.table
+        end
+
+        # Whoever finds a browser that is signed in can't do everything with it.
+        def confirm
+          raise UseCases::NotAllowed, "A script can't do this; sign in with a browser." if by_token
+          return if !person.password? || signed_in.confirmed?
+
+          raise Unconfirmed, "Type your password again to go on."
         end
 
         # No address and no question has a character that no text has.

@@ -12,8 +12,13 @@ module UpTack
         app.error(Guard::SignedOut) { |error| problem(401, "signed_out", error.message) }
         app.error(Guard::Foreign) { |error| problem(403, "foreign_page", error.message) }
         app.error(UseCases::NotAllowed) { |error| problem(403, "not_allowed", error.message) }
+        app.error(Guard::Unconfirmed) { |error| problem(403, "confirm", error.message) }
+        app.error(UseCases::People::SignIn::Wrong) { |error| problem(403, "wrong_password", error.message) }
         app.error(UseCases::People::SignIn::Refused) { |error| problem(403, "not_signed_in", error.message) }
-        app.error(Guard::Attempts::TooMany) { |error| problem(429, "too_many", error.message) }
+        app.error(Guard::Attempts::TooMany) do |error|
+          headers "Retry-After" => error.wait.to_s
+          problem(429, "too_many", error.message)
+        end
         app.error(UpTack::Jobs::TooMany) { |error| problem(429, "too_many", error.message) }
         app.error(Upkeep::Stopped) { |error| problem(409, "stopped", error.message) }
         app.error(Requests::Malformed) { |error| problem(400, "malformed", error.message) }

@@ -11,8 +11,10 @@ module UpTack
         SPANS = {"hour" => 3_600, "day" => 86_400, "week" => 604_800}.freeze
 
         # @param clock [#now] and #local, of the firm
-        def initialize(clock)
+        # @param person [Store::Person, nil] who asks
+        def initialize(clock, person: nil)
           @clock = clock
+          @person = person
           @store = Store::Backups.new
         end
 
@@ -40,6 +42,7 @@ module UpTack
         # @raise [Store::Backups::Unsound]
         def make(why = "hand")
           name = File.basename(@store.make(why, now: @clock.now))
+          note("backup_made", name, "why" => Store::Backups::WHYS[why])
           @store.prune(keep: settings["keep"], days: settings["days"], now: @clock.now)
           @store.all.find { |each| each.name == name }
         end
@@ -57,14 +60,19 @@ module UpTack
         # @return [String] name of the copy of what was there before
         def restore_file(path)
           Store::Backups.check(path)
-          before = File.basename(@store.make("restore", now: @clock.now))
-          signed_in = Store::Session.includes(:person).map { |session| [session.attributes.except("id"), session.person.sign_in] }
-          Store::Backups.restore(path)
-          keep_signed_in(signed_in)
-          before
+          copy = File.basename(@store.make("restore", now: @clock.now))
+          Store::Restoring.new(name: File.basename(path), copy: copy, person: @person, now: @clock.now).call(path)
+          copy
         end
 
-        def drop(name) = @store.drop(name)
+        # @raise [Store::NotFound, Store::Backups::Kept]
+        def drop(name)
+          @store.drop(name, now: @clock.now)
+          note("backup_deleted", name)
+        end
+
+        # @return [String] where it lies, for whoever takes it away
+        def hand_out(name) = path(name).tap { note("backup_downloaded", name) }
 
         # @return [String]
         def path(name) = @store.path(name)
@@ -88,15 +96,7 @@ module UpTack
           Time.utc(before.year, before.month, before.day, before.hour, before.min) < turn - ((days - 1) * 86_400)
         end
 
-        # Whoever is at work stays so, as far as the copy knows them.
-        def keep_signed_in(sessions)
-          Store::Database.write do
-            sessions.each do |attributes, sign_in|
-              person = Store::Person.find_by(sign_in: sign_in, active: true) or next
-              Store::Session.create!(attributes.merge("person_id" => person.id)) unless Store::Session.exists?(digest: attributes["digest"])
-            end
-          end
-        end
+        def note(kind, name, more = {}) = Store::Event.add(kind, {"backup" => name, **more}, person: @person, now: @clock.now)
       end
     end
   end

@@ -39,7 +39,7 @@ module UpTack
 
         def log
           verdict = Store::LogCheck.run(progress: @progress)
-          finding("log", verdict.sound, "All #{Core::Values::Plain.grouped(verdict.entries)} entries of the change log hold.", "Entry #{verdict.broken} of the change log does not hold. #{verdict.why}")
+          finding("log", verdict.sound, "All #{Core::Values::Plain.grouped(verdict.entries)} entries of the change log hold, and every record is as they tell.", "The change log does not hold. #{verdict.faults.first(3).join(" ")}")
         end
 
         # Worked out anew and taken back: what would become another value is stale.

@@ -10,48 +10,70 @@ module UpTack
         EMAIL = /\A([^@\s]{1,60}@[^@\s]{1,60})?\z/
         PARTS = %w[name sign_in email role active].freeze
 
+        # @param by [Store::Person, nil] who does it, for the security log
+        def initialize(by: nil)
+          @by = by
+        end
+
         # @param parts [Hash{String=>Object}] any of PARTS, and "password"
         # @return [Store::Person]
         # @raise [Core::Design::Invalid]
-        def add(parts)
-          Store::Database.write do
-            person = Store::Person.new(active: true, role: "clerk")
-            apply(person, {"sign_in" => parts["name"].to_s.split.first}.merge(parts.compact))
-          end
+        # @param digest [String, nil] of the password, where it was made before
+        def add(parts, digest: digest_of(parts))
+          parts = {"sign_in" => parts["name"].to_s.split.first}.merge(parts.compact)
+          Store::Database.write { apply(Store::Person.new(active: true, role: "clerk"), parts, digest) }
         end
 
         # @return [Store::Person]
         # @raise [Core::Design::Invalid, Store::NotFound]
         def change(id, parts)
-          Store::Database.write do
-            person = Store::Person.find_by(id: id) or raise Store::NotFound, "There is no such person."
-            apply(person, parts)
-          end
+          digest = digest_of(parts, found(id))
+          Store::Database.write { apply(found(id), parts, digest) }
         end
 
         # Somebody's own password, who must know the old one if there is one.
-        # @raise [Core::Design::Invalid]
+        # @raise [Core::Design::Invalid, SignIn::Wrong]
         def own_password(person, old:, new:)
-          Store::Database.write do
-            person = Store::Person.find(person.id)
-            sure = !person.password? || person.authenticate(old.to_s.byteslice(0, Store::Person::LONGEST_BYTES + 1))
-            Core::Design::Invalid.because("The old password is another one.", part: "old") unless sure
+          now = Store::Person.find(person.id)
+          raise SignIn::Wrong, "The old password is another one." unless !now.password? || SignIn.new.right?(now, old.to_s)
 
-            apply(person, {"password" => new})
-          end
+          change(person.id, {"password" => new})
+        end
+
+        # Made before anything is locked: it takes a quarter of a second by intent.
+        # @param person [Store::Person, nil] whose it will be, as far as they are known
+        # @return [String, nil]
+        # @raise [Core::Design::Invalid]
+        def digest_of(parts, person = nil)
+          return unless parts.key?("password")
+
+          told = (person&.attributes || {}).merge(parts.slice("name", "sign_in", "email"))
+          problem = Store::Person.password_problem(parts["password"], others: told.values_at("sign_in", "name", "email").grep(String))
+          Core::Design::Invalid.because(problem, part: "password") if problem
+
+          BCrypt::Password.create(parts["password"], cost: Store::Person.cost).to_s
         end
 
         private
 
-        def apply(person, parts)
+        def found(id)
+          person = Store::Person.find_by(id: id)
+          raise Store::NotFound, "There is no such person." if person.nil? || person.anonymous?
+
+          person.changed_by = @by
+          person
+        end
+
+        def apply(person, parts, digest)
           wrong = parts.slice(*PARTS).find { |name, value| (name == "active") ? ![true, false].include?(value) : !value.is_a?(String) }&.first
           Core::Design::Invalid.because((wrong == "active") ? "A person is active or not." : "This is a text.", part: wrong) if wrong
 
+          person.changed_by = @by
           person.assign_attributes(settled(parts.slice(*PARTS)))
-          problem = problem(person) || (parts.key?("password") && Store::Person.password_problem(parts["password"]) && ["password", Store::Person.password_problem(parts["password"])])
+          problem = problem(person)
           Core::Design::Invalid.because(problem.last, part: problem.first) if problem
 
-          person.password = parts["password"] if parts.key?("password")
+          person.password_digest = digest if digest
           keep_a_builder(person)
           person.save!
           end_sessions(person, parts)
@@ -87,10 +109,13 @@ module UpTack
           Core::Design::Invalid.because("#{person.name} is the only builder; make somebody else a builder first.", part: "role")
         end
 
-        # Whoever gets another password must sign in again. Those of an inactive person
-        # are ended when they are next used, with the reason.
+        # Whoever gets another password must sign in again, and so must their scripts. Sessions of an
+        # inactive person are ended when they are next used, with the reason.
         def end_sessions(person, parts)
           Store::Session.where(person_id: person.id).delete_all if parts.key?("password")
+          return unless parts.key?("password") || !person.active
+
+          Store::Token.end_all(person, why: parts.key?("password") ? "another password" : "no longer active", by: @by)
         end
       end
     end

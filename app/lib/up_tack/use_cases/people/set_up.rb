@@ -9,23 +9,48 @@ module UpTack
         # @return [Boolean] whether nobody is there yet
         def self.needed? = !Store::Revision.exists?
 
+        # Whoever sees the terminal on which it was started knows the code, and nobody else.
+        # @return [String] a fresh one; the one before no longer counts
+        def self.new_code
+          code = Array.new(3) { Array.new(4) { LETTERS.sample(random: SecureRandom) }.join }.join("-")
+          Store::Database.write { Store::Settings["set_up_code"] = Digest::SHA256.hexdigest(code) }
+          code
+        end
+
+        # Figures and letters that nobody takes for another.
+        LETTERS = [*"2".."9", *("a".."z")].reject { |sign| "ilo".include?(sign) }.freeze
+
+        # @param code [String] see new_code
         # @param project [String] name of the project; @param time_zone [String] in the tz database
         # @param person [Hash] "name", "sign_in", "email" and "password" of the builder
         # @return [Store::Person]
         # @raise [Core::Design::Invalid, NotAllowed]
-        def call(project:, time_zone:, person:)
+        def call(code:, project:, time_zone:, person:)
+          raise NotAllowed, "This is set up already; sign in." unless SetUp.needed?
+
+          Core::Design::Invalid.because("This is not the code that the terminal shows.", part: "code") unless code?(code.to_s)
+          Core::Design::Invalid.because("A password is needed.", part: "password") unless person.key?("password")
+          digest = ChangePerson.new.digest_of(person)
           Store::Database.write do
             raise NotAllowed, "This is set up already; sign in." unless SetUp.needed?
 
             name = project.to_s.scrub.strip
             Core::Design::Invalid.because("The project needs a name of up to 80 characters.", part: "project") unless name.length.between?(1, 80) && !name.match?(/[[:cntrl:]]/)
             Core::Design::Invalid.because("There is no time zone “#{time_zone.to_s.scrub[0, 40]}”.", part: "time_zone") unless TZInfo::Timezone.all_identifiers.include?(time_zone)
-            Core::Design::Invalid.because("A password is needed.", part: "password") unless person.key?("password")
 
-            builder = ChangePerson.new.add(person.merge("role" => "builder"))
+            builder = ChangePerson.new.add(person.merge("role" => "builder"), digest: digest)
             StartProject.new.call(design: {"name" => name, "conventions" => {"time_zone" => time_zone}, "tables" => []}, people: [])
+            Store::Settings["set_up_code"] = ""
+            Store::Event.add("set_up", person: builder)
             builder
           end
+        end
+
+        private
+
+        def code?(text)
+          known = Store::Settings["set_up_code"].to_s
+          !known.empty? && ActiveSupport::SecurityUtils.secure_compare(known, Digest::SHA256.hexdigest(text.strip.downcase))
         end
       end
     end

@@ -3,15 +3,15 @@
 module UpTack
   module UseCases
     module People
-      # Tokens with which a person's scripts come in.
+      # Tokens with which people's scripts come in: everybody's own, and for builders those of all.
       class Tokens
-        # @param person [Store::Person] whose they are
+        # @param person [Store::Person] who asks
         def initialize(person)
           @person = person
         end
 
         # @return [Array<Store::Token>] the latest first
-        def all = Store::Token.where(person_id: @person.id).order(id: :desc).to_a
+        def all = mine.includes(:person).order(id: :desc).to_a
 
         # @param name [String] what it is for
         # @param role [String]
@@ -31,9 +31,13 @@ module UpTack
         # @param id [Integer]
         # @raise [Store::NotFound]
         def revoke(id)
-          token = Store::Token.find_by(id: id, person_id: @person.id) or raise Store::NotFound, "There is no such token."
-          Store::Database.write { token.delete }
+          token = mine.find_by(id: id) or raise Store::NotFound, "There is no such token."
+          Store::Database.write { token.revoke(why: "revoked", by: @person) }
         end
+
+        private
+
+        def mine = @person.builder? ? Store::Token.all : Store::Token.where(person_id: @person.id)
       end
     end
   end

@@ -22,12 +22,13 @@ module UpTack
       # access:: by role, whether people may "edit" or only "see" it, or see "nothing" of it
       # closed:: for links: roles that may not see the table to which it leads
       # conventions:: how the firm writes
+      # person:: whether a rule writes in it who did something
       # bare:: the Masks::Mask whose separators are left out in the store, nil mostly
-      Field = Struct.new(:id, :key, :label, :aliases, :type, :decimals, :choices, :retired, :list, :format, :target, :on_delete, :reverse, :note, :access, :closed, :conventions, :bare, keyword_init: true) do
+      Field = Struct.new(:id, :key, :label, :aliases, :type, :decimals, :choices, :retired, :list, :format, :target, :on_delete, :reverse, :note, :access, :closed, :conventions, :bare, :person, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
         # @param lists [Array<ChoiceList>] those of the project
         # @param closed [Hash{String=>Array<String>}] roles that may not see a table, by its key
-        def self.from(plain, lists: [], conventions: Conventions.from({}), bare: nil, closed: {})
+        def self.from(plain, lists: [], conventions: Conventions.from({}), bare: nil, closed: {}, person: false)
           link = plain["type"] == "link"
           list = lists.find { |each| each.id == plain["list"] } if plain["type"] == "choice"
           new(
@@ -35,11 +36,11 @@ module UpTack
             decimals: plain["decimals"], choices: (list ? list.values : plain["choices"] || []).freeze, retired: (list ? list.retired : plain["retired"] || []).freeze,
             list: plain["list"], format: plain["format"], target: (plain["target"] if link),
             on_delete: (plain["on_delete"] || "refuse" if link), reverse: (plain["reverse"] if link), note: plain["note"], access: plain["access"],
-            closed: ((link && closed[plain["target"]]) || []).freeze, conventions: conventions, bare: bare
+            closed: ((link && closed[plain["target"]]) || []).freeze, conventions: conventions, bare: bare, person: person && %w[text long_text].include?(plain["type"])
           ).freeze
         end
 
-        def initialize(aliases: [].freeze, closed: [].freeze, choices: [].freeze, retired: [].freeze, conventions: Conventions.from({}), **rest)
+        def initialize(aliases: [].freeze, closed: [].freeze, person: false, choices: [].freeze, retired: [].freeze, conventions: Conventions.from({}), **rest)
           super
           @values = Values.all[type]
         end

@@ -22,15 +22,19 @@ module UpTack
         def self.from(plain, neighbours = Neighbours.new, **shared)
           rules = (plain["rules"] || []).map { |rule| Rules.from(rule) }.freeze
           bare = bare_masks(rules)
+          named = rules.select { |rule| names_person?(rule) }.flat_map { |rule| [rule.field, *rule.writes] }
           new(
             id: plain["id"], key: plain["key"], label: plain["label"], aliases: (plain["aliases"] || []).freeze, one: plain["one"], note: plain["note"], title: plain["title"], review: plain["review"],
             log: plain["log"], access: plain["access"],
-            fields: (plain["fields"] || []).map { |field| Field.from(field, **shared, bare: bare[field["key"]]) }.freeze, rules: rules,
+            fields: (plain["fields"] || []).map { |field| Field.from(field, **shared, bare: bare[field["key"]], person: named.include?(field["key"])) }.freeze, rules: rules,
             filters: (plain["filters"] || []).map { |filter| Filter.from(filter) }.freeze, forms: (plain["forms"] || []).map { |form| Form.from(form) }.freeze,
             proofs: (plain["proofs"] || []).map { |proof| Bench::Proof.from(proof) }.freeze,
             neighbours: neighbours
           ).freeze
         end
+
+        # @return [Boolean] whether a rule writes who did something
+        def self.names_person?(rule) = rule.is_a?(Rules::Stamp) || rule.to_plain.to_s.include?("user.name")
 
         # @return [Hash{String=>Masks::Mask}] by field key, those whose separators are not stored
         def self.bare_masks(rules)

@@ -11,8 +11,9 @@ module UpTack
       class Access
         # An operation of the document.
         # least:: "anyone", "reader", "clerk" or "builder"
+        # confirm:: whether the password is asked for once more (`x-confirm`)
         # table:: key of the table that the path names, nil elsewhere
-        Operation = Struct.new(:id, :least, :table, keyword_init: true)
+        Operation = Struct.new(:id, :least, :confirm, :table, keyword_init: true)
 
         ORDER = %w[reader clerk builder].freeze
 
@@ -22,16 +23,16 @@ module UpTack
         # @param document [Hash]
         def initialize(document)
           @operations = document.fetch("paths").flat_map do |template, item|
-            item.slice("get", "post", "put", "patch", "delete").map { |verb, operation| [verb, shape(template), operation["operationId"], operation.fetch("x-least")] }
+            item.slice("get", "post", "put", "patch", "delete").map { |verb, operation| [verb, shape(template), operation["operationId"], operation.fetch("x-least"), operation["x-confirm"] == true] }
           end
         end
 
         # @return [Operation, nil] nil for what there is not
         def find(verb, path)
           verb = (verb == "HEAD") ? "get" : verb.downcase
-          @operations.each do |other, shape, id, least|
+          @operations.each do |other, shape, id, least, confirm|
             match = (other == verb) && shape.match(path) or next
-            return Operation.new(id: id, least: least, table: match.names.include?("table") ? match[:table] : nil)
+            return Operation.new(id: id, least: least, confirm: confirm, table: match.names.include?("table") ? match[:table] : nil)
           end
           nil
         end

@@ -5,7 +5,8 @@ require "csv"
 module UpTack
   module Web
     module Render
-      # The change log as a file: a line for each changed field, or each entry as JSON.
+      # The change log as a file: a line for each changed field, or each entry as JSON; at the end the signed
+      # head of the log, by which it can be compared with the log later.
       class LogExport
         COLUMNS = ["Entry", "Moment (UTC)", "At the firm", "Person", "Way in", "What", "Table", "Record", "Name", "Field", "Before", "After", "Rule", "Seal"].freeze
 
@@ -19,6 +20,8 @@ module UpTack
         def csv(history)
           yield "\uFEFF#{CSV.generate_line(COLUMNS)}"
           history.each_batch { |batch| yield batch.zip(@entries.all(batch)).flat_map { |entry, shown| lines(entry, shown) }.join }
+          head = Store::Head.kept
+          yield CSV.generate_line(["up to #{head["entry"]}", *Array.new(COLUMNS.length - 2), JSON.generate(head)])
         end
 
         # @yield [String]
@@ -31,7 +34,7 @@ module UpTack
               first = false
             end
           end
-          yield "\n]\n"
+          yield "#{"," unless first}\n#{JSON.generate({head: Store::Head.kept})}\n]\n"
         end
 
         private

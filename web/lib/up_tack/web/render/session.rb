@@ -22,18 +22,19 @@ module UpTack
         end
 
         # What somebody sees who is not signed in.
-        def welcome
+        # @param one_click [Boolean] whether the demo's people may be offered
+        def welcome(one_click:)
           needed = UseCases::People::SetUp.needed?
           {
             set_up: needed, project: needed ? nil : Workspace.compiled.project.name, time_zones: needed ? TZInfo::Timezone.all_data_zone_identifiers.sort : [],
-            demo: Store::Settings.demo? ? Store::Person.where(active: true, password_digest: nil).order(:id).map { |each| person(each) } : []
+            demo: one_click ? UseCases::People::Demo.people.map { |each| person(each) } : []
           }
         end
 
         def person(person) = {id: person.id, name: person.name, role: person.role, active: person.active}
 
         # One line of the people list, for builders.
-        def entry(person) = {**person(person), sign_in: person.sign_in, email: person.email.to_s, has_password: person.password?}
+        def entry(person) = {**person(person), sign_in: person.sign_in.to_s, email: person.email.to_s, has_password: person.password?, anonymous: person.anonymous?}
       end
     end
   end

@@ -7,10 +7,15 @@ module UpTack
       module Verdict
         module_function
 
+        # What is told to those who may not see everything.
+        SILENT = "It does not hold; a builder can see what is wrong."
+
         # @param verdict [Store::LogCheck::Verdict]
-        def of(verdict)
+        # @param whole [Boolean] whether what does not hold may be named
+        def of(verdict, whole:)
+          told = whole ? verdict.faults : verdict.faults.first(1).map { SILENT }
           {
-            sound: verdict.sound, entries: verdict.entries, broken: verdict.broken, why: verdict.why,
+            sound: verdict.sound, entries: verdict.entries, events: verdict.events, broken: verdict.broken, why: told.first, faults: told,
             set_back: verdict.set_back.map { |entry, seconds| {entry: entry, span: Clock.span(seconds)} }
           }
         end

@@ -18,7 +18,7 @@ module UpTack
           end
 
           app.get("/api/backups/:name") do
-            path = backups.path(params[:name])
+            path = backups.hand_out(params[:name])
             content_type "application/vnd.sqlite3"
             attachment params[:name]
             send_file path, type: "application/vnd.sqlite3", disposition: :attachment, filename: params[:name]
@@ -40,6 +40,7 @@ module UpTack
             in_background(->(findings) { json(told.call(findings)) }, report: told) { |progress, workspace| UseCases::Care::CheckUp.new(workspace, progress: progress).call }
           end
 
+          app.error(Store::Backups::Kept) { |error| problem(409, "kept", error.message) }
           app.error(Store::Backups::Unsound) { |error| problem(422, "unsound", error.message) }
           app.helpers Helpers
         end
@@ -51,7 +52,7 @@ module UpTack
 
         # Used by these routes.
         module Helpers
-          def backups = @backups ||= UseCases::Care::Backups.new(workspace.clock)
+          def backups = @backups ||= UseCases::Care::Backups.new(workspace.clock, person: person)
 
           def backups_json = json({backups: backups.all.map { |each| Routes::Care.copy(each, workspace.clock) }, settings: backups.settings})
         end

@@ -43,7 +43,8 @@ module UpTack
           end
 
           app.post("/api/history/verify") do
-            in_background(->(verdict) { json(Render::Verdict.of(verdict)) }, shared: "verify #{Store::Database.path}") { |progress, _| Store::LogCheck.run(progress: progress) }
+            whole = person.builder?
+            in_background(->(verdict) { json(Render::Verdict.of(verdict, whole: whole)) }, shared: "verify #{Store::Database.path}") { |progress, _| Store::LogCheck.run(progress: progress) }
           end
 
           app.post("/api/history/batches/:id/undo") do

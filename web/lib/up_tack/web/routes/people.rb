@@ -10,22 +10,24 @@ module UpTack
         # @param token [Store::Token]
         # @return [Hash]
         def self.token(token)
-          {id: token.id, name: token.name, role: token.role, made_at: token.made_at.getutc.iso8601, ends_at: token.ends_at.getutc.iso8601, seen_at: token.seen_at&.getutc&.iso8601, over: token.ends_at <= Time.now.utc}
+          {id: token.id, person: Render::Session.person(token.person), name: token.name, role: token.role, made_at: token.made_at.getutc.iso8601, ends_at: token.ends_at.getutc.iso8601, seen_at: token.seen_at&.getutc&.iso8601, over: token.ends_at <= Time.now.utc}
         end
 
         def self.registered(app)
           app.get("/api/people") { json(Store::Person.order(:id).map { |each| Render::Session.entry(each) }) }
 
           app.post("/api/people") do
-            json(Render::Session.entry(UseCases::People::ChangePerson.new.add(sent.slice(*PARTS))), status: 201)
+            json(Render::Session.entry(UseCases::People::ChangePerson.new(by: person).add(sent.slice(*PARTS))), status: 201)
           end
 
-          # Tokens of whoever is signed in, for their scripts.
+          app.post("/api/people/:id/anonymise") do
+            json(Render::Session.entry(UseCases::People::MakeAnonymous.new(by: person).call(record_id)))
+          end
+
+          # Tokens for scripts: of whoever is signed in, and for builders of all.
           app.get("/api/tokens") { json(UseCases::People::Tokens.new(person).all.map { |token| Routes::People.token(token) }) }
 
           app.post("/api/tokens") do
-            raise UseCases::NotAllowed, "A script can't make tokens." if by_token
-
             token, text = UseCases::People::Tokens.new(person).make(name: sent["name"], role: sent["role"], days: sent["days"])
             json({**Routes::People.token(token), token: text}, status: 201)
           end
@@ -36,7 +38,7 @@ module UpTack
           end
 
           app.patch("/api/people/:id") do
-            json(Render::Session.entry(UseCases::People::ChangePerson.new.change(record_id, sent.slice(*PARTS))))
+            json(Render::Session.entry(UseCases::People::ChangePerson.new(by: person).change(record_id, sent.slice(*PARTS))))
           end
         end
       end

@@ -6,11 +6,13 @@ module UpTack
       # Signing in and out, and who acts, where and when.
       module Session
         def self.registered(app)
+          app.helpers Helpers
+
           # What somebody sees who is not signed in.
-          app.get("/api/welcome") { json(Render::Session.welcome) }
+          app.get("/api/welcome") { json(Render::Session.welcome(one_click: Guard::Hosts.own_machine?(request))) }
 
           app.post("/api/set-up") do
-            builder = UseCases::People::SetUp.new.call(project: sent["project"], time_zone: sent["time_zone"], person: texts_sent("name", "sign_in", "email", "password"))
+            builder = UseCases::People::SetUp.new.call(code: sent["code"], project: sent["project"], time_zone: sent["time_zone"], person: texts_sent("name", "sign_in", "email", "password"))
             begin_session(builder)
             json(session_json, status: 201)
           end
@@ -19,13 +21,13 @@ module UpTack
 
           app.post("/api/session") do
             parts = texts_sent("name", "password")
-            Guard::Attempts.count(parts["name"])
-            begin_session(UseCases::People::SignIn.new.call(name: parts["name"], password: parts["password"]))
-            Guard::Attempts.forget(parts["name"])
+            begin_session(counted(parts["name"]) { UseCases::People::SignIn.new.call(name: parts["name"], password: parts["password"]) })
             json(session_json)
           end
 
           app.post("/api/session/demo") do
+            raise UseCases::People::SignIn::Refused, "One click works on the machine alone that the demo runs on." unless Guard::Hosts.own_machine?(request)
+
             begin_session(UseCases::People::SignIn.new.in_demo(number_sent("person_id")))
             json(session_json)
           end
@@ -35,11 +37,34 @@ module UpTack
             status 204
           end
 
+          # The password once more, before what must not be done by whoever finds an open browser.
+          app.post("/api/session/confirm") do
+            given = texts_sent("password")["password"]
+            counted(person.sign_in) do
+              raise UseCases::People::SignIn::Wrong, "That is not your password." unless person.password? && UseCases::People::SignIn.new.right?(person, given)
+            end
+            Store::Database.write { signed_in.update_columns(confirmed_at: Time.now.utc) }
+            status 204
+          end
+
           app.put("/api/session/password") do
             parts = texts_sent("old", "new")
-            changed = UseCases::People::ChangePerson.new.own_password(person, old: parts["old"], new: parts["new"])
+            changed = counted(person.sign_in) { UseCases::People::ChangePerson.new(by: person).own_password(person, old: parts["old"], new: parts["new"]) }
             begin_session(changed)
             json(session_json)
+          end
+        end
+
+        # Used by these routes.
+        module Helpers
+          # Counts what turns out wrong.
+          # @yield looks at a password
+          def counted(name)
+            Guard::Attempts.check(name, request)
+            yield.tap { Guard::Attempts.forget(name, request) }
+          rescue UseCases::People::SignIn::Refused, UseCases::People::SignIn::Wrong
+            Guard::Attempts.failed(name, request)
+            raise
           end
         end
       end

@@ -1,0 +1,131 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    module LogCheck
+      # The chain of the entries and that of the events, from their beginnings to their signed end.
+      class Chains
+        BATCH = 2_000
+        WHAT = {"up_tack_entries" => "Entry", "up_tack_events" => "Event"}.freeze
+
+        # @return [Hash{Array(String, Integer)=>String, nil}] the last digest of each row that an event vouches for
+        attr_reader :vouched
+
+        # @param told [Against, nil] what another file tells of them
+        def initialize(verdict, progress, told)
+          @verdict = verdict
+          @progress = progress
+          @told = told
+          @periods = JSON.parse(Settings[Resealing::KEYS] || "[]")
+          @vouched = {}
+          @cut = []
+        end
+
+        # @return [Chains] itself
+        def run
+          entries = ends("up_tack_entries") { |rows| entries(rows) }
+          events = ends("up_tack_events") { |rows| events(rows) }
+          signed(entries + events)
+          compare
+          self
+        end
+
+        private
+
+        # @return [Array(Integer, String)] number and seal of the last
+        def ends(table)
+          @progress.begin("Change log", (table == "up_tack_entries") ? "Entries" : "Events", LogCheck.rows("SELECT COUNT(*) FROM #{table}").dig(0, 0))
+          @last, @seal = 0, Seal::BEGINNING
+          columns = (table == "up_tack_entries") ? Seal::COLUMNS : Event::COLUMNS
+          loop do
+            rows = LogCheck.rows("SELECT #{columns.join(", ")}, seal FROM #{table} WHERE id > #{@last} ORDER BY id LIMIT #{BATCH}")
+            break if rows.empty?
+
+            yield rows
+            @progress.advance(rows.length)
+          end
+          cut_off(table)
+          [@last, @seal]
+        end
+
+        def entries(rows)
+          rows.each do |*entry, seal|
+            step("up_tack_entries", entry.first, seal, entry[5] == "restore") { |key| Seal.of(@seal, entry, key) }
+            clock(entry.first, entry[1])
+            @verdict.entries += 1
+          end
+        end
+
+        def events(rows)
+          rows.each do |*event, seal|
+            step("up_tack_events", event.first, seal, event[4] == "restored") { |key| Seal.over([@seal, *event], key) }
+            @verdict.events += 1
+            heed(event)
+          end
+        end
+
+        # Numbers are passed over only where a backup was restored, which the entry itself tells.
+        def step(table, id, seal, restore)
+          what = WHAT.fetch(table)
+          missing = id != @last + 1 && !restore
+          if missing
+            fault(table, "#{what} #{@last + 1} is missing.", @last + 1)
+          elsif (key = key(table, id)).nil? || seal != yield(key)
+            fault(table, key ? "What #{what.downcase} #{id} says is not what was sealed, or the #{what.downcase} before it was changed." : "#{what} #{id} was sealed under another key, which is not here.", id)
+          end
+          @cut << [table, @last, id] if restore && id != @last + 1
+          @last, @seal = id, seal.to_s
+          @told&.met(table, id, seal)
+        end
+
+        def key(table, id)
+          period = @periods.reverse.find { |_, entry, event| id >= ((table == "up_tack_entries") ? entry : event) } or return
+          LogKey.find(period.first)
+        end
+
+        def clock(id, moment)
+          at = Time.parse("#{moment} UTC")
+          @verdict.set_back << [id, (@latest - at).to_i] if @latest && at < @latest - TOLERANCE
+          @latest = [@latest, at].compact.max
+        rescue ArgumentError
+          nil # The seal tells that it was changed.
+        end
+
+        def heed(event)
+          told = JSON.parse(event[5])
+          @vouched[[told["of"], told["id"]]] = told["digest"] if told.key?("of")
+          @verdict.fault(told["fault"]) if event[4] == "upgraded" && told["fault"]
+        rescue JSON::ParserError
+          nil
+        end
+
+        # What is gone from the end shows in the numbers that were given.
+        def cut_off(table)
+          given = LogCheck.rows("SELECT seq FROM sqlite_sequence WHERE name = '#{table}'").dig(0, 0).to_i
+          what = WHAT.fetch(table)
+          fault(table, "#{what} #{@last + 1} is missing: the log was cut off after #{what.downcase} #{@last}.", @last + 1) if given > @last
+        end
+
+        def signed(ends)
+          kept = Head.kept
+          return @verdict.fault("The signed end of the log is missing.") unless kept
+
+          key = LogKey.find(kept["key"]) or return @verdict.fault("The end of the log was signed under another key, which is not here.")
+          return @verdict.fault("The end of the log is not what was signed.") unless Head.signature(kept, key) == kept["signature"]
+          return if kept.values_at(*Head::PARTS) == ends
+
+          broken = kept["entry"] > ends[0]
+          @verdict.fault("The log ends with entry #{ends[0]} and event #{ends[2]}; it was signed up to entry #{kept["entry"]} and event #{kept["event"]}.", broken ? ends[0] + 1 : nil)
+        end
+
+        def compare
+          return unless @told
+
+          @told.faults(@cut).each { |text, entry| @verdict.fault(text, entry) }
+        end
+
+        def fault(table, text, id) = @verdict.fault(text, (id if table == "up_tack_entries"))
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    module LogCheck
+      # The numbers of a table that the log tells of, beside those that are noted as given.
+      class Numbers
+        def initialize(table)
+          @table = table
+          @fields = table.rules.grep(Core::Rules::Number).filter_map { |rule| table.field(rule.field) }.to_h { |field| [field.id, field] }
+          @told = @fields.transform_values { Set.new }
+        end
+
+        # @param change [FieldChange]
+        # @return [void]
+        def met(change, _record)
+          told = @told[change.field_id] or return
+          told << change.after.to_s.hash unless change.after.nil?
+        end
+
+        # @return [Array<String>]
+        def faults
+          @fields.flat_map do |id, field|
+            noted = LogCheck.rows("SELECT text FROM up_tack_numbers WHERE field_id = #{Database.connection.quote(id)}").flatten
+            extra = noted.reject { |text| @told[id].include?(text.hash) }
+            missing = @told[id].length - (noted.length - extra.length)
+            [
+              ("#{field.label} of #{@table.label}: #{extra.first} is noted as given, and no entry tells of it." if extra.any?),
+              ("#{field.label} of #{@table.label}: #{missing} numbers that the log tells of are not noted as given." if missing.positive?)
+            ].compact
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # Seals what an earlier version wrote, and goes on where the key is another one than before.
+    module Resealing
+      # Which key seals from where on: JSON, [id, first entry, first event] each.
+      KEYS = "log_keys"
+
+      module_function
+
+      # As the version did that began to seal.
+      def unkeyed
+        before = Seal::BEGINNING
+        each_entry { |entry, _| before = set_seal(entry.first, Seal.unkeyed(before, entry)) }
+      end
+
+      # Names become references, and every entry is sealed anew under the key. Whether it held until then, and
+      # how it ended, is the first thing that the events tell.
+      def keyed
+        fault, last, head = earlier
+        unguarded { seal_names && seal_entries }
+        Settings[KEYS] = JSON.generate([[LogKey.current.id, 1, 1]])
+        return unless last || Revision.exists?
+
+        Event.add("upgraded", {"entries" => last.to_i, "head" => head, "fault" => fault})
+        vouch_for_all
+      end
+
+      # Where the key is another one than before the log goes on under it; what was sealed before can be
+      # checked as long as the earlier key is still in the file.
+      # @return [void]
+      def follow_key
+        periods = JSON.parse(Settings[KEYS] || "[]")
+        return if periods.empty? || periods.last.first == LogKey.current.id
+
+        latest = [LogWriter::LATEST, Event::LATEST].map { |sql| Statements.run(sql).dig(0, 0).to_i + 1 }
+        Settings[KEYS] = JSON.generate([*periods, [LogKey.current.id, *latest]])
+        Event.add("key", {"from" => periods.last.first, "to" => LogKey.current.id})
+      end
+
+      # @yield [entry, seal] values of Seal::COLUMNS
+      def each_entry
+        last = 0
+        loop do
+          entries = connection.select_rows("SELECT #{Seal::COLUMNS.join(", ")}, seal FROM up_tack_entries WHERE id > #{last} ORDER BY id LIMIT 2000")
+          break if entries.empty?
+
+          entries.each { |*entry, seal| yield entry, seal }
+          last = entries.last.first
+        end
+      end
+
+      # @return [Array(String, Integer, String)] what did not hold, the last entry and its seal
+      def earlier
+        before, fault, last = Seal::BEGINNING, nil, nil
+        each_entry do |entry, seal|
+          fault ||= "Entry #{entry.first} did not hold when the log was first sealed under a key." unless seal == Seal.unkeyed(before, entry) && entry.first == last.to_i + 1
+          before, last = seal || Seal.unkeyed(before, entry), entry.first
+        end
+        [fault, last, before]
+      end
+
+      def unguarded
+        tables = SystemTables::ONLY_ADDED_TO.slice("up_tack_entries", "up_tack_revisions", "up_tack_batches")
+        names = tables.flat_map { |table, name| SystemTables.triggers(table, name).keys }
+        names.each { |name| connection.execute("DROP TRIGGER IF EXISTS #{name}") }
+        yield
+        tables.each { |table, name| SystemTables.append_only(connection, table, name) }
+      end
+
+      def seal_names
+        %w[up_tack_entries up_tack_revisions up_tack_batches].each do |table|
+          connection.select_rows("SELECT DISTINCT person_id, person_name FROM #{table} WHERE person_id > 0").each do |person, name|
+            connection.execute("UPDATE #{table} SET person_name = #{connection.quote(PersonNames.seal(person, name))} WHERE person_id = #{person} AND person_name = #{connection.quote(name)}")
+          end
+        end
+      end
+
+      def seal_entries
+        before = Seal::BEGINNING
+        each_entry { |entry, _| before = set_seal(entry.first, Seal.of(before, entry, LogKey.current)) }
+      end
+
+      def set_seal(id, seal)
+        Statements.run("UPDATE up_tack_entries SET seal = ? WHERE id = ?", seal, id)
+        seal
+      end
+
+      def vouch_for_all
+        {Revision => "design", Batch => "batch", Person => "person_added", Token => "token_made"}.each do |rows, kind|
+          Vouched.digests(rows.table_name).each { |id, digest| Event.add(kind, {"of" => rows.table_name, "id" => id, "digest" => digest}) }
+        end
+      end
+
+      def connection = Database.connection
+    end
+  end
+end

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # Puts a backup in the place of all that there is. What must not go back with it is carried over: who may
+    # come in and how, whose token was revoked, whose name was taken out, and which numbers of entries and
+    # records were given. What was cut off is told by an entry of the log, a revision and an event.
+    class Restoring
+      # Rows that stay as they are now, where the backup is of the same database.
+      STAY = {"up_tack_people" => "id", "up_tack_name_keys" => "person_id", "up_tack_tokens" => "id"}.freeze
+
+      # @param name [String] of the backup
+      # @param copy [String] name of the copy of what is replaced
+      # @param person [Person, nil] who restores
+      def initialize(name:, copy:, person: nil, now: Time.now.utc)
+        @name = name
+        @copy = copy
+        @person = person
+        @now = now
+      end
+
+      # @param path [String] of a file that Backups.check has nothing against
+      # @return [void]
+      def call(path)
+        remember
+        Backups.restore(path)
+        Database.write do
+          number_on
+          stay if Settings["cookie_key"] == @lineage
+          connection.execute("DELETE FROM up_tack_sessions")
+          tell if Revision.exists?
+        end
+        Database.forget
+      end
+
+      private
+
+      def remember
+        @cut = Head.now
+        @lineage = Settings.cookie_key
+        @numbers = connection.select_rows("SELECT name, seq FROM sqlite_sequence").to_h
+        @rows = STAY.to_h { |table, _| [table, connection.select_all("SELECT * FROM #{table}").to_a] }
+      end
+
+      # No number is given a second time, though what had it is gone.
+      def number_on
+        there = connection.tables
+        @numbers.slice(*there).each do |table, number|
+          name = connection.quote(table)
+          connection.execute("INSERT INTO sqlite_sequence (name, seq) SELECT #{name}, 0 WHERE NOT EXISTS (SELECT 1 FROM sqlite_sequence WHERE name = #{name})")
+          connection.execute("UPDATE sqlite_sequence SET seq = MAX(seq, #{Integer(number)}) WHERE name = #{name} AND name NOT IN ('up_tack_entries', 'up_tack_events')")
+        end
+      end
+
+      def stay
+        named = Person.pluck(:id, :name).to_h
+        gone = Token.pluck(:id) - @rows["up_tack_tokens"].map { |row| row["id"] }
+        ["up_tack_sessions", *STAY.keys.reverse].each { |table| connection.execute("DELETE FROM #{table}") }
+        @rows.each { |table, rows| rows.each { |row| insert(table, row) } }
+        PersonNames.forget
+        @changed = lambda do
+          Person.find_each { |person| person.vouch("person_changed", {"restored" => true}, person: @person) }
+          Token.find_each { |token| token.vouch("token_made", {"restored" => true}, person: @person) }
+          gone.each { |id| Event.add("token_ended", {"of" => "up_tack_tokens", "id" => id, "digest" => nil, "restored" => true}, person: @person) }
+        end
+        Person.select(&:anonymous?).each { |person| named[person.id] && StampedNames.replace(named[person.id], person.name) }
+      end
+
+      def insert(table, row)
+        connection.execute("INSERT INTO #{table} (#{row.keys.join(", ")}) VALUES (#{row.values.map { |value| connection.quote(value) }.join(", ")})")
+      end
+
+      def tell
+        latest = Revision.order(:id).last
+        entry = connection.select_value("SELECT MAX(id) FROM up_tack_entries").to_i
+        who = {person_id: @person&.id, person_name: @person ? PersonNames.seal(@person.id, @person.name) : "Up Tack"}
+        summary = "Restored #{@name}, cutting off entries #{entry + 1} to #{@cut["entry"]}; they are in #{@copy}"
+        summary = "Restored #{@name}; what was there is in #{@copy}" if entry >= @cut["entry"]
+        cut = {"backup" => @name, "copy" => @copy, "cut_off" => @cut.slice(*Head::PARTS)}
+        Event.add("restored", cut, person: @person, now: @now, id: [@cut["event"], connection.select_value("SELECT MAX(id) FROM up_tack_events").to_i].max + 1)
+        revision = Revision.create!(made_at: @now, **who, action: "restore", summary: summary, design: latest.design)
+        LogWriter.new.add_restore([@cut["entry"], entry].max + 1, @now, who, summary, revision.id, cut)
+        @changed&.call
+      end
+
+      def connection = Database.connection
+    end
+  end
+end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module People
+      # Takes a person's name out for good: of the list of people, of the log, and of what stamps wrote into
+      # records. What they did stays, as that of "Person 7". Texts that somebody typed are the firm's own and
+      # stay as they are; so do backups, until they are deleted.
+      class MakeAnonymous
+        # @param by [Store::Person] who does it
+        def initialize(by:)
+          @by = by
+        end
+
+        # @return [Store::Person]
+        # @raise [Core::Design::Invalid, Store::NotFound]
+        def call(id)
+          person = Store::Database.write { take_out(id) }
+          Store::Database.forget
+          # What was there before stands in the journal until it is written into the file.
+          Store::Database.connection.execute("PRAGMA wal_checkpoint(TRUNCATE)")
+          person
+        end
+
+        private
+
+        def take_out(id)
+          person = Store::Person.find_by(id: id)
+          raise Store::NotFound, "There is no such person." if person.nil? || person.anonymous?
+
+          Core::Design::Invalid.because("You can't make yourself anonymous; another builder can.") if person.id == @by.id
+          Core::Design::Invalid.because("Make #{person.name} inactive first.", part: "active") if person.active
+          name = person.name
+          Store::PersonNames.forget_person(person.id)
+          person.changed_by = @by
+          person.update!(name: "Person #{person.id}", email: nil, sign_in: nil, password_digest: nil, active: false)
+          Store::StampedNames.replace(name, person.name)
+          Store::Session.where(person_id: person.id).delete_all
+          Store::Token.end_all(person, why: "made anonymous", by: @by)
+          Store::Notice.where(person_id: person.id).delete_all
+          person
+        end
+      end
+    end
+  end
+end

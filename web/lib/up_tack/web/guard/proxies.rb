@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+require "ipaddr"
+
+module UpTack
+  module Web
+    module Guard
+      # What a request says of where it came from, and by which name, is believed of the proxies alone that
+      # UP_TACK_PROXIES names: addresses or networks, with commas between them. From anybody else it is
+      # taken off, so that nobody makes up an address.
+      class Proxies
+        TOLD = %w[HTTP_X_FORWARDED_FOR HTTP_X_FORWARDED_HOST HTTP_X_FORWARDED_PROTO HTTP_X_FORWARDED_SCHEME HTTP_X_FORWARDED_SSL HTTP_X_FORWARDED_PORT HTTP_FORWARDED HTTP_CLIENT_IP HTTP_X_REAL_IP].freeze
+        # That something was taken off: whoever is behind a proxy nobody knows is not at this machine.
+        BEHIND = "up_tack.behind_a_proxy"
+
+        # @return [Array<IPAddr>]
+        # @raise [IPAddr::Error]
+        def self.named(text = ENV["UP_TACK_PROXIES"]) = text.to_s.split(",").map(&:strip).reject(&:empty?).map { |each| IPAddr.new(each) }
+
+        # @param known [Array<IPAddr>]
+        def initialize(app, known = Proxies.named)
+          @app = app
+          @known = known
+          # Otherwise Rack believes every address of a private network.
+          Rack::Request.ip_filter = ->(ip) { known?(ip) }
+        end
+
+        def call(env)
+          told = TOLD.select { |name| env.key?(name) }
+          return @app.call(env) if told.empty?
+
+          env[BEHIND] = true
+          told.each { |name| env.delete(name) } unless known?(env["REMOTE_ADDR"])
+          @app.call(env)
+        end
+
+        private
+
+        def known?(ip)
+          address = IPAddr.new(ip.to_s)
+          @known.any? { |each| each.include?(address) }
+        rescue IPAddr::Error
+          false
+        end
+      end
+    end
+  end
+end

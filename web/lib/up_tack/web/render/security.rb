@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Render
+      # Sessions, and events of the security log in words.
+      module Security
+        module_function
+
+        # @param session [Store::Session]
+        # @param here [Integer, nil] number of the one that asks
+        def session(session, here)
+          {
+            id: session.id, person: Session.person(session.person), device: session.device || "a browser", current: session.id == here,
+            made_at: session.made_at.getutc.iso8601, seen_at: session.seen_at.getutc.iso8601
+          }
+        end
+
+        # @param event [Store::Event]
+        def event(event, workspace)
+          {id: event.id, **Moment.of(event.made_at, workspace), person: event.person_name, kind: event.kind, words: words(event.kind, event.told)}
+        end
+
+        # @return [String] what happened, after the name of who did it
+        def words(kind, told)
+          case kind
+          when "set_up" then "set up the database"
+          when "signed_in" then "signed in#{" in #{told["device"]}" if told["device"]}"
+          when "signed_out" then "signed out"
+          when "sign_in_failed" then told["known"] ? "could not sign in from #{told["from"]}: wrong password" : "somebody tried an unknown name from #{told["from"]}"
+          when "locked_out" then "has to wait at #{told["from"]} after too many wrong passwords"
+          when "refused" then "asked for what their role does not allow (#{told["operation"]})"
+          when "session_ended" then "ended a session of #{name(told["whose"])}#{" in #{told["device"]}" if told["device"]}"
+          when "person_added" then "added #{name(told["id"])}"
+          when "person_changed" then told["restored"] ? "kept how #{name(told["id"])} may come in, over a restore" : "changed #{name(told["id"])}: role, sign-in name or whether they are active"
+          when "password_changed" then "set the password of #{name(told["id"])}"
+          when "made_anonymous" then "made #{name(told["id"])} anonymous"
+          else words_of_things(kind, told)
+          end
+        end
+
+        def words_of_things(kind, told)
+          case kind
+          when "token_made" then told["restored"] ? "kept token #{told["id"]}, over a restore" : "made the token “#{told["name"] || told["id"]}”"
+          when "token_ended" then "ended the token “#{told["name"] || told["id"]}”#{" of #{name(told["whose"])}" if told["whose"]}#{": #{told["why"]}" if told["why"]}"
+          when "backup_made" then "made the backup #{told["backup"]}"
+          when "backup_downloaded" then "downloaded the backup #{told["backup"]}"
+          when "backup_deleted" then "deleted the backup #{told["backup"]}"
+          when "restored" then "restored #{told["backup"]}; what was there up to entry #{told.dig("cut_off", "entry")} (seal #{told.dig("cut_off", "seal").to_s[0, 12]}…) is in #{told["copy"]}"
+          when "demo_ended" then "ended the demo: #{told["people"].to_a.length} people can no longer come in without a password"
+          else kind.tr("_", " ")
+          end
+        end
+
+        def name(id) = Store::Person.find_by(id: id)&.name || "person #{id}"
+      end
+    end
+  end
+end
