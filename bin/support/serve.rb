@@ -7,6 +7,7 @@ require_relative "room"
 require "fileutils"
 require "socket"
 
+File.umask(0o077)
 STARTED = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 
 def fail_with(message)
@@ -30,8 +31,35 @@ rescue SocketError, Errno::EADDRNOTAVAIL
   fail_with("There is no address “#{host}” on this machine; HOST is usually 127.0.0.1.")
 end
 
+LOOPBACK = %w[127.0.0.1 localhost ::1].freeze
+
+# @return [Array<String>] names under which it may be called besides those of this machine
+def check_hosts(host, text)
+  hosts = text.split(",").map(&:strip).reject(&:empty?)
+  return hosts if LOOPBACK.include?(host) || hosts.any?
+
+  fail_with("HOST=#{host} lets other machines in; say by which names they call this one, such as UP_TACK_HOSTS=tack.example,192.0.2.7, with commas between them.")
+end
+
+def check_proxies(text)
+  UpTack::Web::Guard::Proxies.named(text)
+rescue IPAddr::Error
+  fail_with("UP_TACK_PROXIES holds addresses or networks, with commas between them, such as 127.0.0.1,10.0.0.0/8; “#{text}” is not that.")
+end
+
+# What it means, said to whoever starts it.
+def tell_of_hosts(host, hosts)
+  return if LOOPBACK.include?(host)
+
+  puts "· Other machines can reach this, under #{hosts.join(", ")} and no other name. Passwords travel in the clear unless a"
+  puts "  proxy in front of it speaks HTTPS (name it in UP_TACK_PROXIES). The demo's people can't come in with one click from there."
+end
+
+# The folder is for this account alone: it holds everything, and the key of the log.
 def check_folder(folder)
-  FileUtils.mkdir_p(folder)
+  FileUtils.mkdir_p(folder, mode: 0o700)
+  File.chmod(0o700, folder)
+  Dir[File.join(folder, "*"), File.join(folder, "*", "*")].each { |path| File.chmod(File.directory?(path) ? 0o700 : 0o600, path) unless File.symlink?(path) }
   probe = File.join(folder, ".up_tack_probe")
   File.write(probe, "")
   File.delete(probe)
@@ -59,11 +87,14 @@ given = ENV["UP_TACK_DATA"].to_s
 folder = given.empty? ? File.expand_path("../../data", __dir__) : File.expand_path(given, ENV.fetch("UP_TACK_CALLER_DIR", Dir.pwd))
 path = File.join(folder, "up_tack.sqlite3")
 
+hosts = check_hosts(host, ENV["UP_TACK_HOSTS"].to_s)
 check_folder(folder)
 check_port(host, port)
 put_demo_back(path, sure: ARGV.include?("--yes")) if ARGV.include?("--fresh")
 
 require_relative "../../web/lib/up_tack/web"
+check_proxies(ENV["UP_TACK_PROXIES"])
+tell_of_hosts(host, hosts)
 require "puma"
 require "puma/configuration"
 require "puma/launcher"
@@ -74,12 +105,15 @@ begin
   # Kept, so that a second start before anybody has set it up does not bring the demo after all.
   UpTack::Store::Settings["empty"] = "yes" if ARGV.include?("--empty") && !begun
   if !begun && UpTack::Store::Settings["empty"] == "yes"
-    puts "· Nothing is in it yet: open it in a browser to name the project and its first builder"
+    puts "· Nothing is in it yet: open it in a browser to name the project and its first builder. The page asks for this code:"
+    puts "    #{UpTack::UseCases::People::SetUp.new_code}"
   elsif !begun
     puts "· Putting in the demo: Ember Lane Kiln Share"
     UpTack::UseCases::InstallDemo.new.call
   end
   UpTack::Workspace.compiled if UpTack::Store::Revision.any?
+rescue UpTack::Store::LogKey::Unfit => e
+  fail_with("UP_TACK_KEY or #{UpTack::Store::LogKey.file(path)} can't be used: #{e.message}")
 rescue SQLite3::NotADatabaseException, ActiveRecord::StatementInvalid, SQLite3::CantOpenException => e
   fail_with("#{path} can't be opened as a database of Up Tack (#{e.message.lines.first.strip}).")
 end

@@ -54,6 +54,12 @@ RSpec.describe "Broken files" do
   end
 
   # A few hundred bytes that say they are gigabytes: told before anything of it is made.
+  it "is read in a process that may take so much memory and no more" do
+    stub_const("UpTack::Interchange::Sources::Apart::MEMORY", 60_000_000)
+    path = files.find { |each| each.end_with?(".xlsx") }
+    expect { UpTack::Interchange::Source.open(path) }.to raise_error(UpTack::Interchange::Unreadable, /takes more memory or time to open/)
+  end
+
   describe "that repeat themselves beyond measure" do
     def packed(name, entries)
       path = File.join(@folder, name)

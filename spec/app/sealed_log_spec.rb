@@ -120,7 +120,7 @@ RSpec.describe "The sealed log", :tampers do
     UpTack::UseCases::People::ChangePerson.new(by: person).change(3, "active" => false)
     copy = backups.restore(kept.name)
     entry = store::Entry.order(:id).last
-    expect(entry).to have_attributes(id: cut["entry"] + 1, action: "restore", person_name: "Odile Marsh", record_title: /Restored #{kept.name}, cutting off entries 341 to 346; they are in #{copy}/)
+    expect(entry).to have_attributes(id: cut["entry"] + 1, action: "restored", person_name: "Odile Marsh", record_title: /Restored #{kept.name}, cutting off entries 341 to 346; they are in #{copy}/)
     expect(entry.differences).to include(cut["seal"])
     expect(store::Revision.order(:id).last).to have_attributes(action: "restore", summary: entry.record_title)
     expect(store::Event.where(kind: "restored").last.told["cut_off"]).to include("entry" => 346, "seal" => cut["seal"])

@@ -136,8 +136,8 @@ RSpec.describe "People, sessions and tokens, over HTTP" do
     ask(:post, "/api/tokens", {name: "Till", role: "reader", days: 1})
     log = ask(:get, "/api/security").map { |each| [each["person"], each["words"]] }
     expect(log.first(7)).to contain_exactly(
-      ["", "set the password of Bram Tolley"], ["Bram Tolley", "could not sign in from 127.0.0.1: wrong password"], ["", "somebody tried an unknown name from 127.0.0.1"],
-      ["Bram Tolley", "signed in in a browser"], ["Bram Tolley", "asked for what their role does not allow (listBackups)"], ["Bram Tolley", "signed out"], ["Odile Marsh", "made the token “Till”"]
+      ["", "the password of Bram Tolley was set"], ["Bram Tolley", "could not sign in from 127.0.0.1: wrong password"], ["", "somebody tried an unknown name from 127.0.0.1"],
+      ["Bram Tolley", "signed in in a browser"], ["Bram Tolley", "asked for what their role does not allow: copies of the database, the latest first, and when they are made"], ["Bram Tolley", "signed out"], ["Odile Marsh", "made the token “Till”"]
     )
     expect(store::LogCheck.run.sound).to be(true)
     expect { store::Database.connection.execute("DELETE FROM up_tack_events WHERE id = 9") }.to raise_error(ActiveRecord::StatementInvalid, /security log/)

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, data, type Job } from "./client";
+import { confirmed } from "./confirmed";
 import type { components } from "./generated";
 import { reported } from "./jobs";
 
@@ -21,7 +22,7 @@ export function useCare<Input, Output>(work: (input: Input) => Promise<Output>, 
 export const makeBackup = () => data(api.POST("/api/backups"));
 export const dropBackup = (name: string) => data(api.DELETE("/api/backups/{name}", { params: { path: { name } } }));
 export const restoreBackup = (name: string) =>
-  data(api.POST("/api/backups/{name}/restore", { params: { path: { name } } }));
+  confirmed(() => data(api.POST("/api/backups/{name}/restore", { params: { path: { name } } })));
 export const scheduleBackups = (body: Schedule) => data(api.PUT("/api/backups/settings", { body }));
 export const checkUp = () =>
   reported<Findings>(api.POST("/api/check") as Promise<{ data?: Findings | Job; response: Response }>);

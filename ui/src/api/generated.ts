@@ -57,6 +57,94 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Type one's own password again; for five minutes operations marked x-confirm are open then. */
+        post: operations["confirmPassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where one is signed in; for builders, where anybody is. */
+        get: operations["listSessions"];
+        put?: never;
+        post?: never;
+        /** End all of one's own sessions but this one. */
+        delete: operations["endOtherSessions"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** End a session: one of one's own, or for builders anybody's. */
+        delete: operations["endSession"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/security": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The security log, the newest first: who came in, who was refused, people, tokens, backups and restores. */
+        get: operations["listSecurityEvents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** End the demo: its people who have no password can no longer come in. */
+        post: operations["endDemo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/welcome": {
         parameters: {
             query?: never;
@@ -126,6 +214,25 @@ export interface paths {
         head?: never;
         /** Change a person, make them inactive, or set their password. */
         patch: operations["changePerson"];
+        trace?: never;
+    };
+    "/api/people/{id}/anonymise": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take an inactive person's name out for good: of the list, the log and what stamps wrote. */
+        post: operations["makeAnonymous"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/tables": {
@@ -640,7 +747,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** One's own tokens for scripts. */
+        /** One's own tokens for scripts; for builders those of all. */
         get: operations["listTokens"];
         put?: never;
         /** Make a token with which a script comes in as oneself, in a role that is no more than one's own, until it ends. */
@@ -1998,7 +2105,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Go through the whole change log and name the first entry that does not hold. */
+        /** Go through the whole change log and what it vouches for, and say what does not hold. */
         post: operations["verifyLog"];
         delete?: never;
         options?: never;
@@ -2207,6 +2314,29 @@ export interface components {
             sign_in: string;
             email: string;
             has_password: boolean;
+            /** @description Whether their name was taken out for good. */
+            anonymous: boolean;
+        };
+        SignedIn: {
+            id: number;
+            person: components["schemas"]["Person"];
+            /** @description What it is used on, as the browser says. */
+            device: string;
+            /** @description Whether it is the one that asks. */
+            current: boolean;
+            made_at: string;
+            seen_at: string;
+        };
+        SecurityEvent: {
+            id: number;
+            /** Format: date-time */
+            made_at: string;
+            at_text: string;
+            day_text: string;
+            person: string;
+            kind: string;
+            /** @description What happened, after the name of who did it. */
+            words: string;
         };
         PersonParts: {
             name?: string;
@@ -2879,6 +3009,7 @@ export interface components {
         };
         Token: {
             id: number;
+            person: components["schemas"]["Person"];
             name: string;
             role: string;
             made_at: string;
@@ -2888,6 +3019,7 @@ export interface components {
         };
         NewToken: {
             id: number;
+            person: components["schemas"]["Person"];
             name: string;
             role: string;
             made_at: string;
@@ -3256,7 +3388,7 @@ export interface components {
             person: string;
             way: string;
             /** @enum {string} */
-            action: "create" | "update" | "delete" | "restore";
+            action: "create" | "update" | "delete" | "restore" | "restored";
             table: string | null;
             table_label: string;
             record: number;
@@ -3583,6 +3715,139 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    confirmPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description It is the password. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listSessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The sessions. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignedIn"][];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    endOtherSessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description They have ended. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    endSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It has ended. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listSecurityEvents: {
+        parameters: {
+            query?: {
+                /** @description Number of an event; only older ones. */
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page of events. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecurityEvent"][];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    endDemo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Who was made inactive. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        ended: components["schemas"]["Person"][];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
     welcome: {
         parameters: {
             query?: never;
@@ -3620,6 +3885,8 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
+                    /** @description The one-time code on the terminal. */
+                    code: string;
                     project: string;
                     time_zone: string;
                     name: string;
@@ -3696,6 +3963,29 @@ export interface operations {
         };
         responses: {
             /** @description The person. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonEntry"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    makeAnonymous: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is left of the person. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -7139,8 +7429,13 @@ export interface operations {
                     "application/json": {
                         sound: boolean;
                         entries: number;
+                        /** @description Events of the security log and of the design that were looked at. */
+                        events: number;
+                        /** @description The first entry that does not hold; null where it is something else. */
                         broken: number | null;
                         why: string | null;
+                        /** @description What does not hold, up to twenty. */
+                        faults: string[];
                         /** @description Entries before which the clock was set back, and by how much. */
                         set_back: {
                             entry: number;

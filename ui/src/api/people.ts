@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, data, setWriteKey } from "./client";
+import { confirmed } from "./confirmed";
 import type { components } from "./generated";
 
 export type PersonEntry = components["schemas"]["PersonEntry"];
@@ -12,9 +13,11 @@ export function useKeepPerson() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ id, ...body }: PersonParts & { id: number | null }) =>
-      id === null
-        ? data(api.POST("/api/people", { body }))
-        : data(api.PATCH("/api/people/{id}", { params: { path: { id } }, body })),
+      confirmed(() =>
+        id === null
+          ? data(api.POST("/api/people", { body }))
+          : data(api.PATCH("/api/people/{id}", { params: { path: { id } }, body })),
+      ),
     onSuccess: () => {
       client.invalidateQueries({ queryKey: ["people"] });
       client.invalidateQueries({ queryKey: ["session"] });

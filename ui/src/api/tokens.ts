@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, data } from "./client";
+import { confirmed } from "./confirmed";
 import type { operations } from "./generated";
 
 type Wish = operations["makeToken"]["requestBody"]["content"]["application/json"];
@@ -9,7 +10,7 @@ export const useTokens = () => useQuery({ queryKey: ["tokens"], queryFn: () => d
 export function useMakeToken() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (body: Wish) => data(api.POST("/api/tokens", { body })),
+    mutationFn: (body: Wish) => confirmed(() => data(api.POST("/api/tokens", { body }))),
     onSuccess: () => client.invalidateQueries({ queryKey: ["tokens"] }),
   });
 }

@@ -10,6 +10,7 @@ import { JobDialog } from "./JobDialog";
 import { useMay } from "./may";
 import { NoticesWaiting } from "./NoticesWaiting";
 import { Palette } from "./Palette";
+import { PasswordAgain } from "./PasswordAgain";
 import { PersonMenu } from "./PersonMenu";
 import { Shortcuts } from "./Shortcuts";
 import { TableSwitcher } from "./TableSwitcher";
@@ -118,6 +119,7 @@ export function Shell() {
       </main>
       <JobDialog />
       <Writers />
+      <PasswordAgain />
       {open === "palette" && <Palette onClose={() => setOpen(null)} />}
       {open === "password" && session.data && <PasswordDialog session={session.data} onClose={() => setOpen(null)} />}
       {open === "writing" && <WritingDialog onClose={() => setOpen(null)} />}

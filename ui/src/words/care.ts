@@ -16,10 +16,10 @@ export const careWords = {
     drop: "Delete",
     restoreTitle: (when: string) => `Put back the copy of ${when}?`,
     restoreText:
-      "All tables, records, rules and the change log become what they were then. What is there now is copied first, so this can be put back too.",
+      "All tables, records, rules and the change log become what they were then. What is there now is copied first, and that copy stays for at least 30 days. Everybody is signed out, you too.",
     dropTitle: (when: string) => `Delete the copy of ${when}?`,
     dropText: "It is gone for good.",
-    restored: (name: string) => `Put back. What was there before is in ${name}.`,
+    restored: (name: string) => `The backup is restored. What was there before is in ${name}. Sign in again.`,
     schedule: "By itself",
     every: "Copy",
     everies: { never: "never", hour: "every hour", day: "every day", week: "every week" } as Record<string, string>,
@@ -49,6 +49,7 @@ export const careWords = {
     copied: "Copied.",
     over: "ended",
     none: "No tokens yet.",
+    of: (name: string) => `of ${name}`,
     days: "Days until it ends",
   },
   docs: {

@@ -11,6 +11,7 @@ import { projectWords } from "./project";
 import { proofsWords } from "./proofs";
 import { recordsWords } from "./records";
 import { rulesWords } from "./rules";
+import { securityWords } from "./security";
 import { shellWords } from "./shell";
 
 /** The interface's own words, all in one place: a file for each part of it. */
@@ -22,6 +23,7 @@ export const words = {
   ...recordsWords,
   ...gridWords,
   ...careWords,
+  ...securityWords,
   ...importsWords,
   ...peopleWords,
   ...loggingWords,

@@ -96,7 +96,10 @@ export const recordsWords = {
     design: "Design",
     aim: "Every save is one entry. Entries can't be changed or removed.",
     designAim: "Every change of tables, fields and rules. Each state can be put back.",
-    verbs: { create: "made", update: "changed", delete: "deleted", restore: "brought back" } as Record<string, string>,
+    verbs: { create: "made", update: "changed", delete: "deleted", restore: "brought back", restored: "" } as Record<
+      string,
+      string
+    >,
     ways: {
       form: "by form",
       grid: "in the grid",
@@ -105,6 +108,7 @@ export const recordsWords = {
       numbers: "numbered",
       import: "imported",
       "put back": "put back",
+      backup: "",
       rule: "by a rule",
     } as Record<string, string>,
     everything: "All tables",
@@ -166,10 +170,14 @@ export const recordsWords = {
     values: (n: number) => (n === 1 ? "1 value" : `${n} values`),
     putBack: "Put back",
     current: "as it is now",
-    actions: { start: "", change: "", undo: "undone:", redo: "done again:", "put back": "put back:" } as Record<
-      string,
-      string
-    >,
+    actions: {
+      start: "",
+      change: "",
+      undo: "undone:",
+      redo: "done again:",
+      "put back": "put back:",
+      restore: "",
+    } as Record<string, string>,
     followed: (n: number, field: string, table: string) =>
       `With it, ${field} became another value in ${n === 1 ? "1 record" : `${n.toLocaleString("en")} records`} of ${table}.`,
     putBackAsk: (day: string) => `Restore the design of ${day}?`,

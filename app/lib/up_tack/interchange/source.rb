@@ -13,24 +13,24 @@ module UpTack
       # @param path [String]
       # @param name [String] under which people know the file
       # @param options [Hash{String=>String}] "delimiter", "encoding" or "sheet" where somebody knows better
-      # @return [Sources::Csv, Sources::Workbook, Sources::Json]
+      # @return [Sources::Csv, Sources::Apart, Sources::Json]
       # @raise [Unreadable]
       def open(path, name: File.basename(path), options: {})
         raise Unreadable, "#{name} is empty." if File.zero?(path)
 
-        case format(path, name)
-        when "xlsx", "ods" then Sources::Workbook.new(path, name, format(path, name), options)
-        when "json", "jsonl" then Sources::Json.new(path, name, format(path, name))
+        case (found = format(path, name))
+        when "packed" then Sources::Apart.new(path, name, options)
+        when "json", "jsonl" then Sources::Json.new(path, name, found)
         else Sources::Csv.new(path, name, options)
         end
       end
 
-      # @return [String] "csv", "xlsx", "ods", "json" or "jsonl"
+      # @return [String] "csv", "json", "jsonl", or "packed" for a workbook
       # @raise [Unreadable] for what is none of them
       def format(path, name)
         head = File.binread(path, 4_096).to_s
         ending = READ[File.extname(name).delete_prefix(".").downcase]
-        return Sources::Workbook.format(path, name) if head.start_with?("PK")
+        return "packed" if head.start_with?("PK")
         raise Unreadable, "#{name} is not a workbook, though its ending says so; it may have been cut off or renamed." if %w[xlsx ods].include?(ending)
 
         told = known_as(head)

@@ -5,7 +5,7 @@ module UpTack
     # One save in the change log.
     # way:: how the save came in: "form", "grid", "api", "tidy", "numbers", "import",
     #   "put back", "rule"
-    # action:: "create", "update" or "delete"; "restore" where a backup took the place of all that there was
+    # action:: "create", "update" or "delete"; "restored" where a backup took the place of all that there was
     # table_id:: id of the table in the design, which stays the same through renaming; "" for a restore
     # person_name:: see PersonNames
     # differences:: JSON, the members of each FieldChange

@@ -57,7 +57,7 @@ module UpTack
       def add_restore(number, now, who, summary, revision, cut)
         begin_chain
         told = [["", "Log", "text", JSON.generate(cut["cut_off"]), @seal, nil]]
-        values = [number, LogWriter.moment(now), who[:person_id], who[:person_name], "restore", "restore", "", 0, summary, revision, nil, nil, nil, JSON.generate(told)]
+        values = [number, LogWriter.moment(now), who[:person_id], who[:person_name], "backup", "restored", "", 0, summary, revision, nil, nil, nil, JSON.generate(told)]
         Statements.insert_all(ENTRY, [[*values, Seal.of(@seal, values, @key)]])
         Head.write
         @last = @seal = nil

@@ -8,12 +8,13 @@ import { words } from "../../words";
 type Role = "reader" | "clerk" | "builder";
 const ROLES: Role[] = ["reader", "clerk", "builder"];
 
-/** One's own tokens for scripts: made, shown once, revoked. */
+/** Tokens for scripts: made, shown once, revoked; builders see those of all. */
 export function Tokens() {
   const tokens = useTokens();
   const make = useMakeToken();
   const revoke = useRevokeToken();
-  const own = useSession().data?.person.role ?? "reader";
+  const session = useSession().data;
+  const own = session?.person.role ?? "reader";
   const [name, setName] = useState("");
   const [role, setRole] = useState<Role>("reader");
   const [days, setDays] = useState(90);
@@ -88,6 +89,7 @@ export function Tokens() {
           {tokens.data.map((token) => (
             <li key={token.id} className="flex flex-wrap items-baseline gap-x-4 border-base-300/60 border-t py-1.5">
               <span className="min-w-40 font-semibold">{token.name}</span>
+              {token.person.id !== session?.person.id && <span>{words.tokens.of(token.person.name)}</span>}
               <span>{token.role}</span>
               <span className={token.over ? "text-error" : "quiet"}>
                 {token.over

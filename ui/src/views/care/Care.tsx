@@ -13,17 +13,21 @@ import {
   useBackups,
   useCare,
 } from "../../api/care";
+import { SIGNED_OUT } from "../../api/client";
 import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { showMoment } from "../../components/moments";
 import { words } from "../../words";
 
+/** A restore ends all sessions. */
+const signedOut = (why: string) => window.dispatchEvent(new CustomEvent(SIGNED_OUT, { detail: why }));
+
 /** Copies of the database and when they are made, and whether all of it holds. */
 export default function Care() {
   const backups = useBackups();
   const make = useCare(makeBackup);
-  const restore = useCare(restoreBackup, true);
+  const restore = useCare(restoreBackup);
   const drop = useCare(dropBackup);
   const check = useCare<void, Findings>(checkUp);
   const [asked, setAsked] = useState<{ what: "restore" | "drop"; copy: Backup } | null>(null);
@@ -35,7 +39,7 @@ export default function Care() {
     const { what, copy } = asked;
     setAsked(null);
     if (what === "drop") drop.mutate(copy.name);
-    else restore.mutate(copy.name, { onSuccess: ({ before }) => toast.success(words.care.restored(before)) });
+    else restore.mutate(copy.name, { onSuccess: ({ before }) => signedOut(words.care.restored(before)) });
   };
   return (
     <div className="mx-auto flex max-w-4xl flex-col gap-5 px-5 py-6">

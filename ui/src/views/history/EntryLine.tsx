@@ -64,7 +64,9 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
           ) : (
             <span>{entry.title}</span>
           )}
-          {anyTable && <span className="quiet text-xs">{words.history.inTable(entry.table_label)}</span>}
+          {anyTable && entry.action !== "restored" && (
+            <span className="quiet text-xs">{words.history.inTable(entry.table_label)}</span>
+          )}
           <span className="quiet text-xs">{words.history.ways[entry.way] ?? entry.way}</span>
           {entry.set_back && (
             <span className="flex items-center gap-1 text-secondary text-xs">
@@ -84,7 +86,7 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
               {words.history.followed(each.count, each.field, each.table)}
             </p>
           ))}
-          {entry.action === "update" ? (
+          {entry.action === "restored" ? null : entry.action === "update" ? (
             changes
           ) : (
             <details open={single}>

@@ -5,9 +5,12 @@ import { useOwnPassword } from "../../api/people";
 import { Dialog } from "../../components/Dialog";
 import { words } from "../../words";
 import { Line } from "../sign_in/SetUp";
+import { Sessions } from "./Sessions";
 
-/** Somebody's own password. */
-export function PasswordDialog({ session, onClose }: { session: Session; onClose: () => void }) {
+type Props = { session: Session; onClose: () => void; why?: string };
+
+/** Somebody's own password, and where they are signed in. */
+export function PasswordDialog({ session, onClose, why }: Props) {
   const [old, setOld] = useState("");
   const [fresh, setFresh] = useState("");
   const change = useOwnPassword();
@@ -25,8 +28,9 @@ export function PasswordDialog({ session, onClose }: { session: Session; onClose
   };
   return (
     <Dialog title={words.people.ownPassword} onClose={onClose}>
+      {why && <p className="mb-3">{why}</p>}
       <form className="flex flex-col gap-3" onSubmit={submit}>
-        {session.has_password && <Line label={words.people.oldPassword} value={old} onChange={setOld} secret />}
+        {session.has_password && <Line label={words.people.oldPassword} value={old} onChange={setOld} secret current />}
         <Line label={words.people.newPassword} value={fresh} onChange={setFresh} secret />
         <p className="quiet text-xs">{words.people.passwordHint}</p>
         {change.error && (
@@ -38,6 +42,11 @@ export function PasswordDialog({ session, onClose }: { session: Session; onClose
           {words.people.changePassword}
         </button>
       </form>
+      {!why && (
+        <div className="mt-6">
+          <Sessions everybody={false} />
+        </div>
+      )}
     </Dialog>
   );
 }

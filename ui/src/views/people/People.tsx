@@ -1,14 +1,19 @@
 import { Pencil, UserPlus } from "lucide-react";
 import { useState } from "react";
 import { type PersonEntry, usePeople } from "../../api/people";
+import { useSession } from "../../api/queries";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { words } from "../../words";
+import { EndDemo } from "./EndDemo";
 import { PersonDialog } from "./PersonDialog";
+import { SecurityLog } from "./SecurityLog";
+import { Sessions } from "./Sessions";
 
 /** Everybody who works here, for builders. */
 export default function People() {
   const people = usePeople();
+  const session = useSession();
   const [open, setOpen] = useState<PersonEntry | "new" | null>(null);
   if (!people.data) return people.error ? <Failure error={people.error} retry={people.refetch} /> : <Loading />;
   return (
@@ -23,6 +28,7 @@ export default function People() {
           {words.people.add}
         </button>
       </div>
+      {session.data?.demo && <EndDemo session={session.data} />}
       <div className="sheet overflow-x-auto">
         <table className="w-full text-left">
           <thead>
@@ -48,15 +54,17 @@ export default function People() {
                 <td className="px-4 py-2">{words.people.roles[person.role]}</td>
                 <td className="px-4 py-2 text-xs">{state(person)}</td>
                 <td className="px-4 py-2 text-right">
-                  <button
-                    type="button"
-                    className="btn btn-ghost btn-xs"
-                    aria-label={words.people.changeOf(person.name)}
-                    onClick={() => setOpen(person)}
-                  >
-                    <Pencil size={14} aria-hidden />
-                    {words.people.change}
-                  </button>
+                  {!person.anonymous && (
+                    <button
+                      type="button"
+                      className="btn btn-ghost btn-xs"
+                      aria-label={words.people.changeOf(person.name)}
+                      onClick={() => setOpen(person)}
+                    >
+                      <Pencil size={14} aria-hidden />
+                      {words.people.change}
+                    </button>
+                  )}
                 </td>
               </tr>
             ))}
@@ -64,6 +72,12 @@ export default function People() {
         </table>
       </div>
       <p className="quiet mt-3 text-xs">{words.people.note}</p>
+      <div className="sheet mt-5 p-4">
+        <Sessions everybody />
+      </div>
+      <div className="sheet mt-5 p-4">
+        <SecurityLog />
+      </div>
       {open && <PersonDialog person={open === "new" ? null : open} onClose={() => setOpen(null)} />}
     </div>
   );

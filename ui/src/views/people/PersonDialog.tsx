@@ -1,6 +1,8 @@
 import { type FormEvent, useState } from "react";
 import { toast } from "sonner";
 import { type PersonEntry, type PersonParts, useKeepPerson } from "../../api/people";
+import { makeAnonymous, useSecurity } from "../../api/security";
+import { Confirm } from "../../components/Confirm";
 import { Dialog } from "../../components/Dialog";
 import { words } from "../../words";
 import { Line } from "../sign_in/SetUp";
@@ -19,6 +21,9 @@ export function PersonDialog({ person, onClose }: { person: PersonEntry | null; 
   });
   const [password, setPassword] = useState("");
   const keep = useKeepPerson();
+  const anonymise = useSecurity(makeAnonymous);
+  const [asked, setAsked] = useState(false);
+  const failure = keep.error ?? anonymise.error;
   const set = (change: Partial<typeof parts>) => setParts({ ...parts, ...change });
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -68,15 +73,40 @@ export function PersonDialog({ person, onClose }: { person: PersonEntry | null; 
             <span>{words.people.maySignIn}</span>
           </label>
         )}
-        {keep.error && (
+        {failure && (
           <p role="alert" className="text-error">
-            {keep.error.message}
+            {failure.message}
           </p>
         )}
-        <button type="submit" className="btn btn-primary self-start" disabled={keep.isPending}>
-          {words.common.save}
-        </button>
+        <div className="flex flex-wrap items-center gap-3">
+          <button type="submit" className="btn btn-primary" disabled={keep.isPending}>
+            {words.common.save}
+          </button>
+          {person && !person.active && (
+            <button type="button" className="btn btn-ghost text-error" onClick={() => setAsked(true)}>
+              {words.security.anonymise}
+            </button>
+          )}
+        </div>
       </form>
+      {person && asked && (
+        <Confirm
+          title={words.security.anonymiseAsk(person.name)}
+          action={words.security.anonymiseDo}
+          onConfirm={() => {
+            setAsked(false);
+            anonymise.mutate(person.id, {
+              onSuccess: (left) => {
+                toast(words.security.anonymised(left.name));
+                onClose();
+              },
+            });
+          }}
+          onClose={() => setAsked(false)}
+        >
+          <p>{words.security.anonymiseText(person.id)}</p>
+        </Confirm>
+      )}
     </Dialog>
   );
 }

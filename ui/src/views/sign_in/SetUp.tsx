@@ -9,6 +9,7 @@ type Props = { zones: string[]; onSession: (session: Session) => void };
 export function SetUp({ zones, onSession }: Props) {
   const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const [parts, setParts] = useState({
+    code: "",
     project: "",
     time_zone: zones.includes(here) ? here : "Etc/UTC",
     name: "",
@@ -25,6 +26,8 @@ export function SetUp({ zones, onSession }: Props) {
         problem={problem}
         onSubmit={() => send(() => data(api.POST("/api/set-up", { body: parts })))}
       >
+        <Line label={words.security.code} value={parts.code} onChange={set("code")} />
+        <p className="quiet -mt-2 text-xs">{words.security.codeHint}</p>
         <Line label={words.signIn.project} value={parts.project} onChange={set("project")} />
         <label className="flex flex-col gap-1">
           <span className="font-semibold text-xs">{words.signIn.zone}</span>
@@ -50,16 +53,23 @@ export function SetUp({ zones, onSession }: Props) {
   );
 }
 
-type LineProps = { label: string; value: string; onChange: (value: string) => void; secret?: boolean };
+type LineProps = {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  secret?: boolean;
+  /** Whether a secret is the one there is, which the browser may know. */
+  current?: boolean;
+};
 
-export function Line({ label, value, onChange, secret = false }: LineProps) {
+export function Line({ label, value, onChange, secret = false, current = false }: LineProps) {
   return (
     <label className="flex flex-col gap-1">
       <span className="font-semibold text-xs">{label}</span>
       <input
         className="input w-full"
         type={secret ? "password" : "text"}
-        autoComplete={secret ? "new-password" : "off"}
+        autoComplete={secret ? (current ? "current-password" : "new-password") : "off"}
         value={value}
         onChange={(event) => onChange(event.target.value)}
       />

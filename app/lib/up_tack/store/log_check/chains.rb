@@ -50,7 +50,7 @@ module UpTack
 
         def entries(rows)
           rows.each do |*entry, seal|
-            step("up_tack_entries", entry.first, seal, entry[5] == "restore") { |key| Seal.of(@seal, entry, key) }
+            step("up_tack_entries", entry.first, seal, entry[5] == "restored") { |key| Seal.of(@seal, entry, key) }
             clock(entry.first, entry[1])
             @verdict.entries += 1
           end

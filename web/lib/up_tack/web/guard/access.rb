@@ -22,6 +22,7 @@ module UpTack
 
         # @param document [Hash]
         def initialize(document)
+          @summaries = document.fetch("paths").each_value.flat_map(&:values).grep(Hash).to_h { |operation| [operation["operationId"], operation["summary"].to_s] }
           @operations = document.fetch("paths").flat_map do |template, item|
             item.slice("get", "post", "put", "patch", "delete").map { |verb, operation| [verb, shape(template), operation["operationId"], operation.fetch("x-least"), operation["x-confirm"] == true] }
           end
@@ -36,6 +37,10 @@ module UpTack
           end
           nil
         end
+
+        # @param id [String] of an operation
+        # @return [String] what it does, in words
+        def summary(id) = @summaries.fetch(id, id)
 
         # @return [Boolean] whether a role is enough
         def self.enough?(role, least) = least == "anyone" || (ORDER.index(role).to_i >= ORDER.index(least) && ORDER.include?(role))

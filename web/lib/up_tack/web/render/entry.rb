@@ -22,10 +22,21 @@ module UpTack
 
         def one(entry)
           table = @tables[entry.table_id]
+          return restore(entry) if entry.action == "restored"
+
           {
             id: entry.id, **Moment.of(entry.made_at, @workspace), person: entry.person_name, way: entry.way, action: entry.action,
             table: table&.key, table_label: table&.label || "a deleted table", record: entry.record_id, title: entry.record_title.to_s,
             exists: !table.nil?, set_back: set_back?(entry), person_id: entry.person_id, batch: batch(entry), passed: passed(entry, table), followed: followed(entry), changes: entry.field_changes.filter_map { |change| self.change(change, table) }
+          }
+        end
+
+        # A backup that took the place of all there was.
+        def restore(entry)
+          {
+            id: entry.id, **Moment.of(entry.made_at, @workspace), person: entry.person_name, way: entry.way, action: entry.action,
+            table: nil, table_label: "all tables", record: 0, title: entry.record_title.to_s,
+            exists: false, set_back: false, person_id: entry.person_id, batch: nil, passed: [], followed: [], changes: []
           }
         end
 

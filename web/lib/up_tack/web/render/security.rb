@@ -18,22 +18,23 @@ module UpTack
 
         # @param event [Store::Event]
         def event(event, workspace)
-          {id: event.id, **Moment.of(event.made_at, workspace), person: event.person_name, kind: event.kind, words: words(event.kind, event.told)}
+          {id: event.id, **Moment.of(event.made_at, workspace), person: event.person_name, kind: event.kind, words: words(event.kind, event.told, event.person_id)}
         end
 
+        # @param who [Integer, nil] number of who did it
         # @return [String] what happened, after the name of who did it
-        def words(kind, told)
+        def words(kind, told, who)
           case kind
           when "set_up" then "set up the database"
           when "signed_in" then "signed in#{" in #{told["device"]}" if told["device"]}"
           when "signed_out" then "signed out"
           when "sign_in_failed" then told["known"] ? "could not sign in from #{told["from"]}: wrong password" : "somebody tried an unknown name from #{told["from"]}"
           when "locked_out" then "has to wait at #{told["from"]} after too many wrong passwords"
-          when "refused" then "asked for what their role does not allow (#{told["operation"]})"
+          when "refused" then "asked for what their role does not allow: #{operation(told["operation"])}"
           when "session_ended" then "ended a session of #{name(told["whose"])}#{" in #{told["device"]}" if told["device"]}"
-          when "person_added" then "added #{name(told["id"])}"
+          when "person_added" then who ? "added #{name(told["id"])}" : "#{name(told["id"])} was added"
           when "person_changed" then told["restored"] ? "kept how #{name(told["id"])} may come in, over a restore" : "changed #{name(told["id"])}: role, sign-in name or whether they are active"
-          when "password_changed" then "set the password of #{name(told["id"])}"
+          when "password_changed" then password(told["id"], who)
           when "made_anonymous" then "made #{name(told["id"])} anonymous"
           else words_of_things(kind, told)
           end
@@ -51,6 +52,15 @@ module UpTack
           else kind.tr("_", " ")
           end
         end
+
+        def password(id, who)
+          return "changed their own password" if who == id
+
+          who ? "set the password of #{name(id)}" : "the password of #{name(id)} was set"
+        end
+
+        # @return [String] what it does, as the API's document says
+        def operation(id) = Guard::Access.current.summary(id).then { |text| text.chomp(".").sub(/\A./, &:downcase) }
 
         def name(id) = Store::Person.find_by(id: id)&.name || "person #{id}"
       end

@@ -1,0 +1,53 @@
+import { toast } from "sonner";
+import { endOtherSessions, endSession, useSecurity, useSessions } from "../../api/security";
+import { showDay } from "../../components/moments";
+import { words } from "../../words";
+
+/** Where one is signed in; for builders, where anybody is. */
+export function Sessions({ everybody }: { everybody: boolean }) {
+  const sessions = useSessions();
+  const end = useSecurity(endSession);
+  const others = useSecurity<void, unknown>(endOtherSessions);
+  if (!sessions.data) return null;
+  const mine = sessions.data.filter((each) => each.current || !everybody);
+  const person = mine.find((each) => each.current)?.person.id;
+  const more = sessions.data.some((each) => !each.current && each.person.id === person);
+  return (
+    <section aria-label={words.security.sessions}>
+      <div className="mb-1 flex flex-wrap items-baseline gap-3">
+        <h2 className="flex-1 text-base">{words.security.sessions}</h2>
+        {more && (
+          <button
+            type="button"
+            className="btn btn-ghost btn-xs"
+            onClick={() => others.mutate(undefined, { onSuccess: () => toast(words.security.othersEnded) })}
+          >
+            {words.security.endOthers}
+          </button>
+        )}
+      </div>
+      <ul className="flex flex-col text-[0.8125rem]">
+        {sessions.data.map((each) => (
+          <li key={each.id} className="flex flex-wrap items-baseline gap-x-4 border-base-300/60 border-t py-1.5">
+            {everybody && <span className="w-40 truncate font-semibold">{each.person.name}</span>}
+            <span className="min-w-32 flex-1">{each.device}</span>
+            <span className="quiet text-xs">{words.security.since(showDay(each.made_at.slice(0, 10)))}</span>
+            <span className="quiet text-xs">{words.security.used(showDay(each.seen_at.slice(0, 10)))}</span>
+            {each.current ? (
+              <span className="w-12 text-right text-secondary text-xs">{words.security.here}</span>
+            ) : (
+              <button
+                type="button"
+                className="link w-12 text-right text-error text-xs"
+                aria-label={words.security.endOf(each.person.name, each.device)}
+                onClick={() => end.mutate(each.id, { onSuccess: () => toast(words.security.ended) })}
+              >
+                {words.security.end}
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
