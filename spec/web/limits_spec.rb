@@ -83,6 +83,15 @@ RSpec.describe "Limits before work, over HTTP" do
     expect([at_work.length, deadline.going]).to eq([4 - deadline::TOGETHER, 0])
   end
 
+  it "answers the same however often a question gives way" do
+    sign_in_as("Hale Orrin")
+    asked = -> { ask(:get, "/api/tables/pieces/records?filter=#{Rack::Utils.escape("piece is not blank and len(\"\" & piece) > 0")}")["records"].length }
+    expect(asked.call).to eq(28)
+    stub_const("UpTack::Store::Deadline::SLICE", -1)
+    UpTack::UseCases::Selection::KNOWN.clear
+    expect(asked.call).to eq(28)
+  end
+
   it "lets nobody fill the server with long work, and verifies the log once for all who ask" do
     gate = Queue.new
     jobs = Array.new(UpTack::Jobs::MOST) { UpTack::Jobs.start(owner: 1) { gate.pop } }

@@ -54,6 +54,7 @@ module UpTack
         end
       end
 
+      # @return [nil]
       # @raise [Passed] once the time is over; never where none is set
       def look
         question = Thread.current[KEY] or return
@@ -64,6 +65,7 @@ module UpTack
 
         wait_for_turn(question) if !question.turn && moment > question.long
         give_way(question) if moment - question.gave_way > SLICE
+        nil
       end
 
       # @return [Numeric, nil] seconds that are left

@@ -103,7 +103,12 @@ module UpTack
       # @param keys [Array<String>, nil] only these fields; nil for all
       # @yield [Array<Array(Integer, Row)>] in order of number, some thousands at a time
       def each_batch(ids = nil, keys: nil, &block)
-        return ids.sort.each_slice(500) { |some| Deadline.look || block.call(rows(model.where(id: some).order(:id), keys)) } if ids
+        if ids
+          return ids.sort.each_slice(500) do |some|
+            Deadline.look
+            block.call(rows(model.where(id: some).order(:id), keys))
+          end
+        end
 
         last = 0
         loop do
