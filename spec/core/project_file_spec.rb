@@ -44,6 +44,9 @@ RSpec.describe "The project file" do
     "with a table that is missing" => [->(plain) { plain.tap { plain["tables"].reject! { |table| table["key"] == "titles" } } }, ["tables › members › fields › title › target", /table “titles”/]],
     "with a formula that leads nowhere" => [->(plain) { plain.tap { plain["tables"][1]["rules"].find { |rule| rule["id"] == "r42" }["formula"] = "recieved + 14" } }, ["tables › pieces › rules › r42 › formula", /did you mean `received`/]],
     "with a circle" => [->(plain) { plain.tap { plain["tables"][1]["rules"].find { |rule| rule["id"] == "r85" }["formula"] = "days_late" }.tap { plain["tables"][1]["rules"].find { |rule| rule["id"] == "r86" }["formula"] = "loss" } }, ["tables › pieces", /in a circle: .*Days late/]],
+    "with a line break in a name" => [->(plain) { plain.tap { plain["tables"][1]["rules"][0]["name"] = "Mine\n; DROP TABLE pieces; --" } }, ["tables › pieces › rules › r39 › name", /can't hold line breaks/]],
+    "with a line break in an id" => [->(plain) { plain.tap { plain["tables"][1]["id"] = "t1\n--" } }, ["tables › pieces › id", /can't hold line breaks/]],
+    "with a time zone that there is not" => [->(plain) { plain.tap { plain["conventions"]["time_zone"] = "Mars/North" } }, ["conventions › time_zone", /no time zone of that name/]],
     "with a count of ids that is too low" => [->(plain) { plain.merge("last_id" => 5) }, ["last_id", /not 5/]],
     "with somebody who is not there" => [->(plain) { plain.tap { plain["tables"][0]["review"]["person"] = "Nobody" } }, ["tables › members › review › person", /Nobody, who is not among/]],
     "with a proof that plays at no hour" => [->(plain) { plain.tap { plain["tables"][1]["proofs"][0]["at"] = "soon" } }, ["at", /it plays at a day and an hour/]]

@@ -37,7 +37,18 @@ RSpec.describe "Side doors, over HTTP" do
     expect([ask(:get, "/api/jobs/#{job.id}"), status].last).to eq(404)
     expect(pieces.find(1)["maker_note"]).to eq("Seen.")
     own = ask(:post, "/api/tables/pieces/bulk", {do: "change", keep: "all", ids: [1, 2], typed: {maker_note: "Mine."}})["batch"]
-    expect([ask(:post, "/api/history/batches/#{own}/undo"), status].last).to eq(200)
-    expect(pieces.find(1)["maker_note"]).to eq("Seen.")
+    undo = -> { ask(:post, "/api/history/batches/#{own}/undo").values_at("undone", "left") }
+    change = ->(id, note) { ask(:patch, "/api/tables/pieces/records/#{id}", {typed: {maker_note: note}}) }
+    marked = -> { UpTack::Store::Batch.find(own).undone? }
+    [1, 2].each { |id| change.call(id, "Later.") }
+    count = UpTack::Store::Batch.count
+    # What undid nothing leaves nothing, and what is left can be taken back later.
+    expect([undo.call, status, UpTack::Store::Batch.count, marked.call]).to eq([[nil, nil], 422, count, false])
+    change.call(1, "Mine.")
+    expect([undo.call, marked.call, pieces.find(1)["maker_note"]]).to eq([[1, 1], false, "Seen."])
+    change.call(2, "Mine.")
+    change.call(1, "Mine.")
+    expect([undo.call, marked.call, pieces.find(2)["maker_note"]]).to eq([[2, 0], true, "Seen."])
+    expect([undo.call, status]).to eq([[nil, nil], 422])
   end
 end

@@ -27,8 +27,12 @@ module UpTack
         all.count - all.where(FOLLOW_UP).count
       end
 
-      # @return [Boolean] whether another batch took it back
-      def undone? = self.class.exists?(undoes_id: id)
+      # @return [Boolean] whether other batches took back all of it
+      def undone? = Statements.run("SELECT 1 FROM up_tack_undone WHERE batch_id = ?", id).any?
+
+      # Nothing of it is left.
+      # @return [void]
+      def undone = Statements.run("INSERT OR IGNORE INTO up_tack_undone (batch_id) VALUES (?)", id)
     end
   end
 end

@@ -230,6 +230,9 @@ module UpTack
         end
         append_only(connection, "up_tack_events", "security log")
         connection.create_table("up_tack_name_keys", primary_key: "person_id") { |t| t.text "key", null: false }
+        # Batches of which nothing is left.
+        connection.execute("CREATE TABLE up_tack_undone (batch_id INTEGER PRIMARY KEY)")
+        connection.execute("INSERT INTO up_tack_undone SELECT DISTINCT undoes_id FROM up_tack_batches WHERE undoes_id IS NOT NULL")
         connection.add_column("up_tack_sessions", "confirmed_at", :datetime)
         connection.add_column("up_tack_sessions", "device", :text)
         [Session, Token, Person, Event, Batch, Revision].each(&:reset_column_information)

@@ -5,7 +5,7 @@ module UpTack
     # Takes back a change of many records as one: each value that is still as the
     # change left it becomes what it was before, through the rules; a record that it
     # made goes, and one that it deleted comes back. What somebody changed since, or what the rules refuse now, stays and is
-    # counted.
+    # counted; it can be taken back later, when nothing stands against it any more.
     class UndoBatch
       # undone:: values put back and records taken out; left:: those that stay
       Result = Struct.new(:batch, :undone, :left, keyword_init: true)
@@ -26,7 +26,11 @@ module UpTack
           Core::Design::Invalid.because("This change was taken back already.") if batch.undone?
 
           table = table_of(batch) or Core::Design::Invalid.because("Its table is no longer there.")
-          run(batch, table)
+          result = run(batch, table)
+          # What undid nothing leaves nothing either.
+          Core::Design::Invalid.because("Nothing of this change could be taken back: it was changed since, or the rules refuse it.") if result.undone.zero?
+          batch.undone if result.left.zero?
+          result
         end
       end
 

@@ -58,8 +58,8 @@ module UpTack
         # @return [Upload]
         # @raise [Store::NotFound]
         def find(id)
-          path = File.join(@folder, id.to_s)
-          raise Store::NotFound, "That file is no longer here; bring it in again." unless id.to_s.match?(/\A\h{24}\z/) && File.file?(path)
+          path = id.to_s.match?(/\A\h{24}\z/) && File.join(@folder, id)
+          raise Store::NotFound, "That file is no longer here; import it again." unless path && File.file?(path)
 
           Upload.new(id: id, path: path, name: File.read("#{path}.name"))
         end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "json"
+require "tzinfo"
 
 module UpTack
   module Core
@@ -20,7 +21,8 @@ module UpTack
             shape = Shape.of(plain)
             problems = shape.problems
             whole = problems.empty? ? plain : shape.mended(plain)
-            problems += of_content(whole) if whole
+            problems += zone_problems(plain)
+            problems += of_content(whole) if whole && problems.none? { |problem| problem.part == "time_zone" }
             raise Invalid, problems.uniq(&:message) if problems.any?
 
             Content.new(design: plain.except("format", "version", "people", "$schema"), people: plain["people"] || [], version: plain["version"])
@@ -35,6 +37,13 @@ module UpTack
             return problems unless names.only_unknown? && problems.length == names.problems.length
 
             problems + design_problems(names.without_unknown)
+          end
+
+          def zone_problems(plain)
+            zone = plain["conventions"].is_a?(Hash) && plain["conventions"]["time_zone"]
+            return [] if !zone.is_a?(String) || TZInfo::Timezone.all_identifiers.include?(zone)
+
+            [Problem.new(part: "time_zone", message: "conventions › time_zone: there is no time zone of that name.", place: "conventions › time_zone")]
           end
 
           def parsed

@@ -52,6 +52,7 @@ module UpTack
             return unless kind?(value, schema, way, place)
 
             told(way, place, "it must be one of #{schema["enum"].join(", ")}") if schema["enum"] && !schema["enum"].include?(value)
+            told(way, place, "it can't hold line breaks or other control characters") if schema["pattern"] && value.is_a?(String) && !value.match?(pattern(schema["pattern"]))
             object(value, schema, way, place) if value.is_a?(Hash)
             list(value, schema, way, place) if value.is_a?(Array)
           end
@@ -65,6 +66,9 @@ module UpTack
             told(way, place, "it must be #{kinds.map { |kind| WORDS.fetch(kind) }.join(" or ")}")
             false
           end
+
+          # JSON Schema's anchors (ECMA-262) are those of the whole text.
+          def pattern(text) = (@patterns ||= {})[text] ||= Regexp.new(text.sub(/\A\^/, "\\A").sub(/\$\z/, "\\z"))
 
           def object(value, schema, way, place)
             (schema["required"] || []).each { |name| told(way, nil, "“#{name}” is missing") unless value.key?(name) }
@@ -84,7 +88,7 @@ module UpTack
             value.each_with_index { |each, index| check(each, schema["items"], [*way, named(each) || (index + 1).to_s], [*place, index]) }
           end
 
-          def named(value) = value.is_a?(Hash) ? value.values_at("key", "name", "id").find { |each| each.is_a?(String) } : nil
+          def named(value) = value.is_a?(Hash) ? value.values_at("key", "name", "id").find { |each| each.is_a?(String) && !each.match?(/[[:cntrl:]]/) } : nil
 
           def told(way, place, what)
             @places << place
