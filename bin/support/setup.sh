@@ -71,6 +71,7 @@ install_gems() {
   need_headers
   say "Installing gems (two to five minutes the first time)"
   BUNDLE_WITHOUT="$2" BUNDLE_JOBS="$(nproc)" BUNDLE_RETRY=2 quietly bundle install || fail "The gems could not be installed."
+  ruby "$ROOT/bin/support/gem_sums.rb" || exit 1
   keep_stamp "gems-$1" "$sum"
 }
 
