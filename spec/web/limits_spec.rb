@@ -58,6 +58,21 @@ RSpec.describe "Limits before work, over HTTP" do
     expect([status, pieces.count]).to eq([409, 29])
   end
 
+  it "never makes or compares a password while it holds the lock" do
+    sign_in_as("Odile Marsh")
+    locked = []
+    allow(BCrypt::Engine).to receive(:hash_secret).and_wrap_original do |made, *rest|
+      locked << UpTack::Store::Database.writing?
+      made.call(*rest)
+    end
+    ask(:post, "/api/people", {name: "Runa Kestrel", password: "warm glaze shelf"}, {"HTTP_IDEMPOTENCY_KEY" => "five"})
+    ask(:patch, "/api/people/2", {password: "four kilns in a row"}, {"HTTP_IDEMPOTENCY_KEY" => "six"})
+    @write_key = ask(:put, "/api/session/password", {new: "clay, kiln and glaze"})["write_key"]
+    ask(:post, "/api/session/confirm", {password: "clay, kiln and glaze"})
+    ask(:post, "/api/session", {name: "bram", password: "four kilns in a row"})
+    expect([locked.length, locked.uniq]).to eq([5, [false]])
+  end
+
   it "stops within one record, whose texts a condition goes through over and over" do
     sign_in_as("Hale Orrin")
     looks = 0

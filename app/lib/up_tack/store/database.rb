@@ -38,6 +38,9 @@ module UpTack
       def open(path)
         FileUtils.mkdir_p(File.dirname(path))
         connect(path)
+        # For this account alone; what SQLite puts beside it has the same mode.
+        connection.raw_connection
+        File.chmod(0o600, path)
         LogKey.prepare
         write do
           SystemTables.prepare(connection)

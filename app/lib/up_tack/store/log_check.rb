@@ -39,6 +39,11 @@ module UpTack
       # @return [Verdict]
       # @raise [Unchecked]
       def run(progress: Upkeep::Progress.none, against: nil)
+        # It takes as long as it takes, and gives way to whoever types or saves.
+        Deadline.within(nil) { look_over(progress, against) }
+      end
+
+      def look_over(progress, against)
         verdict = Verdict.new(sound: true, entries: 0, events: 0, faults: [], set_back: [])
         raise Unchecked, "This file is of an earlier version, whose log was not sealed under a key. Open it with this version once." unless Database.connection.table_exists?("up_tack_events")
 

@@ -79,7 +79,26 @@ module UpTack
 
       def seal_entries
         before = Seal::BEGINNING
-        each_entry { |entry, _| before = set_seal(entry.first, Seal.of(before, entry, LogKey.current)) }
+        fields = person_fields
+        each_entry do |entry, _|
+          differences = with_references(entry.last, fields)
+          Statements.run("UPDATE up_tack_entries SET differences = ? WHERE id = ?", differences, entry.first) unless differences.equal?(entry.last)
+          before = set_seal(entry.first, Seal.of(before, [*entry[0...-1], differences], LogKey.current))
+        end
+      end
+
+      # @return [Array<String>] ids of the fields in which rules write who did something
+      def person_fields = Revision.exists? ? Workspace.compiled.project.tables.flat_map(&:fields).select(&:person).map(&:id) : []
+
+      # @param differences [String] JSON
+      # @return [String] the same object where there is no name in it
+      def with_references(differences, fields)
+        return differences if fields.none? { |field| differences.include?("\"#{field}\"") }
+
+        JSON.generate(JSON.parse(differences).map do |of, label, type, before, after, rule|
+          before, after = [before, after].map { |value| value.is_a?(String) ? PersonNames.seal_within(value) : value } if fields.include?(of)
+          [of, label, type, before, after, rule]
+        end)
       end
 
       def set_seal(id, seal)

@@ -5,7 +5,7 @@ module UpTack
     module LogCheck
       # The chain of the entries and that of the events, from their beginnings to their signed end.
       class Chains
-        BATCH = 2_000
+        BATCH = 500
         WHAT = {"up_tack_entries" => "Entry", "up_tack_events" => "Event"}.freeze
 
         # @return [Hash{Array(String, Integer)=>String, nil}] the last digest of each row that an event vouches for
@@ -38,6 +38,7 @@ module UpTack
           @last, @seal = 0, Seal::BEGINNING
           columns = (table == "up_tack_entries") ? Seal::COLUMNS : Event::COLUMNS
           loop do
+            Deadline.look
             rows = LogCheck.rows("SELECT #{columns.join(", ")}, seal FROM #{table} WHERE id > #{@last} ORDER BY id LIMIT #{BATCH}")
             break if rows.empty?
 

@@ -6,7 +6,7 @@ module UpTack
       # Whether every record is as the log last said of it, and whether those numbers are noted as given that
       # it tells of. Fields that follow other records or the day are left out: they change without an entry.
       class Records
-        BATCH = 500
+        BATCH = 100
         ENTRIES = "SELECT record_id, id, action, revision_id, differences FROM up_tack_entries WHERE table_id = ? AND record_id IN (SELECT value FROM json_each(?)) ORDER BY id"
         # An entry as far as it matters here.
         Told = Struct.new(:id, :action, :revision_id, :changes)
@@ -43,6 +43,7 @@ module UpTack
           quoted = Database.connection.quote_table_name(table.key)
           last = 0
           loop do
+            Deadline.look
             ids = Statements.run("SELECT id FROM (SELECT id FROM #{quoted} WHERE id > ?1 UNION SELECT record_id FROM up_tack_entries WHERE table_id = ?2 AND record_id > ?1) ORDER BY 1 LIMIT #{BATCH}", last, table.id).flatten
             break if ids.empty?
 

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+require "store_helper"
+require "zlib"
+
+# A database as the version before wrote it: the demo with twelve more pieces, one field more and a token.
+RSpec.describe "A database of an earlier version", :tampers do
+  let(:store) { UpTack::Store }
+
+  around do |example|
+    Dir.mktmpdir do |folder|
+      @path = File.join(folder, "up_tack.sqlite3")
+      File.binwrite(@path, Zlib.gunzip(File.binread(File.expand_path("../fixtures/database_before_keys.sqlite3.gz", __dir__))))
+      example.run
+    end
+  end
+
+  def raw(sql) = SQLite3::Database.new(@path, readonly: true).then { |file| file.execute(sql).tap { file.close } }
+
+  it "opens without loss, with its log sealed under a key and names as references" do
+    before = raw("SELECT id, made_at, person_id, person_name, record_title, batch_id FROM up_tack_entries ORDER BY id")
+    told = raw("SELECT differences FROM up_tack_entries ORDER BY id").flatten
+    people = raw("SELECT name FROM up_tack_people").flatten
+    store::Database.open(@path)
+    expect(store::LogCheck.run).to have_attributes(sound: true, entries: before.length, faults: [])
+    expect(store::Entry.order(:id).map { |entry| [entry.id, entry.person_id, entry.person_name, entry.record_title, entry.batch_id] }).to eq(before.map { |row| row.values_at(0, 2, 3, 4, 5) })
+    expect(store::Entry.order(:id).map { |entry| entry.field_changes.map { |change| change.to_a.map { |value| store::PersonNames.open(value) } } }).to eq(told.map { |text| JSON.parse(text) })
+    expect(raw("SELECT person_name, differences FROM up_tack_entries").flatten.count { |text| people.any? { |name| text == name } }).to eq(0)
+    expect([store::Settings.demo_people, store::Token.count, File.stat(@path).mode & 0o777]).to eq([[1, 2, 3, 4], 1, 0o600])
+    expect(save_piece(good_piece).state).to eq(:saved)
+    expect(UpTack::UseCases::UndoBatch.new(workspace).call(store::Batch.first.id)).to have_attributes(undone: 12, left: 0)
+    expect(store::LogCheck.run.faults).to eq([])
+  end
+
+  it "says for good where its log did not hold when it was first opened" do
+    file = SQLite3::Database.new(@path)
+    file.execute("DROP TRIGGER up_tack_entries_no_update")
+    file.execute("UPDATE up_tack_entries SET record_title = 'x' WHERE id = 30")
+    file.close
+    2.times { store::Database.open(@path) }
+    expect(store::LogCheck.run).to have_attributes(sound: false, why: "Entry 30 did not hold when the log was first sealed under a key.")
+  end
+end
