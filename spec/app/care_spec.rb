@@ -47,6 +47,13 @@ RSpec.describe "Backups and checks" do
     expect(made.call("2027-12-24T03:00")).to be_nil
   end
 
+  it "makes those that are due though something else of the schedule fails" do
+    allow(UpTack::UseCases::SendNotices).to receive(:new).and_raise("no post today")
+    allow(UpTack::Store::Head).to receive(:note).and_raise(Errno::ENOSPC)
+    expect { UpTack::Schedule.look }.to output(/signed end of the log: Errno::ENOSPC.*notices: RuntimeError: no post today/m).to_stderr
+    expect(backups.all.map(&:why)).to eq(["on schedule"])
+  end
+
   it "restores no file that does not hold" do
     copy = backups.make
     path = backups.path(copy.name)

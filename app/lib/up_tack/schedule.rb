@@ -15,18 +15,28 @@ module UpTack
       end
     end
 
-    # Makes the checks that are due. What goes wrong must not end the schedule.
+    # Does what is due, each by itself: what goes wrong in one must not keep the others from being done.
+    # @return [void]
     def look
       person = Store::Person.order(:id).first or return
       workspace = Workspace.new(person: person)
-      Store::Head.note(workspace.clock)
-      UseCases::SendNotices.new(workspace).call
-      UseCases::Care::Backups.new(workspace.clock).make_due
-      UseCases::Imports::Uploads.forget_old
-    rescue => e
-      warn "The schedule: #{e.class}: #{e.message}"
+      due(workspace).each do |name, work|
+        work.call
+      rescue => e
+        warn "The schedule, #{name}: #{e.class}: #{e.message}"
+      end
     ensure
       ActiveRecord::Base.connection_handler.clear_active_connections!
+    end
+
+    # @return [Hash{String=>Proc}]
+    def due(workspace)
+      {
+        "signed end of the log" => -> { Store::Head.note(workspace.clock) },
+        "backups" => -> { UseCases::Care::Backups.new(workspace.clock).make_due },
+        "notices" => -> { UseCases::SendNotices.new(workspace).call },
+        "waiting files" => -> { UseCases::Imports::Uploads.forget_old }
+      }
     end
   end
 end
