@@ -129,6 +129,24 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     expect([29, 30].map { |id| pieces.find(id).then { |piece| [piece["piece"], piece["maker"]] } }).to eq([["Jug", 4], ["Bowl", 2]])
   end
 
+  it "asks once more for a part of a page that did not arrive, and says so where it stays away" do
+    visit "/"
+    expect(page).to have_css("h2", text: "Pieces")
+    asked = 0
+    SlowServer.lost = ->(path) { path.include?("/HistoryView-") && (asked += 1) < 3 }
+    page.execute_script("history.pushState({}, '', '/t/pieces/history'); dispatchEvent(new PopStateEvent('popstate'))")
+    expect(page).to have_text("Verify the log", wait: 20)
+    SlowServer.lost = ->(path) { path.include?("/MapView-") }
+    page.execute_script("history.pushState({}, '', '/t/pieces/map'); dispatchEvent(new PopStateEvent('popstate'))")
+    expect(page).to have_text("A part of this page did not arrive.")
+    SlowServer.reset
+    click_button "Load it again"
+    expect(page).to have_css("nav a", text: "Map")
+    expect(page).to have_no_text("A part of this page did not arrive.")
+  ensure
+    SlowServer.reset
+  end
+
   it "frees the keys with Escape while it waits for where to go, and shows what was held" do
     open_form
     SlowServer.delay = 3

@@ -14,7 +14,7 @@ RSpec.describe "Proving" do
   it "goes the whole way from an empty project to a proven table", :signed_out do
     begin_empty
     visit "/"
-    {"Name of the project" => "Ember Lane", "Display name" => "Odile Marsh", "Sign-in name" => "odile", "Password" => "four kilns in a row"}.each { |label, text| fill_in label, with: text }
+    {"Code from the terminal" => UpTack::UseCases::People::SetUp.new_code, "Name of the project" => "Ember Lane", "Display name" => "Odile Marsh", "Sign-in name" => "odile", "Password" => "four kilns in a row"}.each { |label, text| fill_in label, with: text }
     click_button "Begin"
     fill_in "New table", with: "Glazes"
     press :Enter

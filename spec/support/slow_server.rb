@@ -4,11 +4,12 @@
 class SlowServer
   class << self
     # Seconds by which each answer of the API is late; and a Proc that is asked what becomes of a request.
-    attr_accessor :delay, :trouble
+    # Which parts of the interface do not arrive: a Proc that is asked with their paths.
+    attr_accessor :delay, :trouble, :lost
 
     def reset
       self.delay = 0
-      self.trouble = nil
+      self.trouble = self.lost = nil
     end
   end
   reset
@@ -18,6 +19,7 @@ class SlowServer
   end
 
   def call(env)
+    return cut(env) if self.class.lost&.call(env["PATH_INFO"])
     return @app.call(env) unless env["PATH_INFO"].start_with?("/api/")
 
     # This is the slow line itself, not a wait for something.

@@ -4,6 +4,7 @@ import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Toaster } from "sonner";
 import { ProblemError } from "../api/client";
 import { Loading } from "../components/Loading";
+import { FailedPage } from "./FailedPage";
 import { Gate } from "./Gate";
 import { MissingPage } from "./MissingPage";
 import { Shell } from "./Shell";
@@ -31,7 +32,10 @@ const client = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 5_000,
-      retry: (count, error) => error instanceof ProblemError && error.problem.status === 0 && count < 2,
+      // What could not be reached, or is too busy for a moment, is asked again.
+      retry: (count, error) =>
+        error instanceof ProblemError &&
+        ((error.problem.status === 0 && count < 2) || (error.problem.code === "busy" && count < 5)),
     },
   },
 });
@@ -39,7 +43,7 @@ const client = new QueryClient({
 const router = createBrowserRouter([
   {
     element: <Shell />,
-    errorElement: <MissingPage />,
+    errorElement: <FailedPage />,
     children: [
       { path: "/", element: <Overview /> },
       {

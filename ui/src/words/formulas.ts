@@ -33,7 +33,7 @@ export const formulasWords = {
     relation: "Relation",
     value: "Value",
     way: "Compare with",
-    ways: { value: "a value", field: "a field", today: "today" },
+    ways: { value: "a value", field: "a field", today: "today", now: "now" },
     spaces: (n: number) => (n === 1 ? "a space" : `${n} spaces`),
     listHint: "one; another; …",
     dayRelations: { "<": "is before", "<=": "is on or before", ">": "is after", ">=": "is on or after" } as Record<

@@ -6,6 +6,10 @@ export const shellWords = {
     offline: "Up Tack can't be reached. What you typed is kept here; try again in a moment.",
     unexpected: "Something went wrong here. Nothing was saved.",
     missingPage: "There is nothing at this address.",
+    notLoaded: "A part of this page did not arrive.",
+    notShown: "This page can't be shown.",
+    notLoadedText: "What you typed is kept in this browser. Load the page again; if it stays so, tell a builder.",
+    loadAgain: "Load it again",
     backToTables: "Back to the tables",
   },
   shell: {

@@ -83,7 +83,21 @@ export function Filters({ table, question, put }: Props) {
 }
 
 /** Kinds of rules that set values. */
-const SETTING = ["default", "mask", "tidy", "narrow", "copy", "calculation", "number", "stamp", "tally", "line"];
+const SETTING = [
+  "default",
+  "mask",
+  "tidy",
+  "narrow",
+  "copy",
+  "calculation",
+  "number",
+  "stamp",
+  "tally",
+  "line",
+  "fill",
+  "decision",
+  "state",
+];
 
 const labelOf = (table: Table, key: string) => table.fields.find((field) => field.key === key)?.label ?? key;
 

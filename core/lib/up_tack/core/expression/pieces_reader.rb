@@ -131,7 +131,7 @@ module UpTack
           when Nodes::Field then (node.before || node.outside) ? unknown : node.key
           when Nodes::Path then "#{name(node.owner)}.#{node.key}"
           when Nodes::Person then "user.#{node.name}"
-          else ((node.is_a?(Nodes::Call) && node.name == "today") ? "today()" : unknown)
+          else ((node.is_a?(Nodes::Call) && %w[today now].include?(node.name)) ? "#{node.name}()" : unknown)
           end
         end
       end

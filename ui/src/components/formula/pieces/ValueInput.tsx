@@ -5,6 +5,8 @@ import { FieldPick } from "./FieldPick";
 
 const ORDERED = ["=", "<>", "<", "<=", ">", ">="];
 const BLANK = ["is blank", "is not blank"];
+/** What stands for the present, by kind. */
+const PRESENT: { [kind: string]: string | undefined } = { date: "today()", moment: "now()" };
 
 /** The relations that a field of this kind can be tested by, and in any case the one that is there. */
 export function relationsOf(field: Field | undefined, present?: string): string[] {
@@ -13,7 +15,7 @@ export function relationsOf(field: Field | undefined, present?: string): string[
 }
 
 function relations(kind: string | undefined): string[] {
-  if (kind === "number" || kind === "date" || kind === "time") return [...ORDERED, ...BLANK];
+  if (kind === "number" || kind === "date" || kind === "time" || kind === "moment") return [...ORDERED, ...BLANK];
   if (kind === "yes_no") return ["=", ...BLANK];
   if (kind === "link") return BLANK;
   return ["=", "<>", "contains", "starts with", "ends with", "in", "not in", ...BLANK];
@@ -25,10 +27,17 @@ export function firstValue(field: Field | undefined, relation: string): TestValu
   const choice = { text: field?.choices[0] ?? "" };
   if (relation.endsWith("in")) return { list: [choice] };
   if (field?.kind === "number") return { number: "" };
-  if (field?.kind === "date") return { field: "today()" };
+  const present = PRESENT[field?.kind ?? ""];
+  if (present) return { field: present };
   if (field?.kind === "yes_no") return { answer: true };
   return choice;
 }
+
+/** What fields of some kinds can be compared with. */
+const WAYS: { [kind: string]: readonly ("today" | "now" | "value" | "field")[] | undefined } = {
+  date: ["today", "value", "field"],
+  moment: ["now", "field"],
+};
 
 type Props = {
   table: string;
@@ -43,12 +52,12 @@ export function ValueInput({ table, names, test, field, onChange }: Props) {
   const value = test.value;
   if (value === null || test.relation.endsWith("blank")) return null;
   if (value.list) return <ListInput field={field} value={value.list} onChange={(list) => onChange({ list })} />;
-  const other = value.field !== undefined && value.field !== "today()";
-  const way = other ? "field" : value.field === "today()" ? "today" : "value";
-  const ways = field?.kind === "date" ? (["today", "value", "field"] as const) : (["value", "field"] as const);
+  const isPresent = value.field !== undefined && Object.values(PRESENT).includes(value.field);
+  const way = isPresent ? (value.field === "now()" ? "now" : "today") : value.field === undefined ? "value" : "field";
+  const ways = WAYS[field?.kind ?? ""] ?? (["value", "field"] as const);
   const change = (next: string) => {
     if (next === "field") onChange({ field: "" });
-    else if (next === "today") onChange({ field: "today()" });
+    else if (next === "today" || next === "now") onChange({ field: `${next}()` });
     else onChange(field?.kind === "date" ? { date: "" } : (firstValue(field, test.relation) ?? { text: "" }));
   };
   return (

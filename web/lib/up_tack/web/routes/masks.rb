@@ -11,6 +11,8 @@ module UpTack
           # A mask from its text, from pieces or by example, and what it makes of a text.
           app.post("/api/masks") do
             parts = design_parts("mask", "pieces", "example", "text", "bare")
+            odd = parts.slice("mask", "example", "text").find { |_, value| !value.nil? && !value.is_a?(String) }&.first
+            Core::Design::Invalid.because("This is a text.", part: odd) if odd
             json(Render::Mask.of(**parts.slice("mask", "pieces", "example", "text", "bare").transform_keys(&:to_sym)))
           end
 
