@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Run by UseCases::Imports::Ahead: reads a file that is imported and takes its rows through
+# Run by UseCases::Imports::WorkerClient: reads a file that is imported and takes its rows through
 # some of their rules, while the process that began it writes them.
 
 require "bundler/setup"
@@ -9,7 +9,7 @@ require_relative "../../app/lib/up_tack/app"
 begin
   $stdin.binmode
   $stdout.binmode
-  UpTack::UseCases::Imports::Worker.run($stdin, $stdout)
+  UpTack::UseCases::Imports::WorkerProcess.run($stdin, $stdout)
 rescue EOFError, Errno::EPIPE, SignalException
   exit!(1) # Whoever asked is gone, or wants no more of it.
 rescue => e

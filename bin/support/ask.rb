@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Run by Store::Elsewhere: asks a database a question that comes in, and answers with whole
+# Run by Store::QueryProcess: asks a database a question that comes in, and answers with whole
 # numbers of eight bytes each, or with rows as JSON.
 
 require "json"

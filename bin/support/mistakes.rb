@@ -38,7 +38,7 @@ work = lambda do |rules|
     slips
   end
   clock = core::Bench::Clock.at(asked.fetch("at"), project.conventions)
-  find = core::Bench::Distinguisher.new(core::Bench::Ground.new(project), table, clock: clock, records: records)
+  find = core::Bench::Distinguisher.new(core::Bench::CompiledProject.new(project), table, clock: clock, records: records)
   known = Hash.new { |hash, rule| hash[rule] = [] }
   slipping.each do |each|
     found = find.find(each.rule, each.mutant, run.ground(each.rule, each.mutant), known: known[each.rule.id])

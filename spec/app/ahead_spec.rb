@@ -4,7 +4,7 @@ require "csv"
 require "store_helper"
 
 RSpec.describe "A file that another process reads ahead" do
-  ahead = UpTack::UseCases::Imports::Ahead
+  ahead = UpTack::UseCases::Imports::WorkerClient
   alone = ->(_, **) {}
   helped = ->(workspace, **job) { ahead.begin(workspace, **job, rows: ahead::MANY).tap { |found| found.ready?(nil) } }
 
@@ -79,7 +79,7 @@ RSpec.describe "A file that another process reads ahead" do
     rows = Array.new(12) { |index| UpTack::Interchange::Source::Row.new(index + 2, ["x" * 1_000_000]) }
     source = Struct.new(:rows) { def each_row = rows.each { |row| yield row, row.number } }.new(rows)
     portions = []
-    UpTack::UseCases::Imports::Supply.new(source, ->(_) { [{}, []] }, nil, nil).each_portion { |portion| portions << portion.map { |row, *| row.number } }
+    UpTack::UseCases::Imports::RowSource.new(source, ->(_) { [{}, []] }, nil, nil).each_portion { |portion| portions << portion.map { |row, *| row.number } }
     expect(portions).to eq([[2, 3, 4, 5, 6], [7, 8, 9, 10, 11], [12, 13]])
   end
 

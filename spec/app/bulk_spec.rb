@@ -72,9 +72,9 @@ RSpec.describe "Changes of many records" do
     expect(report.saved).to eq(20), report.refused.first&.refusals.inspect
     told = UpTack::Store::Entry.where("id > ?", before).where.not(followed: nil)
     expect(told.count).to be <= 1
-    expect(UpTack::UseCases::Care::CheckUp.new(workspace).call.reject(&:sound)).to eq([])
+    expect(UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.reject(&:sound)).to eq([])
     expect(undo(report.batch).left).to eq(0)
-    expect([lines.count, UpTack::UseCases::Care::CheckUp.new(workspace).call.all?(&:sound)]).to eq([3, true])
+    expect([lines.count, UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.all?(&:sound)]).to eq([3, true])
   end
 
   it "lets rules elsewhere act each time that a value which they wait for becomes another one, the log holding" do

@@ -30,7 +30,7 @@ RSpec.describe "Backups and checks" do
     expect(save_piece(good_piece).state).to eq(:saved)
     backups.restore(before)
     expect([pieces.count, workspace.table("clays").fields.map(&:label).last]).to eq([42, "Shelf life"])
-    expect(UpTack::UseCases::Care::CheckUp.new(workspace).call.reject(&:sound)).to eq([])
+    expect(UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.reject(&:sound)).to eq([])
   end
 
   it "makes those that are due, and keeps them by number and age" do
@@ -64,7 +64,7 @@ RSpec.describe "Backups and checks" do
   end
 
   it "finds stale values, counters behind their numbers, links to nothing and a changed log", :tampers do
-    check = -> { UpTack::UseCases::Care::CheckUp.new(workspace).call.reject(&:sound).to_h { |each| [each.what, each.told] } }
+    check = -> { UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.reject(&:sound).to_h { |each| [each.what, each.told] } }
     expect(check.call).to eq({})
     connection = UpTack::Store::Database.connection
     connection.execute("UPDATE pieces SET loss = 99 WHERE id IN (1, 2)")

@@ -54,7 +54,7 @@ RSpec.describe "Changing the design" do
   it "says what a new type would lose, converts the rest, and gives all back on undo" do
     change(:AddField, table: "pieces", parts: {"label" => "Size", "type" => "text"})
     {1 => "12", 2 => "4.5", 3 => "tall"}.each { |id, size| save_piece({"size" => size}, id: id) }
-    losses = UpTack::UseCases::ForeseeLosses.new(workspace).call(table: "pieces", field: "size", type: "number")
+    losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "pieces", field: "size", type: "number")
     expect(losses.to_h).to eq(values: 1, examples: ["tall"], kept: 2, rules: [], choices: [])
     change(:ChangeField, table: "pieces", field: "size", parts: {"type" => "number"})
     expect(columns("pieces")["size"]).to eq("decimal")
@@ -66,7 +66,7 @@ RSpec.describe "Changing the design" do
   end
 
   it "foresees what deleting a field takes along" do
-    losses = UpTack::UseCases::ForeseeLosses.new(workspace).call(table: "pieces", field: "tare")
+    losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "pieces", field: "tare")
     expect(losses).to have_attributes(values: 28, rules: ["Tare g begins as 55.", "This must hold: Clay weight g + Tare g = Wet weight g.", "It leaves the form Reception of Pieces."])
   end
 
@@ -143,7 +143,7 @@ RSpec.describe "Changing the design" do
   end
 
   it "foresees a change to a choice by the choices that it will have" do
-    losses = ->(choices) { UpTack::UseCases::ForeseeLosses.new(workspace).call(table: "members", field: "name", type: "choice", choices: choices) }
+    losses = ->(choices) { UpTack::UseCases::PreviewLosses.new(workspace).call(table: "members", field: "name", type: "choice", choices: choices) }
     expect(losses.call([])).to have_attributes(values: 12, kept: 0)
     expect(losses.call(["Ansa Velt", "teodor quill"])).to have_attributes(values: 9, kept: 3)
   end

@@ -64,7 +64,7 @@ RSpec.describe "Forms over the store" do
     plain = workspace.table("pieces").form(form.id).to_plain
     expect(plain).to include("order" => %w[top piece], "jumps" => [{"after" => "piece", "when" => "top > 3", "to" => "top"}])
     expect(plain["sections"].first["items"]).to eq([{"field" => "piece", "states" => [{"state" => "shown", "when" => "top > 2"}]}, {"field" => "top"}, {"panel" => "clay", "fields" => ["most"]}])
-    losses = UpTack::UseCases::ForeseeLosses.new(workspace).call(table: "pieces", field: "top")
+    losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "pieces", field: "top")
     expect(losses.rules).to include("It leaves the form Desk of Pieces.", "It leaves the form Kiln desk of Pieces.")
     change(:RemoveField, table: "pieces", field: "top")
     plain = workspace.table("pieces").form(form.id).to_plain

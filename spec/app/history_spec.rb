@@ -64,7 +64,7 @@ RSpec.describe "The change log and what it knows" do
     expect(connection.select_value("SELECT COUNT(*) FROM up_tack_changed WHERE last_id > entry_id")).to be > 5
     table.fields.each do |field|
       telling = UpTack::Store::Entry.order(id: :desc).select { |entry| entry.field_changes.any? { |change| change.field_id == field.id } }
-      found = ->(before) { UpTack::Store::FieldsTold.newest(UpTack::Store::FieldsTold.entries(field.id), before).to_a }
+      found = ->(before) { UpTack::Store::FieldChangeIndex.newest(UpTack::Store::FieldChangeIndex.entries(field.id), before).to_a }
       expect([found.call(nil), found.call(telling[telling.length / 2]&.id)]).to eq([telling, telling.drop((telling.length / 2) + 1)].then { |all, rest| telling.any? ? [all, rest] : [[], []] })
       ids = telling.map(&:record_id).uniq
       expect(UpTack::Store::ChangeLog.ever_given(table, field, [*1..200])).to match_array(ids & [*1..200])

@@ -43,7 +43,7 @@ RSpec.describe "Links in the store" do
   it "are turned to another table by the names that both know, and back by an undo" do
     change(:AddTable, label: "Kilns", one: "Kiln")
     ["Brick red", "Old Bess"].each { |name| save("kilns", {"name" => name}) }
-    losses = UpTack::UseCases::ForeseeLosses.new(workspace).call(table: "pieces", field: "clay", type: "link", target: "kilns")
+    losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "pieces", field: "clay", type: "link", target: "kilns")
     expect([losses.values, losses.kept, losses.examples.sort]).to eq([24, 4, ["Harbour stoneware", "Raku body", "Snowfall", "Speckled oat"]])
     before = (1..28).map { |id| rows("pieces").find(id)["clay"] }
     change(:UnpinRule, table: "clays", rule: workspace.table("clays").calculation("pieces_made").id)
@@ -107,7 +107,7 @@ RSpec.describe "Links in the store" do
     change(:ChangeTable, table: "clays", parts: {"title" => "shown_as"})
     expect(workspace.context.records.title("clays", 3)).to eq("Brick red (Earthenware, 4)")
     expect(save("pieces", {"clay_family" => "Porcelain", "clay" => "snowfall (porcelain, 4)"}, id: 1).record.values["clay"]).to eq(4)
-    expect(UpTack::Store::Naming.new(workspace.plan("clays"), workspace.context).like("porc").map(&:title)).to eq(["Snowfall (Porcelain, 5)"])
+    expect(UpTack::Store::NameSearch.new(workspace.plan("clays"), workspace.context).like("porc").map(&:title)).to eq(["Snowfall (Porcelain, 5)"])
   end
 
   describe "jobs" do

@@ -93,9 +93,9 @@ RSpec.describe "Numbers in the store" do
     expect(preview.counts["refused"]).to eq(2)
     expect(preview.examples.first).to include(verdict: "refused", stored: "CL-01", how: a_string_including("another record has it too"))
     change(:PinRule, table: "clays", rule: plain)
-    finding = UpTack::UseCases::Care::CheckUp.new(workspace).call.find { |each| each.what == "counters" }
+    finding = UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.find { |each| each.what == "counters" }
     expect([finding.sound, finding.told]).to match([false, a_string_including("CL-01 is in 2 records")])
     save({"code" => "CL-77"}, id: doubled, way: "import")
-    expect(UpTack::UseCases::Care::CheckUp.new(workspace).call.reject(&:sound).map(&:told)).to eq([])
+    expect(UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)).to eq([])
   end
 end

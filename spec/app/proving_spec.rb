@@ -36,7 +36,7 @@ RSpec.describe "Proving, in the store" do
   end
 
   it "says before a rule is saved which proofs it would break, and which it would mend" do
-    endangered = ->(id, **parts) { UpTack::UseCases::Bench::Endangered.new(workspace).call(table: "pieces", change: Core::Design::Changes::PinRule.new(table: "pieces", rule: workspace.table("pieces").rule(id).to_plain.merge(parts.transform_keys(&:to_s)))) }
+    endangered = ->(id, **parts) { UpTack::UseCases::Bench::AffectedProofs.new(workspace).call(table: "pieces", change: Core::Design::Changes::PinRule.new(table: "pieces", rule: workspace.table("pieces").rule(id).to_plain.merge(parts.transform_keys(&:to_s)))) }
     expect(endangered.call("r50", high: "1299").broken.map { |each| each.proof.name }).to eq(["Peak from 600 to 1300 °C, hold from 0 to 90 minutes"])
     expect(endangered.call("r88", old: "check").mended.map { |each| each.proof.name }).to eq(["A peak above the clay's limit is refused on old records too"])
     expect(endangered.call("r50", note: "Measured.")).to have_attributes(broken: [], mended: [], tried: be > 30)
@@ -55,7 +55,7 @@ RSpec.describe "Proving, in the store" do
   end
 
   describe "made-up records" do
-    let(:make) { UpTack::UseCases::Bench::MakeUp.new(workspace) }
+    let(:make) { UpTack::UseCases::Bench::GenerateRecords.new(workspace) }
 
     it "pass the rules, stand in the log as one change, and go again in one, but for those that somebody touched" do
       before = pieces.count
@@ -73,7 +73,7 @@ RSpec.describe "Proving, in the store" do
     it "that are stopped leave nothing behind" do
       before = pieces.count
       progress = UpTack::Upkeep::Progress.new.tap(&:stop)
-      expect { UpTack::UseCases::Bench::MakeUp.new(workspace, progress: progress).call(table: "pieces", count: 5, seed: 1) }.to raise_error(UpTack::Upkeep::Stopped)
+      expect { UpTack::UseCases::Bench::GenerateRecords.new(workspace, progress: progress).call(table: "pieces", count: 5, seed: 1) }.to raise_error(UpTack::Upkeep::Stopped)
       expect(pieces.count).to eq(before)
       expect { make.call(table: "pieces", count: 0, seed: 1) }.to raise_error(Core::Design::Invalid, /1 to 1,000,000/)
     end

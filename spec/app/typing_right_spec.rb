@@ -52,7 +52,7 @@ RSpec.describe "Typing it right, in the store" do
   end
 
   it "finds names that changed a moment ago, those beside them too" do
-    names = ->(text) { UpTack::Store::Naming.new(workspace.plan("members"), workspace.context).like(text).map(&:id) }
+    names = ->(text) { UpTack::Store::NameSearch.new(workspace.plan("members"), workspace.context).like(text).map(&:id) }
     expect([names.call("velt"), names.call("farrow 0163"), names.call("vel ans")]).to eq([[1, 6], [3], [1, 6]])
     UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 6, typed: {"name" => "Ansa Brandt"})
     expect([names.call("velt"), names.call("brandt"), names.call("anſa Br")]).to eq([[1], [6], [6]])
@@ -86,11 +86,11 @@ RSpec.describe "Typing it right, in the store" do
 
     it "are counted for old records that are let be, until somebody mends them" do
       rule = workspace.table("pieces").rules.find { |each| each.name == "not above the clay’s limit" }
-      expect(use(:CountOpen, table: "pieces")).to eq(rule.id => 4)
+      expect(use(:CountExempt, table: "pieces")).to eq(rule.id => 4)
       expect(save_piece({"maker_note" => "x"}, id: 13).state).to eq(:saved)
       expect(save_piece({"peak" => "1001"}, id: 13).outcome.refusals.map(&:message)).to eq(["Peak is above what Brick red can take: 990."])
       expect(save_piece({"peak" => "990"}, id: 13).state).to eq(:saved)
-      expect(use(:CountOpen, table: "pieces")).to eq(rule.id => 3)
+      expect(use(:CountExempt, table: "pieces")).to eq(rule.id => 3)
     end
   end
 
@@ -104,7 +104,7 @@ RSpec.describe "Typing it right, in the store" do
   end
 
   describe "names looked up in a change that is taken back" do
-    def like(text) = UpTack::Store::Naming.new(workspace.plan("members"), workspace.context).like(text).map(&:id)
+    def like(text) = UpTack::Store::NameSearch.new(workspace.plan("members"), workspace.context).like(text).map(&:id)
 
     it "are not remembered" do
       like("x")
@@ -123,7 +123,7 @@ RSpec.describe "Typing it right, in the store" do
     it "to a list foresees what it would lose, and keeps what is on it" do
       change(:KeepList, name: "Bodies", values: ["Brick red", "Snowfall"])
       list = workspace.project.lists.last
-      losses = UpTack::UseCases::ForeseeLosses.new(workspace).call(table: "clays", field: "name", type: "choice", list: list.id)
+      losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "clays", field: "name", type: "choice", list: list.id)
       expect([losses.values, losses.kept, losses.examples.sort]).to eq([3, 2, ["Harbour stoneware", "Raku body", "Speckled oat"]])
       before = (1..5).map { |id| UpTack::Store::Rows.new(workspace.table("clays")).find(id)["name"] }
       change(:ChangeField, table: "clays", field: "name", parts: {"type" => "choice", "list" => list.id})
@@ -149,8 +149,8 @@ RSpec.describe "Typing it right, in the store" do
     end
 
     it "brings a detail in right after its link, under a free name" do
-      change(:BringDetail, table: "pieces", link: "maker", detail: "phone", copy: true)
-      change(:BringDetail, table: "pieces", link: "maker", detail: "phone", copy: false)
+      change(:AddLinkedField, table: "pieces", link: "maker", detail: "phone", copy: true)
+      change(:AddLinkedField, table: "pieces", link: "maker", detail: "phone", copy: false)
       fields = workspace.table("pieces").fields.map(&:label)
       expect(fields[fields.index("Maker"), 3]).to eq(["Maker", "Maker: Phone 2", "Maker: Phone"])
       expect(save_piece({"maker" => 3}, id: 28).record.values).to include("maker_phone_2" => nil).or include("maker_phone" => "01 555 0163")

@@ -116,7 +116,7 @@ RSpec.describe "Calculated values that follow" do
     expect { list.call(filter: "name = ") }.to raise_error(Core::Design::Invalid, /Something is missing/)
     pages = UpTack::UseCases::ListRecords.new(workspace).call(table: "members", filter: "shelves > 0", limit: 4)
     following = UpTack::UseCases::ListRecords.new(workspace).call(table: "members", filter: "shelves > 0", limit: 4, cursor: pages.following)
-    totals = UpTack::UseCases::ReckonTotals.new(workspace).call(table: "members", filter: "shelves > 0")
+    totals = UpTack::UseCases::ComputeTotals.new(workspace).call(table: "members", filter: "shelves > 0")
     expect([totals.matching, totals.total, following.records.map(&:id)]).to eq([11, 12, [5, 7, 8, 9]])
   end
 
@@ -155,13 +155,13 @@ RSpec.describe "Calculated values that follow" do
     expect(refused.call("Ansa Velt")).to eq("Member: several are called “Ansa Velt” (No. 1, No. 6); pick the one that is meant.")
     expect(refused.call("Nobody")).to eq("Member: nothing is called “Nobody”.")
     expect(refused.call(99)).to eq("Member: there is no record 99; it may have been deleted.")
-    matches = ->(text) { UpTack::Store::Naming.new(workspace.plan("members"), workspace.context).like(text).map(&:id) }
+    matches = ->(text) { UpTack::Store::NameSearch.new(workspace.plan("members"), workspace.context).like(text).map(&:id) }
     expect([matches.call("ansa"), matches.call("velt 0190"), matches.call("LATHE cor"), matches.call("zz")]).to eq([[1, 6], [6], [7], []])
     expect(UpTack::Store::Entry.last.field_changes.find { |each| each.field_label == "Member" }.texts(nil)).to eq(["", "Fenna Aldersyke"])
   end
 
   it "turns names into links and back, and says which names it does not know" do
-    losses = UpTack::UseCases::ForeseeLosses.new(workspace).call(table: "orders", field: "what", type: "link", target: "clays")
+    losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "orders", field: "what", type: "link", target: "clays")
     expect(losses.values).to eq(12)
     begin
       change(:ChangeField, table: "pieces", field: "clay", parts: {"type" => "text"})

@@ -58,7 +58,7 @@ RSpec.describe "A view of records" do
     # Of a long list the beginning is there at once, and the rest comes from a process of its own.
     stub_const("UpTack::UseCases::Selection::HEAD", 9)
     UpTack::UseCases::Selection::KNOWN.clear
-    expect(UpTack::Store::Elsewhere).to receive(:numbers).and_wrap_original { |ask, *question| ask.call(*question).tap { |ids| expect(ids).to eq(all) } }.once
+    expect(UpTack::Store::QueryProcess).to receive(:numbers).and_wrap_original { |ask, *question| ask.call(*question).tap { |ids| expect(ids).to eq(all) } }.once
     expect([0, 4, 5, 17].map(&jump)).to eq([all[0, 4], all[4, 4], all[5, 4], all[17, 4]])
     expect(listed(sort: "-id")).to eq(all.sort.reverse)
   end
@@ -66,11 +66,11 @@ RSpec.describe "A view of records" do
   it "reckons exactly over what the filter lets through" do
     plain_table
     fill([*Array.new(10) { {"amount" => "0.1", "words" => "a"} }, {"amount" => "999999999999999"}, {"amount" => "999999999999999"}, {"words" => "b", "day" => "2026-11-23"}])
-    reckon = ->(filter) { UpTack::UseCases::ReckonTotals.new(workspace).call(table: "odds", filter: filter, fields: %w[amount words day]) }
+    reckon = ->(filter) { UpTack::UseCases::ComputeTotals.new(workspace).call(table: "odds", filter: filter, fields: %w[amount words day]) }
     found = reckon.call(nil)
     expect([found.fields["amount"].sum, found.fields["amount"].filled, found.total - found.fields["words"].filled]).to eq([BigDecimal("1999999999999999"), 12, 2])
     2.times do |elsewhere|
-      stub_const("UpTack::Store::Elsewhere::MANY", 0) if elsewhere == 1
+      stub_const("UpTack::Store::QueryProcess::MANY", 0) if elsewhere == 1
       expect(reckon.call('words = "a"').fields["amount"].to_h).to include(sum: 1, average: BigDecimal("0.1"), least: BigDecimal("0.1"))
     end
     expect(reckon.call("len(words) = 1 and amount is blank").fields["day"].greatest).to eq(Date.new(2026, 11, 23))

@@ -61,7 +61,7 @@ def problems(saved, imported)
   tags = UpTack::Store::Database.connection.select_values("SELECT tag FROM pieces")
   found << "numbers given twice: #{tags.tally.select { |_, times| times > 1 }.keys.first(5)}" if tags.uniq.length < tags.length
   found << "records beside the log: #{rows.count} and #{UpTack::Store::Entry.where(action: "create").count}" unless rows.count == UpTack::Store::Entry.where(action: "create").count
-  found + UpTack::UseCases::Care::CheckUp.new(workspace).call.reject(&:sound).map(&:told)
+  found + UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)
 end
 
 Dir.mktmpdir do |folder|

@@ -31,7 +31,7 @@ def memory(pid = "self") = File.read("/proc/#{pid}/status")[/VmHWM:\s+(\d+)/, 1]
 class Looking < UpTack::Upkeep::Progress
   attr_reader :ahead
 
-  def begin_ahead(workspace, **job) = @process = UpTack::UseCases::Imports::Ahead.begin(workspace, **job)
+  def begin_ahead(workspace, **job) = @process = UpTack::UseCases::Imports::WorkerClient.begin(workspace, **job)
 
   def advance(count)
     super

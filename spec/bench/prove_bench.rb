@@ -26,7 +26,7 @@ def prove(project)
 end
 
 def edges(project)
-  ground = Core::Bench::Ground.new(project)
+  ground = Core::Bench::CompiledProject.new(project)
   clock = Core::Bench::Clock.at("2026-11-23T09:00", project.conventions)
   table = project.table("pieces")
   rules = table.rules.first(40)
@@ -39,11 +39,11 @@ def workspace = UpTack::Workspace.new(person: person)
 
 # The same records, once made up and saved, once as if they came from a file.
 def samples(key, count)
-  maker = UpTack::UseCases::Bench::MakeUp.new(workspace).maker(workspace.table(key), 1)
-  drafts = Array.new(count) { {typed: Core::Bench::Samples::Maker.typed(workspace.table(key), maker.values)} }
+  maker = UpTack::UseCases::Bench::GenerateRecords.new(workspace).maker(workspace.table(key), 1)
+  drafts = Array.new(count) { {typed: Core::Bench::Samples::RecordGenerator.typed(workspace.table(key), maker.values)} }
   plain = seconds { drafts.each_slice(5_000) { |some| UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: key, drafts: some, summary: "Plain", keep: "passing") } || true }
   result = nil
-  made = seconds { result = UpTack::UseCases::Bench::MakeUp.new(workspace).call(table: key, count: count, seed: 2) }
+  made = seconds { result = UpTack::UseCases::Bench::GenerateRecords.new(workspace).call(table: key, count: count, seed: 2) }
   memory = File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024
   puts format("%s: %d imported plainly %.0f a second; %d made up %.0f a second; ratio %.2f; a million would take %.0f min; at most %d MB", key, count, count / plain, result.made, result.made / made, (result.made / made) / (count / plain), 1_000_000 / (result.made / made) / 60, memory)
 end

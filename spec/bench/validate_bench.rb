@@ -83,8 +83,8 @@ Dir.mktmpdir do |folder|
     all, first, found = effect(rule)
     puts format("%-22s on %d records: %.2f s, first seen after %.2f s; %s", name, found.looked_at, all, first, found.counts)
   end
-  cold = seconds { UpTack::Store::Naming.new(workspace.plan("members"), workspace.context).like(name_of(4_242)) }
-  times = typed.map { |text| seconds { UpTack::Store::Naming.new(workspace.plan("members"), workspace.context).like(text) } }.sort
+  cold = seconds { UpTack::Store::NameSearch.new(workspace.plan("members"), workspace.context).like(name_of(4_242)) }
+  times = typed.map { |text| seconds { UpTack::Store::NameSearch.new(workspace.plan("members"), workspace.context).like(text) } }.sort
   puts format("type-ahead over %d names, %d questions: median %.1f ms, 95th percentile %.1f ms (the very first %.0f ms)", NAMES, times.length, times[times.length / 2] * 1000, times[(times.length * 0.95).floor] * 1000, cold * 1000)
   UpTack::Store::Database.close
 end

@@ -6,7 +6,7 @@ RSpec.describe "What is alike" do
   # How often something was made for keys, one after the other.
   def made(keys, **how)
     times = 0
-    alike = Core::Alike.new(**how)
+    alike = Core::InternCache.new(**how)
     found = keys.map { |key| alike.one(key) { |given| (times += 1) && given.to_s * 2 } }
     expect(found).to eq(keys.map { |key| key.to_s * 2 })
     times
@@ -24,13 +24,13 @@ RSpec.describe "What is alike" do
   end
 
   it "is the same object for all, where nothing is made of it" do
-    alike = Core::Alike.new
+    alike = Core::InternCache.new
     first, other = ["a", nil].dup, ["a", nil].dup
     expect(alike.one(first)).to equal(alike.one(other))
   end
 
   it "is read anew on another day" do
-    readings = Core::Save::Readings.new
+    readings = Core::Save::ParseCache.new
     table = studio({"pieces" => []}).table("pieces")
     due = Core::Design::Field.from({"id" => "f900", "key" => "due", "label" => "Due", "type" => "date"})
     on = ->(day) { Core::Reading.new(conventions: Core::Conventions.from({}), today: day) }

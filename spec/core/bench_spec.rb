@@ -45,7 +45,7 @@ RSpec.describe "The bench" do
   end
 
   it "reckons what follows elsewhere, and what deleting would leave behind" do
-    trial = Core::Bench::Trial.new(Core::Bench::Ground.new(project), "pieces", Core::Bench::Script.from("person" => {}, "records" => {"members" => {"4" => {"name" => "Ansa Velt"}}}, "acts" => [fill(whole.merge("stage" => "Collected")), save]), clock: Core::Bench::Clock.at("2026-11-23T09:30", project.conventions)).play
+    trial = Core::Bench::Trial.new(Core::Bench::CompiledProject.new(project), "pieces", Core::Bench::Script.from("person" => {}, "records" => {"members" => {"4" => {"name" => "Ansa Velt"}}}, "acts" => [fill(whole.merge("stage" => "Collected")), save]), clock: Core::Bench::Clock.at("2026-11-23T09:30", project.conventions)).play
     expect(trial.world.complete("members", 4)["total"]).to eq(number(1))
     member = Core::Bench::Run.new(project).trial(project.table("members"), proof([delete], {"what" => "deleted"}, start: {"from" => "real", "record" => 4}, records: {"members" => {"4" => {"name" => "Ansa Velt"}}, "pieces" => {"1" => {"tag" => "PC-1", "maker" => 4}}}))
     expect([member.last.state, member.last.message]).to eq(["refused", "PC-1 in Pieces has it as Maker."])
@@ -108,7 +108,7 @@ RSpec.describe "The bench" do
 
   it "tells why a field holds what it holds, or is blank" do
     trial = run.trial(pieces, proof([fill("weight" => "200")], {"what" => "refused"}))
-    why = ->(key) { Core::Bench::Why.of(pieces, trial.last.outcome, pieces.field(key)) }
+    why = ->(key) { Core::Bench::ValueExplanation.of(pieces, trial.last.outcome, pieces.field(key)) }
     expect(why.call("share").words).to eq("Share comes from “if Weight > 100 then Weight ÷ 2, else Weight”: 200 > 100: yes, so 200 ÷ 2.")
     expect(why.call("whose").words).to eq("Whose is blank: “copied from Name of Maker” was passed over, since the link is not changed.")
     expect(why.call("helper").words).to eq("Nobody typed anything in Helper, and no rule writes it.")

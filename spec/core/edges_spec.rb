@@ -7,7 +7,7 @@ RSpec.describe "Records at the edges" do
 
   # What the edges of one rule type, and what comes of each.
   def edges(*fields, rules:, only: nil, ground: nil)
-    ground ||= Core::Bench::Ground.new(project(*fields, rules: rules))
+    ground ||= Core::Bench::CompiledProject.new(project(*fields, rules: rules))
     table = ground.project.tables.last
     clock = Core::Bench::Clock.at("2026-11-23T09:00", ground.project.conventions)
     Core::Bench::Edges.new(ground, table, clock: clock).candidates(table.rules.select { |each| only.nil? || each.kind == only })
@@ -60,7 +60,7 @@ RSpec.describe "Records at the edges" do
   end
 
   it "bring linked records along that are as a rule wants them" do
-    ground = Core::Bench::Ground.new(studio("pieces" => [rule("check", "weight", formula: "weight <= maker.total")], "members" => []))
+    ground = Core::Bench::CompiledProject.new(studio("pieces" => [rule("check", "weight", formula: "weight <= maker.total")], "members" => []))
     found = edges(rules: [], ground: ground)
     sides = found.select { |each| each.trial.last.outcome.values["weight"] }.map { |each| each.trial.last.outcome.values["weight"] <=> each.trial.world.find("members", each.trial.last.outcome.values["maker"])["total"] }
     expect(sides.uniq).to contain_exactly(-1, 0, 1)

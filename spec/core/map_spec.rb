@@ -48,7 +48,7 @@ RSpec.describe "What Up Tack says by itself" do
   let(:project) { studio("pieces" => [rule("required", "weight"), rule("calculation", "share", formula: "weight / 2"), rule("fill", "whose", sets: [{"field" => "whose", "to" => "maker.name"}, {"field" => "stage", "to" => '"Drying"', "else" => "blank"}], when: "weight > 3", only_blank: true)]) }
   let(:pieces) { project.table("pieces") }
 
-  def said(key) = Core::Design::Sentences.field(pieces.field(key), pieces)
+  def said(key) = Core::Design::Descriptions.field(pieces.field(key), pieces)
 
   it "of a field: what it is, what writes it and what holds of it" do
     expect(said("tag")).to eq("Text. Typed by people; no rule writes it.")
@@ -58,8 +58,8 @@ RSpec.describe "What Up Tack says by itself" do
   end
 
   it "of a table: how much is in it and what it links to, as far as may be told" do
-    expect(Core::Design::Sentences.table(pieces)).to eq("Each piece has 7 fields; 3 rules hold on every way in. It links to Members.")
-    expect(Core::Design::Sentences.table(project.table("members"))).to include("It links to Titles. Pieces links here.")
-    expect(Core::Design::Sentences.table(project.table("members")) { |table| table.key != "titles" }).not_to include("Titles")
+    expect(Core::Design::Descriptions.table(pieces)).to eq("Each piece has 7 fields; 3 rules hold on every way in. It links to Members.")
+    expect(Core::Design::Descriptions.table(project.table("members"))).to include("It links to Titles. Pieces links here.")
+    expect(Core::Design::Descriptions.table(project.table("members")) { |table| table.key != "titles" }).not_to include("Titles")
   end
 end

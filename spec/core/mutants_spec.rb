@@ -60,7 +60,7 @@ RSpec.describe "Small mistakes in rules" do
   it "say why they make no difference only where no record shows one" do
     %w[clays orders firings].each do |key|
       own = project.table(key)
-      ground = Core::Bench::Ground.new(project)
+      ground = Core::Bench::CompiledProject.new(project)
       clock = Core::Bench::Clock.at("2026-11-23T09:00", project.conventions)
       proofs = Noticing.proofs(ground, own, Core::Bench::Edges.new(ground, own, clock: clock).candidates)
       reasons = Core::Bench::Equivalence.new(own)
@@ -87,7 +87,7 @@ RSpec.describe "Small mistakes in rules" do
   it "are made without building the design anew, and come to the same" do
     random = Random.new(RSpec.configuration.seed)
     pieces = project.table("pieces")
-    ground = Core::Bench::Ground.new(project)
+    ground = Core::Bench::CompiledProject.new(project)
     proofs = pieces.proofs.sample(6, random: random)
     (pieces.rules.sample(12, random: random) | pieces.rules.select(&:owns?)).each do |rule|
       mutant = Core::Bench::Mutants.of(rule, pieces).sample(random: random) or next

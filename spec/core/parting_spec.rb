@@ -5,7 +5,7 @@ require "core_helper"
 RSpec.describe "A save in two halves" do
   def parting(rules, **others)
     project = studio({"pieces" => rules}.merge(others))
-    Core::Save::Parting.new(Core::Save::Plan.new(project.table("pieces"), project.conventions), project.upkeep)
+    Core::Save::PlanPartition.new(Core::Save::Plan.new(project.table("pieces"), project.conventions), project.upkeep)
   end
 
   def kinds(turns) = turns.values.flatten.map { |rule| "#{rule.rule.kind} #{rule.rule.field}" }
@@ -52,12 +52,12 @@ RSpec.describe "A save in two halves" do
   it "is not begun where records of the table link to one another" do
     plain = {"name" => "Kilns", "last_id" => 9, "tables" => [{"id" => "t1", "key" => "kilns", "label" => "Kilns", "fields" => [field("name"), link("next_to", "kilns")], "rules" => [{"id" => "r1", "kind" => "required", "field" => "name"}]}]}
     project = Core::Design::Project.from(plain)
-    expect(Core::Save::Parting.new(Core::Save::Plan.new(project.table("kilns"), project.conventions), project.upkeep).any?).to be(false)
+    expect(Core::Save::PlanPartition.new(Core::Save::Plan.new(project.table("kilns"), project.conventions), project.upkeep).any?).to be(false)
   end
 
   content = Core::Design::ProjectFile.read(File.read(File.expand_path("../../demo/kiln_share.json", __dir__)))
-  let(:ground) { Core::Bench::Ground.new(content.project) }
-  let(:world) { Core::Bench::World.new(ground, records: {"members" => {1 => {"name" => "Ansa Velt"}}, "orders" => {1 => {}}, "pieces" => {1 => mug}, "clays" => {1 => {"family" => "Stoneware", "limit" => number(1260)}}}) }
+  let(:ground) { Core::Bench::CompiledProject.new(content.project) }
+  let(:world) { Core::Bench::RecordOverlay.new(ground, records: {"members" => {1 => {"name" => "Ansa Velt"}}, "orders" => {1 => {}}, "pieces" => {1 => mug}, "clays" => {1 => {"family" => "Stoneware", "limit" => number(1260)}}}) }
   let(:mug) { content.project.table("pieces").fields.to_h { |each| [each.key, nil] }.merge("piece" => "Mug", "maker" => 1) }
   let(:seen) { context(records: world).tap { |found| world.context = found } }
 
@@ -67,12 +67,12 @@ RSpec.describe "A save in two halves" do
     it "comes to the same as one that is made at once, for made-up records of #{table.label}" do
       table = ground.project.table(table.key)
       plan = ground.plan(table.key)
-      parting = Core::Save::Parting.new(plan, ground.project.upkeep)
+      parting = Core::Save::PlanPartition.new(plan, ground.project.upkeep)
       linked = table.fields.select(&:link?).to_h { |each| [each.key, world.present(each.target).map(&:first)] }
-      maker = Core::Bench::Samples::Maker.new(table, context: seen, profile: Core::Bench::Samples::Profile.new(table, []), linked: linked, random: Random.new(5))
+      maker = Core::Bench::Samples::RecordGenerator.new(table, context: seen, profile: Core::Bench::Samples::Profile.new(table, []), linked: linked, random: Random.new(5))
       random = Random.new(6)
       begun = Array.new(60) do |index|
-        typed = Core::Bench::Samples::Maker.typed(table, maker.values)
+        typed = Core::Bench::Samples::RecordGenerator.typed(table, maker.values)
         typed = typed.reject { random.rand(4).zero? } if index.odd?
         at_once = Core::Save.call(plan, Core::Save::Draft.new(typed: typed), counting)
         half = Core::Save.begin(plan, Core::Save::Draft.new(typed: typed), counting, parting)

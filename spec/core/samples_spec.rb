@@ -5,18 +5,18 @@ require "core_helper"
 RSpec.describe "Made-up records" do
   content = Core::Design::ProjectFile.read(File.read(File.expand_path("../../demo/kiln_share.json", __dir__)))
 
-  let(:ground) { Core::Bench::Ground.new(content.project) }
-  let(:world) { Core::Bench::World.new(ground, records: {"members" => {1 => {"name" => "Ansa Velt"}}, "orders" => {1 => {}}, "clays" => {1 => {"family" => "Stoneware", "limit" => number(1260)}, 2 => {"family" => "Porcelain", "limit" => number(1300)}}}) }
+  let(:ground) { Core::Bench::CompiledProject.new(content.project) }
+  let(:world) { Core::Bench::RecordOverlay.new(ground, records: {"members" => {1 => {"name" => "Ansa Velt"}}, "orders" => {1 => {}}, "clays" => {1 => {"family" => "Stoneware", "limit" => number(1260)}, 2 => {"family" => "Porcelain", "limit" => number(1300)}}}) }
   let(:seen) { context(records: world).tap { |found| world.context = found } }
 
   def maker(table, seed, profile: Core::Bench::Samples::Profile.new(table, []))
     linked = table.fields.select(&:link?).to_h { |each| [each.key, world.present(each.target).map(&:first)] }
-    Core::Bench::Samples::Maker.new(table, context: seen, profile: profile, linked: linked, random: Random.new(seed))
+    Core::Bench::Samples::RecordGenerator.new(table, context: seen, profile: profile, linked: linked, random: Random.new(seed))
   end
 
   def saved(table, values)
     seen.counters = Core::Bench::Counters.new
-    Core::Save.call(ground.plan(table.key), Core::Save::Draft.new(typed: Core::Bench::Samples::Maker.typed(table, values), stored: nil), seen)
+    Core::Save.call(ground.plan(table.key), Core::Save::Draft.new(typed: Core::Bench::Samples::RecordGenerator.typed(table, values), stored: nil), seen)
   end
 
   content.project.tables.each do |table|
@@ -25,7 +25,7 @@ RSpec.describe "Made-up records" do
       made = maker(table, 7)
       tries = Array.new(40) do
         values = made.values
-        (1..Core::Bench::Samples::Maker::MENDS).find do
+        (1..Core::Bench::Samples::RecordGenerator::MENDS).find do
           outcome = saved(table, values)
           outcome.saved? || (values = made.mend(values, outcome.refusals)) && false
         end
@@ -41,7 +41,7 @@ RSpec.describe "Made-up records" do
       random = Random.new(11)
       Array.new(30) do
         seen.counters = Core::Bench::Counters.new
-        typed = Core::Bench::Samples::Maker.typed(table, made.values).select { random.rand(4).positive? }
+        typed = Core::Bench::Samples::RecordGenerator.typed(table, made.values).select { random.rand(4).positive? }
         Core::Save.call(ground.plan(table.key), Core::Save::Draft.new(typed: typed, stored: nil), seen, trace: true).steps
       end.flatten
     end

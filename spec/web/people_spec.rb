@@ -82,7 +82,7 @@ RSpec.describe "Who may do what, over HTTP" do
     expect(status).to eq(200)
     sign_nobody_in
     # Counted by the minute: one that begins meanwhile allows as many once more, and no others.
-    ((2 * UpTack::Web::Guard::Attempts::FROM_ADDRESS) + 1).times do |count|
+    ((2 * UpTack::Web::Guard::RateLimits::FROM_ADDRESS) + 1).times do |count|
       sign_in("other#{count}", "x")
       break if status == 429
     end

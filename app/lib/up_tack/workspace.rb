@@ -29,7 +29,7 @@ module UpTack
       def compile(id)
         project = Core::Design::Project.reopen(JSON.parse(Store::Revision.find(id).design))
         plans = project.tables.to_h { |table| [table.key, Core::Save::Plan.new(table, project.conventions)] }
-        Compiled.new(path: Store::Database.path, revision_id: id, project: project, plans: plans, ground: Core::Bench::Ground.new(project, plans), partings: {})
+        Compiled.new(path: Store::Database.path, revision_id: id, project: project, plans: plans, ground: Core::Bench::CompiledProject.new(project, plans), partings: {})
       end
     end
 
@@ -60,14 +60,14 @@ module UpTack
     # @return [Hash{String=>Core::Save::Plan}] all, by table
     def plans = compiled.plans
 
-    # @return [Core::Bench::Ground]
+    # @return [Core::Bench::CompiledProject]
     def ground = compiled.ground
 
     # @return [Core::Save::Plan]
     def plan(key) = compiled.plans.fetch(table(key).key)
 
-    # @return [Core::Save::Parting] of the table's plan
-    def parting(key) = compiled.partings[key] ||= Core::Save::Parting.new(plan(key), project.upkeep)
+    # @return [Core::Save::PlanPartition] of the table's plan
+    def parting(key) = compiled.partings[key] ||= Core::Save::PlanPartition.new(plan(key), project.upkeep)
 
     # @param counters [#next] what counts; by default nothing that it counts is kept
     # @param form [String, nil] id of a form; nil for no form
@@ -92,8 +92,8 @@ module UpTack
     end
 
     # @return [Core::Save::Context] that looks at other records afresh
-    # @param pending [Store::PendingRecords, nil] what is about to be saved beside the stored records
-    # @param readings [Core::Save::Readings, nil] of many records
+    # @param pending [Store::UnsavedOverlay, nil] what is about to be saved beside the stored records
+    # @param readings [Core::Save::ParseCache, nil] of many records
     def context(counters: Store::Counters.new, pending: nil, readings: nil)
       records = Store::LinkedRecords.new(compiled.plans, @rows ||= {})
       seen = pending ? pending.over(records) : records

@@ -15,7 +15,7 @@ module Noticing
   # @param around [Hash] records and profiles, as Edges takes them
   # @return [Found]
   def of(project, table, **around)
-    ground = BENCH::Ground.new(project)
+    ground = BENCH::CompiledProject.new(project)
     clock = BENCH::Clock.at("2026-11-23T09:00", project.conventions)
     candidates = BENCH::Edges.new(ground, table, clock: clock, **around).candidates
     run = BENCH::MutationRun.new(project, table, proofs(ground, table, candidates))
@@ -35,7 +35,7 @@ module Noticing
   def proofs(ground, table, candidates)
     run = BENCH::Run.new(ground.project, ground: ground)
     made = candidates.each_with_index.map do |each, index|
-      expect = BENCH::Proposal.new(each.trial, table).all.select(&:usual).map(&:plain)
+      expect = BENCH::SuggestedExpectations.new(each.trial, table).all.select(&:usual).map(&:plain)
       BENCH::Proof.from(each.script.merge("id" => "p#{index}", "name" => each.words.first, "expect" => expect))
     end
     made.filter_map { |proof| run.call(table, proof).then { |result| [proof, result.seen] if result.state == "passed" } }

@@ -72,7 +72,7 @@ RSpec.describe "Expressions in words" do
 
   it "shows the values that went in, and the sum when it fails" do
     evaluation = Core::Expression::Evaluation.new(values: {"clay" => number("640"), "tare" => number("55"), "wet" => number("700"), "stage" => "Drying"}, context: context)
-    shown = ->(text) { Core::Expression::Unfolded.new(design.scope, evaluation).of(Core::Expression.parse(text)) }
+    shown = ->(text) { Core::Expression::EvaluatedHumanizer.new(design.scope, evaluation).of(Core::Expression.parse(text)) }
     expect(shown.call("clay + tare = wet")).to eq("640 + 55 = 695, not 700")
     expect(shown.call("clay + tare >= wet * 2")).to eq("640 + 55 = 695, below 700 × 2 = 1400")
     expect(shown.call("clay + tare < wet")).to eq("640 + 55 < 700")

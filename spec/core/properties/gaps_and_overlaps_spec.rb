@@ -72,7 +72,7 @@ RSpec.describe "Gaps and overlaps" do
       design = table(*fields, rules: [*limits, *required.map { |key| rule("required", key) }, *rules])
       fills = design.rules.select { |each| each.kind == "fill" }
       all = brute(design, conditions, required)
-      found = Core::Analysis::Speakers.new(design, fills.map { |each| Core::Analysis::Speakers::Speaker.new(each, Core::Expression.parse(each.to_plain["when"])) })
+      found = Core::Analysis::OverlapAnalysis.new(design, fills.map { |each| Core::Analysis::OverlapAnalysis::Clause.new(each, Core::Expression.parse(each.to_plain["when"])) })
 
       speaking = ->(values) { all.find { |record, _| record == values }&.last }
       shown = ->(example) { all.first.first.keys.to_h { |key| [key, example.values[key].nil? ? nil : design.field(key).values.load(example.values[key])] } }

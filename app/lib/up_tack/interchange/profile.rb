@@ -28,8 +28,8 @@ module UpTack
       # dates:: counts by order; decimals:: counts by mark; rows_by_order:: an example of each order
       attr_reader :name, :filled, :blank, :longest, :kinds, :dates, :decimals, :rows_by_order
 
-      # @param known [Core::Alike] what texts show, for all columns of a file
-      def initialize(name, known = Core::Alike.new)
+      # @param known [Core::InternCache] what texts show, for all columns of a file
+      def initialize(name, known = Core::InternCache.new)
         @name = name
         @filled = @blank = @longest = 0
         @distinct = {}

@@ -15,7 +15,7 @@ module UpTack
       # @param workspace [Workspace] of whoever saves
       # @param records [LinkedRecords] by which links are named
       # @param log [LogWriter]
-      # @param settled [Settled, nil] what is written down besides
+      # @param settled [PreparedRow, nil] what is written down besides
       # @return [Integer] the entry's number, which is the record's version from now on
       def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil, records: workspace.context.records, log: LogWriter.new, settled: nil)
         changes = changes.select { |change| table.logged?(change.field) } if table.log
@@ -44,7 +44,7 @@ module UpTack
 
       # @return [Array<Integer>] those of some records in which a field had a value once
       def ever_given(table, field, record_ids)
-        FieldsTold.telling(field.id).where(table_id: table.id, record_id: record_ids).distinct.pluck(:record_id)
+        FieldChangeIndex.telling(field.id).where(table_id: table.id, record_id: record_ids).distinct.pluck(:record_id)
       end
 
       def followed_by_label(project, followed)

@@ -56,12 +56,12 @@ module UpTack
 
       # @return [String, nil]
       def title(table, id)
-        @titles[[table, id]] ||= (found = find(table, id)) && Core::Design::Titles.of(@plans.fetch(table).table, id, found, @context)
+        @titles[[table, id]] ||= (found = find(table, id)) && Core::Design::RecordTitle.of(@plans.fetch(table).table, id, found, @context)
       end
 
       # @return [Array<Integer>]
-      def named(table, text) = Naming.new(@plans.fetch(table), @context).exactly(text)
-      def alike(table, text) = Naming.new(@plans.fetch(table), @context).like(text, limit: 10).length
+      def named(table, text) = NameSearch.new(@plans.fetch(table), @context).exactly(text)
+      def alike(table, text) = NameSearch.new(@plans.fetch(table), @context).like(text, limit: 10).length
 
       # @return [Array<Integer>]
       def having(table, values, regard_case: false) = rows(table).having(values, regard_case: regard_case)

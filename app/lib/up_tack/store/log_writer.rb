@@ -29,15 +29,15 @@ module UpTack
         @entries = holding && entries
         @open = open
         @waiting = []
-        @differences = Differences.new
-        @fields = FieldsTold.new
+        @differences = ChangeSerializer.new
+        @fields = FieldChangeIndex.new
       end
 
       # @param values [Array] values of Seal::COLUMNS but for the differences; the number, which is
       #   the first, is given here
       # @param changes [Array<Core::Save::Change>] what it tells
       # @param records [LinkedRecords] by which links are named
-      # @param settled [Settled, nil] what it tells besides
+      # @param settled [PreparedRow, nil] what it tells besides
       # @return [Integer] the entry's number
       def add(values, changes, records, settled = nil)
         begin_chain unless @last

@@ -107,7 +107,7 @@ module UpTack
 
       # @return [Array<Core::Design::Field>] whose values stand beside a name
       def beside
-        @beside ||= @table.kept_fields.reject { |field| field == @table.title_field || @table.worked_out?(field.key) || field.access&.value?("nothing") || field.closed.any? || %w[long_text yes_no].include?(field.type) }.first(Naming::DETAILS + 2)
+        @beside ||= @table.kept_fields.reject { |field| field == @table.title_field || @table.worked_out?(field.key) || field.access&.value?("nothing") || field.closed.any? || %w[long_text yes_no].include?(field.type) }.first(NameSearch::DETAILS + 2)
       end
 
       private
@@ -137,7 +137,7 @@ module UpTack
       end
 
       def name(id, row, context)
-        title = Core::Design::Titles.of(@table, id, row, context)
+        title = Core::Design::RecordTitle.of(@table, id, row, context)
         others = beside.filter_map { |field| field.show(row[field.key], context.records) unless row[field.key].nil? }
         folded = Core::Expression::Text.folded([title, *others].join("\n"))
         Name.new(id, title, folded[/\A[^\n]*/], folded)

@@ -46,7 +46,7 @@ module UpTack
       def by_number? = @sorts.empty?
 
       # @return [Array<Integer>] numbers of all of them, in order
-      def ids = (Elsewhere.numbers(sql) if Elsewhere.worth?(@table.key)) || column(sql)
+      def ids = (QueryProcess.numbers(sql) if QueryProcess.worth?(@table.key)) || column(sql)
 
       # @return [String] that gives those in order, as a column `id`
       def sql = "#{select(@said, @order.joins)} ORDER BY #{@order.sql(by_number: direction)}"
@@ -64,7 +64,7 @@ module UpTack
       # @return [Array<Object>] what they come to over all of them
       def reckon(expressions, and_where: nil, group: nil)
         sql = "SELECT #{expressions.join(", ")} FROM #{quoted(@table.key)} AS rows#{where([*@said, and_where].compact)}#{" GROUP BY #{group}" if group}"
-        (Elsewhere.rows(sql) if Elsewhere.worth?(@table.key)) || Database.connection.select_rows(sql)
+        (QueryProcess.rows(sql) if QueryProcess.worth?(@table.key)) || Database.connection.select_rows(sql)
       end
 
       private

@@ -18,7 +18,7 @@ module UpTack
       # @param replaced [Replaced] takes note
       # @return [void]
       def follow(replaced)
-        Aside.put_column(@table, @field, only: @names.keys)
+        Archive.put_column(@table, @field, only: @names.keys)
         rename(@names, replaced)
       end
 
@@ -29,7 +29,7 @@ module UpTack
       # @return [void]
       def take_back(choices, replaced)
         originals = Hash.new { |hash, name| hash[name] = [] }
-        Aside.take_values(@field) { |id, name| originals[name] << id }
+        Archive.take_values(@field) { |id, name| originals[name] << id }
         # What these records have is read before anything is written: names may have changed places.
         kept = originals.to_h { |old, ids| [old, ids.each_slice(500).flat_map { |some| @model.where(:id => some, @field.key => @names[old]).ids }] }
         replaced.note(@table, @field, kept.values.flatten)

@@ -31,7 +31,7 @@ module UpTack
           replaced.each(@to) do |table, field, ids|
             place = [table.key, field.key]
             found.add(place, ids) if lasting?(upkeep.calculation(*place)) && upkeep.kept?(*place)
-            upkeep.readers(*place).each { |reader| found.add(reader.calculation.place, WayBack.new(reader.steps).from(ids)) }
+            upkeep.readers(*place).each { |reader| found.add(reader.calculation.place, DependentLookup.new(reader.steps).from(ids)) }
           end
         end
       end

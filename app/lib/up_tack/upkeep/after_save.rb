@@ -19,7 +19,7 @@ module UpTack
           readers = workspace.project.upkeep.readers(table.key, field.key).reject { |reader| reader.steps.empty? }
           [field, readers] if readers.any?
         end
-        return unless holding && @fields.any? && Patience.new(workspace.project, table).wait?(@fields.flat_map(&:last))
+        return unless holding && @fields.any? && DeferralPolicy.new(workspace.project, table).wait?(@fields.flat_map(&:last))
 
         @held = Dirty.new
         @made = []
@@ -59,7 +59,7 @@ module UpTack
       def echo
         moved = @moved
         @moved = nil
-        Echo.new(@workspace).run(moved) if moved&.any?
+        DownstreamLogRules.new(@workspace).run(moved) if moved&.any?
       end
 
       private
@@ -82,7 +82,7 @@ module UpTack
 
       # What the record reads of itself was worked out when it was saved.
       def mark(dirty, readers, ids, before)
-        readers.each { |reader| dirty.add(reader.calculation.place, WayBack.new(reader.steps).from(ids, before: before)) }
+        readers.each { |reader| dirty.add(reader.calculation.place, DependentLookup.new(reader.steps).from(ids, before: before)) }
       end
     end
   end

@@ -29,7 +29,7 @@ module UpTack
           ids = again(calculation, ids)
           next if ids.empty?
 
-          @upkeep.readers(*calculation.place).each { |reader| dirty.add(reader.calculation.place, WayBack.new(reader.steps).from(few(ids))) }
+          @upkeep.readers(*calculation.place).each { |reader| dirty.add(reader.calculation.place, DependentLookup.new(reader.steps).from(few(ids))) }
         end
         changed
       end
@@ -43,7 +43,7 @@ module UpTack
         found = []
         @progress.begin(calculation.table.label, calculation.field.label, (ids == :all) ? Store::Rows.new(calculation.table).count : ids.length)
         writer = Writer.new(calculation)
-        awaited = Echo.awaited?(calculation.table, calculation.field.key)
+        awaited = DownstreamLogRules.awaited?(calculation.table, calculation.field.key)
         Store::Rows.new(calculation.table).each_batch((ids == :all) ? nil : ids) do |batch|
           changes = differences(calculation, batch)
           remember(calculation, changes, batch) if awaited

@@ -15,7 +15,7 @@ module UpTack
       # @param form [String, nil] id of the form in which it is typed
       # @param tried [Hash{String=>Object}, nil] instead, a form that is being designed, plain
       # @param carried [Hash{String=>Object}] what the form takes over from the record before
-      # @param pending [Store::PendingRecords, nil] what is about to be saved beside it
+      # @param pending [Store::UnsavedOverlay, nil] what is about to be saved beside it
       # @param trace [Boolean]
       # @param reasons [Hash{String=>String}] by rule, why warnings are passed
       # @return [Answer] :saved or :refused, for "would be"
@@ -27,10 +27,10 @@ module UpTack
         stored = id && find.call(table: table, id: id)
         NotAllowed.unless_may(@workspace.person, plan.table, :edit)
         typed = Core::Bench::Copying.of(plan.table, find.call(table: table, id: copy_of).values).merge(typed) if copy_of
-        known = id || (pending ? Store::PendingRecords::NEW : nil)
+        known = id || (pending ? Store::UnsavedOverlay::NEW : nil)
         draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, reasons: reasons, live: true, carried: ready ? carried.slice(*ready.form.carried) : {})
         outcome = Core::Save.call(plan, draft, @workspace.context(pending: pending), trace: trace)
-        Answer.new(state: outcome.saved? ? :saved : :refused, record: stored, outcome: outcome, standing: Standing.of(plan, ready, outcome, @workspace.person), table: table)
+        Answer.new(state: outcome.saved? ? :saved : :refused, record: stored, outcome: outcome, standing: FormState.of(plan, ready, outcome, @workspace.person), table: table)
       end
     end
   end

@@ -22,7 +22,7 @@ module UpTack
 
           renamed = change.renamed_choices
           ChoicesInUse.new(@workspace).check(from, to, renamed: renamed)
-          replaced = Store::Physical.new(from, to, renamed: renamed).follow
+          replaced = Store::SchemaSync.new(from, to, renamed: renamed).follow
           keep(to, from, [replaced], action: "change", summary: change.summary, renamed_choices: (JSON.generate(renamed) if renamed.any?))
         end
       end
@@ -64,7 +64,7 @@ module UpTack
         steps = Store::Lineage.new(Store::Revision.history.order(:id)).steps(from: @workspace.revision_id, to: revision.id)
         replaced = steps.map do |step|
           renamed = Store::Revision.find(step.back ? step.from : step.to).renames
-          Store::Physical.new(project_of(step.from), project_of(step.to), back: step.back, renamed: renamed).follow
+          Store::SchemaSync.new(project_of(step.from), project_of(step.to), back: step.back, renamed: renamed).follow
         end
         keep(project_of(revision.id), @workspace.project, replaced, **entry)
       end
@@ -83,9 +83,9 @@ module UpTack
           action: action, summary: summary, target_id: target, design: JSON.generate(project.to_plain), **more
         )
         @workspace.renew
-        Upkeep::AdoptNumbers.new(@workspace, progress: @progress).run(from, project)
+        Upkeep::RegisterNumbers.new(@workspace, progress: @progress).run(from, project)
         told = Store::Replaced.new
-        Upkeep::FromLog.run(@workspace, from, project, told, progress: @progress)
+        Upkeep::BackfillFromLog.run(@workspace, from, project, told, progress: @progress)
         dirty = Upkeep::AfterDesign.new(from, project, [*replaced, told]).dirty
         Upkeep::Recalculation.new(@workspace, progress: @progress).run(dirty)
         project

@@ -44,7 +44,7 @@ module UpTack
         theirs = version ? Store::ChangeLog.since(design, id, version) : []
         return Answer.new(state: :conflict, record: FindRecord.new(@workspace).call(table: table, id: id), theirs: theirs) if theirs.any?
 
-        consequences = ForeseeDeletion.new(@workspace).of(design, id)
+        consequences = PreviewDeletion.new(@workspace).of(design, id)
         return Answer.new(state: :linked, record: FindRecord.new(@workspace).call(table: table, id: id), reasons: consequences.reasons) if consequences.reasons.any?
 
         # What may fail halfway is done by itself, so that a greater change goes on without it.
@@ -62,7 +62,7 @@ module UpTack
         consequences.cleared.each { |design, field, ids| ids.each { |id| clear(design, field, id) } }
         gone = consequences.deleted.flat_map { |design, ids| ids.map { |id| [design, found(design, id)] } }
         context = @workspace.context
-        titles = gone.map { |design, record| Core::Design::Titles.of(design, record.id, record.values, context) }
+        titles = gone.map { |design, record| Core::Design::RecordTitle.of(design, record.id, record.values, context) }
         gone.each { |design, record| @rows[design].delete(record.id) }
         gone.zip(titles) { |(design, record), title| log(design, record, title) }
       end
@@ -71,9 +71,9 @@ module UpTack
         answer = SaveRecord.new(@workspace, way: @way, batch: @batch).call(table: design.key, id: id, typed: {field.key => nil})
         return if answer.state == :saved
 
-        title = Core::Design::Titles.of(design, id, answer.record.values, @workspace.context)
+        title = Core::Design::RecordTitle.of(design, id, answer.record.values, @workspace.context)
         visible = @workspace.visibility
-        raise StillNeeded, ForeseeDeletion::HIDDEN unless visible.table?(design) && visible.field?(field)
+        raise StillNeeded, PreviewDeletion::HIDDEN unless visible.table?(design) && visible.field?(field)
 
         raise StillNeeded, "#{title} in #{design.label} can't be without #{field.label}: #{answer.outcome.refusals.map { |each| visible.refusal(each, design).message }.join(" ")}"
       end

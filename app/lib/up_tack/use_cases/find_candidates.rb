@@ -14,14 +14,14 @@ module UpTack
       # @param text [String] part of a name
       # @param typed [Hash] the draft so far
       # @param id [Integer, nil] the record that is edited
-      # @return [Array<Store::Naming::Match>]
+      # @return [Array<Store::NameSearch::Match>]
       # @raise [Store::NotFound, Core::Design::Invalid]
       def call(table:, field:, text:, typed: {}, id: nil)
         link = FindField.new(@workspace).call(table: table, field: field)
         raise Store::NotFound, "There is no field `#{field}` in #{@workspace.table(table).label}." unless @workspace.visibility.field?(link)
         Core::Design::Invalid.because("#{link.label} is no link.", part: "field") unless link.link?
 
-        naming = Store::Naming.new(@workspace.plan(link.target), @workspace.context)
+        naming = Store::NameSearch.new(@workspace.plan(link.target), @workspace.context)
         narrowing = @workspace.plan(table).narrowing(field) or return naming.like(text)
         evaluation = AnswerDraft.new(@workspace).call(table: table, typed: typed.except(field), id: id).outcome.evaluation
         naming.like(text) do |candidates|

@@ -59,7 +59,7 @@ module UpTack
       private
 
       def survey(design, rule, look_at)
-        sight = Sights.for(design, rule, @workspace)
+        sight = EffectPreviews.for(design, rule, @workspace)
         @rows = Store::Rows.new(@workspace.table(design.key))
         @total = @rows.count
         @counts = Hash.new(0)
@@ -97,7 +97,7 @@ module UpTack
         found = @rows.find_all(ids).to_a
         sight.prepare(found)
         context = @workspace.context
-        found.map { |id, values| {id: id, title: Core::Design::Titles.of(@workspace.table(@table), id, values, context), row: nil, **sight.of(id, values)} }
+        found.map { |id, values| {id: id, title: Core::Design::RecordTitle.of(@workspace.table(@table), id, values, context), row: nil, **sight.of(id, values)} }
       end
 
       def pieces(plain)

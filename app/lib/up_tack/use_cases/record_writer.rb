@@ -33,10 +33,10 @@ module UpTack
 
       # @param stored [Record, nil] nil for a new record
       # @param id [Integer, nil] number of a deleted record that comes back
-      # @param pending [Store::PendingRecords, nil] what is about to be saved beside it
+      # @param pending [Store::UnsavedOverlay, nil] what is about to be saved beside it
       # @param carried [Hash{String=>Object}] what the form takes over from the record before
-      # @param begun [Core::Save::Begun, nil] how far a new record was taken elsewhere
-      # @param settled [Store::Settled, nil] what is settled of it by that; the answer's outcome
+      # @param begun [Core::Save::PartialSave, nil] how far a new record was taken elsewhere
+      # @param settled [Store::PreparedRow, nil] what is settled of it by that; the answer's outcome
       #   tells no changes of it then
       # @param more [Hash] what a Core::Save::Draft takes besides
       # @return [Answer] :saved or :refused
@@ -44,7 +44,7 @@ module UpTack
       def write(typed, stored: nil, id: stored&.id, pending: nil, carried: NONE, begun: nil, settled: nil, **more)
         # A deleted record comes back with all that it had, by the hand of whoever may bring it back.
         check(typed) unless more[:as_it_was] && stored.nil?
-        known = id || (pending ? Store::PendingRecords::NEW : nil)
+        known = id || (pending ? Store::UnsavedOverlay::NEW : nil)
         draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : NONE, **more)
         @context = @workspace.context(counters: @counters, pending: pending) unless @holding && @context
         outcome = begun ? Core::Save.finish(@plan, draft, begun, @context, parting, told: !settled.nil?) : Core::Save.call(@plan, draft, @context)
@@ -92,7 +92,7 @@ module UpTack
 
       def refused(stored, outcome)
         @counters.drop
-        Answer.new(state: :refused, record: stored, outcome: outcome, table: @table.key, standing: Standing.of(@plan, @form, outcome, @workspace.person))
+        Answer.new(state: :refused, record: stored, outcome: outcome, table: @table.key, standing: FormState.of(@plan, @form, outcome, @workspace.person))
       end
 
       def written(stored, id, outcome, settled)
@@ -136,7 +136,7 @@ module UpTack
       # @return [Hash] as Upkeep::AfterSave#run has it
       def belongs(id, stored, outcome)
         @counters.settle(id)
-        @last = [id, Core::Design::Titles.of(@table, id, outcome.values)]
+        @last = [id, Core::Design::RecordTitle.of(@table, id, outcome.values)]
         @upkeep.run(id, before: stored ? stored.values : {}, after: outcome.values)
       end
 

@@ -8,7 +8,7 @@ module UpTack
     # What was found is remembered until a record or the design changes.
     class Selection
       # Those of the latest questions.
-      KNOWN = Memory.new(12)
+      KNOWN = QueryCache.new(12)
       # Records from the beginning of an order that are looked up with its first page: to find
       # so many takes no longer than to find one.
       HEAD = 5_000
@@ -60,7 +60,7 @@ module UpTack
       # Where there are more, somebody may soon want to see those far below.
       def head
         path, sql = Store::Database.path, query.sql
-        query.page(HEAD).tap { |first| KNOWN.ahead(key) { Store::Elsewhere.numbers(sql, path: path) } if first.length == HEAD }
+        query.page(HEAD).tap { |first| KNOWN.ahead(key) { Store::QueryProcess.numbers(sql, path: path) } if first.length == HEAD }
       end
 
       def look_up = query.whole? ? query.ids : worked_out

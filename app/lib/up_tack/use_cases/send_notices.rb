@@ -20,7 +20,7 @@ module UpTack
       def due?(table)
         review = table.review or return false
 
-        done = Store::DoneCheck.find_by(table_id: table.id)&.done_at
+        done = Store::ReviewRun.find_by(table_id: table.id)&.done_at
         done.nil? || done < latest_hour(review)
       end
 
@@ -56,7 +56,7 @@ module UpTack
       end
 
       def mark_done(table)
-        done = Store::DoneCheck.find_or_initialize_by(table_id: table.id)
+        done = Store::ReviewRun.find_or_initialize_by(table_id: table.id)
         done.update!(done_at: @workspace.clock.now)
       end
     end

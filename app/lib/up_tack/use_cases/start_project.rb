@@ -11,7 +11,7 @@ module UpTack
         Store::Database.write do
           people.each { |person| Store::Person.create!({"sign_in" => Store::Person.folded(person["name"].split.first)}.merge(person)) }
           project = Core::Design::Project.reopen(design, tolerating: tolerating)
-          Store::Physical.new(nil, project).follow
+          Store::SchemaSync.new(nil, project).follow
           Store::Revision.create!(
             made_at: Time.now.utc, person_name: "Up Tack", action: "start",
             summary: "#{project.name} was set up", design: JSON.generate(project.to_plain)

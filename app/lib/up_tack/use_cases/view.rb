@@ -69,7 +69,7 @@ module UpTack
         @table.kept_fields.select { |field| @workspace.visibility.field?(field) && (!field.link? || named_openly?(@workspace.project.table(field.target))) }
       end
 
-      def named_openly?(table) = Core::Design::Titles.fields(table).all? { |field| @workspace.visibility.field?(field) }
+      def named_openly?(table) = Core::Design::RecordTitle.fields(table).all? { |field| @workspace.visibility.field?(field) }
 
       def check_sorts
         keys = @terms.map(&:first) - [NUMBER]

@@ -28,8 +28,8 @@ module UpTack
       end
 
       # Takes a new record through those rules that see nothing of what is written meanwhile.
-      # @param parting [Parting] of the plan
-      # @return [Begun, nil] nil where the record has to be taken through all rules at once,
+      # @param parting [PlanPartition] of the plan
+      # @return [PartialSave, nil] nil where the record has to be taken through all rules at once,
       #   as when something refuses it
       def self.begin(plan, draft, context, parting)
         working = Working.new(plan, draft, context)
@@ -40,7 +40,7 @@ module UpTack
 
       # Takes it through the others.
       # @param draft [Draft] whose typed holds the same fields, be it without what was typed
-      # @param begun [Begun]
+      # @param begun [PartialSave]
       # @param told [Boolean] whether changes of the fields that are settled by `begin` are
       #   known already, and left out of what comes out
       # @return [Outcome]

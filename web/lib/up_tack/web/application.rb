@@ -6,7 +6,7 @@ module UpTack
     class Application < Sinatra::Base
       UI = File.join(App::ROOT, "ui", "dist")
 
-      Guard::Attempts.prepare
+      Guard::RateLimits.prepare
       use Guard::Proxies
       use Rack::Attack
       use Guard::Idempotency

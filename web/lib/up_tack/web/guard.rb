@@ -8,7 +8,7 @@ module UpTack
       # Nobody is signed in, or no longer.
       class SignedOut < StandardError; end
       # The write does not come from a page of this application.
-      class Foreign < StandardError; end
+      class CrossSiteRequest < StandardError; end
       # What is asked for needs the password once more.
       class Unconfirmed < StandardError; end
 
@@ -138,13 +138,13 @@ module UpTack
           origin = request.env["HTTP_ORIGIN"].to_s
           site = request.env["HTTP_SEC_FETCH_SITE"].to_s
           own = origin.empty? || origin == "#{request.scheme}://#{request.host_with_port}"
-          raise Foreign, "Another site's page may not write here." unless own && ["", "same-origin", "none"].include?(site)
+          raise CrossSiteRequest, "Another site's page may not write here." unless own && ["", "same-origin", "none"].include?(site)
         end
 
         def refuse_without_key
           return if Guard::Cookies.same?(request.env["HTTP_X_WRITE_KEY"], write_key)
 
-          raise Foreign, "This write does not carry the key of its session; load the page anew."
+          raise CrossSiteRequest, "This write does not carry the key of its session; load the page anew."
         end
 
         def switched_off(session)

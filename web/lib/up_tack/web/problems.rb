@@ -10,12 +10,12 @@ module UpTack
           problem(422, "invalid", error.problems.first.message, mistakes: error.problems.map { |each| Render::Mistake.of(each) })
         end
         app.error(Guard::SignedOut) { |error| problem(401, "signed_out", error.message) }
-        app.error(Guard::Foreign) { |error| problem(403, "foreign_page", error.message) }
+        app.error(Guard::CrossSiteRequest) { |error| problem(403, "foreign_page", error.message) }
         app.error(UseCases::NotAllowed) { |error| problem(403, "not_allowed", error.message) }
         app.error(Guard::Unconfirmed) { |error| problem(403, "confirm", error.message) }
         app.error(UseCases::People::SignIn::Wrong) { |error| problem(403, "wrong_password", error.message) }
         app.error(UseCases::People::SignIn::Refused) { |error| problem(403, "not_signed_in", error.message) }
-        app.error(Guard::Attempts::TooMany) do |error|
+        app.error(Guard::RateLimits::TooMany) do |error|
           headers "Retry-After" => error.wait.to_s
           problem(429, "too_many", error.message)
         end

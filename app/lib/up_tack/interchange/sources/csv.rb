@@ -31,7 +31,7 @@ module UpTack
         def initialize(path, name, options = {})
           @path = path
           @name = name
-          found = EncodingOf.call(path)
+          found = EncodingDetector.call(path)
           @mark = found.mark
           @encoding = options["encoding"] || found.name
           @mixed = options["encoding"] ? [] : found.mixed
@@ -42,7 +42,7 @@ module UpTack
           @ends = tell_ends(sample)
           head = first_row
           @columns, @notes = Source.columns(head, name)
-          @notes = ["It is written in several encodings: line#{"s" if @mixed.length > 1} #{@mixed.first(EncodingOf::MOST_LINES).join(", ")}#{" and more" if @mixed.length > EncodingOf::MOST_LINES} can't be read as UTF-8."] + @notes if @mixed.any?
+          @notes = ["It is written in several encodings: line#{"s" if @mixed.length > 1} #{@mixed.first(EncodingDetector::MOST_LINES).join(", ")}#{" and more" if @mixed.length > EncodingDetector::MOST_LINES} can't be read as UTF-8."] + @notes if @mixed.any?
         end
 
         # @return [Integer] its size, by which progress is told

@@ -19,7 +19,7 @@ module UpTack
           @path = path
           @name = name
           @format = format
-          found = EncodingOf.call(path)
+          found = EncodingDetector.call(path)
           raise Unreadable, "#{name} is not sound UTF-8, which JSON must be: line #{found.mixed.first || 1}." unless found.name == "UTF-8" && found.mixed.empty?
 
           @mark = found.mark

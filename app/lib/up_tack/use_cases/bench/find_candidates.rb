@@ -18,7 +18,7 @@ module UpTack
         # @param text [String] part of a name
         # @param typed [Hash] the draft so far
         # @param records [Hash{String=>Hash{String=>Hash}}] the trial's own, plain
-        # @return [Array<Store::Naming::Match>]
+        # @return [Array<Store::NameSearch::Match>]
         # @raise [Store::NotFound, Core::Design::Invalid]
         def call(table:, field:, text:, records:, typed: {})
           link = FindField.new(@workspace).call(table: table, field: field)
@@ -29,7 +29,7 @@ module UpTack
           words = Core::Expression::Text.folded(text).split
           names = trial.world.present(link.target).map { |id, _| [id, trial.world.title(link.target, id).to_s] }
           found = names.select { |id, name| words.all? { |word| Core::Expression::Text.folded(name).include?(word) } && belongs?(trial, field, id) }
-          found.sort_by { |id, name| [Core::Expression::Text.folded(name), id] }.first(MOST).map { |id, name| Store::Naming::Match.new(id: id, title: name, details: []) }
+          found.sort_by { |id, name| [Core::Expression::Text.folded(name), id] }.first(MOST).map { |id, name| Store::NameSearch::Match.new(id: id, title: name, details: []) }
         end
 
         private

@@ -27,7 +27,7 @@ module UpTack
           Core::Design::Invalid.because("This rule refuses nothing; pick a validation or a mask.", part: "rule") unless meant.outcomes(design).any? { |key, _, marks| marks.include?("refused") || key == "refused" }
           Core::Design::Invalid.because("1 to #{Core::Values::Plain.grouped(MOST)} records that fail can be made up at once.", part: "count") unless count.is_a?(Integer) && count.between?(1, MOST)
 
-          maker = MakeUp.new(@workspace).maker(design, seed)
+          maker = GenerateRecords.new(@workspace).maker(design, seed)
           context = @workspace.context(counters: Core::Bench::Counters.new(Store::Counters.new))
           found = []
           (count * TRIES).times do
@@ -48,7 +48,7 @@ module UpTack
           ways = changes(design, rule, values, outcome, context)
           ways.rotate(ways.empty? ? 0 : turn % ways.length).each do |change|
             changed = values.merge(change)
-            typed = Core::Bench::Samples::Maker.typed(design, changed)
+            typed = Core::Bench::Samples::RecordGenerator.typed(design, changed)
             refusals = saved(plan, design, changed, context).refusals
             return Failing.new(typed: typed, shown: shown(design, changed, context), message: refusals.first.message) if refusals.any? && refusals.all? { |each| each.rule == rule.id }
           end
@@ -56,7 +56,7 @@ module UpTack
         end
 
         def saved(plan, design, values, context)
-          Core::Save.call(plan, Core::Save::Draft.new(typed: Core::Bench::Samples::Maker.typed(design, values), stored: nil), context).tap { context.counters.drop }
+          Core::Save.call(plan, Core::Save::Draft.new(typed: Core::Bench::Samples::RecordGenerator.typed(design, values), stored: nil), context).tap { context.counters.drop }
         end
 
         def changes(design, rule, values, outcome, context)

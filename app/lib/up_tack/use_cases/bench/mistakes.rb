@@ -116,7 +116,7 @@ module UpTack
 
         # Records that links can lead to, plain.
         def around(design)
-          Neighbourhood.new(@workspace).records(design).to_h do |other, records|
+          RelatedRecords.new(@workspace).records(design).to_h do |other, records|
             target = @workspace.project.table(other)
             kept = target.fields.reject { |field| target.worked_out?(field.key) }
             [other, records.to_h { |id, values| [id.to_s, kept.reject { |field| values[field.key].nil? }.to_h { |field| [field.key, field.values.dump(values[field.key])] }] }]

@@ -34,7 +34,7 @@ module UpTack
         private
 
         def distinguisher(design)
-          around = Neighbourhood.new(@workspace)
+          around = RelatedRecords.new(@workspace)
           Core::Bench::Distinguisher.new(@workspace.ground, design, clock: SuggestEdges.clock(@workspace), records: around.records(design), profiles: {design.key => around.profile(design)})
         end
 
@@ -48,7 +48,7 @@ module UpTack
           trial = Core::Bench::Trial.new(@workspace.ground, design.key, Core::Bench::Script.from(script), clock: Core::Bench::Clock.at(script["at"], conventions), trace: false).play
           words = "#{Core::Bench::Edges::Aims.name(rule, design)}: notices #{told}"
           candidate = Core::Bench::Edges::Candidate.new(words: [words], script: script, trial: trial, points: [], stage: rule.stage, mere: false)
-          Made.new(candidate: candidate, expect: Core::Bench::Proposal.new(trial, design).all.select(&:usual))
+          Made.new(candidate: candidate, expect: Core::Bench::SuggestedExpectations.new(trial, design).all.select(&:usual))
         end
       end
     end

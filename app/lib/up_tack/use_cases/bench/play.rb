@@ -29,16 +29,16 @@ module UpTack
           trial = script["records"] ? alone(design, script) : over_real(design, script, @workspace.context.records)
           Played.new(
             trial: trial, script: script, verdicts: expect.map { |plain| Core::Bench::Expectation.from(plain).verdict(trial, design) },
-            proposed: propose ? Core::Bench::Proposal.new(trial, design).all : []
+            proposed: propose ? Core::Bench::SuggestedExpectations.new(trial, design).all : []
           )
         end
 
         # What a trial over the real records takes, of which nothing is written.
-        # @param ground [Core::Bench::Ground]
+        # @param ground [Core::Bench::CompiledProject]
         # @param records [#find] the real ones
         # @return [Hash] for Core::Bench::Trial.new
         def self.real(ground, records)
-          world = Core::Bench::World.new(ground, beneath: records, following: ->(key) { (Store::Rows.model(key).maximum(:id) || 0) + 1 })
+          world = Core::Bench::RecordOverlay.new(ground, beneath: records, following: ->(key) { (Store::Rows.model(key).maximum(:id) || 0) + 1 })
           {world: world, counters: Core::Bench::Counters.new(Store::Counters.new)}
         end
 

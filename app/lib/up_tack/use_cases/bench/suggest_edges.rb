@@ -24,10 +24,10 @@ module UpTack
         def call(table:, rule: nil, point: nil, open: false)
           design = @workspace.table(table)
           rules = rule ? [design.rule(rule) || raise(Store::NotFound, "There is no such rule.")] : design.rules
-          around = Neighbourhood.new(@workspace)
+          around = RelatedRecords.new(@workspace)
           edges = Core::Bench::Edges.new(@workspace.ground, design, clock: SuggestEdges.clock(@workspace), records: around.records(design), profiles: {design.key => around.profile(design)})
           found = edges.candidates(rules, only: only(point, open))
-          suggested = found.map { |each| Suggested.new(candidate: each, expect: Core::Bench::Proposal.new(each.trial, design).all.select(&:usual)) }
+          suggested = found.map { |each| Suggested.new(candidate: each, expect: Core::Bench::SuggestedExpectations.new(each.trial, design).all.select(&:usual)) }
           suggested += slipping(design) unless rule || point
           kept = design.proofs.map { |proof| proof.script.slice("acts", "records") }
           suggested = suggested.reject { |each| kept.include?(each.candidate.script.slice("acts", "records")) }
@@ -41,11 +41,11 @@ module UpTack
         def of_draft(table:, draft:)
           real = @workspace.table(table)
           project, design, rule = drafted(table, draft)
-          around = Neighbourhood.new(@workspace)
+          around = RelatedRecords.new(@workspace)
           edges = Core::Bench::Edges.new(
-            Core::Bench::Ground.new(project), design, clock: SuggestEdges.clock(@workspace), records: around.records(real), profiles: {design.key => around.profile(real)}
+            Core::Bench::CompiledProject.new(project), design, clock: SuggestEdges.clock(@workspace), records: around.records(real), profiles: {design.key => around.profile(real)}
           )
-          found = edges.candidates([rule]).map { |each| Suggested.new(candidate: each, expect: Core::Bench::Proposal.new(each.trial, design).all.select(&:usual)) }
+          found = edges.candidates([rule]).map { |each| Suggested.new(candidate: each, expect: Core::Bench::SuggestedExpectations.new(each.trial, design).all.select(&:usual)) }
           Found.new(suggestions: found, sound: edges.sound?)
         end
 
@@ -58,9 +58,9 @@ module UpTack
           project, design, rule = drafted(table, draft)
           Fields.check(design, typed)
           script = {"person" => {"name" => @workspace.person.name, "email" => @workspace.person.email, "role" => @workspace.person.role}, "acts" => [{"do" => "fill_in", "values" => typed}]}
-          trial = over_real(Core::Bench::Ground.new(project), design, script)
+          trial = over_real(Core::Bench::CompiledProject.new(project), design, script)
           # What else such a record lacks says nothing of this rule.
-          own = Core::Bench::Proposal.new(trial, design).all.select { |each| each.plain["rule"] == rule.id || (each.plain["what"] == "value" && rule.writes.include?(each.plain["field"])) }
+          own = Core::Bench::SuggestedExpectations.new(trial, design).all.select { |each| each.plain["rule"] == rule.id || (each.plain["what"] == "value" && rule.writes.include?(each.plain["field"])) }
           candidate = Core::Bench::Edges::Candidate.new(words: [rule.sentence(design)], script: script, trial: trial, points: [])
           Found.new(suggestions: [Suggested.new(candidate: candidate, expect: own)], sound: true)
         end

@@ -95,7 +95,7 @@ module UpTack
           values ||= id && Store::Rows.new(@table).find(id)
           return @table.record_name unless values
 
-          id ? Core::Design::Titles.of(@table, id, values) : Core::Design::Titles.another(@table, nil, values.merge(given), nil) || @table.record_name
+          id ? Core::Design::RecordTitle.of(@table, id, values) : Core::Design::RecordTitle.another(@table, nil, values.merge(given), nil) || @table.record_name
         end
 
         def given = @given ||= @table.rules.flat_map(&:writes).to_h { |key| [key, nil] }

@@ -56,7 +56,7 @@ module UpTack
 
         def older(before)
           scope = matching.includes(:batch)
-          return Store::FieldsTold.newest(scope, before) if @question.field
+          return Store::FieldChangeIndex.newest(scope, before) if @question.field
 
           scope = scope.order(id: :desc)
           before ? scope.where("up_tack_entries.id < ?", before) : scope
@@ -69,7 +69,7 @@ module UpTack
           batches.in_batches(of: limit, order: :desc) do |some|
             some.pluck(:id).sort.reverse_each do |id|
               # Begun at the end of the change, which mostly is one of those sought.
-              newest = matching(@question.field ? Store::FieldsTold.telling(@question.field) : Store::Entry.all).where(batch_id: id).order(id: :desc).limit(1).pick(:id)
+              newest = matching(@question.field ? Store::FieldChangeIndex.telling(@question.field) : Store::Entry.all).where(batch_id: id).order(id: :desc).limit(1).pick(:id)
               latest << newest if newest && (before.nil? || newest < before)
             end
             break if latest.length >= limit
@@ -78,7 +78,7 @@ module UpTack
         end
 
         # @param scope [ActiveRecord::Relation] those that tell of the field, if one is asked for
-        def matching(scope = @question.field ? Store::FieldsTold.entries(@question.field) : Store::Entry.all)
+        def matching(scope = @question.field ? Store::FieldChangeIndex.entries(@question.field) : Store::Entry.all)
           scope = scope.where(table_id: @question.table.id) if @question.table
           scope = scope.where(table_id: @seen) if @seen
           scope = scope.where(record_id: @question.record) if @question.record

@@ -24,7 +24,7 @@ module UpTack
           group = (decimal == conventions.decimal_mark) ? conventions.group_mark : {"," => ".", "." => ","}.fetch(decimal)
           conventions = Core::Conventions.from(conventions.to_plain.merge("date_order" => taken.dates || conventions.date_order, "decimal_mark" => decimal, "group_mark" => group))
           @reading = Core::Reading.new(conventions: conventions)
-          @known = Core::Alike.new
+          @known = Core::InternCache.new
         end
 
         attr_reader :field

@@ -25,7 +25,7 @@ module UpTack
         # @return [Found]
         # @raise [Interchange::Unreadable]
         def call(source, table)
-          known = Core::Alike.new
+          known = Core::InternCache.new
           profiles = source.columns.map { |name| Interchange::Profile.new(name, known) }
           most = Interchange::Profile.rows(profiles.length)
           last = count = 0

@@ -13,7 +13,7 @@ module UpTack
 
         # @param progress [Upkeep::Progress]
         # @param ahead [Proc] begins to work ahead, see Ahead.begin
-        def initialize(workspace, progress: Upkeep::Progress.none, ahead: Ahead.method(:begin))
+        def initialize(workspace, progress: Upkeep::Progress.none, ahead: WorkerClient.method(:begin))
           @workspace = workspace
           @progress = progress
           @ahead = ahead
@@ -59,11 +59,11 @@ module UpTack
           @result.report = Bulk::Report.new(@table, @workspace.context.records)
           @result.report.batch = @batch = Store::Batch.begin(@workspace, @table, "Imported from #{name[0, 120]}")
           @writer = RecordWriter.new(@workspace, @table.key, way: "import", batch: @batch, holding: true)
-          @drafting = Drafting.new(@workspace, @table, @source, @settings)
+          @drafting = RowToDraft.new(@workspace, @table, @source, @settings)
           @linked_to_itself = @drafting.fields.any? { |field| field.target == @table.key }
           @progress.begin(@table.label, name, rows)
           ahead = @ahead.call(@workspace, source: @source, table: @table, settings: @settings, rows: rows) if @settings.match.nil? && @writer.quiet?
-          Supply.new(@source, @drafting, @workspace.plan(@table.key), ahead).each_portion { |portion| write(portion) }
+          RowSource.new(@source, @drafting, @workspace.plan(@table.key), ahead).each_portion { |portion| write(portion) }
           @result.report
         ensure
           ahead&.close
@@ -95,7 +95,7 @@ module UpTack
           if there
             value = typed[@settings.match]
             ids = value.nil? ? [] : there.fetch(Store::Rows.sought(value), [])
-            return refuse(row, nil, [Drafting.reason(@settings.match, "#{ids.length} records have this value: #{ids.first(5).join(", ")}.")]) if ids.length > 1
+            return refuse(row, nil, [RowToDraft.reason(@settings.match, "#{ids.length} records have this value: #{ids.first(5).join(", ")}.")]) if ids.length > 1
 
             id = ids.first
           end

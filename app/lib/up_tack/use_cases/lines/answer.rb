@@ -6,7 +6,7 @@ module UpTack
       # Says what would come of a record and of the lines beneath it, and writes
       # nothing: the lines see the record as it is typed, its totals see the lines.
       class Answer
-        # @return [Store::PendingRecords] record and lines as they would be, once answered
+        # @return [Store::UnsavedOverlay] record and lines as they would be, once answered
         attr_reader :pending
 
         def initialize(workspace)
@@ -20,8 +20,8 @@ module UpTack
         def call(table:, groups:, id: nil, **draft)
           return AnswerDraft.new(@workspace).call(table: table, id: id, **draft) if groups.empty?
 
-          @pending = Store::PendingRecords.new
-          known = id || Store::PendingRecords::NEW
+          @pending = Store::UnsavedOverlay.new
+          known = id || Store::UnsavedOverlay::NEW
           groups.each { |group| check(table, group) }
           first = AnswerDraft.new(@workspace).call(table: table, id: id, pending: @pending, **draft)
           @pending.put(table, known, first.outcome.values)
@@ -50,7 +50,7 @@ module UpTack
 
         # All lines as they would be: those that are there, changed or left alone, and new ones.
         def values(group, answers, known)
-          there = (known == Store::PendingRecords::NEW) ? [] : Store::Rows.new(@workspace.table(group.table)).linked(group.link, [known])
+          there = (known == Store::UnsavedOverlay::NEW) ? [] : Store::Rows.new(@workspace.table(group.table)).linked(group.link, [known])
           typed = group.rows.zip(answers)
           kept = there.filter_map do |id, values|
             row, answer = typed.find { |each, _| each.id == id }
@@ -60,7 +60,7 @@ module UpTack
               [id, answer ? answer.outcome.values : values]
             end
           end
-          kept + typed.reject { |row, _| row.id || row.gone }.each_with_index.map { |(_, answer), index| [Store::PendingRecords::NEW + 1 + index, answer.outcome.values] }
+          kept + typed.reject { |row, _| row.id || row.gone }.each_with_index.map { |(_, answer), index| [Store::UnsavedOverlay::NEW + 1 + index, answer.outcome.values] }
         end
       end
     end

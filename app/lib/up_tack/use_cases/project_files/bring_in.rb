@@ -72,7 +72,7 @@ module UpTack
               becomes = other.field(field.key)
               next if becomes.nil? || (becomes.type == field.type && becomes.target == field.target)
 
-              lost = ForeseeLosses.new(@workspace).call(table: table.key, field: field.key, type: becomes.type, choices: becomes.choices, target: becomes.target).values
+              lost = PreviewLosses.new(@workspace).call(table: table.key, field: field.key, type: becomes.type, choices: becomes.choices, target: becomes.target).values
               ["#{field.label} of #{table.label}", lost] if lost.positive?
             end
           end

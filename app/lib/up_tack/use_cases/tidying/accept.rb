@@ -61,7 +61,7 @@ module UpTack
           @result.left += typed.length
           return if @result.refused.length >= SHOWN
 
-          title = Core::Design::Titles.of(@table, id, answer.record.values, @workspace.context)
+          title = Core::Design::RecordTitle.of(@table, id, answer.record.values, @workspace.context)
           @result.refused << {id: id, title: title, message: answer.outcome.refusals.map { |each| @workspace.visibility.refusal(each, @table).message }.uniq.join(" ")}
         end
 

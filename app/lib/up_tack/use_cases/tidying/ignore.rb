@@ -19,7 +19,7 @@ module UpTack
             Suggestions.new(@workspace, design).each do |id, field, before, _|
               rows << row(design, field, id, before) if chosen.nil? || chosen[[id, field.key]] == before
             end
-            rows.each_slice(500) { |some| Store::Ignored.upsert_all(some, unique_by: %i[table_id field_id record_id]) }
+            rows.each_slice(500) { |some| Store::DismissedSuggestion.upsert_all(some, unique_by: %i[table_id field_id record_id]) }
             rows.length
           end
         end
@@ -27,7 +27,7 @@ module UpTack
         # Suggests again what was put aside.
         # @return [Integer] how many
         def forget(table:)
-          @workspace.write { Store::Ignored.where(table_id: @workspace.table(table).id).delete_all }
+          @workspace.write { Store::DismissedSuggestion.where(table_id: @workspace.table(table).id).delete_all }
         end
 
         private

@@ -22,7 +22,7 @@ module UpTack
         def each
           return if @fields.empty?
 
-          ignored = Store::Ignored.of(@table)
+          ignored = Store::DismissedSuggestion.of(@table)
           Store::Rows.new(@table).each_batch(keys: @fields.map { |field, _| field.key }) do |batch|
             batch.each do |id, values|
               @fields.each do |field, rules|
@@ -60,7 +60,7 @@ module UpTack
         def titled(found)
           context = @workspace.context
           values = Store::Rows.new(@table).find_all(found.map(&:id).uniq)
-          found.each { |each| each.title = Core::Design::Titles.of(@table, each.id, values.fetch(each.id), context) }
+          found.each { |each| each.title = Core::Design::RecordTitle.of(@table, each.id, values.fetch(each.id), context) }
         end
       end
     end

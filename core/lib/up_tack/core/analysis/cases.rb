@@ -8,7 +8,7 @@ module UpTack
         # Combinations tried at most.
         MOST = 20_000
 
-        # @param conditions [Conditions]
+        # @param conditions [ConditionModel]
         def initialize(conditions)
           @conditions = conditions
         end

@@ -139,7 +139,7 @@ module UpTack
         # @return [Integer, nil] how the sides of a pair stand to one another
         def stand(pair, given)
           one, other = pair.map { |side| node?(side) ? @leaves.value(side, given) : side }
-          (one.nil? || other.nil? || one.class != other.class && !(one.is_a?(Date) && other.is_a?(Date))) ? nil : Expression::Comparing.order(one, other) <=> 0
+          (one.nil? || other.nil? || one.class != other.class && !(one.is_a?(Date) && other.is_a?(Date))) ? nil : Expression::Comparator.order(one, other) <=> 0
         end
 
         # Something in each gap between two values, and beyond the last ones.

@@ -9,7 +9,7 @@ module UpTack
         RELATIONS = {-1 => "is below", 0 => "equals", 1 => "is above"}.freeze
 
         # @param table [Design::Table]
-        # @param conditions [Conditions]
+        # @param conditions [ConditionModel]
         def initialize(table, conditions)
           @table = table
           @conditions = conditions
@@ -67,7 +67,7 @@ module UpTack
 
         def beside(unknown, name, way, text)
           other = @unknowns.find { |each| each.text == text }
-          "#{name} #{RELATIONS.fetch(Expression::Comparing.order(way[unknown.text], way[text]).clamp(-1, 1))} #{other.node.accept(@say)}"
+          "#{name} #{RELATIONS.fetch(Expression::Comparator.order(way[unknown.text], way[text]).clamp(-1, 1))} #{other.node.accept(@say)}"
         end
 
         def alone(unknown, name, value)

@@ -12,7 +12,7 @@ module UpTack
         #   those that saw something
         # broken:: whether a proof that speaks of it did not come out as it must
         Covered = Struct.new(:rule, :table, :points, :seen, :proofs, :broken, keyword_init: true) do
-          # @return [Array<Points::Point>]
+          # @return [Array<CoverageTargets::Point>]
           def missing = points.reject { |point| seen.include?(point.key) }
 
           # @return [String] "broken", "proven", "partly" or "untried"
@@ -52,7 +52,7 @@ module UpTack
         def speaking = @speaking ||= @project.tables.flat_map { |table| table.proofs.map { |proof| [proof.id, proof.speaks_of(table)] } }.to_h
 
         def covered(rule, table)
-          points = Points.of(rule, table)
+          points = CoverageTargets.of(rule, table)
           keys = points.map(&:key)
           proofs = @seen.select { |_, rules| rules.key?(rule.id) }
           standing = proofs.keys.select { |id| speaking.fetch(id, []).include?(rule.id) }

@@ -6,8 +6,8 @@ module UpTack
       # Deletes a record of a world, as far as the records that link to it let it go:
       # some refuse, some lose their link, some go along.
       class Deletion
-        # @param ground [Ground]
-        # @param world [World]
+        # @param ground [CompiledProject]
+        # @param world [RecordOverlay]
         def initialize(ground, world)
           @ground = ground
           @world = world

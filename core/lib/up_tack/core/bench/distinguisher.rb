@@ -12,7 +12,7 @@ module UpTack
         # script:: plain; trial:: played by the rules as they are; expect:: plain expectations of what came out
         Found = Struct.new(:script, :trial, :expect, keyword_init: true)
 
-        # @param ground [Ground]
+        # @param ground [CompiledProject]
         # @param table [Design::Table]
         # @param clock [Clock]
         # @param records [Hash{String=>Hash{Integer=>Hash}}] some real ones that links can lead to
@@ -31,7 +31,7 @@ module UpTack
 
         # @param rule [Rules::Rule]
         # @param mutant [Mutants::Mutant]
-        # @param changed [Ground] of the project with the mistake in it
+        # @param changed [CompiledProject] of the project with the mistake in it
         # @param known [Array<Found>] records that are there already
         # @return [Found, nil]
         def find(rule, mutant, changed, known: [])
@@ -59,7 +59,7 @@ module UpTack
         def played(script)
           @played.fetch(script) do
             trial = play(script)
-            expect = trial && Proposal.new(trial, @table).all.select(&:usual).map(&:plain)
+            expect = trial && SuggestedExpectations.new(trial, @table).all.select(&:usual).map(&:plain)
             @played[script] = trial && Found.new(script: script, trial: trial, expect: expect)
           end
         rescue ArgumentError, TypeError, KeyError, NoMethodError

@@ -24,7 +24,7 @@ module UpTack
         # Ways tried for each aim.
         WAYS = 4
 
-        # @param ground [Ground]
+        # @param ground [CompiledProject]
         # @param table [Design::Table]
         # @param clock [Clock]
         # @param records [Hash{String=>Hash{Integer=>Hash}}] some real ones that links can lead to

@@ -17,7 +17,7 @@ module UpTack
         # @return [Object, nil]
         def of(rule, part, value, table)
           return value == false if rule.is_a?(Rules::Check) && part == "formula"
-          return value == true if Points::CONDITIONS.include?(part)
+          return value == true if CoverageTargets::CONDITIONS.include?(part)
           return value unless KEPT.include?(rule.kind) && !value.nil?
 
           target = part.start_with?("sets.") ? rule.sets[part.split(".")[1].to_i]["field"] : rule.field

@@ -65,7 +65,7 @@ module UpTack
         # @return [Verdict]
         def verdict(trial, table)
           moment = plain["act"] ? trial.moments[plain["act"].to_i - 1] : trial.last
-          judge = Judge.new(trial, table, moment)
+          judge = ExpectationMatcher.new(trial, table, moment)
           return Verdict.new(met: false, expected: judge.telling.of(self), actual: "the script has no act #{plain["act"]}", field: field) unless moment
           return Verdict.new(met: false, expected: judge.telling.of(self), actual: "there is no field `#{field}` any more", field: field) if field && table.field(field).nil?
 
@@ -79,7 +79,7 @@ module UpTack
           moment = plain["act"] ? trial.moments[plain["act"].to_i - 1] : trial.last
           return false if moment.nil? || (field && table.field(field).nil?)
 
-          Judge.new(trial, table, moment).met?(self)
+          ExpectationMatcher.new(trial, table, moment).met?(self)
         end
 
         private

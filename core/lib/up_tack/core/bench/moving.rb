@@ -81,7 +81,7 @@ module UpTack
 
         def order(left, right, values)
           one, other = value_of(left, values), value_of(right, values)
-          (one.nil? || other.nil?) ? nil : Expression::Comparing.order(one, other) <=> 0
+          (one.nil? || other.nil?) ? nil : Expression::Comparator.order(one, other) <=> 0
         end
       end
     end

@@ -19,7 +19,7 @@ module UpTack
           @project = project
           @table = table
           @proofs = proofs
-          @ground = Ground.new(project, plans)
+          @ground = CompiledProject.new(project, plans)
           @equivalence = Equivalence.new(table)
         end
 
@@ -44,7 +44,7 @@ module UpTack
 
         # @param rule [Rules::Rule]
         # @param mutant [Mutants::Mutant]
-        # @return [Ground] of the project with the mistake in it
+        # @return [CompiledProject] of the project with the mistake in it
         def ground(rule, mutant) = @ground.with_rule(@table.key, rule, mutant.plain && Rules.from(mutant.plain))
 
         private

@@ -9,7 +9,7 @@ module UpTack
         def initialize(project)
           @exact = Hash.new { |hash, note| hash[note] = [] }
           @read = Hash.new { |hash, note| hash[note] = [] }
-          project.tables.each { |table| table.rules.each { |rule| Points.of(rule, table).each { |point| enter(rule, point) } } }
+          project.tables.each { |table| table.rules.each { |rule| CoverageTargets.of(rule, table).each { |point| enter(rule, point) } } }
         end
 
         # @param notes [Enumerable<Array>] those of a Probe

@@ -14,8 +14,8 @@ module UpTack
 
         # @param project [Design::Project]
         # @param plans [Hash{String=>Save::Plan}] those that are compiled already
-        # @param ground [Ground] made of them, where there is one already
-        def initialize(project, plans = {}, ground: Ground.new(project, plans))
+        # @param ground [CompiledProject] made of them, where there is one already
+        def initialize(project, plans = {}, ground: CompiledProject.new(project, plans))
           @ground = ground
         end
 

@@ -29,13 +29,13 @@ module UpTack
         private
 
         def of_table(table)
-          lines = ["## #{plain(table.label)}", "", *[table.note, Design::Sentences.table(table)].compact.flat_map { |text| [plain(text), ""] }]
+          lines = ["## #{plain(table.label)}", "", *[table.note, Design::Descriptions.table(table)].compact.flat_map { |text| [plain(text), ""] }]
           lines + table.fields.flat_map { |field| [*of_field(field, table), ""] } + of_proofs(table)
         end
 
         def of_field(field, table)
           rules = table.rules.select { |rule| rule.field == field.key }
-          said = rules.empty? ? [plain(Design::Sentences.field(field, table))] : rules.flat_map { |rule| of_rule(rule, table) }
+          said = rules.empty? ? [plain(Design::Descriptions.field(field, table))] : rules.flat_map { |rule| of_rule(rule, table) }
           ["### #{plain(field.label)}", "", *[field.note].compact.flat_map { |note| [plain(note), ""] }, *said]
         end
 

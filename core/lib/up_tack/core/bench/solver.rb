@@ -237,7 +237,7 @@ module UpTack
         # @return [Design::Field, nil] that which a part of a formula names
         def field_of(node) = node.is_a?(Nodes::Field) ? @table.field(node.key) : nil
 
-        def same?(one, other) = !one.nil? && one.instance_of?(other.class) && Expression::Comparing.order(one, other).zero?
+        def same?(one, other) = !one.nil? && one.instance_of?(other.class) && Expression::Comparator.order(one, other).zero?
         def with(values, way) = values.merge(way)
       end
     end

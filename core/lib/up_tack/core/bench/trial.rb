@@ -15,7 +15,7 @@ module UpTack
 
         # @return [Array<Moment>] one for each act, and one more for a save that is only thought of
         attr_reader :moments
-        # @return [World]
+        # @return [RecordOverlay]
         attr_reader :world
         # @return [Save::Plan] by which the record was worked out
         attr_reader :plan
@@ -28,11 +28,11 @@ module UpTack
         # @return [Integer, nil] its number
         attr_reader :id
 
-        # @param ground [Ground]
+        # @param ground [CompiledProject]
         # @param table [String] key
         # @param script [Script]
         # @param clock [Clock]
-        # @param world [World, nil] over real records; by itself the data set of the script
+        # @param world [RecordOverlay, nil] over real records; by itself the data set of the script
         # @param counters [Counters]
         # @param probe [Probe, nil]
         # @param trace [Boolean, :brief] how much of the saves is told
@@ -43,19 +43,19 @@ module UpTack
           @script = script
           @clock = clock
           @person = script.actor
-          @world = world || World.new(ground, records: script.values(ground.project))
+          @world = world || RecordOverlay.new(ground, records: script.values(ground.project))
           @counters = counters
           @probe = probe
           @trace = trace
           @moments = []
-          @beneath = Beneath.new(ground, @world)
+          @beneath = DetailRows.new(ground, @world)
           @lines = []
         end
 
         # @return [Trial] itself, played
         def play
           @world.context = context
-          Numbered.note(@ground, @world, @counters, @script.records.keys)
+          CounterSeeding.note(@ground, @world, @counters, @script.records.keys)
           begin_with(@script.start)
           @script.acts.each { |act| @moments << Acts.public_send(act.fetch("do"), self, act) }
           @moments << would_save unless Script::FINAL.include?(@script.acts.last&.fetch("do"))
@@ -239,7 +239,7 @@ module UpTack
 
         def context = Save::Context.new(clock: @clock, person: @person, records: @world, counters: @counters, probe: @probe)
 
-        def draft(live:) = Save::Draft.new(typed: @typed, stored: @stored, id: @id || (Beneath::NEW if @beneath.any?), reasons: @reasons, live: live, carried: @carried)
+        def draft(live:) = Save::Draft.new(typed: @typed, stored: @stored, id: @id || (DetailRows::NEW if @beneath.any?), reasons: @reasons, live: live, carried: @carried)
 
         # The browser's form waits for its last answer before it saves, so what rules have
         # written over by then is not sent.
@@ -256,8 +256,8 @@ module UpTack
           outcome = nil
           @world.trying do
             first = Save.call(plan, draft(live: true), context)
-            @world.write(@design.key, @id || Beneath::NEW, first.values)
-            @lines = @beneath.lay(@id || Beneath::NEW, context, live: true)
+            @world.write(@design.key, @id || DetailRows::NEW, first.values)
+            @lines = @beneath.lay(@id || DetailRows::NEW, context, live: true)
             @counters.drop
             outcome = Save.call(plan, draft(live: live), context, trace: trace)
             false

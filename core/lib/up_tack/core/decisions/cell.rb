@@ -72,7 +72,7 @@ module UpTack
           low, high = piece.split("..", 2)
           open = high.lstrip.start_with?("<")
           low, high = [low, high.sub(/\A\s*</, "")].map { |text| text.strip.empty? ? raise(Invalid, "A range has a value at either end, as in 900..1100.") : value(text.strip, input, reading) }
-          order = Expression::Comparing.order(low, high)
+          order = Expression::Comparator.order(low, high)
           raise Invalid, "This range ends before it begins." if order.positive? || (order.zero? && open)
 
           Part.new(kind: :range, low: low, high: high, open: open)
@@ -133,9 +133,9 @@ module UpTack
           return false if value.nil?
 
           case part.kind
-          when :value then Expression::Comparing.order(value, part.low).zero?
-          when :compare then Expression::Comparing::TESTS.fetch(part.sign).call(Expression::Comparing.order(value, part.low))
-          else !Expression::Comparing.order(value, part.low).negative? && Expression::Comparing.order(value, part.high).then { |order| part.open ? order.negative? : !order.positive? }
+          when :value then Expression::Comparator.order(value, part.low).zero?
+          when :compare then Expression::Comparator::TESTS.fetch(part.sign).call(Expression::Comparator.order(value, part.low))
+          else !Expression::Comparator.order(value, part.low).negative? && Expression::Comparator.order(value, part.high).then { |order| part.open ? order.negative? : !order.positive? }
           end
         end
 

@@ -81,7 +81,7 @@ module UpTack
         end
 
         def constants = @cells.flat_map(&:constants)
-        def same?(one, other) = Expression::Comparing.order(one, other).zero?
+        def same?(one, other) = Expression::Comparator.order(one, other).zero?
 
         def ordered
           points = constants.uniq.sort.select { |value| (@low.nil? || value >= @low) && (@high.nil? || value <= @high) }

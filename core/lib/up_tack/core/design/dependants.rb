@@ -24,14 +24,14 @@ module UpTack
             each["rules"].reject! { |rule| lost.include?(rule["id"]) }
             filters = design.filters.select { |filter| named?(filter.compiled(design).references, table, key) }.map(&:id)
             each["filters"]&.reject! { |filter| filters.include?(filter["id"]) }
-            each["forms"]&.map! { |form| FormParts.without(Form.from(form), design, table: table, key: key) }
+            each["forms"]&.map! { |form| FormRewriter.without(Form.from(form), design, table: table, key: key) }
           end
         end
 
         # @param key [String, nil] of the field; nil for the whole table
         # @return [Array<Array(Table, Form)>] forms on which it stands
         def forms(project, table:, key: nil)
-          project.tables.flat_map { |design| design.forms.select { |form| FormParts.without(form, design, table: table, key: key) != form.to_plain }.map { |form| [design, form] } }
+          project.tables.flat_map { |design| design.forms.select { |form| FormRewriter.without(form, design, table: table, key: key) != form.to_plain }.map { |form| [design, form] } }
         end
 
         def named?(references, table, key)

@@ -20,7 +20,7 @@ module UpTack
         # @raise [Invalid] with everything else that is wrong in it
         def self.reopen(plain, tolerating: :all)
           conventions = Conventions.from(plain["conventions"] || {})
-          neighbours = Neighbours.new(conventions, tolerant: tolerating == :all || tolerating.any?)
+          neighbours = TableGraph.new(conventions, tolerant: tolerating == :all || tolerating.any?)
           lists = (plain["lists"] || []).map { |list| ChoiceList.from(list) }.freeze
           closed = Access.closed(plain["tables"] || [])
           project = new(
@@ -28,7 +28,7 @@ module UpTack
             tables: (plain["tables"] || []).map { |table| Table.from(table, neighbours, lists: lists, conventions: conventions, closed: closed) }.freeze
           )
           neighbours.settle(project.tables)
-          project.tolerated = tolerate(Inspection.new(project).problems, tolerating)
+          project.tolerated = tolerate(ProjectValidator.new(project).problems, tolerating)
           neighbours.tolerate(project.tolerated)
           project.freeze
         end
@@ -56,7 +56,7 @@ module UpTack
         # @param rule [Rules::Rule, nil] in its place; nil leaves it out
         # @return [Project] the same with that, not checked
         def with_rule(key, id, rule)
-          neighbours = Neighbours.new(conventions, tolerant: true)
+          neighbours = TableGraph.new(conventions, tolerant: true)
           all = tables.map { |table| (table.key == key) ? table.with_rule(id, rule, neighbours) : Table.new(**table.to_h, neighbours: neighbours).freeze }.freeze
           neighbours.settle(all)
           neighbours.tolerate(tolerated.to_a)

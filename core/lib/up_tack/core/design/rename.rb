@@ -30,9 +30,9 @@ module UpTack
             table["rules"] = design.rules.map { |rule| rule.renamed(design, **renaming) }
             filters = design.filters.map { |filter| filter.to_plain.merge("formula" => in_filter(filter, design, **renaming)) }
             table["filters"] = filters if filters.any?
-            forms = design.forms.map { |form| FormParts.renamed(form, design, **renaming) }
+            forms = design.forms.map { |form| FormRewriter.renamed(form, design, **renaming) }
             table["forms"] = forms if forms.any?
-            proofs = design.proofs.map { |proof| ProofParts.renamed(proof, design, **renaming) }
+            proofs = design.proofs.map { |proof| ProofRewriter.renamed(proof, design, **renaming) }
             table["proofs"] = proofs if proofs.any?
           end
         end

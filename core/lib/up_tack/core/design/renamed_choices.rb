@@ -78,8 +78,8 @@ module UpTack
         def form(form, table)
           plain = form.to_plain
           form.formulas(table).each do |part, (text, _)|
-            taker = part.end_with?(".default") ? plain.dig(*FormParts.way(part)[0...-1])["field"] : nil
-            FormParts.put(plain, part, formula(text, table, given_to: taker))
+            taker = part.end_with?(".default") ? plain.dig(*FormRewriter.way(part)[0...-1])["field"] : nil
+            FormRewriter.put(plain, part, formula(text, table, given_to: taker))
           end
           plain
         end

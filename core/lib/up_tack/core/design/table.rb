@@ -17,9 +17,9 @@ module UpTack
       # neighbours:: the other tables of the project, see Neighbours
       Table = Struct.new(:id, :key, :label, :aliases, :one, :note, :title, :review, :log, :access, :fields, :rules, :filters, :forms, :proofs, :neighbours, keyword_init: true) do
         # @param plain [Hash{String=>Object}] from a design
-        # @param neighbours [Neighbours]
+        # @param neighbours [TableGraph]
         # @param shared [Hash] what Field.from takes besides
-        def self.from(plain, neighbours = Neighbours.new, **shared)
+        def self.from(plain, neighbours = TableGraph.new, **shared)
           rules = (plain["rules"] || []).map { |rule| Rules.from(rule) }.freeze
           bare = bare_masks(rules)
           named = rules.select { |rule| names_person?(rule) }.flat_map { |rule| [rule.field, *rule.writes] }
@@ -76,7 +76,7 @@ module UpTack
 
         # @param id [String] of one of its rules
         # @param rule [Rules::Rule, nil] in its place; nil leaves it out
-        # @param neighbours [Neighbours]
+        # @param neighbours [TableGraph]
         # @return [Table] the same with that, not checked
         def with_rule(id, rule, neighbours = self.neighbours)
           changed = rules.filter_map { |each| (each.id == id) ? rule : each }.freeze
@@ -105,7 +105,7 @@ module UpTack
           Table.new(**to_h, rules: [*begun, *rules.reject { |rule| rule.is_a?(Rules::Default) && replaced.include?(rule.field) }].freeze).freeze
         end
 
-        # @return [Analysis::Notices] what a builder should know of its rules
+        # @return [Analysis::RuleLinter] what a builder should know of its rules
         def notices = neighbours.notices(self)
 
         # @return [Array<Rules::Rule>] its rules but for those that can't act, as an earlier version left them

@@ -67,7 +67,7 @@ module UpTack
         # @return [String] what Up Tack says of a field, of nothing that is hidden
         def sentence(field, table)
           @rules ||= {}
-          Sentences.field(field, table, @rules[table.key] ||= table.rules.select { |rule| rule?(rule, table) })
+          Descriptions.field(field, table, @rules[table.key] ||= table.rules.select { |rule| rule?(rule, table) })
         end
       end
     end

@@ -94,12 +94,12 @@ module UpTack
             @result = value if @result.nil? || better?(value)
           end
 
-          def better?(value) = Comparing.order(value, @result).negative?
+          def better?(value) = Comparator.order(value, @result).negative?
         end
 
         # Keeps the first of those that are largest.
         class Largest < Smallest
-          def better?(value) = Comparing.order(value, @result).positive?
+          def better?(value) = Comparator.order(value, @result).positive?
         end
 
         # Writes them in a row.

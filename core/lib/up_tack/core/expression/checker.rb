@@ -112,7 +112,7 @@ module UpTack
           link = [[node.left, left], [node.right, right]].find { |_, type| type == :link }
           return problem(link.first, link_mistake(link.first)) if link
 
-          Arithmetics.result(node.sign, left, right) || problem(node, Arithmetics.mistake(node.sign, left, right))
+          ArithmeticTypes.result(node.sign, left, right) || problem(node, ArithmeticTypes.mistake(node.sign, left, right))
         end
 
         def join(node)
@@ -247,7 +247,7 @@ module UpTack
           return problem(left, link_mistake(left)) if left_type == :link
           return problem(right, link_mistake(right)) if right_type == :link
 
-          problem(place, Arithmetics.uncomparable(left, left_type, right, right_type))
+          problem(place, ArithmeticTypes.uncomparable(left, left_type, right, right_type))
         end
 
         def choice_warning(side, other)

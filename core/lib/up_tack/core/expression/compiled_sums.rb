@@ -18,7 +18,7 @@ module UpTack
             other = right.call(evaluation)
             next if one.nil? || other.nil?
 
-            (one.is_a?(BigDecimal) && other.is_a?(BigDecimal)) ? Numbers.add(one, other) : Arithmetics.work_out(sign, one, other, evaluation)
+            (one.is_a?(BigDecimal) && other.is_a?(BigDecimal)) ? Numbers.add(one, other) : ArithmeticTypes.work_out(sign, one, other, evaluation)
           end
         end
 
@@ -28,7 +28,7 @@ module UpTack
             other = right.call(evaluation)
             next if one.nil? || other.nil?
 
-            (one.is_a?(BigDecimal) && other.is_a?(BigDecimal)) ? Numbers.subtract(one, other) : Arithmetics.work_out(sign, one, other, evaluation)
+            (one.is_a?(BigDecimal) && other.is_a?(BigDecimal)) ? Numbers.subtract(one, other) : ArithmeticTypes.work_out(sign, one, other, evaluation)
           end
         end
 
@@ -46,7 +46,7 @@ module UpTack
             other = right.call(evaluation)
             next if one.nil? || other.nil?
 
-            other.zero? ? Arithmetics.by_zero(evaluation) : Numbers.divide(one, other)
+            other.zero? ? ArithmeticTypes.by_zero(evaluation) : Numbers.divide(one, other)
           end
         end
 
@@ -54,7 +54,7 @@ module UpTack
           lambda do |evaluation|
             one = left.call(evaluation)
             other = right.call(evaluation)
-            (one.nil? || other.nil?) ? nil : Arithmetics.work_out(sign, one, other, evaluation)
+            (one.nil? || other.nil?) ? nil : ArithmeticTypes.work_out(sign, one, other, evaluation)
           end
         end
       end

@@ -34,7 +34,7 @@ module UpTack
           ->(_) { value }
         end
 
-        def aggregate(node) = AggregateRun.new(self, @scope, node).to_proc
+        def aggregate(node) = AggregateCompiler.new(self, @scope, node).to_proc
 
         def fits(node)
           text = compile(node.text)
@@ -78,12 +78,12 @@ module UpTack
         end
 
         def comparison(node)
-          test = Comparing::TESTS.fetch(node.sign)
+          test = Comparator::TESTS.fetch(node.sign)
           return with_fixed_text(node, test) if fixed_text?(node.right) && node.right.value != ""
 
           place = place(node)
           both(node.left, node.right) do |left, right, evaluation|
-            order = Comparing.order(left, right)
+            order = Comparator.order(left, right)
             evaluation.probe&.stand(place, order)
             test.call(order)
           end
@@ -121,9 +121,9 @@ module UpTack
             limits = [low.call(evaluation), high.call(evaluation)]
             next if given.nil?
 
-            evaluation.probe&.then { |probe| limits.zip(places) { |limit, place| limit.nil? || probe.stand(place, Comparing.order(given, limit)) } }
-            next false if limits[0] && Comparing.order(given, limits[0]).negative?
-            next false if limits[1] && Comparing.order(given, limits[1]).positive?
+            evaluation.probe&.then { |probe| limits.zip(places) { |limit, place| limit.nil? || probe.stand(place, Comparator.order(given, limit)) } }
+            next false if limits[0] && Comparator.order(given, limits[0]).negative?
+            next false if limits[1] && Comparator.order(given, limits[1]).positive?
 
             limits.include?(nil) ? nil : true
           end
@@ -138,7 +138,7 @@ module UpTack
             next if given.nil?
 
             found = options.map { |option| option.call(evaluation) }
-            index = found.index { |each| !each.nil? && Comparing.order(given, each).zero? }
+            index = found.index { |each| !each.nil? && Comparator.order(given, each).zero? }
             evaluation.probe&.branch(place, index ? "option #{index + 1}" : "none")
             next true if index
 
@@ -207,7 +207,7 @@ module UpTack
           lambda do |evaluation|
             steps.reduce(first.call(evaluation)) do |left, (sign, operand)|
               right = operand.call(evaluation)
-              (left.nil? || right.nil?) ? nil : Arithmetics.work_out(sign, left, right, evaluation)
+              (left.nil? || right.nil?) ? nil : ArithmeticTypes.work_out(sign, left, right, evaluation)
             end
           end
         end

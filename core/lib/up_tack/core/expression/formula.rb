@@ -51,7 +51,7 @@ module UpTack
         def words = Words.new(@scope).of(tree)
 
         # @return [String] the formula with the values that went in
-        def with_values(evaluation) = Unfolded.new(@scope, evaluation).of(tree)
+        def with_values(evaluation) = EvaluatedHumanizer.new(@scope, evaluation).of(tree)
 
         # @param evaluation [Evaluation]
         # @return [Parts::Part] the formula taken apart, each part with what it came to

@@ -69,7 +69,7 @@ module UpTack
 
         def comparison
           left = joined
-          node = Comparisons.new(self).after(left)
+          node = ComparisonParser.new(self).after(left)
           if node != left && (COMPARISONS.include?(peek.value) || peek.word?("between", "in", "contains"))
             problem("Only two values can be compared at a time; join the comparisons with `and`, or use `between … and …`.", peek)
           end

@@ -5,7 +5,7 @@ module UpTack
     module Expression
       # Takes a formula apart for one run of it: each part in words, with what it came
       # to, and the parts that it is made of. A person unfolds it as far as they like.
-      class Parts < Unfolded
+      class Parts < EvaluatedHumanizer
         # words:: the part in words; value:: what it came to, in its reading format
         # parts:: those that it is made of, empty for a field or a fixed value
         Part = Struct.new(:words, :value, :parts, keyword_init: true)

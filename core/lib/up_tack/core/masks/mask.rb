@@ -22,7 +22,7 @@ module UpTack
         end
 
         # @param text [String] as it was typed
-        # @return [Fitting::Result]
+        # @return [MaskFormatter::Result]
         # @raise [Invalid] for a mask by which nothing can be typed
         def fit(text) = fitting.of(text)
 
@@ -55,7 +55,7 @@ module UpTack
 
         private
 
-        def fitting = @fitting ||= Fitting.new(rows, turn)
+        def fitting = @fitting ||= MaskFormatter.new(rows, turn)
 
         # For a mask of any shape: all ways of reading it are followed side by
         # side, so that no mask and no text can make it slow. One that can be typed

@@ -38,7 +38,7 @@ module UpTack
           {
             patterns: mask.rows.map { |row| pattern(row) },
             tails: mask.rows.map { |row| row.reverse.take_while { |slot| slot.is_a?(Slots::Fixed) }.reverse.map(&:character).join },
-            classes: CLASSES, turn: {upcase: "upper", downcase: "lower"}[mask.turn], passed_over: Fitting::SEPARATORS,
+            classes: CLASSES, turn: {upcase: "upper", downcase: "lower"}[mask.turn], passed_over: MaskFormatter::SEPARATORS,
             longest: mask.rows.map(&:length).max
           }
         end

@@ -9,7 +9,7 @@ module UpTack
       # inputs:: formulas, one a column; outputs:: keys of fields, one a column
       # rows:: lists of cells, those of the inputs first
       # otherwise:: what becomes of the outputs where no row fits: "leave" or "clear"
-      class Decision < Filling
+      class Decision < WritingRule
         PARTS = %w[inputs outputs rows otherwise only_blank overrules].freeze
         OTHERWISE = %w[leave clear].freeze
         MOST_COLUMNS = 24

@@ -13,7 +13,7 @@ module UpTack
       # when:: the condition that must hold
       # sets:: [{"field" => key, "to" => formula, "else" => formula or nil}];
       #   `blank` as a formula clears the field
-      class Fill < Filling
+      class Fill < WritingRule
         PARTS = %w[event watch reaches when sets only_blank overrules].freeze
         EVENTS = %w[changed reached made].freeze
 

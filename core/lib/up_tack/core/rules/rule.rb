@@ -110,7 +110,7 @@ module UpTack
 
         # @return [Array<Design::Problem>] parts that are not of the right shape, or too long
         def shape_problems
-          {"field" => field, "name" => name, "note" => note}.merge(@parts).filter_map { |part, value| Shapes.problem(part, value) }.first(1)
+          {"field" => field, "name" => name, "note" => note}.merge(@parts).filter_map { |part, value| PartTypes.problem(part, value) }.first(1)
         end
 
         # @return [Array<Expression::Reference>] every field and table that it names

@@ -72,8 +72,8 @@ module UpTack
         # @return [Array<#apply>]
         def rules_at(stage) = @rules.fetch(stage)
 
-        # @return [Rules::Narrow::Compiled, nil] what narrows the choices of a field
-        def narrowing(key) = turns.each_value.lazy.flat_map(&:itself).find { |rule| rule.is_a?(Rules::Narrow::Compiled) && rule.field.key == key }
+        # @return [Rules::DependentChoice::Compiled, nil] what narrows the choices of a field
+        def narrowing(key) = turns.each_value.lazy.flat_map(&:itself).find { |rule| rule.is_a?(Rules::DependentChoice::Compiled) && rule.field.key == key }
 
         # @return [Boolean] whether a rule may write over what is typed in the field
         def filled?(key) = @filled.key?(key)

@@ -7,8 +7,8 @@ module UpTack
       # they do (set, refuse, pass, skip); it keeps values, origins, refusals and
       # the trace together.
       class Working
-        include Intake
-        include Deeds
+        include InputReader
+        include RuleActions
 
         attr_reader :values
 
@@ -22,7 +22,7 @@ module UpTack
         # @param plan [Plan]
         # @param draft [Draft]
         # @param context [Context]
-        # @param begun [Begun, nil] where another one stopped, to go on from there
+        # @param begun [PartialSave, nil] where another one stopped, to go on from there
         # @param trace [Boolean, :brief]
         def initialize(plan, draft, context, trace = false, begun = nil)
           @plan = plan
@@ -130,14 +130,14 @@ module UpTack
           changes(@plan.kept_fields).each { |change| @trace.add("logged", change.field, before: seen(change.field, change.before), after: seen(change.field, change.after)) }
         end
 
-        # @return [Begun, nil] the record as it stands, to be finished elsewhere; nil where more
+        # @return [PartialSave, nil] the record as it stands, to be finished elsewhere; nil where more
         #   is known of it than that could tell
         def begun
           return if @refusals.any? || @passed.any? || @unreadable.any? || @ticks.any? || overtaken.any?
 
           came = []
           @origins.each { |key, origin| came << key << origin.source << origin.rule }
-          Begun.new(@values, came, @claimed.empty? ? nil : @claimed)
+          PartialSave.new(@values, came, @claimed.empty? ? nil : @claimed)
         end
 
         # @param fields [Array<Design::Field>] those whose changes are told
@@ -152,7 +152,7 @@ module UpTack
         private
 
         # Made when it is first needed: few rules write over what somebody typed.
-        def hand = @hand ||= Hand.new(@draft)
+        def hand = @hand ||= EditPrecedence.new(@draft)
 
         def overtaken = @hand ? @hand.overtaken : []
 

@@ -21,7 +21,7 @@ module UpTack
         # @param answer [UseCases::Answer]
         def of(answer)
           outcome = answer.outcome
-          standing = answer.standing || UseCases::Standing.of(@plan, nil, outcome, @workspace.person)
+          standing = answer.standing || UseCases::FormState.of(@plan, nil, outcome, @workspace.person)
           @states = standing.states
           @choices = UseCases::OpenChoices.of(@plan, outcome)
           {

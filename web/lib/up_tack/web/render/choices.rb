@@ -7,7 +7,7 @@ module UpTack
       module Choices
         module_function
 
-        # @param found [UseCases::ForeseeChoices::Foreseen]
+        # @param found [UseCases::PreviewChoices::Foreseen]
         def foreseen(found) = {renamed: found.renamed.map(&:to_h), follows: Revision.differences(found.follows), stays: found.stays.map(&:to_h)}
       end
     end

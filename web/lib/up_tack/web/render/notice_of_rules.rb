@@ -7,11 +7,11 @@ module UpTack
       module NoticeOfRules
         module_function
 
-        # @param notices [Array<Core::Analysis::Notices::Notice>]
+        # @param notices [Array<Core::Analysis::RuleLinter::Notice>]
         # @param table [Core::Design::Table]
         # @param workspace [Workspace]
         def all(notices, table, workspace)
-          real = UseCases::RealCase.new(workspace, table)
+          real = UseCases::CaseToRecord.new(workspace, table)
           notices.map { |notice| {**notice.to_h, examples: notice.examples.map { |example| {words: example.words, values: real.of(example)} }} }
         end
       end

@@ -40,7 +40,7 @@ module UpTack
           }
         end
 
-        # @param found [UseCases::Bench::Endangered::Found]
+        # @param found [UseCases::Bench::AffectedProofs::Found]
         def endangered(found)
           change = ->(each) { {table: each.table.key, id: each.proof.id, name: each.proof.name, differences: each.differences.map { |one| one.to_h.slice(:expected, :actual, :field) }} }
           {broken: found.broken.map(&change), mended: found.mended.map(&change), tried: found.tried}

@@ -55,7 +55,7 @@ module UpTack
             texts[key] = field.show(value, @context.records)
           end
           former.each { |old, now| [told, texts].each { |all| all[old] = all[now] if all.key?(now) } }
-          {id: record.id, version: record.version, title: Core::Design::Titles.of(@table, record.id, values, @context), values: told, texts: texts}
+          {id: record.id, version: record.version, title: Core::Design::RecordTitle.of(@table, record.id, values, @context), values: told, texts: texts}
         end
 
         # Programs that know a field by a key that it had before find its value there as well.

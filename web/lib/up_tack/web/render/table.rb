@@ -31,7 +31,7 @@ module UpTack
         private
 
         def name(table)
-          {key: table.key, label: table.label, one: table.record_name, note: table.note, sentence: Core::Design::Sentences.table(table) { |other| @seen.table?(other) }, records: Store::Rows.new(table).count}
+          {key: table.key, label: table.label, one: table.record_name, note: table.note, sentence: Core::Design::Descriptions.table(table) { |other| @seen.table?(other) }, records: Store::Rows.new(table).count}
         end
 
         def field(field, table)

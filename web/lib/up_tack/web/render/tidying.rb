@@ -20,7 +20,7 @@ module UpTack
         # @param text [Object] should be a text to try them on; each step's own example without it
         # @return [Hash]
         def of(steps, text)
-          shape = Core::Rules::Shapes.problem("steps", steps)
+          shape = Core::Rules::PartTypes.problem("steps", steps)
           message = shape ? shape.message : Core::Tidying.problem(steps.to_a)
           return {problem: message, words: nil, before: nil, after: nil} if message
 

@@ -7,7 +7,7 @@ module UpTack
       module Totals
         module_function
 
-        # @param found [UseCases::ReckonTotals::Result]
+        # @param found [UseCases::ComputeTotals::Result]
         # @param table [Core::Design::Table]
         # @return [Hash]
         def of(found, table)

@@ -29,7 +29,7 @@ module UpTack
 
         def answer(trial, played)
           cursor = trial.cursor
-          standing = UseCases::Standing.new(states: trial.states, following: cursor ? cursor.all : {}, first: cursor&.first)
+          standing = UseCases::FormState.new(states: trial.states, following: cursor ? cursor.all : {}, first: cursor&.first)
           found = UseCases::Answer.new(state: :saved, outcome: trial.live, standing: standing, table: @table.key, lines: lines(trial))
           {**Answer.new(@workspace, @table, records: trial.world).of(found), overtaken: overtaken(trial, played)}
         end
@@ -65,7 +65,7 @@ module UpTack
         def why(outcome)
           return {} unless outcome
 
-          @table.fields.to_h { |field| [field.key, Core::Bench::Why.of(@table, outcome, field).to_h] }
+          @table.fields.to_h { |field| [field.key, Core::Bench::ValueExplanation.of(@table, outcome, field).to_h] }
         end
 
         def person(person) = {name: person.name.to_s, role: person.role}

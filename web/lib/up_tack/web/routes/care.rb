@@ -37,7 +37,7 @@ module UpTack
 
           app.post("/api/check") do
             told = ->(findings) { {findings: findings.map(&:to_h)} }
-            in_background(->(findings) { json(told.call(findings)) }, report: told) { |progress, workspace| UseCases::Care::CheckUp.new(workspace, progress: progress).call }
+            in_background(->(findings) { json(told.call(findings)) }, report: told) { |progress, workspace| UseCases::Care::IntegrityCheck.new(workspace, progress: progress).call }
           end
 
           app.error(Store::Backups::Kept) { |error| problem(409, "kept", error.message) }

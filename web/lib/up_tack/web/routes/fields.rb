@@ -30,7 +30,7 @@ module UpTack
           app.post("/api/tables/:table/fields/:field/choices/preview") do
             UseCases::FindField.new(workspace).call(table: params[:table], field: params[:field])
             change = changes::ChangeField.new(table: params[:table], field: params[:field], parts: design_parts("choices", "retired", "renamed"))
-            json(Render::Choices.foreseen(UseCases::ForeseeChoices.new(workspace).call(change)))
+            json(Render::Choices.foreseen(UseCases::PreviewChoices.new(workspace).call(change)))
           end
 
           app.delete("/api/tables/:table/fields/:field") do
@@ -41,13 +41,13 @@ module UpTack
 
           app.post("/api/tables/:table/details") do
             workspace.table(params[:table])
-            change = changes::BringDetail.new(table: params[:table], link: sent["link"].to_s, detail: sent["detail"].to_s, copy: sent["copy"] == true)
+            change = changes::AddLinkedField.new(table: params[:table], link: sent["link"].to_s, detail: sent["detail"].to_s, copy: sent["copy"] == true)
             change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
           end
 
           app.get("/api/tables/:table/fields/:field/losses") do
             choices = params[:choices]&.to_s&.lines(chomp: true)
-            json(UseCases::ForeseeLosses.new(workspace).call(table: params[:table], field: params[:field], type: params[:type], choices: choices, list: params[:list]&.to_s, target: params[:target]&.to_s).to_h)
+            json(UseCases::PreviewLosses.new(workspace).call(table: params[:table], field: params[:field], type: params[:type], choices: choices, list: params[:list]&.to_s, target: params[:target]&.to_s).to_h)
           end
         end
       end

@@ -30,7 +30,7 @@ module UpTack
             change_design(->(project) { json(Render::Lists.of(project, workspace.visibility)) }) { |design| design.call(change) }
           end
 
-          app.post("/api/lists/:list/preview") { json(Render::Choices.foreseen(UseCases::ForeseeChoices.new(workspace).call(list_sent))) }
+          app.post("/api/lists/:list/preview") { json(Render::Choices.foreseen(UseCases::PreviewChoices.new(workspace).call(list_sent))) }
 
           app.delete("/api/lists/:list") do
             change = changes::DropList.new(id: params[:list])

@@ -15,7 +15,7 @@ module UpTack
           app.get("/api/project/conventions") { json(Project.conventions(workspace)) }
 
           app.post("/api/project/conventions/preview") do
-            found = UseCases::ForeseeConventions.new(workspace).call(conventions_sent)
+            found = UseCases::PreviewConventions.new(workspace).call(conventions_sent)
             json({shown: found.shown.map(&:to_h), typed: found.typed.map(&:to_h)})
           end
 

@@ -25,7 +25,7 @@ module UpTack
           app.get("/api/tables/:table/proofs/:proof") do
             table = workspace.table(params[:table])
             proof = table.proof(params[:proof]) or raise Store::NotFound, "There is no such proof; it may have been deleted."
-            telling = Core::Bench::Telling.new(table, Core::Bench::World.new(workspace.ground, records: Core::Bench::Script.from(proof.script).values(workspace.project)).tap { |world| world.context = workspace.context })
+            telling = Core::Bench::Telling.new(table, Core::Bench::RecordOverlay.new(workspace.ground, records: Core::Bench::Script.from(proof.script).values(workspace.project)).tap { |world| world.context = workspace.context })
             json({proof: proof.to_plain, expects: proof.expectations.map { |each| telling.of(each) }})
           end
 
@@ -54,7 +54,7 @@ module UpTack
           app.post("/api/tables/:table/rules/proofs") do
             table = workspace.table(params[:table])
             change = changes::PinRule.new(table: table.key, rule: design_parts(*Rules::PARTS).compact, records: workspace.context.records)
-            json(Render::Proofs.endangered(UseCases::Bench::Endangered.new(workspace).call(table: table.key, change: change)))
+            json(Render::Proofs.endangered(UseCases::Bench::AffectedProofs.new(workspace).call(table: table.key, change: change)))
           end
         end
       end

@@ -17,7 +17,7 @@ module UpTack
 
           # How many there are, and what fields come to over them.
           app.get("/api/tables/:table/totals") do
-            found = UseCases::ReckonTotals.new(workspace).call(table: params[:table], **view_in_query.except(:sort), fields: keys_in_query("fields") || [])
+            found = UseCases::ComputeTotals.new(workspace).call(table: params[:table], **view_in_query.except(:sort), fields: keys_in_query("fields") || [])
             json(Render::Totals.of(found, workspace.table(params[:table])))
           end
 
@@ -52,7 +52,7 @@ module UpTack
           end
 
           app.get("/api/tables/:table/records/:id/deletion") do
-            found = UseCases::ForeseeDeletion.new(workspace).call(table: params[:table], id: record_id)
+            found = UseCases::PreviewDeletion.new(workspace).call(table: params[:table], id: record_id)
             json(Render::Deletion.of(found, workspace.visibility))
           end
 
@@ -64,7 +64,7 @@ module UpTack
 
           # Records whose name, or what stands beside it, has the words typed.
           app.get("/api/tables/:table/matches") do
-            matches = Store::Naming.new(workspace.plan(params[:table]), workspace.context).like(params[:text].to_s.scrub[0, 200])
+            matches = Store::NameSearch.new(workspace.plan(params[:table]), workspace.context).like(params[:text].to_s.scrub[0, 200])
             json(matches.map(&:to_h))
           end
 

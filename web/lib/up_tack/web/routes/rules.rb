@@ -37,7 +37,7 @@ module UpTack
             end
           end
 
-          app.get("/api/tables/:table/rules/open") { json(UseCases::CountOpen.new(workspace).call(table: params[:table])) }
+          app.get("/api/tables/:table/rules/open") { json(UseCases::CountExempt.new(workspace).call(table: params[:table])) }
 
           app.put("/api/tables/:table/rules/:rule") do
             UseCases::FindRule.new(workspace).call(table: params[:table], rule: params[:rule])

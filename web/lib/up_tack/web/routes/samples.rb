@@ -10,7 +10,7 @@ module UpTack
             table = workspace.table(params[:table]).key
             count, seed = number_sent("count"), number_sent("seed") || 1
             in_background(->(result) { json({made: result.made, given_up: result.given_up, batch: result.batch.id}, status: 201) }) do |progress, workspace|
-              UseCases::Bench::MakeUp.new(workspace, progress: progress).call(table: table, count: count, seed: seed)
+              UseCases::Bench::GenerateRecords.new(workspace, progress: progress).call(table: table, count: count, seed: seed)
             end
           end
 

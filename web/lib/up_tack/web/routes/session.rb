@@ -60,10 +60,10 @@ module UpTack
           # Counts what turns out wrong.
           # @yield looks at a password
           def counted(name)
-            Guard::Attempts.check(name, request)
-            yield.tap { Guard::Attempts.forget(name, request) }
+            Guard::RateLimits.check(name, request)
+            yield.tap { Guard::RateLimits.forget(name, request) }
           rescue UseCases::People::SignIn::Refused, UseCases::People::SignIn::Wrong
-            Guard::Attempts.failed(name, request)
+            Guard::RateLimits.failed(name, request)
             raise
           end
         end

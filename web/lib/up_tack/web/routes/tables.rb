@@ -24,7 +24,7 @@ module UpTack
             change_design(->(project) { table_json(project.tables.find { |table| table.id == id }.key) }) { |design| design.call(change) }
           end
 
-          app.get("/api/tables/:table/losses") { json({rules: UseCases::ForeseeLosses.new(workspace).of_table(params[:table])}) }
+          app.get("/api/tables/:table/losses") { json({rules: UseCases::PreviewLosses.new(workspace).of_table(params[:table])}) }
 
           app.delete("/api/tables/:table") do
             workspace.table(params[:table])

@@ -13,7 +13,7 @@ module UpTack
             suggestions = UseCases::Tidying::Suggestions.new(workspace, table)
             page, count = suggestions.page(offset: number_in_query("offset") || 0, limit: PAGE)
             lines = page.map { |each| {id: each.id, title: each.title, field: each.field.key, label: each.field.label, before: each.before, after: each.after.to_s} }
-            json({suggestions: lines, count: count, rules: suggestions.any_rules?, ignored: Store::Ignored.where(table_id: table.id).count})
+            json({suggestions: lines, count: count, rules: suggestions.any_rules?, ignored: Store::DismissedSuggestion.where(table_id: table.id).count})
           end
 
           app.post("/api/tables/:table/suggestions/accept") do

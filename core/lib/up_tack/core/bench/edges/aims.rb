@@ -8,7 +8,7 @@ module UpTack
         # record that might show it; exact where the edge itself is meant and no other
         # record will do.
         class Aims
-          # point:: the Points::Point; rule:: the Rule; words:: what it tests
+          # point:: the CoverageTargets::Point; rule:: the Rule; words:: what it tests
           # ways:: [Hash] changes of the base record; exact:: see above
           # again:: whether two records are made, alike but for the second's changes
           # lasting:: whether it is about a record that is stored first, and then changed
@@ -28,7 +28,7 @@ module UpTack
           # @param rule [Rules::Rule]
           # @return [Array<Aim>]
           def of(rule)
-            points = Points.of(rule, @table)
+            points = CoverageTargets.of(rule, @table)
             found = points.map { |point| Aim.new(rule: rule, point: point, words: words(rule, point), ways: ways(rule, point), exact: exact?(point), **scene(rule, point)) }
             found + Own.new(@table, @base, @solver, @seen).of(rule)
           end
@@ -50,7 +50,7 @@ module UpTack
           def scene(rule, point)
             return {again: true, lasting: false} if rule.is_a?(Rules::Unique) && point.key == "refused"
 
-            {again: false, lasting: [Rules::Lock, Rules::Tally, Rules::Stamp, Rules::Line].any? { |kind| rule.is_a?(kind) } || (rule.is_a?(Rules::Number) && point.key == "idle") || (rule.is_a?(Rules::Calculation) && rule.once? && point.key == "idle")}
+            {again: false, lasting: [Rules::Lock, Rules::ChangeCounter, Rules::Stamp, Rules::Line].any? { |kind| rule.is_a?(kind) } || (rule.is_a?(Rules::Number) && point.key == "idle") || (rule.is_a?(Rules::Calculation) && rule.once? && point.key == "idle")}
           end
 
           def ways(rule, point)

@@ -18,7 +18,7 @@ module UpTack
           # @return [Boolean] whether the rules let it pass
           attr_reader :sound
 
-          # @param ground [Ground]
+          # @param ground [CompiledProject]
           # @param table [Design::Table]
           # @param records [Hash{String=>Hash{Integer=>Hash}}] some real ones that links can lead to
           # @param clock [Clock]
@@ -38,7 +38,7 @@ module UpTack
           # @return [Save::Context] with the records, for formulas
           def context
             @context ||= begin
-              world = World.new(@ground, records: @records)
+              world = RecordOverlay.new(@ground, records: @records)
               Save::Context.new(clock: @clock, person: Save::Ports::Person.new(name: "Somebody", email: nil, role: "builder"), records: world, counters: Counters.new).tap { |context| world.context = context }
             end
           end
@@ -68,7 +68,7 @@ module UpTack
 
           def maker(table)
             linked = table.fields.select(&:link?).to_h { |field| [field.key, @records.fetch(field.target, {}).keys] }
-            Samples::Maker.new(table, context: context, profile: @profiles[table.key] || Samples::Profile.new(table, []), linked: linked, there: there(table), random: @random, full: true)
+            Samples::RecordGenerator.new(table, context: context, profile: @profiles[table.key] || Samples::Profile.new(table, []), linked: linked, there: there(table), random: @random, full: true)
           end
 
           def there(table)
@@ -85,7 +85,7 @@ module UpTack
             maker = maker(table)
             values = maker.values
             TRIES.times do
-              outcome = Save.call(@ground.plan(table.key), Save::Draft.new(typed: Samples::Maker.typed(table, values), stored: nil), context)
+              outcome = Save.call(@ground.plan(table.key), Save::Draft.new(typed: Samples::RecordGenerator.typed(table, values), stored: nil), context)
               context.counters.drop
               return [values, true] if outcome.saved?
 

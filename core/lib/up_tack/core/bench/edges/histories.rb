@@ -52,13 +52,13 @@ module UpTack
             when Rules::Mask, Rules::Fits then validated + misfits
             when Rules::Validation then validated
             when Rules::Number then numbered
-            when Rules::Stamp, Rules::Tally, Rules::Line then watched
+            when Rules::Stamp, Rules::ChangeCounter, Rules::Line then watched
             when Rules::Decision then cells + filled
             when Rules::Fill then alone + filled
             when Rules::Calculation then calculated
             when Rules::State then stated
             when Rules::Tidy then [["untidy text", :typed, {@rule.field => " #{text.upcase}  "}]]
-            when Rules::Narrow then old
+            when Rules::DependentChoice then old
             else []
             end
           end

@@ -33,14 +33,14 @@ module UpTack
             when Rules::OneOf then listed(rule, key)
             when Rules::Check then @solver.ways(Expression.parse(rule.to_plain["formula"]), key == "passed", @seen)
             when Rules::Exists then (key == "refused") ? [{rule.field => "nowhere"}, {rule.field => BigDecimal(999_999)}] : existing(rule)
-            when Rules::Narrow then narrowed(rule, key == "belongs")
+            when Rules::DependentChoice then narrowed(rule, key == "belongs")
             when Rules::State then stated(rule, key)
             when Rules::Decision then decided(rule, key)
             when Rules::Lock then locked(rule, key)
             when Rules::Fill then filled(rule, key)
             when Rules::Copy then (key == "acts") ? [{}] : rule.reads(@table).map { |link| {link => nil} }
             when Rules::Calculation then calculated(rule, key)
-            when Rules::Tally, Rules::Stamp, Rules::Line then eventful(rule, key)
+            when Rules::ChangeCounter, Rules::Stamp, Rules::Line then eventful(rule, key)
             else []
             end
           end

@@ -27,7 +27,7 @@ module UpTack
             rename(project, plain, field, tidy_label(@parts["label"])) if @parts.key?("label")
             before = field.values_at("type", "target")
             AddField::PARTS.each { |part| field[part] = @parts[part] if @parts.key?(part) }
-            FormParts.turned_elsewhere(plain, table, field) if before.first == "link" && field.values_at("type", "target") != before
+            FormRewriter.turned_elsewhere(plain, table, field) if before.first == "link" && field.values_at("type", "target") != before
             build(project, plain)
           end
 

@@ -50,7 +50,7 @@ module UpTack
           def table
             object({
               "id" => LINE, "key" => LINE, "label" => LINE, "aliases" => ALIASES, "one" => MAYBE_LINE, "note" => MAYBE, "title" => MAYBE_LINE,
-              "review" => object({"every" => {"enum" => Inspection::EVERY}, "weekday" => WHOLE, "hour" => WHOLE, "person" => {"type" => %w[string integer], "description" => "By name."}}, %w[every]),
+              "review" => object({"every" => {"enum" => ProjectValidator::EVERY}, "weekday" => WHOLE, "hour" => WHOLE, "person" => {"type" => %w[string integer], "description" => "By name."}}, %w[every]),
               "log" => object({"only" => TEXTS, "all_but" => TEXTS}), "access" => ref("access"),
               "fields" => list("field"), "rules" => list("rule"), "filters" => list("filter"), "forms" => list("form"), "proofs" => list("proof")
             }, %w[id key label fields])
@@ -63,7 +63,7 @@ module UpTack
           def field
             object({
               "id" => LINE, "key" => LINE, "label" => LINE, "aliases" => ALIASES, "type" => {"type" => "string", "description" => "One of #{Values.all.keys.join(", ")}."}, "decimals" => WHOLE, "choices" => TEXTS, "retired" => TEXTS, "list" => TEXT,
-              "format" => {"type" => "object"}, "target" => TEXT, "on_delete" => {"enum" => Inspection::ON_DELETE}, "reverse" => LINE, "note" => MAYBE, "access" => ref("access")
+              "format" => {"type" => "object"}, "target" => TEXT, "on_delete" => {"enum" => ProjectValidator::ON_DELETE}, "reverse" => LINE, "note" => MAYBE, "access" => ref("access")
             }, %w[id key label type])
           end
 
@@ -74,14 +74,14 @@ module UpTack
           end
 
           SHAPES = {
-            Rules::Shapes::TEXTS => TEXTS, Rules::Shapes::WHOLE => WHOLE, Rules::Shapes::FLAG => FLAG, Rules::Shapes::ANYTHING => {},
-            Rules::Shapes::STEPS => {"type" => "array", "items" => {"type" => "object", "required" => %w[do], "properties" => {"do" => TEXT}}},
-            Rules::Shapes::MAP => {"type" => "object", "additionalProperties" => TEXTS},
-            Rules::Shapes::SETS => {"type" => "array", "items" => {"type" => "object", "additionalProperties" => false, "required" => %w[field to], "properties" => {"field" => TEXT, "to" => TEXT, "else" => MAYBE}}},
-            Rules::Shapes::ROWS => {"type" => "array", "items" => TEXTS}
+            Rules::PartTypes::TEXTS => TEXTS, Rules::PartTypes::WHOLE => WHOLE, Rules::PartTypes::FLAG => FLAG, Rules::PartTypes::ANYTHING => {},
+            Rules::PartTypes::STEPS => {"type" => "array", "items" => {"type" => "object", "required" => %w[do], "properties" => {"do" => TEXT}}},
+            Rules::PartTypes::MAP => {"type" => "object", "additionalProperties" => TEXTS},
+            Rules::PartTypes::SETS => {"type" => "array", "items" => {"type" => "object", "additionalProperties" => false, "required" => %w[field to], "properties" => {"field" => TEXT, "to" => TEXT, "else" => MAYBE}}},
+            Rules::PartTypes::ROWS => {"type" => "array", "items" => TEXTS}
           }.freeze
 
-          def part(name) = SHAPES.fetch(Rules::Shapes::ALL[name], TEXT)
+          def part(name) = SHAPES.fetch(Rules::PartTypes::ALL[name], TEXT)
 
           def form
             item = object({

@@ -27,7 +27,7 @@ module UpTack
                 multiple(number, step, :ceil, evaluation)
               end,
               make("power", {number: :number, exponent: :number}, "A number raised to a power.", "power(2, 10)", "1024") do |evaluation, number, exponent|
-                Arithmetics.numbers("^", number, exponent, evaluation)
+                ArithmeticTypes.numbers("^", number, exponent, evaluation)
               end,
               make("sqrt", {number: :number}, "The square root; blank for a number below 0.", "sqrt(144)", "12") do |evaluation, number|
                 number.negative? ? evaluation.note(:no_number, "a number below 0 has no square root") : Numbers.root(number)
@@ -35,7 +35,7 @@ module UpTack
               extreme("min", "The smallest of several values; blanks are passed over. With one name, over linked records.", "min(3, 1, 2)", "1", :negative?),
               extreme("max", "The largest of several values; blanks are passed over. With one name, over linked records.", "max(3, 1, 2)", "3", :positive?),
               make("mod", {number: :number, divisor: :number}, "What is left over by a division; it has the sign of the divisor.", "mod(17, 5)", "2") do |evaluation, number, divisor|
-                Arithmetics.numbers("mod", number, divisor, evaluation)
+                ArithmeticTypes.numbers("mod", number, divisor, evaluation)
               end
             ]
           end
@@ -50,7 +50,7 @@ module UpTack
 
           def extreme(name, help, example, result, better)
             Function.new(name, group: "Numbers", takes: {value: :any, "more*": :any}, returns: :any, alike: true, blanks: true, help: help, example: example, result: result) do |_, *values|
-              values.compact.reduce { |best, value| Comparing.order(value, best).public_send(better) ? value : best }
+              values.compact.reduce { |best, value| Comparator.order(value, best).public_send(better) ? value : best }
             end
           end
 

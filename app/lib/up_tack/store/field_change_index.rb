@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # Which entries of the change log tell of which fields, for whoever asks by field. Held
+    # until all of some are known, since entries that follow one another are kept as one row:
+    # those of a batch mostly tell of the same fields.
+    class FieldChangeIndex
+      ADD = <<~SQL
+        INSERT OR IGNORE INTO up_tack_changed (field_id, entry_id, last_id)
+        SELECT ?1, value ->> 0, value ->> 1 FROM json_each(?2)
+      SQL
+      # Whether an entry tells of a field.
+      OF_ENTRY = <<~SQL
+        (SELECT COALESCE(last_id, entry_id) FROM up_tack_changed WHERE field_id = ? AND entry_id <= up_tack_entries.id
+         ORDER BY entry_id DESC LIMIT 1) >= up_tack_entries.id
+      SQL
+
+      # All entries that tell of a field, beginning at the list of them, which lies in the order of their
+      # numbers; by which they are found then, and by no index, though SQLite would guess otherwise.
+      # @param field [String] id
+      # @return [ActiveRecord::Relation]
+      def self.entries(field)
+        Entry.from("up_tack_changed AS changed CROSS JOIN up_tack_entries NOT INDEXED")
+          .where("changed.field_id = ? AND up_tack_entries.id BETWEEN changed.entry_id AND COALESCE(changed.last_id, changed.entry_id)", field)
+      end
+
+      # The same, for whoever narrows them down to a few: each is looked up in the list.
+      # @return [ActiveRecord::Relation]
+      def self.telling(field) = Entry.where(OF_ENTRY, field)
+
+      # @param scope [ActiveRecord::Relation] as `entries` gives it
+      # @param before [Integer, nil] only those older than this one
+      # @return [ActiveRecord::Relation] the newest first
+      def self.newest(scope, before)
+        scope = scope.order(Arel.sql("changed.entry_id DESC, up_tack_entries.id DESC"))
+        before ? scope.where("changed.entry_id < ? AND up_tack_entries.id < ?", before, before) : scope
+      end
+
+      def initialize
+        @entries = {}.compare_by_identity
+        @alike = Core::InternCache.new
+      end
+
+      # @param entry [Integer]
+      # @param fields [Array<String>] ids; quickest where it is the same object for many entries
+      # @return [void]
+      def add(entry, fields) = (@entries[fields] ||= []) << entry
+
+      # The same of fields that changed one after the other, maybe twice.
+      # @param changes [Array<Core::Save::Change>]
+      def add_changes(entry, changes) = changes.empty? || add(entry, @alike.one(changes.map { |change| change.field.id }))
+
+      # Writes what is held.
+      # @return [void]
+      def write
+        runs = Hash.new { |found, field| found[field] = [] }
+        @entries.each do |fields, entries|
+          some = FieldChangeIndex.runs(entries)
+          fields.uniq.each { |field| runs[field].concat(some) }
+        end
+        runs.each { |field, some| Statements.run(ADD, field, JSON.generate(FieldChangeIndex.joined(some))) }
+        @entries.clear
+      end
+
+      # @param entries [Array<Integer>] in their order
+      # @return [Array<Array(Integer, Integer)>] first and last of those that follow one another
+      def self.runs(entries) = joined(entries.map { |entry| [entry, entry] })
+
+      # @param runs [Array<Array(Integer, Integer)>] none of which overlap
+      # @return [Array<Array(Integer, Integer)>]
+      def self.joined(runs)
+        runs.sort.each_with_object([]) do |(first, last), found|
+          (found.any? && found.last.last + 1 == first) ? found.last[1] = last : found << [first, last]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # Works out, for the records of a table, what is Settled of them before they are written.
+    class RowPreparer
+      # One settled field, where a rule gave it its value or somebody typed it.
+      # stretch:: which of the stretches of a Settled tells of it
+      # known:: by value, what its column takes and what the log says of it
+      Part = Struct.new(:key, :known, :place, :stretch, :field, :writer, :logged, :rule)
+      # parts:: of all settled fields; told:: ids of those that the log tells of where none is blank
+      Shape = Struct.new(:parts, :told)
+
+      # @param table [Core::Design::Table]
+      # @param parting [Core::Save::PlanPartition]
+      def initialize(table, parting)
+        @table = table
+        @parting = parting
+        @differences = ChangeSerializer.new
+        @parts = {}
+        @shapes = Core::InternCache.new(very: true)
+        @told = Core::InternCache.new
+      end
+
+      # @param begun [Core::Save::PartialSave] whose origins are the same object as those of others
+      #   whose fields came about alike
+      # @return [PreparedRow]
+      def of(begun)
+        cells = []
+        stretches = Array.new(@parting.open.length + 1)
+        values = begun.values
+        blank = false
+        shape = @shapes.one(begun.origins) { shape(begun) }
+        shape.parts.each do |part|
+          value = values[part.key]
+          next blank = true if value.nil?
+
+          cell, piece = part.known.one(value) { written(part, value) }
+          cells[part.place] = cell
+          next unless piece
+
+          stretch = part.stretch
+          (before = stretches[stretch]) ? before << "," << piece : stretches[stretch] = +piece
+        end
+        PreparedRow.new(cells, stretches, blank ? @told.one(told(shape, values)) : shape.told)
+      end
+
+      private
+
+      # @return [Shape]
+      def shape(begun)
+        parts = @parting.settled.map do |field, place|
+          rule = begun.rule(field.key)
+          @parts[[field.key, rule]] ||= Part.new(field.key, Core::InternCache.new, place, @parting.open.count { |_, at| at < place }, field, Cells.writer(field), @table.logged?(field), rule)
+        end
+        Shape.new(parts, @told.one(parts.select(&:logged).map { |part| part.field.id }))
+      end
+
+      def told(shape, values) = shape.parts.filter_map { |part| part.field.id if part.logged && !values[part.key].nil? }
+
+      def written(part, value)
+        [part.writer ? part.writer.call(value) : value, (@differences.piece(part.field, nil, value, part.rule).freeze if part.logged)].freeze
+      end
+    end
+  end
+end

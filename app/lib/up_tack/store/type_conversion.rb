@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # Changes the type of a field: every value is read again in the new type
+    # from the way in which people saw it in the old one. What the new type
+    # can't hold is left blank, but the old values are set aside for an undo.
+    class TypeConversion
+      # @return [Boolean] whether a field's values must be read again: its type, or
+      #   the table that it links to, is another one
+      def self.needed?(from, to, old, new)
+        old.type != new.type || (new.link? && from.table(old.target).id != to.table(new.target).id)
+      end
+
+      # @param from [Core::Design::Project] before the change
+      # @param to [Core::Design::Project] after it
+      # @param table [Core::Design::Table] after it
+      # @param old [Core::Design::Field] before it
+      # @param new [Core::Design::Field] after it
+      def initialize(from, to, table, old, new)
+        @from = from
+        @to = to
+        @table = table
+        @old = old
+        @new = new
+      end
+
+      # @param replaced [Replaced] takes note
+      # @param back [Boolean] whether to bring back the values set aside, for the
+      #   records that nobody changed since
+      def run(replaced, back: false)
+        replaced.note(@table, @new)
+        current = read_all
+        originals = back ? taken_back : {}
+        Archive.put_column(@table, renamed) unless back
+        replace_column
+        model = Rows.model(@table.key)
+        current.each do |id, value|
+          original = originals[id]
+          kept = original unless original.nil? || turned(original, @new, @old) != value
+          kept = turned(value, @old, @new) if kept.nil?
+          model.where(id: id).update_all(@new.key => Cells.write(kept, @new)) unless kept.nil?
+        end
+        restore_lost(originals, current, model)
+      end
+
+      # @return [Hash] lost: how many values the new type can't hold, examples: some
+      #   of them as people see them, kept: how many it can
+      def self.preview(project, table, old, new)
+        retyping = new(project, project, table, old, new)
+        lost = []
+        kept = 0
+        Rows.new(table).each do |_, values|
+          value = values[old.key]
+          next if value.nil?
+
+          retyping.turned(value, old, new).nil? ? lost << old.show(value, retyping.records(old)) : kept += 1
+        end
+        {lost: lost.length, examples: lost.uniq.first(5), kept: kept, distinct: lost.uniq}
+      end
+
+      # @return [Object, nil] the value in the other type
+      def turned(value, from, to)
+        given = from.link? ? from.show(value, records(from)) : from.values.dump(value)
+        turned = to.read(given, Core::Reading.new(conventions: @to.conventions, today: Core::Calendar.day(2000, 1, 1), records: records(to)))
+        turned.is_a?(Core::Values::Unreadable) ? nil : turned
+      end
+
+      # @return [LinkedRecords] in which a link of the field is looked up
+      def records(field)
+        (@records ||= {})[field] ||= begin
+          project = (field == @old) ? @from : @to
+          field.link? ? LinkedRecords.of(project) : Core::Save::Ports::NoRecords
+        end
+      end
+
+      private
+
+      # Values that did not fit the type now left were blank in it.
+      def restore_lost(originals, current, model)
+        known = current.to_h
+        originals.each do |id, value|
+          next if known.key?(id) || !turned(value, @new, @old).nil?
+          model.where(id: id).update_all(@new.key => Cells.write(value, @new))
+        end
+      end
+
+      # The column carries the new key by now, and still the old type.
+      def renamed = Core::Design::Field.new(**@old.to_h, key: @new.key)
+
+      def read_all
+        reader = Cells.reader(@old)
+        column = Database.connection.quote_table_name(@new.key)
+        found = Database.connection.select_rows("SELECT id, #{column} FROM #{Database.connection.quote_table_name(@table.key)} WHERE #{column} IS NOT NULL")
+        found.map { |id, raw| [id, reader.call(raw)] }
+      end
+
+      def taken_back
+        reader = Cells.reader(@new)
+        found = {}
+        Archive.take_values(@new) { |id, value| found[id] = reader.call(value) }
+        found
+      end
+
+      def replace_column
+        Columns.drop(@table, renamed)
+        Columns.add(@table, @new)
+      end
+    end
+  end
+end

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Upkeep
+    # When a field begins to be numbered, the numbers that its records have
+    # already are taken note of, so that none is given again and the count goes
+    # on after the highest.
+    class RegisterNumbers
+      def initialize(workspace, progress: Progress.none)
+        @workspace = workspace
+        @progress = progress
+      end
+
+      # @param from [Core::Design::Project, nil]
+      # @param to [Core::Design::Project]
+      def run(from, to)
+        before = rules(from).to_h { |table, rule| [rule.id, [table.field(rule.field).id, rule.to_plain.except("note", "name")]] }
+        rules(to).each { |table, rule| adopt(table, rule) unless before[rule.id] == [table.field(rule.field).id, rule.to_plain.except("note", "name")] }
+      end
+
+      private
+
+      def rules(project) = project ? project.tables.flat_map { |table| table.rules.grep(Core::Rules::Number).map { |rule| [table, rule] } } : []
+
+      def adopt(table, rule)
+        compiled = rule.compile(table)
+        counters = Store::Counters.new(holding: true)
+        rows = Store::Rows.new(table)
+        @progress.begin(table.label, table.field(rule.field).label, rows.count)
+        rows.each_batch do |batch|
+          take_note(compiled, batch, counters)
+          counters.finish
+          @progress.advance(batch.length)
+        end
+      end
+
+      def take_note(compiled, batch, counters)
+        context = @workspace.context
+        ways = [compiled.formula, compiled.series].compact.flat_map { |formula| @workspace.project.upkeep.ways_of(formula) }.uniq.sort_by(&:length)
+        Preload.new(ways, context.records).for(batch)
+        batch.each do |id, values|
+          number = values[compiled.field.key]
+          next if number.nil?
+
+          text = Core::Values.show(number)
+          series, count = compiled.told(Core::Expression::Evaluation.new(values: values, old: values, context: context, is_new: false, id: id), text)
+          counters.keep(compiled.counting(series || ""), count, text)
+          counters.settle(id, finish: false)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Imports
+      # The other end of Ahead, in the process that works ahead.
+      class WorkerProcess
+        # Rows handed over at a time.
+        PORTION = 250
+
+        # @param input [IO]
+        # @param output [IO]
+        # @return [void]
+        def self.run(input, output) = new(WorkerClient.receive(input)).call(input, output)
+
+        # @param job [Hash] as Ahead makes it
+        def initialize(job)
+          Store::Database.look_into(job[:path])
+          id, role = job[:person]
+          @workspace = Workspace.new(person: Store::Person.find(id).tap { |person| person.role = role })
+          raise Store::NotFound, "The design is another one." unless @workspace.revision_id == job[:revision]
+
+          @source = job[:source]
+          @plan = @workspace.plan(job[:table])
+          @parting = @workspace.parting(job[:table])
+          @drafting = RowToDraft.new(@workspace, @plan.table, @source, job[:settings])
+          @settling = Store::RowPreparer.new(@plan.table, @parting)
+          @readings = Core::Save::ParseCache.new
+          @shapes = Core::InternCache.new
+          @origins = Core::InternCache.new
+        end
+
+        # @return [void]
+        def call(input, output)
+          WorkerClient.hand(:ready, output)
+          passed = WorkerClient.receive(input)
+          portion = RowBatch.new(PORTION)
+          @source.each_row do |row, _|
+            next passed -= 1 if passed.positive?
+            WorkerClient.hand(told(portion.take), output) if portion.add(row, row.size)
+          end
+          WorkerClient.hand(told(portion.take), output) if portion.any?
+          WorkerClient.hand(:end, output)
+        rescue Interchange::Unreadable
+          # Whoever asked comes upon it too, and tells.
+        end
+
+        private
+
+        # All rows take each step before the next one is taken: what a step needs is at hand
+        # then, which is felt.
+        # @return [Array<Array>] number, cells and problem of each row; and of one that was begun
+        #   its raw input, of which only the keys matter from here on, and the members of
+        #   Save::PartialSave and of Store::Settled
+        def told(rows)
+          drafts = rows.map { |row| @drafting.call(row) }
+          context = @workspace.context(readings: @readings)
+          begun = drafts.map { |typed, reasons| Core::Save.begin(@plan, Core::Save::Draft.new(typed: typed, brings: true), context, @parting) if reasons.empty? }
+          settled = begun.map { |each| each && settle(each) }
+          rows.each_with_index.map do |row, index|
+            half = begun[index] or next row.pack
+
+            [*row.pack, @shapes.one(drafts[index].first.keys) { |keys| keys.to_h { |key| [key, nil] } }, *half.pack(@plan), *settled[index]]
+          end
+        end
+
+        def settle(begun)
+          # Looking at the one before is quicker than looking for an equal one.
+          begun.origins = @latest = (begun.origins == @latest) ? @latest : @origins.one(begun.origins)
+          @settling.of(begun)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,136 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      # Holds an expectation against what came out of a trial.
+      class ExpectationMatcher
+        # What a state says: which part of a field's state, and whether it is so.
+        STATES = {
+          "shown" => [:shown, true], "hidden" => [:shown, false], "open" => [:enabled, true], "closed" => [:enabled, false],
+          "required" => [:required, true], "optional" => [:required, false], "read_only" => [:read_only, true], "writable" => [:read_only, false]
+        }.freeze
+
+        # @return [Telling]
+        attr_reader :telling
+
+        # @param trial [Trial]
+        # @param table [Design::Table]
+        # @param moment [Trial::Moment] the one looked at
+        def initialize(trial, table, moment)
+          @trial = trial
+          @table = table
+          @moment = moment
+          @telling = Telling.new(table, trial.world)
+        end
+
+        # @param expectation [Expectation]
+        # @return [Expectation::Verdict]
+        def of(expectation)
+          met, actual = send(expectation.what, expectation.plain)
+          Expectation::Verdict.new(met: met, expected: telling.of(expectation), actual: actual, field: expectation.field || expectation.plain["after"], rules: rules(expectation))
+        end
+
+        # The same without words, for whoever runs proofs by the thousand.
+        # @param expectation [Expectation]
+        # @return [Boolean]
+        def met?(expectation)
+          plain = expectation.plain
+          case expectation.what
+          when "saved" then %w[saved back].include?(@moment.state)
+          when "value" then !outcome.nil? && !outcome.unreadable.key?(plain["field"]) && Values.dump(outcome.values[plain["field"]]) == plain["is"]
+          when "state"
+            part, wanted = STATES.fetch(plain["is"]) { return false }
+            @trial.states.fetch(plain["field"])[part] == wanted
+          else send(expectation.what, plain).first
+          end
+        end
+
+        # @return [String] what came out, in a line
+        def came_out
+          case @moment.state
+          when "refused" then "it was refused#{@moment.message ? ": #{@moment.message}" : refused_by}"
+          when "back" then "it was put back"
+          when "typed", "done" then "it was not saved yet"
+          else "it was #{@moment.state}"
+          end
+        end
+
+        private
+
+        def refused_by = " #{refusals.map { |each| each.rule ? "by #{telling.rule(each.rule)}" : "at #{telling.label(each.field)}" }.uniq.join(" and ")}"
+
+        # @return [Array<String>] the rules that an expectation speaks of
+        def rules(expectation)
+          %w[saved deleted].include?(expectation.what) ? refusals.filter_map(&:rule).uniq : expectation.rules(@table)
+        end
+
+        def saved(_plain) = [%w[saved back].include?(@moment.state), came_out]
+        def deleted(_plain) = [@moment.state == "deleted", came_out]
+
+        def refused(plain)
+          return [false, came_out] unless @moment.state == "refused"
+          return [plain["message"].nil? || @moment.message.include?(plain["message"]), came_out] if @moment.message
+
+          meant = refusals.select { |each| (plain["rule"].nil? || each.rule == plain["rule"]) && (plain["field"].nil? || each.field == plain["field"]) }
+          return [false, came_out] if meant.empty?
+          return [true, came_out] if plain["message"].nil? || meant.any? { |each| each.message == plain["message"] }
+
+          [false, "#{came_out} with “#{meant.first.message}”"]
+        end
+
+        def value(plain)
+          key = plain["field"]
+          return [false, "nothing was worked out"] unless outcome
+          return [false, "what was typed can't be read: #{outcome.unreadable[key]}"] if outcome.unreadable.key?(key)
+
+          found = Values.dump(outcome.values[key])
+          [found == plain["is"], "#{telling.label(key)} is #{telling.value(key, found)}"]
+        end
+
+        def state(plain)
+          part, wanted = STATES.fetch(plain["is"]) { return [false, "there is no such state"] }
+          state = @trial.states.fetch(plain["field"])
+          now = STATES.key([part, state[part]])
+          [state[part] == wanted, "#{telling.label(plain["field"])} is #{now.tr("_", "-")}"]
+        end
+
+        def logged(plain)
+          change = changes(plain["field"]).find { |each| same?(plain, "before", each.before) && same?(plain, "after", each.after) }
+          [!change.nil?, logged_words(plain["field"])]
+        end
+
+        def unlogged(plain) = [changes(plain["field"]).empty?, logged_words(plain["field"])]
+
+        def number(plain)
+          text = outcome && Values.show(outcome.values[plain["field"]])
+          [!text.to_s.empty? && Masks.read(plain["fits"].to_s).fits?(text), text.to_s.empty? ? "it has no number" : "the number is #{text}"]
+        rescue Masks::Invalid
+          [false, "the expected mask can't be read"]
+        end
+
+        def cursor(plain)
+          return [false, "the script uses no form"] unless @trial.cursor
+
+          ways = @trial.cursor.all
+          return [false, "#{telling.label(plain["after"])} is not on the form"] unless ways.key?(plain["after"])
+
+          to = ways[plain["after"]]
+          [to == plain["to"], "it goes to #{to ? telling.label(to) : "the end"}"]
+        end
+
+        def outcome = @moment.outcome
+        def refusals = outcome ? outcome.refusals : []
+        def changes(key) = @moment.logged.select { |change| change.field.key == key }
+        def same?(plain, part, value) = !plain.key?(part) || Values.dump(value) == plain[part]
+
+        def logged_words(key)
+          found = changes(key)
+          return "nothing was logged of #{telling.label(key)}" if found.empty?
+
+          found.map { |change| "#{telling.value(key, Values.dump(change.before))} → #{telling.value(key, Values.dump(change.after))}" }.join(", ")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      # Why a field holds what it holds, or is blank: the step of the trace that decided,
+      # or that nothing did.
+      module ValueExplanation
+        DECIDING = %w[read set refused].freeze
+        # step:: its index in the outcome's steps, nil where none decided
+        # words:: a sentence
+        Answer = Struct.new(:step, :words, keyword_init: true)
+
+        module_function
+
+        # @param table [Design::Table]
+        # @param outcome [Save::Outcome] with its trace
+        # @param field [Design::Field]
+        # @return [Answer]
+        def of(table, outcome, field)
+          steps = outcome.steps
+          own = steps.rindex { |step| step.key == field.key && (step.result == "set" || step.result == "read" || (step.result == "refused" && step.rule.nil?)) }
+          return Answer.new(step: own, words: decided(steps[own], field, table)) if own
+
+          outcome.values[field.key].nil? ? undone(table, steps, field) : Answer.new(step: nil, words: "#{field.label} is as it was stored; nothing in this save touched it.")
+        end
+
+        def decided(step, field, table)
+          return "#{field.label} can't be read: #{step.after}" if step.result == "refused"
+          return "#{field.label} was #{step.how || "typed"}." if step.result == "read"
+
+          rule = table.rule(step.rule.to_s)
+          blank = step.after.to_s.empty?
+          "#{field.label} #{blank ? "was made blank" : "comes from"}#{" by" if blank} #{rule ? "“#{rule.tack(table)}”" : "the form"}#{": #{step.how}" if step.how}."
+        end
+
+        # Whoever might have filled it, and why it did not.
+        def undone(table, steps, field)
+          writers = table.rules.select { |rule| rule.writes.include?(field.key) }
+          return Answer.new(step: nil, words: "Nobody typed anything in #{field.label}, and no rule writes it.") if writers.empty?
+
+          index = steps.rindex { |step| step.result == "skipped" && writers.any? { |rule| rule.id == step.rule } }
+          return Answer.new(step: nil, words: "Nobody typed anything in #{field.label}, and no rule had cause to write it.") unless index
+
+          rule = writers.find { |each| each.id == steps[index].rule }
+          Answer.new(step: index, words: "#{field.label} is blank: “#{rule.tack(table)}” was passed over, since #{steps[index].how}.")
+        end
+      end
+    end
+  end
+end

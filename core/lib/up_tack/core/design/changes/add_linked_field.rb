@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # A field for a detail of a linked record, right after the link, with the
+        # rule that fills it: one that always shows what the linked record holds,
+        # or one that copies it when the link is chosen.
+        class AddLinkedField < Change
+          # @param table [String] key
+          # @param link [String] key of the link
+          # @param detail [String] key of a field of the linked table
+          # @param copy [Boolean]
+          def initialize(table:, link:, detail:, copy:)
+            @table = table
+            @link = link
+            @detail = detail
+            @copy = copy
+          end
+
+          def apply(project)
+            plain = project.to_plain
+            table = plain_table(plain, @table)
+            index = table["fields"].index(plain_field(table, @link))
+            detail = detail_of(project)
+            label = free_label("#{table["fields"][index]["label"]}: #{detail.label}", table)
+            key = key_for(label, taken(table["fields"]), "field")
+            table["fields"].insert(index + 1, field(plain, detail, key, label))
+            table["rules"] << rule(plain, key)
+            @summary = "Field #{label} brought in to #{table["label"]}"
+            build(project, plain)
+          end
+
+          private
+
+          def detail_of(project)
+            link = project.table(@table).field(@link)
+            Invalid.because("#{link.label} is no link.", part: "link") unless link.link?
+            detail = project.table(link.target).field(@detail.to_s)
+            Invalid.because("Pick a field of the linked record that is no link.", part: "detail") if detail.nil? || detail.link?
+            detail
+          end
+
+          def free_label(label, table)
+            label = label[0, Names::LONGEST_LABEL]
+            taken = table["fields"].map { |field| Expression::Text.folded(field["label"]) }
+            return label unless taken.include?(Expression::Text.folded(label))
+
+            (2..).lazy.map { |number| "#{label[0, Names::LONGEST_LABEL - 4]} #{number}" }.find { |each| !taken.include?(Expression::Text.folded(each)) }
+          end
+
+          def field(plain, detail, key, label)
+            detail.to_plain.except("note", "id", "key", "label", "aliases").merge("id" => next_id(plain, "f"), "key" => key, "label" => label)
+          end
+
+          def rule(plain, key)
+            common = {"id" => next_id(plain, "r"), "field" => key, "formula" => "#{@link}.#{@detail}"}
+            @copy ? common.merge("kind" => "copy") : common.merge("kind" => "calculation", "keeping" => "shown")
+          end
+        end
+      end
+    end
+  end
+end

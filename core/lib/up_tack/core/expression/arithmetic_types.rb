@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Expression
+      # Which types the arithmetic signs take and give, what they do, and how a
+      # wrong pair is told.
+      module ArithmeticTypes
+        # [sign, left, right] to the type of the result.
+        RESULTS = {
+          ["+", :number, :number] => :number, ["-", :number, :number] => :number,
+          ["*", :number, :number] => :number, ["/", :number, :number] => :number,
+          ["mod", :number, :number] => :number, ["^", :number, :number] => :number,
+          ["+", :date, :number] => :date, ["+", :number, :date] => :date, ["-", :date, :number] => :date,
+          ["-", :date, :date] => :number, ["-", :moment, :moment] => :number,
+          ["+", :moment, :number] => :moment, ["+", :number, :moment] => :moment, ["-", :moment, :number] => :moment
+        }.freeze
+        SECONDS_A_DAY = 86_400
+
+        module_function
+
+        # @return [Symbol, nil] nil for a pair that does not go together
+        def result(sign, left, right)
+          return RESULTS[[sign, left, right]] unless [left, right].include?(:any)
+          return :any if left == right
+
+          fitting = RESULTS.select { |(each, a, b), _| each == sign && Types.fit?(left, a) && Types.fit?(right, b) }.values.uniq
+          fitting.one? ? fitting.first : fitting.first && :any
+        end
+
+        # @return [String] why the pair does not go together, with a mend
+        def mistake(sign, left, right)
+          pair = [left, right]
+          verb = {"+" => "added", "-" => "subtracted", "*" => "multiplied", "/" => "divided", "mod" => "divided", "^" => "raised"}.fetch(sign)
+          both = "#{upcase_first(Types.phrase(left))} and #{Types.phrase(right)} can't be #{verb}"
+          return "#{both}; to join them as text use `&`." if sign == "+" && pair.include?(:text)
+          return "#{both}; to read a number from a text, use `value(…)`." if pair.include?(:text) && pair.include?(:number)
+          return "#{both}; take the day of the moment with `date(…)`." if pair.sort == %i[date moment]
+          return "#{both}; the difference of two dates is `-`." if sign == "+" && pair == %i[date date]
+
+          "#{both}."
+        end
+
+        # @return [String] why two values can't be compared, with a mend
+        def uncomparable(left, left_type, right, right_type)
+          both = "#{upcase_first(Types.phrase(left_type))} can't be compared with #{Types.phrase(right_type)}"
+          types = [left_type, right_type]
+          text = [[left, left_type], [right, right_type]].find { |_, type| type == :text }&.first
+          value = text.is_a?(Nodes::Literal) ? "\"#{text.value}\"" : "…"
+          return "#{both}; write the date as `date(#{value})`." if types.sort == %i[date text]
+          return "#{both}; to read a number from a text, use `value(#{value})`." if types.sort == %i[number text]
+          return "#{both}; take the day of the moment with `date(…)`." if types.sort == %i[date moment]
+
+          "#{both}."
+        end
+
+        # Works out one operation. Both values are there, of fitting types.
+        # @return [Object, nil] nil, with a note, where there is no answer
+        def work_out(sign, left, right, evaluation)
+          if left.is_a?(BigDecimal) && right.is_a?(BigDecimal) then numbers(sign, left, right, evaluation)
+          elsif left.is_a?(BigDecimal) then moved(right, left, evaluation)
+          elsif right.is_a?(BigDecimal) then moved(left, (sign == "-") ? -right : right, evaluation)
+          elsif left.is_a?(::Date) then BigDecimal((left - right).to_i)
+          else BigDecimal((left - right).to_r, Numbers::WORKING_DIGITS) / SECONDS_A_DAY
+          end
+        end
+
+        def numbers(sign, left, right, evaluation)
+          case sign
+          when "/" then right.zero? ? by_zero(evaluation) : Numbers.divide(left, right)
+          when "mod" then right.zero? ? by_zero(evaluation) : left.modulo(right)
+          when "+" then Numbers.add(left, right)
+          when "-" then Numbers.subtract(left, right)
+          when "*" then Numbers.multiply(left, right)
+          when "^" then Numbers.power(left, right) || evaluation.note(:no_number, "there is no such power")
+          end
+        end
+
+        def moved(value, days, evaluation)
+          if value.is_a?(::Time)
+            moved = value + (days * SECONDS_A_DAY).to_r
+          elsif days.frac.nonzero?
+            return evaluation.note(:part_of_day, "a date moves by whole days, not by #{Numbers.plain(Numbers.settle(days))}")
+          else
+            raise Numbers::TooLarge if days.abs > 10_000_000
+            moved = value + days.to_i
+          end
+          return moved if moved.year.between?(1, 9999)
+
+          evaluation.note(:date_range, "the date is outside the years 1 to 9999")
+        end
+
+        def by_zero(evaluation) = evaluation.note(:division_by_zero, "division by zero")
+
+        def upcase_first(text) = text[0].upcase + text[1..]
+      end
+    end
+  end
+end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    # One object for all that are equal, and what was made of it: many records are alike in
+    # what stands in them, and what is the same object is read, handed over and looked up only
+    # once. Where few turn out to be alike it stops looking.
+    class InternCache
+      # Those remembered at a time, and bytes of a text that is.
+      MOST = 1_000
+      LONGEST = 200
+
+      # @param very [Boolean] whether only the very same object counts as equal
+      def initialize(very: false)
+        @known = very ? {}.compare_by_identity : {}
+        @asked = 0
+      end
+
+      # @param key [Object] which nobody changes any more
+      # @yield [key] makes the object of it, the key itself without
+      # @return [Object]
+      def one(key)
+        return block_given? ? yield(key) : key if @known.nil? || (key.is_a?(String) && key.bytesize > LONGEST)
+
+        @asked += 1
+        found = @known[key]
+        return found unless found.nil?
+
+        remember(key, block_given? ? yield(key) : key)
+      end
+
+      private
+
+      # Remembering is worth it from about one in five that was known.
+      def remember(key, made)
+        if @known.length >= MOST
+          @known.clear
+          @known = nil if @asked < MOST + (MOST / 4)
+          @asked = 0
+        end
+        @known&.store(key, made)
+        made
+      end
+    end
+  end
+end

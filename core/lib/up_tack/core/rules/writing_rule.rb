@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      # What the rules have in common that set fields from others: what somebody
+      # typed after the change that moves them stays, unless they overrule the hand.
+      #
+      # only_blank:: whether they leave alone what is filled
+      # overrules:: whether they write over what was typed, whenever that was
+      class WritingRule < Rule
+        def self.stage = "fill"
+        def self.suits?(field, table) = !table.given?(field.key)
+
+        def reads_before? = true
+        def only_blank? = @parts["only_blank"] == true
+        def overrules? = @parts["overrules"] == true
+
+        def fields(table) = [*writes, *reads(table)].uniq
+
+        private
+
+        # @return [Array<Design::Problem>] of the fields that it sets
+        def target_key_problems(table, part)
+          return [problem(part, "Pick the fields to set.")] if writes.empty?
+          return [problem(part, "#{label(table, writes.tally.key(2) || writes.first)} is set twice in this rule.")] if writes.uniq.length < writes.length
+          return [problem("field", "The rule is pinned on #{label(table, field)}, so it sets that field too.")] unless writes.include?(field)
+
+          loose = writes.find { |key| table.field(key).nil? }
+          return [problem(part, "There is no field `#{loose}` in #{table.label}.")] if loose
+
+          given = writes.find { |key| table.worked_out?(key) }
+          given ? [problem(part, "#{label(table, given)} is worked out by a rule already; it can't be set by another.")] : []
+        end
+
+        def label(table, key) = table.field(key)&.label || key
+
+        # @return [String] how it stands to the hand, where that is not as usual
+        def manner
+          [(", only where it is blank" if only_blank?), (", over what was typed too" if overrules?)].compact.join
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+require "active_support/cache"
+require "rack/attack"
+
+module UpTack
+  module Web
+    module Guard
+      # Slows down whoever tries out passwords. Counted are wrong tries: from one address; from one address
+      # under one name; and under one name from wherever, which slows strangers, yet never a browser in which
+      # that person was signed in before. So nobody can shut somebody else out.
+      module RateLimits
+        # Requests with a password from one address within a minute.
+        FROM_ADDRESS = 30
+        # Wrong tries under a name within PERIOD seconds: from one address, or in a browser that is known; and
+        # from all others together, after which one is heard every PAUSE seconds.
+        UNDER_NAME = 8
+        FROM_ALL = 20
+        PERIOD = 600
+        PAUSE = 15
+        ASKED = %r{\A/api/(session|session/confirm|session/password|set-up)\z}
+
+        # A name was tried too often.
+        class TooMany < StandardError
+          # @return [Integer] seconds to wait
+          attr_reader :wait
+
+          def initialize(wait)
+            @wait = wait
+            super("Too many wrong passwords. Wait #{wait} seconds and try again, or ask a builder for a new password.")
+          end
+        end
+
+        module_function
+
+        # Prepares the middleware, which looks at addresses.
+        def prepare
+          Rack::Attack.cache.store = ActiveSupport::Cache::MemoryStore.new
+          Rack::Attack.throttle("passwords by address", limit: FROM_ADDRESS, period: 60) { |request| request.ip if !request.get? && ASKED.match?(request.path) }
+          Rack::Attack.throttled_responder = lambda do |request|
+            wait = request.env["rack.attack.match_data"].then { |data| data[:period] - (data[:epoch_time] % data[:period]) }
+            [429, {"content-type" => "application/problem+json", "retry-after" => wait.to_s}, [JSON.generate(details(wait))]]
+          end
+        end
+
+        # Before a password is looked at.
+        # @param name [String] to sign in with
+        # @param request [Rack::Request]
+        # @return [void]
+        # @raise [TooMany]
+        def check(name, request)
+          raise TooMany.new(left) if wrong(near(name, request)) >= UNDER_NAME
+          return if known?(name, request) || wrong(far(name)) < FROM_ALL
+
+          heard = cache.read("#{far(name)} heard")
+          raise TooMany.new(PAUSE) if heard && now - heard < PAUSE
+
+          cache.write("#{far(name)} heard", now, expires_in: PERIOD)
+        end
+
+        # @return [void]
+        def failed(name, request)
+          person = Store::Person.signing_in_as(name)
+          count = Rack::Attack.cache.count(near(name, request), PERIOD)
+          Rack::Attack.cache.count(far(name), PERIOD) unless known?(name, request)
+          Store::Event.add_soon((count == UNDER_NAME) ? "locked_out" : "sign_in_failed", {"from" => request.ip, "known" => !person.nil?}, person: person)
+        end
+
+        # Whoever is in has not been guessing.
+        # @return [void]
+        def forget(name, request) = Rack::Attack.cache.delete("#{now / PERIOD}:#{near(name, request)}")
+
+        def details(wait) = {type: "about:blank", title: "Too many passwords in a short time; wait #{wait} seconds.", status: 429, code: "too_many"}
+
+        def near(name, request) = known?(name, request) ? "name:#{Store::Person.folded(name)} known" : "name:#{Store::Person.folded(name)} at #{request.ip}"
+        def far(name) = "name:#{Store::Person.folded(name)}"
+        def wrong(key) = Rack::Attack.cache.read("#{now / PERIOD}:#{key}").to_i
+        def known?(name, request) = Devices.known_to(request.cookies).include?(Store::Person.signing_in_as(name)&.id)
+        def left = PERIOD - (now % PERIOD)
+        def now = Time.now.to_i
+        def cache = Rack::Attack.cache.store
+      end
+    end
+  end
+end
