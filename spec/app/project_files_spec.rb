@@ -5,7 +5,7 @@ require "store_helper"
 
 RSpec.describe "Project files, in the store and on the command line" do
   let(:demo) { File.read(File.join(UpTack::App::ROOT, "demo", "kiln_share.json")) }
-  let(:bring_in) { UpTack::UseCases::ProjectFiles::BringIn.new(workspace) }
+  let(:bring_in) { UpTack::UseCases::ProjectFiles::ApplyProjectFile.new(workspace) }
 
   # @return [Array(Integer, String, String)] exit status, output and mistakes of a command
   def command(*arguments, input: "")

@@ -31,6 +31,26 @@ RSpec.describe "Records at the edges" do
     expect(typed(worked, "a")).to include(%w[4 saved], %w[5 refused], %w[6 refused])
   end
 
+  it "reach every row of a decision table that can be reached, as brute force does, and large ones at once" do
+    cell = Struct.new(:values) { def fits?(value) = values.nil? || values.include?(value) }
+    row = Struct.new(:cells)
+    random = Random.new(RSpec.configuration.seed)
+    300.times do
+      inputs = Array.new(random.rand(1..4)) { (0...random.rand(1..5)).to_a }
+      rows = Array.new(random.rand(1..8)) { row.new(inputs.map { |values| cell.new((random.rand < 0.3) ? nil : values.select { random.rand < 0.5 }) }) }
+      decides = ->(values) { rows.index { |each| each.cells.zip(values).all? { |one, value| one.fits?(value) } } }
+      every = inputs.first.product(*inputs.drop(1)).map(&decides)
+      [nil, *rows.each_index].each do |wanted|
+        found = Core::Bench::Edges::RowValues.new(inputs, rows).find(wanted)
+        expect([!found.nil?, found && decides.call(found)]).to eq([every.include?(wanted), every.include?(wanted) ? wanted : nil])
+      end
+    end
+    keys = (1..6).map { |index| "i#{index}" }
+    cells = Array.new(40) { |place| [*keys.map { random.rand(100).then { |low| (random.rand < 0.2) ? "" : "#{low}..#{low + 20}" } }, "Row #{place}"] }
+    found = edges(*keys.map { |key| field(key, "number", decimals: 0) }, field("out", "text"), rules: [rule("decision", "out", name: "Large", inputs: keys, outputs: ["out"], rows: cells)])
+    expect(found.flat_map { |each| each.points.to_a.map(&:last) }.uniq).to include("row 1", "row 20", "row 40", "no row")
+  end
+
   it "take both sides of every condition, and each choice and one that there is not" do
     fields = [field("firing", "choice", choices: %w[Bisque Glaze Raku]), field("peak", "number", decimals: 0)]
     found = edges(*fields, rules: [rule("check", "peak", formula: "not (firing = \"Raku\" and peak > 1000)")])

@@ -18,7 +18,7 @@ RSpec.describe "Forms in the core" do
     plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
     outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored, id: stored && 1, live: true), context)
     ready = Core::Forms::Ready.new(design.forms.first, design)
-    Core::Forms::Cursor.new(ready, outcome, Core::Save::States.new(plan, outcome, context.person, ready.states).all)
+    Core::Forms::Cursor.new(ready, outcome, Core::Save::FieldStates.new(plan, outcome, context.person, ready.states).all)
   end
 
   # Where the cursor goes from a field: what is typed, the form, the field => the next one.
@@ -78,7 +78,7 @@ RSpec.describe "Forms in the core" do
   it "are told apart in the design's history, part by part" do
     one, other = [nil, %w[kind]].map { |order| made(**{order: order, jumps: [{"after" => "town", "to" => "end"}]}.compact) }
     projects = [one, other].map { |table| Core::Design::Project.from("name" => "Trial", "last_id" => 200, "tables" => [table.to_plain]) }
-    found = Core::Design::Comparison.new(*projects).differences
+    found = Core::Design::ProjectDiff.new(*projects).differences
     expect(found.map { |each| [each.what, each.place] }).to eq([["form", "Form Desk of Pieces"]])
     expect(found.first.after).to include("order: kind").and include("jumps: after town, to end")
   end

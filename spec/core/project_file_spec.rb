@@ -78,7 +78,7 @@ RSpec.describe "The project file" do
   describe "merged into a project" do
     let(:content) { file.read(text) }
 
-    def merged(project, design) = Core::Design::Changes::BringIn.new(design: design).apply(project)
+    def merged(project, design) = Core::Design::Changes::ApplyProjectFile.new(design: design).apply(project)
 
     it "of its own changes nothing" do
       expect(merged(content.project, content.design).to_plain).to eq(content.project.to_plain)
@@ -102,7 +102,7 @@ RSpec.describe "The project file" do
       design["tables"].first["review"]["person"] = 1
       made = merged(Core::Design::Project.from(plain.merge("last_id" => 900)), design)
       expect(made.table("clays").field("origin")).not_to be_nil
-      found = Core::Design::Comparison.new(Core::Design::Project.from(plain.merge("last_id" => 900)), made).differences
+      found = Core::Design::ProjectDiff.new(Core::Design::Project.from(plain.merge("last_id" => 900)), made).differences
       expect(found.map { |each| [each.what, each.before.nil?] }).to contain_exactly(["rule", false], ["rule", true], ["proof", false])
       ids = made.tables.flat_map { |table| [table.id, *table.fields.map(&:id), *table.rules.map(&:id), *table.proofs.map(&:id)] }
       expect(ids.uniq.length).to eq(ids.length)

@@ -10,7 +10,7 @@ RSpec.describe "States of fields" do
   def states(design, typed, stored: nil, person: Core::Save::Ports::Person.new(role: "clerk"))
     plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
     outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored, id: stored && 1, live: true), context)
-    Core::Save::States.new(plan, outcome, person).all
+    Core::Save::FieldStates.new(plan, outcome, person).all
   end
 
   # One statement, both directions, right on an empty record too.

@@ -4,8 +4,8 @@ import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Toaster } from "sonner";
 import { ProblemError } from "../api/client";
 import { Loading } from "../components/Loading";
+import { AuthGate } from "./AuthGate";
 import { FailedPage } from "./FailedPage";
-import { Gate } from "./Gate";
 import { MissingPage } from "./MissingPage";
 import { Shell } from "./Shell";
 import { TableFrame } from "./TableFrame";
@@ -82,9 +82,9 @@ export function App() {
   return (
     <QueryClientProvider client={client}>
       <Suspense fallback={<Loading />}>
-        <Gate>
+        <AuthGate>
           <RouterProvider router={router} />
-        </Gate>
+        </AuthGate>
       </Suspense>
       <Toaster
         position="bottom-left"

@@ -8,9 +8,9 @@ import { findMatches, useSession, useTables } from "../api/queries";
 import { Dialog } from "../components/Dialog";
 import { viewPath } from "../views/records/sorting";
 import { words } from "../words";
-import { useMay } from "./may";
 import { ranked } from "./ranking";
 import { useDesignUndo } from "./useDesignUndo";
+import { usePermissions } from "./usePermissions";
 
 type Found = { id: string; kind: string; label: string; detail?: string; go: () => void };
 
@@ -34,7 +34,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate();
   const { undo, redo } = useDesignUndo();
   const session = useSession();
-  const may = useMay();
+  const may = usePermissions();
   const tables = useTables();
   const proofs = useProofs(may.design);
   const inside = useQuery({

@@ -20,8 +20,8 @@ import { Confirm } from "../components/Confirm";
 import { Popover } from "../components/Popover";
 import { forgetAll, unsavedHere } from "../components/record/tabs";
 import { words } from "../words";
-import { leave } from "./Gate";
-import { useMay } from "./may";
+import { leave } from "./AuthGate";
+import { usePermissions } from "./usePermissions";
 
 type Props = { session: Session; onShortcuts: () => void; onPassword: () => void; onWriting: () => void };
 type Theme = "calico" | "lamplight";
@@ -29,7 +29,7 @@ const STORED = "up-tack-theme";
 
 /** Whoever acts; opens what belongs to them: the light, the keyboard, the password, signing out. */
 export function PersonMenu({ session, onShortcuts, onPassword, onWriting }: Props) {
-  const may = useMay();
+  const may = usePermissions();
   const client = useQueryClient();
   /** How many things are not saved, while it is asked whether they may go. */
   const [unsaved, setUnsaved] = useState(0);

@@ -6,8 +6,8 @@ import { Mark } from "../components/Mark";
 import { PasswordDialog } from "../views/people/PasswordDialog";
 import { words } from "../words";
 import { ClockChip } from "./ClockChip";
+import { FieldOriginDialog } from "./FieldOriginDialog";
 import { JobDialog } from "./JobDialog";
-import { useMay } from "./may";
 import { NoticesWaiting } from "./NoticesWaiting";
 import { Palette } from "./Palette";
 import { PasswordAgain } from "./PasswordAgain";
@@ -17,7 +17,7 @@ import { TableSwitcher } from "./TableSwitcher";
 import { typingInto } from "./typingInto";
 import { useAstray } from "./useAstray";
 import { useDesignUndo } from "./useDesignUndo";
-import { Writers } from "./Writers";
+import { usePermissions } from "./usePermissions";
 import { WritingDialog } from "./WritingDialog";
 
 const VIEWS = Object.entries(words.views);
@@ -27,7 +27,7 @@ const BUILDERS_ONLY = ["bench"];
 export function Shell() {
   const { table } = useParams();
   const session = useSession();
-  const may = useMay();
+  const may = usePermissions();
   const here = useTable(table ?? "");
   const [open, setOpen] = useState<"palette" | "shortcuts" | "password" | "writing" | null>(null);
   const { undo, redo } = useDesignUndo();
@@ -118,7 +118,7 @@ export function Shell() {
         </Suspense>
       </main>
       <JobDialog />
-      <Writers />
+      <FieldOriginDialog />
       <PasswordAgain />
       {open === "palette" && <Palette onClose={() => setOpen(null)} />}
       {open === "password" && session.data && <PasswordDialog session={session.data} onClose={() => setOpen(null)} />}

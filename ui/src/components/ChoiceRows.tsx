@@ -3,7 +3,7 @@ import { type KeyboardEvent, useRef, useState } from "react";
 import { flushSync } from "react-dom";
 import { words } from "../words";
 import { type Choices, mergedWith } from "./choices";
-import { SignButton } from "./SignButton";
+import { IconButton } from "./IconButton";
 
 type Props = { choices: Choices; onChange: (choices: Choices) => void };
 
@@ -95,30 +95,30 @@ export function ChoiceRows({ choices, onChange }: Props) {
             />
             {words.choices.retired}
           </label>
-          <SignButton passed name={words.tidy.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
+          <IconButton passed name={words.tidy.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
             <ArrowUp size={13} aria-hidden />
-          </SignButton>
-          <SignButton
+          </IconButton>
+          <IconButton
             passed
             name={words.tidy.later}
             disabled={index === values.length - 1}
             onClick={() => move(index, 1)}
           >
             <ArrowDown size={13} aria-hidden />
-          </SignButton>
+          </IconButton>
           {was.filter(Boolean).length > 1 && (
-            <SignButton
+            <IconButton
               passed
               name={words.choices.merge}
               disabled={!was[index]}
               onClick={() => setMerging(merging === index ? null : index)}
             >
               <Merge size={13} aria-hidden />
-            </SignButton>
+            </IconButton>
           )}
-          <SignButton passed name={words.tidy.remove} onClick={() => remove(index)}>
+          <IconButton passed name={words.tidy.remove} onClick={() => remove(index)}>
             <X size={13} aria-hidden />
-          </SignButton>
+          </IconButton>
           {merging === index && (
             <select
               aria-label={words.choices.mergeInto(value)}

@@ -71,7 +71,7 @@ module UpTack
         upload = UseCases::Imports::Uploads::Upload.new(path: refused, name: File.basename(path))
         rows = "#{refused}.rows"
         FileUtils.mv(rows, upload.refused)
-        File.open(refused, "wb") { |io| UseCases::Imports::MendedFile.write(upload, source, io, decimal_mark: workspace.project.conventions.decimal_mark) }
+        File.open(refused, "wb") { |io| UseCases::Imports::CorrectedFile.write(upload, source, io, decimal_mark: workspace.project.conventions.decimal_mark) }
         FileUtils.rm_f(upload.refused)
       end
 

@@ -29,7 +29,7 @@ module UpTack
         path = arguments.first || Database.path([])
         [path, *(against if at)].each { |file| return missing(file) unless File.file?(file.to_s) }
 
-        Store::Database.look_into(path)
+        Store::Database.open_readonly(path)
         return unkeyed(path) if Store::LogKey.ring.empty?
 
         tell(Store::LogCheck.run(against: against))

@@ -10,7 +10,7 @@ module UpTack
       # @param changes [Array<Core::Save::Change>]
       # @param followed [Hash{Array(String, String)=>Integer}] how many calculated
       #   values of other records became other ones, by table and field
-      # @param passed [Array<Core::Save::Passed>] warnings passed with a reason
+      # @param passed [Array<Core::Save::AcknowledgedWarning>] warnings passed with a reason
       # @param batch [Batch, nil] the greater change that it is a part of
       # @param workspace [Workspace] of whoever saves
       # @param records [LinkedRecords] by which links are named

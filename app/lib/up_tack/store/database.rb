@@ -27,7 +27,7 @@ module UpTack
 
       # Teaches a connection how formulas compare texts, so that sorting by it is
       # the same as comparing what is shown.
-      def teach(connection)
+      def register_functions(connection)
         connection.raw_connection.create_function("UP_TACK_FOLDED", 1, SQLite3::Constants::TextRep::UTF8 | SQLite3::Constants::TextRep::DETERMINISTIC) do |function, text|
           function.result = text.nil? ? nil : Core::Expression::Text.folded(text.to_s)
         end
@@ -55,7 +55,7 @@ module UpTack
 
       # Opens a file that another process writes to, and reads only.
       # @param path [String]
-      def look_into(path) = connect(path, readonly: true)
+      def open_readonly(path) = connect(path, readonly: true)
 
       def connect(path, more = {})
         @path = path
@@ -75,7 +75,7 @@ module UpTack
         ActiveRecord::ConnectionAdapters::SQLite3Adapter.set_callback(:checkout, :after) do |connection|
           raw = connection.raw_connection
           unless taught.key?(raw)
-            Database.teach(connection)
+            Database.register_functions(connection)
             # SQLite's own way of waiting would keep every other thread of this
             # process from going on, the one that it waits for among them.
             raw.busy_handler_timeout = BUSY_TIMEOUT

@@ -16,7 +16,7 @@ module UpTack
         name = name(field)
         connection.create_table(name) { |t| t.column("value", field.values.column) } unless connection.table_exists?(name)
         values.each do |id, value|
-          Statements.run("INSERT OR REPLACE INTO #{quoted(name)} (id, value) VALUES (?, ?)", id, Cells.write(value, field))
+          Statements.run("INSERT OR REPLACE INTO #{quoted(name)} (id, value) VALUES (?, ?)", id, ColumnCodec.write(value, field))
         end
       end
 

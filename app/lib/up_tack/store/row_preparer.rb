@@ -51,7 +51,7 @@ module UpTack
       def shape(begun)
         parts = @parting.settled.map do |field, place|
           rule = begun.rule(field.key)
-          @parts[[field.key, rule]] ||= Part.new(field.key, Core::InternCache.new, place, @parting.open.count { |_, at| at < place }, field, Cells.writer(field), @table.logged?(field), rule)
+          @parts[[field.key, rule]] ||= Part.new(field.key, Core::InternCache.new, place, @parting.open.count { |_, at| at < place }, field, ColumnCodec.writer(field), @table.logged?(field), rule)
         end
         Shape.new(parts, @told.one(parts.select(&:logged).map { |part| part.field.id }))
       end

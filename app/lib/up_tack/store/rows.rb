@@ -84,7 +84,7 @@ module UpTack
           column = Query::Keys.of(field)
           list = some.map { |value| Query::Keys.value(value, field) }.join(", ")
           Database.connection.select_rows("SELECT rows.id, #{column} FROM #{quoted(@table.key)} AS rows WHERE #{column} IN (#{list}) ORDER BY rows.id").each do |id, value|
-            (found[Rows.sought(Cells.reader(field).call(value))] ||= []) << id
+            (found[Rows.sought(ColumnCodec.reader(field).call(value))] ||= []) << id
           end
         end
       end
@@ -157,7 +157,7 @@ module UpTack
         fields = @fields.select { |field| values.key?(field.key) }
         return if fields.empty?
 
-        Statements.run("UPDATE #{quoted(@table.key)} SET #{fields.map { |field| "#{quoted(field.key)} = ?" }.join(", ")} WHERE id = ?", *fields.map { |field| Cells.write(values[field.key], field) }, id)
+        Statements.run("UPDATE #{quoted(@table.key)} SET #{fields.map { |field| "#{quoted(field.key)} = ?" }.join(", ")} WHERE id = ?", *fields.map { |field| ColumnCodec.write(values[field.key], field) }, id)
       end
 
       def delete(id) = Statements.run("DELETE FROM #{quoted(@table.key)} WHERE id = ?", id)
@@ -186,7 +186,7 @@ module UpTack
       # Where each field's value lies in a row that was read, and how it is read.
       def layout(keys)
         fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields
-        (@layouts ||= {})[keys] ||= fields.each_with_index.to_h { |field, index| [field.key, [index + 1, Cells.reader(field)]] }
+        (@layouts ||= {})[keys] ||= fields.each_with_index.to_h { |field, index| [field.key, [index + 1, ColumnCodec.reader(field)]] }
       end
 
       def cell((key, writer), values) = ((value = values[key]).nil? || writer.nil?) ? value : writer.call(value)
@@ -198,7 +198,7 @@ module UpTack
       end
 
       # How each field's values are written.
-      def writers = @writers ||= @fields.map { |field| [field.key, Cells.writer(field)] }
+      def writers = @writers ||= @fields.map { |field| [field.key, ColumnCodec.writer(field)] }
 
       # Made when it is first needed: what reads and writes one record does without.
       def model = @model ||= Rows.model(@table.key)

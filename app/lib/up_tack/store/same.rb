@@ -19,7 +19,7 @@ module UpTack
         column = quoted(field.key)
         return [Condition.new("#{column} IS NULL", [])] if value.nil?
 
-        cell = Cells.write(value, field)
+        cell = ColumnCodec.write(value, field)
         return [Condition.new("#{column} = ?", [cell])] unless cell.is_a?(String) && !regard_case && Query::Keys.folded?(field)
 
         folded = Core::Expression::Text.folded(cell)

@@ -107,10 +107,10 @@ module UpTack
 
       # Leaves separators out of what is stored from now on, or puts them in.
       def write_anew(table, before, after)
-        reader = Cells.reader(before)
+        reader = ColumnCodec.reader(before)
         model = Rows.model(table.key)
         model.where.not(after.key => nil).pluck(:id, after.key).each do |id, raw|
-          cell = Cells.write(reader.call(raw), after)
+          cell = ColumnCodec.write(reader.call(raw), after)
           model.where(id: id).update_all(after.key => cell) unless cell == raw
         end
       end

@@ -39,7 +39,7 @@ module UpTack
           original = originals[id]
           kept = original unless original.nil? || turned(original, @new, @old) != value
           kept = turned(value, @old, @new) if kept.nil?
-          model.where(id: id).update_all(@new.key => Cells.write(kept, @new)) unless kept.nil?
+          model.where(id: id).update_all(@new.key => ColumnCodec.write(kept, @new)) unless kept.nil?
         end
         restore_lost(originals, current, model)
       end
@@ -81,7 +81,7 @@ module UpTack
         known = current.to_h
         originals.each do |id, value|
           next if known.key?(id) || !turned(value, @new, @old).nil?
-          model.where(id: id).update_all(@new.key => Cells.write(value, @new))
+          model.where(id: id).update_all(@new.key => ColumnCodec.write(value, @new))
         end
       end
 
@@ -89,14 +89,14 @@ module UpTack
       def renamed = Core::Design::Field.new(**@old.to_h, key: @new.key)
 
       def read_all
-        reader = Cells.reader(@old)
+        reader = ColumnCodec.reader(@old)
         column = Database.connection.quote_table_name(@new.key)
         found = Database.connection.select_rows("SELECT id, #{column} FROM #{Database.connection.quote_table_name(@table.key)} WHERE #{column} IS NOT NULL")
         found.map { |id, raw| [id, reader.call(raw)] }
       end
 
       def taken_back
-        reader = Cells.reader(@new)
+        reader = ColumnCodec.reader(@new)
         found = {}
         Archive.take_values(@new) { |id, value| found[id] = reader.call(value) }
         found

@@ -94,7 +94,7 @@ module UpTack
 
         # @param changes [Array<Array(Integer, Object)>]
         def write(changes)
-          changes.each { |id, value| statement.execute(Store::Cells.write(value), id) }
+          changes.each { |id, value| statement.execute(Store::ColumnCodec.write(value), id) }
         end
 
         def close = @statement&.close

@@ -60,7 +60,7 @@ module UpTack
         filled, least, greatest, *parts = found
         return Total.new(filled: filled) if filled.zero? || !%i[number date].include?(field.kind)
 
-        read = Store::Cells.reader(field)
+        read = Store::ColumnCodec.reader(field)
         sum = (field.kind == :number) ? Sum.of(parts) || sum_by_values(Store::Query::Keys.name(field)) : nil
         Total.new(filled: filled, sum: sum, average: sum && average(sum, filled), least: read.call(least), greatest: read.call(greatest))
       end

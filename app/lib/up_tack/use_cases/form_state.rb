@@ -3,7 +3,7 @@
 module UpTack
   module UseCases
     # How the fields of a form stand to whoever fills it in, and where the cursor goes.
-    # states:: Core::Save::States::State by field key
+    # states:: Core::Save::FieldStates::State by field key
     # following:: by key of each field of the form, the field that comes next, nil for the end
     # first:: the first field to type in
     FormState = Struct.new(:states, :following, :first, keyword_init: true) do
@@ -13,7 +13,7 @@ module UpTack
       # @param person [#role]
       # @return [FormState]
       def self.of(plan, ready, outcome, person)
-        states = Core::Save::States.new(plan, outcome, person, ready ? ready.states : []).all
+        states = Core::Save::FieldStates.new(plan, outcome, person, ready ? ready.states : []).all
         cursor = ready && Core::Forms::Cursor.new(ready, outcome, states)
         new(states: states, following: cursor ? cursor.all : {}, first: cursor&.first)
       end

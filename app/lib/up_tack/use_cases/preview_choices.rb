@@ -9,7 +9,7 @@ module UpTack
       Renaming = Struct.new(:place, :before, :after, :merged, :count, keyword_init: true)
       # A text that has an old name in it and stays as it is.
       Staying = Struct.new(:place, :text, keyword_init: true)
-      # follows:: Core::Design::Comparison::ChangeSerializer of rules, forms, proofs and kept views
+      # follows:: Core::Design::ProjectDiff::ChangeSerializer of rules, forms, proofs and kept views
       Foreseen = Struct.new(:renamed, :follows, :stays, keyword_init: true)
 
       # What of a design is shown to people and names nothing.
@@ -26,7 +26,7 @@ module UpTack
         now = @workspace.project
         later = change.apply(now)
         ChoicesInUse.new(@workspace).check(now, later, renamed: change.renamed_choices)
-        follows = Core::Design::Comparison.new(now, later).differences.reject { |each| %w[field list table].include?(each.what) }
+        follows = Core::Design::ProjectDiff.new(now, later).differences.reject { |each| %w[field list table].include?(each.what) }
         names = change.renamed_choices.values.reduce({}, :merge)
         Foreseen.new(renamed: renamings(now, change.renamed_choices), follows: follows, stays: names.empty? ? [] : stays(later, names.keys - names.values))
       end

@@ -35,7 +35,7 @@ module UpTack
           next unless %w[number moment].include?(field.type)
 
           value = Store::Rows.model(table.key).where.not(field.key => nil).order(field.key => :desc).limit(1).pick(field.key)
-          value &&= Store::Cells.reader(field).call(value)
+          value &&= Store::ColumnCodec.reader(field).call(value)
           before, after = [field, other].map { |each| value.nil? ? "" : each.show(value) }
           Difference.new(place: "#{field.label} of #{table.label}", before: before, after: after) unless before == after
         end

@@ -28,7 +28,7 @@ module UpTack
         @log = Store::LogWriter.new(holding: holding, entries: way == "import", open: holding ? parting.open_fields : [])
         @upkeep = Upkeep::AfterSave.new(workspace, @table, holding: holding)
         @waiting = []
-        @wait = holding && way == "import" && @upkeep.quiet? && parting.alone?
+        @wait = holding && way == "import" && @upkeep.quiet? && parting.order_independent?
       end
 
       # @param stored [Record, nil] nil for a new record
@@ -43,7 +43,7 @@ module UpTack
       # @raise [Core::Design::Invalid] for a field that the table does not have
       def write(typed, stored: nil, id: stored&.id, pending: nil, carried: NONE, begun: nil, settled: nil, **more)
         # A deleted record comes back with all that it had, by the hand of whoever may bring it back.
-        check(typed) unless more[:as_it_was] && stored.nil?
+        check(typed) unless more[:restoring_values] && stored.nil?
         known = id || (pending ? Store::UnsavedOverlay::NEW : nil)
         draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : NONE, **more)
         @context = @workspace.context(counters: @counters, pending: pending) unless @holding && @context

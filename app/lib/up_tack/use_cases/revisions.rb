@@ -26,11 +26,11 @@ module UpTack
         scope.to_a
       end
 
-      # @return [Array<Core::Design::Comparison::Difference>] what a revision made different
+      # @return [Array<Core::Design::ProjectDiff::Difference>] what a revision made different
       # @raise [Store::NotFound]
       def differences(id)
         revision = Store::Revision.find_by(id: id) or raise Store::NotFound, "There is no revision #{id}."
-        Core::Design::Comparison.new(revision.previous && project(revision.previous), project(revision)).differences
+        Core::Design::ProjectDiff.new(revision.previous && project(revision.previous), project(revision)).differences
       end
 
       # @return [Foreseen] what putting the design back to the state after a revision would do
@@ -38,7 +38,7 @@ module UpTack
       def foresee(id)
         revision = Store::Revision.find_by(id: id) or raise Store::NotFound, "There is no revision #{id}."
         now, back = @workspace.project, project(revision)
-        Foreseen.new(differences: Core::Design::Comparison.new(now, back).differences, losses: losses(now, back))
+        Foreseen.new(differences: Core::Design::ProjectDiff.new(now, back).differences, losses: losses(now, back))
       end
 
       # The change that puts one rule back as it was before a revision.

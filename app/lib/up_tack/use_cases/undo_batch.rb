@@ -69,7 +69,7 @@ module UpTack
         return if fit.empty?
 
         typed = fit.to_h { |field, before, _| [field.key, before.nil? ? nil : field.values.dump(before)] }
-        saved = save.call(table: @table.key, id: entry.record_id, typed: typed, as_it_was: true).state == :saved
+        saved = save.call(table: @table.key, id: entry.record_id, typed: typed, restoring_values: true).state == :saved
         saved ? result.undone += fit.length : result.left += fit.length
       end
 

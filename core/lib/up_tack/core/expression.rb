@@ -12,7 +12,7 @@ module UpTack
     # mistake; the Compiler turns the tree into nested lambdas, once.
     module Expression
       # Goes up when formulas come to other values than in the version before.
-      EDITION = 2
+      EDITION = 3
       # Characters a formula may have.
       LONGEST = 4_000
       # Brackets, calls and choices within one another.

@@ -13,6 +13,8 @@ module UpTack
       KEPT_DIGITS = 15
       # Significant digits carried inside a formula.
       WORKING_DIGITS = 34
+      # Those of them that are sure after a few operations.
+      SURE_DIGITS = 25
       # Powers of ten beyond which an intermediate result is given up, and below which one is 0.
       LARGEST_EXPONENT = 40
       # Digits that two nearly equal numbers may have in common before their difference is only
@@ -90,8 +92,11 @@ module UpTack
         exponent = value.exponent
         raise TooLarge if exponent > KEPT_DIGITS
         return ZERO if exponent < -LARGEST_EXPONENT
-        return value if value.n_significant_digits <= KEPT_DIGITS
+        digits = value.n_significant_digits
+        return value if digits <= KEPT_DIGITS
 
+        # A quotient is short of an exact half by its last digits, which must not decide.
+        value = round(value, SURE_DIGITS - exponent) if digits > SURE_DIGITS
         round(value, KEPT_DIGITS - exponent)
       end
 

@@ -6,7 +6,7 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import type { Mistake } from "../../api/client";
 import { useFunctions, useNames } from "../../api/queries";
 import { words } from "../../words";
-import { Said } from "../Said";
+import { MessageText } from "../MessageText";
 import { completion } from "./completion";
 import { FunctionHelp } from "./FunctionHelp";
 import { labels } from "./labels";
@@ -94,7 +94,7 @@ export function FormulaEditor({ table, label, value, onChange, mistakes, focus =
       </div>
       {mistakes.map((mistake) => (
         <p key={`${mistake.from}-${mistake.message}`} className="mt-1 text-error" role="alert">
-          <Said text={mistake.message} />
+          <MessageText text={mistake.message} />
         </p>
       ))}
       {place !== null && <FunctionHelp text={value} place={place} />}

@@ -2,7 +2,7 @@ import { useMemo, useRef, useState } from "react";
 import { type Mistake, type Pieces, ProblemError } from "../../api/client";
 import { checkFormula, useNames, writePieces } from "../../api/queries";
 import { words } from "../../words";
-import { Segments } from "../Segments";
+import { SegmentedControl } from "../SegmentedControl";
 import { FormulaEditor } from "./FormulaEditor";
 import { begin, PiecesEditor, type Shape } from "./pieces/PiecesEditor";
 
@@ -55,7 +55,7 @@ export function FormulaOrPieces({ table, label, value, onChange, mistakes, shape
     <div className="flex flex-col gap-2">
       <div className="flex items-center gap-2">
         <span className="flex-1 font-semibold">{label}</span>
-        <Segments
+        <SegmentedControl
           name={words.pieces.wayOfWriting}
           value={pieces ? "pieces" : "formula"}
           options={[

@@ -6,7 +6,7 @@ import { suggestEdges, useKeepProofs } from "../../api/proofs";
 import { Dialog } from "../../components/Dialog";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
-import { Segments } from "../../components/Segments";
+import { SegmentedControl } from "../../components/SegmentedControl";
 import { words } from "../../words";
 
 export type EdgeWish = { rule?: string; point?: string };
@@ -44,7 +44,7 @@ export function Edges({ table, wish, onTry, onClose }: Props) {
       <p className="quiet mb-3">{words.edges.aim}</p>
       <div className="mb-3 flex flex-wrap items-center gap-3">
         {!wish.rule && (
-          <Segments
+          <SegmentedControl
             name={words.edges.which}
             value={open}
             options={[

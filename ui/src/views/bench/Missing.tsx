@@ -1,6 +1,6 @@
 import type { Covered, Table } from "../../api/client";
+import { CoverageIcon } from "../../components/CoverageIcon";
 import { Dialog } from "../../components/Dialog";
-import { ProofShape } from "../../components/ProofShape";
 import { words } from "../../words";
 import type { EdgeWish } from "./Edges";
 
@@ -18,7 +18,7 @@ export function Missing({ table, covered, onMake, onClose }: Props) {
           {open.map((each) => (
             <li key={each.rule}>
               <p className="flex items-baseline gap-2">
-                <ProofShape state={each.state} className="size-2.5" />
+                <CoverageIcon state={each.state} className="size-2.5" />
                 <span className="font-semibold">{labelOf(table, each.field)}</span>
                 <span className="min-w-0 flex-1 break-words">{each.tack}</span>
                 <span className="quiet shrink-0 text-xs tabular-nums">{words.proofs.seenOf(each.seen, each.of)}</span>

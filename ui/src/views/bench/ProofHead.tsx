@@ -1,6 +1,6 @@
 import { Pencil, Trash2, X } from "lucide-react";
 import type { ProofLine, ProofParts, Trial } from "../../api/client";
-import { ProofShape } from "../../components/ProofShape";
+import { CoverageIcon } from "../../components/CoverageIcon";
 import { words } from "../../words";
 
 type Props = {
@@ -37,7 +37,7 @@ export function ProofHead({ proof, line, trial, onChange, onDrop, onClose }: Pro
         {trial?.verdicts.map((verdict, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: verdicts stand in the order of what is expected
           <li key={index} className="flex items-start gap-2">
-            <ProofShape state={verdict.met ? "passed" : "broken"} className="mt-1.5 size-2" />
+            <CoverageIcon state={verdict.met ? "passed" : "broken"} className="mt-1.5 size-2" />
             <span className="min-w-0 break-words">
               {verdict.expected}
               {!verdict.met && <span className="text-error"> · {words.proofs.but(verdict.actual)}</span>}

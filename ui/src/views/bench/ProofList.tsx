@@ -1,7 +1,7 @@
 import { ListChecks, Play, ScanLine, Sparkles } from "lucide-react";
 import type { ProofLine, Proofs, Table } from "../../api/client";
 import { useRunProofs } from "../../api/proofs";
-import { ProofShape } from "../../components/ProofShape";
+import { CoverageIcon } from "../../components/CoverageIcon";
 import { words } from "../../words";
 import { MistakesFigure } from "./Mistakes";
 
@@ -118,7 +118,7 @@ function ProofButton({ proof, isOpen, onOpen }: { proof: ProofLine; isOpen: bool
         title={proof.note ?? undefined}
         className={`flex w-full items-start gap-2.5 px-3 py-1.5 text-left ${isOpen ? "bg-[var(--tint-lit)]" : "hover:bg-base-200"}`}
       >
-        <ProofShape state={proof.state} className="mt-1.5 size-2.5" />
+        <CoverageIcon state={proof.state} className="mt-1.5 size-2.5" />
         <span className="min-w-0 flex-1">
           <span className="block leading-snug">{proof.name}</span>
           {first && (

@@ -5,7 +5,7 @@ import type { Table } from "../../api/client";
 import { makeFailing, useMakeUp, useSamples } from "../../api/proofs";
 import { useUndoBatch } from "../../api/queries";
 import { Dialog } from "../../components/Dialog";
-import { Segments } from "../../components/Segments";
+import { SegmentedControl } from "../../components/SegmentedControl";
 import { words } from "../../words";
 import { FailingRecords } from "./FailingRecords";
 
@@ -51,7 +51,7 @@ export function Samples({ table, onClose }: { table: Table; onClose: () => void 
       >
         <p className="quiet">{words.samples.aim}</p>
         <div className="flex flex-wrap items-end gap-3">
-          <Segments
+          <SegmentedControl
             name={words.samples.which}
             value={aim}
             options={[

@@ -3,8 +3,8 @@ import { useMemo, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Table } from "../../api/client";
 import { useProofs } from "../../api/proofs";
-import { useMay } from "../../app/may";
 import { useTableHere } from "../../app/TableFrame";
+import { usePermissions } from "../../app/usePermissions";
 import { words } from "../../words";
 import { AddField } from "./AddField";
 import { BoardRows } from "./BoardRows";
@@ -35,7 +35,7 @@ export default function Board() {
   const field = opened && "field" in opened ? table.fields.find((each) => each.key === opened.field) : undefined;
   const stage = opened && "stage" in opened ? table.stages.find((each) => each.key === opened.stage) : undefined;
   const settings = opened && "settings" in opened;
-  const may = useMay();
+  const may = usePermissions();
   const panel = rule || field || settings;
 
   const close = () => {

@@ -5,7 +5,7 @@ import type { CSSProperties } from "react";
 import type { Field, Rule, Stage, Table } from "../../api/client";
 import { useProofs } from "../../api/proofs";
 import { useOpenCounts } from "../../api/queries";
-import { useMay } from "../../app/may";
+import { usePermissions } from "../../app/usePermissions";
 import { editPlace, useEditPlaces } from "../../components/edits";
 import { lowerFirst } from "../../components/lowerFirst";
 import { words } from "../../words";
@@ -34,7 +34,7 @@ export function BoardRow(props: Props) {
     (rule) => rule.id === lit && rule.fields.length > 1 && rule.fields.includes(field.key),
   );
   const openHere = opened && "field" in opened && !("stage" in opened) && opened.field === field.key;
-  const may = useMay();
+  const may = usePermissions();
   const begun = useEditPlaces().has(editPlace.field(table.id, field.id));
 
   return (
@@ -115,7 +115,7 @@ function Cell({
   at,
   setAt,
 }: Props & { stage: Stage; column: number }) {
-  const may = useMay();
+  const may = usePermissions();
   const openCounts =
     useOpenCounts(
       table.key,

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, data, type Field } from "../../api/client";
-import { Said } from "../../components/Said";
+import { MessageText } from "../../components/MessageText";
 import { words } from "../../words";
 
 export type FormatSettings = Field["format"];
@@ -107,7 +107,7 @@ export function FormatParts({ type, decimals, value, onChange }: Props) {
       {text("blank", words.format.blank)}
       {tried?.problem ? (
         <p className="text-error" role="alert">
-          <Said text={tried.problem} />
+          <MessageText text={tried.problem} />
         </p>
       ) : (
         tried &&

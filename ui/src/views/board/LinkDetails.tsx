@@ -2,7 +2,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { type Field, ProblemError, type Table } from "../../api/client";
 import { useBringDetail, useNames } from "../../api/queries";
-import { Segments } from "../../components/Segments";
+import { SegmentedControl } from "../../components/SegmentedControl";
 import { words } from "../../words";
 
 /** Brings a detail of the linked record in: as a value that follows it, or copied when the link is chosen. */
@@ -31,7 +31,7 @@ export function LinkDetails({ table, link }: { table: Table; link: Field }) {
               </option>
             ))}
         </select>
-        <Segments
+        <SegmentedControl
           name={words.link.how}
           value={way}
           options={[

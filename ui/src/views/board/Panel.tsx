@@ -1,6 +1,6 @@
 import { X } from "lucide-react";
 import { type ReactNode, useEffect, useRef } from "react";
-import { Said } from "../../components/Said";
+import { MessageText } from "../../components/MessageText";
 import { words } from "../../words";
 
 type Refused = { part?: string | null; message: string };
@@ -94,7 +94,7 @@ export function Panel({
           <div className="min-w-0 flex-1 text-error">
             {refused.slice(0, 3).map((each) => (
               <p key={each.message}>
-                <Said text={each.message} />
+                <MessageText text={each.message} />
               </p>
             ))}
           </div>

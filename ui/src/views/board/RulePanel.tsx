@@ -4,8 +4,8 @@ import { toast } from "sonner";
 import { type Mistake, ProblemError, type Rule, type RuleParts, type Table } from "../../api/client";
 import { usePinRule, useUnpinRule } from "../../api/queries";
 import { editPlace, useEdit } from "../../components/edits";
-import { Said } from "../../components/Said";
-import { Segments } from "../../components/Segments";
+import { MessageText } from "../../components/MessageText";
+import { SegmentedControl } from "../../components/SegmentedControl";
 import { words } from "../../words";
 import { DraftBar } from "./DraftBar";
 import { Numbering } from "./Numbering";
@@ -159,7 +159,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
         .filter((mistake) => !shownAtPart(mistake, parts.kind))
         .map((mistake) => (
           <p key={mistake.message} className="text-error" role="alert">
-            <Said text={mistake.message} />
+            <MessageText text={mistake.message} />
           </p>
         ))}
       <details open={Boolean(rule?.note || rule?.name)}>
@@ -214,7 +214,7 @@ function shownAtPart({ part }: Mistake, kind: string) {
 
 function KindPick(props: { name: string; kinds: string[]; value: string; onChange: (kind: string) => void }) {
   const options = props.kinds.map((kind) => [kind, words.rulePanel.kinds[kind] ?? kind] as const);
-  if (options.length < 4) return <Segments {...props} options={options} />;
+  if (options.length < 4) return <SegmentedControl {...props} options={options} />;
   return (
     <fieldset className="flex flex-wrap gap-1.5">
       <legend className="sr-only">{props.name}</legend>

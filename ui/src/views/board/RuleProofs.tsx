@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import type { Rule, RuleParts, Table } from "../../api/client";
 import { endangered, useProofs } from "../../api/proofs";
-import { ProofShape } from "../../components/ProofShape";
+import { CoverageIcon } from "../../components/CoverageIcon";
 import { useCalm } from "../../components/useCalm";
 import { words } from "../../words";
 
@@ -33,7 +33,7 @@ export function RuleProofs({ table, parts, rule, sound, dirty }: Props) {
       {covered && (
         <>
           <p className="flex items-baseline gap-2">
-            <ProofShape state={covered.state} />
+            <CoverageIcon state={covered.state} />
             <span className="flex-1">{words.proofs.seenBy(covered.proofs.length)}</span>
             <span className="quiet text-xs tabular-nums">{words.proofs.seenOf(covered.seen, covered.of)}</span>
           </p>
@@ -80,7 +80,7 @@ function Names({ proofs, state }: { proofs: Found["broken"]; state: "broken" | "
     <ul className="flex flex-col gap-1">
       {proofs.slice(0, 8).map((each) => (
         <li key={each.id} className="flex items-start gap-2">
-          <ProofShape state={state} className="mt-1.5 size-2" />
+          <CoverageIcon state={state} className="mt-1.5 size-2" />
           <span className="min-w-0">
             <Link to={`/t/${each.table}/bench?proof=${each.id}`} className="underline-offset-2 hover:underline">
               {each.name}

@@ -1,7 +1,7 @@
 import type { Table } from "../../api/client";
 import { useRenameTable } from "../../api/queries";
 import { editPlace, useEdit } from "../../components/edits";
-import { Segments } from "../../components/Segments";
+import { SegmentedControl } from "../../components/SegmentedControl";
 import { words } from "../../words";
 import { AccessParts } from "./AccessParts";
 import { DraftBar } from "./DraftBar";
@@ -67,7 +67,7 @@ export function TablePanel({ table, onClose }: Props) {
       <p className="quiet -mt-2 text-xs">{words.access.builders}</p>
       <div className="flex flex-col gap-2">
         <span className="font-semibold">{words.logging.watched}</span>
-        <Segments
+        <SegmentedControl
           name={words.logging.watched}
           value={mode}
           options={[

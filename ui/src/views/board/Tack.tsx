@@ -1,7 +1,7 @@
 import { Eye, TriangleAlert } from "lucide-react";
 import type { Rule } from "../../api/client";
+import { CoverageIcon, type ProofState } from "../../components/CoverageIcon";
 import { Mark } from "../../components/Mark";
-import { ProofShape, type ProofState } from "../../components/ProofShape";
 import { words } from "../../words";
 
 type Props = {
@@ -79,7 +79,7 @@ export function Tack({
       {/* What is read out is parted like what is seen. */}
       {!narrow && (draft || open > 0) && " "}
       {proven && (
-        <ProofShape
+        <CoverageIcon
           state={proven}
           className={narrow ? "absolute -right-0.5 -bottom-0.5 size-1.5 bg-base-100" : "ml-0.5 size-2"}
         />

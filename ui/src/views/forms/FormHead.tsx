@@ -1,7 +1,7 @@
 import { CopyPlus, History, Plus, SlidersHorizontal, Trash2 } from "lucide-react";
 import { Link } from "react-router";
 import type { Form, RecordData, Table } from "../../api/client";
-import { useMay } from "../../app/may";
+import { usePermissions } from "../../app/usePermissions";
 import { words } from "../../words";
 
 type Props = { table: Table; form?: Form; record: RecordData | null; onRemove: () => void };
@@ -54,7 +54,7 @@ export function FormHead({ table, form, record, onRemove }: Props) {
 
 /** The forms of the table, each a step away, and the way to their design. */
 function FormPicker({ table, form, record }: { table: Table; form: Form; record: RecordData | null }) {
-  const may = useMay();
+  const may = usePermissions();
   if (table.forms.length < 2 && !may.design) return null;
   const own = table.forms.filter((each) => each.id !== "all");
   const all = table.forms.filter((each) => each.id === "all");

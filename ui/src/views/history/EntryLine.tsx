@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { toast } from "sonner";
 import { type Entry, ProblemError } from "../../api/client";
 import { usePutBackEntry } from "../../api/history";
-import { useMay } from "../../app/may";
+import { usePermissions } from "../../app/usePermissions";
 import { words } from "../../words";
 import { ChangeLine } from "./ChangeLine";
 
@@ -24,7 +24,7 @@ function whyNot(error: Error) {
 
 /** One save: who, when, which record, and every value before and after with the rule that made it. */
 export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) {
-  const may = useMay();
+  const may = usePermissions();
   const putBack = usePutBackEntry();
   const back = (field?: string) =>
     putBack.mutate(

@@ -1,14 +1,14 @@
 import { useSearchParams } from "react-router";
 import type { Question } from "../../api/history";
-import { useMay } from "../../app/may";
 import { useTableHere } from "../../app/TableFrame";
-import { Segments } from "../../components/Segments";
+import { usePermissions } from "../../app/usePermissions";
+import { SegmentedControl } from "../../components/SegmentedControl";
 import { words } from "../../words";
 import { Entries } from "./Entries";
 import { Filters } from "./Filters";
+import { LogExport } from "./LogExport";
 import { OverTime } from "./OverTime";
 import { Revisions } from "./Revisions";
-import { TakeOut } from "./TakeOut";
 
 /** Parts of the address that say which entries are wanted. */
 const ASKED = ["record", "person", "field", "rule", "way", "from", "to"] as const;
@@ -16,7 +16,7 @@ const ASKED = ["record", "person", "field", "rule", "way", "from", "to"] as cons
 /** Who changed what, and when: records, and the design itself. */
 export default function HistoryView() {
   const table = useTableHere();
-  const may = useMay();
+  const may = usePermissions();
   const [params, setParams] = useSearchParams();
   const design = may.design && params.get("of") === "design";
   const everything = params.get("of") === "everything";
@@ -36,7 +36,7 @@ export default function HistoryView() {
           <h1 className="truncate text-2xl">{words.views.history}</h1>
           <p className="quiet">{design ? words.history.designAim : words.history.aim}</p>
         </div>
-        <Segments
+        <SegmentedControl
           name={words.views.history}
           value={design ? "design" : everything ? "everything" : "records"}
           options={[
@@ -53,7 +53,7 @@ export default function HistoryView() {
         <>
           <Filters table={everything ? null : table} question={question} put={put} />
           <OverTime question={question} onPick={(from, to) => put({ from, to })} />
-          <TakeOut question={question} />
+          <LogExport question={question} />
           <Entries
             question={question}
             onRecord={(at, id) => setParams(at === table.key ? { record: String(id) } : { of: "everything" })}

@@ -5,12 +5,12 @@ import { useMap } from "../../api/queries";
 import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
-import { Segments } from "../../components/Segments";
+import { SegmentedControl } from "../../components/SegmentedControl";
 import { words } from "../../words";
+import { GraphCanvas } from "./GraphCanvas";
 import { part } from "./graph";
 import { MapList } from "./MapList";
-import { Picked } from "./Picked";
-import { Picture } from "./Picture";
+import { NodeDetails } from "./NodeDetails";
 
 /** What feeds what: fields and rules as a picture, or the same as a list. */
 export default function MapView() {
@@ -67,7 +67,7 @@ export default function MapView() {
             {words.map.withChecks}
           </label>
         )}
-        <Segments
+        <SegmentedControl
           name={words.map.title}
           value={way}
           options={[
@@ -82,11 +82,11 @@ export default function MapView() {
       ) : (
         <div className={`grid min-h-0 ${picked ? "lg:grid-cols-[minmax(0,1fr)_22rem]" : ""}`}>
           {way === "graph" ? (
-            <Picture graph={shown} table={table.key} picked={picked} onPick={pick} />
+            <GraphCanvas graph={shown} table={table.key} picked={picked} onPick={pick} />
           ) : (
             <MapList graph={shown} all={map.data} onPick={pick} />
           )}
-          {picked && <Picked graph={map.data} picked={picked} onPick={pick} />}
+          {picked && <NodeDetails graph={map.data} picked={picked} onPick={pick} />}
         </div>
       )}
     </div>

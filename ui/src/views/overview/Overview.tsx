@@ -4,7 +4,7 @@ import { Link, useNavigate } from "react-router";
 import { toast } from "sonner";
 import type { TableLine } from "../../api/client";
 import { useAddTable, useRemoveTable, useSession, useTableLosses, useTables } from "../../api/queries";
-import { useMay } from "../../app/may";
+import { usePermissions } from "../../app/usePermissions";
 import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
@@ -16,7 +16,7 @@ import { RenameTable } from "./RenameTable";
 export default function Overview() {
   const session = useSession();
   const tables = useTables();
-  const may = useMay();
+  const may = usePermissions();
   const [file, setFile] = useState(false);
   if (!tables.data) return tables.error ? <Failure error={tables.error} retry={tables.refetch} /> : <Loading />;
   return (
@@ -55,7 +55,7 @@ export default function Overview() {
 }
 
 function TableSheet({ table }: { table: TableLine }) {
-  const may = useMay();
+  const may = usePermissions();
   const remove = useRemoveTable();
   const [asking, setAsking] = useState<"remove" | "rename" | null>(null);
   const elsewhere = useTableLosses(table.key, asking === "remove").data?.rules ?? [];

@@ -6,7 +6,7 @@ import { Dialog } from "../../components/Dialog";
 import { FieldInput, isReadOnly } from "../../components/record/FieldInput";
 import { words } from "../../words";
 import { ReportOf } from "./ReportOf";
-import type { Writing } from "./useWriting";
+import type { Writing } from "./useBatchWrite";
 
 type Props = {
   table: Table;

@@ -8,8 +8,8 @@ import { useDraft } from "../../components/record/useDraft";
 import { words } from "../../words";
 import { Conflict } from "../forms/Conflict";
 import { clashOf } from "./clash";
-import type { Mending, Waiting } from "./useMending";
-import type { Writing } from "./useWriting";
+import type { Writing } from "./useBatchWrite";
+import type { Mending, Waiting } from "./useRejectedRows";
 
 type Props = {
   table: Table;

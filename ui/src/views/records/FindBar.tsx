@@ -2,7 +2,7 @@ import { ChevronDown, ChevronUp, X } from "lucide-react";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { ProblemError, type Table } from "../../api/client";
 import { findText, type View } from "../../api/records";
-import { SignButton } from "../../components/SignButton";
+import { IconButton } from "../../components/IconButton";
 import { words } from "../../words";
 import type { GridColumn } from "./useLayout";
 import type { Place } from "./useRange";
@@ -101,12 +101,12 @@ export function FindBar({ table, view, columns, from, onFound, onClose }: Props)
         onChange={(event) => setText(event.target.value)}
         onKeyDown={onKeyDown}
       />
-      <SignButton name={words.grid.findBack} onClick={() => step(true)} disabled={text.trim() === ""}>
+      <IconButton name={words.grid.findBack} onClick={() => step(true)} disabled={text.trim() === ""}>
         <ChevronUp size={15} aria-hidden />
-      </SignButton>
-      <SignButton name={words.grid.findOn} onClick={() => step(false)} disabled={text.trim() === ""}>
+      </IconButton>
+      <IconButton name={words.grid.findOn} onClick={() => step(false)} disabled={text.trim() === ""}>
         <ChevronDown size={15} aria-hidden />
-      </SignButton>
+      </IconButton>
       <span className={`text-xs tabular-nums ${none || failure ? "text-error" : "quiet"}`} aria-live="polite">
         {failure ??
           (none
@@ -116,9 +116,9 @@ export function FindBar({ table, view, columns, from, onFound, onClose }: Props)
               : words.grid.findAim)}
       </span>
       <span className="flex-1" />
-      <SignButton name={words.grid.findClose} onClick={onClose}>
+      <IconButton name={words.grid.findClose} onClick={onClose}>
         <X size={15} aria-hidden />
-      </SignButton>
+      </IconButton>
     </search>
   );
 }

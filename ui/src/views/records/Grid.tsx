@@ -18,15 +18,15 @@ import { StatusLine } from "./StatusLine";
 import { readSort, writeSort } from "./sorting";
 import { drawnTo } from "./spreading";
 import { useAnchor } from "./useAnchor";
-import { useBlocks } from "./useBlocks";
+import type { Writing } from "./useBatchWrite";
+import { useCellClipboard } from "./useCellClipboard";
 import { useFinding } from "./useFinding";
 import { useGridKeys } from "./useGridKeys";
 import { countRows, EMPTY, useGridRows } from "./useGridRows";
 import type { GridColumn, useLayout } from "./useLayout";
-import type { Mending, Waiting } from "./useMending";
-import type { Picks } from "./usePicks";
 import { type Box, type Place, useRange } from "./useRange";
-import type { Writing } from "./useWriting";
+import type { Mending, Waiting } from "./useRejectedRows";
+import type { Picks } from "./useRowSelection";
 
 /** What the page around the grid can have it do. */
 export type GridHandle = { goToWaiting: (row: Waiting) => void };
@@ -147,7 +147,7 @@ export function Grid(props: Props) {
   };
   const focus = () => scroller.current?.focus({ preventScroll: true });
 
-  const blocks = useBlocks({
+  const blocks = useCellClipboard({
     table,
     view,
     columns,

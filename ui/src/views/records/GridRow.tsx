@@ -5,8 +5,8 @@ import type { Field, RecordData, Table } from "../../api/client";
 import { OpenAddress } from "../../components/record/Address";
 import { words } from "../../words";
 import type { GridColumn } from "./useLayout";
-import type { Waiting } from "./useMending";
 import { type Box, within } from "./useRange";
+import type { Waiting } from "./useRejectedRows";
 
 /** Pixels of a row: a finger needs more than a mouse. */
 export const HEIGHT = window.matchMedia("(pointer: coarse)").matches ? 44 : 32;

@@ -15,14 +15,14 @@ import { ColumnsMenu } from "./ColumnsMenu";
 import { clashOf } from "./clash";
 import { ExportMenu } from "./ExportMenu";
 import { Grid, type GridHandle } from "./Grid";
+import { RejectedRows } from "./RejectedRows";
 import { readSort, sortOf, writeSort } from "./sorting";
+import { useBatchWrite } from "./useBatchWrite";
 import { useLayout } from "./useLayout";
-import { useMending } from "./useMending";
-import { usePicks } from "./usePicks";
+import { useRejectedRows } from "./useRejectedRows";
 import { useRowSaving } from "./useRowSaving";
-import { useWriting } from "./useWriting";
+import { useRowSelection } from "./useRowSelection";
 import { ViewBar } from "./ViewBar";
-import { WaitingRows } from "./WaitingRows";
 
 /** All records of the table in a grid: sorted, filtered, typed in place, and changed many at a time. */
 export default function Records() {
@@ -39,8 +39,8 @@ export default function Records() {
     { filter, search },
     layout.shown.filter((column) => column.total).map((column) => column.field.key),
   );
-  const writing = useWriting(table);
-  const mending = useMending(table);
+  const writing = useBatchWrite(table);
+  const mending = useRejectedRows(table);
   const { leave: onRowLeft, resume } = useRowSaving(writing, mending);
   const grid = useRef<GridHandle>(null);
   // What was typed and not yet saved when the page went is saved now, or told.
@@ -48,7 +48,7 @@ export default function Records() {
   useEffect(() => {
     resume().catch((error) => toast.error(error.message));
   }, []);
-  const picks = usePicks();
+  const picks = useRowSelection();
   const [bulk, setBulk] = useState<BulkWish["do"] | null>(null);
   const { total = 0, matching } = totals.data ?? {};
 
@@ -157,7 +157,7 @@ export default function Records() {
       <div className="mb-1 empty:hidden">
         <TypedAhead />
       </div>
-      <WaitingRows table={table} mending={mending} onRetry={retry} onGoTo={(row) => grid.current?.goToWaiting(row)} />
+      <RejectedRows table={table} mending={mending} onRetry={retry} onGoTo={(row) => grid.current?.goToWaiting(row)} />
       {picked > 0 && (
         <BulkBar
           table={table}

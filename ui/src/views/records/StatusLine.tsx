@@ -3,8 +3,8 @@ import { toast } from "sonner";
 import { type Field, ProblemError, type RecordData, type Table } from "../../api/client";
 import { play } from "../../api/proofs";
 import { words } from "../../words";
-import type { Waiting } from "./useMending";
 import type { Box } from "./useRange";
+import type { Waiting } from "./useRejectedRows";
 
 type Props = {
   table: Table;

@@ -1,7 +1,7 @@
 import { useRef } from "react";
 import type { RecordData, Table } from "../../api/client";
 import { useWindow, type View } from "../../api/records";
-import type { Mending } from "./useMending";
+import type { Mending } from "./useRejectedRows";
 
 /** The row at the end into which a new record is typed. */
 export const EMPTY = "empty";

@@ -5,8 +5,8 @@ import type { Typed } from "../../api/queries";
 import type { Written } from "../../api/records";
 import { words } from "../../words";
 import { clashOf } from "./clash";
-import type { Mending } from "./useMending";
-import type { Writing } from "./useWriting";
+import type { Writing } from "./useBatchWrite";
+import type { Mending } from "./useRejectedRows";
 
 /** Saves rows that were typed into the empty one, each as a whole and one after the other, once they are left. */
 export function useRowSaving(writing: Writing, mending: Mending) {

@@ -3,17 +3,17 @@ import { FileText, Printer } from "lucide-react";
 import { api, type Covered, data, type ProofLine, type Table } from "../../api/client";
 import { useProofs } from "../../api/proofs";
 import { useSession, useTables } from "../../api/queries";
-import { useMay } from "../../app/may";
+import { usePermissions } from "../../app/usePermissions";
+import { CoverageIcon } from "../../components/CoverageIcon";
 import { Loading } from "../../components/Loading";
 import { Mark } from "../../components/Mark";
-import { ProofShape } from "../../components/ProofShape";
 import { words } from "../../words";
 
 /** All tables, fields and rules in plain sentences, to print or to hand on. */
 export default function RuleSheet() {
   const session = useSession().data;
   const lines = useTables().data ?? [];
-  const may = useMay();
+  const may = usePermissions();
   const proofs = useProofs(may.design).data;
   const tables = useQueries({
     queries: lines.map(({ key }) => ({
@@ -88,7 +88,7 @@ function OneTable({ table, covered, proofs }: TableProps) {
           <ul className="mt-1 flex flex-col gap-0.5 text-[0.8125rem]">
             {own.map((each) => (
               <li key={each.id} className="flex items-baseline gap-2 break-inside-avoid">
-                <ProofShape state={each.state} className="size-2" />
+                <CoverageIcon state={each.state} className="size-2" />
                 <span>
                   {each.name}
                   {each.note && <span className="quiet"> {each.note}</span>}
@@ -108,7 +108,7 @@ function Shown({ covered, proofs }: { covered: Covered | undefined; proofs: Proo
   const names = covered.proofs.flatMap((id) => proofs.find((each) => each.id === id)?.name ?? []);
   return (
     <span className="quiet block text-xs">
-      <ProofShape state={covered.state} className="mr-1.5 size-2" />
+      <CoverageIcon state={covered.state} className="mr-1.5 size-2" />
       {words.sheet.shown(words.proofs.states[covered.state], covered.seen, covered.of, names)}
     </span>
   );

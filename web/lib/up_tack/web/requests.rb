@@ -27,6 +27,8 @@ module UpTack
           parsed = JSON.parse(raw_body, decimal_class: BigDecimal, max_nesting: DEEPEST_BODY)
           raise Malformed, "The body must be a JSON object." unless parsed.is_a?(Hash)
 
+          unsound = parsed.find { |_, value| value.is_a?(String) && (value.include?("\u0000") || !value.valid_encoding?) }&.first
+          Core::Design::Invalid.because("This holds a character that is no text.", part: unsound) if unsound
           with_present_keys(parsed, params[:table])
         end
       rescue JSON::ParserError, EncodingError, ArgumentError

@@ -29,7 +29,7 @@ module UpTack
 
         # @return [String] SQL for a value beside such a key
         def value(value, field)
-          cell = Cells.write(value, field)
+          cell = ColumnCodec.write(value, field)
           return cell.to_s if value.is_a?(BigDecimal)
 
           quoted((folded?(field) && cell.is_a?(String)) ? Core::Expression::Text.folded(cell) : cell)

@@ -33,7 +33,7 @@ module UpTack
 
           typed = entry.field_changes.filter_map { |change| (design = field_of(change)) && !@table.worked_out?(design.key) && [design.key, dumped(design, before(entry, change))] }.to_h
           blank = @table.fields.reject { |design| @table.worked_out?(design.key) }.to_h { |design| [design.key, nil] }
-          SaveRecord.new(@workspace, way: "put back", batch: @batch).call(table: @table.key, id: entry.record_id, typed: blank.merge(typed), as_it_was: true, restores: true)
+          SaveRecord.new(@workspace, way: "put back", batch: @batch).call(table: @table.key, id: entry.record_id, typed: blank.merge(typed), restoring_values: true, restores: true)
         end
 
         def put_back(entry, field)
@@ -42,7 +42,7 @@ module UpTack
           typed = earlier.reject { |key, value| stored[key] == value }.to_h { |key, value| [key, dumped(@table.field(key), value)] }
           Core::Design::Invalid.because(field ? "It has that value already." : "The record is as it was then already.") if typed.empty?
 
-          SaveRecord.new(@workspace, way: "put back", batch: @batch).call(table: @table.key, id: entry.record_id, typed: typed, as_it_was: true)
+          SaveRecord.new(@workspace, way: "put back", batch: @batch).call(table: @table.key, id: entry.record_id, typed: typed, restoring_values: true)
         end
 
         def value_before(entry, id)

@@ -31,7 +31,7 @@ module UpTack
         def call(source:, table:, settings:, keep:, name:, refused: nil, rows: 0)
           @source = source
           @settings = settings
-          @refused = refused && RefusedRows::Writer.new(refused)
+          @refused = refused && RejectedRows::Writer.new(refused)
           @result = Result.new(made: 0, changed: 0, refused: refused)
           check(@workspace.table(table))
           Bulk.attempt(@workspace, keep) { work(table, name, rows) }

@@ -15,7 +15,7 @@ module UpTack
 
         # @param job [Hash] as Ahead makes it
         def initialize(job)
-          Store::Database.look_into(job[:path])
+          Store::Database.open_readonly(job[:path])
           id, role = job[:person]
           @workspace = Workspace.new(person: Store::Person.find(id).tap { |person| person.role = role })
           raise Store::NotFound, "The design is another one." unless @workspace.revision_id == job[:revision]

@@ -29,7 +29,7 @@ module UpTack
           @speakers = speakers
           @in_order = in_order
           @conditions = ConditionModel.new(table, speakers.filter_map(&:condition))
-          @cases = Cases.new(@conditions)
+          @cases = BoundaryValues.new(@conditions)
           @telling = Telling.new(table, @conditions)
         end
 

@@ -78,11 +78,11 @@ module UpTack
         # @return [Array<String>] keys of the tables of those groups
         def line_tables = @beneath.any? ? @beneath.tables : []
 
-        # @return [Hash{String=>Save::States::State}] how each field stands
-        def states = @states ||= Save::States.new(plan, live, @person, ready ? ready.states : []).all
+        # @return [Hash{String=>Save::FieldStates::State}] how each field stands
+        def states = @states ||= Save::FieldStates.new(plan, live, @person, ready ? ready.states : []).all
 
         # Looks at how the fields stand after the last save, as a form would show it.
-        def look = last.outcome && Save::States.new(plan, last.outcome, @person, ready ? ready.states : []).all
+        def look = last.outcome && Save::FieldStates.new(plan, last.outcome, @person, ready ? ready.states : []).all
 
         # @return [Forms::Cursor, nil] where the cursor goes
         def cursor = ready && Forms::Cursor.new(ready, live, states)
@@ -166,7 +166,7 @@ module UpTack
 
           id, values = @deleted
           typed = @design.fields.reject { |field| @design.worked_out?(field.key) }.to_h { |field| [field.key, values[field.key].nil? ? nil : field.values.dump(values[field.key])] }
-          outcome = Save.call(plan, Save::Draft.new(typed: typed, stored: nil, id: id, as_it_was: true), context, trace: @trace)
+          outcome = Save.call(plan, Save::Draft.new(typed: typed, stored: nil, id: id, restoring_values: true), context, trace: @trace)
           return outcome.tap { @counters.drop } unless outcome.saved?
 
           @gone = false

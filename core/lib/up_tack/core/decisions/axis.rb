@@ -40,7 +40,7 @@ module UpTack
           @rows = rows
           @table = table
           @leaves = leaves
-          alone? ? cut : try
+          order_independent? ? cut : try
           freeze
         end
 
@@ -60,7 +60,7 @@ module UpTack
         def cells(column) = @rows.map { |row| row.cells[column] }
 
         # @return [Boolean] whether it is a column that looks at one field and nothing else does
-        def alone?
+        def order_independent?
           return false unless @columns.one?
 
           tree = @inputs[@columns.first].formula.tree

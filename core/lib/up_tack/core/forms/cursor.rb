@@ -8,7 +8,7 @@ module UpTack
       class Cursor
         # @param ready [Ready]
         # @param outcome [Save::Outcome]
-        # @param states [Hash{String=>Save::States::State}]
+        # @param states [Hash{String=>Save::FieldStates::State}]
         def initialize(ready, outcome, states)
           @ready = ready
           @stops = ready.form.stops

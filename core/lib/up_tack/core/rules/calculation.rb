@@ -97,7 +97,7 @@ module UpTack
           def apply_always(working)
             evaluation = working.evaluation
             value = formula.call(evaluation)
-            working.calculate(rule, field, value, origin: origin, notes: evaluation.noted) { Save::Told.of([formula], evaluation) }
+            working.calculate(rule, field, value, origin: origin, notes: evaluation.noted) { Save::Explanation.of([formula], evaluation) }
           end
 
           def apply_once(working)
@@ -106,7 +106,7 @@ module UpTack
 
             evaluation = working.evaluation
             value = formula.call(evaluation)
-            working.set(rule, field, value, origin: origin, notes: evaluation.noted) { Save::Told.of([formula], evaluation) }
+            working.set(rule, field, value, origin: origin, notes: evaluation.noted) { Save::Explanation.of([formula], evaluation) }
           end
 
           # A record that exists gets its value when its inputs are first there,

@@ -31,7 +31,7 @@ module UpTack
         Test = Struct.new(:formula, keyword_init: true) do
           def initialize(formula:)
             super
-            told = ->(evaluation) { Save::Told.of([formula], evaluation) }
+            told = ->(evaluation) { Save::Explanation.of([formula], evaluation) }
             @verdicts = {true => Verdict.new(:passed, told).freeze, false => Verdict.new(:refused, told).freeze, nil => Verdict.new(:skipped, nil).freeze}.freeze
           end
 

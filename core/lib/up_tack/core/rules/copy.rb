@@ -44,7 +44,7 @@ module UpTack
             unread = working.unreadable_among(links)
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
             return working.skip(rule, field, "the link is not changed") if links.none? { |key| working.changed?(key) }
-            return working.skip(rule, field, "filled by hand") if working.typed?(field.key) && !working.overtaken?(field.key, links)
+            return working.skip(rule, field, "filled by hand") if working.typed?(field.key) && !working.superseded?(field.key, links)
 
             value = field.settle(formula.call(working.evaluation))
             return working.skip(rule, field, value.message) if value.is_a?(Values::Unreadable)

@@ -108,7 +108,7 @@ module UpTack
           private
 
           def fill(working, results, evaluation, words)
-            how = -> { Save::Told.of(inputs, evaluation) { |lines| "#{lines.join(", ")} → #{words}" } }
+            how = -> { Save::Explanation.of(inputs, evaluation) { |lines| "#{lines.join(", ")} → #{words}" } }
             outputs.zip(results) { |target, value| working.fill(rule, target, value, because: reads, words: words, how: how) }
           end
 

@@ -64,7 +64,7 @@ module UpTack
 
             evaluation = working.evaluation
             value = formula.call(evaluation)
-            working.set(rule, field, value, origin: origin, notes: evaluation.noted) { Save::Told.of([formula], evaluation) }
+            working.set(rule, field, value, origin: origin, notes: evaluation.noted) { Save::Explanation.of([formula], evaluation) }
           end
         end
 

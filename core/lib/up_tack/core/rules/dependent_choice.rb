@@ -102,7 +102,7 @@ module UpTack
               fresh = working.typed?(field.key) && working.changed?(field.key)
               return fresh ? refuse(working, value) : working.skip(rule, field, "kept, though it no longer belongs")
             end
-            meant = working.typed?(field.key) && !working.overtaken?(field.key, reads)
+            meant = working.typed?(field.key) && !working.superseded?(field.key, reads)
             return refuse(working, value) if meant || rule.otherwise == "refuse"
 
             working.shape(rule, field, nil, "cleared: “#{working.show(field, value)}” does not belong to this #{Masks::Phrases.list(labels)}", because: reads)

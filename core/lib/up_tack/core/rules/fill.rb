@@ -119,7 +119,7 @@ module UpTack
 
           def quiet = {"made" => "only for new records", "reached" => "that did not come true now"}.fetch(rule.event, "none of them is changed")
 
-          def unmet(evaluation) = Save::Told.of([condition], evaluation) { |lines| "its condition does not hold: #{lines.first}" }
+          def unmet(evaluation) = Save::Explanation.of([condition], evaluation) { |lines| "its condition does not hold: #{lines.first}" }
 
           def fill(working, met)
             sets.each do |set|
@@ -128,7 +128,7 @@ module UpTack
               next working.skip(rule, set.field) { unmet(evaluation) } unless formula
 
               value = formula.call(evaluation)
-              working.fill(rule, set.field, value, because: triggers, words: origin, how: -> { Save::Told.of([condition, formula], evaluation) { |lines| [*lines, *evaluation.notes.map(&:last)].join(" → ") } })
+              working.fill(rule, set.field, value, because: triggers, words: origin, how: -> { Save::Explanation.of([condition, formula], evaluation) { |lines| [*lines, *evaluation.notes.map(&:last)].join(" → ") } })
             end
           end
         end

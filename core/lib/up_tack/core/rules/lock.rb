@@ -57,7 +57,7 @@ module UpTack
             return Verdict.new(:passed, "a #{role} may") if role && evaluation.context.person.role == role
             return Verdict.new(:passed, "it is not locked") unless formula.call(evaluation.before) == true
 
-            Verdict.new(:refused, ->(seen) { Save::Told.of([formula], seen.before) { |lines| "#{changed.label} is changed, and #{lines.first}" } })
+            Verdict.new(:refused, ->(seen) { Save::Explanation.of([formula], seen.before) { |lines| "#{changed.label} is changed, and #{lines.first}" } })
           end
         end
 

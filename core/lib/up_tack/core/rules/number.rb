@@ -66,7 +66,7 @@ module UpTack
           def apply(working)
             unread = working.unreadable_among(reads)
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-            return keep(working) if working.brought?(field.key)
+            return keep(working) if working.number_supplied?(field.key)
             return follow(working) if rule.follow? && !working.values[field.key].nil? && !working.new?
             return working.skip(rule, field, "the number was given before") unless working.values[field.key].nil?
             return working.skip(rule, field, "numbers are given to new records, or when somebody asks") unless working.new? || working.numbering?

@@ -29,7 +29,7 @@ module UpTack
           def call(evaluation)
             return FILLED unless evaluation.value(field.key).nil?
             return Verdict.new(:refused, "it is blank") unless formula
-            return Verdict.new(:refused, ->(seen) { Save::Told.of([formula], seen) { |lines| "it is blank, and #{lines.first}" } }) if formula.call(evaluation)
+            return Verdict.new(:refused, ->(seen) { Save::Explanation.of([formula], seen) { |lines| "it is blank, and #{lines.first}" } }) if formula.call(evaluation)
 
             Verdict.new(:passed, "it may be blank now")
           end

@@ -74,7 +74,7 @@ module UpTack
 
         # What it does at other stages than its own.
         # @return [Hash{String=>#apply}] by key of the stage
-        def companions(_table) = {}
+        def other_stages(_table) = {}
 
         # @return [Array<Expression::Nodes::Node>] conditions without which it does nothing
         def conditions(_table) = %w[when reaches].filter_map { |part| tree(part) if formulas[part] }

@@ -26,7 +26,7 @@ module UpTack
 
         # It clears where fields are set, and refuses where records are refused.
         def stages = [("fill" if clears?), "validate"].compact
-        def companions(table) = clears? ? {"fill" => Clearing.new(compile(table))} : {}
+        def other_stages(table) = clears? ? {"fill" => Clearing.new(compile(table))} : {}
 
         def problems(table)
           missing = missing_field(table)
@@ -88,9 +88,9 @@ module UpTack
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
 
             evaluation = working.evaluation
-            return working.pass(rule, field) { Save::Told.of([condition], evaluation) } unless against?(working, met?(evaluation))
+            return working.pass(rule, field) { Save::Explanation.of([condition], evaluation) } unless against?(working, met?(evaluation))
 
-            working.refuse(rule, field, message, fields: [field.key, *reads].uniq) { Save::Told.of([condition], evaluation) }
+            working.refuse(rule, field, message, fields: [field.key, *reads].uniq) { Save::Explanation.of([condition], evaluation) }
           end
 
           private

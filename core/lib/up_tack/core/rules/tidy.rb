@@ -45,7 +45,7 @@ module UpTack
             value = working.values[field.key]
             return working.skip(rule, field, "#{field.label} is blank") if value.nil? || working.unreadable?(field.key)
             return working.skip(rule, field, "only suggested") if rule.suggests?
-            return working.skip(rule, field, "put back as it was") if working.as_it_was?
+            return working.skip(rule, field, "put back as it was") if working.restoring_values?
             return working.skip(rule, field, "it is not changed") unless working.changed?(field.key)
 
             tidied = rule.run(value)

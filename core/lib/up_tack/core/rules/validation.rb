@@ -19,7 +19,7 @@ module UpTack
         # how:: in words, or a Proc that gives them for an evaluation
         Verdict = Struct.new(:state, :how) do
           # @param evaluation [Expression::Evaluation] that was judged
-          # @return [String, Save::Told, nil]
+          # @return [String, Save::Explanation, nil]
           def told(evaluation) = how.respond_to?(:call) ? how.call(evaluation) : how
         end
 

@@ -27,7 +27,7 @@ module UpTack
 
         # @param causes [Array<String>] keys of the fields whose change moves a rule
         # @return [Boolean] whether the field was typed before one of them changed
-        def overtaken?(key, causes)
+        def superseded?(key, causes)
           return false unless @live && typed?(key)
 
           own = @order.fetch(key)

@@ -112,10 +112,10 @@ module UpTack
           return if new.nil?
 
           main = new.stages.length == 1 || new.stage == stage
-          main ? new.compile(table) : new.companions(table).fetch(stage)
+          main ? new.compile(table) : new.other_stages(table).fetch(stage)
         end
 
-        def compiled(act) = act.main? ? act.rule.compile(table) : act.rule.companions(table).fetch(act.own)
+        def compiled(act) = act.main? ? act.rule.compile(table) : act.rule.other_stages(table).fetch(act.own)
 
         def gather_states
           @states = table.acting_rules.grep(Rules::State).map { |rule| rule.compile(table) }.freeze

@@ -25,7 +25,7 @@ module UpTack
 
         # @return [Boolean] whether no rule looks at other records of the table, so that nobody
         #   can tell whether they are written already
-        def alone? = @alone
+        def order_independent? = @alone
 
         # @param plan [Plan]
         # @param upkeep [Analysis::Upkeep] of its project

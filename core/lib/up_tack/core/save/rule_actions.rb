@@ -86,7 +86,7 @@ module UpTack
           settled = field.settle(value)
           return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
           return skip(rule, field, "the linked record is no longer there") if gone?(field, settled)
-          return skip(rule, field, @values[field.key].nil? ? "cleared by hand" : "filled by hand") if typed?(field.key) && !rule.overrules? && !hand.overtaken?(field.key, because)
+          return skip(rule, field, @values[field.key].nil? ? "cleared by hand" : "filled by hand") if typed?(field.key) && !rule.overrules? && !hand.superseded?(field.key, because)
           return skip(rule, field, "it is filled already") if rule.only_blank? && !(@values[field.key].nil? && !unreadable?(field.key))
           return skip(rule, field, "it has that value already") if settled == @values[field.key] && !typed?(field.key)
 
@@ -99,7 +99,7 @@ module UpTack
         def refuse(rule, field, message, fields:, at: field.key)
           warning = rule.is_a?(Rules::Validation) && rule.warning?
           reason = warning ? @draft.reasons[rule.id].to_s.strip : ""
-          return let_pass(rule, field, message, reason) unless reason.empty?
+          return acknowledge_warning(rule, field, message, reason) unless reason.empty?
 
           @refusals += [Refusal.new(code: rule.kind, rule: rule.id, field: at, fields: fields, message: message, passable: warning)]
           tell("refused", field, rule, nil, message) { yield if block_given? }
@@ -158,8 +158,8 @@ module UpTack
         # @return [String, nil] a value for the trace, asked only when somebody will look
         def seen(field, value) = @trace.on? ? show(field, value) : nil
 
-        def let_pass(rule, field, message, reason)
-          @passed += [Passed.new(rule: rule.id, message: message, reason: reason)]
+        def acknowledge_warning(rule, field, message, reason)
+          @passed += [AcknowledgedWarning.new(rule: rule.id, message: message, reason: reason)]
           tell("passed", field, rule) { "#{message} Passed with the reason: #{reason}" }
         end
 

@@ -35,7 +35,7 @@ module UpTack
           @values = begun ? begun.values : beginning
           @claimed = begun&.claimed || NOTHING
           @unreadable = NOTHING
-          @origins = begun ? told_by(begun) : {}
+          @origins = begun ? origins_from(begun) : {}
           @refusals = @passed = @ticks = NONE
           @trace = (trace || context.probe) ? Trace.new(on: trace, probe: context.probe) : Trace::Silent
           @silent = @trace.equal?(Trace::Silent)
@@ -62,11 +62,11 @@ module UpTack
         end
 
         # @return [Boolean] whether, in a live draft, the field was typed before one of the others changed
-        def overtaken?(key, others) = hand.overtaken?(key, moving(others))
+        def superseded?(key, others) = hand.superseded?(key, moving(others))
 
         # @return [Boolean] whether, in a live draft, the field was typed before one of the others,
         #   be it that those are again what they were
-        def typed_before?(key, others) = hand.overtaken?(key, others)
+        def typed_before?(key, others) = hand.superseded?(key, others)
 
         # @return [Boolean] whether somebody is still typing
         def live? = @draft.live
@@ -75,17 +75,17 @@ module UpTack
         def carried?(key) = new? && @draft.carried.key?(key) && !typed?(key)
 
         # @return [Boolean] whether earlier values are put back
-        def as_it_was? = @draft.as_it_was
+        def restoring_values? = @draft.restoring_values
 
         # @return [Boolean] whether a deleted record comes back
-        def restoring? = @draft.as_it_was && new?
+        def restoring? = @draft.restoring_values && new?
 
         # @return [Boolean] whether the record is to be given the number that it lacks
         def numbering? = @draft.numbering
 
         # @return [Boolean] whether a number came along for a field that a rule numbers, typed or given
         #   by another rule
-        def brought?(key) = changed?(key) && !unreadable?(key) && (!new? || !@values[key].nil?)
+        def number_supplied?(key) = changed?(key) && !unreadable?(key) && (!new? || !@values[key].nil?)
 
         # @return [Integer, nil] the record's own number in the table
         def id = @draft.id
@@ -117,7 +117,7 @@ module UpTack
         # @param stage [String] the stage that begins
         def enter(stage)
           @trace.enter(stage)
-          open_worked_out if stage == "fill"
+          invalidate_calculated if stage == "fill"
         end
 
         # A calculation can't be made yet: the field stays as it was.
@@ -165,7 +165,7 @@ module UpTack
 
         # What somebody typed may make another value of it: whoever reads it from here on,
         # until its turn, gets it worked out.
-        def open_worked_out
+        def invalidate_calculated
           @plan.roots.each_key { |key| @values.delete(key) }
         end
 
@@ -191,7 +191,7 @@ module UpTack
         end
 
         # The same of what was begun elsewhere, from the beginning.
-        def told_by(begun)
+        def origins_from(begun)
           values, plan = @values, @plan
           Hash.new { |_, key| begun.origin(plan, key) || (values[key].nil? ? BLANK : STORED) }
         end

@@ -1,6 +1,6 @@
 import type { Pieces } from "../../../api/client";
 import { words } from "../../../words";
-import { Segments } from "../../Segments";
+import { SegmentedControl } from "../../SegmentedControl";
 import type { AllNames } from "../places";
 import { Parts } from "./Parts";
 import { Tests } from "./Tests";
@@ -18,7 +18,7 @@ export function PiecesEditor({ table, names, shapes, pieces, onChange }: Props) 
   return (
     <div className="flex flex-col gap-3">
       {shapes.length > 1 && (
-        <Segments
+        <SegmentedControl
           name={words.pieces.shape}
           value={pieces.shape}
           options={shapes.map((each) => [each, words.pieces.shapes[each]] as const)}

@@ -2,7 +2,7 @@ import type { Mistake, RuleParts, Table } from "../../../api/client";
 import { useRecord } from "../../../api/queries";
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
 import { MatchInput } from "../../../components/record/MatchInput";
-import { Segments } from "../../../components/Segments";
+import { SegmentedControl } from "../../../components/SegmentedControl";
 import { words } from "../../../words";
 
 type Props = { table: Table; parts: RuleParts; change: (parts: Partial<RuleParts>) => void; mistakes: Mistake[] };
@@ -13,7 +13,7 @@ export function DefaultParts({ table, parts, change, mistakes }: Props) {
   return (
     <fieldset className="flex flex-col gap-2">
       <legend className="mb-2 font-semibold">{words.rulePanel.begin}</legend>
-      <Segments
+      <SegmentedControl
         name={words.rulePanel.begin}
         value={worked ? "formula" : "value"}
         options={[

@@ -2,7 +2,7 @@ import { X } from "lucide-react";
 import type { RuleParts } from "../../../api/client";
 import { FormulaEditor } from "../../../components/formula/FormulaEditor";
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
-import { Segments } from "../../../components/Segments";
+import { SegmentedControl } from "../../../components/SegmentedControl";
 import { words } from "../../../words";
 import { FieldList } from "./FieldList";
 import { Tick } from "./NumberParts";
@@ -21,7 +21,7 @@ export function FillParts(props: PartsProps) {
   const free = table.fields.filter((field) => !field.given && !sets.some((set) => set.field === field.key));
   return (
     <>
-      <Segments
+      <SegmentedControl
         name={words.fill.event}
         value={event}
         options={[

@@ -1,5 +1,5 @@
 import type { RuleParts } from "../../../api/client";
-import { Said } from "../../../components/Said";
+import { MessageText } from "../../../components/MessageText";
 import { words } from "../../../words";
 import { mistakesOf, type PartsProps } from "./shared";
 
@@ -39,7 +39,7 @@ export function LimitsParts({ parts, change, mistakes }: PartsProps) {
           .flatMap((part) => mistakesOf(mistakes, part))
           .map((mistake) => (
             <p key={mistake.message} className="mt-1 text-error" role="alert">
-              <Said text={mistake.message} />
+              <MessageText text={mistake.message} />
             </p>
           ))}
     </div>

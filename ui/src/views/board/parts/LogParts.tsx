@@ -1,7 +1,7 @@
 import type { Table } from "../../../api/client";
 import { FormulaEditor } from "../../../components/formula/FormulaEditor";
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
-import { Segments } from "../../../components/Segments";
+import { SegmentedControl } from "../../../components/SegmentedControl";
 import { words } from "../../../words";
 import { FieldList } from "./FieldList";
 import { Tick } from "./NumberParts";
@@ -14,7 +14,7 @@ export function StampParts(props: PartsProps) {
   const { events } = words.logging;
   return (
     <>
-      <Segments
+      <SegmentedControl
         name={words.logging.event}
         value={parts.event ?? "made"}
         options={[
@@ -28,7 +28,7 @@ export function StampParts(props: PartsProps) {
       {parts.event === "reached" && (
         <>
           <When {...props} />
-          <Segments
+          <SegmentedControl
             name={words.logging.which}
             value={parts.which ?? "first"}
             options={[
@@ -65,7 +65,7 @@ export function LineParts(props: PartsProps) {
   const { events } = words.logging;
   return (
     <>
-      <Segments
+      <SegmentedControl
         name={words.logging.event}
         value={parts.event ?? "ticked"}
         options={[

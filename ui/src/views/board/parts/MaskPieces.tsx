@@ -2,7 +2,7 @@ import { ArrowLeft, ArrowRight, X } from "lucide-react";
 import { useState } from "react";
 import { api, data } from "../../../api/client";
 import type { components } from "../../../api/generated";
-import { SignButton } from "../../../components/SignButton";
+import { IconButton } from "../../../components/IconButton";
 import { words } from "../../../words";
 
 type Piece = components["schemas"]["MaskPiece"];
@@ -48,15 +48,15 @@ export function MaskPieces({ value, pieces, onChange }: Props) {
             {words.mask.optional}
           </label>
           <span className="flex-1" />
-          <SignButton name={words.pieces.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
+          <IconButton name={words.pieces.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
             <ArrowLeft size={13} className="rotate-90" aria-hidden />
-          </SignButton>
-          <SignButton name={words.pieces.later} disabled={index === all.length - 1} onClick={() => move(index, 1)}>
+          </IconButton>
+          <IconButton name={words.pieces.later} disabled={index === all.length - 1} onClick={() => move(index, 1)}>
             <ArrowRight size={13} className="rotate-90" aria-hidden />
-          </SignButton>
-          <SignButton name={words.pieces.remove} onClick={() => replace(index, null)}>
+          </IconButton>
+          <IconButton name={words.pieces.remove} onClick={() => replace(index, null)}>
             <X size={13} aria-hidden />
-          </SignButton>
+          </IconButton>
         </div>
       ))}
       <div className="flex gap-2">

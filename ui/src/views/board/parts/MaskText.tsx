@@ -1,8 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { api, data } from "../../../api/client";
-import { Said } from "../../../components/Said";
-import { Segments } from "../../../components/Segments";
+import { MessageText } from "../../../components/MessageText";
+import { SegmentedControl } from "../../../components/SegmentedControl";
 import { words } from "../../../words";
 import { MaskExample } from "./MaskExample";
 import { MaskPieces } from "./MaskPieces";
@@ -34,7 +34,7 @@ export function MaskText({ value, onChange, bare = false, live = false }: Props)
   const sound = value !== "" && read && !read.problem ? read : null;
   return (
     <div className="flex flex-col gap-3">
-      <Segments<Way>
+      <SegmentedControl<Way>
         name={words.mask.way}
         value={way}
         options={[
@@ -62,7 +62,7 @@ export function MaskText({ value, onChange, bare = false, live = false }: Props)
       )}
       {value !== "" && read?.problem && (
         <p className="text-error" role="alert">
-          <Said text={read.problem.message} />
+          <MessageText text={read.problem.message} />
         </p>
       )}
       {sound && (

@@ -1,5 +1,5 @@
 import { FormulaEditor } from "../../../components/formula/FormulaEditor";
-import { Segments } from "../../../components/Segments";
+import { SegmentedControl } from "../../../components/SegmentedControl";
 import { words } from "../../../words";
 import { mistakesOf, type PartsProps } from "./shared";
 
@@ -10,7 +10,7 @@ export function MessageParts({ table, parts, change, mistakes, usual }: PartsPro
     <div className="flex flex-col gap-1.5">
       <div className="flex items-center gap-2">
         <span className="flex-1 font-semibold">{words.rulePanel.message}</span>
-        <Segments
+        <SegmentedControl
           name={words.rulePanel.message}
           value={worked ? "worked" : "fixed"}
           options={[

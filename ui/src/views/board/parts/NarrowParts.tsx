@@ -1,5 +1,5 @@
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
-import { Segments } from "../../../components/Segments";
+import { SegmentedControl } from "../../../components/SegmentedControl";
 import { words } from "../../../words";
 import { NarrowMap } from "./NarrowMap";
 import { mistakesOf, type PartsProps } from "./shared";
@@ -15,7 +15,7 @@ export function NarrowParts({ table, parts, change, mistakes }: PartsProps) {
   return (
     <>
       {listed && (
-        <Segments
+        <SegmentedControl
           name={words.narrow.way}
           value={byList ? "list" : "formula"}
           options={[

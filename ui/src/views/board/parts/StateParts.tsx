@@ -1,5 +1,5 @@
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
-import { Segments } from "../../../components/Segments";
+import { SegmentedControl } from "../../../components/SegmentedControl";
 import { words } from "../../../words";
 import { Tick } from "./NumberParts";
 import { mistakesOf, type PartsProps } from "./shared";
@@ -12,7 +12,7 @@ export function StateParts({ table, parts, change, mistakes }: PartsProps) {
   const hides = state === "shown" || state === "enabled";
   return (
     <>
-      <Segments
+      <SegmentedControl
         name={words.state.state}
         value={state}
         options={STATES.map((each) => [each, words.state.states[each]] as const)}

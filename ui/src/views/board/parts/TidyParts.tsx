@@ -3,7 +3,7 @@ import { ArrowDown, ArrowUp, X } from "lucide-react";
 import { useState } from "react";
 import { api, data, type RuleParts } from "../../../api/client";
 import { Difference } from "../../../components/Difference";
-import { SignButton } from "../../../components/SignButton";
+import { IconButton } from "../../../components/IconButton";
 import { words } from "../../../words";
 import type { PartsProps } from "./shared";
 import { TidySettings } from "./TidySettings";
@@ -35,15 +35,15 @@ export function TidyParts({ parts, change, mistakes }: PartsProps) {
             <div className="flex items-center gap-1">
               <span className="quiet w-5 text-xs tabular-nums">{index + 1}</span>
               <span className="flex-1">{known?.find((each) => each.key === step.do)?.label ?? step.do}</span>
-              <SignButton name={words.tidy.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
+              <IconButton name={words.tidy.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
                 <ArrowUp size={13} aria-hidden />
-              </SignButton>
-              <SignButton name={words.tidy.later} disabled={index === steps.length - 1} onClick={() => move(index, 1)}>
+              </IconButton>
+              <IconButton name={words.tidy.later} disabled={index === steps.length - 1} onClick={() => move(index, 1)}>
                 <ArrowDown size={13} aria-hidden />
-              </SignButton>
-              <SignButton name={words.tidy.remove} onClick={() => put(steps.filter((_, at) => at !== index))}>
+              </IconButton>
+              <IconButton name={words.tidy.remove} onClick={() => put(steps.filter((_, at) => at !== index))}>
                 <X size={13} aria-hidden />
-              </SignButton>
+              </IconButton>
             </div>
             <TidySettings
               step={step}

@@ -1,4 +1,4 @@
-import { Segments } from "../../../components/Segments";
+import { SegmentedControl } from "../../../components/SegmentedControl";
 import { words } from "../../../words";
 import { CheckParts } from "./CheckParts";
 import { ExistsParts } from "./ExistsParts";
@@ -90,7 +90,7 @@ function Own(props: PartsProps) {
     default:
       return (
         <>
-          <Segments
+          <SegmentedControl
             name={words.rulePanel.lockReach}
             value={parts.whole ? "whole" : "fields"}
             options={[

@@ -6,12 +6,12 @@ import { toast } from "sonner";
 import { api, type FormParts, type Mistake, ProblemError, type Table } from "../../../api/client";
 import { settled } from "../../../api/jobs";
 import { MissingPage } from "../../../app/MissingPage";
-import { useMay } from "../../../app/may";
 import { useTableHere } from "../../../app/TableFrame";
+import { usePermissions } from "../../../app/usePermissions";
 import { editPlace, useEdit } from "../../../components/edits";
 import { words } from "../../../words";
+import { FormPreview } from "./FormPreview";
 import { FormSettings } from "./FormSettings";
-import { Live } from "./Live";
 import { Structure } from "./Structure";
 import { beginning, partsOf } from "./shape";
 
@@ -19,7 +19,7 @@ import { beginning, partsOf } from "./shape";
 export default function FormDesigner() {
   const table = useTableHere();
   const { form: id = "new" } = useParams();
-  const may = useMay();
+  const may = usePermissions();
   const form = table.forms.find((each) => each.id === id);
   if (!may.design) return <MissingPage message={words.designer.builders} />;
   if (id !== "new" && (!form || id === "all")) return <MissingPage message={words.forms.gone} />;
@@ -121,7 +121,7 @@ function Designer({ table, id, saved }: Props) {
           <FormSettings table={table} form={form} onChange={change} mistakes={mistakes} />
           <Structure table={table} form={form} onChange={change} mistakes={mistakes} />
         </div>
-        <Live table={table} form={form} onMistakes={setMistakes} />
+        <FormPreview table={table} form={form} onMistakes={setMistakes} />
       </div>
     </div>
   );

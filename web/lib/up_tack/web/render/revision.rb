@@ -14,7 +14,7 @@ module UpTack
           }
         end
 
-        # @param differences [Array<Core::Design::Comparison::Difference>]
+        # @param differences [Array<Core::Design::ProjectDiff::Difference>]
         def differences(differences)
           differences.map { |each| {what: each.what, id: each.id, place: each.place, before: each.before, after: each.after} }
         end

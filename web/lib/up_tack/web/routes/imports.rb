@@ -45,7 +45,7 @@ module UpTack
 
             source = upload.source(params.slice(*OPTIONS))
             io = StringIO.new("".b)
-            UseCases::Imports::MendedFile.write(upload, source, io, decimal_mark: workspace.project.conventions.decimal_mark)
+            UseCases::Imports::CorrectedFile.write(upload, source, io, decimal_mark: workspace.project.conventions.decimal_mark)
             content_type Interchange::Targets::TYPES.fetch(source.format)
             attachment "#{File.basename(upload.name, ".*")} (refused).#{File.extname(upload.name).delete_prefix(".").then { |ending| ending.empty? ? source.format : ending }}"
             io.string

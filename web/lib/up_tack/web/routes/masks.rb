@@ -11,7 +11,7 @@ module UpTack
           # A mask from its text, from pieces or by example, and what it makes of a text.
           app.post("/api/masks") do
             parts = design_parts("mask", "pieces", "example", "text", "bare")
-            odd = parts.slice("mask", "example", "text").find { |_, value| !value.nil? && !value.is_a?(String) }&.first
+            odd = parts.slice("mask", "example", "text").find { |_, value| value.is_a?(Array) || value.is_a?(Hash) }&.first
             Core::Design::Invalid.because("This is a text.", part: odd) if odd
             json(Render::Mask.of(**parts.slice("mask", "pieces", "example", "text", "bare").transform_keys(&:to_sym)))
           end

@@ -25,7 +25,7 @@ module UpTack
           end
 
           app.post("/api/project/preview") do
-            preview = UseCases::ProjectFiles::BringIn.new(workspace).preview(file_sent)
+            preview = UseCases::ProjectFiles::ApplyProjectFile.new(workspace).preview(file_sent)
             json({
               name: preview.name, people: preview.people.map { |person| {name: person["name"], role: person["role"]} }, losses: preview.losses.map { |label, count| {field: label, values: count} },
               differences: preview.differences.map { |each| each.to_h.slice(:what, :id, :place, :before, :after) }
@@ -35,7 +35,7 @@ module UpTack
           app.post("/api/project/bring-in") do
             text = file_sent
             in_background(->(project) { json({name: project.name}) }) do |progress, workspace|
-              UseCases::ProjectFiles::BringIn.new(workspace, progress: progress).call(text).tap { Proving.wake }
+              UseCases::ProjectFiles::ApplyProjectFile.new(workspace, progress: progress).call(text).tap { Proving.wake }
             end
           end
 

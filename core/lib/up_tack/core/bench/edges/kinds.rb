@@ -181,7 +181,7 @@ module UpTack
             reading = Decisions::Reading.new(rule, @table, Reading.new(conventions: Conventions.from({})))
             rows = reading.rows
             regions = Decisions::Regions.values_of(columns, rows)
-            way = regions.first.product(*regions.drop(1)).first(2_000).find { |values| key == ((place = rows.index { |row| row.cells.zip(values).all? { |cell, value| cell.fits?(value) } }) ? "row #{place + 1}" : "no row") }
+            way = RowValues.new(regions, rows).find(key[/\Arow (\d+)\z/, 1]&.then { |place| place.to_i - 1 })
             way ||= columns.map { nil } if key == "no row"
             return [] unless way
 

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Imports
+      # The refused rows as a file in the format that went in, each with why, ready to be
+      # mended and brought in again.
+      module CorrectedFile
+        module_function
+
+        # @param upload [Uploads::Upload]
+        # @param source [#columns] that it was read as
+        # @param decimal_mark [String]
+        # @param io [#<<]
+        def write(upload, source, io, decimal_mark:)
+          known = source.columns.reject { |name| name == RejectedRows::WHY }
+          places = source.columns.each_index.reject { |index| source.columns[index] == RejectedRows::WHY }
+          target = Interchange::Targets.open(source.format, io, [*known, RejectedRows::WHY], decimal_mark: decimal_mark, name: "Refused")
+          RejectedRows.each(upload.refused) { |_, cells, why| target << [*cells.values_at(*places).map { |cell| plain(cell) }, why] }
+          target.finish
+        end
+
+        # What stood in the file stands there again: a sign that makes it harmless is not put before it twice.
+        def plain(cell) = (cell.is_a?(String) && cell.match?(Cells::HARMLESS)) ? cell.delete_prefix("'") : cell
+      end
+    end
+  end
+end

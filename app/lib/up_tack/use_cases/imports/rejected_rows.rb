@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Imports
+      # The rows that were refused, as they stood in the file and with why: kept in a file,
+      # since they may be many, and given out in the format that went in.
+      module RejectedRows
+        # The column that says why; passed over when the file comes in again.
+        WHY = "Up Tack says"
+
+        # Writes them one by one.
+        class Writer
+          def initialize(path)
+            @path = path
+            @file = File.open(path, "w")
+          end
+
+          # @param row [Interchange::Source::Row]
+          # @param reasons [Array<Array(String, String)>] labels of fields, and messages
+          def add(row, reasons)
+            cells = row.cells.map { |cell| plain(cell) }
+            @file.puts(JSON.generate([row.number, cells, reasons.map { |label, message| [label, message].compact.join(": ") }.join(" ")]))
+          end
+
+          def close = @file.close
+
+          private
+
+          def plain(cell)
+            case cell
+            when BigDecimal then {"n" => cell.to_s("F")}
+            when Date then {"d" => cell.iso8601}
+            when Time then {"t" => cell.getutc.iso8601}
+            else cell
+            end
+          end
+        end
+
+        module_function
+
+        # @yield [Integer, Array<Object>, String] each row's number, cells and why
+        def each(path)
+          File.foreach(path) do |line|
+            number, cells, why = JSON.parse(line)
+            yield number, cells.map { |cell| cell.is_a?(Hash) ? typed(cell) : cell }, why
+          end
+        end
+
+        def typed(cell)
+          return BigDecimal(cell["n"]) if cell["n"]
+
+          cell["d"] ? Core::Calendar.iso8601(cell["d"]) : Time.iso8601(cell["t"])
+        end
+      end
+    end
+  end
+end

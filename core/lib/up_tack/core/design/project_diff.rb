@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # What is different between two states of a design, in words: tables, fields,
+      # rules, filters and lists that were added, changed or taken away.
+      class ProjectDiff
+        # One difference.
+        # what:: "table", "field", "rule", "filter", "form", "proof" or "list"; id:: of it
+        # place:: where it is, such as "Tag of Pieces"
+        # before, after:: in sentences; nil where it was not, or is no more, there
+        Difference = Struct.new(:what, :id, :place, :table, :before, :after, keyword_init: true)
+
+        # @param from [Project, nil]
+        # @param to [Project]
+        def initialize(from, to)
+          @from = from
+          @to = to
+        end
+
+        # @return [Array<Difference>]
+        def differences
+          compared("list", lists(@from), lists(@to)) + compared("table", tables(@from), tables(@to)) + parts("field") + parts("rule") + parts("filter") + parts("form") + parts("proof")
+        end
+
+        private
+
+        # @param before [Hash{String=>Array(String, String, String)}] place, table id and words by id
+        def compared(what, before, after)
+          (before.keys | after.keys).filter_map do |id|
+            next if before[id]&.last == after[id]&.last
+
+            place, table, = after[id] || before[id]
+            Difference.new(what: what, id: id, place: place, table: table, before: before[id]&.last, after: after[id]&.last)
+          end
+        end
+
+        def parts(what) = compared(what, inner(@from, what), inner(@to, what))
+
+        def lists(project) = (project&.lists || []).to_h { |list| [list.id, [list.name, nil, list_words(list)]] }
+
+        def list_words(list) = "#{list.values.join(", ")}#{"; retired: #{list.retired.join(", ")}" if list.retired.any?}"
+
+        def tables(project) = (project&.tables || []).to_h { |table| [table.id, [table.label, table.id, table_words(table)]] }
+
+        def inner(project, what)
+          (project&.tables || []).flat_map { |table| send("#{what}s_of", table) }.to_h
+        end
+
+        def fields_of(table) = table.fields.map { |field| [field.id, ["#{field.label} of #{table.label}", table.id, field_words(field)]] }
+        def rules_of(table) = table.rules.map { |rule| [rule.id, ["#{table.field(rule.field).label} of #{table.label}", table.id, rule_words(rule, table)]] }
+        def filters_of(table) = table.filters.map { |filter| [filter.id, ["#{filter.name} in #{table.label}", table.id, [filter.formula, filter.sort, filter.columns && "columns"].compact.reject(&:empty?).join("; ")]] }
+
+        def forms_of(table) = table.forms.map { |form| [form.id, ["Form #{form.name} of #{table.label}", table.id, form_words(form, table)]] }
+
+        def proofs_of(table) = table.proofs.map { |proof| [proof.id, ["Proof #{proof.name} of #{table.label}", table.id, proof_words(proof, table)]] }
+
+        def proof_words(proof, table)
+          telling = Bench::Telling.new(table, Save::Ports::NoRecords)
+          script = proof.script
+          records = (script["records"] || {}).map { |key, all| "#{key} #{all.map { |id, values| "#{id} (#{plain_words(values)})" }.join(", ")}" }
+          person = script["person"]&.values&.join(", ")
+          acts = (script["acts"] || []).map { |act| plain_words(act.except("do").merge(act["values"] || {}).except("values")).then { |with| [act["do"].tr("_", " "), with].reject(&:empty?).join(" ") } }
+          [proof.name, proof.group, proof.note, "expects that #{proof.expectations.map { |each| telling.of(each) }.join(", ")}", "#{script["at"]}, as #{person}", acts.join("; "), *records].compact.join(" · ")
+        end
+
+        def form_words(form, table)
+          sections = form.sections.map { |section| [section["title"], (section["items"] || []).map { |item| item_words(item, table) }.join(", ")].compact.join(": ") }
+          more = form.to_plain.slice("order", "jumps", "skip_filled", "buttons", "note").reject { |_, value| value == [] }.map { |part, value| "#{part.tr("_", " ")}: #{plain_words(value)}" }
+          [form.name, *sections, *more].join(" · ")
+        end
+
+        def item_words(item, table)
+          what = table.field(item["field"] || item["panel"])&.label || item["label"] || "lines"
+          rest = item.except("field", "panel", "lines", "width").reject { |_, value| value.nil? || value == [] }
+          rest.empty? ? what : "#{what} (#{rest.map { |part, value| "#{part} #{plain_words(value)}" }.join(", ")})"
+        end
+
+        # What of a rule its sentence does not say stands behind it.
+        def rule_words(rule, table)
+          said = rule.to_plain.slice("name", "message", "note", "old", "severity", "by_hand", "follow", "pattern", "rows", "map", "otherwise").map { |part, value| "#{part.tr("_", " ")}: #{(part == "rows") ? value.map { |row| row.join(" | ") }.join(" / ") : plain_words(value)}" }
+          [rule.sentence(table), *said].join(" · ")
+        end
+
+        def field_words(field)
+          plain = field.to_plain.except("id", "key", "label", "type")
+          ["#{field.label}: #{field.values.label.downcase}#{" to #{field.target}" if field.link?}", *plain.except("target").map { |part, value| "#{part.tr("_", " ")}: #{plain_words(value)}" }].join(" · ")
+        end
+
+        def table_words(table)
+          plain = table.to_plain.except("id", "key", "label", "fields", "rules", "filters", "forms", "proofs", "log")
+          [table.label, *plain.map { |part, value| "#{part}: #{plain_words(value)}" }, *log_words(table)].join(" · ")
+        end
+
+        def log_words(table)
+          return [] unless table.log
+
+          labels = table.log.values.first.filter_map { |id| table.fields.find { |field| field.id == id }&.label }
+          ["log: #{table.log.keys.first.tr("_", " ")} #{labels.join(", ")}"]
+        end
+
+        def plain_words(value)
+          case value
+          when Hash then value.map { |key, each| "#{key} #{plain_words(each)}" }.join(", ")
+          when Array then value.map { |each| plain_words(each) }.join(", ")
+          else value.to_s
+          end
+        end
+      end
+    end
+  end
+end

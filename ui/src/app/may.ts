@@ -1,7 +1,0 @@
-import { useSession } from "../api/queries";
-
-/** What the person's role lets them do. The server asks again at every request. */
-export function useMay() {
-  const role = useSession().data?.person.role;
-  return { design: role === "builder", edit: role === "builder" || role === "clerk" };
-}
