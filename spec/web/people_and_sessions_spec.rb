@@ -145,6 +145,26 @@ RSpec.describe "People, sessions and tokens, over HTTP" do
     expect(done(:get, "/api/security")).to eq(403)
   end
 
+  it "hands out exports of the log that it can be held against later", :tampers do
+    files = %w[csv json].map do |kind|
+      File.join(StoreHelp::FOLDER, "log.#{kind}").tap { |path| ask(:get, "/api/history/export.#{kind}") && File.binwrite(path, last_response.body) }
+    end
+    ask(:post, "/api/tables/pieces/records", {typed: good_piece})
+    expect(files.map { |path| store::LogCheck.run(against: path).sound }).to eq([true, true])
+    # Somebody with the key cuts the log off and signs the new end.
+    connection = store::Database.connection
+    triggers = connection.select_rows("SELECT name, sql FROM sqlite_master WHERE type = 'trigger'")
+    triggers.each { |name, _| connection.execute("DROP TRIGGER #{name}") }
+    connection.execute("DELETE FROM up_tack_entries WHERE id > 339")
+    connection.execute("UPDATE sqlite_sequence SET seq = 339 WHERE name = 'up_tack_entries'")
+    connection.execute("DELETE FROM pieces WHERE id > 28")
+    triggers.each { |_, sql| connection.execute(sql) }
+    store::Head.write
+    expect(files.map { |path| store::LogCheck.run(against: path).faults.grep(/of which the file tells, is missing/).any? }).to eq([true, true])
+  ensure
+    FileUtils.rm_f(files)
+  end
+
   it "takes a person's name out for good, with the log still sound" do
     name = "Senna Whitlock"
     ask(:post, "/api/tables/pieces/records", {typed: good_piece})
