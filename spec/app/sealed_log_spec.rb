@@ -118,6 +118,7 @@ RSpec.describe "The sealed log", :tampers do
     mine = store::Token.make(person, name: "Script", role: "clerk", days: 3)
     mine.first.vouch("token_made")
     UpTack::UseCases::People::ChangePerson.new(by: person).change(3, "active" => false)
+    UpTack::UseCases::People::MakeAnonymous.new(by: person).call(3)
     copy = backups.restore(kept.name)
     entry = store::Entry.order(:id).last
     expect(entry).to have_attributes(id: cut["entry"] + 1, action: "restored", person_name: "Odile Marsh", record_title: /Restored #{kept.name}, cutting off entries 341 to 346; they are in #{copy}/)
@@ -126,7 +127,9 @@ RSpec.describe "The sealed log", :tampers do
     expect(store::Event.where(kind: "restored").last.told["cut_off"]).to include("entry" => 346, "seal" => cut["seal"])
     expect([verify.sound, verify(against: backups.path(copy)).sound]).to eq([true, true])
     # Who may come in stays as it was, and no number is given twice.
-    expect([person("Hale Orrin"), store::Person.find(3)].map(&:active)).to include(false)
+    expect([person("Hale Orrin"), store::Person.find(3)].map { |each| [each.name, each.active] }).to eq([["Hale Orrin", true], ["Person 3", false]])
+    expect(pieces.page.flat_map { |_, row| row.values }.grep(/Senna/)).to eq([])
+    expect(store::Entry.where(person_id: 3).map(&:person_name).uniq).to eq(["Person 3"])
     expect(store::Token.of(mine.last)).to be_a(store::Token)
     expect(save_piece(good_piece).record.id).to eq(35)
     expect(design.undo).to be_nil

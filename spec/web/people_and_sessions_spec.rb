@@ -172,6 +172,7 @@ RSpec.describe "People, sessions and tokens, over HTTP" do
     sign_in_as(name)
     ask(:post, "/api/tables/pieces/records", {typed: good_piece})
     sign_in_as("Odile Marsh")
+    ask(:patch, "/api/people/#{id}", {name: "Senna Whitlock-Reyes"})
     told = -> { ask(:get, "/api/history?table=pieces&person=#{id}").to_s + ask(:get, "/api/tables/pieces/records?sort=tag").to_s + ask(:get, "/api/people").to_s + ask(:get, "/api/history/export.csv").to_s.force_encoding("UTF-8") }
     expect(told.call).to include(name)
     expect(ask(:post, "/api/people/#{id}/anonymise", {})["title"]).to include("inactive first")

@@ -48,6 +48,13 @@ module UpTack
           text.match?(pattern) ? text.gsub(pattern) { |name| seal(names.fetch(name), name) } : text
         end
 
+        # @param person [Integer] number
+        # @return [Array<String>] everything that the person was called here, as long as it can be read
+        def all_of(person)
+          kept = %w[up_tack_entries up_tack_revisions up_tack_batches up_tack_events].flat_map { |table| connection.select_values("SELECT DISTINCT person_name FROM #{table} WHERE person_id = #{Integer(person)}") }
+          [*Person.where(id: person).pluck(:name), *kept.map { |text| open(text) }].uniq
+        end
+
         # Throws a key away, and leaves nothing of it in the file.
         # @return [void]
         def forget_person(person)

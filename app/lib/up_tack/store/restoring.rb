@@ -53,7 +53,8 @@ module UpTack
       end
 
       def stay
-        named = Person.pluck(:id, :name).to_h
+        anonymous = @rows["up_tack_people"].select { |row| row["sign_in"].nil? && row["active"].to_i.zero? }
+        named = anonymous.to_h { |row| [row, PersonNames.all_of(row["id"])] }
         gone = Token.pluck(:id) - @rows["up_tack_tokens"].map { |row| row["id"] }
         ["up_tack_sessions", *STAY.keys.reverse].each { |table| connection.execute("DELETE FROM #{table}") }
         @rows.each { |table, rows| rows.each { |row| insert(table, row) } }
@@ -63,7 +64,7 @@ module UpTack
           Token.find_each { |token| token.vouch("token_made", {"restored" => true}, person: @person) }
           gone.each { |id| Event.add("token_ended", {"of" => "up_tack_tokens", "id" => id, "digest" => nil, "restored" => true}, person: @person) }
         end
-        Person.select(&:anonymous?).each { |person| named[person.id] && StampedNames.replace(named[person.id], person.name) }
+        named.each { |row, names| StampedNames.replace_all(names, row["name"]) }
       end
 
       def insert(table, row)

@@ -6,6 +6,14 @@ module UpTack
     module StampedNames
       module_function
 
+      # @param names [Array<String>] what somebody was called
+      # @param other [String] what stands in their place from now on
+      # @return [void]
+      def replace_all(names, other)
+        # The longest first, since one may stand within another.
+        names.sort_by { |name| -name.length }.each { |name| replace(name, other) unless name == other }
+      end
+
       # @param name [String] what somebody was called
       # @param other [String] what stands in its place from now on
       # @return [void]

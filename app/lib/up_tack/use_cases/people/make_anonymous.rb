@@ -30,11 +30,11 @@ module UpTack
 
           Core::Design::Invalid.because("You can't make yourself anonymous; another builder can.") if person.id == @by.id
           Core::Design::Invalid.because("Make #{person.name} inactive first.", part: "active") if person.active
-          name = person.name
+          names = Store::PersonNames.all_of(person.id)
           Store::PersonNames.forget_person(person.id)
           person.changed_by = @by
           person.update!(name: "Person #{person.id}", email: nil, sign_in: nil, password_digest: nil, active: false)
-          Store::StampedNames.replace(name, person.name)
+          Store::StampedNames.replace_all(names, person.name)
           Store::Session.where(person_id: person.id).delete_all
           Store::Token.end_all(person, why: "made anonymous", by: @by)
           Store::Notice.where(person_id: person.id).delete_all
