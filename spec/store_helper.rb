@@ -36,7 +36,7 @@ module StoreHelp
 
   def person(name = "Odile Marsh") = UpTack::Store::Person.find_by!(name: name)
   def workspace(name = "Odile Marsh", at: nil) = UpTack::Workspace.new(person: person(name), clock: at && UpTack::Clock.standing("Europe/Dublin", at))
-  def pieces = UpTack::Store::Rows.new(workspace.table("pieces"))
+  def pieces = UpTack::Store::RecordTable.new(workspace.table("pieces"))
   def change(kind, **parts) = UpTack::UseCases::ChangeDesign.new(workspace).call(Core::Design::Changes.const_get(kind).new(**parts))
   def unpin(table, kind, field) = change(:UnpinRule, table: table, rule: workspace.table(table).rules.find { |rule| rule.kind == kind && rule.field == field }.id)
   def unmask(field) = unpin("pieces", "mask", field)

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Run by Interchange::Sources::Apart: opens a workbook and answers, line by line of what comes in, with its
+# Run by Interchange::Readers::Apart: opens a workbook and answers, line by line of what comes in, with its
 # head, its size or its rows. Ends with its input.
 
 require_relative "../../app/lib/up_tack/app"
@@ -13,7 +13,7 @@ say = lambda do |kind, told|
 end
 
 begin
-  book = UpTack::Interchange::Sources::Workbook.new(path, name, UpTack::Interchange::Sources::Workbook.format(path, name), JSON.parse(options))
+  book = UpTack::Interchange::Readers::Workbook.new(path, name, UpTack::Interchange::Readers::Workbook.format(path, name), JSON.parse(options))
   $stdin.each_line(chomp: true) do |what|
     case what
     when "head" then say.call("told", {"format" => book.format, "columns" => book.columns, "notes" => book.notes, "sheets" => book.sheets, "sheet" => book.sheet})

@@ -23,7 +23,7 @@ RSpec.describe "A file that another process reads ahead" do
 
   def bring_in(path, ahead, keep: "passing")
     source = UpTack::Interchange::Source.open(path)
-    looked = UpTack::UseCases::Imports::Look.new(workspace).call(source, workspace.table("pieces"))
+    looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table("pieces"))
     UpTack::UseCases::Imports::Run.new(workspace, ahead: ahead).call(source: source, table: "pieces", settings: looked.settings, keep: keep, name: "ahead.csv", refused: "#{path}.refused")
   end
 

@@ -11,14 +11,14 @@ RSpec.describe "Broken files" do
 
   around { |example| Dir.mktmpdir { |folder| (@folder = folder) && example.run } }
 
-  def counts = workspace.project.tables.to_h { |table| [table.key, UpTack::Store::Rows.new(table).count] }
+  def counts = workspace.project.tables.to_h { |table| [table.key, UpTack::Store::RecordTable.new(table).count] }
 
   # @return [Symbol] :saved or :refused
   def take(bytes, name, table)
     path = File.join(@folder, name)
     File.binwrite(path, bytes)
     source = UpTack::Interchange::Source.open(path, name: name)
-    looked = UpTack::UseCases::Imports::Look.new(workspace).call(source, workspace.table(table))
+    looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table(table))
     return :refused if looked.settings.columns.none?(&:field)
 
     result = UpTack::UseCases::Imports::Run.new(workspace).call(source: source, table: table, settings: looked.settings, keep: "all", name: name, refused: File.join(@folder, "refused.jsonl"))
@@ -55,7 +55,7 @@ RSpec.describe "Broken files" do
 
   # A few hundred bytes that say they are gigabytes: told before anything of it is made.
   it "is read in a process that may take so much memory and no more" do
-    stub_const("UpTack::Interchange::Sources::Apart::MEMORY", 60_000_000)
+    stub_const("UpTack::Interchange::Readers::Apart::MEMORY", 60_000_000)
     path = files.find { |each| each.end_with?(".xlsx") }
     expect { UpTack::Interchange::Source.open(path) }.to raise_error(UpTack::Interchange::Unreadable, /takes more memory or time to open/)
   end

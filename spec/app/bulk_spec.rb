@@ -5,7 +5,7 @@ require "store_helper"
 RSpec.describe "Changes of many records" do
   def bulk(kind, by: "Odile Marsh", **parts) = UpTack::UseCases::Bulk::Change.new(workspace(by, at: "2026-11-23T09:30")).call(table: parts.delete(:table) || "pieces", kind: kind, **parts)
   def undo(batch) = UpTack::UseCases::UndoBatch.new(workspace).call(batch.id)
-  def everything(table = "pieces") = [].tap { |all| UpTack::Store::Rows.new(workspace.table(table)).each { |id, row| all << [id, row.to_h] } }
+  def everything(table = "pieces") = [].tap { |all| UpTack::Store::RecordTable.new(workspace.table(table)).each { |id, row| all << [id, row.to_h] } }
 
   it "tries a change without leaving a trace of it, then makes it as one entry that can be taken back" do
     before = everything
@@ -63,7 +63,7 @@ RSpec.describe "Changes of many records" do
   end
 
   it "works out sums elsewhere once for all of them, and they are as if each had been saved alone" do
-    lines = UpTack::Store::Rows.new(workspace.table("order_lines"))
+    lines = UpTack::Store::RecordTable.new(workspace.table("order_lines"))
     write = UpTack::UseCases::Bulk::Write.new(workspace)
     order = everything("orders").find { |_, values| values["status"] == "Open" }.first
     before = UpTack::Store::Entry.count
@@ -72,9 +72,9 @@ RSpec.describe "Changes of many records" do
     expect(report.saved).to eq(20), report.refused.first&.refusals.inspect
     told = UpTack::Store::Entry.where("id > ?", before).where.not(followed: nil)
     expect(told.count).to be <= 1
-    expect(UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.reject(&:sound)).to eq([])
+    expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound)).to eq([])
     expect(undo(report.batch).left).to eq(0)
-    expect([lines.count, UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.all?(&:sound)]).to eq([3, true])
+    expect([lines.count, UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.all?(&:sound)]).to eq([3, true])
   end
 
   it "lets rules elsewhere act each time that a value which they wait for becomes another one, the log holding" do
@@ -84,7 +84,7 @@ RSpec.describe "Changes of many records" do
     before = UpTack::Store::Entry.count
     drafts = Array.new(3) { |index| {typed: {"order" => order, "what" => "Bag #{index}", "quantity" => "2", "price" => "1.50"}} }
     expect(UpTack::UseCases::Bulk::Write.new(workspace).call(table: "order_lines", drafts: drafts, summary: "Bags").saved).to eq(3)
-    expect([UpTack::Store::Rows.new(workspace.table("orders")).find(order)["turns"], UpTack::Store::Entry.count - before]).to eq([3, 6])
+    expect([UpTack::Store::RecordTable.new(workspace.table("orders")).find(order)["turns"], UpTack::Store::Entry.count - before]).to eq([3, 6])
     expect(UpTack::Store::LogCheck.run).to have_attributes(sound: true)
   end
 end

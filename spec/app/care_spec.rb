@@ -5,10 +5,10 @@ require "store_helper"
 
 RSpec.describe "Backups and checks" do
   let(:at) { Time.utc(2026, 11, 23, 9, 30) }
-  let(:backups) { UpTack::UseCases::Care::Backups.new(workspace(at: "2026-11-23T09:30").clock) }
+  let(:backups) { UpTack::UseCases::Maintenance::Backups.new(workspace(at: "2026-11-23T09:30").clock) }
   after { FileUtils.rm_rf(File.join(StoreHelp::FOLDER, "backups")) }
 
-  def names = UpTack::Store::Rows.new(workspace.table("clays")).page.map { |_, row| row["name"] }
+  def names = UpTack::Store::RecordTable.new(workspace.table("clays")).page.map { |_, row| row["name"] }
 
   it "copies the database while somebody writes, and puts it back with a copy of what it replaces" do
     started = Queue.new
@@ -30,12 +30,12 @@ RSpec.describe "Backups and checks" do
     expect(save_piece(good_piece).state).to eq(:saved)
     backups.restore(before)
     expect([pieces.count, workspace.table("clays").fields.map(&:label).last]).to eq([42, "Shelf life"])
-    expect(UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.reject(&:sound)).to eq([])
+    expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound)).to eq([])
   end
 
   it "makes those that are due, and keeps them by number and age" do
     clock = ->(text) { UpTack::Clock.standing("Europe/Dublin", text) }
-    made = ->(text) { UpTack::UseCases::Care::Backups.new(clock.call(text)).make_due }
+    made = ->(text) { UpTack::UseCases::Maintenance::Backups.new(clock.call(text)).make_due }
     backups.change("every" => "day", "hour" => 2, "keep" => 3, "days" => 10)
     expect([made.call("2026-11-01T12:00"), made.call("2026-11-01T23:00"), made.call("2026-11-02T01:59"), made.call("2026-11-02T02:00"), made.call("2026-11-02T09:00")].map(&:nil?)).to eq([false, true, true, false, true])
     %w[2026-11-03T03:00 2026-11-04T03:00 2026-11-05T03:00].each { |text| expect(made.call(text)).to be_a(UpTack::Store::Backups::Copy) }
@@ -64,7 +64,7 @@ RSpec.describe "Backups and checks" do
   end
 
   it "finds stale values, counters behind their numbers, links to nothing and a changed log", :tampers do
-    check = -> { UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.reject(&:sound).to_h { |each| [each.what, each.told] } }
+    check = -> { UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).to_h { |each| [each.what, each.told] } }
     expect(check.call).to eq({})
     connection = UpTack::Store::Database.connection
     connection.execute("UPDATE pieces SET loss = 99 WHERE id IN (1, 2)")

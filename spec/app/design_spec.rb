@@ -12,7 +12,7 @@ RSpec.describe "Changing the design" do
     end
     expect(columns("order")).to eq("id" => "integer", "name" => "text", "select" => "text", "weight_net" => "decimal", "paid_on" => "date", "group" => "boolean", "grosse" => "text", "note" => "text")
     answer = UpTack::UseCases::SaveRecord.new(workspace).call(table: "order", typed: {"select" => "from", "weight_net" => "0.1", "group" => "y", "grosse" => "m"})
-    expect(UpTack::Store::Rows.new(workspace.table("order")).find(answer.record.id)).to include("select" => "from", "weight_net" => number("0.1"), "group" => true, "grosse" => "M")
+    expect(UpTack::Store::RecordTable.new(workspace.table("order")).find(answer.record.id)).to include("select" => "from", "weight_net" => number("0.1"), "group" => true, "grosse" => "M")
   end
 
   it "keeps the records through renaming, also when two fields change names" do
@@ -21,7 +21,7 @@ RSpec.describe "Changing the design" do
     expect(columns("pieces")).to include("top_temperature").and(satisfy { |found| !found.key?("peak") })
     expect(values("top_temperature")).to eq(before)
     change(:ChangeTable, table: "pieces", parts: {"label" => "Pots"})
-    expect(UpTack::Store::Rows.new(workspace.table("pots")).count).to eq(28)
+    expect(UpTack::Store::RecordTable.new(workspace.table("pots")).count).to eq(28)
     design.undo
     design.undo
     expect(values("peak")).to eq(before)

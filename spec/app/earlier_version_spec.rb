@@ -24,7 +24,7 @@ RSpec.describe "A database of an earlier version", :tampers do
     store::Database.open(@path)
     expect(store::LogCheck.run).to have_attributes(sound: true, entries: before.length, faults: [])
     expect(store::Entry.order(:id).map { |entry| [entry.id, entry.person_id, entry.person_name, entry.record_title, entry.batch_id] }).to eq(before.map { |row| row.values_at(0, 2, 3, 4, 5) })
-    expect(store::Entry.order(:id).map { |entry| entry.field_changes.map { |change| change.to_a.map { |value| store::PersonNames.open(value) } } }).to eq(told.map { |text| JSON.parse(text) })
+    expect(store::Entry.order(:id).map { |entry| entry.field_changes.map { |change| change.to_a.map { |value| store::PersonNames.reveal(value) } } }).to eq(told.map { |text| JSON.parse(text) })
     expect(raw("SELECT person_name, differences FROM up_tack_entries").flatten.count { |text| people.any? { |name| text == name } }).to eq(0)
     expect([store::Settings.demo_people, store::Token.count, File.stat(@path).mode & 0o777]).to eq([[1, 2, 3, 4], 1, 0o600])
     expect(save_piece(good_piece).state).to eq(:saved)

@@ -19,7 +19,7 @@ RSpec.describe "Records out and in again" do
     key
   end
 
-  def rows(table) = [].tap { |all| UpTack::Store::Rows.new(workspace.table(table)).each { |_, row| all << row.to_h } }
+  def rows(table) = [].tap { |all| UpTack::Store::RecordTable.new(workspace.table(table)).each { |_, row| all << row.to_h } }
 
   def out(table, format)
     path = File.join(StoreHelp::FOLDER, "exchange.#{format}")
@@ -29,7 +29,7 @@ RSpec.describe "Records out and in again" do
 
   def bring_in(path, table, **settings)
     source = UpTack::Interchange::Source.open(path)
-    looked = UpTack::UseCases::Imports::Look.new(workspace).call(source, workspace.table(table))
+    looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table(table))
     settings.each { |name, value| looked.settings[name] = value }
     UpTack::UseCases::Imports::Run.new(workspace).call(source: source, table: table, settings: looked.settings, keep: "all", name: File.basename(path))
   end
@@ -108,7 +108,7 @@ RSpec.describe "Records out and in again" do
     folder = File.join(UpTack::App::ROOT, "demo", "imports")
     try = lambda do |file, table, **settings|
       source = UpTack::Interchange::Source.open(File.join(folder, file))
-      looked = UpTack::UseCases::Imports::Look.new(workspace).call(source, workspace.table(table))
+      looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table(table))
       settings.each { |name, value| looked.settings[name] = value }
       result = UpTack::UseCases::Imports::Run.new(workspace).call(source: source, table: table, settings: looked.settings, keep: "none", name: file)
       [looked.notes, result.report.refused.map { |each| [each.place, each.refusals.map { |refusal| refusal[:message] }.join(" ")] }]
@@ -129,7 +129,7 @@ RSpec.describe "Records out and in again" do
     notes = lambda do |*dates|
       Dir.mktmpdir do |folder|
         File.write(path = File.join(folder, "members.csv"), ["Name,Joined", *dates.map.with_index { |date, index| "Member #{index},#{date}" }].join("\n"))
-        UpTack::UseCases::Imports::Look.new(workspace).call(UpTack::Interchange::Source.open(path), workspace.table("members")).notes
+        UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(UpTack::Interchange::Source.open(path), workspace.table("members")).notes
       end
     end
     expect(notes.call("03/04/2026", "04/23/2026", "05/06/2026")).to contain_exactly(a_string_including("“Joined” is read month first, since row 3 has 04/23/2026; 2 other dates, such as 03/04/2026 in row 2,"))

@@ -6,7 +6,7 @@ RSpec.describe "Forms over the store" do
   let(:table) { workspace.table("pieces") }
 
   def form_of(table, name) = workspace.table(table).forms.find { |form| form.name == name }
-  def keep(form, **parts) = change(:KeepForm, table: "pieces", form: {"name" => "Desk", "sections" => [{"columns" => 2, "items" => %w[piece maker clay firing peak].map { |key| {"field" => key} }}]}.merge("id" => form).compact.merge(parts.transform_keys(&:to_s)))
+  def keep(form, **parts) = change(:SaveForm, table: "pieces", form: {"name" => "Desk", "sections" => [{"columns" => 2, "items" => %w[piece maker clay firing peak].map { |key| {"field" => key} }}]}.merge("id" => form).compact.merge(parts.transform_keys(&:to_s)))
   def desk(**parts) = keep(nil, **parts) && form_of("pieces", "Desk")
   def answer(form, typed, table: "pieces", **more) = UpTack::UseCases::AnswerDraft.new(workspace).call(table: table, typed: typed, form: form.id, **more)
 
@@ -96,7 +96,7 @@ RSpec.describe "Forms over the store" do
   describe "with lines beneath a record" do
     def group(*rows) = [UpTack::UseCases::Lines::Group.new(table: "order_lines", link: "order", rows: rows.map { |row| UpTack::UseCases::Lines::Row.new(typed: {}, gone: false, **row) })]
     def save_order(typed, *rows, **more) = UpTack::UseCases::Lines::Save.new(workspace).call(table: "orders", typed: typed, groups: group(*rows), form: form_of("orders", "Order").id, **more)
-    def order_lines = UpTack::Store::Rows.new(workspace.table("order_lines"))
+    def order_lines = UpTack::Store::RecordTable.new(workspace.table("order_lines"))
     let(:bag) { {"what" => "Bag", "quantity" => "2", "price" => "9.50"} }
 
     it "totals them before anything is saved" do
@@ -117,11 +117,11 @@ RSpec.describe "Forms over the store" do
     end
 
     it "saves nothing when a line is refused, and says what is wrong with which" do
-      before = [UpTack::Store::Rows.new(workspace.table("orders")).count, order_lines.count, UpTack::Store::Entry.count]
+      before = [UpTack::Store::RecordTable.new(workspace.table("orders")).count, order_lines.count, UpTack::Store::Entry.count]
       answer = save_order({"member" => 1}, {typed: bag}, {typed: {"quantity" => "0"}})
       expect(answer.state).to eq(:refused)
       expect(answer.lines.first.map { |line| line.outcome.refusals.map(&:field) }).to eq([[], %w[what quantity price]])
-      expect([UpTack::Store::Rows.new(workspace.table("orders")).count, order_lines.count, UpTack::Store::Entry.count]).to eq(before)
+      expect([UpTack::Store::RecordTable.new(workspace.table("orders")).count, order_lines.count, UpTack::Store::Entry.count]).to eq(before)
       expect(save_order({"member" => 1}, {typed: bag}).record.values["number"]).to match(/\AOR-20\d\d-0*\d+\z/)
     end
 

@@ -16,7 +16,7 @@ RSpec.describe "A database after anything" do
     }.flat_map { |name, weight| [name] * weight }
   end
 
-  def rows(table) = UpTack::Store::Rows.new(table)
+  def rows(table) = UpTack::Store::RecordTable.new(table)
   def ids(table) = [].tap { |found| rows(table).each { |id, _| found << id } }
 
   def value_for(field)
@@ -111,12 +111,12 @@ RSpec.describe "A database after anything" do
     6.times do |round|
       @random = Random.new(RSpec.configuration.seed + round)
       done = Array.new(12) { pick(steps).tap { |step| attempt(step) } }
-      findings = UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.reject(&:sound)
+      findings = UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound)
       expect(findings.map(&:told)).to eq([]), "after #{done.join(", ")} (seed #{RSpec.configuration.seed + round}): #{findings.map(&:told).join(" ")}"
     end
   end
 
-  def sound = expect(UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)).to(eq([]))
+  def sound = expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)).to(eq([]))
 
   it "follows values that come back when a calculation is taken off" do
     [%w[Girth number], %w[Doubled number]].each { |label, type| change(:AddField, table: "pieces", parts: {"label" => label, "type" => type}) }

@@ -151,9 +151,9 @@ RSpec.describe "The change log and what it knows" do
     add.call("Seen", "moment")
     pin_member.call("stamp", "settled_on", event: "reached", when: "open_orders = 0 and joined < date(\"2026-01-01\")", which: "last")
     pin_member.call("stamp", "seen", event: "changed")
-    seen = UpTack::Store::Rows.new(workspace.table("members")).find(2)["seen"]
+    seen = UpTack::Store::RecordTable.new(workspace.table("members")).find(2)["seen"]
     UpTack::UseCases::SaveRecord.new(workspace("Odile Marsh", at: "2027-01-05T10:00")).call(table: "orders", id: 9, typed: {"status" => "Paid"})
-    expect(UpTack::Store::Rows.new(workspace.table("members")).find(2)).to include("settled_on" => Date.new(2027, 1, 5), "open_orders" => 0, "seen" => seen)
+    expect(UpTack::Store::RecordTable.new(workspace.table("members")).find(2)).to include("settled_on" => Date.new(2027, 1, 5), "open_orders" => 0, "seen" => seen)
     expect(UpTack::Store::Entry.last).to have_attributes(way: "rule", action: "update", record_id: 2, person_name: "Odile Marsh")
     expect(UpTack::Store::Entry.last.field_changes.map(&:field_label)).to eq(["Open orders €", "Settled on"])
     expect(UpTack::Store::LogCheck.run).to have_attributes(sound: true)

@@ -3,7 +3,7 @@
 require "store_helper"
 
 RSpec.describe "Links in the store" do
-  def rows(table) = UpTack::Store::Rows.new(workspace.table(table))
+  def rows(table) = UpTack::Store::RecordTable.new(workspace.table(table))
   def connection = UpTack::Store::Database.connection
   def save(table, typed, id: nil) = UpTack::UseCases::SaveRecord.new(workspace).call(table: table, id: id, typed: typed)
 
@@ -67,7 +67,7 @@ RSpec.describe "Links in the store" do
 
   it "come to the same where there are too many to hold, or to tell apart" do
     stub_const("UpTack::Store::LinkedRecords::MOST_HELD", 2)
-    stub_const("UpTack::Store::Rows::BATCH", 3)
+    stub_const("UpTack::Store::RecordTable::BATCH", 3)
     stub_const("UpTack::Upkeep::Dirty::MOST", 1)
     save("titles", {"text" => "Prof"}, id: 1)
     expect((1..12).map { |id| rows("members").find(id)["address_as"] }.grep(/\AProf/)).to eq(["Prof Ansa Velt", "Prof Fenna Aldersyke", "Prof Petra  Hollin"])

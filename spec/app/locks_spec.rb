@@ -17,7 +17,7 @@ RSpec.describe "A lock of the whole record" do
     UpTack::Workspace.new(person: UpTack::Store::Person.find_by(role: "clerk"))
   end
 
-  def slips = UpTack::Store::Rows.new(workspace.table("slips"))
+  def slips = UpTack::Store::RecordTable.new(workspace.table("slips"))
 
   it "holds for every field, those added later too, and against deleting it, alone, in bulk and along with another" do
     change(:AddField, table: "slips", parts: {"label" => "Later", "type" => "text"})

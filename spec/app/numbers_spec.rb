@@ -48,7 +48,7 @@ RSpec.describe "Numbers in the store" do
   it "gives old records theirs in the order that the builder picks, after showing it" do
     number_clays(start: 5)
     shown = give.foresee(table: "clays", rule: rule.id, order: "limit", descending: true)
-    limits = UpTack::Store::Rows.new(workspace.table("clays")).page(limit: 50).to_h.transform_values { |each| each["limit"] }
+    limits = UpTack::Store::RecordTable.new(workspace.table("clays")).page(limit: 50).to_h.transform_values { |each| each["limit"] }
     expect(shown.first.map { |each| limits[each[:id]] }).to eq(limits.values.sort.reverse)
     expect(shown.first.map { |each| each[:number] }).to eq((5..9).map { |count| format("CL-%02d", count) })
     expect(save({}).record.values["code"]).to eq("CL-05")
@@ -93,9 +93,9 @@ RSpec.describe "Numbers in the store" do
     expect(preview.counts["refused"]).to eq(2)
     expect(preview.examples.first).to include(verdict: "refused", stored: "CL-01", how: a_string_including("another record has it too"))
     change(:PinRule, table: "clays", rule: plain)
-    finding = UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.find { |each| each.what == "counters" }
+    finding = UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.find { |each| each.what == "counters" }
     expect([finding.sound, finding.told]).to match([false, a_string_including("CL-01 is in 2 records")])
     save({"code" => "CL-77"}, id: doubled, way: "import")
-    expect(UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)).to eq([])
+    expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)).to eq([])
   end
 end

@@ -19,7 +19,7 @@ RSpec.describe "Previewing a rule on the records that exist" do
   end
 
   it "stops after a while on a large table, says how far it came, and looks at all of it when asked", :tampers do
-    UpTack::Store::Database.write { UpTack::Store::Rows.model("pieces").insert_all!(Array.new(200) { {piece: "Tile", hold: 91} }) }
+    UpTack::Store::Database.write { UpTack::Store::RecordTable.model("pieces").insert_all!(Array.new(200) { {piece: "Tile", hold: 91} }) }
     stub_const("UpTack::UseCases::PreviewRule::PATIENCE", 0)
     rule = {"kind" => "check", "field" => "hold", "formula" => "hold <= 90"}
     look = ->(all) { UpTack::UseCases::PreviewRule.new(workspace).call(table: "pieces", plain: rule, all: all) }

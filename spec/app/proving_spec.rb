@@ -47,7 +47,7 @@ RSpec.describe "Proving, in the store" do
     played = UpTack::UseCases::Bench::Play.new(workspace).call(table: "pieces", script: script, propose: true)
     expect(played.script["records"].keys).to include("members", "clays")
     proof = played.script.merge("name" => "By itself", "expect" => played.proposed.select(&:usual).map(&:plain))
-    change(:KeepProof, table: "pieces", proofs: [proof])
+    change(:SaveProof, table: "pieces", proofs: [proof])
     save_piece({"piece" => "Mug", "maker" => 3, "shelf_code" => "kd017"})
     UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 3, typed: {"name" => "Somebody Else"})
     settle
@@ -62,7 +62,7 @@ RSpec.describe "Proving, in the store" do
       result = make.call(table: "pieces", count: 60, seed: 5)
       expect(result).to have_attributes(made: 60, given_up: 0)
       expect(pieces.count).to eq(before + 60)
-      newest = UpTack::Store::Rows.model("pieces").maximum(:id)
+      newest = UpTack::Store::RecordTable.model("pieces").maximum(:id)
       save_piece({"maker_note" => "kept"}, id: newest)
       undone = UpTack::UseCases::UndoBatch.new(workspace).call(result.batch.id)
       expect(undone).to have_attributes(undone: 59, left: 1)

@@ -6,7 +6,7 @@ RSpec.describe "Renaming a choice" do
   random = Random.new(RSpec.configuration.seed)
 
   def field(table, key) = workspace.table(table).field(key)
-  def stored(table, key) = UpTack::Store::Rows.model(table).pluck(:id, key).to_h
+  def stored(table, key) = UpTack::Store::RecordTable.model(table).pluck(:id, key).to_h
   def plain = workspace.project.to_plain.except("last_id")
 
   def rename(table, key, names)
@@ -14,7 +14,7 @@ RSpec.describe "Renaming a choice" do
     later = ->(all) { all.map { |name| names.fetch(name, name) }.uniq }
     if design.list
       list = workspace.project.list(design.list)
-      change(:KeepList, id: list.id, name: list.name, values: later.call(list.values), retired: later.call(list.retired), renamed: names)
+      change(:SaveList, id: list.id, name: list.name, values: later.call(list.values), retired: later.call(list.retired), renamed: names)
     else
       change(:ChangeField, table: table, field: key, parts: {"choices" => later.call(design.choices), "retired" => later.call(design.retired), "renamed" => names})
     end

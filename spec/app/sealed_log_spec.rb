@@ -6,7 +6,7 @@ require "stringio"
 # Somebody who has the file, and first not the key.
 RSpec.describe "The sealed log", :tampers do
   let(:store) { UpTack::Store }
-  let(:backups) { UpTack::UseCases::Care::Backups.new(workspace.clock, person: person) }
+  let(:backups) { UpTack::UseCases::Maintenance::Backups.new(workspace.clock, person: person) }
   after { FileUtils.rm_rf([File.join(StoreHelp::FOLDER, "backups"), File.join(StoreHelp::FOLDER, "up_tack-heads.jsonl")]) }
 
   def connection = store::Database.connection
@@ -137,7 +137,7 @@ RSpec.describe "The sealed log", :tampers do
     backups.change("keep" => 1)
     backups.make
     expect(backups.all.map(&:name)).to include(copy)
-    UpTack::UseCases::Care::Backups.new(UpTack::Clock.standing("Europe/Dublin", "2027-06-01T10:00")).drop(copy)
+    UpTack::UseCases::Maintenance::Backups.new(UpTack::Clock.standing("Europe/Dublin", "2027-06-01T10:00")).drop(copy)
     expect(backups.all.map(&:name)).not_to include(copy)
   end
 

@@ -22,14 +22,14 @@ RSpec.describe "A text looked for in all fields" do
   # Told apart from SQL: what people see of each record, gone through one by one.
   def fields_with(text, id)
     table = workspace.table("odds")
-    row = UpTack::Store::Rows.new(table).find(id).to_h
+    row = UpTack::Store::RecordTable.new(table).find(id).to_h
     shown = ->(value) { value.to_s.unicode_normalize(:nfkc).downcase(:fold) }
     sought = shown.call(text)
     found = []
     found << "words" if shown.call(row["words"]).include?(sought)
     found << "amount" if row["amount"] && text.match?(/\A[\d.]+\z/) && row["amount"] == BigDecimal(text)
     found << "day" if row["day"] && text == row["day"].strftime("%-d Mar %Y")
-    name = row["other"] && UpTack::Store::Rows.new(table).find(row["other"])["words"]
+    name = row["other"] && UpTack::Store::RecordTable.new(table).find(row["other"])["words"]
     found << "other" if row["other"] && shown.call(name || "No. #{row["other"]}").include?(sought)
     found
   end

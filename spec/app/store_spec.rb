@@ -72,10 +72,10 @@ RSpec.describe "The store" do
   end
 
   it "fills the demo through its own rules, with its story in the log in order of time" do
-    expect(workspace.project.tables.map { |table| [table.label, UpTack::Store::Rows.new(table).count] }).to eq([["Members", 12], ["Pieces", 28], ["Clays", 5], ["Orders", 12], ["Order lines", 3], ["Titles", 4], ["Firings", 55]])
+    expect(workspace.project.tables.map { |table| [table.label, UpTack::Store::RecordTable.new(table).count] }).to eq([["Members", 12], ["Pieces", 28], ["Clays", 5], ["Orders", 12], ["Order lines", 3], ["Titles", 4], ["Firings", 55]])
     times = UpTack::Store::Entry.order(:id).pluck(:made_at)
     expect(times).to eq(times.sort)
-    members = UpTack::Store::Rows.new(workspace.table("members"))
+    members = UpTack::Store::RecordTable.new(workspace.table("members"))
     expect((1..12).map { |id| members.find(id)["name"] }.tally["Ansa Velt"]).to eq(2)
   end
 
@@ -92,7 +92,7 @@ RSpec.describe "The store" do
 
   it "finds what must be unique by an index, however many records there are" do
     tag = workspace.table("pieces").field("tag")
-    ["PC-00012", "PC–00012"].flat_map { |text| UpTack::Store::Same.ways(tag, text, false) }.each do |way|
+    ["PC-00012", "PC–00012"].flat_map { |text| UpTack::Store::EqualityConditions.ways(tag, text, false) }.each do |way|
       plan = UpTack::Store::Database.connection.raw_connection.execute("EXPLAIN QUERY PLAN SELECT id FROM pieces WHERE #{way.sql}", way.values).map { |step| step["detail"] }
       expect(plan).to all(match(/SEARCH pieces|INDEX up_tack_find_\w+_beyond/))
     end

@@ -3,7 +3,7 @@
 require "store_helper"
 
 RSpec.describe "The review of suggestions" do
-  def members = UpTack::Store::Rows.new(workspace.table("members"))
+  def members = UpTack::Store::RecordTable.new(workspace.table("members"))
   def tidying = UpTack::UseCases::Tidying
   def waiting = tidying::Suggestions.new(workspace, workspace.table("members")).page.first.map { |each| [each.id, each.before, each.after] }
   def accept(picked = nil, by: "Odile Marsh") = tidying::Accept.new(workspace(by)).call(table: "members", picked: picked)

@@ -35,10 +35,10 @@ RSpec.describe "Typing it right, in the store" do
       .to raise_error(Core::Design::Invalid, "6 records of Pieces have “Porous” as Verdict. Retire it instead: those that have it keep it, and nobody can pick it anew.")
     change(:ChangeField, table: "pieces", field: "firing", parts: {"choices" => %w[Bisque Glaze Lustre Raku], "retired" => %w[Raku]})
     list = workspace.project.lists.first
-    expect { change(:KeepList, id: list.id, name: list.name, values: list.values - %w[Porcelain], retired: []) }.to raise_error(Core::Design::Invalid, /Porcelain/)
-    change(:KeepList, id: list.id, name: "Bodies", values: [*list.values, "Bone china"], retired: list.retired)
+    expect { change(:SaveList, id: list.id, name: list.name, values: list.values - %w[Porcelain], retired: []) }.to raise_error(Core::Design::Invalid, /Porcelain/)
+    change(:SaveList, id: list.id, name: "Bodies", values: [*list.values, "Bone china"], retired: list.retired)
     expect(%w[clays pieces].map { |table| workspace.table(table).fields.find(&:list).choices.last }).to eq(["Bone china", "Bone china"])
-    expect { change(:DropList, id: list.id) }.to raise_error(Core::Design::Invalid, /is used by Clay family of Pieces, Family of Clays/)
+    expect { change(:DeleteList, id: list.id) }.to raise_error(Core::Design::Invalid, /is used by Clay family of Pieces, Family of Clays/)
   end
 
   it "offers the linked records and the choices that belong, to whatever was typed so far" do
@@ -78,7 +78,7 @@ RSpec.describe "Typing it right, in the store" do
 
     it "come bit by bit, and add up" do
       stub_const("UpTack::UseCases::PreviewRule::INTERIM", 0)
-      stub_const("UpTack::Store::Rows::BATCH", 10)
+      stub_const("UpTack::Store::RecordTable::BATCH", 10)
       seen = []
       last = preview("pieces", {kind: "limits", field: "hold", high: "15"}) { |so_far| seen << [so_far.looked_at, so_far.counts.values.sum] }
       expect([seen, last.looked_at]).to eq([[[10, 10], [20, 20], [28, 28]], 28])
@@ -121,13 +121,13 @@ RSpec.describe "Typing it right, in the store" do
 
   describe "a change of the design" do
     it "to a list foresees what it would lose, and keeps what is on it" do
-      change(:KeepList, name: "Bodies", values: ["Brick red", "Snowfall"])
+      change(:SaveList, name: "Bodies", values: ["Brick red", "Snowfall"])
       list = workspace.project.lists.last
       losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "clays", field: "name", type: "choice", list: list.id)
       expect([losses.values, losses.kept, losses.examples.sort]).to eq([3, 2, ["Harbour stoneware", "Raku body", "Speckled oat"]])
-      before = (1..5).map { |id| UpTack::Store::Rows.new(workspace.table("clays")).find(id)["name"] }
+      before = (1..5).map { |id| UpTack::Store::RecordTable.new(workspace.table("clays")).find(id)["name"] }
       change(:ChangeField, table: "clays", field: "name", parts: {"type" => "choice", "list" => list.id})
-      now = -> { (1..5).map { |id| UpTack::Store::Rows.new(workspace.table("clays")).find(id)["name"] } }
+      now = -> { (1..5).map { |id| UpTack::Store::RecordTable.new(workspace.table("clays")).find(id)["name"] } }
       expect(now.call).to eq([nil, nil, "Brick red", "Snowfall", nil])
       design.undo
       expect(now.call).to eq(before)
@@ -137,7 +137,7 @@ RSpec.describe "Typing it right, in the store" do
       change(:AddField, table: "orders", parts: {"label" => "Fetched", "type" => "text"})
       {1 => "23 Nov 2026, 9:30", 2 => "soon", 3 => "2026-07-01T10:00:00Z"}.each { |id, text| UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", id: id, typed: {"fetched" => text}) }
       change(:ChangeField, table: "orders", field: "fetched", parts: {"type" => "moment"})
-      orders = UpTack::Store::Rows.new(workspace.table("orders"))
+      orders = UpTack::Store::RecordTable.new(workspace.table("orders"))
       expect((1..3).map { |id| orders.find(id)["fetched"]&.iso8601 }).to eq(["2026-11-23T09:30:00Z", nil, "2026-07-01T10:00:00Z"])
       expect(columns("orders")["fetched"]).to start_with("datetime")
       page = use(:ListRecords, table: "orders", sort: "fetched", limit: 1)
@@ -145,7 +145,7 @@ RSpec.describe "Typing it right, in the store" do
       expect((page.records + rest.records).map(&:id)).to eq([3, 1, 2])
       expect(use(:ListRecords, table: "orders", filter: "date(fetched) = date(\"2026-11-23\")").records.map(&:id)).to eq([1]) if Core::Expression::Functions.all.key?("date")
       design.undo
-      expect(UpTack::Store::Rows.new(workspace.table("orders")).find(2)["fetched"]).to eq("soon")
+      expect(UpTack::Store::RecordTable.new(workspace.table("orders")).find(2)["fetched"]).to eq("soon")
     end
 
     it "brings a detail in right after its link, under a free name" do

@@ -7,7 +7,7 @@ require "store_helper"
 RSpec.describe "Calculated values that follow" do
   def save(table, typed, id: nil) = UpTack::UseCases::SaveRecord.new(workspace).call(table: table, id: id, typed: typed)
   def delete(table, id) = UpTack::UseCases::DeleteRecord.new(workspace).call(table: table, id: id)
-  def rows(table) = UpTack::Store::Rows.new(workspace.table(table))
+  def rows(table) = UpTack::Store::RecordTable.new(workspace.table(table))
   def shown(table, id, key) = workspace.plan(table).complete(id, rows(table).find(id), workspace.context)[key]
   def calculate(table, field, formula, keeping: "always", id: nil) = change(:PinRule, table: table, rule: {"kind" => "calculation", "field" => field, "formula" => formula, "keeping" => keeping, "id" => id}.compact)
   def rule_on(table, field) = workspace.table(table).calculation(field).id
@@ -17,7 +17,7 @@ RSpec.describe "Calculated values that follow" do
     ws = workspace
     ws.project.upkeep.calculations.select { |each| ws.project.upkeep.kept?(*each.place) && !each.rule.once? }.flat_map do |each|
       found = []
-      UpTack::Store::Rows.new(each.table).each do |id, row|
+      UpTack::Store::RecordTable.new(each.table).each do |id, row|
         fresh = each.field.settle(each.formula.call(Core::Expression::Evaluation.new(values: row, context: ws.context, is_new: false, id: id)))
         found << [each.place, id, row[each.field.key], fresh] unless fresh == row[each.field.key]
       end
@@ -191,7 +191,7 @@ RSpec.describe "Calculated values that follow" do
     }
     formulas.each { |(table, field), (first, *)| calculate(table, field, first) unless workspace.table(table).calculation(field) }
     pick = ->(list) { list[random.rand(list.length)] }
-    ids = ->(table) { UpTack::Store::Rows.model(table).pluck(:id).sort }
+    ids = ->(table) { UpTack::Store::RecordTable.model(table).pluck(:id).sort }
     done = Hash.new(0)
     45.times do |round|
       kind = pick.call(%i[title member piece piece relink relink order delete formula])

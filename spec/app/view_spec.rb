@@ -23,7 +23,7 @@ RSpec.describe "A view of records" do
     table = workspace.table("odds")
     formula = Core::Expression.compile(filter, table.scope, expecting: :yes_no)
     rows = []
-    UpTack::Store::Rows.new(table).each { |id, row| rows << [id, row.to_h] }
+    UpTack::Store::RecordTable.new(table).each { |id, row| rows << [id, row.to_h] }
     rows.select { |id, values| formula.call(Core::Expression::Evaluation.new(values: values, old: values, context: workspace.context, is_new: false, id: id)) == true }.map(&:first)
   end
 
@@ -49,7 +49,7 @@ RSpec.describe "A view of records" do
   it "sorts by several fields, each its own way, and jumps to any place of it" do
     plain_table
     fill(texts.product([1, 2, nil]).map { |words, amount| {"words" => words, "amount" => amount&.to_s} })
-    table = UpTack::Store::Rows.new(workspace.table("odds"))
+    table = UpTack::Store::RecordTable.new(workspace.table("odds"))
     all = listed(sort: "-amount,words")
     shown = all.map { |id| table.find(id) }.map { |row| [row["amount"]&.to_i, row["words"] && Core::Expression::Text.folded(row["words"])] }
     expect(shown).to eq(shown.sort_by { |amount, words| [amount ? -amount : 9, words ? 0 : 1, words.to_s] })

@@ -32,12 +32,12 @@ RSpec.describe "New records that wait to be written together" do
 
   def bring_in(path, table)
     source = UpTack::Interchange::Source.open(path)
-    looked = UpTack::UseCases::Imports::Look.new(workspace).call(source, workspace.table(table))
+    looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table(table))
     UpTack::UseCases::Imports::Run.new(workspace).call(source: source, table: table, settings: looked.settings, keep: "passing", name: "bowls.csv")
   end
 
   def kept(table)
-    rows = [].tap { |all| UpTack::Store::Rows.new(workspace.table(table)).each { |id, row| all << [id, row.to_h.except("at")] } }
+    rows = [].tap { |all| UpTack::Store::RecordTable.new(workspace.table(table)).each { |id, row| all << [id, row.to_h.except("at")] } }
     log = UpTack::Store::Entry.where(table_id: workspace.table(table).id).order(:id).map { |entry| [entry.id, entry.record_id, entry.record_title, entry.action, entry.field_changes.reject { |each| each.type == "moment" }.map(&:to_a)] }
     connection = UpTack::Store::Database.connection
     told = connection.select_rows("SELECT field_id, entry_id, last_id FROM up_tack_changed ORDER BY 1, 2")
@@ -63,7 +63,7 @@ RSpec.describe "New records that wait to be written together" do
   it "get no number of a record that is gone" do
     bowls = table_of(fields, *own)
     first = bring_in(file(5), bowls)
-    latest = UpTack::Store::Rows.new(workspace.table(bowls)).page(descending: true, limit: 1).first.first
+    latest = UpTack::Store::RecordTable.new(workspace.table(bowls)).page(descending: true, limit: 1).first.first
     UpTack::UseCases::DeleteRecord.new(workspace).call(table: bowls, id: latest)
     UpTack::UseCases::UndoBatch.new(workspace).call(first.report.batch.id)
     bring_in(file(3), bowls)
@@ -74,7 +74,7 @@ RSpec.describe "New records that wait to be written together" do
   it "go again with the whole change, but for those that somebody touched since" do
     bowls = table_of(fields, *own)
     first = bring_in(file(1_200), bowls)
-    ids = UpTack::Store::Rows.new(workspace.table(bowls)).page(limit: 2_000).map(&:first)
+    ids = UpTack::Store::RecordTable.new(workspace.table(bowls)).page(limit: 2_000).map(&:first)
     UpTack::UseCases::SaveRecord.new(workspace).call(table: bowls, id: ids[700], typed: {"piece" => "Kept"})
     UpTack::UseCases::DeleteRecord.new(workspace).call(table: bowls, id: ids[3])
     undone = UpTack::UseCases::UndoBatch.new(workspace).call(first.report.batch.id)

@@ -26,7 +26,7 @@ def work(path, database, tell)
   progress = UpTack::Upkeep::Progress.new
   Thread.new { loop { tell.puts("at #{progress.done}") && sleep(0.01) } }
   source = UpTack::Interchange::Source.open(path)
-  looked = UpTack::UseCases::Imports::Look.new(workspace).call(source, workspace.table("pieces"))
+  looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table("pieces"))
   result = UpTack::UseCases::Imports::Run.new(workspace, progress: progress).call(source: source, table: "pieces", settings: looked.settings, keep: "all", name: "pieces.csv", rows: ROWS)
   tell.puts "imported #{result.report.batch.id}"
 end
@@ -51,7 +51,7 @@ def killed(path, database, after)
 end
 
 def problems(saved, imported)
-  rows = UpTack::Store::Rows.new(workspace.table("pieces"))
+  rows = UpTack::Store::RecordTable.new(workspace.table("pieces"))
   found = []
   found << "lost records: #{saved.reject { |id| rows.find(id) }}" unless saved.all? { |id| rows.find(id) }
   batches = UpTack::Store::Batch.pluck(:id)
@@ -61,7 +61,7 @@ def problems(saved, imported)
   tags = UpTack::Store::Database.connection.select_values("SELECT tag FROM pieces")
   found << "numbers given twice: #{tags.tally.select { |_, times| times > 1 }.keys.first(5)}" if tags.uniq.length < tags.length
   found << "records beside the log: #{rows.count} and #{UpTack::Store::Entry.where(action: "create").count}" unless rows.count == UpTack::Store::Entry.where(action: "create").count
-  found + UpTack::UseCases::Care::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)
+  found + UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)
 end
 
 Dir.mktmpdir do |folder|

@@ -52,7 +52,7 @@ def import(folder, path)
     result = nil
     taken = seconds do
       source = UpTack::Interchange::Source.open(path)
-      looked = UpTack::UseCases::Imports::Look.new(workspace).call(source, workspace.table("pieces"))
+      looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table("pieces"))
       result = UpTack::UseCases::Imports::Run.new(workspace, progress: looking, ahead: looking.method(:begin_ahead)).call(source: source, table: "pieces", settings: looked.settings, keep: "all", name: "pieces.csv", rows: looked.rows)
     end
     abort("refused") unless result.made == RECORDS

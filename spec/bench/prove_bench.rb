@@ -30,7 +30,7 @@ def edges(project)
   clock = Core::Bench::Clock.at("2026-11-23T09:00", project.conventions)
   table = project.table("pieces")
   rules = table.rules.first(40)
-  times = Array.new(5) { seconds { Core::Bench::Edges.new(ground, table, clock: clock).candidates(rules) } }.sort
+  times = Array.new(5) { seconds { Core::Bench::BoundaryCases.new(ground, table, clock: clock).candidates(rules) } }.sort
   puts format("edges of %d rules of one table: %.2f s (median of 5)", rules.length, times[2])
 end
 

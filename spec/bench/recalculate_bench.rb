@@ -55,7 +55,7 @@ end
 
 # The same change made record by record; gives the seconds for all records.
 def by_record
-  model = UpTack::Store::Rows.model("pieces")
+  model = UpTack::Store::RecordTable.model("pieces")
   taken = seconds do
     model.transaction do
       model.limit(BY_RECORD).each { |piece| piece.update!(total: (piece.clay + piece.tare) * BigDecimal("1.1")) }
@@ -69,11 +69,11 @@ Dir.mktmpdir do |folder|
   UpTack::Store::Database.open(File.join(folder, "bench.sqlite3"))
   UpTack::UseCases::StartProject.new.call(design: DESIGN, people: [{"name" => "Odile Marsh", "role" => "builder"}])
   UpTack::Store::Database.write do
-    UpTack::Store::Rows.model("titles").insert_all!([{text: "Dr"}, {text: "Ms"}])
-    UpTack::Store::Rows.model("members").insert_all!(Array.new(200) { |index| {name: "Member #{index}", title: (index.zero? ? 1 : 2), address_as: "Ms Member #{index}"} })
+    UpTack::Store::RecordTable.model("titles").insert_all!([{text: "Dr"}, {text: "Ms"}])
+    UpTack::Store::RecordTable.model("members").insert_all!(Array.new(200) { |index| {name: "Member #{index}", title: (index.zero? ? 1 : 2), address_as: "Ms Member #{index}"} })
     (1..RECORDS).each_slice(2_000) do |some|
       rows = some.map { |index| {tag: format("PC-%05d", index), maker: (index <= LINKED) ? 1 : (index % 199) + 2, clay: index % 900, tare: 55, received: "2026-11-23", total: (index % 900) + 55, whose: "x"} }
-      UpTack::Store::Rows.model("pieces").insert_all!(rows)
+      UpTack::Store::RecordTable.model("pieces").insert_all!(rows)
     end
   end
   each = by_record
@@ -90,7 +90,7 @@ Dir.mktmpdir do |folder|
   links = seconds { pin("r3", "whose", "maker.address_as & \": \" & tag") }
   watching.kill
   title = seconds { UpTack::UseCases::SaveRecord.new(workspace).call(table: "titles", id: 1, typed: {"text" => "Prof"}) }
-  followed = UpTack::Store::Rows.model("pieces").where("whose LIKE 'Prof %'").count
+  followed = UpTack::Store::RecordTable.model("pieces").where("whose LIKE 'Prof %'").count
   puts format("a formula changed on %d records: %.2f s, %.1f times as fast as record by record (%.1f s)", RECORDS, formula, each / formula, each)
   puts format("a formula along a link changed on %d records: %.2f s, %.1f times as fast as record by record", RECORDS, links, each / links)
   puts format("one title changed, %d linked pieces follow (%d did): %.2f s", LINKED, followed, title)

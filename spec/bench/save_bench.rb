@@ -33,7 +33,7 @@ def compare(folder)
 end
 
 def parallel
-  before = UpTack::Store::Rows.new(workspace.table("pieces")).count
+  before = UpTack::Store::RecordTable.new(workspace.table("pieces")).count
   taken = seconds { Array.new(8) { Thread.new { each_save(50) } }.each(&:join) }
   tags = UpTack::Store::Database.connection.select_values("SELECT tag FROM pieces ORDER BY id")
   numbers = tags.map { |tag| tag.delete_prefix("PC-").to_i }

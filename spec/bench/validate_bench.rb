@@ -73,10 +73,10 @@ Dir.mktmpdir do |folder|
   UpTack::Store::Database.open(File.join(folder, "bench.sqlite3"))
   UpTack::UseCases::StartProject.new.call(design: DESIGN, people: [{"name" => "Odile Marsh", "role" => "builder"}])
   UpTack::Store::Database.write do
-    (0...NAMES).each_slice(2_000) { |some| UpTack::Store::Rows.model("members").insert_all!(some.map { |index| {name: name_of(index), town: SYLLABLES[index % 20], joined: "2024-01-01"} }) }
+    (0...NAMES).each_slice(2_000) { |some| UpTack::Store::RecordTable.model("members").insert_all!(some.map { |index| {name: name_of(index), town: SYLLABLES[index % 20], joined: "2024-01-01"} }) }
     (1..RECORDS).each_slice(2_000) do |some|
       rows = some.map { |index| {tag: format("PC-%05d", index), maker: (index % NAMES) + 1, clay: index % 900, tare: 55, wet: (index % 900) + ((index % 1000).zero? ? 54 : 55), received: "2026-11-23", shelf: format("KD-%03d", index % 1000)} }
-      UpTack::Store::Rows.model("pieces").insert_all!(rows)
+      UpTack::Store::RecordTable.model("pieces").insert_all!(rows)
     end
   end
   RULES.each do |name, rule|

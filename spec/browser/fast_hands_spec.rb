@@ -27,7 +27,7 @@ RSpec.describe "Fast hands" do
 
   after { SlowServer.reset }
 
-  def slips = UpTack::Store::Rows.new(workspace.table("slips"))
+  def slips = UpTack::Store::RecordTable.new(workspace.table("slips"))
 
   # What is typed in each field of a record, and what must stand in it then.
   slip = lambda do |number|
@@ -50,7 +50,7 @@ RSpec.describe "Fast hands" do
   end
 
   astray = lambda do |id, kept, found|
-    found = found.merge("maker" => found["maker"] && UpTack::Store::Rows.new(workspace.table("members")).find(found["maker"])["name"])
+    found = found.merge("maker" => found["maker"] && UpTack::Store::RecordTable.new(workspace.table("members")).find(found["maker"])["name"])
     kept.filter_map { |field, value| "record #{id}: #{field} is #{found[field].inspect}, typed was #{value.inspect}" unless found[field] == value }
   end
 
@@ -93,7 +93,7 @@ RSpec.describe "Fast hands" do
   [[nil, 0], [nil, 0.4], [90, 0.1]].each do |words, delay|
     it "puts every value into its line, #{words ? "#{words} words a minute" : "without any pause"}, answers #{(delay * 1000).to_i} ms late" do
       orders = [count / 2, 1].max
-      before = UpTack::Store::Rows.new(workspace.table("orders")).count
+      before = UpTack::Store::RecordTable.new(workspace.table("orders")).count
       visit "/t/orders/forms"
       expect(page).to have_css("[data-line-add]").and have_field("Placed", with: /\d/)
       find_field("Member").native.node.focus
@@ -110,10 +110,10 @@ RSpec.describe "Fast hands" do
         ["Order #{number}", lines.map { |what, quantity, price| [what, BigDecimal(quantity), BigDecimal(price.to_s)] }]
       end
       typist.rest
-      rows = UpTack::Store::Rows.new(workspace.table("orders"))
+      rows = UpTack::Store::RecordTable.new(workspace.table("orders"))
       page.document.synchronize(60 + (orders * delay * 40)) { raise Capybara::ExpectationNotMet, "#{rows.count - before} of #{orders} saved" unless rows.count == before + orders }
-      lines = UpTack::Store::Rows.model("order_lines").where("\"order\" IN (SELECT id FROM orders ORDER BY id DESC LIMIT #{orders})").order(:id).group_by(&:order)
-      found = lines.sort.map { |id, all| [rows.find(id)["what"], all.map { |line| UpTack::Store::Rows.new(workspace.table("order_lines")).find(line.id).values_at("what", "quantity", "price") }] }
+      lines = UpTack::Store::RecordTable.model("order_lines").where("\"order\" IN (SELECT id FROM orders ORDER BY id DESC LIMIT #{orders})").order(:id).group_by(&:order)
+      found = lines.sort.map { |id, all| [rows.find(id)["what"], all.map { |line| UpTack::Store::RecordTable.new(workspace.table("order_lines")).find(line.id).values_at("what", "quantity", "price") }] }
       puts "\n#{orders} orders, #{typist.count} keys, #{kept.zip(found).count { |one, other| one != other }} orders astray"
       expect(found).to eq(kept)
     end

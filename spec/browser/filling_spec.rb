@@ -15,7 +15,7 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
   def focus_on(name) = find_field(name).native.node.focus
   def cell(row, label) = find("input[aria-label='Row #{row}, #{label}']")
   def at?(id) = page.has_css?("##{id}:focus")
-  def record(id, table = "pieces") = UpTack::Store::Rows.new(workspace.table(table)).find(id)
+  def record(id, table = "pieces") = UpTack::Store::RecordTable.new(workspace.table(table)).find(id)
 
   it "pastes a decision table from a spreadsheet, marks what can't be read, finds the gap, and fills by it" do
     unpin("pieces", "decision", "peak")
@@ -162,7 +162,7 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     expect(page).to have_css("#input-amount", text: "5.00")
     press [:control, "s"]
     expect(page).to have_no_field("Line 2, What")
-    expect(UpTack::Store::Rows.new(workspace.table("orders")).page(limit: 50).last.last["amount"]).to eq(5)
+    expect(UpTack::Store::RecordTable.new(workspace.table("orders")).page(limit: 50).last.last["amount"]).to eq(5)
   end
 
   it "lays a form out by keys, running beside it, and lets a clerk use it" do

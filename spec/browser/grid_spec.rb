@@ -12,7 +12,7 @@ RSpec.describe "The grid" do
     press [:control, :End], [:control, :Left]
     paste("Moor\tStoneware\t1240\nReed\tPorcelain\t5000\n\"Two \"\"B\"\"\"\tStoneware\t1200\n")
     expect(page).to have_text("2 records saved, 1 to mend").and have_text("1 row waits to be mended")
-    clays = UpTack::Store::Rows.new(workspace.table("clays"))
+    clays = UpTack::Store::RecordTable.new(workspace.table("clays"))
     expect(clays.page(limit: 50).map { |_, values| values["name"] }).to include("Moor", "Two \"B\"")
     expect(clays.page(limit: 50).map { |_, values| values["name"] }).not_to include("Reed")
 

@@ -17,7 +17,7 @@ RSpec.describe "Work in the grid" do
     UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: "shelves", drafts: ["Ash", "Beech", "Cedar", "Deal"].each_with_index.map { |name, at| {typed: {"name" => name, "rank" => at * 10, "least" => 1, "most" => 5}} }, summary: "Shelves")
   end
 
-  def shelf(id) = UpTack::Store::Rows.new(workspace.table("shelves")).find(id)
+  def shelf(id) = UpTack::Store::RecordTable.new(workspace.table("shelves")).find(id)
 
   it "fills an empty table from the row at the end, by hand and by a block that is pasted" do
     change(:AddTable, label: "Glazes", one: "Glaze")
@@ -31,9 +31,9 @@ RSpec.describe "Work in the grid" do
     click_button "Show it"
     expect(page).to have_css("[aria-invalid=true]", text: "nine")
     hands.press("980", :enter)
-    settled { UpTack::Store::Rows.new(workspace.table("glazes")).count == 5 }
+    settled { UpTack::Store::RecordTable.new(workspace.table("glazes")).count == 5 }
     found = []
-    UpTack::Store::Rows.new(workspace.table("glazes")).each { |_, row| found << [row["name"], row["heat"].to_i] }
+    UpTack::Store::RecordTable.new(workspace.table("glazes")).each { |_, row| found << [row["name"], row["heat"].to_i] }
     expect(found).to contain_exactly(["Celadon", 1240], ["Shino", 1220], ["Tenmoku", 1260], ["Salt", 1300], ["Raku", 980])
     expect(accessibility_problems).to eq([])
   end
@@ -128,7 +128,7 @@ RSpec.describe "Work in the grid" do
     expect(page.evaluate_script("document.querySelector('[id^=cell-below]').getBoundingClientRect().bottom <= innerHeight")).to be(true)
     find("[data-reason]").native.node.focus
     hands.press("The loft", :enter)
-    settled { UpTack::Store::Rows.new(workspace.table("shelves")).count == 5 }
+    settled { UpTack::Store::RecordTable.new(workspace.table("shelves")).count == 5 }
     expect(shelf(5)["rank"]).to eq(500)
     expect(entries(record: 5, table: workspace.table("shelves")).first.passed).to include("The loft")
     expect(page).to have_no_text("waits to be mended")
@@ -170,7 +170,7 @@ RSpec.describe "Work in the grid" do
     cell(1, "most").click
     hands.press("7", :enter)
     settled { shelf(2)["most"] == 7 }
-    expect([shelf(4)["rank"], UpTack::Store::Rows.new(workspace.table("shelves")).count]).to eq([31, 4])
+    expect([shelf(4)["rank"], UpTack::Store::RecordTable.new(workspace.table("shelves")).count]).to eq([31, 4])
   ensure
     SlowServer.reset
   end

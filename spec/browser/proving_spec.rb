@@ -134,15 +134,15 @@ RSpec.describe "Proving" do
   end
 
   it "fills a table with made-up records and takes them out, and shows some that a rule refuses" do
-    count = workspace.then { UpTack::Store::Rows.new(workspace.table("members")).count }
+    count = workspace.then { UpTack::Store::RecordTable.new(workspace.table("members")).count }
     visit "/t/members/bench?show=samples"
     fill_in "How many", with: "25"
     click_button "Make them"
     expect(page).to have_text("25 Members, seed 1")
-    expect(UpTack::Store::Rows.new(workspace.table("members")).count).to eq(count + 25)
+    expect(UpTack::Store::RecordTable.new(workspace.table("members")).count).to eq(count + 25)
     click_button "Take out"
     expect(page).to have_no_text("25 Members, seed 1")
-    expect(UpTack::Store::Rows.new(workspace.table("members")).count).to eq(count)
+    expect(UpTack::Store::RecordTable.new(workspace.table("members")).count).to eq(count)
     find("input[aria-label='that one rule refuses']").click
     fill_in "How many", with: "3"
     select "Shelves rented must be 0 to 6.", from: "The rule that refuses them"

@@ -18,7 +18,7 @@ RSpec.describe "Two clerks" do
 
   after { SlowServer.reset }
 
-  def slips = UpTack::Store::Rows.new(workspace.table("slips"))
+  def slips = UpTack::Store::RecordTable.new(workspace.table("slips"))
   def eventually(what) = page.document.synchronize(60) { yield || raise(Capybara::ExpectationNotMet, "#{what} did not come") }
 
   # Opens the grid for somebody at a cell, and gives their hands.

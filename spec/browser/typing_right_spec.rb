@@ -5,7 +5,7 @@ require "browser_helper"
 # Masks, choices that depend on each other, links by name, clean-ups and
 # validations, as clerks and builders meet them.
 RSpec.describe "Typing it right" do
-  def members = UpTack::Store::Rows.new(workspace.table("members"))
+  def members = UpTack::Store::RecordTable.new(workspace.table("members"))
   def into(label) = find_field(label).native.node.focus
   def caret = evaluate_script("document.activeElement.selectionStart")
 

@@ -216,7 +216,7 @@ RSpec.describe "Setting up how things are typed" do
       click_button "Rename"
     end
     expect(page).to have_no_css("aside")
-    expect(UpTack::Store::Rows.model("pieces").distinct.pluck(:firing)).to contain_exactly("Biscuit", "Glaze", "Raku")
+    expect(UpTack::Store::RecordTable.model("pieces").distinct.pluck(:firing)).to contain_exactly("Biscuit", "Glaze", "Raku")
     press [:control, "z"]
     expect(page).to have_css("[data-sonner-toast]")
     expect(workspace.table("pieces").field("firing").choices).to eq(%w[Bisque Glaze Lustre Raku])
@@ -224,7 +224,7 @@ RSpec.describe "Setting up how things are typed" do
 
   it "adds choices that a text has when it becomes a choice, and those that a pasted table names" do
     unpin("pieces", "fits", "zone")
-    texts = UpTack::Store::Rows.model("pieces").distinct.pluck(:zone).compact
+    texts = UpTack::Store::RecordTable.model("pieces").distinct.pluck(:zone).compact
     visit "/t/pieces/rules?field=zone"
     within("aside") { select "Choice", from: "Type" }
     click_button "Add these #{texts.length} to the choices"
@@ -232,7 +232,7 @@ RSpec.describe "Setting up how things are typed" do
     press [:control, :Enter]
     expect(page).to have_no_css("aside")
     expect(workspace.table("pieces").field("zone").choices).to match_array(texts)
-    expect(UpTack::Store::Rows.model("pieces").distinct.pluck(:zone).compact).to match_array(texts)
+    expect(UpTack::Store::RecordTable.model("pieces").distinct.pluck(:zone).compact).to match_array(texts)
 
     visit "/t/pieces/rules"
     find("[data-rule]", text: "Firing programme", match: :first).click

@@ -124,7 +124,7 @@ RSpec.describe "The bench" do
   end
 
   it "carries a proof through new names of fields and tables" do
-    kept = Core::Design::Changes::KeepProof.new(table: "pieces", proofs: [proof([type("weight", "1")], {"what" => "value", "field" => "weight", "is" => "1"}, name: "Weights").to_plain.except("id")]).apply(project)
+    kept = Core::Design::Changes::SaveProof.new(table: "pieces", proofs: [proof([type("weight", "1")], {"what" => "value", "field" => "weight", "is" => "1"}, name: "Weights").to_plain.except("id")]).apply(project)
     named = Core::Design::Changes::ChangeField.new(table: "pieces", field: "weight", parts: {"label" => "Mass"}).apply(kept)
     named = Core::Design::Changes::ChangeTable.new(table: "members", parts: {"label" => "People"}).apply(named)
     script = named.table("pieces").proofs.first.to_plain

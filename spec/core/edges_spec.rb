@@ -10,7 +10,7 @@ RSpec.describe "Records at the edges" do
     ground ||= Core::Bench::CompiledProject.new(project(*fields, rules: rules))
     table = ground.project.tables.last
     clock = Core::Bench::Clock.at("2026-11-23T09:00", ground.project.conventions)
-    Core::Bench::Edges.new(ground, table, clock: clock).candidates(table.rules.select { |each| only.nil? || each.kind == only })
+    Core::Bench::BoundaryCases.new(ground, table, clock: clock).candidates(table.rules.select { |each| only.nil? || each.kind == only })
   end
 
   def typed(candidates, key) = candidates.map { |each| [each.script["acts"].filter_map { |act| act["values"] }.last[key], each.trial.last.state] }
@@ -41,7 +41,7 @@ RSpec.describe "Records at the edges" do
       decides = ->(values) { rows.index { |each| each.cells.zip(values).all? { |one, value| one.fits?(value) } } }
       every = inputs.first.product(*inputs.drop(1)).map(&decides)
       [nil, *rows.each_index].each do |wanted|
-        found = Core::Bench::Edges::RowValues.new(inputs, rows).find(wanted)
+        found = Core::Bench::BoundaryCases::RowValues.new(inputs, rows).find(wanted)
         expect([!found.nil?, found && decides.call(found)]).to eq([every.include?(wanted), every.include?(wanted) ? wanted : nil])
       end
     end

@@ -51,7 +51,7 @@ RSpec.describe "Links, titles and filters in a design" do
   end
 
   it "keep filters under names, one of a name, sound ones only, and drop those that lost their field" do
-    keep = ->(project, name, formula) { changes::KeepFilter.new(table: "pieces", name: name, formula: formula).apply(project) }
+    keep = ->(project, name, formula) { changes::SaveFilter.new(table: "pieces", name: name, formula: formula).apply(project) }
     kept = keep.call(keep.call(studio, "Heavy", "weight > 500"), "Ansa's", "maker.name = \"Ansa Velt\"")
     again = keep.call(kept, "heavy", "weight > 600")
     expect(again.table("pieces").filters.map { |filter| [filter.name, filter.formula] }).to eq([["Heavy", "weight > 600"], ["Ansa's", "maker.name = \"Ansa Velt\""]])
@@ -60,8 +60,8 @@ RSpec.describe "Links, titles and filters in a design" do
     expect(message { keep.call(kept, "None", nil) }).to include("A filter is a condition")
     expect(changes::ChangeField.new(table: "members", field: "name", parts: {"label" => "Full name"}).apply(kept).table("pieces").filters.last.formula).to eq("maker.full_name = \"Ansa Velt\"")
     expect(changes::RemoveField.new(table: "members", field: "name").apply(kept).table("pieces").filters.map(&:name)).to eq(["Heavy"])
-    expect(changes::DropFilter.new(table: "pieces", filter: kept.table("pieces").filters.first.id).apply(kept).table("pieces").filters.map(&:name)).to eq(["Ansa's"])
-    expect(message { changes::DropFilter.new(table: "pieces", filter: "q99").apply(kept) }).to include("no such view")
+    expect(changes::DeleteFilter.new(table: "pieces", filter: kept.table("pieces").filters.first.id).apply(kept).table("pieces").filters.map(&:name)).to eq(["Ansa's"])
+    expect(message { changes::DeleteFilter.new(table: "pieces", filter: "q99").apply(kept) }).to include("no such view")
   end
 
   it "tell a change that would break a rule elsewhere by the field that the rule is pinned on" do

@@ -39,7 +39,7 @@ RSpec.describe "Typing by a mask" do
 
   # What the browser's side makes of masks and texts, beside the server's.
   def both(pairs)
-    asked = pairs.map { |mask, text| {mask: Core::Masks::Typing.compiled(Core::Masks.read(mask)), text: text} }
+    asked = pairs.map { |mask, text| {mask: Core::Masks::ClientMask.compiled(Core::Masks.read(mask)), text: text} }
     script = File.expand_path("../../ui/scripts/mask-cases.mjs", __dir__)
     out, errors, status = Open3.capture3("node", script, stdin_data: JSON.generate(asked))
     raise errors unless status.success?
@@ -88,7 +88,7 @@ RSpec.describe "Typing by a mask" do
 
   it "puts separators back that were left out, for every mask that allows it" do
     random = RandomMask.new(RSpec.configuration.seed)
-    masks = Array.new(200) { random.mask }.select { |mask| Core::Masks::Typing.problem(Core::Masks.read(mask), bare: true).nil? }
+    masks = Array.new(200) { random.mask }.select { |mask| Core::Masks::ClientMask.problem(Core::Masks.read(mask), bare: true).nil? }
     masks.each do |mask|
       read = Core::Masks.read(mask)
       sample = Core::Masks::Examples.sample(read)
@@ -100,13 +100,13 @@ RSpec.describe "Typing by a mask" do
   {
     "1*3DIGIT 2DIGIT" => "Nothing shows where", '1*3ALNUM "x"' => "Nothing shows where", '"PC"' => "needs a place", "[ 1*2DIGIT ] 3DIGIT" => "Nothing shows whether", '1*4ALNUM [ " " ] "kg"' => "Nothing shows where", "1*2UPPER LOWER DIGIT" => "Nothing shows where",
     '0*ALPHA [ "." ] "KD"' => "Nothing shows where", '[ "a" DIGIT ] [ "b" DIGIT ] [ "c" DIGIT ] [ "d" DIGIT ] [ "e" DIGIT ] "-"' => "at most 4 optional"
-  }.each { |mask, message| it("is refused by #{mask}") { expect(Core::Masks::Typing.problem(Core::Masks.read(mask))).to include(message) } }
+  }.each { |mask, message| it("is refused by #{mask}") { expect(Core::Masks::ClientMask.problem(Core::Masks.read(mask))).to include(message) } }
 
   it "leaves separators out only where they can be put back" do
-    expect(Core::Masks::Typing.problem(Core::Masks.read('1*2DIGIT "/" 1*2DIGIT'), bare: true)).to include("can't be told apart")
-    expect(Core::Masks::Typing.problem(Core::Masks.read('3ANY "-" DIGIT'), bare: true)).to include("may be separators too")
+    expect(Core::Masks::ClientMask.problem(Core::Masks.read('1*2DIGIT "/" 1*2DIGIT'), bare: true)).to include("can't be told apart")
+    expect(Core::Masks::ClientMask.problem(Core::Masks.read('3ANY "-" DIGIT'), bare: true)).to include("may be separators too")
     mask = Core::Masks.read('2UPPER "-" 3DIGIT')
-    expect(Core::Masks::Typing.problem(mask, bare: true)).to be_nil
+    expect(Core::Masks::ClientMask.problem(mask, bare: true)).to be_nil
     expect([mask.bare("KD-017"), mask.dressed("KD017"), mask.bare("odd-one"), mask.dressed("odd-one")]).to eq(["KD017", "KD-017", "odd-one", "odd-one"])
   end
 

@@ -62,7 +62,7 @@ RSpec.describe "Small mistakes in rules" do
       own = project.table(key)
       ground = Core::Bench::CompiledProject.new(project)
       clock = Core::Bench::Clock.at("2026-11-23T09:00", project.conventions)
-      proofs = Noticing.proofs(ground, own, Core::Bench::Edges.new(ground, own, clock: clock).candidates)
+      proofs = Noticing.proofs(ground, own, Core::Bench::BoundaryCases.new(ground, own, clock: clock).candidates)
       reasons = Core::Bench::Equivalence.new(own)
       harmless = own.rules.flat_map { |rule| Core::Bench::Mutants.of(rule, own).filter_map { |mutant| reasons.reason(rule, mutant) && [rule.id, mutant.plain] } }
       noticed = Core::Bench::MutationRun.new(project, own, proofs).call.select(&:noticed).map { |each| [each.rule.id, each.mutant.plain] }

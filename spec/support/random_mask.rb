@@ -17,7 +17,7 @@ class RandomMask
       text = Array.new(@random.rand(1..3)) { part }.join(" #{literal} ")
       text = "#{literal} #{text}" if @random.rand < 0.3
       text = "#{text} [ #{literal} #{repeated} ]" if @random.rand < 0.25
-      return text unless UpTack::Core::Masks::Typing.problem(UpTack::Core::Masks.read(text))
+      return text unless UpTack::Core::Masks::ClientMask.problem(UpTack::Core::Masks.read(text))
     end
   end
 

@@ -107,15 +107,15 @@ RSpec.describe "The bench over HTTP" do
   end
 
   it "makes up records and takes them out again in one go" do
-    before = UpTack::Store::Rows.new(workspace.table("members")).count
+    before = UpTack::Store::RecordTable.new(workspace.table("members")).count
     made = ask(:post, "/api/tables/members/samples", {count: 20, seed: 7})
     expect(made).to include("made" => 20, "given_up" => 0)
-    names = UpTack::Store::Rows.model("members").order(:id).last(20).map { |row| row["name"] }
+    names = UpTack::Store::RecordTable.model("members").order(:id).last(20).map { |row| row["name"] }
     expect(ask(:get, "/api/tables/members/samples").map { |each| each["batch"] }).to eq([made["batch"]])
     ask(:post, "/api/history/batches/#{made["batch"]}/undo")
-    expect(UpTack::Store::Rows.new(workspace.table("members")).count).to eq(before)
+    expect(UpTack::Store::RecordTable.new(workspace.table("members")).count).to eq(before)
     ask(:post, "/api/tables/members/samples", {count: 20, seed: 7})
-    expect(UpTack::Store::Rows.model("members").order(:id).last(20).map { |row| row["name"] }).to eq(names)
+    expect(UpTack::Store::RecordTable.model("members").order(:id).last(20).map { |row| row["name"] }).to eq(names)
   end
 
   it "makes up records that one rule refuses, and saves none" do

@@ -12,7 +12,7 @@ RSpec.describe "What is hidden, over HTTP" do
   mark = ->(number) { "zq#{number}secret" }
   people = {"clerk" => "Bram Tolley", "reader" => "Hale Orrin"}
 
-  def rows(table) = UpTack::Store::Rows.model(table)
+  def rows(table) = UpTack::Store::RecordTable.model(table)
 
   # A workbook is a packed file.
   def unpacked(response)

@@ -33,7 +33,7 @@ module UpTack
     def due(workspace)
       {
         "signed end of the log" => -> { Store::Head.note(workspace.clock) },
-        "backups" => -> { UseCases::Care::Backups.new(workspace.clock).make_due },
+        "backups" => -> { UseCases::Maintenance::Backups.new(workspace.clock).make_due },
         "notices" => -> { UseCases::SendNotices.new(workspace).call },
         "waiting files" => -> { UseCases::Imports::Uploads.forget_old }
       }

@@ -85,7 +85,7 @@ module UpTack
     # @return [Array(Core::Save::Plan, Core::Forms::Ready)] the same for that
     # @raise [Core::Design::Invalid]
     def tried_in(key, form)
-      change = Core::Design::Changes::KeepForm.new(table: key, form: form.merge("name" => "#{form["name"]} (tried)"))
+      change = Core::Design::Changes::SaveForm.new(table: key, form: form.merge("name" => "#{form["name"]} (tried)"))
       design = change.apply(project).table(key)
       found = design.form(change.id)
       [Core::Save::Plan.new(design.on(found), project.conventions), Core::Forms::Ready.new(found, design)]

@@ -17,7 +17,7 @@ module Noticing
   def of(project, table, **around)
     ground = BENCH::CompiledProject.new(project)
     clock = BENCH::Clock.at("2026-11-23T09:00", project.conventions)
-    candidates = BENCH::Edges.new(ground, table, clock: clock, **around).candidates
+    candidates = BENCH::BoundaryCases.new(ground, table, clock: clock, **around).candidates
     run = BENCH::MutationRun.new(project, table, proofs(ground, table, candidates))
     all, counted = timed { run.call }
     harmless, tried = all.partition(&:harmless)

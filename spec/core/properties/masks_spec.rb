@@ -24,7 +24,7 @@ RSpec.describe "Masks of any shape" do
     loop do
       text = Array.new(random.rand(1..5)) { random_part.call(random, 0) }.join(" ")
       read = Core::Masks.read(text)
-      return [text, read] unless Core::Masks::Typing.problem(read, bare: bare)
+      return [text, read] unless Core::Masks::ClientMask.problem(read, bare: bare)
     rescue Core::Masks::Invalid
       next
     end
@@ -47,7 +47,7 @@ RSpec.describe "Masks of any shape" do
     changed = cases.reject { |_, mask, text| mask.fits?(text) && mask.fit(text).to_h.slice(:text, :complete) == {text: text, complete: true} }
     expect(changed.map { |mask, _, text| [mask, text] }).to eq([])
 
-    asked = cases.map { |_, mask, text| {mask: Core::Masks::Typing.compiled(mask), text: text} }
+    asked = cases.map { |_, mask, text| {mask: Core::Masks::ClientMask.compiled(mask), text: text} }
     out, errors, status = Open3.capture3("node", File.expand_path("../../../ui/scripts/mask-cases.mjs", __dir__), stdin_data: JSON.generate(asked))
     raise errors unless status.success?
 
@@ -71,7 +71,7 @@ RSpec.describe "Masks of any shape" do
   it "are not offered where the example could be typed in two ways" do
     %w[KDab1 Ab12cd 12ab3 aB1 KD017x].each do |text|
       readings = Core::Masks::Examples.readings(text).map { |mask| Core::Masks.read(mask) }
-      expect(readings.map { |mask| [Core::Masks::Typing.problem(mask), mask.fit(text).text] }.uniq).to eq([[nil, text]]), text
+      expect(readings.map { |mask| [Core::Masks::ClientMask.problem(mask), mask.fit(text).text] }.uniq).to eq([[nil, text]]), text
     end
   end
 end

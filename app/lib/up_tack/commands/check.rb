@@ -27,7 +27,7 @@ module UpTack
         Database.open(path) do |workspace|
           next tell_missing(path) unless workspace
 
-          findings = UseCases::Care::IntegrityCheck.new(workspace).call
+          findings = UseCases::Maintenance::IntegrityCheck.new(workspace).call
           findings.each { |each| @out.puts "#{each.sound ? "sound   " : "BROKEN  "}#{each.told}" }
           findings.all?(&:sound) ? 0 : 1
         end

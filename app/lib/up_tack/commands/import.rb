@@ -56,7 +56,7 @@ module UpTack
       def bring_in(workspace, table, path, flags, maps, match, refused)
         design = workspace.table(table)
         source = Interchange::Source.open(path)
-        looked = UseCases::Imports::Look.new(workspace).call(source, design)
+        looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, design)
         settings = UseCases::Imports::Given.over(looked.settings, "columns" => maps.map { |map| told(map, source, design) }, "match" => match, "blanks" => flags["--keep-blank"] ? "kept" : nil)
         looked.notes.each { |note| @err.puts note }
         keep = if flags["--dry-run"] then "none"

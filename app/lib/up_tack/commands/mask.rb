@@ -35,7 +35,7 @@ module UpTack
       private
 
       def print_fit(mask, text)
-        problem = Core::Masks::Typing.problem(mask)
+        problem = Core::Masks::ClientMask.problem(mask)
         return fail_with(problem) if problem
 
         found = mask.fit(text)

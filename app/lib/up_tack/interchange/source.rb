@@ -13,15 +13,15 @@ module UpTack
       # @param path [String]
       # @param name [String] under which people know the file
       # @param options [Hash{String=>String}] "delimiter", "encoding" or "sheet" where somebody knows better
-      # @return [Sources::Csv, Sources::Apart, Sources::Json]
+      # @return [Readers::Csv, Readers::Apart, Readers::Json]
       # @raise [Unreadable]
       def open(path, name: File.basename(path), options: {})
         raise Unreadable, "#{name} is empty." if File.zero?(path)
 
         case (found = format(path, name))
-        when "packed" then Sources::Apart.new(path, name, options)
-        when "json", "jsonl" then Sources::Json.new(path, name, found)
-        else Sources::Csv.new(path, name, options)
+        when "packed" then Readers::Apart.new(path, name, options)
+        when "json", "jsonl" then Readers::Json.new(path, name, found)
+        else Readers::Csv.new(path, name, options)
         end
       end
 

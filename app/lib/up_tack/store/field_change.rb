@@ -11,7 +11,7 @@ module UpTack
       # @return [Array(Object, Object)] the values before and after
       def values
         type = Core::Values[self.type]
-        [before, after].map { |plain| plain.is_a?(Hash) ? plain["id"] : type.load(PersonNames.open(plain)) }
+        [before, after].map { |plain| plain.is_a?(Hash) ? plain["id"] : type.load(PersonNames.reveal(plain)) }
       end
 
       # @param field [Core::Design::Field, nil] as it is now, if it is still of that type

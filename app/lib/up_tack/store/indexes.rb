@@ -44,7 +44,7 @@ module UpTack
         # The second holds the column too: else SQLite would rather go through all of the first.
         [
           [name, ["CREATE INDEX #{quoted(name)} ON #{place} (#{column} COLLATE NOCASE)", mark]],
-          ["#{name}_beyond", ["CREATE INDEX #{quoted("#{name}_beyond")} ON #{place} (#{column}) WHERE #{Same.other(column)}", mark]]
+          ["#{name}_beyond", ["CREATE INDEX #{quoted("#{name}_beyond")} ON #{place} (#{column}) WHERE #{EqualityConditions.other(column)}", mark]]
         ]
       end
 

@@ -48,7 +48,7 @@ module UpTack
         loop do
           batch = rows(table).linked_after(link, id, after, keys)
           batch.each(&block)
-          break if batch.length < Rows::BATCH
+          break if batch.length < RecordTable::BATCH
 
           after = batch.last.first
         end
@@ -101,7 +101,7 @@ module UpTack
 
       private
 
-      def rows(table) = @rows[table] ||= @plans.fetch(table).then { |plan| Rows.new(plan.table, plan.kept_fields) }
+      def rows(table) = @rows[table] ||= @plans.fetch(table).then { |plan| RecordTable.new(plan.table, plan.kept_fields) }
     end
   end
 end

@@ -122,7 +122,7 @@ module UpTack
 
       def read_all(context)
         found = []
-        Rows.new(@table).each_batch do |batch|
+        RecordTable.new(@table).each_batch do |batch|
           beside.select(&:link?).each { |field| context.records.load(field.target, batch.filter_map { |_, row| row[field.key] }) }
           batch.each { |id, row| found << name(id, row, context) }
         end
@@ -130,7 +130,7 @@ module UpTack
       end
 
       def read_some(ids, context)
-        fresh = Rows.new(@table).find_all(ids).map { |id, row| name(id, row, context) }
+        fresh = RecordTable.new(@table).find_all(ids).map { |id, row| name(id, row, context) }
         kept = @names.reject { |name| ids.include?(name.id) }
         fresh.each { |each| kept.insert(kept.bsearch_index { |name| ([name.folded, name.id] <=> [each.folded, each.id]) >= 0 } || kept.length, each) }
         @names = kept

@@ -30,7 +30,7 @@ module UpTack
       def like(text, limit: 20, &belonging)
         words = Core::Expression::Text.folded(text).split
         found = belonging ? among(ranked(words, Float::INFINITY), limit, belonging) : ranked(words, limit).first(limit)
-        values = Rows.new(@table).find_all(found.map(&:id))
+        values = RecordTable.new(@table).find_all(found.map(&:id))
         found.filter_map { |name| Match.new(id: name.id, title: name.title, details: details(values[name.id])) if values[name.id] }
       end
 

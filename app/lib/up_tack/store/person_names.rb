@@ -17,7 +17,7 @@ module UpTack
       # In front of a record that keeps such a name.
       module Kept
         # @return [String]
-        def person_name = PersonNames.open(super)
+        def person_name = PersonNames.reveal(super)
       end
 
       class << self
@@ -32,7 +32,7 @@ module UpTack
 
         # @param text [String, nil] as it is kept
         # @return [String, nil]
-        def open(text)
+        def reveal(text)
           return text unless text.is_a?(String) && text.include?("\u0002")
 
           text.gsub(MARK) { |reference| held([:opened, reference]) { decrypted($1.to_i, $2) || "Person #{$1}" } } # rubocop:disable Style/PerlBackrefs
@@ -52,7 +52,7 @@ module UpTack
         # @return [Array<String>] everything that the person was called here, as long as it can be read
         def all_of(person)
           kept = %w[up_tack_entries up_tack_revisions up_tack_batches up_tack_events].flat_map { |table| connection.select_values("SELECT DISTINCT person_name FROM #{table} WHERE person_id = #{Integer(person)}") }
-          [*Person.where(id: person).pluck(:name), *kept.map { |text| open(text) }].uniq
+          [*Person.where(id: person).pluck(:name), *kept.map { |text| reveal(text) }].uniq
         end
 
         # Throws a key away, and leaves nothing of it in the file.

@@ -12,7 +12,7 @@ module UpTack
         @table = table
         @field = field
         @names = names
-        @model = Rows.model(table.key)
+        @model = RecordTable.model(table.key)
       end
 
       # @param replaced [Replaced] takes note

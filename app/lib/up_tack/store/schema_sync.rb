@@ -108,7 +108,7 @@ module UpTack
       # Leaves separators out of what is stored from now on, or puts them in.
       def write_anew(table, before, after)
         reader = ColumnCodec.reader(before)
-        model = Rows.model(table.key)
+        model = RecordTable.model(table.key)
         model.where.not(after.key => nil).pluck(:id, after.key).each do |id, raw|
           cell = ColumnCodec.write(reader.call(raw), after)
           model.where(id: id).update_all(after.key => cell) unless cell == raw

@@ -34,7 +34,7 @@ module UpTack
         originals = back ? taken_back : {}
         Archive.put_column(@table, renamed) unless back
         replace_column
-        model = Rows.model(@table.key)
+        model = RecordTable.model(@table.key)
         current.each do |id, value|
           original = originals[id]
           kept = original unless original.nil? || turned(original, @new, @old) != value
@@ -50,7 +50,7 @@ module UpTack
         retyping = new(project, project, table, old, new)
         lost = []
         kept = 0
-        Rows.new(table).each do |_, values|
+        RecordTable.new(table).each do |_, values|
           value = values[old.key]
           next if value.nil?
 

@@ -32,7 +32,7 @@ module UpTack
       def self.kind?(rule) = [Core::Rules::Stamp, Core::Rules::ChangeCounter].any? { |kind| rule.is_a?(kind) }
 
       def fill(rules, replaced, progress)
-        rows = Store::Rows.new(@table)
+        rows = Store::RecordTable.new(@table)
         progress.begin(@table.label, rules.map { |rule| @table.field(rule.field).label }.join(", "), rows.count)
         compiled = rules.map { |rule| rule.compile(@table) }
         rows.each_batch do |batch|

@@ -32,13 +32,13 @@ module UpTack
 
       # Records whose link points to one of those reached.
       def linking(step, reached)
-        model = Store::Rows.model(step.table)
+        model = Store::RecordTable.model(step.table)
         slices(reached) { |some| model.where(step.key => some).limit(Dirty::MOST + 1).pluck(:id) }
       end
 
       # Records to which those reached are linked.
       def linked(step, reached)
-        model = Store::Rows.model(step.table)
+        model = Store::RecordTable.model(step.table)
         slices(reached) { |some| model.where(id: some).where.not(step.key => nil).distinct.pluck(model.arel_table[step.key]) }
       end
 

@@ -37,7 +37,7 @@ module UpTack
       private
 
       def act(table, id, before)
-        rows = Store::Rows.new(table)
+        rows = Store::RecordTable.new(table)
         now = rows.find(id) or return
         context = @workspace.context
         outcome = Core::Save.call(@workspace.plan(table.key), Core::Save::Draft.new(typed: {}, stored: now.merge(before), id: id), context)

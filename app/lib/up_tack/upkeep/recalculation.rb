@@ -41,10 +41,10 @@ module UpTack
       # @return [Array<Integer>] records whose value became another one; many more than Dirty::MOST are not all told
       def again(calculation, ids)
         found = []
-        @progress.begin(calculation.table.label, calculation.field.label, (ids == :all) ? Store::Rows.new(calculation.table).count : ids.length)
+        @progress.begin(calculation.table.label, calculation.field.label, (ids == :all) ? Store::RecordTable.new(calculation.table).count : ids.length)
         writer = Writer.new(calculation)
         awaited = DownstreamLogRules.awaited?(calculation.table, calculation.field.key)
-        Store::Rows.new(calculation.table).each_batch((ids == :all) ? nil : ids) do |batch|
+        Store::RecordTable.new(calculation.table).each_batch((ids == :all) ? nil : ids) do |batch|
           changes = differences(calculation, batch)
           remember(calculation, changes, batch) if awaited
           writer.write(changes)

@@ -25,7 +25,7 @@ module UpTack
       def adopt(table, rule)
         compiled = rule.compile(table)
         counters = Store::Counters.new(holding: true)
-        rows = Store::Rows.new(table)
+        rows = Store::RecordTable.new(table)
         @progress.begin(table.label, table.field(rule.field).label, rows.count)
         rows.each_batch do |batch|
           take_note(compiled, batch, counters)

@@ -31,7 +31,7 @@ module UpTack
 
       # The first record that has the detail.
       def somebody(target, key)
-        Store::Rows.new(target).each_batch(keys: [key]) do |batch|
+        Store::RecordTable.new(target).each_batch(keys: [key]) do |batch|
           batch.each { |id, values| return [id, values[key]] unless values[key].nil? }
         end
         nil

@@ -37,7 +37,7 @@ module UpTack
       def uses(table, field, gone)
         return [] if gone.empty?
 
-        Store::Rows.model(table.key).where(field.key => gone).group(field.key).count.map { |choice, count| [table, field, choice, count] }
+        Store::RecordTable.model(table.key).where(field.key => gone).group(field.key).count.map { |choice, count| [table, field, choice, count] }
       end
     end
   end

@@ -32,7 +32,7 @@ module UpTack
         said, other = wanted.partition { |field| @selection.query.rest.nil? && @view.table.kept?(field.key) }
         matching, totals = in_database(said)
         totals = totals.merge(other.to_h { |field| [field.key, by_hand(field)] })
-        Result.new(total: Store::Rows.new(@view.table).count, matching: matching, fields: wanted.to_h { |field| [field.key, totals[field.key]] })
+        Result.new(total: Store::RecordTable.new(@view.table).count, matching: matching, fields: wanted.to_h { |field| [field.key, totals[field.key]] })
       end
 
       private
@@ -112,7 +112,7 @@ module UpTack
         plan = @workspace.plan(@view.table.key)
         upkeep = @workspace.project.upkeep
         ways = @view.table.kept?(field.key) ? [] : upkeep.ways(upkeep.calculation(@view.table.key, field.key)).uniq.sort_by(&:length)
-        Store::Rows.new(@view.table).each_batch(@view.whole? ? nil : @selection.ids) do |batch|
+        Store::RecordTable.new(@view.table).each_batch(@view.whole? ? nil : @selection.ids) do |batch|
           context = @workspace.context
           Upkeep::Preload.new(ways, context.records).for(batch)
           values.concat(batch.map { |id, row| plan.complete(id, row.to_h, context, [field.key])[field.key] })

@@ -23,7 +23,7 @@ module UpTack
 
       def count(design, rule)
         sight = EffectPreviews.for(design, rule, @workspace)
-        rows = Store::Rows.new(design)
+        rows = Store::RecordTable.new(design)
         sight.begin(rows)
         open = 0
         rows.each_batch(keys: sight.columns) do |batch|

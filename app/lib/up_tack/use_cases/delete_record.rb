@@ -14,7 +14,7 @@ module UpTack
         @way = way
         @batch = batch
         @log = Store::LogWriter.new(holding: holding)
-        @rows = Hash.new { |known, design| known[design] = Store::Rows.new(design) }.compare_by_identity
+        @rows = Hash.new { |known, design| known[design] = Store::RecordTable.new(design) }.compare_by_identity
         @upkeep = Hash.new { |known, design| known[design] = Upkeep::AfterSave.new(workspace, design) }.compare_by_identity
       end
 

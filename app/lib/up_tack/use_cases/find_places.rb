@@ -32,7 +32,7 @@ module UpTack
 
         place = nearest(matches, from, back)
         id = all[place]
-        fields = sought.search(text).fields_of(Store::Rows.new(sought.table).find(id) || {})
+        fields = sought.search(text).fields_of(Store::RecordTable.new(sought.table).find(id) || {})
         Found.new(place: place, id: id, fields: fields, matching: matches.length, number: matches.index(id) + 1)
       end
 

@@ -15,7 +15,7 @@ module UpTack
       # @raise [Store::NotFound]
       def call(table:, id:)
         design = @workspace.table(table)
-        values = Store::Rows.new(design).find(id) or raise Store::NotFound, FindRecord.missing(design, id)
+        values = Store::RecordTable.new(design).find(id) or raise Store::NotFound, FindRecord.missing(design, id)
         Record.new(id: id, version: Store::ChangeLog.version_of(design, id), values: values)
       end
     end

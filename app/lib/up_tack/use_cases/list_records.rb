@@ -44,7 +44,7 @@ module UpTack
 
       def page(ids, from, limit)
         shown = ids.first(limit)
-        found = Store::Rows.new(@view.table).find_all(shown)
+        found = Store::RecordTable.new(@view.table).find_all(shown)
         versions = Store::ChangeLog.versions_of(@view.table, shown)
         records = found.map { |id, values| Record.new(id: id, version: versions[id], values: values) }
         following = (ids.length > limit) ? Cursor.new(id: shown.last, at: from + limit, view: @view.fingerprint).to_s : nil

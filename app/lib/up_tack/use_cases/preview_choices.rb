@@ -19,7 +19,7 @@ module UpTack
         @workspace = workspace
       end
 
-      # @param change [Core::Design::Changes::ChangeField, Core::Design::Changes::KeepList]
+      # @param change [Core::Design::Changes::ChangeField, Core::Design::Changes::SaveList]
       # @return [Foreseen]
       # @raise [Core::Design::Invalid]
       def call(change)
@@ -37,7 +37,7 @@ module UpTack
         by_field.flat_map do |id, names|
           table = project.tables.find { |each| each.fields.any? { |field| field.id == id } }
           field = table.fields.find { |each| each.id == id }
-          counts = table.kept?(field.key) ? Store::Rows.model(table.key).where(field.key => names.keys).group(field.key).count : {}
+          counts = table.kept?(field.key) ? Store::RecordTable.model(table.key).where(field.key => names.keys).group(field.key).count : {}
           names.map do |before, after|
             merged = names.values.count(after) > 1 || (field.choices.include?(after) && !names.key?(after))
             Renaming.new(place: "#{field.label} of #{table.label}", before: before, after: after, merged: merged, count: counts.fetch(before, 0))

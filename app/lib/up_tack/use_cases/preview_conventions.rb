@@ -34,7 +34,7 @@ module UpTack
           other = later.field(field.key)
           next unless %w[number moment].include?(field.type)
 
-          value = Store::Rows.model(table.key).where.not(field.key => nil).order(field.key => :desc).limit(1).pick(field.key)
+          value = Store::RecordTable.model(table.key).where.not(field.key => nil).order(field.key => :desc).limit(1).pick(field.key)
           value &&= Store::ColumnCodec.reader(field).call(value)
           before, after = [field, other].map { |each| value.nil? ? "" : each.show(value) }
           Difference.new(place: "#{field.label} of #{table.label}", before: before, after: after) unless before == after

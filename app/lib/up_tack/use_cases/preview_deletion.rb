@@ -43,7 +43,7 @@ module UpTack
         gone.flat_map do |table, ids|
           next [] if table.rules.grep(Core::Rules::Lock).none?(&:whole?)
 
-          found = Store::Rows.new(table).find_all(ids).flat_map { |id, values| Core::Save::Deleting.reasons(table, id, values, @workspace.context) }
+          found = Store::RecordTable.new(table).find_all(ids).flat_map { |id, values| Core::Save::Deleting.reasons(table, id, values, @workspace.context) }
           (found.any? && !@workspace.visibility.table?(table)) ? [HIDDEN] : found
         end
       end
@@ -73,7 +73,7 @@ module UpTack
       def links(design) = design.neighbours.links_to(design.key)
 
       def linking(design, field, ids)
-        rows = Store::Rows.new(design)
+        rows = Store::RecordTable.new(design)
         ids.each_slice(500).flat_map { |some| rows.linking(field.key, some) }
       end
 
@@ -81,7 +81,7 @@ module UpTack
         return HIDDEN unless @workspace.visibility.table?(design) && @workspace.visibility.field?(field)
 
         context = @workspace.context
-        names = Store::Rows.new(design).find_all(ids.first(EXAMPLES)).map { |id, values| Core::Design::RecordTitle.of(design, id, values, context) }
+        names = Store::RecordTable.new(design).find_all(ids.first(EXAMPLES)).map { |id, values| Core::Design::RecordTitle.of(design, id, values, context) }
         more = (ids.length > EXAMPLES) ? " and #{ids.length - EXAMPLES} more" : ""
         count = (ids.length == 1) ? "1 record" : "#{ids.length} records"
         "#{count} of #{design.label} #{(ids.length == 1) ? "has" : "have"} it as #{field.label}: #{names.join(", ")}#{more}."

@@ -43,7 +43,7 @@ module UpTack
         rules = Core::Design::Dependants.rules(@workspace.project, table: design.key, key: field.key)
         sentences = rules.map { |table, rule| (table.key == design.key) ? rule.sentence(table) : "#{table.label}: #{rule.sentence(table)}" }
         forms = Core::Design::Dependants.forms(@workspace.project, table: design.key, key: field.key).map { |table, form| "It leaves the form #{form.name} of #{table.label}." }
-        Losses.new(values: Store::Rows.new(design).filled.fetch(field.key, 0), examples: [], kept: 0, rules: sentences + forms)
+        Losses.new(values: Store::RecordTable.new(design).filled.fetch(field.key, 0), examples: [], kept: 0, rules: sentences + forms)
       end
 
       def of_retyping(design, old, new)

@@ -60,7 +60,7 @@ module UpTack
 
       def survey(design, rule, look_at)
         sight = EffectPreviews.for(design, rule, @workspace)
-        @rows = Store::Rows.new(@workspace.table(design.key))
+        @rows = Store::RecordTable.new(@workspace.table(design.key))
         @total = @rows.count
         @counts = Hash.new(0)
         @examples = Hash.new { |hash, verdict| hash[verdict] = [] }

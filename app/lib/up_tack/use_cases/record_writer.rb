@@ -23,7 +23,7 @@ module UpTack
         @table = @plan.table
         @way = way
         @batch = batch
-        @rows = Store::Rows.new(@table, @plan.kept_fields)
+        @rows = Store::RecordTable.new(@table, @plan.kept_fields)
         @counters = Store::Counters.new(holding: holding)
         @log = Store::LogWriter.new(holding: holding, entries: way == "import", open: holding ? parting.open_fields : [])
         @upkeep = Upkeep::AfterSave.new(workspace, @table, holding: holding)

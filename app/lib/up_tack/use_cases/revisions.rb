@@ -59,7 +59,7 @@ module UpTack
 
       def losses(now, back)
         now.tables.flat_map do |table|
-          rows = Store::Rows.new(table)
+          rows = Store::RecordTable.new(table)
           later = back.tables.find { |each| each.id == table.id }
           next lost(table.label, "records", rows.count) unless later
 

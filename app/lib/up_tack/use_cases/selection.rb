@@ -94,7 +94,7 @@ module UpTack
         ways = [query.rest, *sorting].compact.flat_map { |formula| upkeep.ways_of(formula) }.uniq.sort_by(&:length)
         links = sorting.any? ? @sorts.map(&:field).select(&:link?) : []
         matches = []
-        Store::Rows.new(@table).each_batch(query.narrowed? ? query.candidates : nil) do |batch|
+        Store::RecordTable.new(@table).each_batch(query.narrowed? ? query.candidates : nil) do |batch|
           @context = @workspace.context
           Upkeep::Preload.new(ways, @context.records).for(batch)
           links.each { |link| @context.records.load(link.target, batch.filter_map { |_, row| row[link.key] }) }

@@ -61,7 +61,7 @@ module UpTack
         return take_out(entry, result) if entry.action == "create"
 
         @delete.finish
-        stored = Store::Rows.new(@table).find(entry.record_id)
+        stored = Store::RecordTable.new(@table).find(entry.record_id)
         # Of a tick only its beginning counts: it has gone back by itself.
         changes = entry.field_changes.uniq(&:field_id).filter_map { |change| (field = typed_field(change)) && [field, *@names.values(entry, change)] }
         fit, moved = changes.partition { |field, _, after| stored && stored[field.key] == after }
@@ -86,7 +86,7 @@ module UpTack
 
       def bring_back(entry, result)
         @table = table_of(entry) or return false
-        back = Store::Rows.new(@table).find(entry.record_id).nil? && History::PutBack.new(@workspace, batch: result.batch).call(entry: entry.id).last.state == :saved
+        back = Store::RecordTable.new(@table).find(entry.record_id).nil? && History::PutBack.new(@workspace, batch: result.batch).call(entry: entry.id).last.state == :saved
         @progress.advance(1)
         result.undone += 1 if back
         back

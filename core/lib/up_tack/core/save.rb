@@ -20,7 +20,7 @@ module UpTack
       # @param trace [Boolean, :brief] whether somebody will look at the steps
       # @return [Outcome]
       def self.call(plan, draft, context, trace: false)
-        working = Working.new(plan, draft, context, trace)
+        working = SaveState.new(plan, draft, context, trace)
         working.read_typed
         take(plan.turns, working, context.probe)
         working.log_changes
@@ -32,7 +32,7 @@ module UpTack
       # @return [PartialSave, nil] nil where the record has to be taken through all rules at once,
       #   as when something refuses it
       def self.begin(plan, draft, context, parting)
-        working = Working.new(plan, draft, context)
+        working = SaveState.new(plan, draft, context)
         working.read_typed
         take(parting.first, working)
         working.begun
@@ -45,7 +45,7 @@ module UpTack
       #   known already, and left out of what comes out
       # @return [Outcome]
       def self.finish(plan, draft, begun, context, parting, told: false)
-        working = Working.new(plan, draft, context, false, begun)
+        working = SaveState.new(plan, draft, context, false, begun)
         take(parting.rest, working)
         told ? working.outcome(parting.open_fields) : working.outcome
       end

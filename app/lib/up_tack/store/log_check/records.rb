@@ -25,7 +25,7 @@ module UpTack
         private
 
         def check(table)
-          rows = Rows.new(table)
+          rows = RecordTable.new(table)
           fields = @watched.fields(table).to_h { |field| [field.id, field] }
           numbers = Numbers.new(table)
           @progress.begin(table.label, "Records", rows.count)

@@ -15,7 +15,7 @@ module UpTack
           column = name(field)
           return column unless folded?(field)
 
-          "CASE WHEN #{Same.other(column)} THEN UP_TACK_FOLDED(#{column}) ELSE LOWER(#{column}) END"
+          "CASE WHEN #{EqualityConditions.other(column)} THEN UP_TACK_FOLDED(#{column}) ELSE LOWER(#{column}) END"
         end
 
         # @param value [Object] not blank
@@ -24,7 +24,7 @@ module UpTack
           return "(#{of(field)} = #{value(value, field)})" unless folded?(field) && value.ascii_only?
 
           column = name(field)
-          "(#{column} = #{value(value, field)} COLLATE NOCASE OR (#{Same.other(column)} AND UP_TACK_FOLDED(#{column}) = #{value(value, field)}))"
+          "(#{column} = #{value(value, field)} COLLATE NOCASE OR (#{EqualityConditions.other(column)} AND UP_TACK_FOLDED(#{column}) = #{value(value, field)}))"
         end
 
         # @return [String] SQL for a value beside such a key

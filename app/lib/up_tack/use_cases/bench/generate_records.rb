@@ -44,7 +44,7 @@ module UpTack
         # @return [Core::Bench::Samples::RecordGenerator]
         def maker(design, seed)
           around = RelatedRecords.new(@workspace)
-          linked = design.fields.select(&:link?).to_h { |field| [field.key, Store::Rows.model(field.target).order(:id).limit(LINKED).pluck(:id)] }
+          linked = design.fields.select(&:link?).to_h { |field| [field.key, Store::RecordTable.model(field.target).order(:id).limit(LINKED).pluck(:id)] }
           Core::Bench::Samples::RecordGenerator.new(design, context: @workspace.context(counters: Core::Bench::Counters.new(Store::Counters.new)), profile: around.profile(design), linked: linked, there: around.there(design, LINKED), random: Random.new(seed))
         end
 

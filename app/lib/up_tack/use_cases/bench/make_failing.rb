@@ -63,14 +63,14 @@ module UpTack
           seen = values.merge(outcome.values.compact.reject { |key, _| design.worked_out?(key) })
           base = Struct.new(:values, :records, :context).new(values, {}, context)
           key = rule.is_a?(Core::Rules::Mask) ? "unfit" : "refused"
-          found = Core::Bench::Edges::Kinds.new(design, base, Core::Bench::Solver.new(design, context), seen).ways(rule, key)
+          found = Core::Bench::BoundaryCases::Kinds.new(design, base, Core::Bench::Solver.new(design, context), seen).ways(rule, key)
           found = taken(design, rule) if rule.is_a?(Core::Rules::Unique)
           found.select { |way| way.keys.all? { |each| design.field(each) } && way.values.none?(:untyped) }
         end
 
         # What other records have already, the latest of them.
         def taken(design, rule)
-          rows = Store::Rows.new(design).page(descending: true, limit: 200).map(&:last)
+          rows = Store::RecordTable.new(design).page(descending: true, limit: 200).map(&:last)
           rows.select { |values| rule.keys.all? { |key| !values[key].nil? } }.first(5).map { |values| values.slice(*rule.keys) }
         end
 

@@ -6,7 +6,7 @@ module UpTack
       # Makes a record that comes out otherwise with a small mistake in a rule than without it, for a
       # proof that notices the mistake.
       class NoticeMistake
-        # candidate:: Core::Bench::Edges::Candidate; expect:: Proposals of what came out
+        # candidate:: Core::Bench::BoundaryCases::Candidate; expect:: Proposals of what came out
         Made = Struct.new(:candidate, :expect, keyword_init: true)
 
         def initialize(workspace)
@@ -46,8 +46,8 @@ module UpTack
         def played(script, design, rule, told)
           conventions = @workspace.project.conventions
           trial = Core::Bench::Trial.new(@workspace.ground, design.key, Core::Bench::Script.from(script), clock: Core::Bench::Clock.at(script["at"], conventions), trace: false).play
-          words = "#{Core::Bench::Edges::Aims.name(rule, design)}: notices #{told}"
-          candidate = Core::Bench::Edges::Candidate.new(words: [words], script: script, trial: trial, points: [], stage: rule.stage, mere: false)
+          words = "#{Core::Bench::BoundaryCases::Targets.name(rule, design)}: notices #{told}"
+          candidate = Core::Bench::BoundaryCases::Candidate.new(words: [words], script: script, trial: trial, points: [], stage: rule.stage, mere: false)
           Made.new(candidate: candidate, expect: Core::Bench::SuggestedExpectations.new(trial, design).all.select(&:usual))
         end
       end

@@ -38,7 +38,7 @@ module UpTack
         # @param records [#find] the real ones
         # @return [Hash] for Core::Bench::Trial.new
         def self.real(ground, records)
-          world = Core::Bench::RecordOverlay.new(ground, beneath: records, following: ->(key) { (Store::Rows.model(key).maximum(:id) || 0) + 1 })
+          world = Core::Bench::RecordOverlay.new(ground, beneath: records, following: ->(key) { (Store::RecordTable.model(key).maximum(:id) || 0) + 1 })
           {world: world, counters: Core::Bench::Counters.new(Store::Counters.new)}
         end
 

@@ -35,7 +35,7 @@ module UpTack
         # @return [Core::Bench::Samples::Profile]
         def profile(table)
           rows = []
-          Store::Rows.new(table, table.kept_fields).each_batch do |batch|
+          Store::RecordTable.new(table, table.kept_fields).each_batch do |batch|
             rows.concat(batch.map(&:last))
             break if rows.length >= Core::Bench::Samples::Profile::MOST_RECORDS
           end
@@ -50,7 +50,7 @@ module UpTack
             plain = rule.to_plain
             target = @workspace.project.table(plain["target"])
             found = []
-            Store::Rows.new(target).each_batch(keys: [plain["target_field"]]) do |batch|
+            Store::RecordTable.new(target).each_batch(keys: [plain["target_field"]]) do |batch|
               found = batch.filter_map { |_, values| values[plain["target_field"]] }.first(limit)
               break
             end
@@ -62,7 +62,7 @@ module UpTack
 
         def some(table)
           rows = []
-          Store::Rows.new(table).each_batch do |batch|
+          Store::RecordTable.new(table).each_batch do |batch|
             rows = batch.first(FEW)
             break
           end

@@ -6,7 +6,7 @@ module UpTack
       # Suggests records at the edges of a table's rules, with what came of each now. What
       # must come of them is for the builder to say.
       class SuggestEdges
-        # candidate:: Core::Bench::Edges::Candidate; expect:: Proposals of what was seen
+        # candidate:: Core::Bench::BoundaryCases::Candidate; expect:: Proposals of what was seen
         Suggested = Struct.new(:candidate, :expect, keyword_init: true)
         # suggestions:: of Suggested; sound:: whether a record that passes was found to start from
         Found = Struct.new(:suggestions, :sound, keyword_init: true)
@@ -25,7 +25,7 @@ module UpTack
           design = @workspace.table(table)
           rules = rule ? [design.rule(rule) || raise(Store::NotFound, "There is no such rule.")] : design.rules
           around = RelatedRecords.new(@workspace)
-          edges = Core::Bench::Edges.new(@workspace.ground, design, clock: SuggestEdges.clock(@workspace), records: around.records(design), profiles: {design.key => around.profile(design)})
+          edges = Core::Bench::BoundaryCases.new(@workspace.ground, design, clock: SuggestEdges.clock(@workspace), records: around.records(design), profiles: {design.key => around.profile(design)})
           found = edges.candidates(rules, only: only(point, open))
           suggested = found.map { |each| Suggested.new(candidate: each, expect: Core::Bench::SuggestedExpectations.new(each.trial, design).all.select(&:usual)) }
           suggested += slipping(design) unless rule || point
@@ -42,7 +42,7 @@ module UpTack
           real = @workspace.table(table)
           project, design, rule = drafted(table, draft)
           around = RelatedRecords.new(@workspace)
-          edges = Core::Bench::Edges.new(
+          edges = Core::Bench::BoundaryCases.new(
             Core::Bench::CompiledProject.new(project), design, clock: SuggestEdges.clock(@workspace), records: around.records(real), profiles: {design.key => around.profile(real)}
           )
           found = edges.candidates([rule]).map { |each| Suggested.new(candidate: each, expect: Core::Bench::SuggestedExpectations.new(each.trial, design).all.select(&:usual)) }
@@ -61,7 +61,7 @@ module UpTack
           trial = over_real(Core::Bench::CompiledProject.new(project), design, script)
           # What else such a record lacks says nothing of this rule.
           own = Core::Bench::SuggestedExpectations.new(trial, design).all.select { |each| each.plain["rule"] == rule.id || (each.plain["what"] == "value" && rule.writes.include?(each.plain["field"])) }
-          candidate = Core::Bench::Edges::Candidate.new(words: [rule.sentence(design)], script: script, trial: trial, points: [])
+          candidate = Core::Bench::BoundaryCases::Candidate.new(words: [rule.sentence(design)], script: script, trial: trial, points: [])
           Found.new(suggestions: [Suggested.new(candidate: candidate, expect: own)], sound: true)
         end
 

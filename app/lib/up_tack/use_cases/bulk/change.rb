@@ -61,7 +61,7 @@ module UpTack
 
         # A copy is like one made by hand: it gets numbers of its own.
         def copy_drafts
-          rows = Store::Rows.new(@table)
+          rows = Store::RecordTable.new(@table)
           [@ids.lazy.map { |id| {typed: Core::Bench::Copying.of(@table, rows.find(id) || {})} }, "#{counted} copied"]
         end
 

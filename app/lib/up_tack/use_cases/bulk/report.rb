@@ -92,7 +92,7 @@ module UpTack
 
         # One that is yet to be made is known by what was typed, not by what rules gave it.
         def title(id, values)
-          values ||= id && Store::Rows.new(@table).find(id)
+          values ||= id && Store::RecordTable.new(@table).find(id)
           return @table.record_name unless values
 
           id ? Core::Design::RecordTitle.of(@table, id, values) : Core::Design::RecordTitle.another(@table, nil, values.merge(given), nil) || @table.record_name

@@ -54,7 +54,7 @@ module UpTack
         end
 
         def one(writer, place, typed:, id: nil, version: nil, **more)
-          stored = id && Store::Rows.new(@table).find(id)
+          stored = id && Store::RecordTable.new(@table).find(id)
           return missing(place, id) if id && stored.nil?
 
           answer = theirs(id, version, typed) || writer.write(typed, stored: stored && Record.new(id: id, values: stored), **more)

@@ -6,11 +6,11 @@ module UpTack
       # Which records hold a value that is not there in the other table. Its values
       # are read once in advance, rather than looked for record by record.
       class ExistsPreview < CheckPreview
-        # @param _rows [Store::Rows]
+        # @param _rows [Store::RecordTable]
         def begin(_rows)
           key = @rule.test.key
           @there = Set.new
-          Store::Rows.new(@workspace.table(@rule.test.target)).each_batch(keys: [key]) do |batch|
+          Store::RecordTable.new(@workspace.table(@rule.test.target)).each_batch(keys: [key]) do |batch|
             batch.each { |_, values| @there << alike(values[key]) }
           end
         end

@@ -6,7 +6,7 @@ module UpTack
       # Which records share what should be unique. All of them are gone through
       # once in advance, rather than looking for others record by record.
       class UniquePreview < CheckPreview
-        # @param rows [Store::Rows]
+        # @param rows [Store::RecordTable]
         def begin(rows)
           @doubled = Set.new
           @apart = Set.new

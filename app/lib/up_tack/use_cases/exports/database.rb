@@ -30,7 +30,7 @@ module UpTack
           tables.each do |table|
             said = said(table)
             io << said.create
-            Store::Rows.new(table).each { |id, row| io << said.insert(id, row) }
+            Store::RecordTable.new(table).each { |id, row| io << said.insert(id, row) }
             io << "\n"
           end
           io << "COMMIT;\nPRAGMA foreign_keys = ON;\n"
@@ -44,7 +44,7 @@ module UpTack
             tables.each do |table|
               said = said(table)
               insert = target.prepare("INSERT INTO \"#{table.key}\" (#{said.columns.map { |name| "\"#{name}\"" }.join(", ")}) VALUES (#{(["?"] * said.columns.length).join(", ")})")
-              Store::Rows.new(table).each { |id, row| insert.execute(id, *table.kept_fields.map { |field| plain(row[field.key]) }) }
+              Store::RecordTable.new(table).each { |id, row| insert.execute(id, *table.kept_fields.map { |field| plain(row[field.key]) }) }
               insert.close
             end
           end
@@ -65,7 +65,7 @@ module UpTack
             tables.each do |table|
               zip.put_next_entry("data/#{table.key}.csv")
               zip << CSV.generate_line(["id", *table.kept_fields.map(&:key)], row_sep: "\r\n")
-              Store::Rows.new(table).each { |id, row| zip << CSV.generate_line([id, *table.kept_fields.map { |field| field.values.dump(row[field.key])&.to_s }], row_sep: "\r\n") }
+              Store::RecordTable.new(table).each { |id, row| zip << CSV.generate_line([id, *table.kept_fields.map { |field| field.values.dump(row[field.key])&.to_s }], row_sep: "\r\n") }
             end
           end
         end

@@ -13,7 +13,7 @@ module UpTack
         end
 
         # @param table [String] key
-        # @param format [String] a key of Interchange::Targets::TYPES
+        # @param format [String] a key of Interchange::Writers::TYPES
         # @param io [#<<]
         # @param filter [String, nil] and sort:, search: as View takes them
         # @param fields [Array<String>, nil] keys of those wanted, in their order; nil for all that the person may see
@@ -26,7 +26,7 @@ module UpTack
           @plan = @workspace.plan(table)
           @references = References.new(@workspace)
           @wall = format == "xlsx"
-          target = Interchange::Targets.open(format, io, @fields.map(&:label), decimal_mark: @workspace.project.conventions.decimal_mark, name: @table.label)
+          target = Interchange::Writers.open(format, io, @fields.map(&:label), decimal_mark: @workspace.project.conventions.decimal_mark, name: @table.label)
           view.selection.ids.each_slice(PORTION) { |ids| write(ids, target) }
           target.finish
         end
@@ -44,7 +44,7 @@ module UpTack
 
         def write(ids, target)
           context = @workspace.context
-          rows = Store::Rows.new(@table).find_all(ids)
+          rows = Store::RecordTable.new(@table).find_all(ids)
           upkeep = @workspace.project.upkeep
           ways = @fields.reject { |field| @table.kept?(field.key) }.flat_map { |field| upkeep.ways(upkeep.calculation(@table.key, field.key)) }
           Upkeep::Preload.new(ways.uniq.sort_by(&:length), context.records).for(rows.to_a)

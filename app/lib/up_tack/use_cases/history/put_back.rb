@@ -29,7 +29,7 @@ module UpTack
         private
 
         def restore(entry)
-          Core::Design::Invalid.because("This record is there already.") if Store::Rows.new(@table).find(entry.record_id)
+          Core::Design::Invalid.because("This record is there already.") if Store::RecordTable.new(@table).find(entry.record_id)
 
           typed = entry.field_changes.filter_map { |change| (design = field_of(change)) && !@table.worked_out?(design.key) && [design.key, dumped(design, before(entry, change))] }.to_h
           blank = @table.fields.reject { |design| @table.worked_out?(design.key) }.to_h { |design| [design.key, nil] }
@@ -37,7 +37,7 @@ module UpTack
         end
 
         def put_back(entry, field)
-          stored = Store::Rows.new(@table).find(entry.record_id) or Core::Design::Invalid.because("This record was deleted; bring it back by the entry that deleted it.")
+          stored = Store::RecordTable.new(@table).find(entry.record_id) or Core::Design::Invalid.because("This record was deleted; bring it back by the entry that deleted it.")
           earlier = field ? value_before(entry, field) : values_before(entry).select { |key, _| @workspace.visibility.field?(@table.field(key)) }
           typed = earlier.reject { |key, value| stored[key] == value }.to_h { |key, value| [key, dumped(@table.field(key), value)] }
           Core::Design::Invalid.because(field ? "It has that value already." : "The record is as it was then already.") if typed.empty?

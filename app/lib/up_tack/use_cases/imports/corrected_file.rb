@@ -15,7 +15,7 @@ module UpTack
         def write(upload, source, io, decimal_mark:)
           known = source.columns.reject { |name| name == RejectedRows::WHY }
           places = source.columns.each_index.reject { |index| source.columns[index] == RejectedRows::WHY }
-          target = Interchange::Targets.open(source.format, io, [*known, RejectedRows::WHY], decimal_mark: decimal_mark, name: "Refused")
+          target = Interchange::Writers.open(source.format, io, [*known, RejectedRows::WHY], decimal_mark: decimal_mark, name: "Refused")
           RejectedRows.each(upload.refused) { |_, cells, why| target << [*cells.values_at(*places).map { |cell| plain(cell) }, why] }
           target.finish
         end

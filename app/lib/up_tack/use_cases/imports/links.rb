@@ -49,7 +49,7 @@ module UpTack
 
         def names = @names ||= {}
 
-        def rows(table) = (@rows ||= {})[table] ||= Store::Rows.new(@workspace.table(table))
+        def rows(table) = (@rows ||= {})[table] ||= Store::RecordTable.new(@workspace.table(table))
 
         def keys(table) = (@keys ||= {})[table] ||= Links.keys(@workspace.table(table))
       end

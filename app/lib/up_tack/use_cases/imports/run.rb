@@ -85,7 +85,7 @@ module UpTack
           return unless @settings.match
 
           values = drafts.filter_map { |_, typed, _| typed[@settings.match] }.uniq
-          Store::Rows.new(@table).numbers_by(@settings.match, values)
+          Store::RecordTable.new(@table).numbers_by(@settings.match, values)
         end
 
         def one(row, typed, reasons, there)
@@ -94,7 +94,7 @@ module UpTack
           id = nil
           if there
             value = typed[@settings.match]
-            ids = value.nil? ? [] : there.fetch(Store::Rows.sought(value), [])
+            ids = value.nil? ? [] : there.fetch(Store::RecordTable.sought(value), [])
             return refuse(row, nil, [RowToDraft.reason(@settings.match, "#{ids.length} records have this value: #{ids.first(5).join(", ")}.")]) if ids.length > 1
 
             id = ids.first
@@ -103,7 +103,7 @@ module UpTack
         end
 
         def write_one(row, typed, id, begun = nil, settled = nil)
-          stored = id && Store::Rows.new(@table).find(id)
+          stored = id && Store::RecordTable.new(@table).find(id)
           # Of its first records the report tells all changes.
           settled = nil unless @result.report.shown_all? && settled&.any?
           answer = @writer.write(typed, stored: stored && Record.new(id: id, values: stored), begun: begun, settled: settled)

@@ -50,7 +50,7 @@ module UpTack
 
         # All lines as they would be: those that are there, changed or left alone, and new ones.
         def values(group, answers, known)
-          there = (known == Store::UnsavedOverlay::NEW) ? [] : Store::Rows.new(@workspace.table(group.table)).linked(group.link, [known])
+          there = (known == Store::UnsavedOverlay::NEW) ? [] : Store::RecordTable.new(@workspace.table(group.table)).linked(group.link, [known])
           typed = group.rows.zip(answers)
           kept = there.filter_map do |id, values|
             row, answer = typed.find { |each, _| each.id == id }

@@ -20,7 +20,7 @@ module UpTack
           raise Store::NotFound, "Records of #{lines.label} do not link here by `#{link}`." unless field&.link? && field.target == table && @workspace.visibility.field?(field)
 
           NotAllowed.unless_may(@workspace.person, lines, :see)
-          found = Store::Rows.new(lines).linked(link, [id]).first(MOST)
+          found = Store::RecordTable.new(lines).linked(link, [id]).first(MOST)
           versions = Store::ChangeLog.versions_of(lines, found.map(&:first))
           found.map { |number, values| Record.new(id: number, version: versions[number], values: values.to_h) }
         end

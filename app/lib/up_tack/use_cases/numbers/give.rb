@@ -59,7 +59,7 @@ module UpTack
 
         # A refusal of this record must not take back what earlier ones were given.
         def tried(id, context, counters)
-          outcome = Core::Save.call(@plan, Core::Save::Draft.new(typed: {}, stored: Store::Rows.new(@table).find(id), id: id, numbering: true), context)
+          outcome = Core::Save.call(@plan, Core::Save::Draft.new(typed: {}, stored: Store::RecordTable.new(@table).find(id), id: id, numbering: true), context)
           outcome.saved? ? counters.settle(id, finish: false) : counters.drop
           outcome
         end

@@ -23,7 +23,7 @@ module UpTack
           return if @fields.empty?
 
           ignored = Store::DismissedSuggestion.of(@table)
-          Store::Rows.new(@table).each_batch(keys: @fields.map { |field, _| field.key }) do |batch|
+          Store::RecordTable.new(@table).each_batch(keys: @fields.map { |field, _| field.key }) do |batch|
             batch.each do |id, values|
               @fields.each do |field, rules|
                 before = values[field.key] or next
@@ -59,7 +59,7 @@ module UpTack
 
         def titled(found)
           context = @workspace.context
-          values = Store::Rows.new(@table).find_all(found.map(&:id).uniq)
+          values = Store::RecordTable.new(@table).find_all(found.map(&:id).uniq)
           found.each { |each| each.title = Core::Design::RecordTitle.of(@table, each.id, values.fetch(each.id), context) }
         end
       end

@@ -21,12 +21,12 @@ module UpTack
           @ground = ground
           @table = table
           @clock = clock
-          @base = Edges::Base.new(ground, table, records: records, clock: clock, profiles: profiles)
-          @scene = Edges::Scene.new(table, @base, clock, ground.project.conventions)
+          @base = BoundaryCases::Base.new(ground, table, records: records, clock: clock, profiles: profiles)
+          @scene = BoundaryCases::ScriptBuilder.new(table, @base, clock, ground.project.conventions)
           @seen = seen_values
           @played = {}
           @run = Run.new(ground.project, ground: ground)
-          @assignments = Edges::Assignments.new(table, @base, @seen)
+          @assignments = BoundaryCases::Assignments.new(table, @base, @seen)
         end
 
         # @param rule [Rules::Rule]

@@ -40,8 +40,8 @@ module UpTack
         end
 
         # @param table [Design::Table]
-        # @param base [Edges::Base]
-        # @param scene [Edges::Scene]
+        # @param base [BoundaryCases::Base]
+        # @param scene [BoundaryCases::ScriptBuilder]
         # @param rule [Rules::Rule]
         # @param seen [Hash{String=>Object}] the base record as it comes out
         def initialize(table, base, scene, rule, seen)
@@ -53,7 +53,7 @@ module UpTack
         end
 
         # @param name [Symbol] one of ALL
-        # @param way [Hash{String=>Object}] changes of the base record, see Edges::Scene
+        # @param way [Hash{String=>Object}] changes of the base record, see BoundaryCases::Scene
         # @return [Hash, Array<Hash>, nil] a plain script, or some
         def script(name, way) = send(name, way)
 

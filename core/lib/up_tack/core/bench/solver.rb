@@ -8,7 +8,7 @@ module UpTack
       # moves one field at a time and looks what that does to the formula, so it need not
       # know what the formula is made of.
       class Solver
-        include Moving
+        include NumericSearch
         include Searching
         include Growing
 

@@ -74,9 +74,9 @@ module UpTack
         def meet?(one, other)
           return one.casecmp?(other) if one.is_a?(String) && other.is_a?(String)
           return meet?(other, one) if one.is_a?(String)
-          return Classes.alike?(one.name, other.name) unless other.is_a?(String)
+          return CharacterClasses.alike?(one.name, other.name) unless other.is_a?(String)
 
-          Classes::ALL.fetch(one.name).match?(Classes.turned(one.name, other))
+          CharacterClasses::ALL.fetch(one.name).match?(CharacterClasses.turned(one.name, other))
         end
 
         def unclear(part, other)

@@ -20,7 +20,7 @@ module UpTack
           return [] if runs.none? { |name, _| name }
 
           found = [exact(runs), fixed(runs), zero_fixed(runs), up_to(runs), any_case(runs)].compact.uniq
-          found.select { |mask| Typing.problem(Masks.read(mask)).nil? }.first(4)
+          found.select { |mask| ClientMask.problem(Masks.read(mask)).nil? }.first(4)
         end
 
         # @return [Array<Array(String, String)>] kinds (nil for signs) with the characters that follow one another
@@ -30,10 +30,10 @@ module UpTack
 
         def kind(character)
           return "DIGIT" if character.match?(/\A\d\z/)
-          return "UPPER" if Classes::ALL["UPPER"].match?(character)
-          return "LOWER" if Classes::ALL["LOWER"].match?(character)
+          return "UPPER" if CharacterClasses::ALL["UPPER"].match?(character)
+          return "LOWER" if CharacterClasses::ALL["LOWER"].match?(character)
 
-          "ALPHA" if Classes::ALL["ALPHA"].match?(character)
+          "ALPHA" if CharacterClasses::ALL["ALPHA"].match?(character)
         end
 
         def exact(runs) = write(runs) { |name, run| "#{count(run)}#{name}" }

@@ -17,7 +17,7 @@ module UpTack
         def fits?(text)
           return false if text.length > MOST * 100
 
-          @pattern = Typing.problem(self) ? nil : Regexp.new("\\A#{source(parts)}\\z".encode(Encoding::UTF_8), Regexp::FIXEDENCODING) unless defined?(@pattern)
+          @pattern = ClientMask.problem(self) ? nil : Regexp.new("\\A#{source(parts)}\\z".encode(Encoding::UTF_8), Regexp::FIXEDENCODING) unless defined?(@pattern)
           @pattern ? @pattern.match?(text) : followed?(text)
         end
 
@@ -71,7 +71,7 @@ module UpTack
             case part
             when Reader::Literal then Regexp.escape(part.characters.join)
             when Reader::Optional then "(?:#{source(part.parts)})?"
-            else "(?:#{Classes::ALL.fetch(part.name).source.delete_prefix("\\A").delete_suffix("\\z")}){#{part.least},#{part.most}}"
+            else "(?:#{CharacterClasses::ALL.fetch(part.name).source.delete_prefix("\\A").delete_suffix("\\z")}){#{part.least},#{part.most}}"
             end
           end.join
         end
@@ -97,7 +97,7 @@ module UpTack
         end
 
         def repeated(part, characters, places)
-          test = Classes::ALL.fetch(part.name)
+          test = CharacterClasses::ALL.fetch(part.name)
           found = part.least.zero? ? places : []
           (1..part.most).each do |count|
             places = places.filter_map { |at| at + 1 if at < characters.length && test.match?(characters[at]) }

@@ -88,8 +88,8 @@ module UpTack
             when Slots::Fixed
               return [index, slot.character] if same?(slot.character, character)
             else
-              turned = Classes.turned(slot.name, character)
-              return [index, turned] if Classes::ALL.fetch(slot.name).match?(turned)
+              turned = CharacterClasses.turned(slot.name, character)
+              return [index, turned] if CharacterClasses::ALL.fetch(slot.name).match?(turned)
               return [index, nil] unless slot.optional
             end
           end
@@ -101,7 +101,7 @@ module UpTack
         def missing(walk)
           wanted = walk.left.grep(Slots::Input).reject(&:optional).chunk_while { |one, other| one.name == other.name }
           groups = wanted.each_with_index.map do |group, index|
-            counted = Phrases.count(group.length, Classes::WORDS.fetch(group.first.name))
+            counted = Phrases.count(group.length, CharacterClasses::WORDS.fetch(group.first.name))
             index.zero? ? counted.sub(" ", " more ") : counted
           end
           "#{Phrases.list(groups)} #{(walk.left.grep(Slots::Input).reject(&:optional).length == 1) ? "is" : "are"} missing"
@@ -113,7 +113,7 @@ module UpTack
           wanted = left.find { |slot| slot.is_a?(Slots::Input) } || left.first
           return "#{shown} is too much: it ends after “#{Values::Plain.cut(walk.text, 30)}”" unless wanted
 
-          "#{wanted.is_a?(Slots::Fixed) ? "“#{wanted.character}”" : Phrases.article(Classes::WORDS.fetch(wanted.name).first)} is expected at place #{place + 1}, not #{shown}"
+          "#{wanted.is_a?(Slots::Fixed) ? "“#{wanted.character}”" : Phrases.article(CharacterClasses::WORDS.fetch(wanted.name).first)} is expected at place #{place + 1}, not #{shown}"
         end
 
         def too_long(length) = "it has #{Values::Plain.grouped(length)} characters, which is far more than fit"

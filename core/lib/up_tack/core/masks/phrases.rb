@@ -22,7 +22,7 @@ module UpTack
         end
 
         def repeated(part)
-          words = Classes::WORDS.fetch(part.name)
+          words = CharacterClasses::WORDS.fetch(part.name)
           return count(part.least, words) if part.least == part.most
           return "any number of #{words.last}" if part.least.zero? && part.most == MOST
           return "#{number(part.least)} or more #{words.last}" if part.most == MOST

@@ -70,9 +70,9 @@ module UpTack
           name = @scanner.scan(/[A-Za-z]+/)
           unless name
             @scanner.getch if place == from
-            mistake("A kind of character is expected here: #{Classes::ALL.keys.join(", ")}.", from, [place, from + 1].max)
+            mistake("A kind of character is expected here: #{CharacterClasses::ALL.keys.join(", ")}.", from, [place, from + 1].max)
           end
-          mistake("There is no kind of character `#{name}`; there are #{Classes::ALL.keys.join(", ")}.", from, place) unless Classes::ALL.key?(name.upcase)
+          mistake("There is no kind of character `#{name}`; there are #{CharacterClasses::ALL.keys.join(", ")}.", from, place) unless CharacterClasses::ALL.key?(name.upcase)
 
           least, most = bounds(counts)
           mistake("A repetition goes up to #{MOST}, the smaller number first.", from, place) if most > MOST || least > most || most.zero?

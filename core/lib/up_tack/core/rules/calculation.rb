@@ -81,7 +81,7 @@ module UpTack
 
         # A calculation made ready to run.
         Compiled = Struct.new(:rule, :field, :formula, :origin, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             unread = working.unreadable_among(formula.reads)
             if unread

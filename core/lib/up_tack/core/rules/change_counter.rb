@@ -45,7 +45,7 @@ module UpTack
 
         # A tally made ready to run.
         Compiled = Struct.new(:rule, :field, :watched, :origin, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             count = working.values[field.key]
             return working.skip(rule, field, "kept as it was") if working.restoring? && count

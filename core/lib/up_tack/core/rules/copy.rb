@@ -39,7 +39,7 @@ module UpTack
 
         # A copying made ready to run.
         Compiled = Struct.new(:rule, :field, :links, :formula, :origin, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             unread = working.unreadable_among(links)
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread

@@ -82,7 +82,7 @@ module UpTack
 
         # A decision table made ready to run.
         Compiled = Struct.new(:rule, :field, :reads, :partners, :inputs, :outputs, :rows, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             unread = working.unreadable_among(reads)
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread

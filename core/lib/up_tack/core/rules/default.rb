@@ -52,7 +52,7 @@ module UpTack
 
         # A default made ready to run.
         Compiled = Struct.new(:rule, :field, :formula, :fixed, :origin, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             return unless working.new?
             return working.skip(rule, field, working.cleared?(field.key) ? "cleared by hand" : "filled by hand") if working.typed?(field.key)

@@ -71,7 +71,7 @@ module UpTack
 
         # A narrowing made ready to run.
         Compiled = Struct.new(:rule, :field, :reads, :message, :labels, :formula, :by, :parent, :lists, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             value = working.values[field.key]
             unread = working.unreadable_among([field.key, *reads])

@@ -91,7 +91,7 @@ module UpTack
 
         # A fill made ready to run.
         Compiled = Struct.new(:rule, :field, :triggers, :reads, :partners, :reaches, :condition, :sets, :origin, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             unread = working.unreadable_among(reads - rule.writes)
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread

@@ -58,7 +58,7 @@ module UpTack
 
         # A log line made ready to run.
         Compiled = Struct.new(:rule, :field, :tick, :watched, :condition, :formula, :origin, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             return working.skip(rule, field, "kept as it was") if working.restoring?
 

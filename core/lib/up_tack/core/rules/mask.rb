@@ -51,7 +51,7 @@ module UpTack
 
         # A mask made ready to run.
         Compiled = Struct.new(:rule, :field, :mask, :message, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             value = working.values[field.key]
             return working.skip(rule, field, "#{field.label} can't be read yet") if working.unreadable?(field.key)
@@ -92,7 +92,7 @@ module UpTack
         end
 
         def mask_problems
-          found = Masks::Typing.problem(mask, bare: bare?)
+          found = Masks::ClientMask.problem(mask, bare: bare?)
           # Earlier versions let some masks be that are typed in more than one way.
           found ? [Design::Problem.new(part: "mask", message: found, tolerable: true)] : []
         rescue Masks::Invalid => e

@@ -62,7 +62,7 @@ module UpTack
 
         # An auto-number made ready to run.
         Compiled = Struct.new(:rule, :field, :formula, :series, :origin, :labels, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             unread = working.unreadable_among(reads)
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread

@@ -65,7 +65,7 @@ module UpTack
 
         # A stamp made ready to run.
         Compiled = Struct.new(:rule, :field, :condition, :watched, :origin, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             return working.skip(rule, field, "kept as it was") if working.restoring? && !working.values[field.key].nil?
 

@@ -80,7 +80,7 @@ module UpTack
           end
 
           # Refuses what goes against it.
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             return working.skip(rule, field, "for forms alone") unless rule.enforced? || rule.clears?
 
@@ -111,7 +111,7 @@ module UpTack
         Clearing = Struct.new(:compiled) do
           def rule = compiled.rule
 
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             field = compiled.field
             reads = compiled.reads

@@ -40,7 +40,7 @@ module UpTack
 
         # A clean-up made ready to run.
         Compiled = Struct.new(:rule, :field, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             value = working.values[field.key]
             return working.skip(rule, field, "#{field.label} is blank") if value.nil? || working.unreadable?(field.key)

@@ -59,7 +59,7 @@ module UpTack
 
         # A validation made ready to run.
         Compiled = Struct.new(:rule, :field, :fields, :reads, :test, :message, :saying, keyword_init: true) do
-          # @param working [Save::Working]
+          # @param working [Save::SaveState]
           def apply(working)
             unread = working.unreadable_among(reads)
             return working.skip(rule, field, "#{unread.label} can't be read yet") if unread

@@ -29,7 +29,7 @@ module UpTack
           freeze
         end
 
-        # @param working [Save::Working]
+        # @param working [Save::SaveState]
         def changed_in?(working) = keys.any? { |key| working.changed?(key) }
       end
     end

@@ -93,7 +93,7 @@ module UpTack
         def keep_typed(field, raw, value)
           before = @values[field.key]
           @values[field.key] = value
-          @origins[field.key] = Working::TYPED
+          @origins[field.key] = SaveState::TYPED
           return unless @trace.on?
 
           text = Values::Plain.text(raw, field)

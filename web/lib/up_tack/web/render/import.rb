@@ -8,7 +8,7 @@ module UpTack
         module_function
 
         # @param upload [UseCases::Imports::Uploads::Upload]
-        # @param found [UseCases::Imports::Look::Found]
+        # @param found [UseCases::Imports::FileAnalysis::Found]
         def look(upload, found)
           source = found.source
           {

@@ -46,7 +46,7 @@ module UpTack
         end
 
         # What a spreadsheet would take for a formula is set behind an apostrophe.
-        def harmless(cell) = Interchange::Targets.harmless(cell)
+        def harmless(cell) = Interchange::Writers.harmless(cell)
       end
     end
   end

@@ -17,7 +17,7 @@ module UpTack
 
           mask = Core::Masks::Writer.from_pieces(pieces) if pieces.is_a?(Array)
           found = Core::Masks.read(mask.to_s)
-          problem = Core::Masks::Typing.problem(found, bare: bare == true)
+          problem = Core::Masks::ClientMask.problem(found, bare: bare == true)
           known(mask, found, text.to_s, problem)
         rescue Core::Masks::Invalid => e
           nothing.merge(mask: mask.to_s, problem: {part: "mask", message: e.message, from: e.from, to: e.to})
@@ -36,7 +36,7 @@ module UpTack
           return nothing.merge(plain, problem: {part: "mask", message: problem, from: nil, to: nil}) if problem
 
           fit = mask.fit(typed.unicode_normalize(:nfc))
-          nothing.merge(plain, sample: Core::Masks::Examples.sample(mask), compiled: Core::Masks::Typing.compiled(mask), fit: fit.to_h.except(:half), stored: fit.complete ? mask.bare(fit.text) : nil)
+          nothing.merge(plain, sample: Core::Masks::Examples.sample(mask), compiled: Core::Masks::ClientMask.compiled(mask), fit: fit.to_h.except(:half), stored: fit.complete ? mask.bare(fit.text) : nil)
         end
 
         def readings(example)

@@ -31,7 +31,7 @@ module UpTack
         private
 
         def name(table)
-          {key: table.key, label: table.label, one: table.record_name, note: table.note, sentence: Core::Design::Descriptions.table(table) { |other| @seen.table?(other) }, records: Store::Rows.new(table).count}
+          {key: table.key, label: table.label, one: table.record_name, note: table.note, sentence: Core::Design::Descriptions.table(table) { |other| @seen.table?(other) }, records: Store::RecordTable.new(table).count}
         end
 
         def field(field, table)
@@ -48,7 +48,7 @@ module UpTack
         # What a browser needs to follow the field's mask, nil where there is none.
         def mask(table, field)
           rule = table.rules.find { |each| each.is_a?(Core::Rules::Mask) && each.field == field.key }
-          rule && Core::Masks::Typing.compiled(rule.mask)
+          rule && Core::Masks::ClientMask.compiled(rule.mask)
         end
 
         def stage(stage)

@@ -11,7 +11,7 @@ module UpTack
         WHOLE = {"sql" => ["sql", "application/sql"], "sqlite" => ["sqlite3", "application/vnd.sqlite3"], "package" => ["zip", "application/zip"]}.freeze
 
         def self.registered(app)
-          Interchange::Targets::TYPES.except("ods").each do |format, type|
+          Interchange::Writers::TYPES.except("ods").each do |format, type|
             app.get("/api/tables/:table/export.#{format}") do
               table = workspace.table(params[:table])
               hand_out("#{table.label}.#{format}", type) do |file|
@@ -34,11 +34,11 @@ module UpTack
             end
           end
 
-          app.helpers HandOut
+          app.helpers Download
         end
 
         # Gives a file and takes it away afterwards.
-        module HandOut
+        module Download
           # @yield [Tempfile] to be written
           def hand_out(name, type)
             file = Tempfile.new("up_tack_export", binmode: true)

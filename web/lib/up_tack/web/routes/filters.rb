@@ -11,13 +11,13 @@ module UpTack
           app.post("/api/tables/:table/filters") do
             workspace.table(params[:table])
             parts = design_parts("name", "formula", "sort", "columns")
-            change = changes::KeepFilter.new(table: params[:table], name: parts["name"], formula: parts["formula"], sort: parts["sort"], columns: parts["columns"])
+            change = changes::SaveFilter.new(table: params[:table], name: parts["name"], formula: parts["formula"], sort: parts["sort"], columns: parts["columns"])
             change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
           end
 
           app.delete("/api/tables/:table/filters/:filter") do
             workspace.table(params[:table])
-            change = changes::DropFilter.new(table: params[:table], filter: params[:filter])
+            change = changes::DeleteFilter.new(table: params[:table], filter: params[:filter])
             change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
           end
         end

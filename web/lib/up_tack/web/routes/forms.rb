@@ -12,19 +12,19 @@ module UpTack
 
           app.post("/api/tables/:table/forms") do
             workspace.table(params[:table])
-            change = changes::KeepForm.new(table: params[:table], form: design_parts(*PARTS))
+            change = changes::SaveForm.new(table: params[:table], form: design_parts(*PARTS))
             change_design(->(_) { json({id: change.id}, status: 201) }) { |design| design.call(change) }
           end
 
           app.put("/api/tables/:table/forms/:form") do
             workspace.table(params[:table])
-            change = changes::KeepForm.new(table: params[:table], form: design_parts(*PARTS).merge("id" => params[:form]))
+            change = changes::SaveForm.new(table: params[:table], form: design_parts(*PARTS).merge("id" => params[:form]))
             change_design(->(_) { json({id: change.id}) }) { |design| design.call(change) }
           end
 
           app.delete("/api/tables/:table/forms/:form") do
             workspace.table(params[:table])
-            change = changes::DropForm.new(table: params[:table], id: params[:form])
+            change = changes::DeleteForm.new(table: params[:table], id: params[:form])
             change_design(->(_) { status 204 }) { |design| design.call(change) }
           end
         end

@@ -8,7 +8,7 @@ module UpTack
         PAGE = 40
 
         def self.registered(app)
-          app.helpers HistoryQuestion
+          app.helpers HistoryParams
 
           app.get("/api/history") do
             found = history.page(before: number_in_query("before"), limit: PAGE + 1)

@@ -22,7 +22,7 @@ module UpTack
           app.post("/api/imports/:id/look") do
             upload = uploads.new(person).find(params[:id])
             table = sent["table"] && workspace.table(sent["table"].to_s)
-            json(Render::Import.look(upload, UseCases::Imports::Look.new(workspace).call(upload.source(options_sent), table)))
+            json(Render::Import.look(upload, UseCases::Imports::FileAnalysis.new(workspace).call(upload.source(options_sent), table)))
           end
 
           app.post("/api/tables/:table/import") do
@@ -32,7 +32,7 @@ module UpTack
             told = ->(result) { Render::Import.result(result, table, workspace.visibility) }
             in_background(->(result) { json(told.call(result)) }, report: told) do |progress, workspace|
               source = upload.source(options)
-              looked = UseCases::Imports::Look.new(workspace).call(source, workspace.table(table.key))
+              looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table(table.key))
               settings = UseCases::Imports::Given.over(looked.settings, plain)
               UseCases::Imports::Run.new(workspace, progress: progress).call(source: source, table: table.key, settings: settings, keep: keep, name: upload.name, refused: upload.refused, rows: looked.rows)
             end
@@ -46,7 +46,7 @@ module UpTack
             source = upload.source(params.slice(*OPTIONS))
             io = StringIO.new("".b)
             UseCases::Imports::CorrectedFile.write(upload, source, io, decimal_mark: workspace.project.conventions.decimal_mark)
-            content_type Interchange::Targets::TYPES.fetch(source.format)
+            content_type Interchange::Writers::TYPES.fetch(source.format)
             attachment "#{File.basename(upload.name, ".*")} (refused).#{File.extname(upload.name).delete_prefix(".").then { |ending| ending.empty? ? source.format : ending }}"
             io.string
           end

@@ -34,19 +34,19 @@ module UpTack
             given = sent["proofs"]
             raise Requests::Malformed, "`proofs` must be a list of proofs." unless given.is_a?(Array) && given.any? && given.length <= 500 && given.all?(Hash)
 
-            change = changes::KeepProof.new(table: table.key, proofs: design_parts("proofs").fetch("proofs").map { |proof| proof.slice(*PARTS) }, today: workspace.clock.today)
+            change = changes::SaveProof.new(table: table.key, proofs: design_parts("proofs").fetch("proofs").map { |proof| proof.slice(*PARTS) }, today: workspace.clock.today)
             change_design(->(_) { json({ids: change.ids}, status: 201) }, report: ->(_) { {ids: change.ids} }) { |design| design.call(change) }
           end
 
           app.put("/api/tables/:table/proofs/:proof") do
             table = workspace.table(params[:table])
-            change = changes::KeepProof.new(table: table.key, proofs: [design_parts(*PARTS).merge("id" => params[:proof])], today: workspace.clock.today)
+            change = changes::SaveProof.new(table: table.key, proofs: [design_parts(*PARTS).merge("id" => params[:proof])], today: workspace.clock.today)
             change_design(->(_) { json({ids: change.ids}) }, report: ->(_) { {ids: change.ids} }) { |design| design.call(change) }
           end
 
           app.delete("/api/tables/:table/proofs/:proof") do
             table = workspace.table(params[:table])
-            change = changes::DropProof.new(table: table.key, id: params[:proof])
+            change = changes::DeleteProof.new(table: table.key, id: params[:proof])
             change_design(->(_) { status 204 }) { |design| design.call(change) }
           end
 

@@ -1,0 +1,180 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Interchange
+    module Readers
+      # Rows of a text file: RFC 4180, and what people really have. Encoding, delimiter
+      # and line ends are told by what is in the file.
+      class Csv
+        DELIMITERS = [",", ";", "\t", "|"].freeze
+        # Characters looked at to tell the delimiter, and lines.
+        SAMPLE = 65_536
+        # What stands for bytes that are no text.
+        LOST = "\uFFFD"
+
+        # @return [String] "csv"
+        def format = "csv"
+
+        # @return [Array<String>] names of the columns
+        attr_reader :columns
+        # @return [Array<String>] what people should know of how it was read
+        attr_reader :notes
+        # @return [String] as Ruby names it
+        attr_reader :encoding
+        # @return [String]
+        attr_reader :delimiter
+
+        # @param path [String]
+        # @param name [String]
+        # @param options [Hash{String=>String}] "delimiter" and "encoding"
+        # @raise [Unreadable]
+        def initialize(path, name, options = {})
+          @path = path
+          @name = name
+          found = EncodingDetector.call(path)
+          @mark = found.mark
+          @encoding = options["encoding"] || found.name
+          @mixed = options["encoding"] ? [] : found.mixed
+          sample = read_sample
+          raise Unreadable, "#{name} holds no text; it is no CSV file." if sample.include?("\0")
+
+          @delimiter = DELIMITERS.include?(options["delimiter"]) ? options["delimiter"] : tell_delimiter(sample)
+          @ends = tell_ends(sample)
+          head = first_row
+          @columns, @notes = Source.columns(head, name)
+          @notes = ["It is written in several encodings: line#{"s" if @mixed.length > 1} #{@mixed.first(EncodingDetector::MOST_LINES).join(", ")}#{" and more" if @mixed.length > EncodingDetector::MOST_LINES} can't be read as UTF-8."] + @notes if @mixed.any?
+        end
+
+        # @return [Integer] its size, by which progress is told
+        def size = File.size(@path)
+
+        # @yield [Source::Row] each row after the head
+        # @yieldparam place [Integer] how many bytes are read
+        # @return [void]
+        def each_row
+          each_line_of_cells { |cells, number, place| yield row(number, cells), place unless number == 1 || cells.empty? }
+        end
+
+        private
+
+        # Strictly read, a file takes half the time. What is no RFC 4180 is read once more from
+        # there on as people really write it, which finds the same in all rows before.
+        def each_line_of_cells
+          number = 0
+          broken = false
+          lines(strictly: true) do |csv, io|
+            csv.each { |cells| yield cells, number += 1, io.pos }
+          rescue CSV::MalformedCSVError
+            broken = true
+          end
+          return unless broken
+
+          passed = number
+          number = 0
+          lines do |csv, io|
+            while (cells = shift(csv, number += 1))
+              yield cells, number, io.pos if number > passed
+            end
+          end
+        end
+
+        def row(number, cells)
+          count = columns.length
+          if cells.length != count
+            extra = cells.drop(count)
+            problem = "The row has #{cells.length} cells, the head has #{count}." if extra.any? { |cell| !cell.to_s.empty? }
+            cells = Array.new(count) { |index| cells[index] }
+          end
+          bad = @mixed.any? ? cells.index { |cell| cell&.include?(LOST) } : nil
+          problem ||= "“#{columns[bad]}” holds bytes that are no text in #{encoding}." if bad
+          Source::Row.new(number, cells, problem, true)
+        end
+
+        def first_row
+          head = nil
+          lines { |csv, _| head = shift(csv, 1) }
+          raise Unreadable, "#{@name} has no rows." if head.nil? || head.compact.empty?
+
+          head
+        end
+
+        # Broken quotes are told with their row; a quote that is never closed ends a file
+        # that was cut off.
+        def shift(csv, number)
+          csv.shift
+        rescue CSV::MalformedCSVError => e
+          why = e.message.include?("Unclosed") ? "a quote is opened and never closed; the file may have been cut off" : "a quote stands in the middle of a cell, or a cell is beyond #{Core::Values::Plain.grouped(Source::LONGEST_CELL)} characters"
+          raise Unreadable, "Row #{number} of #{@name} can't be read: #{why}. Everything before it is sound."
+        end
+
+        def lines(strictly: false)
+          File.open(@path, "rb") do |file|
+            file.seek(@mark)
+            file.set_encoding(@encoding, (@encoding == "UTF-8") ? nil : "UTF-8", invalid: :replace, undef: :replace, replace: LOST)
+            odd = @ends == :mixed || @mixed.any?
+            yield CSV.new(odd ? Ends.new(file) : file, col_sep: @delimiter, row_sep: odd ? "\n" : @ends, liberal_parsing: !strictly, max_field_size: Source::LONGEST_CELL), file
+          end
+        end
+
+        def read_sample
+          File.open(@path, "rb") do |file|
+            file.seek(@mark)
+            raw = file.read(SAMPLE) || String.new
+            raw.force_encoding(@encoding).encode("UTF-8", invalid: :replace, undef: :replace)
+          end
+        end
+
+        # The one that divides most lines into the same number of cells.
+        def tell_delimiter(sample)
+          lines = sample.gsub(/"[^"]*"/, "x").split(/\r\n|\r|\n/).reject(&:empty?).first(50)
+          DELIMITERS.max_by do |sign|
+            counts = lines.map { |line| line.count(sign) }
+            usual = counts.tally.reject { |count, _| count.zero? }.max_by { |count, times| [times, count] } || [0, 0]
+            [usual.last, usual.first, -DELIMITERS.index(sign)]
+          end
+        end
+
+        def tell_ends(sample)
+          bare = sample.gsub(/"[^"]*"/m, "")
+          found = {"\r\n" => bare.scan("\r\n").length, "\n" => bare.scan(/(?<!\r)\n/).length, "\r" => bare.scan(/\r(?!\n)/).length}.reject { |_, times| times.zero? }
+          (found.length > 1) ? :mixed : found.keys.first || "\n"
+        end
+
+        # Line ends of any kind as one kind, and bytes that are no text as LOST.
+        class Ends
+          def initialize(io)
+            @io = io
+            @held = +""
+          end
+
+          def gets(separator = "\n", limit = nil, chomp: false)
+            fill until @held.include?("\n") || @over
+            return if @held.empty?
+
+            length = (@held.index("\n") || (@held.length - 1)) + 1
+            line = @held.slice!(0, limit ? [limit, length].min : length)
+            chomp ? line.chomp(separator) : line
+          end
+
+          def read(length = nil)
+            fill until @over || (length && @held.length >= length)
+            @held.empty? ? nil : @held.slice!(0, length || @held.length)
+          end
+
+          def eof?
+            fill until @over || !@held.empty?
+            @held.empty?
+          end
+
+          private
+
+          def fill
+            block = @io.gets("\n", SAMPLE) or return @over = true
+            block << @io.getc.to_s if block.end_with?("\r")
+            @held << block.scrub(LOST).gsub(/\r\n?/, "\n")
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,211 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # The records of one of the builder's tables, as hashes of kept values by
+    # field key, read from and written to a real table of typed columns.
+    class RecordTable
+      # Records fetched at a time when all of them are gone through.
+      BATCH = 2_000
+
+      # @param table [Core::Design::Table]
+      # @param fields [Array<Core::Design::Field>] those that have a column
+      def initialize(table, fields = table.kept_fields)
+        @table = table
+        @fields = fields
+      end
+
+      # A nameless model, made anew for each state of the design: it is used for
+      # its queries only and never has instances, so that no column name a
+      # builder picks can collide with a method.
+      def self.model(name)
+        Class.new(ActiveRecord::Base) do
+          self.table_name = name
+          self.inheritance_column = nil
+          self.record_timestamps = false
+          reset_column_information
+        end
+      end
+
+      # @return [Hash{String=>Object}, nil]
+      def find(id)
+        raw = Statements.run(select_one, id).first
+        raw && Row.new(layout(nil), raw).to_h
+      end
+
+      # @return [Hash{Integer=>Hash{String=>Object}}] those that exist, in the order asked for
+      def find_all(ids)
+        found = ids.each_slice(500).flat_map { |some| rows(model.where(id: some)) }.to_h
+        ids.filter_map { |id| found[id] && [id, found[id].to_h] }.to_h
+      end
+
+      # @return [Array<Array(Integer, Row)>] those that exist, in no order
+      def some(ids)
+        # Numbers alone, written straight: a thousand nodes take longer to build than to find.
+        ids.each_slice(1_000).flat_map { |some| rows(model.where("id IN (#{some.map { |id| Integer(id) }.join(",")})")) }
+      end
+
+      # @return [Array<Array(Integer, Row)>] the records whose link points to one of some others
+      def linked(link, ids) = rows(model.where(link => ids).order(:id))
+
+      # @return [Array<Integer>] their numbers alone
+      def linking(link, ids)
+        return model.where(link => ids).order(:id).pluck(:id) if ids.length > 1
+
+        Statements.run("SELECT id FROM #{quoted(@table.key)} WHERE #{quoted(link)} = ? ORDER BY id", ids.first).flatten
+      end
+
+      # @param keys [Array<String>, nil] only these fields; nil for all
+      # @return [Array<Array(Integer, Row)>] the same for one record, from a number on, a batch at a time
+      def linked_after(link, id, after, keys = nil)
+        Deadline.look
+        rows(model.where(link => id).where("id > ?", after).order(:id).limit(BATCH), keys)
+      end
+
+      # @param values [Hash{String=>Object}] by field key, nil for blank
+      # @param regard_case [Boolean] whether capitals tell texts apart
+      # @return [Array<Integer>] numbers of the records that hold all of them
+      def having(values, regard_case: false)
+        first, *others = values.map { |key, value| EqualityConditions.ways(@table.field(key), value, regard_case) }
+        found = first.product(*others).flat_map do |conditions|
+          Statements.run("SELECT id FROM #{quoted(@table.key)} WHERE #{conditions.map(&:sql).join(" AND ")}", *conditions.flat_map(&:values)).flatten
+        end
+        found.uniq.sort
+      end
+
+      # @param key [String] of a field
+      # @param values [Array<Object>]
+      # @return [Hash{Object=>Array<Integer>}] numbers of the records that hold each of them,
+      #   by the value as it is sought
+      def numbers_by(key, values)
+        field = @table.field(key)
+        sought = values.map { |value| RecordTable.sought(value) }.uniq
+        sought.each_slice(500).each_with_object({}) do |some, found|
+          column = Query::Keys.of(field)
+          list = some.map { |value| Query::Keys.value(value, field) }.join(", ")
+          Database.connection.select_rows("SELECT rows.id, #{column} FROM #{quoted(@table.key)} AS rows WHERE #{column} IN (#{list}) ORDER BY rows.id").each do |id, value|
+            (found[RecordTable.sought(ColumnCodec.reader(field).call(value))] ||= []) << id
+          end
+        end
+      end
+
+      # @return [Object] a value as it is sought: texts without regard to capitals
+      def self.sought(value) = value.is_a?(String) ? Core::Expression::Text.folded(value.strip) : value
+
+      def count_linked(link, ids) = model.where(link => ids).count
+
+      def count = model.count
+
+      # @return [Array<Array(Integer, Hash)>] numbers with values, the first or the last ones
+      def page(descending: false, limit: 100) = rows(model.order(id: descending ? :desc : :asc).limit(limit)).map { |id, row| [id, row.to_h] }
+
+      # @param ids [Array<Integer>, nil] only these; nil for all
+      # @param keys [Array<String>, nil] only these fields; nil for all
+      # @yield [Array<Array(Integer, Row)>] in order of number, some thousands at a time
+      def each_batch(ids = nil, keys: nil, &block)
+        if ids
+          return ids.sort.each_slice(500) do |some|
+            Deadline.look
+            block.call(rows(model.where(id: some).order(:id), keys))
+          end
+        end
+
+        last = 0
+        loop do
+          Deadline.look
+          batch = rows(model.where("id > ?", last).order(:id).limit(BATCH), keys)
+          block.call(batch) if batch.any?
+          break if batch.length < BATCH
+
+          last = batch.last.first
+        end
+      end
+
+      # @yield [id, row] for every record, in order of number
+      def each(&block) = each_batch { |batch| batch.each(&block) }
+
+      # @param id [Integer, nil] the number that it had before, for a record that comes back
+      # @param settled [Array<Object>, nil] what columns take, where that is known already
+      # @param open [Array<Integer>] places of the fields where it is not
+      # @return [Integer] the new record's number
+      def insert(values, id: nil, settled: nil, open: nil)
+        return Statements.insert(Statements::Insertion.nothing(quoted(@table.key)), []) if @fields.empty? && id.nil?
+
+        insertion = (@insertions ||= {})[id.nil?] ||= insertion([*("id" if id), *@fields.map(&:key)])
+        cells = cells(values, settled, open)
+        cells.unshift(id) if id
+        Statements.insert(insertion, cells)
+      end
+
+      # Adds new records whose numbers are known.
+      # @param records [Array<Array(Integer, Hash{String=>Object}, Array<Object>)>] numbers, values, and
+      #   what columns take as `insert` has it
+      # @param open [Array<Integer>]
+      # @return [void]
+      def insert_all(records, open)
+        insertion = (@insertions ||= {})[false] ||= insertion(["id", *@fields.map(&:key)])
+        Statements.insert_all(insertion, records.map { |id, values, settled| cells(values, settled, open).unshift(id) })
+      end
+
+      # @return [Integer] the number that the next new record gets; none is given twice
+      def following
+        Statements.run("SELECT MAX(COALESCE((SELECT seq FROM sqlite_sequence WHERE name = ?), 0), COALESCE((SELECT MAX(id) FROM #{quoted(@table.key)}), 0)) + 1", @table.key).dig(0, 0)
+      end
+
+      # @param values [Hash{String=>Object}] those that change
+      def update(id, values)
+        fields = @fields.select { |field| values.key?(field.key) }
+        return if fields.empty?
+
+        Statements.run("UPDATE #{quoted(@table.key)} SET #{fields.map { |field| "#{quoted(field.key)} = ?" }.join(", ")} WHERE id = ?", *fields.map { |field| ColumnCodec.write(values[field.key], field) }, id)
+      end
+
+      def delete(id) = Statements.run("DELETE FROM #{quoted(@table.key)} WHERE id = ?", id)
+
+      # @return [Hash{String=>Integer}] how many records have a value, by field key
+      def filled
+        counts = @fields.map { |field| model.arel_table[field.key].count }
+        return {} if counts.empty?
+
+        @fields.map(&:key).zip(model.pick(*counts).then { |found| Array(found) }).to_h
+      end
+
+      private
+
+      def insertion(columns) = Statements::Insertion.new(quoted(@table.key), columns.map { |name| quoted(name) })
+
+      def cells(values, settled, open) = settled ? filled_up(settled, values, open) : writers.map { |writer| cell(writer, values) }
+
+      def rows(scope, keys = nil)
+        fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields
+        layout = layout(keys)
+        columns = [model.arel_table[:id], *fields.map { |field| model.arel_table[field.key] }]
+        model.connection.select_rows(scope.select(*columns).to_sql).map { |raw| [raw.first, Row.new(layout, raw)] }
+      end
+
+      # Where each field's value lies in a row that was read, and how it is read.
+      def layout(keys)
+        fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields
+        (@layouts ||= {})[keys] ||= fields.each_with_index.to_h { |field, index| [field.key, [index + 1, ColumnCodec.reader(field)]] }
+      end
+
+      def cell((key, writer), values) = ((value = values[key]).nil? || writer.nil?) ? value : writer.call(value)
+
+      def filled_up(cells, values, open)
+        open.each { |place| cells[place] = cell(writers[place], values) }
+        cells[@fields.length - 1] ||= nil
+        cells
+      end
+
+      # How each field's values are written.
+      def writers = @writers ||= @fields.map { |field| [field.key, ColumnCodec.writer(field)] }
+
+      # Made when it is first needed: what reads and writes one record does without.
+      def model = @model ||= RecordTable.model(@table.key)
+
+      def select_one = @select_one ||= "SELECT #{["id", *@fields.map(&:key)].map { |name| quoted(name) }.join(", ")} FROM #{quoted(@table.key)} WHERE id = ?"
+
+      def quoted(name) = Database.connection.quote_table_name(name)
+    end
+  end
+end

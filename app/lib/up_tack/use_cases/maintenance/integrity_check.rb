@@ -1,0 +1,104 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Maintenance
+      # Looks whether all of the database holds: the file itself, its links, the change log,
+      # the values that are kept, and the counters.
+      class IntegrityCheck
+        # what:: "file", "links", "log", "values" or "counters"; sound:: whether it holds
+        # told:: in words
+        Finding = Struct.new(:what, :sound, :told, keyword_init: true)
+        # Numbers looked at together.
+        PORTION = 500
+
+        # @param progress [Upkeep::Progress]
+        def initialize(workspace, progress: Upkeep::Progress.none)
+          @workspace = workspace
+          @progress = progress
+        end
+
+        # @return [Array<Finding>]
+        # @raise [Upkeep::Stopped]
+        def call = [file, links, log, values, counters]
+
+        private
+
+        def connection = Store::Database.connection
+
+        def file
+          @progress.begin("Database", "File", 1)
+          said = connection.select_values("PRAGMA integrity_check")
+          finding("file", said == ["ok"], "The file holds.", "SQLite says: #{said.first(3).join("; ")}.")
+        end
+
+        def links
+          broken = connection.select_rows("PRAGMA foreign_key_check")
+          finding("links", broken.empty?, "Every link leads to a record.", "#{broken.length} links lead nowhere: #{broken.first(3).map { |table, id, target| "#{table} #{id} to #{target}" }.join(", ")}.")
+        end
+
+        def log
+          verdict = Store::LogCheck.run(progress: @progress)
+          finding("log", verdict.sound, "All #{Core::Values::Plain.grouped(verdict.entries)} entries of the change log hold, and every record is as they tell.", "The change log does not hold. #{verdict.faults.first(3).join(" ")}")
+        end
+
+        # Worked out anew and taken back: what would become another value is stale.
+        def values
+          project = @workspace.project
+          kept = project.upkeep.calculations.reject { |each| each.rule.once? }.select { |each| project.upkeep.kept?(*each.place) }
+          changed = Bulk.tried(@workspace) do
+            dirty = Upkeep::Dirty.new
+            kept.each { |each| dirty.add(each.place, :all) }
+            Upkeep::Recalculation.new(@workspace, progress: @progress).run(dirty).reject { |_, count| count.zero? }
+          end
+          words = changed.map { |(table, field), count| "#{project.table(table).field(field).label} of #{project.table(table).label} in #{count}" }
+          finding("values", changed.empty?, "All values of #{(kept.length == 1) ? "1 calculated field" : "#{kept.length} calculated fields"} are fresh.", "Stale: #{words.join(", ")}.")
+        end
+
+        def counters
+          problems = @workspace.project.tables.flat_map do |table|
+            table.rules.grep(Core::Rules::Number).flat_map { |rule| of_numbers(table, table.field(rule.field)) }
+          end
+          finding("counters", problems.empty?, "Every counter is ahead of the numbers that were given.", problems.join(" "))
+        end
+
+        def of_numbers(table, field) = behind(table, field) + unheld(table, field) + doubled(table, field)
+
+        # While nobody numbered the field, people could give a number twice.
+        def doubled(table, field)
+          found = Store::Doubles.of(table, field)
+          return [] if found.empty?
+
+          number, count = found.first
+          more = (found.length > 1) ? " and #{found.length - 1} more" : ""
+          ["#{field.label} of #{table.label}: #{number} is in #{count} records#{more}; a number is given once, so change all but one of them."]
+        end
+
+        def behind(table, field)
+          rows = connection.select_rows(<<~SQL)
+            SELECT numbers.series, MAX(numbers.count), counters.next FROM up_tack_numbers AS numbers
+            LEFT JOIN up_tack_counters AS counters ON counters.field_id = numbers.field_id AND counters.series = numbers.series
+            WHERE numbers.field_id = #{connection.quote(field.id)} AND numbers.count IS NOT NULL GROUP BY numbers.series
+          SQL
+          rows.select { |_, highest, following| following.nil? || following <= highest }.map do |series, highest, following|
+            "#{field.label} of #{table.label}#{" (#{series})" unless series.empty?} was given up to #{highest}, and its counter stands at #{following || "nothing"}."
+          end
+        end
+
+        # A number that a record has and nobody was given could be given once more.
+        def unheld(table, field)
+          missing = []
+          Store::RecordTable.new(table).each_batch(keys: [field.key]) do |batch|
+            batch.filter_map { |id, row| [id, field.values.dump(row[field.key]).to_s] unless row[field.key].nil? }.each_slice(PORTION) do |some|
+              held = connection.select_values("SELECT text FROM up_tack_numbers WHERE field_id = #{connection.quote(field.id)} AND text IN (#{some.map { |_, text| connection.quote(text) }.join(", ")})")
+              missing.concat(some.reject { |_, text| held.include?(text) })
+            end
+          end
+          missing.empty? ? [] : ["#{field.label} of #{table.label}: #{missing.length} records have a number that is not noted as given, such as #{missing.first.last}."]
+        end
+
+        def finding(what, sound, well, ill) = Finding.new(what: what, sound: sound, told: sound ? well : ill)
+      end
+    end
+  end
+end

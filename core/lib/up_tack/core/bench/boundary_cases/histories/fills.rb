@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      class BoundaryCases
+        class Histories
+          # Records for what sets other fields: one watched field changes alone, the fields are filled already or
+          # typed by hand too, each cell of a table is just not met.
+          module Fills
+            private
+
+            # A field that moves it changes, and no other.
+            def alone
+              @rule.triggers(@table).reject { |key| @table.worked_out?(key) }.first(MOST_FIELDS).flat_map do |key|
+                ways = condition ? turned(condition, key) : differently(key).first(1).map { |value| {key => value} }
+                ways.first(2).map { |way| ["#{label(key)} alone changes", :changed, targets.merge(way)] }
+              end
+            end
+
+            # Changes of one field, or of what it links to, by which a condition comes true.
+            def turned(condition, key)
+              solver = @base.solver(@table, @seen, through: key)
+              @solver.ways(condition, false, @seen).first(2).flat_map do |unmet|
+                solver.ways(condition, true, @seen.merge(unmet)).reject(&:empty?).map { |way| way.merge("first" => unmet) }
+              end
+            end
+
+            def targets = typed(@rule.writes).to_h { |key| [key, :untyped] }
+
+            # What it sets is there already, or is typed by hand too.
+            def filled
+              way = acting.first || {}
+              [
+                ["its fields are filled already", :refilled, way], ["its fields are typed by hand too", :by_hand, way],
+                ["its fields are left blank by hand", :typed, way.merge(typed(@rule.writes).to_h { |key| [key, nil] })],
+                ["changed later", :changed, way]
+              ]
+            end
+
+            # Each cell of a row just not met, while the others are.
+            def cells
+              columns = @rule.columns(@table)
+              kinds = Kinds.new(@table, @base, @solver, @seen)
+              rows = Decisions::Reading.new(@rule, @table, Core::Reading.new(conventions: Conventions.from({}))).rows
+              regions = Decisions::Regions.values_of(columns, rows)
+              found = rows.each_with_index.flat_map { |row, place| misses(row, regions).map { |index, values| [place, index, values] } }
+              told = found.uniq(&:last).first(MOST_CELLS).filter_map do |place, index, values|
+                way = kinds.inputs(columns, values).first or next
+                ["row #{place + 1}, but #{columns[index].label} is #{shown(columns[index], values[index])}", :typed, targets.merge(way)]
+              end
+              told + blanked(columns.filter_map(&:field)) + undecided
+            end
+
+            # A row fitted, and none does any more.
+            def undecided
+              none = @shown["no row"]&.way
+              rows = @shown.select { |key, _| key.start_with?("row ") }.values.map(&:way)
+              row = rows.find { |way| way.keys.all? { |key| @table.field(key) } }
+              return [] unless none && row
+
+              [["no row fits any more", :changed, targets.merge(none, "first" => row)], ["filled, and no row fits", :refilled, none]]
+            end
+
+            def shown(column, value) = value.nil? ? "blank" : column.show(value)
+
+            def blanked(fields)
+              open = fields.reject { |field| @table.given?(field.key) }
+              open.map { |field| ["#{field.label} is blank later", :changed, targets.merge(field.key => nil)] }
+            end
+
+            # @return [Array<Array(Integer, Array)>] a cell, and inputs that only it does not let pass
+            def misses(row, regions)
+              inside = row.cells.zip(regions).map { |cell, values| values.find { |value| cell.fits?(value) } }
+              row.cells.each_index.flat_map do |index|
+                outside(row.cells[index], regions[index]).map { |value| [index, inside.dup.tap { |inputs| inputs[index] = value }] }
+              end
+            end
+
+            # The values next to those that a cell lets pass.
+            def outside(cell, values)
+              fits = values.map { |value| cell.fits?(value) }
+              return [] if fits.all? || fits.none?
+
+              near = [values[fits.index(true) - 1], values[(fits.rindex(true) + 1) % values.length], values[fits.index(false)]]
+              near.uniq.reject { |value| cell.fits?(value) }.first(2)
+            end
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,240 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      class BoundaryCases
+        # What shows the things that a kind of rule can do, as far as no formula tells.
+        class Kinds
+          # A value that its mask lets pass.
+          def self.typed(field, table)
+            mask = table.mask(field.key)
+            mask ? Masks::Examples.sample(mask) : Samples::Values.usual(field)
+          end
+
+          def initialize(table, base, solver, seen)
+            @table = table
+            @base = base
+            @solver = solver
+            @seen = seen
+          end
+
+          # @param key [String] of a point of the rule
+          # @return [Array<Hash{String=>Object}>] changes of the base record
+          def ways(rule, key)
+            case rule
+            when Rules::Default then (key == "idle") ? [other(rule.field)].compact : [{rule.field => :untyped}]
+            when Rules::Mask then masked(rule, key == "fits")
+            when Rules::Fits then masked_text(rule.field, Masks.read(rule.to_plain["mask"]), key == "passed")
+            when Rules::Tidy then (key == "acts") ? [{rule.field => " #{text(rule.field).upcase}  "}, {rule.field => "#{text(rule.field).downcase}  x"}] : [{rule.field => rule.run(text(rule.field))}]
+            when Rules::Required then required(rule, key)
+            when Rules::Limits then limited(rule, key)
+            when Rules::Length then lengths(rule, key)
+            when Rules::OneOf then listed(rule, key)
+            when Rules::Check then @solver.ways(Expression.parse(rule.to_plain["formula"]), key == "passed", @seen)
+            when Rules::Exists then (key == "refused") ? [{rule.field => "nowhere"}, {rule.field => BigDecimal(999_999)}] : existing(rule)
+            when Rules::DependentChoice then narrowed(rule, key == "belongs")
+            when Rules::State then stated(rule, key)
+            when Rules::Decision then decided(rule, key)
+            when Rules::Lock then locked(rule, key)
+            when Rules::Fill then filled(rule, key)
+            when Rules::Copy then (key == "acts") ? [{}] : rule.reads(@table).map { |link| {link => nil} }
+            when Rules::Calculation then calculated(rule, key)
+            when Rules::ChangeCounter, Rules::Stamp, Rules::Line then eventful(rule, key)
+            else []
+            end
+          end
+
+          # @param columns [Array<Decisions::Input>] of a decision table
+          # @param values [Array<Object>] one for each
+          # @return [Array<Hash{String=>Object}>] changes of the base record by which the inputs are so
+          def inputs(columns, values)
+            columns.zip(values).reduce([{}]) do |ways, (column, value)|
+              ways.flat_map { |found| set(column.formula.tree, value).map { |more| found.merge(more) } }
+            end
+          end
+
+          private
+
+          def text(key) = @seen[key].is_a?(String) ? @seen[key] : "Made up"
+
+          def other(key)
+            field = @table.field(key)
+            now = @seen[key]
+            case field.type
+            when "choice" then field.open_choices.find { |choice| choice != now }&.then { |choice| {key => choice} }
+            when "yes_no" then {key => now != true}
+            when "number" then {key => (now || BigDecimal(0)) + 1}
+            when "date" then {key => (now || @base.context.clock.today) - 1}
+            when "moment", "time" then {key => Samples::Values.usual(field)}
+            when "link" then nil
+            else {key => "#{now || "Made up"} b"}
+            end
+          end
+
+          def masked(rule, fits) = masked_text(rule.field, rule.mask, fits)
+
+          # One character short, and one too many.
+          def masked_text(key, mask, fits)
+            sample = Masks::Examples.sample(mask)
+            fits ? [{key => sample}] : [{key => sample[0...-1]}, {key => "#{sample}#{sample[-1]}"}, {key => "?"}]
+          end
+
+          def required(rule, key)
+            blank = [{rule.field => nil}]
+            condition = rule.to_plain["when"]
+            return [{}] unless key == "refused"
+
+            condition ? @solver.ways(Expression.parse(condition), true, @seen.merge(rule.field => nil)).map { |way| way.merge(rule.field => nil) } : blank
+          end
+
+          def limited(rule, key)
+            low, high = rule.test(@table).then { |test| [test.low, test.high].map { |formula| formula&.tree } }
+            return [*beyond(rule.field, low, "below"), *beyond(rule.field, high, "above")] if key == "refused"
+            return [*beyond(rule.field, low, "on"), *beyond(rule.field, high, "on")] if key == "passed"
+
+            ending, side = key.split
+            beyond(rule.field, (ending == "low") ? low : high, side)
+          end
+
+          # A field next to one end of its limits: typed, or what it is calculated from.
+          def beyond(key, limit_node, side)
+            return [] if limit_node.nil?
+
+            own = Expression::Nodes::Field.new(key: key, from: 0, to: 0)
+            return @solver.standing(own, limit_node, side, @seen) if @table.given?(key)
+
+            sign = {"below" => -1, "on" => 0, "above" => 1}.fetch(side)
+            limit = @solver.value_of(limit_node, @seen)
+            return [] if limit.nil?
+            return [{key => DayTime.new((limit.seconds + (sign * 60)).clamp(0, 86_399))}] if limit.is_a?(DayTime)
+
+            [{key => limit + (sign * @solver.step(key))}]
+          end
+
+          def lengths(rule, key)
+            least, most = rule.to_plain.values_at("least", "most")
+            sized = ->(length) { {rule.field => (length.positive? ? "abcdefghij".ljust(length, "klmnopqrst")[0, length] : nil)} }
+            return [least && sized.call(least - 1), most && sized.call(most + 1)].compact if key == "refused"
+            return [sized.call(least || most)] if key == "passed"
+
+            ending, side = key.split
+            [sized.call(((ending == "low") ? least : most) + {"below" => -1, "on" => 0, "above" => 1}.fetch(side))]
+          end
+
+          def listed(rule, key)
+            values = Array(rule.to_plain["values"]).map { |plain| @table.field(rule.field).values.load(plain) }
+            (key == "passed") ? [{rule.field => values.first}] : [other_than(rule.field, values)]
+          end
+
+          def other_than(key, values)
+            first = values.first
+            {key => (first.is_a?(BigDecimal) || first.is_a?(::Date)) ? values.max + 1 : "not on the list"}
+          end
+
+          def existing(rule)
+            plain = rule.to_plain
+            (@base.records[plain["target"]] || {}).values.filter_map { |values| values[plain["target_field"]] }.first(2).map { |value| {rule.field => value} }
+          end
+
+          def narrowed(rule, belongs)
+            field = @table.field(rule.field)
+            return strayed(rule) if !belongs && rule.otherwise != "refuse"
+
+            if rule.mapped?
+              parents = rule.map.select { |_, children| field.open_choices.any? { |choice| children.include?(choice) == belongs } }
+              return parents.first(2).map { |parent, children| {rule.to_plain["by"] => parent, rule.field => field.open_choices.find { |choice| children.include?(choice) == belongs }} }
+            end
+            options = field.link? ? @base.records.fetch(field.target, {}).keys : field.open_choices
+            options.flat_map { |option| @solver.ways(Expression.parse(rule.to_plain["formula"]), belongs, @seen.merge(rule.field => option)).map { |way| {rule.field => option}.merge(way) } }.reject { |way| way.keys.any? { |key| key.include?(".") } }.first(4)
+          end
+
+          # The parent becomes another, after the child was chosen.
+          def strayed(rule)
+            rule.reads(@table).flat_map { |key| (@table.field(key).type == "choice") ? @table.field(key).open_choices.reject { |choice| choice == @seen[key] }.first(3).map { |choice| {key => choice, rule.field => :untyped} } : [] }
+          end
+
+          def stated(rule, key)
+            tree = Expression.parse(rule.to_plain["when"])
+            met = @solver.ways(tree, true, @seen)
+            unmet = @solver.ways(tree, false, @seen)
+            value = @seen[rule.field].nil? ? Kinds.typed(@table.field(rule.field), @table) : @seen[rule.field]
+            case key
+            when "holds" then met
+            when "not" then unmet.map { |way| {rule.field => nil}.merge(way) }
+            when "cleared" then unmet.map { |way| way.merge("first" => met.first.to_h.merge(rule.field => value), rule.field => :untyped) }
+            else against(rule, met, unmet, value)
+            end
+          end
+
+          # What somebody types all the same.
+          def against(rule, met, unmet, value)
+            return met.map { |way| way.merge(rule.field => nil) } if rule.state == "required"
+
+            ((rule.state == "read_only") ? met : unmet).map { |way| way.merge(rule.field => value) }
+          end
+
+          def decided(rule, key)
+            return [{}] if key == "idle"
+
+            columns = rule.columns(@table)
+            reading = Decisions::Reading.new(rule, @table, Reading.new(conventions: Conventions.from({})))
+            rows = reading.rows
+            regions = Decisions::Regions.values_of(columns, rows)
+            way = RowValues.new(regions, rows).find(key[/\Arow (\d+)\z/, 1]&.then { |place| place.to_i - 1 })
+            way ||= columns.map { nil } if key == "no row"
+            return [] unless way
+
+            open = rule.writes.to_h { |target| [target, :untyped] }
+            inputs(columns, way).map { |found| found.merge(open) }
+          end
+
+          def set(node, value)
+            return [{node.key => value}] if node.is_a?(Expression::Nodes::Field)
+            return [{"#{node.owner.key}.#{node.key}" => value}] if node.is_a?(Expression::Nodes::Path) && node.owner.is_a?(Expression::Nodes::Field)
+
+            literal = Expression::Nodes::Literal.new(value: value, from: 0, to: 0)
+            value.nil? ? [{}] : @solver.standing(node, literal, "on", @seen)
+          end
+
+          def locked(rule, key)
+            tree = Expression.parse(rule.to_plain["when"])
+            change = rule.locked(@table).filter_map { |each| other(each) }.first or return []
+            role = {"user.role" => Design::Access::ROLES.find { |each| each != rule.to_plain["except_role"] && each != "reader" }}
+            @solver.ways(tree, key == "refused", @seen).map { |way| change.merge(role).merge("first" => way) }
+          end
+
+          def filled(rule, key)
+            condition = rule.to_plain.values_at("reaches", "when").compact.map { |text| Expression.parse(text) }
+            targets = rule.writes.to_h { |target| [target, :untyped] }
+            met = condition.reduce([{}]) { |ways, tree| ways.flat_map { |way| @solver.ways(tree, key == "acts", @seen.merge(way)).first(3).map { |more| way.merge(more) } } }
+            triggers = rule.triggers(@table).select { |each| @seen[each].nil? }.to_h { |each| [each, Kinds.typed(@table.field(each), @table)] }
+            return rule.triggers(@table).map { |each| {each => nil} } if key == "idle" && condition.empty?
+
+            met.map { |way| triggers.merge(targets).merge(way) }
+          end
+
+          def calculated(rule, key)
+            return [{}, rule.once? ? {rule.field => :untyped} : {}] if key == "acts" && rule.reads(@table).all? { |each| @seen[each] || @table.given?(each) }
+            return [rule.reads(@table).reject { |each| @table.given?(each) || @seen[each] }.to_h { |each| [each, Samples::Values.usual(@table.field(each))] }] if key == "acts"
+
+            return [other(rule.field)].compact if rule.once?
+
+            open = rule.reads(@table).reject { |each| @table.given?(each) }
+            [*open.map { |each| {each => nil} }, open.to_h { |each| [each, nil] }]
+          end
+
+          def eventful(rule, key)
+            plain = rule.to_plain
+            return @solver.ways(Expression.parse(plain["when"]), key == "acts", @seen) if plain["when"]
+            return [{plain["tick"] => key == "acts"}] if plain["tick"]
+            return [{}] if plain["event"] == "made"
+
+            watched = plain["watch"].to_a.empty? ? @table.fields.map(&:key).reject { |each| @table.given?(each) } : plain["watch"]
+            (key == "acts") ? watched.filter_map { |each| other(each) }.first(3) : (@table.fields.map(&:key).reject { |each| @table.given?(each) } - watched).filter_map { |each| other(each) }.first(3)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,161 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Bench
+      class BoundaryCases
+        # What is to be tried of one rule: for each of its points the changes of the base
+        # record that might show it; exact where the edge itself is meant and no other
+        # record will do.
+        class Targets
+          # point:: the CoverageTargets::Point; rule:: the Rule; words:: what it tests
+          # ways:: [Hash] changes of the base record; exact:: see above
+          # again:: whether two records are made, alike but for the second's changes
+          # lasting:: whether it is about a record that is stored first, and then changed
+          Aim = Struct.new(:rule, :point, :words, :ways, :exact, :again, :lasting, keyword_init: true)
+
+          # @param table [Design::Table]
+          # @param base [Base]
+          # @param solver [Solver]
+          # @param seen [Hash{String=>Object}] the base record as it comes out
+          def initialize(table, base, solver, seen)
+            @table = table
+            @base = base
+            @solver = solver
+            @seen = seen
+          end
+
+          # @param rule [Rules::Rule]
+          # @return [Array<Aim>]
+          def of(rule)
+            points = CoverageTargets.of(rule, @table)
+            found = points.map { |point| Aim.new(rule: rule, point: point, words: words(rule, point), ways: ways(rule, point), exact: exact?(point), **scene(rule, point)) }
+            found + ExtraCases.new(@table, @base, @solver, @seen).of(rule)
+          end
+
+          # @return [String] by which a rule is told: its field, and what its tack says
+          def self.name(rule, table) = "#{table.field(rule.field).label}, #{rule.tack(table)}"
+
+          # What differs comes first: many records of one rule stand beneath each other.
+          # @param what [String] what a record tests of a rule
+          # @return [String] as its proof is called
+          def self.titled(rule, table, what) = "#{what[0].upcase}#{what[1..]}: #{name(rule, table)}"
+
+          private
+
+          def words(rule, point) = Targets.titled(rule, @table, point.words)
+          def exact?(point) = point.key.match?(/ (below|on|above)\z/)
+
+          # Numbers that are kept, locks and stamps show on a record that was there before.
+          def scene(rule, point)
+            return {again: true, lasting: false} if rule.is_a?(Rules::Unique) && point.key == "refused"
+
+            {again: false, lasting: [Rules::Lock, Rules::ChangeCounter, Rules::Stamp, Rules::Line].any? { |kind| rule.is_a?(kind) } || (rule.is_a?(Rules::Number) && point.key == "idle") || (rule.is_a?(Rules::Calculation) && rule.once? && point.key == "idle")}
+          end
+
+          def ways(rule, point)
+            return children(point) if point.inside
+            return held(rule, reached(point), point.part) if point.node
+
+            found = of_kind(rule, point.key)
+            found.empty? ? [{}] : found
+          end
+
+          # What is under a condition is only looked at while that holds.
+          def held(rule, ways, part)
+            conditions = rule.formula_parts.slice("when", "reaches").except(part).values.map { |text| Expression.parse(text) }
+            return ways if conditions.empty?
+
+            ways.flat_map do |way|
+              conditions.reduce([way]) { |all, tree| all.flat_map { |each| @solver.ways(tree, true, @seen.merge(each)).first(2).map { |more| more.merge(each) } } }
+            end
+          end
+
+          # A part of a formula is looked at only while those before it lead there.
+          def reached(point)
+            tree = Expression.parse(point.notes.first.first)
+            starts = [PathConditions.deciding(point.node, tree), PathConditions.to(point.node, tree)].uniq.flat_map { |conditions| holding(conditions) }
+            starts.uniq.flat_map { |start| of_node(point, @seen.merge(start)).map { |way| start.merge(way) } }.uniq
+          end
+
+          # @param conditions [Array<Array(Nodes::Node, Boolean)>]
+          # @return [Array<Hash>] changes by which each comes to what is wanted
+          def holding(conditions)
+            conditions.reduce([{}]) do |ways, (node, wanted)|
+              ways.flat_map { |way| @solver.ways(node, wanted, @seen.merge(way)).first(2).map { |more| way.merge(more) } }.first(4)
+            end
+          end
+
+          # What is inside an aggregate is looked at on a linked record.
+          def children(point)
+            source = Expression::Source.new(@table.scope, point.inside.source)
+            return [] if source.steps.length > 1
+
+            step = source.steps.last
+            other = @table.neighbours.tables.fetch(step.table)
+            solver = Solver.new(other, @base.context, free: true)
+            blank = other.fields.to_h { |field| [field.key, nil] }
+            leading = PathConditions.to(point.node, point.inside.condition)
+            starts = leading.reduce([{}]) { |ways, (node, wanted)| ways.flat_map { |way| solver.ways(node, wanted, blank.merge(way)).first(2).map { |more| way.merge(more) } } }
+            # What is added up or compared is there, so that it shows whether the record counts.
+            value = source.value.one? ? other.field(source.value.first.key) : nil
+            own = value ? filled(other, value.key) : {}
+            starts.flat_map { |start| Targets.new(other, @base, solver, blank.merge(start)).of_node(point, blank.merge(start)).map { |way| {"children" => [step.table, step.key, own.merge(start, way)]} } }
+          end
+
+          # What a field is worked out from has some value, so that the field has one.
+          def filled(table, key)
+            keys = Analysis::Order.through([key], [], table).select { |each| table.field(each) && !table.given?(each) && !table.field(each).link? }
+            keys.to_h { |each| [each, Samples::Values.usual(table.field(each))] }
+          end
+
+          public
+
+          # @return [Array<Hash>] changes by which a part of a formula shows what the point says
+          def of_node(point, seen)
+            side = point.key.split.last
+            node = point.node
+            return Targets.new(@table, @base, @solver, seen).of_node(point, seen) unless seen.equal?(@seen)
+
+            case node
+            when Expression::Nodes::Comparison then compared(node, side) + grown(node, side)
+            when Expression::Nodes::Membership then (side == "none") ? @solver.ways(node, false, @seen) : @solver.standing(node.value, node.options[point.key[/option (\d+)/, 1].to_i - 1], "on", @seen)
+            when Expression::Nodes::BlankTest then @solver.ways(node, side == "blank", @seen)
+            when Expression::Nodes::Conditional then @solver.ways(node.condition, side == "then", @seen)
+            else limit(point, node, side)
+            end
+          end
+
+          private
+
+          # A count goes up by a linked record more.
+          def grown(node, side)
+            aggregate = [node.left, node.right].find { |each| each.is_a?(Expression::Nodes::Aggregate) && each.name == "count" && each.condition.nil? }
+            return [] unless aggregate && side != "below"
+
+            step = Expression::Source.new(@table.scope, aggregate.source).steps.last
+            sample = @base.sample(@table.neighbours.tables.fetch(step.table))
+            [{}, sample].map { |values| {"children" => [step.table, step.key, values]} }
+          end
+
+          def compared(node, side)
+            return @solver.ways(Expression::Nodes::Comparison.new(sign: "<>", left: node.left, right: node.right, from: node.from, to: node.to), true, @seen) if side == "off"
+
+            @solver.standing(node.left, node.right, side, @seen)
+          end
+
+          # The end of a range, or a condition as a whole.
+          def limit(point, node, side)
+            return @solver.ways(node, side == "yes", @seen) if %w[yes no].include?(side)
+
+            range = nil
+            Expression.parse(point.notes.first.first).walk { |each| range ||= each if each.is_a?(Expression::Nodes::Range) && (each.low.equal?(node) || each.high.equal?(node)) }
+            range ? @solver.standing(range.value, node, side, @seen) : []
+          end
+
+          def of_kind(rule, key) = Kinds.new(@table, @base, @solver, @seen).ways(rule, key)
+        end
+      end
+    end
+  end
+end

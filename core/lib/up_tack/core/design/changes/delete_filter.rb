@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Forgets a kept view.
+        class DeleteFilter < Change
+          # @param table [String] key
+          # @param filter [String] id
+          def initialize(table:, filter:)
+            @table = table
+            @filter = filter
+          end
+
+          def apply(project)
+            plain = project.to_plain
+            table = plain_table(plain, @table)
+            filter = table["filters"].to_a.find { |each| each["id"] == @filter } || Invalid.because("There is no such view; it may have been taken away.", part: "id")
+            table["filters"].delete(filter)
+            @summary = "View #{filter["name"]} of #{table["label"]} taken away"
+            build(project, plain)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Takes a form away; records and rules stay.
+        class DeleteForm < Change
+          # @param table [String] key
+          # @param id [String]
+          def initialize(table:, id:)
+            @table = table
+            @id = id
+          end
+
+          def apply(project)
+            plain = project.to_plain
+            table = plain_table(plain, @table)
+            form = (table["forms"] || []).find { |each| each["id"] == @id } || Invalid.because("There is no such form in #{table["label"]}; it may have been deleted.", part: "id")
+            table["forms"].delete(form)
+            @summary = "Form #{form["name"]} of #{table["label"]} deleted"
+            build(project, plain)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Takes a list of choices away that no field uses any more.
+        class DeleteList < Change
+          def initialize(id:)
+            @id = id
+          end
+
+          def apply(project)
+            plain = project.to_plain
+            list = project.list(@id) || Invalid.because("There is no such list; it may have been deleted.", part: "id")
+            users = project.tables.flat_map { |table| table.fields.select { |field| field.list == @id }.map { |field| "#{field.label} of #{table.label}" } }
+            Invalid.because("#{list.name} is used by #{users.join(", ")}; give them other choices first.", part: "id") if users.any?
+
+            plain["lists"].reject! { |each| each["id"] == @id }
+            plain.delete("lists") if plain["lists"].empty?
+            @summary = "List #{list.name} deleted"
+            build(project, plain)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Takes a proof away.
+        class DeleteProof < Change
+          # @param table [String] key
+          # @param id [String]
+          def initialize(table:, id:)
+            @table = table
+            @id = id
+          end
+
+          def apply(project)
+            plain = project.to_plain
+            table = plain_table(plain, @table)
+            index = (table["proofs"] || []).index { |each| each["id"] == @id } || Invalid.because("There is no such proof in #{table["label"]}; it may have been deleted.", part: "id")
+            proof = table["proofs"].delete_at(index)
+            @summary = "Proof #{Values::Plain.quoted(proof["name"], 60)} taken away from #{table["label"]}"
+            build(project, plain)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Makes a form, or changes one.
+        class SaveForm < Change
+          # @return [String] id of the form
+          attr_reader :id
+
+          # @param table [String] key
+          # @param form [Hash{String=>Object}] plain; with the id of one that exists it takes its place
+          def initialize(table:, form:)
+            @table = table
+            @form = form
+            @id = form["id"]
+          end
+
+          def apply(project)
+            plain = project.to_plain
+            table = plain_table(plain, @table)
+            forms = (table["forms"] ||= [])
+            parts = @form.merge("name" => tidy_label(@form["name"]))
+            if @id
+              index = forms.index { |each| each["id"] == @id } || Invalid.because("There is no such form in #{table["label"]}; it may have been deleted.", part: "id")
+              forms[index] = parts
+              @summary = "Form #{parts["name"]} of #{table["label"]} changed"
+            else
+              @id = next_id(plain, "m")
+              forms << parts.merge("id" => @id)
+              @summary = "Form #{parts["name"]} made for #{table["label"]}"
+            end
+            build(project, plain)
+          end
+        end
+      end
+    end
+  end
+end

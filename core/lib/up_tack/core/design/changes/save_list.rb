@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Makes a list of choices that several fields can use, or changes one.
+        class SaveList < Change
+          # @param id [String, nil] nil for a new one
+          # @param name [String]
+          # @param values [Array<String>]
+          # @param retired [Array<String>]
+          # @param renamed [Hash{String=>String}, nil] new names of its choices by old ones
+          def initialize(name:, values:, retired: [], id: nil, renamed: nil)
+            @id = id
+            @renamed = renamed
+            @parts = {"name" => tidy_label(name), "values" => values, "retired" => retired}
+          end
+
+          def apply(project)
+            known = project.list(@id)
+            renamed = known ? renaming(@renamed, known.values, @parts["values"]) : {}
+            project = with_renamed(project, RenamedChoices.in_list(project, @id, renamed)) { |plain| replace(plain) } if renamed.any?
+            plain = project.to_plain
+            lists = (plain["lists"] ||= [])
+            @summary = "List #{@parts["name"]} #{@id ? "changed" : "made"}#{": #{renaming_words(renamed, known.values)}" if renamed.any?}"
+            @id ? replace(plain) : lists << {"id" => next_id(plain, "l")}.merge(@parts)
+            build(project, plain)
+          end
+
+          private
+
+          def replace(plain)
+            list = (plain["lists"] || []).find { |each| each["id"] == @id } || Invalid.because("There is no such list; it may have been deleted.", part: "id")
+            list.merge!(@parts)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      module Changes
+        # Keeps a proof, or several at once, or changes one.
+        class SaveProof < Change
+          # @return [Array<String>] ids of the proofs
+          attr_reader :ids
+
+          # @param table [String] key
+          # @param proofs [Array<Hash{String=>Object}>] plain; one with an id takes the place
+          #   of that which has it
+          # @param today [Date, nil] for days typed as "tomorrow"
+          def initialize(table:, proofs:, today: nil)
+            @today = today
+            @table = table
+            @proofs = proofs
+            @ids = []
+          end
+
+          def apply(project)
+            plain = project.to_plain
+            table = plain_table(plain, @table)
+            kept = (table["proofs"] ||= [])
+            Invalid.because("A table has at most #{Bench::Proof::MOST} proofs.", part: "proofs") if kept.length + @proofs.length > Bench::Proof::MOST
+            @reading = Reading.new(conventions: project.conventions, today: @today)
+            @project = project
+            @design = project.table(@table)
+            @ids = @proofs.map { |proof| keep(plain, kept, proof.merge("name" => tidy_label(proof["name"])), table) }
+            @summary = "#{said} #{@proofs.first["id"] ? "changed" : "kept"} in #{table["label"]}"
+            build(project, plain)
+          end
+
+          private
+
+          def keep(plain, kept, proof, table)
+            proof = Bench::Proof.from(settled(proof)).to_plain
+            unless proof["id"]
+              id = next_id(plain, "p")
+              kept << {"id" => id}.merge(proof)
+              return id
+            end
+            index = kept.index { |each| each["id"] == proof["id"] } || Invalid.because("There is no such proof in #{table["label"]}; it may have been deleted.", part: "id")
+            kept[index] = proof
+            proof["id"]
+          end
+
+          def settled(proof)
+            expect = proof["expect"]
+            return proof unless expect.is_a?(Array) && expect.all?(Hash)
+
+            proof.merge("expect" => expect.map { |each| Bench::Expectation.from(each).settled(@design, @reading) }, "records" => records(proof["records"])).compact
+          end
+
+          # The proof's own records, with what the builder typed as it is kept.
+          def records(given)
+            return given unless given.is_a?(Hash) && given.values.all? { |all| all.is_a?(Hash) && all.values.all?(Hash) }
+
+            given.to_h { |key, all| [key, (table = @project.table(key)) ? all.transform_values { |values| kept(table, values) } : all] }
+          end
+
+          def kept(table, values)
+            values.to_h do |key, plain|
+              field = table.field(key)
+              next [key, plain] if field.nil? || field.link? || !plain.is_a?(String)
+
+              value = field.read(plain, @reading)
+              [key, value.is_a?(Values::Unreadable) ? plain : Values.dump(value)]
+            end
+          end
+
+          def said = @proofs.one? ? "Proof #{Values::Plain.quoted(@proofs.first["name"].to_s, 60)}" : "#{@proofs.length} proofs"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Routes
+      # Backups of the database, and looking whether all of it holds.
+      module Maintenance
+        def self.registered(app)
+          app.get("/api/backups") { backups_json }
+
+          app.post("/api/backups") do
+            json(Routes::Maintenance.copy(backups.make, workspace.clock), status: 201)
+          end
+
+          app.put("/api/backups/settings") do
+            backups.change(sent.slice(*UseCases::Maintenance::Backups::USUAL.keys))
+            backups_json
+          end
+
+          app.get("/api/backups/:name") do
+            path = backups.hand_out(params[:name])
+            content_type "application/vnd.sqlite3"
+            attachment params[:name]
+            send_file path, type: "application/vnd.sqlite3", disposition: :attachment, filename: params[:name]
+          end
+
+          app.delete("/api/backups/:name") do
+            backups.drop(params[:name])
+            status 204
+          end
+
+          app.post("/api/backups/:name/restore") do
+            before = backups.restore(params[:name])
+            Proving.wake
+            json({before: before})
+          end
+
+          app.post("/api/check") do
+            told = ->(findings) { {findings: findings.map(&:to_h)} }
+            in_background(->(findings) { json(told.call(findings)) }, report: told) { |progress, workspace| UseCases::Maintenance::IntegrityCheck.new(workspace, progress: progress).call }
+          end
+
+          app.error(Store::Backups::Kept) { |error| problem(409, "kept", error.message) }
+          app.error(Store::Backups::Unsound) { |error| problem(422, "unsound", error.message) }
+          app.helpers Helpers
+        end
+
+        # @param copy [Store::Backups::Copy]
+        # @param clock [#local] of the firm
+        # @return [Hash] with the firm's day and hour
+        def self.copy(copy, clock) = {name: copy.name, made_at: clock.local(copy.made_at).strftime("%Y-%m-%dT%H:%M"), why: copy.why, bytes: copy.bytes}
+
+        # Used by these routes.
+        module Helpers
+          def backups = @backups ||= UseCases::Maintenance::Backups.new(workspace.clock, person: person)
+
+          def backups_json = json({backups: backups.all.map { |each| Routes::Maintenance.copy(each, workspace.clock) }, settings: backups.settings})
+        end
+      end
+    end
+  end
+end
