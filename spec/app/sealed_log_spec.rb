@@ -131,7 +131,7 @@ RSpec.describe "The sealed log", :tampers do
     expect(pieces.page.flat_map { |_, row| row.values }.grep(/Senna/)).to eq([])
     expect(store::Entry.where(person_id: 3).map(&:person_name).uniq).to eq(["Person 3"])
     expect(store::Token.of(mine.last)).to be_a(store::Token)
-    expect(save_piece(good_piece).record.id).to eq(35)
+    expect(save_piece(good_piece).record.then { |record| [record.id, record.values["tag"]] }).to eq([35, "PC-00035"])
     expect(design.undo).to be_nil
     expect { backups.drop(copy) }.to raise_error(store::Backups::Kept)
     backups.change("keep" => 1)

@@ -26,7 +26,10 @@ module UpTack
         Backups.restore(path)
         Database.write do
           number_on
-          stay if Settings["cookie_key"] == @lineage
+          if Settings["cookie_key"] == @lineage
+            stay
+            count_on
+          end
           connection.execute("DELETE FROM up_tack_sessions")
           tell if Revision.exists?
         end
@@ -39,6 +42,7 @@ module UpTack
         @cut = Head.now
         @lineage = Settings.cookie_key
         @numbers = connection.select_rows("SELECT name, seq FROM sqlite_sequence").to_h
+        @counters = connection.select_rows("SELECT field_id, series, next, highest FROM up_tack_counters")
         @rows = STAY.to_h { |table, _| [table, connection.select_all("SELECT * FROM #{table}").to_a] }
       end
 
@@ -49,6 +53,16 @@ module UpTack
           name = connection.quote(table)
           connection.execute("INSERT INTO sqlite_sequence (name, seq) SELECT #{name}, 0 WHERE NOT EXISTS (SELECT 1 FROM sqlite_sequence WHERE name = #{name})")
           connection.execute("UPDATE sqlite_sequence SET seq = MAX(seq, #{Integer(number)}) WHERE name = #{name} AND name NOT IN ('up_tack_entries', 'up_tack_events')")
+        end
+      end
+
+      # Numbers that were given stand on papers and shelves, though their records are gone.
+      def count_on
+        @counters.each do |field, series, following, highest|
+          Statements.run(<<~SQL, field, series, following, highest)
+            INSERT INTO up_tack_counters (field_id, series, next, highest) VALUES (?1, ?2, ?3, ?4)
+            ON CONFLICT (field_id, series) DO UPDATE SET next = MAX(next, ?3), highest = NULLIF(MAX(COALESCE(highest, 0), COALESCE(?4, 0)), 0)
+          SQL
         end
       end
 
