@@ -34,7 +34,7 @@ def prepare(folder)
   clerk = UpTack::Store::Person.find_by(role: "clerk")
   drafts = Array.new(PIECES) { |index| {typed: piece(index)} }
   drafts.each_slice(2_000) { |some| UpTack::UseCases::Bulk::Write.new(UpTack::Workspace.new(person: clerk), way: "import").call(table: "pieces", drafts: some, summary: "Pieces") }
-  readers = Array.new(READERS) { |index| UpTack::UseCases::People::ChangePerson.new.add("name" => "Reader #{index}", "role" => "reader", "sign_in" => "reader-#{index}") }
+  readers = Array.new(READERS) { |index| UpTack::UseCases::People::ChangePerson.new.add({"name" => "Reader #{index}", "role" => "reader", "sign_in" => "reader-#{index}"}) }
   [clerk, *readers].map { |person| UpTack::Store::Token.make(person, name: "Siege", role: person.role, days: 1).last }.then { |first, *others| [first, others] }
 ensure
   UpTack::Store::Database.close

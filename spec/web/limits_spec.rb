@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "csv"
 require "web_helper"
 
 RSpec.describe "Limits before work, over HTTP" do
@@ -79,6 +80,21 @@ RSpec.describe "Limits before work, over HTTP" do
     allow(UpTack::Store::Deadline).to receive(:look) { ((looks += 1) > 20) ? raise(UpTack::Store::Deadline::Passed) : nil }
     dear = (1..12).map { |n| "len(substitute(rept(piece, 2000), \"u\", \"u#{n}\"))" }.join(" + ")
     expect([ask(:get, "/api/tables/pieces/records?filter=#{Rack::Utils.escape("#{dear} > 1")}")["code"], looks]).to eq(["too_slow", 21])
+  end
+
+  it "stops no file while it is written, and none before its records are found" do
+    sign_in_as("Hale Orrin")
+    deadline = UpTack::Store::Deadline
+    # A minute goes by with each portion.
+    passed = 0
+    allow(deadline).to receive(:now).and_wrap_original { |now| now.call + passed }
+    allow(deadline).to receive(:rest).and_wrap_original { |rest| (passed += 60) && rest.call }
+    stub_const("UpTack::UseCases::Exports::Records::PORTION", 10)
+    ask(:get, "/api/tables/pieces/export.csv")
+    expect([status, CSV.parse(last_response.body).length, passed]).to match([200, 29, be >= 120])
+    sign_in_as("Odile Marsh")
+    allow(UpTack::Store::RecordTable).to receive(:new).and_wrap_original { |made, *rest| (passed += 60) && made.call(*rest) }
+    %w[sql sqlite3 zip].each { |kind| expect([kind, ask(:get, "/api/export.#{kind}") && status]).to eq([kind, 200]) }
   end
 
   it "lets only a few long questions go on at a time, and the others as their turn comes" do

@@ -68,6 +68,19 @@ module UpTack
         nil
       end
 
+      # What takes as long as there are records, such as writing a file, has no end of its own; it still gives
+      # way, and has its turn like the others.
+      # @yield
+      def unhurried
+        question = Thread.current[KEY] or return yield
+        ends, question.ends = question.ends, nil
+        begin
+          yield
+        ensure
+          question.ends = ends && [ends, now + QUICK].max
+        end
+      end
+
       # @return [Numeric, nil] seconds that are left
       def left = Thread.current[KEY]&.ends&.then { |ends| ends - now }
 

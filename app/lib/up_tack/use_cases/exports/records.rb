@@ -6,7 +6,7 @@ module UpTack
       # The records that a view shows, or all of a table, as a file.
       class Records
         # Records read at a time.
-        PORTION = 1_000
+        PORTION = 250
 
         def initialize(workspace)
           @workspace = workspace
@@ -27,8 +27,12 @@ module UpTack
           @references = References.new(@workspace)
           @wall = format == "xlsx"
           target = Interchange::Writers.open(format, io, @fields.map(&:label), decimal_mark: @workspace.project.conventions.decimal_mark, name: @table.label)
-          view.selection.ids.each_slice(PORTION) { |ids| write(ids, target) }
-          target.finish
+          # What the condition costs has an end; what there is to write has not.
+          found = view.selection.ids
+          Store::Deadline.unhurried do
+            found.each_slice(PORTION) { |ids| write(ids, target) }
+            target.finish
+          end
         end
 
         private
@@ -49,9 +53,11 @@ module UpTack
           ways = @fields.reject { |field| @table.kept?(field.key) }.flat_map { |field| upkeep.ways(upkeep.calculation(@table.key, field.key)) }
           Upkeep::Preload.new(ways.uniq.sort_by(&:length), context.records).for(rows.to_a)
           rows.each do |id, row|
+            Store::Deadline.look
             values = @plan.complete(id, row, context, @fields.map(&:key))
             target << @fields.map { |field| cell(field, values[field.key]) }
           end
+          Store::Deadline.rest
         end
 
         def cell(field, value)

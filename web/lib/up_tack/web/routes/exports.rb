@@ -29,7 +29,7 @@ module UpTack
             app.get("/api/export.#{ending}") do
               hand_out("#{workspace.project.name}.#{ending}", type) do |file|
                 export = UseCases::Exports::Database.new(workspace)
-                (kind == "sql") ? export.sql(file) : export.public_send(kind, file.path)
+                Store::Deadline.unhurried { (kind == "sql") ? export.sql(file) : export.public_send(kind, file.path) }
               end
             end
           end
