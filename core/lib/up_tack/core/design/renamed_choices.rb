@@ -76,7 +76,7 @@ module UpTack
         def literal(found) = agreed(found.fields, found.value)
 
         def form(form, table)
-          plain = form.to_plain
+          plain = Marshal.load(Marshal.dump(form.to_plain))
           form.formulas(table).each do |part, (text, _)|
             taker = part.end_with?(".default") ? plain.dig(*FormRewriter.way(part)[0...-1])["field"] : nil
             FormRewriter.put(plain, part, formula(text, table, given_to: taker))

@@ -138,7 +138,8 @@ module UpTack
         # @param renamed [Design::RenamedChoices]
         # @return [Hash{String=>Object}] the rule as a design has it, with choices under their new names
         def with_choices(table, renamed)
-          plain = to_plain
+          # What stands within its parts is not to be changed in the rule itself.
+          plain = Marshal.load(Marshal.dump(to_plain))
           formulas.each { |part, text| put(plain, part, renamed.formula(text, table, given_to: taker(part))) }
           plain
         end
