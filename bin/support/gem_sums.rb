@@ -3,7 +3,7 @@
 # Holds every gem that was brought in against Gemfile.sums, which has the SHA-256 of each:
 #
 #   ruby bin/support/gem_sums.rb          says what differs, and ends with 1 then
-#   ruby bin/support/gem_sums.rb --write  writes the file anew, after gems were changed on purpose
+#   ruby bin/support/gem_sums.rb --write  writes the file again, after gems were changed on purpose
 #
 # What this machine's platform brings in under another name is told, and let be.
 

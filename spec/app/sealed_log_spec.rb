@@ -48,7 +48,7 @@ RSpec.describe "The sealed log", :tampers do
     end
   end
 
-  it "can't be sealed anew, nor cut off, without the key" do
+  it "can't be sealed again, nor cut off, without the key" do
     tamper do
       connection.execute("UPDATE up_tack_entries SET record_title = 'x' WHERE id = 100")
       store::Resealing.unkeyed

@@ -135,7 +135,7 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     asked = 0
     SlowServer.lost = ->(path) { path.include?("/HistoryView-") && (asked += 1) < 3 }
     page.execute_script("history.pushState({}, '', '/t/pieces/history'); dispatchEvent(new PopStateEvent('popstate'))")
-    expect(page).to have_text("Verify the log", wait: 20)
+    expect(page).to have_text("Verify the log")
     SlowServer.lost = ->(path) { path.include?("/MapView-") }
     page.execute_script("history.pushState({}, '', '/t/pieces/map'); dispatchEvent(new PopStateEvent('popstate'))")
     expect(page).to have_text("A part of this page did not arrive.")

@@ -15,7 +15,7 @@ module UpTack
       end
     end
 
-    # Does what is due, each by itself: what goes wrong in one must not keep the others from being done.
+    # Does what is due, one after the other: what goes wrong in one must not keep the others from being done.
     # @return [void]
     def look
       person = Store::Person.order(:id).first or return

@@ -4,7 +4,7 @@ import { words } from "../words";
 import { MissingPage } from "./MissingPage";
 
 const RELOADED = "up-tack-reloaded-at";
-/** Milliseconds within which a page is not loaded anew by itself a second time. */
+/** Milliseconds within which a page is not loaded again automatically. */
 const AGAIN = 20_000;
 
 /** What stands in the place of a page that can't be shown. */
@@ -12,16 +12,16 @@ export function FailedPage() {
   const error = useRouteError();
   const missing = isRouteErrorResponse(error) && error.status === 404;
   const cut = isCut(error);
-  // A part that did not arrive is asked for once more by itself: whatever was typed is kept in the browser.
-  const anew = cut && Date.now() - Number(sessionStorage.getItem(RELOADED) ?? 0) > AGAIN;
+  // A part that did not arrive is asked for again automatically: whatever was typed is kept in the browser.
+  const retry = cut && Date.now() - Number(sessionStorage.getItem(RELOADED) ?? 0) > AGAIN;
   useEffect(() => {
     if (!missing) console.error(error);
-    if (!anew) return;
+    if (!retry) return;
     sessionStorage.setItem(RELOADED, String(Date.now()));
     window.location.reload();
-  }, [anew, missing, error]);
+  }, [retry, missing, error]);
   if (missing) return <MissingPage />;
-  if (anew) return null;
+  if (retry) return null;
   return (
     <div role="alert" className="mx-auto mt-24 flex max-w-md flex-col items-start gap-4 px-6">
       <h1 className="text-2xl">{cut ? words.errors.notLoaded : words.errors.notShown}</h1>

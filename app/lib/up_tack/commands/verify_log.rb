@@ -25,9 +25,9 @@ module UpTack
       # @return [Integer]
       def run(arguments)
         at = arguments.index("--against")
-        against = arguments.slice!(at, 2).last if at
+        against = arguments.slice!(at, 2)[1] if at
         path = arguments.first || Database.path([])
-        [path, *(against if at)].each { |file| return missing(file) unless File.file?(file.to_s) }
+        [path, *([against] if at)].each { |file| return missing(file) unless File.file?(file.to_s) }
 
         Store::Database.open_readonly(path)
         return unkeyed(path) if Store::LogKey.ring.empty?

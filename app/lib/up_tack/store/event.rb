@@ -5,17 +5,13 @@ module UpTack
     # What happened to the database besides its records: who came in and who was refused, people, tokens,
     # backups and restores, and what each change of the design or of many records was. Sealed in a chain of
     # its own, each with the latest entry of the change log at that time.
-    # kind:: one of KINDS; details:: JSON
+    # kind:: such as "signed_in", see Web::Render::Security; details:: JSON
     class Event < SystemRecord
       self.table_name = "up_tack_events"
       prepend PersonNames::Kept
 
       # What only holds the database together, and is no news to anybody.
       SILENT = %w[design batch upgraded key].freeze
-      KINDS = %w[
-        set_up signed_in signed_out sign_in_failed password_wrong locked_out refused session_ended person_added person_changed
-        password_changed made_anonymous token_made token_ended backup_made backup_downloaded backup_deleted restored demo_ended
-      ].freeze
       COLUMNS = %w[id made_at person_id person_name kind details entry_id entry_seal].freeze
       INSERTION = Statements::Insertion.new("up_tack_events", [*COLUMNS, "seal"])
       LATEST = "SELECT id, seal FROM up_tack_events ORDER BY id DESC LIMIT 1"
@@ -24,7 +20,7 @@ module UpTack
       def told = JSON.parse(details)
 
       # @param person [Person, nil] who did it
-      # @param id [Integer, nil] its number, where numbers were passed over
+      # @param id [Integer, nil] its number, where it does not follow the one before
       # @return [void]
       def self.add(kind, told = {}, person: nil, now: Time.now.utc, id: nil)
         Database.write do

@@ -15,7 +15,7 @@ module UpTack
         each_entry { |entry, _| before = set_seal(entry.first, Seal.unkeyed(before, entry)) }
       end
 
-      # Names become references, and every entry is sealed anew under the key. Whether it held until then, and
+      # Names become references, and every entry is sealed again under the key. Whether it held until then, and
       # how it ended, is the first thing that the events tell.
       def keyed
         fault, last, head = earlier

@@ -40,6 +40,10 @@ module UpTack
         found
       end
 
+      # The password was typed again.
+      # @return [void]
+      def confirm(now: Time.now.utc) = Database.write { update_columns(confirmed_at: now) }
+
       # @return [Boolean] whether the password was typed again a moment ago
       def confirmed?(now: Time.now.utc) = !confirmed_at.nil? && confirmed_at > now - CONFIRMED
 

@@ -63,15 +63,15 @@ module UpTack
         # @return [void]
         def met(table, id, seal) = @seals.fetch(table).key?(id) && @met[table][id] = seal
 
-        # @param cut [Array<Array(String, Integer, Integer)>] what restores passed over: after, and before, a number
+        # @param cut [Array<Array(String, Integer, Integer)>] which numbers restores skipped: those between two
         # @return [Array<Array(String, Integer)>] what is wrong, and in which entry
         def faults(cut)
           @seals.flat_map do |table, seals|
             what = Chains::WHAT.fetch(table)
-            passed = cut.select { |of, _, _| of == table }.map { |_, after, before| (after + 1)...before }
-            seals.reject { |id, seal| @met[table][id] == seal || passed.any? { |range| range.cover?(id) } }.sort.first(MOST).map do |id, _|
+            skipped = cut.select { |of, _, _| of == table }.map { |_, after, before| (after + 1)...before }
+            seals.reject { |id, seal| @met[table][id] == seal || skipped.any? { |range| range.cover?(id) } }.sort.first(MOST).map do |id, _|
               there = @met[table].key?(id)
-              [there ? "#{what} #{id} is another one than the file tells of." : "#{what} #{id}, of which the file tells, is missing: the log was cut off or put together anew.", (id if table == "up_tack_entries")]
+              [there ? "#{what} #{id} is another one than the file tells of." : "#{what} #{id}, of which the file tells, is missing: the log was cut off or replaced.", (id if table == "up_tack_entries")]
             end
           end
         end

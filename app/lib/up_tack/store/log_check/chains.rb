@@ -65,7 +65,7 @@ module UpTack
           end
         end
 
-        # Numbers are passed over only where a backup was restored, which the entry itself tells.
+        # Numbers are skipped only where a backup was restored, which the entry itself tells.
         def step(table, id, seal, restore)
           what = WHAT.fetch(table)
           missing = id != @last + 1 && !restore

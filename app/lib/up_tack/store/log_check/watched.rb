@@ -27,7 +27,7 @@ module UpTack
 
         private
 
-        # Values that are worked out from other records or the day, and those that were filled from the log.
+        # Values that are calculated from other records or the day, and those that were filled from the log.
         def follows?(table, field)
           return true if @project.upkeep.calculations.any? { |each| each.place == [table.key, field.key] && !each.rule.once? }
 

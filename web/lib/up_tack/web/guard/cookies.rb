@@ -24,6 +24,8 @@ module UpTack
         # @return [Boolean] compared in a time that tells nothing
         def same?(one, other) = ActiveSupport::SecurityUtils.secure_compare(one.to_s, other.to_s)
 
+        # By which everything is signed that a browser keeps, each for its purpose.
+        # @return [ActiveSupport::MessageVerifier]
         def verifier = ActiveSupport::MessageVerifier.new(Store::Settings.cookie_key, digest: "SHA256", serializer: JSON)
       end
     end

@@ -18,14 +18,14 @@ module UpTack
         # @return [void]
         def remember(response, cookies, person, secure:)
           known = known_to(cookies)
-          text = verifier.generate([person.id, *known].uniq.first(MOST), purpose: :device, expires_in: KEPT)
+          text = Cookies.verifier.generate([person.id, *known].uniq.first(MOST), purpose: :device, expires_in: KEPT)
           response.set_cookie(NAME, value: text, path: "/api/session", httponly: true, same_site: :strict, secure: secure, max_age: KEPT)
         end
 
         # @param cookies [Hash{String=>String}]
         # @return [Array<Integer>] numbers of people
         def known_to(cookies)
-          found = cookies[NAME] && verifier.verified(cookies[NAME], purpose: :device)
+          found = cookies[NAME] && Cookies.verifier.verified(cookies[NAME], purpose: :device)
           found.is_a?(Array) ? found : []
         end
 
@@ -38,8 +38,6 @@ module UpTack
           browser, system = [BROWSERS, SYSTEMS].map { |names| names.find { |part, _| agent.to_s.include?(part) }&.last }
           [browser || "a browser", system].compact.join(" on ")
         end
-
-        def verifier = ActiveSupport::MessageVerifier.new(Store::Settings.cookie_key, digest: "SHA256", serializer: JSON)
       end
     end
   end

@@ -6,7 +6,7 @@ module UpTack
       # A write that carries an Idempotency-Key (IETF draft-ietf-httpapi-idempotency-key-header)
       # is done once. That it was done is kept in the same transaction as what it did, its answer right
       # after; whoever sends it again under that key is given that answer. What was refused has done
-      # nothing and may be sent anew.
+      # nothing and may be sent again.
       class Idempotency
         HEADER = "HTTP_IDEMPOTENCY_KEY"
         METHODS = %w[POST PUT PATCH DELETE].freeze

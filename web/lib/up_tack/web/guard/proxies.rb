@@ -7,10 +7,10 @@ module UpTack
     module Guard
       # What a request says of where it came from, and by which name, is believed of the proxies alone that
       # UP_TACK_PROXIES names: addresses or networks, with commas between them. From anybody else it is
-      # taken off, so that nobody makes up an address.
+      # removed, so that nobody makes up an address.
       class Proxies
         TOLD = %w[HTTP_X_FORWARDED_FOR HTTP_X_FORWARDED_HOST HTTP_X_FORWARDED_PROTO HTTP_X_FORWARDED_SCHEME HTTP_X_FORWARDED_SSL HTTP_X_FORWARDED_PORT HTTP_FORWARDED HTTP_CLIENT_IP HTTP_X_REAL_IP].freeze
-        # That something was taken off: whoever is behind a proxy nobody knows is not at this machine.
+        # That something was removed: whoever is behind a proxy nobody knows is not at this machine.
         BEHIND = "up_tack.behind_a_proxy"
 
         # @return [Array<IPAddr>]

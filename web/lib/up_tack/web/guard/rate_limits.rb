@@ -58,12 +58,13 @@ module UpTack
           cache.write("#{far(name)} heard", now, expires_in: PERIOD)
         end
 
+        # @param kind [String] of the event
         # @return [void]
-        def failed(name, request)
+        def failed(name, request, kind = "sign_in_failed")
           person = Store::Person.signing_in_as(name)
           count = Rack::Attack.cache.count(near(name, request), PERIOD)
           Rack::Attack.cache.count(far(name), PERIOD) unless known?(name, request)
-          Store::Event.add_soon((count == UNDER_NAME) ? "locked_out" : "sign_in_failed", {"from" => request.ip, "known" => !person.nil?}, person: person)
+          Store::Event.add_soon((count == UNDER_NAME) ? "locked_out" : kind, {"from" => request.ip, "known" => !person.nil?}, person: person)
         end
 
         # Whoever is in has not been guessing.

@@ -29,6 +29,7 @@ module UpTack
           when "signed_in" then "signed in#{" in #{told["device"]}" if told["device"]}"
           when "signed_out" then "signed out"
           when "sign_in_failed" then told["known"] ? "could not sign in from #{told["from"]}: wrong password" : "somebody tried an unknown name from #{told["from"]}"
+          when "password_wrong" then "typed a wrong password while signed in, from #{told["from"]}"
           when "locked_out" then "has to wait at #{told["from"]} after too many wrong passwords"
           when "refused" then "asked for what their role does not allow: #{operation(told["operation"])}"
           when "session_ended" then "ended a session of #{name(told["whose"])}#{" in #{told["device"]}" if told["device"]}"

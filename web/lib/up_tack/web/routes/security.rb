@@ -3,34 +3,26 @@
 module UpTack
   module Web
     module Routes
-      # Who is signed in where, and what the security log tells.
+      # Who is signed in where, what the security log tells, and the end of the demo.
       module Security
-        # Events of a page.
-        PAGE = 50
-
         def self.registered(app)
           app.helpers Helpers
 
-          app.get("/api/sessions") { json(sessions.map { |each| Render::Security.session(each, signed_in_here) }) }
+          app.get("/api/sessions") { json(sessions.all.map { |each| Render::Security.session(each, session_here) }) }
 
           app.delete("/api/sessions/:id") do
-            found = sessions.find { |each| each.id == record_id } or raise Store::NotFound, "There is no such session; it may have ended."
-            end_that(found)
+            sessions.stop(record_id)
             status 204
           end
 
-          # All but this one.
           app.delete("/api/sessions") do
-            sessions.select { |each| each.person_id == person.id && each.id != signed_in_here }.each { |each| end_that(each) }
+            sessions.stop_others
             status 204
           end
 
           app.get("/api/security") do
-            Store::Event.settle
-            before = params[:before].to_s[/\A\d+\z/]&.to_i
-            scope = Store::Event.where.not(kind: Store::Event::SILENT).order(id: :desc).limit(PAGE)
-            scope = scope.where("id < ?", before) if before
-            json(scope.map { |event| Render::Security.event(event, workspace) })
+            events = UseCases::People::SecurityLog.page(before: params[:before].to_s[/\A\d+\z/]&.to_i)
+            json(events.map { |event| Render::Security.event(event, workspace) })
           end
 
           app.post("/api/demo/end") do
@@ -41,18 +33,10 @@ module UpTack
 
         # Used by these routes.
         module Helpers
-          # @return [Array<Store::Session>] everybody's own; of all for builders
-          def sessions
-            all = Store::Session.going.includes(:person).order(seen_at: :desc)
-            (person.builder? ? all : all.where(person_id: person.id)).to_a
-          end
+          def sessions = UseCases::People::Sessions.new(person, here: session_here)
 
-          def signed_in_here = by_token ? nil : signed_in.id
-
-          def end_that(session)
-            Store::Database.write { session.delete }
-            Store::Event.add("session_ended", {"whose" => session.person_id, "device" => session.device}, person: person)
-          end
+          # @return [Integer, nil] number of the session that asks; nil for a script
+          def session_here = by_token ? nil : signed_in.id
         end
       end
     end

@@ -43,7 +43,7 @@ module UpTack
             counted(person.sign_in) do
               raise UseCases::People::SignIn::Wrong, "That is not your password." unless person.password? && UseCases::People::SignIn.new.right?(person, given)
             end
-            Store::Database.write { signed_in.update_columns(confirmed_at: Time.now.utc) }
+            signed_in.confirm
             status 204
           end
 
@@ -62,8 +62,11 @@ module UpTack
           def counted(name)
             Guard::RateLimits.check(name, request)
             yield.tap { Guard::RateLimits.forget(name, request) }
-          rescue UseCases::People::SignIn::Refused, UseCases::People::SignIn::Wrong
+          rescue UseCases::People::SignIn::Refused
             Guard::RateLimits.failed(name, request)
+            raise
+          rescue UseCases::People::SignIn::Wrong
+            Guard::RateLimits.failed(name, request, "password_wrong")
             raise
           end
         end
