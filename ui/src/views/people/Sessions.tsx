@@ -9,8 +9,8 @@ export function Sessions({ everybody }: { everybody: boolean }) {
   const end = useSecurity(endSession);
   const others = useSecurity<void, unknown>(endOtherSessions);
   if (!sessions.data) return null;
-  const mine = sessions.data.filter((each) => each.current || !everybody);
-  const person = mine.find((each) => each.current)?.person.id;
+  const person = sessions.data.find((each) => each.current)?.person.id;
+  const shown = sessions.data.filter((each) => everybody || each.person.id === person);
   const more = sessions.data.some((each) => !each.current && each.person.id === person);
   return (
     <section aria-label={words.security.sessions}>
@@ -27,18 +27,22 @@ export function Sessions({ everybody }: { everybody: boolean }) {
         )}
       </div>
       <ul className="flex flex-col text-[0.8125rem]">
-        {sessions.data.map((each) => (
-          <li key={each.id} className="flex flex-wrap items-baseline gap-x-4 border-base-300/60 border-t py-1.5">
-            {everybody && <span className="w-40 truncate font-semibold">{each.person.name}</span>}
-            <span className="min-w-32 flex-1">{each.device}</span>
-            <span className="quiet text-xs">{words.security.since(showDay(each.made_at.slice(0, 10)))}</span>
-            <span className="quiet text-xs">{words.security.used(showDay(each.seen_at.slice(0, 10)))}</span>
+        {shown.map((each) => (
+          <li key={each.id} className="flex items-baseline gap-x-4 border-base-300/60 border-t py-1.5">
+            <span className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-4">
+              {everybody && <span className="w-40 truncate font-semibold">{each.person.name}</span>}
+              <span className="min-w-32 flex-1">{each.device}</span>
+              <span className="quiet flex flex-wrap gap-x-4 text-xs">
+                <span>{words.security.since(showDay(each.made_at.slice(0, 10)))}</span>
+                <span>{words.security.used(showDay(each.seen_at.slice(0, 10)))}</span>
+              </span>
+            </span>
             {each.current ? (
-              <span className="w-12 text-right text-secondary text-xs">{words.security.here}</span>
+              <span className="w-9 text-right text-secondary text-xs">{words.security.here}</span>
             ) : (
               <button
                 type="button"
-                className="link w-12 text-right text-error text-xs"
+                className="link w-9 text-right text-error text-xs"
                 aria-label={words.security.endOf(each.person.name, each.device)}
                 onClick={() => end.mutate(each.id, { onSuccess: () => toast(words.security.ended) })}
               >

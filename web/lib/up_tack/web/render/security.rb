@@ -34,7 +34,7 @@ module UpTack
           when "refused" then "asked for what their role does not allow: #{operation(told["operation"])}"
           when "session_ended" then "ended a session of #{name(told["whose"])}#{" in #{told["device"]}" if told["device"]}"
           when "person_added" then who ? "added #{name(told["id"])}" : "#{name(told["id"])} was added"
-          when "person_changed" then told["restored"] ? "kept how #{name(told["id"])} may come in, over a restore" : "changed #{name(told["id"])}: role, sign-in name or whether they are active"
+          when "person_changed" then changed(told, who)
           when "password_changed" then password(told["id"], who)
           when "made_anonymous" then "made #{name(told["id"])} anonymous"
           else words_of_things(kind, told)
@@ -52,6 +52,12 @@ module UpTack
           when "demo_ended" then "ended the demo: #{told["people"].to_a.length} people can no longer come in without a password"
           else kind.tr("_", " ")
           end
+        end
+
+        def changed(told, who)
+          return "kept how #{name(told["id"])} may come in, over a restore" if told["restored"]
+
+          "#{who ? "changed #{name(told["id"])}" : "#{name(told["id"])} was changed"}: role, sign-in name or whether they are active"
         end
 
         def password(id, who)
