@@ -62,7 +62,7 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
               {entry.title}
             </Link>
           ) : (
-            <span>{entry.title}</span>
+            <span className={entry.action === "restored" ? "basis-full pl-12" : ""}>{entry.title}</span>
           )}
           {anyTable && entry.action !== "restored" && (
             <span className="quiet text-xs">{words.history.inTable(entry.table_label)}</span>
