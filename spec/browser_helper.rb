@@ -5,13 +5,30 @@ require "capybara/cuprite"
 require "web_helper"
 require "support/slow_server"
 
-FLAGS = %w[no-sandbox disable-gpu disable-quic disable-background-networking disable-component-update disable-sync no-first-run].to_h { |flag| [flag, nil] }
+FLAGS =
+  %w[
+    no-sandbox
+    disable-gpu
+    disable-quic
+    disable-background-networking
+    disable-component-update
+    disable-sync
+    no-first-run
+  ].to_h { |flag| [flag, nil] }
 # A telephone: a finger in the place of a mouse (Blink's settings of the primary pointer), and a narrow page.
-FINGER = {"blink-settings" => "primaryPointerType=2,availablePointerTypes=2,primaryHoverType=1,availableHoverTypes=1"}.freeze
+FINGER = {
+  "blink-settings" => "primaryPointerType=2,availablePointerTypes=2,primaryHoverType=1,availableHoverTypes=1"
+}.freeze
 {chromium: [{}, [1280, 800]], telephone: [FINGER, [400, 800]]}.each do |name, (more, size)|
   Capybara.register_driver(name) do |app|
     Capybara::Cuprite::Driver.new(
-      app, browser_path: "/usr/bin/chromium-headless-shell", window_size: size, process_timeout: 30, timeout: 20, js_errors: true, browser_options: FLAGS.merge(more)
+      app,
+      browser_path: "/usr/bin/chromium-headless-shell",
+      window_size: size,
+      process_timeout: 30,
+      timeout: 20,
+      js_errors: true,
+      browser_options: FLAGS.merge(more)
     )
   end
 end
@@ -28,7 +45,14 @@ module BrowserHelp
   def enter_as(name)
     _session, token = UpTack::Store::Session.begin(person(name))
     value = Rack::Utils.escape(UpTack::Web::Guard::Cookies.seal(token))
-    page.driver.set_cookie(UpTack::Web::Guard::Cookies::NAME, value, domain: "127.0.0.1", path: "/", httpOnly: true, sameSite: "Strict")
+    page.driver.set_cookie(
+      UpTack::Web::Guard::Cookies::NAME,
+      value,
+      domain: "127.0.0.1",
+      path: "/",
+      httpOnly: true,
+      sameSite: "Strict"
+    )
   end
 
   # Types into a field of a form as a person would, and leaves it with Tab.
@@ -54,12 +78,14 @@ module BrowserHelp
   end
 
   # @return [String, nil] accessible name or text of what has the focus
-  def focused = evaluate_script("(document.activeElement.getAttribute('aria-label') || document.activeElement.id || document.activeElement.textContent)")
+  def focused = evaluate_script("(document.activeElement.getAttribute('aria-label') || document.activeElement.id || " \
+    "document.activeElement.textContent)")
 
   # axe-core's findings on the page as it stands, in words.
   def accessibility_problems
     page.execute_script(File.read(File.join(UpTack::App::ROOT, "ui", "node_modules", "axe-core", "axe.min.js")))
-    page.execute_script("const still = new CSSStyleSheet(); still.replaceSync('* { transition: none !important }'); document.adoptedStyleSheets = [still]")
+    page.execute_script("const still = new CSSStyleSheet(); still.replaceSync('* { transition: none !important " \
+      "}'); document.adoptedStyleSheets = [still]")
     page.evaluate_async_script(<<~JS)
       const done = arguments[0];
       // Rows of a grid are alike, and there are hundreds of cells: the first ones tell of all.
@@ -71,11 +97,23 @@ module BrowserHelp
   # What stood on the screen when an example failed: a picture, and in words what was said, what had
   # the focus, and which answers were no good or have not come.
   def leave_traces(example)
-    page.save_screenshot(File.join(UpTack::App::ROOT, "tmp", "failed_#{example.metadata[:line_number]}.png")) # rubocop:disable Lint/Debugger -- to be looked at afterwards
-    said = all("[role=alert], [role=status], [role=dialog], [data-sonner-toast]", wait: 0).map(&:text).reject(&:empty?)
-    sent = page.driver.network_traffic.reject { |each| each.response&.status.to_i.between?(200, 399) }.map { |each| "#{each.request.method} #{each.url} #{each.response&.status || "unanswered"}" }
-    filled = all("input, select, textarea", wait: 0).filter_map { |each| [each[:id] || each["aria-label"], each.value] unless each.value.to_s.empty? }
-    warn "\n#{example.full_description}\n  at #{page.current_url}, focus on #{focused.inspect}\n  said: #{said.inspect}\n  filled: #{filled.first(40).inspect}\n  not answered well: #{sent.last(8).inspect}"
+    picture = File.join(UpTack::App::ROOT, "tmp", "failed_#{example.metadata[:line_number]}.png")
+    page.save_screenshot(picture) # rubocop:disable Lint/Debugger -- to be looked at afterwards
+    said =
+      all("[role=alert], [role=status], [role=dialog], [data-sonner-toast]", wait: 0).map(&:text).reject(&:empty?)
+    sent =
+      page
+        .driver
+        .network_traffic
+        .reject { |each| each.response&.status.to_i.between?(200, 399) }
+        .map { |each| "#{each.request.method} #{each.url} #{each.response&.status || "unanswered"}" }
+    filled =
+      all("input, select, textarea", wait: 0).filter_map do |each|
+        [each[:id] || each["aria-label"], each.value] unless each.value.to_s.empty?
+      end
+    warn "\n#{example.full_description}\n  at #{page.current_url}, focus on #{focused.inspect}\n  " \
+      "said: #{said.inspect}\n  filled: #{filled.first(40).inspect}\n  not answered " \
+      "well: #{sent.last(8).inspect}"
   rescue => error
     warn "no traces of #{example.full_description}: #{error.message}"
   end

@@ -40,13 +40,35 @@ module CoreHelp
     ids = 0
     tables = {
       "titles" => [field("text")],
-      "members" => [field("name"), link("title", "titles"), field("joined", "date"), field("greeting"), field("total", "number")],
-      "pieces" => [field("tag"), link("maker", "members", "reverse" => "Pieces made"), link("helper", "members"), field("weight", "number"), field("stage", "choice", choices: %w[Drying Collected]), field("whose"), field("share", "number")]
+      "members" => [
+        field("name"),
+        link("title", "titles"),
+        field("joined", "date"),
+        field("greeting"),
+        field("total", "number")
+      ],
+      "pieces" => [
+        field("tag"),
+        link("maker", "members", "reverse" => "Pieces made"),
+        link("helper", "members"),
+        field("weight", "number"),
+        field("stage", "choice", choices: %w[Drying Collected]),
+        field("whose"),
+        field("share", "number")
+      ]
     }
-    plain = tables.map do |key, fields|
-      pinned = rules.fetch(key, []).map { |rule| {"id" => "r#{ids += 1}"}.merge(rule) }
-      {"id" => "t_#{key}", "key" => key, "label" => key.capitalize, "one" => key.capitalize.chomp("s"), "fields" => fields.map { |each| each.merge("id" => "#{each["id"]}_#{key}") }, "rules" => pinned}
-    end
+    plain =
+      tables.map do |key, fields|
+        pinned = rules.fetch(key, []).map { |rule| {"id" => "r#{ids += 1}"}.merge(rule) }
+        {
+          "id" => "t_#{key}",
+          "key" => key,
+          "label" => key.capitalize,
+          "one" => key.capitalize.chomp("s"),
+          "fields" => fields.map { |each| each.merge("id" => "#{each["id"]}_#{key}") },
+          "rules" => pinned
+        }
+      end
     Core::Design::Project.from("name" => "Studio", "last_id" => 500, "tables" => plain)
   end
 
@@ -66,13 +88,27 @@ module CoreHelp
     }
   }.freeze
 
-  def studio_records = Core::Save::Ports::HeldRecords.new(STUDIO_RECORDS, titles: {"members" => "name", "pieces" => "tag", "titles" => "text"})
+  def studio_records =
+    Core::Save::Ports::HeldRecords.new(
+      STUDIO_RECORDS,
+      titles: {"members" => "name", "pieces" => "tag", "titles" => "text"}
+    )
 
   # The value of a formula on a record of the studio, as JSON would carry it.
   def seen_from(table, id, text, project: studio, old: nil)
     values = STUDIO_RECORDS[table][id]
     formula = Core::Expression.compile(text, project.table(table).scope)
-    Core::Values.dump(formula.call(Core::Expression::Evaluation.new(values: values, old: old || values, context: context(records: studio_records), is_new: false, id: id)))
+    Core::Values.dump(
+      formula.call(
+        Core::Expression::Evaluation.new(
+          values: values,
+          old: old || values,
+          context: context(records: studio_records),
+          is_new: false,
+          id: id
+        )
+      )
+    )
   end
 
   # The first mistake of a formula of the studio, with the part of the text that it points at.
@@ -97,12 +133,23 @@ module CoreHelp
     {
       "name" => "Trial",
       "last_id" => 200,
-      "tables" => [{"id" => "t1", "key" => "pieces", "label" => "Pieces", "one" => "Piece", "fields" => fields, "rules" => numbered}]
+      "tables" => [
+        {
+          "id" => "t1",
+          "key" => "pieces",
+          "label" => "Pieces",
+          "one" => "Piece",
+          "fields" => fields,
+          "rules" => numbered
+        }
+      ]
     }
   end
 
   def field(key, type = "text", **more)
-    {"id" => "f_#{key}", "key" => key, "label" => key.capitalize.tr("_", " "), "type" => type}.merge(more.transform_keys(&:to_s))
+    {"id" => "f_#{key}", "key" => key, "label" => key.capitalize.tr("_", " "), "type" => type}.merge(
+      more.transform_keys(&:to_s)
+    )
   end
 
   def rule(kind, field, **parts) = {"kind" => kind, "field" => field}.merge(parts.transform_keys(&:to_s))

@@ -18,7 +18,11 @@ RSpec.describe "The floors" do
   end
 
   {
-    "core" => ["core/lib/up_tack/core.rb", "UpTack::Core::LOADER", %w[ActiveRecord ActiveSupport Sinatra Rack SQLite3 UpTack::App UpTack::Store UpTack::Web]],
+    "core" => [
+      "core/lib/up_tack/core.rb",
+      "UpTack::Core::LOADER",
+      %w[ActiveRecord ActiveSupport Sinatra Rack SQLite3 UpTack::App UpTack::Store UpTack::Web]
+    ],
     "app" => ["app/lib/up_tack/app.rb", "UpTack::App::LOADER", %w[Sinatra Rack::Builder UpTack::Web]],
     "web" => ["web/lib/up_tack/web.rb", "UpTack::Web::LOADER", []]
   }.each do |floor, (file, loader, forbidden)|
@@ -35,10 +39,16 @@ RSpec.describe "The floors" do
   end
 
   it "name nothing of an upper floor in their files" do
-    above = {"core" => /ActiveRecord|ActiveSupport|Sinatra|Rack::|UpTack::(Store|UseCases|Web)|\b(Store|UseCases|Web)::/, "app" => /Sinatra|Rack::|\bWeb::/}
-    wrong = above.flat_map do |floor, names|
-      Dir["#{root}/#{floor}/**/*.rb"].flat_map { |file| File.readlines(file).grep_v(/^\s*#/).grep(names).map { |line| "#{file}: #{line.strip}" } }
-    end
+    above = {
+      "core" => /ActiveRecord|ActiveSupport|Sinatra|Rack::|UpTack::(Store|UseCases|Web)|\b(Store|UseCases|Web)::/,
+      "app" => /Sinatra|Rack::|\bWeb::/
+    }
+    wrong =
+      above.flat_map do |floor, names|
+        Dir["#{root}/#{floor}/**/*.rb"].flat_map do |file|
+          File.readlines(file).grep_v(/^\s*#/).grep(names).map { |line| "#{file}: #{line.strip}" }
+        end
+      end
     expect(wrong).to be_empty
   end
 end

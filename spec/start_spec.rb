@@ -20,12 +20,20 @@ RSpec.describe "bin/start" do
   end
 
   define_method(:start) do |*options, **environment|
-    variables = {"UP_TACK_DATA" => File.join(@folder, "data"), "BUNDLE_WITHOUT" => nil, "RUBYOPT" => nil}.merge(environment.transform_keys(&:to_s))
-    Bundler.with_unbundled_env { Open3.capture3(variables, File.join(root, "bin", "start"), *options, stdin_data: "") }
+    variables = {"UP_TACK_DATA" => File.join(@folder, "data"), "BUNDLE_WITHOUT" => nil, "RUBYOPT" => nil}.merge(
+      environment.transform_keys(&:to_s)
+    )
+    Bundler.with_unbundled_env do
+      Open3.capture3(variables, File.join(root, "bin", "start"), *options, stdin_data: "")
+    end
   end
 
   define_method(:running) do |port, *options, **environment, &block|
-    variables = {"UP_TACK_DATA" => File.join(@folder, "data"), "PORT" => port.to_s, **environment.transform_keys(&:to_s)}
+    variables = {
+      "UP_TACK_DATA" => File.join(@folder, "data"),
+      "PORT" => port.to_s,
+      **environment.transform_keys(&:to_s)
+    }
     Bundler.with_unbundled_env do
       Open3.popen2e(variables, File.join(root, "bin", "start"), *options) do |_, output, thread|
         lines = []
@@ -65,7 +73,10 @@ RSpec.describe "bin/start" do
       expect(JSON.parse(answer.call("tack.example").body)["demo"]).to eq([])
       expect(JSON.parse(answer.call("localhost").body)["demo"].length).to eq(4)
       files = Dir[File.join(@folder, "data", "*")]
-      expect([File.stat(File.join(@folder, "data")).mode & 0o777, *files.map { |file| File.stat(file).mode & 0o777 }.uniq]).to eq([0o700, 0o600]), files.inspect
+      expect(
+        [File.stat(File.join(@folder, "data")).mode & 0o777, *files.map { |file| File.stat(file).mode & 0o777 }.uniq]
+      ).to eq([0o700, 0o600]),
+        files.inspect
     end
   end
 
@@ -75,11 +86,25 @@ RSpec.describe "bin/start" do
     2.times { running(port, "--empty") { |said| lines = said } }
     running(port, "--empty") do |said|
       expect(said.join).not_to include(lines.join[/[2-9a-z]{4}-[2-9a-z]{4}-[2-9a-z]{4}/])
-      set_up = lambda do |code|
-        body = {code: code, project: "Harbour Glass", time_zone: "Europe/Dublin", name: "Ines Hart", sign_in: "ines", password: "blue lamps on a pier"}
-        Net::HTTP.post(URI("http://127.0.0.1:#{port}/api/set-up"), JSON.generate(body), "Content-Type" => "application/json").code
-      end
-      expect([set_up.call("aaaa-aaaa-aaaa"), set_up.call(said.join[/[2-9a-z]{4}-[2-9a-z]{4}-[2-9a-z]{4}/])]).to eq(%w[422 201])
+      set_up =
+        lambda do |code|
+          body = {
+            code: code,
+            project: "Harbour Glass",
+            time_zone: "Europe/Dublin",
+            name: "Ines Hart",
+            sign_in: "ines",
+            password: "blue lamps on a pier"
+          }
+          Net::HTTP.post(
+            URI("http://127.0.0.1:#{port}/api/set-up"),
+            JSON.generate(body),
+            "Content-Type" => "application/json"
+          ).code
+        end
+      expect([set_up.call("aaaa-aaaa-aaaa"), set_up.call(said.join[/[2-9a-z]{4}-[2-9a-z]{4}-[2-9a-z]{4}/])]).to eq(
+        %w[422 201]
+      )
     end
   end
 
@@ -93,10 +118,13 @@ RSpec.describe "bin/start" do
     {
       {PORT: taken.addr[1].to_s} => /\AUp Tack: Port \d+ is in use; stop what runs there, or pick another one/,
       {PORT: "http"} => /\AUp Tack: PORT must be a number from 1 to 65535/,
-      {HOST: "0.0.0.0", PORT: free_port.to_s} => /\AUp Tack: HOST=0.0.0.0 lets other machines in; say by which names .* UP_TACK_HOSTS/,
+      {HOST: "0.0.0.0", PORT: free_port.to_s} =>
+        /\AUp Tack: HOST=0.0.0.0 lets other machines in; say by which names .* UP_TACK_HOSTS/,
       {UP_TACK_PROXIES: "nowhere", PORT: free_port.to_s} => /\AUp Tack: UP_TACK_PROXIES holds addresses/,
-      {UP_TACK_KEY: "short", PORT: free_port.to_s} => /\AUp Tack: UP_TACK_KEY or .* can't be used: A key has at least 32 characters/,
-      {HOST: "203.0.113.9", UP_TACK_HOSTS: "tack.example", PORT: free_port.to_s} => /\AUp Tack: There is no address/,
+      {UP_TACK_KEY: "short", PORT: free_port.to_s} =>
+        /\AUp Tack: UP_TACK_KEY or .* can't be used: A key has at least 32 characters/,
+      {HOST: "203.0.113.9", UP_TACK_HOSTS: "tack.example", PORT: free_port.to_s} =>
+        /\AUp Tack: There is no address/,
       {UP_TACK_DATA: blocked, PORT: free_port.to_s} => /\AUp Tack: The folder .* can't be written to/,
       {UP_TACK_DATA: broken, PORT: free_port.to_s} => /\AUp Tack: .* can't be opened as a database of Up Tack/
     }.each do |environment, message|
@@ -105,7 +133,9 @@ RSpec.describe "bin/start" do
       expect(error).to match(message).and satisfy { |text| text.lines.length == 1 }
     end
     _, error, status = start("--wrong")
-    expect([status.exitstatus, error]).to eq([1, "Up Tack: There is no option --wrong; there are --fresh, --empty and --yes.\n"])
+    expect([status.exitstatus, error]).to eq(
+      [1, "Up Tack: There is no option --wrong; there are --fresh, --empty and --yes.\n"]
+    )
   ensure
     taken&.close
   end

@@ -35,26 +35,54 @@ module StoreHelp
   end
 
   def person(name = "Odile Marsh") = UpTack::Store::Person.find_by!(name: name)
-  def workspace(name = "Odile Marsh", at: nil) = UpTack::Workspace.new(person: person(name), clock: at && UpTack::Clock.standing("Europe/Dublin", at))
+
+  def workspace(name = "Odile Marsh", at: nil) =
+    UpTack::Workspace.new(person: person(name), clock: at && UpTack::Clock.standing("Europe/Dublin", at))
+
   def pieces = UpTack::Store::RecordTable.new(workspace.table("pieces"))
-  def change(kind, **parts) = UpTack::UseCases::ChangeDesign.new(workspace).call(Core::Design::Changes.const_get(kind).new(**parts))
-  def unpin(table, kind, field) = change(:UnpinRule, table: table, rule: workspace.table(table).rules.find { |rule| rule.kind == kind && rule.field == field }.id)
+
+  def change(kind, **parts) =
+    UpTack::UseCases::ChangeDesign.new(workspace).call(Core::Design::Changes.const_get(kind).new(**parts))
+
+  def unpin(table, kind, field) =
+    change(
+      :UnpinRule,
+      table: table,
+      rule: workspace.table(table).rules.find { |rule| rule.kind == kind && rule.field == field }.id
+    )
+
   def unmask(field) = unpin("pieces", "mask", field)
   def design = UpTack::UseCases::ChangeDesign.new(workspace)
-  def columns(table) = UpTack::Store::Database.connection.columns(table).to_h { |column| [column.name, column.sql_type.downcase] }
-  def save_piece(typed, id: nil, version: nil, by: "Odile Marsh", at: nil) = UpTack::UseCases::SaveRecord.new(workspace(by, at: at)).call(table: "pieces", typed: typed, id: id, version: version)
-  def entries(**question) = UpTack::UseCases::History::Entries.new(UpTack::UseCases::History::Question.new(**question)).page
+
+  def columns(table) =
+    UpTack::Store::Database.connection.columns(table).to_h { |column| [column.name, column.sql_type.downcase] }
+
+  def save_piece(typed, id: nil, version: nil, by: "Odile Marsh", at: nil) =
+    UpTack::UseCases::SaveRecord.new(workspace(by, at: at)).call(
+      table: "pieces",
+      typed: typed,
+      id: id,
+      version: version
+    )
+
+  def entries(**question) =
+    UpTack::UseCases::History::Entries.new(UpTack::UseCases::History::Question.new(**question)).page
+
   def good_piece = {"piece" => "Mug", "maker" => 2, "clay_weight" => "640", "wet_weight" => "695"}
 end
 
 RSpec.configure do |config|
-  config.define_derived_metadata(file_path: %r{/spec/(app|web|browser)/}) { |metadata| metadata[:store] = true unless metadata[:no_database] }
+  config.define_derived_metadata(file_path: %r{/spec/(app|web|browser)/}) do |metadata|
+    metadata[:store] = true unless metadata[:no_database]
+  end
   config.include StoreHelp, :store
   config.around(:each, :store) do |example|
     path = StoreHelp.open_copy
     example.run
     # Whatever a spec does without tampering leaves a log that holds, and records as it tells.
-    verified = example.metadata[:file_path].include?("/spec/app/") && !example.metadata[:tampers] && example.exception.nil? && UpTack::Store::Database.path == path
+    verified =
+      example.metadata[:file_path].include?("/spec/app/") && !example.metadata[:tampers] && example.exception.nil? &&
+      UpTack::Store::Database.path == path
     verdict = verified && UpTack::Store::LogCheck.run
     StoreHelp.close(path)
     raise "After this the log does not hold: #{verdict.faults.join(" ")}" if verdict && !verdict.sound

@@ -36,9 +36,16 @@ module WebHelp
   # @return [Object] the parsed body
   def ask(method, path, body = nil, headers = {})
     body = body.is_a?(String) ? body : JSON.generate(body) if body
-    custom_request(method.to_s.upcase, path, body, {"CONTENT_TYPE" => "application/json", "HTTP_X_WRITE_KEY" => @write_key}.compact.merge(headers))
+    custom_request(
+      method.to_s.upcase,
+      path,
+      body,
+      {"CONTENT_TYPE" => "application/json", "HTTP_X_WRITE_KEY" => @write_key}.compact.merge(headers)
+    )
     hold_against_document(method.to_s, path.split("?").first)
-    return last_response.body.lines.map { |line| JSON.parse(line) } if last_response.media_type == "application/x-ndjson"
+    if last_response.media_type == "application/x-ndjson"
+      return last_response.body.lines.map { |line| JSON.parse(line) }
+    end
 
     return last_response.body unless last_response.media_type.to_s.match?(/json/) || last_response.body.empty?
 
@@ -50,7 +57,10 @@ module WebHelp
   private
 
   def hold_against_document(method, path)
-    template = DOCUMENT["paths"].keys.find { |each| path.match?(/\A#{Regexp.escape(each).gsub(/\\\{\w+\\\}/, "[^/]+")}\z/) && DOCUMENT["paths"][each].key?(method) }
+    template =
+      DOCUMENT["paths"].keys.find do |each|
+        path.match?(/\A#{Regexp.escape(each).gsub(/\\\{\w+\\\}/, "[^/]+")}\z/) && DOCUMENT["paths"][each].key?(method)
+      end
     return expect(status).to(be_between(400, 499), "#{method} #{path} is not in the document") unless template
 
     operation = DOCUMENT["paths"][template][method]
@@ -65,7 +75,10 @@ module WebHelp
     return lines_are_previews if type == "application/x-ndjson" && path.end_with?("/preview")
     return unless type.include?("json") && type != "application/x-ndjson"
 
-    errors = schema(media["schema"]).validate(JSON.parse(last_response.body)).map { |error| "#{error["data_pointer"]}: #{error["error"]}" }
+    errors =
+      schema(media["schema"])
+        .validate(JSON.parse(last_response.body))
+        .map { |error| "#{error["data_pointer"]}: #{error["error"]}" }
     expect(errors).to be_empty
   end
 
@@ -77,7 +90,12 @@ module WebHelp
   def schema(schema)
     return OPENAPI.schema(schema["$ref"].split("/").last) if schema["$ref"]
 
-    JSONSchemer.schema(JSON.parse(JSON.generate(schema).gsub("#/components/schemas/", "#/$defs/")).merge("$defs" => JSON.parse(JSON.generate(DOCUMENT.dig("components", "schemas")).gsub("#/components/schemas/", "#/$defs/"))))
+    JSONSchemer.schema(
+      JSON.parse(JSON.generate(schema).gsub("#/components/schemas/", "#/$defs/")).merge(
+        "$defs" =>
+          JSON.parse(JSON.generate(DOCUMENT.dig("components", "schemas")).gsub("#/components/schemas/", "#/$defs/"))
+      )
+    )
   end
 end
 

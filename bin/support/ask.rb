@@ -11,9 +11,11 @@ path, shape = ARGV
 sql = $stdin.read.force_encoding(Encoding::UTF_8)
 database = SQLite3::Database.new(path, readonly: true)
 database.busy_timeout = 5_000
-database.create_function("UP_TACK_FOLDED", 1, SQLite3::Constants::TextRep::UTF8 | SQLite3::Constants::TextRep::DETERMINISTIC) do |function, text|
-  function.result = text.nil? ? nil : UpTack::Core::Expression::Text.folded(text.to_s)
-end
+database.create_function(
+  "UP_TACK_FOLDED",
+  1,
+  SQLite3::Constants::TextRep::UTF8 | SQLite3::Constants::TextRep::DETERMINISTIC
+) { |function, text| function.result = text.nil? ? nil : UpTack::Core::Expression::Text.folded(text.to_s) }
 $stdout.binmode
 if shape == "numbers"
   # As one text: a million rows by themselves take longer to hand over than to sort.

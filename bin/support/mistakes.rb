@@ -27,29 +27,46 @@ tell = lambda do |line|
   end
 end
 
-work = lambda do |rules|
-  run = core::Bench::MutationRun.new(project, table, proofs)
-  slipping = rules.flat_map do |rule|
-    tried = run.call([rule])
-    harmless, counted = tried.partition { |each| each.harmless }
-    slips = counted.reject(&:noticed)
-    told = ->(each) { {"rule" => rule.id, "mistake" => each.place, "words" => each.mutant.words, "why" => each.harmless}.compact }
-    tell.call("rule" => rule.id, "tried" => counted.length, "noticed" => counted.count(&:noticed), "slipping" => slips.map(&told), "harmless" => harmless.map(&told))
-    slips
+work =
+  lambda do |rules|
+    run = core::Bench::MutationRun.new(project, table, proofs)
+    slipping =
+      rules.flat_map do |rule|
+        tried = run.call([rule])
+        harmless, counted = tried.partition { |each| each.harmless }
+        slips = counted.reject(&:noticed)
+        told = ->(each) do
+          {"rule" => rule.id, "mistake" => each.place, "words" => each.mutant.words, "why" => each.harmless}.compact
+        end
+        tell.call(
+          "rule" => rule.id,
+          "tried" => counted.length,
+          "noticed" => counted.count(&:noticed),
+          "slipping" => slips.map(&told),
+          "harmless" => harmless.map(&told)
+        )
+        slips
+      end
+    clock = core::Bench::Clock.at(asked.fetch("at"), project.conventions)
+    find =
+      core::Bench::Distinguisher.new(core::Bench::CompiledProject.new(project), table, clock: clock, records: records)
+    known = Hash.new { |hash, rule| hash[rule] = [] }
+    slipping.each do |each|
+      found = find.find(each.rule, each.mutant, run.ground(each.rule, each.mutant), known: known[each.rule.id])
+      known[each.rule.id] |= [found].compact
+      tell.call("record" => each.rule.id, "mistake" => each.place, "script" => found&.script)
+    end
   end
-  clock = core::Bench::Clock.at(asked.fetch("at"), project.conventions)
-  find = core::Bench::Distinguisher.new(core::Bench::CompiledProject.new(project), table, clock: clock, records: records)
-  known = Hash.new { |hash, rule| hash[rule] = [] }
-  slipping.each do |each|
-    found = find.find(each.rule, each.mutant, run.ground(each.rule, each.mutant), known: known[each.rule.id])
-    known[each.rule.id] |= [found].compact
-    tell.call("record" => each.rule.id, "mistake" => each.place, "script" => found&.script)
-  end
-end
 
 $stdout.sync = true
 Process.setpriority(Process::PRIO_PROCESS, 0, 10)
-groups = table.acting_rules.each_with_index.group_by { |_, index| index % Etc.nprocessors }.values.map { |all| all.map(&:first) }
+groups =
+  table
+    .acting_rules
+    .each_with_index
+    .group_by { |_, index| index % Etc.nprocessors }
+    .values
+    .map { |all| all.map(&:first) }
 children = groups.map { |rules| fork { work.call(rules) } }
 Signal.trap("TERM") { children.each { |child| Process.kill("TERM", child) } && exit!(1) }
 exit(children.map { |child| Process.wait2(child).last.success? }.all?)

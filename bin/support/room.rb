@@ -9,8 +9,11 @@ require "rbconfig"
 # set only before Ruby starts, so the same command is run once more with them. Whoever sets any
 # of it by hand is left alone.
 ROOM = {
-  "RUBY_GC_HEAP_INIT_SLOTS" => "700000", "RUBY_GC_HEAP_FREE_SLOTS" => "300000",
-  "RUBY_GC_MALLOC_LIMIT" => "33554432", "RUBY_GC_MALLOC_LIMIT_MAX" => "33554432", "RUBY_GC_OLDMALLOC_LIMIT" => "33554432"
+  "RUBY_GC_HEAP_INIT_SLOTS" => "700000",
+  "RUBY_GC_HEAP_FREE_SLOTS" => "300000",
+  "RUBY_GC_MALLOC_LIMIT" => "33554432",
+  "RUBY_GC_MALLOC_LIMIT_MAX" => "33554432",
+  "RUBY_GC_OLDMALLOC_LIMIT" => "33554432"
 }.freeze
 SERVES = File.basename($PROGRAM_NAME) == "serve.rb"
 COMPILING = (defined?(RubyVM::YJIT) && !SERVES) ? ["--yjit", "--yjit-exec-mem-size=16"].freeze : [].freeze

@@ -24,7 +24,8 @@ end
 def check_port(host, port)
   TCPServer.new(host, port).close
 rescue Errno::EADDRINUSE
-  fail_with("Port #{port} is in use; stop what runs there, or pick another one: PORT=#{(port < 65_535) ? port + 1 : 4567} bin/start")
+  fail_with("Port #{port} is in use; stop what runs there, or pick another one: " \
+    "PORT=#{(port < 65_535) ? port + 1 : 4567} bin/start")
 rescue Errno::EACCES
   fail_with("Port #{port} may not be used by this account; pick one above 1023: PORT=4567 bin/start")
 rescue SocketError, Errno::EADDRNOTAVAIL
@@ -38,28 +39,34 @@ def check_hosts(host, text)
   hosts = text.split(",").map(&:strip).reject(&:empty?)
   return hosts if LOOPBACK.include?(host) || hosts.any?
 
-  fail_with("HOST=#{host} lets other machines in; say by which names they call this one, such as UP_TACK_HOSTS=tack.example,192.0.2.7, with commas between them.")
+  fail_with("HOST=#{host} lets other machines in; say by which names they call this one, such as " \
+    "UP_TACK_HOSTS=tack.example,192.0.2.7, with commas between them.")
 end
 
 def check_proxies(text)
   UpTack::Web::Guard::Proxies.named(text)
 rescue IPAddr::Error
-  fail_with("UP_TACK_PROXIES holds addresses or networks, with commas between them, such as 127.0.0.1,10.0.0.0/8; “#{text}” is not that.")
+  fail_with("UP_TACK_PROXIES holds addresses or networks, with commas between them, such as " \
+    "127.0.0.1,10.0.0.0/8; “#{text}” is not that.")
 end
 
 # What it means, said to whoever starts it.
 def tell_of_hosts(host, hosts)
   return if LOOPBACK.include?(host)
 
-  puts "· Other machines can reach this, under #{hosts.join(", ")} and no other name. Passwords travel in the clear unless a"
-  puts "  proxy in front of it speaks HTTPS (name it in UP_TACK_PROXIES). The demo's people can't come in with one click from there."
+  puts "· Other machines can reach this, under #{hosts.join(", ")} and no other name. Passwords " \
+    "travel in the clear unless a"
+  puts "  proxy in front of it speaks HTTPS (name it in UP_TACK_PROXIES). The demo's people " \
+    "can't come in with one click from there."
 end
 
 # The folder is for this account alone: it holds everything, and the key of the log.
 def check_folder(folder)
   FileUtils.mkdir_p(folder, mode: 0o700)
   File.chmod(0o700, folder)
-  Dir[File.join(folder, "*"), File.join(folder, "*", "*")].each { |path| File.chmod(File.directory?(path) ? 0o700 : 0o600, path) unless File.symlink?(path) }
+  Dir[File.join(folder, "*"), File.join(folder, "*", "*")].each do |path|
+    File.chmod(File.directory?(path) ? 0o700 : 0o600, path) unless File.symlink?(path)
+  end
   probe = File.join(folder, ".up_tack_probe")
   File.write(probe, "")
   File.delete(probe)
@@ -71,7 +78,9 @@ def put_demo_back(path, sure:)
   return unless File.exist?(path)
 
   unless sure
-    fail_with("--fresh would delete all records in #{path}; say --fresh --yes to do it without asking.") unless $stdin.tty?
+    unless $stdin.tty?
+      fail_with("--fresh would delete all records in #{path}; say --fresh --yes to do it without asking.")
+    end
     print "Delete everything in #{path} and put the demo back? [y/N] "
     exit 1 unless $stdin.gets.to_s.strip.downcase.start_with?("y")
   end
@@ -84,7 +93,12 @@ fail_with("There is no option #{unknown.first}; there are --fresh, --empty and -
 host = ENV.fetch("HOST", "127.0.0.1")
 port = port_from(ENV.fetch("PORT", "4567"))
 given = ENV["UP_TACK_DATA"].to_s
-folder = given.empty? ? File.expand_path("../../data", __dir__) : File.expand_path(given, ENV.fetch("UP_TACK_CALLER_DIR", Dir.pwd))
+folder =
+  if given.empty?
+    File.expand_path("../../data", __dir__)
+  else
+    File.expand_path(given, ENV.fetch("UP_TACK_CALLER_DIR", Dir.pwd))
+  end
 path = File.join(folder, "up_tack.sqlite3")
 
 hosts = check_hosts(host, ENV["UP_TACK_HOSTS"].to_s)
@@ -105,7 +119,8 @@ begin
   # Kept, so that a second start before anybody has set it up does not bring the demo after all.
   UpTack::Store::Settings["empty"] = "yes" if ARGV.include?("--empty") && !begun
   if !begun && UpTack::Store::Settings["empty"] == "yes"
-    puts "· Nothing is in it yet: open it in a browser to name the project and its first builder. The page asks for this code:"
+    puts "· Nothing is in it yet: open it in a browser to name the project and its first builder. " \
+      "The page asks for this code:"
     puts "    #{UpTack::UseCases::People::SetUp.new_code}"
   elsif !begun
     puts "· Putting in the demo: Ember Lane Kiln Share"

@@ -13,11 +13,28 @@ say = lambda do |kind, told|
 end
 
 begin
-  book = UpTack::Interchange::Readers::Workbook.new(path, name, UpTack::Interchange::Readers::Workbook.format(path, name), JSON.parse(options))
+  book =
+    UpTack::Interchange::Readers::Workbook.new(
+      path,
+      name,
+      UpTack::Interchange::Readers::Workbook.format(path, name),
+      JSON.parse(options)
+    )
   $stdin.each_line(chomp: true) do |what|
     case what
-    when "head" then say.call("told", {"format" => book.format, "columns" => book.columns, "notes" => book.notes, "sheets" => book.sheets, "sheet" => book.sheet})
-    when "size" then say.call("told", book.size)
+    when "head"
+      say.call(
+        "told",
+        {
+          "format" => book.format,
+          "columns" => book.columns,
+          "notes" => book.notes,
+          "sheets" => book.sheets,
+          "sheet" => book.sheet
+        }
+      )
+    when "size"
+      say.call("told", book.size)
     when "rows"
       book.each_row { |row, place| say.call("told", [row.number, row.cells, row.problem, place]) }
       say.call("told", [nil])

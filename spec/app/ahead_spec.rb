@@ -15,7 +15,14 @@ RSpec.describe "A file that another process reads ahead" do
     CSV.open(path, "w") do |csv|
       csv << ["Piece", "Maker", "Clay weight", "Wet weight", "Tag", "Maker note"]
       rows.times do |index|
-        csv << ["Mug #{index}", (index % 97 == 5) ? "Nobody" : "Maro Tinsley", (index % 50 == 7) ? "heavy" : (600 + (index % 40)).to_s, (index % 60 == 9) ? "1" : (655 + (index % 40)).to_s, (index % 20 == 3) ? "PC-9#{(index % 300).to_s.rjust(4, "0")}" : nil, (index % 3 == 1) ? "=\"two\nlines\"" : nil]
+        csv << [
+          "Mug #{index}",
+          (index % 97 == 5) ? "Nobody" : "Maro Tinsley",
+          (index % 50 == 7) ? "heavy" : (600 + (index % 40)).to_s,
+          (index % 60 == 9) ? "1" : (655 + (index % 40)).to_s,
+          (index % 20 == 3) ? "PC-9#{(index % 300).to_s.rjust(4, "0")}" : nil,
+          (index % 3 == 1) ? "=\"two\nlines\"" : nil
+        ]
       end
     end
     path
@@ -24,7 +31,14 @@ RSpec.describe "A file that another process reads ahead" do
   def bring_in(path, ahead, keep: "passing")
     source = UpTack::Interchange::Source.open(path)
     looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table("pieces"))
-    UpTack::UseCases::Imports::Run.new(workspace, ahead: ahead).call(source: source, table: "pieces", settings: looked.settings, keep: keep, name: "ahead.csv", refused: "#{path}.refused")
+    UpTack::UseCases::Imports::Run.new(workspace, ahead: ahead).call(
+      source: source,
+      table: "pieces",
+      settings: looked.settings,
+      keep: keep,
+      name: "ahead.csv",
+      refused: "#{path}.refused"
+    )
   end
 
   # All that came of it, but for the moment.
@@ -32,10 +46,37 @@ RSpec.describe "A file that another process reads ahead" do
     report = result.report
     untimed = ->(values) { values.reject { |_, value| value.is_a?(Time) } }
     rows = [].tap { |all| pieces.each { |id, row| all << [id, untimed.call(row.to_h)] } }
-    entries = UpTack::Store::Entry.order(:id).pluck(:id, :action, :record_id, :record_title, :differences).map { |*entry, differences| [*entry, JSON.parse(differences).reject { |each| each[2] == "moment" }] }
-    fields = UpTack::Store::Database.connection.select_rows("SELECT field_id, entry_id, COALESCE(last_id, entry_id) FROM up_tack_changed ORDER BY 1, 2").flat_map { |field, first, last| (first..last).map { |entry| [field, entry] } }
-    {counts: [result.made, result.changed, report.looked_at, report.saved, report.unchanged, report.refused_count, report.by_rule], refused: report.refused.map(&:to_a), shown: report.shown.map { |each| [each.id, each.title, each.changes.map { |change| change.values_at(:field, :rule) }] },
-     rows: rows, entries: entries, fields: fields, file: File.read("#{path}.refused"), sound: UpTack::Store::LogCheck.run.sound}
+    entries =
+      UpTack::Store::Entry
+        .order(:id)
+        .pluck(:id, :action, :record_id, :record_title, :differences)
+        .map { |*entry, differences| [*entry, JSON.parse(differences).reject { |each| each[2] == "moment" }] }
+    fields =
+      UpTack::Store::Database
+        .connection
+        .select_rows("SELECT field_id, entry_id, COALESCE(last_id, entry_id) FROM up_tack_changed ORDER BY 1, 2")
+        .flat_map { |field, first, last| (first..last).map { |entry| [field, entry] } }
+    {
+      counts: [
+        result.made,
+        result.changed,
+        report.looked_at,
+        report.saved,
+        report.unchanged,
+        report.refused_count,
+        report.by_rule
+      ],
+      refused: report.refused.map(&:to_a),
+      shown:
+        report.shown.map do |each|
+          [each.id, each.title, each.changes.map { |change| change.values_at(:field, :rule) }]
+        end,
+      rows: rows,
+      entries: entries,
+      fields: fields,
+      file: File.read("#{path}.refused"),
+      sound: UpTack::Store::LogCheck.run.sound
+    }
   end
 
   def in_a_fresh_one
@@ -50,15 +91,31 @@ RSpec.describe "A file that another process reads ahead" do
     expected = told(bring_in(path, alone), path)
     expect(expected[:counts].values_at(0, 5)).to match([be > 1_300, be > 60])
     from = nil
-    seen = lambda do |workspace, **job|
-      helped.call(workspace, **job).tap { |found| found.define_singleton_method(:each_portion) { |given, &block| super(from = given, &block) } }
-    end
+    seen =
+      lambda do |workspace, **job|
+        helped
+          .call(workspace, **job)
+          .tap do |found|
+            found.define_singleton_method(:each_portion) { |given, &block| super(from = given, &block) }
+          end
+      end
     killed = ->(workspace, **job) { helped.call(workspace, **job).tap { |found| Process.kill(:KILL, found.pid) } }
-    halfway = lambda do |workspace, **job|
-      helped.call(workspace, **job).tap { |found| found.define_singleton_method(:each_portion) { |given, &block| super(given) { |rows| block.call(rows).tap { Process.kill(:KILL, pid) } } } }
-    end
+    halfway =
+      lambda do |workspace, **job|
+        helped
+          .call(workspace, **job)
+          .tap do |found|
+            found.define_singleton_method(:each_portion) do |given, &block|
+              super(given) do |rows| block.call(rows).tap { Process.kill(:KILL, pid) } end
+            end
+          end
+      end
     {"helped" => seen, "killed" => killed, "killed halfway" => halfway}.each do |how, way|
-      in_a_fresh_one { told(bring_in(path, way), path).each { |what, found| expect([how, what, found]).to eq([how, what, expected[what]]) } }
+      in_a_fresh_one do
+        told(bring_in(path, way), path).each do |what, found|
+          expect([how, what, found]).to eq([how, what, expected[what]])
+        end
+      end
     end
     expect(from).to eq(1_000)
   end
@@ -79,13 +136,17 @@ RSpec.describe "A file that another process reads ahead" do
     rows = Array.new(12) { |index| UpTack::Interchange::Source::Row.new(index + 2, ["x" * 1_000_000]) }
     source = Struct.new(:rows) { def each_row = rows.each { |row| yield row, row.number } }.new(rows)
     portions = []
-    UpTack::UseCases::Imports::RowSource.new(source, ->(_) { [{}, []] }, nil, nil).each_portion { |portion| portions << portion.map { |row, *| row.number } }
+    UpTack::UseCases::Imports::RowSource
+      .new(source, ->(_) { [{}, []] }, nil, nil)
+      .each_portion { |portion| portions << portion.map { |row, *| row.number } }
     expect(portions).to eq([[2, 3, 4, 5, 6], [7, 8, 9, 10, 11], [12, 13]])
   end
 
   it "is not asked for where it would see something else, or is not worth it" do
     path = file(5)
     job = {source: UpTack::Interchange::Source.open(path), table: workspace.table("pieces"), settings: nil}
-    expect([ahead.begin(workspace, **job, rows: 4_999), ahead.begin(workspace(at: "2026-11-23T09:30"), **job)]).to eq([nil, nil])
+    expect([ahead.begin(workspace, **job, rows: 4_999), ahead.begin(workspace(at: "2026-11-23T09:30"), **job)]).to eq(
+      [nil, nil]
+    )
   end
 end

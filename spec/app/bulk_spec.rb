@@ -3,9 +3,17 @@
 require "store_helper"
 
 RSpec.describe "Changes of many records" do
-  def bulk(kind, by: "Odile Marsh", **parts) = UpTack::UseCases::Bulk::Change.new(workspace(by, at: "2026-11-23T09:30")).call(table: parts.delete(:table) || "pieces", kind: kind, **parts)
+  def bulk(kind, by: "Odile Marsh", **parts) =
+    UpTack::UseCases::Bulk::Change.new(workspace(by, at: "2026-11-23T09:30")).call(
+      table: parts.delete(:table) || "pieces",
+      kind: kind,
+      **parts
+    )
+
   def undo(batch) = UpTack::UseCases::UndoBatch.new(workspace).call(batch.id)
-  def everything(table = "pieces") = [].tap { |all| UpTack::Store::RecordTable.new(workspace.table(table)).each { |id, row| all << [id, row.to_h] } }
+
+  def everything(table = "pieces") =
+    [].tap { |all| UpTack::Store::RecordTable.new(workspace.table(table)).each { |id, row| all << [id, row.to_h] } }
 
   it "tries a change without leaving a trace of it, then makes it as one entry that can be taken back" do
     before = everything
@@ -43,7 +51,9 @@ RSpec.describe "Changes of many records" do
     expect(everything("orders").length).to be < before[1].length
     expect(undo(gone.batch).left).to eq(0)
     expect(everything("orders").map(&:first)).to eq(before[1].map(&:first))
-    expect(everything("order_lines").map { |id, row| [id, row["order"]] }).to eq(before[2].map { |id, row| [id, row["order"]] })
+    expect(everything("order_lines").map { |id, row| [id, row["order"]] }).to eq(
+      before[2].map { |id, row| [id, row["order"]] }
+    )
 
     copied = bulk("copy", ids: [8, 9, 10], keep: "passing")
     tags = everything.map { |_, values| values["tag"] }
@@ -67,14 +77,23 @@ RSpec.describe "Changes of many records" do
     write = UpTack::UseCases::Bulk::Write.new(workspace)
     order = everything("orders").find { |_, values| values["status"] == "Open" }.first
     before = UpTack::Store::Entry.count
-    drafts = Array.new(20) { |index| {typed: {"order" => order, "what" => "Bag #{index}", "quantity" => "2", "price" => "1.50"}.slice(*workspace.table("order_lines").fields.map(&:key))} }
+    drafts =
+      Array.new(20) do |index|
+        {
+          typed: {"order" => order, "what" => "Bag #{index}", "quantity" => "2", "price" => "1.50"}.slice(
+            *workspace.table("order_lines").fields.map(&:key)
+          )
+        }
+      end
     report = write.call(table: "order_lines", drafts: drafts, summary: "Bags", keep: "passing")
     expect(report.saved).to eq(20), report.refused.first&.refusals.inspect
     told = UpTack::Store::Entry.where("id > ?", before).where.not(followed: nil)
     expect(told.count).to be <= 1
     expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound)).to eq([])
     expect(undo(report.batch).left).to eq(0)
-    expect([lines.count, UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.all?(&:sound)]).to eq([3, true])
+    expect([lines.count, UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.all?(&:sound)]).to eq(
+      [3, true]
+    )
   end
 
   it "lets rules elsewhere act each time that a value which they wait for becomes another one, the log holding" do
@@ -82,9 +101,19 @@ RSpec.describe "Changes of many records" do
     change(:PinRule, table: "orders", rule: {"kind" => "tally", "field" => "turns", "watch" => %w[amount]})
     order = everything("orders").find { |_, values| values["status"] == "Open" }.first
     before = UpTack::Store::Entry.count
-    drafts = Array.new(3) { |index| {typed: {"order" => order, "what" => "Bag #{index}", "quantity" => "2", "price" => "1.50"}} }
-    expect(UpTack::UseCases::Bulk::Write.new(workspace).call(table: "order_lines", drafts: drafts, summary: "Bags").saved).to eq(3)
-    expect([UpTack::Store::RecordTable.new(workspace.table("orders")).find(order)["turns"], UpTack::Store::Entry.count - before]).to eq([3, 6])
+    drafts =
+      Array.new(3) do |index|
+        {typed: {"order" => order, "what" => "Bag #{index}", "quantity" => "2", "price" => "1.50"}}
+      end
+    expect(
+      UpTack::UseCases::Bulk::Write.new(workspace).call(table: "order_lines", drafts: drafts, summary: "Bags").saved
+    ).to eq(3)
+    expect(
+      [
+        UpTack::Store::RecordTable.new(workspace.table("orders")).find(order)["turns"],
+        UpTack::Store::Entry.count - before
+      ]
+    ).to eq([3, 6])
     expect(UpTack::Store::LogCheck.run).to have_attributes(sound: true)
   end
 end

@@ -12,7 +12,8 @@ RSpec.describe "Backups and checks" do
 
   it "copies the database while somebody writes, and puts it back with a copy of what it replaces" do
     started = Queue.new
-    writer = Thread.new { 12.times { |index| save_piece(good_piece.merge("piece" => "Jug #{index}")) && started << index } }
+    writer =
+      Thread.new { 12.times { |index| save_piece(good_piece.merge("piece" => "Jug #{index}")) && started << index } }
     started.pop
     copy = backups.make
     writer.join
@@ -37,12 +38,24 @@ RSpec.describe "Backups and checks" do
     clock = ->(text) { UpTack::Clock.standing("Europe/Dublin", text) }
     made = ->(text) { UpTack::UseCases::Maintenance::Backups.new(clock.call(text)).make_due }
     backups.change("every" => "day", "hour" => 2, "keep" => 3, "days" => 10)
-    expect([made.call("2026-11-01T12:00"), made.call("2026-11-01T23:00"), made.call("2026-11-02T01:59"), made.call("2026-11-02T02:00"), made.call("2026-11-02T09:00")].map(&:nil?)).to eq([false, true, true, false, true])
-    %w[2026-11-03T03:00 2026-11-04T03:00 2026-11-05T03:00].each { |text| expect(made.call(text)).to be_a(UpTack::Store::Backups::Copy) }
+    expect(
+      [
+        made.call("2026-11-01T12:00"),
+        made.call("2026-11-01T23:00"),
+        made.call("2026-11-02T01:59"),
+        made.call("2026-11-02T02:00"),
+        made.call("2026-11-02T09:00")
+      ].map(&:nil?)
+    ).to eq([false, true, true, false, true])
+    %w[2026-11-03T03:00 2026-11-04T03:00 2026-11-05T03:00].each do |text|
+      expect(made.call(text)).to be_a(UpTack::Store::Backups::Copy)
+    end
     expect(backups.all.length).to eq(3)
     made.call("2026-12-24T03:00")
     expect(backups.all.length).to eq(1)
-    [{"every" => "sometimes"}, {"keep" => 0}, {"hour" => 24}, {"days" => "many"}].each { |plain| expect { backups.change(plain) }.to raise_error(Core::Design::Invalid) }
+    [{"every" => "sometimes"}, {"keep" => 0}, {"hour" => 24}, {"days" => "many"}].each do |plain|
+      expect { backups.change(plain) }.to raise_error(Core::Design::Invalid)
+    end
     backups.change("every" => "never")
     expect(made.call("2027-12-24T03:00")).to be_nil
   end
@@ -50,7 +63,9 @@ RSpec.describe "Backups and checks" do
   it "makes those that are due though something else of the schedule fails" do
     allow(UpTack::UseCases::SendNotices).to receive(:new).and_raise("no post today")
     allow(UpTack::Store::Head).to receive(:note).and_raise(Errno::ENOSPC)
-    expect { UpTack::Schedule.look }.to output(/signed end of the log: Errno::ENOSPC.*notices: RuntimeError: no post today/m).to_stderr
+    expect { UpTack::Schedule.look }.to output(
+      /signed end of the log: Errno::ENOSPC.*notices: RuntimeError: no post today/m
+    ).to_stderr
     expect(backups.all.map(&:why)).to eq(["on schedule"])
   end
 
@@ -64,15 +79,27 @@ RSpec.describe "Backups and checks" do
   end
 
   it "finds stale values, counters behind their numbers, links to nothing and a changed log", :tampers do
-    check = -> { UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).to_h { |each| [each.what, each.told] } }
+    check = -> do
+      UpTack::UseCases::Maintenance::IntegrityCheck
+        .new(workspace)
+        .call
+        .reject(&:sound)
+        .to_h { |each| [each.what, each.told] }
+    end
     expect(check.call).to eq({})
     connection = UpTack::Store::Database.connection
     connection.execute("UPDATE pieces SET loss = 99 WHERE id IN (1, 2)")
-    connection.execute("UPDATE up_tack_counters SET next = 5 WHERE field_id = '#{workspace.table("pieces").field("tag").id}'")
+    connection.execute("UPDATE up_tack_counters SET next = 5 WHERE field_id = " \
+      "'#{workspace.table("pieces").field("tag").id}'")
     connection.execute("PRAGMA foreign_keys = OFF")
     connection.execute("UPDATE pieces SET clay = 999 WHERE id = 3")
     connection.execute("PRAGMA foreign_keys = ON")
-    expect(check.call).to match("values" => /Weight lost % of Pieces in 2/, "counters" => /Tag of Pieces was given up to 28, and its counter stands at 5/, "links" => /1 links lead nowhere: pieces 3/, "log" => /Clay of record 3 of Pieces is not what entry \d+ tells/)
+    expect(check.call).to match(
+      "values" => /Weight lost % of Pieces in 2/,
+      "counters" => /Tag of Pieces was given up to 28, and its counter stands at 5/,
+      "links" => /1 links lead nowhere: pieces 3/,
+      "log" => /Clay of record 3 of Pieces is not what entry \d+ tells/
+    )
     expect(connection.select_value("SELECT loss FROM pieces WHERE id = 1")).to eq(99)
     out = StringIO.new
     path = UpTack::Store::Database.path
@@ -91,14 +118,25 @@ RSpec.describe "Backups and checks" do
     end
     file = File.join(UpTack::App::ROOT, "demo", "imports", "clays_with_semicolons.csv")
     refused = File.join(StoreHelp::FOLDER, "refused.csv")
-    expect(run.call("import", "clays", file, "--dry-run", "--refused", refused)).to match([1, /3 rows: 2 new, 0 changed, 0 as they are, 1 refused\nrow 4: .*Nothing was saved/m, ""])
+    expect(run.call("import", "clays", file, "--dry-run", "--refused", refused)).to match(
+      [1, /3 rows: 2 new, 0 changed, 0 as they are, 1 refused\nrow 4: .*Nothing was saved/m, ""]
+    )
     expect(File.read(refused)).to include("Glass sand").and include("Up Tack says")
     copy = run.call("backup")[1].strip
-    expect(run.call("import", "clays", file, "--passing", "--map", "Price a kg €=-", "--match", "name")).to match([1, /2 new/, ""])
+    expect(run.call("import", "clays", file, "--passing", "--map", "Price a kg €=-", "--match", "name")).to match(
+      [1, /2 new/, ""]
+    )
     expect(names).to include("Moor", "Reed")
-    expect(run.call("restore", copy)).to match([0, /restored; everybody signs in again; what was there is .*-restore.sqlite3/, ""])
+    expect(run.call("restore", copy)).to match(
+      [0, /restored; everybody signs in again; what was there is .*-restore.sqlite3/, ""]
+    )
     expect(names).not_to include("Moor")
     expect(run.call("restore")[1].lines.length).to eq(2)
-    [["import", "nothing", file], ["import", "clays", "missing.csv"], ["import", "clays", file, "--map", "Nope=name"], ["restore", "missing.sqlite3"]].each { |arguments| expect(run.call(*arguments).first).to eq(2), arguments.inspect }
+    [
+      ["import", "nothing", file],
+      %w[import clays missing.csv],
+      ["import", "clays", file, "--map", "Nope=name"],
+      %w[restore missing.sqlite3]
+    ].each { |arguments| expect(run.call(*arguments).first).to eq(2), arguments.inspect }
   end
 end

@@ -18,7 +18,9 @@ RSpec.describe UpTack::Clock, :no_database do
   end
 
   it "knows no hour that there is not" do
-    ["2026-02-30T10:00", "2026-01-01T24:00", "soon", "", nil, "2026-13-01"].each { |text| expect(standing(text)).to be_nil }
+    ["2026-02-30T10:00", "2026-01-01T24:00", "soon", "", nil, "2026-13-01"].each do |text|
+      expect(standing(text)).to be_nil
+    end
   end
 
   it "goes by the machine otherwise" do

@@ -7,12 +7,41 @@ RSpec.describe "Changing the design" do
 
   it "makes real tables with typed columns, whatever the names" do
     change(:AddTable, label: "Order", key: "order")
-    {"Select" => "text", "Weight, net" => "number", "Paid on" => "date", "Group" => "yes_no", "Größe" => "choice", "Note" => "long_text"}.each do |label, type|
-      change(:AddField, table: "order", parts: {"label" => label, "type" => type, "choices" => (%w[S M] if type == "choice")})
+    {
+      "Select" => "text",
+      "Weight, net" => "number",
+      "Paid on" => "date",
+      "Group" => "yes_no",
+      "Größe" => "choice",
+      "Note" => "long_text"
+    }.each do |label, type|
+      change(
+        :AddField,
+        table: "order",
+        parts: {"label" => label, "type" => type, "choices" => (%w[S M] if type == "choice")}
+      )
     end
-    expect(columns("order")).to eq("id" => "integer", "name" => "text", "select" => "text", "weight_net" => "decimal", "paid_on" => "date", "group" => "boolean", "grosse" => "text", "note" => "text")
-    answer = UpTack::UseCases::SaveRecord.new(workspace).call(table: "order", typed: {"select" => "from", "weight_net" => "0.1", "group" => "y", "grosse" => "m"})
-    expect(UpTack::Store::RecordTable.new(workspace.table("order")).find(answer.record.id)).to include("select" => "from", "weight_net" => number("0.1"), "group" => true, "grosse" => "M")
+    expect(columns("order")).to eq(
+      "id" => "integer",
+      "name" => "text",
+      "select" => "text",
+      "weight_net" => "decimal",
+      "paid_on" => "date",
+      "group" => "boolean",
+      "grosse" => "text",
+      "note" => "text"
+    )
+    answer =
+      UpTack::UseCases::SaveRecord.new(workspace).call(
+        table: "order",
+        typed: {"select" => "from", "weight_net" => "0.1", "group" => "y", "grosse" => "m"}
+      )
+    expect(UpTack::Store::RecordTable.new(workspace.table("order")).find(answer.record.id)).to include(
+      "select" => "from",
+      "weight_net" => number("0.1"),
+      "group" => true,
+      "grosse" => "M"
+    )
   end
 
   it "keeps the records through renaming, also when two fields change names" do
@@ -67,7 +96,14 @@ RSpec.describe "Changing the design" do
 
   it "foresees what deleting a field takes along" do
     losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "pieces", field: "tare")
-    expect(losses).to have_attributes(values: 28, rules: ["Tare g begins as 55.", "This must hold: Clay weight g + Tare g = Wet weight g.", "It leaves the form Reception of Pieces."])
+    expect(losses).to have_attributes(
+      values: 28,
+      rules: [
+        "Tare g begins as 55.",
+        "This must hold: Clay weight g + Tare g = Wet weight g.",
+        "It leaves the form Reception of Pieces."
+      ]
+    )
   end
 
   it "undoes and redoes step by step, and forgets what to redo after a new change" do
@@ -143,7 +179,14 @@ RSpec.describe "Changing the design" do
   end
 
   it "foresees a change to a choice by the choices that it will have" do
-    losses = ->(choices) { UpTack::UseCases::PreviewLosses.new(workspace).call(table: "members", field: "name", type: "choice", choices: choices) }
+    losses = ->(choices) do
+      UpTack::UseCases::PreviewLosses.new(workspace).call(
+        table: "members",
+        field: "name",
+        type: "choice",
+        choices: choices
+      )
+    end
     expect(losses.call([])).to have_attributes(values: 12, kept: 0)
     expect(losses.call(["Ansa Velt", "teodor quill"])).to have_attributes(values: 9, kept: 3)
   end
@@ -159,7 +202,9 @@ RSpec.describe "Changing the design" do
   it "takes the changes of two builders who looked at the same state" do
     first, second = Array.new(2) { workspace.tap(&:project) }
     {"One" => first, "Two" => second}.each do |label, seen|
-      UpTack::UseCases::ChangeDesign.new(seen).call(Core::Design::Changes::AddField.new(table: "pieces", parts: {"label" => label, "type" => "text"}))
+      UpTack::UseCases::ChangeDesign.new(seen).call(
+        Core::Design::Changes::AddField.new(table: "pieces", parts: {"label" => label, "type" => "text"})
+      )
     end
     expect(workspace.table("pieces").fields.map(&:label).last(2)).to eq(%w[One Two])
     expect(columns("pieces")).to include("one", "two")
@@ -181,7 +226,9 @@ RSpec.describe "Changing the design" do
   it "keeps neither revision nor column of a change that fails half way" do
     before = [UpTack::Store::Revision.count, columns("pieces")]
     allow(UpTack::Store::Revision).to receive(:create!).and_raise(ActiveRecord::StatementInvalid, "disk full")
-    expect { change(:AddField, table: "pieces", parts: {"label" => "Late", "type" => "text"}) }.to raise_error(ActiveRecord::StatementInvalid)
+    expect { change(:AddField, table: "pieces", parts: {"label" => "Late", "type" => "text"}) }.to raise_error(
+      ActiveRecord::StatementInvalid
+    )
     expect([UpTack::Store::Revision.count, columns("pieces")]).to eq(before)
   end
 end

@@ -10,7 +10,10 @@ RSpec.describe "A database of an earlier version", :tampers do
   around do |example|
     Dir.mktmpdir do |folder|
       @path = File.join(folder, "up_tack.sqlite3")
-      File.binwrite(@path, Zlib.gunzip(File.binread(File.expand_path("../fixtures/database_before_keys.sqlite3.gz", __dir__))))
+      File.binwrite(
+        @path,
+        Zlib.gunzip(File.binread(File.expand_path("../fixtures/database_before_keys.sqlite3.gz", __dir__)))
+      )
       example.run
     end
   end
@@ -23,12 +26,31 @@ RSpec.describe "A database of an earlier version", :tampers do
     people = raw("SELECT name FROM up_tack_people").flatten
     store::Database.open(@path)
     expect(store::LogCheck.run).to have_attributes(sound: true, entries: before.length, faults: [])
-    expect(store::Entry.order(:id).map { |entry| [entry.id, entry.person_id, entry.person_name, entry.record_title, entry.batch_id] }).to eq(before.map { |row| row.values_at(0, 2, 3, 4, 5) })
-    expect(store::Entry.order(:id).map { |entry| entry.field_changes.map { |change| change.to_a.map { |value| store::PersonNames.reveal(value) } } }).to eq(told.map { |text| JSON.parse(text) })
-    expect(raw("SELECT person_name, differences FROM up_tack_entries").flatten.count { |text| people.any? { |name| text == name } }).to eq(0)
-    expect([store::Settings.demo_people, store::Token.count, File.stat(@path).mode & 0o777]).to eq([[1, 2, 3, 4], 1, 0o600])
+    expect(
+      store::Entry
+        .order(:id)
+        .map { |entry| [entry.id, entry.person_id, entry.person_name, entry.record_title, entry.batch_id] }
+    ).to eq(before.map { |row| row.values_at(0, 2, 3, 4, 5) })
+    expect(
+      store::Entry
+        .order(:id)
+        .map do |entry|
+          entry.field_changes.map { |change| change.to_a.map { |value| store::PersonNames.reveal(value) } }
+        end
+    ).to eq(told.map { |text| JSON.parse(text) })
+    expect(
+      raw("SELECT person_name, differences FROM up_tack_entries").flatten.count do |text|
+        people.any? { |name| text == name }
+      end
+    ).to eq(0)
+    expect([store::Settings.demo_people, store::Token.count, File.stat(@path).mode & 0o777]).to eq(
+      [[1, 2, 3, 4], 1, 0o600]
+    )
     expect(save_piece(good_piece).state).to eq(:saved)
-    expect(UpTack::UseCases::UndoBatch.new(workspace).call(store::Batch.first.id)).to have_attributes(undone: 12, left: 0)
+    expect(UpTack::UseCases::UndoBatch.new(workspace).call(store::Batch.first.id)).to have_attributes(
+      undone: 12,
+      left: 0
+    )
     expect(store::LogCheck.run.faults).to eq([])
   end
 
@@ -38,6 +60,9 @@ RSpec.describe "A database of an earlier version", :tampers do
     file.execute("UPDATE up_tack_entries SET record_title = 'x' WHERE id = 30")
     file.close
     2.times { store::Database.open(@path) }
-    expect(store::LogCheck.run).to have_attributes(sound: false, why: "Entry 30 did not hold when the log was first sealed under a key.")
+    expect(store::LogCheck.run).to have_attributes(
+      sound: false,
+      why: "Entry 30 did not hold when the log was first sealed under a key."
+    )
   end
 end

@@ -25,15 +25,30 @@ RSpec.describe "bin/uptack eval", :no_database do
       ["a + 2.2", "--values", "{\"a\":1.10}"] => ["number", "3.3"],
       ["value(a) * 3", "--values", "{\"a\":\"1.10\"}"] => ["number", "3.3"],
       ["--values", "{\"A\":null,\"ok\":true}", "a is blank and ok"] => ["yes/no", true],
-      ["a", "--values", "{\"a\":0.30000000000000}"] => ["number", "0.3"]
-    }.each { |arguments, (type, value)| expect([arguments, run(*arguments)]).to eq([arguments, [0, {"type" => type, "value" => value}, nil]]) }
+      ["a", "--values", "{\"a\":0.30000000000000}"] => %w[number 0.3]
+    }.each do |arguments, (type, value)|
+      expect([arguments, run(*arguments)]).to eq([arguments, [0, {"type" => type, "value" => value}, nil]])
+    end
   end
 
   it "tells a mistake with its place and exits with 1" do
-    expect(run("1 + x")).to eq([1, nil, {"message" => "There is no field `x`; a text stands in quotes, like \"x\".", "from" => 4, "to" => 5}])
-    expect(run("10 ^ 20")).to eq([1, nil, {"message" => "The result has more than 15 digits.", "from" => 0, "to" => 7}])
+    expect(run("1 + x")).to eq(
+      [1, nil, {"message" => "There is no field `x`; a text stands in quotes, like \"x\".", "from" => 4, "to" => 5}]
+    )
+    expect(run("10 ^ 20")).to eq(
+      [1, nil, {"message" => "The result has more than 15 digits.", "from" => 0, "to" => 7}]
+    )
     expect(run("\xff\xfe").first(2)).to eq([1, nil])
-    [[], ["1", "2"], ["a", "--values", "{"], ["a", "--values", "[1]"], ["a", "--values", "{\"a\":[1]}"], ["a", "--values", "{\"a\":#{"9" * 40}}"], ["1", "--today", "31 Feb"], ["1", "--today"]].each do |arguments|
+    [
+      [],
+      %w[1 2],
+      %w[a --values {],
+      ["a", "--values", "[1]"],
+      ["a", "--values", "{\"a\":[1]}"],
+      ["a", "--values", "{\"a\":#{"9" * 40}}"],
+      ["1", "--today", "31 Feb"],
+      %w[1 --today]
+    ].each do |arguments|
       status, out, err = run(*arguments)
       expect([status, out, err&.keys]).to eq([1, nil, %w[message from to]]), arguments.inspect
     end

@@ -12,7 +12,21 @@ RSpec.describe "A database after anything" do
 
   def steps
     {
-      edit: 5, add: 2, delete: 1, calculate: 3, stamp: 2, unpin: 3, retype: 2, remove: 1, rename: 1, undo: 5, redo: 2, put_back: 2, undo_batch: 1, bulk: 1, restore: 1
+      edit: 5,
+      add: 2,
+      delete: 1,
+      calculate: 3,
+      stamp: 2,
+      unpin: 3,
+      retype: 2,
+      remove: 1,
+      rename: 1,
+      undo: 5,
+      redo: 2,
+      put_back: 2,
+      undo_batch: 1,
+      bulk: 1,
+      restore: 1
     }.flat_map { |name, weight| [name] * weight }
   end
 
@@ -30,14 +44,23 @@ RSpec.describe "A database after anything" do
     end
   end
 
-  def typed(table) = table.fields.reject { |field| table.given?(field.key) || %w[time moment].include?(field.type) }.sample(@random.rand(1..3), random: @random).to_h { |field| [field.key, value_for(field)] }
+  def typed(table) =
+    table
+      .fields
+      .reject { |field| table.given?(field.key) || %w[time moment].include?(field.type) }
+      .sample(@random.rand(1..3), random: @random)
+      .to_h { |field| [field.key, value_for(field)] }
 
   def edit
     here = table
     UpTack::UseCases::SaveRecord.new(workspace).call(table: here.key, typed: typed(here), id: pick(ids(here)))
   end
 
-  def add = UpTack::UseCases::SaveRecord.new(workspace).call(table: "pieces", typed: good_piece.merge(typed(workspace.table("pieces"))))
+  def add =
+    UpTack::UseCases::SaveRecord.new(workspace).call(
+      table: "pieces",
+      typed: good_piece.merge(typed(workspace.table("pieces")))
+    )
 
   def delete
     here = table
@@ -50,8 +73,20 @@ RSpec.describe "A database after anything" do
     others = here.fields.select { |other| other.kind == field.kind && other != field && !other.link? }
     return if others.empty? || %w[choice yes_no time moment].include?(field.type)
 
-    formula = {"number" => "coalesce(#{pick(others).key}, 0) + 1", "date" => "#{pick(others).key} + 1"}.fetch(field.type) { "#{pick(others).key} & \"!\"" }
-    change(:PinRule, table: here.key, rule: {"kind" => "calculation", "field" => field.key, "formula" => formula, "keeping" => pick(%w[always always shown once])})
+    formula =
+      {"number" => "coalesce(#{pick(others).key}, 0) + 1", "date" => "#{pick(others).key} + 1"}.fetch(field.type) do
+        "#{pick(others).key} & \"!\""
+      end
+    change(
+      :PinRule,
+      table: here.key,
+      rule: {
+        "kind" => "calculation",
+        "field" => field.key,
+        "formula" => formula,
+        "keeping" => pick(%w[always always shown once])
+      }
+    )
   end
 
   def stamp
@@ -69,7 +104,12 @@ RSpec.describe "A database after anything" do
   def retype
     here = table
     field = pick(here.fields.reject(&:link?))
-    change(:ChangeField, table: here.key, field: field.key, parts: pick([{"type" => "text"}, {"type" => "number"}, {"decimals" => 0}, {"type" => "long_text"}]))
+    change(
+      :ChangeField,
+      table: here.key,
+      field: field.key,
+      parts: pick([{"type" => "text"}, {"type" => "number"}, {"decimals" => 0}, {"type" => "long_text"}])
+    )
   end
 
   def remove
@@ -79,7 +119,12 @@ RSpec.describe "A database after anything" do
 
   def rename
     here = table
-    change(:ChangeField, table: here.key, field: pick(here.fields).key, parts: {"label" => "Named #{@random.rand(1_000)}"})
+    change(
+      :ChangeField,
+      table: here.key,
+      field: pick(here.fields).key,
+      parts: {"label" => "Named #{@random.rand(1_000)}"}
+    )
   end
 
   def undo = design.undo
@@ -87,7 +132,14 @@ RSpec.describe "A database after anything" do
   def put_back = design.put_back(pick(UpTack::Store::Revision.pluck(:id)))
 
   def bulk
-    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: "pieces", drafts: ids(workspace.table("pieces")).first(5).map { |id| {id: id, typed: {"glazed" => "yes", "clay_weight" => @random.rand(100..900).to_s}} }, summary: "Some")
+    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(
+      table: "pieces",
+      drafts:
+        ids(workspace.table("pieces"))
+          .first(5)
+          .map { |id| {id: id, typed: {"glazed" => "yes", "clay_weight" => @random.rand(100..900).to_s}} },
+      summary: "Some"
+    )
   end
 
   def undo_batch
@@ -112,16 +164,24 @@ RSpec.describe "A database after anything" do
       @random = Random.new(RSpec.configuration.seed + round)
       done = Array.new(12) { pick(steps).tap { |step| attempt(step) } }
       findings = UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound)
-      expect(findings.map(&:told)).to eq([]), "after #{done.join(", ")} (seed #{RSpec.configuration.seed + round}): #{findings.map(&:told).join(" ")}"
+      expect(findings.map(&:told)).to eq([]), "after #{done.join(", ")} " \
+        "(seed #{RSpec.configuration.seed + round}): #{findings.map(&:told).join(" ")}"
     end
   end
 
-  def sound = expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)).to(eq([]))
+  def sound =
+    expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)).to(eq([]))
 
   it "follows values that come back when a calculation is taken off" do
-    [%w[Girth number], %w[Doubled number]].each { |label, type| change(:AddField, table: "pieces", parts: {"label" => label, "type" => type}) }
+    [%w[Girth number], %w[Doubled number]].each do |label, type|
+      change(:AddField, table: "pieces", parts: {"label" => label, "type" => type})
+    end
     save_piece({"girth" => "30"}, id: 3)
-    change(:PinRule, table: "pieces", rule: {"kind" => "calculation", "field" => "doubled", "formula" => "girth * 2"})
+    change(
+      :PinRule,
+      table: "pieces",
+      rule: {"kind" => "calculation", "field" => "doubled", "formula" => "girth * 2"}
+    )
     change(:PinRule, table: "pieces", rule: {"kind" => "calculation", "field" => "girth", "formula" => "7"})
     expect(pieces.find(3)["doubled"]).to eq(14)
     design.undo
@@ -132,7 +192,11 @@ RSpec.describe "A database after anything" do
   it "follows what the log tells of stamps and tallies, and takes that back with them" do
     change(:AddField, table: "pieces", parts: {"label" => "Touches", "type" => "number"})
     change(:AddField, table: "pieces", parts: {"label" => "Effort", "type" => "number"})
-    change(:PinRule, table: "pieces", rule: {"kind" => "calculation", "field" => "effort", "formula" => "coalesce(touches, 0) * 10"})
+    change(
+      :PinRule,
+      table: "pieces",
+      rule: {"kind" => "calculation", "field" => "effort", "formula" => "coalesce(touches, 0) * 10"}
+    )
     kept = save_piece({"touches" => "5"}, id: 4).record.values["touches"]
     3.times { |index| save_piece({"maker_note" => "Note #{index}"}, id: 3) }
     change(:PinRule, table: "pieces", rule: {"kind" => "tally", "field" => "touches", "watch" => ["maker_note"]})

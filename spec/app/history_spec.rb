@@ -5,31 +5,48 @@ require "store_helper"
 RSpec.describe "The change log and what it knows" do
   def tamper(*statements)
     connection = UpTack::Store::Database.connection
-    connection.select_values("SELECT name FROM sqlite_master WHERE type = 'trigger' AND name LIKE 'up_tack_entries%'").each { |name| connection.execute("DROP TRIGGER #{name}") }
+    connection
+      .select_values("SELECT name FROM sqlite_master WHERE type = 'trigger' AND name LIKE 'up_tack_entries%'")
+      .each { |name| connection.execute("DROP TRIGGER #{name}") }
     statements.each { |statement| connection.execute(statement) }
     UpTack::Store::LogCheck.run
   end
 
-  def put_back(entry, field: nil, by: "Odile Marsh") = UpTack::UseCases::History::PutBack.new(workspace(by)).call(entry: entry, field: field).last
-  def pin(kind, field, **parts) = change(:PinRule, table: "pieces", rule: {"kind" => kind, "field" => field}.merge(parts.transform_keys(&:to_s)))
-  def add(fields) = fields.each { |label, type| change(:AddField, table: "pieces", parts: {"label" => label, "type" => type}) }
+  def put_back(entry, field: nil, by: "Odile Marsh") =
+    UpTack::UseCases::History::PutBack.new(workspace(by)).call(entry: entry, field: field).last
+
+  def pin(kind, field, **parts) =
+    change(:PinRule, table: "pieces", rule: {"kind" => kind, "field" => field}.merge(parts.transform_keys(&:to_s)))
+
+  def add(fields) =
+    fields.each { |label, type| change(:AddField, table: "pieces", parts: {"label" => label, "type" => type}) }
 
   it "holds from the first entry to the last" do
-    expect(UpTack::Store::LogCheck.run).to have_attributes(sound: true, entries: UpTack::Store::Entry.count, set_back: [])
+    expect(UpTack::Store::LogCheck.run).to have_attributes(
+      sound: true,
+      entries: UpTack::Store::Entry.count,
+      set_back: []
+    )
   end
 
   {
     "UPDATE up_tack_entries SET person_name = 'Nobody' WHERE id = 7" => 7,
     "UPDATE up_tack_entries SET made_at = '2026-01-01 00:00:00' WHERE id = 9" => 9,
-    "UPDATE up_tack_entries SET differences = replace(differences, 'Ansa', 'Anna') WHERE differences LIKE '%Ansa Velt%'" => :some,
+    "UPDATE up_tack_entries SET differences = replace(differences, 'Ansa', 'Anna') WHERE " \
+      "differences LIKE '%Ansa Velt%'" => :some,
     "DELETE FROM up_tack_entries WHERE id = 12" => 12,
     "DELETE FROM up_tack_entries WHERE id > 20" => 21,
-    "INSERT INTO up_tack_entries (id, made_at, person_name, way, action, table_id, record_id, revision_id, differences, seal) SELECT max(id) + 1, made_at, 'x', way, action, table_id, 1, 1, '[]', 'abc' FROM up_tack_entries" => :last,
+    "INSERT INTO up_tack_entries (id, made_at, person_name, way, action, table_id, record_id, " \
+      "revision_id, differences, seal) SELECT max(id) + 1, made_at, 'x', way, action, table_id, " \
+      "1, 1, '[]', 'abc' FROM up_tack_entries" => :last,
     "UPDATE up_tack_entries SET seal = NULL WHERE id = 5" => 5
   }.each do |statement, expected|
     it "names the first entry that does not hold after: #{statement[0, 60]}", :tampers do
       verdict = tamper(statement)
-      expected = {some: UpTack::Store::Entry.where("differences LIKE '%Anna Velt%'").minimum(:id), last: UpTack::Store::Entry.maximum(:id)}.fetch(expected, expected)
+      expected = {
+        some: UpTack::Store::Entry.where("differences LIKE '%Anna Velt%'").minimum(:id),
+        last: UpTack::Store::Entry.maximum(:id)
+      }.fetch(expected, expected)
       expect(verdict).to have_attributes(sound: false, broken: expected)
     end
   end
@@ -43,10 +60,26 @@ RSpec.describe "The change log and what it knows" do
       [status, out.string]
     end
     count = UpTack::Store::Entry.count
-    expect(run.call).to match([0, /\Achange log: #{count} entries and 5 events, all hold\nup to entry #{count} \(seal \h{64}\) and event 5 .*, signed under key \h{16}\n\z/])
+    expect(run.call).to match(
+      [
+        0,
+        Regexp.new(
+          "\\Achange log: #{count} entries and 5 events, all hold\n" \
+            "up to entry #{count} \\(seal \\h{64}\\) and event 5 .*, signed under key \\h{16}\n\\z"
+        )
+      ]
+    )
     save_piece(good_piece, at: "2027-03-02T10:00")
     save_piece(good_piece, at: "2027-03-01T10:00")
-    expect(run.call).to match([0, /\Achange log: before entry #{count + 2} the clock was set back by 1 day\nchange log: #{count + 2} entries and 5 events, all hold\n/])
+    expect(run.call).to match(
+      [
+        0,
+        Regexp.new(
+          "\\Achange log: before entry #{count + 2} the clock was set back by 1 day\n" \
+            "change log: #{count + 2} entries and 5 events, all hold\n"
+        )
+      ]
+    )
     tamper("UPDATE up_tack_entries SET record_title = 'x' WHERE id = 3")
     expect(run.call).to match([1, /^change log: What entry 3 says is not what was sealed/])
     expect(UpTack::Commands.run(["verify-log", "#{path}.gone"], out: StringIO.new, err: StringIO.new)).to eq(2)
@@ -55,7 +88,10 @@ RSpec.describe "The change log and what it knows" do
 
   it "finds the entries that tell of a field, be they many in a row or few, and kept by an older version", :tampers do
     table = workspace.table("pieces")
-    drafts = Array.new(40) { |index| {typed: good_piece.merge((index % 7 == 3) ? {} : {"maker_note" => "No. #{index}"})} }
+    drafts =
+      Array.new(40) do |index|
+        {typed: good_piece.merge((index % 7 == 3) ? {} : {"maker_note" => "No. #{index}"})}
+      end
     UpTack::UseCases::Bulk::Write.new(workspace).call(table: "pieces", drafts: drafts, summary: "Forty pieces")
     save_piece({"maker_note" => "Late."}, id: 20)
     connection = UpTack::Store::Database.connection
@@ -63,9 +99,16 @@ RSpec.describe "The change log and what it knows" do
     connection.execute("UPDATE up_tack_changed SET last_id = NULL WHERE last_id = entry_id")
     expect(connection.select_value("SELECT COUNT(*) FROM up_tack_changed WHERE last_id > entry_id")).to be > 5
     table.fields.each do |field|
-      telling = UpTack::Store::Entry.order(id: :desc).select { |entry| entry.field_changes.any? { |change| change.field_id == field.id } }
-      found = ->(before) { UpTack::Store::FieldChangeIndex.newest(UpTack::Store::FieldChangeIndex.entries(field.id), before).to_a }
-      expect([found.call(nil), found.call(telling[telling.length / 2]&.id)]).to eq([telling, telling.drop((telling.length / 2) + 1)].then { |all, rest| telling.any? ? [all, rest] : [[], []] })
+      telling =
+        UpTack::Store::Entry
+          .order(id: :desc)
+          .select { |entry| entry.field_changes.any? { |change| change.field_id == field.id } }
+      found = ->(before) do
+        UpTack::Store::FieldChangeIndex.newest(UpTack::Store::FieldChangeIndex.entries(field.id), before).to_a
+      end
+      expect([found.call(nil), found.call(telling[telling.length / 2]&.id)]).to eq(
+        [telling, telling.drop((telling.length / 2) + 1)].then { |all, rest| telling.any? ? [all, rest] : [[], []] }
+      )
       ids = telling.map(&:record_id).uniq
       expect(UpTack::Store::ChangeLog.ever_given(table, field, [*1..200])).to match_array(ids & [*1..200])
     end
@@ -75,11 +118,18 @@ RSpec.describe "The change log and what it knows" do
     ids = workspace.table("pieces").fields.to_h { |field| [field.key, field.id] }
     change(:ChangeTable, table: "pieces", parts: {"log" => {"only" => [ids["stage"]]}})
     answer = save_piece({"maker_note" => "Quiet.", "piece" => "Dish"}, id: 20)
-    expect(entries(table: workspace.table("pieces"), record: 20).first).to have_attributes(id: answer.record.version, field_changes: [])
+    expect(entries(table: workspace.table("pieces"), record: 20).first).to have_attributes(
+      id: answer.record.version,
+      field_changes: []
+    )
     change(:ChangeTable, table: "pieces", parts: {"log" => {"all_but" => ids.except("piece").values}})
     save_piece({"maker_note" => "Quieter.", "piece" => "Bowl"}, id: 20)
-    expect(entries(record: 20, table: workspace.table("pieces")).first.field_changes.map(&:field_label)).to eq(["Piece"])
-    expect { change(:ChangeTable, table: "pieces", parts: {"log" => {"some" => []}}) }.to raise_error(Core::Design::Invalid)
+    expect(entries(record: 20, table: workspace.table("pieces")).first.field_changes.map(&:field_label)).to eq(
+      ["Piece"]
+    )
+    expect { change(:ChangeTable, table: "pieces", parts: {"log" => {"some" => []}}) }.to raise_error(
+      Core::Design::Invalid
+    )
   end
 
   it "finds entries by person, field, rule, way and period" do
@@ -102,7 +152,11 @@ RSpec.describe "The change log and what it knows" do
     expect(put_back(middle, field: note).record.values["maker_note"]).to eq("First.")
     expect(put_back(middle, by: "Bram Tolley").record.values).to include("maker_note" => "First.", "fragile" => false)
     expect(pieces.find(20)["piece"]).not_to eq("Dish")
-    expect(entries(table: workspace.table("pieces"), record: 20).first).to have_attributes(way: "put back", person_name: "Bram Tolley", action: "update")
+    expect(entries(table: workspace.table("pieces"), record: 20).first).to have_attributes(
+      way: "put back",
+      person_name: "Bram Tolley",
+      action: "update"
+    )
     expect { put_back(middle) }.to raise_error(Core::Design::Invalid, /as it was then/)
   end
 
@@ -128,7 +182,11 @@ RSpec.describe "The change log and what it knows" do
     pin("stamp", "fired_on", event: "reached", when: 'stage = "Bisque fired"')
     pin("tally", "touches", watch: %w[piece stage])
     expect(pieces.find(created)).to include(
-      "begun" => Time.utc(2027, 1, 4, 9, 15), "begun_by" => "Senna Whitlock", "touched" => Date.new(2027, 1, 6), "fired_on" => Date.new(2027, 1, 5), "touches" => 2
+      "begun" => Time.utc(2027, 1, 4, 9, 15),
+      "begun_by" => "Senna Whitlock",
+      "touched" => Date.new(2027, 1, 6),
+      "fired_on" => Date.new(2027, 1, 5),
+      "touches" => 2
     )
   end
 
@@ -138,7 +196,10 @@ RSpec.describe "The change log and what it knows" do
     save_piece({"waxed" => "yes"}, id: 20, by: "Bram Tolley", at: "2027-01-05T10:00")
     save_piece({"waxed" => "no"}, id: 20, at: "2027-01-05T11:00")
     save_piece({"waxed" => true}, id: 20, by: "Senna Whitlock", at: "2027-07-05T10:00")
-    expect(pieces.find(20)).to include("waxed" => false, "tale" => "5 Jan 2027, 10:00  Waxed by Bram Tolley\n5 Jul 2027, 10:00  Waxed by Senna Whitlock")
+    expect(pieces.find(20)).to include(
+      "waxed" => false,
+      "tale" => "5 Jan 2027, 10:00  Waxed by Bram Tolley\n5 Jul 2027, 10:00  Waxed by Senna Whitlock"
+    )
     ticks = UpTack::Store::Entry.where(record_id: 20).last.field_changes.select { |each| each.field_label == "Waxed" }
     expect(ticks.map(&:values)).to eq([[false, true], [true, false]])
     expect(UpTack::Store::Entry.last.made_at).to eq(Time.utc(2027, 7, 5, 9))
@@ -146,15 +207,40 @@ RSpec.describe "The change log and what it knows" do
 
   it "stamps a record whose calculated value came true because another record was saved, as an entry of its own" do
     add = ->(label, type) { change(:AddField, table: "members", parts: {"label" => label, "type" => type}) }
-    pin_member = ->(kind, field, **parts) { change(:PinRule, table: "members", rule: {"kind" => kind, "field" => field}.merge(parts.transform_keys(&:to_s))) }
+    pin_member = ->(kind, field, **parts) do
+      change(
+        :PinRule,
+        table: "members",
+        rule: {"kind" => kind, "field" => field}.merge(parts.transform_keys(&:to_s))
+      )
+    end
     add.call("Settled on", "date")
     add.call("Seen", "moment")
-    pin_member.call("stamp", "settled_on", event: "reached", when: "open_orders = 0 and joined < date(\"2026-01-01\")", which: "last")
+    pin_member.call(
+      "stamp",
+      "settled_on",
+      event: "reached",
+      when: "open_orders = 0 and joined < date(\"2026-01-01\")",
+      which: "last"
+    )
     pin_member.call("stamp", "seen", event: "changed")
     seen = UpTack::Store::RecordTable.new(workspace.table("members")).find(2)["seen"]
-    UpTack::UseCases::SaveRecord.new(workspace("Odile Marsh", at: "2027-01-05T10:00")).call(table: "orders", id: 9, typed: {"status" => "Paid"})
-    expect(UpTack::Store::RecordTable.new(workspace.table("members")).find(2)).to include("settled_on" => Date.new(2027, 1, 5), "open_orders" => 0, "seen" => seen)
-    expect(UpTack::Store::Entry.last).to have_attributes(way: "rule", action: "update", record_id: 2, person_name: "Odile Marsh")
+    UpTack::UseCases::SaveRecord.new(workspace("Odile Marsh", at: "2027-01-05T10:00")).call(
+      table: "orders",
+      id: 9,
+      typed: {"status" => "Paid"}
+    )
+    expect(UpTack::Store::RecordTable.new(workspace.table("members")).find(2)).to include(
+      "settled_on" => Date.new(2027, 1, 5),
+      "open_orders" => 0,
+      "seen" => seen
+    )
+    expect(UpTack::Store::Entry.last).to have_attributes(
+      way: "rule",
+      action: "update",
+      record_id: 2,
+      person_name: "Odile Marsh"
+    )
     expect(UpTack::Store::Entry.last.field_changes.map(&:field_label)).to eq(["Open orders €", "Settled on"])
     expect(UpTack::Store::LogCheck.run).to have_attributes(sound: true)
   end

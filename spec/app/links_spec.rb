@@ -10,7 +10,10 @@ RSpec.describe "Links in the store" do
   # The queries that a block sends.
   def queries
     sent = []
-    listener = ActiveSupport::Notifications.subscribe("sql.active_record") { |*, payload| sent << payload[:sql] unless payload[:name] == "SCHEMA" }
+    listener =
+      ActiveSupport::Notifications.subscribe("sql.active_record") do |*, payload|
+        sent << payload[:sql] unless payload[:name] == "SCHEMA"
+      end
     yield
     sent
   ensure
@@ -21,7 +24,10 @@ RSpec.describe "Links in the store" do
     keys = connection.foreign_keys("pieces").map { |key| [key.column, key.to_table] }
     expect(keys).to match_array([%w[maker members], %w[clay clays]])
     expect(connection.indexes("pieces").map(&:columns)).to include(["maker"], ["clay"])
-    expect { UpTack::Store::Database.write { rows("pieces").update(1, {"maker" => 999}) } }.to raise_error(ActiveRecord::StatementInvalid, /FOREIGN KEY/)
+    expect { UpTack::Store::Database.write { rows("pieces").update(1, {"maker" => 999}) } }.to raise_error(
+      ActiveRecord::StatementInvalid,
+      /FOREIGN KEY/
+    )
     change(:ChangeTable, table: "members", parts: {"label" => "Potters"})
     expect(connection.foreign_keys("pieces").map(&:to_table)).to match_array(%w[clays potters])
   end
@@ -43,11 +49,23 @@ RSpec.describe "Links in the store" do
   it "are turned to another table by the names that both know, and back by an undo" do
     change(:AddTable, label: "Kilns", one: "Kiln")
     ["Brick red", "Old Bess"].each { |name| save("kilns", {"name" => name}) }
-    losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "pieces", field: "clay", type: "link", target: "kilns")
-    expect([losses.values, losses.kept, losses.examples.sort]).to eq([24, 4, ["Harbour stoneware", "Raku body", "Snowfall", "Speckled oat"]])
+    losses =
+      UpTack::UseCases::PreviewLosses.new(workspace).call(
+        table: "pieces",
+        field: "clay",
+        type: "link",
+        target: "kilns"
+      )
+    expect([losses.values, losses.kept, losses.examples.sort]).to eq(
+      [24, 4, ["Harbour stoneware", "Raku body", "Snowfall", "Speckled oat"]]
+    )
     before = (1..28).map { |id| rows("pieces").find(id)["clay"] }
     change(:UnpinRule, table: "clays", rule: workspace.table("clays").calculation("pieces_made").id)
-    change(:UnpinRule, table: "pieces", rule: workspace.table("pieces").rules.find { |rule| rule.name == "not above the clay’s limit" }.id)
+    change(
+      :UnpinRule,
+      table: "pieces",
+      rule: workspace.table("pieces").rules.find { |rule| rule.name == "not above the clay’s limit" }.id
+    )
     unpin("pieces", "narrow", "clay")
     2.times { unpin("pieces", "fill", "verdict") }
     change(:RemoveField, table: "pieces", field: "clay_limit")
@@ -58,9 +76,25 @@ RSpec.describe "Links in the store" do
   end
 
   it "are followed in a few queries, however many records are shown or worked out" do
-    few = queries { UpTack::UseCases::ListRecords.new(workspace).call(table: "pieces", filter: "maker.title.text = \"Ms\" and clay.limit > 0", limit: 500) }
+    few =
+      queries do
+        UpTack::UseCases::ListRecords.new(workspace).call(
+          table: "pieces",
+          filter: "maker.title.text = \"Ms\" and clay.limit > 0",
+          limit: 500
+        )
+      end
     expect(few.grep(/FROM "(members|titles|clays)"/).length).to eq(3)
-    update = Core::Design::Changes::PinRule.new(table: "pieces", rule: workspace.table("pieces").calculation("loss").to_plain.merge("formula" => "clay.price * wet_weight + len(maker.title.text)"))
+    update =
+      Core::Design::Changes::PinRule.new(
+        table: "pieces",
+        rule:
+          workspace
+            .table("pieces")
+            .calculation("loss")
+            .to_plain
+            .merge("formula" => "clay.price * wet_weight + len(maker.title.text)")
+      )
     many = queries { UpTack::UseCases::ChangeDesign.new(workspace).call(update) }
     expect(many.grep(/SELECT .* FROM "(members|titles|clays)"/).length).to be <= 4
   end
@@ -70,13 +104,29 @@ RSpec.describe "Links in the store" do
     stub_const("UpTack::Store::RecordTable::BATCH", 3)
     stub_const("UpTack::Upkeep::Dirty::MOST", 1)
     save("titles", {"text" => "Prof"}, id: 1)
-    expect((1..12).map { |id| rows("members").find(id)["address_as"] }.grep(/\AProf/)).to eq(["Prof Ansa Velt", "Prof Fenna Aldersyke", "Prof Petra  Hollin"])
-    change(:PinRule, table: "clays", rule: workspace.table("clays").calculation("pieces_made").to_plain.merge("formula" => "count(pieces where maker.title.text = \"prof\")"))
+    expect((1..12).map { |id| rows("members").find(id)["address_as"] }.grep(/\AProf/)).to eq(
+      ["Prof Ansa Velt", "Prof Fenna Aldersyke", "Prof Petra  Hollin"]
+    )
+    change(
+      :PinRule,
+      table: "clays",
+      rule:
+        workspace
+          .table("clays")
+          .calculation("pieces_made")
+          .to_plain
+          .merge("formula" => "count(pieces where maker.title.text = \"prof\")")
+    )
     counted = -> { (1..5).map { |id| rows("clays").find(id)["pieces_made"].to_i } }
-    by_hand = lambda do
-      profs = (1..12).select { |id| rows("members").find(id)["title"] == 1 }
-      (1..5).map { |clay| (1..28).count { |id| rows("pieces").find(id).then { |piece| piece["clay"] == clay && profs.include?(piece["maker"]) } } }
-    end
+    by_hand =
+      lambda do
+        profs = (1..12).select { |id| rows("members").find(id)["title"] == 1 }
+        (1..5).map do |clay|
+          (1..28).count do |id|
+            rows("pieces").find(id).then { |piece| piece["clay"] == clay && profs.include?(piece["maker"]) }
+          end
+        end
+      end
     first = counted.call
     expect(first).to eq(by_hand.call)
     save("pieces", {"clay" => 1}, id: 4)
@@ -86,7 +136,12 @@ RSpec.describe "Links in the store" do
   end
 
   it "that new records begin with are passed over once their record is gone" do
-    pinned = Core::Design::Changes::PinRule.new(table: "pieces", rule: {"kind" => "default", "field" => "clay", "value" => "Speckled oat"}, records: workspace.context.records)
+    pinned =
+      Core::Design::Changes::PinRule.new(
+        table: "pieces",
+        rule: {"kind" => "default", "field" => "clay", "value" => "Speckled oat"},
+        records: workspace.context.records
+      )
     UpTack::UseCases::ChangeDesign.new(workspace).call(pinned)
     expect(save_piece(good_piece).record.values["clay"]).to eq(5)
     expect(UpTack::UseCases::DeleteRecord.new(workspace).call(table: "clays", id: 5).state).to eq(:saved)
@@ -103,11 +158,26 @@ RSpec.describe "Links in the store" do
 
   it "name records by a field that is worked out when it is read" do
     change(:AddField, table: "clays", parts: {"label" => "Shown as", "type" => "text"})
-    change(:PinRule, table: "clays", rule: {"kind" => "calculation", "field" => "shown_as", "formula" => "name & \" (\" & family & \", \" & count(pieces) & \")\"", "keeping" => "shown"})
+    change(
+      :PinRule,
+      table: "clays",
+      rule: {
+        "kind" => "calculation",
+        "field" => "shown_as",
+        "formula" => "name & \" (\" & family & \", \" & count(pieces) & \")\"",
+        "keeping" => "shown"
+      }
+    )
     change(:ChangeTable, table: "clays", parts: {"title" => "shown_as"})
     expect(workspace.context.records.title("clays", 3)).to eq("Brick red (Earthenware, 4)")
-    expect(save("pieces", {"clay_family" => "Porcelain", "clay" => "snowfall (porcelain, 4)"}, id: 1).record.values["clay"]).to eq(4)
-    expect(UpTack::Store::NameSearch.new(workspace.plan("clays"), workspace.context).like("porc").map(&:title)).to eq(["Snowfall (Porcelain, 5)"])
+    expect(
+      save("pieces", {"clay_family" => "Porcelain", "clay" => "snowfall (porcelain, 4)"}, id: 1).record.values[
+        "clay"
+      ]
+    ).to eq(4)
+    expect(UpTack::Store::NameSearch.new(workspace.plan("clays"), workspace.context).like("porc").map(&:title)).to eq(
+      ["Snowfall (Porcelain, 5)"]
+    )
   end
 
   describe "jobs" do
@@ -117,7 +187,9 @@ RSpec.describe "Links in the store" do
       stopped = UpTack::Jobs.start { |progress| loop { progress.advance(0) } }
       stopped.progress.stop
       expect([done, failed, stopped].map { |job| job.wait(10) }).to eq([true, true, true])
-      expect([done.error, failed.error.message, stopped.error.class, done.running?]).to eq([nil, "No.", UpTack::Upkeep::Stopped, false])
+      expect([done.error, failed.error.message, stopped.error.class, done.running?]).to eq(
+        [nil, "No.", UpTack::Upkeep::Stopped, false]
+      )
       expect([done.progress.field, done.progress.done, done.progress.total]).to eq(["Loss of Pieces", 2, 2])
       expect(UpTack::Jobs.find(done.id)).to be(done)
       stub_const("UpTack::Jobs::MEMORY", -1)

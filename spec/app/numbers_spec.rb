@@ -8,33 +8,61 @@ RSpec.describe "Numbers in the store" do
   # Clays get a number of their own, of two digits.
   def number_clays(**parts)
     change(:AddField, table: "clays", parts: {"label" => "Code", "type" => "text"})
-    change(:PinRule, table: "clays", rule: {"kind" => "number", "field" => "code", "formula" => '"CL-" & counter(2)'}.merge(parts.transform_keys(&:to_s)))
+    change(
+      :PinRule,
+      table: "clays",
+      rule: {"kind" => "number", "field" => "code", "formula" => '"CL-" & counter(2)'}.merge(
+        parts.transform_keys(&:to_s)
+      )
+    )
   end
 
-  def save(typed, id: nil, **more) = UpTack::UseCases::SaveRecord.new(workspace, **more).call(table: "clays", typed: {"name" => "Any", "limit" => "1000"}.merge(typed), id: id)
+  def save(typed, id: nil, **more) =
+    UpTack::UseCases::SaveRecord.new(workspace, **more).call(
+      table: "clays",
+      typed: {"name" => "Any", "limit" => "1000"}.merge(typed),
+      id: id
+    )
+
   def code(answer) = answer.record.values["code"]
   def counts = UpTack::UseCases::Numbers::Counts.new(workspace.table("clays"), rule)
   def give = UpTack::UseCases::Numbers::Give.new(workspace)
 
   it "leaves no gap for a draft or a refusal, and reuses nothing that was deleted" do
     number_clays
-    expect(UpTack::UseCases::AnswerDraft.new(workspace).call(table: "clays", typed: {}).outcome.values["code"]).to eq("CL-01")
+    expect(UpTack::UseCases::AnswerDraft.new(workspace).call(table: "clays", typed: {}).outcome.values["code"]).to eq(
+      "CL-01"
+    )
     expect(save({"limit" => "9"}).state).to eq(:refused)
     first = save({})
     expect([code(first), code(save({}))]).to eq(%w[CL-01 CL-02])
-    [0, 1].each { |more| UpTack::UseCases::DeleteRecord.new(workspace).call(table: "clays", id: first.record.id + more) }
+    [0, 1].each do |more|
+      UpTack::UseCases::DeleteRecord.new(workspace).call(table: "clays", id: first.record.id + more)
+    end
     expect(code(save({}))).to eq("CL-03")
   end
 
   it "keeps imported numbers and goes on after them, in a batch as well" do
     number_clays
     expect(code(save({"code" => "CL-41"}, way: "import"))).to eq("CL-41")
-    expect(save({"code" => "CL-41"}, way: "import").outcome.refusals.map(&:message)).to eq(["CL-41 was given before to “Any”; a number is never given twice."])
-    drafts = [{}, {"code" => "CL-60"}, {"limit" => "1"}, {}].map { |typed| {typed: {"name" => "Any", "limit" => "1000"}.merge(typed)} }
+    expect(save({"code" => "CL-41"}, way: "import").outcome.refusals.map(&:message)).to eq(
+      ["CL-41 was given before to “Any”; a number is never given twice."]
+    )
+    drafts =
+      [{}, {"code" => "CL-60"}, {"limit" => "1"}, {}].map do |typed|
+        {typed: {"name" => "Any", "limit" => "1000"}.merge(typed)}
+      end
     given = []
-    report = UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: "clays", drafts: drafts, summary: "Clays", keep: "passing") { |_, answer| given << answer.record&.values&.fetch("code") }
+    report =
+      UpTack::UseCases::Bulk::Write
+        .new(workspace, way: "import")
+        .call(table: "clays", drafts: drafts, summary: "Clays", keep: "passing") do |_, answer|
+          given << answer.record&.values&.fetch("code")
+        end
     expect(given).to eq(["CL-42", "CL-60", nil, "CL-61"])
-    expect(report.refused.map { |each| [each.place, each.refusals.map { |refusal| refusal[:field] }] }).to eq([[2, ["limit"]]])
+    expect(report.refused.map { |each| [each.place, each.refusals.map { |refusal| refusal[:field] }] }).to eq(
+      [[2, ["limit"]]]
+    )
     expect(UpTack::Store::LogCheck.run).to have_attributes(sound: true)
   end
 
@@ -48,7 +76,12 @@ RSpec.describe "Numbers in the store" do
   it "gives old records theirs in the order that the builder picks, after showing it" do
     number_clays(start: 5)
     shown = give.foresee(table: "clays", rule: rule.id, order: "limit", descending: true)
-    limits = UpTack::Store::RecordTable.new(workspace.table("clays")).page(limit: 50).to_h.transform_values { |each| each["limit"] }
+    limits =
+      UpTack::Store::RecordTable
+        .new(workspace.table("clays"))
+        .page(limit: 50)
+        .to_h
+        .transform_values { |each| each["limit"] }
     expect(shown.first.map { |each| limits[each[:id]] }).to eq(limits.values.sort.reverse)
     expect(shown.first.map { |each| each[:number] }).to eq((5..9).map { |count| format("CL-%02d", count) })
     expect(save({}).record.values["code"]).to eq("CL-05")
@@ -61,26 +94,55 @@ RSpec.describe "Numbers in the store" do
   it "sets the next count, but not back to one that was given, and warns before the digits run out" do
     number_clays
     save({})
-    expect { counts.set("", 1) }.to raise_error(Core::Design::Invalid, "1 was given already; to repeat none, the next count is 2 or more.")
+    expect { counts.set("", 1) }.to raise_error(
+      Core::Design::Invalid,
+      "1 was given already; to repeat none, the next count is 2 or more."
+    )
     counts.set("", 98)
-    expect([counts.warning, code(save({})), counts.warning]).to eq(["2 numbers are left with 2 digits; after that numbers get longer.", "CL-98", "1 number is left with 2 digits; after that numbers get longer."])
-    expect([code(save({})), code(save({})), counts.warning]).to eq(["CL-99", "CL-100", "The count has gone past its 2 digits; numbers are longer than their padding now."])
+    expect([counts.warning, code(save({})), counts.warning]).to eq(
+      [
+        "2 numbers are left with 2 digits; after that numbers get longer.",
+        "CL-98",
+        "1 number is left with 2 digits; after that numbers get longer."
+      ]
+    )
+    expect([code(save({})), code(save({})), counts.warning]).to eq(
+      ["CL-99", "CL-100", "The count has gone past its 2 digits; numbers are longer than their padding now."]
+    )
   end
 
   it "lets eight writers at one series lose nothing, repeat nothing and leave no gap" do
     number_clays
-    Array.new(8) { Thread.new { 5.times { save({}) } && ActiveRecord::Base.connection_handler.clear_active_connections! } }.each(&:join)
-    codes = UpTack::Store::Database.connection.select_values("SELECT code FROM clays WHERE code IS NOT NULL ORDER BY id")
+    Array
+      .new(8) do
+        Thread.new { 5.times { save({}) } && ActiveRecord::Base.connection_handler.clear_active_connections! }
+      end
+      .each(&:join)
+    codes =
+      UpTack::Store::Database.connection.select_values("SELECT code FROM clays WHERE code IS NOT NULL ORDER BY id")
     expect(codes).to eq((1..40).map { |count| format("CL-%02d", count) })
     expect(UpTack::Store::LogCheck.run).to have_attributes(sound: true)
   end
 
   it "composes keys along a link and keeps them when the link changes" do
     change(:AddField, table: "orders", parts: {"label" => "Key", "type" => "text"})
-    change(:PinRule, table: "orders", rule: {"kind" => "number", "field" => "key", "formula" => 'upper(left(member.name, 3)) & "-" & counter(6)'})
-    answer = UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", typed: {"member" => 1, "agreed" => "5"})
+    change(
+      :PinRule,
+      table: "orders",
+      rule: {"kind" => "number", "field" => "key", "formula" => 'upper(left(member.name, 3)) & "-" & counter(6)'}
+    )
+    answer =
+      UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", typed: {"member" => 1, "agreed" => "5"})
     expect(answer.record.values["key"]).to eq("ANS-000001")
-    expect(UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", id: answer.record.id, typed: {"member" => 2}).record.values["key"]).to eq("ANS-000001")
+    expect(
+      UpTack::UseCases::SaveRecord
+        .new(workspace)
+        .call(table: "orders", id: answer.record.id, typed: {"member" => 2})
+        .record
+        .values[
+        "key"
+      ]
+    ).to eq("ANS-000001")
   end
 
   it "finds what was doubled while nobody numbered the field, when it is numbered again and in a check" do
@@ -91,7 +153,11 @@ RSpec.describe "Numbers in the store" do
     plain = {"kind" => "number", "field" => "code", "formula" => '"CL-" & counter(2)'}
     preview = UpTack::UseCases::PreviewRule.new(workspace).call(table: "clays", plain: plain)
     expect(preview.counts["refused"]).to eq(2)
-    expect(preview.examples.first).to include(verdict: "refused", stored: "CL-01", how: a_string_including("another record has it too"))
+    expect(preview.examples.first).to include(
+      verdict: "refused",
+      stored: "CL-01",
+      how: a_string_including("another record has it too")
+    )
     change(:PinRule, table: "clays", rule: plain)
     finding = UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.find { |each| each.what == "counters" }
     expect([finding.sound, finding.told]).to match([false, a_string_including("CL-01 is in 2 records")])

@@ -11,7 +11,12 @@ RSpec.describe "Project files, in the store and on the command line" do
   def command(*arguments, input: "")
     out, err = StringIO.new, StringIO.new
     kind = UpTack::Commands.all.fetch(arguments.first)
-    made = (arguments.first == "import-project") ? kind.new(out: out, err: err, input: StringIO.new(input)) : kind.new(out: out, err: err)
+    made =
+      if arguments.first == "import-project"
+        kind.new(out: out, err: err, input: StringIO.new(input))
+      else
+        kind.new(out: out, err: err)
+      end
     [made.run(arguments.drop(1)), out.string, err.string]
   end
 
@@ -25,9 +30,16 @@ RSpec.describe "Project files, in the store and on the command line" do
   end
 
   it "are brought in as one change, which one undo takes back, with people who have no password yet" do
-    text = demo.sub('"high": "6"', '"high": "8"').sub('"name": "Hale Orrin", "email": "hale@emberlane.example"', '"name": "Ilse Fern", "email": "ilse@emberlane.example"')
+    text =
+      demo.sub('"high": "6"', '"high": "8"').sub(
+        '"name": "Hale Orrin", "email": "hale@emberlane.example"',
+        '"name": "Ilse Fern", "email": "ilse@emberlane.example"'
+      )
     preview = bring_in.preview(text)
-    expect(preview.differences.map(&:place)).to contain_exactly("Shelves rented of Members", "Proof Rents 0 to 6 shelves of Members")
+    expect(preview.differences.map(&:place)).to contain_exactly(
+      "Shelves rented of Members",
+      "Proof Rents 0 to 6 shelves of Members"
+    )
     expect(preview.people.map { |each| each["name"] }).to eq(["Ilse Fern"])
     expect(workspace.table("members").rule("r18").to_plain["high"]).to eq("6")
     bring_in.call(text)
@@ -38,19 +50,38 @@ RSpec.describe "Project files, in the store and on the command line" do
   end
 
   it "say what a field of another type would lose, and are refused whole where choices are in use" do
-    text = demo.sub('"key": "piece", "label": "Piece", "type": "text"', '"key": "piece", "label": "Piece", "type": "number"')
+    text =
+      demo.sub(
+        '"key": "piece", "label": "Piece", "type": "text"',
+        '"key": "piece", "label": "Piece", "type": "number"'
+      )
     expect(bring_in.preview(text).losses).to eq([["Piece of Pieces", 28]])
     before = workspace.revision_id
     wrong = demo.sub("received + 14", "recieved + 14").sub('"kind": "check"', '"kind": "chek"')
-    expect { bring_in.call(wrong) }.to raise_error(Core::Design::Invalid) { |error| expect(error.problems.map(&:place)).to include("tables › pieces › rules › r42 › formula", "tables › members › rules › r16 › kind") }
+    expect { bring_in.call(wrong) }.to raise_error(Core::Design::Invalid) { |error|
+      expect(error.problems.map(&:place)).to include(
+        "tables › pieces › rules › r42 › formula",
+        "tables › members › rules › r16 › kind"
+      )
+    }
     expect(workspace.revision_id).to eq(before)
   end
 
   it "prove themselves: a line each, a sum, and an exit status that any CI understands" do
     status, out, = command("prove", file(demo))
     expect([status, out.lines.last.chomp]).to eq([1, "60 passed, 2 failed"])
-    expect(out).to include("BROKEN  Pieces: Absorption exactly on the limit is porous: expected that Verdict is Porous; Verdict is blank")
-    sound = JSON.parse(demo).tap { |plain| plain["tables"].each { |table| table["proofs"]&.reject! { |proof| proof["note"].to_s.start_with?("Broken") } } }
+    expect(out).to include(
+      "BROKEN  Pieces: Absorption exactly on the limit is porous: expected that Verdict is " \
+        "Porous; Verdict is blank"
+    )
+    sound =
+      JSON
+        .parse(demo)
+        .tap do |plain|
+          plain["tables"].each do |table|
+            table["proofs"]&.reject! { |proof| proof["note"].to_s.start_with?("Broken") }
+          end
+        end
     expect(command("prove", file(JSON.generate(sound))).first).to eq(0)
     expect(command("prove", file(demo[0, 9_000]))).to match([2, "", /ends here, in the middle/])
     expect(command("prove", "nowhere.json").first).to eq(2)
@@ -62,14 +93,29 @@ RSpec.describe "Project files, in the store and on the command line" do
     expect([status, out]).to eq([0, demo])
     fresh = File.join(StoreHelp::FOLDER, "fresh.sqlite3")
     FileUtils.rm_f(Dir["#{fresh}*"])
-    expect(command("import-project", file(out), "--database", fresh, "--dry-run")).to match([0, /7 tables, 4 people\. Nothing was changed/, ""])
-    expect(command("import-project", file(out), "--database", fresh, input: "short\n")).to match([2, "", /at least 10 characters/])
-    expect(command("import-project", file(out), "--database", fresh, input: "four kilns in a row\n")).to match([0, /is set up; sign in as odile/, ""])
+    expect(command("import-project", file(out), "--database", fresh, "--dry-run")).to match(
+      [0, /7 tables, 4 people\. Nothing was changed/, ""]
+    )
+    expect(command("import-project", file(out), "--database", fresh, input: "short\n")).to match(
+      [2, "", /at least 10 characters/]
+    )
+    expect(command("import-project", file(out), "--database", fresh, input: "four kilns in a row\n")).to match(
+      [0, /is set up; sign in as odile/, ""]
+    )
     expect(command("export-project", "--database", fresh)[1]).to eq(demo)
     changed = demo.sub('"high": "6"', '"high": "8"')
-    expect(command("import-project", file(changed), "--database", fresh, "--dry-run")[1]).to include("~ Shelves rented of Members: Shelves rented must be 0 to 8.", "Nothing was changed.")
-    expect(command("import-project", file(changed), "--database", fresh)[1]).to include("Brought in: Ember Lane Kiln Share")
-    expect(command("sheet", file(changed))[1]).to include("# Ember Lane Kiln Share: rule sheet", "- Shelves rented must be 0 to 8.", "| Firing | Peak °C | Ramp °C an hour | Hold minutes |")
+    expect(command("import-project", file(changed), "--database", fresh, "--dry-run")[1]).to include(
+      "~ Shelves rented of Members: Shelves rented must be 0 to 8.",
+      "Nothing was changed."
+    )
+    expect(command("import-project", file(changed), "--database", fresh)[1]).to include(
+      "Brought in: Ember Lane Kiln Share"
+    )
+    expect(command("sheet", file(changed))[1]).to include(
+      "# Ember Lane Kiln Share: rule sheet",
+      "- Shelves rented must be 0 to 8.",
+      "| Firing | Peak °C | Ramp °C an hour | Hold minutes |"
+    )
     UpTack::Store::Database.open(here)
   end
 end

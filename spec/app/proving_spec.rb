@@ -11,7 +11,13 @@ RSpec.describe "Proving, in the store" do
   end
 
   def line(name) = UpTack::UseCases::Bench::Overview.new(workspace).lines.find { |each| each.proof.name == name }
-  def change_rule(id, **parts) = change(:PinRule, table: "pieces", rule: workspace.table("pieces").rule(id).to_plain.merge(parts.transform_keys(&:to_s)))
+
+  def change_rule(id, **parts) =
+    change(
+      :PinRule,
+      table: "pieces",
+      rule: workspace.table("pieces").rule(id).to_plain.merge(parts.transform_keys(&:to_s))
+    )
 
   it "runs all proofs of the demo, tells how far they cover it, and what of it is broken" do
     expect(overview.lines.map(&:state).uniq).to eq(["waiting"])
@@ -28,22 +34,51 @@ RSpec.describe "Proving, in the store" do
     expect(line("Begins as bisque, drying, received today by whoever types").state).to eq("waiting")
     settle
     broken = line("Begins as bisque, drying, received today by whoever types")
-    expect(broken.run.differences).to match([a_hash_including("expected" => "Received is 23 Nov 2026", "actual" => "Received is 22 Nov 2026")])
-    expect(broken.run.first_difference).to include("stage" => "default", "field" => "received", "was" => "blank → 23 Nov 2026", "now" => "blank → 22 Nov 2026")
+    expect(broken.run.differences).to match(
+      [a_hash_including("expected" => "Received is 23 Nov 2026", "actual" => "Received is 22 Nov 2026")]
+    )
+    expect(broken.run.first_difference).to include(
+      "stage" => "default",
+      "field" => "received",
+      "was" => "blank → 23 Nov 2026",
+      "now" => "blank → 22 Nov 2026"
+    )
     design.undo
     settle
     expect(line("Begins as bisque, drying, received today by whoever types").state).to eq("passed")
   end
 
   it "says before a rule is saved which proofs it would break, and which it would mend" do
-    endangered = ->(id, **parts) { UpTack::UseCases::Bench::AffectedProofs.new(workspace).call(table: "pieces", change: Core::Design::Changes::PinRule.new(table: "pieces", rule: workspace.table("pieces").rule(id).to_plain.merge(parts.transform_keys(&:to_s)))) }
-    expect(endangered.call("r50", high: "1299").broken.map { |each| each.proof.name }).to eq(["Peak from 600 to 1300 °C, hold from 0 to 90 minutes"])
-    expect(endangered.call("r88", old: "check").mended.map { |each| each.proof.name }).to eq(["A peak above the clay's limit is refused on old records too"])
+    endangered = ->(id, **parts) do
+      UpTack::UseCases::Bench::AffectedProofs.new(workspace).call(
+        table: "pieces",
+        change:
+          Core::Design::Changes::PinRule.new(
+            table: "pieces",
+            rule: workspace.table("pieces").rule(id).to_plain.merge(parts.transform_keys(&:to_s))
+          )
+      )
+    end
+    expect(endangered.call("r50", high: "1299").broken.map { |each| each.proof.name }).to eq(
+      ["Peak from 600 to 1300 °C, hold from 0 to 90 minutes"]
+    )
+    expect(endangered.call("r88", old: "check").mended.map { |each| each.proof.name }).to eq(
+      ["A peak above the clay's limit is refused on old records too"]
+    )
     expect(endangered.call("r50", note: "Measured.")).to have_attributes(broken: [], mended: [], tried: be > 30)
   end
 
   it "makes a trial over real records stand by itself, with the records that it looked at" do
-    script = {"form" => "all", "acts" => [{"do" => "type", "field" => "maker", "value" => 3}, {"do" => "type", "field" => "piece", "value" => "Mug"}, {"do" => "type", "field" => "clay", "value" => 2}, {"do" => "type", "field" => "shelf_code", "value" => "kd017"}, {"do" => "save"}]}
+    script = {
+      "form" => "all",
+      "acts" => [
+        {"do" => "type", "field" => "maker", "value" => 3},
+        {"do" => "type", "field" => "piece", "value" => "Mug"},
+        {"do" => "type", "field" => "clay", "value" => 2},
+        {"do" => "type", "field" => "shelf_code", "value" => "kd017"},
+        {"do" => "save"}
+      ]
+    }
     played = UpTack::UseCases::Bench::Play.new(workspace).call(table: "pieces", script: script, propose: true)
     expect(played.script["records"].keys).to include("members", "clays")
     proof = played.script.merge("name" => "By itself", "expect" => played.proposed.select(&:usual).map(&:plain))
@@ -73,7 +108,13 @@ RSpec.describe "Proving, in the store" do
     it "that are stopped leave nothing behind" do
       before = pieces.count
       progress = UpTack::Upkeep::Progress.new.tap(&:stop)
-      expect { UpTack::UseCases::Bench::GenerateRecords.new(workspace, progress: progress).call(table: "pieces", count: 5, seed: 1) }.to raise_error(UpTack::Upkeep::Stopped)
+      expect {
+        UpTack::UseCases::Bench::GenerateRecords.new(workspace, progress: progress).call(
+          table: "pieces",
+          count: 5,
+          seed: 1
+        )
+      }.to raise_error(UpTack::Upkeep::Stopped)
       expect(pieces.count).to eq(before)
       expect { make.call(table: "pieces", count: 0, seed: 1) }.to raise_error(Core::Design::Invalid, /1 to 1,000,000/)
     end

@@ -14,16 +14,38 @@ RSpec.describe "Renaming a choice" do
     later = ->(all) { all.map { |name| names.fetch(name, name) }.uniq }
     if design.list
       list = workspace.project.list(design.list)
-      change(:SaveList, id: list.id, name: list.name, values: later.call(list.values), retired: later.call(list.retired), renamed: names)
+      change(
+        :SaveList,
+        id: list.id,
+        name: list.name,
+        values: later.call(list.values),
+        retired: later.call(list.retired),
+        renamed: names
+      )
     else
-      change(:ChangeField, table: table, field: key, parts: {"choices" => later.call(design.choices), "retired" => later.call(design.retired), "renamed" => names})
+      change(
+        :ChangeField,
+        table: table,
+        field: key,
+        parts: {
+          "choices" => later.call(design.choices),
+          "retired" => later.call(design.retired),
+          "renamed" => names
+        }
+      )
     end
   end
 
   def broken
     project = workspace.project
     runner = Core::Bench::Run.new(project)
-    project.tables.flat_map { |table| table.proofs.map { |proof| runner.call(table, proof) } }.reject { |result| result.state == "passed" }.map { |result| [result.proof.name, *(ENV["WHY"] ? result.differences.map { |each| [each.expected, each.actual] } : [])] }
+    project
+      .tables
+      .flat_map { |table| table.proofs.map { |proof| runner.call(table, proof) } }
+      .reject { |result| result.state == "passed" }
+      .map do |result|
+        [result.proof.name, *(ENV["WHY"] ? result.differences.map { |each| [each.expected, each.actual] } : [])]
+      end
   end
 
   # Nobody says here where the demo names its choices: they get names that mean nothing, and change
@@ -33,16 +55,26 @@ RSpec.describe "Renaming a choice" do
     design = workspace.project
     said = JSON.generate(design.to_plain)
     records = {}
-    renamed = workspace.project.tables.flat_map { |table| table.fields.select { |each| each.type == "choice" }.map { |each| [table.key, each.key] } }.uniq { |table, key| field(table, key).list || key }
-    back = renamed.map do |table, key|
-      names = field(table, key).choices
-      records[[table, key]] = stored(table, key)
-      others = names.each_with_index.to_h { |name, index| [name, "Zq#{index} of #{key}"] }
-      others = names.zip(names.shuffle(random: random)).to_h if random.rand < 0.3
-      rename(table, key, others)
-      expect(stored(table, key)).to eq(records[[table, key]].transform_values { |value| value && others.fetch(value) })
-      [table, key, others.invert]
-    end
+    renamed =
+      workspace
+        .project
+        .tables
+        .flat_map do |table|
+          table.fields.select { |each| each.type == "choice" }.map { |each| [table.key, each.key] }
+        end
+        .uniq { |table, key| field(table, key).list || key }
+    back =
+      renamed.map do |table, key|
+        names = field(table, key).choices
+        records[[table, key]] = stored(table, key)
+        others = names.each_with_index.to_h { |name, index| [name, "Zq#{index} of #{key}"] }
+        others = names.zip(names.shuffle(random: random)).to_h if random.rand < 0.3
+        rename(table, key, others)
+        expect(stored(table, key)).to eq(
+          records[[table, key]].transform_values { |value| value && others.fetch(value) }
+        )
+        [table, key, others.invert]
+      end
     # A design that somebody still works with is not changed under their hands.
     expect(JSON.generate(design.to_plain)).to eq(said)
     broken.each { |each| puts each.inspect[0, 600] } if ENV["WHY"]
@@ -70,8 +102,15 @@ RSpec.describe "Renaming a choice" do
 
   it "is not done for a choice that is not there, nor to a name that is not on the list" do
     firing = field("pieces", "firing").choices
-    [[{"Bisk" => "First"}, ["First", *firing]], [{"Bisque" => "First"}, firing], [["Bisque"], firing], [{"Bisque" => 3}, firing]].each do |renamed, choices|
-      expect { change(:ChangeField, table: "pieces", field: "firing", parts: {"choices" => choices, "renamed" => renamed}) }.to raise_error(Core::Design::Invalid)
+    [
+      [{"Bisk" => "First"}, ["First", *firing]],
+      [{"Bisque" => "First"}, firing],
+      [["Bisque"], firing],
+      [{"Bisque" => 3}, firing]
+    ].each do |renamed, choices|
+      expect {
+        change(:ChangeField, table: "pieces", field: "firing", parts: {"choices" => choices, "renamed" => renamed})
+      }.to raise_error(Core::Design::Invalid)
     end
   end
 
@@ -79,7 +118,9 @@ RSpec.describe "Renaming a choice" do
     typed = save_piece(good_piece.merge("firing" => "Bisque")).record.id
     save_piece({"firing" => "Glaze"}, id: typed)
     rename("pieces", "firing", "Bisque" => "First firing")
-    UpTack::UseCases::History::PutBack.new(workspace).call(entry: entries(record: typed, table: workspace.table("pieces")).first.id)
+    UpTack::UseCases::History::PutBack.new(workspace).call(
+      entry: entries(record: typed, table: workspace.table("pieces")).first.id
+    )
     expect(pieces.find(typed)["firing"]).to eq("First firing")
   end
 end

@@ -8,11 +8,31 @@ RSpec.describe "Saving records" do
   it "writes the record, its defaults and one entry of the log together" do
     answer = save_piece(good_piece, by: "Bram Tolley", at: "2026-11-23T09:15")
     expect(answer.state).to eq(:saved)
-    expect(pieces.find(answer.record.id)).to include("piece" => "Mug", "wet_weight" => number("695"), "received" => Date.new(2026, 11, 23), "collect_by" => Date.new(2026, 12, 7), "received_by" => "Bram Tolley", "fragile" => false, "absorption" => nil)
+    expect(pieces.find(answer.record.id)).to include(
+      "piece" => "Mug",
+      "wet_weight" => number("695"),
+      "received" => Date.new(2026, 11, 23),
+      "collect_by" => Date.new(2026, 12, 7),
+      "received_by" => "Bram Tolley",
+      "fragile" => false,
+      "absorption" => nil
+    )
     entry = log(answer.record.id).first
-    expect(entry).to have_attributes(id: answer.record.version, person_name: "Bram Tolley", action: "create", way: "form", record_title: "PC-00029", made_at: Time.utc(2026, 11, 23, 9, 15))
+    expect(entry).to have_attributes(
+      id: answer.record.version,
+      person_name: "Bram Tolley",
+      action: "create",
+      way: "form",
+      record_title: "PC-00029",
+      made_at: Time.utc(2026, 11, 23, 9, 15)
+    )
     changes = entry.field_changes.to_h { |each| [each.field_label, [each.values, each.rule_id.nil?]] }
-    expect(changes).to include("Piece" => [[nil, "Mug"], true], "Clay weight g" => [[nil, number("640")], true], "Collect by" => [[nil, Date.new(2026, 12, 7)], false], "Fragile" => [[nil, false], false])
+    expect(changes).to include(
+      "Piece" => [[nil, "Mug"], true],
+      "Clay weight g" => [[nil, number("640")], true],
+      "Collect by" => [[nil, Date.new(2026, 12, 7)], false],
+      "Fragile" => [[nil, false], false]
+    )
     expect(changes).not_to include("Absorption %")
   end
 
@@ -20,7 +40,9 @@ RSpec.describe "Saving records" do
     before = [pieces.count, UpTack::Store::Entry.count]
     answer = save_piece(good_piece.merge("wet_weight" => "700", "maker" => ""))
     expect(answer.state).to eq(:refused)
-    expect(answer.outcome.refusals.map(&:message)).to eq(["Every piece belongs to somebody.", "Clay and tare must add up to the wet weight."])
+    expect(answer.outcome.refusals.map(&:message)).to eq(
+      ["Every piece belongs to somebody.", "Clay and tare must add up to the wet weight."]
+    )
     expect([pieces.count, UpTack::Store::Entry.count]).to eq(before)
   end
 
@@ -28,7 +50,15 @@ RSpec.describe "Saving records" do
     before = pieces.find(25)
     answer = save_piece({"stage" => "Bisque fired", "maker" => "Fenna Aldersyke"}, id: 25)
     changes = log(25).first.field_changes.map { |each| [each.field_label, *each.values] }
-    expect(changes).to eq([["Maker", before["maker"], 8], ["Maker's phone", before["maker_phone"], "01 555 0139"], ["Stage", before["stage"], "Bisque fired"], ["Edits", 0, 1], ["Last changed on", before["changed_on"], pieces.find(25)["changed_on"]]])
+    expect(changes).to eq(
+      [
+        ["Maker", before["maker"], 8],
+        ["Maker's phone", before["maker_phone"], "01 555 0139"],
+        ["Stage", before["stage"], "Bisque fired"],
+        ["Edits", 0, 1],
+        ["Last changed on", before["changed_on"], pieces.find(25)["changed_on"]]
+      ]
+    )
     count = UpTack::Store::Entry.count
     expect(save_piece({"stage" => "bisque fired"}, id: 25).state).to eq(:saved)
     expect(UpTack::Store::Entry.count).to eq(count)
@@ -47,13 +77,21 @@ RSpec.describe "Saving records" do
 
   it "deletes with a log entry that keeps what was there, unless somebody changed it meanwhile" do
     seen = UpTack::UseCases::FindRecord.new(workspace).call(table: "pieces", id: 21)
-    delete = ->(version) { UpTack::UseCases::DeleteRecord.new(workspace).call(table: "pieces", id: 21, version: version) }
+    delete = ->(version) do
+      UpTack::UseCases::DeleteRecord.new(workspace).call(table: "pieces", id: 21, version: version)
+    end
     save_piece({"absorption" => "8"}, id: 21)
     expect(delete.call(seen.version).state).to eq(:conflict)
     expect(delete.call(nil).state).to eq(:saved)
     expect(pieces.find(21)).to be_nil
-    expect(log(21).first.field_changes.map { |each| [each.field_label, *each.values] }).to include(["Absorption %", number("8"), nil], ["Tag", "PC-00021", nil])
-    expect { save_piece({"absorption" => "9"}, id: 21) }.to raise_error(UpTack::Store::NotFound, /may have been deleted/)
+    expect(log(21).first.field_changes.map { |each| [each.field_label, *each.values] }).to include(
+      ["Absorption %", number("8"), nil],
+      ["Tag", "PC-00021", nil]
+    )
+    expect { save_piece({"absorption" => "9"}, id: 21) }.to raise_error(
+      UpTack::Store::NotFound,
+      /may have been deleted/
+    )
   end
 
   it "gives no record number twice, not even after a column was dropped" do
@@ -65,7 +103,10 @@ RSpec.describe "Saving records" do
   end
 
   it "names a field that the table does not have" do
-    expect { save_piece({"glaze" => "x"}) }.to raise_error(Core::Design::Invalid, "There is no field `glaze` in Pieces.")
+    expect { save_piece({"glaze" => "x"}) }.to raise_error(
+      Core::Design::Invalid,
+      "There is no field `glaze` in Pieces."
+    )
   end
 
   it "keeps every odd text exactly" do
@@ -77,20 +118,38 @@ RSpec.describe "Saving records" do
 
   it "answers a live draft as a save would, and writes nothing" do
     count = UpTack::Store::Entry.count
-    answer = UpTack::UseCases::AnswerDraft.new(workspace(at: "2028-02-28T12:00")).call(table: "pieces", typed: good_piece, trace: true)
-    expect(answer.outcome.values).to include("received" => Date.new(2028, 2, 28), "collect_by" => Date.new(2028, 3, 13))
+    answer =
+      UpTack::UseCases::AnswerDraft.new(workspace(at: "2028-02-28T12:00")).call(
+        table: "pieces",
+        typed: good_piece,
+        trace: true
+      )
+    expect(answer.outcome.values).to include(
+      "received" => Date.new(2028, 2, 28),
+      "collect_by" => Date.new(2028, 3, 13)
+    )
     expect(answer.outcome.steps).not_to be_empty
-    copy = UpTack::UseCases::AnswerDraft.new(workspace).call(table: "pieces", typed: {"piece" => "Jug"}, copy_of: 14)
-    expect(copy.outcome.values).to include("piece" => "Jug", "hold" => number("90"), "stage" => pieces.find(14)["stage"])
+    copy =
+      UpTack::UseCases::AnswerDraft.new(workspace).call(table: "pieces", typed: {"piece" => "Jug"}, copy_of: 14)
+    expect(copy.outcome.values).to include(
+      "piece" => "Jug",
+      "hold" => number("90"),
+      "stage" => pieces.find(14)["stage"]
+    )
     expect(UpTack::Store::Entry.count).to eq(count)
   end
 
   it "lets parallel writers through one after another, without losing any" do
-    ids = Array.new(6) do |number|
-      Thread.new do
-        ActiveRecord::Base.connection_pool.with_connection { save_piece(good_piece.merge("maker_note" => "by #{number}")).record.id }
-      end
-    end.map(&:value)
+    ids =
+      Array
+        .new(6) do |number|
+          Thread.new do
+            ActiveRecord::Base.connection_pool.with_connection do
+              save_piece(good_piece.merge("maker_note" => "by #{number}")).record.id
+            end
+          end
+        end
+        .map(&:value)
     expect(ids.uniq.length).to eq(6)
     expect(ids.map { |id| pieces.find(id)["maker_note"] }.sort).to eq(Array.new(6) { |number| "by #{number}" })
   end

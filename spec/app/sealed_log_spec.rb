@@ -7,7 +7,9 @@ require "stringio"
 RSpec.describe "The sealed log", :tampers do
   let(:store) { UpTack::Store }
   let(:backups) { UpTack::UseCases::Maintenance::Backups.new(workspace.clock, person: person) }
-  after { FileUtils.rm_rf([File.join(StoreHelp::FOLDER, "backups"), File.join(StoreHelp::FOLDER, "up_tack-heads.jsonl")]) }
+  after do
+    FileUtils.rm_rf([File.join(StoreHelp::FOLDER, "backups"), File.join(StoreHelp::FOLDER, "up_tack-heads.jsonl")])
+  end
 
   def connection = store::Database.connection
   def verify(against: nil) = store::LogCheck.run(against: against)
@@ -32,14 +34,21 @@ RSpec.describe "The sealed log", :tampers do
     "UPDATE pieces SET clay_weight = clay_weight + 1 WHERE id = 9" => /record 9 of Pieces is not what entry \d+ tells/,
     "DELETE FROM firings WHERE id = 1" => /Record 1 of .* is gone, and the log does not tell why/,
     "INSERT INTO members (id, name) VALUES (900, 'Nobody')" => /Record 900 of Members is there/,
-    "UPDATE up_tack_revisions SET design = replace(design, 'Mug', 'Jug'), summary = 'x'" => /Revision 1 is not as it was written down/,
-    "INSERT INTO up_tack_batches (made_at, person_name, table_id, summary) VALUES ('2026-01-01', 'x', 't1', 'x')" => /Batch 1 is there, and nothing tells/,
+    "UPDATE up_tack_revisions SET design = replace(design, 'Mug', 'Jug'), summary = 'x'" =>
+      /Revision 1 is not as it was written down/,
+    "INSERT INTO up_tack_batches (made_at, person_name, table_id, summary) VALUES " \
+      "('2026-01-01', 'x', 't1', 'x')" => /Batch 1 is there, and nothing tells/,
     "UPDATE up_tack_people SET role = 'builder' WHERE role = 'reader'" => /Person \d is not as it was written down/,
     "UPDATE up_tack_people SET password_digest = 'x' WHERE id = 2" => /Person 2 is not as it was written down/,
-    "INSERT INTO up_tack_tokens (person_id, name, role, digest, made_at, ends_at) VALUES (1, 'x', 'builder', 'y', '2026-01-01', '2036-01-01')" => /Token 1 is there, and nothing tells/,
-    "DELETE FROM up_tack_numbers WHERE text = 'PC-00007'" => /Tag of Pieces: 1 numbers that the log tells of are not noted/,
-    "INSERT INTO up_tack_numbers (field_id, text, record_id, series) SELECT field_id, 'PC-09999', 1, '' FROM up_tack_numbers WHERE text = 'PC-00007'" => /PC-09999 is noted as given/,
-    "UPDATE up_tack_events SET details = replace(details, 'up_tack_people', 'up_tack_peoplf') WHERE id = 2" => /What event 2 says is not what was sealed/,
+    "INSERT INTO up_tack_tokens (person_id, name, role, digest, made_at, ends_at) VALUES (1, " \
+      "'x', 'builder', 'y', '2026-01-01', '2036-01-01')" =>
+      /Token 1 is there, and nothing tells/,
+    "DELETE FROM up_tack_numbers WHERE text = 'PC-00007'" =>
+      /Tag of Pieces: 1 numbers that the log tells of are not noted/,
+    "INSERT INTO up_tack_numbers (field_id, text, record_id, series) SELECT field_id, " \
+      "'PC-09999', 1, '' FROM up_tack_numbers WHERE text = 'PC-00007'" => /PC-09999 is noted as given/,
+    "UPDATE up_tack_events SET details = replace(details, 'up_tack_people', 'up_tack_peoplf') " \
+      "WHERE id = 2" => /What event 2 says is not what was sealed/,
     "DELETE FROM up_tack_settings WHERE name = 'head'" => /signed end of the log is missing/
   }.each do |statement, expected|
     it "does not hold after: #{statement[0, 70]}" do
@@ -62,7 +71,12 @@ RSpec.describe "The sealed log", :tampers do
 
   it "misses none of its triggers, takes none but its own, and is looked at without being written to" do
     path = store::Database.path
-    %w[up_tack_entries_no_update up_tack_events_no_delete up_tack_numbers_no_delete up_tack_revisions_no_replace].each do |name|
+    %w[
+      up_tack_entries_no_update
+      up_tack_events_no_delete
+      up_tack_numbers_no_delete
+      up_tack_revisions_no_replace
+    ].each do |name|
       sql = connection.select_value("SELECT sql FROM sqlite_master WHERE name = '#{name}'")
       connection.execute("DROP TRIGGER #{name}")
       expect(verify.why).to include(name)
@@ -80,7 +94,10 @@ RSpec.describe "The sealed log", :tampers do
     File.chmod(0o400, path)
     before = Digest::SHA256.file(path).hexdigest
     out = StringIO.new
-    expect([UpTack::Commands.run(["verify-log", path], out: out, err: out), Digest::SHA256.file(path).hexdigest]).to eq([0, before]), out.string
+    expect(
+      [UpTack::Commands.run(["verify-log", path], out: out, err: out), Digest::SHA256.file(path).hexdigest]
+    ).to eq([0, before]),
+      out.string
     File.rename(File.join(StoreHelp::FOLDER, "up_tack.key"), File.join(StoreHelp::FOLDER, "away"))
     expect(UpTack::Commands.run(["verify-log", path], out: out, err: out)).to eq(2)
     expect(out.string).to include("The key of this log is not here")
@@ -105,8 +122,14 @@ RSpec.describe "The sealed log", :tampers do
       connection.execute("DELETE FROM pieces WHERE id > 20")
       store::Head.write
     end
-    expect(verify(against: daily)).to have_attributes(sound: false, faults: include(/Entry 340, of which the file tells, is missing/))
-    expect(verify(against: backup)).to have_attributes(sound: false, faults: include(/Entry 301, of which the file tells, is missing/))
+    expect(verify(against: daily)).to have_attributes(
+      sound: false,
+      faults: include(/Entry 340, of which the file tells, is missing/)
+    )
+    expect(verify(against: backup)).to have_attributes(
+      sound: false,
+      faults: include(/Entry 301, of which the file tells, is missing/)
+    )
     File.write(daily, "nothing\n")
     expect { verify(against: daily) }.to raise_error(store::LogCheck::Unchecked)
   end
@@ -121,13 +144,20 @@ RSpec.describe "The sealed log", :tampers do
     UpTack::UseCases::People::MakeAnonymous.new(by: person).call(3)
     copy = backups.restore(kept.name)
     entry = store::Entry.order(:id).last
-    expect(entry).to have_attributes(id: cut["entry"] + 1, action: "restored", person_name: "Odile Marsh", record_title: /Restored #{kept.name}, cutting off entries 341 to 346; they are in #{copy}/)
+    expect(entry).to have_attributes(
+      id: cut["entry"] + 1,
+      action: "restored",
+      person_name: "Odile Marsh",
+      record_title: /Restored #{kept.name}, cutting off entries 341 to 346; they are in #{copy}/
+    )
     expect(entry.differences).to include(cut["seal"])
     expect(store::Revision.order(:id).last).to have_attributes(action: "restore", summary: entry.record_title)
     expect(store::Event.where(kind: "restored").last.told["cut_off"]).to include("entry" => 346, "seal" => cut["seal"])
     expect([verify.sound, verify(against: backups.path(copy)).sound]).to eq([true, true])
     # Who may come in stays as it was, and no number is given twice.
-    expect([person("Hale Orrin"), store::Person.find(3)].map { |each| [each.name, each.active] }).to eq([["Hale Orrin", true], ["Person 3", false]])
+    expect([person("Hale Orrin"), store::Person.find(3)].map { |each| [each.name, each.active] }).to eq(
+      [["Hale Orrin", true], ["Person 3", false]]
+    )
     expect(pieces.page.flat_map { |_, row| row.values }.grep(/Senna/)).to eq([])
     expect(store::Entry.where(person_id: 3).map(&:person_name).uniq).to eq(["Person 3"])
     expect(store::Token.of(mine.last)).to be_a(store::Token)

@@ -7,17 +7,26 @@ RSpec.describe "A text looked for in all fields" do
 
   before do
     change(:AddTable, label: "Odds")
-    [%w[Words text], %w[Amount number], %w[Day date], %w[Done yes_no]].each { |label, type| change(:AddField, table: "odds", parts: {"label" => label, "type" => type}) }
+    [%w[Words text], %w[Amount number], %w[Day date], %w[Done yes_no]].each do |label, type|
+      change(:AddField, table: "odds", parts: {"label" => label, "type" => type})
+    end
     change(:AddField, table: "odds", parts: {"label" => "Other", "type" => "link", "target" => "odds"})
     random = Random.new(3)
-    drafts = Array.new(80) do |at|
-      typed = {"words" => texts.sample(random: random), "amount" => ["7", "12.5", nil].sample(random: random), "day" => ["2026-03-07", nil].sample(random: random), "done" => ["yes", nil].sample(random: random)}
-      {typed: typed.merge("other" => (at.positive? ? random.rand(1..at) : nil))}
-    end
+    drafts =
+      Array.new(80) do |at|
+        typed = {
+          "words" => texts.sample(random: random),
+          "amount" => ["7", "12.5", nil].sample(random: random),
+          "day" => ["2026-03-07", nil].sample(random: random),
+          "done" => ["yes", nil].sample(random: random)
+        }
+        {typed: typed.merge("other" => (at.positive? ? random.rand(1..at) : nil))}
+      end
     UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: "odds", drafts: drafts, summary: "Odds")
   end
 
-  def listed(**view) = UpTack::UseCases::ListRecords.new(workspace).call(table: "odds", limit: 500, **view).records.map(&:id)
+  def listed(**view) =
+    UpTack::UseCases::ListRecords.new(workspace).call(table: "odds", limit: 500, **view).records.map(&:id)
 
   # Told apart from SQL: what people see of each record, gone through one by one.
   def fields_with(text, id)
@@ -47,7 +56,14 @@ RSpec.describe "A text looked for in all fields" do
       expect(walked.map(&:id)).to eq(order & expected), text
       expect(walked.map(&:fields)).to eq(walked.map { |each| fields_with(text, each.id) }), text
       expect(walked.map(&:number)).to eq((1..expected.length).to_a)
-      expect([places.text(text, from: walked.last.place + 1).id, places.text(text, from: walked.first.place - 1, back: true).id]).to eq([walked.first.id, walked.last.id]) if walked.first.place.positive?
+      if walked.first.place.positive?
+        expect(
+          [
+            places.text(text, from: walked.last.place + 1).id,
+            places.text(text, from: walked.first.place - 1, back: true).id
+          ]
+        ).to eq([walked.first.id, walked.last.id])
+      end
       expect(places.record(walked.last.id).place).to eq(walked.last.place)
     end
   end
@@ -57,6 +73,8 @@ RSpec.describe "A text looked for in all fields" do
     change(:ChangeField, table: "odds", field: "words", parts: {"access" => {"clerk" => "nothing"}})
     clerk = UpTack::Workspace.new(person: UpTack::Store::Person.new(name: "Clerk", role: "clerk"))
     expect(UpTack::UseCases::ListRecords.new(clerk).call(table: "odds", search: "mug").records).to eq([])
-    expect(UpTack::UseCases::FindPlaces.new(clerk, "odds").text("mug", from: 0)).to eq(UpTack::UseCases::FindPlaces::NONE)
+    expect(UpTack::UseCases::FindPlaces.new(clerk, "odds").text("mug", from: 0)).to eq(
+      UpTack::UseCases::FindPlaces::NONE
+    )
   end
 end

@@ -6,10 +6,30 @@ RSpec.describe "Typing it right, in the store" do
   def connection = UpTack::Store::Database.connection
   def stored(table, column, id) = connection.select_value("SELECT #{column} FROM #{table} WHERE id = #{id}")
   def use(name, **parts) = UpTack::UseCases.const_get(name).new(workspace).call(**parts)
-  def preview(table, plain, **more, &block) = UpTack::UseCases::PreviewRule.new(workspace).call(table: table, plain: plain.transform_keys(&:to_s), all: true, **more, &block)
+
+  def preview(table, plain, **more, &block) =
+    UpTack::UseCases::PreviewRule.new(workspace).call(
+      table: table,
+      plain: plain.transform_keys(&:to_s),
+      all: true,
+      **more,
+      &block
+    )
 
   describe "a mask whose separators are not stored" do
-    before { change(:PinRule, table: "pieces", rule: workspace.table("pieces").rules.find { |rule| rule.kind == "mask" && rule.field == "shelf_code" }.to_plain.merge("separators" => "drop")) }
+    before do
+      change(
+        :PinRule,
+        table: "pieces",
+        rule:
+          workspace
+            .table("pieces")
+            .rules
+            .find { |rule| rule.kind == "mask" && rule.field == "shelf_code" }
+            .to_plain
+            .merge("separators" => "drop")
+      )
+    end
 
     it "rewrites what is there, shows it with them, and finds it either way" do
       expect([stored("pieces", "shelf_code", 12), pieces.find(12)["shelf_code"]]).to eq(%w[RD407 RD-407])
@@ -20,8 +40,14 @@ RSpec.describe "Typing it right, in the store" do
       expect(page.records.map(&:id)).to eq([28])
       first = use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 3)
       rest = use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 3, cursor: first.following)
-      expect((first.records + rest.records).map { |record| record.values["shelf_code"] }).to eq(use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 6).records.map { |record| record.values["shelf_code"] })
-      expect(save_piece(good_piece.merge("shelf_code" => "XY 001")).outcome.refusals.map(&:message)).to eq(["Another piece stands there; a shelf holds one piece at a time."])
+      expect((first.records + rest.records).map { |record| record.values["shelf_code"] }).to eq(
+        use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 6).records.map do |record|
+          record.values["shelf_code"]
+        end
+      )
+      expect(save_piece(good_piece.merge("shelf_code" => "XY 001")).outcome.refusals.map(&:message)).to eq(
+        ["Another piece stands there; a shelf holds one piece at a time."]
+      )
     end
 
     it "puts them back by an undo" do
@@ -31,14 +57,31 @@ RSpec.describe "Typing it right, in the store" do
   end
 
   it "keeps a choice on its list while records have it, and lets it retire" do
-    expect { change(:ChangeField, table: "pieces", field: "verdict", parts: {"choices" => %w[Watertight Dense]}) }
-      .to raise_error(Core::Design::Invalid, "6 records of Pieces have “Porous” as Verdict. Retire it instead: those that have it keep it, and nobody can pick it anew.")
-    change(:ChangeField, table: "pieces", field: "firing", parts: {"choices" => %w[Bisque Glaze Lustre Raku], "retired" => %w[Raku]})
+    expect {
+      change(:ChangeField, table: "pieces", field: "verdict", parts: {"choices" => %w[Watertight Dense]})
+    }.to raise_error(
+      Core::Design::Invalid,
+      "6 records of Pieces have “Porous” as Verdict. Retire it instead: those that have it keep " \
+        "it, and nobody can pick it anew."
+    )
+    change(
+      :ChangeField,
+      table: "pieces",
+      field: "firing",
+      parts: {"choices" => %w[Bisque Glaze Lustre Raku], "retired" => %w[Raku]}
+    )
     list = workspace.project.lists.first
-    expect { change(:SaveList, id: list.id, name: list.name, values: list.values - %w[Porcelain], retired: []) }.to raise_error(Core::Design::Invalid, /Porcelain/)
+    expect {
+      change(:SaveList, id: list.id, name: list.name, values: list.values - %w[Porcelain], retired: [])
+    }.to raise_error(Core::Design::Invalid, /Porcelain/)
     change(:SaveList, id: list.id, name: "Bodies", values: [*list.values, "Bone china"], retired: list.retired)
-    expect(%w[clays pieces].map { |table| workspace.table(table).fields.find(&:list).choices.last }).to eq(["Bone china", "Bone china"])
-    expect { change(:DeleteList, id: list.id) }.to raise_error(Core::Design::Invalid, /is used by Clay family of Pieces, Family of Clays/)
+    expect(%w[clays pieces].map { |table| workspace.table(table).fields.find(&:list).choices.last }).to eq(
+      ["Bone china", "Bone china"]
+    )
+    expect { change(:DeleteList, id: list.id) }.to raise_error(
+      Core::Design::Invalid,
+      /is used by Clay family of Pieces, Family of Clays/
+    )
   end
 
   it "offers the linked records and the choices that belong, to whatever was typed so far" do
@@ -46,13 +89,27 @@ RSpec.describe "Typing it right, in the store" do
     expect(found.call({})).to eq(["Brick red", "Harbour stoneware", "Raku body", "Snowfall", "Speckled oat"])
     expect(found.call({"clay_family" => "porcelain"})).to eq(["Snowfall"])
     expect(found.call({"clay_family" => "porcelain", "clay" => 1})).to eq(["Snowfall"])
-    change(:PinRule, table: "pieces", rule: {"kind" => "narrow", "field" => "stage", "by" => "firing", "map" => {"Bisque" => ["Drying", "Bisque fired"]}})
-    outcome = UpTack::UseCases::AnswerDraft.new(workspace).call(table: "pieces", typed: {"firing" => "Bisque"}).outcome
-    expect(UpTack::UseCases::OpenChoices.of(workspace.plan("pieces"), outcome)["stage"]).to eq(["Drying", "Bisque fired"])
+    change(
+      :PinRule,
+      table: "pieces",
+      rule: {
+        "kind" => "narrow",
+        "field" => "stage",
+        "by" => "firing",
+        "map" => {"Bisque" => ["Drying", "Bisque fired"]}
+      }
+    )
+    outcome =
+      UpTack::UseCases::AnswerDraft.new(workspace).call(table: "pieces", typed: {"firing" => "Bisque"}).outcome
+    expect(UpTack::UseCases::OpenChoices.of(workspace.plan("pieces"), outcome)["stage"]).to eq(
+      ["Drying", "Bisque fired"]
+    )
   end
 
   it "finds names that changed a moment ago, those beside them too" do
-    names = ->(text) { UpTack::Store::NameSearch.new(workspace.plan("members"), workspace.context).like(text).map(&:id) }
+    names = ->(text) do
+      UpTack::Store::NameSearch.new(workspace.plan("members"), workspace.context).like(text).map(&:id)
+    end
     expect([names.call("velt"), names.call("farrow 0163"), names.call("vel ans")]).to eq([[1, 6], [3], [1, 6]])
     UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 6, typed: {"name" => "Ansa Brandt"})
     expect([names.call("velt"), names.call("brandt"), names.call("anſa Br")]).to eq([[1], [6], [6]])
@@ -63,11 +120,17 @@ RSpec.describe "Typing it right, in the store" do
   describe "effects" do
     it "come kind by kind, the worst first" do
       {
-        {kind: "limits", field: "hold", high: "15"} => {"refused" => 13}, {kind: "unique", field: "piece"} => {"refused" => 26}, {kind: "length", field: "piece", most: 8} => {"refused" => 20},
-        {kind: "mask", field: "received_by", mask: "1*20ALPHA \" \" 1*20ALPHA"} => {"same" => 28}, {kind: "tidy", field: "piece", steps: [{"do" => "upper"}]} => {"changes" => 28},
-        {kind: "lock", field: "stage", when: "stage = \"Collected\""} => {"locked" => 12}, {kind: "copy", field: "received_by", formula: "maker.name"} => {"differs" => 28},
-        {kind: "narrow", field: "stage", by: "firing", map: {"Bisque" => ["Drying"]}} => {"refused" => 11}, {kind: "required", field: "shelf_code", when: "stage <> \"Collected\""} => {"passed" => 28},
-        {kind: "exists", field: "received_by", target: "members", target_field: "name"} => {"refused" => 28}, {kind: "fits", field: "tag", mask: "\"PC-\" 5DIGIT"} => {"passed" => 28}
+        {kind: "limits", field: "hold", high: "15"} => {"refused" => 13},
+        {kind: "unique", field: "piece"} => {"refused" => 26},
+        {kind: "length", field: "piece", most: 8} => {"refused" => 20},
+        {kind: "mask", field: "received_by", mask: "1*20ALPHA \" \" 1*20ALPHA"} => {"same" => 28},
+        {kind: "tidy", field: "piece", steps: [{"do" => "upper"}]} => {"changes" => 28},
+        {kind: "lock", field: "stage", when: "stage = \"Collected\""} => {"locked" => 12},
+        {kind: "copy", field: "received_by", formula: "maker.name"} => {"differs" => 28},
+        {kind: "narrow", field: "stage", by: "firing", map: {"Bisque" => ["Drying"]}} => {"refused" => 11},
+        {kind: "required", field: "shelf_code", when: "stage <> \"Collected\""} => {"passed" => 28},
+        {kind: "exists", field: "received_by", target: "members", target_field: "name"} => {"refused" => 28},
+        {kind: "fits", field: "tag", mask: "\"PC-\" 5DIGIT"} => {"passed" => 28}
       }.each do |plain, wanted|
         found = preview("pieces", plain)
         expect([plain, found.problems.map(&:message), found.counts.slice(*wanted.keys)]).to eq([plain, [], wanted])
@@ -80,7 +143,10 @@ RSpec.describe "Typing it right, in the store" do
       stub_const("UpTack::UseCases::PreviewRule::INTERIM", 0)
       stub_const("UpTack::Store::RecordTable::BATCH", 10)
       seen = []
-      last = preview("pieces", {kind: "limits", field: "hold", high: "15"}) { |so_far| seen << [so_far.looked_at, so_far.counts.values.sum] }
+      last =
+        preview("pieces", {kind: "limits", field: "hold", high: "15"}) do |so_far|
+          seen << [so_far.looked_at, so_far.counts.values.sum]
+        end
       expect([seen, last.looked_at]).to eq([[[10, 10], [20, 20], [28, 28]], 28])
     end
 
@@ -88,7 +154,9 @@ RSpec.describe "Typing it right, in the store" do
       rule = workspace.table("pieces").rules.find { |each| each.name == "not above the clay’s limit" }
       expect(use(:CountExempt, table: "pieces")).to eq(rule.id => 4)
       expect(save_piece({"maker_note" => "x"}, id: 13).state).to eq(:saved)
-      expect(save_piece({"peak" => "1001"}, id: 13).outcome.refusals.map(&:message)).to eq(["Peak is above what Brick red can take: 990."])
+      expect(save_piece({"peak" => "1001"}, id: 13).outcome.refusals.map(&:message)).to eq(
+        ["Peak is above what Brick red can take: 990."]
+      )
       expect(save_piece({"peak" => "990"}, id: 13).state).to eq(:saved)
       expect(use(:CountExempt, table: "pieces")).to eq(rule.id => 3)
     end
@@ -98,9 +166,16 @@ RSpec.describe "Typing it right, in the store" do
     refused = save_piece(good_piece.merge("clay_weight" => "5100", "wet_weight" => "5155"))
     warning = refused.outcome.refusals.first
     expect(warning).to have_attributes(passable: true, message: "More than 5 kg of clay in one piece? It says 5,100.")
-    saved = UpTack::UseCases::SaveRecord.new(workspace).call(table: "pieces", typed: good_piece.merge("clay_weight" => "5100", "wet_weight" => "5155"), reasons: {warning.rule => "A commission."})
+    saved =
+      UpTack::UseCases::SaveRecord.new(workspace).call(
+        table: "pieces",
+        typed: good_piece.merge("clay_weight" => "5100", "wet_weight" => "5155"),
+        reasons: {warning.rule => "A commission."}
+      )
     expect(saved.state).to eq(:saved)
-    expect(JSON.parse(UpTack::Store::Entry.last.passed)).to match([hash_including("reason" => "A commission.", "rule" => warning.rule)])
+    expect(JSON.parse(UpTack::Store::Entry.last.passed)).to match(
+      [hash_including("reason" => "A commission.", "rule" => warning.rule)]
+    )
   end
 
   describe "names looked up in a change that is taken back" do
@@ -123,8 +198,16 @@ RSpec.describe "Typing it right, in the store" do
     it "to a list foresees what it would lose, and keeps what is on it" do
       change(:SaveList, name: "Bodies", values: ["Brick red", "Snowfall"])
       list = workspace.project.lists.last
-      losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "clays", field: "name", type: "choice", list: list.id)
-      expect([losses.values, losses.kept, losses.examples.sort]).to eq([3, 2, ["Harbour stoneware", "Raku body", "Speckled oat"]])
+      losses =
+        UpTack::UseCases::PreviewLosses.new(workspace).call(
+          table: "clays",
+          field: "name",
+          type: "choice",
+          list: list.id
+        )
+      expect([losses.values, losses.kept, losses.examples.sort]).to eq(
+        [3, 2, ["Harbour stoneware", "Raku body", "Speckled oat"]]
+      )
       before = (1..5).map { |id| UpTack::Store::RecordTable.new(workspace.table("clays")).find(id)["name"] }
       change(:ChangeField, table: "clays", field: "name", parts: {"type" => "choice", "list" => list.id})
       now = -> { (1..5).map { |id| UpTack::Store::RecordTable.new(workspace.table("clays")).find(id)["name"] } }
@@ -135,15 +218,23 @@ RSpec.describe "Typing it right, in the store" do
 
     it "to a day with its time keeps what can be read so, and comes back" do
       change(:AddField, table: "orders", parts: {"label" => "Fetched", "type" => "text"})
-      {1 => "23 Nov 2026, 9:30", 2 => "soon", 3 => "2026-07-01T10:00:00Z"}.each { |id, text| UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", id: id, typed: {"fetched" => text}) }
+      {1 => "23 Nov 2026, 9:30", 2 => "soon", 3 => "2026-07-01T10:00:00Z"}.each do |id, text|
+        UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", id: id, typed: {"fetched" => text})
+      end
       change(:ChangeField, table: "orders", field: "fetched", parts: {"type" => "moment"})
       orders = UpTack::Store::RecordTable.new(workspace.table("orders"))
-      expect((1..3).map { |id| orders.find(id)["fetched"]&.iso8601 }).to eq(["2026-11-23T09:30:00Z", nil, "2026-07-01T10:00:00Z"])
+      expect((1..3).map { |id| orders.find(id)["fetched"]&.iso8601 }).to eq(
+        ["2026-11-23T09:30:00Z", nil, "2026-07-01T10:00:00Z"]
+      )
       expect(columns("orders")["fetched"]).to start_with("datetime")
       page = use(:ListRecords, table: "orders", sort: "fetched", limit: 1)
       rest = use(:ListRecords, table: "orders", sort: "fetched", limit: 2, cursor: page.following)
       expect((page.records + rest.records).map(&:id)).to eq([3, 1, 2])
-      expect(use(:ListRecords, table: "orders", filter: "date(fetched) = date(\"2026-11-23\")").records.map(&:id)).to eq([1]) if Core::Expression::Functions.all.key?("date")
+      if Core::Expression::Functions.all.key?("date")
+        expect(
+          use(:ListRecords, table: "orders", filter: "date(fetched) = date(\"2026-11-23\")").records.map(&:id)
+        ).to eq([1])
+      end
       design.undo
       expect(UpTack::Store::RecordTable.new(workspace.table("orders")).find(2)["fetched"]).to eq("soon")
     end
@@ -153,7 +244,9 @@ RSpec.describe "Typing it right, in the store" do
       change(:AddLinkedField, table: "pieces", link: "maker", detail: "phone", copy: false)
       fields = workspace.table("pieces").fields.map(&:label)
       expect(fields[fields.index("Maker"), 3]).to eq(["Maker", "Maker: Phone 2", "Maker: Phone"])
-      expect(save_piece({"maker" => 3}, id: 28).record.values).to include("maker_phone_2" => nil).or include("maker_phone" => "01 555 0163")
+      expect(save_piece({"maker" => 3}, id: 28).record.values).to include("maker_phone_2" => nil).or include(
+             "maker_phone" => "01 555 0163"
+           )
     end
   end
 end

@@ -22,12 +22,23 @@ end
 # Saves some records and tells each that was acknowledged, then imports and tells how far it is.
 def work(path, database, tell)
   UpTack::Store::Database.open(database)
-  3.times { |index| tell.puts "saved #{UpTack::UseCases::SaveRecord.new(workspace).call(table: "pieces", typed: piece(index)).record.id}" }
+  3.times do |index|
+    saved = UpTack::UseCases::SaveRecord.new(workspace).call(table: "pieces", typed: piece(index))
+    tell.puts "saved #{saved.record.id}"
+  end
   progress = UpTack::Upkeep::Progress.new
   Thread.new { loop { tell.puts("at #{progress.done}") && sleep(0.01) } }
   source = UpTack::Interchange::Source.open(path)
   looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table("pieces"))
-  result = UpTack::UseCases::Imports::Run.new(workspace, progress: progress).call(source: source, table: "pieces", settings: looked.settings, keep: "all", name: "pieces.csv", rows: ROWS)
+  result =
+    UpTack::UseCases::Imports::Run.new(workspace, progress: progress).call(
+      source: source,
+      table: "pieces",
+      settings: looked.settings,
+      keep: "all",
+      name: "pieces.csv",
+      rows: ROWS
+    )
   tell.puts "imported #{result.report.batch.id}"
 end
 
@@ -59,8 +70,13 @@ def problems(saved, imported)
   half = batches.reject { |id| UpTack::Store::Entry.where(batch_id: id).count == ROWS }
   found << "half entries: #{half}" if half.any?
   tags = UpTack::Store::Database.connection.select_values("SELECT tag FROM pieces")
-  found << "numbers given twice: #{tags.tally.select { |_, times| times > 1 }.keys.first(5)}" if tags.uniq.length < tags.length
-  found << "records beside the log: #{rows.count} and #{UpTack::Store::Entry.where(action: "create").count}" unless rows.count == UpTack::Store::Entry.where(action: "create").count
+  if tags.uniq.length < tags.length
+    found << "numbers given twice: #{tags.tally.select { |_, times| times > 1 }.keys.first(5)}"
+  end
+  unless rows.count == UpTack::Store::Entry.where(action: "create").count
+    found << "records beside the log: #{rows.count} " \
+      "and #{UpTack::Store::Entry.where(action: "create").count}"
+  end
   found + UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)
 end
 
@@ -79,7 +95,8 @@ Dir.mktmpdir do |folder|
     found = problems(saved, imported)
     UpTack::Store::Database.close
     bad += 1 if found.any?
-    puts "kill #{index + 1}: #{more.last.any? ? "too late, it was done" : "in the middle"}; #{found.empty? ? "all holds" : found.join("; ")}"
+    at = more.last.any? ? "too late, it was done" : "in the middle"
+    puts "kill #{index + 1}: #{at}; #{found.empty? ? "all holds" : found.join("; ")}"
   end
   puts "#{KILLS} kills, #{bad} with something wrong; #{saved.length} records acknowledged, none lost" if bad.zero?
   exit(bad.zero? ? 0 : 1)

@@ -44,21 +44,35 @@ end
 # In a process of its own, whose highest memory is told.
 def import(folder, path)
   reader, writer = IO.pipe
-  child = fork do
-    reader.close
-    open_studio(folder, "import.sqlite3")
-    before = memory
-    looking = Looking.new
-    result = nil
-    taken = seconds do
-      source = UpTack::Interchange::Source.open(path)
-      looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table("pieces"))
-      result = UpTack::UseCases::Imports::Run.new(workspace, progress: looking, ahead: looking.method(:begin_ahead)).call(source: source, table: "pieces", settings: looked.settings, keep: "all", name: "pieces.csv", rows: looked.rows)
+  child =
+    fork do
+      reader.close
+      open_studio(folder, "import.sqlite3")
+      before = memory
+      looking = Looking.new
+      result = nil
+      taken =
+        seconds do
+          source = UpTack::Interchange::Source.open(path)
+          looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table("pieces"))
+          result =
+            UpTack::UseCases::Imports::Run.new(
+              workspace,
+              progress: looking,
+              ahead: looking.method(:begin_ahead)
+            ).call(
+              source: source,
+              table: "pieces",
+              settings: looked.settings,
+              keep: "all",
+              name: "pieces.csv",
+              rows: looked.rows
+            )
+        end
+      abort("refused") unless result.made == RECORDS
+      writer.puts [taken, before, memory, looking.ahead.to_i].join(" ")
+      exit!(0)
     end
-    abort("refused") unless result.made == RECORDS
-    writer.puts [taken, before, memory, looking.ahead.to_i].join(" ")
-    exit!(0)
-  end
   writer.close
   Process.wait(child)
   reader.read.split.map(&:to_f)
@@ -81,7 +95,12 @@ def bare(folder, path)
   require "sqlite3"
   database = SQLite3::Database.new(File.join(folder, "bare.sqlite3"))
   database.execute_batch("PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; #{BARE}")
-  insert = database.prepare("INSERT INTO pieces (tag, piece, maker, clay, tare, wet, firing, peak, note, made_by, changed_on) VALUES (printf('PC-%06d', ?), trim(replace(?, '  ', ' ')), ?, ?, ?, ?, ?, ?, ?, 'Odile Marsh', datetime('now'))")
+  insert =
+    database.prepare(
+      "INSERT INTO pieces (tag, piece, maker, clay, tare, wet, firing, peak, note, made_by, " \
+        "changed_on) VALUES (printf('PC-%06d', ?), trim(replace(?, '  ', ' ')), ?, ?, ?, ?, ?, ?, " \
+        "?, 'Odile Marsh', datetime('now'))"
+    )
   count = 0
   seconds do
     database.transaction { CSV.foreach(path, headers: true) { |row| insert.execute(count += 1, *row.fields) } }
@@ -103,7 +122,19 @@ RUBY
 def by_hand(compiled)
   Dir.mktmpdir do |folder|
     room = compiled ? {} : ROOM.transform_values { nil }
-    IO.popen([room, RbConfig.ruby, *(UpTack::App::COMPILING if compiled), "-rbundler/setup", "-e", BY_HAND_ALONE, folder, (BY_HAND / 2).to_s], &:read).to_f
+    IO.popen(
+      [
+        room,
+        RbConfig.ruby,
+        *(UpTack::App::COMPILING if compiled),
+        "-rbundler/setup",
+        "-e",
+        BY_HAND_ALONE,
+        folder,
+        (BY_HAND / 2).to_s
+      ],
+      &:read
+    ).to_f
   end
 end
 
@@ -116,8 +147,21 @@ Dir.mktmpdir do |folder|
   bare = bare(folder, path)
   each = ours / RECORDS
   puts format("import of %d records: %.1f s, %.3f ms each, %d a second", RECORDS, ours, each * 1000, RECORDS / ours)
-  puts format("Active Record with paper_trail, as Ruby starts by itself: %.3f ms each; ratio %.3f (asked: 0.05)", plain * 1000, each / plain)
-  puts format("Active Record with paper_trail, compiled as the import is: %.3f ms each; ratio %.3f", compiled * 1000, each / compiled)
-  puts format("bare SQLite with checks, generated columns and a trigger log: %.1f s; ratio %.1f (aimed at: 5)", bare, ours / bare)
+  puts format(
+    "Active Record with paper_trail, as Ruby starts by itself: %.3f ms each; ratio %.3f " \
+      "(asked: 0.05)",
+    plain * 1000,
+    each / plain
+  )
+  puts format(
+    "Active Record with paper_trail, compiled as the import is: %.3f ms each; ratio %.3f",
+    compiled * 1000,
+    each / compiled
+  )
+  puts format(
+    "bare SQLite with checks, generated columns and a trigger log: %.1f s; ratio %.1f (aimed at: 5)",
+    bare,
+    ours / bare
+  )
   puts format("memory: %d MB before, %d MB at most; %d MB in the process that works ahead", before, highest, ahead)
 end

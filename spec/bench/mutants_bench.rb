@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 # How many small mistakes in the rules of the demo are noticed by records at the edges, made as the
-# application makes them beside the demo's records and confirmed as they are proposed, and how many once each that slips through has a record of
-# its own. The mistakes for which none is found are told, and those that can make no difference.
+# application makes them beside the demo's records and confirmed as they are proposed, and how many once each that
+# slips through has a record of
 #
 # Then what the product says of rules is counted against brute force over made-up designs: gaps,
 # overlaps, contradictions and sentences.
@@ -21,20 +21,39 @@ workspace = UpTack::Workspace.new(person: UpTack::Store::Person.first)
 around = UpTack::UseCases::Bench::RelatedRecords.new(workspace)
 project = workspace.project
 tables = project.tables.select { |table| table.rules.any? && [nil, table.key].include?(ARGV[1]) }
-totals = tables.map do |table|
-  found = Noticing.of(project, table, records: around.records(table), profiles: {table.key => around.profile(table)})
-  puts format(
-    "%s, %d rules: %d records at the edges notice %d of %d mistakes (%.1f %%) in %.1f s; with %d records more %d (%.1f %%), looked for in %.1f s",
-    table.label, table.rules.length, found.edges, found.noticed, found.tried, 100.0 * found.noticed / found.tried, found.counted, found.more, found.noticed_then,
-    100.0 * found.noticed_then / found.tried, found.looked
-  )
-  found.left.each { |line| puts "    slips: #{line}" }
-  found.harmless.each { |line| puts "    makes no difference: #{line}" }
-  found
-end
+totals =
+  tables.map do |table|
+    found =
+      Noticing.of(project, table, records: around.records(table), profiles: {table.key => around.profile(table)})
+    puts format(
+      "%s, %d rules: %d records at the edges notice %d of %d mistakes (%.1f %%) in %.1f s; with " \
+        "%d records more %d (%.1f %%), looked for in %.1f s",
+      table.label,
+      table.rules.length,
+      found.edges,
+      found.noticed,
+      found.tried,
+      100.0 * found.noticed / found.tried,
+      found.counted,
+      found.more,
+      found.noticed_then,
+      100.0 * found.noticed_then / found.tried,
+      found.looked
+    )
+    found.left.each { |line| puts "    slips: #{line}" }
+    found.harmless.each { |line| puts "    makes no difference: #{line}" }
+    found
+  end
 sum = ->(part) { totals.sum(&part) }
 share = ->(part) { 100.0 * sum.call(part) / sum.call(:tried) }
-puts format("all: %d records, %.1f %%; with %d more, %.1f %% of %d", sum.call(:edges), share.call(:noticed), sum.call(:more), share.call(:noticed_then), sum.call(:tried))
+puts format(
+  "all: %d records, %.1f %%; with %d more, %.1f %% of %d",
+  sum.call(:edges),
+  share.call(:noticed),
+  sum.call(:more),
+  share.call(:noticed_then),
+  sum.call(:tried)
+)
 puts "#{totals.sum { |found| found.harmless.length }} more make no difference, which is proven"
 
 specs = %w[gaps_and_overlaps sentences].map { |name| File.expand_path("../core/properties/#{name}_spec.rb", __dir__) }

@@ -30,7 +30,8 @@ def edges(project)
   clock = Core::Bench::Clock.at("2026-11-23T09:00", project.conventions)
   table = project.table("pieces")
   rules = table.rules.first(40)
-  times = Array.new(5) { seconds { Core::Bench::BoundaryCases.new(ground, table, clock: clock).candidates(rules) } }.sort
+  times =
+    Array.new(5) { seconds { Core::Bench::BoundaryCases.new(ground, table, clock: clock).candidates(rules) } }.sort
   puts format("edges of %d rules of one table: %.2f s (median of 5)", rules.length, times[2])
 end
 
@@ -40,12 +41,37 @@ def workspace = UpTack::Workspace.new(person: person)
 # The same records, once made up and saved, once as if they came from a file.
 def samples(key, count)
   maker = UpTack::UseCases::Bench::GenerateRecords.new(workspace).maker(workspace.table(key), 1)
-  drafts = Array.new(count) { {typed: Core::Bench::Samples::RecordGenerator.typed(workspace.table(key), maker.values)} }
-  plain = seconds { drafts.each_slice(5_000) { |some| UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: key, drafts: some, summary: "Plain", keep: "passing") } || true }
+  drafts =
+    Array.new(count) { {typed: Core::Bench::Samples::RecordGenerator.typed(workspace.table(key), maker.values)} }
+  plain =
+    seconds do
+      drafts.each_slice(5_000) do |some|
+        UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(
+          table: key,
+          drafts: some,
+          summary: "Plain",
+          keep: "passing"
+        )
+      end || true
+    end
   result = nil
-  made = seconds { result = UpTack::UseCases::Bench::GenerateRecords.new(workspace).call(table: key, count: count, seed: 2) }
+  made =
+    seconds do
+      result = UpTack::UseCases::Bench::GenerateRecords.new(workspace).call(table: key, count: count, seed: 2)
+    end
   memory = File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024
-  puts format("%s: %d imported plainly %.0f a second; %d made up %.0f a second; ratio %.2f; a million would take %.0f min; at most %d MB", key, count, count / plain, result.made, result.made / made, (result.made / made) / (count / plain), 1_000_000 / (result.made / made) / 60, memory)
+  puts format(
+    "%s: %d imported plainly %.0f a second; %d made up %.0f a second; ratio %.2f; a million " \
+      "would take %.0f min; at most %d MB",
+    key,
+    count,
+    count / plain,
+    result.made,
+    result.made / made,
+    (result.made / made) / (count / plain),
+    1_000_000 / (result.made / made) / 60,
+    memory
+  )
 end
 
 prove(content.project)

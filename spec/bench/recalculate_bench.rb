@@ -11,12 +11,29 @@ RECORDS = 100_000
 BY_RECORD = 10_000
 LINKED = 10_000
 DESIGN = {
-  "name" => "Bench", "last_id" => 100, "tables" => [
-    {"id" => "t1", "key" => "titles", "label" => "Titles", "fields" => [{"id" => "f1", "key" => "text", "label" => "Text", "type" => "text"}], "rules" => []},
+  "name" => "Bench",
+  "last_id" => 100,
+  "tables" => [
     {
-      "id" => "t2", "key" => "members", "label" => "Members", "rules" => [
-        {"id" => "r1", "kind" => "calculation", "field" => "address_as", "formula" => "if title is blank then name else title.text & \" \" & name"}
-      ], "fields" => [
+      "id" => "t1",
+      "key" => "titles",
+      "label" => "Titles",
+      "fields" => [{"id" => "f1", "key" => "text", "label" => "Text", "type" => "text"}],
+      "rules" => []
+    },
+    {
+      "id" => "t2",
+      "key" => "members",
+      "label" => "Members",
+      "rules" => [
+        {
+          "id" => "r1",
+          "kind" => "calculation",
+          "field" => "address_as",
+          "formula" => "if title is blank then name else title.text & \" \" & name"
+        }
+      ],
+      "fields" => [
         {"id" => "f2", "key" => "name", "label" => "Name", "type" => "text"},
         {"id" => "f3", "key" => "title", "label" => "Title", "type" => "link", "target" => "titles"},
         {"id" => "f4", "key" => "address_as", "label" => "Address as", "type" => "text"}
@@ -49,7 +66,11 @@ def held = File.read("/proc/self/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024
 def workspace = UpTack::Workspace.new(person: UpTack::Store::Person.first)
 
 def pin(id, field, formula)
-  change = UpTack::Core::Design::Changes::PinRule.new(table: "pieces", rule: {"id" => id, "kind" => "calculation", "field" => field, "formula" => formula})
+  change =
+    UpTack::Core::Design::Changes::PinRule.new(
+      table: "pieces",
+      rule: {"id" => id, "kind" => "calculation", "field" => field, "formula" => formula}
+    )
   UpTack::UseCases::ChangeDesign.new(workspace).call(change)
 end
 
@@ -70,9 +91,24 @@ Dir.mktmpdir do |folder|
   UpTack::UseCases::StartProject.new.call(design: DESIGN, people: [{"name" => "Odile Marsh", "role" => "builder"}])
   UpTack::Store::Database.write do
     UpTack::Store::RecordTable.model("titles").insert_all!([{text: "Dr"}, {text: "Ms"}])
-    UpTack::Store::RecordTable.model("members").insert_all!(Array.new(200) { |index| {name: "Member #{index}", title: (index.zero? ? 1 : 2), address_as: "Ms Member #{index}"} })
+    UpTack::Store::RecordTable.model("members").insert_all!(
+      Array.new(200) do |index|
+        {name: "Member #{index}", title: (index.zero? ? 1 : 2), address_as: "Ms Member #{index}"}
+      end
+    )
     (1..RECORDS).each_slice(2_000) do |some|
-      rows = some.map { |index| {tag: format("PC-%05d", index), maker: (index <= LINKED) ? 1 : (index % 199) + 2, clay: index % 900, tare: 55, received: "2026-11-23", total: (index % 900) + 55, whose: "x"} }
+      rows =
+        some.map do |index|
+          {
+            tag: format("PC-%05d", index),
+            maker: (index <= LINKED) ? 1 : (index % 199) + 2,
+            clay: index % 900,
+            tare: 55,
+            received: "2026-11-23",
+            total: (index % 900) + 55,
+            whose: "x"
+          }
+        end
       UpTack::Store::RecordTable.model("pieces").insert_all!(rows)
     end
   end
@@ -89,10 +125,22 @@ Dir.mktmpdir do |folder|
   formula = seconds { pin("r2", "total", "(clay + tare) * 1.1") }
   links = seconds { pin("r3", "whose", "maker.address_as & \": \" & tag") }
   watching.kill
-  title = seconds { UpTack::UseCases::SaveRecord.new(workspace).call(table: "titles", id: 1, typed: {"text" => "Prof"}) }
+  title =
+    seconds { UpTack::UseCases::SaveRecord.new(workspace).call(table: "titles", id: 1, typed: {"text" => "Prof"}) }
   followed = UpTack::Store::RecordTable.model("pieces").where("whose LIKE 'Prof %'").count
-  puts format("a formula changed on %d records: %.2f s, %.1f times as fast as record by record (%.1f s)", RECORDS, formula, each / formula, each)
-  puts format("a formula along a link changed on %d records: %.2f s, %.1f times as fast as record by record", RECORDS, links, each / links)
+  puts format(
+    "a formula changed on %d records: %.2f s, %.1f times as fast as record by record (%.1f s)",
+    RECORDS,
+    formula,
+    each / formula,
+    each
+  )
+  puts format(
+    "a formula along a link changed on %d records: %.2f s, %.1f times as fast as record by record",
+    RECORDS,
+    links,
+    each / links
+  )
   puts format("one title changed, %d linked pieces follow (%d did): %.2f s", LINKED, followed, title)
   puts format("memory: %d MB before, %d MB at most", before, most)
   UpTack::Store::Database.close

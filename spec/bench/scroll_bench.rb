@@ -41,8 +41,11 @@ JS
 
 # How far each way of scrolling goes in a frame.
 WAYS = {
-  "by the wheel" => "grid.scrollTop += 100", "by the wheel, fast" => "grid.scrollTop += 600", "by page down" => "if (frame % 4 === 0) grid.scrollTop += 640",
-  "by jumps" => "if (frame % 60 === 0) grid.scrollTop = (frame * 31685519) % (grid.scrollHeight - 1000)", "dragging the bar" => "grid.scrollTop += grid.scrollHeight / 800"
+  "by the wheel" => "grid.scrollTop += 100",
+  "by the wheel, fast" => "grid.scrollTop += 600",
+  "by page down" => "if (frame % 4 === 0) grid.scrollTop += 640",
+  "by jumps" => "if (frame % 60 === 0) grid.scrollTop = (frame * 31685519) % (grid.scrollHeight - 1000)",
+  "dragging the bar" => "grid.scrollTop += grid.scrollHeight / 800"
 }.freeze
 
 # Scrolls, and tells what it saw.
@@ -64,7 +67,13 @@ class Scroller
     execute_script(MEASURE)
     WAYS.each do |name, work|
       longest, slowest = evaluate_async_script("measure((grid, frame) => { #{work} }, 120).then(arguments[0])")
-      puts format("%-20s %-12s longest blank %4.0f ms (asked: 100), slowest frame %4.0f ms", name, view.empty? ? "by number" : "sorted", longest, slowest)
+      puts format(
+        "%-20s %-12s longest blank %4.0f ms (asked: 100), slowest frame %4.0f ms",
+        name,
+        view.empty? ? "by number" : "sorted",
+        longest,
+        slowest
+      )
     end
   end
 end

@@ -13,19 +13,35 @@ PIECES = Integer(ENV.fetch("PIECES", "20000"))
 SECONDS = Integer(ENV.fetch("SECONDS", "40"))
 PORT = Integer(ENV.fetch("PORT", "4591"))
 
+# A path with a filter.
+FILTERED = ->(path, filter) { "/api/tables/pieces/#{path}filter=#{URI.encode_www_form_component(filter)}" }
+
 # Questions without an answer that is known already: each asks for another number.
 DEAR = [
-  ->(n) { "/api/tables/pieces/records?filter=#{URI.encode_www_form_component("len(substitute(rept(piece, 2000), \"u\", \"uu\")) + find(rept(\"a\", 9000) & \"b\", rept(\"a\", 50000)) = #{n}")}" },
-  ->(n) { "/api/tables/pieces/records?sort=maker&filter=#{URI.encode_www_form_component("len(maker.name & piece) > #{n % 90}")}" },
+  ->(n) do
+    long = 'len(substitute(rept(piece, 2000), "u", "uu")) + find(rept("a", 9000) & "b", rept("a", 50000))'
+    FILTERED.call("records?", "#{long} = #{n}")
+  end,
+  ->(n) do
+    FILTERED.call("records?sort=maker&", "len(maker.name & piece) > #{n % 90}")
+  end,
   ->(n) { "/api/tables/pieces/records?search=#{(n % 900) + 100}" },
-  ->(n) { "/api/tables/pieces/export.csv?filter=#{URI.encode_www_form_component("clay_weight > #{n % 700}")}" },
+  ->(n) { FILTERED.call("export.csv?", "clay_weight > #{n % 700}") },
   ->(_) { "/api/history?table=pieces" },
-  ->(n) { "/api/tables/pieces/totals?fields=clay_weight&filter=#{URI.encode_www_form_component("len(rept(piece, 500)) > #{n}")}" }
+  ->(n) do
+    FILTERED.call("totals?fields=clay_weight&", "len(rept(piece, 500)) > #{n}")
+  end
 ].freeze
 
 def clock = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 
-def piece(index) = {"piece" => %w[Mug Bowl Vase Plate][index % 4], "maker" => 2, "clay_weight" => (600 + (index % 90)).to_s, "wet_weight" => (655 + (index % 90)).to_s}
+def piece(index) =
+  {
+    "piece" => %w[Mug Bowl Vase Plate][index % 4],
+    "maker" => 2,
+    "clay_weight" => (600 + (index % 90)).to_s,
+    "wet_weight" => (655 + (index % 90)).to_s
+  }
 
 # @return [Array(String, Array<String>)] the clerk's token and those of the readers
 def prepare(folder)
@@ -33,17 +49,40 @@ def prepare(folder)
   UpTack::UseCases::InstallDemo.new.call
   clerk = UpTack::Store::Person.find_by(role: "clerk")
   drafts = Array.new(PIECES) { |index| {typed: piece(index)} }
-  drafts.each_slice(2_000) { |some| UpTack::UseCases::Bulk::Write.new(UpTack::Workspace.new(person: clerk), way: "import").call(table: "pieces", drafts: some, summary: "Pieces") }
-  readers = Array.new(READERS) { |index| UpTack::UseCases::People::ChangePerson.new.add({"name" => "Reader #{index}", "role" => "reader", "sign_in" => "reader-#{index}"}) }
-  [clerk, *readers].map { |person| UpTack::Store::Token.make(person, name: "Siege", role: person.role, days: 1).last }.then { |first, *others| [first, others] }
+  drafts.each_slice(2_000) do |some|
+    UpTack::UseCases::Bulk::Write.new(UpTack::Workspace.new(person: clerk), way: "import").call(
+      table: "pieces",
+      drafts: some,
+      summary: "Pieces"
+    )
+  end
+  readers =
+    Array.new(READERS) do |index|
+      UpTack::UseCases::People::ChangePerson.new.add(
+        {"name" => "Reader #{index}", "role" => "reader", "sign_in" => "reader-#{index}"}
+      )
+    end
+  [clerk, *readers].map { |person| UpTack::Store::Token.make(person, name: "Siege", role: person.role, days: 1).last }
+    .then { |first, *others| [first, others] }
 ensure
   UpTack::Store::Database.close
 end
 
 def serve(folder)
   script = File.expand_path("../../bin/support/serve.rb", __dir__)
-  child = Process.spawn({"UP_TACK_DATA" => folder, "PORT" => PORT.to_s}, RbConfig.ruby, "-rbundler/setup", script, out: File::NULL)
-  200.times { TCPSocket.new("127.0.0.1", PORT).close || break rescue sleep(0.2) } # rubocop:disable Style/RescueModifier
+  child =
+    Process.spawn(
+      {"UP_TACK_DATA" => folder, "PORT" => PORT.to_s},
+      RbConfig.ruby,
+      "-rbundler/setup",
+      script,
+      out: File::NULL
+    )
+  200.times do
+    TCPSocket.new("127.0.0.1", PORT).close || break
+  rescue
+    sleep(0.2)
+  end
   yield child
 ensure
   Process.kill("TERM", child)
@@ -54,7 +93,12 @@ def memory(process) = File.read("/proc/#{process}/status")[/VmRSS:\s+(\d+)/, 1].
 
 # @return [Array(String, Float)] the status and how long it took, in seconds
 def ask(token, path, body = nil)
-  request = (body ? Net::HTTP::Post : Net::HTTP::Get).new(path, "Authorization" => "Bearer #{token}", "Content-Type" => "application/json")
+  request =
+    (body ? Net::HTTP::Post : Net::HTTP::Get).new(
+      path,
+      "Authorization" => "Bearer #{token}",
+      "Content-Type" => "application/json"
+    )
   request.body = JSON.generate(body) if body
   started = clock
   answer = Net::HTTP.start("127.0.0.1", PORT, read_timeout: 120) { |http| http.request(request) }
@@ -86,7 +130,15 @@ end
 
 def told(name, times)
   sorted = times.map { |_, taken| taken * 1000 }.sort
-  puts format("%s: %d, median %.0f ms, 95th percentile %.0f ms, longest %.0f ms; %s", name, sorted.length, sorted[sorted.length / 2], sorted[(sorted.length * 0.95).floor], sorted.last, times.map(&:first).tally.map { |code, count| "#{count} times #{code}" }.join(", "))
+  puts format(
+    "%s: %d, median %.0f ms, 95th percentile %.0f ms, longest %.0f ms; %s",
+    name,
+    sorted.length,
+    sorted[sorted.length / 2],
+    sorted[(sorted.length * 0.95).floor],
+    sorted.last,
+    times.map(&:first).tally.map { |code, count| "#{count} times #{code}" }.join(", ")
+  )
 end
 
 Dir.mktmpdir do |folder|
@@ -97,7 +149,15 @@ Dir.mktmpdir do |folder|
     drafts, saves, most, answers = siege(clerk, readers, process)
     told("beside #{READERS} readers, drafts", drafts)
     told("beside #{READERS} readers, saves", saves)
-    answers.group_by(&:first).sort.each { |kind, some| told("  #{DEAR[kind].call(1).split("?").first.delete_prefix("/api/")} (#{kind + 1})", some.map { |each| each.drop(1) }) }
+    answers
+      .group_by(&:first)
+      .sort
+      .each do |kind, some|
+        told(
+          "  #{DEAR[kind].call(1).split("?").first.delete_prefix("/api/")} (#{kind + 1})",
+          some.map { |each| each.drop(1) }
+        )
+      end
     puts format("memory at most %d MB; answers 500: %d", most, answers.count { |_, code, _| code == "500" })
   end
 end

@@ -52,7 +52,9 @@ end
 def workspace = UpTack::Workspace.new(person: UpTack::Store::Person.first)
 
 def name_of(index)
-  word = ->(number) { [SYLLABLES[number % 20], SYLLABLES[(number / 20) % 20], SYLLABLES[(number / 400) % 20]].join.capitalize }
+  word = ->(number) do
+    [SYLLABLES[number % 20], SYLLABLES[(number / 20) % 20], SYLLABLES[(number / 400) % 20]].join.capitalize
+  end
   "#{word.call(index * 7)} #{word.call((index * 13) + 3)}"
 end
 
@@ -60,31 +62,75 @@ def effect(rule)
   first = nil
   found = nil
   started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-  all = seconds do
-    found = UpTack::UseCases::PreviewRule.new(workspace).call(table: "pieces", plain: rule, all: true) { first ||= Process.clock_gettime(Process::CLOCK_MONOTONIC) - started }
-  end
+  all =
+    seconds do
+      found =
+        UpTack::UseCases::PreviewRule
+          .new(workspace)
+          .call(table: "pieces", plain: rule, all: true) do
+            first ||= Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
+          end
+    end
   [all, first || all, found]
 end
 
 # Every beginning of some names, as they are typed.
-def typed = [0, 17, 4_242, 31_337, 49_999].flat_map { |index| name_of(index).then { |name| (1..name.length).map { |length| name[0, length] } } }
+def typed =
+  [0, 17, 4_242, 31_337, 49_999].flat_map do |index|
+    name_of(index).then { |name| (1..name.length).map { |length| name[0, length] } }
+  end
 
 Dir.mktmpdir do |folder|
   UpTack::Store::Database.open(File.join(folder, "bench.sqlite3"))
   UpTack::UseCases::StartProject.new.call(design: DESIGN, people: [{"name" => "Odile Marsh", "role" => "builder"}])
   UpTack::Store::Database.write do
-    (0...NAMES).each_slice(2_000) { |some| UpTack::Store::RecordTable.model("members").insert_all!(some.map { |index| {name: name_of(index), town: SYLLABLES[index % 20], joined: "2024-01-01"} }) }
+    (0...NAMES).each_slice(2_000) do |some|
+      UpTack::Store::RecordTable.model("members").insert_all!(
+        some.map { |index| {name: name_of(index), town: SYLLABLES[index % 20], joined: "2024-01-01"} }
+      )
+    end
     (1..RECORDS).each_slice(2_000) do |some|
-      rows = some.map { |index| {tag: format("PC-%05d", index), maker: (index % NAMES) + 1, clay: index % 900, tare: 55, wet: (index % 900) + ((index % 1000).zero? ? 54 : 55), received: "2026-11-23", shelf: format("KD-%03d", index % 1000)} }
+      rows =
+        some.map do |index|
+          {
+            tag: format("PC-%05d", index),
+            maker: (index % NAMES) + 1,
+            clay: index % 900,
+            tare: 55,
+            wet: (index % 900) + ((index % 1000).zero? ? 54 : 55),
+            received: "2026-11-23",
+            shelf: format("KD-%03d", index % 1000)
+          }
+        end
       UpTack::Store::RecordTable.model("pieces").insert_all!(rows)
     end
   end
   RULES.each do |name, rule|
     all, first, found = effect(rule)
-    puts format("%-22s on %d records: %.2f s, first seen after %.2f s; %s", name, found.looked_at, all, first, found.counts)
+    puts format(
+      "%-22s on %d records: %.2f s, first seen after %.2f s; %s",
+      name,
+      found.looked_at,
+      all,
+      first,
+      found.counts
+    )
   end
   cold = seconds { UpTack::Store::NameSearch.new(workspace.plan("members"), workspace.context).like(name_of(4_242)) }
-  times = typed.map { |text| seconds { UpTack::Store::NameSearch.new(workspace.plan("members"), workspace.context).like(text) } }.sort
-  puts format("type-ahead over %d names, %d questions: median %.1f ms, 95th percentile %.1f ms (the very first %.0f ms)", NAMES, times.length, times[times.length / 2] * 1000, times[(times.length * 0.95).floor] * 1000, cold * 1000)
+  times =
+    typed
+      .map do |text|
+        seconds { UpTack::Store::NameSearch.new(workspace.plan("members"), workspace.context).like(text) }
+      end
+      .sort
+  puts format(
+    "type-ahead over %d names, %d questions: median %.1f ms, 95th percentile %.1f ms (the " \
+      "very first %.0f ms)",
+    NAMES,
+    times.length,
+    times[times.length / 2] * 1000,
+    times[(times.length * 0.95).floor] * 1000,
+    cold * 1000
+  )
   UpTack::Store::Database.close
 end

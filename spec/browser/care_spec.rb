@@ -35,10 +35,14 @@ RSpec.describe "Care in the interface" do
     save_piece({"maker_note" => "Chipped at the foot.", "absorption" => "3"}, id: 20, by: "Senna Whitlock")
     type_into "Maker note", "Fine as it is."
     press [:control, "s"]
-    expect(page).to have_css("[role=alert]", text: "Senna Whitlock changed this record meanwhile.").and have_no_css("dialog")
+    expect(page).to have_css("[role=alert]", text: "Senna Whitlock changed this record meanwhile.").and have_no_css(
+            "dialog"
+          )
     press [:control, "s"]
     within("dialog") do
-      expect(page).to have_text("Somebody else changed this record meanwhile").and have_text("changed by Senna Whitlock").and have_text("Chipped at the foot.")
+      expect(page).to have_text("Somebody else changed this record meanwhile").and have_text(
+              "changed by Senna Whitlock"
+            ).and have_text("Chipped at the foot.")
       click_button "Save what I chose"
     end
     expect(page).to have_no_css("dialog")
@@ -49,13 +53,34 @@ RSpec.describe "Care in the interface" do
   it "types a record from the first field to the saved one without a mouse" do
     visit "/t/pieces/forms?form=all"
     expect(page).to have_css("#input-tag:focus")
-    ["PC-00029", "Jug", "Teodor Quill", nil, nil, nil, "KD-900", nil, nil, nil, "1000", nil, "20", "640", nil, "695", nil].each do |text|
+    [
+      "PC-00029",
+      "Jug",
+      "Teodor Quill",
+      nil,
+      nil,
+      nil,
+      "KD-900",
+      nil,
+      nil,
+      nil,
+      "1000",
+      nil,
+      "20",
+      "640",
+      nil,
+      "695",
+      nil
+    ].each do |text|
       press(*text.chars) if text
       press :Enter
     end
     expect(page).to have_css("#input-received:focus")
-    press [:control, :Enter]
-    expect(page).to have_text("Saved: PC-00029").and have_css("h1", text: "New piece").and have_field("Tag", with: "PC-00030")
+    press %i[control Enter]
+    expect(page).to have_text("Saved: PC-00029").and have_css("h1", text: "New piece").and have_field(
+      "Tag",
+      with: "PC-00030"
+    )
     expect(pieces.find(29)).to include("wet_weight" => number("695"), "firing" => "Bisque", "maker" => 2)
     expect(page).to have_css("#input-tag:focus")
   end
@@ -95,7 +120,10 @@ RSpec.describe "Care in the interface" do
     find("[data-rule]", text: "draft", match: :first).click
     expect(page).to have_field("Highest", with: "5").and have_text("Draft: it stays here")
     click_button "Delete the draft"
-    expect(page).to have_no_css("aside").and have_button("Hold minutes must be 0 to 90.").and have_no_css("[data-rule]", text: "draft")
+    expect(page).to have_no_css("aside").and have_button("Hold minutes must be 0 to 90.").and have_no_css(
+      "[data-rule]",
+      text: "draft"
+    )
   end
 
   it "finds tables, fields, rules and records by typing" do
@@ -110,7 +138,14 @@ RSpec.describe "Care in the interface" do
   end
 
   it "finds the beginnings of words first, keeps its list at the top, and any record through the server" do
-    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: "clays", drafts: Array.new(400) { |at| {typed: {"name" => "Trial body #{at}", "family" => "Stoneware", "limit" => "1200"}} }, summary: "Trials")
+    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(
+      table: "clays",
+      drafts:
+        Array.new(400) do |at|
+          {typed: {"name" => "Trial body #{at}", "family" => "Stoneware", "limit" => "1200"}}
+        end,
+      summary: "Trials"
+    )
     visit "/"
     expect(page).to have_css("h2", text: "Pieces")
     press [:control, "k"]
@@ -139,13 +174,30 @@ RSpec.describe "Care in the interface" do
   end
 
   it "shows HTML in values as the text it is" do
-    save_piece({"piece" => "<img src=x onerror=\"document.title='broken'\">", "maker" => 2, "received_by" => "<b>bold</b>"})
-    ["/t/pieces/records", "/t/pieces/history", "/t/pieces/forms/29?form=all"].each { |path| visit path }
+    save_piece(
+      {"piece" => "<img src=x onerror=\"document.title='broken'\">", "maker" => 2, "received_by" => "<b>bold</b>"}
+    )
+    %w[/t/pieces/records /t/pieces/history /t/pieces/forms/29?form=all].each { |path| visit path }
     expect(page).to have_field("Received by", with: "<b>bold</b>")
     expect(page.title).not_to eq("broken")
   end
 
-  ["/", "/t/pieces/rules", "/t/pieces/rules?rule=r54", "/t/members/rules?field=note&stage=calculate", "/t/pieces/rules?field=maker", "/language", "/t/pieces/records?filter=peak%20%3E%20900", "/t/pieces/forms?form=all", "/t/pieces/records", "/t/pieces/bench", "/t/pieces/bench?show=edges", "/t/pieces/history", "/t/pieces/history?of=design", "/sheet"].each do |path|
+  %w[
+    /
+    /t/pieces/rules
+    /t/pieces/rules?rule=r54
+    /t/members/rules?field=note&stage=calculate
+    /t/pieces/rules?field=maker
+    /language
+    /t/pieces/records?filter=peak%20%3E%20900
+    /t/pieces/forms?form=all
+    /t/pieces/records
+    /t/pieces/bench
+    /t/pieces/bench?show=edges
+    /t/pieces/history
+    /t/pieces/history?of=design
+    /sheet
+  ].each do |path|
     it "is found without fault by axe-core at #{path}" do
       visit path
       expect(page).to have_css("h1")

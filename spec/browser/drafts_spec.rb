@@ -8,10 +8,20 @@ RSpec.describe "Half-written rules, fields, tables and forms" do
   written = "input:not([type]), input[type=text], textarea, [contenteditable=true]"
 
   # Everything that stands in what can be typed in, as one text.
-  def standing(place) = page.evaluate_script("[...document.querySelectorAll(#{place.to_json} + ' input, ' + #{place.to_json} + ' textarea')].map((each) => each.value).join(' ') + ' ' + [...document.querySelectorAll(#{place.to_json} + ' [contenteditable=true]')].map((each) => each.textContent).join(' ')")
+  def standing(place) =
+    page.evaluate_script(
+      "[...document.querySelectorAll(#{place.to_json} + ' input, ' + #{place.to_json} + ' " \
+        "textarea')].map((each) => each.value).join(' ') + ' ' + " \
+        "[...document.querySelectorAll(#{place.to_json} + ' [contenteditable=true]')].map((each) " \
+        "=> each.textContent).join(' ')"
+    )
 
   def holds?(place, mark)
-    page.document.synchronize(15) { raise Capybara::ExpectationNotMet, "#{mark} is not in #{place}" unless standing(place).include?(mark) }
+    page
+      .document
+      .synchronize(15) do
+        raise Capybara::ExpectationNotMet, "#{mark} is not in #{place}" unless standing(place).include?(mark)
+      end
   end
 
   # How somebody may be led away from a panel.
@@ -26,7 +36,13 @@ RSpec.describe "Half-written rules, fields, tables and forms" do
   }
 
   it "are found again on their places after any way of leaving them" do
-    places = workspace.table("pieces").rules.reject { |rule| rule.kind == "mask" }.sample(3, random: random).map { |rule| "?rule=#{rule.id}" }
+    places =
+      workspace
+        .table("pieces")
+        .rules
+        .reject { |rule| rule.kind == "mask" }
+        .sample(3, random: random)
+        .map { |rule| "?rule=#{rule.id}" }
     places += workspace.table("pieces").fields.sample(1, random: random).map { |field| "?field=#{field.key}" }
     places += ["?field=piece&stage=validate", "?settings=yes"]
     left = places.each_with_index.map do |address, number|

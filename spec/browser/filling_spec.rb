@@ -22,12 +22,17 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     visit "/t/pieces/rules?field=peak&stage=fill"
     find("input[aria-label='Decision table']").click
     focus_on "Paste a block from a spreadsheet here"
-    paste "Firing\tClay family\tPeak °C\tHold minutes\r\nBisque\t\t1000\t20\r\nGlace\tStoneware; Porcelain\t1222\t12\r\nRaku\t\thot\t\r\n"
-    expect(page).to have_text("3 rows pasted.").and have_text("2 cells can't be read:").and have_text("did you mean Glaze?")
+    paste "Firing\tClay family\tPeak °C\tHold minutes\r\nBisque\t\t1000\t20\r\nGlace\tStoneware; " \
+            "Porcelain\t1222\t12\r\nRaku\t\thot\t\r\n"
+    expect(page).to have_text("3 rows pasted.").and have_text("2 cells can't be read:").and have_text(
+                  "did you mean Glaze?"
+                )
     expect(page).to have_css("input[aria-invalid=true]", count: 2)
     cell(2, "Firing").set("Glaze")
     cell(3, "Peak °C").set("980")
-    expect(page).to have_text("No row covers").and have_text("Firing is Glaze or Lustre, Clay family is Earthenware").and have_text("Firing is Lustre, Clay family is Stoneware or Porcelain")
+    expect(page).to have_text("No row covers").and have_text(
+            "Firing is Glaze or Lustre, Clay family is Earthenware"
+          ).and have_text("Firing is Lustre, Clay family is Stoneware or Porcelain")
     fill_in "Name of the table", with: "Programme"
     # Arrows go through the cells, Alt and arrow takes the row along, Enter at the end adds one.
     cell(3, "Firing").native.node.focus
@@ -37,7 +42,9 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     press :Down, :Enter
     expect(page).to have_css("input[aria-label='Row 4, Firing']:focus")
     paste "Glaze\tEarthenware\t1100\t10\nLustre\t\t760\t15\n"
-    expect(page).to have_text("2 rows pasted.").and have_text("Firing is blank, Clay family is Earthenware").and have_text("Firing is Glaze, Clay family is blank").and have_no_text("Firing is Lustre,")
+    expect(page).to have_text("2 rows pasted.").and have_text(
+            "Firing is blank, Clay family is Earthenware"
+          ).and have_text("Firing is Glaze, Clay family is blank").and have_no_text("Firing is Lustre,")
     click_button "Add a row"
     cell(6, "Hold minutes").set("0")
     expect(page).to have_text("Every combination has a row, every row can decide, and no two contradict.")
@@ -56,7 +63,10 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
 
   it "shows the gap of the verdict on the board, in the editor and on the map, and a circle when it is written" do
     visit "/t/pieces/rules"
-    expect(page).to have_css("[data-rule][title*='No rule sets Verdict where Absorption % equals Absorption limit % of Clay.']", minimum: 1)
+    expect(page).to have_css(
+      "[data-rule][title*='No rule sets Verdict where Absorption % equals Absorption limit % of Clay.']",
+      minimum: 1
+    )
     find("[data-rule]", text: "watertight below", match: :first).click
     within("aside ul[aria-label='Worth knowing']") do
       click_button "Try it", match: :first
@@ -92,14 +102,28 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
       expect(page).to have_text("Saved: PC-000#{28 + count}").and have_css("#input-piece:focus")
       expect(page).to have_field("Maker", with: "Teodor Quill")
       # The hand is faster than the answers: what is typed meanwhile goes where the cursor will be.
-      press(*"Mug #{count}".chars, :Enter, *"gb20#{count}".chars, :Enter, *(600 + count).to_s.chars, :Enter, *(655 + count).to_s.chars, :Enter)
+      press(
+        *"Mug #{count}".chars,
+        :Enter,
+        *"gb20#{count}".chars,
+        :Enter,
+        *(600 + count).to_s.chars,
+        :Enter,
+        *(655 + count).to_s.chars,
+        :Enter
+      )
       expect(page).to have_css("button:focus", text: "Save and next")
       press [:control, :Enter]
     end
     expect(page).to have_text("Saved: PC-00038")
-    typed = (29..38).map { |id| record(id).values_at("piece", "maker", "clay", "shelf_code", "kiln", "zone", "clay_weight", "wet_weight") }
+    typed =
+      (29..38).map do |id|
+        record(id).values_at("piece", "maker", "clay", "shelf_code", "kiln", "zone", "clay_weight", "wet_weight")
+      end
     expect(typed.first).to eq(["Mug 0", 2, 2, "KA-100", "Big kiln", "A", 640, 695])
-    expect(typed.drop(1)).to eq((1..9).map { |count| ["Mug #{count}", 2, 2, "GB-20#{count}", "Small kiln", "B", 600 + count, 655 + count] })
+    expect(typed.drop(1)).to eq(
+      (1..9).map { |count| ["Mug #{count}", 2, 2, "GB-20#{count}", "Small kiln", "B", 600 + count, 655 + count] }
+    )
   end
 
   it "holds one rule on both forms, which only add to it" do
@@ -145,7 +169,10 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     expect(page).to have_css("[data-line-input=price]:focus")
     press(*"9.50".chars, :Enter)
     expect(page).to have_field("Line 1, Quantity", with: "2.0").and have_field("Line 1, Price €", with: "9.50")
-    expect(page).to have_css("[data-line-input=what]:focus").and have_css("output[id*=total]", text: "19.00").and have_css("#input-amount", text: "19.00")
+    expect(page).to have_css("[data-line-input=what]:focus").and have_css(
+      "output[id*=total]",
+      text: "19.00"
+    ).and have_css("#input-amount", text: "19.00")
     press(*"Firing".chars, :Enter)
     expect(page).to have_no_field("Agreed price €")
     visit "/t/orders/forms"
@@ -208,9 +235,15 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     visit "/t/pieces/forms?form=all"
     focus_on "Peak °C"
     press :F8
-    expect(page).to have_css("dialog", text: "What writes Peak °C of Pieces?").and have_css("dialog", text: "by the table Firing programme of 4 rows")
+    expect(page).to have_css("dialog", text: "What writes Peak °C of Pieces?").and have_css(
+      "dialog",
+      text: "by the table Firing programme of 4 rows"
+    )
     click_link "Show on the map"
-    expect(page).to have_css(".react-flow__node", text: "Firing programme").and have_css("aside", text: /what follows from it/i)
+    expect(page).to have_css(".react-flow__node", text: "Firing programme").and have_css(
+      "aside",
+      text: /what follows from it/i
+    )
     expect(accessibility_problems).to eq([])
     find("input[aria-label='As a list']").click
     expect(page).to have_css("tr", text: "Peak °C, Ramp °C an hour and Hold minutes are set from Firing")

@@ -23,9 +23,15 @@ RSpec.describe "Formulas and links" do
     press(*" & upper(".chars)
     expect(page).to have_css("[data-function-help=upper]", text: "The text in capitals.")
     press(*"clay) ".chars)
-    expect(page).to have_css(".text-error", text: "clay is a link to Clays; pick one of its fields, such as clay.name.").and have_css(".cm-lintRange-error", text: "clay")
+    expect(page).to have_css(
+      ".text-error",
+      text: "clay is a link to Clays; pick one of its fields, such as clay.name."
+    ).and have_css(".cm-lintRange-error", text: "clay")
     write_formula "tag & \" for \" & maker.name"
-    expect(page).to have_text("28 of 28 records would change.").and have_css("aside li", text: /PC-00001.*blank\s*→\s*PC-00001 for Ansa Velt/m)
+    expect(page).to have_text("28 of 28 records would change.").and have_css(
+      "aside li",
+      text: /PC-00001.*blank\s*→\s*PC-00001 for Ansa Velt/m
+    )
     fill_in "Look at", with: "moon jar"
     expect(page).to have_css("li[role=option]", count: 1, text: "PC-00014")
     press :Enter
@@ -44,7 +50,9 @@ RSpec.describe "Formulas and links" do
 
   it "says what each way of keeping means, and that what reads today is worked out on reading" do
     visit "/t/members/rules?field=note&stage=calculate"
-    expect(page).to have_text("Follows at once when anything it reads changes").and have_text("Never kept").and have_text("After that a plain value that can be changed by hand.")
+    expect(page).to have_text("Follows at once when anything it reads changes").and have_text(
+            "Never kept"
+          ).and have_text("After that a plain value that can be changed by hand.")
     write_formula "\"made \" & sum(pieces.wet_weight where stage = \"Drying\") & count(pieces)"
     expect(page).to have_css(".cm-label", exact_text: "Stage")
     expect(all(".cm-label").map(&:text)).to eq(["Pieces made › Wet weight g", "Stage", "Pieces made"])
@@ -135,18 +143,27 @@ RSpec.describe "Formulas and links" do
     fill_in "What a clay calls these records", with: "Ordered in"
     press [:control, :Enter]
     expect(page).to have_no_css("aside")
-    expect(workspace.table("orders").field("clay")).to have_attributes(target: "clays", on_delete: "clear", reverse: "Ordered in")
+    expect(workspace.table("orders").field("clay")).to have_attributes(
+      target: "clays",
+      on_delete: "clear",
+      reverse: "Ordered in"
+    )
     visit "/t/members/forms/1"
     expect(page).to have_field("Name", with: "Ansa Velt")
     click_button "Delete"
-    expect(page).to have_css("dialog", text: "4 records of Pieces have it as Maker: PC-00001, PC-00002, PC-00017 and 1 more.")
+    expect(page).to have_css(
+      "dialog",
+      text: "4 records of Pieces have it as Maker: PC-00001, PC-00002, PC-00017 and 1 more."
+    )
     expect(page).to have_no_css("dialog button", text: "Delete")
   end
 
   it "shows how far long work is, and leaves everything as it was when it is stopped" do
     stub_const("UpTack::Web::Background::PATIENCE", 0.01)
     go = Queue.new
-    allow_any_instance_of(UpTack::Upkeep::Recalculation).to receive(:differences).and_wrap_original do |original, *given|
+    allow_any_instance_of(UpTack::Upkeep::Recalculation).to receive(
+      :differences
+    ).and_wrap_original do |original, *given|
       go.pop
       original.call(*given)
     end
@@ -162,7 +179,9 @@ RSpec.describe "Formulas and links" do
     end
     go << true
     expect(page).to have_css("aside [role=alert]", text: "Stopped. The design and all records are as they were.")
-    expect([workspace.table("pieces").calculation("loss").to_plain["formula"], pieces.find(1)["loss"]]).to eq(["(wet_weight - fired_weight) / wet_weight * 100", number("20")])
+    expect([workspace.table("pieces").calculation("loss").to_plain["formula"], pieces.find(1)["loss"]]).to eq(
+      ["(wet_weight - fired_weight) / wet_weight * 100", number("20")]
+    )
     within("aside") { click_button "Save rule" }
     go << true
     expect(page).to have_no_css("aside").and have_no_css("dialog")
@@ -176,7 +195,9 @@ RSpec.describe "Formulas and links" do
     expect(page).to have_link("Pieces made 4").and have_link("Orders 2")
     click_button "Delete"
     within("dialog") do
-      expect(page).to have_text("4 records of Pieces will be deleted along with it.").and have_text("2 records of Orders will be deleted along with it.")
+      expect(page).to have_text("4 records of Pieces will be deleted along with it.").and have_text(
+              "2 records of Orders will be deleted along with it."
+            )
       click_button "Delete"
     end
     expect(page).to have_text("Deleted: Ansa Velt")

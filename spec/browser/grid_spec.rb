@@ -51,7 +51,13 @@ RSpec.describe "The grid" do
     Typist.new(page.driver.browser.page, words: nil).press("101", :enter, "4.5", :enter)
     expect(page).to have_text("1 row waits to be mended").and have_css("[aria-invalid=true]", text: "101")
     expect(page).to have_css("[role=row]", text: "PC-00003")
-    page.document.synchronize(20) { raise Capybara::ExpectationNotMet, "not typed on" unless [2, 3].any? { |id| pieces.find(id)["absorption"] == BigDecimal("4.5") } }
+    page
+      .document
+      .synchronize(20) do
+        unless [2, 3].any? { |id| pieces.find(id)["absorption"] == BigDecimal("4.5") }
+          raise Capybara::ExpectationNotMet, "not typed on"
+        end
+      end
   end
 
   it "changes many at once after showing what the rules would do, and takes it back" do
@@ -62,7 +68,10 @@ RSpec.describe "The grid" do
     within("dialog") do
       select "Wet weight g", from: "Field"
       fill_in "bulk-value", with: "1"
-      expect(page).to have_text("3 would be refused.").and have_text("Clay and tare must add up").and have_button("There is nothing to do.", disabled: true)
+      expect(page).to have_text("3 would be refused.").and have_text("Clay and tare must add up").and have_button(
+        "There is nothing to do.",
+        disabled: true
+      )
       select "Maker note", from: "Field"
       fill_in "bulk-value", with: "Top shelf"
       expect(page).to have_text("3 would be saved, 0 are that way already, 0 would be refused.")
@@ -85,13 +94,18 @@ RSpec.describe "The grid" do
     click_button "Hold Piece in sight"
     press :Escape
     select "sum", from: "Total of Clay weight g", visible: :all
-    expect(page).to have_css("[role=gridcell]", text: /sum\s*1\d/).and have_no_css("[role=columnheader]", text: "Maker's phone")
+    expect(page).to have_css("[role=gridcell]", text: /sum\s*1\d/).and have_no_css(
+      "[role=columnheader]",
+      text: "Maker's phone"
+    )
     click_button "Keep this view"
     fill_in "Name of the view", with: "By piece"
     click_button "Keep"
     expect(page).to have_text("View kept: By piece")
     view = workspace.table("pieces").filters.last
-    expect([view.sort, view.columns.count { |column| column["hidden"] }, view.columns.count { |column| column["frozen"] }]).to match([/\Af\d+,f\d+\z/, 1, 2])
+    expect(
+      [view.sort, view.columns.count { |column| column["hidden"] }, view.columns.count { |column| column["frozen"] }]
+    ).to match([/\Af\d+,f\d+\z/, 1, 2])
     expect(accessibility_problems).to eq([])
   end
 end

@@ -8,13 +8,32 @@ require "support/slow_server"
 RSpec.describe "Work in the grid" do
   include GridHelp
 
-  def settled(seconds = 15) = page.document.synchronize(seconds) { raise Capybara::ExpectationNotMet, "not yet" unless yield }
+  def settled(seconds = 15) =
+    page.document.synchronize(seconds) { raise Capybara::ExpectationNotMet, "not yet" unless yield }
 
   def shelves
     change(:AddTable, label: "Shelves", one: "Shelf")
-    [%w[Rank number], %w[Least number], %w[Most number]].each { |label, type| change(:AddField, table: "shelves", parts: {"label" => label, "type" => type}) }
-    change(:PinRule, table: "shelves", rule: {"kind" => "check", "field" => "least", "formula" => "least <= most", "message" => "Least is not above most."})
-    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: "shelves", drafts: ["Ash", "Beech", "Cedar", "Deal"].each_with_index.map { |name, at| {typed: {"name" => name, "rank" => at * 10, "least" => 1, "most" => 5}} }, summary: "Shelves")
+    [%w[Rank number], %w[Least number], %w[Most number]].each do |label, type|
+      change(:AddField, table: "shelves", parts: {"label" => label, "type" => type})
+    end
+    change(
+      :PinRule,
+      table: "shelves",
+      rule: {
+        "kind" => "check",
+        "field" => "least",
+        "formula" => "least <= most",
+        "message" => "Least is not above most."
+      }
+    )
+    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(
+      table: "shelves",
+      drafts:
+        %w[Ash Beech Cedar Deal].each_with_index.map do |name, at|
+          {typed: {"name" => name, "rank" => at * 10, "least" => 1, "most" => 5}}
+        end,
+      summary: "Shelves"
+    )
   end
 
   def shelf(id) = UpTack::Store::RecordTable.new(workspace.table("shelves")).find(id)
@@ -25,7 +44,9 @@ RSpec.describe "Work in the grid" do
     open_grid("/t/glazes/records")
     expect(page).to have_text("Type the first one into the row below")
     hands.press("Celadon", :tab, "1240", :enter, "Shino", :tab, "1 220", :enter)
-    expect(page).to have_css("[role=row][data-index='1']", text: "Shino").and have_css("[role=row][data-index='2'] [aria-label='Type a new record here']")
+    expect(page).to have_css("[role=row][data-index='1']", text: "Shino").and have_css(
+            "[role=row][data-index='2'] [aria-label='Type a new record here']"
+          )
     paste("Tenmoku\t1260\nRaku\tnine\nSalt\t1300\n")
     expect(page).to have_text("2 records saved, 1 to mend")
     click_button "Show it"
@@ -33,8 +54,16 @@ RSpec.describe "Work in the grid" do
     hands.press("980", :enter)
     settled { UpTack::Store::RecordTable.new(workspace.table("glazes")).count == 5 }
     found = []
-    UpTack::Store::RecordTable.new(workspace.table("glazes")).each { |_, row| found << [row["name"], row["heat"].to_i] }
-    expect(found).to contain_exactly(["Celadon", 1240], ["Shino", 1220], ["Tenmoku", 1260], ["Salt", 1300], ["Raku", 980])
+    UpTack::Store::RecordTable
+      .new(workspace.table("glazes"))
+      .each { |_, row| found << [row["name"], row["heat"].to_i] }
+    expect(found).to contain_exactly(
+      ["Celadon", 1240],
+      ["Shino", 1220],
+      ["Tenmoku", 1260],
+      ["Salt", 1300],
+      ["Raku", 980]
+    )
     expect(accessibility_problems).to eq([])
   end
 
@@ -68,7 +97,8 @@ RSpec.describe "Work in the grid" do
     hands.press([:control, "r"])
     settled { shelf(1).values_at("least", "most") == [1, 1] }
     cell(2, "rank").click
-    page.execute_script("window.cut = new DataTransfer(); document.activeElement.dispatchEvent(new ClipboardEvent('cut', {clipboardData: window.cut, bubbles: true, cancelable: true}))")
+    page.execute_script("window.cut = new DataTransfer(); document.activeElement.dispatchEvent(new " \
+      "ClipboardEvent('cut', {clipboardData: window.cut, bubbles: true, cancelable: true}))")
     settled { ranks.call == [1, 2, nil, 2] }
     expect(page.evaluate_script("window.cut.getData('text/plain')")).to eq("2")
   end
@@ -112,7 +142,18 @@ RSpec.describe "Work in the grid" do
 
   it "keeps a new row back by a warning, and saves it with the reason that is typed in its cell" do
     shelves
-    change(:PinRule, table: "shelves", rule: {"kind" => "limits", "field" => "rank", "low" => "0", "high" => "100", "severity" => "warn", "message" => "That high?"})
+    change(
+      :PinRule,
+      table: "shelves",
+      rule: {
+        "kind" => "limits",
+        "field" => "rank",
+        "low" => "0",
+        "high" => "100",
+        "severity" => "warn",
+        "message" => "That high?"
+      }
+    )
     open_grid("/t/shelves/records")
     # What the rules would make of the row is told only after the row was refused.
     SlowServer.trouble = ->(env) { env["PATH_INFO"].end_with?("/draft") && Kernel.sleep(0.7) && nil }
@@ -125,7 +166,9 @@ RSpec.describe "Work in the grid" do
     hands.press(:f2)
     expect(page).to have_field("Save all the same, because")
     # Beneath the last rows it stands above the cell, where it can be read.
-    expect(page.evaluate_script("document.querySelector('[id^=cell-below]').getBoundingClientRect().bottom <= innerHeight")).to be(true)
+    expect(
+      page.evaluate_script("document.querySelector('[id^=cell-below]').getBoundingClientRect().bottom <= innerHeight")
+    ).to be(true)
     find("[data-reason]").native.node.focus
     hands.press("The loft", :enter)
     settled { UpTack::Store::RecordTable.new(workspace.table("shelves")).count == 5 }
@@ -143,7 +186,13 @@ RSpec.describe "Work in the grid" do
     last.click
     hands.press("500", :enter)
     expect(page).to have_css("[id=cell-below-hold] [role=alert]")
-    box = page.evaluate_script("(() => { const it = document.querySelector('#cell-below-hold').getBoundingClientRect(); const input = document.querySelector('#cell-hold').getBoundingClientRect(); const foot = document.querySelector('[role=grid]').getBoundingClientRect().bottom; return [it.top, it.bottom, input.top, input.bottom, foot]; })()")
+    box =
+      page.evaluate_script(
+        "(() => { const it = document.querySelector('#cell-below-hold').getBoundingClientRect(); " \
+          "const input = document.querySelector('#cell-hold').getBoundingClientRect(); const foot = " \
+          "document.querySelector('[role=grid]').getBoundingClientRect().bottom; return [it.top, " \
+          "it.bottom, input.top, input.bottom, foot]; })()"
+      )
     expect(box[1] <= box[2] + 1 || box[1] <= box[4] - 40).to be(true), box.inspect
   end
 
@@ -183,7 +232,10 @@ RSpec.describe "Work in the grid" do
     hands.press("Zelkova", :tab, "7", :enter, "Birch", :enter)
     settled { shelf(2)["name"] == "Birch" }
     expect([shelf(1).values_at("name", "rank"), shelf(3)["name"]]).to eq([["Zelkova", 7], "Cedar"])
-    expect(page).to have_css("[role=row][data-index='3']", text: "Zelkova").and have_css("[role=row][data-index='0']", text: "Birch")
+    expect(page).to have_css("[role=row][data-index='3']", text: "Zelkova").and have_css(
+      "[role=row][data-index='0']",
+      text: "Birch"
+    )
   ensure
     SlowServer.reset
   end

@@ -12,10 +12,15 @@ RSpec.describe "Import" do
     visit "/t/pieces/records"
     click_link "Import"
     bring(demo("pieces_to_mend.csv"))
-    expect(page).to have_text("CSV, 10 rows, written in UTF-8, divided by commas").and have_select("Field: Peak °C", selected: "Peak °C")
+    expect(page).to have_text("CSV, 10 rows, written in UTF-8, divided by commas").and have_select(
+      "Field: Peak °C",
+      selected: "Peak °C"
+    )
     click_button "Try it on the rules"
     expect(page).to have_css("[role=status]", text: "3 new · 7 refused")
-    expect(page).to have_text("row 7").and have_text("Clay and tare must add up to the wet weight.").and have_text("several are called “Ansa Velt”")
+    expect(page).to have_text("row 7").and have_text("Clay and tare must add up to the wet weight.").and have_text(
+                  "several are called “Ansa Velt”"
+                )
     expect(pieces.count).to eq(28)
     expect(accessibility_problems).to eq([])
     click_button "Save the 3 that pass"
@@ -23,10 +28,17 @@ RSpec.describe "Import" do
     expect(pieces.count).to eq(31)
 
     # The refused rows, as they come out, mended in one place and left out in the others.
-    refused = page.evaluate_async_script("fetch(arguments[0]).then((found) => found.text()).then(arguments[1])", find("a", text: "The refused rows as a file")[:href])
+    refused =
+      page.evaluate_async_script(
+        "fetch(arguments[0]).then((found) => found.text()).then(arguments[1])",
+        find("a", text: "The refused rows as a file")[:href]
+      )
     rows = CSV.parse(refused.delete_prefix("\uFEFF"))
     expect(rows.length).to eq(8)
-    mended = rows.select { |row| ["Piece", "Oil bottle"].include?(row.first) }.map { |row| row.map { |cell| (cell == "480") ? "475" : cell } }
+    mended =
+      rows
+        .select { |row| ["Piece", "Oil bottle"].include?(row.first) }
+        .map { |row| row.map { |cell| (cell == "480") ? "475" : cell } }
     path = File.join(StoreHelp::FOLDER, "mended.csv")
     File.write(path, mended.map(&:to_csv).join)
     click_button "Another file"
@@ -60,13 +72,17 @@ RSpec.describe "Import" do
   it "makes a table of a file, with the rules that the builder takes" do
     visit "/import"
     bring(File.join(UpTack::App::ROOT, "demo", "pieces.csv"))
-    expect(page).to have_field("Name of the table", with: "Pieces").and have_text("typed as two capitals, “-”, five digits")
+    expect(page).to have_field("Name of the table", with: "Pieces").and have_text(
+            "typed as two capitals, “-”, five digits"
+          )
     fill_in "Name of the table", with: "Old pieces"
     click_button "Make the table"
     expect(page).to have_css("h1", text: "Bring records into Old pieces").and have_text("CSV, 28 rows")
     click_button "Try it on the rules"
     expect(page).to have_css("[role=status]", text: /28 new|new · /)
     table = workspace.project.tables.last
-    expect([table.label, table.rules.map(&:kind).uniq.sort]).to match(["Old pieces", include("mask", "required", "unique")])
+    expect([table.label, table.rules.map(&:kind).uniq.sort]).to match(
+      ["Old pieces", include("mask", "required", "unique")]
+    )
   end
 end

@@ -8,10 +8,16 @@ RSpec.describe "From the board to a saved record" do
     visit "/"
     expect(page).to have_css("h2", text: "Members").and have_text("12 records").and have_text("28 records")
     click_link "Pieces"
-    expect(page).to have_css("h1", text: "Pieces").and have_text("Left to right is the order in which a record is worked out")
-    %w[Default Mask Tidy Fill Calculate Number Validate Log].each { |stage| expect(page).to have_css("p", text: /#{stage}/i) }
+    expect(page).to have_css("h1", text: "Pieces").and have_text(
+            "Left to right is the order in which a record is worked out"
+          )
+    %w[Default Mask Tidy Fill Calculate Number Validate Log].each do |stage|
+      expect(page).to have_css("p", text: /#{stage}/i)
+    end
     row = find_button("Wet weight g number").ancestor("[data-row]")
-    expect(row).to have_button("Wet weight g must be above 0.").and have_button("This must hold: Clay weight g + Tare g = Wet weight g.")
+    expect(row).to have_button("Wet weight g must be above 0.").and have_button(
+            "This must hold: Clay weight g + Tare g = Wet weight g."
+          )
     expect(all("[data-rule='#{row.find("[data-stop]", text: "clay + tare = wet")["data-rule"]}']").length).to eq(3)
   end
 
@@ -75,18 +81,29 @@ RSpec.describe "From the board to a saved record" do
     open_place "Pin a rule on Shelf code: Default"
     find("input[aria-label='a formula']").click
     write_formula "upper(left(maker, 2)) & \"-\" & pices"
-    expect(page).to have_text("There is no field pices; did you mean piece?").and have_css(".cm-lintRange-error", text: "pices")
+    expect(page).to have_text("There is no field pices; did you mean piece?").and have_css(
+      ".cm-lintRange-error",
+      text: "pices"
+    )
     write_formula "upper(left(maker, 2))"
-    expect(page).to have_text("maker is a link to Members; pick one of its fields, such as maker.name.").and have_css(".cm-lintRange-error", text: "maker")
+    expect(page).to have_text("maker is a link to Members; pick one of its fields, such as maker.name.").and have_css(
+      ".cm-lintRange-error",
+      text: "maker"
+    )
     write_formula "upper(left(maker.name, 2)) & \"-001\""
     expect(page).to have_text("A new record would open with -001").and have_text("AN-001")
-    press [:control, :Enter]
-    expect(page).to have_no_css("aside").and have_button("Shelf code begins as first 2 characters of Name of Maker in capitals")
+    press %i[control Enter]
+    expect(page).to have_no_css("aside").and have_button(
+            "Shelf code begins as first 2 characters of Name of Maker in capitals"
+          )
 
     open_place "Pin a rule on Hold minutes: Validate"
     find("input[aria-label='Condition']").click
     write_formula "hold < 90"
-    expect(page).to have_text("1 of 28 records would be refused when next saved.").and have_css("aside li", text: /PC-00014.*refused.*90 is not below 90/m)
+    expect(page).to have_text("1 of 28 records would be refused when next saved.").and have_css(
+      "aside li",
+      text: /PC-00014.*refused.*90 is not below 90/m
+    )
     fill_in "Message when it does not", with: "Hold for less than an hour and a half."
     within("aside") { click_button "Pin" }
     expect(page).to have_no_css("aside").and have_button("Hold minutes must be below 90.")
@@ -119,7 +136,11 @@ RSpec.describe "From the board to a saved record" do
     expect(page).to have_no_text("Clay and tare must add up")
     press [:control, "s"]
     expect(page).to have_text("Saved: PC-00029").and have_css("h1", text: "PC-00029")
-    expect(pieces.find(29)).to include("piece" => "Jug", "collect_by" => Date.new(2026, 12, 15), "maker_note" => "Thin rim")
+    expect(pieces.find(29)).to include(
+      "piece" => "Jug",
+      "collect_by" => Date.new(2026, 12, 15),
+      "maker_note" => "Thin rim"
+    )
   end
 
   it "edits and deletes a record, and tells both in History" do
@@ -132,7 +153,9 @@ RSpec.describe "From the board to a saved record" do
     click_button "Save", exact: false, match: :first
     expect(page).to have_text("Saved: PC-00026")
     click_link "History", match: :first
-    expect(page).to have_text(/Odile Marsh\s*changed\s*PC-00026/).and have_text(/Stage\s*Bisque fired|Stage\s*Drying/).and have_text("→ Collected")
+    expect(page).to have_text(/Odile Marsh\s*changed\s*PC-00026/).and have_text(
+            /Stage\s*Bisque fired|Stage\s*Drying/
+          ).and have_text("→ Collected")
     visit "/t/pieces/forms/26?form=all"
     click_button "Delete"
     within("dialog") { click_button "Delete" }
@@ -146,7 +169,10 @@ RSpec.describe "From the board to a saved record" do
     click_button "Wet weight g"
     expect(page).to have_css("[role=row][data-index='0']", text: "PC-00003")
     click_button "Wet weight g"
-    expect(page).to have_css("[role=columnheader][aria-sort=descending]").and have_no_css("[role=row][data-index='0']", text: "PC-00003")
+    expect(page).to have_css("[role=columnheader][aria-sort=descending]").and have_no_css(
+      "[role=row][data-index='0']",
+      text: "PC-00003"
+    )
   end
 
   it "tries a record on the bench and tells every step, without touching a real one" do
@@ -156,10 +182,17 @@ RSpec.describe "From the board to a saved record" do
     type_into "Day and hour", "28 feb 2028 9:00"
     expect(page).to have_css("header", text: "Mon 28 Feb 2028, 09:00 · pretend")
     select "Senna Whitlock · clerk", from: "As"
-    {"Piece" => "Jug", "Maker" => "Teodor Quill", "Clay weight g" => "640", "Wet weight g" => "700"}.each { |label, text| type_into label, text }
+    {
+      "Piece" => "Jug",
+      "Maker" => "Teodor Quill",
+      "Clay weight g" => "640",
+      "Wet weight g" => "700"
+    }.each { |label, text| type_into label, text }
     trace = find("section[aria-label='Step by step']")
     expect(trace).to have_text("blank → 13 Mar 2028 (28 Feb 2028 + 14)").and have_text("blank → Senna Whitlock")
-    expect(trace).to have_text("640 + 55 = 695, not 700 · Clay and tare must add up to the wet weight.").and have_text("nothing is written, because the record is refused")
+    expect(trace).to have_text(
+      "640 + 55 = 695, not 700 · Clay and tare must add up to the wet weight."
+    ).and have_text("nothing is written, because the record is refused")
     type_into "Wet weight g", "695"
     expect(page).to have_text("Would be saved").and have_text("21 values would be logged.")
     select "a copy of", from: "Begin with"
@@ -173,16 +206,29 @@ RSpec.describe "From the board to a saved record" do
     visit "/t/pieces/history?of=design"
     expect(page).to have_text("Field Fragile of Pieces deleted").and have_text("as it is now")
     change(:AddField, table: "pieces", parts: {"label" => "Rating", "type" => "number"})
-    UpTack::UseCases::Bulk::Change.new(workspace).call(table: "pieces", kind: "change", ids: [1, 2], typed: {"rating" => "5"}, keep: "all")
+    UpTack::UseCases::Bulk::Change.new(workspace).call(
+      table: "pieces",
+      kind: "change",
+      ids: [1, 2],
+      typed: {"rating" => "5"},
+      keep: "all"
+    )
     page.refresh
     all("button", text: "Put back").last.click
-    expect(page).to have_css("dialog", text: "Rating of Pieces: 2 values.").and have_css("dialog", text: "undo brings all of it back")
+    expect(page).to have_css("dialog", text: "Rating of Pieces: 2 values.").and have_css(
+      "dialog",
+      text: "undo brings all of it back"
+    )
     click_button "Restore it"
-    expect(page).to have_text("The design is back as it was.").and have_text("put back: As it was after: Ember Lane Kiln Share was set up")
+    expect(page).to have_text("The design is back as it was.").and have_text(
+            "put back: As it was after: Ember Lane Kiln Share was set up"
+          )
     expect(columns("pieces")).to include("fragile")
     expect(columns("pieces")).not_to include("rating")
     find("[data-sonner-toast] button", text: "Undo").click
-    page.document.synchronize(15) { raise Capybara::ExpectationNotMet, "not undone" unless columns("pieces").include?("rating") }
+    page
+      .document
+      .synchronize(15) { raise Capybara::ExpectationNotMet, "not undone" unless columns("pieces").include?("rating") }
     expect([1, 2].map { |id| pieces.find(id)["rating"] }).to eq([5, 5])
   end
 end

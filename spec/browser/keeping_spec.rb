@@ -41,7 +41,9 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
     within("header") { click_link "Rules" }
     expect(page).to have_css("[data-rule]", minimum: 20).and have_no_field("Add a field: type its name, then Enter")
     find("[data-rule]", text: "PC-", match: :first).click
-    expect(find("aside")).to have_text("You may look at the rules; builders change them.").and have_no_button("Save rule")
+    expect(find("aside")).to have_text("You may look at the rules; builders change them.").and have_no_button(
+            "Save rule"
+          )
     visit "/people"
     expect(page).to have_text("This is for builders")
   end
@@ -139,6 +141,15 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
     click_button "Sign out"
     click_button "Delete it and sign out"
     expect(page).to have_css("h1, h2", text: /Sign in|Ember Lane/)
-    page.document.synchronize(10) { raise Capybara::ExpectationNotMet, "something is left" unless evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('up-tack') && !/^up-tack-(theme|tab)/.test(name))") == [] }
+    page
+      .document
+      .synchronize(10) do
+        unless evaluate_script(
+                 "Object.keys(localStorage).filter((name) => name.startsWith('up-tack') && " \
+                   "!/^up-tack-(theme|tab)/.test(name))"
+               ) == []
+          raise Capybara::ExpectationNotMet, "something is left"
+        end
+      end
   end
 end

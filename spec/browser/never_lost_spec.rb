@@ -93,12 +93,17 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     typist.press("Once.", [:control, :enter])
     expect(page).to have_text("The server does not answer.")
     typist.press(:tab, "Bowl", :tab, "Teodor Quill", :tab)
-    expect(page).to have_text("Saved: PC-00029").and have_field("Piece", with: "Bowl").and have_field("Maker", with: "Teodor Quill")
+    expect(page).to have_text("Saved: PC-00029").and have_field("Piece", with: "Bowl").and have_field(
+      "Maker",
+      with: "Teodor Quill"
+    )
     expect([pieces.count, pieces.find(29)["maker_note"]]).to eq([29, "Once."])
   end
 
   it "sends again after a reload what was on its way" do
-    SlowServer.trouble = ->(env) { :unanswered if env["REQUEST_METHOD"] == "POST" && env["PATH_INFO"].end_with?("/records") }
+    SlowServer.trouble = ->(env) do
+      :unanswered if env["REQUEST_METHOD"] == "POST" && env["PATH_INFO"].end_with?("/records")
+    end
     open_form
     type_into "Piece", "Jug"
     type_into "Maker", "Teodor Quill"
@@ -115,18 +120,30 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     open_form
     into "Piece"
     # Most of it is typed after the refusal has come: hands go on for a while.
-    Typist.new(page.driver.browser.page, words: 150).press("Jug", [:control, :enter], :tab, "Bowl", :tab, "Teodor Quill")
+    Typist.new(page.driver.browser.page, words: 150).press(
+      "Jug",
+      %i[control enter],
+      :tab,
+      "Bowl",
+      :tab,
+      "Teodor Quill"
+    )
     expect(page).to have_text("Not saved: one thing is to mend.").and have_text("Waits for the next record:")
     expect(page).to have_css("#input-maker:focus").and have_field("Piece", with: "Jug")
     page.refresh
     expect(page).to have_field("Piece", with: "Jug").and have_text("Waits for the next record:")
     into "Maker"
-    typist.press("Isolde Penhurrow", [:control, :enter])
-    expect(page).to have_text("Saved: PC-00029").and have_field("Piece", with: "Bowl").and have_field("Maker", with: "Teodor Quill")
+    typist.press("Isolde Penhurrow", %i[control enter])
+    expect(page).to have_text("Saved: PC-00029").and have_field("Piece", with: "Bowl").and have_field(
+      "Maker",
+      with: "Teodor Quill"
+    )
     expect(page).to have_no_text("Waits for the next record:")
     typist.press([:control, :enter])
     expect(page).to have_text("Saved: PC-00030")
-    expect([29, 30].map { |id| pieces.find(id).then { |piece| [piece["piece"], piece["maker"]] } }).to eq([["Jug", 4], ["Bowl", 2]])
+    expect([29, 30].map { |id| pieces.find(id).then { |piece| [piece["piece"], piece["maker"]] } }).to eq(
+      [["Jug", 4], ["Bowl", 2]]
+    )
   end
 
   it "asks once more for a part of a page that did not arrive, and says so where it stays away" do
@@ -174,8 +191,13 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
 
   it "puts the cursor into the reason of a warning, and into no hidden field" do
     open_form
-    {"Piece" => "Jug", "Maker" => "Teodor Quill", "Clay weight g" => "6000", "Wet weight g" => "6055"}.each { |label, text| type_into label, text }
-    typist.press([:control, :enter], :tab)
+    {
+      "Piece" => "Jug",
+      "Maker" => "Teodor Quill",
+      "Clay weight g" => "6000",
+      "Wet weight g" => "6055"
+    }.each { |label, text| type_into label, text }
+    typist.press(%i[control enter], :tab)
     expect(page).to have_text("More than 5 kg")
     eventually("the cursor") { evaluate_script("document.activeElement.matches('[data-reason]')") }
     typist.press("A commission.", [:control, :enter])
@@ -184,7 +206,11 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
 
   it "says of a message about a field of another form where it can be mended, and goes there" do
     id = (1..28).find { |each| pieces.find(each)["maker_note"].nil? }
-    change(:PinRule, table: "pieces", rule: {"kind" => "required", "field" => "maker_note", "message" => "Say something."})
+    change(
+      :PinRule,
+      table: "pieces",
+      rule: {"kind" => "required", "field" => "maker_note", "message" => "Say something."}
+    )
     form = workspace.table("pieces").forms.find { |each| !each.stops.include?("maker_note") }
     visit "/t/pieces/forms/#{id}?form=#{form.id}"
     expect(page).to have_css("[data-input]")

@@ -14,7 +14,13 @@ RSpec.describe "Proving" do
   it "goes the whole way from an empty project to a proven table", :signed_out do
     begin_empty
     visit "/"
-    {"Code from the terminal" => UpTack::UseCases::People::SetUp.new_code, "Name of the project" => "Ember Lane", "Display name" => "Odile Marsh", "Sign-in name" => "odile", "Password" => "four kilns in a row"}.each { |label, text| fill_in label, with: text }
+    {
+      "Code from the terminal" => UpTack::UseCases::People::SetUp.new_code,
+      "Name of the project" => "Ember Lane",
+      "Display name" => "Odile Marsh",
+      "Sign-in name" => "odile",
+      "Password" => "four kilns in a row"
+    }.each { |label, text| fill_in label, with: text }
     click_button "Begin"
     fill_in "New table", with: "Glazes"
     press :Enter
@@ -43,8 +49,10 @@ RSpec.describe "Proving" do
     find("[data-rule]", match: :first).click
     fill_in "Highest", with: "1299"
     expect(page).to have_text("2 proofs would break:")
-    expect(page).to have_text("Exactly on the highest: Peak, 900 to 1300").and have_text("expected that it is saved; it was refused by “900 to 1299”")
-    press [:control, :Enter]
+    expect(page).to have_text("Exactly on the highest: Peak, 900 to 1300").and have_text(
+            "expected that it is saved; it was refused by “900 to 1299”"
+          )
+    press %i[control Enter]
     expect(page).to have_css("[data-rule] [aria-label=broken]")
     press [:control, "z"]
     expect(page).to have_css("[data-rule] [aria-label=proven]")
@@ -62,7 +70,10 @@ RSpec.describe "Proving" do
     expect(page).to have_css("[role=status]", text: "Refused").and have_button("refused")
     type_into "Wet weight g", "695"
     click_button "Save"
-    expect(page).to have_css("[role=status]", text: "Saved").and have_button("saved").and have_field("Wet weight g", with: "695")
+    expect(page).to have_css("[role=status]", text: "Saved").and have_button("saved").and have_field(
+      "Wet weight g",
+      with: "695"
+    )
     click_button "Leave open …"
     fill_in "Days", with: "20"
     click_button "Wait"
@@ -80,11 +91,18 @@ RSpec.describe "Proving" do
     fill_in "What it shows", with: "Weights are added up"
     expect(page).to have_field("with any message", with: "Clay and tare must add up to the wet weight.")
     click_button "Keep it"
-    expect(page).to have_css("[data-proof][aria-current=true]", text: "Weights are added up").and have_css("h1", text: "Weights are added up")
+    expect(page).to have_css("[data-proof][aria-current=true]", text: "Weights are added up").and have_css(
+      "h1",
+      text: "Weights are added up"
+    )
     id = find("[data-proof][aria-current=true]")["data-proof"]
     # A step can only differ from a good run, so there must be one.
     expect(page).to have_css("[data-proof='#{id}'] [aria-label='came out as it must']")
-    change(:PinRule, table: "pieces", rule: workspace.table("pieces").rule("r54").to_plain.merge("message" => "Do the sum again."))
+    change(
+      :PinRule,
+      table: "pieces",
+      rule: workspace.table("pieces").rule("r54").to_plain.merge("message" => "Do the sum again.")
+    )
     visit "/t/pieces/bench?proof=#{id}"
     expect(page).to have_css("[data-proof='#{id}'] [aria-label=broken]")
     expect(page).to have_text("but it was refused by “clay + tare = wet” with “Do the sum again.”")
@@ -99,9 +117,17 @@ RSpec.describe "Proving" do
 
   it "says why a field is blank, unfolds a formula, and makes the record that a rule still lacks" do
     visit "/t/pieces/bench"
-    {"Piece" => "Jug", "Maker" => "Teodor Quill", "Clay weight g" => "640", "Wet weight g" => "695", "Fired weight g" => "556"}.each { |label, text| type_into label, text }
+    {
+      "Piece" => "Jug",
+      "Maker" => "Teodor Quill",
+      "Clay weight g" => "640",
+      "Wet weight g" => "695",
+      "Fired weight g" => "556"
+    }.each { |label, text| type_into label, text }
     click_button "Why is Verdict blank?"
-    expect(page).to have_text("Verdict is blank: “porous above the limit” was passed over, since none of them is changed.")
+    expect(page).to have_text(
+      "Verdict is blank: “porous above the limit” was passed over, since none of them is changed."
+    )
     loss = find("section[aria-label='Step by step'] li li", text: "Weight lost %", match: :first)
     expect(page).to have_text("blank → 20.0 (((695 − 556) ÷ 695) × 100)")
     within(loss) { find("summary", text: "unfold the formula", match: :first).click }
@@ -112,7 +138,9 @@ RSpec.describe "Proving" do
     expect(page).to have_text("It refuses: Text, must be filled").and have_text("is refused: A title needs its text.")
     find("input[aria-label='Must be saved']").click
     click_button "Keep 1 proof"
-    expect(page).to have_css("[data-proof] [aria-label=broken]").and have_text("expected that it is saved; it was refused by “must be filled”")
+    expect(page).to have_css("[data-proof] [aria-label=broken]").and have_text(
+            "expected that it is saved; it was refused by “must be filled”"
+          )
   end
 
   it "types an order's lines beneath a trial, whose total follows, and saves none of them for real" do
@@ -129,7 +157,9 @@ RSpec.describe "Proving" do
     click_button "Keep as a proof"
     fill_in "What it shows", with: "One line"
     click_button "Keep it"
-    expect(page).to have_css("[data-proof]", text: "One line").and have_css("[data-proof][aria-current=true] [aria-label='came out as it must']")
+    expect(page).to have_css("[data-proof]", text: "One line").and have_css(
+            "[data-proof][aria-current=true] [aria-label='came out as it must']"
+          )
     expect(UpTack::Store::Entry.count).to eq(before)
   end
 
@@ -166,7 +196,9 @@ RSpec.describe "Proving" do
     expect(page).to have_no_css("dialog")
     expect(workspace.table("members").rule("r18").to_plain["high"]).to eq("8")
     visit "/sheet"
-    expect(page).to have_text("Shelves rented must be 0 to 8.").and have_text("proven, 5 of 5 seen · Clay and tare add up to the wet weight").and have_link("As Markdown")
+    expect(page).to have_text("Shelves rented must be 0 to 8.").and have_text(
+            "proven, 5 of 5 seen · Clay and tare add up to the wet weight"
+          ).and have_link("As Markdown")
   end
 
   it "shows the trial that was asked for last, whichever answer comes last" do
@@ -179,7 +211,9 @@ RSpec.describe "Proving" do
     end
     quick = told.call
     asked = 0
-    SlowServer.trouble = ->(env) { env["PATH_INFO"].end_with?("/bench") && (asked += 1) <= 2 && Kernel.sleep(2.5 - asked) && nil }
+    SlowServer.trouble = ->(env) do
+      env["PATH_INFO"].end_with?("/bench") && (asked += 1) <= 2 && Kernel.sleep(2.5 - asked) && nil
+    end
     expect(told.call).to eq(quick)
   ensure
     SlowServer.reset

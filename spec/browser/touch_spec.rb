@@ -13,11 +13,22 @@ RSpec.describe "By finger and by ear" do
     JS
   end
 
-  def small_letters = page.evaluate_script("[...document.querySelectorAll('input, select, textarea')].filter((each) => each.getBoundingClientRect().width > 1 && parseFloat(getComputedStyle(each).fontSize) < 16).map((each) => each.id || each.getAttribute('aria-label'))")
+  def small_letters =
+    page.evaluate_script(
+      "[...document.querySelectorAll('input, select, textarea')].filter((each) => " \
+        "each.getBoundingClientRect().width > 1 && parseFloat(getComputedStyle(each).fontSize) < " \
+        "16).map((each) => each.id || each.getAttribute('aria-label'))"
+    )
 
   after { Capybara.use_default_driver }
 
-  {"a form" => "/t/pieces/forms?form=all", "the grid" => "/t/pieces/records", "the board" => "/t/pieces/rules", "a rule" => "/t/pieces/rules?field=piece&stage=validate", "the tables" => "/"}.each do |name, path|
+  {
+    "a form" => "/t/pieces/forms?form=all",
+    "the grid" => "/t/pieces/records",
+    "the board" => "/t/pieces/rules",
+    "a rule" => "/t/pieces/rules?field=piece&stage=validate",
+    "the tables" => "/"
+  }.each do |name, path|
     it "reaches every control of #{name} with a finger, at 400 pixels and without scrolling sideways" do
       Capybara.current_driver = :telephone
       enter_as("Odile Marsh")
@@ -54,10 +65,18 @@ RSpec.describe "By finger and by ear" do
     type_into "Hold minutes", "500"
     expect(page).to have_css("[data-spoken]", text: "Hold minutes: ", visible: :all)
     # What Chromium tells a screen reader of the field that has the cursor.
-    focus = page.driver.browser.page.command("Accessibility.getFullAXTree")["nodes"].select { |node| node["properties"].to_a.any? { |each| each["name"] == "focused" && each.dig("value", "value") } }.last
+    focus =
+      page.driver.browser.page.command("Accessibility.getFullAXTree")["nodes"]
+        .select do |node|
+          node["properties"].to_a.any? { |each| each["name"] == "focused" && each.dig("value", "value") }
+        end
+        .last
     expect(focus.dig("role", "value")).to match(/textbox|combobox|spinbutton/)
     expect(focus.dig("name", "value").to_s).not_to be_empty
-    live = page.driver.browser.page.command("Accessibility.getFullAXTree")["nodes"].select { |node| node["properties"].to_a.any? { |each| each["name"] == "live" && each.dig("value", "value") == "polite" } }
+    live =
+      page.driver.browser.page.command("Accessibility.getFullAXTree")["nodes"].select do |node|
+        node["properties"].to_a.any? { |each| each["name"] == "live" && each.dig("value", "value") == "polite" }
+      end
     expect(live).not_to be_empty
   end
 end

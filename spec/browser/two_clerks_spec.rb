@@ -19,7 +19,9 @@ RSpec.describe "Two clerks" do
   after { SlowServer.reset }
 
   def slips = UpTack::Store::RecordTable.new(workspace.table("slips"))
-  def eventually(what) = page.document.synchronize(60) { yield || raise(Capybara::ExpectationNotMet, "#{what} did not come") }
+
+  def eventually(what) =
+    page.document.synchronize(60) { yield || raise(Capybara::ExpectationNotMet, "#{what} did not come") }
 
   # Opens the grid for somebody at a cell, and gives their hands.
   def sit_down(name, row, field)
@@ -31,21 +33,30 @@ RSpec.describe "Two clerks" do
 
   [0, 0.3].each do |delay|
     it "fill neighbouring cells of the same rows, and every value stays, answers #{(delay * 1000).to_i} ms late" do
-      rows.times { |index| UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"}) }
+      rows.times do |index|
+        UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"})
+      end
       odile = sit_down("Odile Marsh", 0, "note")
       bram = Capybara.using_session(:bram) { sit_down("Bram Tolley", 0, "last") }
       SlowServer.delay = delay
-      kept = Array.new(rows) { |index| {"note" => "Note #{index} #{random.rand(999)}", "last" => "Last #{index} #{random.rand(999)}"} }
+      kept =
+        Array.new(rows) do |index|
+          {"note" => "Note #{index} #{random.rand(999)}", "last" => "Last #{index} #{random.rand(999)}"}
+        end
       kept.each do |values|
         odile.press(values["note"], :enter)
         bram.press(values["last"], :enter)
       end
-      eventually("all that was typed") { Array.new(rows) { |index| slips.find(index + 1).slice("note", "last") } == kept }
+      eventually("all that was typed") do
+        Array.new(rows) { |index| slips.find(index + 1).slice("note", "last") } == kept
+      end
     end
   end
 
   it "type into the same cells: one value is kept, the other waits in sight, and is kept if it is chosen" do
-    rows.times { |index| UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"}) }
+    rows.times do |index|
+      UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"})
+    end
     odile = sit_down("Odile Marsh", 0, "note")
     bram = Capybara.using_session(:bram) { sit_down("Bram Tolley", 0, "note") }
     SlowServer.delay = 0.2
@@ -54,7 +65,11 @@ RSpec.describe "Two clerks" do
       odile.press(one, :enter)
       bram.press(other, :enter)
     end
-    waits = -> { evaluate_script("Object.keys(localStorage).filter((name) => name.startsWith('up-tack-mend/')).flatMap((name) => JSON.parse(localStorage.getItem(name))).map((each) => each.typed.note)") }
+    waits = -> {
+      evaluate_script("Object.keys(localStorage).filter((name) => " \
+          "name.startsWith('up-tack-mend/')).flatMap((name) => " \
+          "JSON.parse(localStorage.getItem(name))).map((each) => each.typed.note)")
+    }
     seen = lambda do
       stored = Array.new(rows) { |index| slips.find(index + 1)["note"] }
       [stored, waits.call + Capybara.using_session(:bram) { waits.call }]
@@ -72,15 +87,19 @@ RSpec.describe "Two clerks" do
   end
 
   it "lose nothing while one of them saves, and letters typed on do not fall into the other record" do
-    2.times { |index| UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"}) }
+    2.times do |index|
+      UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"})
+    end
     visit "/t/slips/forms/1?form=all"
     expect(page).to have_field("Name", with: "Slip 0")
     find_field("Note").native.node.focus
     UpTack::UseCases::SaveRecord.new(workspace("Bram Tolley")).call(table: "slips", id: 1, typed: {"note" => "Bram's"})
     SlowServer.delay = 0.2
     hands = Typist.new(page.driver.browser.page, words: 120, random: random)
-    hands.press("Odile's", [:control, :enter], "Next slip", :tab, "Its note")
-    expect(page).to have_css("[role=alert]", text: "Bram Tolley changed this record meanwhile.").and have_text("Waits for the next record: Next slip⇥Its note")
+    hands.press("Odile's", %i[control enter], "Next slip", :tab, "Its note")
+    expect(page).to have_css("[role=alert]", text: "Bram Tolley changed this record meanwhile.").and have_text(
+            "Waits for the next record: Next slip⇥Its note"
+          )
     expect(page).to have_field("Note", with: "Odile's")
     SlowServer.reset
     click_button "Compare and choose"
@@ -103,7 +122,10 @@ RSpec.describe "Two clerks" do
       %i[unanswered unsent][(lost += 1) % 2] if env["PATH_INFO"].end_with?("/batch") && clock.call < begun + frozen + 3
     end
     hands = sit_down("Odile Marsh", 0, "name")
-    kept = Array.new(rows) { |index| {"name" => "Slip #{index} #{random.rand(99)}", "note" => "Note #{index}", "last" => "Last #{index}"} }
+    kept =
+      Array.new(rows) do |index|
+        {"name" => "Slip #{index} #{random.rand(99)}", "note" => "Note #{index}", "last" => "Last #{index}"}
+      end
     kept.each { |values| hands.press(values["name"], :tab, values["note"], :tab, values["last"], :enter) }
     eventually("all rows") { slips.count >= rows && !page.has_css?("[data-waiting]", wait: 0) && lost > 1 }
     expect(Array.new(rows) { |index| slips.find(index + 1).slice("name", "note", "last") }).to eq(kept)
@@ -112,7 +134,9 @@ RSpec.describe "Two clerks" do
 
   it "saves once what was on its way, or not yet sent, when the page went, in the tab where it was typed" do
     # Answers are lost, and the page is loaded again in the middle; another tab looks on.
-    SlowServer.trouble = ->(env) { %i[unanswered unsent].sample(random: random) if env["PATH_INFO"].end_with?("/batch") }
+    SlowServer.trouble = ->(env) do
+      %i[unanswered unsent].sample(random: random) if env["PATH_INFO"].end_with?("/batch")
+    end
     UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "There"})
     hands = sit_down("Odile Marsh", 1, "name")
     hands.press("First", :tab, "One", :enter, "Second", :tab, "Two", :tab)

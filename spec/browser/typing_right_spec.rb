@@ -62,13 +62,23 @@ RSpec.describe "Typing it right" do
     expect(box("Shelf code")).to have_field(with: "ZZ-4X4").and have_text("A digit is expected at place 5, not “X”.")
     into "Shelf code"
     paste "7" * 1_048_576
-    expect(box("Shelf code")).to have_text("Not taken: the pasted text has 1,048,576 characters; here fit 6.").and have_field(with: "ZZ-4X4")
+    expect(box("Shelf code")).to have_text(
+      "Not taken: the pasted text has 1,048,576 characters; here fit 6."
+    ).and have_field(with: "ZZ-4X4")
   end
 
   it "shows an old text that no mask fits as it is" do
-    change(:UnpinRule, table: "members", rule: workspace.table("members").rules.find { |rule| rule.kind == "mask" && rule.field == "phone" }.id)
+    change(
+      :UnpinRule,
+      table: "members",
+      rule: workspace.table("members").rules.find { |rule| rule.kind == "mask" && rule.field == "phone" }.id
+    )
     UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 3, typed: {"phone" => "ring the bell"})
-    change(:PinRule, table: "members", rule: {"kind" => "mask", "field" => "phone", "mask" => "\"0\" 1*2DIGIT \" \" 3DIGIT \" \" 4DIGIT"})
+    change(
+      :PinRule,
+      table: "members",
+      rule: {"kind" => "mask", "field" => "phone", "mask" => "\"0\" 1*2DIGIT \" \" 3DIGIT \" \" 4DIGIT"}
+    )
     open_form "members", 3
     expect(page).to have_field("Phone", with: "ring the bell")
     type_into "Phone", "1555 0163"
@@ -81,7 +91,10 @@ RSpec.describe "Typing it right" do
     press(*"ve".chars)
     expect(page).to have_css("li[role=option]", count: 2)
     press "l"
-    expect(page).to have_css("li[role=option]", text: "01 555 0142").and have_css("li[role=option]", text: "01 555 0190")
+    expect(page).to have_css("li[role=option]", text: "01 555 0142").and have_css(
+      "li[role=option]",
+      text: "01 555 0190"
+    )
     press "t", :Tab
     expect(box("Maker")).to have_text("2 match “velt”; choose with the arrow keys.")
     into "Maker"
@@ -111,7 +124,10 @@ RSpec.describe "Typing it right" do
     page.evaluate_script("document.getElementById('input-new-phone').focus()")
     press :End, "9", :Tab
     press [:control, "s"]
-    expect(page).to have_no_css("dialog").and have_field("Maker", with: "Ilse Corran").and have_field("Maker's phone", with: "015 550 1999")
+    expect(page).to have_no_css("dialog").and have_field("Maker", with: "Ilse Corran").and have_field(
+      "Maker's phone",
+      with: "015 550 1999"
+    )
     expect(members.find(13)["name"]).to eq("Ilse Corran")
   end
 
@@ -131,9 +147,17 @@ RSpec.describe "Typing it right" do
 
   it "tells all refusals together, leads to them, and lets a warning pass with a reason" do
     open_form
-    {"Piece" => "Jug", "Maker" => "Teodor Quill", "Clay weight g" => "6000", "Wet weight g" => "6000", "Absorption %" => "101"}.each { |label, text| type_into label, text }
+    {
+      "Piece" => "Jug",
+      "Maker" => "Teodor Quill",
+      "Clay weight g" => "6000",
+      "Wet weight g" => "6000",
+      "Absorption %" => "101"
+    }.each { |label, text| type_into label, text }
     press [:control, "s"]
-    expect(find("[role=alert]", text: "Not saved: 3 things are to mend.")).to have_button("Absorption %: Absorption is a percentage, 0 to 100.").and have_button("Clay weight g: More than 5 kg")
+    expect(find("[role=alert]", text: "Not saved: 3 things are to mend.")).to have_button(
+      "Absorption %: Absorption is a percentage, 0 to 100."
+    ).and have_button("Clay weight g: More than 5 kg")
     click_button "Wet weight g: Clay and tare"
     expect(focused).to eq("input-wet_weight")
     expect(box("Tare g")).to have_css("[class*='tint-lit']")
@@ -197,7 +221,15 @@ RSpec.describe "Typing it right" do
   end
 
   it "has nothing that axe-core finds on its new pages" do
-    ["/t/members/tidy", "/outbox", "/t/pieces/rules?field=firing&stage=fill", "/t/members/rules?field=name&stage=tidy", "/t/pieces/rules?field=collect_by", "/t/clays/rules?field=family", "/t/pieces/rules?field=peak&stage=validate"].each do |path|
+    %w[
+      /t/members/tidy
+      /outbox
+      /t/pieces/rules?field=firing&stage=fill
+      /t/members/rules?field=name&stage=tidy
+      /t/pieces/rules?field=collect_by
+      /t/clays/rules?field=family
+      /t/pieces/rules?field=peak&stage=validate
+    ].each do |path|
       visit path
       expect(page).to have_css("h1, h2")
       page.driver.wait_for_network_idle

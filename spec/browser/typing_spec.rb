@@ -35,7 +35,12 @@ RSpec.describe "Typing records" do
   end
 
   it "shows a choice that is no longer on the list, and keeps it until another is picked" do
-    change(:ChangeField, table: "pieces", field: "firing", parts: {"choices" => %w[Bisque Glaze Lustre Raku Salt], "retired" => %w[Raku]})
+    change(
+      :ChangeField,
+      table: "pieces",
+      field: "firing",
+      parts: {"choices" => %w[Bisque Glaze Lustre Raku Salt], "retired" => %w[Raku]}
+    )
     raku = (1..28).find { |id| pieces.find(id)["firing"] == "Raku" }
     visit "/t/pieces/forms/#{raku}?form=all"
     expect(page).to have_select("Firing", selected: "Raku (retired)")
@@ -60,8 +65,13 @@ RSpec.describe "Typing records" do
     allow_any_instance_of(UpTack::UseCases::SaveRecord).to receive(:call).and_raise("the disk is full")
     type_into "Piece", "Jug"
     type_into "Maker", "Teodor Quill"
-    expect { press([:control, "s"]) && page.has_text?("Something went wrong here.") }.to output(/the disk is full/).to_stderr
-    expect(page).to have_text("Something went wrong here. Nothing was saved").and have_field("Piece", with: "Jug").and have_field("Maker", with: "Teodor Quill")
+    expect { press([:control, "s"]) && page.has_text?("Something went wrong here.") }.to output(
+      /the disk is full/
+    ).to_stderr
+    expect(page).to have_text("Something went wrong here. Nothing was saved").and have_field(
+      "Piece",
+      with: "Jug"
+    ).and have_field("Maker", with: "Teodor Quill")
   end
 
   it "keeps what is typed into a record that somebody deletes meanwhile" do
@@ -70,7 +80,10 @@ RSpec.describe "Typing records" do
     UpTack::UseCases::DeleteRecord.new(workspace("Senna Whitlock")).call(table: "pieces", id: 22)
     type_into "Maker note", "Still here"
     press [:control, "s"]
-    expect(page).to have_text("There is no record 22 in Pieces; it may have been deleted.").and have_field("Maker note", with: "Still here")
+    expect(page).to have_text("There is no record 22 in Pieces; it may have been deleted.").and have_field(
+      "Maker note",
+      with: "Still here"
+    )
   end
 
   it "takes long and odd texts whole" do

@@ -52,7 +52,10 @@ RSpec.describe "Setting up how things are typed" do
     within(find_field("Choice 2").ancestor("li")) { check "retired" }
     within("aside") { click_button "Save field" }
     expect(page).to have_no_css("aside")
-    expect(workspace.table("pieces").field("verdict")).to have_attributes(choices: %w[Watertight Porous], retired: %w[Porous])
+    expect(workspace.table("pieces").field("verdict")).to have_attributes(
+      choices: %w[Watertight Porous],
+      retired: %w[Porous]
+    )
     visit "/t/pieces/forms?form=all"
     expect(page).to have_select("Verdict", options: ["", "Watertight"])
   end
@@ -69,7 +72,11 @@ RSpec.describe "Setting up how things are typed" do
       expect(page).to have_button("New list")
       click_button "Close"
     end
-    expect(%w[pieces clays].flat_map { |table| workspace.table(table).fields.select(&:list).map { |field| field.choices.last } }).to eq(["Bone china", "Bone china"])
+    expect(
+      %w[pieces clays].flat_map do |table|
+        workspace.table(table).fields.select(&:list).map { |field| field.choices.last }
+      end
+    ).to eq(["Bone china", "Bone china"])
   end
 
   it "narrows one choice by another, list by list" do
@@ -82,7 +89,13 @@ RSpec.describe "Setting up how things are typed" do
     find("input[aria-label='Glaze: Collected']").click
     expect(page).to have_text(/\d of 28 hold one that does not belong/)
     pin
-    expect(rules_of("narrow").last.to_plain).to include("by" => "firing", "map" => {"Bisque" => ["Drying", "Bisque fired", "Collected"], "Glaze" => ["Drying", "Bisque fired", "Glaze fired"]})
+    expect(rules_of("narrow").last.to_plain).to include(
+      "by" => "firing",
+      "map" => {
+        "Bisque" => ["Drying", "Bisque fired", "Collected"],
+        "Glaze" => ["Drying", "Bisque fired", "Glaze fired"]
+      }
+    )
     visit "/t/pieces/forms?form=all"
     expect(page).to have_select("Stage", options: ["", "Drying", "Bisque fired", "Collected"])
     select "Glaze", from: "Firing"
@@ -105,7 +118,10 @@ RSpec.describe "Setting up how things are typed" do
     find("input[aria-label='Glaze: Collected']").click(:shift)
     find("input[aria-label='Glaze: Drying']").click
     pin
-    expect(rules_of("narrow").last.to_plain["map"]).to include("Bisque" => ["Drying", "Bisque fired"], "Raku" => ["Collected"])
+    expect(rules_of("narrow").last.to_plain["map"]).to include(
+      "Bisque" => ["Drying", "Bisque fired"],
+      "Raku" => ["Collected"]
+    )
   end
 
   it "puts a mask together from pieces" do
@@ -137,7 +153,10 @@ RSpec.describe "Setting up how things are typed" do
     expect(page).to have_text(/records hold a text that this would tidy|records are tidy/)
     choose "never by itself: it is suggested, and somebody accepts or ignores it"
     pin
-    expect(rules_of("tidy").last.to_plain).to include("mode" => "suggest", "steps" => [{"do" => "trim"}, {"do" => "capitals", "just_so" => %w[of UK]}])
+    expect(rules_of("tidy").last.to_plain).to include(
+      "mode" => "suggest",
+      "steps" => [{"do" => "trim"}, {"do" => "capitals", "just_so" => %w[of UK]}]
+    )
   end
 
   it "limits a value, warns with its values in words, and lets old records be" do
@@ -147,10 +166,15 @@ RSpec.describe "Setting up how things are typed" do
     fill_in "Highest", with: "20"
     expect(page).to have_css("[role=alert]", text: "The lowest, 30, is above the highest, 20: nothing could be both.")
     fill_in "Lowest", with: "15"
-    expect(page).to have_text(/\d+ of 28 records would be refused when next saved/).and have_text("Open them from here to mend them")
+    expect(page).to have_text(/\d+ of 28 records would be refused when next saved/).and have_text(
+            "Open them from here to mend them"
+          )
     within("aside") { find("input[aria-label='With values']").click }
     write_formula "\"Held for \" & hold & \" minutes?\""
-    expect(page).to have_css("aside li", text: "Held for 90 minutes?").or have_css("aside li", text: "Held for 0 minutes?")
+    expect(page).to have_css("aside li", text: "Held for 90 minutes?").or have_css(
+      "aside li",
+      text: "Held for 0 minutes?"
+    )
     check "Let old records be", exact: false, allow_label_click: true
     expect(page).to have_text("They are let be until one of these fields is changed")
     pin
@@ -166,7 +190,10 @@ RSpec.describe "Setting up how things are typed" do
   it "shows doubles before anything becomes unique, and locks what is settled" do
     open_rule "piece", "validate"
     find("input[aria-label='Unique']").click
-    expect(page).to have_text("26 of 28 records share a value with another one.").and have_css("aside li", text: /PC-00001.*PC-00016 \(No. 16\) has it/m)
+    expect(page).to have_text("26 of 28 records share a value with another one.").and have_css(
+      "aside li",
+      text: /PC-00001.*PC-00016 \(No. 16\) has it/m
+    )
     check "Maker"
     expect(page).to have_text(/\d+ of 28 records share|Every one of the 28 records would pass/)
     find("input[aria-label='Lock']").click
@@ -174,7 +201,11 @@ RSpec.describe "Setting up how things are typed" do
     expect(page).to have_text("12 of 28 records are locked as they are now.")
     select "builders", from: "Still open to"
     pin
-    expect(rules_of("lock").last.to_plain).to include("field" => "piece", "when" => "stage = \"Collected\"", "except_role" => "builder")
+    expect(rules_of("lock").last.to_plain).to include(
+      "field" => "piece",
+      "when" => "stage = \"Collected\"",
+      "except_role" => "builder"
+    )
   end
 
   it "brings a detail of a linked record in, live or copied" do
@@ -212,11 +243,17 @@ RSpec.describe "Setting up how things are typed" do
     expect(page).to have_text("Was called Bisque.").and have_text("Lustre is merged into Raku.")
     press [:control, :Enter]
     within("dialog") do
-      expect(page).to have_text("Bisque → Biscuit").and have_text("Firing begins as Biscuit.").and have_text("A bisque piece can't be glaze fired").and have_text(/12 records/)
+      expect(page).to have_text("Bisque → Biscuit").and have_text("Firing begins as Biscuit.").and have_text(
+                    "A bisque piece can't be glaze fired"
+                  ).and have_text(/12 records/)
       click_button "Rename"
     end
     expect(page).to have_no_css("aside")
-    expect(UpTack::Store::RecordTable.model("pieces").distinct.pluck(:firing)).to contain_exactly("Biscuit", "Glaze", "Raku")
+    expect(UpTack::Store::RecordTable.model("pieces").distinct.pluck(:firing)).to contain_exactly(
+      "Biscuit",
+      "Glaze",
+      "Raku"
+    )
     press [:control, "z"]
     expect(page).to have_css("[data-sonner-toast]")
     expect(workspace.table("pieces").field("firing").choices).to eq(%w[Bisque Glaze Lustre Raku])

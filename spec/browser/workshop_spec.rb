@@ -17,7 +17,10 @@ RSpec.describe "In the workshop" do
     click_button "Delete: Members"
     within("dialog") do
       click_button "Delete"
-      expect(page).to have_css("[role=alert]", text: "Maker of Pieces and Member of Sales link to Members; delete that first")
+      expect(page).to have_css(
+        "[role=alert]",
+        text: "Maker of Pieces and Member of Sales link to Members; delete that first"
+      )
       click_button "Cancel"
     end
     click_button "Delete: Sales"
@@ -35,12 +38,18 @@ RSpec.describe "In the workshop" do
     visit "/"
     fill_in "New table", with: "pieces"
     press :Enter
-    expect(page).to have_css("[role=alert]", text: "There is already a table “Pieces”.").and have_field("New table", with: "pieces")
+    expect(page).to have_css("[role=alert]", text: "There is already a table “Pieces”.").and have_field(
+      "New table",
+      with: "pieces"
+    )
     visit "/t/pieces/rules"
     find_field("Add a field").native.node.focus
     press(*"TAG".chars)
     press :Enter
-    expect(page).to have_css("[role=alert]", text: "There is already a field “Tag”.").and have_field("Add a field", with: "TAG")
+    expect(page).to have_css("[role=alert]", text: "There is already a field “Tag”.").and have_field(
+      "Add a field",
+      with: "TAG"
+    )
   end
 
   it "says what another type would lose before it is saved" do
@@ -92,7 +101,8 @@ RSpec.describe "In the workshop" do
     visit "/t/pieces/rules"
     tacks = all("button[data-rule]", text: "clay + tare = wet")
     tacks.first.hover
-    lit = evaluate_script("[...document.querySelectorAll('[data-rule=\"#{tacks.first["data-rule"]}\"]')].map((tack) => tack.className.includes('border-accent'))")
+    lit = evaluate_script("[...document.querySelectorAll('[data-rule=\"#{tacks.first["data-rule"]}\"]')].map((tack) " \
+      "=> tack.className.includes('border-accent'))")
     expect(lit).to eq([true, true, true])
   end
 

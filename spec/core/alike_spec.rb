@@ -36,7 +36,9 @@ RSpec.describe "What is alike" do
     on = ->(day) { Core::Reading.new(conventions: Core::Conventions.from({}), today: day) }
     this_year, next_year = on.call(Date.new(2026, 12, 31)), on.call(Date.new(2027, 1, 1))
     read = ->(reading) { readings.read(due, "5 March", reading) }
-    expect([this_year, this_year, next_year].map(&read)).to eq([Date.new(2026, 3, 5), Date.new(2026, 3, 5), Date.new(2027, 3, 5)])
+    expect([this_year, this_year, next_year].map(&read)).to eq(
+      [Date.new(2026, 3, 5), Date.new(2026, 3, 5), Date.new(2027, 3, 5)]
+    )
     refused = Array.new(2) { readings.read(table.field("weight"), "heavy", this_year) }
     expect(refused).to all(be_a(Core::Values::Unreadable))
   end

@@ -43,19 +43,29 @@ RSpec.describe "Auto-numbers" do
   it "begins anew for each value of the series" do
     design = tagged(formula: 'year(received) & "/" & counter(3)', series: "year(received)")
     days = ["1 Dec 2026", "31 Dec 2026", "1 Jan 2027", "2 Dec 2026", "5 Jan 2027"]
-    expect(numbers(design, *days.map { |day| {"received" => day} })).to eq(%w[2026/001 2026/002 2027/001 2026/003 2027/002])
-    expect(numbers(design, {})).to eq([[["received", "Tag is counted anew for each year of Received, which is blank; fill Received."]]])
+    expect(numbers(design, *days.map { |day| {"received" => day} })).to eq(
+      %w[2026/001 2026/002 2027/001 2026/003 2027/002]
+    )
+    expect(numbers(design, {})).to eq(
+      [[["received", "Tag is counted anew for each year of Received, which is blank; fill Received."]]]
+    )
   end
 
   it "refuses a number that somebody types, unless the rule lets people type it or it comes along" do
     expect(numbers(tagged, {"tag" => "PC-00007"})).to eq([[["tag", "Tag is numbered by a rule and can't be typed."]]])
     by_hand = tagged(by_hand: true)
-    expect(numbers(by_hand, {"tag" => "PC-00007"}, {}, {"tag" => "Old 3"}, {}, {"tag" => ""})).to eq(["PC-00007", "PC-00008", "Old 3", "PC-00009", "PC-00010"])
-    expect(numbers(tagged, {"tag" => "PC-00041"}, {}, {"tag" => "PC-00007"}, {}, brings: true)).to eq(%w[PC-00041 PC-00042 PC-00007 PC-00043])
+    expect(numbers(by_hand, {"tag" => "PC-00007"}, {}, {"tag" => "Old 3"}, {}, {"tag" => ""})).to eq(
+      ["PC-00007", "PC-00008", "Old 3", "PC-00009", "PC-00010"]
+    )
+    expect(numbers(tagged, {"tag" => "PC-00041"}, {}, {"tag" => "PC-00007"}, {}, brings: true)).to eq(
+      %w[PC-00041 PC-00042 PC-00007 PC-00043]
+    )
   end
 
   it "never gives a number twice" do
-    expect(numbers(tagged(by_hand: true), {"tag" => "PC-00001"}, {"tag" => "PC-00001"}).last).to eq([["tag", "PC-00001 was given before, to a record that is gone; a number is never given twice."]])
+    expect(numbers(tagged(by_hand: true), {"tag" => "PC-00001"}, {"tag" => "PC-00001"}).last).to eq(
+      [["tag", "PC-00001 was given before, to a record that is gone; a number is never given twice."]]
+    )
     # Two ways to the same text: the second passes over it.
     design = tagged(formula: 'left("" & counter(3), 2)', by_hand: true)
     expect(numbers(design, {}, {}, {"tag" => "02"}, {})).to eq(["00", "01", "02", "03"])
@@ -65,7 +75,9 @@ RSpec.describe "Auto-numbers" do
     stored = {"tag" => "ANS-000001", "maker" => "Ansa", "received" => nil}
     design = tagged(formula: 'upper(left(maker, 3)) & "-" & counter(6)')
     expect(save(design, {"maker" => "Wilmet"}, stored: stored).values["tag"]).to eq("ANS-000001")
-    expect(save(design, {"tag" => ""}, stored: stored).refusals.map(&:message)).to eq(["Tag is numbered by a rule and can't be typed."])
+    expect(save(design, {"tag" => ""}, stored: stored).refusals.map(&:message)).to eq(
+      ["Tag is numbered by a rule and can't be typed."]
+    )
     expect(save(design, {"maker" => "Wilmet"}, stored: stored.merge("tag" => nil)).values["tag"]).to be_nil
   end
 
@@ -75,16 +87,33 @@ RSpec.describe "Auto-numbers" do
     rule = Core::Save::Plan.new(design, Core::Conventions.from({})).rules_at("number").first
     counters.keep(rule.counting(""), 17, "ANS-000017", record: 3)
     around = context.dup.tap { |each| each.counters = counters }
-    draft = Core::Save::Draft.new(typed: {"maker" => "Wilmet"}, stored: {"tag" => "ANS-000017", "maker" => "Ansa", "received" => nil}, id: 3)
+    draft =
+      Core::Save::Draft.new(
+        typed: {"maker" => "Wilmet"},
+        stored: {"tag" => "ANS-000017", "maker" => "Ansa", "received" => nil},
+        id: 3
+      )
     outcome = Core::Save.call(Core::Save::Plan.new(design, Core::Conventions.from({})), draft, around)
-    expect(outcome.changes.map { |change| [change.field.key, change.after, change.rule] }).to eq([["tag", "WIL-000017", "r100"], ["maker", "Wilmet", nil]])
+    expect(outcome.changes.map { |change| [change.field.key, change.after, change.rule] }).to eq(
+      [%w[tag WIL-000017 r100], ["maker", "Wilmet", nil]]
+    )
   end
 
   it "is read by calculations, which wait for it" do
-    design = table(field("label"), field("tag"), rules: [rule("calculation", "label", formula: '"Piece " & tag'), rule("number", "tag", formula: '"PC-" & counter(3)')])
+    design =
+      table(
+        field("label"),
+        field("tag"),
+        rules: [
+          rule("calculation", "label", formula: '"Piece " & tag'),
+          rule("number", "tag", formula: '"PC-" & counter(3)')
+        ]
+      )
     outcome = save(design, {}, trace: true)
     expect(outcome.values).to include("tag" => "PC-001", "label" => "Piece PC-001")
-    expect(outcome.steps.select { |step| step.result == "set" }.map { |step| [step.stage, step.key] }).to eq([%w[number tag], %w[number label]])
+    expect(outcome.steps.select { |step| step.result == "set" }.map { |step| [step.stage, step.key] }).to eq(
+      [%w[number tag], %w[number label]]
+    )
   end
 
   it "says in a live form what the number would be" do
@@ -94,8 +123,15 @@ RSpec.describe "Auto-numbers" do
   end
 
   it "tells the series and the count of a number that it finds" do
-    rule = Core::Save::Plan.new(tagged(formula: 'upper(left(maker, 3)) & "-" & counter(6)'), Core::Conventions.from({})).rules_at("number").first
-    told = %w[ANS-000042 ANS-42 WIL-000042 000042 ANS-].map { |text| rule.told(Core::Expression::Evaluation.new(values: {"maker" => "Ansa"}, context: context), text).last }
+    rule =
+      Core::Save::Plan
+        .new(tagged(formula: 'upper(left(maker, 3)) & "-" & counter(6)'), Core::Conventions.from({}))
+        .rules_at("number")
+        .first
+    told =
+      %w[ANS-000042 ANS-42 WIL-000042 000042 ANS-].map do |text|
+        rule.told(Core::Expression::Evaluation.new(values: {"maker" => "Ansa"}, context: context), text).last
+      end
     expect(told).to eq([42, 42, nil, nil, nil])
   end
 
@@ -120,8 +156,9 @@ RSpec.describe "Auto-numbers" do
 
   it "counts in an auto-number alone" do
     expect(problem_of("counter(5)").message).to eq("`counter(…)` counts only in an auto-number.")
-    expect { table(field("tag"), rules: [rule("number", "tag", formula: "counter(3)"), rule("default", "tag", value: "A")]) }
-      .to raise_error(Core::Design::Invalid, /written by another rule already/)
+    expect {
+      table(field("tag"), rules: [rule("number", "tag", formula: "counter(3)"), rule("default", "tag", value: "A")])
+    }.to raise_error(Core::Design::Invalid, /written by another rule already/)
     circle = [rule("number", "tag", formula: "label & counter(3)"), rule("calculation", "label", formula: "tag")]
     expect { table(field("label"), field("tag"), rules: circle) }.to raise_error(Core::Design::Invalid, /circle/)
   end

@@ -5,13 +5,24 @@ require "core_helper"
 RSpec.describe "Decision tables" do
   let(:fields) do
     [
-      field("firing", "choice", choices: %w[Bisque Glaze Lustre Raku]), field("size", "number", decimals: 0), field("due", "date"), field("fragile", "yes_no"), field("note"),
-      field("peak", "number"), field("kiln", "choice", choices: %w[Big Small])
+      field("firing", "choice", choices: %w[Bisque Glaze Lustre Raku]),
+      field("size", "number", decimals: 0),
+      field("due", "date"),
+      field("fragile", "yes_no"),
+      field("note"),
+      field("peak", "number"),
+      field("kiln", "choice", choices: %w[Big Small])
     ]
   end
 
   def design(rows, inputs: %w[firing], outputs: %w[peak], more: [], **parts)
-    table(*fields, rules: [rule("decision", outputs.first, name: "Programme", inputs: inputs, outputs: outputs, rows: rows, **parts), *more])
+    table(
+      *fields,
+      rules: [
+        rule("decision", outputs.first, name: "Programme", inputs: inputs, outputs: outputs, rows: rows, **parts),
+        *more
+      ]
+    )
   end
 
   def mistakes(...)
@@ -24,33 +35,69 @@ RSpec.describe "Decision tables" do
   # Where a blank may be, that is a case of its own.
   def review(rows, more: [], **parts)
     filled = %w[firing size due fragile note].map { |key| rule("required", key) }
-    design(rows, more: [*more, *filled], **parts).then { |made| Core::Decisions::Review.new(made.rules.first, made).report }
+    design(rows, more: [*more, *filled], **parts).then do |made|
+      Core::Decisions::Review.new(made.rules.first, made).report
+    end
   end
 
   # What a cell of each type lets pass, and what it does not.
   {
-    ["firing", "Glaze"] => [%w[Glaze], %w[Raku]], ["firing", "glaze; RAKU"] => [%w[Glaze Raku], %w[Bisque]], ["firing", "<> Raku"] => [%w[Bisque], %w[Raku]],
-    ["firing", ""] => [["Glaze", ""], []], ["firing", "blank"] => [[""], %w[Glaze]], ["firing", "blank; Glaze"] => [["", "Glaze"], %w[Raku]],
-    ["size", "900..1100"] => [%w[900 1000 1100], %w[899 1101]], ["size", "900..<1100"] => [%w[900 1099], %w[1100]], ["size", "> 1000"] => [%w[1001], ["1000", ""]],
-    ["size", "<= 3; 7"] => [%w[-5 3 7], %w[4 6]], ["size", "1,000"] => [%w[1000], %w[1]], ["size", "<> 5"] => [%w[4], ["5", ""]],
-    ["due", "23 nov 2026"] => [%w[2026-11-23], %w[2026-11-24]], ["due", "1 nov 2026..<1 dec 2026"] => [%w[2026-11-30], %w[2026-12-01]], ["due", ">= 2026-11-23"] => [%w[2026-11-23], %w[2026-11-22]],
-    ["fragile", "yes"] => [[true], [false, ""]], ["note", '"a; b"'] => [["A; b"], %w[a]], ["note", "one; two"] => [%w[one TWO], %w[three]], ["note", '"> 5"'] => [["> 5"], %w[6]],
-    ["size * 2", "> 10"] => [%w[6], %w[5]], ["left(note, 1)", "K"] => [%w[kiln], %w[pot]]
+    %w[firing Glaze] => [%w[Glaze], %w[Raku]],
+    ["firing", "glaze; RAKU"] => [%w[Glaze Raku], %w[Bisque]],
+    ["firing", "<> Raku"] => [%w[Bisque], %w[Raku]],
+    ["firing", ""] => [["Glaze", ""], []],
+    %w[firing blank] => [[""], %w[Glaze]],
+    ["firing", "blank; Glaze"] => [["", "Glaze"], %w[Raku]],
+    %w[size 900..1100] => [%w[900 1000 1100], %w[899 1101]],
+    %w[size 900..<1100] => [%w[900 1099], %w[1100]],
+    ["size", "> 1000"] => [%w[1001], ["1000", ""]],
+    ["size", "<= 3; 7"] => [%w[-5 3 7], %w[4 6]],
+    %w[size 1,000] => [%w[1000], %w[1]],
+    ["size", "<> 5"] => [%w[4], ["5", ""]],
+    ["due", "23 nov 2026"] => [%w[2026-11-23], %w[2026-11-24]],
+    ["due", "1 nov 2026..<1 dec 2026"] => [%w[2026-11-30], %w[2026-12-01]],
+    ["due", ">= 2026-11-23"] => [%w[2026-11-23], %w[2026-11-22]],
+    %w[fragile yes] => [[true], [false, ""]],
+    ["note", '"a; b"'] => [["A; b"], %w[a]],
+    ["note", "one; two"] => [%w[one TWO], %w[three]],
+    ["note", '"> 5"'] => [["> 5"], %w[6]],
+    ["size * 2", "> 10"] => [%w[6], %w[5]],
+    ["left(note, 1)", "K"] => [%w[kiln], %w[pot]]
   }.each do |(input, cell), (fitting, others)|
     it "let a cell “#{cell}” of #{input} pass #{fitting} and not #{others}" do
       made = design([[cell, "7"]], inputs: [input])
       key = made.rules.first.reads(made).first
       other = (made.fields.find { |each| each.key != key && each.key == "note" }) ? "note" : "size"
-      results = (fitting + others).map { |value| save(made, {key => value, other => (other == "note") ? "x" : "1"}.merge(key => value)).values["peak"] }
+      results =
+        (fitting + others).map do |value|
+          save(made, {key => value, other => (other == "note") ? "x" : "1"}.merge(key => value)).values["peak"]
+        end
       # A value that is blank moves nothing unless it was filled before.
-      expect(results.each_with_index.map { |each, index| ((fitting + others)[index] == "") ? :blank : each }).to eq(fitting.map { |each| (each == "") ? :blank : 7 } + others.map { |each| (each == "") ? :blank : nil })
+      expect(results.each_with_index.map { |each, index| ((fitting + others)[index] == "") ? :blank : each }).to eq(
+        fitting.map { |each| (each == "") ? :blank : 7 } + others.map { |each| (each == "") ? :blank : nil }
+      )
     end
   end
 
   it "take the first row that fits, set all outputs at once and clear what its cell leaves empty" do
-    made = design([["Glaze", "> 500", "1222", "Big"], ["Glaze", "", "1240", ""], ["", "", "", "Small"]], inputs: %w[firing size], outputs: %w[peak kiln])
-    expect([["Glaze", "501"], ["Glaze", "500"], ["Glaze", ""], ["Raku", ""]].map { |firing, size| save(made, {"firing" => firing, "size" => size}).values.values_at("peak", "kiln") }).to eq([[1222, "Big"], [1240, nil], [1240, nil], [nil, "Small"]])
-    outcome = save(made, {"firing" => "Bisque"}, stored: {"firing" => "Glaze", "peak" => number("9"), "kiln" => "Big"}, trace: true)
+    made =
+      design(
+        [["Glaze", "> 500", "1222", "Big"], ["Glaze", "", "1240", ""], ["", "", "", "Small"]],
+        inputs: %w[firing size],
+        outputs: %w[peak kiln]
+      )
+    expect(
+      [%w[Glaze 501], %w[Glaze 500], ["Glaze", ""], ["Raku", ""]].map do |firing, size|
+        save(made, {"firing" => firing, "size" => size}).values.values_at("peak", "kiln")
+      end
+    ).to eq([[1222, "Big"], [1240, nil], [1240, nil], [nil, "Small"]])
+    outcome =
+      save(
+        made,
+        {"firing" => "Bisque"},
+        stored: {"firing" => "Glaze", "peak" => number("9"), "kiln" => "Big"},
+        trace: true
+      )
     expect(outcome.values.values_at("peak", "kiln")).to eq([nil, "Small"])
     expect(outcome.steps.find { |step| step.key == "kiln" }.how).to eq("“Bisque”, blank → row 3 of Programme")
     expect(outcome.origins["kiln"]).to have_attributes(source: "rule", words: "row 3 of Programme")
@@ -64,9 +111,14 @@ RSpec.describe "Decision tables" do
   end
 
   {
-    [["Glase", "7"]] => [["rows.0.0", "“Glase” is not among the choices: Bisque, Glaze, Lustre, Raku; did you mean Glaze?"]],
-    [["> Glaze", "7"], ["Raku", "hot"]] => [["rows.0.0", "“>” compares numbers, dates and times; Firing holds a text."], ["rows.1.1", "“hot” is not a number."]],
-    [["Glaze", "7", "8"]] => [["rows.0.0", "Row 1 has 3 cells; there are 2 columns."]],
+    [%w[Glase 7]] => [
+      ["rows.0.0", "“Glase” is not among the choices: Bisque, Glaze, Lustre, Raku; did you mean Glaze?"]
+    ],
+    [["> Glaze", "7"], %w[Raku hot]] => [
+      ["rows.0.0", "“>” compares numbers, dates and times; Firing holds a text."],
+      ["rows.1.1", "“hot” is not a number."]
+    ],
+    [%w[Glaze 7 8]] => [["rows.0.0", "Row 1 has 3 cells; there are 2 columns."]],
     [["Glaze;; Raku", "7"]] => [["rows.0.0", "A value is missing beside a semicolon."]],
     [] => [["rows", "A decision table needs at least one row."]]
   }.each do |rows, expected|
@@ -76,29 +128,61 @@ RSpec.describe "Decision tables" do
   end
 
   it "refuse a range that ends before it begins, a link that is compared, and a field set twice" do
-    expect(mistakes([["9..3", "1"]], inputs: ["size"])).to eq([["rows.0.0", "This range ends before it begins."]])
-    expect(mistakes([["1", "1"]], inputs: ["sice"]).first.last).to include("There is no field `sice`; did you mean `size`?")
-    expect(mistakes([["1", "1", "2"]], inputs: ["size"], outputs: %w[peak peak])).to eq([["outputs", "Peak is set twice in this rule."]])
-    expect(mistakes([["1", "1"]], inputs: ["peak"])).to eq([["formula", "The value of Peak would wait for itself: the formula reads the field that it sets. If the value before this save is meant, write `old.peak`, which waits for nothing."]])
+    expect(mistakes([%w[9..3 1]], inputs: ["size"])).to eq([["rows.0.0", "This range ends before it begins."]])
+    expect(mistakes([%w[1 1]], inputs: ["sice"]).first.last).to include(
+      "There is no field `sice`; did you mean `size`?"
+    )
+    expect(mistakes([%w[1 1 2]], inputs: ["size"], outputs: %w[peak peak])).to eq(
+      [["outputs", "Peak is set twice in this rule."]]
+    )
+    expect(mistakes([%w[1 1]], inputs: ["peak"])).to eq(
+      [
+        [
+          "formula",
+          "The value of Peak would wait for itself: the formula reads the field that it sets. If " \
+            "the value before this save is meant, write `old.peak`, which waits for nothing."
+        ]
+      ]
+    )
   end
 
   it "find what no row covers, by the limits and values of the cells" do
     expect(review([["< 900", "1"], ["> 900", "2"]], inputs: ["size"]).gaps.map(&:to_a)).to eq([[["900"], [900]]])
-    expect(review([["Glaze; Lustre", "< 900", "1"], ["Bisque", "", "2"], ["Glaze", ">= 901", "3"]], inputs: %w[firing size]).gaps.map(&:words))
-      .to contain_exactly(["Raku", nil], ["Glaze", "900"], ["Lustre", "from 900"])
-    expect(review([["", "yes", "1"], ["Glaze", "", "2"]], inputs: %w[firing fragile]).gaps.map(&:words)).to eq([["Bisque, Lustre or Raku", "No"]])
+    expect(
+      review(
+        [["Glaze; Lustre", "< 900", "1"], ["Bisque", "", "2"], ["Glaze", ">= 901", "3"]],
+        inputs: %w[firing size]
+      ).gaps.map(&:words)
+    ).to contain_exactly(["Raku", nil], %w[Glaze 900], ["Lustre", "from 900"])
+    expect(review([["", "yes", "1"], ["Glaze", "", "2"]], inputs: %w[firing fragile]).gaps.map(&:words)).to eq(
+      [["Bisque, Lustre or Raku", "No"]]
+    )
   end
 
   it "find no gap where there is none: whole numbers follow each other, limits end the range" do
     expect(review([["<= 900", "1"], [">= 901", "2"]], inputs: ["size"]).gaps).to eq([])
-    expect(review([["0..900", "1"]], inputs: ["size"], more: [rule("limits", "size", low: "0", high: "900")]).gaps).to eq([])
+    expect(
+      review([%w[0..900 1]], inputs: ["size"], more: [rule("limits", "size", low: "0", high: "900")]).gaps
+    ).to eq([])
     expect(review([%w[a 1], ["", "2"]], inputs: ["note"]).gaps).to eq([])
   end
 
   it "find rows that never decide, and rows that contradict each other in part" do
-    report = review([["Glaze", "", "1"], ["Glaze", "> 5", "2"], ["Raku", "> 5", "3"], ["", "> 9", "4"], ["Bisque; Raku", "< 7", "5"]], inputs: %w[firing size])
+    report =
+      review(
+        [
+          ["Glaze", "", "1"],
+          ["Glaze", "> 5", "2"],
+          ["Raku", "> 5", "3"],
+          ["", "> 9", "4"],
+          ["Bisque; Raku", "< 7", "5"]
+        ],
+        inputs: %w[firing size]
+      )
     expect(report.unreached).to eq([[1, "row 1 decides before it whenever it fits"]])
-    expect(report.contradictions.map { |first, other, example| [first, other, example.words] }).to include([2, 4, ["Raku", "6"]])
+    expect(report.contradictions.map { |first, other, example| [first, other, example.words] }).to include(
+      [2, 4, %w[Raku 6]]
+    )
     expect(report.contradictions.map { |each| each.first(2) }).not_to include([0, 1])
   end
 
@@ -112,14 +196,19 @@ RSpec.describe "Decision tables" do
       all = %w[Bisque Glaze Lustre Raku].product((0..7).map { |each| BigDecimal(each) }, [true, false])
       report = review(rows, inputs: %w[firing size fragile])
       decided = all.map { |values| compiled.row_for(values) }
-      expect([rows, report.gaps.any?, report.unreached.map(&:first)]).to eq([rows, decided.include?(nil), rows.each_index.to_a - decided.compact])
+      expect([rows, report.gaps.any?, report.unreached.map(&:first)]).to eq(
+        [rows, decided.include?(nil), rows.each_index.to_a - decided.compact]
+      )
       expect(report.gaps.map { |gap| compiled.row_for(gap.values) }.uniq - [nil]).to eq([])
     end
   end
 
   it "say so when they stop short" do
     made = design([["Glaze", "> 5", "1"], ["Raku", "< 3", "2"]], inputs: %w[firing size])
-    expect(Core::Decisions::Review.new(made.rules.first, made, most_steps: 2).report).to have_attributes(stopped: true, unreached: [])
+    expect(Core::Decisions::Review.new(made.rules.first, made, most_steps: 2).report).to have_attributes(
+      stopped: true,
+      unreached: []
+    )
   end
 
   it "are pasted with their heads matched to fields, and written out again" do
@@ -127,7 +216,12 @@ RSpec.describe "Decision tables" do
     parsed = Core::Decisions::Sheet.read("Firing\tPeak\tColour\r\nGlaze\t1222\tgreen\r\nRaku\t1000\r\n", made)
     expect(parsed.columns.map(&:to_a)).to eq([["Firing", "firing", nil], ["Peak", "peak", nil], ["Colour", nil, nil]])
     expect(parsed.rows).to eq([%w[Glaze 1222 green], ["Raku", "1000", ""]])
-    expect(parsed.notes).to eq(["Row 2 was shorter than the others; the missing cells are empty.", "No field is called “Colour”; pick one for the column."])
+    expect(parsed.notes).to eq(
+      [
+        "Row 2 was shorter than the others; the missing cells are empty.",
+        "No field is called “Colour”; pick one for the column."
+      ]
+    )
     written = Core::Decisions::Sheet.write(made.rules.first, made)
     expect(written).to eq("Firing,Size,→ Peak\r\nGlaze; Raku,900..1100,1222\r\n")
     again = Core::Decisions::Sheet.read(written, made)

@@ -8,8 +8,16 @@ RSpec.describe "The design and its changes" do
 
   let(:start) do
     project(
-      field("clay", "number"), field("tare", "number"), field("wet", "number"), field("received", "date"), field("stage", "choice", choices: %w[Drying Glazed]),
-      rules: [rule("default", "tare", value: "55"), rule("check", "wet", formula: "clay + tare = wet"), rule("default", "stage", value: "Drying")]
+      field("clay", "number"),
+      field("tare", "number"),
+      field("wet", "number"),
+      field("received", "date"),
+      field("stage", "choice", choices: %w[Drying Glazed]),
+      rules: [
+        rule("default", "tare", value: "55"),
+        rule("check", "wet", formula: "clay + tare = wet"),
+        rule("default", "stage", value: "Drying")
+      ]
     )
   end
 
@@ -20,7 +28,8 @@ RSpec.describe "The design and its changes" do
     e.problems.map(&:message)
   end
 
-  def pin(project, plain) = Core::Design::Changes::PinRule.new(table: "pieces", rule: plain.transform_keys(&:to_s)).apply(project)
+  def pin(project, plain) =
+    Core::Design::Changes::PinRule.new(table: "pieces", rule: plain.transform_keys(&:to_s)).apply(project)
 
   describe "keys" do
     it "are made from labels, free and never a word of the language or the store" do
@@ -65,19 +74,30 @@ RSpec.describe "The design and its changes" do
   end
 
   it "carries formulas with a renamed field" do
-    renamed = changes::ChangeField.new(table: "pieces", field: "tare", parts: {"label" => "Bat weight"}).apply(start).tables.first
+    renamed =
+      changes::ChangeField
+        .new(table: "pieces", field: "tare", parts: {"label" => "Bat weight"})
+        .apply(start)
+        .tables
+        .first
     expect(renamed.fields[1].to_h).to include(id: "f_tare", key: "bat_weight", label: "Bat weight")
-    expect(renamed.rules.map { |rule| rule.to_plain.values_at("field", "formula") }).to eq([["bat_weight", nil], ["wet", "clay + bat_weight = wet"], ["stage", nil]])
+    expect(renamed.rules.map { |rule| rule.to_plain.values_at("field", "formula") }).to eq(
+      [["bat_weight", nil], ["wet", "clay + bat_weight = wet"], ["stage", nil]]
+    )
   end
 
   it "refuses a change that would leave a rule without sense, and names the rule" do
     changes::ChangeField.new(table: "pieces", field: "wet", parts: {"type" => "date"}).apply(start)
   rescue Core::Design::Invalid => e
-    expect(e.problems.map { |problem| [problem.message, problem.rule] }).to eq([["A rule on Wet of Pieces would no longer work: A number can't be compared with a date.", "r101"]])
+    expect(e.problems.map { |problem| [problem.message, problem.rule] }).to eq(
+      [["A rule on Wet of Pieces would no longer work: A number can't be compared with a date.", "r101"]]
+    )
   end
 
   it "says what is wrong with names, types, choices and decimals" do
-    add = ->(parts) { messages { changes::AddField.new(table: "pieces", parts: {"type" => "text"}.merge(parts)).apply(start) } }
+    add = ->(parts) do
+      messages { changes::AddField.new(table: "pieces", parts: {"type" => "text"}.merge(parts)).apply(start) }
+    end
     expect(add.call("label" => "")).to eq(["A name is needed."])
     expect(add.call("label" => nil)).to eq(["A name is needed."])
     expect(add.call("label" => "x" * 61)).to eq(["A name has at most 60 characters."])
@@ -85,20 +105,33 @@ RSpec.describe "The design and its changes" do
     expect(add.call("label" => "TARE")).to eq(["There is already a field “Tare”."])
     expect(add.call("label" => "X", "type" => "blob")).to eq(["There is no field type “blob”."])
     expect(add.call("label" => "X", "type" => "choice", "choices" => [])).to eq(["X needs at least one choice."])
-    expect(add.call("label" => "X", "type" => "choice", "choices" => %w[a A])).to eq(["“a” stands twice among the choices."])
-    expect(add.call("label" => "X", "type" => "choice", "choices" => [5])).to eq(["Each choice is a short text of up to 60 characters, without spaces at its ends."])
-    expect(add.call("label" => "X", "type" => "number", "decimals" => 99)).to eq(["A number field takes 0 to 10 decimals."])
+    expect(add.call("label" => "X", "type" => "choice", "choices" => %w[a A])).to eq(
+      ["“a” stands twice among the choices."]
+    )
+    expect(add.call("label" => "X", "type" => "choice", "choices" => [5])).to eq(
+      ["Each choice is a short text of up to 60 characters, without spaces at its ends."]
+    )
+    expect(add.call("label" => "X", "type" => "number", "decimals" => 99)).to eq(
+      ["A number field takes 0 to 10 decimals."]
+    )
   end
 
   it "makes, renames and removes tables" do
     change = changes::AddTable.new(label: "Firings", one: "Firing")
     added = change.apply(start)
     expect(added.table("firings").to_plain).to include("label" => "Firings", "one" => "Firing", "rules" => [])
-    renamed = changes::ChangeTable.new(table: "firings", parts: {"label" => "Kiln loads", "note" => "One a week"}).apply(added)
+    renamed =
+      changes::ChangeTable.new(table: "firings", parts: {"label" => "Kiln loads", "note" => "One a week"}).apply(
+        added
+      )
     expect(renamed.table("kiln_loads").to_plain).to include("label" => "Kiln loads", "note" => "One a week")
     expect(changes::RemoveTable.new(table: "kiln_loads").apply(renamed).tables.map(&:key)).to eq(%w[pieces])
-    expect(messages { changes::AddTable.new(label: "Pieces").apply(start) }).to eq(["There is already a table “Pieces”."])
-    expect(messages { changes::AddTable.new(label: "X", key: "up_tack_people").apply(start) }.first).to include("pick another key")
+    expect(messages { changes::AddTable.new(label: "Pieces").apply(start) }).to eq(
+      ["There is already a table “Pieces”."]
+    )
+    expect(messages { changes::AddTable.new(label: "X", key: "up_tack_people").apply(start) }.first).to include(
+      "pick another key"
+    )
   end
 
   describe "rules" do
@@ -107,12 +140,15 @@ RSpec.describe "The design and its changes" do
       expect(pinned.tables.first.rules.last.to_plain).to eq("id" => "r201", "kind" => "required", "field" => "clay")
       changed = pin(pinned, id: "r201", kind: "required", field: "clay", message: "Weigh it.")
       expect(changed.tables.first.rule("r201").message(changed.tables.first)).to eq("Weigh it.")
-      expect(changes::UnpinRule.new(table: "pieces", rule: "r201").apply(changed).to_plain["tables"]).to eq(start.to_plain["tables"])
+      expect(changes::UnpinRule.new(table: "pieces", rule: "r201").apply(changed).to_plain["tables"]).to eq(
+        start.to_plain["tables"]
+      )
     end
 
     it "are refused with what is wrong" do
       {
-        {kind: "check", field: "wet", formula: "clay + tare"} => "This must be something that is yes or no; it gives a number.",
+        {kind: "check", field: "wet", formula: "clay + tare"} =>
+          "This must be something that is yes or no; it gives a number.",
         {kind: "check", field: "wet", formula: ""} => "The formula is empty.",
         {kind: "check", field: "wet"} => "The formula is empty.",
         {kind: "check", field: "lost", formula: "yes"} => "There is no field `lost` in Pieces.",
@@ -121,32 +157,52 @@ RSpec.describe "The design and its changes" do
         {kind: "default", field: "clay"} => "A default needs a value.",
         {kind: "default", field: "tare", value: "50"} => "Tare already has a default; change that one.",
         {kind: "guess", field: "tare"} => "There is no rule kind “guess”.",
-        {id: "r999", kind: "required", field: "tare"} => "There is no rule `r999` in Pieces; it may have been deleted."
+        {id: "r999", kind: "required", field: "tare"} =>
+          "There is no rule `r999` in Pieces; it may have been deleted."
       }.each { |plain, message| expect(messages { pin(start, plain) }.first).to match(message) }
     end
 
     it "keep a fixed value as it is stored, however it was typed" do
-      {["received", "3 Dec 2026"] => "2026-12-03", ["clay", "1,200.50"] => "1200.5", ["stage", "glazed"] => "Glazed"}.each do |(on, typed), kept|
+      {
+        ["received", "3 Dec 2026"] => "2026-12-03",
+        %w[clay 1,200.50] => "1200.5",
+        %w[stage glazed] => "Glazed"
+      }.each do |(on, typed), kept|
         without = changes::UnpinRule.new(table: "pieces", rule: "r102").apply(start)
-        expect(pin(without, kind: "default", field: on, value: typed).tables.first.rules.last.to_plain["value"]).to eq(kept)
+        expect(
+          pin(without, kind: "default", field: on, value: typed).tables.first.rules.last.to_plain["value"]
+        ).to eq(kept)
       end
     end
 
     it "never wait for one another in a circle" do
       first = pin(start, kind: "default", field: "clay", formula: "wet - 1")
-      expect(messages { pin(first, kind: "default", field: "wet", formula: "clay + 1") }).to eq(["These values would wait for one another in a circle: Clay → Wet → Clay."])
-      expect(messages { pin(start, kind: "default", field: "wet", formula: "wet + 1") }.first).to start_with("The value of Wet would wait for itself")
+      expect(messages { pin(first, kind: "default", field: "wet", formula: "clay + 1") }).to eq(
+        ["These values would wait for one another in a circle: Clay → Wet → Clay."]
+      )
+      expect(messages { pin(start, kind: "default", field: "wet", formula: "wet + 1") }.first).to start_with(
+        "The value of Wet would wait for itself"
+      )
     end
 
     it "say themselves in words" do
-      design = pin(pin(start, kind: "default", field: "received", formula: "today() + 14"), kind: "check", field: "clay", formula: "clay > 0", name: "weighs something").tables.first
-      expect(design.rules.map { |rule| [rule.tack(design), rule.sentence(design), rule.fields(design)] }).to eq([
-        ["55", "Tare begins as 55.", ["tare"]],
-        ["Clay + Tare = Wet", "This must hold: Clay + Tare = Wet.", %w[wet clay tare]],
-        ["Drying", "Stage begins as Drying.", ["stage"]],
-        ["today + 14", "Received begins as today + 14.", ["received"]],
-        ["weighs something", "Clay must be above 0.", ["clay"]]
-      ])
+      design =
+        pin(
+          pin(start, kind: "default", field: "received", formula: "today() + 14"),
+          kind: "check",
+          field: "clay",
+          formula: "clay > 0",
+          name: "weighs something"
+        ).tables.first
+      expect(design.rules.map { |rule| [rule.tack(design), rule.sentence(design), rule.fields(design)] }).to eq(
+        [
+          ["55", "Tare begins as 55.", ["tare"]],
+          ["Clay + Tare = Wet", "This must hold: Clay + Tare = Wet.", %w[wet clay tare]],
+          ["Drying", "Stage begins as Drying.", ["stage"]],
+          ["today + 14", "Received begins as today + 14.", ["received"]],
+          ["weighs something", "Clay must be above 0.", ["clay"]]
+        ]
+      )
     end
   end
 end

@@ -7,14 +7,20 @@ RSpec.describe "The map of what feeds what" do
     studio(
       "members" => [rule("calculation", "total", formula: "sum(pieces.maker.weight)"), rule("required", "name")],
       "pieces" => [
-        rule("check", "weight", formula: "weight > 0"), rule("fill", "whose", sets: [{"field" => "whose", "to" => "maker.name"}]), rule("calculation", "share", formula: "weight / maker.total"),
-        rule("default", "stage", value: "Drying"), rule("check", "stage", formula: "old.stage <> stage", name: "moved"), rule("mask", "tag", mask: "\"PC-\" 1DIGIT", half: "refuse")
+        rule("check", "weight", formula: "weight > 0"),
+        rule("fill", "whose", sets: [{"field" => "whose", "to" => "maker.name"}]),
+        rule("calculation", "share", formula: "weight / maker.total"),
+        rule("default", "stage", value: "Drying"),
+        rule("check", "stage", formula: "old.stage <> stage", name: "moved"),
+        rule("mask", "tag", mask: "\"PC-\" 1DIGIT", half: "refuse")
       ]
     )
   end
   let(:map) { Core::Analysis::Map.new(project) }
 
-  def rule_on(table, field, kind) = project.table(table).rules.find { |each| each.field == field && each.kind == kind }.id
+  def rule_on(table, field, kind) =
+    project.table(table).rules.find { |each| each.field == field && each.kind == kind }.id
+
   def feeding(id) = map.edges.select { |edge| edge.to == id }.map { |edge| edge.from.join(".") }.sort
   def fed(id) = map.edges.select { |edge| edge.from == id }.map { |edge| [edge.how, edge.to.join(".")] }
 
@@ -45,7 +51,24 @@ RSpec.describe "The map of what feeds what" do
 end
 
 RSpec.describe "What Up Tack says by itself" do
-  let(:project) { studio("pieces" => [rule("required", "weight"), rule("calculation", "share", formula: "weight / 2"), rule("fill", "whose", sets: [{"field" => "whose", "to" => "maker.name"}, {"field" => "stage", "to" => '"Drying"', "else" => "blank"}], when: "weight > 3", only_blank: true)]) }
+  let(:project) do
+    studio(
+      "pieces" => [
+        rule("required", "weight"),
+        rule("calculation", "share", formula: "weight / 2"),
+        rule(
+          "fill",
+          "whose",
+          sets: [
+            {"field" => "whose", "to" => "maker.name"},
+            {"field" => "stage", "to" => '"Drying"', "else" => "blank"}
+          ],
+          when: "weight > 3",
+          only_blank: true
+        )
+      ]
+    )
+  end
   let(:pieces) { project.table("pieces") }
 
   def said(key) = Core::Design::Descriptions.field(pieces.field(key), pieces)
@@ -54,12 +77,21 @@ RSpec.describe "What Up Tack says by itself" do
     expect(said("tag")).to eq("Text. Typed by people; no rule writes it.")
     expect(said("weight")).to start_with("A number. Typed by people; no rule writes it. Weight must be filled.")
     expect(said("maker")).to start_with("A link to a record of Members.")
-    expect(said("stage")).to eq("One of Drying or Collected. When Weight or Maker changes, Whose is set to Name of Maker if Weight > 3 and Stage is set to “Drying” if Weight > 3, else to blank, only where it is blank.")
+    expect(said("stage")).to eq(
+      "One of Drying or Collected. When Weight or Maker changes, Whose is set to Name of Maker " \
+        "if Weight > 3 and Stage is set to “Drying” if Weight > 3, else to blank, only where it is blank."
+    )
   end
 
   it "of a table: how much is in it and what it links to, as far as may be told" do
-    expect(Core::Design::Descriptions.table(pieces)).to eq("Each piece has 7 fields; 3 rules hold on every way in. It links to Members.")
-    expect(Core::Design::Descriptions.table(project.table("members"))).to include("It links to Titles. Pieces links here.")
-    expect(Core::Design::Descriptions.table(project.table("members")) { |table| table.key != "titles" }).not_to include("Titles")
+    expect(Core::Design::Descriptions.table(pieces)).to eq(
+      "Each piece has 7 fields; 3 rules hold on every way in. It links to Members."
+    )
+    expect(Core::Design::Descriptions.table(project.table("members"))).to include(
+      "It links to Titles. Pieces links here."
+    )
+    expect(
+      Core::Design::Descriptions.table(project.table("members")) { |table| table.key != "titles" }
+    ).not_to include("Titles")
   end
 end

@@ -21,10 +21,23 @@ RSpec.describe "Masks" do
   end
 
   {
-    "" => "at least one part", "3DIGT" => "no kind of character `DIGT`", "\"-" => "not closed", "[ DIGIT" => "not closed", "\"\"" => "at least one character", "DIGIT ]" => "closes nothing", "3" => "kind of character is expected",
-    "4*2DIGIT" => "the smaller number first", "999DIGIT" => "goes up to 200", "#{"[" * 20}DIGIT#{"]" * 20}" => "8 deep", "0DIGIT" => "goes up to", "§" => "kind of character is expected", "DIGIT" * 200 => "at most 500"
+    "" => "at least one part",
+    "3DIGT" => "no kind of character `DIGT`",
+    "\"-" => "not closed",
+    "[ DIGIT" => "not closed",
+    "\"\"" => "at least one character",
+    "DIGIT ]" => "closes nothing",
+    "3" => "kind of character is expected",
+    "4*2DIGIT" => "the smaller number first",
+    "999DIGIT" => "goes up to 200",
+    "#{"[" * 20}DIGIT#{"]" * 20}" => "8 deep",
+    "0DIGIT" => "goes up to",
+    "§" => "kind of character is expected",
+    "DIGIT" * 200 => "at most 500"
   }.each do |text, message|
-    it("tells what is wrong with #{text[0, 30].inspect}") { expect { Core::Masks.read(text) }.to raise_error(Core::Masks::Invalid, /#{Regexp.escape(message)}/) }
+    it("tells what is wrong with #{text[0, 30].inspect}") do
+      expect { Core::Masks.read(text) }.to raise_error(Core::Masks::Invalid, /#{Regexp.escape(message)}/)
+    end
   end
 
   it "takes no time over a mask with a thousand ways to read a text" do

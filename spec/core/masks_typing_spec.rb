@@ -9,19 +9,53 @@ RSpec.describe "Typing by a mask" do
   # mask => {typed => [settled text, what is missing or wrong]}
   cases = {
     '2UPPER "-" 3DIGIT' => {
-      "kd017" => ["KD-017", nil], "KD 017" => ["KD-017", nil], "kd/017" => ["KD-017", nil], "KD--017" => ["KD-017", nil], "" => ["", "two more capitals and three digits are missing"],
-      "KD-01" => ["KD-01", "one more digit is missing"], "k" => ["K", "one more capital and three digits are missing"], "äö000" => ["ÄÖ-000", nil],
-      "KDX17" => ["KDX17", "a digit is expected at place 4, not “X”"], "KD0171" => ["KD0171", "“1” is too much: it ends after “KD-017”"], "1" => ["1", "a capital is expected at place 1, not “1”"]
+      "kd017" => ["KD-017", nil],
+      "KD 017" => ["KD-017", nil],
+      "kd/017" => ["KD-017", nil],
+      "KD--017" => ["KD-017", nil],
+      "" => ["", "two more capitals and three digits are missing"],
+      "KD-01" => ["KD-01", "one more digit is missing"],
+      "k" => ["K", "one more capital and three digits are missing"],
+      "äö000" => ["ÄÖ-000", nil],
+      "KDX17" => ["KDX17", "a digit is expected at place 4, not “X”"],
+      "KD0171" => ["KD0171", "“1” is too much: it ends after “KD-017”"],
+      "1" => ["1", "a capital is expected at place 1, not “1”"]
     },
-    '"PC-" 5DIGIT' => {"42" => ["PC-42", "three more digits are missing"], "pc-00042" => ["PC-00042", nil], "PC00042" => ["PC-00042", nil]},
-    '1*2DIGIT "/" 4DIGIT' => {"1.2026" => ["1/2026", nil], "122026" => ["12/2026", nil], "1" => ["1", "four more digits are missing"]},
-    '4DIGIT [ " x" 1*4DIGIT ]' => {"1234" => ["1234", nil], "1234x5" => ["1234 x5", nil], "12345" => ["1234 x5", nil], "12" => ["12", "two more digits are missing"]},
-    '[ "+" 2DIGIT " " ] 4DIGIT' => {"+12 3456" => ["+12 3456", nil], "1234" => ["1234", nil], "123456" => ["+12 3456", nil], "+1" => ["+1", "five more digits are missing"]},
+    '"PC-" 5DIGIT' => {
+      "42" => ["PC-42", "three more digits are missing"],
+      "pc-00042" => ["PC-00042", nil],
+      "PC00042" => ["PC-00042", nil]
+    },
+    '1*2DIGIT "/" 4DIGIT' => {
+      "1.2026" => ["1/2026", nil],
+      "122026" => ["12/2026", nil],
+      "1" => ["1", "four more digits are missing"]
+    },
+    '4DIGIT [ " x" 1*4DIGIT ]' => {
+      "1234" => ["1234", nil],
+      "1234x5" => ["1234 x5", nil],
+      "12345" => ["1234 x5", nil],
+      "12" => ["12", "two more digits are missing"]
+    },
+    '[ "+" 2DIGIT " " ] 4DIGIT' => {
+      "+12 3456" => ["+12 3456", nil],
+      "1234" => ["1234", nil],
+      "123456" => ["+12 3456", nil],
+      "+1" => ["+1", "five more digits are missing"]
+    },
     '2DIGIT "%"' => {"12" => ["12%", nil], "12%" => ["12%", nil], "1" => ["1", "one more digit is missing"]},
-    '"0" 1*2DIGIT " " 3DIGIT " " 4DIGIT' => {"1 555 0142" => ["01 555 0142", nil], "01-555-0142" => ["01 555 0142", nil], "0155501422" => ["015 550 1422", nil]},
+    '"0" 1*2DIGIT " " 3DIGIT " " 4DIGIT' => {
+      "1 555 0142" => ["01 555 0142", nil],
+      "01-555-0142" => ["01 555 0142", nil],
+      "0155501422" => ["015 550 1422", nil]
+    },
     '2LOWER ":" 2ALPHA' => {"AB:Cd" => ["ab:Cd", nil], "ab:c" => ["ab:c", "one more letter is missing"]},
     "3ANY" => {"a-b" => ["a-b", nil], "ab" => ["ab", "one more character is missing"]},
-    '1*3DIGIT " x " 1*3DIGIT' => {"30x40" => ["30 x 40", nil], "30 40" => ["30 x 40", nil], "300400" => ["300 x 400", nil]}
+    '1*3DIGIT " x " 1*3DIGIT' => {
+      "30x40" => ["30 x 40", nil],
+      "30 40" => ["30 x 40", nil],
+      "300400" => ["300 x 400", nil]
+    }
   }
 
   cases.each do |mask, texts|
@@ -88,7 +122,10 @@ RSpec.describe "Typing by a mask" do
 
   it "puts separators back that were left out, for every mask that allows it" do
     random = RandomMask.new(RSpec.configuration.seed)
-    masks = Array.new(200) { random.mask }.select { |mask| Core::Masks::ClientMask.problem(Core::Masks.read(mask), bare: true).nil? }
+    masks =
+      Array
+        .new(200) { random.mask }
+        .select { |mask| Core::Masks::ClientMask.problem(Core::Masks.read(mask), bare: true).nil? }
     masks.each do |mask|
       read = Core::Masks.read(mask)
       sample = Core::Masks::Examples.sample(read)
@@ -98,20 +135,38 @@ RSpec.describe "Typing by a mask" do
   end
 
   {
-    "1*3DIGIT 2DIGIT" => "Nothing shows where", '1*3ALNUM "x"' => "Nothing shows where", '"PC"' => "needs a place", "[ 1*2DIGIT ] 3DIGIT" => "Nothing shows whether", '1*4ALNUM [ " " ] "kg"' => "Nothing shows where", "1*2UPPER LOWER DIGIT" => "Nothing shows where",
-    '0*ALPHA [ "." ] "KD"' => "Nothing shows where", '[ "a" DIGIT ] [ "b" DIGIT ] [ "c" DIGIT ] [ "d" DIGIT ] [ "e" DIGIT ] "-"' => "at most 4 optional"
-  }.each { |mask, message| it("is refused by #{mask}") { expect(Core::Masks::ClientMask.problem(Core::Masks.read(mask))).to include(message) } }
+    "1*3DIGIT 2DIGIT" => "Nothing shows where",
+    '1*3ALNUM "x"' => "Nothing shows where",
+    '"PC"' => "needs a place",
+    "[ 1*2DIGIT ] 3DIGIT" => "Nothing shows whether",
+    '1*4ALNUM [ " " ] "kg"' => "Nothing shows where",
+    "1*2UPPER LOWER DIGIT" => "Nothing shows where",
+    '0*ALPHA [ "." ] "KD"' => "Nothing shows where",
+    '[ "a" DIGIT ] [ "b" DIGIT ] [ "c" DIGIT ] [ "d" DIGIT ] [ "e" DIGIT ] "-"' => "at most 4 optional"
+  }.each do |mask, message|
+    it("is refused by #{mask}") do
+      expect(Core::Masks::ClientMask.problem(Core::Masks.read(mask))).to include(message)
+    end
+  end
 
   it "leaves separators out only where they can be put back" do
-    expect(Core::Masks::ClientMask.problem(Core::Masks.read('1*2DIGIT "/" 1*2DIGIT'), bare: true)).to include("can't be told apart")
-    expect(Core::Masks::ClientMask.problem(Core::Masks.read('3ANY "-" DIGIT'), bare: true)).to include("may be separators too")
+    expect(Core::Masks::ClientMask.problem(Core::Masks.read('1*2DIGIT "/" 1*2DIGIT'), bare: true)).to include(
+      "can't be told apart"
+    )
+    expect(Core::Masks::ClientMask.problem(Core::Masks.read('3ANY "-" DIGIT'), bare: true)).to include(
+      "may be separators too"
+    )
     mask = Core::Masks.read('2UPPER "-" 3DIGIT')
     expect(Core::Masks::ClientMask.problem(mask, bare: true)).to be_nil
-    expect([mask.bare("KD-017"), mask.dressed("KD017"), mask.bare("odd-one"), mask.dressed("odd-one")]).to eq(["KD017", "KD-017", "odd-one", "odd-one"])
+    expect([mask.bare("KD-017"), mask.dressed("KD017"), mask.bare("odd-one"), mask.dressed("odd-one")]).to eq(
+      %w[KD017 KD-017 odd-one odd-one]
+    )
   end
 
   it "is found by example, and each reading fits the example" do
-    expect(Core::Masks::Examples.readings("KD-017")).to eq(['2UPPER "-" 3DIGIT', '"KD-" 3DIGIT', '1*2UPPER "-" 1*3DIGIT', '2ALPHA "-" 3DIGIT'])
+    expect(Core::Masks::Examples.readings("KD-017")).to eq(
+      ['2UPPER "-" 3DIGIT', '"KD-" 3DIGIT', '1*2UPPER "-" 1*3DIGIT', '2ALPHA "-" 3DIGIT']
+    )
     ["01 555 0142", "Ab3", "x", "12:30", "30 x 40", "Ä-1"].each do |text|
       readings = Core::Masks::Examples.readings(text).map { |mask| Core::Masks.read(mask) }
       expect(readings.map { |mask| mask.fits?(text) }.uniq).to eq([true]), text
@@ -122,7 +177,9 @@ RSpec.describe "Typing by a mask" do
   it "goes from text to pieces and back" do
     (cases.keys + Core::Masks::ReadyMade::ALL.map { |each| each[:mask] }).each do |text|
       mask = Core::Masks.read(text)
-      expect(Core::Masks::Writer.from_pieces(Core::Masks::Writer.pieces(mask.parts)).delete(" ")).to eq(text.delete(" "))
+      expect(Core::Masks::Writer.from_pieces(Core::Masks::Writer.pieces(mask.parts)).delete(" ")).to eq(
+        text.delete(" ")
+      )
       expect(mask.fits?(Core::Masks::Examples.sample(mask))).to be(true), text
     end
     [[{"text" => ""}], [{"class" => "DIGIT"}], [{"optional" => []}], ["x"], [{"text" => "\""}]].each do |pieces|
@@ -131,6 +188,9 @@ RSpec.describe "Typing by a mask" do
   end
 
   it "has the server take a megabyte as quickly as a letter" do
-    expect(Core::Masks.read("3DIGIT").fit("1" * 1_000_000)).to have_attributes(complete: false, message: a_string_including("1,000,000 characters"))
+    expect(Core::Masks.read("3DIGIT").fit("1" * 1_000_000)).to have_attributes(
+      complete: false,
+      message: a_string_including("1,000,000 characters")
+    )
   end
 end

@@ -19,7 +19,11 @@ RSpec.describe "Small mistakes in rules" do
         expect(mutants.map(&:sort) - Core::Bench::Mutants::SORTS).to eq([])
       end
     end
-    sorts = project.tables.flat_map { |each| each.rules.flat_map { |rule| Core::Bench::Mutants.of(rule, each).map(&:sort) } }.uniq
+    sorts =
+      project
+        .tables
+        .flat_map { |each| each.rules.flat_map { |rule| Core::Bench::Mutants.of(rule, each).map(&:sort) } }
+        .uniq
     expect(Core::Bench::Mutants::SORTS - sorts).to eq([])
   end
 
@@ -64,20 +68,38 @@ RSpec.describe "Small mistakes in rules" do
       clock = Core::Bench::Clock.at("2026-11-23T09:00", project.conventions)
       proofs = Noticing.proofs(ground, own, Core::Bench::BoundaryCases.new(ground, own, clock: clock).candidates)
       reasons = Core::Bench::Equivalence.new(own)
-      harmless = own.rules.flat_map { |rule| Core::Bench::Mutants.of(rule, own).filter_map { |mutant| reasons.reason(rule, mutant) && [rule.id, mutant.plain] } }
-      noticed = Core::Bench::MutationRun.new(project, own, proofs).call.select(&:noticed).map { |each| [each.rule.id, each.mutant.plain] }
+      harmless =
+        own.rules.flat_map do |rule|
+          Core::Bench::Mutants
+            .of(rule, own)
+            .filter_map { |mutant| reasons.reason(rule, mutant) && [rule.id, mutant.plain] }
+        end
+      noticed =
+        Core::Bench::MutationRun
+          .new(project, own, proofs)
+          .call
+          .select(&:noticed)
+          .map { |each| [each.rule.id, each.mutant.plain] }
       expect(harmless & noticed).to eq([])
     end
   end
 
   it "tell by going through all values that a formula comes to the same" do
     pieces = project.table("pieces")
-    reason = lambda do |formula, other|
-      rule = Core::Rules.from("id" => "r1", "kind" => "check", "field" => "stage", "formula" => formula)
-      Core::Bench::Equivalence.new(pieces).reason(rule, Core::Bench::Mutants::Mutant.new(sort: "sign", words: "", plain: rule.to_plain.merge("formula" => other)))
-    end
-    expect(reason.call('stage <> "Drying"', 'not (stage = "Drying")')).to eq("It comes to the same for all 5 values of Stage.")
-    expect(reason.call('stage <> "Drying"', 'stage in ("Bisque fired", "Glaze fired", "Collected")')).to eq("It comes to the same for all 5 values of Stage.")
+    reason =
+      lambda do |formula, other|
+        rule = Core::Rules.from("id" => "r1", "kind" => "check", "field" => "stage", "formula" => formula)
+        Core::Bench::Equivalence.new(pieces).reason(
+          rule,
+          Core::Bench::Mutants::Mutant.new(sort: "sign", words: "", plain: rule.to_plain.merge("formula" => other))
+        )
+      end
+    expect(reason.call('stage <> "Drying"', 'not (stage = "Drying")')).to eq(
+      "It comes to the same for all 5 values of Stage."
+    )
+    expect(reason.call('stage <> "Drying"', 'stage in ("Bisque fired", "Glaze fired", "Collected")')).to eq(
+      "It comes to the same for all 5 values of Stage."
+    )
     expect(reason.call('stage = "Drying"', 'stage in ("Drying", "Collected")')).to be_nil
     expect(reason.call('is_new or stage = "Drying"', 'stage = "Drying"')).to be_nil
     expect(reason.call("tare > 1", "tare >= 1")).to be_nil
@@ -96,8 +118,14 @@ RSpec.describe "Small mistakes in rules" do
       index = rules.index { |each| each["id"] == rule.id }
       mutant.plain ? rules[index] = mutant.plain : rules.delete_at(index)
       whole = Core::Bench::Run.new(Core::Design::Project.from(plain))
-      quick = Core::Bench::Run.new(nil, ground: ground.with_rule("pieces", rule, mutant.plain && Core::Rules.from(mutant.plain)))
-      came_out = ->(run) { proofs.map { |proof| run.differences(run.table("pieces"), proof).map { |each| [each.expected, each.actual] } } }
+      quick =
+        Core::Bench::Run.new(
+          nil,
+          ground: ground.with_rule("pieces", rule, mutant.plain && Core::Rules.from(mutant.plain))
+        )
+      came_out = ->(run) do
+        proofs.map { |proof| run.differences(run.table("pieces"), proof).map { |each| [each.expected, each.actual] } }
+      end
       expect([rule.id, mutant.words, came_out.call(quick)]).to eq([rule.id, mutant.words, came_out.call(whole)])
     rescue Core::Design::Invalid
       next # Another rule would not go with it.

@@ -20,26 +20,47 @@ RSpec.describe "The demo's proofs" do
   ]
 
   # Whether a proof comes out otherwise than it did.
-  notices = lambda do |table, rule, mutant|
-    changed = Marshal.load(Marshal.dump(plain))
-    rules = changed["tables"].find { |each| each["key"] == table.key }["rules"]
-    index = rules.index { |each| each["id"] == rule.id }
-    mutant.rule ? rules[index] = mutant.rule : rules.delete_at(index)
-    broken = Core::Design::Project.from(changed)
-    again = Core::Bench::Run.new(broken)
-    results.select { |result| result.seen.key?(rule.id) }.any? { |result| came_out.call(again.differences(broken.table(result.table.key), result.proof)) != came_out.call(result.differences) }
-  end
+  notices =
+    lambda do |table, rule, mutant|
+      changed = Marshal.load(Marshal.dump(plain))
+      rules = changed["tables"].find { |each| each["key"] == table.key }["rules"]
+      index = rules.index { |each| each["id"] == rule.id }
+      mutant.rule ? rules[index] = mutant.rule : rules.delete_at(index)
+      broken = Core::Design::Project.from(changed)
+      again = Core::Bench::Run.new(broken)
+      results
+        .select { |result| result.seen.key?(rule.id) }
+        .any? do |result|
+          came_out.call(again.differences(broken.table(result.table.key), result.proof)) !=
+            came_out.call(result.differences)
+        end
+    end
 
   it "come out as they must, but for two that say why not" do
     broken = results.reject { |result| result.state == "passed" }
     expect(broken.map { |result| result.proof.note }).to all(start_with("Broken on purpose:"))
     expect(broken.length).to eq(2)
-    kinds = Core::Bench::Coverage.of_results(project, results).all.reject { |covered| covered.state == "untried" }.map { |covered| covered.rule.kind }.uniq
+    kinds =
+      Core::Bench::Coverage
+        .of_results(project, results)
+        .all
+        .reject { |covered| covered.state == "untried" }
+        .map { |covered| covered.rule.kind }
+        .uniq
     expect(kinds).to match_array(Core::Rules.all.keys)
   end
 
   it "notice every rule that is broken, in whatever way" do
-    tried = project.tables.flat_map { |table| table.rules.select { |rule| results.any? { |result| result.seen.key?(rule.id) } }.flat_map { |rule| Mutants.of(rule).map { |mutant| [table, rule, mutant] } } }.reject { |_, rule, mutant| alike.include?([rule.id, mutant.words]) }
+    tried =
+      project
+        .tables
+        .flat_map do |table|
+          table
+            .rules
+            .select { |rule| results.any? { |result| result.seen.key?(rule.id) } }
+            .flat_map { |rule| Mutants.of(rule).map { |mutant| [table, rule, mutant] } }
+        end
+        .reject { |_, rule, mutant| alike.include?([rule.id, mutant.words]) }
     missed = tried.reject { |table, rule, mutant| notices.call(table, rule, mutant) }
     puts "\n#{tried.length - missed.length} of #{tried.length} mutants caught"
     expect(missed.map { |table, rule, mutant| "#{table.label}, #{rule.tack(table)}: #{mutant.words}" }).to be_empty

@@ -38,7 +38,9 @@ RSpec.describe Core::Numbers do
       %w[-3 3] => "-27",
       %w[9 0.5] => "3",
       %w[10 -30] => "0.000000000000000000000000000001"
-    }.each { |(base, exponent), wanted| expect(described_class.plain(described_class.power(number(base), number(exponent)))).to eq(wanted) }
+    }.each do |(base, exponent), wanted|
+      expect(described_class.plain(described_class.power(number(base), number(exponent)))).to eq(wanted)
+    end
     expect(described_class.power(number("-4"), number("0.5"))).to be_nil
     expect(described_class.power(number("0"), number("-1"))).to be_nil
     [%w[10 100], %w[2 999999999999], %w[1.5 100000]].each do |base, exponent|

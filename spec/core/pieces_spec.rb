@@ -17,33 +17,64 @@ RSpec.describe "Formulas from pieces" do
     "weight > tare and maker.name = user.name"
   ].each do |text|
     it "shows #{text} and writes it again" do
-      expect(Core::Expression::Printer.new.of(Core::Expression.parse(write(pieces(text))))).to eq(Core::Expression::Printer.new.of(Core::Expression.parse(write(pieces(write(pieces(text)))))))
+      expect(Core::Expression::Printer.new.of(Core::Expression.parse(write(pieces(text))))).to eq(
+        Core::Expression::Printer.new.of(Core::Expression.parse(write(pieces(write(pieces(text))))))
+      )
       expect(meaning(write(pieces(text)))).to eq(meaning(text))
     end
   end
 
   # What can be compared: the shortest text of it, whether or not a guard names the link or its field.
-  def meaning(text) = Core::Expression::Printer.new.of(Core::Expression.parse(text)).gsub("title.text is blank", "title is blank")
+  def meaning(text) =
+    Core::Expression::Printer.new.of(Core::Expression.parse(text)).gsub("title.text is blank", "title is blank")
 
-  ["weight * 2", "a & b + 1", "if a = 1 then b else if c = 2 then d else e", "not (a = b or c = d)", "(a = 1 or b = 2) and c = 3", "old.stage & \"x\"", "count(pieces)", "1 +", "upper(tag)"].each do |text|
-    it("says that it can't show #{text}") { expect(pieces(text)).to be_nil }
-  end
+  [
+    "weight * 2",
+    "a & b + 1",
+    "if a = 1 then b else if c = 2 then d else e",
+    "not (a = b or c = d)",
+    "(a = 1 or b = 2) and c = 3",
+    "old.stage & \"x\"",
+    "count(pieces)",
+    "1 +",
+    "upper(tag)"
+  ].each { |text| it("says that it can't show #{text}") { expect(pieces(text)).to be_nil } }
 
   {
     {"shape" => "text", "parts" => [{"field" => ""}]} => "Pick a field.",
     {"shape" => "condition", "match" => "all", "tests" => []} => "A condition needs at least one test.",
-    {"shape" => "condition", "tests" => [{"field" => "a", "relation" => "=", "value" => nil}]} => "A test needs a value to compare with.",
-    {"shape" => "condition", "tests" => [{"field" => "a", "relation" => ">", "value" => {"number" => "x"}}]} => "“x” is not a number.",
-    {"shape" => "condition", "tests" => [{"field" => "a) or (b", "relation" => "=", "value" => {"text" => "x"}}]} => "Pick a field.",
-    {"shape" => "condition", "tests" => [{"field" => "a", "relation" => "== 1 or", "value" => {"text" => "x"}}]} => "There is no such test.",
+    {"shape" => "condition", "tests" => [{"field" => "a", "relation" => "=", "value" => nil}]} =>
+      "A test needs a value to compare with.",
+    {"shape" => "condition", "tests" => [{"field" => "a", "relation" => ">", "value" => {"number" => "x"}}]} =>
+      "“x” is not a number.",
+    {
+      "shape" => "condition",
+      "tests" => [{"field" => "a) or (b", "relation" => "=", "value" => {"text" => "x"}}]
+    } =>
+      "Pick a field.",
+    {
+      "shape" => "condition",
+      "tests" => [{"field" => "a", "relation" => "== 1 or", "value" => {"text" => "x"}}]
+    } =>
+      "There is no such test.",
     {"shape" => "text", "parts" => "no list"} => "The pieces are not complete.",
     {"shape" => "song"} => "There is no such shape of pieces."
   }.each do |given, message|
-    it("refuses incomplete pieces: #{message}") { expect { write(given) }.to raise_error(Core::Expression::Invalid, message) }
+    it("refuses incomplete pieces: #{message}") do
+      expect { write(given) }.to raise_error(Core::Expression::Invalid, message)
+    end
   end
 
   it "keeps every text a text" do
     odd = "\" & name & \" -- ’"
-    expect(pieces(write({"shape" => "text", "parts" => [{"text" => odd}, {"field" => "tag", "before" => odd, "after" => ""}]}))).to eq({"shape" => "text", "parts" => [{"text" => odd}, {"field" => "tag", "before" => odd, "after" => ""}]})
+    expect(
+      pieces(
+        write(
+          {"shape" => "text", "parts" => [{"text" => odd}, {"field" => "tag", "before" => odd, "after" => ""}]}
+        )
+      )
+    ).to eq(
+      {"shape" => "text", "parts" => [{"text" => odd}, {"field" => "tag", "before" => odd, "after" => ""}]}
+    )
   end
 end

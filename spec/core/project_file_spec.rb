@@ -19,7 +19,11 @@ RSpec.describe "The project file" do
     content = file.read(text)
     people = content.people.each_with_index.to_h { |person, index| [index + 1, person] }
     expect(file.write(content.project, people)).to eq(text)
-    moved = Core::Design::Changes::PinRule.new(table: "members", rule: content.project.table("members").rule("r18").to_plain.merge("high" => "8")).apply(content.project)
+    moved =
+      Core::Design::Changes::PinRule.new(
+        table: "members",
+        rule: content.project.table("members").rule("r18").to_plain.merge("high" => "8")
+      ).apply(content.project)
     expect((file.write(moved, people).lines - text.lines).length).to be_between(1, 3)
     expect(text.lines.map(&:length).max).to be < 700
   end
@@ -36,20 +40,65 @@ RSpec.describe "The project file" do
   {
     "of a later version" => [->(plain) { plain.merge("version" => 3) }, [nil, /version 3.*newer Up Tack/]],
     "of another format" => [->(plain) { plain.merge("format" => "other") }, [nil, /its format is “other”/]],
-    "with a rule kind that there is not" => [->(plain) { plain.tap { plain["tables"][1]["rules"][0]["kind"] = "chek" } }, ["tables › pieces › rules › r39 › kind", /no rule kind “chek”/]],
-    "with a part that does not belong to its kind" => [->(plain) { plain.tap { plain["tables"][1]["rules"][0]["high"] = "1" } }, ["tables › pieces › rules › r39 › high", /nothing of that name/]],
-    "with a list that is missing" => [->(plain) { plain.merge("lists" => []) }, ["tables › pieces › fields › clay_family › list", /list “l102”, which the file does not have/]],
-    "with a doubled key" => [->(plain) { plain.tap { plain["tables"][1]["fields"][1]["key"] = "tag" } }, ["tables › pieces › fields › tag", /2 fields with the key “tag”/]],
-    "with a doubled id" => [->(plain) { plain.tap { plain["tables"][1]["rules"][0]["id"] = "r40" } }, ["tables › pieces › rules › received", /“r40” stands 2 times/]],
-    "with a table that is missing" => [->(plain) { plain.tap { plain["tables"].reject! { |table| table["key"] == "titles" } } }, ["tables › members › fields › title › target", /table “titles”/]],
-    "with a formula that leads nowhere" => [->(plain) { plain.tap { plain["tables"][1]["rules"].find { |rule| rule["id"] == "r42" }["formula"] = "recieved + 14" } }, ["tables › pieces › rules › r42 › formula", /did you mean `received`/]],
-    "with a circle" => [->(plain) { plain.tap { plain["tables"][1]["rules"].find { |rule| rule["id"] == "r85" }["formula"] = "days_late" }.tap { plain["tables"][1]["rules"].find { |rule| rule["id"] == "r86" }["formula"] = "loss" } }, ["tables › pieces", /in a circle: .*Days late/]],
-    "with a line break in a name" => [->(plain) { plain.tap { plain["tables"][1]["rules"][0]["name"] = "Mine\n; DROP TABLE pieces; --" } }, ["tables › pieces › rules › r39 › name", /can't hold line breaks/]],
-    "with a line break in an id" => [->(plain) { plain.tap { plain["tables"][1]["id"] = "t1\n--" } }, ["tables › pieces › id", /can't hold line breaks/]],
-    "with a time zone that there is not" => [->(plain) { plain.tap { plain["conventions"]["time_zone"] = "Mars/North" } }, ["conventions › time_zone", /no time zone of that name/]],
+    "with a rule kind that there is not" => [
+      ->(plain) { plain.tap { plain["tables"][1]["rules"][0]["kind"] = "chek" } },
+      ["tables › pieces › rules › r39 › kind", /no rule kind “chek”/]
+    ],
+    "with a part that does not belong to its kind" => [
+      ->(plain) { plain.tap { plain["tables"][1]["rules"][0]["high"] = "1" } },
+      ["tables › pieces › rules › r39 › high", /nothing of that name/]
+    ],
+    "with a list that is missing" => [
+      ->(plain) { plain.merge("lists" => []) },
+      ["tables › pieces › fields › clay_family › list", /list “l102”, which the file does not have/]
+    ],
+    "with a doubled key" => [
+      ->(plain) { plain.tap { plain["tables"][1]["fields"][1]["key"] = "tag" } },
+      ["tables › pieces › fields › tag", /2 fields with the key “tag”/]
+    ],
+    "with a doubled id" => [
+      ->(plain) { plain.tap { plain["tables"][1]["rules"][0]["id"] = "r40" } },
+      ["tables › pieces › rules › received", /“r40” stands 2 times/]
+    ],
+    "with a table that is missing" => [
+      ->(plain) { plain.tap { plain["tables"].reject! { |table| table["key"] == "titles" } } },
+      ["tables › members › fields › title › target", /table “titles”/]
+    ],
+    "with a formula that leads nowhere" => [
+      ->(plain) do
+        plain.tap { plain["tables"][1]["rules"].find { |rule| rule["id"] == "r42" }["formula"] = "recieved + 14" }
+      end,
+      ["tables › pieces › rules › r42 › formula", /did you mean `received`/]
+    ],
+    "with a circle" => [
+      ->(plain) do
+        plain
+          .tap { plain["tables"][1]["rules"].find { |rule| rule["id"] == "r85" }["formula"] = "days_late" }
+          .tap { plain["tables"][1]["rules"].find { |rule| rule["id"] == "r86" }["formula"] = "loss" }
+      end,
+      ["tables › pieces", /in a circle: .*Days late/]
+    ],
+    "with a line break in a name" => [
+      ->(plain) { plain.tap { plain["tables"][1]["rules"][0]["name"] = "Mine\n; DROP TABLE pieces; --" } },
+      ["tables › pieces › rules › r39 › name", /can't hold line breaks/]
+    ],
+    "with a line break in an id" => [
+      ->(plain) { plain.tap { plain["tables"][1]["id"] = "t1\n--" } },
+      ["tables › pieces › id", /can't hold line breaks/]
+    ],
+    "with a time zone that there is not" => [
+      ->(plain) { plain.tap { plain["conventions"]["time_zone"] = "Mars/North" } },
+      ["conventions › time_zone", /no time zone of that name/]
+    ],
     "with a count of ids that is too low" => [->(plain) { plain.merge("last_id" => 5) }, ["last_id", /not 5/]],
-    "with somebody who is not there" => [->(plain) { plain.tap { plain["tables"][0]["review"]["person"] = "Nobody" } }, ["tables › members › review › person", /Nobody, who is not among/]],
-    "with a proof that plays at no hour" => [->(plain) { plain.tap { plain["tables"][1]["proofs"][0]["at"] = "soon" } }, ["at", /it plays at a day and an hour/]]
+    "with somebody who is not there" => [
+      ->(plain) { plain.tap { plain["tables"][0]["review"]["person"] = "Nobody" } },
+      ["tables › members › review › person", /Nobody, who is not among/]
+    ],
+    "with a proof that plays at no hour" => [
+      ->(plain) { plain.tap { plain["tables"][1]["proofs"][0]["at"] = "soon" } },
+      ["at", /it plays at a day and an hour/]
+    ]
   }.each do |what, (change, (place, message))|
     it "#{what} is refused whole, with the place" do
       found = problems(JSON.generate(change.call(JSON.parse(text))))
@@ -62,7 +111,11 @@ RSpec.describe "The project file" do
     plain["tables"][0]["fields"][7]["decimals"] = "x"
     plain["tables"][0]["rules"][0]["kind"] = "x"
     plain["tables"][1]["rules"].find { |rule| rule["id"] == "r42" }["formula"] = "1 +"
-    expect(problems(JSON.generate(plain)).map(&:first)).to include("tables › members › fields › shelves › decimals", "tables › members › rules › r12 › kind", "tables › pieces › rules › r42 › formula")
+    expect(problems(JSON.generate(plain)).map(&:first)).to include(
+      "tables › members › fields › shelves › decimals",
+      "tables › members › rules › r12 › kind",
+      "tables › pieces › rules › r42 › formula"
+    )
   end
 
   it "that was cut off, wherever, says at which line and inside what" do
@@ -70,7 +123,9 @@ RSpec.describe "The project file" do
       place, message = problems(text[0, length]).first
       expect([place, message]).to match([/\Aline \d+\z/, /ends here, in the middle \(line \d+, column \d+/])
     end
-    expect(problems(text.sub('"version": 2,', '"version": 2')).first.last).to include("a comma or a closing brace is missing here (line 4")
+    expect(problems(text.sub('"version": 2,', '"version": 2')).first.last).to include(
+      "a comma or a closing brace is missing here (line 4"
+    )
     expect(problems("\xFF".b).first.last).to include("not valid UTF-8")
     expect(problems("[" * 200).first.last).to include("nested too deeply")
   end
@@ -87,14 +142,24 @@ RSpec.describe "The project file" do
     it "that has nothing comes to the same design under other ids" do
       empty = Core::Design::Project.from("name" => "New", "last_id" => 900, "tables" => [])
       made = merged(empty, content.design)
-      expect(made.table("pieces").rules.map { |each| each.sentence(made.table("pieces")) }).to eq(content.project.table("pieces").rules.map { |each| each.sentence(content.project.table("pieces")) })
-      results = made.tables.flat_map { |table| table.proofs.map { |proof| Core::Bench::Run.new(made).call(table, proof).state } }
+      expect(made.table("pieces").rules.map { |each| each.sentence(made.table("pieces")) }).to eq(
+        content.project.table("pieces").rules.map { |each| each.sentence(content.project.table("pieces")) }
+      )
+      results =
+        made.tables.flat_map do |table|
+          table.proofs.map { |proof| Core::Bench::Run.new(made).call(table, proof).state }
+        end
       expect(results.tally).to eq("passed" => 60, "broken" => 2)
     end
 
     it "takes nothing away, changes what both have and adds the rest, without giving an id twice" do
       plain = content.project.to_plain
-      plain["tables"].find { |table| table["key"] == "clays" }["fields"] << {"id" => "f900", "key" => "origin", "label" => "Origin", "type" => "text"}
+      plain["tables"].find { |table| table["key"] == "clays" }["fields"] << {
+        "id" => "f900",
+        "key" => "origin",
+        "label" => "Origin",
+        "type" => "text"
+      }
       design = JSON.parse(text).except("format", "version", "people")
       members = design["tables"].find { |table| table["key"] == "members" }
       members["rules"].find { |rule| rule["id"] == "r18" }["high"] = "8"
@@ -102,9 +167,17 @@ RSpec.describe "The project file" do
       design["tables"].first["review"]["person"] = 1
       made = merged(Core::Design::Project.from(plain.merge("last_id" => 900)), design)
       expect(made.table("clays").field("origin")).not_to be_nil
-      found = Core::Design::ProjectDiff.new(Core::Design::Project.from(plain.merge("last_id" => 900)), made).differences
-      expect(found.map { |each| [each.what, each.before.nil?] }).to contain_exactly(["rule", false], ["rule", true], ["proof", false])
-      ids = made.tables.flat_map { |table| [table.id, *table.fields.map(&:id), *table.rules.map(&:id), *table.proofs.map(&:id)] }
+      found =
+        Core::Design::ProjectDiff.new(Core::Design::Project.from(plain.merge("last_id" => 900)), made).differences
+      expect(found.map { |each| [each.what, each.before.nil?] }).to contain_exactly(
+        ["rule", false],
+        ["rule", true],
+        ["proof", false]
+      )
+      ids =
+        made.tables.flat_map do |table|
+          [table.id, *table.fields.map(&:id), *table.rules.map(&:id), *table.proofs.map(&:id)]
+        end
       expect(ids.uniq.length).to eq(ids.length)
     end
   end

@@ -3,7 +3,8 @@
 require "core_helper"
 
 RSpec.describe "The kinds of rule" do
-  def told(outcome, stage) = outcome.steps.select { |step| step.stage == stage }.map { |step| [step.field, step.result, step.how] }
+  def told(outcome, stage) =
+    outcome.steps.select { |step| step.stage == stage }.map { |step| [step.field, step.result, step.how] }
 
   it "are all in the registry, each at a stage that there is" do
     stages = Core::Stages::ALL.map(&:key)
@@ -16,15 +17,30 @@ RSpec.describe "The kinds of rule" do
   end
 
   it "go to plain data and back, and keep nothing that is not theirs" do
-    plain = {"id" => "r1", "kind" => "check", "field" => "hold", "formula" => "hold > 0", "message" => "Hold it.", "name" => "held", "note" => "why", "junk" => 1}
+    plain = {
+      "id" => "r1",
+      "kind" => "check",
+      "field" => "hold",
+      "formula" => "hold > 0",
+      "message" => "Hold it.",
+      "name" => "held",
+      "note" => "why",
+      "junk" => 1
+    }
     expect(Core::Rules.from(plain).to_plain).to eq(plain.except("junk"))
-    expect(Core::Rules.from(plain.merge("name" => " ", "note" => "", "message" => nil)).to_plain).to eq(plain.slice("id", "kind", "field", "formula"))
+    expect(Core::Rules.from(plain.merge("name" => " ", "note" => "", "message" => nil)).to_plain).to eq(
+      plain.slice("id", "kind", "field", "formula")
+    )
   end
 
   describe "a default" do
     let(:design) do
       table(
-        field("tag"), field("firing", "choice", choices: %w[Bisque Glaze]), field("fragile", "yes_no"), field("hold", "number", decimals: 0), field("due", "date"),
+        field("tag"),
+        field("firing", "choice", choices: %w[Bisque Glaze]),
+        field("fragile", "yes_no"),
+        field("hold", "number", decimals: 0),
+        field("due", "date"),
         rules: [
           rule("default", "tag", formula: "\"PC-\" & hold"),
           rule("default", "firing", value: "Glaze"),
@@ -37,10 +53,28 @@ RSpec.describe "The kinds of rule" do
 
     {
       {} => {"tag" => "PC-13", "firing" => "Glaze", "fragile" => false, "hold" => "13", "due" => nil},
-      {"firing" => "bisque"} => {"tag" => "PC-20", "firing" => "Bisque", "fragile" => false, "hold" => "20", "due" => nil},
+      {"firing" => "bisque"} => {
+        "tag" => "PC-20",
+        "firing" => "Bisque",
+        "fragile" => false,
+        "hold" => "20",
+        "due" => nil
+      },
       {"firing" => ""} => {"tag" => "PC-20", "firing" => nil, "fragile" => false, "hold" => "20", "due" => nil},
-      {"fragile" => "yes"} => {"tag" => "PC-13", "firing" => "Glaze", "fragile" => true, "hold" => "13", "due" => "2026-11-24"},
-      {"hold" => "7", "tag" => ""} => {"tag" => nil, "firing" => "Glaze", "fragile" => false, "hold" => "7", "due" => nil},
+      {"fragile" => "yes"} => {
+        "tag" => "PC-13",
+        "firing" => "Glaze",
+        "fragile" => true,
+        "hold" => "13",
+        "due" => "2026-11-24"
+      },
+      {"hold" => "7", "tag" => ""} => {
+        "tag" => nil,
+        "firing" => "Glaze",
+        "fragile" => false,
+        "hold" => "7",
+        "due" => nil
+      },
       {"hold" => "many"} => {"tag" => nil, "firing" => "Glaze", "fragile" => false, "hold" => nil, "due" => nil}
     }.each do |typed, wanted|
       it "opens #{typed} as #{wanted}" do
@@ -67,7 +101,9 @@ RSpec.describe "The kinds of rule" do
     end
 
     {
-      "peak between 600 and 1300" => [{"599" => false, "600" => true, "601" => true, "1299" => true, "1300" => true, "1301" => false, "" => true}],
+      "peak between 600 and 1300" => [
+        {"599" => false, "600" => true, "601" => true, "1299" => true, "1300" => true, "1301" => false, "" => true}
+      ],
       "peak > 600" => [{"600" => false, "600.1" => true, "" => true}],
       "peak <= 600 or peak = 1000" => [{"600" => true, "601" => false, "1000" => true, "1000.00" => true}],
       "peak in (1000, 1222)" => [{"1000" => true, "1001" => false, "" => true}],
@@ -75,20 +111,41 @@ RSpec.describe "The kinds of rule" do
       "peak mod 5 = 0" => [{"10" => true, "11" => false, "0" => true}]
     }.each do |formula, (cases)|
       it "lets pass and refuses at its edges: #{formula}" do
-        expect(cases.keys.zip(verdicts(formula, cases.keys.map { |text| {"peak" => text} }, field("peak", "number"))).to_h).to eq(cases)
+        expect(
+          cases
+            .keys
+            .zip(verdicts(formula, cases.keys.map { |text| {"peak" => text} }, field("peak", "number")))
+            .to_h
+        ).to eq(cases)
       end
     end
 
     it "compares two fields, equal ones included, and does not judge a blank one" do
-      records = [%w[1/1/26 2/1/26], %w[2/1/26 2/1/26], %w[3/1/26 2/1/26], ["", "2/1/26"], ["3/1/26", ""]].map { |a, b| {"received" => a, "collect_by" => b} }
+      records =
+        [%w[1/1/26 2/1/26], %w[2/1/26 2/1/26], %w[3/1/26 2/1/26], ["", "2/1/26"], ["3/1/26", ""]].map do |a, b|
+          {"received" => a, "collect_by" => b}
+        end
       fields = [field("received", "date"), field("collect_by", "date")]
       expect(verdicts("collect_by >= received", records, *fields)).to eq([true, true, false, true, true])
       expect(verdicts("collect_by > received", records, *fields)).to eq([true, false, false, true, true])
     end
 
     it "reads what was before an edit" do
-      design = table(field("stage", "choice", choices: %w[Drying Fired]), rules: [rule("check", "stage", formula: "not (old.stage = \"Fired\" and stage = \"Drying\")", message: "A fired piece does not dry again.")])
-      expect(save(design, {"stage" => "Drying"}, stored: {"stage" => "Fired"}).refusals.map(&:message)).to eq(["A fired piece does not dry again."])
+      design =
+        table(
+          field("stage", "choice", choices: %w[Drying Fired]),
+          rules: [
+            rule(
+              "check",
+              "stage",
+              formula: "not (old.stage = \"Fired\" and stage = \"Drying\")",
+              message: "A fired piece does not dry again."
+            )
+          ]
+        )
+      expect(save(design, {"stage" => "Drying"}, stored: {"stage" => "Fired"}).refusals.map(&:message)).to eq(
+        ["A fired piece does not dry again."]
+      )
       expect(save(design, {"stage" => "Fired"}, stored: {"stage" => "Drying"})).to be_saved
       expect(save(design, {"stage" => "Drying"})).to be_saved
     end

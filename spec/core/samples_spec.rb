@@ -6,17 +6,39 @@ RSpec.describe "Made-up records" do
   content = Core::Design::ProjectFile.read(File.read(File.expand_path("../../demo/kiln_share.json", __dir__)))
 
   let(:ground) { Core::Bench::CompiledProject.new(content.project) }
-  let(:world) { Core::Bench::RecordOverlay.new(ground, records: {"members" => {1 => {"name" => "Ansa Velt"}}, "orders" => {1 => {}}, "clays" => {1 => {"family" => "Stoneware", "limit" => number(1260)}, 2 => {"family" => "Porcelain", "limit" => number(1300)}}}) }
+  let(:world) do
+    Core::Bench::RecordOverlay.new(
+      ground,
+      records: {
+        "members" => {1 => {"name" => "Ansa Velt"}},
+        "orders" => {1 => {}},
+        "clays" => {
+          1 => {"family" => "Stoneware", "limit" => number(1260)},
+          2 => {"family" => "Porcelain", "limit" => number(1300)}
+        }
+      }
+    )
+  end
   let(:seen) { context(records: world).tap { |found| world.context = found } }
 
   def maker(table, seed, profile: Core::Bench::Samples::Profile.new(table, []))
     linked = table.fields.select(&:link?).to_h { |each| [each.key, world.present(each.target).map(&:first)] }
-    Core::Bench::Samples::RecordGenerator.new(table, context: seen, profile: profile, linked: linked, random: Random.new(seed))
+    Core::Bench::Samples::RecordGenerator.new(
+      table,
+      context: seen,
+      profile: profile,
+      linked: linked,
+      random: Random.new(seed)
+    )
   end
 
   def saved(table, values)
     seen.counters = Core::Bench::Counters.new
-    Core::Save.call(ground.plan(table.key), Core::Save::Draft.new(typed: Core::Bench::Samples::RecordGenerator.typed(table, values), stored: nil), seen)
+    Core::Save.call(
+      ground.plan(table.key),
+      Core::Save::Draft.new(typed: Core::Bench::Samples::RecordGenerator.typed(table, values), stored: nil),
+      seen
+    )
   end
 
   content.project.tables.each do |table|
@@ -36,16 +58,29 @@ RSpec.describe "Made-up records" do
   end
 
   it "are told step by step in words for people, whatever a rule did or passed over" do
-    steps = ground.project.tables.flat_map do |table|
-      made = maker(table, 11)
-      random = Random.new(11)
-      Array.new(30) do
-        seen.counters = Core::Bench::Counters.new
-        typed = Core::Bench::Samples::RecordGenerator.typed(table, made.values).select { random.rand(4).positive? }
-        Core::Save.call(ground.plan(table.key), Core::Save::Draft.new(typed: typed, stored: nil), seen, trace: true).steps
-      end.flatten
-    end
-    expect(steps.map { |step| [step.stage, step.result] }.uniq).to include(%w[fill skipped], %w[fill set], %w[validate refused])
+    steps =
+      ground.project.tables.flat_map do |table|
+        made = maker(table, 11)
+        random = Random.new(11)
+        Array
+          .new(30) do
+            seen.counters = Core::Bench::Counters.new
+            typed =
+              Core::Bench::Samples::RecordGenerator.typed(table, made.values).select { random.rand(4).positive? }
+            Core::Save.call(
+              ground.plan(table.key),
+              Core::Save::Draft.new(typed: typed, stored: nil),
+              seen,
+              trace: true
+            ).steps
+          end
+          .flatten
+      end
+    expect(steps.map { |step| [step.stage, step.result] }.uniq).to include(
+      %w[fill skipped],
+      %w[fill set],
+      %w[validate refused]
+    )
     expect(steps.flat_map { |step| [step.how, step.before, step.after] }.grep(/#<|=>|UpTack|Proc|\bnil\b/)).to eq([])
     expect(steps.map(&:how)).to include(start_with("its condition does not hold: "))
   end
@@ -59,8 +94,14 @@ RSpec.describe "Made-up records" do
 
   it "are like the records that are there: choices as often as they occur, numbers between theirs" do
     table = ground.project.table("pieces")
-    records = Array.new(20) { |index| {"firing" => (index < 19) ? "Raku" : "Bisque", "absorption" => number(2 + (index % 3))} }
-    made = maker(table, 1, profile: Core::Bench::Samples::Profile.new(table, records)).then { |each| Array.new(200) { each.values } }
+    records =
+      Array.new(20) do |index|
+        {"firing" => (index < 19) ? "Raku" : "Bisque", "absorption" => number(2 + (index % 3))}
+      end
+    made =
+      maker(table, 1, profile: Core::Bench::Samples::Profile.new(table, records)).then do |each|
+        Array.new(200) { each.values }
+      end
     expect(made.filter_map { |values| values["absorption"] }).to all(be_between(0, 100))
     expect(made.filter_map { |values| values["firing"] }.tally.max_by(&:last).first).to eq("Raku")
   end

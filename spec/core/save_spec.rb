@@ -5,13 +5,25 @@ require "core_helper"
 RSpec.describe "The save: a draft through the stages" do
   let(:design) do
     table(
-      field("maker"), field("clay", "number"), field("tare", "number"), field("wet", "number"), field("received", "date"), field("collect_by", "date"),
-      field("by"), field("ratio", "number", decimals: 2), field("firing", "choice", choices: %w[Bisque Glaze]),
+      field("maker"),
+      field("clay", "number"),
+      field("tare", "number"),
+      field("wet", "number"),
+      field("received", "date"),
+      field("collect_by", "date"),
+      field("by"),
+      field("ratio", "number", decimals: 2),
+      field("firing", "choice", choices: %w[Bisque Glaze]),
       rules: [
-        rule("default", "collect_by", formula: "received + 14"), rule("default", "received", formula: "today()"), rule("default", "by", formula: "user.name"),
-        rule("default", "tare", value: "55"), rule("default", "ratio", formula: "wet / clay"), rule("default", "firing", formula: "if clay > 500 then \"Glaze\" else \"Pit\""),
+        rule("default", "collect_by", formula: "received + 14"),
+        rule("default", "received", formula: "today()"),
+        rule("default", "by", formula: "user.name"),
+        rule("default", "tare", value: "55"),
+        rule("default", "ratio", formula: "wet / clay"),
+        rule("default", "firing", formula: "if clay > 500 then \"Glaze\" else \"Pit\""),
         rule("required", "maker", message: "Every piece belongs to somebody."),
-        rule("check", "wet", formula: "clay + tare = wet", message: "Clay and tare must add up to the wet weight."), rule("check", "clay", formula: "clay > 0")
+        rule("check", "wet", formula: "clay + tare = wet", message: "Clay and tare must add up to the wet weight."),
+        rule("check", "clay", formula: "clay > 0")
       ]
     )
   end
@@ -20,21 +32,41 @@ RSpec.describe "The save: a draft through the stages" do
 
   it "opens a new record with its defaults, each after those it reads" do
     outcome = save(design, {})
-    expect(plain(outcome)).to include("received" => "2026-11-23", "collect_by" => "2026-12-07", "by" => "Odile Marsh", "tare" => "55", "ratio" => nil)
-    expect(outcome.origins["collect_by"].to_h).to eq(source: "rule", rule: "r100", words: "Received + 14", pending: nil)
+    expect(plain(outcome)).to include(
+      "received" => "2026-11-23",
+      "collect_by" => "2026-12-07",
+      "by" => "Odile Marsh",
+      "tare" => "55",
+      "ratio" => nil
+    )
+    expect(outcome.origins["collect_by"].to_h).to eq(
+      source: "rule",
+      rule: "r100",
+      words: "Received + 14",
+      pending: nil
+    )
     expect(outcome.origins["tare"].words).to eq("default")
     expect(outcome.origins["maker"].source).to eq("blank")
   end
 
   it "follows what is typed, and leaves alone what was filled or cleared by hand" do
-    expect(plain(save(design, {"received" => "1/12/26"}))).to include("received" => "2026-12-01", "collect_by" => "2026-12-15")
-    expect(plain(save(design, {"received" => "", "collect_by" => "3 Jan 2027", "by" => ""}))).to include("received" => nil, "collect_by" => "2027-01-03", "by" => nil)
+    expect(plain(save(design, {"received" => "1/12/26"}))).to include(
+      "received" => "2026-12-01",
+      "collect_by" => "2026-12-15"
+    )
+    expect(plain(save(design, {"received" => "", "collect_by" => "3 Jan 2027", "by" => ""}))).to include(
+      "received" => nil,
+      "collect_by" => "2027-01-03",
+      "by" => nil
+    )
   end
 
   it "rounds a computed value to the field's decimals, and fills no choice that is not on the list" do
     outcome = save(design, {"clay" => "300", "wet" => "100"}, trace: true)
     expect(plain(outcome)).to include("ratio" => "0.33", "firing" => nil)
-    expect(outcome.steps.find { |step| step.key == "firing" }.how).to eq("“Pit” is not among the choices: Bisque, Glaze.")
+    expect(outcome.steps.find { |step| step.key == "firing" }.how).to eq(
+      "“Pit” is not among the choices: Bisque, Glaze."
+    )
     expect(plain(save(design, {"clay" => "600"}))).to include("firing" => "Glaze")
   end
 
@@ -42,7 +74,9 @@ RSpec.describe "The save: a draft through the stages" do
     stored = design.fields.to_h { |field| [field.key, nil] }.merge("maker" => "Ansa", "clay" => number("1"))
     outcome = save(design, {"maker" => "Wilmet"}, stored: stored)
     expect(outcome).to be_saved
-    expect(outcome.changes.map { |change| [change.field.key, change.before, change.after, change.rule] }).to eq([["maker", "Ansa", "Wilmet", nil]])
+    expect(outcome.changes.map { |change| [change.field.key, change.before, change.after, change.rule] }).to eq(
+      [["maker", "Ansa", "Wilmet", nil]]
+    )
   end
 
   it "gathers all refusals in the order of the fields, and keeps what was typed" do
@@ -60,9 +94,16 @@ RSpec.describe "The save: a draft through the stages" do
   it "does not judge what is blank or can't be read" do
     outcome = save(design, {"maker" => "A", "clay" => "many", "wet" => "7"}, trace: true)
     expect(outcome.refusals.map(&:field)).to eq(%w[clay])
-    expect(outcome.steps.select { |step| step.stage == "validate" && step.result == "skipped" }.map(&:how)).to eq(["Clay can't be read yet"] * 2)
+    expect(outcome.steps.select { |step| step.stage == "validate" && step.result == "skipped" }.map(&:how)).to eq(
+      ["Clay can't be read yet"] * 2
+    )
     expect(save(design, {"maker" => "A", "wet" => "7"})).to be_saved
-    expect(save(design, {"maker" => "A", "wet" => "7"}, trace: true).steps.select { |step| step.key == "wet" && step.stage == "validate" }.map(&:how)).to eq(["Clay is blank"])
+    expect(
+      save(design, {"maker" => "A", "wet" => "7"}, trace: true)
+        .steps
+        .select { |step| step.key == "wet" && step.stage == "validate" }
+        .map(&:how)
+    ).to eq(["Clay is blank"])
   end
 
   it "says every step in words when somebody looks, and none otherwise" do
@@ -83,7 +124,10 @@ RSpec.describe "The save: a draft through the stages" do
 
   it "logs each change of a record that is let through" do
     steps = save(design, {"maker" => "Ansa", "received" => ""}, trace: true).steps
-    expect(steps.select { |step| step.stage == "log" }.map { |step| [step.field, step.after] }).to include(["Maker", "Ansa"], ["By", "Odile Marsh"])
+    expect(steps.select { |step| step.stage == "log" }.map { |step| [step.field, step.after] }).to include(
+      %w[Maker Ansa],
+      ["By", "Odile Marsh"]
+    )
   end
 
   it "works by the clock and the person that it is given" do
@@ -102,7 +146,9 @@ RSpec.describe "The save: a draft through the stages" do
     expect(ports::NoRecords.find("pieces", 1)).to be_nil
     counting = Core::Rules::Number::Counting.new("f1", "", 5, 2)
     counters = ports::HeldCounters.new
-    expect([counters.next(counting), counters.take(counting, 5, "A5"), counters.next(counting), counters.owner("f1", "A5")]).to eq([5, 5, 7, :new])
+    expect(
+      [counters.next(counting), counters.take(counting, 5, "A5"), counters.next(counting), counters.owner("f1", "A5")]
+    ).to eq([5, 5, 7, :new])
     clock = ports::StoppedClock.new(now: Time.utc(2026, 11, 23, 23), today: Date.new(2026, 11, 24))
     expect(clock.day_of(Time.utc(2026, 11, 20, 1))).to eq(Date.new(2026, 11, 21))
   end

@@ -3,7 +3,14 @@
 require "core_helper"
 
 RSpec.describe "Stamps, tallies and log lines" do
-  let(:fields) { [field("piece"), field("stage", "choice", choices: %w[Drying Glazed Collected]), field("weight", "number"), field("done", "yes_no")] }
+  let(:fields) do
+    [
+      field("piece"),
+      field("stage", "choice", choices: %w[Drying Glazed Collected]),
+      field("weight", "number"),
+      field("done", "yes_no")
+    ]
+  end
 
   # What a rule makes of its field in a save. The clock stands at 23 Nov 2026, 9:30.
   def after(field, rule, stored, typed, **more)
@@ -30,15 +37,41 @@ RSpec.describe "Stamps, tallies and log lines" do
     ["reached", "date", collected, {"stage" => "Drying"}, {"stage" => "Collected"}, nil, "2026-11-23"],
     ["reached", "date", collected, nil, {"stage" => "Collected"}, nil, "2026-11-23"],
     ["reached", "date", collected, {"stage" => "Drying"}, {"stage" => "Collected"}, early, early],
-    ["reached", "date", collected.merge(which: "last"), {"stage" => "Drying"}, {"stage" => "Collected"}, early, "2026-11-23"],
-    ["reached", "date", collected.merge(which: "last"), {"stage" => "Collected"}, {"piece" => "Mug"}, early, early],
+    [
+      "reached",
+      "date",
+      collected.merge(which: "last"),
+      {"stage" => "Drying"},
+      {"stage" => "Collected"},
+      early,
+      "2026-11-23"
+    ],
+    [
+      "reached",
+      "date",
+      collected.merge(which: "last"),
+      {"stage" => "Collected"},
+      {"piece" => "Mug"},
+      early,
+      early
+    ],
     ["reached", "date", collected.merge(which: "last"), {"stage" => "Collected"}, {"piece" => "Mug"}, nil, nil],
     ["reached", "date", collected, {"stage" => "Collected"}, {"piece" => "Mug"}, nil, "2026-11-23"],
     ["reached", "date", collected, {"stage" => "Collected"}, {"stage" => "Drying"}, early, early],
-    ["reached", "date", collected.merge(clears: true), {"stage" => "Collected"}, {"stage" => "Drying"}, early, nil],
+    [
+      "reached",
+      "date",
+      collected.merge(clears: true),
+      {"stage" => "Collected"},
+      {"stage" => "Drying"},
+      early,
+      nil
+    ],
     ["reached", "date", {when: "weight > 10"}, {"weight" => nil}, {"piece" => "Mug"}, nil, nil]
   ].each do |event, type, parts, stored, typed, held, expected|
-    it "stamps “#{event}”#{" #{parts}" if parts.any?} on #{stored ? "#{stored} with #{held.inspect}" : "a new record"} given #{typed} as #{expected.inspect}" do
+    it "stamps “#{event}”#{" #{parts}" if parts.any?} " \
+      "on #{stored ? "#{stored} with #{held.inspect}" : "a new record"} given #{typed} " \
+      "as #{expected.inspect}" do
       at, rule = stamp(event, type, **parts)
       stored &&= stored.merge("at" => held && Core::Values[type].load(held))
       expect(after(at, rule, stored, typed)).to eq(expected)
@@ -54,18 +87,44 @@ RSpec.describe "Stamps, tallies and log lines" do
   ].each do |stored, typed, held, expected|
     it "tallies #{typed} on #{stored ? held.inspect : "a new record"} as #{expected}" do
       stored &&= {"edits" => held && number(held)}
-      expect(after(field("edits", "number"), rule("tally", "edits", watch: %w[weight stage]), stored, typed)).to eq(expected)
+      expect(after(field("edits", "number"), rule("tally", "edits", watch: %w[weight stage]), stored, typed)).to eq(
+        expected
+      )
     end
   end
 
   it "never counts what the log stage writes itself" do
-    fields = [field("piece"), field("edits", "number"), field("all", "number"), field("at", "date"), field("twice", "number")]
-    rules = [rule("tally", "edits"), rule("tally", "all", watch: []), rule("stamp", "at", event: "changed"), rule("calculation", "twice", formula: "edits * 2")]
+    fields = [
+      field("piece"),
+      field("edits", "number"),
+      field("all", "number"),
+      field("at", "date"),
+      field("twice", "number")
+    ]
+    rules = [
+      rule("tally", "edits"),
+      rule("tally", "all", watch: []),
+      rule("stamp", "at", event: "changed"),
+      rule("calculation", "twice", formula: "edits * 2")
+    ]
     design = table(*fields, rules: rules)
-    stored = {"piece" => "Mug", "edits" => number("1"), "all" => number("1"), "at" => Date.new(2026, 1, 1), "twice" => number("2")}
+    stored = {
+      "piece" => "Mug",
+      "edits" => number("1"),
+      "all" => number("1"),
+      "at" => Date.new(2026, 1, 1),
+      "twice" => number("2")
+    }
     expect(save(design, {}, stored: stored).changes).to be_empty
-    expect(save(design, {"piece" => "Bowl"}, stored: stored).values).to include("edits" => 2, "all" => 2, "twice" => 4, "at" => CoreHelp::TODAY)
-    expect { table(*fields, rules: [rules.first, rules.last, rule("tally", "all", watch: ["twice"])]) }.to raise_error(Core::Design::Invalid, /written when the record is logged/)
+    expect(save(design, {"piece" => "Bowl"}, stored: stored).values).to include(
+      "edits" => 2,
+      "all" => 2,
+      "twice" => 4,
+      "at" => CoreHelp::TODAY
+    )
+    expect {
+      table(*fields, rules: [rules.first, rules.last, rule("tally", "all", watch: ["twice"])])
+    }.to raise_error(Core::Design::Invalid, /written when the record is logged/)
     expect { table(*fields, rules: [rule("tally", "edits", watch: ["edits"])]) }.to raise_error(Core::Design::Invalid)
   end
 
@@ -73,17 +132,39 @@ RSpec.describe "Stamps, tallies and log lines" do
     let(:account) { field("story", "long_text") }
 
     it "adds a line for each event below those before, and puts the tick back" do
-      design = table(*fields, account, rules: [
-        rule("line", "story", event: "ticked", tick: "done", formula: '"Glazed by " & user.name'),
-        rule("line", "story", event: "changed", watch: ["weight"], formula: '"Weighs " & weight & " g"', pattern: "yyyy-MM-dd"),
-        rule("line", "story", event: "reached", when: 'stage = "Collected"', formula: '"Gone"', pattern: "")
-      ])
+      design =
+        table(
+          *fields,
+          account,
+          rules: [
+            rule("line", "story", event: "ticked", tick: "done", formula: '"Glazed by " & user.name'),
+            rule(
+              "line",
+              "story",
+              event: "changed",
+              watch: ["weight"],
+              formula: '"Weighs " & weight & " g"',
+              pattern: "yyyy-MM-dd"
+            ),
+            rule("line", "story", event: "reached", when: 'stage = "Collected"', formula: '"Gone"', pattern: "")
+          ]
+        )
       stored = {"piece" => nil, "stage" => "Drying", "weight" => nil, "done" => nil, "story" => "Earlier"}
       outcome = save(design, {"done" => "yes", "weight" => "640", "stage" => "Collected"}, stored: stored)
-      expect(outcome.values).to include("done" => false, "story" => "Earlier\n23 Nov 2026, 09:30  Glazed by Odile Marsh\n2026-11-23  Weighs 640 g\nGone")
-      expect(outcome.changes.select { |change| change.field.key == "done" }.map { |change| [change.before, change.after, change.rule] }).to eq([[nil, true, nil], [true, false, "r100"]])
+      expect(outcome.values).to include(
+        "done" => false,
+        "story" => "Earlier\n23 Nov 2026, 09:30  Glazed by Odile Marsh\n2026-11-23  Weighs 640 g\nGone"
+      )
+      expect(
+        outcome
+          .changes
+          .select { |change| change.field.key == "done" }
+          .map { |change| [change.before, change.after, change.rule] }
+      ).to eq([[nil, true, nil], [true, false, "r100"]])
       expect(save(design, {"done" => "no"}, stored: stored.merge("done" => true)).values["story"]).to eq("Earlier")
-      expect(save(design, {"story" => "Rewritten"}, stored: stored).refusals.map(&:message)).to eq(["Story is written by a rule and can't be typed."])
+      expect(save(design, {"story" => "Rewritten"}, stored: stored).refusals.map(&:message)).to eq(
+        ["Story is written by a rule and can't be typed."]
+      )
     end
 
     it "shows the latest line first where the field is read so, and keeps them in their order" do
@@ -107,14 +188,25 @@ RSpec.describe "Stamps, tallies and log lines" do
     ["line", "at", "long_text", {event: "changed", formula: '"x"', pattern: "QQQQQQ'"}] => "not closed"
   }.each do |(kind, key, type, parts), message|
     it "refuses a #{kind} with #{parts} on #{type}" do
-      expect { table(*fields, field(key, type), rules: [rule(kind, key, **parts)]) }.to raise_error(Core::Design::Invalid, /#{Regexp.escape(message)}/)
+      expect { table(*fields, field(key, type), rules: [rule(kind, key, **parts)]) }.to raise_error(
+        Core::Design::Invalid,
+        /#{Regexp.escape(message)}/
+      )
     end
   end
 
   it "runs a calculation that reads a stamp after it was pressed" do
-    design = table(field("due", "date"), field("done", "yes_no"), field("late", "number"), field("finished", "date"), rules: [
-      rule("calculation", "late", formula: "finished - due"), rule("stamp", "finished", event: "reached", when: "done")
-    ])
+    design =
+      table(
+        field("due", "date"),
+        field("done", "yes_no"),
+        field("late", "number"),
+        field("finished", "date"),
+        rules: [
+          rule("calculation", "late", formula: "finished - due"),
+          rule("stamp", "finished", event: "reached", when: "done")
+        ]
+      )
     expect(save(design, {"due" => "20 Nov 2026", "done" => "yes"}).values).to include("late" => 3)
   end
 
@@ -122,9 +214,15 @@ RSpec.describe "Stamps, tallies and log lines" do
     design = table(field("piece"), field("price", "number", access: {"clerk" => "see", "reader" => "nothing"}))
     clerk = context.dup.tap { |each| each.person = Core::Save::Ports::Person.new(name: "Bram", role: "clerk") }
     plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
-    tried = Core::Save.call(plan, Core::Save::Draft.new(typed: {"piece" => "Mug", "price" => "5"}, stored: nil), clerk)
-    expect(tried.refusals.map { |each| [each.code, each.message] }).to eq([["not_allowed", "Price can't be changed by a clerk."]])
+    tried =
+      Core::Save.call(plan, Core::Save::Draft.new(typed: {"piece" => "Mug", "price" => "5"}, stored: nil), clerk)
+    expect(tried.refusals.map { |each| [each.code, each.message] }).to eq(
+      [["not_allowed", "Price can't be changed by a clerk."]]
+    )
     expect(save(design, {"price" => "5"})).to be_saved
-    expect { table(field("price", access: {"reader" => "edit"})) }.to raise_error(Core::Design::Invalid, /for readers/)
+    expect { table(field("price", access: {"reader" => "edit"})) }.to raise_error(
+      Core::Design::Invalid,
+      /for readers/
+    )
   end
 end

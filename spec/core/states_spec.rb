@@ -3,13 +3,31 @@
 require "core_helper"
 
 RSpec.describe "States of fields" do
-  let(:fields) { [field("phone"), field("second"), field("stage", "choice", choices: %w[Open Issued]), field("total", "number"), field("sum", "number")] }
+  let(:fields) do
+    [
+      field("phone"),
+      field("second"),
+      field("stage", "choice", choices: %w[Open Issued]),
+      field("total", "number"),
+      field("sum", "number")
+    ]
+  end
 
-  def made(**parts) = table(*fields, rules: [rule("state", "second", when: "phone is not blank", **parts), rule("calculation", "sum", formula: "total + 1"), rule("required", "stage", when: "total > 5"), rule("lock", "total", when: 'stage = "Issued"', except_role: "builder")])
+  def made(**parts) =
+    table(
+      *fields,
+      rules: [
+        rule("state", "second", when: "phone is not blank", **parts),
+        rule("calculation", "sum", formula: "total + 1"),
+        rule("required", "stage", when: "total > 5"),
+        rule("lock", "total", when: 'stage = "Issued"', except_role: "builder")
+      ]
+    )
 
   def states(design, typed, stored: nil, person: Core::Save::Ports::Person.new(role: "clerk"))
     plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
-    outcome = Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored, id: stored && 1, live: true), context)
+    outcome =
+      Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored, id: stored && 1, live: true), context)
     Core::Save::FieldStates.new(plan, outcome, person).all
   end
 
@@ -26,7 +44,11 @@ RSpec.describe "States of fields" do
     expect(states(made(state: "shown"), {})["sum"].read_only).to be(true)
     stored = {"stage" => "Issued", "total" => number("3")}
     expect(states(made(state: "shown"), {}, stored: stored)["total"].read_only).to be(true)
-    expect(states(made(state: "shown"), {}, stored: stored, person: Core::Save::Ports::Person.new(role: "builder"))["total"].read_only).to be(false)
+    expect(
+      states(made(state: "shown"), {}, stored: stored, person: Core::Save::Ports::Person.new(role: "builder"))[
+        "total"
+      ].read_only
+    ).to be(false)
   end
 
   # What a save makes of it: rule, stored, typed => refused fields or the value.
@@ -46,7 +68,12 @@ RSpec.describe "States of fields" do
     [{state: "enabled", otherwise: "clear"}, {}, {"second" => "2", "phone" => "1"}] => "2"
   }.each do |(parts, stored, typed), expected|
     it "#{parts} makes #{expected.inspect} of #{typed} over #{stored}" do
-      outcome = save(made(**parts), typed, stored: {"phone" => nil, "second" => nil, "stage" => nil, "total" => nil, "sum" => nil}.merge(stored))
+      outcome =
+        save(
+          made(**parts),
+          typed,
+          stored: {"phone" => nil, "second" => nil, "stage" => nil, "total" => nil, "sum" => nil}.merge(stored)
+        )
       expect(outcome.saved? ? outcome.values["second"] : outcome.refusals.map(&:field)).to eq(expected)
     end
   end
@@ -55,11 +82,15 @@ RSpec.describe "States of fields" do
     design = made(state: "enabled", otherwise: "clear", message: "First the first.")
     expect(save(design, {"second" => "2"}).refusals.map(&:message)).to eq(["First the first."])
     expect(design.rules.first.stages).to eq(%w[fill validate])
-    expect(design.rules.first.sentence(design)).to eq("Second can be typed in only while Phone is not blank; otherwise it is cleared.")
+    expect(design.rules.first.sentence(design)).to eq(
+      "Second can be typed in only while Phone is not blank; otherwise it is cleared."
+    )
   end
 
   {
-    {state: "gone"} => "A field can be `shown`", {state: "enabled", when: " "} => "Say while what the field is open.", {state: "required", otherwise: "clear"} => "Only a field that is not shown or not open can be cleared.",
+    {state: "gone"} => "A field can be `shown`",
+    {state: "enabled", when: " "} => "Say while what the field is open.",
+    {state: "required", otherwise: "clear"} => "Only a field that is not shown or not open can be cleared.",
     {state: "shown", when: "phone"} => "yes or no"
   }.each do |parts, message|
     it "refuse #{parts}" do
@@ -68,7 +99,17 @@ RSpec.describe "States of fields" do
   end
 
   it "leave a field alone that a rule gives, but for showing it" do
-    expect { table(*fields, rules: [rule("calculation", "sum", formula: "total"), rule("state", "sum", state: "required", when: "yes")]) }.to raise_error(Core::Design::Invalid, /nobody types there/)
-    expect(table(*fields, rules: [rule("calculation", "sum", formula: "total"), rule("state", "sum", state: "shown", when: "total > 1")])).to be_a(Core::Design::Table)
+    expect {
+      table(
+        *fields,
+        rules: [rule("calculation", "sum", formula: "total"), rule("state", "sum", state: "required", when: "yes")]
+      )
+    }.to raise_error(Core::Design::Invalid, /nobody types there/)
+    expect(
+      table(
+        *fields,
+        rules: [rule("calculation", "sum", formula: "total"), rule("state", "sum", state: "shown", when: "total > 1")]
+      )
+    ).to be_a(Core::Design::Table)
   end
 end

@@ -10,16 +10,27 @@ RSpec.describe "Tidying" do
     [{"do" => "upper"}] => {"kd-ß" => "KD-SS", "é" => "É"},
     [{"do" => "lower"}] => {"KD" => "kd"},
     [{"do" => "first"}] => {"soup bowl" => "Soup bowl", "“soup”" => "“Soup”", "12 cups" => "12 Cups"},
-    [{"do" => "capitals", "just_so" => ["van", "der", "McKay", "UK", "O'Neil"], "prefixes" => ["D'"]}] => {
-      "ANSA VAN DER velt" => "Ansa van der Velt", "mckay" => "McKay", "o'neil uk" => "O'Neil UK", "anne-marie d'arcy" => "Anne-Marie D'Arcy", "vanessa" => "Vanessa", "it's" => "It's", "O’NEIL" => "O’neil"
+    [{"do" => "capitals", "just_so" => %w[van der McKay UK O'Neil], "prefixes" => ["D'"]}] => {
+      "ANSA VAN DER velt" => "Ansa van der Velt",
+      "mckay" => "McKay",
+      "o'neil uk" => "O'Neil UK",
+      "anne-marie d'arcy" => "Anne-Marie D'Arcy",
+      "vanessa" => "Vanessa",
+      "it's" => "It's",
+      "O’NEIL" => "O’neil"
     },
     [{"do" => "remove", "kinds" => %w[punctuation symbols]}] => {"01-555/01+42" => "015550142"},
     [{"do" => "remove", "kinds" => [], "also" => "-]^\\"}] => {"a-b]c^d\\e" => "abcde"},
     [{"do" => "keep", "kinds" => %w[digits], "also" => "+"}] => {"Tel. +01 55" => "+0155", "none" => nil},
-    [{"do" => "replace", "from" => "Str.", "to" => "Street"}] => {"Kiln Str." => "Kiln Street", "Kiln Strx" => "Kiln Strx"},
+    [{"do" => "replace", "from" => "Str.", "to" => "Street"}] => {
+      "Kiln Str." => "Kiln Street",
+      "Kiln Strx" => "Kiln Strx"
+    },
     [{"do" => "quotes"}] => {"it’s “fine”" => "it's \"fine\""},
     [{"do" => "nfc"}] => {"Zoe\u0308" => "Zoë"},
-    [{"do" => "trim"}, {"do" => "collapse"}, {"do" => "lower"}, {"do" => "first"}] => {"  SOUP   Bowl" => "Soup bowl"},
+    [{"do" => "trim"}, {"do" => "collapse"}, {"do" => "lower"}, {"do" => "first"}] => {
+      "  SOUP   Bowl" => "Soup bowl"
+    },
     [{"do" => "first"}, {"do" => "lower"}] => {"Soup" => "soup"}
   }.each do |steps, texts|
     it Core::Tidying.words(steps) do
@@ -37,18 +48,36 @@ RSpec.describe "Tidying" do
 
   it "tells what is wrong with its steps" do
     {
-      [] => "at least one step", [{"do" => "polish"}] => "no clean-up step “polish”", [{"do" => "replace", "to" => "x"}] => "what to look for",
-      [{"do" => "remove", "kinds" => []}] => "at least one kind", [{"do" => "remove", "kinds" => ["runes"]}] => "no kind of characters “runes”",
-      [{"do" => "trim", "hard" => "yes"}] => "no setting “hard”", [{"do" => "capitals", "just_so" => "van"}] => "a list of texts"
+      [] => "at least one step",
+      [{"do" => "polish"}] => "no clean-up step “polish”",
+      [{"do" => "replace", "to" => "x"}] => "what to look for",
+      [{"do" => "remove", "kinds" => []}] => "at least one kind",
+      [{"do" => "remove", "kinds" => ["runes"]}] => "no kind of characters “runes”",
+      [{"do" => "trim", "hard" => "yes"}] => "no setting “hard”",
+      [{"do" => "capitals", "just_so" => "van"}] => "a list of texts"
     }.each { |steps, message| expect(Core::Tidying.problem(steps)).to include(message) }
   end
 
   it "acts on save where a text became another one, and only then" do
-    design = table(field("name"), field("note"), rules: [rule("tidy", "name", steps: [{"do" => "trim"}, {"do" => "first"}], mode: "save"), rule("tidy", "note", steps: [{"do" => "trim"}], mode: "suggest")])
+    design =
+      table(
+        field("name"),
+        field("note"),
+        rules: [
+          rule("tidy", "name", steps: [{"do" => "trim"}, {"do" => "first"}], mode: "save"),
+          rule("tidy", "note", steps: [{"do" => "trim"}], mode: "suggest")
+        ]
+      )
     expect(save(design, {"name" => " ansa", "note" => " x"}).values).to eq("name" => "Ansa", "note" => " x")
-    expect(save(design, {"note" => "y"}, stored: {"name" => " old", "note" => nil}).values).to eq("name" => " old", "note" => "y")
-    told = save(design, {"name" => " ansa"}, trace: true).steps.map { |step| [step.stage, step.field, step.result, step.how] }
-    expect(told).to include(["tidy", "Name", "set", "tidied"], ["tidy", "Note", "skipped", "Note is blank"])
+    expect(save(design, {"note" => "y"}, stored: {"name" => " old", "note" => nil}).values).to eq(
+      "name" => " old",
+      "note" => "y"
+    )
+    told =
+      save(design, {"name" => " ansa"}, trace: true).steps.map do |step|
+        [step.stage, step.field, step.result, step.how]
+      end
+    expect(told).to include(%w[tidy Name set tidied], ["tidy", "Note", "skipped", "Note is blank"])
     expect(save(design, {"name" => " ansa"}).origins["name"]).to have_attributes(source: "typed", words: "tidied")
   end
 end

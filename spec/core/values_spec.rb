@@ -46,7 +46,9 @@ RSpec.describe "Values: what is typed, kept and shown" do
   it "reads numbers by the firm's marks" do
     german = {"decimal_mark" => ",", "group_mark" => "."}
     expect(read_plain("number", "1.200,50", conventions: german)).to eq("1200.5")
-    expect(read_plain("number", "1.5", conventions: german)).to eq("“1.5” could be 1,5 or 15; type the one that is meant.")
+    expect(read_plain("number", "1.5", conventions: german)).to eq(
+      "“1.5” could be 1,5 or 15; type the one that is meant."
+    )
   end
 
   it "takes no more decimals than the field does, and shows as many" do
@@ -104,7 +106,16 @@ RSpec.describe "Values: what is typed, kept and shown" do
   end
 
   it "keeps odd texts exactly, or says why not" do
-    odd = ["<script>alert(1)</script>", "Robert'); DROP TABLE pieces;--", "👨‍👩‍👧 family", "\u202Eright to left\u202C", "a\tb", "  two  spaces ", "naïve", "\uFEFFmark"]
+    odd = [
+      "<script>alert(1)</script>",
+      "Robert'); DROP TABLE pieces;--",
+      "👨‍👩‍👧 family",
+      "\u202Eright to left\u202C",
+      "a\tb",
+      "  two  spaces ",
+      "naïve",
+      "\uFEFFmark"
+    ]
     odd.each { |text| expect(read_plain("text", text)).to eq(text) }
     expect(read_plain("text", "ne\u0301e")).to eq("née")
     {
@@ -120,7 +131,14 @@ RSpec.describe "Values: what is typed, kept and shown" do
   end
 
   it "comes back from JSON unchanged, for every type" do
-    {"number" => number("0.1"), "date" => CoreHelp::TODAY, "yes_no" => false, "text" => "x", "long_text" => "x\ny", "choice" => "Glaze"}.each do |type, value|
+    {
+      "number" => number("0.1"),
+      "date" => CoreHelp::TODAY,
+      "yes_no" => false,
+      "text" => "x",
+      "long_text" => "x\ny",
+      "choice" => "Glaze"
+    }.each do |type, value|
       kind = Core::Values[type]
       expect(kind.load(kind.dump(value))).to eq(value)
       expect(kind.load(kind.dump(nil))).to be_nil

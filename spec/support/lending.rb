@@ -9,26 +9,53 @@ module Lending
   def plain = {"name" => "Lending shelf", "tables" => [loans, people]}
 
   def loans
-    {"id" => "t1", "key" => "loans", "label" => "Loans", "fields" => numbered(1, loan_fields), "rules" => numbered(100, loan_rules, "r")}
+    {
+      "id" => "t1",
+      "key" => "loans",
+      "label" => "Loans",
+      "fields" => numbered(1, loan_fields),
+      "rules" => numbered(100, loan_rules, "r")
+    }
   end
 
   def people
-    {"id" => "t2", "key" => "people", "label" => "People", "fields" => numbered(50, person_fields), "rules" => numbered(200, person_rules, "r")}
+    {
+      "id" => "t2",
+      "key" => "people",
+      "label" => "People",
+      "fields" => numbered(50, person_fields),
+      "rules" => numbered(200, person_rules, "r")
+    }
   end
 
-  def numbered(from, all, letter = "f") = all.each_with_index.map { |each, index| {"id" => "#{letter}#{from + index}"}.merge(each) }
+  def numbered(from, all, letter = "f") =
+    all.each_with_index.map { |each, index| {"id" => "#{letter}#{from + index}"}.merge(each) }
 
-  def field(key, type, **more) = {"key" => key, "label" => key.tr("_", " ").capitalize, "type" => type}.merge(more.transform_keys(&:to_s))
+  def field(key, type, **more) =
+    {"key" => key, "label" => key.tr("_", " ").capitalize, "type" => type}.merge(more.transform_keys(&:to_s))
 
   def rule(kind, field, **more) = {"kind" => kind, "field" => field}.merge(more.transform_keys(&:to_s))
 
   def loan_fields
     [
-      field("code", "text"), field("kind", "choice", choices: %w[Wheel Kiln Tool]), field("who", "link", target: "people"),
-      field("start", "date"), field("due", "date"), field("fee", "number", decimals: 2), field("hours", "number", decimals: 1),
-      field("total", "number", decimals: 2), field("note", "text"), field("state", "choice", choices: %w[Open Back Lost]),
-      field("urgent", "yes_no"), field("back_on", "date"), field("edits", "number", decimals: 0), field("rank", "text"),
-      field("person_fee", "number", decimals: 2), field("account", "long_text"), field("season", "text"), field("lost_by", "text")
+      field("code", "text"),
+      field("kind", "choice", choices: %w[Wheel Kiln Tool]),
+      field("who", "link", target: "people"),
+      field("start", "date"),
+      field("due", "date"),
+      field("fee", "number", decimals: 2),
+      field("hours", "number", decimals: 1),
+      field("total", "number", decimals: 2),
+      field("note", "text"),
+      field("state", "choice", choices: %w[Open Back Lost]),
+      field("urgent", "yes_no"),
+      field("back_on", "date"),
+      field("edits", "number", decimals: 0),
+      field("rank", "text"),
+      field("person_fee", "number", decimals: 2),
+      field("account", "long_text"),
+      field("season", "text"),
+      field("lost_by", "text")
     ]
   end
 
@@ -36,9 +63,16 @@ module Lending
 
   def loan_values
     [
-      rule("default", "start", formula: "today()"), rule("default", "state", value: "Open"),
-      rule("mask", "code", mask: '2UPPER "-" 3DIGIT'), rule("tidy", "note", steps: [{"do" => "trim"}, {"do" => "capitals"}]),
-      rule("calculation", "total", formula: "if urgent then round(fee * hours * 1.25, 2) else fee * hours", keeping: "always"),
+      rule("default", "start", formula: "today()"),
+      rule("default", "state", value: "Open"),
+      rule("mask", "code", mask: '2UPPER "-" 3DIGIT'),
+      rule("tidy", "note", steps: [{"do" => "trim"}, {"do" => "capitals"}]),
+      rule(
+        "calculation",
+        "total",
+        formula: "if urgent then round(fee * hours * 1.25, 2) else fee * hours",
+        keeping: "always"
+      ),
       rule("calculation", "person_fee", formula: "who.rate * hours", keeping: "once")
     ]
   end
@@ -58,18 +92,36 @@ module Lending
   def loan_checks
     [
       rule("check", "note", formula: "len(note) <= 12", message: "A note has 12 characters at most."),
-      rule("check", "start", formula: "year(start) = 2026 and (month(start) < 12 or urgent)", message: "Lent within the year."),
-      rule("check", "hours", formula: "round(hours, 0) <= 40 and hours >= 0.5", message: "From half an hour to a week."),
-      rule("check", "due", formula: 'due >= start and (kind <> "Kiln" or due <= start + 7)', message: "A kiln is back in a week."),
-      rule("required", "who", when: "fee > 10 and not urgent", message: "Say who."), rule("required", "due", when: 'kind = "Kiln"'),
-      rule("unique", "code", with: ["kind"], when: 'state <> "Lost"'), rule("limits", "fee", low: "0", high: "500"),
+      rule(
+        "check",
+        "start",
+        formula: "year(start) = 2026 and (month(start) < 12 or urgent)",
+        message: "Lent within the year."
+      ),
+      rule(
+        "check",
+        "hours",
+        formula: "round(hours, 0) <= 40 and hours >= 0.5",
+        message: "From half an hour to a week."
+      ),
+      rule(
+        "check",
+        "due",
+        formula: 'due >= start and (kind <> "Kiln" or due <= start + 7)',
+        message: "A kiln is back in a week."
+      ),
+      rule("required", "who", when: "fee > 10 and not urgent", message: "Say who."),
+      rule("required", "due", when: 'kind = "Kiln"'),
+      rule("unique", "code", with: ["kind"], when: 'state <> "Lost"'),
+      rule("limits", "fee", low: "0", high: "500"),
       rule("lock", "fee", when: 'state = "Back"', locked: ["hours"], except_role: "builder")
     ]
   end
 
   def loan_log
     [
-      rule("stamp", "lost_by", event: "reached", when: 'state = "Lost"', which: "first"), rule("tally", "edits", watch: %w[fee hours]),
+      rule("stamp", "lost_by", event: "reached", when: 'state = "Lost"', which: "first"),
+      rule("tally", "edits", watch: %w[fee hours]),
       rule("line", "account", event: "changed", watch: %w[state fee], formula: 'state & " " & fee')
     ]
   end
@@ -83,7 +135,8 @@ module Lending
 
   def person_rules
     [
-      rule("required", "name"), rule("calculation", "open_loans", formula: 'count(loans where state = "Open" and fee > 5)', keeping: "always"),
+      rule("required", "name"),
+      rule("calculation", "open_loans", formula: 'count(loans where state = "Open" and fee > 5)', keeping: "always"),
       rule("calculation", "dearest", formula: 'max(loans.fee where state <> "Lost")', keeping: "always"),
       rule("calculation", "usual_hours", formula: "average(loans.hours)", keeping: "always"),
       rule("number", "number", formula: '"P" & counter(4)'),

@@ -21,25 +21,81 @@ module Mutants
 
   def by_kind(plain)
     case plain["kind"]
-    when "default" then plain["formula"] ? [["another day or person", {"formula" => other_formula(plain["formula"])}]] : [["another value", {"value" => other_value(plain["value"])}]]
-    when "mask" then [["a place more", {"mask" => "#{plain["mask"]} DIGIT"}], ["half typed is treated otherwise", {"half" => (plain["half"] == "clear") ? "refuse" : "clear"}]]
-    when "tidy" then (plain["mode"] == "suggest") ? [["done at once", {"mode" => "save"}]] : plain["steps"].each_index.map { |index| ["without step #{index + 1}", {"steps" => without(plain["steps"], index)}] }
-    when "limits" then %w[low high].select { |part| plain[part] }.flat_map { |part| [-1, 1].map { |by| ["#{part} moved by #{by}", {part => "(#{plain[part]}) + #{by}"}] } }
-    when "length" then [["one character more", {"most" => plain["most"] + 1}], ["one character less", {"most" => plain["most"] - 1}]]
-    when "one_of" then plain["values"].each_index.map { |index| ["without value #{index + 1}", {"values" => without(plain["values"], index)}] }
-    when "fits" then [["another mask", {"mask" => "2#{plain["mask"]}"}]]
-    when "decision" then rows(plain)
-    when "fill" then plain["sets"].each_index.map { |index| ["sets #{index + 1} to nothing", {"sets" => replaced(plain["sets"], index, plain["sets"][index].merge("to" => "blank"))}] } + signs(plain, "when")
-    when "check" then signs(plain, "formula")
-    when "required", "unique" then plain["when"] ? [["the other way round", {"when" => "not (#{plain["when"]})"}]] : []
-    when "lock" then [["the other way round", {"when" => "not (#{plain["when"]})"}], ["for everybody", {"except_role" => nil}], *plain["locked"].to_a.each_index.map { |index| ["without field #{index + 1}", {"locked" => without(plain["locked"], index)}] }]
-    when "state" then [["the other way round", {"when" => "not (#{plain["when"]})"}]]
-    when "calculation" then [["something else", {"formula" => other_formula(plain["formula"])}], *signs(plain, "formula")]
-    when "number" then [["starts later", {"start" => plain["start"].to_i + 1}], ["steps of two", {"step" => 2}], ["another text", {"formula" => "\"X\" & #{plain["formula"]}"}]]
-    when "stamp" then [plain["which"]].compact.map { |which| ["the other time", {"which" => (which == "last") ? "first" : "last"}] }
-    when "tally" then plain["watch"].to_a.each_index.map { |index| ["without field #{index + 1}", {"watch" => without(plain["watch"], index)}] }
-    when "line" then [["another text", {"formula" => "#{plain["formula"]} & \"!\""}]]
-    else []
+    when "default"
+      if plain["formula"]
+        [["another day or person", {"formula" => other_formula(plain["formula"])}]]
+      else
+        [["another value", {"value" => other_value(plain["value"])}]]
+      end
+    when "mask"
+      [
+        ["a place more", {"mask" => "#{plain["mask"]} DIGIT"}],
+        ["half typed is treated otherwise", {"half" => (plain["half"] == "clear") ? "refuse" : "clear"}]
+      ]
+    when "tidy"
+      if plain["mode"] == "suggest"
+        [["done at once", {"mode" => "save"}]]
+      else
+        plain["steps"].each_index.map do |index|
+          ["without step #{index + 1}", {"steps" => without(plain["steps"], index)}]
+        end
+      end
+    when "limits"
+      %w[low high]
+        .select { |part| plain[part] }
+        .flat_map { |part| [-1, 1].map { |by| ["#{part} moved by #{by}", {part => "(#{plain[part]}) + #{by}"}] } }
+    when "length"
+      [
+        ["one character more", {"most" => plain["most"] + 1}],
+        ["one character less", {"most" => plain["most"] - 1}]
+      ]
+    when "one_of"
+      plain["values"].each_index.map do |index|
+        ["without value #{index + 1}", {"values" => without(plain["values"], index)}]
+      end
+    when "fits"
+      [["another mask", {"mask" => "2#{plain["mask"]}"}]]
+    when "decision"
+      rows(plain)
+    when "fill"
+      plain["sets"].each_index.map do |index|
+        [
+          "sets #{index + 1} to nothing",
+          {"sets" => replaced(plain["sets"], index, plain["sets"][index].merge("to" => "blank"))}
+        ]
+      end + signs(plain, "when")
+    when "check"
+      signs(plain, "formula")
+    when "required", "unique"
+      plain["when"] ? [["the other way round", {"when" => "not (#{plain["when"]})"}]] : []
+    when "lock"
+      [
+        ["the other way round", {"when" => "not (#{plain["when"]})"}],
+        ["for everybody", {"except_role" => nil}],
+        *plain["locked"].to_a.each_index.map do |index|
+          ["without field #{index + 1}", {"locked" => without(plain["locked"], index)}]
+        end
+      ]
+    when "state"
+      [["the other way round", {"when" => "not (#{plain["when"]})"}]]
+    when "calculation"
+      [["something else", {"formula" => other_formula(plain["formula"])}], *signs(plain, "formula")]
+    when "number"
+      [
+        ["starts later", {"start" => plain["start"].to_i + 1}],
+        ["steps of two", {"step" => 2}],
+        ["another text", {"formula" => "\"X\" & #{plain["formula"]}"}]
+      ]
+    when "stamp"
+      [plain["which"]].compact.map { |which| ["the other time", {"which" => (which == "last") ? "first" : "last"}] }
+    when "tally"
+      plain["watch"].to_a.each_index.map do |index|
+        ["without field #{index + 1}", {"watch" => without(plain["watch"], index)}]
+      end
+    when "line"
+      [["another text", {"formula" => "#{plain["formula"]} & \"!\""}]]
+    else
+      []
     end
   end
 
@@ -56,7 +112,13 @@ module Mutants
   def rows(plain)
     inputs = plain["inputs"].length
     plain["rows"].each_with_index.flat_map do |row, index|
-      cells = (inputs...row.length).map { |column| ["row #{index + 1}, cell #{column + 1} blank", {"rows" => replaced(plain["rows"], index, replaced(row, column, ""))}] }
+      cells =
+        (inputs...row.length).map do |column|
+          [
+            "row #{index + 1}, cell #{column + 1} blank",
+            {"rows" => replaced(plain["rows"], index, replaced(row, column, ""))}
+          ]
+        end
       [["without row #{index + 1}", {"rows" => without(plain["rows"], index)}], *cells]
     end
   end

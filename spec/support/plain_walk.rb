@@ -26,20 +26,41 @@ class PlainWalk
 
   def node_value(node)
     case node
-    when NODES::Literal then node.value
-    when NODES::Field then @values[node.key]
-    when NODES::Negation then walk(node.operand)&.-@
-    when NODES::Arithmetic then sum(node.sign, walk(node.left), walk(node.right))
-    when NODES::Join then node.parts.map { |part| Core::Values.show(walk(part)) }.join
-    when NODES::Comparison then compared(walk(node.left), walk(node.right)) { |order| {"=" => [0], "<>" => [-1, 1], "<" => [-1], "<=" => [-1, 0], ">" => [1], ">=" => [0, 1]}[node.sign].include?(order) }
-    when NODES::Range then both(compared(walk(node.low), walk(node.value)) { |order| order <= 0 }, compared(walk(node.value), walk(node.high)) { |order| order <= 0 })
-    when NODES::Membership then node.options.map { |option| compared(walk(node.value), walk(option), &:zero?) }.reduce { |a, b| either(a, b) }
-    when NODES::BlankTest then blank?(walk(node.value))
-    when NODES::TextTest then tested(node.relation, walk(node.text), walk(node.part))
-    when NODES::Inversion then walk(node.operand).then { |value| value.nil? ? nil : !value }
-    when NODES::Logic then public_logic(node)
-    when NODES::Conditional then walk(node.condition) ? walk(node.consequence) : walk(node.alternative)
-    when NODES::Call then called(node.name, node.arguments.map { |argument| walk(argument) })
+    when NODES::Literal
+      node.value
+    when NODES::Field
+      @values[node.key]
+    when NODES::Negation
+      walk(node.operand)&.-@
+    when NODES::Arithmetic
+      sum(node.sign, walk(node.left), walk(node.right))
+    when NODES::Join
+      node.parts.map { |part| Core::Values.show(walk(part)) }.join
+    when NODES::Comparison
+      compared(walk(node.left), walk(node.right)) do |order|
+        {"=" => [0], "<>" => [-1, 1], "<" => [-1], "<=" => [-1, 0], ">" => [1], ">=" => [0, 1]}[node.sign].include?(
+          order
+        )
+      end
+    when NODES::Range
+      both(
+        compared(walk(node.low), walk(node.value)) { |order| order <= 0 },
+        compared(walk(node.value), walk(node.high)) { |order| order <= 0 }
+      )
+    when NODES::Membership
+      node.options.map { |option| compared(walk(node.value), walk(option), &:zero?) }.reduce { |a, b| either(a, b) }
+    when NODES::BlankTest
+      blank?(walk(node.value))
+    when NODES::TextTest
+      tested(node.relation, walk(node.text), walk(node.part))
+    when NODES::Inversion
+      walk(node.operand).then { |value| value.nil? ? nil : !value }
+    when NODES::Logic
+      public_logic(node)
+    when NODES::Conditional
+      walk(node.condition) ? walk(node.consequence) : walk(node.alternative)
+    when NODES::Call
+      called(node.name, node.arguments.map { |argument| walk(argument) })
     end
   end
 
@@ -78,12 +99,16 @@ class PlainWalk
     false unless [one, other].include?(nil)
   end
 
-  def public_logic(node) = (node.word == "and") ? both(walk(node.left), walk(node.right)) : either(walk(node.left), walk(node.right))
+  def public_logic(node) =
+    (node.word == "and") ? both(walk(node.left), walk(node.right)) : either(walk(node.left), walk(node.right))
 
   def tested(relation, text, part)
     return if text.nil? || part.nil?
 
-    folded(text).public_send({"contains" => :include?, "starts with" => :start_with?, "ends with" => :end_with?}.fetch(relation), folded(part))
+    folded(text).public_send(
+      {"contains" => :include?, "starts with" => :start_with?, "ends with" => :end_with?}.fetch(relation),
+      folded(part)
+    )
   end
 
   def called(name, given)

@@ -5,8 +5,18 @@
 class Typist
   # Keys that write nothing, with their codes (UI Events, KeyboardEvent.code and the older keyCode).
   NAMED = {
-    tab: ["Tab", 9], enter: ["Enter", 13], backspace: ["Backspace", 8], escape: ["Escape", 27], left: ["ArrowLeft", 37], up: ["ArrowUp", 38],
-    right: ["ArrowRight", 39], down: ["ArrowDown", 40], home: ["Home", 36], end: ["End", 35], delete: ["Delete", 46], f2: ["F2", 113]
+    tab: ["Tab", 9],
+    enter: ["Enter", 13],
+    backspace: ["Backspace", 8],
+    escape: ["Escape", 27],
+    left: ["ArrowLeft", 37],
+    up: ["ArrowUp", 38],
+    right: ["ArrowRight", 39],
+    down: ["ArrowDown", 40],
+    home: ["Home", 36],
+    end: ["End", 35],
+    delete: ["Delete", 46],
+    f2: ["F2", 113]
   }.freeze
   # Bits of the modifiers (Chrome DevTools Protocol, Input.dispatchKeyEvent).
   MODIFIERS = {control: 2, shift: 8}.freeze
@@ -57,7 +67,11 @@ class Typist
     return named(:enter) if sign == "\n"
 
     # Codes of signs stand for other keys, so only letters and digits have one here.
-    sign.match?(/[a-z0-9 ]/i) ? {key: sign, text: sign, windowsVirtualKeyCode: sign.upcase.ord} : {key: sign, text: sign}
+    if sign.match?(/[a-z0-9 ]/i)
+      {key: sign, text: sign, windowsVirtualKeyCode: sign.upcase.ord}
+    else
+      {key: sign, text: sign}
+    end
   end
 
   # Until the next key is due; one that is late is pressed at once, and those after it keep their time.

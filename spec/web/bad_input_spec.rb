@@ -11,7 +11,19 @@ RSpec.describe "Bad input over HTTP" do
   end
 
   it "refuses what is no JSON object" do
-    ["{", "", "[1]", "null", "\"text\"", "{\"typed\":{\"piece\":NaN}}", "#{"[" * 100}#{"]" * 100}", "\xff\xfe", "{\"typed\": 5}", "{\"typed\": []}", "{}"].each do |body|
+    [
+      "{",
+      "",
+      "[1]",
+      "null",
+      "\"text\"",
+      "{\"typed\":{\"piece\":NaN}}",
+      "#{"[" * 100}#{"]" * 100}",
+      "\xff\xfe",
+      "{\"typed\": 5}",
+      "{\"typed\": []}",
+      "{}"
+    ].each do |body|
       %w[records draft trial].each do |way|
         ask(:post, "/api/tables/pieces/#{way}", body)
         refused(400)
@@ -53,7 +65,12 @@ RSpec.describe "Bad input over HTTP" do
       ask(method, path, body)
       refused(404)
     end
-    [[:get, "/api/tables/pieces/records?sort=nothing"], [:post, "/api/tables/pieces/records", {typed: {nothing: 1}}], [:post, "/api/tables/pieces/draft", {typed: {"a\"b": 1}}], [:get, "/api/tables/pieces/fields/tag/losses?type=blob"]].each do |method, path, body|
+    [
+      [:get, "/api/tables/pieces/records?sort=nothing"],
+      [:post, "/api/tables/pieces/records", {typed: {nothing: 1}}],
+      [:post, "/api/tables/pieces/draft", {typed: {"a\"b": 1}}],
+      [:get, "/api/tables/pieces/fields/tag/losses?type=blob"]
+    ].each do |method, path, body|
       ask(method, path, body)
       refused(422)
     end
@@ -114,14 +131,39 @@ RSpec.describe "Bad input over HTTP" do
       ask(:post, "/api/tables/pieces/rules/preview", parts)
       expect([parts, [200, 422].include?(status)]).to eq([parts, true])
     end
-    [{}, {label: nil}, {label: "Pieces"}, {label: "X", key: "sqlite_x"}, {label: "X", key: "pieces"}, {label: "X", one: 5}].each do |parts|
+    [
+      {},
+      {label: nil},
+      {label: "Pieces"},
+      {label: "X", key: "sqlite_x"},
+      {label: "X", key: "pieces"},
+      {label: "X", one: 5}
+    ].each do |parts|
       ask(:post, "/api/tables", parts)
       expect([parts, status]).to eq([parts, 422])
     end
     expect(UpTack::Store::Revision.maximum(:id)).to eq(before)
   end
 
-  odd = ["\u0000", "a\u0000b", "👨‍👩‍👧", "\u202Eabc", "<img src=x onerror=alert(1)>", "'; DROP TABLE pieces;--", "x" * 1_048_576, "1" * 40, "31 February", "\ufeff", "1e400", "-", "∞", "١٢", "{}", "%s%n", "=1+1"]
+  odd = [
+    "\u0000",
+    "a\u0000b",
+    "👨‍👩‍👧",
+    "\u202Eabc",
+    "<img src=x onerror=alert(1)>",
+    "'; DROP TABLE pieces;--",
+    "x" * 1_048_576,
+    "1" * 40,
+    "31 February",
+    "\ufeff",
+    "1e400",
+    "-",
+    "∞",
+    "١٢",
+    "{}",
+    "%s%n",
+    "=1+1"
+  ]
   odd.push(nil, true, false, 0, -0.0, 1e30, 1e-300, 12_345_678_901_234_567_890, [], {}, [1], {"a" => 1})
 
   it "keeps any value in any field exactly, or refuses it at that field with a message" do
@@ -139,8 +181,19 @@ RSpec.describe "Bad input over HTTP" do
   end
 
   it "does not choke on numbers that would be gigabytes of figures" do
-    answer = ask(:post, "/api/tables/pieces/draft", '{"typed":{"piece":1e999999999,"peak":1e999999999,"hold":1e-999999999,"received":1e9999999,"fragile":1e99999}}')
-    expect(answer["messages"].map { |message| message["field"] }).to include("piece", "peak", "hold", "received", "fragile")
+    answer =
+      ask(
+        :post,
+        "/api/tables/pieces/draft",
+        '{"typed":{"piece":1e999999999,"peak":1e999999999,"hold":1e-999999999,"received":1e9999999,"fragile":1e99999}}'
+      )
+    expect(answer["messages"].map { |message| message["field"] }).to include(
+      "piece",
+      "peak",
+      "hold",
+      "received",
+      "fragile"
+    )
   end
 
   it "refuses half a character" do
@@ -152,20 +205,39 @@ RSpec.describe "Bad input over HTTP" do
 
   it "answers odd filters, names, pieces and links in words" do
     [
-      [:get, "/api/tables/pieces/records?filter=%FF"], [:get, "/api/tables/pieces/records?filter=#{"x" * 4_500}"], [:get, "/api/tables/pieces/records?filter=peak"],
-      [:post, "/api/tables/pieces/filters", {name: 5, formula: 7}], [:post, "/api/tables/pieces/filters", {}], [:post, "/api/tables/pieces/filters", {name: "x", formula: "\u202E"}],
-      [:post, "/api/tables/pieces/fields", {label: "L", type: "link"}], [:post, "/api/tables/pieces/fields", {label: "L", type: "link", target: "pieces", on_delete: 5}],
-      [:patch, "/api/tables/members", {title: 5}], [:get, "/api/tables/pieces/fields/maker/losses?type=link&target=none"],
-      [:post, "/api/tables/pieces/rules", {kind: "calculation", field: "maker", formula: "clay"}], [:post, "/api/tables/pieces/rules", {kind: "calculation", field: "tag", formula: "piece", keeping: 7}]
+      [:get, "/api/tables/pieces/records?filter=%FF"],
+      [:get, "/api/tables/pieces/records?filter=#{"x" * 4_500}"],
+      [:get, "/api/tables/pieces/records?filter=peak"],
+      [:post, "/api/tables/pieces/filters", {name: 5, formula: 7}],
+      [:post, "/api/tables/pieces/filters", {}],
+      [:post, "/api/tables/pieces/filters", {name: "x", formula: "\u202E"}],
+      [:post, "/api/tables/pieces/fields", {label: "L", type: "link"}],
+      [:post, "/api/tables/pieces/fields", {label: "L", type: "link", target: "pieces", on_delete: 5}],
+      [:patch, "/api/tables/members", {title: 5}],
+      [:get, "/api/tables/pieces/fields/maker/losses?type=link&target=none"],
+      [:post, "/api/tables/pieces/rules", {kind: "calculation", field: "maker", formula: "clay"}],
+      [:post, "/api/tables/pieces/rules", {kind: "calculation", field: "tag", formula: "piece", keeping: 7}]
     ].each do |method, path, body|
       ask(method, path, body)
       refused(422)
     end
-    [{shape: "text", parts: [{text: {a: 1}}]}, {shape: "condition", tests: [{field: "a", relation: "in", value: {list: [1]}}]}, {shape: "condition", tests: [{field: "a", relation: "=", value: {number: [1]}}]}, {}].each do |pieces|
-      expect(ask(:post, "/api/tables/pieces/pieces", {pieces: pieces})).to include("formula" => nil, "problem" => a_kind_of(String))
+    [
+      {shape: "text", parts: [{text: {a: 1}}]},
+      {shape: "condition", tests: [{field: "a", relation: "in", value: {list: [1]}}]},
+      {shape: "condition", tests: [{field: "a", relation: "=", value: {number: [1]}}]},
+      {}
+    ].each do |pieces|
+      expect(ask(:post, "/api/tables/pieces/pieces", {pieces: pieces})).to include(
+        "formula" => nil,
+        "problem" => a_kind_of(String)
+      )
     end
     [99, -3, 1.5, [1], true, "9" * 30, 10**18, "Ansa Velt", "\u0000"].each do |maker|
-      expect(ask(:post, "/api/tables/pieces/draft", {typed: {maker: maker}})["messages"].map { |message| message["field"] }).to include("maker")
+      expect(
+        ask(:post, "/api/tables/pieces/draft", {typed: {maker: maker}})["messages"].map do |message|
+          message["field"]
+        end
+      ).to include("maker")
     end
     ask(:get, "/api/tables/pieces/matches?text=%FF%00")
     refused(422)
@@ -173,7 +245,12 @@ RSpec.describe "Bad input over HTTP" do
 
   it "keeps HTML in every field of a saved record as the text it is" do
     html = "<script>alert('x')</script>"
-    record = ask(:post, "/api/tables/pieces/records", {typed: good_piece.merge("piece" => html, "received_by" => html, "maker_note" => html)})
+    record =
+      ask(
+        :post,
+        "/api/tables/pieces/records",
+        {typed: good_piece.merge("piece" => html, "received_by" => html, "maker_note" => html)}
+      )
     expect(record["values"].values_at("piece", "received_by", "maker_note")).to eq([html] * 3)
     expect(last_response.media_type).to eq("application/json")
   end
@@ -187,7 +264,12 @@ RSpec.describe "Bad input over HTTP" do
   end
 
   it "is reached neither from another site nor under a borrowed name" do
-    ask(:post, "/api/tables/pieces/records", JSON.generate(typed: good_piece), "HTTP_ORIGIN" => "http://elsewhere.example")
+    ask(
+      :post,
+      "/api/tables/pieces/records",
+      JSON.generate(typed: good_piece),
+      "HTTP_ORIGIN" => "http://elsewhere.example"
+    )
     refused(403)
     get "/api/session", {}, "HTTP_HOST" => "elsewhere.example"
     expect(last_response.status).to eq(403)

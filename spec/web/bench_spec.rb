@@ -8,7 +8,19 @@ RSpec.describe "The bench over HTTP" do
   before { sign_in_as("Odile Marsh") }
   after { UpTack::Proving.stop }
 
-  let(:script) { {form: "m181", at: "2026-11-23T09:30", acts: [{do: "type", field: "maker", value: 1}, {do: "type", field: "piece", value: "Mug"}, {do: "type", field: "clay_weight", value: "640"}, {do: "type", field: "wet_weight", value: "700"}, {do: "save"}]} }
+  let(:script) do
+    {
+      form: "m181",
+      at: "2026-11-23T09:30",
+      acts: [
+        {do: "type", field: "maker", value: 1},
+        {do: "type", field: "piece", value: "Mug"},
+        {do: "type", field: "clay_weight", value: "640"},
+        {do: "type", field: "wet_weight", value: "700"},
+        {do: "save"}
+      ]
+    }
+  end
 
   it "plays a script over the real records and leaves them as they are" do
     before = pieces.count
@@ -16,19 +28,38 @@ RSpec.describe "The bench over HTTP" do
     expect(trial["outcome"]).to include("state" => "refused", "thought_of" => false)
     expect(trial["acts"].map { |act| act["state"] }).to eq(%w[typed typed typed typed refused])
     check = trial["steps"].find { |step| step["result"] == "refused" }
-    expect(check["parts"].first["parts"].map { |part| part.values_at("words", "value") }).to eq([["Clay weight g + Tare g", "695"], ["Wet weight g", "700"]])
+    expect(check["parts"].first["parts"].map { |part| part.values_at("words", "value") }).to eq(
+      [["Clay weight g + Tare g", "695"], ["Wet weight g", "700"]]
+    )
     expect(trial["why"]["tag"]["words"]).to include("comes from")
     expect(trial["why"]["verdict"]["words"]).to match(/is blank: .* was passed over, since/)
     expect(pieces.count).to eq(before)
   end
 
   it "saves, edits, copies, deletes and puts back without touching anything" do
-    acts = [*script[:acts].first(3), {do: "type", field: "wet_weight", value: "695"}, {do: "save"}, {do: "type", field: "stage", value: "Collected"}, {do: "wait", days: 3}, {do: "save"}, {do: "delete"}, {do: "put_back"}, {do: "copy"}, {do: "save"}]
+    acts = [
+      *script[:acts].first(3),
+      {do: "type", field: "wet_weight", value: "695"},
+      {do: "save"},
+      {do: "type", field: "stage", value: "Collected"},
+      {do: "wait", days: 3},
+      {do: "save"},
+      {do: "delete"},
+      {do: "put_back"},
+      {do: "copy"},
+      {do: "save"}
+    ]
     trial = ask(:post, "/api/tables/pieces/bench", script.merge(acts: acts))
-    expect(trial["acts"].map { |act| act["state"] }).to eq(%w[typed typed typed typed saved typed done saved deleted back done saved])
+    expect(trial["acts"].map { |act| act["state"] }).to eq(
+      %w[typed typed typed typed saved typed done saved deleted back done saved]
+    )
     expect(trial["clock"]).to eq("2026-11-26T09:30")
     expect(trial["outcome"]["changes"].find { |change| change["field"] == "tag" }["after"]).to eq("PC-00030")
-    expect(workspace.context.counters.next(workspace.table("pieces").rule("r135").compile(workspace.table("pieces")).counting(""))).to eq(29)
+    expect(
+      workspace.context.counters.next(
+        workspace.table("pieces").rule("r135").compile(workspace.table("pieces")).counting("")
+      )
+    ).to eq(29)
   end
 
   it "offers the links of a trial its own records alone" do
@@ -36,14 +67,27 @@ RSpec.describe "The bench over HTTP" do
     found = ask(:post, "/api/tables/pieces/fields/maker/candidates", {text: "own", typed: {piece: "Mug"}, records: own})
     expect(found.map { |match| match.values_at("id", "title") }).to eq([[1, "Ansa Own"], [7, "Bela Own"]])
     expect(ask(:post, "/api/tables/pieces/fields/maker/candidates", {text: "velt", records: own})).to eq([])
-    expect([ask(:post, "/api/tables/pieces/fields/maker/candidates", {text: "", records: {members: {x: 5}}}), status].last).to be_between(400, 422)
+    expect(
+      [
+        ask(:post, "/api/tables/pieces/fields/maker/candidates", {text: "", records: {members: {x: 5}}}),
+        status
+      ].last
+    ).to be_between(400, 422)
   end
 
   it "keeps a trial as a proof, runs it, and says what a rule would do to it" do
     seen = ask(:post, "/api/tables/pieces/bench", script.merge(propose: true))
     expect(seen["script"]["records"].keys).to include("members")
-    expect(seen["proposed"].first).to include("words" => "it is refused by “clay + tare = wet” with “Clay and tare must add up to the wet weight.”", "usual" => true)
-    proof = seen["script"].merge("name" => "Weights must add up", "group" => "Weights", "expect" => [seen["proposed"].first["plain"]])
+    expect(seen["proposed"].first).to include(
+      "words" => "it is refused by “clay + tare = wet” with “Clay and tare must add up to the wet weight.”",
+      "usual" => true
+    )
+    proof =
+      seen["script"].merge(
+        "name" => "Weights must add up",
+        "group" => "Weights",
+        "expect" => [seen["proposed"].first["plain"]]
+      )
     id = ask(:post, "/api/tables/pieces/proofs", {proofs: [proof]})["ids"].first
     UpTack::Proving.settle
     line = ask(:get, "/api/proofs")["proofs"].find { |each| each["id"] == id }
@@ -56,7 +100,10 @@ RSpec.describe "The bench over HTTP" do
     UpTack::Proving.settle
     line = ask(:get, "/api/proofs")["proofs"].find { |each| each["id"] == id }
     expect(line["state"]).to eq("broken")
-    expect(line["first_step"]).to include("stage" => "Validate", "was" => "refused: Clay and tare must add up to the wet weight.")
+    expect(line["first_step"]).to include(
+      "stage" => "Validate",
+      "was" => "refused: Clay and tare must add up to the wet weight."
+    )
     ask(:delete, "/api/tables/pieces/proofs/#{id}")
     expect(status).to eq(204)
   end
@@ -73,11 +120,18 @@ RSpec.describe "The bench over HTTP" do
     expect(count["tried"] - count["noticed"]).to eq(count["slipping"].length)
     expect(count["harmless"].map { |each| each["why"] }).to all(end_with("."))
     slip = count["slipping"].find { |each| !each["alike"] }
-    made = ask(:post, "/api/tables/firings/mistakes/record", {rule: slip["rule"], mistake: slip["mistake"]})["suggestion"]
+    made =
+      ask(:post, "/api/tables/firings/mistakes/record", {rule: slip["rule"], mistake: slip["mistake"]})[
+        "suggestion"
+      ]
     expect(made["words"].first).to include("notices")
     expect(made["expect"]).not_to be_empty
-    expect(ask(:post, "/api/tables/firings/edges", {})["suggestions"].map { |each| each["script"] }).to include(made["script"])
-    expect([ask(:post, "/api/tables/firings/mistakes/record", {rule: "r999999", mistake: 0}), status].last).to eq(404)
+    expect(ask(:post, "/api/tables/firings/edges", {})["suggestions"].map { |each| each["script"] }).to include(
+      made["script"]
+    )
+    expect([ask(:post, "/api/tables/firings/mistakes/record", {rule: "r999999", mistake: 0}), status].last).to eq(
+      404
+    )
     expect([ask(:post, "/api/tables/firings/mistakes/record", {rule: slip["rule"]}), status].last).to eq(400)
   end
 
@@ -100,7 +154,10 @@ RSpec.describe "The bench over HTTP" do
   it "suggests records at the edges, for a table, a rule or one thing that is missing" do
     found = ask(:post, "/api/tables/clays/edges", {rule: "r70"})
     expect(found["sound"]).to be(true)
-    limits = found["suggestions"].flat_map { |each| each["script"]["acts"].filter_map { |act| act["values"] }.last.to_h["limit"] }
+    limits =
+      found["suggestions"].flat_map do |each|
+        each["script"]["acts"].filter_map { |act| act["values"] }.last.to_h["limit"]
+      end
     expect(limits).to include("899", "900", "901", "1319", "1320", "1321")
     one = ask(:post, "/api/tables/clays/edges", {rule: "r70", point: "refused"})
     expect(one["suggestions"].first["state"]).to eq("refused")

@@ -8,8 +8,19 @@ RSpec.describe "Many records over HTTP" do
   before { sign_in_as("Bram Tolley") }
 
   it "writes a batch with a result for each record, and takes it back" do
-    records = [{typed: good_piece}, {typed: good_piece.merge("wet_weight" => "1")}, {id: 5, typed: {maker_note: "Thin"}}, {id: 5, typed: {maker_note: "Thin"}}, {id: 999, typed: {}}, {id: 6, version: 1, typed: {maker_note: "x"}}]
-    expect(ask(:post, "/api/tables/pieces/batch", {records: records})["report"]).to include("saved" => 3 - 1, "refused" => 3, "batch" => nil)
+    records = [
+      {typed: good_piece},
+      {typed: good_piece.merge("wet_weight" => "1")},
+      {id: 5, typed: {maker_note: "Thin"}},
+      {id: 5, typed: {maker_note: "Thin"}},
+      {id: 999, typed: {}},
+      {id: 6, version: 1, typed: {maker_note: "x"}}
+    ]
+    expect(ask(:post, "/api/tables/pieces/batch", {records: records})["report"]).to include(
+      "saved" => 3 - 1,
+      "refused" => 3,
+      "batch" => nil
+    )
     done = ask(:post, "/api/tables/pieces/batch", {records: records, keep: "passing"})
     expect(done["results"].map { |each| each["state"] }).to eq(%w[saved refused saved unchanged gone conflict])
     expect(done["results"][1]["messages"].map { |message| message["field"] }).to eq(["wet_weight"])
@@ -26,21 +37,39 @@ RSpec.describe "Many records over HTTP" do
     found = ask(:get, "/api/tables/pieces/places?text=mug&sort=-id")
     expect(found).to include("number" => 1, "fields" => include("piece"))
     expect(ask(:get, "/api/tables/pieces/places?id=#{found["id"]}&sort=-id")).to include("place" => found["place"])
-    expect(ask(:get, "/api/tables/pieces/places?text=#{"x" * 300}&back=true&from=9")).to include("place" => nil, "matching" => 0)
+    expect(ask(:get, "/api/tables/pieces/places?text=#{"x" * 300}&back=true&from=9")).to include(
+      "place" => nil,
+      "matching" => 0
+    )
     expect(ask(:get, "/api/tables/pieces/totals?search=mug")).to include("matching" => found["matching"])
-    expect(ask(:post, "/api/tables/pieces/bulk", {do: "change", search: "mug", typed: {maker_note: "x"}, keep: "none"})).to include("looked_at" => found["matching"])
+    expect(
+      ask(:post, "/api/tables/pieces/bulk", {do: "change", search: "mug", typed: {maker_note: "x"}, keep: "none"})
+    ).to include("looked_at" => found["matching"])
   end
 
   it "tries and makes a change of many, and refuses what makes no sense with words" do
-    tried = ask(:post, "/api/tables/pieces/bulk", {do: "change", filter: "wet_weight > 0", typed: {wet_weight: "1"}, keep: "none"})
+    tried =
+      ask(
+        :post,
+        "/api/tables/pieces/bulk",
+        {do: "change", filter: "wet_weight > 0", typed: {wet_weight: "1"}, keep: "none"}
+      )
     expect(tried).to include("looked_at" => 28, "batch" => nil)
     expect(tried["by_rule"].first).to include("rule" => "r54", "name" => be_a(String))
     done = ask(:post, "/api/tables/pieces/bulk", {do: "change", ids: [1, 2], typed: {maker_note: "Seen"}, keep: "all"})
     expect(done).to include("saved" => 2, "refused" => 0)
-    [{do: "explode", keep: "all"}, {do: "change", ids: [1], keep: "all", typed: {nothing: 1}}, {do: "change", ids: [1], keep: "perhaps", typed: {peak: 1}}, {do: "delete", filter: "peak >", keep: "none"}].each do |body|
-      expect([ask(:post, "/api/tables/pieces/bulk", body), status].last).to eq(422), body.to_s
-    end
-    [{records: []}, {records: [5]}, {records: [{typed: 5}]}, {records: [{typed: {}, id: "x"}]}].each { |body| expect([ask(:post, "/api/tables/pieces/batch", body), status].last).to eq(400), body.to_s }
+    [
+      {do: "explode", keep: "all"},
+      {do: "change", ids: [1], keep: "all", typed: {nothing: 1}},
+      {do: "change", ids: [1], keep: "perhaps", typed: {peak: 1}},
+      {do: "delete", filter: "peak >", keep: "none"}
+    ].each { |body| expect([ask(:post, "/api/tables/pieces/bulk", body), status].last).to eq(422), body.to_s }
+    [
+      {records: []},
+      {records: [5]},
+      {records: [{typed: 5}]},
+      {records: [{typed: {}, id: "x"}]}
+    ].each { |body| expect([ask(:post, "/api/tables/pieces/batch", body), status].last).to eq(400), body.to_s }
     sign_in_as("Hale Orrin")
     expect([ask(:post, "/api/tables/pieces/bulk", {do: "delete", ids: [1], keep: "all"}), status].last).to eq(403)
   end

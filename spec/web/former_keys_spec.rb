@@ -13,14 +13,21 @@ RSpec.describe "Keys from before a renaming, over HTTP" do
     filter = Rack::Utils.escape("#{key} is not blank and len(\"\" & #{key}) > 0")
     number = ask(:post, "#{at}/records", {typed: good_piece.merge(key => value)})["id"]
     answers = [
-      ask(:get, "#{at}/records?fields=#{key}&filter=#{filter}&sort=-#{key}")["records"].map { |each| each["values"][key] },
+      ask(:get, "#{at}/records?fields=#{key}&filter=#{filter}&sort=-#{key}")["records"].map do |each|
+        each["values"][key]
+      end,
       ask(:get, "#{at}/totals?fields=#{key}&filter=#{filter}")["fields"][key],
       ask(:get, "#{at}/records/#{number}")["values"][key],
       ask(:patch, "#{at}/records/#{number}", {typed: {key => other}})["values"][key],
       ask(:post, "#{at}/batch", {records: [{id: number, typed: {key => value}}]})["report"]["saved"],
       ask(:post, "#{at}/bulk", {do: "change", keep: "all", ids: [number], typed: {key => other}})["saved"],
       ask(:get, "/api/history?table=#{table}&field=#{key}&record=#{number}")["entries"].length,
-      ask(:get, "/api/tables/clays/records?filter=#{Rack::Utils.escape("count(#{table} where #{key} is not blank) > 0")}")["records"].map { |each| each["id"] }
+      ask(
+        :get,
+        "/api/tables/clays/records?filter=#{Rack::Utils.escape("count(#{table} where #{key} is not blank) > 0")}"
+      )[
+        "records"
+      ].map { |each| each["id"] }
     ]
     ask(:delete, "#{at}/records/#{number}")
     [answers, status]
@@ -30,7 +37,12 @@ RSpec.describe "Keys from before a renaming, over HTTP" do
     {"piece" => %w[Jug Pot], "maker_note" => ["Thin", nil], "fragile" => [true, false]}.each do |key, (value, other)|
       before = script("pieces", key, value, other)
       was = workspace.table("pieces").field(key).label
-      now = ask(:patch, "/api/tables/pieces/fields/#{key}", {label: "Called #{key} anew", aliases: []})["fields"].find { |each| each["aliases"] == [key] }["key"]
+      now =
+        ask(:patch, "/api/tables/pieces/fields/#{key}", {label: "Called #{key} anew", aliases: []})[
+          "fields"
+        ].find { |each| each["aliases"] == [key] }[
+          "key"
+        ]
       expect(now).to eq("called_#{key}_anew")
       change(:ChangeTable, table: "pieces", parts: {"label" => "Works"})
       expect(script("pieces", key, value, other)).to eq(before)
@@ -52,6 +64,8 @@ RSpec.describe "Keys from before a renaming, over HTTP" do
     expect([ask(:patch, "/api/tables/pieces/fields/work", {aliases: %w[piece tag]}), status].last).to eq(422)
     kept = Core::Design::ProjectFile.read(Core::Design::ProjectFile.write(workspace.project)).project
     expect(kept.table("pieces").field("work").aliases).to eq(["piece"])
-    expect(ask(:patch, "/api/tables/pieces/fields/piece", {label: "Work piece"})["fields"].map { |each| each["aliases"] }).to include(%w[piece work])
+    expect(
+      ask(:patch, "/api/tables/pieces/fields/piece", {label: "Work piece"})["fields"].map { |each| each["aliases"] }
+    ).to include(%w[piece work])
   end
 end

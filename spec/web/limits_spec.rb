@@ -14,7 +14,14 @@ RSpec.describe "Limits before work, over HTTP" do
     def rewind = nil
   end
 
-  def keyed(body, **more) = {"CONTENT_TYPE" => "application/json", "HTTP_IDEMPOTENCY_KEY" => "one", "rack.input" => body, **more.transform_keys(&:to_s)}
+  def keyed(body, **more) =
+    {
+      "CONTENT_TYPE" => "application/json",
+      "HTTP_IDEMPOTENCY_KEY" => "one",
+      "rack.input" => body,
+      **more.transform_keys(&:to_s)
+    }
+
   def remembered = UpTack::Store::Answer.count
 
   it "reads nothing, and holds nothing, for whoever is not signed in" do
@@ -25,14 +32,25 @@ RSpec.describe "Limits before work, over HTTP" do
 
   it "reads no more of a body than is taken, and remembers no answer with a secret in it" do
     sign_in_as("Odile Marsh")
-    custom_request("POST", "/api/tables/pieces/records", nil, keyed(StringIO.new("{\"typed\": \"#{"x" * 9_000_000}\"}"), HTTP_X_WRITE_KEY: @write_key, CONTENT_LENGTH: "9000015"))
+    custom_request(
+      "POST",
+      "/api/tables/pieces/records",
+      nil,
+      keyed(
+        StringIO.new("{\"typed\": \"#{"x" * 9_000_000}\"}"),
+        HTTP_X_WRITE_KEY: @write_key,
+        CONTENT_LENGTH: "9000015"
+      )
+    )
     expect([status, remembered]).to eq([413, 0])
     made = ask(:post, "/api/tokens", {name: "Script", role: "reader", days: 1}, {"HTTP_IDEMPOTENCY_KEY" => "two"})
     expect([status, made.key?("token"), remembered]).to eq([201, true, 0])
     saved = ask(:post, "/api/tables/pieces/records", {typed: good_piece}, {"HTTP_IDEMPOTENCY_KEY" => "three"})
     first = last_response.headers
     expect([status, remembered]).to eq([201, 1])
-    expect(ask(:post, "/api/tables/pieces/records", {typed: good_piece}, {"HTTP_IDEMPOTENCY_KEY" => "three"})).to eq(saved)
+    expect(
+      ask(:post, "/api/tables/pieces/records", {typed: good_piece}, {"HTTP_IDEMPOTENCY_KEY" => "three"})
+    ).to eq(saved)
     expect(last_response.headers.to_h).to include(first.to_h.except("content-length", "set-cookie"))
     expect(pieces.count).to eq(29)
   end
@@ -55,7 +73,9 @@ RSpec.describe "Limits before work, over HTTP" do
     2.times { ask(:post, "/api/tables/pieces/records", {typed: good_piece}, {"HTTP_IDEMPOTENCY_KEY" => "four"}) }
     expect([writing, pieces.count]).to eq([false, 29])
     UpTack::Store::Answer.find_by(key: "four").update!(UpTack::Store::Answer::DONE)
-    expect(ask(:post, "/api/tables/pieces/records", {typed: good_piece}, {"HTTP_IDEMPOTENCY_KEY" => "four"})["code"]).to eq("done_before")
+    expect(
+      ask(:post, "/api/tables/pieces/records", {typed: good_piece}, {"HTTP_IDEMPOTENCY_KEY" => "four"})["code"]
+    ).to eq("done_before")
     expect([status, pieces.count]).to eq([409, 29])
   end
 
@@ -77,9 +97,13 @@ RSpec.describe "Limits before work, over HTTP" do
   it "stops within one record, whose texts a condition goes through over and over" do
     sign_in_as("Hale Orrin")
     looks = 0
-    allow(UpTack::Store::Deadline).to receive(:look) { ((looks += 1) > 20) ? raise(UpTack::Store::Deadline::Passed) : nil }
+    allow(UpTack::Store::Deadline).to receive(:look) {
+      ((looks += 1) > 20) ? raise(UpTack::Store::Deadline::Passed) : nil
+    }
     dear = (1..12).map { |n| "len(substitute(rept(piece, 2000), \"u\", \"u#{n}\"))" }.join(" + ")
-    expect([ask(:get, "/api/tables/pieces/records?filter=#{Rack::Utils.escape("#{dear} > 1")}")["code"], looks]).to eq(["too_slow", 21])
+    expect(
+      [ask(:get, "/api/tables/pieces/records?filter=#{Rack::Utils.escape("#{dear} > 1")}")["code"], looks]
+    ).to eq(["too_slow", 21])
   end
 
   it "stops no file while it is written, and none before its records are found" do
@@ -93,7 +117,9 @@ RSpec.describe "Limits before work, over HTTP" do
     ask(:get, "/api/tables/pieces/export.csv")
     expect([status, CSV.parse(last_response.body).length, passed]).to match([200, 29, be >= 120])
     sign_in_as("Odile Marsh")
-    allow(UpTack::Store::RecordTable).to receive(:new).and_wrap_original { |made, *rest| (passed += 60) && made.call(*rest) }
+    allow(UpTack::Store::RecordTable).to receive(:new).and_wrap_original { |made, *rest|
+      (passed += 60) && made.call(*rest)
+    }
     %w[sql sqlite3 zip].each { |kind| expect([kind, ask(:get, "/api/export.#{kind}") && status]).to eq([kind, 200]) }
   end
 
@@ -116,7 +142,14 @@ RSpec.describe "Limits before work, over HTTP" do
 
   it "answers the same however often a question gives way" do
     sign_in_as("Hale Orrin")
-    asked = -> { ask(:get, "/api/tables/pieces/records?filter=#{Rack::Utils.escape("piece is not blank and len(\"\" & piece) > 0")}")["records"].length }
+    asked = -> do
+      ask(
+        :get,
+        "/api/tables/pieces/records?filter=#{Rack::Utils.escape("piece is not blank and len(\"\" & piece) > 0")}"
+      )[
+        "records"
+      ].length
+    end
     expect(asked.call).to eq(28)
     stub_const("UpTack::Store::Deadline::SLICE", -1)
     UpTack::UseCases::Selection::KNOWN.clear
@@ -138,7 +171,9 @@ RSpec.describe "Limits before work, over HTTP" do
     stub_const("UpTack::UseCases::Imports::Uploads::QUOTA", 100)
     uploads = UpTack::UseCases::Imports::Uploads.new(person("Bram Tolley"))
     kept = uploads.add(StringIO.new("a,b\n#{"1,2\n" * 15}"), "one.csv")
-    expect { uploads.add(StringIO.new("x" * 60), "two.csv") }.to raise_error(UpTack::UseCases::Imports::Uploads::TooLarge)
+    expect { uploads.add(StringIO.new("x" * 60), "two.csv") }.to raise_error(
+      UpTack::UseCases::Imports::Uploads::TooLarge
+    )
     File.utime(Time.now - 90_000, Time.now - 90_000, kept.path)
     UpTack::UseCases::Imports::Uploads.forget_old
     expect { uploads.find(kept.id) }.to raise_error(UpTack::Store::NotFound)

@@ -22,17 +22,27 @@ RSpec.describe "The pages that the application serves" do
     styles = Dir[File.join(UpTack::Web::Application::UI, "assets", "*.css")].map { |file| File.read(file) }.join
     fonts = styles.scan(/url\(([^)]+)\)/).flatten
     expect(fonts).not_to be_empty
-    expect(fonts).to all(start_with("/assets/").or(start_with("./")).or(start_with("data:image/svg")).or(start_with("\"data:image/svg")))
+    expect(fonts).to all(
+      start_with("/assets/").or(start_with("./")).or(start_with("data:image/svg")).or(start_with("\"data:image/svg"))
+    )
   end
 
   it "keeps answers of the API out of caches, and everything under a strict policy" do
     get "/api/tables"
     expect(last_response.headers["Cache-Control"]).to include("no-store")
-    expect(last_response.headers["Content-Security-Policy"]).to include("default-src 'none'").and include("frame-ancestors 'none'")
-    expect(last_response.headers).to include("X-Content-Type-Options" => "nosniff", "X-Frame-Options" => "DENY", "Referrer-Policy" => "same-origin")
+    expect(last_response.headers["Content-Security-Policy"]).to include("default-src 'none'").and include(
+            "frame-ancestors 'none'"
+          )
+    expect(last_response.headers).to include(
+      "X-Content-Type-Options" => "nosniff",
+      "X-Frame-Options" => "DENY",
+      "Referrer-Policy" => "same-origin"
+    )
     nonces = Array.new(2) { get("/") && last_response.headers["Content-Security-Policy"][/'nonce-([^']+)'/, 1] }
     expect(last_response.body).to include(nonces.last)
-    expect([nonces.uniq.length, last_response.headers["Content-Security-Policy"]]).to match([2, /script-src 'self'; style-src-elem 'self' 'nonce/])
+    expect([nonces.uniq.length, last_response.headers["Content-Security-Policy"]]).to match(
+      [2, /script-src 'self'; style-src-elem 'self' 'nonce/]
+    )
   end
 
   it "tells in the session what an undo would take back, and what could be done again" do
@@ -48,7 +58,19 @@ RSpec.describe "The pages that the application serves" do
     change(:ChangeField, table: "pieces", field: "stage", parts: {"label" => "State"})
     save_piece({"state" => "Bisque fired"}, id: 25)
     entry = ask(:get, "/api/history?table=pieces")["entries"].first
-    expect(entry["changes"].first(1)).to eq([{"field" => "State", "id" => "f35", "key" => "state", "back" => true, "before" => "Drying", "after" => "Bisque fired", "rule" => nil}])
+    expect(entry["changes"].first(1)).to eq(
+      [
+        {
+          "field" => "State",
+          "id" => "f35",
+          "key" => "state",
+          "back" => true,
+          "before" => "Drying",
+          "after" => "Bisque fired",
+          "rule" => nil
+        }
+      ]
+    )
     change(:RemoveField, table: "pieces", field: "state")
     entry = ask(:get, "/api/history?table=pieces")["entries"].first
     expect(entry["changes"].first.values_at("field", "key")).to eq(["State", nil])

@@ -4,7 +4,9 @@ require "web_helper"
 
 RSpec.describe "Typing it right, over HTTP" do
   def records = "/api/tables/pieces/records"
-  def messages = JSON.parse(last_response.body)["answer"]["messages"].to_h { |message| [message["field"], message["message"]] }
+
+  def messages =
+    JSON.parse(last_response.body)["answer"]["messages"].to_h { |message| [message["field"], message["message"]] }
 
   describe "the same rules hold on every way in" do
     ways = {
@@ -13,10 +15,22 @@ RSpec.describe "Typing it right, over HTTP" do
       "a program" => ->(typed) { ask(:patch, "#{records}/28", {typed: typed}) }
     }
     refused = {
-      {"shelf_code" => "kd-01"} => {"shelf_code" => "One more digit is missing."}, {"shelf_code" => "RD-851"} => {"shelf_code" => "Another piece stands there; a shelf holds one piece at a time."},
-      {"absorption" => "100.1"} => {"absorption" => "Absorption is a percentage, 0 to 100."}, {"peak" => "599"} => {"peak" => "Our kilns run from 600 to 1300 °C."},
-      {"clay_family" => "Stoneware", "clay" => "Snowfall", "peak" => "1290"} => {"clay" => "That clay is of another family; pick the family first, or leave it blank.", "peak" => "Peak is above what Snowfall can take: 1,280."},
-      {"collected_on" => "1 nov 2026"} => {"collected_on" => "Collected on is written by a rule and can't be typed."}, {"maker" => "Ansa Velt"} => {"maker" => "Maker: several are called “Ansa Velt” (No. 1, No. 6); pick the one that is meant."}
+      {"shelf_code" => "kd-01"} => {"shelf_code" => "One more digit is missing."},
+      {"shelf_code" => "RD-851"} => {
+        "shelf_code" => "Another piece stands there; a shelf holds one piece at a time."
+      },
+      {"absorption" => "100.1"} => {"absorption" => "Absorption is a percentage, 0 to 100."},
+      {"peak" => "599"} => {"peak" => "Our kilns run from 600 to 1300 °C."},
+      {"clay_family" => "Stoneware", "clay" => "Snowfall", "peak" => "1290"} => {
+        "clay" => "That clay is of another family; pick the family first, or leave it blank.",
+        "peak" => "Peak is above what Snowfall can take: 1,280."
+      },
+      {"collected_on" => "1 nov 2026"} => {
+        "collected_on" => "Collected on is written by a rule and can't be typed."
+      },
+      {"maker" => "Ansa Velt"} => {
+        "maker" => "Maker: several are called “Ansa Velt” (No. 1, No. 6); pick the one that is meant."
+      }
     }
     ways.each do |way, send|
       it "by #{way}: refused, at the field to mend" do
@@ -27,8 +41,14 @@ RSpec.describe "Typing it right, over HTTP" do
       end
 
       it "by #{way}: brought into form, tidied, cleared and copied" do
-        settled = instance_exec({"shelf_code" => "zz 404", "maker" => "teodor quill", "clay" => 4, "clay_family" => "porcelain"}, &send)
-        expect([status, settled["texts"].values_at("shelf_code", "maker", "maker_phone", "clay_limit")]).to eq([status, ["ZZ-404", "Teodor Quill", "01 555 0117", "1280 °C"]])
+        settled =
+          instance_exec(
+            {"shelf_code" => "zz 404", "maker" => "teodor quill", "clay" => 4, "clay_family" => "porcelain"},
+            &send
+          )
+        expect([status, settled["texts"].values_at("shelf_code", "maker", "maker_phone", "clay_limit")]).to eq(
+          [status, ["ZZ-404", "Teodor Quill", "01 555 0117", "1280 °C"]]
+        )
         cleared = ask(:patch, "#{records}/#{settled["id"]}", {typed: {"clay_family" => "stoneware"}})
         expect(cleared["texts"].values_at("clay_family", "clay")).to eq(["Stoneware", ""])
       end
@@ -37,14 +57,18 @@ RSpec.describe "Typing it right, over HTTP" do
     it "tells the way in History" do
       ask(:patch, "#{records}/28", {typed: {"hold" => 16}, way: "grid"})
       ask(:patch, "#{records}/28", {typed: {"hold" => 17}, way: "tidy"})
-      expect(ask(:get, "/api/history?table=pieces&record=28")["entries"].first(2).map { |entry| entry["way"] }).to eq(%w[api grid])
+      expect(ask(:get, "/api/history?table=pieces&record=28")["entries"].first(2).map { |entry| entry["way"] }).to eq(
+        %w[api grid]
+      )
     end
   end
 
   it "locks an issued order for clerks, and lets nobody but a builder change it" do
     sign_in_as("Senna Whitlock")
     ask(:patch, "/api/tables/orders/records/3", {typed: {"agreed" => 13, "what" => "Snowfall, 6 kg"}})
-    expect([status, JSON.parse(last_response.body)["answer"]["messages"].map { |message| message["message"] }]).to eq([422, ["An issued order can no longer be changed; ask a builder."]])
+    expect([status, JSON.parse(last_response.body)["answer"]["messages"].map { |message| message["message"] }]).to eq(
+      [422, ["An issued order can no longer be changed; ask a builder."]]
+    )
     sign_in_as("Odile Marsh")
     ask(:patch, "/api/tables/orders/records/3", {typed: {"agreed" => 13}})
     expect(status).to eq(200)
@@ -61,29 +85,63 @@ RSpec.describe "Typing it right, over HTTP" do
     warning = JSON.parse(last_response.body)["answer"]["messages"].first
     expect([status, warning["passable"]]).to eq([422, true])
     saved = ask(:post, records, {typed: typed, reasons: {warning["rule"] => "A commission."}})
-    expect(ask(:get, "/api/history?table=pieces&record=#{saved["id"]}")["entries"].first["passed"]).to eq([{"message" => warning["message"], "reason" => "A commission."}])
+    expect(ask(:get, "/api/history?table=pieces&record=#{saved["id"]}")["entries"].first["passed"]).to eq(
+      [{"message" => warning["message"], "reason" => "A commission."}]
+    )
     ask(:post, records, {typed: typed, reasons: ["x"]})
     expect(status).to eq(400)
   end
 
   it "streams an effect, line by line, and tells mistakes in it" do
     lines = ask(:post, "/api/tables/pieces/rules/effect", {kind: "limits", field: "hold", high: "15"})
-    expect([last_response.media_type, lines.last["counts"], lines.last["looked_at"]]).to eq(["application/x-ndjson", {"refused" => 13, "passed" => 15}, 28])
+    expect([last_response.media_type, lines.last["counts"], lines.last["looked_at"]]).to eq(
+      ["application/x-ndjson", {"refused" => 13, "passed" => 15}, 28]
+    )
     wrong = ask(:post, "/api/tables/pieces/rules/effect", {kind: "limits", field: "hold", low: "9", high: "5"}).last
     expect(wrong["problems"].first["message"]).to eq("The lowest, 9, is above the highest, 5: nothing could be both.")
   end
 
   it "reads masks from text, pieces and examples" do
-    expect(ask(:post, "/api/masks", {mask: "2UPPER \"-\" 3DIGIT", text: "kd01", bare: true})).to include("words" => "two capitals, “-”, three digits", "fit" => {"text" => "KD-01", "complete" => false, "message" => "one more digit is missing"})
-    expect(ask(:post, "/api/masks", {pieces: [{class: "DIGIT", least: 1, most: 2}, {text: ":"}, {optional: [{class: "UPPER", least: 1, most: 1}]}]})["mask"]).to eq("1*2DIGIT \":\" [ UPPER ]")
+    expect(ask(:post, "/api/masks", {mask: "2UPPER \"-\" 3DIGIT", text: "kd01", bare: true})).to include(
+      "words" => "two capitals, “-”, three digits",
+      "fit" => {"text" => "KD-01", "complete" => false, "message" => "one more digit is missing"}
+    )
+    expect(
+      ask(
+        :post,
+        "/api/masks",
+        {
+          pieces: [
+            {class: "DIGIT", least: 1, most: 2},
+            {text: ":"},
+            {optional: [{class: "UPPER", least: 1, most: 1}]}
+          ]
+        }
+      )[
+        "mask"
+      ]
+    ).to eq("1*2DIGIT \":\" [ UPPER ]")
     expect(ask(:post, "/api/masks", {example: "KD-017"})["readings"].length).to eq(4)
-    [{mask: "3DIGT"}, {mask: ""}, {pieces: [{text: "\""}]}, {pieces: [{optional: [[]]}]}, {mask: 5}].each { |body| expect(ask(:post, "/api/masks", body)["problem"]).to include("part" => "mask") }
+    [
+      {mask: "3DIGT"},
+      {mask: ""},
+      {pieces: [{text: "\""}]},
+      {pieces: [{optional: [[]]}]},
+      {mask: 5}
+    ].each { |body| expect(ask(:post, "/api/masks", body)["problem"]).to include("part" => "mask") }
     expect(ask(:get, "/api/masks/ready-made").map { |each| each["mask"] }).to include("5DIGIT")
   end
 
   it "tries clean-ups and formats, and says what is wrong with them" do
-    expect(ask(:post, "/api/tidying", {steps: [{do: "trim"}, {do: "upper"}], text: " kd "})).to eq("problem" => nil, "words" => "trim spaces at the ends, all capitals", "before" => " kd ", "after" => "KD")
-    [nil, "x", [5], [{}], [{do: 5}], [{do: "polish"}], [{do: "replace", from: 5}]].each { |steps| expect(ask(:post, "/api/tidying", {steps: steps})["problem"]).to be_a(String) }
+    expect(ask(:post, "/api/tidying", {steps: [{do: "trim"}, {do: "upper"}], text: " kd "})).to eq(
+      "problem" => nil,
+      "words" => "trim spaces at the ends, all capitals",
+      "before" => " kd ",
+      "after" => "KD"
+    )
+    [nil, "x", [5], [{}], [{do: 5}], [{do: "polish"}], [{do: "replace", from: 5}]].each do |steps|
+      expect(ask(:post, "/api/tidying", {steps: steps})["problem"]).to be_a(String)
+    end
     expect(ask(:get, "/api/tidying").length).to eq(12)
     found = ask(:post, "/api/formats", {type: "number", decimals: 1, format: {group: true, after: " g"}})
     expect(found["examples"]).to eq(["1,234.5 g", "-0.3 g", "1,000,000.0 g"])
@@ -102,7 +160,9 @@ RSpec.describe "Typing it right, over HTTP" do
     expect(ask(:post, "/api/tables/members/suggestions/ignore", {})).to eq("ignored" => 3)
     expect(ask(:delete, "/api/tables/members/suggestions/ignored")).to eq("ignored" => 3)
     expect([ask(:post, "/api/history/batches/999/undo", {}), status].last).to eq(404)
-    [5, ["x"], [{"id" => "a"}], {"a" => 1}].each { |picked| expect([ask(:post, "/api/tables/members/suggestions/accept", {picked: picked}), status].last).to eq(400) }
+    [5, ["x"], [{"id" => "a"}], {"a" => 1}].each do |picked|
+      expect([ask(:post, "/api/tables/members/suggestions/accept", {picked: picked}), status].last).to eq(400)
+    end
   end
 
   it "keeps lists, notices and brought-in details" do
@@ -118,13 +178,19 @@ RSpec.describe "Typing it right, over HTTP" do
     expect(table["fields"].map { |field| field["label"] }.slice(2, 2)).to eq(["Maker", "Maker: E-mail"])
     expect([ask(:post, "/api/tables/pieces/details", {link: "tag", detail: "email"}), status].last).to eq(422)
     expect(ask(:get, "/api/tables/pieces/rules/open").values).to eq([4])
-    expect(ask(:post, "/api/tables/pieces/fields/maker/candidates", {text: "velt", typed: {}}).map { |match| match["id"] }).to eq([1, 6])
+    expect(
+      ask(:post, "/api/tables/pieces/fields/maker/candidates", {text: "velt", typed: {}}).map do |match|
+        match["id"]
+      end
+    ).to eq([1, 6])
     expect([ask(:post, "/api/tables/pieces/fields/tag/candidates", {text: "velt"}), status].last).to eq(422)
   end
 
   # Each run takes other ones for each part, so that all are met in time.
   it "refuses rules of odd shapes with words" do
-    odd = [5, [], {}, "x", -1, 10**30, [[]], {"a" => {}}, true, nil].shuffle(random: Random.new(RSpec.configuration.seed)).cycle
+    odd = [5, [], {}, "x", -1, 10**30, [[]], {"a" => {}}, true, nil].shuffle(
+      random: Random.new(RSpec.configuration.seed)
+    ).cycle
     Core::Rules.all.each do |kind, type|
       type::PARTS.each do |part|
         Array.new(3) { odd.next }.each do |value|
@@ -137,6 +203,8 @@ RSpec.describe "Typing it right, over HTTP" do
 
   it "takes a megabyte in a masked field for what it is" do
     ask(:post, "/api/tables/pieces/draft", {typed: {"shelf_code" => "1" * 1_048_576}})
-    expect(JSON.parse(last_response.body)["messages"].map { |message| message["message"] }).to include("Shelf code holds at most 4,000 characters; this is 1,048,576.")
+    expect(JSON.parse(last_response.body)["messages"].map { |message| message["message"] }).to include(
+      "Shelf code holds at most 4,000 characters; this is 1,048,576."
+    )
   end
 end

@@ -18,7 +18,11 @@ RSpec.describe "What is hidden, over HTTP" do
   def unpacked(response)
     return response.body.dup.force_encoding("UTF-8").scrub unless response.body.start_with?("PK")
 
-    Zip::File.open_buffer(StringIO.new(response.body)).select(&:file?).map { |entry| entry.get_input_stream.read.force_encoding("UTF-8").scrub }.join
+    Zip::File
+      .open_buffer(StringIO.new(response.body))
+      .select(&:file?)
+      .map { |entry| entry.get_input_stream.read.force_encoding("UTF-8").scrub }
+      .join
   end
 
   # Closes a table and some fields to a role, and what is calculated from them when it is read.
@@ -27,11 +31,20 @@ RSpec.describe "What is hidden, over HTTP" do
     hidden = fields.dup
     loop do
       visible = Core::Design::Visibility.new(workspace.project, role)
-      hidden.each { |key, field| change(:ChangeField, table: key, field: field, parts: {"access" => {role => "nothing"}}) }
-      more = workspace.project.tables.flat_map do |design|
-        visible = Core::Design::Visibility.new(workspace.project, role)
-        design.fields.select { |field| visible.field?(field) && (rule = design.calculation(field.key)) && !visible.references?(rule.references(design)) }.map { |field| [design.key, field.key] }
+      hidden.each do |key, field|
+        change(:ChangeField, table: key, field: field, parts: {"access" => {role => "nothing"}})
       end
+      more =
+        workspace.project.tables.flat_map do |design|
+          visible = Core::Design::Visibility.new(workspace.project, role)
+          design
+            .fields
+            .select do |field|
+              visible.field?(field) && (rule = design.calculation(field.key)) &&
+                !visible.references?(rule.references(design))
+            end
+            .map { |field| [design.key, field.key] }
+        end
       break if (more - hidden).empty?
 
       hidden |= more
@@ -47,8 +60,10 @@ RSpec.describe "What is hidden, over HTTP" do
         next if visible.table?(table) && visible.field?(field)
 
         case field.type
-        when "text", "long_text" then rows(table.key).update_all("\"#{field.key}\" = '#{mark.call(1)} ' || id")
-        when "number" then rows(table.key).update_all("\"#{field.key}\" = 7310000 + id")
+        when "text", "long_text"
+          rows(table.key).update_all("\"#{field.key}\" = '#{mark.call(1)} ' || id")
+        when "number"
+          rows(table.key).update_all("\"#{field.key}\" = 7310000 + id")
         end
       end
     end
@@ -58,7 +73,14 @@ RSpec.describe "What is hidden, over HTTP" do
 
   people.each do |role, name|
     it "shows a #{role} nothing of it in any answer" do
-      candidates = workspace.project.tables.flat_map { |table| table.fields.reject { |field| field == table.title_field || field.link? || table.given?(field.key) }.select { |field| %w[text long_text number].include?(field.type) }.map { |field| [table.key, field.key] } }
+      candidates =
+        workspace.project.tables.flat_map do |table|
+          table
+            .fields
+            .reject { |field| field == table.title_field || field.link? || table.given?(field.key) }
+            .select { |field| %w[text long_text number].include?(field.type) }
+            .map { |field| [table.key, field.key] }
+        end
       closed = %w[clays members orders titles firings].sample(random: random)
       hidden = close(role, closed, candidates.sample(6, random: random).reject { |table, _| table == closed })
       hidden_labels = hidden.map { |table, key| workspace.table(table).field(key).label }
@@ -66,13 +88,16 @@ RSpec.describe "What is hidden, over HTTP" do
       sign_in_as(name)
       leaks = []
       walked = 0
-      look = lambda do |method, path, body = nil|
-        ask(method, path, body)
-        walked += 1
-        text = unpacked(last_response)
-        leaks << "#{method} #{path} #{body}: #{text[/.{0,60}(zq\d+secret|7310\d{3}|7,310,\d{3}).{0,40}/m]}" if shows?(text)
-        [status, text]
-      end
+      look =
+        lambda do |method, path, body = nil|
+          ask(method, path, body)
+          walked += 1
+          text = unpacked(last_response)
+          if shows?(text)
+            leaks << "#{method} #{path} #{body}: #{text[/.{0,60}(zq\d+secret|7310\d{3}|7,310,\d{3}).{0,40}/m]}"
+          end
+          [status, text]
+        end
       escape = ->(text) { Rack::Utils.escape(text) }
       least = ->(operation) { UpTack::Web::Guard::Access.enough?(role, operation["x-least"]) }
 
@@ -83,21 +108,43 @@ RSpec.describe "What is hidden, over HTTP" do
         workspace.project.tables.each do |table|
           next if table != workspace.project.tables.first && !template.include?("{table}")
 
-          names = {"table" => table.key, "id" => "1", "field" => table.fields.first.key, "other" => workspace.project.tables.sample(random: random).key, "link" => table.fields.find(&:link?)&.key || "none", "job" => "none", "list" => "l102", "batch" => "1", "entry" => "1"}
+          names = {
+            "table" => table.key,
+            "id" => "1",
+            "field" => table.fields.first.key,
+            "other" => workspace.project.tables.sample(random: random).key,
+            "link" => table.fields.find(&:link?)&.key || "none",
+            "job" => "none",
+            "list" => "l102",
+            "batch" => "1",
+            "entry" => "1"
+          }
           path = template.gsub(/\{(\w+)\}/) { names.fetch(Regexp.last_match(1), "1") }
           look.call(:get, path)
           # SEEN=all for every question instead of some of them.
           asked = hidden.select { |key, _| key == table.key }.map(&:last) + table.fields.select(&:link?).map(&:key)
           asked = asked.sample(1, random: random) unless ENV["SEEN"]
           asked.each do |key|
-            ["fields=#{key}", "sort=-#{key}", "filter=#{escape.call("#{key} is not blank")}", "field=#{key}&table=#{table.key}", "filter=#{escape.call("#{key[0..-2]}x > 1")}"].sample(ENV["SEEN"] ? 5 : 2, random: random).each { |query| look.call(:get, "#{path}?#{query}") }
+            [
+              "fields=#{key}",
+              "sort=-#{key}",
+              "filter=#{escape.call("#{key} is not blank")}",
+              "field=#{key}&table=#{table.key}",
+              "filter=#{escape.call("#{key[0..-2]}x > 1")}"
+            ].sample(ENV["SEEN"] ? 5 : 2, random: random).each { |query| look.call(:get, "#{path}?#{query}") }
           end
-          ["search=zq1secret", "text=zq1secret", "text=7310001"].sample(ENV["SEEN"] ? 3 : 1, random: random).each { |query| look.call(:get, "#{path}?#{query}") }
+          %w[search=zq1secret text=zq1secret text=7310001].sample(ENV["SEEN"] ? 3 : 1, random: random)
+            .each { |query| look.call(:get, "#{path}?#{query}") }
         end
       end
       # Links back, to and from what is closed.
       workspace.project.tables.each do |table|
-        table.neighbours.links_to(table.key).each { |other, field| look.call(:get, "/api/tables/#{table.key}/records/1/lines/#{other.key}/#{field.key}") }
+        table
+          .neighbours
+          .links_to(table.key)
+          .each do |other, field|
+            look.call(:get, "/api/tables/#{table.key}/records/1/lines/#{other.key}/#{field.key}")
+          end
         look.call(:get, "/api/history?table=#{table.key}")
       end
       if role == "clerk"
@@ -106,29 +153,60 @@ RSpec.describe "What is hidden, over HTTP" do
           look.call(:post, "#{at}/draft", {typed: {}})
           look.call(:post, "#{at}/draft", {typed: {}, id: 1})
           look.call(:get, "#{at}/records/1/deletion")
-          table.fields.select(&:link?).each { |field| ["", "zq1secret", "a"].each { |text| look.call(:post, "#{at}/fields/#{field.key}/candidates", {text: text, typed: {}}) } }
+          table
+            .fields
+            .select(&:link?)
+            .each do |field|
+              ["", "zq1secret", "a"].each do |text|
+                look.call(:post, "#{at}/fields/#{field.key}/candidates", {text: text, typed: {}})
+              end
+            end
           look.call(:post, "#{at}/bulk", {do: "copy", ids: [1, 2], keep: "none"})
           look.call(:post, "#{at}/bulk", {do: "delete", ids: [1, 2], keep: "none"})
           look.call(:delete, "#{at}/records/1")
           look.call(:post, "#{at}/records", {typed: {}})
           look.call(:post, "#{at}/formula", {formula: "#{table.fields.last.key[0..-2]}q + 1"})
           # A right guess is told as little as a wrong one.
-          hidden.select { |key, _| key == table.key }.each do |_, key|
-            stored = table.kept?(key) ? rows(table.key).where(id: 3).pick(Arel.sql("\"#{key}\"")) : 1
-            [[:patch, "#{at}/records/3", ->(value) { {typed: {key => value}} }], [:post, "#{at}/draft", ->(value) { {id: 3, typed: {key => value}} }], [:post, "#{at}/batch", ->(value) { {records: [{id: 3, typed: {key => value}}]} }], [:post, "#{at}/bulk", ->(value) { {do: "change", keep: "none", ids: [3], typed: {key => value}} }]].each do |method, path, body|
-              right, wrong = [stored.to_s, "#{stored}9"].map { |value| look.call(method, path, body.call(value)) }
-              leaks << "#{method} #{path} tells #{key} right from wrong" unless right == wrong
+          hidden
+            .select { |key, _| key == table.key }
+            .each do |_, key|
+              stored = table.kept?(key) ? rows(table.key).where(id: 3).pick(Arel.sql("\"#{key}\"")) : 1
+              [
+                [:patch, "#{at}/records/3", ->(value) { {typed: {key => value}} }],
+                [:post, "#{at}/draft", ->(value) { {id: 3, typed: {key => value}} }],
+                [:post, "#{at}/batch", ->(value) { {records: [{id: 3, typed: {key => value}}]} }],
+                [:post, "#{at}/bulk", ->(value) { {do: "change", keep: "none", ids: [3], typed: {key => value}} }]
+              ].each do |method, path, body|
+                right, wrong = [stored.to_s, "#{stored}9"].map { |value| look.call(method, path, body.call(value)) }
+                leaks << "#{method} #{path} tells #{key} right from wrong" unless right == wrong
+              end
             end
-          end
         end
       end
       hidden_labels.uniq.each do |label|
-        next if workspace.project.tables.any? { |table| Core::Design::Visibility.new(workspace.project, role).fields(table).any? { |field| field.label.include?(label) } }
+        if workspace.project.tables.any? { |table|
+             Core::Design::Visibility
+                 .new(workspace.project, role)
+                 .fields(table)
+                 .any? { |field| field.label.include?(label) }
+           }
+          next
+        end
 
         table = workspace.project.tables.find { |each| each.fields.any? { |field| field.label == label } }
-        [["/api/tables/#{table.key}", :get], ["/api/names", :get], ["/api/map", :get], ["/api/lists", :get]].each { |path, method| leaks << "#{path} names #{label}" if look.call(method, path).last.include?(JSON.generate(label)) }
+        [
+          ["/api/tables/#{table.key}", :get],
+          ["/api/names", :get],
+          ["/api/map", :get],
+          ["/api/lists", :get]
+        ].each do |path, method|
+          leaks << "#{path} names #{label}" if look.call(method, path).last.include?(JSON.generate(label))
+        end
       end
-      puts "\n#{walked} answers to a #{role} looked at; closed: #{closed}, #{hidden.map { |each| each.join(".") }.join(", ")}" if ENV["WHY"]
+      if ENV["WHY"]
+        puts "\n#{walked} answers to a #{role} looked at; " \
+               "closed: #{closed}, #{hidden.map { |each| each.join(".") }.join(", ")}"
+      end
       expect(leaks).to eq([])
     end
   end

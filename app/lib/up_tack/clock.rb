@@ -29,7 +29,10 @@ module UpTack
     # @param seconds [Integer]
     # @return [String] in words: "2 days", "3 hours", "5 minutes"
     def self.span(seconds)
-      count, unit = [[DAY, "day"], [3_600, "hour"], [60, "minute"], [1, "second"]].lazy.map { |length, name| [seconds / length, name] }.find { |number, _| number >= 1 } || [0, "second"]
+      count, unit =
+        [[DAY, "day"], [3_600, "hour"], [60, "minute"], [1, "second"]].lazy
+          .map { |length, name| [seconds / length, name] }
+          .find { |number, _| number >= 1 } || [0, "second"]
       "#{count} #{unit}#{"s" unless count == 1}"
     end
 

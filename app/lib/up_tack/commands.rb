@@ -4,7 +4,20 @@ module UpTack
   # The command line, one file a command.
   module Commands
     # @return [Hash{String=>Class}] the commands by name
-    def self.all = {"eval" => Eval, "mask" => Mask, "prove" => Prove, "export-project" => ExportProject, "import-project" => ImportProject, "sheet" => Sheet, "import" => Import, "backup" => Backup, "restore" => Restore, "check" => Check, "verify-log" => VerifyLog}
+    def self.all =
+      {
+        "eval" => Eval,
+        "mask" => Mask,
+        "prove" => Prove,
+        "export-project" => ExportProject,
+        "import-project" => ImportProject,
+        "sheet" => Sheet,
+        "import" => Import,
+        "backup" => Backup,
+        "restore" => Restore,
+        "check" => Check,
+        "verify-log" => VerifyLog
+      }
 
     # @param arguments [Array<String>] the command's name first
     # @return [Integer] the exit status
@@ -21,7 +34,10 @@ module UpTack
     # @param problems [Array<Core::Design::Problem>]
     # @return [Integer] the exit status
     def self.tell_problems(problems, path, err)
-      problems.each { |problem| err.puts "#{path}: #{"#{problem.place}: " if problem.place && !problem.message.start_with?(problem.place)}#{problem.message}" }
+      problems.each do |problem|
+        place = "#{problem.place}: " if problem.place && !problem.message.start_with?(problem.place)
+        err.puts "#{path}: #{place}#{problem.message}"
+      end
       2
     end
   end

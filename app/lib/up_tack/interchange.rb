@@ -11,7 +11,16 @@ module UpTack
   # file of any size takes no more memory than a few of its rows.
   module Interchange
     # Formats that are read, by the ending of their files.
-    READ = {"csv" => "csv", "txt" => "csv", "tsv" => "csv", "xlsx" => "xlsx", "ods" => "ods", "json" => "json", "jsonl" => "jsonl", "ndjson" => "jsonl"}.freeze
+    READ = {
+      "csv" => "csv",
+      "txt" => "csv",
+      "tsv" => "csv",
+      "xlsx" => "xlsx",
+      "ods" => "ods",
+      "json" => "json",
+      "jsonl" => "jsonl",
+      "ndjson" => "jsonl"
+    }.freeze
 
     # A file that can't be read, or not from some place on.
     class Unreadable < StandardError; end

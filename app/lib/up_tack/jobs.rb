@@ -75,7 +75,9 @@ module UpTack
 
       # @return [Job]
       # @raise [Store::NotFound]
-      def find(id) = @mutex.synchronize { @jobs[id] } || raise(Store::NotFound, "There is no such job; it may have ended a while ago.")
+      def find(id) =
+        @mutex.synchronize { @jobs[id] } ||
+          raise(Store::NotFound, "There is no such job; it may have ended a while ago.")
 
       private
 

@@ -93,17 +93,30 @@ module UpTack
       end
 
       def keep(results, revision)
-        good = Store::ProofRun.where(proof_id: results.map { |result| result.proof.id }).pluck(:proof_id, :good, :good_at).to_h { |id, steps, at| [id, [steps, at]] }
+        good =
+          Store::ProofRun
+            .where(proof_id: results.map { |result| result.proof.id })
+            .pluck(:proof_id, :good, :good_at)
+            .to_h { |id, steps, at| [id, [steps, at]] }
         rows = results.map { |result| row(result, revision, *good.fetch(result.proof.id, [nil, nil])) }
         Store::Database.write { Store::ProofRun.upsert_all(rows, unique_by: :proof_id) }
       end
 
       def row(result, revision, good, good_at)
         passed = result.state == "passed"
-        divergence = (good && !passed && result.state == "broken") ? Core::Bench::Divergence.of(JSON.parse(good), JSON.parse(JSON.generate(result.steps))) : nil
+        divergence =
+          if good && !passed && result.state == "broken"
+            Core::Bench::Divergence.of(JSON.parse(good), JSON.parse(JSON.generate(result.steps)))
+          end
         {
-          proof_id: result.proof.id, revision_id: revision, state: result.state, result: JSON.generate(result.differences.map { |each| each.to_h.slice(:expected, :actual, :field, :rules) }),
-          seen: JSON.generate(result.seen), good: passed ? JSON.generate(result.steps) : good, good_at: passed ? Time.now.utc : good_at,
+          proof_id: result.proof.id,
+          revision_id: revision,
+          state: result.state,
+          result:
+            JSON.generate(result.differences.map { |each| each.to_h.slice(:expected, :actual, :field, :rules) }),
+          seen: JSON.generate(result.seen),
+          good: passed ? JSON.generate(result.steps) : good,
+          good_at: passed ? Time.now.utc : good_at,
           divergence: divergence && JSON.generate(divergence.to_h)
         }
       end

@@ -17,7 +17,8 @@ module UpTack
     class << self
       # @return [Compiled] that of the latest revision
       def compiled
-        latest = Store::Statements.run("SELECT MAX(id) FROM up_tack_revisions").dig(0, 0) or raise Store::NotFound, "There is no project yet."
+        latest = Store::Statements.run("SELECT MAX(id) FROM up_tack_revisions").dig(0, 0) or
+          raise Store::NotFound, "There is no project yet."
         @mutex.synchronize do
           @compiled = compile(latest) unless @compiled&.revision_id == latest && @compiled.path == Store::Database.path
           @compiled
@@ -29,7 +30,14 @@ module UpTack
       def compile(id)
         project = Core::Design::Project.reopen(JSON.parse(Store::Revision.find(id).design))
         plans = project.tables.to_h { |table| [table.key, Core::Save::Plan.new(table, project.conventions)] }
-        Compiled.new(path: Store::Database.path, revision_id: id, project: project, plans: plans, ground: Core::Bench::CompiledProject.new(project, plans), partings: {})
+        Compiled.new(
+          path: Store::Database.path,
+          revision_id: id,
+          project: project,
+          plans: plans,
+          ground: Core::Bench::CompiledProject.new(project, plans),
+          partings: {}
+        )
       end
     end
 
@@ -76,7 +84,9 @@ module UpTack
     # @raise [Store::NotFound]
     def filled_in(key, form)
       design = table(key)
-      raise Store::NotFound, "There is no such form of #{design.label}; it may have been deleted." if form && !design.form(form)
+      if form && !design.form(form)
+        raise Store::NotFound, "There is no such form of #{design.label}; it may have been deleted."
+      end
 
       ground.filled_in(key, form)
     end
@@ -97,7 +107,16 @@ module UpTack
     def context(counters: Store::Counters.new, pending: nil, readings: nil)
       records = Store::LinkedRecords.new(compiled.plans, @rows ||= {})
       seen = pending ? pending.over(records) : records
-      Core::Save::Context.new(clock: clock, person: acting, records: seen, counters: counters, readings: readings, patience: Store::Deadline::LOOK).tap { |context| records.context = context }
+      Core::Save::Context
+        .new(
+          clock: clock,
+          person: acting,
+          records: seen,
+          counters: counters,
+          readings: readings,
+          patience: Store::Deadline::LOOK
+        )
+        .tap { |context| records.context = context }
     end
 
     # Runs the block in one transaction, by the design as it is once every writer

@@ -96,7 +96,8 @@ RSpec.describe "Expressions: properties on generated cases" do
   end
 
   it "gives every node a place inside its parent's, in the order of the text" do
-    text = "if clay + 2 * -tare between 1 and (wet ^ 2) then upper(left(maker, 3)) & \"-\" else old.tag & coalesce(note, user.name) & if stage in (\"a\", \"b\") then 1 else 2"
+    text = "if clay + 2 * -tare between 1 and (wet ^ 2) then upper(left(maker, 3)) & \"-\" else " \
+      "old.tag & coalesce(note, user.name) & if stage in (\"a\", \"b\") then 1 else 2"
     tree = Core::Expression.parse(text)
     expect([tree.from, tree.to]).to eq([0, text.length])
     tree.walk do |node|

@@ -44,32 +44,78 @@ RSpec.describe "Expressions along links and over linked records" do
   end
 
   {
-    ["pieces", "\"by \" & maker"] => ["`maker` is a link to Members; pick one of its fields, such as `maker.name`.", "maker"],
-    ["pieces", "maker = \"Ansa Velt\""] => ["`maker` is a link to Members; pick one of its fields, such as `maker.name`.", "maker"],
-    ["pieces", "maker + 1"] => ["`maker` is a link to Members; pick one of its fields, such as `maker.name`.", "maker"],
-    ["pieces", "maker.title & \"\""] => ["`maker.title` is a link to Titles; pick one of its fields, such as `maker.title.text`.", "maker.title"],
-    ["pieces", "upper(maker)"] => ["`maker` is a link to Members; pick one of its fields, such as `maker.name`.", "maker"],
-    ["pieces", "maker.nmae"] => ["There is no field `nmae` in Members; did you mean `name`?", "nmae"],
-    ["pieces", "name"] => ["There is no field `name`; Members has one: `maker.name`.", "name"],
-    ["pieces", "tag.name"] => ["`tag` is a text, not a link; it has no fields of its own.", "tag"],
-    ["pieces", "maker."] => ["After a dot, the key of a field is expected.", "."],
-    ["pieces", "maker = maker.title"] => ["A link to Members can't be compared with a link to Titles.", "maker = maker.title"],
-    ["members", "pieces"] => ["`pieces` are many records; put them into one value, as in `count(pieces)`.", "pieces"],
-    ["members", "count(pieces)"] => ["Pieces link here in 2 ways; say which is meant: `pieces.maker` or `pieces.helper`.", "pieces"],
-    ["members", "count(piece)"] => ["No table `piece` links to Members; did you mean `pieces`?", "piece"],
-    ["members", "count(name)"] => ["Name is one value of this record; this goes over linked records, such as `pieces`.", "name"],
-    ["members", "sum(pieces.maker.tag)"] => ["`sum` takes a number; this is a text.", "tag"],
-    ["members", "sum(pieces.maker)"] => ["Say which field of Pieces to take, as in `sum(pieces.maker.weight)`.", "sum(pieces.maker)"],
-    ["members", "count(pieces.maker.tag)"] => ["`count` counts records, not values; a condition says which: `count(pieces where tag is not blank)`.", "tag"],
-    ["members", "count(pieces.maker where weight)"] => ["`where` needs a condition, something that is yes or no; this is a number.", "weight"],
+    ["pieces", "\"by \" & maker"] => [
+      "`maker` is a link to Members; pick one of its fields, such as `maker.name`.",
+      "maker"
+    ],
+    ["pieces", "maker = \"Ansa Velt\""] => [
+      "`maker` is a link to Members; pick one of its fields, such as `maker.name`.",
+      "maker"
+    ],
+    ["pieces", "maker + 1"] => [
+      "`maker` is a link to Members; pick one of its fields, such as `maker.name`.",
+      "maker"
+    ],
+    ["pieces", "maker.title & \"\""] => [
+      "`maker.title` is a link to Titles; pick one of its fields, such as `maker.title.text`.",
+      "maker.title"
+    ],
+    %w[pieces upper(maker)] => [
+      "`maker` is a link to Members; pick one of its fields, such as `maker.name`.",
+      "maker"
+    ],
+    %w[pieces maker.nmae] => ["There is no field `nmae` in Members; did you mean `name`?", "nmae"],
+    %w[pieces name] => ["There is no field `name`; Members has one: `maker.name`.", "name"],
+    %w[pieces tag.name] => ["`tag` is a text, not a link; it has no fields of its own.", "tag"],
+    %w[pieces maker.] => ["After a dot, the key of a field is expected.", "."],
+    ["pieces", "maker = maker.title"] => [
+      "A link to Members can't be compared with a link to Titles.",
+      "maker = maker.title"
+    ],
+    %w[members pieces] => ["`pieces` are many records; put them into one value, as in `count(pieces)`.", "pieces"],
+    %w[members count(pieces)] => [
+      "Pieces link here in 2 ways; say which is meant: `pieces.maker` or `pieces.helper`.",
+      "pieces"
+    ],
+    %w[members count(piece)] => ["No table `piece` links to Members; did you mean `pieces`?", "piece"],
+    %w[members count(name)] => [
+      "Name is one value of this record; this goes over linked records, such as `pieces`.",
+      "name"
+    ],
+    %w[members sum(pieces.maker.tag)] => ["`sum` takes a number; this is a text.", "tag"],
+    %w[members sum(pieces.maker)] => [
+      "Say which field of Pieces to take, as in `sum(pieces.maker.weight)`.",
+      "sum(pieces.maker)"
+    ],
+    %w[members count(pieces.maker.tag)] => [
+      "`count` counts records, not values; a condition says which: `count(pieces where tag is " \
+        "not blank)`.",
+      "tag"
+    ],
+    ["members", "count(pieces.maker where weight)"] => [
+      "`where` needs a condition, something that is yes or no; this is a number.",
+      "weight"
+    ],
     ["members", "join(pieces.maker.tag, 1)"] => ["What stands between the parts is a text; this is a number.", "1"],
-    ["members", "count(pieces.maker where name = \"x\")"] => ["There is no field `name` in Pieces; Members has one: `maker.name`.", "name"],
-    ["members", "this.name"] => ["`this.` means the record around linked ones; here, write `name` alone.", "this.name"],
-    ["members", "sum(1)"] => ["`sum` goes over linked records, as in `sum(orders.amount where status = \"Open\")`.", "sum(1)"],
-    ["members", "counter(5)"] => ["`counter(…)` counts only in an auto-number.", "counter(5)"],
-    ["pieces", "tag fits \"3DIGT\""] => ["There is no kind of character `DIGT`; there are DIGIT, ALPHA, UPPER, LOWER, ALNUM, ANY.", "3DIGT"],
-    ["pieces", "tag fits tag"] => ["After `fits`, a mask in quotes is expected, as in `fits \"2UPPER \"\"-\"\" 3DIGIT\"`.", "tag"],
-    ["pieces", "changed(maker.name)"] => ["`changed` takes one field of this record, as in `changed(stage)`.", "."]
+    ["members", "count(pieces.maker where name = \"x\")"] => [
+      "There is no field `name` in Pieces; Members has one: `maker.name`.",
+      "name"
+    ],
+    %w[members this.name] => ["`this.` means the record around linked ones; here, write `name` alone.", "this.name"],
+    %w[members sum(1)] => [
+      "`sum` goes over linked records, as in `sum(orders.amount where status = \"Open\")`.",
+      "sum(1)"
+    ],
+    %w[members counter(5)] => ["`counter(…)` counts only in an auto-number.", "counter(5)"],
+    ["pieces", "tag fits \"3DIGT\""] => [
+      "There is no kind of character `DIGT`; there are DIGIT, ALPHA, UPPER, LOWER, ALNUM, ANY.",
+      "3DIGT"
+    ],
+    ["pieces", "tag fits tag"] => [
+      "After `fits`, a mask in quotes is expected, as in `fits \"2UPPER \"\"-\"\" 3DIGIT\"`.",
+      "tag"
+    ],
+    %w[pieces changed(maker.name)] => ["`changed` takes one field of this record, as in `changed(stage)`.", "."]
   }.each do |(table, text), mistake|
     it("#{table}: #{text} is told as #{mistake.first}") { expect(mistake_in(table, text)).to eq(mistake) }
   end
@@ -81,16 +127,32 @@ RSpec.describe "Expressions along links and over linked records" do
 
   it "compares with what was stored, on new records too" do
     old = {"tag" => "PC-1", "maker" => 5, "stage" => "Drying"}
-    expect(seen_from("pieces", 1, "changed(maker) and not changed(stage) and old.maker.name = \"Maro Tinsley\"", old: old)).to be(true)
+    expect(
+      seen_from("pieces", 1, "changed(maker) and not changed(stage) and old.maker.name = \"Maro Tinsley\"", old: old)
+    ).to be(true)
     design = table(field("stage"), rules: [rule("check", "stage", formula: "not changed(stage) or is_new")])
-    expect([save(design, {"stage" => "x"}), save(design, {"stage" => "x"}, stored: {"stage" => "y"})].map(&:saved?)).to eq([true, false])
+    expect(
+      [save(design, {"stage" => "x"}), save(design, {"stage" => "x"}, stored: {"stage" => "y"})].map(&:saved?)
+    ).to eq([true, false])
   end
 
   it "says in words where a value comes from, and which records counted" do
-    design = studio("members" => [rule("calculation", "total", formula: "sum(pieces.maker.weight where stage = \"Drying\")")], "pieces" => [rule("calculation", "whose", formula: "tag & maker.title.text")])
-    expect(design.tables.flat_map { |table| table.rules.map { |each| each.words(table) } }).to eq(["sum of Weight of Pieces made of this member where Stage = “Drying”", "Tag & Text of Title of Maker"])
+    design =
+      studio(
+        "members" => [rule("calculation", "total", formula: "sum(pieces.maker.weight where stage = \"Drying\")")],
+        "pieces" => [rule("calculation", "whose", formula: "tag & maker.title.text")]
+      )
+    expect(design.tables.flat_map { |table| table.rules.map { |each| each.words(table) } }).to eq(
+      ["sum of Weight of Pieces made of this member where Stage = “Drying”", "Tag & Text of Title of Maker"]
+    )
     formula = design.table("members").rules.first.formula(design.table("members"))
-    evaluation = Core::Expression::Evaluation.new(values: CoreHelp::STUDIO_RECORDS["members"][4], context: context(records: studio_records), is_new: false, id: 4)
+    evaluation =
+      Core::Expression::Evaluation.new(
+        values: CoreHelp::STUDIO_RECORDS["members"][4],
+        context: context(records: studio_records),
+        is_new: false,
+        id: 4
+      )
     expect(formula.with_values(evaluation)).to eq("sum of Weight of Pieces made of this member = 640.5 (PC-1)")
   end
 end

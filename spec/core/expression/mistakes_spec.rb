@@ -8,16 +8,44 @@ RSpec.describe "Expressions: mistakes are told with their place and a mend" do
   {
     "colection_day + 1" => [0, 13, "There is no field `colection_day`; did you mean `collection_day`?"],
     "wet_weight + word" => [0, 17, "A number and a text can't be added; to join them as text use `&`."],
-    "wet_weight * word" => [0, 17, "A number and a text can't be multiplied; to read a number from a text, use `value(…)`."],
-    "collection_day + collection_day" => [0, 31, "A date and a date can't be added; the difference of two dates is `-`."],
-    "collection_day > \"2026-01-01\"" => [0, 29, "A date can't be compared with a text; write the date as `date(\"2026-01-01\")`."],
-    "wet_weight = \"5\"" => [0, 16, "A number can't be compared with a text; to read a number from a text, use `value(\"5\")`."],
-    "now() > today()" => [0, 15, "A moment (date and time) can't be compared with a date; take the day of the moment with `date(…)`."],
+    "wet_weight * word" => [
+      0,
+      17,
+      "A number and a text can't be multiplied; to read a number from a text, use `value(…)`."
+    ],
+    "collection_day + collection_day" => [
+      0,
+      31,
+      "A date and a date can't be added; the difference of two dates is `-`."
+    ],
+    "collection_day > \"2026-01-01\"" => [
+      0,
+      29,
+      "A date can't be compared with a text; write the date as `date(\"2026-01-01\")`."
+    ],
+    "wet_weight = \"5\"" => [
+      0,
+      16,
+      "A number can't be compared with a text; to read a number from a text, use `value(\"5\")`."
+    ],
+    "now() > today()" => [
+      0,
+      15,
+      "A moment (date and time) can't be compared with a date; take the day of the moment with `date(…)`."
+    ],
     "on < no" => [0, 7, "Yes and no have no order; compare them with `=` or `<>`."],
     "not wet_weight" => [4, 14, "`not` needs a condition, something that is yes or no; this is a number."],
     "if word then 1 else 2" => [3, 7, "`if` needs a condition, something that is yes or no; this is a text."],
-    "if on then 1 else word" => [18, 22, "`then` gives a number and `else` gives a text; both must give the same type."],
-    "if on then 1" => [12, 12, "An `if` needs an `else` that says what comes out otherwise; `else blank` is allowed."],
+    "if on then 1 else word" => [
+      18,
+      22,
+      "`then` gives a number and `else` gives a text; both must give the same type."
+    ],
+    "if on then 1" => [
+      12,
+      12,
+      "An `if` needs an `else` that says what comes out otherwise; `else blank` is allowed."
+    ],
     "-word" => [0, 5, "Only a number can have a minus before it; this is a text."],
     "wet_weight contains \"1\"" => [0, 10, "`contains` looks into texts; this is a number."],
     "uper(word)" => [0, 10, "There is no function `uper`; did you mean `upper`?"],
@@ -25,13 +53,18 @@ RSpec.describe "Expressions: mistakes are told with their place and a mend" do
     "today(1)" => [0, 8, "`today` takes nothing in its brackets, as in `today()`; 1 is given."],
     "len(5)" => [4, 5, "`len` takes a text as its text; this is a number."],
     "coalesce(1, word)" => [12, 16, "All parts of `coalesce` must be of one type; this is a text."],
-    "date(\"2026-02-31\")" => [5, 17, "There is no date \"2026-02-31\"; write it as year-month-day, like date(\"2026-11-23\")."],
+    "date(\"2026-02-31\")" => [
+      5,
+      17,
+      "There is no date \"2026-02-31\"; write it as year-month-day, like date(\"2026-11-23\")."
+    ],
     "1 + " => [4, 4, "Something is missing at the end; a field, a value or a function is expected."],
     "" => [0, 0, "The formula is empty."],
     "(1 + 2" => [0, 1, "This bracket is not closed; a `)` is missing."],
     "1 + 2)" => [5, 6, "This `)` closes nothing; a `(` is missing before it."],
     "1 2" => [2, 3, "Something is missing before this: a sign such as `+`, `=` or `&`, or a comma."],
-    "1 < 2 < 3" => [6, 7, "Only two values can be compared at a time; join the comparisons with `and`, or use `between … and …`."],
+    "1 < 2 < 3" => [6, 7, "Only two values can be compared at a time; join the comparisons with `and`, or use " \
+      "`between … and …`."],
     "(1, 2)" => [2, 3, "A list can stand only after `in`, as in `stage in (\"Drying\", \"Glazed\")`."],
     "\"open" => [0, 5, "This text is not closed; a double quote is missing at its end."],
     "'open'" => [0, 1, "`'` is not used here: text stands in double quotes, like \"this\"."],
@@ -57,8 +90,12 @@ RSpec.describe "Expressions: mistakes are told with their place and a mend" do
   end
 
   it "tells a wrong type of the whole with its mend" do
-    expect(problem_of("collection_day", values, expecting: :text).message).to eq("This must give a text; it gives a date. To make a text of it, join it: `\"\" & …`.")
-    expect(problem_of("wet_weight", values, expecting: :yes_no).message).to eq("This must be something that is yes or no; it gives a number.")
+    expect(problem_of("collection_day", values, expecting: :text).message).to eq(
+      "This must give a text; it gives a date. To make a text of it, join it: `\"\" & …`."
+    )
+    expect(problem_of("wet_weight", values, expecting: :yes_no).message).to eq(
+      "This must be something that is yes or no; it gives a number."
+    )
   end
 
   it "tells all mistakes at once, and each of them once" do
@@ -78,6 +115,8 @@ RSpec.describe "Expressions: mistakes are told with their place and a mend" do
   it "warns of a choice that the field does not have" do
     design = table(field("stage", "choice", choices: %w[Drying Collected]))
     formula = Core::Expression.compile("stage = \"Dryin\" or stage in (\"COLLECTED\", \"Lost\")", design.scope)
-    expect(formula.warnings.map(&:message)).to eq(["Stage has no choice “Dryin”; did you mean “Drying”?", "Stage has no choice “Lost”."])
+    expect(formula.warnings.map(&:message)).to eq(
+      ["Stage has no choice “Dryin”; did you mean “Drying”?", "Stage has no choice “Lost”."]
+    )
   end
 end

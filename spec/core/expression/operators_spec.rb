@@ -3,7 +3,15 @@
 require "core_helper"
 
 RSpec.describe "Expressions: what they give" do
-  values = {"a" => BigDecimal("1.5"), "b" => BigDecimal("-2"), "none" => nil, "word" => "Kiln", "on" => true, "off" => false, "day" => Date.new(2028, 2, 29)}
+  values = {
+    "a" => BigDecimal("1.5"),
+    "b" => BigDecimal("-2"),
+    "none" => nil,
+    "word" => "Kiln",
+    "on" => true,
+    "off" => false,
+    "day" => Date.new(2028, 2, 29)
+  }
 
   {
     "numbers are exact" => {
@@ -206,29 +214,49 @@ RSpec.describe "Expressions: what they give" do
     }
   }.each do |name, cases|
     it name do
-      wrong = cases.map { |text, wanted| [text, wanted, value_of(text, values)] }.reject { |_, wanted, got| wanted == got }
+      wrong =
+        cases.map { |text, wanted| [text, wanted, value_of(text, values)] }.reject { |_, wanted, got| wanted == got }
       expect(wrong).to be_empty
     end
   end
 
   it "gives every function's example as its help says" do
     shown = ->(value) { {true => "yes", false => "no"}.fetch(value, value) }
-    found = Core::Expression::Functions.all.values.select(&:example_result).to_h { |function| [function.example, [shown.call(value_of(function.example)), function.example_result]] }
+    found =
+      Core::Expression::Functions
+        .all
+        .values
+        .select(&:example_result)
+        .to_h { |function| [function.example, [shown.call(value_of(function.example)), function.example_result]] }
     expect(found.reject { |_, (got, said)| got == said }).to be_empty
   end
 
   it "notes why a result could not be had, and stays blank" do
     evaluation = Core::Expression::Evaluation.new(values: {}, context: context)
-    notes = ["1 / 0", "10 ^ 9 * 10 ^ 9", "date(\"2026-01-01\") + 0.5", "(0 - 4) ^ 0.5"].map do |text|
-      Core::Expression.compile(text, Core::Expression::Scope.new([])).call(evaluation)
-      evaluation.notes.last.last
-    end
-    expect(notes).to eq(["division by zero", "the result has more than 15 digits", "a date moves by whole days, not by 0.5", "there is no such power"])
+    notes =
+      ["1 / 0", "10 ^ 9 * 10 ^ 9", "date(\"2026-01-01\") + 0.5", "(0 - 4) ^ 0.5"].map do |text|
+        Core::Expression.compile(text, Core::Expression::Scope.new([])).call(evaluation)
+        evaluation.notes.last.last
+      end
+    expect(notes).to eq(
+      [
+        "division by zero",
+        "the result has more than 15 digits",
+        "a date moves by whole days, not by 0.5",
+        "there is no such power"
+      ]
+    )
   end
 
   it "reads what was before the save through old." do
     formula = Core::Expression.compile("old.stage <> stage", Core::Expression::Scope.of_values("stage" => "a"))
-    evaluation = Core::Expression::Evaluation.new(values: {"stage" => "Fired"}, old: {"stage" => "Drying"}, context: context, is_new: false)
+    evaluation =
+      Core::Expression::Evaluation.new(
+        values: {"stage" => "Fired"},
+        old: {"stage" => "Drying"},
+        context: context,
+        is_new: false
+      )
     expect(formula.call(evaluation)).to be(true)
     expect(formula.reads).to eq(["stage"])
   end

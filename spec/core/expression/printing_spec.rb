@@ -34,7 +34,15 @@ RSpec.describe "Expressions, printed and compiled" do
   end
 
   it "gives what a plain walk over the tree gives" do
-    values = {"a" => number("1.5"), "b" => number("-3"), "none" => nil, "t" => "Kiln", "u" => "kiln 2", "d" => Date.new(2026, 11, 23), "y" => true}
+    values = {
+      "a" => number("1.5"),
+      "b" => number("-3"),
+      "none" => nil,
+      "t" => "Kiln",
+      "u" => "kiln 2",
+      "d" => Date.new(2026, 11, 23),
+      "y" => true
+    }
     scope = Core::Expression::Scope.of_values(values)
     results = Array.new(600) do
       text = RandomFormula.new(random).any(4)
@@ -48,12 +56,27 @@ RSpec.describe "Expressions, printed and compiled" do
   end
 
   {
-    "- - x" => "-(-x)", "(a + b) + c" => "a + b + c", "a + (b + c)" => "a + (b + c)", "2 ^ -(3)" => "2 ^ (-3)", "-2 ^ 2" => "-2 ^ 2", "(-2) ^ 2" => "(-2) ^ 2",
-    "not (a = b)" => "not a = b", "(not a) = b" => "(not a) = b", "x is not blank" => "x is not blank", "x not in (1,2)" => "not x in (1, 2)",
-    "if a then b else if c then d else e" => "if a then b else if c then d else e", "(if a then b else c) & d" => "(if a then b else c) & d",
-    "sum(pieces.maker.weight where x>1)" => "sum(pieces.maker.weight where x > 1)", "join(p.tag,\"\"\"\")" => "join(p.tag, \"\"\"\")",
-    "OLD.x <> This.y -- remark" => "old.x <> this.y", "t FITS \"3DIGIT\"" => "t fits \"3DIGIT\"", "changed(x)" => "changed(x)", "user.name" => "user.name"
+    "- - x" => "-(-x)",
+    "(a + b) + c" => "a + b + c",
+    "a + (b + c)" => "a + (b + c)",
+    "2 ^ -(3)" => "2 ^ (-3)",
+    "-2 ^ 2" => "-2 ^ 2",
+    "(-2) ^ 2" => "(-2) ^ 2",
+    "not (a = b)" => "not a = b",
+    "(not a) = b" => "(not a) = b",
+    "x is not blank" => "x is not blank",
+    "x not in (1,2)" => "not x in (1, 2)",
+    "if a then b else if c then d else e" => "if a then b else if c then d else e",
+    "(if a then b else c) & d" => "(if a then b else c) & d",
+    "sum(pieces.maker.weight where x>1)" => "sum(pieces.maker.weight where x > 1)",
+    "join(p.tag,\"\"\"\")" => "join(p.tag, \"\"\"\")",
+    "OLD.x <> This.y -- remark" => "old.x <> this.y",
+    "t FITS \"3DIGIT\"" => "t fits \"3DIGIT\"",
+    "changed(x)" => "changed(x)",
+    "user.name" => "user.name"
   }.each do |text, printed|
-    it("prints #{text} as #{printed}") { expect(Core::Expression::Printer.new.of(Core::Expression.parse(text))).to eq(printed) }
+    it("prints #{text} as #{printed}") do
+      expect(Core::Expression::Printer.new.of(Core::Expression.parse(text))).to eq(printed)
+    end
   end
 end

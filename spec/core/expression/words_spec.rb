@@ -3,7 +3,16 @@
 require "core_helper"
 
 RSpec.describe "Expressions in words" do
-  let(:design) { table(field("clay", "number"), field("tare", "number"), field("wet", "number"), field("received", "date"), field("collect_by", "date"), field("stage", "choice", choices: %w[Drying Glazed])) }
+  let(:design) do
+    table(
+      field("clay", "number"),
+      field("tare", "number"),
+      field("wet", "number"),
+      field("received", "date"),
+      field("collect_by", "date"),
+      field("stage", "choice", choices: %w[Drying Glazed])
+    )
+  end
 
   def words(text, subject = nil)
     Core::Expression::Words.new(design.scope, subject: subject).of(Core::Expression.parse(text))
@@ -34,10 +43,18 @@ RSpec.describe "Expressions in words" do
 
   it "says every function as people would, whatever it is given" do
     {
-      "round(clay, 1)" => "Clay rounded to 1 decimal", "round(clay)" => "Clay rounded to a whole number", "roundup(clay * 2, 2) + 1" => "((Clay × 2) rounded up to 2 decimals) + 1",
-      "left(stage, 2)" => "first 2 characters of Stage", "right(stage)" => "last character of Stage", "mid(stage, 2, 3)" => "3 characters of Stage from place 2 on",
-      "substitute(stage, \" \", \"\")" => "Stage without “ ”", "coalesce(stage, \"x\")" => "first that is filled of Stage and “x”", "mod(clay, 5)" => "remainder of Clay ÷ 5",
-      "days(collect_by, received)" => "days from Received to Collect by", "eomonth(received, 0)" => "last day of the month of Received", "max(clay, tare, wet)" => "greatest of Clay, Tare and Wet"
+      "round(clay, 1)" => "Clay rounded to 1 decimal",
+      "round(clay)" => "Clay rounded to a whole number",
+      "roundup(clay * 2, 2) + 1" => "((Clay × 2) rounded up to 2 decimals) + 1",
+      "left(stage, 2)" => "first 2 characters of Stage",
+      "right(stage)" => "last character of Stage",
+      "mid(stage, 2, 3)" => "3 characters of Stage from place 2 on",
+      "substitute(stage, \" \", \"\")" => "Stage without “ ”",
+      "coalesce(stage, \"x\")" => "first that is filled of Stage and “x”",
+      "mod(clay, 5)" => "remainder of Clay ÷ 5",
+      "days(collect_by, received)" => "days from Received to Collect by",
+      "eomonth(received, 0)" => "last day of the month of Received",
+      "max(clay, tare, wet)" => "greatest of Clay, Tare and Wet"
     }.each { |text, wanted| expect(words(text)).to eq(wanted) }
 
     # Nothing reads as a call of its name, and no argument is left out.
@@ -50,11 +67,26 @@ RSpec.describe "Expressions in words" do
   end
 
   it "tells what was meant by a label, a choice without quotes, and a function without brackets" do
-    design = table(field("wet_weight", "number", label: "Wet weight g"), field("stage", "choice", choices: ["Drying", "Glaze fired"]), field("day", "date"))
-    told = ->(text) { Core::Expression.compile(text, design.scope) && nil rescue $!.problems.map { |each| [each.message, text[each.from...each.to]] }.first } # rubocop:disable Style/RescueModifier
-    expect(told.call("wet weight g > 5")).to eq(["“Wet weight g” is called `wet_weight` in formulas.", "wet weight g"])
-    expect(told.call("stage = drying")).to eq(["“Drying” is a choice of Stage; write it in quotes: \"Drying\".", "drying"])
-    expect(told.call("if stage = Glaze fired then 1 else 2")).to eq(["“Glaze fired” is a choice of Stage; write it in quotes: \"Glaze fired\".", "Glaze fired"])
+    design =
+      table(
+        field("wet_weight", "number", label: "Wet weight g"),
+        field("stage", "choice", choices: ["Drying", "Glaze fired"]),
+        field("day", "date")
+      )
+    told = ->(text) do
+      Core::Expression.compile(text, design.scope) && nil
+    rescue Core::Expression::Invalid => e
+      e.problems.map { |each| [each.message, text[each.from...each.to]] }.first
+    end
+    expect(told.call("wet weight g > 5")).to eq(
+      ["“Wet weight g” is called `wet_weight` in formulas.", "wet weight g"]
+    )
+    expect(told.call("stage = drying")).to eq(
+      ["“Drying” is a choice of Stage; write it in quotes: \"Drying\".", "drying"]
+    )
+    expect(told.call("if stage = Glaze fired then 1 else 2")).to eq(
+      ["“Glaze fired” is a choice of Stage; write it in quotes: \"Glaze fired\".", "Glaze fired"]
+    )
     expect(told.call("day < today").first).to eq("`today` is a function; write `today()`.")
     expect(told.call("stage = \"Wet weight g")&.first).not_to include("is called")
   end
@@ -71,14 +103,22 @@ RSpec.describe "Expressions in words" do
   end
 
   it "shows the values that went in, and the sum when it fails" do
-    evaluation = Core::Expression::Evaluation.new(values: {"clay" => number("640"), "tare" => number("55"), "wet" => number("700"), "stage" => "Drying"}, context: context)
-    shown = ->(text) { Core::Expression::EvaluatedHumanizer.new(design.scope, evaluation).of(Core::Expression.parse(text)) }
+    evaluation =
+      Core::Expression::Evaluation.new(
+        values: {"clay" => number("640"), "tare" => number("55"), "wet" => number("700"), "stage" => "Drying"},
+        context: context
+      )
+    shown = ->(text) do
+      Core::Expression::EvaluatedHumanizer.new(design.scope, evaluation).of(Core::Expression.parse(text))
+    end
     expect(shown.call("clay + tare = wet")).to eq("640 + 55 = 695, not 700")
     expect(shown.call("clay + tare >= wet * 2")).to eq("640 + 55 = 695, below 700 × 2 = 1400")
     expect(shown.call("clay + tare < wet")).to eq("640 + 55 < 700")
     expect(shown.call("clay < 90")).to eq("640 is not below 90")
     expect(shown.call("clay between 0 and 90")).to eq("640 is not from 0 to 90")
-    expect(shown.call("if stage = \"Glazed\" then clay > 1 else clay between 1 and 9")).to eq("“Drying” = “Glazed”: no, so 640 is not from 1 to 9")
+    expect(shown.call("if stage = \"Glazed\" then clay > 1 else clay between 1 and 9")).to eq(
+      "“Drying” = “Glazed”: no, so 640 is not from 1 to 9"
+    )
     expect(shown.call("collect_by > today()")).to eq("blank > 23 Nov 2026")
     expect(shown.call("stage = upper(\"x\")")).to eq("“Drying” is not “x” in capitals = X")
   end

@@ -62,12 +62,21 @@ RSpec.describe "Exact numbers" do
       text = number.zero? ? "0" : format("%.14f", number)
       exact = Rational(text)
       {"round" => :half, "roundup" => :up, "rounddown" => :down}.each do |name, mode|
-        expect(Rational(value_of("#{name}(#{text}, #{places})"))).to eq(to_digits(at_places(exact, places, mode), 15)), "#{name}(#{text}, #{places})"
+        expect(Rational(value_of("#{name}(#{text}, #{places})"))).to eq(
+          to_digits(at_places(exact, places, mode), 15)
+        ),
+          "#{name}(#{text}, #{places})"
       end
     end
   end
 
   it "are raised from the left, and a sign belongs to its own exponent" do
-    {"2 ^ -1 ^ 2" => "0.25", "2 ^ 3 ^ 2" => "64", "2 ^ -(1 + 1) ^ 2" => "0.0625", "-2 ^ 2" => "-4", "2 ^ +1 ^ 3" => "8"}.each { |text, wanted| expect(value_of(text)).to eq(wanted), text }
+    {
+      "2 ^ -1 ^ 2" => "0.25",
+      "2 ^ 3 ^ 2" => "64",
+      "2 ^ -(1 + 1) ^ 2" => "0.0625",
+      "-2 ^ 2" => "-4",
+      "2 ^ +1 ^ 3" => "8"
+    }.each { |text, wanted| expect(value_of(text)).to eq(wanted), text }
   end
 end

@@ -8,10 +8,22 @@ RSpec.describe "One value of many records" do
   random = Random.new(RSpec.configuration.seed)
 
   def folded(formula, weights, tags)
-    pieces = weights.zip(tags).each_with_index.to_h { |(weight, tag), index| [index + 1, {"maker" => 4, "weight" => weight, "tag" => tag}] }
-    records = Core::Save::Ports::HeldRecords.new({"members" => {4 => {"name" => "Ansa Velt"}}, "pieces" => pieces.to_a.shuffle(random: Random.new(weights.length)).to_h})
+    pieces =
+      weights
+        .zip(tags)
+        .each_with_index
+        .to_h { |(weight, tag), index| [index + 1, {"maker" => 4, "weight" => weight, "tag" => tag}] }
+    records =
+      Core::Save::Ports::HeldRecords.new(
+        {
+          "members" => {4 => {"name" => "Ansa Velt"}},
+          "pieces" => pieces.to_a.shuffle(random: Random.new(weights.length)).to_h
+        }
+      )
     scope = studio.table("members").scope
-    Core::Expression.compile(formula, scope).call(Core::Expression::Evaluation.new(values: {"name" => "Ansa Velt"}, context: context(records: records), id: 4))
+    Core::Expression.compile(formula, scope).call(
+      Core::Expression::Evaluation.new(values: {"name" => "Ansa Velt"}, context: context(records: records), id: 4)
+    )
   end
 
   def texts_in_order(tags) = tags.compact.sort_by(&:downcase)
@@ -23,12 +35,19 @@ RSpec.describe "One value of many records" do
       tags = Array.new(count) { (random.rand < 0.2) ? nil : %w[a B c D e f].sample(random: random) }
       there = weights.compact
       {
-        "min(pieces.maker.weight)" => there.min, "max(pieces.maker.weight)" => there.max, "sum(pieces.maker.weight)" => there.sum(BigDecimal(0)),
-        "count(pieces.maker)" => BigDecimal(count), "count(pieces.maker where weight > 0)" => BigDecimal(there.count(&:positive?)),
-        "max(pieces.maker.weight where weight < 3)" => there.select { |each| each < 3 }.max, "min(pieces.maker.weight where weight > -3)" => there.select { |each| each > -3 }.min,
+        "min(pieces.maker.weight)" => there.min,
+        "max(pieces.maker.weight)" => there.max,
+        "sum(pieces.maker.weight)" => there.sum(BigDecimal(0)),
+        "count(pieces.maker)" => BigDecimal(count),
+        "count(pieces.maker where weight > 0)" => BigDecimal(there.count(&:positive?)),
+        "max(pieces.maker.weight where weight < 3)" => there.select { |each| each < 3 }.max,
+        "min(pieces.maker.weight where weight > -3)" => there.select { |each| each > -3 }.min,
         "average(pieces.maker.weight) * #{[there.length, 1].max}" => there.empty? ? nil : there.sum(BigDecimal(0)),
-        "min(pieces.maker.tag)" => texts_in_order(tags).first, "max(pieces.maker.tag)" => texts_in_order(tags).last
-      }.each { |formula, wanted| expect(folded(formula, weights, tags)).to eq(wanted), "#{formula} of #{weights.map(&:to_s)} #{tags}" }
+        "min(pieces.maker.tag)" => texts_in_order(tags).first,
+        "max(pieces.maker.tag)" => texts_in_order(tags).last
+      }.each do |formula, wanted|
+        expect(folded(formula, weights, tags)).to eq(wanted), "#{formula} of #{weights.map(&:to_s)} #{tags}"
+      end
     end
   end
 

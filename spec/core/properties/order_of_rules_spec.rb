@@ -12,20 +12,39 @@ RSpec.describe "The order of rules" do
   def design(rules, random = nil)
     rules = rules.shuffle(random: random) if random
     plain = rules.each_with_index.map { |rule, index| {"id" => "r#{index + 1}"}.merge(rule) }
-    fields = ("a".."h").map { |key| self.class.plain_field(key) } + [self.class.plain_field("log", "long_text"), self.class.plain_field("done", "yes_no"), self.class.plain_field("on", "date"), self.class.plain_field("code", "text")]
-    Core::Design::Project.from({"name" => "Studio", "last_id" => 99, "tables" => [{"id" => "t1", "key" => "pieces", "label" => "Pieces", "fields" => fields, "rules" => plain}]}).table("pieces")
+    fields =
+      ("a".."h").map { |key| self.class.plain_field(key) } +
+      [
+        self.class.plain_field("log", "long_text"),
+        self.class.plain_field("done", "yes_no"),
+        self.class.plain_field("on", "date"),
+        self.class.plain_field("code", "text")
+      ]
+    Core::Design::Project.from(
+      {
+        "name" => "Studio",
+        "last_id" => 99,
+        "tables" => [{"id" => "t1", "key" => "pieces", "label" => "Pieces", "fields" => fields, "rules" => plain}]
+      }
+    ).table("pieces")
   end
 
   def plan(table) = Core::Save::Plan.new(table, Core::Conventions.from({}))
-  def save(table, typed, stored: nil) = Core::Save.call(plan(table), Core::Save::Draft.new(typed: typed, stored: stored, id: stored && 1), context)
+
+  def save(table, typed, stored: nil) =
+    Core::Save.call(plan(table), Core::Save::Draft.new(typed: typed, stored: stored, id: stored && 1), context)
 
   # @return [Hash] a rule that gives a field a value made of others
   def giving(kind, field, reads)
     formula = (["1"] + reads.map { |key| "coalesce(#{key}, 0) * 2" }).join(" + ")
     {
-      "default" => {"kind" => "default", "formula" => formula}, "fill" => {"kind" => "fill", "event" => "made", "sets" => [{"field" => field, "to" => formula}]},
-      "once" => {"kind" => "calculation", "keeping" => "once", "formula" => formula}, "always" => {"kind" => "calculation", "formula" => formula},
-      "shown" => {"kind" => "calculation", "keeping" => "shown", "formula" => formula}, "number" => {"kind" => "number", "formula" => "counter(1)"}, "tally" => {"kind" => "tally", "watch" => []}
+      "default" => {"kind" => "default", "formula" => formula},
+      "fill" => {"kind" => "fill", "event" => "made", "sets" => [{"field" => field, "to" => formula}]},
+      "once" => {"kind" => "calculation", "keeping" => "once", "formula" => formula},
+      "always" => {"kind" => "calculation", "formula" => formula},
+      "shown" => {"kind" => "calculation", "keeping" => "shown", "formula" => formula},
+      "number" => {"kind" => "number", "formula" => "counter(1)"},
+      "tally" => {"kind" => "tally", "watch" => []}
     }.fetch(kind).merge("field" => field)
   end
 
@@ -53,14 +72,20 @@ RSpec.describe "The order of rules" do
         [key, [kind, order.first(index).sample(random.rand(0..2), random: random)]]
       end
       # A default looks at what is typed; it waits for nothing but numbers, stamps and tallies.
-      rules = rules.to_h { |key, (kind, reads)| [key, [kind, (kind == "default") ? reads.reject { |read| leads_to_fill?(rules, read) } : reads]] }
+      rules =
+        rules.to_h do |key, (kind, reads)|
+          [key, [kind, (kind == "default") ? reads.reject { |read| leads_to_fill?(rules, read) } : reads]]
+        end
       table = design(rules.map { |key, (kind, reads)| giving(kind, key, reads) }, random)
       loose = keys.select { |key| %w[default fill once].include?(rules[key].first) }
       typed = loose.sample(random.rand(0..2), random: random).to_h { |key| [key, random.rand(5..9).to_s] }
       outcome = save(table, typed)
       expect(outcome.refusals).to be_empty
       shown = ->(key) { outcome.values.fetch(key) { table.scope[key].computed.call(outcome.evaluation) } }
-      expect(keys.to_h { |key| [key, shown.call(key).to_i] }).to eq(keys.to_h { |key| [key, reference(rules, typed, key).to_i] }), [rules, typed].inspect
+      expect(keys.to_h { |key| [key, shown.call(key).to_i] }).to eq(
+        keys.to_h { |key| [key, reference(rules, typed, key).to_i] }
+      ),
+        [rules, typed].inspect
     end
   end
 
@@ -74,7 +99,10 @@ RSpec.describe "The order of rules" do
     kinds = %w[default fill once always number tally stamp line required limits check state clearing long]
     refused = 0
     600.times do
-      rules = Array.new(random.rand(2..7)) { any_rule(kinds.sample(random: random), keys, random) }.uniq { |rule| [rule["kind"], rule["field"]] }
+      rules =
+        Array
+          .new(random.rand(2..7)) { any_rule(kinds.sample(random: random), keys, random) }
+          .uniq { |rule| [rule["kind"], rule["field"]] }
       table = design(rules, random)
       acting = plan(table).turns.values.flatten.map { |rule| rule.rule.id }
       expect(acting.uniq).to match_array(table.rules.map(&:id))
@@ -89,15 +117,30 @@ RSpec.describe "The order of rules" do
     field, *reads = keys.sample(3, random: random)
     condition = "coalesce(#{reads.first}, 0) > 0"
     case kind
-    when "stamp" then {"kind" => "stamp", "field" => "on", "event" => "reached", "when" => condition}
-    when "line" then {"kind" => "line", "field" => "log", "event" => "changed", "watch" => [reads.last], "formula" => "#{reads.first} & log"}
-    when "required" then {"kind" => "required", "field" => field, "when" => condition}
-    when "limits" then {"kind" => "limits", "field" => field, "low" => reads.first}
-    when "check" then {"kind" => "check", "field" => field, "formula" => "#{field} >= #{reads.first}"}
-    when "state" then {"kind" => "state", "field" => field, "state" => "enabled", "when" => condition, "enforced" => true}
-    when "clearing" then {"kind" => "state", "field" => field, "state" => "enabled", "when" => condition, "otherwise" => "clear"}
-    when "long" then {"kind" => "check", "field" => "done", "formula" => "done is blank or len(log) > 0"}
-    else giving(kind, field, reads)
+    when "stamp"
+      {"kind" => "stamp", "field" => "on", "event" => "reached", "when" => condition}
+    when "line"
+      {
+        "kind" => "line",
+        "field" => "log",
+        "event" => "changed",
+        "watch" => [reads.last],
+        "formula" => "#{reads.first} & log"
+      }
+    when "required"
+      {"kind" => "required", "field" => field, "when" => condition}
+    when "limits"
+      {"kind" => "limits", "field" => field, "low" => reads.first}
+    when "check"
+      {"kind" => "check", "field" => field, "formula" => "#{field} >= #{reads.first}"}
+    when "state"
+      {"kind" => "state", "field" => field, "state" => "enabled", "when" => condition, "enforced" => true}
+    when "clearing"
+      {"kind" => "state", "field" => field, "state" => "enabled", "when" => condition, "otherwise" => "clear"}
+    when "long"
+      {"kind" => "check", "field" => "done", "formula" => "done is blank or len(log) > 0"}
+    else
+      giving(kind, field, reads)
     end
   end
 
@@ -108,47 +151,151 @@ RSpec.describe "The order of rules" do
   # Rules that look at what is only written when the record is logged: rules, what is typed, the
   # record before => whether it is saved, and what comes out of some fields.
   {
-    "must be filled, of a stamp" => [[stamp, {"kind" => "required", "field" => "on"}], {}, nil, true, {"on" => CoreHelp::TODAY}],
-    "limits of a tally that it keeps" => [[tally, {"kind" => "limits", "field" => "c", "high" => "3"}], {"a" => "5"}, stored, true, {"c" => 3}],
-    "limits of a tally that it breaks" => [[tally, {"kind" => "limits", "field" => "c", "high" => "2"}], {"a" => "5"}, stored, false, {}],
-    "a check of what is worked out from a tally" => [[tally, {"kind" => "calculation", "field" => "d", "formula" => "c * 10"}, {"kind" => "check", "field" => "d", "formula" => "d <= 20"}], {"a" => "5"}, stored, false, {}],
-    "a default from a number" => [[{"kind" => "number", "field" => "b", "formula" => "counter(1)"}, {"kind" => "default", "field" => "a", "formula" => "b * 7"}], {}, nil, true, {"a" => 7}],
-    "a fill from a tally" => [[tally, {"kind" => "fill", "field" => "e", "event" => "changed", "sets" => [{"field" => "e", "to" => "c + 100"}]}], {"a" => "5"}, stored, true, {"e" => 103}],
-    "a number in series of a stamp" => [[stamp, {"kind" => "number", "field" => "code", "formula" => "year(on) & counter(2)", "series" => "year(on)"}], {}, nil, true, {"code" => "202601"}]
+    "must be filled, of a stamp" => [
+      [stamp, {"kind" => "required", "field" => "on"}],
+      {},
+      nil,
+      true,
+      {"on" => CoreHelp::TODAY}
+    ],
+    "limits of a tally that it keeps" => [
+      [tally, {"kind" => "limits", "field" => "c", "high" => "3"}],
+      {"a" => "5"},
+      stored,
+      true,
+      {"c" => 3}
+    ],
+    "limits of a tally that it breaks" => [
+      [tally, {"kind" => "limits", "field" => "c", "high" => "2"}],
+      {"a" => "5"},
+      stored,
+      false,
+      {}
+    ],
+    "a check of what is worked out from a tally" => [
+      [
+        tally,
+        {"kind" => "calculation", "field" => "d", "formula" => "c * 10"},
+        {"kind" => "check", "field" => "d", "formula" => "d <= 20"}
+      ],
+      {"a" => "5"},
+      stored,
+      false,
+      {}
+    ],
+    "a default from a number" => [
+      [
+        {"kind" => "number", "field" => "b", "formula" => "counter(1)"},
+        {"kind" => "default", "field" => "a", "formula" => "b * 7"}
+      ],
+      {},
+      nil,
+      true,
+      {"a" => 7}
+    ],
+    "a fill from a tally" => [
+      [
+        tally,
+        {"kind" => "fill", "field" => "e", "event" => "changed", "sets" => [{"field" => "e", "to" => "c + 100"}]}
+      ],
+      {"a" => "5"},
+      stored,
+      true,
+      {"e" => 103}
+    ],
+    "a number in series of a stamp" => [
+      [
+        stamp,
+        {"kind" => "number", "field" => "code", "formula" => "year(on) & counter(2)", "series" => "year(on)"}
+      ],
+      {},
+      nil,
+      true,
+      {"code" => "202601"}
+    ]
   }.each do |name, (rules, typed, before, saved, values)|
     it "puts #{name} after it" do
       outcome = save(design(rules), typed, stored: before)
-      expect([outcome.saved?, outcome.refusals.map(&:message)]).to eq([saved, saved ? [] : outcome.refusals.map(&:message)])
+      expect([outcome.saved?, outcome.refusals.map(&:message)]).to eq(
+        [saved, saved ? [] : outcome.refusals.map(&:message)]
+      )
       expect(outcome.values.slice(*values.keys)).to eq(values)
     end
   end
 
   it "names a circle through a log line, and lets one in a design of an earlier version rest" do
-    rules = [{"kind" => "line", "field" => "log", "event" => "changed", "watch" => ["a"], "formula" => "\"\" & b"}, {"kind" => "calculation", "field" => "b", "formula" => "len(log)"}]
+    rules = [
+      {"kind" => "line", "field" => "log", "event" => "changed", "watch" => ["a"], "formula" => "\"\" & b"},
+      {"kind" => "calculation", "field" => "b", "formula" => "len(log)"}
+    ]
     expect { design(rules) }.to raise_error(Core::Design::Invalid, /in a circle: (LOG → B → LOG|B → LOG → B).*`old\./)
-    plain = {"name" => "Studio", "last_id" => 9, "tables" => [{"id" => "t1", "key" => "pieces", "label" => "Pieces", "rules" => rules.each_with_index.map { |rule, index| rule.merge("id" => "r#{index}") }, "fields" => [self.class.plain_field("a"), self.class.plain_field("b"), self.class.plain_field("log", "long_text")]}]}
+    plain = {
+      "name" => "Studio",
+      "last_id" => 9,
+      "tables" => [
+        {
+          "id" => "t1",
+          "key" => "pieces",
+          "label" => "Pieces",
+          "rules" => rules.each_with_index.map { |rule, index| rule.merge("id" => "r#{index}") },
+          "fields" => [
+            self.class.plain_field("a"),
+            self.class.plain_field("b"),
+            self.class.plain_field("log", "long_text")
+          ]
+        }
+      ]
+    }
     project = Core::Design::Project.reopen(plain)
     expect(project.tolerated.flat_map(&:stuck)).to match_array(%w[r0 r1])
-    expect(project.table("pieces").notices.all.map(&:message)).to all(include("This rule rests, since it can't act: These values would wait for one another"))
+    expect(project.table("pieces").notices.all.map(&:message)).to all(
+      include("This rule rests, since it can't act: These values would wait for one another")
+    )
     expect(plan(project.table("pieces")).turns.values.flatten).to be_empty
-    expect(Core::Design::Changes::AddField.new(table: "pieces", parts: {"label" => "C", "type" => "text"}).apply(project).tolerated.length).to eq(1)
+    expect(
+      Core::Design::Changes::AddField
+        .new(table: "pieces", parts: {"label" => "C", "type" => "text"})
+        .apply(project)
+        .tolerated
+        .length
+    ).to eq(1)
   end
 
-  it "opens a design with everything that only earlier versions let be, in any mixture, and writes it to a file that opens" do
+  it "opens a design with everything that only earlier versions let be, in any mixture, and " \
+    "writes it to a file that opens" do
     old = {
-      r1: {"kind" => "line", "field" => "log", "event" => "changed", "watch" => ["a"], "formula" => "\"\" & b"}, r2: {"kind" => "calculation", "field" => "b", "formula" => "len(log)"},
-      r3: {"kind" => "calculation", "field" => "shown", "formula" => "text(a, \"0.00;(0.00)\")"}, r4: {"kind" => "mask", "field" => "code", "mask" => "[ 1*2DIGIT ] 3DIGIT"}
+      r1: {"kind" => "line", "field" => "log", "event" => "changed", "watch" => ["a"], "formula" => "\"\" & b"},
+      r2: {"kind" => "calculation", "field" => "b", "formula" => "len(log)"},
+      r3: {"kind" => "calculation", "field" => "shown", "formula" => "text(a, \"0.00;(0.00)\")"},
+      r4: {"kind" => "mask", "field" => "code", "mask" => "[ 1*2DIGIT ] 3DIGIT"}
     }
-    fields = %w[a b].map { |key| self.class.plain_field(key) } + [self.class.plain_field("log", "long_text"), self.class.plain_field("shown", "text"), self.class.plain_field("code", "text")]
-    (0..4).flat_map { |count| old.keys.combination(count).to_a }.each do |ids|
-      rules = ids.map { |id| old[id].merge("id" => id.to_s) }
-      project = Core::Design::Project.reopen({"name" => "Studio", "last_id" => 9, "tables" => [{"id" => "t1", "key" => "pieces", "label" => "Pieces", "rules" => rules, "fields" => fields}]})
-      expect(project.tolerated.length).to eq((ids & %i[r3 r4]).length + (((ids & %i[r1 r2]).length == 2) ? 1 : 0))
-      text = Core::Design::ProjectFile.write(project)
-      expect(Core::Design::ProjectFile.write(Core::Design::ProjectFile.read(text).project)).to eq(text)
-      turns = plan(project.table("pieces")).turns.values.flatten.map { |act| act.rule.id.to_sym }
-      expect(turns).to match_array(((ids & %i[r1 r2]).length == 2) ? ids - %i[r1 r2] : ids)
-    end
+    fields =
+      %w[a b].map { |key| self.class.plain_field(key) } +
+      [
+        self.class.plain_field("log", "long_text"),
+        self.class.plain_field("shown", "text"),
+        self.class.plain_field("code", "text")
+      ]
+    (0..4)
+      .flat_map { |count| old.keys.combination(count).to_a }
+      .each do |ids|
+        rules = ids.map { |id| old[id].merge("id" => id.to_s) }
+        project =
+          Core::Design::Project.reopen(
+            {
+              "name" => "Studio",
+              "last_id" => 9,
+              "tables" => [
+                {"id" => "t1", "key" => "pieces", "label" => "Pieces", "rules" => rules, "fields" => fields}
+              ]
+            }
+          )
+        expect(project.tolerated.length).to eq((ids & %i[r3 r4]).length + (((ids & %i[r1 r2]).length == 2) ? 1 : 0))
+        text = Core::Design::ProjectFile.write(project)
+        expect(Core::Design::ProjectFile.write(Core::Design::ProjectFile.read(text).project)).to eq(text)
+        turns = plan(project.table("pieces")).turns.values.flatten.map { |act| act.rule.id.to_sym }
+        expect(turns).to match_array(((ids & %i[r1 r2]).length == 2) ? ids - %i[r1 r2] : ids)
+      end
   end
 
   it "lets two fields fill each other, each moved by what somebody changed and not by the other" do
@@ -158,12 +305,25 @@ RSpec.describe "The order of rules" do
       table = design(rules)
       expect(save(table, {"a" => "10"}).values.values_at("a", "b")).to eq([10, 22])
       expect(save(table, {"b" => "10"}).values.values_at("a", "b")).to eq([BigDecimal("4.5"), 10])
-      expect(save(table, {"b" => "10"}, stored: {"a" => BigDecimal(3), "b" => BigDecimal("6.6")}).values.values_at("a", "b")).to eq([BigDecimal("4.5"), 10])
+      expect(
+        save(table, {"b" => "10"}, stored: {"a" => BigDecimal(3), "b" => BigDecimal("6.6")}).values.values_at(
+          "a",
+          "b"
+        )
+      ).to eq([BigDecimal("4.5"), 10])
       expect(save(table, {"a" => "10", "b" => "1"}).values.values_at("a", "b")).to eq([10, 1])
     end
-    project = Core::Design::Project.from({"name" => "Studio", "last_id" => 9, "tables" => [design([pounds, kilos]).to_plain]})
+    project =
+      Core::Design::Project.from(
+        {"name" => "Studio", "last_id" => 9, "tables" => [design([pounds, kilos]).to_plain]}
+      )
     edges = Core::Analysis::Map.new(project).edges.map { |edge| [edge.from, edge.to, edge.how] }
-    expect(edges).to include([%w[pieces a], "r1", "reads"], ["r1", %w[pieces b], "writes"], [%w[pieces b], "r2", "reads"], ["r2", %w[pieces a], "writes"])
+    expect(edges).to include(
+      [%w[pieces a], "r1", "reads"],
+      ["r1", %w[pieces b], "writes"],
+      [%w[pieces b], "r2", "reads"],
+      ["r2", %w[pieces a], "writes"]
+    )
     chain = {"kind" => "fill", "field" => "c", "sets" => [{"field" => "c", "to" => "b * 100"}]}
     expect(save(design([chain, kilos, pounds]), {"a" => "10"}).values["c"]).to eq(2200)
   end

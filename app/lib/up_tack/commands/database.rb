@@ -13,14 +13,25 @@ module UpTack
         at = arguments.index("--database")
         return arguments.slice!(at, 2).last.to_s if at
 
-        ::File.join(ENV["UP_TACK_DATA"].to_s.empty? ? ::File.join(App::ROOT, "data") : ENV["UP_TACK_DATA"], "up_tack.sqlite3")
+        ::File.join(
+          ENV["UP_TACK_DATA"].to_s.empty? ? ::File.join(App::ROOT, "data") : ENV["UP_TACK_DATA"],
+          "up_tack.sqlite3"
+        )
       end
 
       # Opens it for the block.
       # @yield [Workspace] of the first builder; nil while there is no project yet
       def open(path)
         Store::Database.open(path)
-        yield Store::Revision.exists? ? Workspace.new(person: Store::Person.where(role: "builder", active: true).order(:id).first || Store::Person.order(:id).first) : nil
+        yield(
+          if Store::Revision.exists?
+            Workspace.new(
+              person:
+                Store::Person.where(role: "builder", active: true).order(:id).first ||
+                  Store::Person.order(:id).first
+            )
+          end
+        )
       ensure
         Store::Database.close if Store::Database.path
       end

@@ -56,11 +56,17 @@ module UpTack
       end
 
       def print_result(text)
-        formula = Core::Expression.compile(text.dup.force_encoding(Encoding::UTF_8), Core::Expression::Scope.of_values(@values))
+        formula =
+          Core::Expression.compile(
+            text.dup.force_encoding(Encoding::UTF_8),
+            Core::Expression::Scope.of_values(@values)
+          )
         evaluation = Core::Expression::Evaluation.new(values: @values.transform_keys(&:downcase), context: context)
         value = formula.call(evaluation)
         code, sentence = evaluation.notes.last
-        return fail_with("#{sentence[0].upcase}#{sentence[1..]}.", formula.tree.from, formula.tree.to) if FATAL.include?(code)
+        if FATAL.include?(code)
+          return fail_with("#{sentence[0].upcase}#{sentence[1..]}.", formula.tree.from, formula.tree.to)
+        end
 
         type = value.nil? ? :any : Core::Expression::Types.of(value)
         @out.puts JSON.generate(type: Core::Expression::Types.name(type), value: Core::Values.dump(value))
@@ -74,7 +80,8 @@ module UpTack
       end
 
       def day(text)
-        Core::Expression::Functions::DateFunctions.iso(text) || raise(ArgumentError, "#{text} is not a date like 2026-11-23.")
+        Core::Expression::Functions::DateFunctions.iso(text) ||
+          raise(ArgumentError, "#{text} is not a date like 2026-11-23.")
       end
 
       def values_in(json)

@@ -16,7 +16,8 @@ module UpTack
     # The exit status is 0 when all was saved or would be, 1 when rows were refused, 2 when
     # the file or what was asked can't be understood.
     class Import
-      USAGE = "TABLE FILE [--dry-run] [--passing] [--map COLUMN=FIELD …] [--match FIELD] [--keep-blank] [--refused FILE] [--database FILE]"
+      USAGE = "TABLE FILE [--dry-run] [--passing] [--map COLUMN=FIELD …] [--match FIELD] [--keep-blank] " \
+        "[--refused FILE] [--database FILE]"
       SHOWN = 20
 
       def initialize(out:, err:)
@@ -29,11 +30,22 @@ module UpTack
       def run(arguments)
         database = Database.path(arguments)
         flags = %w[--dry-run --passing --keep-blank].to_h { |flag| [flag, !arguments.delete(flag).nil?] }
-        maps, match, refused = values(arguments, "--map"), values(arguments, "--match").last, values(arguments, "--refused").last
+        maps, match, refused =
+          values(arguments, "--map"),
+          values(arguments, "--match").last,
+          values(arguments, "--refused").last
         table, path = arguments
-        return fail_with("Name a table and a file: uptack import #{USAGE}") unless arguments.length == 2 && File.file?(path)
+        unless arguments.length == 2 && File.file?(path)
+          return fail_with("Name a table and a file: uptack import #{USAGE}")
+        end
 
-        Database.open(database) { |workspace| workspace ? bring_in(workspace, table, path, flags, maps, match, refused) : fail_with("There is no project in #{database} yet.") }
+        Database.open(database) do |workspace|
+          if workspace
+            bring_in(workspace, table, path, flags, maps, match, refused)
+          else
+            fail_with("There is no project in #{database} yet.")
+          end
+        end
       rescue Interchange::Unreadable, Core::Design::Invalid, Store::NotFound, UseCases::NotAllowed => e
         fail_with(e.message)
       end
@@ -57,12 +69,32 @@ module UpTack
         design = workspace.table(table)
         source = Interchange::Source.open(path)
         looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, design)
-        settings = UseCases::Imports::Given.over(looked.settings, "columns" => maps.map { |map| told(map, source, design) }, "match" => match, "blanks" => flags["--keep-blank"] ? "kept" : nil)
+        settings =
+          UseCases::Imports::Given.over(
+            looked.settings,
+            "columns" => maps.map { |map| told(map, source, design) },
+            "match" => match,
+            "blanks" => flags["--keep-blank"] ? "kept" : nil
+          )
         looked.notes.each { |note| @err.puts note }
-        keep = if flags["--dry-run"] then "none"
-        else flags["--passing"] ? "passing" : "all"
-        end
-        tell(UseCases::Imports::Run.new(workspace).call(source: source, table: table, settings: settings, keep: keep, name: File.basename(path), refused: refused && "#{refused}.rows", rows: looked.rows), keep)
+        keep =
+          if flags["--dry-run"]
+            "none"
+          else
+            flags["--passing"] ? "passing" : "all"
+          end
+        tell(
+          UseCases::Imports::Run.new(workspace).call(
+            source: source,
+            table: table,
+            settings: settings,
+            keep: keep,
+            name: File.basename(path),
+            refused: refused && "#{refused}.rows",
+            rows: looked.rows
+          ),
+          keep
+        )
       ensure
         hand_out(path, source, refused, workspace) if refused && source && File.file?("#{refused}.rows")
       end
@@ -71,23 +103,41 @@ module UpTack
         upload = UseCases::Imports::Uploads::Upload.new(path: refused, name: File.basename(path))
         rows = "#{refused}.rows"
         FileUtils.mv(rows, upload.refused)
-        File.open(refused, "wb") { |io| UseCases::Imports::CorrectedFile.write(upload, source, io, decimal_mark: workspace.project.conventions.decimal_mark) }
+        File.open(refused, "wb") do |io|
+          UseCases::Imports::CorrectedFile.write(
+            upload,
+            source,
+            io,
+            decimal_mark: workspace.project.conventions.decimal_mark
+          )
+        end
         FileUtils.rm_f(upload.refused)
       end
 
       def told(map, source, design)
         column, _, field = map.rpartition("=")
-        Core::Design::Invalid.because("The file has no column “#{column}”; it has #{source.columns.first(20).join(", ")}.") unless source.columns.include?(column)
+        unless source.columns.include?(column)
+          Core::Design::Invalid.because(
+            "The file has no column “#{column}”; it has #{source.columns.first(20).join(", ")}."
+          )
+        end
         return {"column" => column, "field" => nil} if field == "-"
 
-        found = design.fields.find { |each| each.key == field || each.label.casecmp?(field) } or Core::Design::Invalid.because("#{design.label} has no field “#{field}”.")
+        found = design.fields.find { |each| each.key == field || each.label.casecmp?(field) } or
+          Core::Design::Invalid.because("#{design.label} has no field “#{field}”.")
         {"column" => column, "field" => found.key}
       end
 
       def tell(result, keep)
         report = result.report
-        @out.puts "#{report.looked_at} rows: #{result.made} new, #{result.changed} changed, #{report.unchanged} as they are, #{report.refused_count} refused"
-        report.refused.first(SHOWN).each { |each| @out.puts "row #{each.place}: #{each.refusals.map { |refusal| refusal[:message] }.join(" ")}" }
+        @out.puts "#{report.looked_at} rows: #{result.made} new, #{result.changed} " \
+                    "changed, #{report.unchanged} as they are, #{report.refused_count} refused"
+        report
+          .refused
+          .first(SHOWN)
+          .each do |each|
+            @out.puts "row #{each.place}: #{each.refusals.map { |refusal| refusal[:message] }.join(" ")}"
+          end
         @out.puts "and #{report.refused_count - SHOWN} more" if report.refused_count > SHOWN
         @out.puts "Nothing was saved." if keep == "none" || (keep == "all" && !report.clean?)
         report.clean? ? 0 : 1

@@ -64,7 +64,8 @@ module UpTack
 
       def dry_start(text)
         content = Core::Design::ProjectFile.read(text)
-        @out.puts "#{content.design["name"]}: #{content.design["tables"].length} tables, #{content.people.length} people. Nothing was changed."
+        @out.puts "#{content.design["name"]}: #{content.design["tables"].length} " \
+                    "tables, #{content.people.length} people. Nothing was changed."
         0
       end
 
@@ -72,20 +73,36 @@ module UpTack
         return dry_start(text) if dry
 
         content = Core::Design::ProjectFile.read(text)
-        builder = content.people.find { |person| person["role"] == "builder" } or Core::Design::Invalid.because("A new project needs a builder among its people.", part: "people")
+        builder = content.people.find { |person| person["role"] == "builder" } or
+          Core::Design::Invalid.because("A new project needs a builder among its people.", part: "people")
         word = password(builder)
         Store::Database.write do
-          UseCases::StartProject.new.call(design: content.design, people: content.people, tolerating: content.tolerating)
-          UseCases::People::ChangePerson.new.change(Store::Person.find_by!(name: builder["name"]).id, "password" => word)
+          UseCases::StartProject.new.call(
+            design: content.design,
+            people: content.people,
+            tolerating: content.tolerating
+          )
+          UseCases::People::ChangePerson.new.change(
+            Store::Person.find_by!(name: builder["name"]).id,
+            "password" => word
+          )
         end
-        0.tap { @out.puts "#{content.design["name"]} is set up; sign in as #{Store::Person.folded(builder["name"].split.first)}." }
+        0.tap do
+          @out.puts "#{content.design["name"]} is set up; sign in " \
+                      "as #{Store::Person.folded(builder["name"].split.first)}."
+        end
       end
 
       def password(builder)
         @err.print "Password for #{builder["name"]}: " if @input.tty?
         word = @input.gets.to_s.chomp
         problem = Store::Person.password_problem(word)
-        Core::Design::Invalid.because("#{problem} Give the password of #{builder["name"]} on standard input.", part: "password") if problem
+        if problem
+          Core::Design::Invalid.because(
+            "#{problem} Give the password of #{builder["name"]} on standard input.",
+            part: "password"
+          )
+        end
 
         word
       end

@@ -25,7 +25,9 @@ module UpTack
         return fail_with("A mask and a text are expected: uptack mask #{USAGE}") unless arguments.length == 2
 
         mask, text = arguments.map { |argument| argument.dup.force_encoding(Encoding::UTF_8) }
-        return fail_with("The mask and the text must be valid UTF-8.") unless mask.valid_encoding? && text.valid_encoding?
+        unless mask.valid_encoding? && text.valid_encoding?
+          return fail_with("The mask and the text must be valid UTF-8.")
+        end
 
         print_fit(Core::Masks.read(mask), text.unicode_normalize(:nfc))
       rescue Core::Masks::Invalid => e

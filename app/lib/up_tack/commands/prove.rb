@@ -39,7 +39,10 @@ module UpTack
 
       def prove(project)
         run = Core::Bench::Run.new(project)
-        results = project.tables.flat_map { |table| table.proofs.map { |proof| run.call(table, proof).tap { |result| tell(result) } } }
+        results =
+          project.tables.flat_map do |table|
+            table.proofs.map { |proof| run.call(table, proof).tap { |result| tell(result) } }
+          end
         passed = results.count { |result| result.state == "passed" }
         @out.puts "#{passed} passed, #{results.length - passed} failed"
         (passed == results.length) ? 0 : 1
@@ -49,7 +52,8 @@ module UpTack
         name = "#{result.table.label}: #{result.proof.name}"
         return @out.puts "passed  #{name}" if result.state == "passed"
 
-        @out.puts "BROKEN  #{name}: #{result.differences.map { |each| "expected that #{each.expected}; #{each.actual}" }.join("; ")}"
+        differences = result.differences.map { |each| "expected that #{each.expected}; #{each.actual}" }
+        @out.puts "BROKEN  #{name}: #{differences.join("; ")}"
       end
     end
   end

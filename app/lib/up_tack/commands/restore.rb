@@ -27,10 +27,19 @@ module UpTack
         from = File.file?(arguments.first) ? arguments.first : store.path(arguments.first)
         Store::Backups.check(from)
         before = File.file?(path) ? store.make("restore") : nil
-        Database.open(path) { Store::Restoring.new(name: File.basename(from), copy: before ? File.basename(before) : "no copy, since nothing was there").call(from) }
+        Database.open(path) do
+          Store::Restoring.new(
+            name: File.basename(from),
+            copy: before ? File.basename(before) : "no copy, since nothing was there"
+          ).call(from)
+        end
         @out.puts "restored; everybody signs in again#{"; what was there is #{before}" if before}"
         0
-      rescue Store::NotFound, Store::Backups::Unsound, SQLite3::Exception, ActiveRecord::ActiveRecordError, SystemCallError => e
+      rescue Store::NotFound,
+        Store::Backups::Unsound,
+        SQLite3::Exception,
+        ActiveRecord::ActiveRecordError,
+        SystemCallError => e
         @err.puts e.message
         2
       end

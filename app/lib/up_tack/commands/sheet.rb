@@ -22,7 +22,11 @@ module UpTack
         project = Core::Design::ProjectFile.read(File.binread(path)).project
         run = Core::Bench::Run.new(project)
         results = project.tables.flat_map { |table| table.proofs.map { |proof| run.call(table, proof) } }
-        @out.print Core::Bench::Sheet.new(project, Core::Bench::Coverage.of_results(project, results), results.to_h { |result| [result.proof.id, result.state] }).markdown
+        @out.print Core::Bench::Sheet.new(
+          project,
+          Core::Bench::Coverage.of_results(project, results),
+          results.to_h { |result| [result.proof.id, result.state] }
+        ).markdown
         0
       rescue Core::Design::Invalid => e
         Commands.tell_problems(e.problems, path, @err)

@@ -51,12 +51,15 @@ module UpTack
       end
 
       def unkeyed(path)
-        @err.puts "The key of this log is not here: there is no file #{Store::LogKey.file(path)}, and UP_TACK_KEY is empty. Without it nobody can tell whether the log holds."
+        @err.puts "The key of this log is not here: there is no file #{Store::LogKey.file(path)}, and " \
+          "UP_TACK_KEY is empty. Without it nobody can tell whether the log holds."
         2
       end
 
       def tell(verdict)
-        verdict.set_back.each { |id, seconds| @out.puts "change log: before entry #{id} the clock was set back by #{Clock.span(seconds)}" }
+        verdict.set_back.each do |id, seconds|
+          @out.puts "change log: before entry #{id} the clock was set back by #{Clock.span(seconds)}"
+        end
         return holds(verdict) if verdict.sound
 
         verdict.faults.each { |text| @out.puts "change log: #{text}" }
@@ -64,10 +67,14 @@ module UpTack
       end
 
       def holds(verdict)
-        counts = [[verdict.entries, "entry", "entries"], [verdict.events, "event", "events"]].map { |count, one, many| "#{count} #{(count == 1) ? one : many}" }
+        counts =
+          [[verdict.entries, "entry", "entries"], [verdict.events, "event", "events"]].map do |count, one, many|
+            "#{count} #{(count == 1) ? one : many}"
+          end
         @out.puts "change log: #{counts.join(" and ")}, all hold"
         head = verdict.head
-        @out.puts "up to entry #{head["entry"]} (seal #{head["seal"]}) and event #{head["event"]} (seal #{head["event_seal"]}), signed under key #{head["key"]}"
+        @out.puts "up to entry #{head["entry"]} (seal #{head["seal"]}) and event #{head["event"]} " \
+          "(seal #{head["event_seal"]}), signed under key #{head["key"]}"
         0
       end
     end

@@ -31,7 +31,10 @@ module UpTack
         head = File.binread(path, 4_096).to_s
         ending = READ[File.extname(name).delete_prefix(".").downcase]
         return "packed" if head.start_with?("PK")
-        raise Unreadable, "#{name} is not a workbook, though its ending says so; it may have been cut off or renamed." if %w[xlsx ods].include?(ending)
+        if %w[xlsx ods].include?(ending)
+          raise Unreadable,
+            "#{name} is not a workbook, though its ending says so; it may have been cut off or renamed."
+        end
 
         told = known_as(head)
         raise Unreadable, "#{name} is #{told}, not a table. Save it as CSV, XLSX, ODS or JSON." if told
@@ -42,7 +45,17 @@ module UpTack
 
       # @return [String, nil] what a file is that is surely no table
       def known_as(head)
-        {"%PDF" => "a PDF", "\x89PNG".b => "a picture", "\xFF\xD8\xFF".b => "a picture", "GIF8" => "a picture", "\xD0\xCF\x11\xE0".b => "a workbook of an old format", "SQLite format 3" => "a database", "\x1F\x8B".b => "a packed file", "<!DOCTYPE html" => "a web page", "<html" => "a web page"}.find { |start, _| head.start_with?(start) }&.last
+        {
+          "%PDF" => "a PDF",
+          "\x89PNG".b => "a picture",
+          "\xFF\xD8\xFF".b => "a picture",
+          "GIF8" => "a picture",
+          "\xD0\xCF\x11\xE0".b => "a workbook of an old format",
+          "SQLite format 3" => "a database",
+          "\x1F\x8B".b => "a packed file",
+          "<!DOCTYPE html" => "a web page",
+          "<html" => "a web page"
+        }.find { |start, _| head.start_with?(start) }&.last
       end
 
       # Two columns of one name are told apart, and one without a name gets one.
@@ -50,7 +63,9 @@ module UpTack
       # @return [Array(Array<String>, Array<String>)] names, and notes for people
       # @raise [Unreadable]
       def columns(names, file)
-        raise Unreadable, "#{file} has #{names.length} columns; up to #{MOST_COLUMNS} are read." if names.length > MOST_COLUMNS
+        if names.length > MOST_COLUMNS
+          raise Unreadable, "#{file} has #{names.length} columns; up to #{MOST_COLUMNS} are read."
+        end
 
         seen = Hash.new(0)
         notes = []
@@ -60,7 +75,8 @@ module UpTack
           seen[text] += 1
           next text if seen[text] == 1
 
-          notes << "Two columns are called “#{text}”; the one in place #{index + 1} is told as “#{text} (#{seen[text]})”."
+          notes << "Two columns are called “#{text}”; the one in place #{index + 1} is told as “#{text} " \
+            "(#{seen[text]})”."
           "#{text} (#{seen[text]})"
         end
         [found, notes]

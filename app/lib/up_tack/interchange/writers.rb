@@ -9,8 +9,11 @@ module UpTack
     # Cells are texts, BigDecimals, Dates, Times in UTC, true, false or nil.
     module Writers
       TYPES = {
-        "csv" => "text/csv", "xlsx" => "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet", "ods" => "application/vnd.oasis.opendocument.spreadsheet",
-        "json" => "application/json", "jsonl" => "application/x-ndjson"
+        "csv" => "text/csv",
+        "xlsx" => "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
+        "ods" => "application/vnd.oasis.opendocument.spreadsheet",
+        "json" => "application/json",
+        "jsonl" => "application/x-ndjson"
       }.freeze
       # What a spreadsheet takes for a formula; a sign before it makes it a text, which is
       # taken away when the file comes in again.
@@ -22,7 +25,11 @@ module UpTack
       # @param format [String] a key of TYPES
       # @return [Csv, Xlsx, Ods, Json, JsonLines]
       def open(format, io, columns, **options)
-        {"csv" => Csv, "xlsx" => Xlsx, "ods" => Ods, "json" => Json, "jsonl" => JsonLines}.fetch(format).new(io, columns, **options)
+        {"csv" => Csv, "xlsx" => Xlsx, "ods" => Ods, "json" => Json, "jsonl" => JsonLines}.fetch(format).new(
+          io,
+          columns,
+          **options
+        )
       end
 
       # @return [Object] a cell that no spreadsheet takes for a formula

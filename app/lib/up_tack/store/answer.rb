@@ -45,7 +45,9 @@ module UpTack
       # until it is on the disk.
       # @return [void]
       def given(status, headers, body)
-        Database.write(soon: true) { update!(status: status, headers: JSON.generate(headers), body: body, made_at: made_at || Time.now.utc) }
+        Database.write(soon: true) do
+          update!(status: status, headers: JSON.generate(headers), body: body, made_at: made_at || Time.now.utc)
+        end
       end
 
       # @return [void]

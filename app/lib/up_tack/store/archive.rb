@@ -27,9 +27,10 @@ module UpTack
       def put_column(table, field, only: nil)
         name = next_name(field.id)
         connection.create_table(name) { |t| t.column("value", field.values.column) }
+        wanted = only ? "IN (#{only.map { |value| connection.quote(value) }.join(", ")})" : "IS NOT NULL"
         connection.execute(
           "INSERT INTO #{quoted(name)} (id, value) SELECT id, #{quoted(field.key)} FROM #{quoted(table.key)} " \
-          "WHERE #{quoted(field.key)} #{only ? "IN (#{only.map { |value| connection.quote(value) }.join(", ")})" : "IS NOT NULL"}"
+            "WHERE #{quoted(field.key)} #{wanted}"
         )
       end
 
@@ -40,7 +41,8 @@ module UpTack
         name = names(field.id).last or return false
         replaced.note(table, field)
         connection.execute(
-          "UPDATE #{quoted(table.key)} SET #{quoted(field.key)} = (SELECT value FROM #{quoted(name)} AS aside WHERE aside.id = #{quoted(table.key)}.id)"
+          "UPDATE #{quoted(table.key)} SET #{quoted(field.key)} = (SELECT value " \
+            "FROM #{quoted(name)} AS aside WHERE aside.id = #{quoted(table.key)}.id)"
         )
         connection.drop_table(name)
         true

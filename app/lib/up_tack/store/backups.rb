@@ -27,14 +27,19 @@ module UpTack
 
       # @return [Array<Copy>] the latest first
       def all
-        Dir[File.join(@folder, "*.sqlite3")].filter_map { |path| copy(File.basename(path)) }.sort_by { |each| [each.made_at, each.name] }.reverse
+        Dir[File.join(@folder, "*.sqlite3")]
+          .filter_map { |path| copy(File.basename(path)) }
+          .sort_by { |each| [each.made_at, each.name] }
+          .reverse
       end
 
       # @param name [String]
       # @return [String] its path
       # @raise [NotFound]
       def path(name)
-        raise NotFound, "There is no backup of that name." unless name.to_s.match?(NAME) && File.file?(File.join(@folder, name))
+        unless name.to_s.match?(NAME) && File.file?(File.join(@folder, name))
+          raise NotFound, "There is no backup of that name."
+        end
 
         File.join(@folder, name)
       end
@@ -63,7 +68,10 @@ module UpTack
       # @raise [NotFound, Kept]
       def drop(name, now: Time.now.utc)
         found = path(name)
-        raise Kept, "This copy was made before a restore and stays for #{STAYS} days: what the restore cut off is nowhere else." if stays?(copy(name), now)
+        if stays?(copy(name), now)
+          raise Kept, "This copy was made before a restore and stays for #{STAYS} days: what the restore cut " \
+            "off is nowhere else."
+        end
 
         FileUtils.rm_f(found)
       end
@@ -72,7 +80,11 @@ module UpTack
       # @param keep [Integer] how many are kept
       # @param days [Integer] how many days
       def prune(keep:, days:, now: Time.now.utc)
-        all.reject { |each| stays?(each, now) }.each_with_index { |each, index| drop(each.name, now: now) if index >= keep || (index.positive? && each.made_at < now - (days * 86_400)) }
+        all
+          .reject { |each| stays?(each, now) }
+          .each_with_index do |each, index|
+            drop(each.name, now: now) if index >= keep || (index.positive? && each.made_at < now - (days * 86_400))
+          end
       end
 
       # Looks whether a file is a sound database of Up Tack.
@@ -82,7 +94,8 @@ module UpTack
         said = database.get_first_value("PRAGMA integrity_check")
         raise Unsound, "The copy does not hold: #{said.to_s.lines.first&.strip}." unless said == "ok"
 
-        database.get_first_value("SELECT value FROM up_tack_settings WHERE name = 'steps'") or raise Unsound, "#{File.basename(path)} is no database of Up Tack."
+        database.get_first_value("SELECT value FROM up_tack_settings WHERE name = 'steps'") or
+          raise Unsound, "#{File.basename(path)} is no database of Up Tack."
       rescue SQLite3::Exception => e
         raise Unsound, "#{File.basename(path)} can't be read as a database of Up Tack: #{e.message}."
       ensure
@@ -101,7 +114,13 @@ module UpTack
       # @api private
       def self.run(backup, pages)
         until (state = backup.step(pages)) == SQLite3::Constants::ErrorCode::DONE
-          raise Unsound, "The database could not be copied (SQLite says #{state})." unless [SQLite3::Constants::ErrorCode::OK, SQLite3::Constants::ErrorCode::BUSY, SQLite3::Constants::ErrorCode::LOCKED].include?(state)
+          unless [
+            SQLite3::Constants::ErrorCode::OK,
+            SQLite3::Constants::ErrorCode::BUSY,
+            SQLite3::Constants::ErrorCode::LOCKED
+          ].include?(state)
+            raise Unsound, "The database could not be copied (SQLite says #{state})."
+          end
 
           Thread.pass
         end
@@ -115,7 +134,12 @@ module UpTack
 
       def copy(name)
         at, _, why = name.match(NAME)&.captures || return
-        Copy.new(name: name, made_at: Time.strptime("#{at}+0000", "%Y%m%dT%H%M%S%z").utc, why: WHYS.fetch(why), bytes: File.size(File.join(@folder, name)))
+        Copy.new(
+          name: name,
+          made_at: Time.strptime("#{at}+0000", "%Y%m%dT%H%M%S%z").utc,
+          why: WHYS.fetch(why),
+          bytes: File.size(File.join(@folder, name))
+        )
       end
 
       def fresh(why, now)

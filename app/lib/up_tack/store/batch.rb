@@ -18,7 +18,14 @@ module UpTack
       # @param workspace [Workspace] of whoever acts
       # @return [Batch]
       def self.begin(workspace, table, summary, undoes: nil)
-        create!(made_at: workspace.clock.now, person_id: workspace.person.id, person_name: PersonNames.seal(workspace.person.id, workspace.person.name), table_id: table.id, summary: summary, undoes_id: undoes&.id)
+        create!(
+          made_at: workspace.clock.now,
+          person_id: workspace.person.id,
+          person_name: PersonNames.seal(workspace.person.id, workspace.person.name),
+          table_id: table.id,
+          summary: summary,
+          undoes_id: undoes&.id
+        )
       end
 
       # @return [Integer] how many records it changed

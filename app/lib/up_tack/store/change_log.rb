@@ -17,19 +17,53 @@ module UpTack
       # @param log [LogWriter]
       # @param settled [PreparedRow, nil] what is written down besides
       # @return [Integer] the entry's number, which is the record's version from now on
-      def add(table:, record_id:, action:, changes:, workspace:, way:, title:, followed: {}, passed: [], batch: nil, records: workspace.context.records, log: LogWriter.new, settled: nil)
+      def add(
+        table:,
+        record_id:,
+        action:,
+        changes:,
+        workspace:,
+        way:,
+        title:,
+        followed: {},
+        passed: [],
+        batch: nil,
+        records: workspace.context.records,
+        log: LogWriter.new,
+        settled: nil
+      )
         changes = changes.select { |change| table.logged?(change.field) } if table.log
         number, name = workspace.author
         name = PersonNames.seal(number, name)
-        log.add([
-          nil, LogWriter.moment(workspace.clock.now), number, name, way, action, table.id, record_id, title, workspace.revision_id,
-          passed.empty? ? nil : JSON.generate(passed.map(&:to_h)), followed.empty? ? nil : JSON.generate(followed_by_label(workspace.project, followed)), batch&.id
-        ], changes, records, settled)
+        log.add(
+          [
+            nil,
+            LogWriter.moment(workspace.clock.now),
+            number,
+            name,
+            way,
+            action,
+            table.id,
+            record_id,
+            title,
+            workspace.revision_id,
+            passed.empty? ? nil : JSON.generate(passed.map(&:to_h)),
+            followed.empty? ? nil : JSON.generate(followed_by_label(workspace.project, followed)),
+            batch&.id
+          ],
+          changes,
+          records,
+          settled
+        )
       end
 
       # @return [Integer, nil] number of the record's latest entry: its version
       def version_of(table, record_id)
-        Statements.run("SELECT MAX(id) FROM up_tack_entries WHERE table_id = ? AND record_id = ?", table.id, record_id).dig(0, 0)
+        Statements.run(
+          "SELECT MAX(id) FROM up_tack_entries WHERE table_id = ? AND record_id = ?",
+          table.id,
+          record_id
+        ).dig(0, 0)
       end
 
       # @return [Hash{Integer=>Integer}] versions by record number

@@ -18,7 +18,8 @@ module UpTack
       # @param changes [Array<Core::Save::Change>]
       # @param records [LinkedRecords] by which links are named
       # @return [String]
-      def of(changes, records) = "[#{changes.map { |change| piece(change.field, change.before, change.after, change.rule, records) }.join(",")}]"
+      def of(changes, records) =
+        "[#{changes.map { |change| piece(change.field, change.before, change.after, change.rule, records) }.join(",")}]"
 
       # What rules give many records of a batch alike is not written anew for each.
       # @param records [LinkedRecords, nil] needed for a link
@@ -27,7 +28,10 @@ module UpTack
         held = @latest[field]
         return held.last if held && held[0].eql?(before) && held[1].eql?(after) && held[2] == rule
 
-        values = [before, after].map { |value| json((field.person && value) ? PersonNames.seal_within(value) : plain(field, value, records)) }
+        values =
+          [before, after].map do |value|
+            json((field.person && value) ? PersonNames.seal_within(value) : plain(field, value, records))
+          end
         text = "#{@heads[field] ||= head(field).freeze}#{values.join(",")}#{@rules[rule]}"
         @latest[field] = [before, after, rule, text.freeze] unless field.link?
         text

@@ -33,7 +33,8 @@ module UpTack
       # Many records are stamped within one second.
       def second(time)
         held = @second
-        held = @second = [time.to_i, time.getutc.strftime("%Y-%m-%d %H:%M:%S").freeze].freeze unless held&.first == time.to_i
+        held = @second = [time.to_i, time.getutc.strftime("%Y-%m-%d %H:%M:%S").freeze].freeze unless held&.first ==
+          time.to_i
         held.last
       end
 

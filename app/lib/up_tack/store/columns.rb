@@ -16,7 +16,8 @@ module UpTack
       def add(table, field)
         return connection.add_column(table.key, field.key, field.values.column) unless field.link?
 
-        sql("ALTER TABLE #{quoted(table.key)} ADD COLUMN #{quoted(field.key)} integer REFERENCES #{quoted(field.target)} (id) DEFERRABLE INITIALLY DEFERRED")
+        sql("ALTER TABLE #{quoted(table.key)} ADD COLUMN #{quoted(field.key)} integer " \
+          "REFERENCES #{quoted(field.target)} (id) DEFERRABLE INITIALLY DEFERRED")
         sql("CREATE INDEX #{quoted(index(field))} ON #{quoted(table.key)} (#{quoted(field.key)})")
       end
 
@@ -34,7 +35,8 @@ module UpTack
       # @param replaced [Replaced] takes note
       def clear_dangling(table, field, replaced)
         replaced.note(table, field)
-        sql("UPDATE #{quoted(table.key)} SET #{quoted(field.key)} = NULL WHERE #{quoted(field.key)} NOT IN (SELECT id FROM #{quoted(field.target)})")
+        sql("UPDATE #{quoted(table.key)} SET #{quoted(field.key)} = NULL WHERE #{quoted(field.key)} " \
+          "NOT IN (SELECT id FROM #{quoted(field.target)})")
       end
 
       def index(field) = "up_tack_link_#{field.id}"

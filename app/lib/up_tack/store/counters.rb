@@ -42,10 +42,17 @@ module UpTack
       # @return [Integer] the count that comes next
       def next(counting)
         look_up
-        from = (@next[counting.field] ||= {})[counting.series] ||= Statements.run(NEXT, counting.field, counting.series).dig(0, 0) || counting.start
+        from =
+          (@next[counting.field] ||= {})[counting.series] ||= Statements.run(
+            NEXT,
+            counting.field,
+            counting.series
+          ).dig(0, 0) || counting.start
         return from if @taken.empty?
 
-        @taken.reduce(from) { |count, (other, taken, _)| (taken && other == counting) ? [count, taken + counting.step].max : count }
+        @taken.reduce(from) do |count, (other, taken, _)|
+          (taken && other == counting) ? [count, taken + counting.step].max : count
+        end
       end
 
       # @return [Integer, Symbol, nil] the record that was given the number
@@ -83,7 +90,11 @@ module UpTack
 
       # @return [Hash{String=>Integer}, nil] nil where there are too many to hold
       def read_owners(field)
-        rows = Statements.run("SELECT text, record_id FROM up_tack_numbers WHERE field_id = ? LIMIT #{MOST_HELD + 1}", field)
+        rows =
+          Statements.run(
+            "SELECT text, record_id FROM up_tack_numbers WHERE field_id = ? LIMIT #{MOST_HELD + 1}",
+            field
+          )
         rows.to_h if rows.length <= MOST_HELD
       end
       private :stored_owner, :look_up, :read_owners
@@ -115,11 +126,17 @@ module UpTack
       def finish
         return if @settled.empty?
 
-        Statements.insert_all(GIVE, @settled.map { |counting, count, text, record| [counting.field, text, record, counting.series, count] })
-        @settled.select { |_, count, _, _| count }.group_by(&:first).each do |counting, all|
-          highest = all.map { |_, count, _, _| count }.max
-          Statements.run(MOVE, counting.field, counting.series, Counters.after(highest, counting), highest)
-        end
+        Statements.insert_all(
+          GIVE,
+          @settled.map { |counting, count, text, record| [counting.field, text, record, counting.series, count] }
+        )
+        @settled
+          .select { |_, count, _, _| count }
+          .group_by(&:first)
+          .each do |counting, all|
+            highest = all.map { |_, count, _, _| count }.max
+            Statements.run(MOVE, counting.field, counting.series, Counters.after(highest, counting), highest)
+          end
         keep_up
         @settled = []
         @given = {}

@@ -28,9 +28,13 @@ module UpTack
       # Teaches a connection how formulas compare texts, so that sorting by it is
       # the same as comparing what is shown.
       def register_functions(connection)
-        connection.raw_connection.create_function("UP_TACK_FOLDED", 1, SQLite3::Constants::TextRep::UTF8 | SQLite3::Constants::TextRep::DETERMINISTIC) do |function, text|
-          function.result = text.nil? ? nil : Core::Expression::Text.folded(text.to_s)
-        end
+        connection
+          .raw_connection
+          .create_function(
+            "UP_TACK_FOLDED",
+            1,
+            SQLite3::Constants::TextRep::UTF8 | SQLite3::Constants::TextRep::DETERMINISTIC
+          ) { |function, text| function.result = text.nil? ? nil : Core::Expression::Text.folded(text.to_s) }
       end
 
       # Opens the file, makes it if need be, and brings its system tables up to date.

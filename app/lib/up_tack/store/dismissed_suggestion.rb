@@ -9,7 +9,9 @@ module UpTack
 
       # @return [Hash{Array(String, Integer)=>String}] values by field id and record number
       def self.of(table)
-        where(table_id: table.id).pluck(:field_id, :record_id, :value).to_h { |field, record, value| [[field, record], value] }
+        where(table_id: table.id)
+          .pluck(:field_id, :record_id, :value)
+          .to_h { |field, record, value| [[field, record], value] }
       end
     end
   end

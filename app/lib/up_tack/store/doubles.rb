@@ -17,7 +17,11 @@ module UpTack
 
         column = Database.connection.quote_column_name(field.key)
         name = Database.connection.quote_table_name(table.key)
-        rows = Statements.run("SELECT #{column}, COUNT(*) FROM #{name} WHERE #{column} IS NOT NULL GROUP BY #{column} HAVING COUNT(*) > 1 LIMIT #{MOST}")
+        rows =
+          Statements.run(
+            "SELECT #{column}, COUNT(*) FROM #{name} WHERE #{column} IS NOT NULL GROUP BY #{column} " \
+              "HAVING COUNT(*) > 1 LIMIT #{MOST}"
+          )
         reader = ColumnCodec.reader(field)
         rows.to_h { |raw, count| [Core::Values.show(reader.call(raw)), count] }
       end

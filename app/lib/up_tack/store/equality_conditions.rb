@@ -20,11 +20,17 @@ module UpTack
         return [Condition.new("#{column} IS NULL", [])] if value.nil?
 
         cell = ColumnCodec.write(value, field)
-        return [Condition.new("#{column} = ?", [cell])] unless cell.is_a?(String) && !regard_case && Query::Keys.folded?(field)
+        unless cell.is_a?(String) && !regard_case && Query::Keys.folded?(field)
+          return [Condition.new("#{column} = ?", [cell])]
+        end
 
         folded = Core::Expression::Text.folded(cell)
         other = Condition.new("#{other(column)} AND UP_TACK_FOLDED(#{column}) = ?", [folded])
-        folded.ascii_only? ? [Condition.new("#{column} = ? COLLATE NOCASE AND NOT (#{other(column)})", [folded]), other] : [other]
+        if folded.ascii_only?
+          [Condition.new("#{column} = ? COLLATE NOCASE AND NOT (#{other(column)})", [folded]), other]
+        else
+          [other]
+        end
       end
 
       # @return [String] SQL that says whether a text has other than plain letters

@@ -27,7 +27,16 @@ module UpTack
           last, seal = Statements.run(LATEST).first || [0, Seal::BEGINNING]
           entry, entry_seal = Statements.run(LogWriter::LATEST).first || [0, Seal::BEGINNING]
           number = person&.id
-          values = [id || (last + 1), LogWriter.moment(now), number, person ? PersonNames.seal(number, person.name) : "", kind, JSON.generate(told), entry, entry_seal]
+          values = [
+            id || (last + 1),
+            LogWriter.moment(now),
+            number,
+            person ? PersonNames.seal(number, person.name) : "",
+            kind,
+            JSON.generate(told),
+            entry,
+            entry_seal
+          ]
           Statements.insert_all(INSERTION, [[*values, Seal.over([seal, *values], LogKey.current)]])
           Head.write
         end
@@ -59,7 +68,9 @@ module UpTack
       rescue ThreadError
         nil # Another thread was faster.
       ensure
-        ActiveRecord::Base.connection_handler.clear_active_connections! unless Database.writing? || Thread.current == Thread.main
+        unless Database.writing? || Thread.current == Thread.main
+          ActiveRecord::Base.connection_handler.clear_active_connections!
+        end
       end
       private_class_method :write_waiting
     end

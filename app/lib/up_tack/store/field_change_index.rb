@@ -22,7 +22,8 @@ module UpTack
       # @return [ActiveRecord::Relation]
       def self.entries(field)
         Entry.from("up_tack_changed AS changed CROSS JOIN up_tack_entries NOT INDEXED")
-          .where("changed.field_id = ? AND up_tack_entries.id BETWEEN changed.entry_id AND COALESCE(changed.last_id, changed.entry_id)", field)
+          .where("changed.field_id = ? AND up_tack_entries.id BETWEEN changed.entry_id AND " \
+            "COALESCE(changed.last_id, changed.entry_id)", field)
       end
 
       # The same, for whoever narrows them down to a few: each is looked up in the list.
@@ -49,7 +50,8 @@ module UpTack
 
       # The same of fields that changed one after the other, maybe twice.
       # @param changes [Array<Core::Save::Change>]
-      def add_changes(entry, changes) = changes.empty? || add(entry, @alike.one(changes.map { |change| change.field.id }))
+      def add_changes(entry, changes) =
+        changes.empty? || add(entry, @alike.one(changes.map { |change| change.field.id }))
 
       # Writes what is held.
       # @return [void]

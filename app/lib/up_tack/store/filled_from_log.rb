@@ -14,9 +14,15 @@ module UpTack
         return if values.empty?
 
         name = name(field)
-        connection.create_table(name) { |t| t.column("value", field.values.column) } unless connection.table_exists?(name)
+        unless connection.table_exists?(name)
+          connection.create_table(name) { |t| t.column("value", field.values.column) }
+        end
         values.each do |id, value|
-          Statements.run("INSERT OR REPLACE INTO #{quoted(name)} (id, value) VALUES (?, ?)", id, ColumnCodec.write(value, field))
+          Statements.run(
+            "INSERT OR REPLACE INTO #{quoted(name)} (id, value) VALUES (?, ?)",
+            id,
+            ColumnCodec.write(value, field)
+          )
         end
       end
 
@@ -29,7 +35,8 @@ module UpTack
         return unless connection.table_exists?(name)
 
         column, rows = quoted(field.key), quoted(table.key)
-        connection.execute("UPDATE #{rows} SET #{column} = NULL WHERE id IN (SELECT filled.id FROM #{quoted(name)} AS filled WHERE filled.id = #{rows}.id AND filled.value = #{rows}.#{column})")
+        connection.execute("UPDATE #{rows} SET #{column} = NULL WHERE id IN (SELECT filled.id FROM #{quoted(name)} " \
+          "AS filled WHERE filled.id = #{rows}.id AND filled.value = #{rows}.#{column})")
         connection.drop_table(name)
         replaced.note(table, field)
       end

@@ -37,9 +37,14 @@ module UpTack
       def note(clock)
         path = file
         day = clock.now.getutc.strftime("%Y-%m-%d")
-        return if File.file?(path) && (last = File.foreach(path).reduce(nil) { |_, line| line }) && last.include?("\"day\":\"#{day}\"")
+        if File.file?(path) && (last = File.foreach(path).reduce(nil) { |_, line| line }) &&
+            last.include?("\"day\":\"#{day}\"")
+          return
+        end
 
-        File.open(path, File::WRONLY | File::CREAT | File::APPEND, 0o600) { |file| file.puts(JSON.generate({"day" => day, **(kept || now)})) }
+        File.open(path, File::WRONLY | File::CREAT | File::APPEND, 0o600) do |file|
+          file.puts(JSON.generate({"day" => day, **(kept || now)}))
+        end
       end
 
       # @return [String]

@@ -16,7 +16,9 @@ module UpTack
       def let_go(from, to)
         kept = wanted(to)
         before = from ? wanted(from) : {}
-        there.each { |name| sql("DROP INDEX #{quoted(name)}") unless kept.key?(name) && kept[name].last == before[name]&.last }
+        there.each do |name|
+          sql("DROP INDEX #{quoted(name)}") unless kept.key?(name) && kept[name].last == before[name]&.last
+        end
       end
 
       # Makes those that are missing.
@@ -31,24 +33,38 @@ module UpTack
         project.tables.flat_map { |table| sought(table).flat_map { |field| of(table, field) } }.to_h
       end
 
-      # @return [Array<Core::Design::Field>] the first field of each rule that looks for other records of the same values
+      # @return [Array<Core::Design::Field>] the first field of each rule that looks for other records of the same
+      # values
       def sought(table)
-        table.rules.grep(Core::Rules::Unique).filter_map { |rule| rule.keys.map { |key| table.field(key) }.find { |field| field && !field.link? && table.kept?(field.key) } }.uniq
+        table
+          .rules
+          .grep(Core::Rules::Unique)
+          .filter_map do |rule|
+            rule.keys.map { |key| table.field(key) }.find { |field| field && !field.link? && table.kept?(field.key) }
+          end
+          .uniq
       end
 
       def of(table, field)
         name, column, place = "#{PREFIX}#{field.id}", quoted(field.key), quoted(table.key)
         mark = [table.id, field.id, field.type, !field.bare.nil?]
-        return [[name, ["CREATE INDEX #{quoted(name)} ON #{place} (#{column})", mark]]] unless Query::Keys.folded?(field)
+        unless Query::Keys.folded?(field)
+          return [[name, ["CREATE INDEX #{quoted(name)} ON #{place} (#{column})", mark]]]
+        end
 
         # The second holds the column too: else SQLite would rather go through all of the first.
         [
           [name, ["CREATE INDEX #{quoted(name)} ON #{place} (#{column} COLLATE NOCASE)", mark]],
-          ["#{name}_beyond", ["CREATE INDEX #{quoted("#{name}_beyond")} ON #{place} (#{column}) WHERE #{EqualityConditions.other(column)}", mark]]
+          ["#{name}_beyond", ["CREATE INDEX #{quoted("#{name}_beyond")} ON #{place} (#{column}) " \
+            "WHERE #{EqualityConditions.other(column)}", mark]]
         ]
       end
 
-      def there = Database.connection.select_values("SELECT name FROM sqlite_master WHERE type = 'index' AND name LIKE '#{PREFIX.gsub("_", "!_")}%' ESCAPE '!'")
+      def there =
+        Database.connection.select_values(
+          "SELECT name FROM sqlite_master WHERE type = 'index' AND name LIKE " \
+            "'#{PREFIX.gsub("_", "!_")}%' ESCAPE '!'"
+        )
 
       def sql(statement) = Database.connection.execute(statement)
       def quoted(name) = Database.connection.quote_table_name(name)

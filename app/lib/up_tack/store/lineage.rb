@@ -32,8 +32,13 @@ module UpTack
         down = origins(@states.fetch(from))
         up = origins(@states.fetch(to))
         common = (down & up).first
-        down.take_while { |state| state != common }.map { |state| Step.new(from: state, to: @parents[state], back: true) } +
-          up.take_while { |state| state != common }.reverse.map { |state| Step.new(from: @parents[state], to: state, back: false) }
+        down
+          .take_while { |state| state != common }
+          .map { |state| Step.new(from: state, to: @parents[state], back: true) } +
+          up
+            .take_while { |state| state != common }
+            .reverse
+            .map { |state| Step.new(from: @parents[state], to: state, back: false) }
       end
 
       private

@@ -56,7 +56,8 @@ module UpTack
 
       # @return [String, nil]
       def title(table, id)
-        @titles[[table, id]] ||= (found = find(table, id)) && Core::Design::RecordTitle.of(@plans.fetch(table).table, id, found, @context)
+        @titles[[table, id]] ||= (found = find(table, id)) &&
+          Core::Design::RecordTitle.of(@plans.fetch(table).table, id, found, @context)
       end
 
       # @return [Array<Integer>]
@@ -101,7 +102,8 @@ module UpTack
 
       private
 
-      def rows(table) = @rows[table] ||= @plans.fetch(table).then { |plan| RecordTable.new(plan.table, plan.kept_fields) }
+      def rows(table) =
+        @rows[table] ||= @plans.fetch(table).then { |plan| RecordTable.new(plan.table, plan.kept_fields) }
     end
   end
 end

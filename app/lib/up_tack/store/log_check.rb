@@ -45,7 +45,10 @@ module UpTack
 
       def look_over(progress, against)
         verdict = Verdict.new(sound: true, entries: 0, events: 0, faults: [], set_back: [])
-        raise Unchecked, "This file is of an earlier version, whose log was not sealed under a key. Open it with this version once." unless Database.connection.table_exists?("up_tack_events")
+        unless Database.connection.table_exists?("up_tack_events")
+          raise Unchecked, "This file is of an earlier version, whose log was not sealed under a key. Open it with " \
+            "this version once."
+        end
 
         told = against && Against.read(against)
         Guarded.run(verdict)

@@ -70,7 +70,15 @@ module UpTack
 
         def read(database)
           given = ENV["UP_TACK_KEY"].to_s
-          lines = File.file?(file(database)) ? File.readlines(file(database), chomp: true).map(&:strip).reject { |line| line.empty? || line.start_with?("#") } : []
+          lines =
+            if File.file?(file(database))
+              File
+                .readlines(file(database), chomp: true)
+                .map(&:strip)
+                .reject { |line| line.empty? || line.start_with?("#") }
+            else
+              []
+            end
           [*lines, *(given unless given.empty?)].map { |line| of(line) }
         end
       end

@@ -16,7 +16,9 @@ module UpTack
       # @return [String] a moment as the log keeps it, in UTC
       def self.moment(time)
         held = @moment # Many entries of a batch are made at one.
-        held = @moment = [time, time.getutc.strftime("%Y-%m-%d %H:%M:%S.%6N").freeze].freeze unless time.equal?(held&.first)
+        held = @moment = [time, time.getutc.strftime("%Y-%m-%d %H:%M:%S.%6N").freeze].freeze unless time.equal?(
+          held&.first
+        )
         held.last
       end
 
@@ -57,7 +59,22 @@ module UpTack
       def add_restore(number, now, who, summary, revision, cut)
         begin_chain
         told = [["", "Log", "text", JSON.generate(cut["cut_off"]), @seal, nil]]
-        values = [number, LogWriter.moment(now), who[:person_id], who[:person_name], "backup", "restored", "", 0, summary, revision, nil, nil, nil, JSON.generate(told)]
+        values = [
+          number,
+          LogWriter.moment(now),
+          who[:person_id],
+          who[:person_name],
+          "backup",
+          "restored",
+          "",
+          0,
+          summary,
+          revision,
+          nil,
+          nil,
+          nil,
+          JSON.generate(told)
+        ]
         Statements.insert_all(ENTRY, [[*values, Seal.of(@seal, values, @key)]])
         Head.write
         @last = @seal = nil
@@ -93,7 +110,13 @@ module UpTack
       end
 
       def tell(said)
-        said.values << (said.settled ? merged(said.settled, said.changes, said.records) : @differences.of(said.changes, said.records))
+        said.values << (
+          if said.settled
+            merged(said.settled, said.changes, said.records)
+          else
+            @differences.of(said.changes, said.records)
+          end
+        )
       end
 
       # @return [String] all in the order of the fields

@@ -98,8 +98,14 @@ module UpTack
         return self if saves.empty?
 
         own, others = saves.partition { |_, table_id, _, _| table_id == @table.id }
-        elsewhere = others.any? { |_, table_id, _, _| linked_tables.include?(table_id) } || saves.any? { |*, followed| followed }
-        (saves.length > MOST_SAVES || elsewhere) ? read_all(context) : read_some(own.map { |_, _, id, _| id }.uniq, context)
+        elsewhere =
+          others.any? { |_, table_id, _, _| linked_tables.include?(table_id) } ||
+          saves.any? { |*, followed| followed }
+        if saves.length > MOST_SAVES || elsewhere
+          read_all(context)
+        else
+          read_some(own.map { |_, _, id, _| id }.uniq, context)
+        end
         @seen = Entry.maximum(:id)
         @text = nil
         self
@@ -107,7 +113,14 @@ module UpTack
 
       # @return [Array<Core::Design::Field>] whose values stand beside a name
       def beside
-        @beside ||= @table.kept_fields.reject { |field| field == @table.title_field || @table.worked_out?(field.key) || field.access&.value?("nothing") || field.closed.any? || %w[long_text yes_no].include?(field.type) }.first(NameSearch::DETAILS + 2)
+        @beside ||=
+          @table
+            .kept_fields
+            .reject do |field|
+              field == @table.title_field || @table.worked_out?(field.key) || field.access&.value?("nothing") ||
+                field.closed.any? || %w[long_text yes_no].include?(field.type)
+            end
+            .first(NameSearch::DETAILS + 2)
       end
 
       private
@@ -118,21 +131,31 @@ module UpTack
         @text = names.map(&:all).join("\0").b
       end
 
-      def linked_tables = @linked_tables ||= beside.select(&:link?).map { |field| @table.neighbours.tables.fetch(field.target).id }
+      def linked_tables =
+        @linked_tables ||= beside.select(&:link?).map { |field| @table.neighbours.tables.fetch(field.target).id }
 
       def read_all(context)
         found = []
-        RecordTable.new(@table).each_batch do |batch|
-          beside.select(&:link?).each { |field| context.records.load(field.target, batch.filter_map { |_, row| row[field.key] }) }
-          batch.each { |id, row| found << name(id, row, context) }
-        end
+        RecordTable
+          .new(@table)
+          .each_batch do |batch|
+            beside
+              .select(&:link?)
+              .each { |field| context.records.load(field.target, batch.filter_map { |_, row| row[field.key] }) }
+            batch.each { |id, row| found << name(id, row, context) }
+          end
         @names = found.sort_by! { |name| [name.folded, name.id] }
       end
 
       def read_some(ids, context)
         fresh = RecordTable.new(@table).find_all(ids).map { |id, row| name(id, row, context) }
         kept = @names.reject { |name| ids.include?(name.id) }
-        fresh.each { |each| kept.insert(kept.bsearch_index { |name| ([name.folded, name.id] <=> [each.folded, each.id]) >= 0 } || kept.length, each) }
+        fresh.each do |each|
+          kept.insert(
+            kept.bsearch_index { |name| ([name.folded, name.id] <=> [each.folded, each.id]) >= 0 } || kept.length,
+            each
+          )
+        end
         @names = kept
       end
 

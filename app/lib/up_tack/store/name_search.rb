@@ -31,7 +31,9 @@ module UpTack
         words = Core::Expression::Text.folded(text).split
         found = belonging ? among(ranked(words, Float::INFINITY), limit, belonging) : ranked(words, limit).first(limit)
         values = RecordTable.new(@table).find_all(found.map(&:id))
-        found.filter_map { |name| Match.new(id: name.id, title: name.title, details: details(values[name.id])) if values[name.id] }
+        found.filter_map do |name|
+          Match.new(id: name.id, title: name.title, details: details(values[name.id])) if values[name.id]
+        end
       end
 
       private
@@ -46,7 +48,9 @@ module UpTack
           return ranks.first if ranks.first.length == limit
         end
         starts = words.map { |word| /(?<![[:alnum:]])#{Regexp.escape(word)}/ }
-        @index.each_with(words) { |name| keep.call(rank(name, words, starts), name) unless name.folded.start_with?(whole) }
+        @index.each_with(words) do |name|
+          keep.call(rank(name, words, starts), name) unless name.folded.start_with?(whole)
+        end
         ranks.flatten
       end
 
@@ -70,7 +74,10 @@ module UpTack
       def details(values)
         return [] unless @table.allows?(@context.person&.role, :see)
 
-        @index.beside.filter_map { |field| field.show(values[field.key], @context.records) unless values[field.key].nil? }.first(DETAILS)
+        @index
+          .beside
+          .filter_map { |field| field.show(values[field.key], @context.records) unless values[field.key].nil? }
+          .first(DETAILS)
       end
     end
   end

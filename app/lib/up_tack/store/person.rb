@@ -40,19 +40,33 @@ module UpTack
       # @return [String, nil] what is wrong with a password, in words
       def self.password_problem(text, others: [])
         return "A password has at least #{SHORTEST} characters." unless text.is_a?(String) && text.length >= SHORTEST
-        return "A password has at most #{LONGEST_BYTES} bytes; accented letters take two." if text.bytesize > LONGEST_BYTES
+        if text.bytesize > LONGEST_BYTES
+          return "A password has at most #{LONGEST_BYTES} bytes; accented letters take two."
+        end
         return "A password can't hold that character." if text.include?("\u0000") || !text.valid_encoding?
         return "A password needs more than one character over and over." if text.chars.uniq.length < 4
 
-        guessed_problem(text, others.compact.flat_map { |name| [name, *name.split(/[\s@.]+/)] }.map { |name| folded(name) }.select { |name| name.length > 2 }.uniq)
+        guessed_problem(
+          text,
+          others
+            .compact
+            .flat_map { |name| [name, *name.split(/[\s@.]+/)] }
+            .map { |name| folded(name) }
+            .select { |name| name.length > 2 }
+            .uniq
+        )
       end
 
       def self.guessed_problem(text, names)
         rest = names.sort_by { |name| -name.length }.reduce(folded(text)) { |left, name| left.gsub(name, "") }
-        return "A password can't be your name with a little more; whoever knows you tries that first." if rest != folded(text) && rest.length < BESIDES
+        if rest != folded(text) && rest.length < BESIDES
+          return "A password can't be your name with a little more; whoever knows you tries that first."
+        end
 
         score = (@tester ||= Zxcvbn::Tester.new).test(text, names).score
-        "This password is among those that are guessed first. Take a few words that do not belong together." if score < STRONG
+        if score < STRONG
+          "This password is among those that are guessed first. Take a few words that do not belong together."
+        end
       end
 
       # @return [String, nil] kind of the event

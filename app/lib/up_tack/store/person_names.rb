@@ -35,7 +35,8 @@ module UpTack
         def reveal(text)
           return text unless text.is_a?(String) && text.include?("\u0002")
 
-          text.gsub(MARK) { |reference| held([:opened, reference]) { decrypted($1.to_i, $2) || "Person #{$1}" } } # rubocop:disable Style/PerlBackrefs
+          # rubocop:disable Style/PerlBackrefs
+          text.gsub(MARK) { |reference| held([:opened, reference]) { decrypted($1.to_i, $2) || "Person #{$1}" } }
         end
 
         # @param text [String] that a rule wrote, with names in it
@@ -51,7 +52,12 @@ module UpTack
         # @param person [Integer] number
         # @return [Array<String>] everything that the person was called here, as long as it can be read
         def all_of(person)
-          kept = %w[up_tack_entries up_tack_revisions up_tack_batches up_tack_events].flat_map { |table| connection.select_values("SELECT DISTINCT person_name FROM #{table} WHERE person_id = #{Integer(person)}") }
+          kept =
+            %w[up_tack_entries up_tack_revisions up_tack_batches up_tack_events].flat_map do |table|
+              connection.select_values(
+                "SELECT DISTINCT person_name FROM #{table} WHERE person_id = #{Integer(person)}"
+              )
+            end
           [*Person.where(id: person).pluck(:name), *kept.map { |text| reveal(text) }].uniq
         end
 
@@ -75,10 +81,19 @@ module UpTack
           @mutex.synchronize { @held[question] = found }
         end
 
-        def key(person) = connection.select_value("SELECT key FROM up_tack_name_keys WHERE person_id = #{person}")&.then { |hex| [hex].pack("H*") }
+        def key(person) =
+          connection
+            .select_value("SELECT key FROM up_tack_name_keys WHERE person_id = #{person}")
+            &.then { |hex| [hex].pack("H*") }
 
         def begun(person)
-          SecureRandom.bytes(32).tap { |key| connection.execute("INSERT INTO up_tack_name_keys (person_id, key) VALUES (#{person}, '#{key.unpack1("H*")}')") }
+          SecureRandom
+            .bytes(32)
+            .tap do |key|
+              connection.execute(
+                "INSERT INTO up_tack_name_keys (person_id, key) VALUES (#{person}, '#{key.unpack1("H*")}')"
+              )
+            end
         end
 
         # The same name gives the same text, and no other: the nonce is made from it.

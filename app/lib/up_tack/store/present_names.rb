@@ -16,21 +16,36 @@ module UpTack
       def values(entry, change)
         return change.values unless change.type == "choice" && renames.any?
 
-        change.values.map { |value| value && steps(entry.revision_id).reduce(value) { |name, step| step.fetch(change.field_id, {}).fetch(name, name) } }
+        change.values.map do |value|
+          value &&
+            steps(entry.revision_id).reduce(value) { |name, step| step.fetch(change.field_id, {}).fetch(name, name) }
+        end
       end
 
       private
 
       # What each step of the design from an entry's to the present one renames.
       def steps(revision)
-        @names[revision] ||= lineage.steps(from: revision, to: @now).filter_map do |step|
-          found = renames[step.back ? step.from : step.to] or next
-          step.back ? found.transform_values { |names| names.invert.select { |name, _| names.values.count(name) == 1 } } : found
-        end
+        @names[revision] ||= lineage
+          .steps(from: revision, to: @now)
+          .filter_map do |step|
+            found = renames[step.back ? step.from : step.to] or next
+            if step.back
+              found.transform_values { |names| names.invert.select { |name, _| names.values.count(name) == 1 } }
+            else
+              found
+            end
+          end
       end
 
       def lineage = @lineage ||= Lineage.new(Revision.history.order(:id))
-      def renames = @renames ||= Revision.where.not(renamed_choices: nil).select(:id, :renamed_choices).to_h { |each| [each.id, each.renames] }
+
+      def renames =
+        @renames ||=
+          Revision
+            .where.not(renamed_choices: nil)
+            .select(:id, :renamed_choices)
+            .to_h { |each| [each.id, each.renames] }
     end
   end
 end

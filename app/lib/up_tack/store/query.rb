@@ -63,7 +63,8 @@ module UpTack
       # @param expressions [Array<String>] SQL over `rows`
       # @return [Array<Object>] what they come to over all of them
       def reckon(expressions, and_where: nil, group: nil)
-        sql = "SELECT #{expressions.join(", ")} FROM #{quoted(@table.key)} AS rows#{where([*@said, and_where].compact)}#{" GROUP BY #{group}" if group}"
+        sql = "SELECT #{expressions.join(", ")} FROM #{quoted(@table.key)} AS " \
+          "rows#{where([*@said, and_where].compact)}#{" GROUP BY #{group}" if group}"
         (QueryProcess.rows(sql) if QueryProcess.worth?(@table.key)) || Database.connection.select_rows(sql)
       end
 
@@ -71,7 +72,8 @@ module UpTack
 
       def direction = @descending ? "DESC" : "ASC"
 
-      def select(conditions, joins = "") = "SELECT rows.id FROM #{quoted(@table.key)} AS rows #{joins}#{where(conditions)}"
+      def select(conditions, joins = "") =
+        "SELECT rows.id FROM #{quoted(@table.key)} AS rows #{joins}#{where(conditions)}"
 
       def where(conditions) = conditions.empty? ? "" : " WHERE #{conditions.join(" AND ")}"
 

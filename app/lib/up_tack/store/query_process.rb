@@ -25,11 +25,24 @@ module UpTack
       # @return [Boolean] whether it has many records, and is not just being written to
       def worth?(table)
         connection = Database.connection
-        !connection.transaction_open? && connection.select_value("SELECT MAX(id) FROM #{connection.quote_table_name(table)}").to_i >= MANY
+        !connection.transaction_open? &&
+          connection.select_value("SELECT MAX(id) FROM #{connection.quote_table_name(table)}").to_i >= MANY
       end
 
       def ask(sql, shape, path)
-        IO.popen([{"RUBYOPT" => nil}, RbConfig.ruby, "--disable-gems", *libraries, SCRIPT, path, shape, {err: File::NULL}], "r+b") do |child|
+        IO.popen(
+          [
+            {"RUBYOPT" => nil},
+            RbConfig.ruby,
+            "--disable-gems",
+            *libraries,
+            SCRIPT,
+            path,
+            shape,
+            {err: File::NULL}
+          ],
+          "r+b"
+        ) do |child|
           child.write(sql)
           child.close_write
           answer = heard(child)

@@ -42,7 +42,9 @@ module UpTack
       # @return [Array<Array(Integer, Row)>] those that exist, in no order
       def some(ids)
         # Numbers alone, written straight: a thousand nodes take longer to build than to find.
-        ids.each_slice(1_000).flat_map { |some| rows(model.where("id IN (#{some.map { |id| Integer(id) }.join(",")})")) }
+        ids
+          .each_slice(1_000)
+          .flat_map { |some| rows(model.where("id IN (#{some.map { |id| Integer(id) }.join(",")})")) }
       end
 
       # @return [Array<Array(Integer, Row)>] the records whose link points to one of some others
@@ -52,7 +54,10 @@ module UpTack
       def linking(link, ids)
         return model.where(link => ids).order(:id).pluck(:id) if ids.length > 1
 
-        Statements.run("SELECT id FROM #{quoted(@table.key)} WHERE #{quoted(link)} = ? ORDER BY id", ids.first).flatten
+        Statements.run(
+          "SELECT id FROM #{quoted(@table.key)} WHERE #{quoted(link)} = ? ORDER BY id",
+          ids.first
+        ).flatten
       end
 
       # @param keys [Array<String>, nil] only these fields; nil for all
@@ -67,9 +72,15 @@ module UpTack
       # @return [Array<Integer>] numbers of the records that hold all of them
       def having(values, regard_case: false)
         first, *others = values.map { |key, value| EqualityConditions.ways(@table.field(key), value, regard_case) }
-        found = first.product(*others).flat_map do |conditions|
-          Statements.run("SELECT id FROM #{quoted(@table.key)} WHERE #{conditions.map(&:sql).join(" AND ")}", *conditions.flat_map(&:values)).flatten
-        end
+        found =
+          first
+            .product(*others)
+            .flat_map do |conditions|
+              Statements.run(
+                "SELECT id FROM #{quoted(@table.key)} WHERE #{conditions.map(&:sql).join(" AND ")}",
+                *conditions.flat_map(&:values)
+              ).flatten
+            end
         found.uniq.sort
       end
 
@@ -80,13 +91,19 @@ module UpTack
       def numbers_by(key, values)
         field = @table.field(key)
         sought = values.map { |value| RecordTable.sought(value) }.uniq
-        sought.each_slice(500).each_with_object({}) do |some, found|
-          column = Query::Keys.of(field)
-          list = some.map { |value| Query::Keys.value(value, field) }.join(", ")
-          Database.connection.select_rows("SELECT rows.id, #{column} FROM #{quoted(@table.key)} AS rows WHERE #{column} IN (#{list}) ORDER BY rows.id").each do |id, value|
-            (found[RecordTable.sought(ColumnCodec.reader(field).call(value))] ||= []) << id
+        sought
+          .each_slice(500)
+          .each_with_object({}) do |some, found|
+            column = Query::Keys.of(field)
+            list = some.map { |value| Query::Keys.value(value, field) }.join(", ")
+            Database
+              .connection
+              .select_rows(
+                "SELECT rows.id, #{column} FROM #{quoted(@table.key)} AS rows WHERE #{column} IN " \
+                  "(#{list}) ORDER BY rows.id"
+              )
+              .each { |id, value| (found[RecordTable.sought(ColumnCodec.reader(field).call(value))] ||= []) << id }
           end
-        end
       end
 
       # @return [Object] a value as it is sought: texts without regard to capitals
@@ -97,17 +114,22 @@ module UpTack
       def count = model.count
 
       # @return [Array<Array(Integer, Hash)>] numbers with values, the first or the last ones
-      def page(descending: false, limit: 100) = rows(model.order(id: descending ? :desc : :asc).limit(limit)).map { |id, row| [id, row.to_h] }
+      def page(descending: false, limit: 100) =
+        rows(model.order(id: descending ? :desc : :asc).limit(limit)).map { |id, row| [id, row.to_h] }
 
       # @param ids [Array<Integer>, nil] only these; nil for all
       # @param keys [Array<String>, nil] only these fields; nil for all
       # @yield [Array<Array(Integer, Row)>] in order of number, some thousands at a time
       def each_batch(ids = nil, keys: nil, &block)
         if ids
-          return ids.sort.each_slice(500) do |some|
-            Deadline.look
-            block.call(rows(model.where(id: some).order(:id), keys))
-          end
+          return (
+            ids
+              .sort
+              .each_slice(500) do |some|
+                Deadline.look
+                block.call(rows(model.where(id: some).order(:id), keys))
+              end
+          )
         end
 
         last = 0
@@ -144,12 +166,19 @@ module UpTack
       # @return [void]
       def insert_all(records, open)
         insertion = (@insertions ||= {})[false] ||= insertion(["id", *@fields.map(&:key)])
-        Statements.insert_all(insertion, records.map { |id, values, settled| cells(values, settled, open).unshift(id) })
+        Statements.insert_all(
+          insertion,
+          records.map { |id, values, settled| cells(values, settled, open).unshift(id) }
+        )
       end
 
       # @return [Integer] the number that the next new record gets; none is given twice
       def following
-        Statements.run("SELECT MAX(COALESCE((SELECT seq FROM sqlite_sequence WHERE name = ?), 0), COALESCE((SELECT MAX(id) FROM #{quoted(@table.key)}), 0)) + 1", @table.key).dig(0, 0)
+        Statements.run(
+          "SELECT MAX(COALESCE((SELECT seq FROM sqlite_sequence WHERE name = ?), 0), " \
+            "COALESCE((SELECT MAX(id) FROM #{quoted(@table.key)}), 0)) + 1",
+          @table.key
+        ).dig(0, 0)
       end
 
       # @param values [Hash{String=>Object}] those that change
@@ -157,7 +186,12 @@ module UpTack
         fields = @fields.select { |field| values.key?(field.key) }
         return if fields.empty?
 
-        Statements.run("UPDATE #{quoted(@table.key)} SET #{fields.map { |field| "#{quoted(field.key)} = ?" }.join(", ")} WHERE id = ?", *fields.map { |field| ColumnCodec.write(values[field.key], field) }, id)
+        Statements.run(
+          "UPDATE #{quoted(@table.key)} " \
+            "SET #{fields.map { |field| "#{quoted(field.key)} = ?" }.join(", ")} WHERE id = ?",
+          *fields.map { |field| ColumnCodec.write(values[field.key], field) },
+          id
+        )
       end
 
       def delete(id) = Statements.run("DELETE FROM #{quoted(@table.key)} WHERE id = ?", id)
@@ -174,7 +208,8 @@ module UpTack
 
       def insertion(columns) = Statements::Insertion.new(quoted(@table.key), columns.map { |name| quoted(name) })
 
-      def cells(values, settled, open) = settled ? filled_up(settled, values, open) : writers.map { |writer| cell(writer, values) }
+      def cells(values, settled, open) =
+        settled ? filled_up(settled, values, open) : writers.map { |writer| cell(writer, values) }
 
       def rows(scope, keys = nil)
         fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields
@@ -186,7 +221,9 @@ module UpTack
       # Where each field's value lies in a row that was read, and how it is read.
       def layout(keys)
         fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields
-        (@layouts ||= {})[keys] ||= fields.each_with_index.to_h { |field, index| [field.key, [index + 1, ColumnCodec.reader(field)]] }
+        (@layouts ||= {})[keys] ||= fields.each_with_index.to_h do |field, index|
+          [field.key, [index + 1, ColumnCodec.reader(field)]]
+        end
       end
 
       def cell((key, writer), values) = ((value = values[key]).nil? || writer.nil?) ? value : writer.call(value)
@@ -203,7 +240,10 @@ module UpTack
       # Made when it is first needed: what reads and writes one record does without.
       def model = @model ||= RecordTable.model(@table.key)
 
-      def select_one = @select_one ||= "SELECT #{["id", *@fields.map(&:key)].map { |name| quoted(name) }.join(", ")} FROM #{quoted(@table.key)} WHERE id = ?"
+      def select_one =
+        @select_one ||=
+          "SELECT #{["id", *@fields.map(&:key)].map { |name| quoted(name) }.join(", ")} " \
+            "FROM #{quoted(@table.key)} WHERE id = ?"
 
       def quoted(name) = Database.connection.quote_table_name(name)
     end

@@ -31,7 +31,10 @@ module UpTack
         originals = Hash.new { |hash, name| hash[name] = [] }
         Archive.take_values(@field) { |id, name| originals[name] << id }
         # What these records have is read before anything is written: names may have changed places.
-        kept = originals.to_h { |old, ids| [old, ids.each_slice(500).flat_map { |some| @model.where(:id => some, @field.key => @names[old]).ids }] }
+        kept =
+          originals.to_h do |old, ids|
+            [old, ids.each_slice(500).flat_map { |some| @model.where(:id => some, @field.key => @names[old]).ids }]
+          end
         replaced.note(@table, @field, kept.values.flatten)
         rename(sole(choices), replaced)
         kept.each { |old, ids| ids.each_slice(500) { |some| @model.where(id: some).update_all(@field.key => old) } }
@@ -52,7 +55,8 @@ module UpTack
         having = @model.where(@field.key => names.keys)
         replaced.note(@table, @field, having.ids)
         column = Database.connection.quote_column_name(@field.key)
-        quoted = names.map { |old, name| "WHEN #{Database.connection.quote(old)} THEN #{Database.connection.quote(name)}" }
+        quoted =
+          names.map { |old, name| "WHEN #{Database.connection.quote(old)} THEN #{Database.connection.quote(name)}" }
         having.update_all("#{column} = CASE #{column} #{quoted.join(" ")} END")
       end
     end

@@ -43,7 +43,11 @@ module UpTack
       def each_entry
         last = 0
         loop do
-          entries = connection.select_rows("SELECT #{Seal::COLUMNS.join(", ")}, seal FROM up_tack_entries WHERE id > #{last} ORDER BY id LIMIT 2000")
+          entries =
+            connection.select_rows(
+              "SELECT #{Seal::COLUMNS.join(", ")}, seal FROM up_tack_entries WHERE id > #{last} ORDER " \
+                "BY id LIMIT 2000"
+            )
           break if entries.empty?
 
           entries.each { |*entry, seal| yield entry, seal }
@@ -55,7 +59,8 @@ module UpTack
       def earlier
         before, fault, last = Seal::BEGINNING, nil, nil
         each_entry do |entry, seal|
-          fault ||= "Entry #{entry.first} did not hold when the log was first sealed under a key." unless seal == Seal.unkeyed(before, entry) && entry.first == last.to_i + 1
+          fault ||= "Entry #{entry.first} did not hold when the log was first sealed under a key." unless seal ==
+            Seal.unkeyed(before, entry) && entry.first == last.to_i + 1
           before, last = seal || Seal.unkeyed(before, entry), entry.first
         end
         [fault, last, before]
@@ -71,9 +76,14 @@ module UpTack
 
       def seal_names
         %w[up_tack_entries up_tack_revisions up_tack_batches].each do |table|
-          connection.select_rows("SELECT DISTINCT person_id, person_name FROM #{table} WHERE person_id > 0").each do |person, name|
-            connection.execute("UPDATE #{table} SET person_name = #{connection.quote(PersonNames.seal(person, name))} WHERE person_id = #{person} AND person_name = #{connection.quote(name)}")
-          end
+          connection
+            .select_rows("SELECT DISTINCT person_id, person_name FROM #{table} WHERE person_id > 0")
+            .each do |person, name|
+              connection.execute(
+                "UPDATE #{table} SET person_name = #{connection.quote(PersonNames.seal(person, name))} " \
+                  "WHERE person_id = #{person} AND person_name = #{connection.quote(name)}"
+              )
+            end
         end
       end
 
@@ -82,23 +92,35 @@ module UpTack
         fields = person_fields
         each_entry do |entry, _|
           differences = with_references(entry.last, fields)
-          Statements.run("UPDATE up_tack_entries SET differences = ? WHERE id = ?", differences, entry.first) unless differences.equal?(entry.last)
+          unless differences.equal?(entry.last)
+            Statements.run("UPDATE up_tack_entries SET differences = ? WHERE id = ?", differences, entry.first)
+          end
           before = set_seal(entry.first, Seal.of(before, [*entry[0...-1], differences], LogKey.current))
         end
       end
 
       # @return [Array<String>] ids of the fields in which rules write who did something
-      def person_fields = Revision.exists? ? Workspace.compiled.project.tables.flat_map(&:fields).select(&:person).map(&:id) : []
+      def person_fields =
+        Revision.exists? ? Workspace.compiled.project.tables.flat_map(&:fields).select(&:person).map(&:id) : []
 
       # @param differences [String] JSON
       # @return [String] the same object where there is no name in it
       def with_references(differences, fields)
         return differences if fields.none? { |field| differences.include?("\"#{field}\"") }
 
-        JSON.generate(JSON.parse(differences).map do |of, label, type, before, after, rule|
-          before, after = [before, after].map { |value| value.is_a?(String) ? PersonNames.seal_within(value) : value } if fields.include?(of)
-          [of, label, type, before, after, rule]
-        end)
+        JSON.generate(
+          JSON
+            .parse(differences)
+            .map do |of, label, type, before, after, rule|
+              if fields.include?(of)
+                before, after =
+                  [before, after].map do |value|
+                    value.is_a?(String) ? PersonNames.seal_within(value) : value
+                  end
+              end
+              [of, label, type, before, after, rule]
+            end
+        )
       end
 
       def set_seal(id, seal)
@@ -107,8 +129,15 @@ module UpTack
       end
 
       def vouch_for_all
-        {Revision => "design", Batch => "batch", Person => "person_added", Token => "token_made"}.each do |rows, kind|
-          Vouched.digests(rows.table_name).each { |id, digest| Event.add(kind, {"of" => rows.table_name, "id" => id, "digest" => digest}) }
+        {
+          Revision => "design",
+          Batch => "batch",
+          Person => "person_added",
+          Token => "token_made"
+        }.each do |rows, kind|
+          Vouched
+            .digests(rows.table_name)
+            .each { |id, digest| Event.add(kind, {"of" => rows.table_name, "id" => id, "digest" => digest}) }
         end
       end
 

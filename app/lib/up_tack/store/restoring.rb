@@ -51,8 +51,10 @@ module UpTack
         there = connection.tables
         @numbers.slice(*there).each do |table, number|
           name = connection.quote(table)
-          connection.execute("INSERT INTO sqlite_sequence (name, seq) SELECT #{name}, 0 WHERE NOT EXISTS (SELECT 1 FROM sqlite_sequence WHERE name = #{name})")
-          connection.execute("UPDATE sqlite_sequence SET seq = MAX(seq, #{Integer(number)}) WHERE name = #{name} AND name NOT IN ('up_tack_entries', 'up_tack_events')")
+          connection.execute("INSERT INTO sqlite_sequence (name, seq) SELECT #{name}, 0 WHERE NOT EXISTS (SELECT 1 " \
+            "FROM sqlite_sequence WHERE name = #{name})")
+          connection.execute("UPDATE sqlite_sequence SET seq = MAX(seq, #{Integer(number)}) WHERE name = #{name} AND " \
+            "name NOT IN ('up_tack_entries', 'up_tack_events')")
         end
       end
 
@@ -73,16 +75,24 @@ module UpTack
         ["up_tack_sessions", *STAY.keys.reverse].each { |table| connection.execute("DELETE FROM #{table}") }
         @rows.each { |table, rows| rows.each { |row| insert(table, row) } }
         PersonNames.forget
-        @changed = lambda do
-          Person.find_each { |person| person.vouch("person_changed", {"restored" => true}, person: @person) }
-          Token.find_each { |token| token.vouch("token_made", {"restored" => true}, person: @person) }
-          gone.each { |id| Event.add("token_ended", {"of" => "up_tack_tokens", "id" => id, "digest" => nil, "restored" => true}, person: @person) }
-        end
+        @changed =
+          lambda do
+            Person.find_each { |person| person.vouch("person_changed", {"restored" => true}, person: @person) }
+            Token.find_each { |token| token.vouch("token_made", {"restored" => true}, person: @person) }
+            gone.each do |id|
+              Event.add(
+                "token_ended",
+                {"of" => "up_tack_tokens", "id" => id, "digest" => nil, "restored" => true},
+                person: @person
+              )
+            end
+          end
         named.each { |row, names| StampedNames.replace_all(names, row["name"]) }
       end
 
       def insert(table, row)
-        connection.execute("INSERT INTO #{table} (#{row.keys.join(", ")}) VALUES (#{row.values.map { |value| connection.quote(value) }.join(", ")})")
+        connection.execute("INSERT INTO #{table} (#{row.keys.join(", ")}) VALUES " \
+          "(#{row.values.map { |value| connection.quote(value) }.join(", ")})")
       end
 
       def tell
@@ -92,7 +102,13 @@ module UpTack
         summary = "Restored #{@name}, cutting off entries #{entry + 1} to #{@cut["entry"]}; they are in #{@copy}"
         summary = "Restored #{@name}; what was there is in #{@copy}" if entry >= @cut["entry"]
         cut = {"backup" => @name, "copy" => @copy, "cut_off" => @cut.slice(*Head::PARTS)}
-        Event.add("restored", cut, person: @person, now: @now, id: [@cut["event"], connection.select_value("SELECT MAX(id) FROM up_tack_events").to_i].max + 1)
+        Event.add(
+          "restored",
+          cut,
+          person: @person,
+          now: @now,
+          id: [@cut["event"], connection.select_value("SELECT MAX(id) FROM up_tack_events").to_i].max + 1
+        )
         revision = Revision.create!(made_at: @now, **who, action: "restore", summary: summary, design: latest.design)
         LogWriter.new.add_restore([@cut["entry"], entry].max + 1, @now, who, summary, revision.id, cut)
         @changed&.call

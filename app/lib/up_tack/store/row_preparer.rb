@@ -49,17 +49,30 @@ module UpTack
 
       # @return [Shape]
       def shape(begun)
-        parts = @parting.settled.map do |field, place|
-          rule = begun.rule(field.key)
-          @parts[[field.key, rule]] ||= Part.new(field.key, Core::InternCache.new, place, @parting.open.count { |_, at| at < place }, field, ColumnCodec.writer(field), @table.logged?(field), rule)
-        end
+        parts =
+          @parting.settled.map do |field, place|
+            rule = begun.rule(field.key)
+            @parts[[field.key, rule]] ||= Part.new(
+              field.key,
+              Core::InternCache.new,
+              place,
+              @parting.open.count { |_, at| at < place },
+              field,
+              ColumnCodec.writer(field),
+              @table.logged?(field),
+              rule
+            )
+          end
         Shape.new(parts, @told.one(parts.select(&:logged).map { |part| part.field.id }))
       end
 
       def told(shape, values) = shape.parts.filter_map { |part| part.field.id if part.logged && !values[part.key].nil? }
 
       def written(part, value)
-        [part.writer ? part.writer.call(value) : value, (@differences.piece(part.field, nil, value, part.rule).freeze if part.logged)].freeze
+        [
+          part.writer ? part.writer.call(value) : value,
+          (@differences.piece(part.field, nil, value, part.rule).freeze if part.logged)
+        ].freeze
       end
     end
   end

@@ -46,7 +46,10 @@ module UpTack
 
       # Two steps, so that two tables can change names.
       def rename_tables(old_tables, new_tables)
-        renamed = (old_tables.keys & new_tables.keys).map { |id| [old_tables[id].key, new_tables[id].key, id] }.reject { |old, new, _| old == new }
+        renamed =
+          (old_tables.keys & new_tables.keys)
+            .map { |id| [old_tables[id].key, new_tables[id].key, id] }
+            .reject { |old, new, _| old == new }
         renamed.each { |old, _, id| @connection.rename_table(old, "up_tack_moving_#{id}") }
         renamed.each { |_, new, id| @connection.rename_table("up_tack_moving_#{id}", new) }
       end
@@ -92,7 +95,9 @@ module UpTack
       end
 
       def change_column(old, new, before, after)
-        TypeConversion.new(@from, @to, new, before, after).run(@replaced, back: @back) if TypeConversion.needed?(@from, @to, before, after)
+        if TypeConversion.needed?(@from, @to, before, after)
+          TypeConversion.new(@from, @to, new, before, after).run(@replaced, back: @back)
+        end
         rename_choices(new, before, after) if @renamed.key?(after.id)
         write_anew(new, before, after) if before.type == after.type && before.bare&.words != after.bare&.words
         follow_rule(old, new, before, after)
@@ -103,7 +108,8 @@ module UpTack
         @back ? choices.take_back(after.choices, @replaced) : choices.follow(@replaced)
       end
 
-      def stamped?(table, field) = table.rules.any? { |rule| rule.field == field.key && Upkeep::BackfillFromLog.kind?(rule) }
+      def stamped?(table, field) =
+        table.rules.any? { |rule| rule.field == field.key && Upkeep::BackfillFromLog.kind?(rule) }
 
       # Leaves separators out of what is stored from now on, or puts them in.
       def write_anew(table, before, after)

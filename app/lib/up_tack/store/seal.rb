@@ -9,7 +9,22 @@ module UpTack
       # What stands before the first entry.
       BEGINNING = "0" * 64
       # The columns that are sealed. The last is JSON already and taken as it is.
-      COLUMNS = %w[id made_at person_id person_name way action table_id record_id record_title revision_id passed followed batch_id differences].freeze
+      COLUMNS = %w[
+        id
+        made_at
+        person_id
+        person_name
+        way
+        action
+        table_id
+        record_id
+        record_title
+        revision_id
+        passed
+        followed
+        batch_id
+        differences
+      ].freeze
       HELD = :up_tack_seal
 
       module_function
@@ -19,7 +34,14 @@ module UpTack
       # @param key [LogKey::Key]
       # @return [String] 64 hexadecimal figures
       def of(before, entry, key)
-        under(key).reset.update(before).update("\n").update(JSON.generate(entry[0...-1])).update("\n").update(entry.last.to_s).hexdigest
+        under(key)
+          .reset
+          .update(before)
+          .update("\n")
+          .update(JSON.generate(entry[0...-1]))
+          .update("\n")
+          .update(entry.last.to_s)
+          .hexdigest
       end
 
       # @param parts [Array<Object>] whatever JSON can say

@@ -7,10 +7,12 @@ module UpTack
       module_function
 
       # @return [String, nil]
-      def [](name) = connection.select_value("SELECT value FROM up_tack_settings WHERE name = #{connection.quote(name)}")
+      def [](name) =
+        connection.select_value("SELECT value FROM up_tack_settings WHERE name = #{connection.quote(name)}")
 
       def []=(name, value)
-        connection.execute("INSERT OR REPLACE INTO up_tack_settings (name, value) VALUES (#{connection.quote(name)}, #{connection.quote(value)})")
+        connection.execute("INSERT OR REPLACE INTO up_tack_settings (name, value) VALUES " \
+          "(#{connection.quote(name)}, #{connection.quote(value)})")
       end
 
       # @return [String] the key by which cookies are signed, made when it is first needed

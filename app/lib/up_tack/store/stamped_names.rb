@@ -23,10 +23,13 @@ module UpTack
         Workspace.compiled.project.tables.each do |table|
           table.fields.select(&:person).each do |field|
             table_name, column = [table.key, field.key].map { |each| connection.quote_table_name(each) }
-            connection.execute("UPDATE #{table_name} SET #{column} = replace(#{column}, #{connection.quote(name)}, #{connection.quote(other)}) WHERE instr(#{column}, #{connection.quote(name)})")
+            connection.execute("UPDATE #{table_name} SET #{column} = " \
+              "replace(#{column}, #{connection.quote(name)}, #{connection.quote(other)}) WHERE " \
+              "instr(#{column}, #{connection.quote(name)})")
           end
         end
-        connection.execute("UPDATE up_tack_ignored SET person_name = #{connection.quote(other)} WHERE person_name = #{connection.quote(name)}")
+        connection.execute("UPDATE up_tack_ignored SET person_name = #{connection.quote(other)} WHERE person_name " \
+          "= #{connection.quote(name)}")
       end
 
       def connection = Database.connection

@@ -31,7 +31,11 @@ module UpTack
           several = insertion.several && ready(insertion.several)
           one = ready(insertion.one)
           rows.each_slice(Insertion::TOGETHER) do |some|
-            (several && some.length == Insertion::TOGETHER) ? several.run(some.flatten(1)) : some.each { |values| one.run(values) }
+            if several && some.length == Insertion::TOGETHER
+              several.run(some.flatten(1))
+            else
+              some.each { |values| one.run(values) }
+            end
           end
         end
 

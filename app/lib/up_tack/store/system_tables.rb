@@ -6,8 +6,28 @@ module UpTack
     # only ever added at the end; a file of an older version runs those it lacks.
     module SystemTables
       # Tables that rows are only added to, with what they are called.
-      ONLY_ADDED_TO = {"up_tack_revisions" => "design revisions", "up_tack_entries" => "change log", "up_tack_batches" => "change log", "up_tack_events" => "security log"}.freeze
-      STEPS = %i[people revisions change_log followed typing people_sign_in numbers sealed_log proof_runs tokens changed_in_runs follow_ups renamed_choices guarded].freeze
+      ONLY_ADDED_TO = {
+        "up_tack_revisions" => "design revisions",
+        "up_tack_entries" => "change log",
+        "up_tack_batches" => "change log",
+        "up_tack_events" => "security log"
+      }.freeze
+      STEPS = %i[
+        people
+        revisions
+        change_log
+        followed
+        typing
+        people_sign_in
+        numbers
+        sealed_log
+        proof_runs
+        tokens
+        changed_in_runs
+        follow_ups
+        renamed_choices
+        guarded
+      ].freeze
 
       module_function
 
@@ -118,7 +138,8 @@ module UpTack
         connection.add_column("up_tack_people", "password_digest", :text)
         connection.add_column("up_tack_people", "active", :boolean, null: false, default: true)
         connection.select_rows("SELECT id, name FROM up_tack_people").each do |id, name|
-          connection.execute("UPDATE up_tack_people SET sign_in = #{connection.quote("#{name.downcase(:fold).split.first}#{id}")} WHERE id = #{id}")
+          connection.execute("UPDATE up_tack_people SET sign_in " \
+            "= #{connection.quote("#{name.downcase(:fold).split.first}#{id}")} WHERE id = #{id}")
         end
         connection.add_index("up_tack_people", "sign_in", unique: true)
         connection.create_table("up_tack_sessions") do |t|
@@ -132,8 +153,11 @@ module UpTack
 
       # Counts by series, and every number ever given: none is taken out again.
       def numbers(connection)
-        connection.execute("CREATE TABLE up_tack_counters (field_id TEXT NOT NULL, series TEXT NOT NULL, next INTEGER NOT NULL, highest INTEGER, PRIMARY KEY (field_id, series)) WITHOUT ROWID")
-        connection.execute("CREATE TABLE up_tack_numbers (field_id TEXT NOT NULL, text TEXT NOT NULL, record_id INTEGER NOT NULL, series TEXT NOT NULL, count INTEGER, PRIMARY KEY (field_id, text)) WITHOUT ROWID")
+        connection.execute("CREATE TABLE up_tack_counters (field_id TEXT NOT NULL, series TEXT NOT NULL, next " \
+          "INTEGER NOT NULL, highest INTEGER, PRIMARY KEY (field_id, series)) WITHOUT ROWID")
+        connection.execute("CREATE TABLE up_tack_numbers (field_id TEXT NOT NULL, text TEXT NOT NULL, record_id " \
+          "INTEGER NOT NULL, series TEXT NOT NULL, count INTEGER, PRIMARY KEY (field_id, text)) " \
+          "WITHOUT ROWID")
         never_changed("up_tack_numbers", "numbers that were given").each_value { |sql| connection.execute(sql) }
       end
 
@@ -149,17 +173,21 @@ module UpTack
             FROM (SELECT * FROM up_tack_changes WHERE entry_id = up_tack_entries.id ORDER BY id))
         SQL
         Resealing.unkeyed
-        connection.execute("CREATE TRIGGER up_tack_entries_no_update BEFORE UPDATE ON up_tack_entries BEGIN SELECT RAISE(ABORT, 'the change log can only be added to'); END")
+        connection.execute("CREATE TRIGGER up_tack_entries_no_update BEFORE UPDATE ON up_tack_entries BEGIN SELECT " \
+          "RAISE(ABORT, 'the change log can only be added to'); END")
         index_log(connection)
       end
 
       def index_log(connection)
-        connection.execute("CREATE TABLE up_tack_changed (field_id TEXT NOT NULL, entry_id INTEGER NOT NULL, PRIMARY KEY (field_id, entry_id)) WITHOUT ROWID")
+        connection.execute("CREATE TABLE up_tack_changed (field_id TEXT NOT NULL, entry_id INTEGER NOT NULL, PRIMARY " \
+          "KEY (field_id, entry_id)) WITHOUT ROWID")
         connection.execute("INSERT OR IGNORE INTO up_tack_changed SELECT field_id, entry_id FROM up_tack_changes")
         never_changed("up_tack_changed", "the change log").each_value { |sql| connection.execute(sql) }
         connection.drop_table("up_tack_changes")
         connection.remove_index("up_tack_entries", "batch_id")
-        connection.execute("CREATE INDEX up_tack_entries_in_batches ON up_tack_entries (batch_id) WHERE batch_id IS NOT NULL")
+        connection.execute(
+          "CREATE INDEX up_tack_entries_in_batches ON up_tack_entries (batch_id) WHERE batch_id IS NOT NULL"
+        )
         connection.execute("CREATE INDEX up_tack_entries_alone ON up_tack_entries (table_id) WHERE batch_id IS NULL")
         connection.add_index("up_tack_entries", %w[table_id made_at])
       end
@@ -210,7 +238,8 @@ module UpTack
 
       # Entries of a batch that only tell what followed elsewhere from the others.
       def follow_ups(connection)
-        connection.execute("CREATE INDEX up_tack_entries_following ON up_tack_entries (batch_id) WHERE #{Batch::FOLLOW_UP}")
+        connection.execute("CREATE INDEX up_tack_entries_following ON up_tack_entries (batch_id) " \
+          "WHERE #{Batch::FOLLOW_UP}")
       end
 
       # Choices that a change of the design renamed: JSON, new names by old ones, by id of the field.
@@ -232,7 +261,8 @@ module UpTack
         connection.create_table("up_tack_name_keys", primary_key: "person_id") { |t| t.text "key", null: false }
         # Batches of which nothing is left.
         connection.execute("CREATE TABLE up_tack_undone (batch_id INTEGER PRIMARY KEY)")
-        connection.execute("INSERT INTO up_tack_undone SELECT DISTINCT undoes_id FROM up_tack_batches WHERE undoes_id IS NOT NULL")
+        connection.execute("INSERT INTO up_tack_undone SELECT DISTINCT undoes_id FROM up_tack_batches WHERE " \
+          "undoes_id IS NOT NULL")
         connection.add_column("up_tack_sessions", "confirmed_at", :datetime)
         connection.add_column("up_tack_sessions", "device", :text)
         [Session, Token, Person, Event, Batch, Revision].each(&:reset_column_information)
@@ -247,12 +277,22 @@ module UpTack
 
       # @return [Hash{String=>String}] the same for a table without numbers of rows
       def never_changed(table, name)
-        %w[UPDATE DELETE].to_h { |verb| ["#{table}_no_#{verb.downcase}", "CREATE TRIGGER #{table}_no_#{verb.downcase} BEFORE #{verb} ON #{table} BEGIN SELECT RAISE(ABORT, '#{name} can only be added to'); END"] }
+        %w[UPDATE DELETE].to_h do |verb|
+          [
+            "#{table}_no_#{verb.downcase}",
+            "CREATE TRIGGER #{table}_no_#{verb.downcase} BEFORE #{verb} ON #{table} BEGIN SELECT " \
+              "RAISE(ABORT, '#{name} can only be added to'); END"
+          ]
+        end
       end
 
       # @return [Hash{String=>String}] all that there have to be, by name
       def all_triggers
-        [*ONLY_ADDED_TO.map { |table, name| triggers(table, name) }, never_changed("up_tack_numbers", "numbers that were given"), never_changed("up_tack_changed", "the change log")].reduce(:merge)
+        [
+          *ONLY_ADDED_TO.map { |table, name| triggers(table, name) },
+          never_changed("up_tack_numbers", "numbers that were given"),
+          never_changed("up_tack_changed", "the change log")
+        ].reduce(:merge)
       end
 
       # @return [Hash{String=>String}] what guards a table that rows are only added to, by name
@@ -261,7 +301,9 @@ module UpTack
         {
           "#{table}_no_update" => "CREATE TRIGGER #{table}_no_update BEFORE UPDATE ON #{table} BEGIN #{refusal}; END",
           "#{table}_no_delete" => "CREATE TRIGGER #{table}_no_delete BEFORE DELETE ON #{table} BEGIN #{refusal}; END",
-          "#{table}_no_replace" => "CREATE TRIGGER #{table}_no_replace BEFORE INSERT ON #{table} WHEN EXISTS (SELECT 1 FROM #{table} WHERE id = NEW.id) BEGIN #{refusal}; END"
+          "#{table}_no_replace" =>
+            "CREATE TRIGGER #{table}_no_replace BEFORE INSERT ON #{table} WHEN EXISTS (SELECT 1 " \
+              "FROM #{table} WHERE id = NEW.id) BEGIN #{refusal}; END"
         }
       end
     end

@@ -22,7 +22,15 @@ module UpTack
       def self.make(person, name:, role:, days:, now: Time.now.utc)
         text = MARK + SecureRandom.urlsafe_base64(32)
         Database.write do
-          made = create!(person: person, name: name, role: role, digest: Session.digest(text), made_at: now, ends_at: now + (days * 86_400))
+          made =
+            create!(
+              person: person,
+              name: name,
+              role: role,
+              digest: Session.digest(text),
+              made_at: now,
+              ends_at: now + (days * 86_400)
+            )
           made.vouch("token_made", {"name" => name, "role" => role}, person: person)
           [made, text]
         end
@@ -32,7 +40,8 @@ module UpTack
       # @param why [String] in words, for the security log
       # @param by [Person, nil]
       # @return [void]
-      def self.end_all(person, why:, by: nil) = where(person_id: person.id).find_each { |token| token.revoke(why: why, by: by) }
+      def self.end_all(person, why:, by: nil) =
+        where(person_id: person.id).find_each { |token| token.revoke(why: why, by: by) }
 
       # @return [void]
       def revoke(why:, by: nil)

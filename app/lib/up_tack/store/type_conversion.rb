@@ -62,7 +62,15 @@ module UpTack
       # @return [Object, nil] the value in the other type
       def turned(value, from, to)
         given = from.link? ? from.show(value, records(from)) : from.values.dump(value)
-        turned = to.read(given, Core::Reading.new(conventions: @to.conventions, today: Core::Calendar.day(2000, 1, 1), records: records(to)))
+        turned =
+          to.read(
+            given,
+            Core::Reading.new(
+              conventions: @to.conventions,
+              today: Core::Calendar.day(2000, 1, 1),
+              records: records(to)
+            )
+          )
         turned.is_a?(Core::Values::Unreadable) ? nil : turned
       end
 
@@ -91,7 +99,11 @@ module UpTack
       def read_all
         reader = ColumnCodec.reader(@old)
         column = Database.connection.quote_table_name(@new.key)
-        found = Database.connection.select_rows("SELECT id, #{column} FROM #{Database.connection.quote_table_name(@table.key)} WHERE #{column} IS NOT NULL")
+        found =
+          Database.connection.select_rows(
+            "SELECT id, #{column} FROM #{Database.connection.quote_table_name(@table.key)} " \
+              "WHERE #{column} IS NOT NULL"
+          )
         found.map { |id, raw| [id, reader.call(raw)] }
       end
 

@@ -17,7 +17,8 @@ module UpTack
       # @param id [Integer, nil] of one row; nil for all
       # @return [Hash{Integer=>String}] SHA-256 of what rows say, by number
       def self.digests(table, id = nil)
-        rows = Database.connection.select_rows("SELECT #{COLUMNS.fetch(table).join(", ")} FROM #{table} #{"WHERE id = #{Integer(id)}" if id}")
+        rows = Database.connection.select_rows("SELECT #{COLUMNS.fetch(table).join(", ")} " \
+          "FROM #{table} #{"WHERE id = #{Integer(id)}" if id}")
         rows.to_h { |row| [row.first, Digest::SHA256.hexdigest(JSON.generate(row))] }
       end
 
@@ -32,7 +33,8 @@ module UpTack
 
       # The row is gone, and should be.
       # @return [void]
-      def vouch_end(kind, told = {}, person: nil) = Event.add(kind, {"of" => self.class.table_name, "id" => id, "digest" => nil, **told}, person: person)
+      def vouch_end(kind, told = {}, person: nil) =
+        Event.add(kind, {"of" => self.class.table_name, "id" => id, "digest" => nil, **told}, person: person)
     end
   end
 end

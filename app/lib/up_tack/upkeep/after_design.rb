@@ -31,7 +31,9 @@ module UpTack
           replaced.each(@to) do |table, field, ids|
             place = [table.key, field.key]
             found.add(place, ids) if lasting?(upkeep.calculation(*place)) && upkeep.kept?(*place)
-            upkeep.readers(*place).each { |reader| found.add(reader.calculation.place, DependentLookup.new(reader.steps).from(ids)) }
+            upkeep
+              .readers(*place)
+              .each { |reader| found.add(reader.calculation.place, DependentLookup.new(reader.steps).from(ids)) }
           end
         end
       end
@@ -43,9 +45,12 @@ module UpTack
       # @return [Hash{String=>Array}] by rule id, the mark and the place
       def marks(project)
         names = Names.new(project)
-        project.upkeep.calculations.reject { |each| each.rule.once? }.select { |each| project.upkeep.kept?(*each.place) }.to_h do |each|
-          [each.rule.id, [names.mark(each), each.place]]
-        end
+        project
+          .upkeep
+          .calculations
+          .reject { |each| each.rule.once? }
+          .select { |each| project.upkeep.kept?(*each.place) }
+          .to_h { |each| [each.rule.id, [names.mark(each), each.place]] }
       end
 
       # Writes formulas with the ids of fields and tables in the place of their keys.
@@ -63,9 +68,14 @@ module UpTack
         private
 
         def text(calculation)
-          calculation.formula.references.select(&:from).uniq(&:from).sort_by(&:from).reverse.reduce(calculation.formula.text) do |text, each|
-            text[0...each.from] + id_of(each) + text[each.to..]
-          end
+          calculation
+            .formula
+            .references
+            .select(&:from)
+            .uniq(&:from)
+            .sort_by(&:from)
+            .reverse
+            .reduce(calculation.formula.text) { |text, each| text[0...each.from] + id_of(each) + text[each.to..] }
         end
 
         def id_of(reference)
@@ -76,7 +86,15 @@ module UpTack
         def field_mark(table, key, deep: true)
           field = @project.table(table).field(key)
           inner = (deep && !@project.upkeep.kept?(table, key)) ? mark(@project.upkeep.calculation(table, key)) : nil
-          [field.id, field.type, field.decimals, field.choices, field.target && @project.table(field.target).id, @project.upkeep.kept?(table, key), inner]
+          [
+            field.id,
+            field.type,
+            field.decimals,
+            field.choices,
+            field.target && @project.table(field.target).id,
+            @project.upkeep.kept?(table, key),
+            inner
+          ]
         end
       end
     end

@@ -15,11 +15,14 @@ module UpTack
       def initialize(workspace, table, holding: false)
         @workspace = workspace
         @table = table
-        @fields = table.kept_fields.filter_map do |field|
-          readers = workspace.project.upkeep.readers(table.key, field.key).reject { |reader| reader.steps.empty? }
-          [field, readers] if readers.any?
+        @fields =
+          table.kept_fields.filter_map do |field|
+            readers = workspace.project.upkeep.readers(table.key, field.key).reject { |reader| reader.steps.empty? }
+            [field, readers] if readers.any?
+          end
+        unless holding && @fields.any? && DeferralPolicy.new(workspace.project, table).wait?(@fields.flat_map(&:last))
+          return
         end
-        return unless holding && @fields.any? && DeferralPolicy.new(workspace.project, table).wait?(@fields.flat_map(&:last))
 
         @held = Dirty.new
         @made = []
@@ -82,7 +85,9 @@ module UpTack
 
       # What the record reads of itself was worked out when it was saved.
       def mark(dirty, readers, ids, before)
-        readers.each { |reader| dirty.add(reader.calculation.place, DependentLookup.new(reader.steps).from(ids, before: before)) }
+        readers.each do |reader|
+          dirty.add(reader.calculation.place, DependentLookup.new(reader.steps).from(ids, before: before))
+        end
       end
     end
   end

@@ -59,7 +59,8 @@ module UpTack
       # @param batch [Array<Array(Integer, #[])>] numbers with values
       # @return [Hash{Integer=>Hash{String=>Object}}] by record and field, nil where the log does not know
       def values(rules, batch)
-        entries = Store::Entry.where(table_id: @table.id, record_id: batch.map(&:first)).order(:id).group_by(&:record_id)
+        entries =
+          Store::Entry.where(table_id: @table.id, record_id: batch.map(&:first)).order(:id).group_by(&:record_id)
         @context = @workspace.context
         batch.to_h do |id, row|
           stages = stages(entries.fetch(id, []), row)
@@ -72,11 +73,17 @@ module UpTack
       # The record before and after each of its entries, found by going back from what it is now.
       def stages(entries, row)
         after = @table.fields.to_h { |field| [field.key, row.fetch(field.key) { nil }] }
-        entries.reverse.map do |entry|
-          before = after.dup
-          entry.field_changes.reverse_each { |change| (key = @fields[[change.field_id, change.type]]) && before[key] = @names.values(entry, change).first }
-          Stage.new(entry: entry, before: (before unless made?(entry)), after: after).tap { after = before }
-        end.reverse.select { |stage| %w[create update].include?(stage.entry.action) }
+        entries
+          .reverse
+          .map do |entry|
+            before = after.dup
+            entry.field_changes.reverse_each do |change|
+              (key = @fields[[change.field_id, change.type]]) && before[key] = @names.values(entry, change).first
+            end
+            Stage.new(entry: entry, before: (before unless made?(entry)), after: after).tap { after = before }
+          end
+          .reverse
+          .select { |stage| %w[create update].include?(stage.entry.action) }
       end
 
       def made?(entry) = entry.action == "create"
@@ -108,7 +115,9 @@ module UpTack
       end
 
       def holds?(compiled, values, id)
-        compiled.condition.call(Core::Expression::Evaluation.new(values: values, old: values, context: @context, is_new: false, id: id)) == true
+        compiled.condition.call(
+          Core::Expression::Evaluation.new(values: values, old: values, context: @context, is_new: false, id: id)
+        ) == true
       end
 
       def mark(compiled, stage) = stage && compiled.mark(stage.entry.made_at, stage.entry.person_name, @workspace.clock)

@@ -39,7 +39,9 @@ module UpTack
       # Records to which those reached are linked.
       def linked(step, reached)
         model = Store::RecordTable.model(step.table)
-        slices(reached) { |some| model.where(id: some).where.not(step.key => nil).distinct.pluck(model.arel_table[step.key]) }
+        slices(reached) do |some|
+          model.where(id: some).where.not(step.key => nil).distinct.pluck(model.arel_table[step.key])
+        end
       end
 
       def slices(reached)

@@ -40,14 +40,33 @@ module UpTack
         rows = Store::RecordTable.new(table)
         now = rows.find(id) or return
         context = @workspace.context
-        outcome = Core::Save.call(@workspace.plan(table.key), Core::Save::Draft.new(typed: {}, stored: now.merge(before), id: id), context)
+        outcome =
+          Core::Save.call(
+            @workspace.plan(table.key),
+            Core::Save::Draft.new(typed: {}, stored: now.merge(before), id: id),
+            context
+          )
         rules = table.rules.select { |rule| DownstreamLogRules.waiting?(rule, table, before.keys) }.map(&:id)
         pressed = outcome.changes.select { |change| rules.include?(change.rule) }
-        changes = pressed.empty? ? [] : pressed + outcome.changes.select { |change| table.worked_out?(change.field.key) && !before.key?(change.field.key) }
+        changes =
+          if pressed.empty?
+            []
+          else
+            pressed +
+              outcome.changes.select do |change|
+                table.worked_out?(change.field.key) && !before.key?(change.field.key)
+              end
+          end
         return if changes.empty?
 
         rows.update(id, changes.to_h { |change| [change.field.key, change.after] })
-        log(table, id, now, outcome.changes.select { |change| changes.include?(change) || before.key?(change.field.key) }, changes)
+        log(
+          table,
+          id,
+          now,
+          outcome.changes.select { |change| changes.include?(change) || before.key?(change.field.key) },
+          changes
+        )
       end
 
       # What was written may be read elsewhere in turn.
@@ -56,7 +75,13 @@ module UpTack
         upkeep = AfterSave.new(@workspace, table)
         followed = upkeep.run(id, before: now, after: after)
         Store::ChangeLog.add(
-          table: table, record_id: id, action: "update", changes: told, followed: followed, workspace: @workspace, way: "rule",
+          table: table,
+          record_id: id,
+          action: "update",
+          changes: told,
+          followed: followed,
+          workspace: @workspace,
+          way: "rule",
           title: Core::Design::RecordTitle.of(table, id, after, @workspace.context)
         )
         upkeep.echo

@@ -29,7 +29,9 @@ module UpTack
           ids = again(calculation, ids)
           next if ids.empty?
 
-          @upkeep.readers(*calculation.place).each { |reader| dirty.add(reader.calculation.place, DependentLookup.new(reader.steps).from(few(ids))) }
+          @upkeep
+            .readers(*calculation.place)
+            .each { |reader| dirty.add(reader.calculation.place, DependentLookup.new(reader.steps).from(few(ids))) }
         end
         changed
       end
@@ -41,7 +43,11 @@ module UpTack
       # @return [Array<Integer>] records whose value became another one; many more than Dirty::MOST are not all told
       def again(calculation, ids)
         found = []
-        @progress.begin(calculation.table.label, calculation.field.label, (ids == :all) ? Store::RecordTable.new(calculation.table).count : ids.length)
+        @progress.begin(
+          calculation.table.label,
+          calculation.field.label,
+          (ids == :all) ? Store::RecordTable.new(calculation.table).count : ids.length
+        )
         writer = Writer.new(calculation)
         awaited = DownstreamLogRules.awaited?(calculation.table, calculation.field.key)
         Store::RecordTable.new(calculation.table).each_batch((ids == :all) ? nil : ids) do |batch|
@@ -60,7 +66,9 @@ module UpTack
       def remember(calculation, changes, batch)
         before = batch.to_h
         held = (moved[calculation.place] ||= {})
-        changes.each { |id, _| held[id] = before.fetch(id)[calculation.field.key] unless held.key?(id) || held.length >= Dirty::MOST }
+        changes.each do |id, _|
+          held[id] = before.fetch(id)[calculation.field.key] unless held.key?(id) || held.length >= Dirty::MOST
+        end
       end
 
       # @return [Array<Array(Integer, Object)>] numbers with new values
@@ -69,11 +77,22 @@ module UpTack
         Preload.new(@upkeep.ways(calculation), context.records).for(batch)
         key = calculation.field.key
         formula = calculation.formula
-        given = calculation.rule.once? ? Store::ChangeLog.ever_given(calculation.table, calculation.field, batch.map(&:first)) : []
+        given =
+          if calculation.rule.once?
+            Store::ChangeLog.ever_given(calculation.table, calculation.field, batch.map(&:first))
+          else
+            []
+          end
         batch.filter_map do |id, row|
           next if calculation.rule.once? && (!row[key].nil? || given.include?(id))
 
-          value = settled(calculation.field, formula.call(Core::Expression::Evaluation.new(values: row, old: row, context: context, is_new: false, id: id)))
+          value =
+            settled(
+              calculation.field,
+              formula.call(
+                Core::Expression::Evaluation.new(values: row, old: row, context: context, is_new: false, id: id)
+              )
+            )
           # What is given once stays open while its inputs are not there.
           next if value == row[key] || (calculation.rule.once? && value.nil?)
 
@@ -102,11 +121,13 @@ module UpTack
         private
 
         def statement
-          @statement ||= begin
-            connection = Store::Database.connection
-            table, column = [@calculation.table.key, @calculation.field.key].map { |name| connection.quote_table_name(name) }
-            connection.raw_connection.prepare("UPDATE #{table} SET #{column} = ? WHERE id = ?")
-          end
+          @statement ||=
+            begin
+              connection = Store::Database.connection
+              table, column =
+                [@calculation.table.key, @calculation.field.key].map { |name| connection.quote_table_name(name) }
+              connection.raw_connection.prepare("UPDATE #{table} SET #{column} = ? WHERE id = ?")
+            end
         end
       end
     end

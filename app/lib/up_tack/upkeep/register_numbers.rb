@@ -14,13 +14,25 @@ module UpTack
       # @param from [Core::Design::Project, nil]
       # @param to [Core::Design::Project]
       def run(from, to)
-        before = rules(from).to_h { |table, rule| [rule.id, [table.field(rule.field).id, rule.to_plain.except("note", "name")]] }
-        rules(to).each { |table, rule| adopt(table, rule) unless before[rule.id] == [table.field(rule.field).id, rule.to_plain.except("note", "name")] }
+        before =
+          rules(from).to_h do |table, rule|
+            [rule.id, [table.field(rule.field).id, rule.to_plain.except("note", "name")]]
+          end
+        rules(to).each do |table, rule|
+          unless before[rule.id] == [table.field(rule.field).id, rule.to_plain.except("note", "name")]
+            adopt(table, rule)
+          end
+        end
       end
 
       private
 
-      def rules(project) = project ? project.tables.flat_map { |table| table.rules.grep(Core::Rules::Number).map { |rule| [table, rule] } } : []
+      def rules(project) =
+        if project
+          project.tables.flat_map { |table| table.rules.grep(Core::Rules::Number).map { |rule| [table, rule] } }
+        else
+          []
+        end
 
       def adopt(table, rule)
         compiled = rule.compile(table)
@@ -36,14 +48,22 @@ module UpTack
 
       def take_note(compiled, batch, counters)
         context = @workspace.context
-        ways = [compiled.formula, compiled.series].compact.flat_map { |formula| @workspace.project.upkeep.ways_of(formula) }.uniq.sort_by(&:length)
+        ways =
+          [compiled.formula, compiled.series].compact
+            .flat_map { |formula| @workspace.project.upkeep.ways_of(formula) }
+            .uniq
+            .sort_by(&:length)
         Preload.new(ways, context.records).for(batch)
         batch.each do |id, values|
           number = values[compiled.field.key]
           next if number.nil?
 
           text = Core::Values.show(number)
-          series, count = compiled.told(Core::Expression::Evaluation.new(values: values, old: values, context: context, is_new: false, id: id), text)
+          series, count =
+            compiled.told(
+              Core::Expression::Evaluation.new(values: values, old: values, context: context, is_new: false, id: id),
+              text
+            )
           counters.keep(compiled.counting(series || ""), count, text)
           counters.settle(id, finish: false)
         end

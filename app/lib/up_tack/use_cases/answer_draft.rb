@@ -20,7 +20,18 @@ module UpTack
       # @param reasons [Hash{String=>String}] by rule, why warnings are passed
       # @return [Answer] :saved or :refused, for "would be"
       # @raise [Store::NotFound, Core::Design::Invalid]
-      def call(table:, typed:, id: nil, copy_of: nil, form: nil, tried: nil, carried: {}, pending: nil, trace: false, reasons: {})
+      def call(
+        table:,
+        typed:,
+        id: nil,
+        copy_of: nil,
+        form: nil,
+        tried: nil,
+        carried: {},
+        pending: nil,
+        trace: false,
+        reasons: {}
+      )
         plan, ready = tried ? @workspace.tried_in(table, tried) : @workspace.filled_in(table, form)
         Fields.check(plan.table, typed, @workspace.visibility)
         find = FindRecord.new(@workspace)
@@ -28,9 +39,23 @@ module UpTack
         NotAllowed.unless_may(@workspace.person, plan.table, :edit)
         typed = Core::Bench::Copying.of(plan.table, find.call(table: table, id: copy_of).values).merge(typed) if copy_of
         known = id || (pending ? Store::UnsavedOverlay::NEW : nil)
-        draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, reasons: reasons, live: true, carried: ready ? carried.slice(*ready.form.carried) : {})
+        draft =
+          Core::Save::Draft.new(
+            typed: typed,
+            stored: stored&.values,
+            id: known,
+            reasons: reasons,
+            live: true,
+            carried: ready ? carried.slice(*ready.form.carried) : {}
+          )
         outcome = Core::Save.call(plan, draft, @workspace.context(pending: pending), trace: trace)
-        Answer.new(state: outcome.saved? ? :saved : :refused, record: stored, outcome: outcome, standing: FormState.of(plan, ready, outcome, @workspace.person), table: table)
+        Answer.new(
+          state: outcome.saved? ? :saved : :refused,
+          record: stored,
+          outcome: outcome,
+          standing: FormState.of(plan, ready, outcome, @workspace.person),
+          table: table
+        )
       end
     end
   end

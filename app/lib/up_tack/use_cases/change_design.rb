@@ -23,7 +23,14 @@ module UpTack
           renamed = change.renamed_choices
           ChoicesInUse.new(@workspace).check(from, to, renamed: renamed)
           replaced = Store::SchemaSync.new(from, to, renamed: renamed).follow
-          keep(to, from, [replaced], action: "change", summary: change.summary, renamed_choices: (JSON.generate(renamed) if renamed.any?))
+          keep(
+            to,
+            from,
+            [replaced],
+            action: "change",
+            summary: change.summary,
+            renamed_choices: (JSON.generate(renamed) if renamed.any?)
+          )
         end
       end
 
@@ -61,17 +68,26 @@ module UpTack
 
       # Takes the real tables to the state after a revision, change by change.
       def go_to(revision, **entry)
-        steps = Store::Lineage.new(Store::Revision.history.order(:id)).steps(from: @workspace.revision_id, to: revision.id)
-        replaced = steps.map do |step|
-          renamed = Store::Revision.find(step.back ? step.from : step.to).renames
-          Store::SchemaSync.new(project_of(step.from), project_of(step.to), back: step.back, renamed: renamed).follow
-        end
+        steps =
+          Store::Lineage.new(Store::Revision.history.order(:id)).steps(from: @workspace.revision_id, to: revision.id)
+        replaced =
+          steps.map do |step|
+            renamed = Store::Revision.find(step.back ? step.from : step.to).renames
+            Store::SchemaSync.new(
+              project_of(step.from),
+              project_of(step.to),
+              back: step.back,
+              renamed: renamed
+            ).follow
+          end
         keep(project_of(revision.id), @workspace.project, replaced, **entry)
       end
 
       # The design of a revision, in which no id is given twice even so.
       def project_of(id)
-        Core::Design::Project.reopen(JSON.parse(Store::Revision.find(id).design).merge("last_id" => @workspace.project.last_id))
+        Core::Design::Project.reopen(
+          JSON.parse(Store::Revision.find(id).design).merge("last_id" => @workspace.project.last_id)
+        )
       end
 
       # Keeps the new state, and works out again what it makes stale.
@@ -79,8 +95,14 @@ module UpTack
       # @param more [Hash] what else the revision says
       def keep(project, from, replaced, action:, summary:, target: nil, **more)
         Store::Revision.create!(
-          made_at: @workspace.clock.now, person_id: @workspace.person.id, person_name: Store::PersonNames.seal(@workspace.person.id, @workspace.person.name),
-          action: action, summary: summary, target_id: target, design: JSON.generate(project.to_plain), **more
+          made_at: @workspace.clock.now,
+          person_id: @workspace.person.id,
+          person_name: Store::PersonNames.seal(@workspace.person.id, @workspace.person.name),
+          action: action,
+          summary: summary,
+          target_id: target,
+          design: JSON.generate(project.to_plain),
+          **more
         )
         @workspace.renew
         Upkeep::RegisterNumbers.new(@workspace, progress: @progress).run(from, project)

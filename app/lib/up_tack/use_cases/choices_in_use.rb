@@ -14,11 +14,21 @@ module UpTack
       # @param renamed [Hash{String=>Hash{String=>String}}] choices that get another name, by id of the field
       # @raise [Core::Design::Invalid] naming the choices and how many records have them
       def check(from, to, renamed: {})
-        used = pairs(from, to).flat_map { |table, old, new| uses(table, old, old.choices - new.choices - renamed.fetch(old.id, {}).keys) }
+        used =
+          pairs(from, to).flat_map do |table, old, new|
+            uses(table, old, old.choices - new.choices - renamed.fetch(old.id, {}).keys)
+          end
         return if used.empty?
 
-        named = used.map { |table, field, choice, count| "#{(count == 1) ? "1 record" : "#{count} records"} of #{table.label} #{(count == 1) ? "has" : "have"} “#{choice}” as #{field.label}" }
-        Core::Design::Invalid.because("#{named.join("; ")}. Retire it instead: those that have it keep it, and nobody can pick it anew.", part: "choices")
+        named =
+          used.map do |table, field, choice, count|
+            "#{(count == 1) ? "1 record" : "#{count} records"} " \
+              "of #{table.label} #{(count == 1) ? "has" : "have"} “#{choice}” as #{field.label}"
+          end
+        Core::Design::Invalid.because(
+          "#{named.join("; ")}. Retire it instead: those that have it keep it, and nobody can pick it anew.",
+          part: "choices"
+        )
       end
 
       private
@@ -37,7 +47,12 @@ module UpTack
       def uses(table, field, gone)
         return [] if gone.empty?
 
-        Store::RecordTable.model(table.key).where(field.key => gone).group(field.key).count.map { |choice, count| [table, field, choice, count] }
+        Store::RecordTable
+          .model(table.key)
+          .where(field.key => gone)
+          .group(field.key)
+          .count
+          .map { |choice, count| [table, field, choice, count] }
       end
     end
   end

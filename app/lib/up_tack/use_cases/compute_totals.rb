@@ -32,7 +32,11 @@ module UpTack
         said, other = wanted.partition { |field| @selection.query.rest.nil? && @view.table.kept?(field.key) }
         matching, totals = in_database(said)
         totals = totals.merge(other.to_h { |field| [field.key, by_hand(field)] })
-        Result.new(total: Store::RecordTable.new(@view.table).count, matching: matching, fields: wanted.to_h { |field| [field.key, totals[field.key]] })
+        Result.new(
+          total: Store::RecordTable.new(@view.table).count,
+          matching: matching,
+          fields: wanted.to_h { |field| [field.key, totals[field.key]] }
+        )
       end
 
       private
@@ -62,7 +66,13 @@ module UpTack
 
         read = Store::ColumnCodec.reader(field)
         sum = (field.kind == :number) ? Sum.of(parts) || sum_by_values(Store::Query::Keys.name(field)) : nil
-        Total.new(filled: filled, sum: sum, average: sum && average(sum, filled), least: read.call(least), greatest: read.call(greatest))
+        Total.new(
+          filled: filled,
+          sum: sum,
+          average: sum && average(sum, filled),
+          least: read.call(least),
+          greatest: read.call(greatest)
+        )
       end
 
       # An exact sum of a column in one pass: SQLite would add up binary fractions, so they
@@ -78,7 +88,11 @@ module UpTack
         def parts(column)
           # Rounded away from zero; ROUND itself takes many times as long.
           millionths = "CAST(#{column} * #{MILLION}.0 + (0.5 - (#{column} < 0)) AS INTEGER)"
-          ["SUM(#{millionths} / #{HALF})", "SUM(#{millionths} % #{HALF})", "SUM(ABS(#{column}) > #{GREATEST} OR #{millionths} / #{MILLION}.0 <> #{column})"]
+          [
+            "SUM(#{millionths} / #{HALF})",
+            "SUM(#{millionths} % #{HALF})",
+            "SUM(ABS(#{column}) > #{GREATEST} OR #{millionths} / #{MILLION}.0 <> #{column})"
+          ]
         end
 
         # @param found [Array<Integer, nil>] what the parts came to
@@ -94,7 +108,12 @@ module UpTack
 
       # Fractions of any fineness, by their distinct values.
       def sum_by_values(column)
-        @selection.query.reckon([column, "COUNT(*)"], and_where: "#{column} IS NOT NULL", group: column).reduce(BigDecimal(0)) { |sum, (value, times)| sum + ((value.is_a?(Float) ? BigDecimal(value, Core::Numbers::KEPT_DIGITS) : BigDecimal(value)) * times) }
+        @selection
+          .query
+          .reckon([column, "COUNT(*)"], and_where: "#{column} IS NOT NULL", group: column)
+          .reduce(BigDecimal(0)) do |sum, (value, times)|
+            sum + ((value.is_a?(Float) ? BigDecimal(value, Core::Numbers::KEPT_DIGITS) : BigDecimal(value)) * times)
+          end
       end
 
       def average(sum, count) = Core::Numbers.settle(sum.div(count, Core::Numbers::WORKING_DIGITS))
@@ -104,19 +123,32 @@ module UpTack
         return Total.new(filled: values.length) if values.empty? || !%i[number date].include?(field.kind)
 
         sum = (field.kind == :number) ? values.sum : nil
-        Total.new(filled: values.length, sum: sum, average: sum && average(sum, values.length), least: values.min, greatest: values.max)
+        Total.new(
+          filled: values.length,
+          sum: sum,
+          average: sum && average(sum, values.length),
+          least: values.min,
+          greatest: values.max
+        )
       end
 
       def every_value(field)
         values = []
         plan = @workspace.plan(@view.table.key)
         upkeep = @workspace.project.upkeep
-        ways = @view.table.kept?(field.key) ? [] : upkeep.ways(upkeep.calculation(@view.table.key, field.key)).uniq.sort_by(&:length)
-        Store::RecordTable.new(@view.table).each_batch(@view.whole? ? nil : @selection.ids) do |batch|
-          context = @workspace.context
-          Upkeep::Preload.new(ways, context.records).for(batch)
-          values.concat(batch.map { |id, row| plan.complete(id, row.to_h, context, [field.key])[field.key] })
-        end
+        ways =
+          if @view.table.kept?(field.key)
+            []
+          else
+            upkeep.ways(upkeep.calculation(@view.table.key, field.key)).uniq.sort_by(&:length)
+          end
+        Store::RecordTable
+          .new(@view.table)
+          .each_batch(@view.whole? ? nil : @selection.ids) do |batch|
+            context = @workspace.context
+            Upkeep::Preload.new(ways, context.records).for(batch)
+            values.concat(batch.map { |id, row| plan.complete(id, row.to_h, context, [field.key])[field.key] })
+          end
         values
       end
     end

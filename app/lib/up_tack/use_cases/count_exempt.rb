@@ -15,8 +15,18 @@ module UpTack
       # @return [Hash{String=>Integer}] by rule id
       def call(table:)
         design = @workspace.table(table)
-        rules = design.rules.select { |rule| rule.respond_to?(:lets_old?) && rule.lets_old? && @workspace.visibility.rule?(rule, design) }
-        rules.to_h { |rule| [rule.id, KNOWN.fetch([Store::Database.path, @workspace.revision_id, Store::Entry.maximum(:id), rule.id]) { count(design, rule) }] }
+        rules =
+          design.rules.select do |rule|
+            rule.respond_to?(:lets_old?) && rule.lets_old? && @workspace.visibility.rule?(rule, design)
+          end
+        rules.to_h do |rule|
+          [
+            rule.id,
+            KNOWN.fetch([Store::Database.path, @workspace.revision_id, Store::Entry.maximum(:id), rule.id]) do
+              count(design, rule)
+            end
+          ]
+        end
       end
 
       private

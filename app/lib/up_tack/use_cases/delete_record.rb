@@ -15,7 +15,8 @@ module UpTack
         @batch = batch
         @log = Store::LogWriter.new(holding: holding)
         @rows = Hash.new { |known, design| known[design] = Store::RecordTable.new(design) }.compare_by_identity
-        @upkeep = Hash.new { |known, design| known[design] = Upkeep::AfterSave.new(workspace, design) }.compare_by_identity
+        @upkeep =
+          Hash.new { |known, design| known[design] = Upkeep::AfterSave.new(workspace, design) }.compare_by_identity
       end
 
       # Writes what is held back.
@@ -42,10 +43,26 @@ module UpTack
         NotAllowed.unless_may(@workspace.person, design, :delete)
         stored = found(design, id)
         theirs = version ? Store::ChangeLog.since(design, id, version) : []
-        return Answer.new(state: :conflict, record: FindRecord.new(@workspace).call(table: table, id: id), theirs: theirs) if theirs.any?
+        if theirs.any?
+          return (
+            Answer.new(
+              state: :conflict,
+              record: FindRecord.new(@workspace).call(table: table, id: id),
+              theirs: theirs
+            )
+          )
+        end
 
         consequences = PreviewDeletion.new(@workspace).of(design, id)
-        return Answer.new(state: :linked, record: FindRecord.new(@workspace).call(table: table, id: id), reasons: consequences.reasons) if consequences.reasons.any?
+        if consequences.reasons.any?
+          return (
+            Answer.new(
+              state: :linked,
+              record: FindRecord.new(@workspace).call(table: table, id: id),
+              reasons: consequences.reasons
+            )
+          )
+        end
 
         # What may fail halfway is done by itself, so that a greater change goes on without it.
         consequences.cleared.any? ? @workspace.write(apart: true) { carry_out(consequences) } : carry_out(consequences)
@@ -68,14 +85,20 @@ module UpTack
       end
 
       def clear(design, field, id)
-        answer = SaveRecord.new(@workspace, way: @way, batch: @batch).call(table: design.key, id: id, typed: {field.key => nil})
+        answer =
+          SaveRecord.new(@workspace, way: @way, batch: @batch).call(
+            table: design.key,
+            id: id,
+            typed: {field.key => nil}
+          )
         return if answer.state == :saved
 
         title = Core::Design::RecordTitle.of(design, id, answer.record.values, @workspace.context)
         visible = @workspace.visibility
         raise StillNeeded, PreviewDeletion::HIDDEN unless visible.table?(design) && visible.field?(field)
 
-        raise StillNeeded, "#{title} in #{design.label} can't be without #{field.label}: #{answer.outcome.refusals.map { |each| visible.refusal(each, design).message }.join(" ")}"
+        why = answer.outcome.refusals.map { |each| visible.refusal(each, design).message }.join(" ")
+        raise StillNeeded, "#{title} in #{design.label} can't be without #{field.label}: #{why}"
       end
 
       def log(design, record, title)

@@ -18,12 +18,15 @@ module UpTack
       # @raise [Store::NotFound, Core::Design::Invalid]
       def call(table:, field:, text:, typed: {}, id: nil)
         link = FindField.new(@workspace).call(table: table, field: field)
-        raise Store::NotFound, "There is no field `#{field}` in #{@workspace.table(table).label}." unless @workspace.visibility.field?(link)
+        unless @workspace.visibility.field?(link)
+          raise Store::NotFound, "There is no field `#{field}` in #{@workspace.table(table).label}."
+        end
         Core::Design::Invalid.because("#{link.label} is no link.", part: "field") unless link.link?
 
         naming = Store::NameSearch.new(@workspace.plan(link.target), @workspace.context)
         narrowing = @workspace.plan(table).narrowing(field) or return naming.like(text)
-        evaluation = AnswerDraft.new(@workspace).call(table: table, typed: typed.except(field), id: id).outcome.evaluation
+        evaluation =
+          AnswerDraft.new(@workspace).call(table: table, typed: typed.except(field), id: id).outcome.evaluation
         naming.like(text) do |candidates|
           evaluation.context.records.load(link.target, candidates)
           candidates.select { |candidate| narrowing.belongs?(candidate, evaluation) }

@@ -12,7 +12,8 @@ module UpTack
       # @raise [Store::NotFound]
       def call(table:, rule:)
         design = @workspace.table(table)
-        design.rule(rule) || raise(Store::NotFound, "There is no rule `#{rule}` in #{design.label}; it may have been taken off.")
+        design.rule(rule) ||
+          raise(Store::NotFound, "There is no rule `#{rule}` in #{design.label}; it may have been taken off.")
       end
     end
   end

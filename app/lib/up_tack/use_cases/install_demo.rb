@@ -36,9 +36,17 @@ module UpTack
       end
 
       def edits
-        rows("edits.csv").group_by { |row| row.values_at("at", "by", "table", "record") }.map do |(at, by, table, record), values|
-          {at: at, by: by, table: table, id: record.to_i, typed: values.to_h { |row| row.values_at("field", "value") }}
-        end
+        rows("edits.csv")
+          .group_by { |row| row.values_at("at", "by", "table", "record") }
+          .map do |(at, by, table, record), values|
+            {
+              at: at,
+              by: by,
+              table: table,
+              id: record.to_i,
+              typed: values.to_h { |row| row.values_at("field", "value") }
+            }
+          end
       end
 
       def run(at:, by:, **record)

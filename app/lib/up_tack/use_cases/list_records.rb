@@ -24,7 +24,8 @@ module UpTack
         @view = View.new(@workspace, table, filter: filter, sort: sort, search: search)
         @selection = @view.selection
         limit = limit.clamp(1, MOST)
-        from, ids = cursor ? after(Cursor.read(cursor, @view.fingerprint), limit + 1) : [at, @selection.page(limit + 1, at: at)]
+        from, ids =
+          cursor ? after(Cursor.read(cursor, @view.fingerprint), limit + 1) : [at, @selection.page(limit + 1, at: at)]
         page(ids, from, limit)
       end
 
@@ -47,7 +48,8 @@ module UpTack
         found = Store::RecordTable.new(@view.table).find_all(shown)
         versions = Store::ChangeLog.versions_of(@view.table, shown)
         records = found.map { |id, values| Record.new(id: id, version: versions[id], values: values) }
-        following = (ids.length > limit) ? Cursor.new(id: shown.last, at: from + limit, view: @view.fingerprint).to_s : nil
+        following =
+          (ids.length > limit) ? Cursor.new(id: shown.last, at: from + limit, view: @view.fingerprint).to_s : nil
         Page.new(records: records, following: following)
       end
 

@@ -11,10 +11,13 @@ module UpTack
       def self.unless_may(person, table, what)
         return if table.allows?(person.role, what)
 
-        raise new({
-          see: "#{table.label} is not open to a #{person.role}.", edit: "A #{person.role} may look at #{table.label}, not change it.",
-          delete: "A #{person.role} may not delete records of #{table.label}."
-        }.fetch(what))
+        raise new(
+                {
+                  see: "#{table.label} is not open to a #{person.role}.",
+                  edit: "A #{person.role} may look at #{table.label}, not change it.",
+                  delete: "A #{person.role} may not delete records of #{table.label}."
+                }.fetch(what)
+              )
       end
     end
   end

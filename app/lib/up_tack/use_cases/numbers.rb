@@ -9,7 +9,11 @@ module UpTack
       # @raise [Store::NotFound]
       def self.rule(table, id)
         found = table.rule(id)
-        found.is_a?(Core::Rules::Number) ? found : raise(Store::NotFound, "There is no auto-number `#{id}` in #{table.label}.")
+        if found.is_a?(Core::Rules::Number)
+          found
+        else
+          raise(Store::NotFound, "There is no auto-number `#{id}` in #{table.label}.")
+        end
       end
     end
   end

@@ -10,10 +10,17 @@ module UpTack
       # @param outcome [Core::Save::Outcome]
       # @return [Hash{String=>Array<String>}] by field key, for every choice
       def of(plan, outcome)
-        plan.table.fields.select { |field| field.type == "choice" }.to_h do |field|
-          narrowing = plan.narrowing(field.key)
-          [field.key, field.open_choices.select { |choice| narrowing.nil? || narrowing.belongs?(choice, outcome.evaluation) }]
-        end
+        plan
+          .table
+          .fields
+          .select { |field| field.type == "choice" }
+          .to_h do |field|
+            narrowing = plan.narrowing(field.key)
+            [
+              field.key,
+              field.open_choices.select { |choice| narrowing.nil? || narrowing.belongs?(choice, outcome.evaluation) }
+            ]
+          end
       end
     end
   end

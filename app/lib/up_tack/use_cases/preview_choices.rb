@@ -26,9 +26,17 @@ module UpTack
         now = @workspace.project
         later = change.apply(now)
         ChoicesInUse.new(@workspace).check(now, later, renamed: change.renamed_choices)
-        follows = Core::Design::ProjectDiff.new(now, later).differences.reject { |each| %w[field list table].include?(each.what) }
+        follows =
+          Core::Design::ProjectDiff
+            .new(now, later)
+            .differences
+            .reject { |each| %w[field list table].include?(each.what) }
         names = change.renamed_choices.values.reduce({}, :merge)
-        Foreseen.new(renamed: renamings(now, change.renamed_choices), follows: follows, stays: names.empty? ? [] : stays(later, names.keys - names.values))
+        Foreseen.new(
+          renamed: renamings(now, change.renamed_choices),
+          follows: follows,
+          stays: names.empty? ? [] : stays(later, names.keys - names.values)
+        )
       end
 
       private
@@ -37,10 +45,21 @@ module UpTack
         by_field.flat_map do |id, names|
           table = project.tables.find { |each| each.fields.any? { |field| field.id == id } }
           field = table.fields.find { |each| each.id == id }
-          counts = table.kept?(field.key) ? Store::RecordTable.model(table.key).where(field.key => names.keys).group(field.key).count : {}
+          counts =
+            if table.kept?(field.key)
+              Store::RecordTable.model(table.key).where(field.key => names.keys).group(field.key).count
+            else
+              {}
+            end
           names.map do |before, after|
             merged = names.values.count(after) > 1 || (field.choices.include?(after) && !names.key?(after))
-            Renaming.new(place: "#{field.label} of #{table.label}", before: before, after: after, merged: merged, count: counts.fetch(before, 0))
+            Renaming.new(
+              place: "#{field.label} of #{table.label}",
+              before: before,
+              after: after,
+              merged: merged,
+              count: counts.fetch(before, 0)
+            )
           end
         end
       end
@@ -50,19 +69,30 @@ module UpTack
 
         named = /(?<![[:word:]])(?:#{Regexp.union(names).source})(?![[:word:]])/i
         project.tables.flat_map do |table|
-          parts = table.rules.map { |rule| ["#{table.field(rule.field).label} of #{table.label}", rule.to_plain, rule.formula_parts.values] }
-          parts += table.forms.map { |form| ["Form #{form.name} of #{table.label}", form.to_plain, form.formulas(table).values.map(&:first)] }
+          parts =
+            table.rules.map do |rule|
+              ["#{table.field(rule.field).label} of #{table.label}", rule.to_plain, rule.formula_parts.values]
+            end
+          parts +=
+            table.forms.map do |form|
+              ["Form #{form.name} of #{table.label}", form.to_plain, form.formulas(table).values.map(&:first)]
+            end
           parts.flat_map do |place, plain, formulas|
-            (texts(plain).grep(named) + formulas.select { |text| loose?(text, table, names) }).uniq.map { |text| Staying.new(place: place, text: text) }
+            (texts(plain).grep(named) + formulas.select { |text| loose?(text, table, names) }).uniq.map do |text|
+              Staying.new(place: place, text: text)
+            end
           end
         end
       end
 
       def texts(plain)
         case plain
-        when Hash then plain.flat_map { |part, value| (TEXTS.include?(part) && value.is_a?(String)) ? [value] : texts(value) }
-        when Array then plain.flat_map { |each| texts(each) }
-        else []
+        when Hash
+          plain.flat_map { |part, value| (TEXTS.include?(part) && value.is_a?(String)) ? [value] : texts(value) }
+        when Array
+          plain.flat_map { |each| texts(each) }
+        else
+          []
         end
       end
 
@@ -72,7 +102,11 @@ module UpTack
         choices = Core::Expression::ChoiceTexts.new(table.scope).of(tree).map(&:from)
         folded = names.map { |name| Core::Expression::Text.folded(name) }
         found = false
-        tree.walk { |node| found ||= node.is_a?(Core::Expression::Nodes::Literal) && node.value.is_a?(String) && !choices.include?(node.from) && folded.include?(Core::Expression::Text.folded(node.value)) }
+        tree.walk do |node|
+          found ||=
+            node.is_a?(Core::Expression::Nodes::Literal) && node.value.is_a?(String) &&
+            !choices.include?(node.from) && folded.include?(Core::Expression::Text.folded(node.value))
+        end
         found
       rescue Core::Expression::Invalid
         false

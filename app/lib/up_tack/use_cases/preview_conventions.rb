@@ -24,21 +24,33 @@ module UpTack
       def call(parts)
         now = @workspace.project
         later = Core::Design::Changes::ChangeConventions.new(parts: parts).apply(now)
-        Foreseen.new(shown: now.tables.flat_map { |table| shown(table, later.table(table.key)) }, typed: typed(now.conventions, later.conventions))
+        Foreseen.new(
+          shown: now.tables.flat_map { |table| shown(table, later.table(table.key)) },
+          typed: typed(now.conventions, later.conventions)
+        )
       end
 
       private
 
       def shown(table, later)
-        found = table.kept_fields.filter_map do |field|
-          other = later.field(field.key)
-          next unless %w[number moment].include?(field.type)
+        found =
+          table.kept_fields.filter_map do |field|
+            other = later.field(field.key)
+            next unless %w[number moment].include?(field.type)
 
-          value = Store::RecordTable.model(table.key).where.not(field.key => nil).order(field.key => :desc).limit(1).pick(field.key)
-          value &&= Store::ColumnCodec.reader(field).call(value)
-          before, after = [field, other].map { |each| value.nil? ? "" : each.show(value) }
-          Difference.new(place: "#{field.label} of #{table.label}", before: before, after: after) unless before == after
-        end
+            value =
+              Store::RecordTable
+                .model(table.key)
+                .where.not(field.key => nil)
+                .order(field.key => :desc)
+                .limit(1)
+                .pick(field.key)
+            value &&= Store::ColumnCodec.reader(field).call(value)
+            before, after = [field, other].map { |each| value.nil? ? "" : each.show(value) }
+            unless before == after
+              Difference.new(place: "#{field.label} of #{table.label}", before: before, after: after)
+            end
+          end
         found.first(MOST)
       end
 
@@ -53,7 +65,12 @@ module UpTack
 
       def understood(type, text, conventions)
         field = Core::Design::Field.new(key: "it", label: "It", type: type, conventions: conventions)
-        value = Core::Values[type].read(text, field, Core::Reading.new(conventions: conventions, today: @workspace.clock.today))
+        value =
+          Core::Values[type].read(
+            text,
+            field,
+            Core::Reading.new(conventions: conventions, today: @workspace.clock.today)
+          )
         value.is_a?(Core::Values::Unreadable) ? value.message : Core::Values[type].show(value, field)
       end
     end

@@ -33,7 +33,11 @@ module UpTack
         gone = go_along(design, id)
         kept = gone.flat_map { |design, ids| staying(design, ids, gone) }
         cleared, refused = kept.partition { |_, field, _| field.on_delete == "clear" }
-        Consequences.new(deleted: gone.to_a, cleared: cleared, reasons: (locked(gone) + refused.map { |design, field, ids| reason(design, field, ids) }).uniq)
+        Consequences.new(
+          deleted: gone.to_a,
+          cleared: cleared,
+          reasons: (locked(gone) + refused.map { |design, field, ids| reason(design, field, ids) }).uniq
+        )
       end
 
       private
@@ -43,7 +47,11 @@ module UpTack
         gone.flat_map do |table, ids|
           next [] if table.rules.grep(Core::Rules::Lock).none?(&:whole?)
 
-          found = Store::RecordTable.new(table).find_all(ids).flat_map { |id, values| Core::Save::Deleting.reasons(table, id, values, @workspace.context) }
+          found =
+            Store::RecordTable
+              .new(table)
+              .find_all(ids)
+              .flat_map { |id, values| Core::Save::Deleting.reasons(table, id, values, @workspace.context) }
           (found.any? && !@workspace.visibility.table?(table)) ? [HIDDEN] : found
         end
       end
@@ -57,7 +65,9 @@ module UpTack
           next if fresh.empty?
 
           gone[table] = gone.fetch(table, []) + fresh
-          links(table).each { |other, field| pending << [other, linking(other, field, fresh)] if field.on_delete == "delete" }
+          links(table).each do |other, field|
+            pending << [other, linking(other, field, fresh)] if field.on_delete == "delete"
+          end
         end
         gone
       end
@@ -81,10 +91,15 @@ module UpTack
         return HIDDEN unless @workspace.visibility.table?(design) && @workspace.visibility.field?(field)
 
         context = @workspace.context
-        names = Store::RecordTable.new(design).find_all(ids.first(EXAMPLES)).map { |id, values| Core::Design::RecordTitle.of(design, id, values, context) }
+        names =
+          Store::RecordTable
+            .new(design)
+            .find_all(ids.first(EXAMPLES))
+            .map { |id, values| Core::Design::RecordTitle.of(design, id, values, context) }
         more = (ids.length > EXAMPLES) ? " and #{ids.length - EXAMPLES} more" : ""
         count = (ids.length == 1) ? "1 record" : "#{ids.length} records"
-        "#{count} of #{design.label} #{(ids.length == 1) ? "has" : "have"} it as #{field.label}: #{names.join(", ")}#{more}."
+        "#{count} of #{design.label} #{(ids.length == 1) ? "has" : "have"} it " \
+          "as #{field.label}: #{names.join(", ")}#{more}."
       end
     end
   end

@@ -26,14 +26,29 @@ module UpTack
         old = FindField.new(@workspace).call(table: table, field: field)
         design = @workspace.table(table)
         choices = @workspace.project.list(list)&.values || choices
-        type.to_s.empty? ? of_deletion(design, old) : of_retyping(design, old, Core::Design::Field.new(**old.to_h, type: type.to_s, choices: choices || old.choices, target: target || old.target))
+        if type.to_s.empty?
+          of_deletion(design, old)
+        else
+          of_retyping(
+            design,
+            old,
+            Core::Design::Field.new(
+              **old.to_h,
+              type: type.to_s,
+              choices: choices || old.choices,
+              target: target || old.target
+            )
+          )
+        end
       end
 
       # @return [Array<String>] sentences of the rules of other tables that would go with a table
       # @raise [Store::NotFound]
       def of_table(key)
         table = @workspace.table(key)
-        Core::Design::Dependants.rules(@workspace.project, table: table.key).reject { |other, _| other.key == table.key }
+        Core::Design::Dependants
+          .rules(@workspace.project, table: table.key)
+          .reject { |other, _| other.key == table.key }
           .map { |other, rule| "#{other.label}: #{rule.sentence(other)}" }
       end
 
@@ -41,23 +56,48 @@ module UpTack
 
       def of_deletion(design, field)
         rules = Core::Design::Dependants.rules(@workspace.project, table: design.key, key: field.key)
-        sentences = rules.map { |table, rule| (table.key == design.key) ? rule.sentence(table) : "#{table.label}: #{rule.sentence(table)}" }
-        forms = Core::Design::Dependants.forms(@workspace.project, table: design.key, key: field.key).map { |table, form| "It leaves the form #{form.name} of #{table.label}." }
-        Losses.new(values: Store::RecordTable.new(design).filled.fetch(field.key, 0), examples: [], kept: 0, rules: sentences + forms)
+        sentences =
+          rules.map do |table, rule|
+            (table.key == design.key) ? rule.sentence(table) : "#{table.label}: #{rule.sentence(table)}"
+          end
+        forms =
+          Core::Design::Dependants
+            .forms(@workspace.project, table: design.key, key: field.key)
+            .map { |table, form| "It leaves the form #{form.name} of #{table.label}." }
+        Losses.new(
+          values: Store::RecordTable.new(design).filled.fetch(field.key, 0),
+          examples: [],
+          kept: 0,
+          rules: sentences + forms
+        )
       end
 
       def of_retyping(design, old, new)
-        Core::Design::Invalid.because("There is no field type “#{new.type}”.", part: "type") unless Core::Values.all.key?(new.type)
-        Core::Design::Invalid.because("Pick the table to link to.", part: "target") if new.link? && @workspace.project.table(new.target.to_s).nil?
+        unless Core::Values.all.key?(new.type)
+          Core::Design::Invalid.because("There is no field type “#{new.type}”.", part: "type")
+        end
+        if new.link? && @workspace.project.table(new.target.to_s).nil?
+          Core::Design::Invalid.because("Pick the table to link to.", part: "target")
+        end
         return Losses.new(values: 0, examples: [], kept: 0, rules: []) unless design.kept?(old.key)
 
         found = Store::TypeConversion.preview(@workspace.project, design, old, new)
-        Losses.new(values: found[:lost], examples: found[:examples], kept: found[:kept], rules: [], choices: (new.type == "choice") ? missing(found[:distinct], new) : [])
+        Losses.new(
+          values: found[:lost],
+          examples: found[:examples],
+          kept: found[:kept],
+          rules: [],
+          choices: (new.type == "choice") ? missing(found[:distinct], new) : []
+        )
       end
 
       # One spelling of each, as choices pass over capitals.
       def missing(texts, field)
-        texts = texts.map { |text| Core::Values::Plain.word(text) }.uniq { |text| Core::Expression::Text.folded(text) }.sort_by { |text| Core::Expression::Text.folded(text) }
+        texts =
+          texts
+            .map { |text| Core::Values::Plain.word(text) }
+            .uniq { |text| Core::Expression::Text.folded(text) }
+            .sort_by { |text| Core::Expression::Text.folded(text) }
         problem = Core::Design::Choices.message(field.label, field.choices + texts, [])
         problem ? [] : texts
       end

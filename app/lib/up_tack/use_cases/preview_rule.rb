@@ -25,7 +25,23 @@ module UpTack
       # counts:: verdicts and how often each came out
       # looked_at, total:: records examined, and all there are
       # examples:: [{id:, title:, stored:, result:, verdict:, how:}]
-      Preview = Struct.new(:problems, :warnings, :notices, :tack, :sentence, :fleeting, :pieces, :looked, :opening, :counts, :looked_at, :total, :examples, keyword_init: true)
+      Preview =
+        Struct.new(
+          :problems,
+          :warnings,
+          :notices,
+          :tack,
+          :sentence,
+          :fleeting,
+          :pieces,
+          :looked,
+          :opening,
+          :counts,
+          :looked_at,
+          :total,
+          :examples,
+          keyword_init: true
+        )
 
       # Verdicts, those that deserve a look first.
       ORDER = %w[refused failed locked unjudged blank changes differs same passed idle].freeze
@@ -49,11 +65,22 @@ module UpTack
         @interim = interim
         @patience = all ? LONG_PATIENCE : PATIENCE
         design = @workspace.table(table)
-        changed = Core::Design::Changes::PinRule.new(table: table, rule: plain).apply(@workspace.project).table(design.key)
+        changed =
+          Core::Design::Changes::PinRule.new(table: table, rule: plain).apply(@workspace.project).table(design.key)
         rule = plain["id"] ? changed.rule(plain["id"]) : changed.rules.last
         survey(changed, rule, look_at)
       rescue Core::Design::Invalid => e
-        Preview.new(problems: e.problems, warnings: [], notices: [], fleeting: [], pieces: pieces(plain), counts: {}, examples: [], looked_at: 0, total: 0)
+        Preview.new(
+          problems: e.problems,
+          warnings: [],
+          notices: [],
+          fleeting: [],
+          pieces: pieces(plain),
+          counts: {},
+          examples: [],
+          looked_at: 0,
+          total: 0
+        )
       end
 
       private
@@ -70,7 +97,11 @@ module UpTack
       end
 
       # Those that a formula gives; those that it compares are among its own warnings.
-      def fixed_texts(design, rule) = Core::Analysis::FixedTexts.new(rule, design).given.map { |message| Core::Expression::Problem.new(message: message) }
+      def fixed_texts(design, rule) =
+        Core::Analysis::FixedTexts
+          .new(rule, design)
+          .given
+          .map { |message| Core::Expression::Problem.new(message: message) }
 
       def count(verdict, id)
         @counts[verdict] += 1
@@ -79,9 +110,19 @@ module UpTack
 
       def result(design, rule, sight, look_at, looked_at)
         Preview.new(
-          problems: [], warnings: sight.warnings + fixed_texts(design, rule), notices: design.notices.of(rule), tack: rule.tack(design), sentence: rule.sentence(design), opening: sight.opening,
-          fleeting: sight.fleeting, pieces: pieces(rule.to_plain), looked: look_at && shown([look_at], sight).first,
-          counts: @counts.dup, looked_at: looked_at, total: @total, examples: shown(telling, sight)
+          problems: [],
+          warnings: sight.warnings + fixed_texts(design, rule),
+          notices: design.notices.of(rule),
+          tack: rule.tack(design),
+          sentence: rule.sentence(design),
+          opening: sight.opening,
+          fleeting: sight.fleeting,
+          pieces: pieces(rule.to_plain),
+          looked: look_at && shown([look_at], sight).first,
+          counts: @counts.dup,
+          looked_at: looked_at,
+          total: @total,
+          examples: shown(telling, sight)
         )
       end
 
@@ -97,7 +138,14 @@ module UpTack
         found = @rows.find_all(ids).to_a
         sight.prepare(found)
         context = @workspace.context
-        found.map { |id, values| {id: id, title: Core::Design::RecordTitle.of(@workspace.table(@table), id, values, context), row: nil, **sight.of(id, values)} }
+        found.map do |id, values|
+          {
+            id: id,
+            title: Core::Design::RecordTitle.of(@workspace.table(@table), id, values, context),
+            row: nil,
+            **sight.of(id, values)
+          }
+        end
       end
 
       def pieces(plain)

@@ -25,7 +25,8 @@ module UpTack
         @batch = batch
         @rows = Store::RecordTable.new(@table, @plan.kept_fields)
         @counters = Store::Counters.new(holding: holding)
-        @log = Store::LogWriter.new(holding: holding, entries: way == "import", open: holding ? parting.open_fields : [])
+        @log =
+          Store::LogWriter.new(holding: holding, entries: way == "import", open: holding ? parting.open_fields : [])
         @upkeep = Upkeep::AfterSave.new(workspace, @table, holding: holding)
         @waiting = []
         @wait = holding && way == "import" && @upkeep.quiet? && parting.order_independent?
@@ -45,11 +46,26 @@ module UpTack
         # A deleted record comes back with all that it had, by the hand of whoever may bring it back.
         check(typed) unless more[:restoring_values] && stored.nil?
         known = id || (pending ? Store::UnsavedOverlay::NEW : nil)
-        draft = Core::Save::Draft.new(typed: typed, stored: stored&.values, id: known, brings: @way == "import", carried: @form ? carried.slice(*@form.form.carried) : NONE, **more)
+        draft =
+          Core::Save::Draft.new(
+            typed: typed,
+            stored: stored&.values,
+            id: known,
+            brings: @way == "import",
+            carried: @form ? carried.slice(*@form.form.carried) : NONE,
+            **more
+          )
         @context = @workspace.context(counters: @counters, pending: pending) unless @holding && @context
-        outcome = begun ? Core::Save.finish(@plan, draft, begun, @context, parting, told: !settled.nil?) : Core::Save.call(@plan, draft, @context)
+        outcome =
+          if begun
+            Core::Save.finish(@plan, draft, begun, @context, parting, told: !settled.nil?)
+          else
+            Core::Save.call(@plan, draft, @context)
+          end
         return refused(stored, outcome) unless outcome.saved?
-        return Answer.new(state: :saved, record: stored, outcome: outcome, table: @table.key) if stored && outcome.changes.empty?
+        if stored && outcome.changes.empty?
+          return Answer.new(state: :saved, record: stored, outcome: outcome, table: @table.key)
+        end
 
         Answer.new(state: :saved, outcome: outcome, table: @table.key, record: written(stored, id, outcome, settled))
       end
@@ -73,7 +89,12 @@ module UpTack
       def check(typed)
         return if typed.equal?(@checked)
 
-        @hidden ||= @workspace.visibility.all? ? NOTHING : @table.fields.reject { |field| @workspace.visibility.field?(field) }.to_h { |field| [field.key, true] }
+        @hidden ||=
+          if @workspace.visibility.all?
+            NOTHING
+          else
+            @table.fields.reject { |field| @workspace.visibility.field?(field) }.to_h { |field| [field.key, true] }
+          end
         known = typed.any? && typed.each_key.all? { |key| @plan.fields.key?(key) && !@hidden.key?(key) }
         Fields.check(@table, typed, @workspace.visibility) unless known
         @checked = typed if typed.frozen?
@@ -92,7 +113,13 @@ module UpTack
 
       def refused(stored, outcome)
         @counters.drop
-        Answer.new(state: :refused, record: stored, outcome: outcome, table: @table.key, standing: FormState.of(@plan, @form, outcome, @workspace.person))
+        Answer.new(
+          state: :refused,
+          record: stored,
+          outcome: outcome,
+          table: @table.key,
+          standing: FormState.of(@plan, @form, outcome, @workspace.person)
+        )
       end
 
       def written(stored, id, outcome, settled)
@@ -100,7 +127,9 @@ module UpTack
 
         write_waiting
         restored = id
-        stored ? @rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) : id = @rows.insert(outcome.values, id: id, settled: settled&.cells, open: open_places)
+        stored ?
+          @rows.update(id, outcome.changes.to_h { |change| [change.field.key, change.after] }) :
+          id = @rows.insert(outcome.values, id: id, settled: settled&.cells, open: open_places)
         followed = belongs(id, stored, outcome)
         version = log(id, action(stored, restored), outcome, @last.last, followed, settled)
         @context.records.forget(@table.key) if @holding
@@ -143,8 +172,19 @@ module UpTack
       # @return [Integer] number of the entry
       def log(id, action, outcome, title, followed, settled)
         Store::ChangeLog.add(
-          table: @table, record_id: id, action: action, changes: outcome.changes, followed: followed, records: @context.records, log: @log,
-          workspace: @workspace, way: @way, title: title, passed: outcome.passed, batch: @batch, settled: settled
+          table: @table,
+          record_id: id,
+          action: action,
+          changes: outcome.changes,
+          followed: followed,
+          records: @context.records,
+          log: @log,
+          workspace: @workspace,
+          way: @way,
+          title: title,
+          passed: outcome.passed,
+          batch: @batch,
+          settled: settled
         )
       end
 

@@ -45,14 +45,19 @@ module UpTack
       # @return [Core::Design::Changes::Change]
       # @raise [Store::NotFound, Core::Design::Invalid]
       def rule_before(id, rule)
-        found = differences(id).find { |each| each.what == "rule" && each.id == rule } or raise Store::NotFound, "That revision did not change such a rule."
-        table = @workspace.project.tables.find { |each| each.id == found.table } or Core::Design::Invalid.because("Its table is no longer there.")
+        found = differences(id).find { |each| each.what == "rule" && each.id == rule } or
+          raise Store::NotFound, "That revision did not change such a rule."
+        table = @workspace.project.tables.find { |each| each.id == found.table } or
+          Core::Design::Invalid.because("Its table is no longer there.")
         earlier = project(Store::Revision.find(id).previous).tables.find { |each| each.id == found.table }&.rule(rule)
         now = table.rule(rule)
         return Core::Design::Changes::UnpinRule.new(table: table.key, rule: rule) if earlier.nil? && now
 
         Core::Design::Invalid.because("The rule is not there, as it was then.") unless earlier
-        Core::Design::Changes::PinRule.new(table: table.key, rule: now ? earlier.to_plain : earlier.to_plain.except("id"))
+        Core::Design::Changes::PinRule.new(
+          table: table.key,
+          rule: now ? earlier.to_plain : earlier.to_plain.except("id")
+        )
       end
 
       private
@@ -63,7 +68,10 @@ module UpTack
           later = back.tables.find { |each| each.id == table.id }
           next lost(table.label, "records", rows.count) unless later
 
-          gone = table.kept_fields.reject { |field| later.fields.any? { |each| each.id == field.id && each.type == field.type } }
+          gone =
+            table.kept_fields.reject do |field|
+              later.fields.any? { |each| each.id == field.id && each.type == field.type }
+            end
           filled = gone.empty? ? {} : rows.filled
           gone.flat_map { |field| lost("#{field.label} of #{table.label}", "values", filled.fetch(field.key, 0)) }
         end

@@ -32,7 +32,12 @@ module UpTack
           theirs = (stored && version) ? Store::ChangeLog.since(@workspace.table(table), id, version) : []
           next Answer.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
 
-          RecordWriter.new(@workspace, table, way: @way, batch: @batch, form: form).write(typed, stored: stored, id: id, **more.except(:restores))
+          RecordWriter.new(@workspace, table, way: @way, batch: @batch, form: form).write(
+            typed,
+            stored: stored,
+            id: id,
+            **more.except(:restores)
+          )
         end
       end
 

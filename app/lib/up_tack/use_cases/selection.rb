@@ -52,7 +52,16 @@ module UpTack
 
       # @return [Store::Query]
       def query
-        @query ||= Store::Query.new(@table, @workspace.context, filter: @filter, sorts: @sorts, searches: @searches.map(&:sql), names: method(:names), descending: @descending)
+        @query ||=
+          Store::Query.new(
+            @table,
+            @workspace.context,
+            filter: @filter,
+            sorts: @sorts,
+            searches: @searches.map(&:sql),
+            names: method(:names),
+            descending: @descending
+          )
       end
 
       private
@@ -60,7 +69,9 @@ module UpTack
       # Where there are more, somebody may soon want to see those far below.
       def head
         path, sql = Store::Database.path, query.sql
-        query.page(HEAD).tap { |first| KNOWN.ahead(key) { Store::QueryProcess.numbers(sql, path: path) } if first.length == HEAD }
+        query
+          .page(HEAD)
+          .tap { |first| KNOWN.ahead(key) { Store::QueryProcess.numbers(sql, path: path) } if first.length == HEAD }
       end
 
       def look_up = query.whole? ? query.ids : worked_out
@@ -70,7 +81,14 @@ module UpTack
       def key
         fleeting = [@filter, *sorting].compact.any? { |formula| upkeep.fleeting_in(formula).any? }
         [
-          Store::Database.path, @workspace.revision_id, Store::Entry.maximum(:id), @table.key, @filter&.text, @sorts.map { |sort| [sort.field.key, sort.descending] }, @descending, @searches.map(&:sql),
+          Store::Database.path,
+          @workspace.revision_id,
+          Store::Entry.maximum(:id),
+          @table.key,
+          @filter&.text,
+          @sorts.map { |sort| [sort.field.key, sort.descending] },
+          @descending,
+          @searches.map(&:sql),
           fleeting ? [@workspace.clock.now.to_i / 60, @workspace.person.id] : nil
         ]
       end
@@ -78,7 +96,10 @@ module UpTack
       def upkeep = @workspace.project.upkeep
 
       # @return [Array<Core::Expression::Formula>] of fields that are worked out on reading
-      def sorting = @sorts.reject { |sort| @table.kept?(sort.field.key) }.map { |sort| upkeep.calculation(@table.key, sort.field.key).formula }
+      def sorting =
+        @sorts
+          .reject { |sort| @table.kept?(sort.field.key) }
+          .map { |sort| upkeep.calculation(@table.key, sort.field.key).formula }
 
       # Formulas tell which; the order is the database's where it can say it.
       def worked_out

@@ -28,7 +28,11 @@ module UpTack
       def latest_hour(review)
         local = @workspace.clock.local(@workspace.clock.now)
         hour = (review["every"] == "hour") ? local.hour : review.fetch("hour", 9)
-        at = Clock.standing(@workspace.project.conventions.time_zone, format("%s %02d:00", day(review, local, hour).iso8601, hour))
+        at =
+          Clock.standing(
+            @workspace.project.conventions.time_zone,
+            format("%s %02d:00", day(review, local, hour).iso8601, hour)
+          )
         Time.at(at.now.to_i).utc
       end
 
@@ -50,7 +54,8 @@ module UpTack
           Store::Notice.create!(
             made_at: @workspace.clock.now, table_id: table.id, person_id: person.id, path: "/t/#{table.key}/tidy",
             subject: "#{table.label}: #{(count == 1) ? "1 suggestion waits" : "#{count} suggestions wait"}",
-            body: "In #{table.label} #{(count == 1) ? "a text could be tidied" : "#{count} texts could be tidied"}. Look at them side by side, and accept or ignore each."
+            body: "In #{table.label} #{(count == 1) ? "a text could be tidied" : "#{count} texts could be tidied"}. " \
+              "Look at them side by side, and accept or ignore each."
           )
         end
       end

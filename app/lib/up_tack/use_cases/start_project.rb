@@ -9,7 +9,9 @@ module UpTack
       # @param people [Array<Hash>] with "name", "email" and "role"
       def call(design:, people:, tolerating: [])
         Store::Database.write do
-          people.each { |person| Store::Person.create!({"sign_in" => Store::Person.folded(person["name"].split.first)}.merge(person)) }
+          people.each do |person|
+            Store::Person.create!({"sign_in" => Store::Person.folded(person["name"].split.first)}.merge(person))
+          end
           project = Core::Design::Project.reopen(design, tolerating: tolerating)
           Store::SchemaSync.new(nil, project).follow
           Store::Revision.create!(

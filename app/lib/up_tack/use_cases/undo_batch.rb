@@ -4,8 +4,8 @@ module UpTack
   module UseCases
     # Takes back a change of many records as one: each value that is still as the
     # change left it becomes what it was before, through the rules; a record that it
-    # made goes, and one that it deleted comes back. What somebody changed since, or what the rules refuse now, stays and is
-    # counted; it can be taken back later, when nothing stands against it any more.
+    # made goes, and one that it deleted comes back. What somebody changed since, or what the rules refuse now, stays
+    # and is
     class UndoBatch
       # undone:: values put back and records taken out; left:: those that stay
       Result = Struct.new(:batch, :undone, :left, keyword_init: true)
@@ -22,13 +22,19 @@ module UpTack
       def call(id)
         @workspace.write do
           batch = Store::Batch.find_by(id: id) or raise Store::NotFound, "There is no such change."
-          raise NotAllowed, "Only a builder takes back what somebody else changed." unless @workspace.person.builder? || batch.person_id == @workspace.person.id
+          unless @workspace.person.builder? || batch.person_id == @workspace.person.id
+            raise NotAllowed, "Only a builder takes back what somebody else changed."
+          end
           Core::Design::Invalid.because("This change was taken back already.") if batch.undone?
 
           table = table_of(batch) or Core::Design::Invalid.because("Its table is no longer there.")
           result = run(batch, table)
           # What undid nothing leaves nothing either.
-          Core::Design::Invalid.because("Nothing of this change could be taken back: it was changed since, or the rules refuse it.") if result.undone.zero?
+          if result.undone.zero?
+            Core::Design::Invalid.because(
+              "Nothing of this change could be taken back: it was changed since, or the rules refuse it."
+            )
+          end
           batch.undone if result.left.zero?
           result
         end
@@ -38,7 +44,12 @@ module UpTack
 
       def run(batch, table)
         entries = Store::Entry.where(batch_id: batch.id)
-        result = Result.new(batch: Store::Batch.begin(@workspace, table, "Taken back: #{batch.summary}", undoes: batch), undone: 0, left: 0)
+        result =
+          Result.new(
+            batch: Store::Batch.begin(@workspace, table, "Taken back: #{batch.summary}", undoes: batch),
+            undone: 0,
+            left: 0
+          )
         save = SaveRecord.new(@workspace, way: "put back", batch: result.batch)
         @delete = DeleteRecord.new(@workspace, way: "put back", batch: result.batch, holding: true)
         @names = Store::PresentNames.new(@workspace.revision_id)
@@ -63,7 +74,11 @@ module UpTack
         @delete.finish
         stored = Store::RecordTable.new(@table).find(entry.record_id)
         # Of a tick only its beginning counts: it has gone back by itself.
-        changes = entry.field_changes.uniq(&:field_id).filter_map { |change| (field = typed_field(change)) && [field, *@names.values(entry, change)] }
+        changes =
+          entry
+            .field_changes
+            .uniq(&:field_id)
+            .filter_map { |change| (field = typed_field(change)) && [field, *@names.values(entry, change)] }
         fit, moved = changes.partition { |field, _, after| stored && stored[field.key] == after }
         result.left += moved.length
         return if fit.empty?
@@ -86,7 +101,9 @@ module UpTack
 
       def bring_back(entry, result)
         @table = table_of(entry) or return false
-        back = Store::RecordTable.new(@table).find(entry.record_id).nil? && History::PutBack.new(@workspace, batch: result.batch).call(entry: entry.id).last.state == :saved
+        back =
+          Store::RecordTable.new(@table).find(entry.record_id).nil? &&
+          History::PutBack.new(@workspace, batch: result.batch).call(entry: entry.id).last.state == :saved
         @progress.advance(1)
         result.undone += 1 if back
         back
@@ -94,7 +111,9 @@ module UpTack
 
       # A record that nobody has touched since.
       def take_out(entry, result)
-        gone = (@touched[[entry.table_id, entry.record_id]] || 0) < entry.id && @delete.call(table: @table.key, id: entry.record_id).state == :saved
+        gone =
+          (@touched[[entry.table_id, entry.record_id]] || 0) < entry.id &&
+          @delete.call(table: @table.key, id: entry.record_id).state == :saved
         gone ? result.undone += 1 : result.left += 1
       rescue Store::NotFound
         result.left += 1
@@ -104,15 +123,24 @@ module UpTack
       #   and number, that stands in the log apart from this change
       def touched(entries, batch)
         made = entries.select { |entry| entry.action == "create" }
-        made.group_by(&:table_id).flat_map do |table, some|
-          others = Store::Entry.where(table_id: table, record_id: some.map(&:record_id), id: ..@began)
-          others.where("batch_id IS NULL OR batch_id <> ?", batch.id).group(:record_id).maximum(:id).map { |record, latest| [[table, record], latest] }
-        end.to_h
+        made
+          .group_by(&:table_id)
+          .flat_map do |table, some|
+            others = Store::Entry.where(table_id: table, record_id: some.map(&:record_id), id: ..@began)
+            others
+              .where("batch_id IS NULL OR batch_id <> ?", batch.id)
+              .group(:record_id)
+              .maximum(:id)
+              .map { |record, latest| [[table, record], latest] }
+          end
+          .to_h
       end
 
       # What is worked out follows by itself.
       def typed_field(change)
-        @table.fields.find { |field| field.id == change.field_id && field.type == change.type && !@table.given?(field.key) }
+        @table.fields.find do |field|
+          field.id == change.field_id && field.type == change.type && !@table.given?(field.key)
+        end
       end
     end
   end

@@ -28,7 +28,13 @@ module UpTack
       def initialize(workspace, table, filter: nil, sort: nil, search: nil, within: nil)
         @workspace = workspace
         @table = workspace.table(table)
-        @terms = sort.to_s.split(",").map(&:strip).reject(&:empty?).map { |term| [term.delete_prefix("-"), term.start_with?("-")] }
+        @terms =
+          sort
+            .to_s
+            .split(",")
+            .map(&:strip)
+            .reject(&:empty?)
+            .map { |term| [term.delete_prefix("-"), term.start_with?("-")] }
         check_sorts
         @filter = filter.to_s.strip.empty? ? nil : compiled(filter)
         @searches = [search, within].map { |text| text.to_s.strip[0, LONGEST_SEARCH] }.reject(&:empty?)
@@ -36,15 +42,30 @@ module UpTack
 
       # @return [Selection]
       def selection
-        sorts = @terms.reject { |key, _| key == NUMBER }.map { |key, descending| Store::Query::Sort.new(field: @table.field(key), descending: descending) }
-        Selection.new(@workspace, @table, filter: @filter, sorts: sorts, searches: @searches.map { |text| search(text) }, descending: sorts.empty? && @terms.any? && @terms.first.last)
+        sorts =
+          @terms
+            .reject { |key, _| key == NUMBER }
+            .map { |key, descending| Store::Query::Sort.new(field: @table.field(key), descending: descending) }
+        Selection.new(
+          @workspace,
+          @table,
+          filter: @filter,
+          sorts: sorts,
+          searches: @searches.map { |text| search(text) },
+          descending: sorts.empty? && @terms.any? && @terms.first.last
+        )
       end
 
       # @param text [String]
       # @return [Store::Query::Search] for it in all fields that are open to the person
       def search(text)
         context = @workspace.context
-        Store::Query::Search.new(searched, text, context.reading(@workspace.project.conventions), ->(table) { Store::NameIndex.of(@workspace.plan(table), context) })
+        Store::Query::Search.new(
+          searched,
+          text,
+          context.reading(@workspace.project.conventions),
+          ->(table) { Store::NameIndex.of(@workspace.plan(table), context) }
+        )
       end
 
       # @return [Boolean] whether it shows all records
@@ -59,21 +80,29 @@ module UpTack
         visible = @workspace.visibility
         design = @workspace.project.table(table)
         Core::Design::Invalid.because("There is no table `#{table}`.") unless visible.table?(design)
-        Core::Design::Invalid.because("There is no field `#{key}` in #{design.label}.", part: key) unless key.nil? || visible.field?(design.field(key))
+        unless key.nil? || visible.field?(design.field(key))
+          Core::Design::Invalid.because("There is no field `#{key}` in #{design.label}.", part: key)
+        end
       end
 
       private
 
       # Names of linked records are only looked at where they are open too.
       def searched
-        @table.kept_fields.select { |field| @workspace.visibility.field?(field) && (!field.link? || named_openly?(@workspace.project.table(field.target))) }
+        @table.kept_fields.select do |field|
+          @workspace.visibility.field?(field) &&
+            (!field.link? || named_openly?(@workspace.project.table(field.target)))
+        end
       end
 
-      def named_openly?(table) = Core::Design::RecordTitle.fields(table).all? { |field| @workspace.visibility.field?(field) }
+      def named_openly?(table) =
+        Core::Design::RecordTitle.fields(table).all? { |field| @workspace.visibility.field?(field) }
 
       def check_sorts
         keys = @terms.map(&:first) - [NUMBER]
-        Core::Design::Invalid.because("Records can be sorted by #{MOST_SORTS} fields at most.", part: "sort") if keys.length > MOST_SORTS
+        if keys.length > MOST_SORTS
+          Core::Design::Invalid.because("Records can be sorted by #{MOST_SORTS} fields at most.", part: "sort")
+        end
         Fields.check(@table, keys.to_h { |key| [key, nil] }, @workspace.visibility)
         keys.each { |key| check_open(@table.key, key) }
       end
@@ -83,7 +112,10 @@ module UpTack
         Core::Expression.compile(filter, @workspace.visibility.scope(@table), expecting: :yes_no)
         Core::Expression.compile(filter, @table.scope, expecting: :yes_no)
       rescue Core::Expression::Invalid => e
-        raise Core::Design::Invalid, e.problems.map { |each| Core::Design::Problem.new(part: "filter", message: each.message, from: each.from, to: each.to) }
+        raise Core::Design::Invalid,
+          e.problems.map { |each|
+            Core::Design::Problem.new(part: "filter", message: each.message, from: each.from, to: each.to)
+          }
       end
     end
   end

@@ -35,7 +35,10 @@ module UpTack
       #   go back over it, none when they go forward
       def moments(day, time)
         wall = Time.utc(day.year, day.month, day.day, time.hour, time.minute, time.second)
-        zone.periods_for_local(wall).map { |period| [(wall - period.observed_utc_offset).getutc, period.abbreviation.to_s] }.sort_by(&:first)
+        zone
+          .periods_for_local(wall)
+          .map { |period| [(wall - period.observed_utc_offset).getutc, period.abbreviation.to_s] }
+          .sort_by(&:first)
       end
 
       # @return [Hash{String=>String}]

@@ -18,7 +18,9 @@ module UpTack
 
       # @return [DayTime, nil] nil for a time that there is not
       def self.of(hour, minute, second = 0)
-        new((hour * 3600) + (minute * 60) + second) if hour.between?(0, 23) && minute.between?(0, 59) && second.between?(0, 59)
+        if hour.between?(0, 23) && minute.between?(0, 59) && second.between?(0, 59)
+          new((hour * 3600) + (minute * 60) + second)
+        end
       end
 
       def initialize(seconds)

@@ -84,7 +84,8 @@ module UpTack
 
       # @param value [BigDecimal] not negative
       # @return [BigDecimal] the square root; that of a square comes out exact
-      def root(value) = value.zero? ? value : value.sqrt(WORKING_DIGITS).round(WORKING_DIGITS - (value.exponent / 2) - 2)
+      def root(value) =
+        value.zero? ? value : value.sqrt(WORKING_DIGITS).round(WORKING_DIGITS - (value.exponent / 2) - 2)
 
       # What is kept of a result: at most 15 significant digits.
       # @raise [TooLarge] from 10^15 up

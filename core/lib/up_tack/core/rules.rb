@@ -7,7 +7,31 @@ module UpTack
     module Rules
       # @return [Hash{String=>Class}] the rule classes by kind, in the order in which they are offered
       def self.all
-        @all ||= [Default, Mask, Tidy, Fill, Decision, DependentChoice, Copy, Calculation, Check, Required, Limits, Length, OneOf, Fits, Unique, Exists, Lock, State, Number, Stamp, ChangeCounter, Line].to_h { |kind| [kind.kind, kind] }.freeze
+        @all ||=
+          [
+            Default,
+            Mask,
+            Tidy,
+            Fill,
+            Decision,
+            DependentChoice,
+            Copy,
+            Calculation,
+            Check,
+            Required,
+            Limits,
+            Length,
+            OneOf,
+            Fits,
+            Unique,
+            Exists,
+            Lock,
+            State,
+            Number,
+            Stamp,
+            ChangeCounter,
+            Line
+          ].to_h { |kind| [kind.kind, kind] }.freeze
       end
 
       # @param plain [Hash{String=>Object}] from a design

@@ -27,7 +27,8 @@ module UpTack
 
       # @return [Hash{String=>Module}] the types by key, in the order in which they are offered
       def self.all
-        @all ||= [Text, LongText, Number, Date, Time, Moment, YesNo, Choice, Link].to_h { |type| [type.key, type] }.freeze
+        @all ||=
+          [Text, LongText, Number, Date, Time, Moment, YesNo, Choice, Link].to_h { |type| [type.key, type] }.freeze
       end
 
       # @param conventions [Conventions, nil] of the firm; nil for numbers as programs write them

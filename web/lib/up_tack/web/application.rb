@@ -22,7 +22,38 @@ module UpTack
       set :host_authorization, {permitted_hosts: Guard::Hosts.permitted}
 
       helpers Requests, Responses, Background
-      register Problems, Guard, FormerKeys, Routes::Session, Routes::People, Routes::Security, Routes::Tables, Routes::Fields, Routes::Rules, Routes::Forms, Routes::Decisions, Routes::Map, Routes::Filters, Routes::Formulas, Routes::Records, Routes::Bulk, Routes::Imports, Routes::Exports, Routes::Maintenance, Routes::Numbers, Routes::History, Routes::Design, Routes::Jobs, Routes::Masks, Routes::Tidy, Routes::Lists, Routes::Outbox, Routes::Bench, Routes::Proofs, Routes::Samples, Routes::Project, Routes::Help
+      register Problems,
+        Guard,
+        FormerKeys,
+        Routes::Session,
+        Routes::People,
+        Routes::Security,
+        Routes::Tables,
+        Routes::Fields,
+        Routes::Rules,
+        Routes::Forms,
+        Routes::Decisions,
+        Routes::Map,
+        Routes::Filters,
+        Routes::Formulas,
+        Routes::Records,
+        Routes::Bulk,
+        Routes::Imports,
+        Routes::Exports,
+        Routes::Maintenance,
+        Routes::Numbers,
+        Routes::History,
+        Routes::Design,
+        Routes::Jobs,
+        Routes::Masks,
+        Routes::Tidy,
+        Routes::Lists,
+        Routes::Outbox,
+        Routes::Bench,
+        Routes::Proofs,
+        Routes::Samples,
+        Routes::Project,
+        Routes::Help
 
       after { ActiveRecord::Base.connection_handler.clear_active_connections! }
 

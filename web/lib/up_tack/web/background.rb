@@ -26,9 +26,14 @@ module UpTack
       def in_background(answer, report: nil, shared: nil, &work)
         chosen = person
         # What is done once, with its answer, is waited for.
-        return answer.call(work.call(Upkeep::Progress.none, Workspace.new(person: chosen)).tap { workspace.renew }) if env[Guard::Idempotency::WITHIN]
+        if env[Guard::Idempotency::WITHIN]
+          return answer.call(work.call(Upkeep::Progress.none, Workspace.new(person: chosen)).tap { workspace.renew })
+        end
 
-        job = Jobs.start(report, owner: chosen.id, shared: shared) { |progress| work.call(progress, Workspace.new(person: chosen)) }
+        job =
+          Jobs.start(report, owner: chosen.id, shared: shared) do |progress|
+            work.call(progress, Workspace.new(person: chosen))
+          end
         job.wait(PATIENCE) ? ended(job, answer) : json(Render::Job.of(job), status: 202)
       end
 

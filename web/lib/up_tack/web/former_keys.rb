@@ -29,7 +29,15 @@ module UpTack
 
           table = project.present_key(way[3])
           field = project.table(table)&.present_key(way[5]) if way[4] == "fields" && way[5]
-          request.path_info = ["", "api", "tables", present_table(way[3]), way[4], field ? present(table, way[5]) : way[5], *way[6..]].compact.join("/")
+          request.path_info = [
+            "",
+            "api",
+            "tables",
+            present_table(way[3]),
+            way[4],
+            field ? present(table, way[5]) : way[5],
+            *way[6..]
+          ].compact.join("/")
         end
 
         # @param table [String] present key
@@ -67,7 +75,12 @@ module UpTack
         def present_sort(text, table)
           return text unless aliases?
 
-          text.split(",").map { |term| term.strip.then { |each| "#{"-" if each.start_with?("-")}#{present(table, each.delete_prefix("-"))}" } }.join(",")
+          text
+            .split(",")
+            .map do |term|
+              term.strip.then { |each| "#{"-" if each.start_with?("-")}#{present(table, each.delete_prefix("-"))}" }
+            end
+            .join(",")
         end
 
         private
@@ -85,9 +98,13 @@ module UpTack
 
         def member(name, value, table)
           return present_table(value) if name == "table" && value.is_a?(String)
-          return value.transform_keys { |key| present(table, key) } if BY_KEY.include?(name) && value.is_a?(Hash) && table
+          if BY_KEY.include?(name) && value.is_a?(Hash) && table
+            return value.transform_keys { |key| present(table, key) }
+          end
           return present(table, value) if (ONE.include?(name) || name == "link") && value.is_a?(String) && table
-          return value.map { |key| key.is_a?(String) ? present(table, key) : translate(key, table) } if %w[match fields].include?(name) && value.is_a?(Array) && table
+          if %w[match fields].include?(name) && value.is_a?(Array) && table
+            return value.map { |key| key.is_a?(String) ? present(table, key) : translate(key, table) }
+          end
           return present_formula(value, table) if name == "filter" && value.is_a?(String) && table
 
           translate(value, table)

@@ -29,7 +29,8 @@ module UpTack
       # @return [String] the content security policy
       def self.policy(nonce = nil)
         styles = "style-src-elem 'self'#{" 'nonce-#{nonce}'" if nonce}; style-src-attr 'unsafe-inline'"
-        "default-src 'none'; script-src 'self'; #{styles}; font-src 'self'; img-src 'self' data:; connect-src 'self'; manifest-src 'self'; " \
+        "default-src 'none'; script-src 'self'; #{styles}; font-src 'self'; img-src 'self' data:; " \
+          "connect-src 'self'; manifest-src 'self'; " \
           "base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
       end
 
@@ -45,18 +46,24 @@ module UpTack
           return @by_token if defined?(@by_token)
 
           text = request.env["HTTP_AUTHORIZATION"].to_s[/\ABearer +(\S+)\z/i, 1]
-          @by_token = text && (Store::Token.of(text) or raise SignedOut, "This token is not known, or it has ended or was revoked.")
+          @by_token =
+            text &&
+            (Store::Token.of(text) or raise SignedOut, "This token is not known, or it has ended or was revoked.")
         end
 
         # @return [Store::Session]
         # @raise [SignedOut]
         def signed_in
-          @signed_in ||= begin
-            token = Guard::Cookies.open(request.cookies[Guard::Cookies::NAME])
-            found = token && Store::Session.of(token) or raise SignedOut, "You are not signed in, or your session has ended. Sign in again; what you typed is kept in this browser."
-            @token = token
-            found.person.active ? found : switched_off(found)
-          end
+          @signed_in ||=
+            begin
+              token = Guard::Cookies.open(request.cookies[Guard::Cookies::NAME])
+              found = token && Store::Session.of(token) or
+                raise SignedOut,
+                  "You are not signed in, or your session has ended. Sign in again; what you typed is kept " \
+                    "in this browser."
+              @token = token
+              found.person.active ? found : switched_off(found)
+            end
         end
 
         # @param person [Store::Person]
@@ -64,7 +71,15 @@ module UpTack
           @signed_in, @token = Store::Session.begin(person, device: Guard::Devices.called(request.user_agent))
           Guard::Devices.remember(response, request.cookies, person, secure: request.ssl?)
           Store::Event.add("signed_in", {"device" => @signed_in.device}, person: person)
-          response.set_cookie(Guard::Cookies::NAME, value: Guard::Cookies.seal(@token), path: "/", httponly: true, same_site: :strict, secure: request.ssl?, max_age: Store::Session::IDLE)
+          response.set_cookie(
+            Guard::Cookies::NAME,
+            value: Guard::Cookies.seal(@token),
+            path: "/",
+            httponly: true,
+            same_site: :strict,
+            secure: request.ssl?,
+            max_age: Store::Session::IDLE
+          )
         end
 
         def end_session
@@ -103,11 +118,15 @@ module UpTack
           end
           unless Guard::Access.enough?(person.role, operation.least)
             Guard::Refusals.note(person, operation)
-            raise UseCases::NotAllowed, "This is for #{(operation.least == "builder") ? "builders" : "builders and clerks"}; you are #{by_token ? "here by a token" : "signed in"} as a #{person.role}."
+            raise UseCases::NotAllowed,
+              "This is for #{(operation.least == "builder") ? "builders" : "builders and clerks"}; you " \
+                "are #{by_token ? "here by a token" : "signed in"} as a #{person.role}."
           end
           confirm if operation.confirm
           former_path
-          UseCases::NotAllowed.unless_may(person, workspace.table(present_table(operation.table)), :see) if operation.table
+          if operation.table
+            UseCases::NotAllowed.unless_may(person, workspace.table(present_table(operation.table)), :see)
+          end
         end
 
         # Whoever finds a browser that is signed in can't do everything with it.
@@ -121,7 +140,9 @@ module UpTack
         # No address and no question has a character that no text has.
         def refuse_unsound
           texts = [Rack::Utils.unescape_path(request.path_info), *request.GET.flatten(3)].map(&:to_s)
-          Core::Design::Invalid.because("The address holds a character that is no text.") unless texts.all? { |text| sound?(text) }
+          unless texts.all? { |text| sound?(text) }
+            Core::Design::Invalid.because("The address holds a character that is no text.")
+          end
         rescue Rack::QueryParser::InvalidParameterError, Rack::QueryParser::ParameterTypeError, ArgumentError
           raise Requests::Malformed, "The address can't be read."
         end
@@ -138,7 +159,9 @@ module UpTack
           origin = request.env["HTTP_ORIGIN"].to_s
           site = request.env["HTTP_SEC_FETCH_SITE"].to_s
           own = origin.empty? || origin == "#{request.scheme}://#{request.host_with_port}"
-          raise CrossSiteRequest, "Another site's page may not write here." unless own && ["", "same-origin", "none"].include?(site)
+          unless own && ["", "same-origin", "none"].include?(site)
+            raise CrossSiteRequest, "Another site's page may not write here."
+          end
         end
 
         def refuse_without_key

@@ -20,8 +20,15 @@ module UpTack
         table = params[:table].to_s.empty? ? nil : workspace.table(present_table(params[:table].to_s))
         UseCases::NotAllowed.unless_may(person, table, :see) if table
         UseCases::History::Question.new(
-          table: table, record: number_in_query("record"), batch: number_in_query("batch"), person: number_in_query("person"),
-          field: visible_field(table), rule: text_in_query("rule"), way: text_in_query("way"), from: day_in_query("from"), to: day_in_query("to", 1)
+          table: table,
+          record: number_in_query("record"),
+          batch: number_in_query("batch"),
+          person: number_in_query("person"),
+          field: visible_field(table),
+          rule: text_in_query("rule"),
+          way: text_in_query("way"),
+          from: day_in_query("from"),
+          to: day_in_query("to", 1)
         )
       end
 
@@ -41,8 +48,12 @@ module UpTack
         key = text_in_query("field") or return
         raise Requests::Malformed, "A field is asked for together with its table." unless table
 
-        field = table.field(present(table.key, key)) || raise(Store::NotFound, "There is no field `#{key}` in #{table.label}.")
-        raise Store::NotFound, "There is no field `#{key}` in #{table.label}." unless workspace.visibility.field?(field)
+        field =
+          table.field(present(table.key, key)) ||
+          raise(Store::NotFound, "There is no field `#{key}` in #{table.label}.")
+        unless workspace.visibility.field?(field)
+          raise Store::NotFound, "There is no field `#{key}` in #{table.label}."
+        end
 
         field.id
       end
@@ -62,14 +73,24 @@ module UpTack
         midnight(Core::Calendar.day(*match.captures.map(&:to_i)) + later)
       end
 
-      def midnight(day) = Time.at(Clock.standing(workspace.project.conventions.time_zone, "#{day.strftime("%Y-%m-%d")} 00:00").now.to_i).utc
+      def midnight(day) =
+        Time.at(
+          Clock.standing(workspace.project.conventions.time_zone, "#{day.strftime("%Y-%m-%d")} 00:00").now.to_i
+        ).utc
 
       # @return [Array<Date>] the first days of all periods, and that after the last
       def days_between(first, last, period)
         case period
-        when "day" then (first..(last + 1)).to_a
-        when "week" then ((first - (first.cwday - 1))..(last + 7)).step(7).to_a
-        else (0..).lazy.map { |count| Core::Calendar.day(first.year, first.month, 1) >> count }.take_while { |day| day <= (Core::Calendar.day(last.year, last.month, 1) >> 1) }.to_a
+        when "day"
+          (first..(last + 1)).to_a
+        when "week"
+          ((first - (first.cwday - 1))..(last + 7)).step(7).to_a
+        else
+          (0..)
+            .lazy
+            .map { |count| Core::Calendar.day(first.year, first.month, 1) >> count }
+            .take_while { |day| day <= (Core::Calendar.day(last.year, last.month, 1) >> 1) }
+            .to_a
         end
       end
     end

@@ -7,7 +7,12 @@ module UpTack
       def self.registered(app)
         app.error(Store::NotFound) { |error| problem(404, "not_found", error.message) }
         app.error(Core::Design::Invalid) do |error|
-          problem(422, "invalid", error.problems.first.message, mistakes: error.problems.map { |each| Render::Mistake.of(each) })
+          problem(
+            422,
+            "invalid",
+            error.problems.first.message,
+            mistakes: error.problems.map { |each| Render::Mistake.of(each) }
+          )
         end
         app.error(Guard::SignedOut) { |error| problem(401, "signed_out", error.message) }
         app.error(Guard::CrossSiteRequest) { |error| problem(403, "foreign_page", error.message) }
@@ -44,8 +49,13 @@ module UpTack
         end
 
         def unexpected(error)
-          warn "#{request.request_method} #{request.path_info}: #{error.class}: #{error.message}\n  #{error.backtrace.to_a.first(12).join("\n  ")}"
-          problem(500, "unexpected", "Something went wrong here. Nothing was saved; what you typed is still in the form.")
+          warn "#{request.request_method} #{request.path_info}: #{error.class}: #{error.message}",
+            *error.backtrace.to_a.first(12).map { |line| "  #{line}" }
+          problem(
+            500,
+            "unexpected",
+            "Something went wrong here. Nothing was saved; what you typed is still in the form."
+          )
         end
       end
     end

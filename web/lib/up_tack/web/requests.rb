@@ -21,22 +21,27 @@ module UpTack
       # which a browser asks leave before it sends it from another site's page.
       # @raise [Malformed, TooLarge]
       def sent
-        @sent ||= begin
-          raise Malformed, "Send the body as application/json." unless request.media_type == "application/json"
+        @sent ||=
+          begin
+            raise Malformed, "Send the body as application/json." unless request.media_type == "application/json"
 
-          parsed = JSON.parse(raw_body, decimal_class: BigDecimal, max_nesting: DEEPEST_BODY)
-          raise Malformed, "The body must be a JSON object." unless parsed.is_a?(Hash)
+            parsed = JSON.parse(raw_body, decimal_class: BigDecimal, max_nesting: DEEPEST_BODY)
+            raise Malformed, "The body must be a JSON object." unless parsed.is_a?(Hash)
 
-          unsound = parsed.find { |_, value| value.is_a?(String) && (value.include?("\u0000") || !value.valid_encoding?) }&.first
-          Core::Design::Invalid.because("This holds a character that is no text.", part: unsound) if unsound
-          with_present_keys(parsed, params[:table])
-        end
+            unsound =
+              parsed
+                .find { |_, value| value.is_a?(String) && (value.include?("\u0000") || !value.valid_encoding?) }
+                &.first
+            Core::Design::Invalid.because("This holds a character that is no text.", part: unsound) if unsound
+            with_present_keys(parsed, params[:table])
+          end
       rescue JSON::ParserError, EncodingError, ArgumentError
         raise Malformed, "The body is not valid JSON."
       end
 
       # @return [Array<String>, nil] keys of fields named in the query, nil without the name
-      def keys_in_query(name) = params[name]&.to_s&.scrub&.split(",")&.map { |key| present(params[:table], key.strip) }&.reject(&:empty?)
+      def keys_in_query(name) =
+        params[name]&.to_s&.scrub&.split(",")&.map { |key| present(params[:table], key.strip) }&.reject(&:empty?)
 
       # @return [Hash{Symbol=>String}] which records are wanted, and in which order, as UseCases::View takes it
       def view_in_query
@@ -57,7 +62,12 @@ module UpTack
           end
         end
         unsound = parts.keys.find { |name| !sound.call(parts[name]) }
-        Core::Design::Invalid.because("This can't be kept: it is too long or holds characters that are not valid text.", part: unsound) if unsound
+        if unsound
+          Core::Design::Invalid.because(
+            "This can't be kept: it is too long or holds characters that are not valid text.",
+            part: unsound
+          )
+        end
         parts
       end
 
@@ -72,7 +82,10 @@ module UpTack
       # @return [Hash{String=>String}] by rule, why warnings are passed
       def reasons
         given = sent["reasons"] || {}
-        raise Malformed, "`reasons` must be an object of rules and texts." unless given.is_a?(Hash) && given.values.all? { |text| text.is_a?(String) && text.length <= 2_000 && !text.include?("\u0000") }
+        unless given.is_a?(Hash) &&
+            given.values.all? { |text| text.is_a?(String) && text.length <= 2_000 && !text.include?("\u0000") }
+          raise Malformed, "`reasons` must be an object of rules and texts."
+        end
 
         given
       end
@@ -80,11 +93,28 @@ module UpTack
       # @return [Hash] form:, carried: and groups: of lines, as far as a form is filled in
       def filling_in
         form, carried, lines = sent.values_at("form", "carried", "lines")
-        raise Malformed, "`form` must be the id of a form." unless [form].compact.all? { |id| id.is_a?(String) && id.length <= 40 }
+        unless [form].compact.all? { |id| id.is_a?(String) && id.length <= 40 }
+          raise Malformed, "`form` must be the id of a form."
+        end
         raise Malformed, "`carried` must be an object of field keys and values." unless [carried].compact.all?(Hash)
-        raise Malformed, "`lines` must be a list of tables, links and rows." unless [lines].compact.all? { |groups| groups.is_a?(Array) && groups.length <= 20 && groups.all? { |group| group?(group) } }
+        unless [lines].compact.all? { |groups|
+                 groups.is_a?(Array) && groups.length <= 20 && groups.all? { |group| group?(group) }
+               }
+          raise Malformed, "`lines` must be a list of tables, links and rows."
+        end
 
-        {form: form, carried: carried || {}, groups: (lines || []).map { |group| UseCases::Lines::Group.new(table: group["table"], link: group["link"], rows: group["rows"].map { |row| line(row) }) }}
+        {
+          form: form,
+          carried: carried || {},
+          groups:
+            (lines || []).map do |group|
+              UseCases::Lines::Group.new(
+                table: group["table"],
+                link: group["link"],
+                rows: group["rows"].map { |row| line(row) }
+              )
+            end
+        }
       end
 
       # @return [Hash{String=>Object}, nil] the parts of a form that is being designed
@@ -98,7 +128,14 @@ module UpTack
       # @return [Array<Hash>, nil] the suggestions that are meant, nil for all of them
       def picked
         given = sent["picked"]
-        sound = given.nil? || (given.is_a?(Array) && given.all? { |each| each.is_a?(Hash) && each["id"].is_a?(Integer) && each.values_at("field", "before").all?(String) })
+        sound =
+          given.nil? ||
+          (
+            given.is_a?(Array) &&
+              given.all? do |each|
+                each.is_a?(Hash) && each["id"].is_a?(Integer) && each.values_at("field", "before").all?(String)
+              end
+          )
         sound ? given : raise(Malformed, "`picked` must be a list of records, fields and texts.")
       end
 
@@ -128,17 +165,32 @@ module UpTack
       # @return [Hash{String=>String}] members of the body that are texts, as far as they are given
       # @raise [Malformed] for one that is something else
       def texts_sent(*names)
-        sent.slice(*names).each { |name, value| raise Malformed, "`#{name}` must be a text." unless value.is_a?(String) && value.length <= 1_000 }
+        sent
+          .slice(*names)
+          .each do |name, value|
+            raise Malformed, "`#{name}` must be a text." unless value.is_a?(String) && value.length <= 1_000
+          end
       end
 
       private
 
       def group?(group)
         group.is_a?(Hash) && group.values_at("table", "link").all?(String) && group["rows"].is_a?(Array) &&
-          group["rows"].all? { |row| row.is_a?(Hash) && (row["typed"].nil? || row["typed"].is_a?(Hash)) && row.values_at("id", "version").all? { |number| number.nil? || (number.is_a?(Integer) && number.abs < 10**18) } }
+          group["rows"].all? do |row|
+            row.is_a?(Hash) && (row["typed"].nil? || row["typed"].is_a?(Hash)) &&
+              row
+                .values_at("id", "version")
+                .all? { |number| number.nil? || (number.is_a?(Integer) && number.abs < 10**18) }
+          end
       end
 
-      def line(row) = UseCases::Lines::Row.new(id: row["id"], version: row["version"], typed: row["typed"] || {}, gone: row["gone"] == true)
+      def line(row) =
+        UseCases::Lines::Row.new(
+          id: row["id"],
+          version: row["version"],
+          typed: row["typed"] || {},
+          gone: row["gone"] == true
+        )
 
       def whole_number(text) = text.match?(/\A\d{1,18}\z/) ? text.to_i : nil
 

@@ -36,10 +36,23 @@ module UpTack
         when :saved then json(record, status: status)
         when :linked then problem(422, "linked", "Not deleted: other records need it. #{answer.reasons.join(" ")}")
         when :conflict
-          problem(409, "changed_meanwhile", "Somebody else changed this record meanwhile.", record: record, theirs: Render::Entry.new(workspace).all(answer.theirs))
+          problem(
+            409,
+            "changed_meanwhile",
+            "Somebody else changed this record meanwhile.",
+            record: record,
+            theirs: Render::Entry.new(workspace).all(answer.theirs)
+          )
         else
-          count = answer.outcome.refusals.length + (answer.lines || []).flatten(1).compact.sum { |line| line.outcome.refusals.length }
-          problem(422, "refused", "Not saved: #{(count == 1) ? "one thing is" : "#{count} things are"} to mend.", answer: Render::Answer.new(workspace, table).of(answer))
+          count =
+            answer.outcome.refusals.length +
+            (answer.lines || []).flatten(1).compact.sum { |line| line.outcome.refusals.length }
+          problem(
+            422,
+            "refused",
+            "Not saved: #{(count == 1) ? "one thing is" : "#{count} things are"} to mend.",
+            answer: Render::Answer.new(workspace, table).of(answer)
+          )
         end
       end
     end

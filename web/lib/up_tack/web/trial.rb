@@ -20,7 +20,8 @@ module UpTack
 
       def clock(real, text)
         moment = at(real, text)
-        Clock.standing(real.project.conventions.time_zone, moment) || Core::Design::Invalid.because("There is no hour #{moment[11..]}.", part: "at")
+        Clock.standing(real.project.conventions.time_zone, moment) ||
+          Core::Design::Invalid.because("There is no hour #{moment[11..]}.", part: "at")
       end
 
       # @param text [String] a day, and an hour if it is not to be that of now
@@ -29,11 +30,23 @@ module UpTack
       def at(real, text)
         conventions = real.project.conventions
         match = /\A(?<day>.*?\S)(?:\s*[\s,T]\s*(?<hour>\d{1,2}):(?<minute>\d{2}))?\z/.match(text.scrub[0, 80].strip)
-        day = Core::Values::Date.read(match && match[:day].chomp(","), nil, Core::Reading.new(conventions: conventions, today: real.clock.today))
+        day =
+          Core::Values::Date.read(
+            match && match[:day].chomp(","),
+            nil,
+            Core::Reading.new(conventions: conventions, today: real.clock.today)
+          )
         Core::Design::Invalid.because(day&.message || "A day is needed.", part: "at") unless day.is_a?(Date)
 
-        hour = match[:hour] ? "#{match[:hour].rjust(2, "0")}:#{match[:minute]}" : real.clock.local(real.clock.now).strftime("%H:%M")
-        Core::Design::Invalid.because("There is no hour #{hour}.", part: "at") unless Core::Bench::Clock.at("#{day.iso8601}T#{hour}", conventions)
+        hour =
+          if match[:hour]
+            "#{match[:hour].rjust(2, "0")}:#{match[:minute]}"
+          else
+            real.clock.local(real.clock.now).strftime("%H:%M")
+          end
+        unless Core::Bench::Clock.at("#{day.iso8601}T#{hour}", conventions)
+          Core::Design::Invalid.because("There is no hour #{hour}.", part: "at")
+        end
 
         "#{day.iso8601}T#{hour}"
       end

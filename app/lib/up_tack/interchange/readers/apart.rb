@@ -55,7 +55,8 @@ module UpTack
         # @raise [Unreadable] where it says so, or says nothing more
         def heard
           length = @from.read(4)&.unpack1("N") or raise beyond
-          kind, told = Marshal.load(@from.read(length)) # rubocop:disable Security/MarshalLoad -- from this program's own process
+          # rubocop:disable Security/MarshalLoad -- from this program's own process
+          kind, told = Marshal.load(@from.read(length))
           return told if kind == "told"
 
           let_go
@@ -66,7 +67,8 @@ module UpTack
 
         def beyond
           let_go
-          Unreadable.new("#{@name} takes more memory or time to open than a workbook may here. Save it as CSV, which may be of any size.")
+          Unreadable.new("#{@name} takes more memory or time to open than a workbook may here. Save it as CSV, " \
+            "which may be of any size.")
         end
 
         # It ends once nobody holds its pipes any more.
@@ -75,7 +77,19 @@ module UpTack
           @from, other = IO.pipe
           [@from, other].each(&:binmode)
           arguments = [@path, @name, JSON.generate(@options)]
-          @child = Process.spawn({"RUBYOPT" => nil}, RbConfig.ruby, "-rbundler/setup", SCRIPT, *arguments, in: own, out: other, err: File::NULL, rlimit_as: MEMORY, rlimit_cpu: SECONDS)
+          @child =
+            Process.spawn(
+              {"RUBYOPT" => nil},
+              RbConfig.ruby,
+              "-rbundler/setup",
+              SCRIPT,
+              *arguments,
+              in: own,
+              out: other,
+              err: File::NULL,
+              rlimit_as: MEMORY,
+              rlimit_cpu: SECONDS
+            )
           Process.detach(@child)
           [own, other].each(&:close)
           @into.sync = true

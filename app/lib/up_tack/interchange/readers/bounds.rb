@@ -43,7 +43,9 @@ module UpTack
           stream = entry.get_input_stream
           while (part = stream.read(1 << 20))
             text = last << part
-            return "a cell beyond the last column there is" if text.match?(/\br="[A-Z]{4,}\d*"/) || text.match?(/\br="(?:XF[E-Z]|X[G-Z][A-Z]|[YZ][A-Z]{2})\d+"/)
+            if text.match?(/\br="[A-Z]{4,}\d*"/) || text.match?(/\br="(?:XF[E-Z]|X[G-Z][A-Z]|[YZ][A-Z]{2})\d+"/)
+              return "a cell beyond the last column there is"
+            end
 
             last = +text[-64..].to_s
           end
@@ -89,7 +91,10 @@ module UpTack
 
           def cell(attributes)
             @wide = repeated(attributes, "number-columns-repeated")
-            @filled = attributes.any? { |each| %w[value string-value date-value time-value boolean-value formula].include?(each.localname) }
+            @filled =
+              attributes.any? do |each|
+                %w[value string-value date-value time-value boolean-value formula].include?(each.localname)
+              end
           end
 
           def end_cell
@@ -117,7 +122,12 @@ module UpTack
             raise Beyond, "more than #{SPACES / 1_000_000} million spaces" if @spaces > SPACES
           end
 
-          def repeated(attributes, name) = attributes.find { |each| each.localname == name }&.value.to_s.then { |text| text.empty? ? 1 : text.to_i.clamp(0, 1 << 40) }
+          def repeated(attributes, name) =
+            attributes
+              .find { |each| each.localname == name }
+              &.value
+              .to_s
+              .then { |text| text.empty? ? 1 : text.to_i.clamp(0, 1 << 40) }
         end
       end
     end

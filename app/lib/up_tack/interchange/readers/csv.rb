@@ -42,7 +42,15 @@ module UpTack
           @ends = tell_ends(sample)
           head = first_row
           @columns, @notes = Source.columns(head, name)
-          @notes = ["It is written in several encodings: line#{"s" if @mixed.length > 1} #{@mixed.first(EncodingDetector::MOST_LINES).join(", ")}#{" and more" if @mixed.length > EncodingDetector::MOST_LINES} can't be read as UTF-8."] + @notes if @mixed.any?
+          if @mixed.any?
+            @notes = [mixed_note] + @notes
+          end
+        end
+
+        def mixed_note
+          most = EncodingDetector::MOST_LINES
+          lines = "#{@mixed.first(most).join(", ")}#{" and more" if @mixed.length > most}"
+          "It is written in several encodings: line#{"s" if @mixed.length > 1} #{lines} can't be read as UTF-8."
         end
 
         # @return [Integer] its size, by which progress is told
@@ -52,7 +60,9 @@ module UpTack
         # @yieldparam place [Integer] how many bytes are read
         # @return [void]
         def each_row
-          each_line_of_cells { |cells, number, place| yield row(number, cells), place unless number == 1 || cells.empty? }
+          each_line_of_cells do |cells, number, place|
+            yield row(number, cells), place unless number == 1 || cells.empty?
+          end
         end
 
         private
@@ -82,7 +92,9 @@ module UpTack
           count = columns.length
           if cells.length != count
             extra = cells.drop(count)
-            problem = "The row has #{cells.length} cells, the head has #{count}." if extra.any? { |cell| !cell.to_s.empty? }
+            problem = "The row has #{cells.length} cells, the head has #{count}." if extra.any? { |cell|
+              !cell.to_s.empty?
+            }
             cells = Array.new(count) { |index| cells[index] }
           end
           bad = @mixed.any? ? cells.index { |cell| cell&.include?(LOST) } : nil
@@ -103,16 +115,37 @@ module UpTack
         def shift(csv, number)
           csv.shift
         rescue CSV::MalformedCSVError => e
-          why = e.message.include?("Unclosed") ? "a quote is opened and never closed; the file may have been cut off" : "a quote stands in the middle of a cell, or a cell is beyond #{Core::Values::Plain.grouped(Source::LONGEST_CELL)} characters"
+          why =
+            if e.message.include?("Unclosed")
+              "a quote is opened and never closed; the file may have been cut off"
+            else
+              "a quote stands in the middle of a cell, or a cell is " \
+                "beyond #{Core::Values::Plain.grouped(Source::LONGEST_CELL)} characters"
+            end
           raise Unreadable, "Row #{number} of #{@name} can't be read: #{why}. Everything before it is sound."
         end
 
         def lines(strictly: false)
           File.open(@path, "rb") do |file|
             file.seek(@mark)
-            file.set_encoding(@encoding, (@encoding == "UTF-8") ? nil : "UTF-8", invalid: :replace, undef: :replace, replace: LOST)
+            file.set_encoding(
+              @encoding,
+              (@encoding == "UTF-8") ? nil : "UTF-8",
+              invalid: :replace,
+              undef: :replace,
+              replace: LOST
+            )
             odd = @ends == :mixed || @mixed.any?
-            yield CSV.new(odd ? Ends.new(file) : file, col_sep: @delimiter, row_sep: odd ? "\n" : @ends, liberal_parsing: !strictly, max_field_size: Source::LONGEST_CELL), file
+            yield(
+              CSV.new(
+                odd ? Ends.new(file) : file,
+                col_sep: @delimiter,
+                row_sep: odd ? "\n" : @ends,
+                liberal_parsing: !strictly,
+                max_field_size: Source::LONGEST_CELL
+              ),
+              file
+            )
           end
         end
 
@@ -136,7 +169,12 @@ module UpTack
 
         def tell_ends(sample)
           bare = sample.gsub(/"[^"]*"/m, "")
-          found = {"\r\n" => bare.scan("\r\n").length, "\n" => bare.scan(/(?<!\r)\n/).length, "\r" => bare.scan(/\r(?!\n)/).length}.reject { |_, times| times.zero? }
+          found =
+            {
+              "\r\n" => bare.scan("\r\n").length,
+              "\n" => bare.scan(/(?<!\r)\n/).length,
+              "\r" => bare.scan(/\r(?!\n)/).length
+            }.reject { |_, times| times.zero? }
           (found.length > 1) ? :mixed : found.keys.first || "\n"
         end
 

@@ -20,7 +20,9 @@ module UpTack
           @name = name
           @format = format
           found = EncodingDetector.call(path)
-          raise Unreadable, "#{name} is not sound UTF-8, which JSON must be: line #{found.mixed.first || 1}." unless found.name == "UTF-8" && found.mixed.empty?
+          unless found.name == "UTF-8" && found.mixed.empty?
+            raise Unreadable, "#{name} is not sound UTF-8, which JSON must be: line #{found.mixed.first || 1}."
+          end
 
           @mark = found.mark
           keys = {}
@@ -117,7 +119,10 @@ module UpTack
             end
           end
           raise Unreadable, "#{@name} is no list of objects." unless begun
-          raise Unreadable, "#{@name} ends within object #{count + 1}; it was cut off. Everything before it is sound." unless ended
+          unless ended
+            raise Unreadable,
+              "#{@name} ends within object #{count + 1}; it was cut off. Everything before it is sound."
+          end
         end
 
         def object(text, place)
@@ -126,7 +131,9 @@ module UpTack
 
           found
         rescue JSON::ParserError, EncodingError
-          raise Unreadable, "#{place} of #{@name} is not sound JSON; the file may have been cut off there. Everything before it is sound."
+          raise Unreadable,
+            "#{place} of #{@name} is not sound JSON; the file may have been cut off there. Everything " \
+              "before it is sound."
         end
       end
     end

@@ -31,29 +31,41 @@ module UpTack
         # @raise [Unreadable]
         def self.format(path, name)
           entries = Zip::File.open(path) { |zip| zip.entries.map { |entry| [entry.name, entry.size] } }
-          found = TYPES.find { |_, entry| entries.any? { |known, _| known == entry } }&.first or raise Unreadable, "#{name} is a packed file, but no workbook."
+          found = TYPES.find { |_, entry| entries.any? { |known, _| known == entry } }&.first or
+            raise Unreadable, "#{name} is a packed file, but no workbook."
           check_size(path, name, found, entries.sum(&:last))
           texts = entries.find { |known, _| known == "xl/sharedStrings.xml" }&.last.to_i
-          raise Unreadable, "#{name} holds #{texts / 1_000_000} MB of texts, too much for this format here. Save it as CSV, which may be of any size." if texts > MOST_TEXTS
+          if texts > MOST_TEXTS
+            raise Unreadable,
+              "#{name} holds #{texts / 1_000_000} MB of texts, too much for this format here. " \
+                "Save it as CSV, which may be of any size."
+          end
 
           beyond = Bounds.problem(path, found)
-          raise Unreadable, "#{name} says that it holds #{beyond}, which no honest workbook does; it is not opened." if beyond
+          if beyond
+            raise Unreadable, "#{name} says that it holds #{beyond}, which no honest workbook does; it is not opened."
+          end
 
           found
         rescue Unreadable
           raise
         rescue *DAMAGE
-          raise Unreadable, "#{name} is a workbook that can't be opened; it may have been cut off. Save it again and retry."
+          raise Unreadable,
+            "#{name} is a workbook that can't be opened; it may have been cut off. Save it again and retry."
         end
 
         def self.check_size(path, name, format, unpacked)
           packed = File.size(path)
           if unpacked > SMALL && unpacked / packed > MOST_RATIO
-            raise Unreadable, "#{name} would unpack to #{unpacked / 1_000_000} MB from #{(packed / 1_000_000.0).ceil} MB, which no honest workbook does; it is not opened."
+            raise Unreadable,
+              "#{name} would unpack to #{unpacked / 1_000_000} MB from #{(packed / 1_000_000.0).ceil} " \
+                "MB, which no honest workbook does; it is not opened."
           end
           return if unpacked <= MOST_UNPACKED.fetch(format)
 
-          raise Unreadable, "#{name} holds #{unpacked / 1_000_000} MB, too much for this format here. Save it as CSV, which may be of any size."
+          raise Unreadable,
+            "#{name} holds #{unpacked / 1_000_000} MB, too much for this format here. Save it as CSV, " \
+              "which may be of any size."
         end
         private_class_method :check_size
 
@@ -72,7 +84,8 @@ module UpTack
           @format = format
           opening do |book|
             @sheets = book.sheets
-            @sheet = @sheets.include?(options["sheet"]) ? options["sheet"] : @sheets.find { |each| first_row(book, each) }
+            @sheet =
+              @sheets.include?(options["sheet"]) ? options["sheet"] : @sheets.find { |each| first_row(book, each) }
             head = @sheet && first_row(book, @sheet) or raise Unreadable, "#{name} has no rows."
             head = head.reverse.drop_while(&:nil?).reverse
             @columns, @notes = Source.columns(head, name)
@@ -123,7 +136,13 @@ module UpTack
           return stream(book, sheet, &block) if format == "xlsx"
 
           page = book.sheet(sheet)
-          (page.first_row.to_i..page.last_row.to_i).each { |row| yield (1..page.last_column.to_i).map { |column| plain(page.cell(row, column), page.celltype(row, column)) } } if page.first_row
+          if page.first_row
+            (page.first_row.to_i..page.last_row.to_i).each do |row|
+              yield(
+                (1..page.last_column.to_i).map { |column| plain(page.cell(row, column), page.celltype(row, column)) }
+              )
+            end
+          end
         end
 
         # An empty row between others is no row in the file; numbers are the sheet's own.
@@ -156,7 +175,11 @@ module UpTack
           when Float then (type == :time) ? clock(value) : BigDecimal(value, Core::Numbers::KEPT_DIGITS)
           else
             text = value.to_s
-            raise Unreadable, "A cell of #{@name} holds #{Core::Values::Plain.grouped(text.length)} characters; #{Core::Values::Plain.grouped(Source::LONGEST_CELL)} are read." if text.length > Source::LONGEST_CELL
+            if text.length > Source::LONGEST_CELL
+              raise Unreadable,
+                "A cell of #{@name} holds #{Core::Values::Plain.grouped(text.length)} " \
+                  "characters; #{Core::Values::Plain.grouped(Source::LONGEST_CELL)} are read."
+            end
 
             text.empty? ? nil : text
           end
@@ -164,7 +187,9 @@ module UpTack
 
         # A spreadsheet counts days as a binary fraction: what it shows is the nearest second.
         def moment(value)
-          at = Time.utc(value.year, value.month, value.day, value.hour, value.minute, value.second) + value.sec_fraction.round
+          at =
+            Time.utc(value.year, value.month, value.day, value.hour, value.minute, value.second) +
+            value.sec_fraction.round
           (at.hour.zero? && at.min.zero? && at.sec.zero?) ? Core::Calendar.of(at) : at
         end
 
@@ -179,12 +204,18 @@ module UpTack
         end
 
         def opening
-          book = (format == "xlsx") ? Roo::Excelx.new(@path, file_warning: :ignore, no_hyperlinks: true) : Roo::OpenOffice.new(@path, file_warning: :ignore)
+          book =
+            if format == "xlsx"
+              Roo::Excelx.new(@path, file_warning: :ignore, no_hyperlinks: true)
+            else
+              Roo::OpenOffice.new(@path, file_warning: :ignore)
+            end
           yield book
         rescue *DAMAGE => e
           raise if e.is_a?(Unreadable) || e.equal?(@outside)
 
-          raise Unreadable, "#{@name} is a workbook that can't be read (#{e.class.name.split("::").last}); it may have been cut off. Save it again and retry."
+          raise Unreadable, "#{@name} is a workbook that can't be read (#{e.class.name.split("::").last}); it may " \
+            "have been cut off. Save it again and retry."
         ensure
           book&.close
           GC.start if File.size(@path) > LARGE # What it unpacked is not held until the next one is opened.

@@ -8,7 +8,8 @@ module UpTack
       # the whole.
       class Constraints
         # Of one field. Values are those of the core, nil where nothing is said.
-        Field = Struct.new(:required, :unique, :least, :greatest, :among, :shortest, :longest, :default, keyword_init: true)
+        Field =
+          Struct.new(:required, :unique, :least, :greatest, :among, :shortest, :longest, :default, keyword_init: true)
 
         # @return [Array<Core::Rules::Rule>]
         attr_reader :rest
@@ -16,7 +17,10 @@ module UpTack
         # @param table [Core::Design::Table]
         def initialize(table)
           @table = table
-          @fields = table.fields.to_h { |field| [field.key, Field.new(among: (field.open_choices + field.retired if field.type == "choice"))] }
+          @fields =
+            table.fields.to_h do |field|
+              [field.key, Field.new(among: (field.open_choices + field.retired if field.type == "choice"))]
+            end
           @rest = table.rules.reject { |rule| said?(rule) }
         end
 
@@ -31,13 +35,20 @@ module UpTack
 
           entry = @fields.fetch(rule.field)
           case rule
-          when Core::Rules::Required then entry.required = true
-          when Core::Rules::Unique then rule.keys == [rule.field] && !rule.blanks_equal? && (entry.unique = rule.case? ? :exactly : :folded)
-          when Core::Rules::Limits then limits(entry, plain)
-          when Core::Rules::Length then (entry.shortest, entry.longest = plain.values_at("least", "most")) && true
-          when Core::Rules::OneOf then entry.among = plain["values"].map { |value| @table.field(rule.field).values.load(value) }
-          when Core::Rules::Default then default(rule, entry, plain)
-          else false
+          when Core::Rules::Required
+            entry.required = true
+          when Core::Rules::Unique
+            rule.keys == [rule.field] && !rule.blanks_equal? && (entry.unique = rule.case? ? :exactly : :folded)
+          when Core::Rules::Limits
+            limits(entry, plain)
+          when Core::Rules::Length
+            (entry.shortest, entry.longest = plain.values_at("least", "most")) && true
+          when Core::Rules::OneOf
+            entry.among = plain["values"].map { |value| @table.field(rule.field).values.load(value) }
+          when Core::Rules::Default
+            default(rule, entry, plain)
+          else
+            false
           end
         end
 

@@ -27,7 +27,10 @@ module UpTack
 
         def field(node)
           field = @table.field(node.key)
-          return if node.before || node.outside || field.nil? || field.bare || !@table.kept?(field.key) || %w[link moment].include?(field.type)
+          if node.before || node.outside || field.nil? || field.bare || !@table.kept?(field.key) ||
+              %w[link moment].include?(field.type)
+            return
+          end
 
           "\"#{field.key}\""
         end
@@ -39,7 +42,12 @@ module UpTack
         end
 
         def negation(node) = number?(node.operand) ? sql(node.operand)&.then { |text| "(-#{text})" } : nil
-        def comparison(node) = both(node.left, node.right) { |left, right| "(#{left} #{node.sign} #{right}#{folded(node.left, node.right)})" }
+
+        def comparison(node) =
+          both(node.left, node.right) do |left, right|
+            "(#{left} #{node.sign} #{right}#{folded(node.left, node.right)})"
+          end
+
         def logic(node) = both(node.left, node.right) { |left, right| "(#{left} #{node.word.upcase} #{right})" }
         def inversion(node) = sql(node.operand)&.then { |text| "(NOT #{text})" }
         def blank_test(node) = sql(node.value)&.then { |text| "(#{text} IS NULL)" }
@@ -54,7 +62,9 @@ module UpTack
           parts.include?(nil) ? nil : "(#{value} COLLATE NOCASE IN (#{options.join(", ")}))"
         end
 
-        %i[aggregate fits person is_new join conditional call changed path text_test].each { |name| define_method(name) { |_| nil } }
+        %i[aggregate fits person is_new join conditional call changed path text_test].each do |name|
+          define_method(name) { |_| nil }
+        end
 
         private
 
@@ -77,7 +87,11 @@ module UpTack
         def folded(*sides) = (sides.any? { |side| text?(side) }) ? " COLLATE NOCASE" : ""
 
         def text?(node)
-          (node.is_a?(Core::Expression::Nodes::Literal) && node.value.is_a?(String)) || (node.is_a?(Core::Expression::Nodes::Field) && %w[text long_text choice].include?(@table.field(node.key)&.type))
+          (node.is_a?(Core::Expression::Nodes::Literal) && node.value.is_a?(String)) ||
+            (
+              node.is_a?(Core::Expression::Nodes::Field) &&
+                %w[text long_text choice].include?(@table.field(node.key)&.type)
+            )
         end
       end
     end

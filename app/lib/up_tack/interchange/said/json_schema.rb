@@ -6,8 +6,11 @@ module UpTack
       # A record of a table as JSON Schema (2020-12): what it looks like in JSON exports.
       module JsonSchema
         TYPES = {
-          "number" => {"type" => "number"}, "date" => {"type" => "string", "format" => "date"}, "moment" => {"type" => "string", "format" => "date-time"},
-          "yes_no" => {"type" => "boolean"}, "link" => {"type" => "string", "description" => "The linked record, by its name or what numbers it."}
+          "number" => {"type" => "number"},
+          "date" => {"type" => "string", "format" => "date"},
+          "moment" => {"type" => "string", "format" => "date-time"},
+          "yes_no" => {"type" => "boolean"},
+          "link" => {"type" => "string", "description" => "The linked record, by its name or what numbers it."}
         }.freeze
 
         module_function
@@ -18,8 +21,12 @@ module UpTack
         def of(table, fields = table.fields)
           said = Constraints.new(table)
           {
-            "$schema" => "https://json-schema.org/draft/2020-12/schema", "title" => table.label, "description" => [table.note, *said.rest.map { |rule| rule.sentence(table) }].compact.join("\n"),
-            "type" => "object", "additionalProperties" => false, "properties" => fields.to_h { |field| [field.label, property(field, said.of(field.key))] },
+            "$schema" => "https://json-schema.org/draft/2020-12/schema",
+            "title" => table.label,
+            "description" => [table.note, *said.rest.map { |rule| rule.sentence(table) }].compact.join("\n"),
+            "type" => "object",
+            "additionalProperties" => false,
+            "properties" => fields.to_h { |field| [field.label, property(field, said.of(field.key))] },
             "required" => fields.select { |field| said.of(field.key).required }.map(&:label)
           }
         end

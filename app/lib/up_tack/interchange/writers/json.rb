@@ -24,7 +24,8 @@ module UpTack
         end
 
         # @return [String]
-        def self.object(columns, cells) = "{#{columns.zip(cells).map { |name, cell| "#{JSON.generate(name)}: #{value(cell)}" }.join(", ")}}"
+        def self.object(columns, cells) =
+          "{#{columns.zip(cells).map { |name, cell| "#{JSON.generate(name)}: #{value(cell)}" }.join(", ")}}"
 
         def self.value(cell)
           case cell

@@ -23,7 +23,11 @@ module UpTack
           @day = book.styles.add_style(format_code: "yyyy-mm-dd")
           @moment = book.styles.add_style(format_code: "yyyy-mm-dd hh:mm:ss")
           @sheet = book.add_worksheet(name: name.gsub(%r{[\[\]*/\\?:]}, " ")[0, 31])
-          @sheet.add_row(columns.map { |column| Writers.harmless(column) }, style: book.styles.add_style(b: true), types: :string)
+          @sheet.add_row(
+            columns.map { |column| Writers.harmless(column) },
+            style: book.styles.add_style(b: true),
+            types: :string
+          )
           @widths = columns.map { |column| column.to_s.length }
           @cells = columns.length
         end
@@ -32,9 +36,18 @@ module UpTack
         def <<(cells)
           cells = cells.map { |cell| early?(cell) ? written(cell) : cell }
           @cells += cells.length
-          Core::Design::Invalid.because("A workbook takes #{Core::Values::Plain.grouped(MOST_CELLS)} cells here; take CSV, or fewer records or columns.") if @cells > MOST_CELLS
+          if @cells > MOST_CELLS
+            Core::Design::Invalid.because(
+              "A workbook takes #{Core::Values::Plain.grouped(MOST_CELLS)} cells here; take CSV, or " \
+                "fewer records or columns."
+            )
+          end
 
-          @sheet.add_row(cells.map { |cell| value(cell) }, types: cells.map { |cell| type(cell) }, style: cells.map { |cell| style(cell) })
+          @sheet.add_row(
+            cells.map { |cell| value(cell) },
+            types: cells.map { |cell| type(cell) },
+            style: cells.map { |cell| style(cell) }
+          )
           cells.each_with_index { |cell, index| @widths[index] = [@widths[index], shown(cell)].max }
           self
         end

@@ -18,17 +18,32 @@ module UpTack
         # @return [Against]
         # @raise [Unchecked] for a file that tells nothing of a log
         def self.read(path)
-          seals = File.binread(path, 16).to_s.start_with?("SQLite format 3") ? backup(path) : text(File.read(path, encoding: "bom|utf-8"))
-          raise Unchecked, "#{File.basename(path)} tells nothing of a log: it is no backup, no export and no file of daily ends." if seals.values.all?(&:empty?)
+          seals =
+            if File.binread(path, 16).to_s.start_with?("SQLite format 3")
+              backup(path)
+            else
+              text(File.read(path, encoding: "bom|utf-8"))
+            end
+          if seals.values.all?(&:empty?)
+            raise Unchecked,
+              "#{File.basename(path)} tells nothing of a log: it is no backup, no export and no file of daily ends."
+          end
 
           new(seals)
-        rescue SystemCallError, ArgumentError, SQLite3::Exception, JSON::ParserError, CSV::MalformedCSVError, EncodingError => e
+        rescue SystemCallError,
+          ArgumentError,
+          SQLite3::Exception,
+          JSON::ParserError,
+          CSV::MalformedCSVError,
+          EncodingError => e
           raise Unchecked, "#{File.basename(path)} can't be read: #{e.message.lines.first.strip}."
         end
 
         def self.backup(path)
           file = SQLite3::Database.new(path, readonly: true)
-          %w[up_tack_entries up_tack_events].to_h { |table| [table, file.execute("SELECT id, seal FROM #{table}").to_h] }
+          %w[up_tack_entries up_tack_events].to_h do |table|
+            [table, file.execute("SELECT id, seal FROM #{table}").to_h]
+          end
         ensure
           file&.close
         end
@@ -49,15 +64,26 @@ module UpTack
 
         def self.csv(text)
           lines = CSV.parse(text, headers: true)
-          gathered(lines.flat_map { |line| line["Entry"].to_s.match?(/\A\d+\z/) ? [["up_tack_entries", line["Entry"].to_i, line["Seal"]]] : signed(line["Seal"]) })
+          gathered(
+            lines.flat_map do |line|
+              if line["Entry"].to_s.match?(/\A\d+\z/)
+                [["up_tack_entries", line["Entry"].to_i, line["Seal"]]]
+              else
+                signed(line["Seal"])
+              end
+            end
+          )
         end
 
         def self.signed(text) = text.to_s.start_with?("{") ? ends(JSON.parse(text)) : []
 
-        def self.ends(line) = [["up_tack_entries", line["entry"], line["seal"]], ["up_tack_events", line["event"], line["event_seal"]]]
+        def self.ends(line) =
+          [["up_tack_entries", line["entry"], line["seal"]], ["up_tack_events", line["event"], line["event_seal"]]]
 
         def self.gathered(found)
-          found.each_with_object({"up_tack_entries" => {}, "up_tack_events" => {}}) { |(table, id, seal), seals| seals[table][id] = seal if id.to_i.positive? && seal }
+          found.each_with_object({"up_tack_entries" => {}, "up_tack_events" => {}}) do |(table, id, seal), seals|
+            seals[table][id] = seal if id.to_i.positive? && seal
+          end
         end
 
         # @return [void]
@@ -69,10 +95,21 @@ module UpTack
           @seals.flat_map do |table, seals|
             what = Chains::WHAT.fetch(table)
             skipped = cut.select { |of, _, _| of == table }.map { |_, after, before| (after + 1)...before }
-            seals.reject { |id, seal| @met[table][id] == seal || skipped.any? { |range| range.cover?(id) } }.sort.first(MOST).map do |id, _|
-              there = @met[table].key?(id)
-              [there ? "#{what} #{id} is another one than the file tells of." : "#{what} #{id}, of which the file tells, is missing: the log was cut off or replaced.", (id if table == "up_tack_entries")]
-            end
+            seals
+              .reject { |id, seal| @met[table][id] == seal || skipped.any? { |range| range.cover?(id) } }
+              .sort
+              .first(MOST)
+              .map do |id, _|
+                there = @met[table].key?(id)
+                [
+                  if there
+                    "#{what} #{id} is another one than the file tells of."
+                  else
+                    "#{what} #{id}, of which the file tells, is missing: the log was cut off or replaced."
+                  end,
+                  (id if table == "up_tack_entries")
+                ]
+              end
           end
         end
       end

@@ -34,12 +34,17 @@ module UpTack
 
         # @return [Array(Integer, String)] number and seal of the last
         def ends(table)
-          @progress.begin("Change log", (table == "up_tack_entries") ? "Entries" : "Events", LogCheck.rows("SELECT COUNT(*) FROM #{table}").dig(0, 0))
+          @progress.begin(
+            "Change log",
+            (table == "up_tack_entries") ? "Entries" : "Events",
+            LogCheck.rows("SELECT COUNT(*) FROM #{table}").dig(0, 0)
+          )
           @last, @seal = 0, Seal::BEGINNING
           columns = (table == "up_tack_entries") ? Seal::COLUMNS : Event::COLUMNS
           loop do
             Deadline.look
-            rows = LogCheck.rows("SELECT #{columns.join(", ")}, seal FROM #{table} WHERE id > #{@last} ORDER BY id LIMIT #{BATCH}")
+            rows = LogCheck.rows("SELECT #{columns.join(", ")}, seal FROM #{table} WHERE id > #{@last} ORDER BY id " \
+              "LIMIT #{BATCH}")
             break if rows.empty?
 
             yield rows
@@ -72,7 +77,16 @@ module UpTack
           if missing
             fault(table, "#{what} #{@last + 1} is missing.", @last + 1)
           elsif (key = key(table, id)).nil? || seal != yield(key)
-            fault(table, key ? "What #{what.downcase} #{id} says is not what was sealed, or the #{what.downcase} before it was changed." : "#{what} #{id} was sealed under another key, which is not here.", id)
+            fault(
+              table,
+              if key
+                "What #{what.downcase} #{id} says is not what was sealed, or the #{what.downcase} before " \
+                  "it was changed."
+              else
+                "#{what} #{id} was sealed under another key, which is not here."
+              end,
+              id
+            )
           end
           @cut << [table, @last, id] if restore && id != @last + 1
           @last, @seal = id, seal.to_s
@@ -80,7 +94,8 @@ module UpTack
         end
 
         def key(table, id)
-          period = @periods.reverse.find { |_, entry, event| id >= ((table == "up_tack_entries") ? entry : event) } or return
+          period = @periods.reverse.find { |_, entry, event| id >= ((table == "up_tack_entries") ? entry : event) } or
+            return
           LogKey.find(period.first)
         end
 
@@ -104,19 +119,29 @@ module UpTack
         def cut_off(table)
           given = LogCheck.rows("SELECT seq FROM sqlite_sequence WHERE name = '#{table}'").dig(0, 0).to_i
           what = WHAT.fetch(table)
-          fault(table, "#{what} #{@last + 1} is missing: the log was cut off after #{what.downcase} #{@last}.", @last + 1) if given > @last
+          if given > @last
+            fault(
+              table,
+              "#{what} #{@last + 1} is missing: the log was cut off after #{what.downcase} #{@last}.",
+              @last + 1
+            )
+          end
         end
 
         def signed(ends)
           kept = Head.kept
           return @verdict.fault("The signed end of the log is missing.") unless kept
 
-          key = LogKey.find(kept["key"]) or return @verdict.fault("The end of the log was signed under another key, which is not here.")
-          return @verdict.fault("The end of the log is not what was signed.") unless Head.signature(kept, key) == kept["signature"]
+          key = LogKey.find(kept["key"]) or
+            return @verdict.fault("The end of the log was signed under another key, which is not here.")
+          unless Head.signature(kept, key) == kept["signature"]
+            return @verdict.fault("The end of the log is not what was signed.")
+          end
           return if kept.values_at(*Head::PARTS) == ends
 
           broken = kept["entry"] > ends[0]
-          @verdict.fault("The log ends with entry #{ends[0]} and event #{ends[2]}; it was signed up to entry #{kept["entry"]} and event #{kept["event"]}.", broken ? ends[0] + 1 : nil)
+          @verdict.fault("The log ends with entry #{ends[0]} and event #{ends[2]}; it was signed up to " \
+            "entry #{kept["entry"]} and event #{kept["event"]}.", broken ? ends[0] + 1 : nil)
         end
 
         def compare

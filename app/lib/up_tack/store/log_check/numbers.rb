@@ -7,7 +7,12 @@ module UpTack
       class Numbers
         def initialize(table)
           @table = table
-          @fields = table.rules.grep(Core::Rules::Number).filter_map { |rule| table.field(rule.field) }.to_h { |field| [field.id, field] }
+          @fields =
+            table
+              .rules
+              .grep(Core::Rules::Number)
+              .filter_map { |rule| table.field(rule.field) }
+              .to_h { |field| [field.id, field] }
           @told = @fields.transform_values { Set.new }
         end
 
@@ -21,12 +26,20 @@ module UpTack
         # @return [Array<String>]
         def faults
           @fields.flat_map do |id, field|
-            noted = LogCheck.rows("SELECT text FROM up_tack_numbers WHERE field_id = #{Database.connection.quote(id)}").flatten
+            noted =
+              LogCheck.rows(
+                "SELECT text FROM up_tack_numbers WHERE field_id = #{Database.connection.quote(id)}"
+              ).flatten
             extra = noted.reject { |text| @told[id].include?(text.hash) }
             missing = @told[id].length - (noted.length - extra.length)
             [
-              ("#{field.label} of #{@table.label}: #{extra.first} is noted as given, and no entry tells of it." if extra.any?),
-              ("#{field.label} of #{@table.label}: #{missing} numbers that the log tells of are not noted as given." if missing.positive?)
+              if extra.any?
+                "#{field.label} of #{@table.label}: #{extra.first} is noted as given, and no entry tells of it."
+              end,
+              if missing.positive?
+                "#{field.label} of #{@table.label}: #{missing} numbers that the log tells of are not " \
+                  "noted as given."
+              end
             ].compact
           end
         end

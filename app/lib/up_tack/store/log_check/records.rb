@@ -7,7 +7,8 @@ module UpTack
       # it tells of. Fields that follow other records or the day are left out: they change without an entry.
       class Records
         BATCH = 100
-        ENTRIES = "SELECT record_id, id, action, revision_id, differences FROM up_tack_entries WHERE table_id = ? AND record_id IN (SELECT value FROM json_each(?)) ORDER BY id"
+        ENTRIES = "SELECT record_id, id, action, revision_id, differences FROM up_tack_entries WHERE " \
+          "table_id = ? AND record_id IN (SELECT value FROM json_each(?)) ORDER BY id"
         # An entry as far as it matters here.
         Told = Struct.new(:id, :action, :revision_id, :changes)
 
@@ -44,7 +45,13 @@ module UpTack
           last = 0
           loop do
             Deadline.look
-            ids = Statements.run("SELECT id FROM (SELECT id FROM #{quoted} WHERE id > ?1 UNION SELECT record_id FROM up_tack_entries WHERE table_id = ?2 AND record_id > ?1) ORDER BY 1 LIMIT #{BATCH}", last, table.id).flatten
+            ids =
+              Statements.run(
+                "SELECT id FROM (SELECT id FROM #{quoted} WHERE id > ?1 UNION SELECT record_id FROM " \
+                  "up_tack_entries WHERE table_id = ?2 AND record_id > ?1) ORDER BY 1 LIMIT #{BATCH}",
+                last,
+                table.id
+              ).flatten
             break if ids.empty?
 
             yield ids
@@ -53,16 +60,31 @@ module UpTack
         end
 
         def entries(table, ids)
-          Statements.run(ENTRIES, table.id, JSON.generate(ids)).group_by(&:first).transform_values do |all|
-            all.map { |_, id, action, revision, differences| Told.new(id, action, revision, JSON.parse(differences).map { |each| FieldChange.new(*each) }) }
-          end
+          Statements
+            .run(ENTRIES, table.id, JSON.generate(ids))
+            .group_by(&:first)
+            .transform_values do |all|
+              all.map do |_, id, action, revision, differences|
+                Told.new(id, action, revision, JSON.parse(differences).map { |each| FieldChange.new(*each) })
+              end
+            end
         end
 
         def compare(table, fields, id, row, told, numbers)
           gone = told.empty? ? nil : told.last.action == "delete"
-          return @verdict.fault("Record #{id} of #{table.label} is there, and the log does not tell of it.") if row && gone.nil?
-          return @verdict.fault("Record #{id} of #{table.label} is there, though entry #{told.last.id} tells that it was deleted.") if row && gone
-          return @verdict.fault("Record #{id} of #{table.label} is gone, and the log does not tell why.") if row.nil? && gone == false
+          if row && gone.nil?
+            return @verdict.fault("Record #{id} of #{table.label} is there, and the log does not tell of it.")
+          end
+          if row && gone
+            return (
+              @verdict.fault(
+                "Record #{id} of #{table.label} is there, though entry #{told.last.id} tells that it was deleted."
+              )
+            )
+          end
+          if row.nil? && gone == false
+            return @verdict.fault("Record #{id} of #{table.label} is gone, and the log does not tell why.")
+          end
 
           latest = {}
           told.each do |entry|
@@ -81,7 +103,8 @@ module UpTack
           expected = said ? @names.values(*said).last : nil
           return if same?(expected, row[field.key], field)
 
-          @verdict.fault("#{field.label} of record #{id} of #{table.label} is not what #{said ? "entry #{said.first.id} tells" : "the log tells"}: it was changed from outside.")
+          @verdict.fault("#{field.label} of record #{id} of #{table.label} is not " \
+            "what #{said ? "entry #{said.first.id} tells" : "the log tells"}: it was changed from outside.")
         end
 
         def same?(expected, there, field)

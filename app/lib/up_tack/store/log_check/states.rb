@@ -5,7 +5,12 @@ module UpTack
     module LogCheck
       # Whether designs, batches, people and tokens are those that events vouch for.
       module States
-        CALLED = {"up_tack_revisions" => "Revision", "up_tack_batches" => "Batch", "up_tack_people" => "Person", "up_tack_tokens" => "Token"}.freeze
+        CALLED = {
+          "up_tack_revisions" => "Revision",
+          "up_tack_batches" => "Batch",
+          "up_tack_people" => "Person",
+          "up_tack_tokens" => "Token"
+        }.freeze
 
         module_function
 
@@ -15,14 +20,18 @@ module UpTack
             there = Vouched.digests(table)
             known = chains.vouched.select { |(of, _), _| of == table }.to_h { |(_, id), digest| [id, digest] }
             there.each { |id, digest| compare(verdict, table, id, digest, known) }
-            known.each { |id, digest| verdict.fault("#{CALLED[table]} #{id} is gone, and nothing tells why.") if digest && !there.key?(id) }
+            known.each do |id, digest|
+              verdict.fault("#{CALLED[table]} #{id} is gone, and nothing tells why.") if digest && !there.key?(id)
+            end
           end
         end
 
         def compare(verdict, table, id, digest, known)
           return verdict.fault("#{CALLED[table]} #{id} is there, and nothing tells of it.") if known[id].nil?
 
-          verdict.fault("#{CALLED[table]} #{id} is not as it was written down: it was changed from outside.") unless known[id] == digest
+          unless known[id] == digest
+            verdict.fault("#{CALLED[table]} #{id} is not as it was written down: it was changed from outside.")
+          end
         end
       end
     end

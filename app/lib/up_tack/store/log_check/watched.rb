@@ -29,7 +29,9 @@ module UpTack
 
         # Values that are calculated from other records or the day, and those that were filled from the log.
         def follows?(table, field)
-          return true if @project.upkeep.calculations.any? { |each| each.place == [table.key, field.key] && !each.rule.once? }
+          if @project.upkeep.calculations.any? { |each| each.place == [table.key, field.key] && !each.rule.once? }
+            return true
+          end
 
           Database.connection.table_exists?(FilledFromLog.name(field))
         end

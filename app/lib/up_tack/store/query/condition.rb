@@ -9,7 +9,13 @@ module UpTack
       # otherwise. A part that can't be said comes to nil.
       class Condition
         # What a formula reads of a record.
-        OWN = [Core::Expression::Nodes::Field, Core::Expression::Nodes::Path, Core::Expression::Nodes::Aggregate, Core::Expression::Nodes::Changed, Core::Expression::Nodes::IsNew].freeze
+        OWN = [
+          Core::Expression::Nodes::Field,
+          Core::Expression::Nodes::Path,
+          Core::Expression::Nodes::Aggregate,
+          Core::Expression::Nodes::Changed,
+          Core::Expression::Nodes::IsNew
+        ].freeze
         NOTHING = "NULL"
 
         # @param table [Core::Design::Table]
@@ -65,18 +71,24 @@ module UpTack
 
             length = fixed?(node.part) ? Core::Expression::Text.folded(constant(node.part)).length : "LENGTH(#{value})"
             {
-              "contains" => "(INSTR(#{key}, #{value}) > 0)", "starts with" => "(SUBSTR(#{key}, 1, #{length}) = #{value})",
+              "contains" => "(INSTR(#{key}, #{value}) > 0)",
+              "starts with" => "(SUBSTR(#{key}, 1, #{length}) = #{value})",
               "ends with" => "(SUBSTR(#{key}, -#{length}) = #{value})"
             }.fetch(node.relation)
           end
         end
 
         # What is left is for formulas.
-        %i[literal aggregate fits person is_new negation arithmetic join conditional call changed path].each { |name| define_method(name) { |_| nil } }
+        %i[literal aggregate fits person is_new negation arithmetic join conditional call changed path].each do |name|
+          define_method(name) { |_| nil }
+        end
 
         private
 
-        def equal(node) = both(node.left, node.right) { |_, value| (value == NOTHING) ? NOTHING : Keys.equal(kept(node.left), constant(node.right)) }
+        def equal(node) =
+          both(node.left, node.right) do |_, value|
+            (value == NOTHING) ? NOTHING : Keys.equal(kept(node.left), constant(node.right))
+          end
 
         def parts(node)
           return [node] unless node.is_a?(Core::Expression::Nodes::Logic) && node.word == "and"
@@ -86,7 +98,8 @@ module UpTack
 
         TURNED = {"<" => ">", "<=" => ">=", ">" => "<", ">=" => "<="}.freeze
 
-        def turned(node) = both(node.right, node.left) { |key, value| "(#{key} #{TURNED.fetch(node.sign, node.sign)} #{value})" }
+        def turned(node) =
+          both(node.right, node.left) { |key, value| "(#{key} #{TURNED.fetch(node.sign, node.sign)} #{value})" }
 
         # @yield [String, String] SQL of a field, and of what it is compared with
         def both(side, other)
@@ -129,7 +142,11 @@ module UpTack
         end
 
         def constant(node)
-          value = Core::Expression::Compiler.new(@table.scope).compile(node).call(Core::Expression::Evaluation.new(values: {}, old: {}, context: @context, is_new: false))
+          value =
+            Core::Expression::Compiler
+              .new(@table.scope)
+              .compile(node)
+              .call(Core::Expression::Evaluation.new(values: {}, old: {}, context: @context, is_new: false))
           value.is_a?(BigDecimal) ? Core::Numbers.settle(value) : value
         end
       end

@@ -24,7 +24,9 @@ module UpTack
           return "(#{of(field)} = #{value(value, field)})" unless folded?(field) && value.ascii_only?
 
           column = name(field)
-          "(#{column} = #{value(value, field)} COLLATE NOCASE OR (#{EqualityConditions.other(column)} AND UP_TACK_FOLDED(#{column}) = #{value(value, field)}))"
+          "(#{column} = #{value(value, field)} COLLATE NOCASE OR " \
+            "(#{EqualityConditions.other(column)} AND UP_TACK_FOLDED(#{column}) " \
+            "= #{value(value, field)}))"
         end
 
         # @return [String] SQL for a value beside such a key

@@ -14,11 +14,15 @@ module UpTack
         end
 
         # @return [String] tables to read besides, empty mostly
-        def joins = @sorts.each_with_index.filter_map { |sort, index| ranks(sort.field, index) if sort.field.link? }.join(" ")
+        def joins =
+          @sorts.each_with_index.filter_map { |sort, index| ranks(sort.field, index) if sort.field.link? }.join(" ")
 
         # @return [String] SQL after ORDER BY
         def sql(by_number: "ASC")
-          terms = @sorts.each_with_index.flat_map { |sort, index| ["#{column(sort, index)} IS NULL", "#{key(sort, index)} #{sort.descending ? "DESC" : "ASC"}"] }
+          terms =
+            @sorts.each_with_index.flat_map do |sort, index|
+              ["#{column(sort, index)} IS NULL", "#{key(sort, index)} #{sort.descending ? "DESC" : "ASC"}"]
+            end
           [*terms, "rows.id #{by_number}"].join(", ")
         end
 
@@ -37,7 +41,9 @@ module UpTack
             before = name.folded
             [name.id, rank]
           end
-          "LEFT JOIN (SELECT value ->> 0 AS id, value FROM json_each(#{Keys.quoted(JSON.generate(all))})) AS rank#{index} ON rank#{index}.id = rows.#{Database.connection.quote_column_name(field.key)}"
+          "LEFT JOIN (SELECT value ->> 0 AS id, value FROM " \
+            "json_each(#{Keys.quoted(JSON.generate(all))})) AS rank#{index} ON rank#{index}.id = " \
+            "rows.#{Database.connection.quote_column_name(field.key)}"
         end
       end
     end

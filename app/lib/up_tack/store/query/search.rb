@@ -42,7 +42,8 @@ module UpTack
 
         def linked(field)
           ids = named(field)
-          ids.empty? ? nil : "(#{Keys.name(field)} IN (SELECT value FROM json_each(#{Keys.quoted(JSON.generate(ids.to_a))})))"
+          ids.empty? ? nil : "(#{Keys.name(field)} IN (SELECT value FROM " \
+            "json_each(#{Keys.quoted(JSON.generate(ids.to_a))})))"
         end
 
         def stands_in?(field, value)
@@ -52,7 +53,14 @@ module UpTack
         end
 
         def named(field)
-          @named ||= Hash.new { |known, table| known[table] = @names.call(table).names.filter_map { |name| name.id if name.folded.include?(@folded) }.to_set }
+          @named ||=
+            Hash.new do |known, table|
+              known[table] = @names
+                .call(table)
+                .names
+                .filter_map { |name| name.id if name.folded.include?(@folded) }
+                .to_set
+            end
           @named[field.target]
         end
 

@@ -26,7 +26,8 @@ module UpTack
           head = "INSERT OR #{already} INTO #{table} (#{columns.join(", ")}) VALUES "
           row = "(#{(["?"] * columns.length).join(", ")})"
           @one = one || "#{head}#{row}".freeze
-          @several = "#{head}#{([row] * TOGETHER).join(", ")}".freeze if columns.any? && columns.length * TOGETHER <= MOST_VALUES
+          @several = "#{head}#{([row] * TOGETHER).join(", ")}".freeze if columns.any? &&
+            columns.length * TOGETHER <= MOST_VALUES
           freeze
         end
       end

@@ -21,12 +21,25 @@ module UpTack
         def call(table:, change:)
           project = @workspace.project
           key = @workspace.table(table).key
-          concerned = project.tables.flat_map { |each| each.proofs.select { |proof| each.key == key || (proof.script["records"] || {}).key?(key) }.map { |proof| [each.key, proof] } }
+          concerned =
+            project.tables.flat_map do |each|
+              each
+                .proofs
+                .select { |proof| each.key == key || (proof.script["records"] || {}).key?(key) }
+                .map { |proof| [each.key, proof] }
+            end
           return Found.new(broken: [], mended: [], tried: 0) if concerned.empty?
 
           changed = change.apply(project)
           before, after = states(concerned), Core::Bench::Run.new(changed)
-          found = concerned.map { |home, proof| Change.new(table: changed.table(home), proof: proof, differences: after.differences(changed.table(home), proof)) }
+          found =
+            concerned.map do |home, proof|
+              Change.new(
+                table: changed.table(home),
+                proof: proof,
+                differences: after.differences(changed.table(home), proof)
+              )
+            end
           worse = found.select { |each| before.fetch(each.proof.id) == "passed" && each.differences.any? }
           better = found.select { |each| before.fetch(each.proof.id) != "passed" && each.differences.empty? }
           Found.new(broken: worse, mended: better, tried: concerned.length)
@@ -38,7 +51,12 @@ module UpTack
         def states(concerned)
           known = Store::ProofRun.where(revision_id: @workspace.revision_id).pluck(:proof_id, :state).to_h
           run = Core::Bench::Run.new(@workspace.project, @workspace.plans)
-          concerned.to_h { |home, proof| [proof.id, known[proof.id] || (run.differences(@workspace.project.table(home), proof).empty? ? "passed" : "broken")] }
+          concerned.to_h do |home, proof|
+            [
+              proof.id,
+              known[proof.id] || (run.differences(@workspace.project.table(home), proof).empty? ? "passed" : "broken")
+            ]
+          end
         end
       end
     end

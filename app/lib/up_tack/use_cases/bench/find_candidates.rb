@@ -28,20 +28,38 @@ module UpTack
           trial = trial(table, records, typed.except(field))
           words = Core::Expression::Text.folded(text).split
           names = trial.world.present(link.target).map { |id, _| [id, trial.world.title(link.target, id).to_s] }
-          found = names.select { |id, name| words.all? { |word| Core::Expression::Text.folded(name).include?(word) } && belongs?(trial, field, id) }
-          found.sort_by { |id, name| [Core::Expression::Text.folded(name), id] }.first(MOST).map { |id, name| Store::NameSearch::Match.new(id: id, title: name, details: []) }
+          found =
+            names.select do |id, name|
+              words.all? { |word| Core::Expression::Text.folded(name).include?(word) } && belongs?(trial, field, id)
+            end
+          found
+            .sort_by { |id, name| [Core::Expression::Text.folded(name), id] }
+            .first(MOST)
+            .map { |id, name| Store::NameSearch::Match.new(id: id, title: name, details: []) }
         end
 
         private
 
         def check(table, records)
-          proof = Core::Bench::Proof.from("name" => "trial", "at" => Core::Bench::Clock.new(@workspace.clock.now, @workspace.project.conventions).to_s, "records" => records, "acts" => [], "expect" => [{"what" => "saved"}])
-          problems = Core::Design::ProofInspection.new(proof, @workspace.table(table), @workspace.project.conventions).problems
+          proof =
+            Core::Bench::Proof.from(
+              "name" => "trial",
+              "at" => Core::Bench::Clock.new(@workspace.clock.now, @workspace.project.conventions).to_s,
+              "records" => records,
+              "acts" => [],
+              "expect" => [{"what" => "saved"}]
+            )
+          problems =
+            Core::Design::ProofInspection.new(proof, @workspace.table(table), @workspace.project.conventions).problems
           raise Core::Design::Invalid, problems if problems.any?
         end
 
         def trial(table, records, typed)
-          script = {"records" => records, "person" => {"name" => @workspace.person.name, "role" => @workspace.person.role}, "acts" => [{"do" => "fill_in", "values" => typed}]}
+          script = {
+            "records" => records,
+            "person" => {"name" => @workspace.person.name, "role" => @workspace.person.role},
+            "acts" => [{"do" => "fill_in", "values" => typed}]
+          }
           clock = Core::Bench::Clock.new(@workspace.clock.now, @workspace.project.conventions)
           Core::Bench::Trial.new(@workspace.ground, table, Core::Bench::Script.from(script), clock: clock).play
         rescue ArgumentError, TypeError => e

@@ -29,11 +29,21 @@ module UpTack
         def call(table:, count:, seed:)
           design = @workspace.table(table)
           NotAllowed.unless_may(@workspace.person, design, :edit)
-          Core::Design::Invalid.because("1 to #{Core::Values::Plain.grouped(MOST)} records can be made up at once.", part: "count") unless count.is_a?(Integer) && count.between?(1, MOST)
+          unless count.is_a?(Integer) && count.between?(1, MOST)
+            Core::Design::Invalid.because(
+              "1 to #{Core::Values::Plain.grouped(MOST)} records can be made up at once.",
+              part: "count"
+            )
+          end
 
           @workspace.write do
             maker = maker(design, seed)
-            batch = Store::Batch.begin(@workspace, design, "Made up: #{Core::Values::Plain.grouped(count)} #{design.label}, seed #{seed}")
+            batch =
+              Store::Batch.begin(
+                @workspace,
+                design,
+                "Made up: #{Core::Values::Plain.grouped(count)} #{design.label}, seed #{seed}"
+              )
             result = Result.new(made: 0, given_up: 0, batch: batch)
             @progress.begin(design.label, "Made-up records", count)
             (0...count).each_slice(PORTION) { |portion| make(design, maker, portion.length, result) }
@@ -44,8 +54,21 @@ module UpTack
         # @return [Core::Bench::Samples::RecordGenerator]
         def maker(design, seed)
           around = RelatedRecords.new(@workspace)
-          linked = design.fields.select(&:link?).to_h { |field| [field.key, Store::RecordTable.model(field.target).order(:id).limit(LINKED).pluck(:id)] }
-          Core::Bench::Samples::RecordGenerator.new(design, context: @workspace.context(counters: Core::Bench::Counters.new(Store::Counters.new)), profile: around.profile(design), linked: linked, there: around.there(design, LINKED), random: Random.new(seed))
+          linked =
+            design
+              .fields
+              .select(&:link?)
+              .to_h do |field|
+                [field.key, Store::RecordTable.model(field.target).order(:id).limit(LINKED).pluck(:id)]
+              end
+          Core::Bench::Samples::RecordGenerator.new(
+            design,
+            context: @workspace.context(counters: Core::Bench::Counters.new(Store::Counters.new)),
+            profile: around.profile(design),
+            linked: linked,
+            there: around.there(design, LINKED),
+            random: Random.new(seed)
+          )
         end
 
         private

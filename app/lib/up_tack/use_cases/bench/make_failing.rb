@@ -24,8 +24,15 @@ module UpTack
         def call(table:, rule:, count:, seed:)
           design = @workspace.table(table)
           meant = design.rule(rule) or raise Store::NotFound, "There is no such rule of #{design.label}."
-          Core::Design::Invalid.because("This rule refuses nothing; pick a validation or a mask.", part: "rule") unless meant.outcomes(design).any? { |key, _, marks| marks.include?("refused") || key == "refused" }
-          Core::Design::Invalid.because("1 to #{Core::Values::Plain.grouped(MOST)} records that fail can be made up at once.", part: "count") unless count.is_a?(Integer) && count.between?(1, MOST)
+          unless meant.outcomes(design).any? { |key, _, marks| marks.include?("refused") || key == "refused" }
+            Core::Design::Invalid.because("This rule refuses nothing; pick a validation or a mask.", part: "rule")
+          end
+          unless count.is_a?(Integer) && count.between?(1, MOST)
+            Core::Design::Invalid.because(
+              "1 to #{Core::Values::Plain.grouped(MOST)} records that fail can be made up at once.",
+              part: "count"
+            )
+          end
 
           maker = GenerateRecords.new(@workspace).maker(design, seed)
           context = @workspace.context(counters: Core::Bench::Counters.new(Store::Counters.new))
@@ -46,24 +53,40 @@ module UpTack
           plan = @workspace.plan(design.key)
           outcome = saved(plan, design, values, context)
           ways = changes(design, rule, values, outcome, context)
-          ways.rotate(ways.empty? ? 0 : turn % ways.length).each do |change|
-            changed = values.merge(change)
-            typed = Core::Bench::Samples::RecordGenerator.typed(design, changed)
-            refusals = saved(plan, design, changed, context).refusals
-            return Failing.new(typed: typed, shown: shown(design, changed, context), message: refusals.first.message) if refusals.any? && refusals.all? { |each| each.rule == rule.id }
-          end
+          ways
+            .rotate(ways.empty? ? 0 : turn % ways.length)
+            .each do |change|
+              changed = values.merge(change)
+              typed = Core::Bench::Samples::RecordGenerator.typed(design, changed)
+              refusals = saved(plan, design, changed, context).refusals
+              if refusals.any? && refusals.all? { |each| each.rule == rule.id }
+                return (
+                  Failing.new(typed: typed, shown: shown(design, changed, context), message: refusals.first.message)
+                )
+              end
+            end
           nil
         end
 
         def saved(plan, design, values, context)
-          Core::Save.call(plan, Core::Save::Draft.new(typed: Core::Bench::Samples::RecordGenerator.typed(design, values), stored: nil), context).tap { context.counters.drop }
+          Core::Save
+            .call(
+              plan,
+              Core::Save::Draft.new(typed: Core::Bench::Samples::RecordGenerator.typed(design, values), stored: nil),
+              context
+            )
+            .tap { context.counters.drop }
         end
 
         def changes(design, rule, values, outcome, context)
           seen = values.merge(outcome.values.compact.reject { |key, _| design.worked_out?(key) })
           base = Struct.new(:values, :records, :context).new(values, {}, context)
           key = rule.is_a?(Core::Rules::Mask) ? "unfit" : "refused"
-          found = Core::Bench::BoundaryCases::Kinds.new(design, base, Core::Bench::Solver.new(design, context), seen).ways(rule, key)
+          found =
+            Core::Bench::BoundaryCases::Kinds.new(design, base, Core::Bench::Solver.new(design, context), seen).ways(
+              rule,
+              key
+            )
           found = taken(design, rule) if rule.is_a?(Core::Rules::Unique)
           found.select { |way| way.keys.all? { |each| design.field(each) } && way.values.none?(:untyped) }
         end
@@ -71,10 +94,16 @@ module UpTack
         # What other records have already, the latest of them.
         def taken(design, rule)
           rows = Store::RecordTable.new(design).page(descending: true, limit: 200).map(&:last)
-          rows.select { |values| rule.keys.all? { |key| !values[key].nil? } }.first(5).map { |values| values.slice(*rule.keys) }
+          rows
+            .select { |values| rule.keys.all? { |key| !values[key].nil? } }
+            .first(5)
+            .map { |values| values.slice(*rule.keys) }
         end
 
-        def shown(design, values, context) = values.to_h { |key, value| [key, value.is_a?(String) ? value : design.field(key).show(value, context.records)] }
+        def shown(design, values, context) =
+          values.to_h do |key, value|
+            [key, value.is_a?(String) ? value : design.field(key).show(value, context.records)]
+          end
       end
     end
   end

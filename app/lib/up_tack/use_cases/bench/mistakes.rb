@@ -36,7 +36,9 @@ module UpTack
           def of(key, rules, asked)
             @mutex.synchronize do
               @counts.shift while @counts.length >= MOST && !@counts.key?(key)
-              @counts[key] ||= Count.new(state: "running", done: 0, total: rules, tried: 0, noticed: 0, slipping: [], harmless: []).tap { |count| begin_beside(count, asked) }
+              @counts[key] ||= Count
+                .new(state: "running", done: 0, total: rules, tried: 0, noticed: 0, slipping: [], harmless: [])
+                .tap { |count| begin_beside(count, asked) }
             end
           end
 
@@ -74,14 +76,19 @@ module UpTack
           def rule(count, line)
             count.tried += line["tried"]
             count.noticed += line["noticed"]
-            count.slipping += line["slipping"].map { |each| Slip.new(rule: each["rule"], mistake: each["mistake"], words: each["words"], looked: false) }
-            count.harmless += line["harmless"].map { |each| Harmless.new(rule: each["rule"], words: each["words"], why: each["why"]) }
+            count.slipping +=
+              line["slipping"].map do |each|
+                Slip.new(rule: each["rule"], mistake: each["mistake"], words: each["words"], looked: false)
+              end
+            count.harmless +=
+              line["harmless"].map { |each| Harmless.new(rule: each["rule"], words: each["words"], why: each["why"]) }
             count.done += 1
             count.state = "ready" if count.done == count.total
           end
 
           def record(count, line)
-            slip = count.slipping.find { |each| each.rule == line["record"] && each.mistake == line["mistake"] } or return
+            slip = count.slipping.find { |each| each.rule == line["record"] && each.mistake == line["mistake"] } or
+              return
             slip.script = line["script"]
             slip.looked = true
           end
@@ -99,13 +106,24 @@ module UpTack
           overview = Overview.new(@workspace)
           return unless overview.fresh?
 
-          seen = overview.lines.select { |line| line.table.key == table && line.state == "passed" }.to_h { |line| [line.proof.id, line.run.points] }
-          asked = {"design" => @workspace.project.to_plain, "table" => table, "seen" => seen, "at" => SuggestEdges.clock(@workspace).to_s, "records" => around(design)}
+          seen =
+            overview
+              .lines
+              .select { |line| line.table.key == table && line.state == "passed" }
+              .to_h { |line| [line.proof.id, line.run.points] }
+          asked = {
+            "design" => @workspace.project.to_plain,
+            "table" => table,
+            "seen" => seen,
+            "at" => SuggestEdges.clock(@workspace).to_s,
+            "records" => around(design)
+          }
           Mistakes.of(key(table), design.acting_rules.length, asked)
         end
 
         # @return [Slip, nil]
-        def slip(table, rule, mistake) = Mistakes.known(key(table))&.slipping.to_a.find { |each| each.rule == rule && each.mistake == mistake }
+        def slip(table, rule, mistake) =
+          Mistakes.known(key(table))&.slipping.to_a.find { |each| each.rule == rule && each.mistake == mistake }
 
         # @return [Array<Slip>] those for which a record was found, as far as they are counted
         def found(table) = Mistakes.known(key(table))&.slipping.to_a.select(&:script)
@@ -116,11 +134,24 @@ module UpTack
 
         # Records that links can lead to, plain.
         def around(design)
-          RelatedRecords.new(@workspace).records(design).to_h do |other, records|
-            target = @workspace.project.table(other)
-            kept = target.fields.reject { |field| target.worked_out?(field.key) }
-            [other, records.to_h { |id, values| [id.to_s, kept.reject { |field| values[field.key].nil? }.to_h { |field| [field.key, field.values.dump(values[field.key])] }] }]
-          end
+          RelatedRecords
+            .new(@workspace)
+            .records(design)
+            .to_h do |other, records|
+              target = @workspace.project.table(other)
+              kept = target.fields.reject { |field| target.worked_out?(field.key) }
+              [
+                other,
+                records.to_h do |id, values|
+                  [
+                    id.to_s,
+                    kept
+                      .reject { |field| values[field.key].nil? }
+                      .to_h { |field| [field.key, field.values.dump(values[field.key])] }
+                  ]
+                end
+              ]
+            end
         end
       end
     end

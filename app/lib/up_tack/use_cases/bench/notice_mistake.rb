@@ -21,7 +21,8 @@ module UpTack
         def call(table:, rule:, mistake:)
           design = @workspace.table(table)
           own = design.rule(rule) or raise Store::NotFound, "There is no such rule."
-          mutant = Core::Bench::Mutants.of(own, design)[mistake] or raise Store::NotFound, "There is no such mistake of this rule any more. Reload the page."
+          mutant = Core::Bench::Mutants.of(own, design)[mistake] or
+            raise Store::NotFound, "There is no such mistake of this rule any more. Reload the page."
           slip = Mistakes.new(@workspace).slip(table, rule, mistake)
           script = slip&.looked ? slip.script : found(design, own, mutant)
           script && played(script, design, own, mutant.words)
@@ -35,7 +36,13 @@ module UpTack
 
         def distinguisher(design)
           around = RelatedRecords.new(@workspace)
-          Core::Bench::Distinguisher.new(@workspace.ground, design, clock: SuggestEdges.clock(@workspace), records: around.records(design), profiles: {design.key => around.profile(design)})
+          Core::Bench::Distinguisher.new(
+            @workspace.ground,
+            design,
+            clock: SuggestEdges.clock(@workspace),
+            records: around.records(design),
+            profiles: {design.key => around.profile(design)}
+          )
         end
 
         def found(design, rule, mutant)
@@ -45,10 +52,28 @@ module UpTack
 
         def played(script, design, rule, told)
           conventions = @workspace.project.conventions
-          trial = Core::Bench::Trial.new(@workspace.ground, design.key, Core::Bench::Script.from(script), clock: Core::Bench::Clock.at(script["at"], conventions), trace: false).play
+          trial =
+            Core::Bench::Trial.new(
+              @workspace.ground,
+              design.key,
+              Core::Bench::Script.from(script),
+              clock: Core::Bench::Clock.at(script["at"], conventions),
+              trace: false
+            ).play
           words = "#{Core::Bench::BoundaryCases::Targets.name(rule, design)}: notices #{told}"
-          candidate = Core::Bench::BoundaryCases::Candidate.new(words: [words], script: script, trial: trial, points: [], stage: rule.stage, mere: false)
-          Made.new(candidate: candidate, expect: Core::Bench::SuggestedExpectations.new(trial, design).all.select(&:usual))
+          candidate =
+            Core::Bench::BoundaryCases::Candidate.new(
+              words: [words],
+              script: script,
+              trial: trial,
+              points: [],
+              stage: rule.stage,
+              mere: false
+            )
+          Made.new(
+            candidate: candidate,
+            expect: Core::Bench::SuggestedExpectations.new(trial, design).all.select(&:usual)
+          )
         end
       end
     end

@@ -29,11 +29,19 @@ module UpTack
         # is told, so that the board does not flicker.
         # @return [Core::Bench::Coverage]
         def coverage
-          @coverage ||= begin
-            known = lines.select { |line| line.run && ((line.state == "waiting") ? line.run.state == "passed" : line.state == "passed") }
-            broken = lines.select { |line| line.state == "broken" }.flat_map { |line| blamed(line.run) }
-            Core::Bench::Coverage.new(@workspace.project, known.to_h { |line| [line.proof.id, line.run.points] }, broken)
-          end
+          @coverage ||=
+            begin
+              known =
+                lines.select do |line|
+                  line.run && ((line.state == "waiting") ? line.run.state == "passed" : line.state == "passed")
+                end
+              broken = lines.select { |line| line.state == "broken" }.flat_map { |line| blamed(line.run) }
+              Core::Bench::Coverage.new(
+                @workspace.project,
+                known.to_h { |line| [line.proof.id, line.run.points] },
+                broken
+              )
+            end
         end
 
         # @return [Boolean] whether all proofs have run against the design as it is
@@ -41,7 +49,11 @@ module UpTack
 
         private
 
-        def runs = @runs ||= Store::ProofRun.select(:proof_id, :revision_id, :state, :result, :seen, :good_at, :divergence).index_by(&:proof_id)
+        def runs =
+          @runs ||=
+            Store::ProofRun.select(:proof_id, :revision_id, :state, :result, :seen, :good_at, :divergence).index_by(
+              &:proof_id
+            )
 
         # The rules of which a broken proof speaks: where its trace went another way first,
         # else those that what is expected is about.

@@ -28,7 +28,9 @@ module UpTack
           script = frozen(design, script) if propose && !script["records"]
           trial = script["records"] ? alone(design, script) : over_real(design, script, @workspace.context.records)
           Played.new(
-            trial: trial, script: script, verdicts: expect.map { |plain| Core::Bench::Expectation.from(plain).verdict(trial, design) },
+            trial: trial,
+            script: script,
+            verdicts: expect.map { |plain| Core::Bench::Expectation.from(plain).verdict(trial, design) },
             proposed: propose ? Core::Bench::SuggestedExpectations.new(trial, design).all : []
           )
         end
@@ -38,16 +40,30 @@ module UpTack
         # @param records [#find] the real ones
         # @return [Hash] for Core::Bench::Trial.new
         def self.real(ground, records)
-          world = Core::Bench::RecordOverlay.new(ground, beneath: records, following: ->(key) { (Store::RecordTable.model(key).maximum(:id) || 0) + 1 })
+          world =
+            Core::Bench::RecordOverlay.new(
+              ground,
+              beneath: records,
+              following: ->(key) { (Store::RecordTable.model(key).maximum(:id) || 0) + 1 }
+            )
           {world: world, counters: Core::Bench::Counters.new(Store::Counters.new)}
         end
 
         private
 
         def check(design, script, expect)
-          raise Store::NotFound, "There is no such form of #{design.label}; it may have been deleted." if script["form"] && !design.form(script["form"])
+          if script["form"] && !design.form(script["form"])
+            raise Store::NotFound, "There is no such form of #{design.label}; it may have been deleted."
+          end
 
-          proof = Core::Bench::Proof.from({"name" => "trial", "expect" => expect.empty? ? [{"what" => "saved"}] : expect, "at" => now.to_s}.merge(script.compact))
+          proof =
+            Core::Bench::Proof.from(
+              {
+                "name" => "trial",
+                "expect" => expect.empty? ? [{"what" => "saved"}] : expect,
+                "at" => now.to_s
+              }.merge(script.compact)
+            )
           problems = Core::Design::ProofInspection.new(proof, design, conventions).problems
           raise Core::Design::Invalid, problems if problems.any?
 
@@ -56,7 +72,10 @@ module UpTack
           FindRecord.new(@workspace).call(table: design.key, id: record) if record && !script["records"]
         end
 
-        def typed_in(script) = (script["acts"] || []).flat_map { |act| [act["field"], *act["values"]&.keys].compact }.to_h { |key| [key, nil] }
+        def typed_in(script) =
+          (script["acts"] || [])
+            .flat_map { |act| [act["field"], *act["values"]&.keys].compact }
+            .to_h { |key| [key, nil] }
 
         # The script with the records that it looked at, at a fixed hour.
         def frozen(design, script)
@@ -71,7 +90,13 @@ module UpTack
         def alone(design, script) = play(design, script)
 
         def play(design, script, **more)
-          Core::Bench::Trial.new(@workspace.ground, design.key, Core::Bench::Script.from(script), clock: clock(script), **more).play
+          Core::Bench::Trial.new(
+            @workspace.ground,
+            design.key,
+            Core::Bench::Script.from(script),
+            clock: clock(script),
+            **more
+          ).play
         rescue ArgumentError, TypeError => e
           Core::Design::Invalid.because("The records of this proof no longer fit the tables: #{e.message}.")
         end

@@ -25,9 +25,22 @@ module UpTack
           design = @workspace.table(table)
           rules = rule ? [design.rule(rule) || raise(Store::NotFound, "There is no such rule.")] : design.rules
           around = RelatedRecords.new(@workspace)
-          edges = Core::Bench::BoundaryCases.new(@workspace.ground, design, clock: SuggestEdges.clock(@workspace), records: around.records(design), profiles: {design.key => around.profile(design)})
+          edges =
+            Core::Bench::BoundaryCases.new(
+              @workspace.ground,
+              design,
+              clock: SuggestEdges.clock(@workspace),
+              records: around.records(design),
+              profiles: {design.key => around.profile(design)}
+            )
           found = edges.candidates(rules, only: only(point, open))
-          suggested = found.map { |each| Suggested.new(candidate: each, expect: Core::Bench::SuggestedExpectations.new(each.trial, design).all.select(&:usual)) }
+          suggested =
+            found.map do |each|
+              Suggested.new(
+                candidate: each,
+                expect: Core::Bench::SuggestedExpectations.new(each.trial, design).all.select(&:usual)
+              )
+            end
           suggested += slipping(design) unless rule || point
           kept = design.proofs.map { |proof| proof.script.slice("acts", "records") }
           suggested = suggested.reject { |each| kept.include?(each.candidate.script.slice("acts", "records")) }
@@ -42,10 +55,23 @@ module UpTack
           real = @workspace.table(table)
           project, design, rule = drafted(table, draft)
           around = RelatedRecords.new(@workspace)
-          edges = Core::Bench::BoundaryCases.new(
-            Core::Bench::CompiledProject.new(project), design, clock: SuggestEdges.clock(@workspace), records: around.records(real), profiles: {design.key => around.profile(real)}
-          )
-          found = edges.candidates([rule]).map { |each| Suggested.new(candidate: each, expect: Core::Bench::SuggestedExpectations.new(each.trial, design).all.select(&:usual)) }
+          edges =
+            Core::Bench::BoundaryCases.new(
+              Core::Bench::CompiledProject.new(project),
+              design,
+              clock: SuggestEdges.clock(@workspace),
+              records: around.records(real),
+              profiles: {design.key => around.profile(real)}
+            )
+          found =
+            edges
+              .candidates([rule])
+              .map do |each|
+                Suggested.new(
+                  candidate: each,
+                  expect: Core::Bench::SuggestedExpectations.new(each.trial, design).all.select(&:usual)
+                )
+              end
           Found.new(suggestions: found, sound: edges.sound?)
         end
 
@@ -57,11 +83,31 @@ module UpTack
         def of_case(table:, draft:, typed:)
           project, design, rule = drafted(table, draft)
           Fields.check(design, typed)
-          script = {"person" => {"name" => @workspace.person.name, "email" => @workspace.person.email, "role" => @workspace.person.role}, "acts" => [{"do" => "fill_in", "values" => typed}]}
+          script = {
+            "person" => {
+              "name" => @workspace.person.name,
+              "email" => @workspace.person.email,
+              "role" => @workspace.person.role
+            },
+            "acts" => [{"do" => "fill_in", "values" => typed}]
+          }
           trial = over_real(Core::Bench::CompiledProject.new(project), design, script)
           # What else such a record lacks says nothing of this rule.
-          own = Core::Bench::SuggestedExpectations.new(trial, design).all.select { |each| each.plain["rule"] == rule.id || (each.plain["what"] == "value" && rule.writes.include?(each.plain["field"])) }
-          candidate = Core::Bench::BoundaryCases::Candidate.new(words: [rule.sentence(design)], script: script, trial: trial, points: [])
+          own =
+            Core::Bench::SuggestedExpectations
+              .new(trial, design)
+              .all
+              .select do |each|
+                each.plain["rule"] == rule.id ||
+                  (each.plain["what"] == "value" && rule.writes.include?(each.plain["field"]))
+              end
+          candidate =
+            Core::Bench::BoundaryCases::Candidate.new(
+              words: [rule.sentence(design)],
+              script: script,
+              trial: trial,
+              points: []
+            )
           Found.new(suggestions: [Suggested.new(candidate: candidate, expect: own)], sound: true)
         end
 
@@ -69,7 +115,10 @@ module UpTack
         # @return [Core::Bench::Clock]
         def self.clock(workspace)
           conventions = workspace.project.conventions
-          Core::Bench::Clock.at(Core::Bench::Clock.new(workspace.clock.now, conventions).to_s.sub(/T.*/, "T09:00"), conventions)
+          Core::Bench::Clock.at(
+            Core::Bench::Clock.new(workspace.clock.now, conventions).to_s.sub(/T.*/, "T09:00"),
+            conventions
+          )
         end
 
         private
@@ -84,7 +133,14 @@ module UpTack
 
         def over_real(ground, design, script)
           clock = Core::Bench::Clock.new(@workspace.clock.now, @workspace.project.conventions)
-          Core::Bench::Trial.new(ground, design.key, Core::Bench::Script.from(script), clock: clock, trace: :brief, **Play.real(ground, @workspace.context.records)).play
+          Core::Bench::Trial.new(
+            ground,
+            design.key,
+            Core::Bench::Script.from(script),
+            clock: clock,
+            trace: :brief,
+            **Play.real(ground, @workspace.context.records)
+          ).play
         rescue ArgumentError, TypeError => e
           Core::Design::Invalid.because("This can't be tried: #{e.message}.")
         end

@@ -30,8 +30,15 @@ module UpTack
           @table = @view.table
           @ids = (ids || @view.selection.ids).uniq
           Core::Design::Invalid.because("No records are chosen.", part: "ids") if @ids.empty?
-          Core::Design::Invalid.because("#{Core::Values::Plain.grouped(MOST)} records can be changed at once.", part: "ids") if @ids.length > MOST
-          return Delete.new(@workspace, progress: @progress).call(table: @table, ids: @ids, keep: keep) if kind == "delete"
+          if @ids.length > MOST
+            Core::Design::Invalid.because(
+              "#{Core::Values::Plain.grouped(MOST)} records can be changed at once.",
+              part: "ids"
+            )
+          end
+          if kind == "delete"
+            return Delete.new(@workspace, progress: @progress).call(table: @table, ids: @ids, keep: keep)
+          end
 
           write(kind, typed, keep)
         end
@@ -40,7 +47,13 @@ module UpTack
 
         def write(kind, typed, keep)
           drafts, summary = drafts(kind, typed)
-          Write.new(@workspace, way: (kind == "tidy") ? "tidy" : "bulk", progress: @progress).call(table: @table.key, drafts: drafts, summary: summary, keep: keep, total: @ids.length)
+          Write.new(@workspace, way: (kind == "tidy") ? "tidy" : "bulk", progress: @progress).call(
+            table: @table.key,
+            drafts: drafts,
+            summary: summary,
+            keep: keep,
+            total: @ids.length
+          )
         end
 
         # @return [Array(Enumerable<Hash>, String)] what is to be written, and in words
@@ -56,7 +69,10 @@ module UpTack
         def change_drafts(typed)
           Core::Design::Invalid.because("Say which field is to be changed.", part: "typed") if typed.empty?
           Fields.check(@table, typed, @workspace.visibility)
-          [@ids.lazy.map { |id| {typed: typed, id: id} }, "#{typed.keys.map { |key| @table.field(key).label }.join(", ")} of #{counted} changed"]
+          [
+            @ids.lazy.map { |id| {typed: typed, id: id} },
+            "#{typed.keys.map { |key| @table.field(key).label }.join(", ")} of #{counted} changed"
+          ]
         end
 
         # A copy is like one made by hand: it gets numbers of its own.
@@ -66,7 +82,9 @@ module UpTack
         end
 
         def number_drafts
-          Core::Design::Invalid.because("No field of #{@table.label} is numbered.", part: "do") if @table.rules.none?(Core::Rules::Number)
+          if @table.rules.none?(Core::Rules::Number)
+            Core::Design::Invalid.because("No field of #{@table.label} is numbered.", part: "do")
+          end
           [@ids.lazy.map { |id| {typed: {}, id: id, numbering: true} }, "Numbers given to #{counted}"]
         end
 
@@ -74,7 +92,9 @@ module UpTack
           wanted = Hash.new { |hash, id| hash[id] = {} }
           chosen = @ids.to_set
           suggestions = Tidying::Suggestions.new(@workspace, @table)
-          Core::Design::Invalid.because("No clean-up is pinned in #{@table.label}.", part: "do") unless suggestions.any_rules?
+          unless suggestions.any_rules?
+            Core::Design::Invalid.because("No clean-up is pinned in #{@table.label}.", part: "do")
+          end
           suggestions.each { |id, field, _, after| wanted[id][field.key] = after if chosen.include?(id) }
           [@ids.lazy.map { |id| {typed: wanted.fetch(id, {}), id: id} }, "#{counted} tidied"]
         end

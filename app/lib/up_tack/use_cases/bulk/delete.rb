@@ -22,7 +22,8 @@ module UpTack
         def call(table:, ids:, keep:)
           Bulk.attempt(@workspace, keep) do
             NotAllowed.unless_may(@workspace.person, table, :delete)
-            summary = (ids.length == 1) ? "1 record deleted" : "#{Core::Values::Plain.grouped(ids.length)} records deleted"
+            summary =
+              (ids.length == 1) ? "1 record deleted" : "#{Core::Values::Plain.grouped(ids.length)} records deleted"
             report = Report.new(table, @workspace.context.records)
             report.batch = Store::Batch.begin(@workspace, table, summary)
             delete = DeleteRecord.new(@workspace, way: "bulk", batch: report.batch, holding: true)
@@ -43,7 +44,9 @@ module UpTack
         def one(delete, report, table, place, id)
           report.add(place, delete.call(table: table.key, id: id), id)
         rescue Store::NotFound => e
-          report.fail(place, id, e.message) unless Store::Entry.exists?(table_id: table.id, record_id: id, action: "delete", batch_id: report.batch.id)
+          unless Store::Entry.exists?(table_id: table.id, record_id: id, action: "delete", batch_id: report.batch.id)
+            report.fail(place, id, e.message)
+          end
         end
       end
     end

@@ -46,10 +46,21 @@ module UpTack
         def add(place, answer, id, changed: answer.outcome.nil? || answer.outcome.changes.any?)
           @looked_at += 1
           case answer.state
-          when :saved then saved_as(answer, changed)
-          when :refused then refuse(place, id, answer.outcome.refusals.map { |each| {field: each.field, rule: each.rule, message: each.message, passable: each.passable == true} }, answer.outcome.values)
-          when :conflict then refuse(place, id, [told("Somebody else changed this record meanwhile.")])
-          else refuse(place, id, (answer.reasons || []).map { |reason| told(reason) })
+          when :saved
+            saved_as(answer, changed)
+          when :refused
+            refuse(
+              place,
+              id,
+              answer.outcome.refusals.map do |each|
+                {field: each.field, rule: each.rule, message: each.message, passable: each.passable == true}
+              end,
+              answer.outcome.values
+            )
+          when :conflict
+            refuse(place, id, [told("Somebody else changed this record meanwhile.")])
+          else
+            refuse(place, id, (answer.reasons || []).map { |reason| told(reason) })
           end
         end
 
@@ -76,18 +87,30 @@ module UpTack
           return if shown_all?
 
           changes = answer.outcome ? answer.outcome.changes : []
-          @shown << Shown.new(id: answer.record&.id, title: title(answer.record&.id, answer.record&.values), changes: changes.map { |change| as_shown(change) })
+          @shown << Shown.new(
+            id: answer.record&.id,
+            title: title(answer.record&.id, answer.record&.values),
+            changes: changes.map { |change| as_shown(change) }
+          )
         end
 
         def as_shown(change)
           field = change.field
-          {field: field.key, label: field.label, before: field.show(change.before, @records), after: field.show(change.after, @records), rule: change.rule}
+          {
+            field: field.key,
+            label: field.label,
+            before: field.show(change.before, @records),
+            after: field.show(change.after, @records),
+            rule: change.rule
+          }
         end
 
         def refuse(place, id, refusals, values = nil)
           @refused_count += 1
           refusals.each { |each| @by_rule[each[:rule]] += 1 }
-          @refused << Refused.new(place: place, id: id, title: title(id, values), refusals: refusals) if @refused.length < MOST_REFUSED
+          if @refused.length < MOST_REFUSED
+            @refused << Refused.new(place: place, id: id, title: title(id, values), refusals: refusals)
+          end
         end
 
         # One that is yet to be made is known by what was typed, not by what rules gave it.
@@ -95,7 +118,11 @@ module UpTack
           values ||= id && Store::RecordTable.new(@table).find(id)
           return @table.record_name unless values
 
-          id ? Core::Design::RecordTitle.of(@table, id, values) : Core::Design::RecordTitle.another(@table, nil, values.merge(given), nil) || @table.record_name
+          if id
+            Core::Design::RecordTitle.of(@table, id, values)
+          else
+            Core::Design::RecordTitle.another(@table, nil, values.merge(given), nil) || @table.record_name
+          end
         end
 
         def given = @given ||= @table.rules.flat_map(&:writes).to_h { |key| [key, nil] }

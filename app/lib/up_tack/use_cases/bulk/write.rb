@@ -57,7 +57,9 @@ module UpTack
           stored = id && Store::RecordTable.new(@table).find(id)
           return missing(place, id) if id && stored.nil?
 
-          answer = theirs(id, version, typed) || writer.write(typed, stored: stored && Record.new(id: id, values: stored), **more)
+          answer =
+            theirs(id, version, typed) ||
+            writer.write(typed, stored: stored && Record.new(id: id, values: stored), **more)
           @report.add(place, answer, id)
           yield(place, answer) if block_given?
         end
@@ -69,9 +71,13 @@ module UpTack
           found.empty? ? nil : Answer.new(state: :conflict, theirs: found)
         end
 
-        def touches?(entry, typed) = entry.field_changes.any? { |change| @table.fields.any? { |field| field.id == change.field_id && typed.key?(field.key) } }
+        def touches?(entry, typed) =
+          entry.field_changes.any? do |change|
+            @table.fields.any? { |field| field.id == change.field_id && typed.key?(field.key) }
+          end
 
-        def missing(place, id) = @report.fail(place, id, "There is no record #{id} in #{@table.label}; it may have been deleted.")
+        def missing(place, id) =
+          @report.fail(place, id, "There is no record #{id} in #{@table.label}; it may have been deleted.")
       end
     end
   end

@@ -16,14 +16,17 @@ module UpTack
           found = @rule.test.call(evaluation)
           how = found.told(evaluation)&.to_s
           {
-            verdict: verdict(id, values), stored: shown(stored(id, values)), result: (@rule.said(evaluation) if found.state == :refused && @rule.saying),
+            verdict: verdict(id, values),
+            stored: shown(stored(id, values)),
+            result: (@rule.said(evaluation) if found.state == :refused && @rule.saying),
             how: how || formulas.first&.with_values(evaluation)
           }
         end
 
         private
 
-        def formulas = [@rule.test.formula, @rule.saying, *(@rule.test.respond_to?(:high) ? [@rule.test.high] : [])].compact.uniq
+        def formulas =
+          [@rule.test.formula, @rule.saying, *(@rule.test.respond_to?(:high) ? [@rule.test.high] : [])].compact.uniq
       end
     end
   end

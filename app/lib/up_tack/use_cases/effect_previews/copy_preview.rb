@@ -12,7 +12,12 @@ module UpTack
         # @return [Hash] verdict:, stored:, result: and how:
         def of(id, values)
           copied = copied(id, values)
-          {verdict: judged(copied, values[@field.key]), stored: shown(values[@field.key]), result: shown(copied), how: nil}
+          {
+            verdict: judged(copied, values[@field.key]),
+            stored: shown(values[@field.key]),
+            result: shown(copied),
+            how: nil
+          }
         end
 
         private

@@ -14,8 +14,11 @@ module UpTack
           place = row(id, values)
           seen = @rule.inputs.map { |formula| formula.with_values(evaluation(id, values)) }.join(", ")
           {
-            verdict: judged(values, place), stored: place ? said(@rule.outputs.map { |field| values[field.key] }) : "", result: place ? said(@rule.rows[place].outputs) : nil,
-            how: "#{seen}#{place ? " → row #{place + 1}" : ": no row fits"}", row: place
+            verdict: judged(values, place),
+            stored: place ? said(@rule.outputs.map { |field| values[field.key] }) : "",
+            result: place ? said(@rule.rows[place].outputs) : nil,
+            how: "#{seen}#{place ? " → row #{place + 1}" : ": no row fits"}",
+            row: place
           }
         end
 
@@ -27,10 +30,19 @@ module UpTack
         def judged(values, place)
           return "unjudged" unless place
 
-          (@rule.outputs.zip(@rule.rows[place].outputs).all? { |field, value| values[field.key] == value }) ? "same" : "differs"
+          if @rule.outputs.zip(@rule.rows[place].outputs).all? { |field, value| values[field.key] == value }
+            "same"
+          else
+            "differs"
+          end
         end
 
-        def said(results) = @rule.outputs.zip(results).map { |field, value| value.nil? ? "–" : field.show(value, @context.records) }.join(" · ")
+        def said(results) =
+          @rule
+            .outputs
+            .zip(results)
+            .map { |field, value| value.nil? ? "–" : field.show(value, @context.records) }
+            .join(" · ")
       end
     end
   end

@@ -14,9 +14,16 @@ module UpTack
           evaluation = evaluation(id, values, is_new: true)
           result = result(evaluation)
           stored = stored(id, values)
-          return {verdict: "blank", stored: shown(stored), result: nil, how: result.message} if result.is_a?(Core::Values::Unreadable)
+          if result.is_a?(Core::Values::Unreadable)
+            return {verdict: "blank", stored: shown(stored), result: nil, how: result.message}
+          end
 
-          {verdict: judged(result, stored), stored: shown(stored), result: shown(result), how: @rule.formula&.with_values(evaluation)}
+          {
+            verdict: judged(result, stored),
+            stored: shown(stored),
+            result: shown(result),
+            how: @rule.formula&.with_values(evaluation)
+          }
         end
 
         # @return [String] what a new record would open with

@@ -15,7 +15,12 @@ module UpTack
 
         # @return [Hash] verdict:, stored:, result: and how:
         def of(id, values)
-          {verdict: verdict(id, values), stored: shown(values[@field.key]), result: nil, how: @rule.formula&.with_values(evaluation(id, values)) || parent(id, values)}
+          {
+            verdict: verdict(id, values),
+            stored: shown(values[@field.key]),
+            result: nil,
+            how: @rule.formula&.with_values(evaluation(id, values)) || parent(id, values)
+          }
         end
 
         private

@@ -20,7 +20,16 @@ module UpTack
 
         # @return [Array<String>, nil] keys of the columns that it needs, nil for all
         def columns
-          named = @plain_rule.references(@design).filter_map { |each| each.steps.empty? ? (each.key if each.table == @design.key) : (each.steps.first.key if each.steps.first.table == @design.key) }
+          named =
+            @plain_rule
+              .references(@design)
+              .filter_map do |each|
+                if each.steps.empty?
+                  (each.key if each.table == @design.key)
+                else
+                  (each.steps.first.key if each.steps.first.table == @design.key)
+                end
+              end
           needed = [@field.key, *@plain_rule.reads(@design), *named].uniq
           needed if needed.all? { |key| @design.kept?(key) }
         end
@@ -52,12 +61,20 @@ module UpTack
 
         def ways = @ways ||= formulas.flat_map { |formula| @design.neighbours.upkeep.ways_of(formula) }.uniq
 
-        def stored(id, values) = values.fetch(@field.key) { @design.scope[@field.key].computed&.call(evaluation(id, values, is_new: false)) }
+        def stored(id, values) =
+          values.fetch(@field.key) { @design.scope[@field.key].computed&.call(evaluation(id, values, is_new: false)) }
 
         def shown(value) = @field.show(value, @context.records)
 
         def evaluation(id, values, is_new: false)
-          evaluation = Core::Expression::Evaluation.new(values: values, old: is_new ? {} : values, context: @context, is_new: is_new, id: is_new ? nil : id)
+          evaluation =
+            Core::Expression::Evaluation.new(
+              values: values,
+              old: is_new ? {} : values,
+              context: @context,
+              is_new: is_new,
+              id: is_new ? nil : id
+            )
           @loose.reduce(evaluation) { |seen, key| seen.with(key, @design.scope[key].computed&.call(seen)) }
         end
       end

@@ -15,7 +15,9 @@ module UpTack
           results = results(evaluation)
           field, value, formula = telling(values, results)
           {
-            verdict: judged(values, results), stored: field ? text(field, values[field.key]) : "", result: field ? text(field, value) : nil,
+            verdict: judged(values, results),
+            stored: field ? text(field, values[field.key]) : "",
+            result: field ? text(field, value) : nil,
             how: how(evaluation, formula)
           }
         end
@@ -29,7 +31,11 @@ module UpTack
 
         def how(evaluation, formula)
           reached = reached?(evaluation)
-          [@rule.reaches&.with_values(evaluation), (@rule.condition&.with_values(evaluation) if reached), (formula&.with_values(evaluation) if reached)].compact.join(" → ")
+          [
+            @rule.reaches&.with_values(evaluation),
+            (@rule.condition&.with_values(evaluation) if reached),
+            (formula&.with_values(evaluation) if reached)
+          ].compact.join(" → ")
         end
 
         def formulas = [@rule.reaches, @rule.condition, *@rule.sets.flat_map { |set| [set.to, set.otherwise] }].compact

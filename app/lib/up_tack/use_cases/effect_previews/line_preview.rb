@@ -11,7 +11,12 @@ module UpTack
         # @return [Hash] verdict:, stored:, result: and how:
         def of(id, values)
           text, notes = said(id, values)
-          {verdict: judged(text, notes), stored: shown(stored(id, values)), result: text, how: notes.join("; ").then { |why| why.empty? ? nil : why }}
+          {
+            verdict: judged(text, notes),
+            stored: shown(stored(id, values)),
+            result: text,
+            how: notes.join("; ").then { |why| why.empty? ? nil : why }
+          }
         end
 
         private

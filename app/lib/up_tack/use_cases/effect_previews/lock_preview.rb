@@ -10,7 +10,12 @@ module UpTack
 
         # @return [Hash] verdict:, stored:, result: and how:
         def of(id, values)
-          {verdict: verdict(id, values), stored: shown(stored(id, values)), result: nil, how: @rule.test.formula.with_values(evaluation(id, values))}
+          {
+            verdict: verdict(id, values),
+            stored: shown(stored(id, values)),
+            result: nil,
+            how: @rule.test.formula.with_values(evaluation(id, values))
+          }
         end
 
         private

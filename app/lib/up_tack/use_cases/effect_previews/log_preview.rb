@@ -25,7 +25,12 @@ module UpTack
         # @return [Hash] verdict:, stored:, result: and how:
         def of(id, values)
           stored = stored(id, values)
-          {verdict: verdict(id, values), stored: shown(stored), result: shown(stored.nil? ? known(id) : stored), how: how(id, values, stored)}
+          {
+            verdict: verdict(id, values),
+            stored: shown(stored),
+            result: shown(stored.nil? ? known(id) : stored),
+            how: how(id, values, stored)
+          }
         end
 
         private

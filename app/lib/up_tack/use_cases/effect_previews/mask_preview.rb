@@ -12,7 +12,12 @@ module UpTack
         def of(_id, values)
           value = values[@field.key]
           found = value && @rule.mask.fit(value)
-          {verdict: judged(value), stored: shown(value), result: (found&.complete ? found.text : nil), how: found&.message}
+          {
+            verdict: judged(value),
+            stored: shown(value),
+            result: (found&.complete ? found.text : nil),
+            how: found&.message
+          }
         end
 
         private

@@ -26,15 +26,25 @@ module UpTack
         # @return [Hash] verdict:, stored:, result: and how:
         def of(id, values)
           value = stored(id, values)
-          series, count = value.nil? ? [series(id, values), nil] : @rule.told(evaluation(id, values), Core::Values.show(value))
+          series, count =
+            value.nil? ? [series(id, values), nil] : @rule.told(evaluation(id, values), Core::Values.show(value))
           following = count || (series && next_in(series))
-          {verdict: verdict(id, values), stored: shown(value), result: following && @rule.compose(evaluation(id, values), following), how: how(value, series, count)}
+          {
+            verdict: verdict(id, values),
+            stored: shown(value),
+            result: following && @rule.compose(evaluation(id, values), following),
+            how: how(value, series, count)
+          }
         end
 
         # @return [String] what a new record would be given
         def opening
           plan = Core::Save::Plan.new(@design, @workspace.project.conventions)
-          shown(Core::Save.call(plan, Core::Save::Draft.new(typed: {}, stored: nil), @workspace.context).values[@field.key])
+          shown(
+            Core::Save.call(plan, Core::Save::Draft.new(typed: {}, stored: nil), @workspace.context).values[
+              @field.key
+            ]
+          )
         end
 
         private
@@ -42,7 +52,13 @@ module UpTack
         def next_in(series)
           counting = @rule.counting(series)
           @following ||= {}
-          @following[series] = @following[series] ? @following[series] + counting.step : @context.counters.next(counting)
+          @following[series] = (
+            if @following[series]
+              @following[series] + counting.step
+            else
+              @context.counters.next(counting)
+            end
+          )
         end
 
         def double?(value) = (@doubles ||= Store::Doubles.of(@design, @field)).key?(Core::Values.show(value))

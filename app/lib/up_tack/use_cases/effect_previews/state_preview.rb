@@ -13,7 +13,12 @@ module UpTack
         def of(id, values)
           evaluation = evaluation(id, values)
           met = @rule.met?(evaluation)
-          {verdict: judged(id, values, met), stored: shown(stored(id, values)), result: words(met), how: @rule.condition.with_values(evaluation)}
+          {
+            verdict: judged(id, values, met),
+            stored: shown(stored(id, values)),
+            result: words(met),
+            how: @rule.condition.with_values(evaluation)
+          }
         end
 
         private
@@ -35,8 +40,13 @@ module UpTack
 
         def words(met)
           {
-            "shown" => ["shown", "not shown"], "enabled" => ["open", "closed"], "required" => ["required", "may be blank"], "read_only" => ["read-only", "open"]
-          }.fetch(@rule.rule.state)[met ? 0 : 1]
+            "shown" => ["shown", "not shown"],
+            "enabled" => %w[open closed],
+            "required" => ["required", "may be blank"],
+            "read_only" => %w[read-only open]
+          }.fetch(@rule.rule.state)[
+            met ? 0 : 1
+          ]
         end
       end
     end

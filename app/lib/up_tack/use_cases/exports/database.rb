@@ -10,23 +10,34 @@ module UpTack
           @workspace = workspace
         end
 
-        # @return [Array<Core::Design::Table>] linked ones before those that link to them, as far as there is such an order
+        # @return [Array<Core::Design::Table>] linked ones before those that link to them, as far as there is such an
+        # order
         def tables
-          open = @workspace.project.tables.select { |table| table.allows?(role, :see) && table.fields.all? { |field| field.allows?(role, :see) } }
+          open =
+            @workspace.project.tables.select do |table|
+              table.allows?(role, :see) && table.fields.all? { |field| field.allows?(role, :see) }
+            end
           sorted = []
-          visit = lambda do |table, path|
-            next if sorted.include?(table) || path.include?(table)
+          visit =
+            lambda do |table, path|
+              next if sorted.include?(table) || path.include?(table)
 
-            table.fields.select(&:link?).each { |field| (other = open.find { |each| each.key == field.target }) && visit.call(other, [*path, table]) }
-            sorted << table
-          end
+              table
+                .fields
+                .select(&:link?)
+                .each do |field|
+                  (other = open.find { |each| each.key == field.target }) && visit.call(other, [*path, table])
+                end
+              sorted << table
+            end
           open.each { |table| visit.call(table, []) }
           sorted
         end
 
         # @param io [#<<]
         def sql(io)
-          io << "-- #{@workspace.project.name}, written by Up Tack on #{@workspace.clock.today.iso8601}.\nPRAGMA foreign_keys = OFF;\nBEGIN;\n\n"
+          io << "-- #{@workspace.project.name}, written by Up Tack " \
+            "on #{@workspace.clock.today.iso8601}.\nPRAGMA foreign_keys = OFF;\nBEGIN;\n\n"
           tables.each do |table|
             said = said(table)
             io << said.create
@@ -43,8 +54,14 @@ module UpTack
           target.transaction do
             tables.each do |table|
               said = said(table)
-              insert = target.prepare("INSERT INTO \"#{table.key}\" (#{said.columns.map { |name| "\"#{name}\"" }.join(", ")}) VALUES (#{(["?"] * said.columns.length).join(", ")})")
-              Store::RecordTable.new(table).each { |id, row| insert.execute(id, *table.kept_fields.map { |field| plain(row[field.key]) }) }
+              insert =
+                target.prepare(
+                  "INSERT INTO \"#{table.key}\" (#{said.columns.map { |name| "\"#{name}\"" }.join(", ")}) " \
+                    "VALUES (#{(["?"] * said.columns.length).join(", ")})"
+                )
+              Store::RecordTable
+                .new(table)
+                .each { |id, row| insert.execute(id, *table.kept_fields.map { |field| plain(row[field.key]) }) }
               insert.close
             end
           end
@@ -55,17 +72,44 @@ module UpTack
         # A data package (Frictionless, version 1): a CSV for each table, and what is in them.
         # @param path [String]
         def package(path)
-          name = @workspace.project.name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9]+/, "-").downcase.then { |text| text.gsub(/\A-|-\z/, "") }
+          name =
+            @workspace
+              .project
+              .name
+              .unicode_normalize(:nfd)
+              .gsub(/[^A-Za-z0-9]+/, "-")
+              .downcase
+              .then { |text| text.gsub(/\A-|-\z/, "") }
           Zip::OutputStream.open(path) do |zip|
             zip.put_next_entry("datapackage.json")
             zip << JSON.pretty_generate(
-              "profile" => "tabular-data-package", "name" => name.empty? ? "records" : name, "title" => @workspace.project.name, "created" => Time.now.utc.iso8601,
-              "resources" => tables.map { |table| {"profile" => "tabular-data-resource", "name" => table.key, "title" => table.label, "path" => "data/#{table.key}.csv", "encoding" => "utf-8", "schema" => Interchange::Said::TableSchema.of(table)} }
+              "profile" => "tabular-data-package",
+              "name" => name.empty? ? "records" : name,
+              "title" => @workspace.project.name,
+              "created" => Time.now.utc.iso8601,
+              "resources" =>
+                tables.map do |table|
+                  {
+                    "profile" => "tabular-data-resource",
+                    "name" => table.key,
+                    "title" => table.label,
+                    "path" => "data/#{table.key}.csv",
+                    "encoding" => "utf-8",
+                    "schema" => Interchange::Said::TableSchema.of(table)
+                  }
+                end
             )
             tables.each do |table|
               zip.put_next_entry("data/#{table.key}.csv")
               zip << CSV.generate_line(["id", *table.kept_fields.map(&:key)], row_sep: "\r\n")
-              Store::RecordTable.new(table).each { |id, row| zip << CSV.generate_line([id, *table.kept_fields.map { |field| field.values.dump(row[field.key])&.to_s }], row_sep: "\r\n") }
+              Store::RecordTable
+                .new(table)
+                .each do |id, row|
+                  zip << CSV.generate_line(
+                    [id, *table.kept_fields.map { |field| field.values.dump(row[field.key])&.to_s }],
+                    row_sep: "\r\n"
+                  )
+                end
             end
           end
         end
@@ -75,7 +119,15 @@ module UpTack
         def role = @workspace.person.role
 
         def said(table)
-          Interchange::Said::Sql.new(table, holds: ->(condition) { Store::Database.connection.select_value("SELECT COUNT(*) FROM #{Store::Database.connection.quote_table_name(table.key)} WHERE NOT (#{condition})") })
+          Interchange::Said::Sql.new(
+            table,
+            holds: ->(condition) do
+              Store::Database.connection.select_value(
+                "SELECT COUNT(*) FROM #{Store::Database.connection.quote_table_name(table.key)} WHERE NOT " \
+                  "(#{condition})"
+              )
+            end
+          )
         end
 
         def plain(value)

@@ -26,7 +26,14 @@ module UpTack
           @plan = @workspace.plan(table)
           @references = References.new(@workspace)
           @wall = format == "xlsx"
-          target = Interchange::Writers.open(format, io, @fields.map(&:label), decimal_mark: @workspace.project.conventions.decimal_mark, name: @table.label)
+          target =
+            Interchange::Writers.open(
+              format,
+              io,
+              @fields.map(&:label),
+              decimal_mark: @workspace.project.conventions.decimal_mark,
+              name: @table.label
+            )
           # What the condition costs has an end; what there is to write has not.
           found = view.selection.ids
           Store::Deadline.unhurried do
@@ -50,7 +57,10 @@ module UpTack
           context = @workspace.context
           rows = Store::RecordTable.new(@table).find_all(ids)
           upkeep = @workspace.project.upkeep
-          ways = @fields.reject { |field| @table.kept?(field.key) }.flat_map { |field| upkeep.ways(upkeep.calculation(@table.key, field.key)) }
+          ways =
+            @fields
+              .reject { |field| @table.kept?(field.key) }
+              .flat_map { |field| upkeep.ways(upkeep.calculation(@table.key, field.key)) }
           Upkeep::Preload.new(ways.uniq.sort_by(&:length), context.records).for(rows.to_a)
           rows.each do |id, row|
             Store::Deadline.look
@@ -77,7 +87,8 @@ module UpTack
           conventions = @workspace.project.conventions
           local = conventions.local(value)
           shown = Time.utc(local.year, local.month, local.day, local.hour, local.min, local.sec)
-          once = conventions.moments(Core::Calendar.of(shown), Core::DayTime.read(shown.strftime("%H:%M:%S"))).length == 1
+          once =
+            conventions.moments(Core::Calendar.of(shown), Core::DayTime.read(shown.strftime("%H:%M:%S"))).length == 1
           (once && (shown.hour + shown.min + shown.sec).positive?) ? shown : value.getutc.iso8601
         end
       end

@@ -29,7 +29,13 @@ module UpTack
 
         def keyed(table, ids, taken)
           key = Imports::Links.keys(@workspace.table(table)).first or return {}
-          Store::RecordTable.new(@workspace.table(table)).find_all(ids).filter_map { |id, row| [id, row[key]] if row[key] && !taken.include?(Core::Expression::Text.folded(row[key])) }.to_h
+          Store::RecordTable
+            .new(@workspace.table(table))
+            .find_all(ids)
+            .filter_map do |id, row|
+              [id, row[key]] if row[key] && !taken.include?(Core::Expression::Text.folded(row[key]))
+            end
+            .to_h
         end
       end
     end

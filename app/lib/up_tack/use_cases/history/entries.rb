@@ -48,7 +48,9 @@ module UpTack
 
         # @return [Array(Time, Time), nil] moments of the first and the last
         def span
-          first, last = matching.order(:made_at).limit(1).pick(:made_at), matching.order(made_at: :desc).limit(1).pick(:made_at)
+          first, last =
+            matching.order(:made_at).limit(1).pick(:made_at),
+            matching.order(made_at: :desc).limit(1).pick(:made_at)
           first && [first, last]
         end
 
@@ -67,11 +69,19 @@ module UpTack
           batches = batches.where(table_id: @question.table.id) if @question.table
           latest = []
           batches.in_batches(of: limit, order: :desc) do |some|
-            some.pluck(:id).sort.reverse_each do |id|
-              # Begun at the end of the change, which mostly is one of those sought.
-              newest = matching(@question.field ? Store::FieldChangeIndex.telling(@question.field) : Store::Entry.all).where(batch_id: id).order(id: :desc).limit(1).pick(:id)
-              latest << newest if newest && (before.nil? || newest < before)
-            end
+            some
+              .pluck(:id)
+              .sort
+              .reverse_each do |id|
+                # Begun at the end of the change, which mostly is one of those sought.
+                newest =
+                  matching(@question.field ? Store::FieldChangeIndex.telling(@question.field) : Store::Entry.all)
+                    .where(batch_id: id)
+                    .order(id: :desc)
+                    .limit(1)
+                    .pick(:id)
+                latest << newest if newest && (before.nil? || newest < before)
+              end
             break if latest.length >= limit
           end
           Store::Entry.includes(:batch).where(id: latest.first(limit)).to_a

@@ -20,7 +20,8 @@ module UpTack
         def call(entry:, field: nil)
           @workspace.write do
             entry = Store::Entry.find_by(id: entry) or raise Store::NotFound, "There is no such entry."
-            @table = @workspace.project.tables.find { |table| table.id == entry.table_id } or Core::Design::Invalid.because("Its table is no longer there; bring it back first.")
+            @table = @workspace.project.tables.find { |table| table.id == entry.table_id } or
+              Core::Design::Invalid.because("Its table is no longer there; bring it back first.")
             NotAllowed.unless_may(@workspace.person, @table, :edit)
             [@table, (entry.action == "delete") ? restore(entry) : put_back(entry, field)]
           end
@@ -29,39 +30,88 @@ module UpTack
         private
 
         def restore(entry)
-          Core::Design::Invalid.because("This record is there already.") if Store::RecordTable.new(@table).find(entry.record_id)
+          if Store::RecordTable.new(@table).find(entry.record_id)
+            Core::Design::Invalid.because("This record is there already.")
+          end
 
-          typed = entry.field_changes.filter_map { |change| (design = field_of(change)) && !@table.worked_out?(design.key) && [design.key, dumped(design, before(entry, change))] }.to_h
+          typed =
+            entry
+              .field_changes
+              .filter_map do |change|
+                (design = field_of(change)) && !@table.worked_out?(design.key) &&
+                  [design.key, dumped(design, before(entry, change))]
+              end
+              .to_h
           blank = @table.fields.reject { |design| @table.worked_out?(design.key) }.to_h { |design| [design.key, nil] }
-          SaveRecord.new(@workspace, way: "put back", batch: @batch).call(table: @table.key, id: entry.record_id, typed: blank.merge(typed), restoring_values: true, restores: true)
+          SaveRecord.new(@workspace, way: "put back", batch: @batch).call(
+            table: @table.key,
+            id: entry.record_id,
+            typed: blank.merge(typed),
+            restoring_values: true,
+            restores: true
+          )
         end
 
         def put_back(entry, field)
-          stored = Store::RecordTable.new(@table).find(entry.record_id) or Core::Design::Invalid.because("This record was deleted; bring it back by the entry that deleted it.")
-          earlier = field ? value_before(entry, field) : values_before(entry).select { |key, _| @workspace.visibility.field?(@table.field(key)) }
-          typed = earlier.reject { |key, value| stored[key] == value }.to_h { |key, value| [key, dumped(@table.field(key), value)] }
-          Core::Design::Invalid.because(field ? "It has that value already." : "The record is as it was then already.") if typed.empty?
+          stored = Store::RecordTable.new(@table).find(entry.record_id) or
+            Core::Design::Invalid.because("This record was deleted; bring it back by the entry that deleted it.")
+          earlier =
+            if field
+              value_before(entry, field)
+            else
+              values_before(entry).select { |key, _| @workspace.visibility.field?(@table.field(key)) }
+            end
+          typed =
+            earlier
+              .reject { |key, value| stored[key] == value }
+              .to_h { |key, value| [key, dumped(@table.field(key), value)] }
+          if typed.empty?
+            Core::Design::Invalid.because(
+              field ? "It has that value already." : "The record is as it was then already."
+            )
+          end
 
-          SaveRecord.new(@workspace, way: "put back", batch: @batch).call(table: @table.key, id: entry.record_id, typed: typed, restoring_values: true)
+          SaveRecord.new(@workspace, way: "put back", batch: @batch).call(
+            table: @table.key,
+            id: entry.record_id,
+            typed: typed,
+            restoring_values: true
+          )
         end
 
         def value_before(entry, id)
-          change = entry.field_changes.find { |each| each.field_id == id } or raise Store::NotFound, "That entry says nothing of such a field."
-          raise Store::NotFound, "That entry says nothing of such a field." unless @workspace.visibility.field?(@table.fields.find { |each| each.id == id })
+          change = entry.field_changes.find { |each| each.field_id == id } or
+            raise Store::NotFound, "That entry says nothing of such a field."
+          unless @workspace.visibility.field?(@table.fields.find { |each| each.id == id })
+            raise Store::NotFound, "That entry says nothing of such a field."
+          end
 
-          design = field_of(change) or Core::Design::Invalid.because("#{change.field_label} is no longer there, or of another type.")
-          Core::Design::Invalid.because("#{design.label} is given its values by a rule; put back what it is made from.") if @table.given?(design.key)
+          design = field_of(change) or
+            Core::Design::Invalid.because("#{change.field_label} is no longer there, or of another type.")
+          if @table.given?(design.key)
+            Core::Design::Invalid.because(
+              "#{design.label} is given its values by a rule; put back what it is made from."
+            )
+          end
 
           {design.key => before(entry, change)}
         end
 
         # All that this entry and those after it changed, as it was before.
         def values_before(entry)
-          later = Store::Entry.where(table_id: @table.id, record_id: entry.record_id).where("id >= ?", entry.id).order(id: :desc)
-          Core::Design::Invalid.because("Before that, the record was not there.") if later.any? { |each| each.action == "create" }
+          later =
+            Store::Entry
+              .where(table_id: @table.id, record_id: entry.record_id)
+              .where("id >= ?", entry.id)
+              .order(id: :desc)
+          if later.any? { |each| each.action == "create" }
+            Core::Design::Invalid.because("Before that, the record was not there.")
+          end
 
           later.each_with_object({}) do |each, values|
-            each.field_changes.reverse_each { |change| (design = field_of(change)) && !@table.given?(design.key) && values[design.key] = before(each, change) }
+            each.field_changes.reverse_each do |change|
+              (design = field_of(change)) && !@table.given?(design.key) && values[design.key] = before(each, change)
+            end
           end
         end
 

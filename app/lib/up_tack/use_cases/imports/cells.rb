@@ -21,8 +21,16 @@ module UpTack
           @links = links
           @sheet = sheet
           decimal = taken.decimal || conventions.decimal_mark
-          group = (decimal == conventions.decimal_mark) ? conventions.group_mark : {"," => ".", "." => ","}.fetch(decimal)
-          conventions = Core::Conventions.from(conventions.to_plain.merge("date_order" => taken.dates || conventions.date_order, "decimal_mark" => decimal, "group_mark" => group))
+          group =
+            (decimal == conventions.decimal_mark) ? conventions.group_mark : {"," => ".", "." => ","}.fetch(decimal)
+          conventions =
+            Core::Conventions.from(
+              conventions.to_plain.merge(
+                "date_order" => taken.dates || conventions.date_order,
+                "decimal_mark" => decimal,
+                "group_mark" => group
+              )
+            )
           @reading = Core::Reading.new(conventions: conventions)
           @known = Core::InternCache.new
         end

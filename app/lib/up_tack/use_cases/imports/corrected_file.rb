@@ -15,8 +15,17 @@ module UpTack
         def write(upload, source, io, decimal_mark:)
           known = source.columns.reject { |name| name == RejectedRows::WHY }
           places = source.columns.each_index.reject { |index| source.columns[index] == RejectedRows::WHY }
-          target = Interchange::Writers.open(source.format, io, [*known, RejectedRows::WHY], decimal_mark: decimal_mark, name: "Refused")
-          RejectedRows.each(upload.refused) { |_, cells, why| target << [*cells.values_at(*places).map { |cell| plain(cell) }, why] }
+          target =
+            Interchange::Writers.open(
+              source.format,
+              io,
+              [*known, RejectedRows::WHY],
+              decimal_mark: decimal_mark,
+              name: "Refused"
+            )
+          RejectedRows.each(upload.refused) do |_, cells, why|
+            target << [*cells.values_at(*places).map { |cell| plain(cell) }, why]
+          end
           target.finish
         end
 

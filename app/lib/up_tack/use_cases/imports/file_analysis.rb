@@ -6,13 +6,17 @@ module UpTack
       # Looks at a file: what its columns show, and to which fields of a table they belong.
       class FileAnalysis
         # profiles:: one for each column; settings:: as guessed; rows:: how many there are, about
-        Found = Struct.new(:source, :profiles, :settings, :rows, keyword_init: true) do
-          # @return [Array<String>] what people should know of how the file is read
-          def notes
-            readings = profiles.zip(settings.columns).filter_map { |profile, taken| profile.reading(taken.dates) if profile.kinds.key?("date") }
-            source.notes + profiles.filter_map(&:doubt) + readings
+        Found =
+          Struct.new(:source, :profiles, :settings, :rows, keyword_init: true) do
+            # @return [Array<String>] what people should know of how the file is read
+            def notes
+              readings =
+                profiles
+                  .zip(settings.columns)
+                  .filter_map { |profile, taken| profile.reading(taken.dates) if profile.kinds.key?("date") }
+              source.notes + profiles.filter_map(&:doubt) + readings
+            end
           end
-        end
         # Share of a column's values that must be those of a choice or a link.
         ENOUGH = 0.6
 
@@ -49,19 +53,34 @@ module UpTack
           order = most(profiles.map(&:dates)) || usual.date_order
           mark = most(profiles.map(&:decimals)) || usual.decimal_mark
           fields = table ? by_name(profiles, table).then { |found| by_content(profiles, table, found) } : {}
-          columns = profiles.map { |profile| Taken.new(column: profile.name, field: fields[profile.name], dates: profile.date_order(order), decimal: profile.decimal_mark(mark)) }
+          columns =
+            profiles.map do |profile|
+              Taken.new(
+                column: profile.name,
+                field: fields[profile.name],
+                dates: profile.date_order(order),
+                decimal: profile.decimal_mark(mark)
+              )
+            end
           Settings.new(columns: columns, match: nil, blanks: "left")
         end
 
-        def most(counts) = counts.reduce({}) { |sum, each| sum.merge(each) { |_, one, other| one + other } }.max_by(&:last)&.first
+        def most(counts) =
+          counts.reduce({}) { |sum, each| sum.merge(each) { |_, one, other| one + other } }.max_by(&:last)&.first
 
         def open_fields(table)
           numbered = table.rules.grep(Core::Rules::Number).map(&:field)
-          table.fields.select { |field| (!table.given?(field.key) || numbered.include?(field.key)) && field.allows?(@workspace.person.role, :edit) }
+          table.fields.select do |field|
+            (!table.given?(field.key) || numbered.include?(field.key)) && field.allows?(@workspace.person.role, :edit)
+          end
         end
 
         def by_name(profiles, table)
-          names = open_fields(table).flat_map { |field| [[plain(field.label), field.key], [plain(field.key), field.key]] }.reverse.to_h
+          names =
+            open_fields(table)
+              .flat_map { |field| [[plain(field.label), field.key], [plain(field.key), field.key]] }
+              .reverse
+              .to_h
           taken = []
           profiles.each_with_object({}) do |profile, found|
             key = names[plain(profile.name)]
@@ -77,27 +96,37 @@ module UpTack
         # A column without a known name belongs where its values do.
         def by_content(profiles, table, found)
           open = open_fields(table).reject { |field| found.value?(field.key) }
-          profiles.reject { |profile| found.key?(profile.name) || profile.filled.zero? }.each do |profile|
-            fitting = open.select { |field| fits?(profile, field) }
-            next unless fitting.length == 1
+          profiles
+            .reject { |profile| found.key?(profile.name) || profile.filled.zero? }
+            .each do |profile|
+              fitting = open.select { |field| fits?(profile, field) }
+              next unless fitting.length == 1
 
-            found[profile.name] = fitting.first.key
-            open -= fitting
-          end
+              found[profile.name] = fitting.first.key
+              open -= fitting
+            end
           found
         end
 
         def fits?(profile, field)
           values = profile.distinct&.keys or return false
-          known = case field.type
-          when "choice" then field.choices.map { |choice| Core::Expression::Text.folded(choice) }
-          when "link" then names(field.target)
-          else return false
-          end
+          known =
+            case field.type
+            when "choice"
+              field.choices.map { |choice| Core::Expression::Text.folded(choice) }
+            when "link"
+              names(field.target)
+            else
+              return false
+            end
           values.count { |value| known.include?(Core::Expression::Text.folded(value)) } >= values.length * ENOUGH
         end
 
-        def names(table) = (@names ||= {})[table] ||= Store::NameIndex.of(@workspace.plan(table), @workspace.context).names.to_set(&:folded)
+        def names(table) =
+          (@names ||= {})[table] ||= Store::NameIndex
+            .of(@workspace.plan(table), @workspace.context)
+            .names
+            .to_set(&:folded)
       end
     end
   end

@@ -18,15 +18,26 @@ module UpTack
           told = (plain["columns"] || []).to_h { |each| [each["column"], each] }
           columns = guessed.columns.map { |taken| told.key?(taken.column) ? changed(taken, told[taken.column]) : taken }
           blanks = plain["blanks"] || guessed.blanks
-          Core::Design::Invalid.because("`blanks` is left or kept.", part: "blanks") unless %w[left kept].include?(blanks)
-          Settings.new(columns: columns, match: plain["match"].to_s.empty? ? nil : plain["match"].to_s, blanks: blanks)
+          unless %w[left kept].include?(blanks)
+            Core::Design::Invalid.because("`blanks` is left or kept.", part: "blanks")
+          end
+          Settings.new(
+            columns: columns,
+            match: plain["match"].to_s.empty? ? nil : plain["match"].to_s,
+            blanks: blanks
+          )
         end
 
         def changed(taken, plain)
           field = plain.key?("field") ? plain["field"] : taken.field
           dates, decimal = plain["dates"] || taken.dates, plain["decimal"] || taken.decimal
           sound = (field.nil? || field.is_a?(String)) && ORDERS.include?(dates) && MARKS.include?(decimal)
-          Core::Design::Invalid.because("What is said of the column “#{taken.column}” makes no sense.", part: "columns") unless sound
+          unless sound
+            Core::Design::Invalid.because(
+              "What is said of the column “#{taken.column}” makes no sense.",
+              part: "columns"
+            )
+          end
 
           Taken.new(column: taken.column, field: field, dates: dates, decimal: decimal)
         end

@@ -14,7 +14,13 @@ module UpTack
         # @param design [Core::Design::Table]
         # @return [Array<String>] keys of fields of texts that are different in every record
         def self.keys(design)
-          design.rules.select { |rule| rule.is_a?(Core::Rules::Number) || (rule.is_a?(Core::Rules::Unique) && rule.keys.length == 1) }.map(&:field).uniq
+          design
+            .rules
+            .select do |rule|
+              rule.is_a?(Core::Rules::Number) || (rule.is_a?(Core::Rules::Unique) && rule.keys.length == 1)
+            end
+            .map(&:field)
+            .uniq
             .select { |key| design.field(key).type == "text" && design.kept?(key) }
         end
 
@@ -36,7 +42,10 @@ module UpTack
         private
 
         def look_up(table, text, folded)
-          ids = names.fetch(table) { names[table] = Store::NameIndex.of(@workspace.plan(table), @workspace.context) }.exactly(folded)
+          ids =
+            names
+              .fetch(table) { names[table] = Store::NameIndex.of(@workspace.plan(table), @workspace.context) }
+              .exactly(folded)
           return ids.first if ids.length == 1
           return if ids.any?
 

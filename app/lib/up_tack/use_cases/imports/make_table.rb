@@ -20,7 +20,11 @@ module UpTack
             before = @workspace.project.tables.map(&:id)
             change(Core::Design::Changes::AddTable.new(label: label))
             known = @workspace.project.tables.find { |table| !before.include?(table.id) }.key
-            @workspace.table(known).fields.map(&:key).each { |key| change(Core::Design::Changes::RemoveField.new(table: known, field: key)) }
+            @workspace
+              .table(known)
+              .fields
+              .map(&:key)
+              .each { |key| change(Core::Design::Changes::RemoveField.new(table: known, field: key)) }
             fields.each { |field| add(known, field) }
             @workspace.table(known)
           end
@@ -31,9 +35,16 @@ module UpTack
         def change(change) = ChangeDesign.new(@workspace).call(change).tap { @workspace.renew }
 
         def add(table, field)
-          change(Core::Design::Changes::AddField.new(table: table, parts: {"label" => field["label"], "type" => field["type"], "choices" => field["choices"]}.compact))
+          change(
+            Core::Design::Changes::AddField.new(
+              table: table,
+              parts: {"label" => field["label"], "type" => field["type"], "choices" => field["choices"]}.compact
+            )
+          )
           key = @workspace.table(table).fields.last.key
-          (field["rules"] || []).each { |rule| change(Core::Design::Changes::PinRule.new(table: table, rule: rule.merge("field" => key))) }
+          (field["rules"] || []).each do |rule|
+            change(Core::Design::Changes::PinRule.new(table: table, rule: rule.merge("field" => key)))
+          end
         end
       end
     end

@@ -38,19 +38,38 @@ module UpTack
             return ["long_text", nil] if profile.several_lines? || profile.longest > LONG
 
             few = profile.distinct
-            (profile.filled >= ENOUGH && few && few.length <= MOST_CHOICES && few.length * 3 <= profile.filled && few.keys.all? { |each| each.length <= 40 }) ? ["choice", few.keys] : ["text", nil]
+            if profile.filled >= ENOUGH && few && few.length <= MOST_CHOICES && few.length * 3 <= profile.filled &&
+                few.keys.all? { |each| each.length <= 40 }
+              ["choice", few.keys]
+            else
+              ["text", nil]
+            end
           end
         end
 
         def self.rules(profile, type)
           found = []
-          found << Suggestion.new(parts: {"kind" => "required"}, words: "always filled") if profile.blank.zero? && profile.filled.positive?
+          if profile.blank.zero? && profile.filled.positive?
+            found << Suggestion.new(parts: {"kind" => "required"}, words: "always filled")
+          end
           enough = profile.filled >= ENOUGH
-          found << Suggestion.new(parts: {"kind" => "unique"}, words: "no value twice") if enough && profile.unique? && %w[text number].include?(type)
+          if enough && profile.unique? && %w[text number].include?(type)
+            found << Suggestion.new(parts: {"kind" => "unique"}, words: "no value twice")
+          end
           mask = (enough && type == "text") ? mask(profile) : nil
-          found << Suggestion.new(parts: {"kind" => "mask", "mask" => mask}, words: "typed as #{Core::Masks::Phrases.of(Core::Masks.read(mask).parts)}") if mask
+          if mask
+            found << Suggestion.new(
+              parts: {"kind" => "mask", "mask" => mask},
+              words: "typed as #{Core::Masks::Phrases.of(Core::Masks.read(mask).parts)}"
+            )
+          end
           low, high = (enough && type == "number") ? profile.range : nil
-          found << Suggestion.new(parts: {"kind" => "limits", "low" => Core::Numbers.plain(low), "high" => Core::Numbers.plain(high)}, words: "between #{Core::Numbers.plain(low)} and #{Core::Numbers.plain(high)}") if low && low != high
+          if low && low != high
+            found << Suggestion.new(
+              parts: {"kind" => "limits", "low" => Core::Numbers.plain(low), "high" => Core::Numbers.plain(high)},
+              words: "between #{Core::Numbers.plain(low)} and #{Core::Numbers.plain(high)}"
+            )
+          end
           found
         end
 

@@ -20,7 +20,11 @@ module UpTack
           # @param reasons [Array<Array(String, String)>] labels of fields, and messages
           def add(row, reasons)
             cells = row.cells.map { |cell| plain(cell) }
-            @file.puts(JSON.generate([row.number, cells, reasons.map { |label, message| [label, message].compact.join(": ") }.join(" ")]))
+            @file.puts(
+              JSON.generate(
+                [row.number, cells, reasons.map { |label, message| [label, message].compact.join(": ") }.join(" ")]
+              )
+            )
           end
 
           def close = @file.close

@@ -74,7 +74,13 @@ module UpTack
           row = Interchange::Source::Row.new(number, cells, problem)
           return [row, *@drafting.call(row)] unless typed
 
-          [row, typed.freeze, NONE, Core::Save::PartialSave.new(values, origins, claimed).unpack(@plan), Store::PreparedRow.new(columns.each(&:freeze), stretches, told)]
+          [
+            row,
+            typed.freeze,
+            NONE,
+            Core::Save::PartialSave.new(values, origins, claimed).unpack(@plan),
+            Store::PreparedRow.new(columns.each(&:freeze), stretches, told)
+          ]
         end
       end
     end

@@ -13,7 +13,16 @@ module UpTack
           @links = Links.new(workspace)
           places = source.columns.each_with_index.to_h
           sheet = %w[csv xlsx ods].include?(source.format)
-          @cells = settings.columns.select(&:field).map { |taken| [Cells.new(table.field(taken.field), taken, workspace.project.conventions, @links, sheet: sheet), places.fetch(taken.column)] }
+          @cells =
+            settings
+              .columns
+              .select(&:field)
+              .map do |taken|
+                [
+                  Cells.new(table.field(taken.field), taken, workspace.project.conventions, @links, sheet: sheet),
+                  places.fetch(taken.column)
+                ]
+              end
         end
 
         # What stands against a row, or one of its cells.

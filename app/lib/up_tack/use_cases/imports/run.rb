@@ -48,10 +48,17 @@ module UpTack
           Core::Design::Invalid.because("No column belongs to a field.", part: "columns") if taken.empty?
           Fields.check(table, taken.to_h { |each| [each.field, nil] }, @workspace.visibility)
           twice = taken.map(&:field).tally.find { |_, times| times > 1 }
-          Core::Design::Invalid.because("Two columns belong to #{table.field(twice.first).label}.", part: "columns") if twice
+          if twice
+            Core::Design::Invalid.because("Two columns belong to #{table.field(twice.first).label}.", part: "columns")
+          end
           missing = taken.map(&:column) - @source.columns
           Core::Design::Invalid.because("The file has no column “#{missing.first}”.", part: "columns") if missing.any?
-          Core::Design::Invalid.because("Records are found by a field that one of the columns belongs to.", part: "match") if @settings.match && taken.none? { |each| each.field == @settings.match }
+          if @settings.match && taken.none? { |each| each.field == @settings.match }
+            Core::Design::Invalid.because(
+              "Records are found by a field that one of the columns belongs to.",
+              part: "match"
+            )
+          end
         end
 
         def work(table, name, rows)
@@ -62,8 +69,19 @@ module UpTack
           @drafting = RowToDraft.new(@workspace, @table, @source, @settings)
           @linked_to_itself = @drafting.fields.any? { |field| field.target == @table.key }
           @progress.begin(@table.label, name, rows)
-          ahead = @ahead.call(@workspace, source: @source, table: @table, settings: @settings, rows: rows) if @settings.match.nil? && @writer.quiet?
-          RowSource.new(@source, @drafting, @workspace.plan(@table.key), ahead).each_portion { |portion| write(portion) }
+          if @settings.match.nil? && @writer.quiet?
+            ahead =
+              @ahead.call(
+                @workspace,
+                source: @source,
+                table: @table,
+                settings: @settings,
+                rows: rows
+              )
+          end
+          RowSource
+            .new(@source, @drafting, @workspace.plan(@table.key), ahead)
+            .each_portion { |portion| write(portion) }
           @result.report
         ensure
           ahead&.close
@@ -73,7 +91,9 @@ module UpTack
         def write(portion)
           there = found(portion)
           @workspace.clock.still do
-            portion.each { |row, typed, reasons, begun, settled| begun ? write_one(row, typed, nil, begun, settled) : one(row, typed, reasons, there) }
+            portion.each do |row, typed, reasons, begun, settled|
+              begun ? write_one(row, typed, nil, begun, settled) : one(row, typed, reasons, there)
+            end
             @writer.finish
           end
           @drafting.forget(@table.key) if @linked_to_itself
@@ -95,7 +115,20 @@ module UpTack
           if there
             value = typed[@settings.match]
             ids = value.nil? ? [] : there.fetch(Store::RecordTable.sought(value), [])
-            return refuse(row, nil, [RowToDraft.reason(@settings.match, "#{ids.length} records have this value: #{ids.first(5).join(", ")}.")]) if ids.length > 1
+            if ids.length > 1
+              return (
+                refuse(
+                  row,
+                  nil,
+                  [
+                    RowToDraft.reason(
+                      @settings.match,
+                      "#{ids.length} records have this value: #{ids.first(5).join(", ")}."
+                    )
+                  ]
+                )
+              )
+            end
 
             id = ids.first
           end
@@ -106,10 +139,22 @@ module UpTack
           stored = id && Store::RecordTable.new(@table).find(id)
           # Of its first records the report tells all changes.
           settled = nil unless @result.report.shown_all? && settled&.any?
-          answer = @writer.write(typed, stored: stored && Record.new(id: id, values: stored), begun: begun, settled: settled)
+          answer =
+            @writer.write(typed, stored: stored && Record.new(id: id, values: stored), begun: begun, settled: settled)
           changed = !settled.nil? || answer.outcome.changes.any?
           @result.report.add(row.number, answer, id, changed: changed)
-          return @refused&.add(row, answer.outcome.refusals.map { |each| @workspace.visibility.refusal(each, @table) }.map { |each| [label(each.field), each.message] }) if answer.state == :refused
+          if answer.state == :refused
+            return (
+              @refused&.add(
+                row,
+                answer
+                  .outcome
+                  .refusals
+                  .map { |each| @workspace.visibility.refusal(each, @table) }
+                  .map { |each| [label(each.field), each.message] }
+              )
+            )
+          end
 
           (id ? @result.changed += 1 : @result.made += 1) if changed
         end

@@ -45,7 +45,13 @@ module UpTack
         def add(io, name)
           Uploads.forget_old
           FileUtils.mkdir_p(@folder)
-          upload = Upload.new(id: SecureRandom.hex(12), name: name.to_s.scrub.gsub(/[\p{Cntrl}\/\\]/, " ").strip[-120..] || name.to_s.scrub.gsub(/[\p{Cntrl}\/\\]/, " ").strip)
+          upload =
+            Upload.new(
+              id: SecureRandom.hex(12),
+              name:
+                name.to_s.scrub.gsub(/[\p{Cntrl}\/\\]/, " ").strip[-120..] ||
+                  name.to_s.scrub.gsub(/[\p{Cntrl}\/\\]/, " ").strip
+            )
           upload.path = File.join(@folder, upload.id)
           File.open(upload.path, "wb") { |file| copy(io, file) }
           File.write("#{upload.path}.name", upload.name)

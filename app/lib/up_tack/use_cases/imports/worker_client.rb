@@ -15,7 +15,13 @@ module UpTack
         ROOM = [1_031, 1 << 20].freeze
 
         # It needs less than the one that writes, and both together should stay small.
-        MEMORY = {"RUBY_GC_HEAP_INIT_SLOTS" => "300000", "RUBY_GC_HEAP_FREE_SLOTS" => "150000", "RUBY_GC_MALLOC_LIMIT" => "16777216", "RUBY_GC_MALLOC_LIMIT_MAX" => "16777216", "RUBY_GC_OLDMALLOC_LIMIT" => "16777216"}.freeze
+        MEMORY = {
+          "RUBY_GC_HEAP_INIT_SLOTS" => "300000",
+          "RUBY_GC_HEAP_FREE_SLOTS" => "150000",
+          "RUBY_GC_MALLOC_LIMIT" => "16777216",
+          "RUBY_GC_MALLOC_LIMIT_MAX" => "16777216",
+          "RUBY_GC_OLDMALLOC_LIMIT" => "16777216"
+        }.freeze
 
         # @param workspace [Workspace]
         # @param source [#each_row]
@@ -27,7 +33,16 @@ module UpTack
           return if rows < MANY || workspace.clock.pretend? || !workspace.parting(table.key).any?
 
           person = workspace.person
-          new({path: Store::Database.path, revision: workspace.revision_id, person: [person.id, person.role], source: source, table: table.key, settings: settings})
+          new(
+            {
+              path: Store::Database.path,
+              revision: workspace.revision_id,
+              person: [person.id, person.role],
+              source: source,
+              table: table.key,
+              settings: settings
+            }
+          )
         rescue SystemCallError, TypeError
           nil
         end

@@ -55,12 +55,22 @@ module UpTack
         def told(rows)
           drafts = rows.map { |row| @drafting.call(row) }
           context = @workspace.context(readings: @readings)
-          begun = drafts.map { |typed, reasons| Core::Save.begin(@plan, Core::Save::Draft.new(typed: typed, brings: true), context, @parting) if reasons.empty? }
+          begun =
+            drafts.map do |typed, reasons|
+              if reasons.empty?
+                Core::Save.begin(@plan, Core::Save::Draft.new(typed: typed, brings: true), context, @parting)
+              end
+            end
           settled = begun.map { |each| each && settle(each) }
           rows.each_with_index.map do |row, index|
             half = begun[index] or next row.pack
 
-            [*row.pack, @shapes.one(drafts[index].first.keys) { |keys| keys.to_h { |key| [key, nil] } }, *half.pack(@plan), *settled[index]]
+            [
+              *row.pack,
+              @shapes.one(drafts[index].first.keys) { |keys| keys.to_h { |key| [key, nil] } },
+              *half.pack(@plan),
+              *settled[index]
+            ]
           end
         end
 

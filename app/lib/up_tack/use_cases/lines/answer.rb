@@ -26,7 +26,10 @@ module UpTack
           first = AnswerDraft.new(@workspace).call(table: table, id: id, pending: @pending, **draft)
           @pending.put(table, known, first.outcome.values)
           lines = groups.map { |group| lines(group, known) }
-          AnswerDraft.new(@workspace).call(table: table, id: id, pending: @pending, **draft).tap { |answer| answer.lines = lines }
+          AnswerDraft
+            .new(@workspace)
+            .call(table: table, id: id, pending: @pending, **draft)
+            .tap { |answer| answer.lines = lines }
         end
 
         private
@@ -35,7 +38,14 @@ module UpTack
           link = @workspace.table(group.table).field(group.link)
           return if link&.link? && link.target == table && group.rows.length <= MOST
 
-          Core::Design::Invalid.because((group.rows.length > MOST) ? "At most #{MOST} lines are saved at once." : "Records of #{@workspace.table(group.table).label} do not link here by `#{group.link}`.", part: "lines")
+          Core::Design::Invalid.because(
+            if group.rows.length > MOST
+              "At most #{MOST} lines are saved at once."
+            else
+              "Records of #{@workspace.table(group.table).label} do not link here by `#{group.link}`."
+            end,
+            part: "lines"
+          )
         end
 
         def lines(group, known)
@@ -45,22 +55,37 @@ module UpTack
         end
 
         def answer(group, row, known)
-          AnswerDraft.new(@workspace).call(table: group.table, typed: row.typed.except(group.link).merge(group.link => known), id: row.id, pending: @pending)
+          AnswerDraft.new(@workspace).call(
+            table: group.table,
+            typed: row.typed.except(group.link).merge(group.link => known),
+            id: row.id,
+            pending: @pending
+          )
         end
 
         # All lines as they would be: those that are there, changed or left alone, and new ones.
         def values(group, answers, known)
-          there = (known == Store::UnsavedOverlay::NEW) ? [] : Store::RecordTable.new(@workspace.table(group.table)).linked(group.link, [known])
-          typed = group.rows.zip(answers)
-          kept = there.filter_map do |id, values|
-            row, answer = typed.find { |each, _| each.id == id }
-            if row&.gone
-              nil
+          there =
+            if known == Store::UnsavedOverlay::NEW
+              []
             else
-              [id, answer ? answer.outcome.values : values]
+              Store::RecordTable.new(@workspace.table(group.table)).linked(group.link, [known])
             end
-          end
-          kept + typed.reject { |row, _| row.id || row.gone }.each_with_index.map { |(_, answer), index| [Store::UnsavedOverlay::NEW + 1 + index, answer.outcome.values] }
+          typed = group.rows.zip(answers)
+          kept =
+            there.filter_map do |id, values|
+              row, answer = typed.find { |each, _| each.id == id }
+              if row&.gone
+                nil
+              else
+                [id, answer ? answer.outcome.values : values]
+              end
+            end
+          kept +
+            typed
+              .reject { |row, _| row.id || row.gone }
+              .each_with_index
+              .map { |(_, answer), index| [Store::UnsavedOverlay::NEW + 1 + index, answer.outcome.values] }
         end
       end
     end

@@ -17,7 +17,9 @@ module UpTack
           FindRecord.new(@workspace).call(table: table, id: id)
           lines = @workspace.table(other)
           field = lines.field(link)
-          raise Store::NotFound, "Records of #{lines.label} do not link here by `#{link}`." unless field&.link? && field.target == table && @workspace.visibility.field?(field)
+          unless field&.link? && field.target == table && @workspace.visibility.field?(field)
+            raise Store::NotFound, "Records of #{lines.label} do not link here by `#{link}`."
+          end
 
           NotAllowed.unless_may(@workspace.person, lines, :see)
           found = Store::RecordTable.new(lines).linked(link, [id]).first(MOST)

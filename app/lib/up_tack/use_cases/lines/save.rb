@@ -59,7 +59,13 @@ module UpTack
           return gone(group, row) if row.gone
 
           typed = row.typed.except(group.link).merge(group.link => above)
-          found = SaveRecord.new(@workspace, way: @way).call(table: group.table, typed: typed, id: row.id, version: row.version)
+          found =
+            SaveRecord.new(@workspace, way: @way).call(
+              table: group.table,
+              typed: typed,
+              id: row.id,
+              version: row.version
+            )
           (found.state == :conflict) ? meanwhile(group, row, typed) : found
         rescue Store::NotFound
           meanwhile(group, Row.new(typed: row.typed), typed)
@@ -76,7 +82,15 @@ module UpTack
 
         def meanwhile(group, row, typed, message = nil)
           answer = AnswerDraft.new(@workspace).call(table: group.table, typed: typed, id: row.id)
-          answer.outcome.refusals += [Core::Save::Refusal.new(code: "changed_meanwhile", rule: nil, field: group.link, fields: [group.link], message: message || MEANWHILE)]
+          answer.outcome.refusals += [
+            Core::Save::Refusal.new(
+              code: "changed_meanwhile",
+              rule: nil,
+              field: group.link,
+              fields: [group.link],
+              message: message || MEANWHILE
+            )
+          ]
           answer.state = :refused
           answer
         end

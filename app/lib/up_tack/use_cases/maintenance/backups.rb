@@ -29,9 +29,16 @@ module UpTack
         # @raise [Core::Design::Invalid]
         def change(plain)
           wanted = settings.merge(plain.slice(*USUAL.keys))
-          Core::Design::Invalid.because("Backups are made every hour, day or week, or never.", part: "every") unless EVERY.include?(wanted["every"])
+          unless EVERY.include?(wanted["every"])
+            Core::Design::Invalid.because("Backups are made every hour, day or week, or never.", part: "every")
+          end
           {"hour" => 0..23, "keep" => 1..1_000, "days" => 1..3_650}.each do |part, range|
-            Core::Design::Invalid.because("#{part} is a whole number from #{range.first} to #{range.last}.", part: part) unless wanted[part].is_a?(Integer) && range.cover?(wanted[part])
+            unless wanted[part].is_a?(Integer) && range.cover?(wanted[part])
+              Core::Design::Invalid.because(
+                "#{part} is a whole number from #{range.first} to #{range.last}.",
+                part: part
+              )
+            end
           end
           Store::Database.write { Store::Settings["backups"] = JSON.generate(wanted) }
           wanted
@@ -96,7 +103,8 @@ module UpTack
           Time.utc(before.year, before.month, before.day, before.hour, before.min) < turn - ((days - 1) * 86_400)
         end
 
-        def note(kind, name, more = {}) = Store::Event.add(kind, {"backup" => name, **more}, person: @person, now: @clock.now)
+        def note(kind, name, more = {}) =
+          Store::Event.add(kind, {"backup" => name, **more}, person: @person, now: @clock.now)
       end
     end
   end

@@ -34,32 +34,65 @@ module UpTack
 
         def links
           broken = connection.select_rows("PRAGMA foreign_key_check")
-          finding("links", broken.empty?, "Every link leads to a record.", "#{broken.length} links lead nowhere: #{broken.first(3).map { |table, id, target| "#{table} #{id} to #{target}" }.join(", ")}.")
+          finding(
+            "links",
+            broken.empty?,
+            "Every link leads to a record.",
+            "#{broken.length} links lead " \
+              "nowhere: #{broken.first(3).map { |table, id, target| "#{table} #{id} to #{target}" }.join(", ")}."
+          )
         end
 
         def log
           verdict = Store::LogCheck.run(progress: @progress)
-          finding("log", verdict.sound, "All #{Core::Values::Plain.grouped(verdict.entries)} entries of the change log hold, and every record is as they tell.", "The change log does not hold. #{verdict.faults.first(3).join(" ")}")
+          finding(
+            "log",
+            verdict.sound,
+            "All #{Core::Values::Plain.grouped(verdict.entries)} entries of the change log hold, and " \
+              "every record is as they tell.",
+            "The change log does not hold. #{verdict.faults.first(3).join(" ")}"
+          )
         end
 
         # Worked out anew and taken back: what would become another value is stale.
         def values
           project = @workspace.project
-          kept = project.upkeep.calculations.reject { |each| each.rule.once? }.select { |each| project.upkeep.kept?(*each.place) }
-          changed = Bulk.tried(@workspace) do
-            dirty = Upkeep::Dirty.new
-            kept.each { |each| dirty.add(each.place, :all) }
-            Upkeep::Recalculation.new(@workspace, progress: @progress).run(dirty).reject { |_, count| count.zero? }
-          end
-          words = changed.map { |(table, field), count| "#{project.table(table).field(field).label} of #{project.table(table).label} in #{count}" }
-          finding("values", changed.empty?, "All values of #{(kept.length == 1) ? "1 calculated field" : "#{kept.length} calculated fields"} are fresh.", "Stale: #{words.join(", ")}.")
+          kept =
+            project
+              .upkeep
+              .calculations
+              .reject { |each| each.rule.once? }
+              .select { |each| project.upkeep.kept?(*each.place) }
+          changed =
+            Bulk.tried(@workspace) do
+              dirty = Upkeep::Dirty.new
+              kept.each { |each| dirty.add(each.place, :all) }
+              Upkeep::Recalculation.new(@workspace, progress: @progress).run(dirty).reject { |_, count| count.zero? }
+            end
+          words =
+            changed.map do |(table, field), count|
+              "#{project.table(table).field(field).label} of #{project.table(table).label} in #{count}"
+            end
+          finding(
+            "values",
+            changed.empty?,
+            "All values " \
+              "of #{(kept.length == 1) ? "1 calculated field" : "#{kept.length} calculated fields"} are fresh.",
+            "Stale: #{words.join(", ")}."
+          )
         end
 
         def counters
-          problems = @workspace.project.tables.flat_map do |table|
-            table.rules.grep(Core::Rules::Number).flat_map { |rule| of_numbers(table, table.field(rule.field)) }
-          end
-          finding("counters", problems.empty?, "Every counter is ahead of the numbers that were given.", problems.join(" "))
+          problems =
+            @workspace.project.tables.flat_map do |table|
+              table.rules.grep(Core::Rules::Number).flat_map { |rule| of_numbers(table, table.field(rule.field)) }
+            end
+          finding(
+            "counters",
+            problems.empty?,
+            "Every counter is ahead of the numbers that were given.",
+            problems.join(" ")
+          )
         end
 
         def of_numbers(table, field) = behind(table, field) + unheld(table, field) + doubled(table, field)
@@ -71,7 +104,10 @@ module UpTack
 
           number, count = found.first
           more = (found.length > 1) ? " and #{found.length - 1} more" : ""
-          ["#{field.label} of #{table.label}: #{number} is in #{count} records#{more}; a number is given once, so change all but one of them."]
+          [
+            "#{field.label} of #{table.label}: #{number} is in #{count} records#{more}; a number is " \
+              "given once, so change all but one of them."
+          ]
         end
 
         def behind(table, field)
@@ -80,21 +116,39 @@ module UpTack
             LEFT JOIN up_tack_counters AS counters ON counters.field_id = numbers.field_id AND counters.series = numbers.series
             WHERE numbers.field_id = #{connection.quote(field.id)} AND numbers.count IS NOT NULL GROUP BY numbers.series
           SQL
-          rows.select { |_, highest, following| following.nil? || following <= highest }.map do |series, highest, following|
-            "#{field.label} of #{table.label}#{" (#{series})" unless series.empty?} was given up to #{highest}, and its counter stands at #{following || "nothing"}."
-          end
+          rows
+            .select { |_, highest, following| following.nil? || following <= highest }
+            .map do |series, highest, following|
+              "#{field.label} of #{table.label}#{" (#{series})" unless series.empty?} was given up " \
+                "to #{highest}, and its counter stands at #{following || "nothing"}."
+            end
         end
 
         # A number that a record has and nobody was given could be given once more.
         def unheld(table, field)
           missing = []
-          Store::RecordTable.new(table).each_batch(keys: [field.key]) do |batch|
-            batch.filter_map { |id, row| [id, field.values.dump(row[field.key]).to_s] unless row[field.key].nil? }.each_slice(PORTION) do |some|
-              held = connection.select_values("SELECT text FROM up_tack_numbers WHERE field_id = #{connection.quote(field.id)} AND text IN (#{some.map { |_, text| connection.quote(text) }.join(", ")})")
-              missing.concat(some.reject { |_, text| held.include?(text) })
+          Store::RecordTable
+            .new(table)
+            .each_batch(keys: [field.key]) do |batch|
+              batch
+                .filter_map { |id, row| [id, field.values.dump(row[field.key]).to_s] unless row[field.key].nil? }
+                .each_slice(PORTION) do |some|
+                  held =
+                    connection.select_values(
+                      "SELECT text FROM up_tack_numbers WHERE field_id = #{connection.quote(field.id)} AND text " \
+                        "IN (#{some.map { |_, text| connection.quote(text) }.join(", ")})"
+                    )
+                  missing.concat(some.reject { |_, text| held.include?(text) })
+                end
             end
+          if missing.empty?
+            []
+          else
+            [
+              "#{field.label} of #{table.label}: #{missing.length} records have a number that is not " \
+                "noted as given, such as #{missing.first.last}."
+            ]
           end
-          missing.empty? ? [] : ["#{field.label} of #{table.label}: #{missing.length} records have a number that is not noted as given, such as #{missing.first.last}."]
         end
 
         def finding(what, sound, well, ill) = Finding.new(what: what, sound: sound, told: sound ? well : ill)

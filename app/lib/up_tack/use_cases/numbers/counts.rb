@@ -25,32 +25,62 @@ module UpTack
 
         # @return [Array<Count>] those that were counted in; the only one in any case
         def all
-          rows = Store::Statements.run("SELECT series, next, highest FROM up_tack_counters WHERE field_id = ? ORDER BY series DESC LIMIT #{MOST}", @field.id)
+          rows =
+            Store::Statements.run(
+              "SELECT series, next, highest FROM up_tack_counters WHERE field_id = ? ORDER BY series " \
+                "DESC LIMIT #{MOST}",
+              @field.id
+            )
           rows = [["", @rule.start, nil]] if rows.empty? && !@rule.series?
-          rows.map { |series, following, highest| Count.new(series: series, next: following, highest: highest, left: left(following)) }
+          rows.map do |series, following, highest|
+            Count.new(series: series, next: following, highest: highest, left: left(following))
+          end
         end
 
         # @return [String, nil] what the board says in time, before numbers get longer
         def warning
           full = all.select { |count| count.left <= room * (1 - WARNING) }.min_by(&:left) or return
           where = count_name(full)
-          return "The count#{where} has gone past its #{@rule.digits(@table)} digits; numbers are longer than their padding now." if full.left.negative? || full.left.zero?
+          if full.left.negative? || full.left.zero?
+            return "The count#{where} has gone past its #{@rule.digits(@table)} digits; numbers are longer " \
+              "than their padding now."
+          end
 
-          "#{full.left} #{(full.left == 1) ? "number is" : "numbers are"} left#{where} with #{@rule.digits(@table)} digits; after that numbers get longer."
+          "#{full.left} #{(full.left == 1) ? "number is" : "numbers are"} left#{where} " \
+            "with #{@rule.digits(@table)} digits; after that numbers get longer."
         end
 
         # @param following [Integer] the count that comes next
         # @raise [Core::Design::Invalid] when it would give a number again
         def set(series, following)
-          Core::Design::Invalid.because("The next count is a whole number, 0 or more.", part: "next") unless following.is_a?(Integer) && following.between?(0, 10**Core::Numbers::KEPT_DIGITS - 1)
-          Core::Design::Invalid.because("Name the series, such as one that is listed.", part: "series") if @rule.series? && series.to_s.strip.empty?
+          unless following.is_a?(Integer) && following.between?(0, 10**Core::Numbers::KEPT_DIGITS - 1)
+            Core::Design::Invalid.because("The next count is a whole number, 0 or more.", part: "next")
+          end
+          if @rule.series? && series.to_s.strip.empty?
+            Core::Design::Invalid.because("Name the series, such as one that is listed.", part: "series")
+          end
 
           Store::Database.write do
-            highest = Store::Statements.run("SELECT highest FROM up_tack_counters WHERE field_id = ? AND series = ?", @field.id, series).dig(0, 0)
+            highest =
+              Store::Statements.run(
+                "SELECT highest FROM up_tack_counters WHERE field_id = ? AND series = ?",
+                @field.id,
+                series
+              ).dig(0, 0)
             if highest && following <= highest
-              Core::Design::Invalid.because("#{highest} was given already#{count_name(Count.new(series: series))}; to repeat none, the next count is #{highest + 1} or more.", part: "next")
+              Core::Design::Invalid.because(
+                "#{highest} was given already#{count_name(Count.new(series: series))}; to repeat none, " \
+                  "the next count is #{highest + 1} or more.",
+                part: "next"
+              )
             end
-            Store::Statements.run("INSERT INTO up_tack_counters (field_id, series, next) VALUES (?1, ?2, ?3) ON CONFLICT (field_id, series) DO UPDATE SET next = ?3", @field.id, series, following)
+            Store::Statements.run(
+              "INSERT INTO up_tack_counters (field_id, series, next) VALUES (?1, ?2, ?3) ON CONFLICT " \
+                "(field_id, series) DO UPDATE SET next = ?3",
+              @field.id,
+              series,
+              following
+            )
           end
         end
 

@@ -27,7 +27,10 @@ module UpTack
           ids = waiting(order, descending)
           counters = Store::Counters.new(holding: true)
           context = @workspace.context(counters: counters)
-          Foresight.new(waiting: ids.length, first: ids.first(SHOWN).map { |id| shown(id, tried(id, context, counters)) })
+          Foresight.new(
+            waiting: ids.length,
+            first: ids.first(SHOWN).map { |id| shown(id, tried(id, context, counters)) }
+          )
         end
 
         # @return [Result]
@@ -59,14 +62,26 @@ module UpTack
 
         # A refusal of this record must not take back what earlier ones were given.
         def tried(id, context, counters)
-          outcome = Core::Save.call(@plan, Core::Save::Draft.new(typed: {}, stored: Store::RecordTable.new(@table).find(id), id: id, numbering: true), context)
+          outcome =
+            Core::Save.call(
+              @plan,
+              Core::Save::Draft.new(
+                typed: {},
+                stored: Store::RecordTable.new(@table).find(id),
+                id: id,
+                numbering: true
+              ),
+              context
+            )
           outcome.saved? ? counters.settle(id, finish: false) : counters.drop
           outcome
         end
 
         def shown(id, outcome)
           {
-            id: id, title: Core::Design::RecordTitle.of(@table, id, outcome.values, @workspace.context), number: outcome.saved? ? @field.show(outcome.values[@field.key]) : nil,
+            id: id,
+            title: Core::Design::RecordTitle.of(@table, id, outcome.values, @workspace.context),
+            number: outcome.saved? ? @field.show(outcome.values[@field.key]) : nil,
             message: outcome.saved? ? nil : outcome.refusals.map(&:message).join(" ")
           }
         end

@@ -35,7 +35,9 @@ module UpTack
         # @raise [Core::Design::Invalid, SignIn::Wrong]
         def own_password(person, old:, new:)
           now = Store::Person.find(person.id)
-          raise SignIn::Wrong, "The old password is another one." unless !now.password? || SignIn.new.right?(now, old.to_s)
+          unless !now.password? || SignIn.new.right?(now, old.to_s)
+            raise SignIn::Wrong, "The old password is another one."
+          end
 
           change(person.id, {"password" => new})
         end
@@ -48,7 +50,11 @@ module UpTack
           return unless parts.key?("password")
 
           told = (person&.attributes || {}).merge(parts.slice("name", "sign_in", "email"))
-          problem = Store::Person.password_problem(parts["password"], others: told.values_at("sign_in", "name", "email").grep(String))
+          problem =
+            Store::Person.password_problem(
+              parts["password"],
+              others: told.values_at("sign_in", "name", "email").grep(String)
+            )
           Core::Design::Invalid.because(problem, part: "password") if problem
 
           BCrypt::Password.create(parts["password"], cost: Store::Person.cost).to_s
@@ -65,8 +71,17 @@ module UpTack
         end
 
         def apply(person, parts, digest)
-          wrong = parts.slice(*PARTS).find { |name, value| (name == "active") ? ![true, false].include?(value) : !value.is_a?(String) }&.first
-          Core::Design::Invalid.because((wrong == "active") ? "A person is active or not." : "This is a text.", part: wrong) if wrong
+          wrong =
+            parts
+              .slice(*PARTS)
+              .find { |name, value| (name == "active") ? ![true, false].include?(value) : !value.is_a?(String) }
+              &.first
+          if wrong
+            Core::Design::Invalid.because(
+              (wrong == "active") ? "A person is active or not." : "This is a text.",
+              part: wrong
+            )
+          end
 
           person.changed_by = @by
           person.assign_attributes(settled(parts.slice(*PARTS)))
@@ -82,7 +97,7 @@ module UpTack
 
         def settled(parts)
           parts.to_h do |name, value|
-            next [name, value] unless value.is_a?(String)
+            next name, value unless value.is_a?(String)
 
             text = value.scrub.unicode_normalize(:nfc).strip.gsub(/[[:cntrl:]]/, "")
             [name, (name == "sign_in") ? Store::Person.folded(text) : text]
@@ -91,12 +106,16 @@ module UpTack
 
         # @return [Array(String, String), nil] the part and what is wrong with it
         def problem(person)
-          return ["name", "A person needs a name of up to #{LONGEST} characters."] unless text?(person.name)
-          return ["sign_in", "A sign-in name has 2 to 40 letters, figures, dots or dashes."] unless person.sign_in.to_s.match?(/\A[[:alnum:]._@-]{2,40}\z/)
-          return ["email", "An e-mail address has an @ in it."] unless person.email.to_s.match?(EMAIL)
-          return ["role", "There are the roles #{ROLES.join(", ")}."] unless ROLES.include?(person.role)
+          return "name", "A person needs a name of up to #{LONGEST} characters." unless text?(person.name)
+          unless person.sign_in.to_s.match?(/\A[[:alnum:]._@-]{2,40}\z/)
+            return "sign_in", "A sign-in name has 2 to 40 letters, figures, dots or dashes."
+          end
+          return "email", "An e-mail address has an @ in it." unless person.email.to_s.match?(EMAIL)
+          return "role", "There are the roles #{ROLES.join(", ")}." unless ROLES.include?(person.role)
 
-          ["sign_in", "Somebody else signs in as “#{person.sign_in}”."] if Store::Person.where(sign_in: person.sign_in).where.not(id: person.id).exists?
+          if Store::Person.where(sign_in: person.sign_in).where.not(id: person.id).exists?
+            ["sign_in", "Somebody else signs in as “#{person.sign_in}”."]
+          end
         end
 
         def text?(text) = text.is_a?(String) && text.length.between?(1, LONGEST)
@@ -106,7 +125,10 @@ module UpTack
           return if person.new_record? || (person.active && person.builder?)
           return if Store::Person.where(role: "builder", active: true).where.not(id: person.id).exists?
 
-          Core::Design::Invalid.because("#{person.name} is the only builder; make somebody else a builder first.", part: "role")
+          Core::Design::Invalid.because(
+            "#{person.name} is the only builder; make somebody else a builder first.",
+            part: "role"
+          )
         end
 
         # Whoever gets another password must sign in again, and so must their scripts. Sessions of an

@@ -22,7 +22,12 @@ module UpTack
         def stop(by:)
           Store::Database.write do
             by = Store::Person.find(by.id)
-            Core::Design::Invalid.because("Set a password of your own first: after this nobody comes in without one.", part: "password") unless by.password?
+            unless by.password?
+              Core::Design::Invalid.because(
+                "Set a password of your own first: after this nobody comes in without one.",
+                part: "password"
+              )
+            end
 
             gone = people
             gone.each do |person|

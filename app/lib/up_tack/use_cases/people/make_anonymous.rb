@@ -28,7 +28,9 @@ module UpTack
           person = Store::Person.find_by(id: id)
           raise Store::NotFound, "There is no such person." if person.nil? || person.anonymous?
 
-          Core::Design::Invalid.because("You can't make yourself anonymous; another builder can.") if person.id == @by.id
+          if person.id == @by.id
+            Core::Design::Invalid.because("You can't make yourself anonymous; another builder can.")
+          end
           Core::Design::Invalid.because("Make #{person.name} inactive first.", part: "active") if person.active
           names = Store::PersonNames.all_of(person.id)
           Store::PersonNames.forget_person(person.id)

@@ -23,7 +23,12 @@ module UpTack
 
         # All of one's own but the one that asks.
         # @return [void]
-        def stop_others = Store::Session.going.where(person_id: @person.id).where.not(id: @here).find_each { |session| finish(session) }
+        def stop_others =
+          Store::Session
+            .going
+            .where(person_id: @person.id)
+            .where.not(id: @here)
+            .find_each { |session| finish(session) }
 
         private
 
@@ -32,7 +37,11 @@ module UpTack
         def finish(session)
           Store::Database.write do
             session.delete
-            Store::Event.add("session_ended", {"whose" => session.person_id, "device" => session.device}, person: @person)
+            Store::Event.add(
+              "session_ended",
+              {"whose" => session.person_id, "device" => session.device},
+              person: @person
+            )
           end
         end
       end

@@ -28,18 +28,30 @@ module UpTack
         def call(code:, project:, time_zone:, person:)
           raise NotAllowed, "This is set up already; sign in." unless SetUp.needed?
 
-          Core::Design::Invalid.because("This is not the code that the terminal shows.", part: "code") unless code?(code.to_s)
+          unless code?(code.to_s)
+            Core::Design::Invalid.because("This is not the code that the terminal shows.", part: "code")
+          end
           Core::Design::Invalid.because("A password is needed.", part: "password") unless person.key?("password")
           digest = ChangePerson.new.digest_of(person)
           Store::Database.write do
             raise NotAllowed, "This is set up already; sign in." unless SetUp.needed?
 
             name = project.to_s.scrub.strip
-            Core::Design::Invalid.because("The project needs a name of up to 80 characters.", part: "project") unless name.length.between?(1, 80) && !name.match?(/[[:cntrl:]]/)
-            Core::Design::Invalid.because("There is no time zone “#{time_zone.to_s.scrub[0, 40]}”.", part: "time_zone") unless TZInfo::Timezone.all_identifiers.include?(time_zone)
+            unless name.length.between?(1, 80) && !name.match?(/[[:cntrl:]]/)
+              Core::Design::Invalid.because("The project needs a name of up to 80 characters.", part: "project")
+            end
+            unless TZInfo::Timezone.all_identifiers.include?(time_zone)
+              Core::Design::Invalid.because(
+                "There is no time zone “#{time_zone.to_s.scrub[0, 40]}”.",
+                part: "time_zone"
+              )
+            end
 
             builder = ChangePerson.new.add(person.merge("role" => "builder"), digest: digest)
-            StartProject.new.call(design: {"name" => name, "conventions" => {"time_zone" => time_zone}, "tables" => []}, people: [])
+            StartProject.new.call(
+              design: {"name" => name, "conventions" => {"time_zone" => time_zone}, "tables" => []},
+              people: []
+            )
             Store::Settings["set_up_code"] = ""
             Store::Event.add("set_up", person: builder)
             builder
@@ -50,7 +62,8 @@ module UpTack
 
         def code?(text)
           known = Store::Settings["set_up_code"].to_s
-          !known.empty? && ActiveSupport::SecurityUtils.secure_compare(known, Digest::SHA256.hexdigest(text.strip.downcase))
+          !known.empty? &&
+            ActiveSupport::SecurityUtils.secure_compare(known, Digest::SHA256.hexdigest(text.strip.downcase))
         end
       end
     end

@@ -20,7 +20,9 @@ module UpTack
           person = Store::Person.signing_in_as(name)
           known = right?(person, password.to_s)
           raise Refused, "That name and password do not belong together." unless known
-          raise Refused, "#{person.name} can no longer sign in here; a builder has made this account inactive." unless person.active
+          unless person.active
+            raise Refused, "#{person.name} can no longer sign in here; a builder has made this account inactive."
+          end
 
           person
         end

@@ -22,9 +22,18 @@ module UpTack
         # @raise [Core::Design::Invalid] with everything that is wrong in the file, or in the two together
         def preview(text)
           content = Core::Design::ProjectFile.read(text)
-          merged = Core::Design::Changes::ApplyProjectFile.new(design: design(content), tolerating: content.tolerating).apply(@workspace.project)
+          merged =
+            Core::Design::Changes::ApplyProjectFile.new(
+              design: design(content),
+              tolerating: content.tolerating
+            ).apply(@workspace.project)
           ChoicesInUse.new(@workspace).check(@workspace.project, merged)
-          Preview.new(name: content.design["name"], differences: Core::Design::ProjectDiff.new(@workspace.project, merged).differences, people: newcomers(content), losses: losses(merged))
+          Preview.new(
+            name: content.design["name"],
+            differences: Core::Design::ProjectDiff.new(@workspace.project, merged).differences,
+            people: newcomers(content),
+            losses: losses(merged)
+          )
         end
 
         # @param text [String]
@@ -33,8 +42,12 @@ module UpTack
         def call(text)
           content = Core::Design::ProjectFile.read(text)
           @workspace.write do
-            newcomers(content).each { |person| People::ChangePerson.new.add(person.merge("sign_in" => sign_in(person["name"]))) }
-            ChangeDesign.new(@workspace, progress: @progress).call(Core::Design::Changes::ApplyProjectFile.new(design: design(content), tolerating: content.tolerating))
+            newcomers(content).each do |person|
+              People::ChangePerson.new.add(person.merge("sign_in" => sign_in(person["name"])))
+            end
+            ChangeDesign.new(@workspace, progress: @progress).call(
+              Core::Design::Changes::ApplyProjectFile.new(design: design(content), tolerating: content.tolerating)
+            )
           end
         end
 
@@ -56,7 +69,9 @@ module UpTack
         def newcomers(content)
           names = Store::Person.pluck(:name).to_set
           emails = Store::Person.where.not(email: nil).pluck(:email).to_set
-          content.people.reject { |person| names.include?(person["name"]) || (person["email"] && emails.include?(person["email"])) }
+          content.people.reject do |person|
+            names.include?(person["name"]) || (person["email"] && emails.include?(person["email"]))
+          end
         end
 
         # A name to sign in with that nobody has yet.
@@ -72,7 +87,17 @@ module UpTack
               becomes = other.field(field.key)
               next if becomes.nil? || (becomes.type == field.type && becomes.target == field.target)
 
-              lost = PreviewLosses.new(@workspace).call(table: table.key, field: field.key, type: becomes.type, choices: becomes.choices, target: becomes.target).values
+              lost =
+                PreviewLosses
+                  .new(@workspace)
+                  .call(
+                    table: table.key,
+                    field: field.key,
+                    type: becomes.type,
+                    choices: becomes.choices,
+                    target: becomes.target
+                  )
+                  .values
               ["#{field.label} of #{table.label}", lost] if lost.positive?
             end
           end

@@ -11,7 +11,13 @@ module UpTack
 
         # @return [String]
         def call
-          people = Store::Person.where(active: true).order(:id).to_h { |person| [person.id, {"name" => person.name, "email" => person.email, "role" => person.role}.compact] }
+          people =
+            Store::Person
+              .where(active: true)
+              .order(:id)
+              .to_h do |person|
+                [person.id, {"name" => person.name, "email" => person.email, "role" => person.role}.compact]
+              end
           Core::Design::ProjectFile.write(@workspace.project, people)
         end
       end

@@ -62,7 +62,17 @@ module UpTack
           return if @result.refused.length >= SHOWN
 
           title = Core::Design::RecordTitle.of(@table, id, answer.record.values, @workspace.context)
-          @result.refused << {id: id, title: title, message: answer.outcome.refusals.map { |each| @workspace.visibility.refusal(each, @table).message }.uniq.join(" ")}
+          @result.refused << {
+            id: id,
+            title: title,
+            message:
+              answer
+                .outcome
+                .refusals
+                .map { |each| @workspace.visibility.refusal(each, @table).message }
+                .uniq
+                .join(" ")
+          }
         end
 
         def labels(wanted)

@@ -16,10 +16,14 @@ module UpTack
             design = @workspace.table(table)
             chosen = picked&.to_h { |each| [[each["id"], each["field"]], each["before"]] }
             rows = []
-            Suggestions.new(@workspace, design).each do |id, field, before, _|
-              rows << row(design, field, id, before) if chosen.nil? || chosen[[id, field.key]] == before
+            Suggestions
+              .new(@workspace, design)
+              .each do |id, field, before, _|
+                rows << row(design, field, id, before) if chosen.nil? || chosen[[id, field.key]] == before
+              end
+            rows.each_slice(500) do |some|
+              Store::DismissedSuggestion.upsert_all(some, unique_by: %i[table_id field_id record_id])
             end
-            rows.each_slice(500) { |some| Store::DismissedSuggestion.upsert_all(some, unique_by: %i[table_id field_id record_id]) }
             rows.length
           end
         end
@@ -33,7 +37,14 @@ module UpTack
         private
 
         def row(design, field, id, before)
-          {table_id: design.id, field_id: field.id, record_id: id, value: before, person_name: @workspace.person.name, made_at: @workspace.clock.now}
+          {
+            table_id: design.id,
+            field_id: field.id,
+            record_id: id,
+            value: before,
+            person_name: @workspace.person.name,
+            made_at: @workspace.clock.now
+          }
         end
       end
     end

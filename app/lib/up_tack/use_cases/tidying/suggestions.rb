@@ -12,7 +12,8 @@ module UpTack
         def initialize(workspace, table)
           @workspace = workspace
           @table = table
-          @fields = workspace.visibility.fields(table).filter_map { |field| (rules = rules_on(field)).any? && [field, rules] }
+          @fields =
+            workspace.visibility.fields(table).filter_map { |field| (rules = rules_on(field)).any? && [field, rules] }
         end
 
         # @return [Boolean] whether anything could be suggested here
@@ -47,7 +48,9 @@ module UpTack
           count = 0
           found = []
           each do |id, field, before, after|
-            found << Suggestion.new(id: id, field: field, before: before, after: after) if count >= offset && found.length < limit
+            if count >= offset && found.length < limit
+              found << Suggestion.new(id: id, field: field, before: before, after: after)
+            end
             count += 1
           end
           [titled(found), count]
@@ -60,7 +63,9 @@ module UpTack
         def titled(found)
           context = @workspace.context
           values = Store::RecordTable.new(@table).find_all(found.map(&:id).uniq)
-          found.each { |each| each.title = Core::Design::RecordTitle.of(@table, each.id, values.fetch(each.id), context) }
+          found.each do |each|
+            each.title = Core::Design::RecordTitle.of(@table, each.id, values.fetch(each.id), context)
+          end
         end
       end
     end

@@ -51,7 +51,31 @@ module UpTack
         def values(given) = @unknowns.transform_values { |unknown| @leaves.value(unknown.node, given) }
 
         # Functions of which every result is found among the values to try.
-        SEEN_THROUGH = %w[today now date days len abs round roundup rounddown floor ceiling year month day weekday hour minute mod edate eomonth coalesce min max].freeze
+        SEEN_THROUGH = %w[
+          today
+          now
+          date
+          days
+          len
+          abs
+          round
+          roundup
+          rounddown
+          floor
+          ceiling
+          year
+          month
+          day
+          weekday
+          hour
+          minute
+          mod
+          edate
+          eomonth
+          coalesce
+          min
+          max
+        ].freeze
 
         # @return [Boolean] whether a condition can only hold where the values to try show it: not where
         #   it looks at texts that are made of others
@@ -86,14 +110,22 @@ module UpTack
 
         def gather(node)
           case node
-          when Nodes::Logic then node.children.each { |child| gather(child) }
-          when Nodes::Inversion then gather(node.operand)
-          when Nodes::Literal then nil
-          when Nodes::Comparison then meet(node.left, node.right)
-          when Nodes::Range then [node.low, node.high].each { |limit| meet(node.value, limit) }
-          when Nodes::Membership then node.options.each { |option| meet(node.value, option) }
-          when Nodes::BlankTest then unknown(node.value) unless fixed?(node.value)
-          else @unknowns[text(node)] ||= Unknown.new(text: text(node), node: node, kind: :test, constants: [], peers: [])
+          when Nodes::Logic
+            node.children.each { |child| gather(child) }
+          when Nodes::Inversion
+            gather(node.operand)
+          when Nodes::Literal
+            nil
+          when Nodes::Comparison
+            meet(node.left, node.right)
+          when Nodes::Range
+            [node.low, node.high].each { |limit| meet(node.value, limit) }
+          when Nodes::Membership
+            node.options.each { |option| meet(node.value, option) }
+          when Nodes::BlankTest
+            unknown(node.value) unless fixed?(node.value)
+          else
+            @unknowns[text(node)] ||= Unknown.new(text: text(node), node: node, kind: :test, constants: [], peers: [])
           end
         end
 
@@ -106,7 +138,13 @@ module UpTack
         end
 
         def unknown(node)
-          @unknowns[text(node)] ||= Unknown.new(text: text(node), node: node, kind: kind(node), constants: [], peers: [])
+          @unknowns[text(node)] ||= Unknown.new(
+            text: text(node),
+            node: node,
+            kind: kind(node),
+            constants: [],
+            peers: []
+          )
         end
 
         def kind(node) = Expression.compile(text(node), @table.scope).type

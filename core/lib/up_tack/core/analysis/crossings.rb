@@ -27,13 +27,19 @@ module UpTack
           points = inside(known | @steps.grid | (@returning ? @steps.run : []))
           answers = points.map(&stand)
           changes = points.each_index.drop(1).select { |index| answers[index] != answers[index - 1] }
-          found = changes.first(MOST).flat_map { |index| around(points[index - 1], points[index], answers[index - 1], answers[index], &stand) }
+          found =
+            changes
+              .first(MOST)
+              .flat_map do |index|
+                around(points[index - 1], points[index], answers[index - 1], answers[index], &stand)
+              end
           found + exact(points, answers, &stand)
         end
 
         private
 
-        def inside(values) = values.select { |value| (@low.nil? || value >= @low) && (@high.nil? || value <= @high) }.sort
+        def inside(values) =
+          values.select { |value| (@low.nil? || value >= @low) && (@high.nil? || value <= @high) }.sort
 
         # The two values between which it changes, and between them where it holds for one value alone.
         def around(low, high, before, after, &stand)
@@ -81,7 +87,14 @@ module UpTack
         def exact(points, answers, &stand)
           return [] unless @steps.fine?
 
-          points.each_cons(2).with_index.filter_map { |(one, other), index| ((one + other) / 2).then { |middle| middle if answers[index] == answers[index + 1] && stand.call(middle) != answers[index] } }
+          points
+            .each_cons(2)
+            .with_index
+            .filter_map do |(one, other), index|
+              ((one + other) / 2).then do |middle|
+                middle if answers[index] == answers[index + 1] && stand.call(middle) != answers[index]
+              end
+            end
         end
       end
     end

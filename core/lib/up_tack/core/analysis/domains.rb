@@ -70,7 +70,9 @@ module UpTack
         # What is compared with the leaf itself, and everything of its type that stands in the conditions.
         def constants(leaf)
           found = concerning(leaf).filter_map { |_, other| fixed(other) }
-          @trees.each { |tree| tree.walk { |node| found << node.value if node.is_a?(Expression::Nodes::Literal) && !node.value.nil? } }
+          @trees.each do |tree|
+            tree.walk { |node| found << node.value if node.is_a?(Expression::Nodes::Literal) && !node.value.nil? }
+          end
           found.uniq
         end
 
@@ -87,10 +89,15 @@ module UpTack
 
         def first(leaf)
           case leaf.kind
-          when :text, :any then Texts.new(leaf, concerning(leaf).filter_map { |_, other| fixed(other) }, @trees, @leaves).values
-          when :link then (1..[@leaves.all.count { |other| other.kind == :link }, 2].max).to_a
+          when :text, :any
+            Texts.new(leaf, concerning(leaf).filter_map { |_, other| fixed(other) }, @trees, @leaves).values
+          when :link
+            (1..[@leaves.all.count { |other| other.kind == :link }, 2].max).to_a
           else
-            inside(leaf, [*constants(leaf).select { |value| steps(leaf).fit?(value) }, steps(leaf).usual, *bounds(leaf).compact])
+            inside(
+              leaf,
+              [*constants(leaf).select { |value| steps(leaf).fit?(value) }, steps(leaf).usual, *bounds(leaf).compact]
+            )
           end
         end
 
@@ -104,9 +111,14 @@ module UpTack
         def further(leaf, found)
           return found[leaf.text] unless steps(leaf).ordered?
 
-          places = concerning(leaf).flat_map do |pair|
-            beside(pair, leaf, found).flat_map { |given| Crossings.new(steps(leaf), bounds(leaf), returning?(pair)).of(found[leaf.text]) { |value| stand(pair, given.merge(leaf.text => value)) } }
-          end
+          places =
+            concerning(leaf).flat_map do |pair|
+              beside(pair, leaf, found).flat_map do |given|
+                Crossings
+                  .new(steps(leaf), bounds(leaf), returning?(pair))
+                  .of(found[leaf.text]) { |value| stand(pair, given.merge(leaf.text => value)) }
+              end
+            end
           trim(leaf, inside(leaf, found[leaf.text] | places), found[leaf.text])
         end
 
@@ -114,15 +126,26 @@ module UpTack
           return all if all.length <= MOST
 
           kept = before.first(MOST)
-          (kept | (all - kept).each_slice([(all.length - kept.length).fdiv([MOST - kept.length, 1].max).ceil, 1].max).map(&:first)).sort
+          (
+            kept |
+              (all - kept).each_slice([(all.length - kept.length).fdiv([MOST - kept.length, 1].max).ceil, 1].max).map(
+                &:first
+              )
+          ).sort
         end
 
         def returning?(pair)
-          pair.select { |side| node?(side) }.any? do |side|
-            found = false
-            side.walk { |node| found ||= (node.is_a?(Expression::Nodes::Call) && RETURNING.include?(node.name)) || (node.is_a?(Expression::Nodes::Arithmetic) && node.sign == "mod") }
-            found
-          end
+          pair
+            .select { |side| node?(side) }
+            .any? do |side|
+              found = false
+              side.walk do |node|
+                found ||=
+                  (node.is_a?(Expression::Nodes::Call) && RETURNING.include?(node.name)) ||
+                  (node.is_a?(Expression::Nodes::Arithmetic) && node.sign == "mod")
+              end
+              found
+            end
         end
 
         # @return [Array<Hash>] values of the other leaves of a pair
@@ -139,7 +162,11 @@ module UpTack
         # @return [Integer, nil] how the sides of a pair stand to one another
         def stand(pair, given)
           one, other = pair.map { |side| node?(side) ? @leaves.value(side, given) : side }
-          (one.nil? || other.nil? || one.class != other.class && !(one.is_a?(Date) && other.is_a?(Date))) ? nil : Expression::Comparator.order(one, other) <=> 0
+          if one.nil? || other.nil? || one.class != other.class && !(one.is_a?(Date) && other.is_a?(Date))
+            nil
+          else
+            Expression::Comparator.order(one, other) <=> 0
+          end
         end
 
         # Something in each gap between two values, and beyond the last ones.
@@ -148,7 +175,12 @@ module UpTack
 
           low, high = bounds(leaf)
           between = values.each_cons(2).filter_map { |one, other| steps(leaf).between(one, other) }
-          ends = [values.first && steps(leaf).moved(values.first, -1), values.last && steps(leaf).moved(values.last, 1), low, high]
+          ends = [
+            values.first && steps(leaf).moved(values.first, -1),
+            values.last && steps(leaf).moved(values.last, 1),
+            low,
+            high
+          ]
           inside(leaf, values | between | ends.compact)
         end
 

@@ -38,8 +38,12 @@ module UpTack
         def results
           plain = @rule.to_plain
           pairs = Array(plain["sets"]).flat_map { |set| [[set["field"], set["to"]], [set["field"], set["else"]]] }
-          pairs << [@rule.field, plain["formula"]] if [Rules::Default, Rules::Calculation].any? { |kind| @rule.is_a?(kind) }
-          pairs.filter_map { |key, text| ((field = @table.field(key)) && field.type == "choice" && text) ? [field, text] : nil }
+          if [Rules::Default, Rules::Calculation].any? { |kind| @rule.is_a?(kind) }
+            pairs << [@rule.field, plain["formula"]]
+          end
+          pairs.filter_map do |key, text|
+            ((field = @table.field(key)) && field.type == "choice" && text) ? [field, text] : nil
+          end
         end
 
         def parsed(text)
@@ -51,10 +55,14 @@ module UpTack
         # What a formula may come to, as far as it is a fixed text.
         def literals(node)
           case node
-          when Expression::Nodes::Literal then node.value.is_a?(String) ? [node.value] : []
-          when Expression::Nodes::Conditional then literals(node.consequence) + literals(node.alternative)
-          when Expression::Nodes::Call then (node.name == "coalesce") ? node.arguments.flat_map { |each| literals(each) } : []
-          else []
+          when Expression::Nodes::Literal
+            node.value.is_a?(String) ? [node.value] : []
+          when Expression::Nodes::Conditional
+            literals(node.consequence) + literals(node.alternative)
+          when Expression::Nodes::Call
+            (node.name == "coalesce") ? node.arguments.flat_map { |each| literals(each) } : []
+          else
+            []
           end
         end
 

@@ -88,8 +88,13 @@ module UpTack
 
         # A place and time for what does not depend on them.
         module Nowhere
-          CLOCK = Save::Ports::StoppedClock.new(now: ::Time.utc(2026, 6, 1, 12), today: Calendar.day(2026, 6, 1)).freeze
-          CONTEXT = Save::Context.new(clock: CLOCK, person: Save::Ports::Person.new(name: "Somebody", email: nil, role: "builder"))
+          CLOCK =
+            Save::Ports::StoppedClock.new(now: ::Time.utc(2026, 6, 1, 12), today: Calendar.day(2026, 6, 1)).freeze
+          CONTEXT =
+            Save::Context.new(
+              clock: CLOCK,
+              person: Save::Ports::Person.new(name: "Somebody", email: nil, role: "builder")
+            )
         end
 
         private

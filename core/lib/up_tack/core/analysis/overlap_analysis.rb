@@ -40,7 +40,12 @@ module UpTack
         def gaps = told([], groups.fetch([], []))
 
         # @return [Array<Example>] where more than one speaks, some of each group of speakers
-        def overlaps = @in_order ? [] : groups.select { |speaking, _| speaking.length > 1 }.flat_map { |speaking, ways| told(speaking, ways) }
+        def overlaps =
+          if @in_order
+            []
+          else
+            groups.select { |speaking, _| speaking.length > 1 }.flat_map { |speaking, ways| told(speaking, ways) }
+          end
 
         # @return [Array<Rules::Rule>] rules that speak nowhere
         def silent
@@ -57,7 +62,10 @@ module UpTack
 
         def speaking(way)
           (@speaking ||= {})[way] ||= begin
-            found = @speakers.select { |speaker| speaker.condition.nil? || @conditions.truth(speaker.condition, way) == true }
+            found =
+              @speakers.select do |speaker|
+                speaker.condition.nil? || @conditions.truth(speaker.condition, way) == true
+              end
             @in_order ? found.first(1) : found
           end
         end
@@ -88,13 +96,20 @@ module UpTack
 
         # Leaves that can have any of their values, together, without a difference to who speaks.
         def indifferent(way, speaking)
-          way.keys.each_with_object([]) do |text, free|
-            texts = [*free, text]
-            lists = texts.map { |each| @cases.values.fetch(each) }
-            next if lists.map(&:length).reduce(1, :*) > MOST_VARIED
+          way
+            .keys
+            .each_with_object([]) do |text, free|
+              texts = [*free, text]
+              lists = texts.map { |each| @cases.values.fetch(each) }
+              next if lists.map(&:length).reduce(1, :*) > MOST_VARIED
 
-            free << text if lists.first.product(*lists.drop(1)).all? { |values| speaking(way.merge(texts.zip(values).to_h)) == speaking }
-          end
+              if lists
+                  .first
+                  .product(*lists.drop(1))
+                  .all? { |values| speaking(way.merge(texts.zip(values).to_h)) == speaking }
+                free << text
+              end
+            end
         end
       end
     end

@@ -35,10 +35,15 @@ module UpTack
         def initialize(table, rules = table.acting_rules)
           @table = table
           @rules = rules
-          @acts = rules.flat_map { |rule| rule.stages.map { |stage| Act.new(rule, stage) } }.sort_by.with_index { |act, at| [act.index, at] }
+          @acts =
+            rules
+              .flat_map { |rule| rule.stages.map { |stage| Act.new(rule, stage) } }
+              .sort_by
+              .with_index { |act, at| [act.index, at] }
           @places = {}.compare_by_identity
           @acts.each { |act| @places[act] = act.index }
-          @writers = @acts.each_with_object(Hash.new { [] }) { |act, found| act.writes.each { |key| found[key] += [act] } }
+          @writers =
+            @acts.each_with_object(Hash.new { [] }) { |act, found| act.writes.each { |key| found[key] += [act] } }
           @read = {}.compare_by_identity
           put_off
         end
@@ -49,7 +54,9 @@ module UpTack
           STAGES.to_h do |stage|
             writing, other = at(stage).partition { |act| act.writes.any? }
             sorted = order(writing).sorted
-            raise KeyError, "rules #{(writing - sorted).map { |act| act.rule.id }.join(", ")} have no place" if sorted.length < writing.length
+            if sorted.length < writing.length
+              raise KeyError, "rules #{(writing - sorted).map { |act| act.rule.id }.join(", ")} have no place"
+            end
 
             [stage, sorted + other.sort_by.with_index { |act, index| [act.rule.reach(@table), index] }]
           end
@@ -76,7 +83,11 @@ module UpTack
 
         # @param rule [Rules::Rule]
         # @return [String] the last stage at which a part of it acts
-        def last_stage(rule) = STAGES[@acts.select { |act| act.rule.equal?(rule) }.map { |act| @places.fetch(act) }.max || STAGES.index(rule.stage)]
+        def last_stage(rule) =
+          STAGES[
+            @acts.select { |act| act.rule.equal?(rule) }.map { |act| @places.fetch(act) }.max ||
+              STAGES.index(rule.stage)
+          ]
 
         private
 
@@ -114,7 +125,10 @@ module UpTack
           rules = acts.map(&:rule)
           members = acts.to_h { |act| [act.object_id, true] }
           Order.of(acts) do |act|
-            writers = writers_of(Order.through(own_reads(act), rules, @table)).select { |other| members.key?(other.object_id) }
+            writers =
+              writers_of(Order.through(own_reads(act), rules, @table)).select do |other|
+                members.key?(other.object_id)
+              end
             next writers.select { |other| other.own == "default" } if cleaning?(act)
 
             writers.reject { |other| !other.equal?(act) && Pairs.mutual?(act.rule, other.rule, @table) }

@@ -18,7 +18,10 @@ module UpTack
         end
 
         # @return [Array<Notice>]
-        def all = @all ||= @table.fields.flat_map { |field| of_group(field) + of_chain(field) + two_writers(field) } + never + tables + unfed + resting
+        def all =
+          @all ||=
+            @table.fields.flat_map { |field| of_group(field) + of_chain(field) + two_writers(field) } + never +
+            tables + unfed + resting
 
         # @return [Array<Notice>] those about a rule
         def of(rule) = all.select { |notice| notice.rules.include?(rule.id) }
@@ -29,7 +32,12 @@ module UpTack
 
         # Fill rules that set one field, at least one of them under a condition.
         def of_group(field)
-          speakers = @table.rules.grep(Rules::Fill).select { |rule| rule.writes.include?(field.key) && rule.event != "made" }.map { |rule| OverlapAnalysis::Clause.new(rule, rule.speaks_while(field.key)) }
+          speakers =
+            @table
+              .rules
+              .grep(Rules::Fill)
+              .select { |rule| rule.writes.include?(field.key) && rule.event != "made" }
+              .map { |rule| OverlapAnalysis::Clause.new(rule, rule.speaks_while(field.key)) }
           return [] if speakers.length < 2 || speakers.none?(&:condition)
 
           found = OverlapAnalysis.new(@table, speakers)
@@ -38,10 +46,20 @@ module UpTack
         end
 
         def overlaps(field, found)
-          found.overlaps.group_by(&:speaking).map do |rules, examples|
-            last = rules.max_by { |rule| order.index(rule) || 0 }
-            notice("overlap", rules.map(&:id), field, examples, "#{(rules.length == 2) ? "Two" : rules.length} rules set #{label(field)}, and “#{last.tack(@table)}” has the last word")
-          end
+          found
+            .overlaps
+            .group_by(&:speaking)
+            .map do |rules, examples|
+              last = rules.max_by { |rule| order.index(rule) || 0 }
+              notice(
+                "overlap",
+                rules.map(&:id),
+                field,
+                examples,
+                "#{(rules.length == 2) ? "Two" : rules.length} rules set #{label(field)}, and " \
+                  "“#{last.tack(@table)}” has the last word"
+              )
+            end
         end
 
         # Branches of one formula that ends in blank.
@@ -50,7 +68,12 @@ module UpTack
           branches, ending = chain(Expression.parse(rule.to_plain["formula"]))
           return [] if branches.length < 2 || !(ending.is_a?(Expression::Nodes::Literal) && ending.value.nil?)
 
-          found = OverlapAnalysis.new(@table, branches.map { |condition| OverlapAnalysis::Clause.new(rule, condition) }, in_order: true)
+          found =
+            OverlapAnalysis.new(
+              @table,
+              branches.map { |condition| OverlapAnalysis::Clause.new(rule, condition) },
+              in_order: true
+            )
           [notice("gap", [rule.id], field, found.gaps, "#{label(field)} comes to blank")].compact
         end
 
@@ -63,7 +86,13 @@ module UpTack
         def notice(code, rules, field, examples, words)
           return if examples.empty?
 
-          Notice.new(code: code, rules: rules, field: field.key, message: "#{words} #{where(examples.first.words)}.", examples: examples)
+          Notice.new(
+            code: code,
+            rules: rules,
+            field: field.key,
+            message: "#{words} #{where(examples.first.words)}.",
+            examples: examples
+          )
         end
 
         # @return [String] "where …", or that it is so always
@@ -73,45 +102,104 @@ module UpTack
         # are told with the order in which they act.
         def two_writers(field)
           writers = order.select { |rule| rule.writes.include?(field.key) && !rule.is_a?(Rules::DependentChoice) }
-          return [] if writers.length < 2 || writers.all?(Rules::State) || writers.all? { |rule| rule.is_a?(Rules::Fill) && rule.speaks_while(field.key) }
+          if writers.length < 2 || writers.all?(Rules::State) ||
+              writers.all? { |rule| rule.is_a?(Rules::Fill) && rule.speaks_while(field.key) }
+            return []
+          end
 
           said = writers.map { |rule| "“#{rule.tack(@table)}”" }
-          [Notice.new(code: "two_writers", rules: writers.map(&:id), field: field.key, message: "#{Masks::Phrases.list(said)} set #{label(field)}, in this order; the last that acts decides.", examples: [])]
+          [
+            Notice.new(
+              code: "two_writers",
+              rules: writers.map(&:id),
+              field: field.key,
+              message: "#{Masks::Phrases.list(said)} set #{label(field)}, in this order; the last that acts decides.",
+              examples: []
+            )
+          ]
         end
 
-        def order = @order ||= Order.of_rules(@table.rules.select { |rule| rule.stages.include?("fill") && rule.writes.any? }, @table).sorted
+        def order =
+          @order ||=
+            Order.of_rules(
+              @table.rules.select { |rule| rule.stages.include?("fill") && rule.writes.any? },
+              @table
+            ).sorted
 
         def never
           @table.rules.flat_map do |rule|
-            rule.conditions(@table).filter_map do |tree|
-              next if OverlapAnalysis.new(@table, [OverlapAnalysis::Clause.new(rule, tree)]).silent.empty?
+            rule
+              .conditions(@table)
+              .filter_map do |tree|
+                next if OverlapAnalysis.new(@table, [OverlapAnalysis::Clause.new(rule, tree)]).silent.empty?
 
-              Notice.new(code: "never", rules: [rule.id], field: rule.field, message: "It can never be that #{Expression::Words.new(@table.scope).of(tree)}, so this rule never acts.", examples: [])
-            end
+                Notice.new(
+                  code: "never",
+                  rules: [rule.id],
+                  field: rule.field,
+                  message:
+                    "It can never be that #{Expression::Words.new(@table.scope).of(tree)}, so this rule never acts.",
+                  examples: []
+                )
+              end
           end
         end
 
         def tables
-          @table.rules.grep(Rules::Decision).flat_map do |rule|
-            report = Decisions::Review.new(rule, @table, most_steps: 60_000).report
-            heads = rule.columns(@table).map(&:label)
-            said = ->(example) { heads.zip(example.words).filter_map { |head, words| "#{head} is #{words}" if words } }
-            found = []
-            found << ["gap", "No row of #{rule.title} fits where #{Masks::Phrases.list(said.call(report.gaps.first))}."] if report.gaps.any? && said.call(report.gaps.first).any?
-            found << ["unreached", "Row #{report.unreached.first.first + 1} of #{rule.title} never decides: #{report.unreached.first.last}."] if report.unreached.any?
-            found << ["contradiction", "Rows #{report.contradictions.first[0] + 1} and #{report.contradictions.first[1] + 1} of #{rule.title} contradict each other #{where(said.call(report.contradictions.first[2]))}; the upper decides."] if report.contradictions.any?
-            found.map { |code, message| Notice.new(code: code, rules: [rule.id], field: rule.field, message: message, examples: []) }
-          end
+          @table
+            .rules
+            .grep(Rules::Decision)
+            .flat_map do |rule|
+              report = Decisions::Review.new(rule, @table, most_steps: 60_000).report
+              heads = rule.columns(@table).map(&:label)
+              said = ->(example) do
+                heads.zip(example.words).filter_map { |head, words| "#{head} is #{words}" if words }
+              end
+              found = []
+              if report.gaps.any? && said.call(report.gaps.first).any?
+                found << [
+                  "gap",
+                  "No row of #{rule.title} fits where #{Masks::Phrases.list(said.call(report.gaps.first))}."
+                ]
+              end
+              if report.unreached.any?
+                found << [
+                  "unreached",
+                  "Row #{report.unreached.first.first + 1} of #{rule.title} never " \
+                    "decides: #{report.unreached.first.last}."
+                ]
+              end
+              if report.contradictions.any?
+                found << [
+                  "contradiction",
+                  "Rows #{report.contradictions.first[0] + 1} and #{report.contradictions.first[1] + 1} " \
+                    "of #{rule.title} contradict each " \
+                    "other #{where(said.call(report.contradictions.first[2]))}; the upper decides."
+                ]
+              end
+              found.map do |code, message|
+                Notice.new(code: code, rules: [rule.id], field: rule.field, message: message, examples: [])
+              end
+            end
         end
 
         # Rules that an earlier version let be written, though they can't act or would be refused now.
         def resting
           @table.neighbours.tolerated.flat_map do |problem|
             ids = problem.stuck || [problem.rule].compact
-            @table.rules.select { |rule| ids.include?(rule.id) }.map do |rule|
-              does = problem.stuck ? "This rule rests, since it can't act" : "This rule could not be written today"
-              Notice.new(code: "never", rules: [rule.id], field: rule.field, message: "#{does}: #{problem.message}", examples: [])
-            end
+            @table
+              .rules
+              .select { |rule| ids.include?(rule.id) }
+              .map do |rule|
+                does = problem.stuck ? "This rule rests, since it can't act" : "This rule could not be written today"
+                Notice.new(
+                  code: "never",
+                  rules: [rule.id],
+                  field: rule.field,
+                  message: "#{does}: #{problem.message}",
+                  examples: []
+                )
+              end
           end
         end
 
@@ -120,10 +208,24 @@ module UpTack
           return [] if @table.forms.empty?
 
           placed = @table.forms.flat_map(&:field_keys)
-          dry = @table.fields.reject { |field| placed.include?(field.key) || @table.rules.any? { |rule| rule.writes.include?(field.key) || (rule.owns? && rule.field == field.key) } }
+          dry =
+            @table.fields.reject do |field|
+              placed.include?(field.key) ||
+                @table.rules.any? do |rule|
+                  rule.writes.include?(field.key) || (rule.owns? && rule.field == field.key)
+                end
+            end
           dry.flat_map do |field|
             readers = @table.rules.select { |rule| rule.reads(@table).include?(field.key) && rule.field != field.key }
-            readers.map { |rule| Notice.new(code: "unfed", rules: [rule.id], field: field.key, message: "“#{rule.tack(@table)}” reads #{label(field)}, which no form has and no rule fills.", examples: []) }
+            readers.map do |rule|
+              Notice.new(
+                code: "unfed",
+                rules: [rule.id],
+                field: field.key,
+                message: "“#{rule.tack(@table)}” reads #{label(field)}, which no form has and no rule fills.",
+                examples: []
+              )
+            end
           end
         end
       end

@@ -7,7 +7,10 @@ module UpTack
       # decimals, days, seconds. A number without a number of decimals has none.
       class Steps
         USUAL = {
-          number: BigDecimal(1), date: Calendar.day(2026, 6, 1), moment: ::Time.utc(2026, 6, 1, 12), time: DayTime.of(12, 0)
+          number: BigDecimal(1),
+          date: Calendar.day(2026, 6, 1),
+          moment: ::Time.utc(2026, 6, 1, 12),
+          time: DayTime.of(12, 0)
         }.freeze
         LAST_SECOND = 86_399
 
@@ -74,10 +77,16 @@ module UpTack
         # @return [Array<Object>] values far and wide, to see where something changes
         def grid
           case @kind
-          when :number then [-100_000, -1_000, -100, -10, -1, 0, 1, 2, 5, 10, 20, 50, 100, 500, 1_000, 10_000, 100_000].map { |each| BigDecimal(each) }
-          when :date then (1950..2060).step(10).map { |year| Calendar.day(year, 7, 2) }
-          when :moment then (1950..2060).step(10).map { |year| ::Time.utc(year, 7, 2, 12) }
-          else (0..23).map { |hour| DayTime.of(hour, 30) } << DayTime.of(0, 0) << DayTime.new(LAST_SECOND)
+          when :number
+            [-100_000, -1_000, -100, -10, -1, 0, 1, 2, 5, 10, 20, 50, 100, 500, 1_000, 10_000, 100_000].map do |each|
+              BigDecimal(each)
+            end
+          when :date
+            (1950..2060).step(10).map { |year| Calendar.day(year, 7, 2) }
+          when :moment
+            (1950..2060).step(10).map { |year| ::Time.utc(year, 7, 2, 12) }
+          else
+            (0..23).map { |hour| DayTime.of(hour, 30) } << DayTime.of(0, 0) << DayTime.new(LAST_SECOND)
           end
         end
 

@@ -24,13 +24,17 @@ module UpTack
           blank = telling.select { |text| given[text].nil? }
           way = @conditions.values(given)
           concerned = @unknowns.select { |unknown| (leaves_of(unknown) & telling).any? && !way[unknown.text].nil? }
-          blank.map { |text| "#{@conditions.leaves[text].node.accept(@say)} is blank" } | concerned.flat_map { |unknown| of(unknown, way, concerned.map(&:text)) }.uniq
+          blank.map { |text| "#{@conditions.leaves[text].node.accept(@say)} is blank" } |
+            concerned.flat_map { |unknown| of(unknown, way, concerned.map(&:text)) }.uniq
         end
 
         # @param given [Hash{String=>Object}] a value by the text of each leaf
         # @return [Hash{String=>Object}] values of fields, plain, for a record to try
         def values(given)
-          leaves = @conditions.leaves.all.select { |leaf| leaf.field && !given[leaf.text].nil? && !@table.given?(leaf.field.key) }
+          leaves =
+            @conditions.leaves.all.select do |leaf|
+              leaf.field && !given[leaf.text].nil? && !@table.given?(leaf.field.key)
+            end
           leaves.to_h { |leaf| [leaf.field.key, Values.dump(given[leaf.text])] }
         end
 
@@ -43,11 +47,29 @@ module UpTack
         def linked(given)
           @conditions.leaves.all.filter_map do |leaf|
             node = leaf.node
-            next unless node.is_a?(Expression::Nodes::Path) && node.owner.is_a?(Expression::Nodes::Field) && (link = @table.field(node.owner.key))&.link?
+            unless node.is_a?(Expression::Nodes::Path) && node.owner.is_a?(Expression::Nodes::Field) &&
+                (link = @table.field(node.owner.key))&.link?
+              next
+            end
 
             unknown = @unknowns.find { |each| each.text == leaf.text }
-            others = unknown ? @unknowns.select { |other| other.peers.include?(unknown.text) || unknown.peers.include?(other.text) } : []
-            Linked.new(link.key, link.target, node.key, given[leaf.text], others.filter_map { |other| other.node.key if other.node.is_a?(Expression::Nodes::Field) && !other.node.before })
+            others =
+              if unknown
+                @unknowns.select do |other|
+                  other.peers.include?(unknown.text) || unknown.peers.include?(other.text)
+                end
+              else
+                []
+              end
+            Linked.new(
+              link.key,
+              link.target,
+              node.key,
+              given[leaf.text],
+              others.filter_map do |other|
+                other.node.key if other.node.is_a?(Expression::Nodes::Field) && !other.node.before
+              end
+            )
           end
         end
 
@@ -58,16 +80,25 @@ module UpTack
         def of(unknown, way, telling)
           value = way[unknown.text]
           name = unknown.node.accept(@say)
-          return [value ? "it holds that #{name}" : "it does not hold that #{name}"] if unknown.kind == :test && !unknown.node.is_a?(Expression::Nodes::Field)
+          if unknown.kind == :test && !unknown.node.is_a?(Expression::Nodes::Field)
+            return [value ? "it holds that #{name}" : "it does not hold that #{name}"]
+          end
 
-          compared = unknown.peers.select { |text| telling.include?(text) && !way[text].nil? }.map { |text| beside(unknown, name, way, text) }
-          peered = compared.any? || @unknowns.any? { |other| other.peers.include?(unknown.text) && telling.include?(other.text) }
+          compared =
+            unknown
+              .peers
+              .select { |text| telling.include?(text) && !way[text].nil? }
+              .map { |text| beside(unknown, name, way, text) }
+          peered =
+            compared.any? ||
+            @unknowns.any? { |other| other.peers.include?(unknown.text) && telling.include?(other.text) }
           (peered && unknown.constants.empty?) ? compared : [*compared, alone(unknown, name, value)]
         end
 
         def beside(unknown, name, way, text)
           other = @unknowns.find { |each| each.text == text }
-          "#{name} #{RELATIONS.fetch(Expression::Comparator.order(way[unknown.text], way[text]).clamp(-1, 1))} #{other.node.accept(@say)}"
+          order = Expression::Comparator.order(way[unknown.text], way[text]).clamp(-1, 1)
+          "#{name} #{RELATIONS.fetch(order)} #{other.node.accept(@say)}"
         end
 
         def alone(unknown, name, value)

@@ -67,7 +67,11 @@ module UpTack
         # @param formula [Expression::Formula] any formula of a table of the project
         # @return [Array<Array<Step>>]
         def ways_of(formula)
-          reads(formula, []).map(&:last).flat_map { |steps| (1..steps.length).map { |count| steps.first(count) } }.uniq.sort_by(&:length)
+          reads(formula, [])
+            .map(&:last)
+            .flat_map { |steps| (1..steps.length).map { |count| steps.first(count) } }
+            .uniq
+            .sort_by(&:length)
         end
 
         private
@@ -86,10 +90,13 @@ module UpTack
           return [] unless calculation(reference.table, reference.key)
 
           label = calculation(reference.table, reference.key).field.label
-          fleeting(reference.table, reference.key).map { |words| words.end_with?(" in #{label}") ? words : "#{words} in #{label}" }
+          fleeting(reference.table, reference.key).map do |words|
+            words.end_with?(" in #{label}") ? words : "#{words} in #{label}"
+          end
         end
 
-        def read_by(calculation) = named(calculation.formula).filter_map { |each| self.calculation(each.table, each.key) }.uniq(&:place)
+        def read_by(calculation) =
+          named(calculation.formula).filter_map { |each| self.calculation(each.table, each.key) }.uniq(&:place)
 
         def all_readers
           @all_readers ||= order.select { |each| kept?(*each.place) }.each_with_object({}) do |calculation, found|

@@ -50,8 +50,13 @@ module UpTack
         end
 
         def put_back(trial, act)
-          outcome = trial.put_back or return trial.moment(act, "done", message: "Nothing was deleted that could be put back.")
-          outcome.saved? ? trial.moment(act, "back", outcome: outcome) : trial.moment(act, "refused", outcome: outcome)
+          outcome = trial.put_back or
+            return trial.moment(act, "done", message: "Nothing was deleted that could be put back.")
+          if outcome.saved?
+            trial.moment(act, "back", outcome: outcome)
+          else
+            trial.moment(act, "refused", outcome: outcome)
+          end
         end
 
         def wait(trial, act)

@@ -14,10 +14,11 @@ module UpTack
 
         # script:: plain; points:: keys of those that were seen, by rule; trial:: played
         # way:: the changes of the base record, nil where its story is longer
-        Played = Struct.new(:script, :points, :trial, :way) do
-          # @return [Boolean] whether a point of a rule was seen, by their keys
-          def shows?(rule, point) = points.fetch(rule, []).include?(point)
-        end
+        Played =
+          Struct.new(:script, :points, :trial, :way) do
+            # @return [Boolean] whether a point of a rule was seen, by their keys
+            def shows?(rule, point) = points.fetch(rule, []).include?(point)
+          end
 
         # Scenes played at most, so that a table of hundreds of rules has an end too.
         MOST = 4_000
@@ -46,7 +47,10 @@ module UpTack
         def candidates(rules = @table.rules, only: nil)
           seen = seen_values(play({})&.trial)
           aims = Targets.new(@table, @base, @base.solver(@table, seen), seen)
-          wanted = rules.flat_map { |rule| aims.of(rule) }.select { |aim| only.nil? || (aim.point && only.call(aim.rule, aim.point)) }
+          wanted =
+            rules
+              .flat_map { |rule| aims.of(rule) }
+              .select { |aim| only.nil? || (aim.point && only.call(aim.rule, aim.point)) }
           exact, loose = wanted.partition(&:exact)
           hits = exact.filter_map { |aim| hit(aim) }
           hits += loose.filter_map { |aim| shown(aim) || hit(aim) }
@@ -68,25 +72,42 @@ module UpTack
         # What no point of a rule tells of: its settings, and small mistakes in its formulas.
         def more(rules, chosen, seen)
           kept = chosen.to_h { |each| [each.trial, true] }.compare_by_identity
-          contrasts = Contrasts.new(@table, Assignments.new(@table, @base, seen), ->(way, lasting) { lasting ? play_later(way, seen) : play(way) })
+          contrasts =
+            Contrasts.new(
+              @table,
+              Assignments.new(@table, @base, seen),
+              ->(way, lasting) { lasting ? play_later(way, seen) : play(way) }
+            )
           histories = Histories.new(@table, @base, @scene, @base.solver(@table, seen), seen)
-          hits = rules.flat_map do |rule|
-            told = first_showing(histories.of(rule, by_point(rule)))
-            shown = @by_rule[rule.id].select { |played| kept.key?(played.trial) }
-            (told + contrasts.of(rule, shown + told.map(&:last))).map { |words, played| [beyond(rule, words), played] }
+          hits =
+            rules.flat_map do |rule|
+              told = first_showing(histories.of(rule, by_point(rule)))
+              shown = @by_rule[rule.id].select { |played| kept.key?(played.trial) }
+              (told + contrasts.of(rule, shown + told.map(&:last))).map do |words, played|
+                [beyond(rule, words), played]
+              end
+            end
+          by_played(hits.reject { |_, played| kept.key?(played.trial) }).map do |played, group|
+            candidate(played, group)
           end
-          by_played(hits.reject { |_, played| kept.key?(played.trial) }).map { |played, group| candidate(played, group) }
         end
 
         # Changes that come to a record that was saved before; where it could not be saved as it should be
         # then, it is with what lets the other rules pass it.
         def play_later(way, seen)
           played = play(way, lasting: true)
-          refused = played&.trial&.moments&.find { |moment| moment.act&.fetch("do") == "save" && moment.state == "refused" && moment.outcome }
+          refused =
+            played&.trial&.moments&.find do |moment|
+              moment.act&.fetch("do") == "save" && moment.state == "refused" && moment.outcome
+            end
           return played unless refused && way["first"]
 
           solver = @base.solver(@table, seen)
-          first = refused.outcome.refusals.reduce(way["first"]) { |kept, refusal| kept.merge(passing(refusal, kept, solver, seen)) }
+          first =
+            refused
+              .outcome
+              .refusals
+              .reduce(way["first"]) { |kept, refusal| kept.merge(passing(refusal, kept, solver, seen)) }
           (first == way["first"]) ? played : play(way.merge("first" => first), lasting: true)
         end
 
@@ -101,25 +122,43 @@ module UpTack
 
         # What is told in the same words are several ways to show one thing: the first that does.
         def first_showing(histories)
-          histories.group_by(&:first).filter_map do |words, all|
-            found = all.lazy.filter_map { |_, script| played(script) }
-            first = found.find { |played| played.trial.last.state == "refused" } || found.first
-            first && [words, first]
-          end
+          histories
+            .group_by(&:first)
+            .filter_map do |words, all|
+              found = all.lazy.filter_map { |_, script| played(script) }
+              first = found.find { |played| played.trial.last.state == "refused" } || found.first
+              first && [words, first]
+            end
         end
 
         def by_point(rule)
-          cleanest = @by_rule[rule.id].select(&:way).sort_by.with_index { |played, index| [refusals(played).count { |each| each.rule != rule.id }, index] }
-          cleanest.each_with_object({}) { |played, found| played.points[rule.id].each { |point| found[point] ||= played } }
+          cleanest =
+            @by_rule[rule.id]
+              .select(&:way)
+              .sort_by
+              .with_index { |played, index| [refusals(played).count { |each| each.rule != rule.id }, index] }
+          cleanest.each_with_object({}) do |played, found|
+            played.points[rule.id].each { |point| found[point] ||= played }
+          end
         end
 
         def beyond(rule, words)
-          Targets::Aim.new(rule: rule, words: Targets.titled(rule, @table, words), ways: [], exact: true, again: false, lasting: false)
+          Targets::Aim.new(
+            rule: rule,
+            words: Targets.titled(rule, @table, words),
+            ways: [],
+            exact: true,
+            again: false,
+            lasting: false
+          )
         end
 
         # What was played for an edge shows much else, too.
         def shown(aim)
-          found = @played.each_value.find { |played| shows?(aim, played) && (refusals(played).map(&:rule) - [aim.rule.id]).empty? }
+          found =
+            @played.each_value.find do |played|
+              shows?(aim, played) && (refusals(played).map(&:rule) - [aim.rule.id]).empty?
+            end
           found && [aim, found]
         end
 
@@ -127,12 +166,15 @@ module UpTack
         # before, or between two.
         # @return [Array(Targets::Aim, Played)]
         def hit(aim)
-          aim.ways.first(WAYS).each do |way|
-            scenes(aim).each do |options|
-              played = play(way, **options)
-              return [aim, alone(aim, way, options, played)] if played && shows?(aim, played)
+          aim
+            .ways
+            .first(WAYS)
+            .each do |way|
+              scenes(aim).each do |options|
+                played = play(way, **options)
+                return aim, alone(aim, way, options, played) if played && shows?(aim, played)
+              end
             end
-          end
           nil
         end
 
@@ -199,16 +241,27 @@ module UpTack
         STAGES = %w[validate mask fill calculate number log tidy default].freeze
 
         def ordered(chosen)
-          chosen.sort_by.with_index { |each, index| [each.mere ? 1 : 0, STAGES.index(each.stage) || STAGES.length, index] }
+          chosen.sort_by.with_index do |each, index|
+            [each.mere ? 1 : 0, STAGES.index(each.stage) || STAGES.length, index]
+          end
         end
 
-        def by_played(hits) = hits.each_with_object({}.compare_by_identity) { |(aim, played), groups| (groups[played] ||= []) << aim }
+        def by_played(hits) =
+          hits.each_with_object({}.compare_by_identity) { |(aim, played), groups| (groups[played] ||= []) << aim }
+
         def place(aim) = [aim.rule.id, aim.point.key]
 
         def candidate(played, aims)
           points = played.points.flat_map { |rule, keys| keys.map { |key| [rule, key] } }.to_set
           words = aims.map(&:words).uniq { |each| each.delete("“”") }
-          Candidate.new(words: words, script: played.script, trial: played.trial, points: points, stage: aims.first.rule.stage, mere: aims.none?(&:point))
+          Candidate.new(
+            words: words,
+            script: played.script,
+            trial: played.trial,
+            points: points,
+            stage: aims.first.rule.stage,
+            mere: aims.none?(&:point)
+          )
         end
       end
     end

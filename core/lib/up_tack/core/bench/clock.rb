@@ -17,7 +17,10 @@ module UpTack
 
           moments = conventions.moments(Calendar.day(year, month, day), DayTime.of(hour, minute))
           # An hour that the clocks leave out is taken for that which follows.
-          moments = conventions.moments(Calendar.day(year, month, day), DayTime.of((hour + 1) % 24, minute)) if moments.empty?
+          if moments.empty?
+            moments =
+              conventions.moments(Calendar.day(year, month, day), DayTime.of((hour + 1) % 24, minute))
+          end
           moments.empty? ? nil : new(moments.first.first, conventions)
         end
 

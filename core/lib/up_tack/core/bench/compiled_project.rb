@@ -51,13 +51,23 @@ module UpTack
         # @return [Array<String>] keys of the calculated fields of a table whose values
         #   follow from other records too
         def crossing(key)
-          (@crossing ||= {})[key] ||= project.upkeep.calculations.select { |each| each.table.key == key && !each.rule.once? && crosses?(each) }.map { |each| each.field.key }
+          (@crossing ||= {})[key] ||= project
+            .upkeep
+            .calculations
+            .select { |each| each.table.key == key && !each.rule.once? && crosses?(each) }
+            .map { |each| each.field.key }
         end
 
         private
 
         def crosses?(calculation)
-          calculation.formula.references.any? { |each| each.steps.any? || ((inner = project.upkeep.calculation(each.table, each.key)) && inner.place != calculation.place && crosses?(inner)) }
+          calculation.formula.references.any? do |each|
+            each.steps.any? ||
+              (
+                (inner = project.upkeep.calculation(each.table, each.key)) && inner.place != calculation.place &&
+                  crosses?(inner)
+              )
+          end
         end
       end
     end

@@ -13,9 +13,10 @@ module UpTack
         # @return [Hash{String=>Object}] raw input by field key
         def of(table, values)
           numbered = table.rules.grep(Rules::Number).map(&:field)
-          table.fields.reject { |field| table.given?(field.key) || numbered.include?(field.key) || values[field.key].nil? }.to_h do |field|
-            [field.key, field.values.dump(values[field.key])]
-          end
+          table
+            .fields
+            .reject { |field| table.given?(field.key) || numbered.include?(field.key) || values[field.key].nil? }
+            .to_h { |field| [field.key, field.values.dump(values[field.key])] }
         end
       end
     end

@@ -13,18 +13,27 @@ module UpTack
           tables.each do |key|
             next unless ground.project.table(key)
 
-            ground.plan(key).turns.values.flatten.grep(Rules::Number::Compiled).each { |rule| note_rule(rule, key, world, counters) }
+            ground
+              .plan(key)
+              .turns
+              .values
+              .flatten
+              .grep(Rules::Number::Compiled)
+              .each { |rule| note_rule(rule, key, world, counters) }
           end
         end
 
         def note_rule(rule, key, world, counters)
-          world.present(key).each do |id, values|
-            number = values[rule.field.key] or next
-            evaluation = Expression::Evaluation.new(values: values, old: values, context: world.context, is_new: false, id: id)
-            series, count = rule.told(evaluation, Values.show(number))
-            counters.keep(rule.counting(series || ""), count, Values.show(number))
-            counters.settle(id)
-          end
+          world
+            .present(key)
+            .each do |id, values|
+              number = values[rule.field.key] or next
+              evaluation =
+                Expression::Evaluation.new(values: values, old: values, context: world.context, is_new: false, id: id)
+              series, count = rule.told(evaluation, Values.show(number))
+              counters.keep(rule.counting(series || ""), count, Values.show(number))
+              counters.settle(id)
+            end
         end
       end
     end

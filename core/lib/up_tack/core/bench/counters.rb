@@ -18,7 +18,9 @@ module UpTack
         # @return [Integer]
         def next(counting)
           from = @next[[counting.field, counting.series]] || @beneath&.next(counting) || counting.start
-          @taken.reduce(from) { |count, (other, taken, _)| (taken && other == counting) ? [count, taken + counting.step].max : count }
+          @taken.reduce(from) do |count, (other, taken, _)|
+            (taken && other == counting) ? [count, taken + counting.step].max : count
+          end
         end
 
         # @return [Integer, Symbol, nil]

@@ -38,7 +38,11 @@ module UpTack
         # @return [Coverage]
         def self.of_results(project, results)
           passed, other = results.partition { |result| result.state == "passed" }
-          new(project, passed.to_h { |result| [result.proof.id, result.seen] }, other.flat_map { |result| result.differences.flat_map(&:rules) })
+          new(
+            project,
+            passed.to_h { |result| [result.proof.id, result.seen] },
+            other.flat_map { |result| result.differences.flat_map(&:rules) }
+          )
         end
 
         # @return [Array<Covered>] one for each rule, in the order of tables and rules
@@ -49,14 +53,23 @@ module UpTack
 
         private
 
-        def speaking = @speaking ||= @project.tables.flat_map { |table| table.proofs.map { |proof| [proof.id, proof.speaks_of(table)] } }.to_h
+        def speaking =
+          @speaking ||=
+            @project.tables.flat_map { |table| table.proofs.map { |proof| [proof.id, proof.speaks_of(table)] } }.to_h
 
         def covered(rule, table)
           points = CoverageTargets.of(rule, table)
           keys = points.map(&:key)
           proofs = @seen.select { |_, rules| rules.key?(rule.id) }
           standing = proofs.keys.select { |id| speaking.fetch(id, []).include?(rule.id) }
-          Covered.new(rule: rule, table: table, points: points, seen: proofs.values.flat_map { |rules| rules[rule.id] }.uniq & keys, proofs: standing.empty? ? proofs.keys : standing, broken: @broken.include?(rule.id))
+          Covered.new(
+            rule: rule,
+            table: table,
+            points: points,
+            seen: proofs.values.flat_map { |rules| rules[rule.id] }.uniq & keys,
+            proofs: standing.empty? ? proofs.keys : standing,
+            broken: @broken.include?(rule.id)
+          )
         end
       end
     end

@@ -32,7 +32,12 @@ module UpTack
 
         # @return [Array<Point>]
         def all
-          own = @rule.outcomes(@table).map { |key, words, marks| Point.new(key: key, words: words, notes: marks.map { |mark| [@rule.id, *mark] }) }
+          own =
+            @rule
+              .outcomes(@table)
+              .map do |key, words, marks|
+                Point.new(key: key, words: words, notes: marks.map { |mark| [@rule.id, *mark] })
+              end
           own + @rule.formula_parts.flat_map { |part, text| in_formula(part, text) }
         end
 
@@ -41,15 +46,29 @@ module UpTack
         def in_formula(part, text)
           tree = Expression.parse(text)
           found = (CONDITIONS.include?(part) && !@rule.is_a?(Rules::State)) ? whole(part, text, tree) : []
-          walk(tree, @table.scope) { |node, scope, inside| found.concat(at(node, scope, part, text).each { |point| point.inside = inside }) }
+          walk(tree, @table.scope) do |node, scope, inside|
+            found.concat(at(node, scope, part, text).each { |point| point.inside = inside })
+          end
           found
         end
 
         # A condition that is one comparison has its sides, and needs nothing more.
         def whole(part, text, tree)
-          return [] if [Nodes::Comparison, Nodes::Range, Nodes::Membership, Nodes::BlankTest, Nodes::Literal].any? { |kind| tree.is_a?(kind) }
+          if [Nodes::Comparison, Nodes::Range, Nodes::Membership, Nodes::BlankTest, Nodes::Literal].any? { |kind|
+               tree.is_a?(kind)
+             }
+            return []
+          end
 
-          %w[yes no].map { |answer| point("#{part} #{answer}", "#{say(tree, @table.scope)}: #{answer}", [text, "all", nil, answer], tree, part) }
+          %w[yes no].map do |answer|
+            point(
+              "#{part} #{answer}",
+              "#{say(tree, @table.scope)}: #{answer}",
+              [text, "all", nil, answer],
+              tree,
+              part
+            )
+          end
         end
 
         def walk(node, scope, inside = nil, &block)
@@ -68,12 +87,20 @@ module UpTack
 
         def at(node, scope, part, text)
           case node
-          when Nodes::Comparison then compared(node, node.left, node.right, scope, part, text)
-          when Nodes::Range then [node.low, node.high].flat_map { |limit| compared(limit, node.value, limit, scope, part, text) }
-          when Nodes::Membership then among(node, scope, part, text)
-          when Nodes::BlankTest then %w[blank filled].map { |side| branch(node, "#{say(node.value, scope)} is #{side}", side, part, text) }
-          when Nodes::Conditional then {"then" => "so", "else" => "not so"}.map { |side, words| branch(node, "#{say(node.condition, scope)}: #{words}", side, part, text) }
-          else []
+          when Nodes::Comparison
+            compared(node, node.left, node.right, scope, part, text)
+          when Nodes::Range
+            [node.low, node.high].flat_map { |limit| compared(limit, node.value, limit, scope, part, text) }
+          when Nodes::Membership
+            among(node, scope, part, text)
+          when Nodes::BlankTest
+            %w[blank filled].map { |side| branch(node, "#{say(node.value, scope)} is #{side}", side, part, text) }
+          when Nodes::Conditional
+            {"then" => "so", "else" => "not so"}.map do |side, words|
+              branch(node, "#{say(node.condition, scope)}: #{words}", side, part, text)
+            end
+          else
+            []
           end
         end
 
@@ -82,13 +109,32 @@ module UpTack
           return sides(place, one, other, part, text, without: impossible(left, right)) if ordered?(left, right, scope)
 
           notes = ->(sides) { sides.map { |side| [text, place.from, place.to, side] } }
-          [["on", "#{one} is #{other}", %w[on]], ["off", "#{one} is something else than #{other}", %w[below above]]].map do |key, words, marks|
-            Point.new(key: "#{part} #{place.from} #{key}", words: words, notes: notes.call(marks), node: place, part: part)
+          [
+            ["on", "#{one} is #{other}", %w[on]],
+            ["off", "#{one} is something else than #{other}", %w[below above]]
+          ].map do |key, words, marks|
+            Point.new(
+              key: "#{part} #{place.from} #{key}",
+              words: words,
+              notes: notes.call(marks),
+              node: place,
+              part: part
+            )
           end
         end
 
         def sides(place, one, other, part, text, without: [])
-          SIDES.except(*without).map { |side, words| Point.new(key: "#{part} #{place.from} #{side}", words: "#{one} #{words} #{other}", notes: [[text, place.from, place.to, side]], node: place, part: part) }
+          SIDES
+            .except(*without)
+            .map do |side, words|
+              Point.new(
+                key: "#{part} #{place.from} #{side}",
+                words: "#{one} #{words} #{other}",
+                notes: [[text, place.from, place.to, side]],
+                node: place,
+                part: part
+              )
+            end
         end
 
         # Nothing is counted less often than not at all.
@@ -102,7 +148,10 @@ module UpTack
 
         def among(node, scope, part, text)
           value = say(node.value, scope)
-          options = node.options.each_with_index.map { |option, index| branch(node, "#{value} is #{say(option, scope)}", "option #{index + 1}", part, text) }
+          options =
+            node.options.each_with_index.map do |option, index|
+              branch(node, "#{value} is #{say(option, scope)}", "option #{index + 1}", part, text)
+            end
           options << branch(node, "#{value} is none of them", "none", part, text)
         end
 
@@ -117,8 +166,12 @@ module UpTack
           Expression::Checker.new(scope).check(node, expecting: nil)
         end
 
-        def branch(node, words, side, part, text) = point("#{part} #{node.from} #{side}", words, [text, node.from, node.to, side], node, part)
-        def point(key, words, note, node, part) = Point.new(key: key, words: words, notes: [note], node: node, part: part)
+        def branch(node, words, side, part, text) =
+          point("#{part} #{node.from} #{side}", words, [text, node.from, node.to, side], node, part)
+
+        def point(key, words, note, node, part) =
+          Point.new(key: key, words: words, notes: [note], node: node, part: part)
+
         def say(node, scope) = node.accept(Expression::Words.new(scope))
       end
     end

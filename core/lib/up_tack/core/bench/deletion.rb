@@ -18,12 +18,27 @@ module UpTack
         # @return [Array<String>] why it can't be deleted; empty when it was
         def call(table, id, &clear)
           gone = along(table, id)
-          locked = gone.flat_map { |design, number| Save::Deleting.reasons(design, number, @world.find(design.key, number) || {}, @world.context) }
+          locked =
+            gone.flat_map do |design, number|
+              Save::Deleting.reasons(design, number, @world.find(design.key, number) || {}, @world.context)
+            end
           return locked if locked.any?
 
-          staying = gone.flat_map { |design, number| linking(design, number) }.reject { |design, other, _| gone.include?([design, other]) }
-          refused, loose = staying.reject { |_, _, field| field.on_delete == "delete" }.partition { |_, _, field| field.on_delete == "refuse" }
-          return refused.map { |design, other, field| "#{@world.title(design.key, other)} in #{design.label} has it as #{field.label}." } if refused.any?
+          staying =
+            gone
+              .flat_map { |design, number| linking(design, number) }
+              .reject { |design, other, _| gone.include?([design, other]) }
+          refused, loose =
+            staying
+              .reject { |_, _, field| field.on_delete == "delete" }
+              .partition { |_, _, field| field.on_delete == "refuse" }
+          if refused.any?
+            return (
+              refused.map do |design, other, field|
+                "#{@world.title(design.key, other)} in #{design.label} has it as #{field.label}."
+              end
+            )
+          end
 
           reasons = loose.flat_map { |design, other, field| clear.call(design, other, field) }
           return reasons if reasons.any?
@@ -37,11 +52,20 @@ module UpTack
         # @return [Array<Array(Table, Integer)>] the record and all that go along with it
         def along(table, id)
           found = [[table, id]]
-          found.each { |design, number| linking(design, number).each { |other, each, field| found << [other, each] if field.on_delete == "delete" && !found.include?([other, each]) } }
+          found.each do |design, number|
+            linking(design, number).each do |other, each, field|
+              found << [other, each] if field.on_delete == "delete" && !found.include?([other, each])
+            end
+          end
         end
 
         def linking(table, id)
-          table.neighbours.links_to(table.key).flat_map { |other, field| @world.having(other.key, {field.key => id}).map { |number| [other, number, field] } }
+          table
+            .neighbours
+            .links_to(table.key)
+            .flat_map do |other, field|
+              @world.having(other.key, {field.key => id}).map { |number| [other, number, field] }
+            end
         end
       end
     end

@@ -51,7 +51,12 @@ module UpTack
           end
           stored = row["id"] && @world.find(group.table, row["id"]) && @world.complete(group.table, row["id"])
           typed = (row["values"] || {}).except(group.link).merge(group.link => above)
-          outcome = Save.call(@ground.plan(group.table), Save::Draft.new(typed: typed, stored: stored, id: stored && row["id"], live: live), context)
+          outcome =
+            Save.call(
+              @ground.plan(group.table),
+              Save::Draft.new(typed: typed, stored: stored, id: stored && row["id"], live: live),
+              context
+            )
           @world.write(group.table, (live || stored) ? id : nil, outcome.values)
           outcome
         end

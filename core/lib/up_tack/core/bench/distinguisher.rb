@@ -52,7 +52,14 @@ module UpTack
         end
 
         def play(script)
-          script && Trial.new(@ground, @table.key, Script.from(script), clock: Clock.at(script["at"], @ground.project.conventions), trace: false).play
+          script &&
+            Trial.new(
+              @ground,
+              @table.key,
+              Script.from(script),
+              clock: Clock.at(script["at"], @ground.project.conventions),
+              trace: false
+            ).play
         end
 
         # @return [Found, nil]
@@ -70,7 +77,10 @@ module UpTack
         def scripts(rule, mutant)
           scenes = Scenes.new(@table, @base, @scene, rule, @seen)
           ways = @assignments.of(rule, mutant.plain && Rules.from(mutant.plain))
-          Scenes::ALL.lazy.flat_map { |scene| ways.lazy.flat_map { |way| [scenes.script(scene, way)].flatten.compact } }.uniq
+          Scenes::ALL
+            .lazy
+            .flat_map { |scene| ways.lazy.flat_map { |way| [scenes.script(scene, way)].flatten.compact } }
+            .uniq
         end
       end
     end

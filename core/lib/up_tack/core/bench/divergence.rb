@@ -18,10 +18,17 @@ module UpTack
           index = (0...[good.length, now.length].max).find { |place| good[place] != now[place] } or return
           before, after = good[index], now[index]
           # A step that is missing is told by itself, not by what happens to stand in its place.
-          after = nil if before && after && place(before) != place(after) && now.none? { |step| place(step) == place(before) }
+          after = nil if before && after && place(before) != place(after) &&
+            now.none? { |step| place(step) == place(before) }
           before = nil if before && after && place(before) != place(after)
           step = after || before
-          Found.new(stage: step[0], field: step[1], rule: step[2], was: before && words(before), now: after && words(after))
+          Found.new(
+            stage: step[0],
+            field: step[1],
+            rule: step[2],
+            was: before && words(before),
+            now: after && words(after)
+          )
         end
 
         def place(step) = step.first(3)

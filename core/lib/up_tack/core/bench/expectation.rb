@@ -57,7 +57,9 @@ module UpTack
           design = table.field(field.to_s)
           return plain unless design && %w[value logged].include?(what)
 
-          plain.to_h { |part, value| [part, (%w[is before after].include?(part) && value.is_a?(String)) ? kept(design, value, reading) : value] }
+          plain.to_h do |part, value|
+            [part, (%w[is before after].include?(part) && value.is_a?(String)) ? kept(design, value, reading) : value]
+          end
         end
 
         # @param trial [Trial] that was played
@@ -66,8 +68,26 @@ module UpTack
         def verdict(trial, table)
           moment = plain["act"] ? trial.moments[plain["act"].to_i - 1] : trial.last
           judge = ExpectationMatcher.new(trial, table, moment)
-          return Verdict.new(met: false, expected: judge.telling.of(self), actual: "the script has no act #{plain["act"]}", field: field) unless moment
-          return Verdict.new(met: false, expected: judge.telling.of(self), actual: "there is no field `#{field}` any more", field: field) if field && table.field(field).nil?
+          unless moment
+            return (
+              Verdict.new(
+                met: false,
+                expected: judge.telling.of(self),
+                actual: "the script has no act #{plain["act"]}",
+                field: field
+              )
+            )
+          end
+          if field && table.field(field).nil?
+            return (
+              Verdict.new(
+                met: false,
+                expected: judge.telling.of(self),
+                actual: "there is no field `#{field}` any more",
+                field: field
+              )
+            )
+          end
 
           judge.of(self)
         end

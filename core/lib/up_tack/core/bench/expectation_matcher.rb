@@ -7,8 +7,14 @@ module UpTack
       class ExpectationMatcher
         # What a state says: which part of a field's state, and whether it is so.
         STATES = {
-          "shown" => [:shown, true], "hidden" => [:shown, false], "open" => [:enabled, true], "closed" => [:enabled, false],
-          "required" => [:required, true], "optional" => [:required, false], "read_only" => [:read_only, true], "writable" => [:read_only, false]
+          "shown" => [:shown, true],
+          "hidden" => [:shown, false],
+          "open" => [:enabled, true],
+          "closed" => [:enabled, false],
+          "required" => [:required, true],
+          "optional" => [:required, false],
+          "read_only" => [:read_only, true],
+          "writable" => [:read_only, false]
         }.freeze
 
         # @return [Telling]
@@ -28,7 +34,13 @@ module UpTack
         # @return [Expectation::Verdict]
         def of(expectation)
           met, actual = send(expectation.what, expectation.plain)
-          Expectation::Verdict.new(met: met, expected: telling.of(expectation), actual: actual, field: expectation.field || expectation.plain["after"], rules: rules(expectation))
+          Expectation::Verdict.new(
+            met: met,
+            expected: telling.of(expectation),
+            actual: actual,
+            field: expectation.field || expectation.plain["after"],
+            rules: rules(expectation)
+          )
         end
 
         # The same without words, for whoever runs proofs by the thousand.
@@ -37,8 +49,11 @@ module UpTack
         def met?(expectation)
           plain = expectation.plain
           case expectation.what
-          when "saved" then %w[saved back].include?(@moment.state)
-          when "value" then !outcome.nil? && !outcome.unreadable.key?(plain["field"]) && Values.dump(outcome.values[plain["field"]]) == plain["is"]
+          when "saved"
+            %w[saved back].include?(@moment.state)
+          when "value"
+            !outcome.nil? && !outcome.unreadable.key?(plain["field"]) &&
+              Values.dump(outcome.values[plain["field"]]) == plain["is"]
           when "state"
             part, wanted = STATES.fetch(plain["is"]) { return false }
             @trial.states.fetch(plain["field"])[part] == wanted
@@ -58,7 +73,10 @@ module UpTack
 
         private
 
-        def refused_by = " #{refusals.map { |each| each.rule ? "by #{telling.rule(each.rule)}" : "at #{telling.label(each.field)}" }.uniq.join(" and ")}"
+        def refused_by
+          by = refusals.map { |each| each.rule ? "by #{telling.rule(each.rule)}" : "at #{telling.label(each.field)}" }
+          " #{by.uniq.join(" and ")}"
+        end
 
         # @return [Array<String>] the rules that an expectation speaks of
         def rules(expectation)
@@ -72,9 +90,13 @@ module UpTack
           return [false, came_out] unless @moment.state == "refused"
           return [plain["message"].nil? || @moment.message.include?(plain["message"]), came_out] if @moment.message
 
-          meant = refusals.select { |each| (plain["rule"].nil? || each.rule == plain["rule"]) && (plain["field"].nil? || each.field == plain["field"]) }
-          return [false, came_out] if meant.empty?
-          return [true, came_out] if plain["message"].nil? || meant.any? { |each| each.message == plain["message"] }
+          meant =
+            refusals.select do |each|
+              (plain["rule"].nil? || each.rule == plain["rule"]) &&
+                (plain["field"].nil? || each.field == plain["field"])
+            end
+          return false, came_out if meant.empty?
+          return true, came_out if plain["message"].nil? || meant.any? { |each| each.message == plain["message"] }
 
           [false, "#{came_out} with “#{meant.first.message}”"]
         end
@@ -96,7 +118,10 @@ module UpTack
         end
 
         def logged(plain)
-          change = changes(plain["field"]).find { |each| same?(plain, "before", each.before) && same?(plain, "after", each.after) }
+          change =
+            changes(plain["field"]).find do |each|
+              same?(plain, "before", each.before) && same?(plain, "after", each.after)
+            end
           [!change.nil?, logged_words(plain["field"])]
         end
 
@@ -104,7 +129,10 @@ module UpTack
 
         def number(plain)
           text = outcome && Values.show(outcome.values[plain["field"]])
-          [!text.to_s.empty? && Masks.read(plain["fits"].to_s).fits?(text), text.to_s.empty? ? "it has no number" : "the number is #{text}"]
+          [
+            !text.to_s.empty? && Masks.read(plain["fits"].to_s).fits?(text),
+            text.to_s.empty? ? "it has no number" : "the number is #{text}"
+          ]
         rescue Masks::Invalid
           [false, "the expected mask can't be read"]
         end
@@ -128,7 +156,10 @@ module UpTack
           found = changes(key)
           return "nothing was logged of #{telling.label(key)}" if found.empty?
 
-          found.map { |change| "#{telling.value(key, Values.dump(change.before))} → #{telling.value(key, Values.dump(change.after))}" }.join(", ")
+          found.map { |change|
+            "#{telling.value(key, Values.dump(change.before))} " \
+            "→ #{telling.value(key, Values.dump(change.after))}"
+          }.join(", ")
         end
       end
     end

@@ -50,7 +50,12 @@ module UpTack
           step = source.steps.last
           other = @table.neighbours.tables.fetch(step.table)
           one = counted(node, other)
-          all = (node.name == "count") ? Array.new((limit + sign).clamp(0, MOST_CHILDREN).to_i) { one } : valued(source, other, one, limit, sign)
+          all =
+            if node.name == "count"
+              Array.new((limit + sign).clamp(0, MOST_CHILDREN).to_i) { one }
+            else
+              valued(source, other, one, limit, sign)
+            end
           all.empty? ? [] : [{"children" => [step.table, step.key, *all]}]
         end
 

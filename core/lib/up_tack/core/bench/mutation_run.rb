@@ -50,7 +50,8 @@ module UpTack
         private
 
         # Another field may be one that waits for this one, which nobody could save.
-        def circle?(project) = !project.upkeep.circle.nil? || Design::CircleCheck.new(project.table(@table.key)).problems.any?
+        def circle?(project) =
+          !project.upkeep.circle.nil? || Design::CircleCheck.new(project.table(@table.key)).problems.any?
 
         # The proofs that show a rule, those first that show what few others do; then all others, for a
         # rule that does nothing where it should may do something with a mistake in it.
@@ -58,7 +59,8 @@ module UpTack
           (@telling ||= {})[rule.id] ||= begin
             shown, others = @proofs.partition { |_, seen| seen.key?(rule.id) }
             often = shown.flat_map { |_, seen| seen[rule.id] }.tally
-            shown = shown.sort_by.with_index { |(_, seen), index| [-seen[rule.id].sum { |key| 1.0 / often[key] }, index] }
+            shown =
+              shown.sort_by.with_index { |(_, seen), index| [-seen[rule.id].sum { |key| 1.0 / often[key] }, index] }
             (shown + others).map(&:first)
           end
         end

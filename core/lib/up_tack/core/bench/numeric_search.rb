@@ -28,7 +28,9 @@ module UpTack
 
         # What a calculated field is worked out from.
         def roots(key)
-          (Analysis::Order.through([key], [], @table) - [key]).select { |each| !@table.given?(each) && %w[number date time moment].include?(@table.field(each)&.type) }
+          (Analysis::Order.through([key], [], @table) - [key]).select do |each|
+            !@table.given?(each) && %w[number date time moment].include?(@table.field(each)&.type)
+          end
         end
 
         # Two looks tell how fast a field moves the difference; then it is set so that the

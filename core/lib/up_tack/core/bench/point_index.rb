@@ -9,7 +9,9 @@ module UpTack
         def initialize(project)
           @exact = Hash.new { |hash, note| hash[note] = [] }
           @read = Hash.new { |hash, note| hash[note] = [] }
-          project.tables.each { |table| table.rules.each { |rule| CoverageTargets.of(rule, table).each { |point| enter(rule, point) } } }
+          project.tables.each do |table|
+            table.rules.each { |rule| CoverageTargets.of(rule, table).each { |point| enter(rule, point) } }
+          end
         end
 
         # @param notes [Enumerable<Array>] those of a Probe

@@ -47,8 +47,16 @@ module UpTack
         def notes
           found = Set.new
           @rules.each { |rule, marks| marks.each_key { |mark| found << [rule, *mark] } }
-          @places.each { |rule, places| places.each { |place, all| all.each_key { |what| found << [rule, place.text, place.from, place.to, what] } } }
-          @results.each { |rule, texts| texts.each { |text, values| values.each_key { |value| found << [rule, text, "all", nil, ANSWERS.fetch(value)] } } }
+          @places.each do |rule, places|
+            places.each do |place, all|
+              all.each_key { |what| found << [rule, place.text, place.from, place.to, what] }
+            end
+          end
+          @results.each do |rule, texts|
+            texts.each do |text, values|
+              values.each_key { |value| found << [rule, text, "all", nil, ANSWERS.fetch(value)] }
+            end
+          end
           found
         end
       end

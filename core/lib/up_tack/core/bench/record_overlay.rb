@@ -57,7 +57,8 @@ module UpTack
         # @return [Array<Integer>]
         def named(table, text)
           folded = Expression::Text.folded(text)
-          beneath(table, @beneath.named(table, text)) + present(table).select { |id, _| Expression::Text.folded(title(table, id)) == folded }.map(&:first)
+          beneath(table, @beneath.named(table, text)) +
+            present(table).select { |id, _| Expression::Text.folded(title(table, id)) == folded }.map(&:first)
         end
 
         # @return [Integer]

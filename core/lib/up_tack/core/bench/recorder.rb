@@ -37,7 +37,8 @@ module UpTack
 
         def named(table, text) = @records.named(table, text).each { |id| find(table, id) }
 
-        def having(table, values, regard_case: false) = @records.having(table, values, regard_case: regard_case).each { |id| find(table, id) }
+        def having(table, values, regard_case: false) =
+          @records.having(table, values, regard_case: regard_case).each { |id| find(table, id) }
 
         def context=(context)
           @records.context = context if @records.respond_to?(:context=)
@@ -46,11 +47,23 @@ module UpTack
         # @return [Hash{String=>Hash{String=>Hash{String=>Object}}}] plain values by table
         #   and number, without what is worked out and what is blank
         def plain
-          @seen.reject { |_, all| all.empty? }.to_h do |key, all|
-            table = @project.table(key)
-            fields = table.fields.reject { |field| table.worked_out?(field.key) }
-            [key, all.sort.to_h { |id, values| [id.to_s, fields.reject { |field| values[field.key].nil? }.to_h { |field| [field.key, field.values.dump(values[field.key])] }] }]
-          end
+          @seen
+            .reject { |_, all| all.empty? }
+            .to_h do |key, all|
+              table = @project.table(key)
+              fields = table.fields.reject { |field| table.worked_out?(field.key) }
+              [
+                key,
+                all.sort.to_h do |id, values|
+                  [
+                    id.to_s,
+                    fields
+                      .reject { |field| values[field.key].nil? }
+                      .to_h { |field| [field.key, field.values.dump(values[field.key])] }
+                  ]
+                end
+              ]
+            end
         end
 
         private

@@ -29,10 +29,19 @@ module UpTack
         def call(table, proof)
           probe = Probe.new
           played, missed = held(table, proof, probe: probe, trace: :brief)
-          return Result.new(proof: proof, table: table, state: "unfit", differences: missed, steps: [], seen: {}) unless played
+          unless played
+            return Result.new(proof: proof, table: table, state: "unfit", differences: missed, steps: [], seen: {})
+          end
 
           played.look # what is evaluated for the form counts as well
-          Result.new(proof: proof, table: table, state: missed.empty? ? "passed" : "broken", differences: missed, steps: Run.steps(played), seen: seen(probe))
+          Result.new(
+            proof: proof,
+            table: table,
+            state: missed.empty? ? "passed" : "broken",
+            differences: missed,
+            steps: Run.steps(played),
+            seen: seen(probe)
+          )
         end
 
         # The same in short, for whoever asks only whether it comes out as it must.
@@ -44,7 +53,7 @@ module UpTack
         def passes?(table, proof)
           played = trial(table, proof, trace: false)
           !played.is_a?(String) && proof.expectations.all? { |each| each.met?(played, table) }
-        rescue StandardError # rubocop:disable Style/RescueStandardError -- whatever it is, it does not come out as it must
+        rescue => _error # whatever it is, it does not come out as it must
           false
         end
 
@@ -52,10 +61,14 @@ module UpTack
         # @return [Trial, String] played; a sentence where it can't be
         def trial(table, proof, probe: nil, trace: true)
           script = Script.from(proof.script)
-          clock = Clock.at(script.at, @ground.project.conventions) or return "There is no such day and hour: #{script.at}."
+          clock = Clock.at(script.at, @ground.project.conventions) or
+            return "There is no such day and hour: #{script.at}."
           return "The form that it was typed in is no longer there." if script.form && table.form(script.form).nil?
 
-          return "The record that it begins with is not among its own." if script.start["record"] && script.start["from"] != "new" && !(script.records[table.key] || {}).key?(script.start["record"].to_s)
+          if script.start["record"] && script.start["from"] != "new" &&
+              !(script.records[table.key] || {}).key?(script.start["record"].to_s)
+            return "The record that it begins with is not among its own."
+          end
 
           Trial.new(@ground, table.key, script, clock: clock, probe: probe, trace: trace).play
         rescue ArgumentError, TypeError, KeyError, FloatDomainError => e
@@ -66,7 +79,15 @@ module UpTack
         # @return [Array<Array>] the steps of all its saves, plain, without what merely
         #   passed over
         def self.steps(trial)
-          trial.moments.filter_map(&:outcome).flat_map { |outcome| outcome.steps.reject { |step| step.result == "skipped" }.map { |step| [step.stage, step.key, step.rule, step.result, step.before, step.after] } }
+          trial
+            .moments
+            .filter_map(&:outcome)
+            .flat_map do |outcome|
+              outcome
+                .steps
+                .reject { |step| step.result == "skipped" }
+                .map { |step| [step.stage, step.key, step.rule, step.result, step.before, step.after] }
+            end
         end
 
         # @param probe [Probe]
@@ -83,7 +104,7 @@ module UpTack
           return [nil, [unfit(played)]] if played.is_a?(String)
 
           [played, proof.expectations.map { |each| each.verdict(played, table) }.reject(&:met)]
-        rescue StandardError => e # rubocop:disable Style/RescueStandardError -- whatever it is
+        rescue => e
           [nil, [unfit("Something in it can't be worked out: #{e.message.lines.first.to_s.strip[0, 200]}.")]]
         end
 

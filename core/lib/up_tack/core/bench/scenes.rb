@@ -7,7 +7,27 @@ module UpTack
       # same changes of the base record.
       class Scenes
         # In the order in which they are tried.
-        ALL = %i[typed changed back standing touched moved passed twice another twice_passed beside copied by_hand refilled as_clerk as_builder later again_later half].freeze
+        ALL = %i[
+          typed
+          changed
+          back
+          standing
+          touched
+          moved
+          passed
+          twice
+          another
+          twice_passed
+          beside
+          copied
+          by_hand
+          refilled
+          as_clerk
+          as_builder
+          later
+          again_later
+          half
+        ].freeze
         # The record that is there already, in the scripts that begin with one.
         OWN = 1
 
@@ -100,13 +120,25 @@ module UpTack
           script = @scene.script(stored.reject { |_, value| value == :untyped }) or return
           values = stands.merge(script["acts"].first["values"])
           kept = values.slice(*@table.fields.reject { |field| @table.worked_out?(field.key) }.map(&:key)).compact
-          records = script["records"].merge(@table.key => (script["records"][@table.key] || {}).merge(OWN.to_s => kept.to_h { |key, value| [key, dumped(value)] }))
+          records =
+            script["records"].merge(
+              @table.key =>
+                (script["records"][@table.key] || {}).merge(
+                  OWN.to_s => kept.to_h { |key, value| [key, dumped(value)] }
+                )
+            )
           typed = changes.reject { |_, value| value == :untyped }.transform_values { |value| dumped(value) }
-          {**script, "start" => {"from" => "real", "record" => OWN}, "records" => records, "acts" => [{"do" => "fill_in", "values" => typed}, {"do" => "save"}]}
+          {
+            **script,
+            "start" => {"from" => "real", "record" => OWN},
+            "records" => records,
+            "acts" => [{"do" => "fill_in", "values" => typed}, {"do" => "save"}]
+          }
         end
 
         # The base record as it comes out, defaults and what rules give included.
-        def stands = @stands ||= @seen.reject { |key, _| @table.worked_out?(key) }.transform_values { |value| dumped(value) }
+        def stands =
+          @stands ||= @seen.reject { |key, _| @table.worked_out?(key) }.transform_values { |value| dumped(value) }
 
         # The warning is passed with a reason; what refuses is not moved by that.
         def passed(way)
@@ -126,7 +158,15 @@ module UpTack
           return if plain.empty?
 
           first, save, new, second = script["acts"]
-          {**script, "acts" => [first, save, new, second.merge("values" => second["values"].merge(plain.transform_values { |value| dumped(value) }))]}
+          {
+            **script,
+            "acts" => [
+              first,
+              save,
+              new,
+              second.merge("values" => second["values"].merge(plain.transform_values { |value| dumped(value) }))
+            ]
+          }
         end
 
         def twice_passed(way)
@@ -143,13 +183,17 @@ module UpTack
         end
 
         # What other rules want to be unique would stand against it.
-        def unique_elsewhere = @table.rules.grep(Rules::Unique).reject { |rule| rule.id == @rule.id }.flat_map(&:keys) - @rule.fields(@table)
+        def unique_elsewhere =
+          @table.rules.grep(Rules::Unique).reject { |rule| rule.id == @rule.id }.flat_map(&:keys) -
+            @rule.fields(@table)
 
         # The second is told from the first by its capitals alone.
         def half(way)
           script = twice(way) or return
           acts = script["acts"].map(&:dup)
-          acts.last["values"] = acts.last["values"].transform_values { |value| (value.is_a?(String) && value.match?(/\p{Ll}/) && value.length < 30) ? value.swapcase : value }
+          acts.last["values"] = acts.last["values"].transform_values do |value|
+            (value.is_a?(String) && value.match?(/\p{Ll}/) && value.length < 30) ? value.swapcase : value
+          end
           {**script, "acts" => acts}
         end
 
@@ -186,7 +230,16 @@ module UpTack
         def later(way)
           script = changed(way) or return
           first, *rest = script["acts"]
-          {**script, "acts" => [first, {"do" => "save"}, {"do" => "wait", "days" => 3, "hours" => 0}, {"do" => "as", "person" => {"name" => "Somebody else", "role" => "builder"}}, *rest.drop(1)]}
+          {
+            **script,
+            "acts" => [
+              first,
+              {"do" => "save"},
+              {"do" => "wait", "days" => 3, "hours" => 0},
+              {"do" => "as", "person" => {"name" => "Somebody else", "role" => "builder"}},
+              *rest.drop(1)
+            ]
+          }
         end
 
         # It happens, ends, and happens again on another day.
@@ -197,26 +250,47 @@ module UpTack
           script = @scene.script(way) or return
           usual = plain.keys.to_h { |key| [key, dumped(@base.values[key])] }
           wait = {"do" => "wait", "days" => 2, "hours" => 0}
-          {**script, "acts" => [*script["acts"], {"do" => "save"}, wait, {"do" => "fill_in", "values" => usual}, {"do" => "save"}, wait, {"do" => "fill_in", "values" => plain.transform_values { |value| dumped(value) }}, {"do" => "save"}]}
+          {
+            **script,
+            "acts" => [
+              *script["acts"],
+              {"do" => "save"},
+              wait,
+              {"do" => "fill_in", "values" => usual},
+              {"do" => "save"},
+              wait,
+              {"do" => "fill_in", "values" => plain.transform_values { |value| dumped(value) }},
+              {"do" => "save"}
+            ]
+          }
         end
 
         def targets = (@rule.writes | [@rule.field]).reject { |key| @table.given?(key) }
         def children?(way) = way.key?("children")
-        def own(way) = way.reject { |key, value| key.include?(".") || %w[clock first children].include?(key) || value == :untyped }
+
+        def own(way) =
+          way.reject { |key, value| key.include?(".") || %w[clock first children].include?(key) || value == :untyped }
 
         # A field that nothing concerns, with another value.
         def untouched(way)
           field = unruled.find { |each| !way.key?(each.key) && each.key != @rule.field }
-          field ||= @table.fields.find { |each| !@table.given?(each.key) && !way.key?(each.key) && !@rule.fields(@table).include?(each.key) && !each.link? }
+          field ||=
+            @table.fields.find do |each|
+              !@table.given?(each.key) && !way.key?(each.key) && !@rule.fields(@table).include?(each.key) &&
+                !each.link?
+            end
           field && [field.key, other(field.key)]
         end
 
         # Texts that no rule looks at.
         def unruled
-          @unruled ||= begin
-            ruled = @table.rules.flat_map { |rule| rule.fields(@table) }
-            @table.fields.select { |each| %w[text long_text].include?(each.type) && !@table.given?(each.key) && !ruled.include?(each.key) }
-          end
+          @unruled ||=
+            begin
+              ruled = @table.rules.flat_map { |rule| rule.fields(@table) }
+              @table.fields.select do |each|
+                %w[text long_text].include?(each.type) && !@table.given?(each.key) && !ruled.include?(each.key)
+              end
+            end
         end
 
         def other(key) = Scenes.other(@table.field(key), @seen[key], @base.context.clock.today, mask: @table.mask(key))

@@ -14,45 +14,53 @@ module UpTack
       # start:: {"from" => "new"}, or "copy" or "real" with the number of a "record"
       # records:: the little data set of a proof: plain values by table and number
       # acts:: in their order, each one of ACTS
-      Script = Struct.new(:form, :person, :at, :start, :records, :acts, keyword_init: true) do
-        # @param plain [Hash{String=>Object}]
-        def self.from(plain)
-          new(
-            form: plain["form"], person: plain["person"] || {}, at: plain["at"], start: plain["start"] || {"from" => "new"},
-            records: plain["records"] || {}, acts: plain["acts"] || []
-          ).freeze
-        end
+      Script =
+        Struct.new(:form, :person, :at, :start, :records, :acts, keyword_init: true) do
+          # @param plain [Hash{String=>Object}]
+          def self.from(plain)
+            new(
+              form: plain["form"],
+              person: plain["person"] || {},
+              at: plain["at"],
+              start: plain["start"] || {"from" => "new"},
+              records: plain["records"] || {},
+              acts: plain["acts"] || []
+            ).freeze
+          end
 
-        # @return [Save::Ports::Person]
-        def actor = Script.actor(person)
+          # @return [Save::Ports::Person]
+          def actor = Script.actor(person)
 
-        # @param plain [Hash{String=>String}]
-        def self.actor(plain) = Save::Ports::Person.new(name: plain["name"], email: plain["email"], role: plain["role"])
+          # @param plain [Hash{String=>String}]
+          def self.actor(plain) =
+            Save::Ports::Person.new(name: plain["name"], email: plain["email"], role: plain["role"])
 
-        # @param project [Design::Project]
-        # @return [Hash{String=>Hash{Integer=>Hash}}] the data set as values; what does not
-        #   belong to the project any more is left out
-        def values(project)
-          records.each_with_object({}) do |(key, all), found|
-            table = project.table(key) or next
-            found[key] = all.to_h { |id, plain| [Integer(id), Script.loaded(table, plain)] }
+          # @param project [Design::Project]
+          # @return [Hash{String=>Hash{Integer=>Hash}}] the data set as values; what does not
+          #   belong to the project any more is left out
+          def values(project)
+            records.each_with_object({}) do |(key, all), found|
+              table = project.table(key) or next
+              found[key] = all.to_h { |id, plain| [Integer(id), Script.loaded(table, plain)] }
+            end
+          end
+
+          def self.loaded(table, plain)
+            table.fields.to_h do |field|
+              [field.key, plain[field.key].nil? ? nil : Script.value(field, plain[field.key])]
+            end
+          end
+
+          # @raise [ArgumentError, TypeError] for what is no value of the field
+          def self.value(field, plain)
+            case field.type
+            when "text", "long_text", "choice" then plain.to_s
+            when "yes_no" then [true, false].include?(plain) ? plain : raise(TypeError, "#{field.label} is yes or no")
+            when "link" then Integer(plain)
+            else field.values.load(plain.to_s) || raise(ArgumentError, "#{field.label} can't be #{plain}")
+            end
           end
         end
-
-        def self.loaded(table, plain)
-          table.fields.to_h { |field| [field.key, plain[field.key].nil? ? nil : Script.value(field, plain[field.key])] }
-        end
-
-        # @raise [ArgumentError, TypeError] for what is no value of the field
-        def self.value(field, plain)
-          case field.type
-          when "text", "long_text", "choice" then plain.to_s
-          when "yes_no" then [true, false].include?(plain) ? plain : raise(TypeError, "#{field.label} is yes or no")
-          when "link" then Integer(plain)
-          else field.values.load(plain.to_s) || raise(ArgumentError, "#{field.label} can't be #{plain}")
-          end
-        end
-      end
 
       # The acts of a script.
       #

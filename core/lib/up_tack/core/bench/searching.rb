@@ -19,7 +19,10 @@ module UpTack
             next unless may_change?(key)
 
             fitting = all.select { |value| order(left, right, with(values, {key => value})) == target }
-            best = fitting.min_by { |value| [difference(left, right, with(values, {key => value}))&.abs || 0, distance(value, values[key])] }
+            best =
+              fitting.min_by do |value|
+                [difference(left, right, with(values, {key => value}))&.abs || 0, distance(value, values[key])]
+              end
             {key => best} unless best.nil?
           end
         end

@@ -7,7 +7,12 @@ module UpTack
       # and rule in plain sentences, with how far it is proven and by what. For a colleague,
       # or for whoever comes after.
       class Sheet
-        STATES = {"proven" => "proven", "partly" => "partly proven", "untried" => "not tried", "broken" => "broken"}.freeze
+        STATES = {
+          "proven" => "proven",
+          "partly" => "partly proven",
+          "untried" => "not tried",
+          "broken" => "broken"
+        }.freeze
 
         # @param project [Design::Project]
         # @param coverage [Coverage]
@@ -22,44 +27,88 @@ module UpTack
         # @return [String]
         def markdown
           passed = @states.values.count("passed")
-          head = ["# #{plain(@project.name)}: rule sheet", "", "#{@counts.first} of #{@counts.last} rules are proven; #{passed} of #{@states.length} proofs come out as they must."]
+          head = [
+            "# #{plain(@project.name)}: rule sheet",
+            "",
+            "#{@counts.first} of #{@counts.last} rules are proven; #{passed} of #{@states.length} " \
+              "proofs come out as they must."
+          ]
           "#{[*head, *@project.tables.flat_map { |table| ["", *of_table(table)] }].join("\n")}\n"
         end
 
         private
 
         def of_table(table)
-          lines = ["## #{plain(table.label)}", "", *[table.note, Design::Descriptions.table(table)].compact.flat_map { |text| [plain(text), ""] }]
+          lines = [
+            "## #{plain(table.label)}",
+            "",
+            *[table.note, Design::Descriptions.table(table)].compact.flat_map { |text| [plain(text), ""] }
+          ]
           lines + table.fields.flat_map { |field| [*of_field(field, table), ""] } + of_proofs(table)
         end
 
         def of_field(field, table)
           rules = table.rules.select { |rule| rule.field == field.key }
-          said = rules.empty? ? [plain(Design::Descriptions.field(field, table))] : rules.flat_map { |rule| of_rule(rule, table) }
+          said =
+            if rules.empty?
+              [plain(Design::Descriptions.field(field, table))]
+            else
+              rules.flat_map { |rule| of_rule(rule, table) }
+            end
           ["### #{plain(field.label)}", "", *[field.note].compact.flat_map { |note| [plain(note), ""] }, *said]
         end
 
         def of_rule(rule, table)
           covered = @coverage.fetch(rule.id)
-          names = covered.proofs.filter_map { |id| table.proof(id)&.name || @project.tables.filter_map { |other| other.proof(id)&.name }.first }
+          names =
+            covered.proofs.filter_map do |id|
+              table.proof(id)&.name || @project.tables.filter_map { |other| other.proof(id)&.name }.first
+            end
           shown = names.first(5).map { |name| "“#{plain(name)}”" }
           shown << "#{names.length - 5} more" if names.length > 5
           by = shown.empty? ? "" : "; shown by #{Masks::Phrases.list(shown)}"
-          ["- #{plain(rule.sentence(table))}#{" #{plain(rule.note)}" if rule.note} *(#{STATES.fetch(covered.state)}, #{covered.seen.length} of #{covered.points.length} seen#{by})*", *decision_rows(rule, table)]
+          [
+            "- #{plain(rule.sentence(table))}#{" #{plain(rule.note)}" if rule.note} " \
+              "*(#{STATES.fetch(covered.state)}, #{covered.seen.length} of #{covered.points.length} seen#{by})*",
+            *decision_rows(rule, table)
+          ]
         end
 
         def decision_rows(rule, table)
           return [] unless rule.is_a?(Rules::Decision)
 
           heads = rule.columns(table).map(&:label) + rule.writes.map { |key| table.field(key).label }
-          ["", *[heads, heads.map { "---" }, *rule.rows.map { |row| heads.each_index.map { |index| row[index].to_s } }].map { |cells| "  | #{cells.map { |cell| plain(cell).gsub("|", "\\|") }.join(" | ")} |" }, ""]
+          [
+            "",
+            *[
+              heads,
+              heads.map { "---" },
+              *rule.rows.map { |row| heads.each_index.map { |index| row[index].to_s } }
+            ].map { |cells| "  | #{cells.map { |cell| plain(cell).gsub("|", "\\|") }.join(" | ")} |" },
+            ""
+          ]
         end
 
         def of_proofs(table)
           return [] if table.proofs.empty?
 
           telling = Telling.new(table, Save::Ports::NoRecords)
-          ["### Proofs of #{plain(table.label)}", "", *table.proofs.map { |proof| "- #{"**#{@states.fetch(proof.id, "waiting")}** " unless @states[proof.id] == "passed"}#{plain(proof.name)}: #{plain(proof.expectations.map { |each| telling.of(each) }.join(", "))}.#{" #{plain(proof.note)}" if proof.note}" }, ""]
+          [
+            "### Proofs of #{plain(table.label)}",
+            "",
+            *table.proofs.map { |proof| "- #{of_proof(proof, telling)}" },
+            ""
+          ]
+        end
+
+        def of_proof(proof, telling)
+          state = @states.fetch(proof.id, "waiting")
+          expected = proof.expectations.map { |each| telling.of(each) }.join(", ")
+          [
+            ("**#{state}** " unless state == "passed"),
+            "#{plain(proof.name)}: #{plain(expected)}.",
+            (" #{plain(proof.note)}" if proof.note)
+          ].join
         end
 
         # Signs that Markdown would take for its own.

@@ -16,7 +16,14 @@ module UpTack
         # Alternatives followed at most for one condition.
         MOST = 12
         # Signs by the sides on which they hold.
-        SIDES = {"=" => %w[on], "<>" => %w[above below], "<" => %w[below], "<=" => %w[on below], ">" => %w[above], ">=" => %w[on above]}.freeze
+        SIDES = {
+          "=" => %w[on],
+          "<>" => %w[above below],
+          "<" => %w[below],
+          "<=" => %w[on below],
+          ">" => %w[above],
+          ">=" => %w[on above]
+        }.freeze
         OTHER_SIDES = SIDES.to_h { |sign, sides| [sign, %w[below on above] - sides] }.freeze
 
         # @param table [Design::Table]
@@ -46,17 +53,30 @@ module UpTack
         #   "children" for records that link here
         def ways(node, wanted, values)
           case node
-          when Nodes::Literal then (node.value == wanted) ? [{}] : []
-          when Nodes::Inversion then ways(node.operand, !wanted, values)
-          when Nodes::Logic then joined(node, wanted, values)
-          when Nodes::Comparison then (wanted ? SIDES : OTHER_SIDES).fetch(node.sign).flat_map { |side| standing(node.left, node.right, side, values) }
-          when Nodes::Range then ranged(node, wanted, values)
-          when Nodes::Membership then among(node, wanted, values)
-          when Nodes::BlankTest then wanted ? blanked(node.value, values) : filled(node.value, values)
-          when Nodes::Conditional then chosen(node, wanted, values)
-          when Nodes::TextTest then worded(node, wanted, values)
-          when Nodes::Field, Nodes::Path then set(node, wanted, values)
-          else (value_of(node, values) == wanted) ? [{}] : []
+          when Nodes::Literal
+            (node.value == wanted) ? [{}] : []
+          when Nodes::Inversion
+            ways(node.operand, !wanted, values)
+          when Nodes::Logic
+            joined(node, wanted, values)
+          when Nodes::Comparison
+            (wanted ? SIDES : OTHER_SIDES)
+              .fetch(node.sign)
+              .flat_map { |side| standing(node.left, node.right, side, values) }
+          when Nodes::Range
+            ranged(node, wanted, values)
+          when Nodes::Membership
+            among(node, wanted, values)
+          when Nodes::BlankTest
+            wanted ? blanked(node.value, values) : filled(node.value, values)
+          when Nodes::Conditional
+            chosen(node, wanted, values)
+          when Nodes::TextTest
+            worded(node, wanted, values)
+          when Nodes::Field, Nodes::Path
+            set(node, wanted, values)
+          else
+            (value_of(node, values) == wanted) ? [{}] : []
           end.first(MOST)
         end
 
@@ -68,8 +88,14 @@ module UpTack
           target = {"below" => -1, "on" => 0, "above" => 1}.fetch(side)
           found = movable(left).concat(movable(right)).uniq.flat_map { |key| moved(key, left, right, target, values) }
           found = searched(left, right, target, values) if found.empty?
-          found = optional([left, right]).select { |way| order(left, right, with(values, way)) == target } if found.empty?
-          found = along([left, right]).flat_map { |path| along_moved(path, left, right, target, values) } if found.empty?
+          if found.empty?
+            found =
+              optional([left, right]).select { |way| order(left, right, with(values, way)) == target }
+          end
+          if found.empty?
+            found =
+              along([left, right]).flat_map { |path| along_moved(path, left, right, target, values) }
+          end
           found = grown(left, right, target, values) if found.empty?
           found.first(MOST)
         end
@@ -82,7 +108,14 @@ module UpTack
 
         # @return [Object, nil] what a part of a formula comes to
         def value_of(node, values)
-          (@compiled[node] ||= @compiler.compile(node)).call(Expression::Evaluation.new(values: Seen.new(values), old: before(values), context: @context, is_new: @old.empty?))
+          (@compiled[node] ||= @compiler.compile(node)).call(
+            Expression::Evaluation.new(
+              values: Seen.new(values),
+              old: before(values),
+              context: @context,
+              is_new: @old.empty?
+            )
+          )
         rescue Numbers::TooLarge, Expression::Text::TooLong, NoMethodError, KeyError
           nil
         end
@@ -116,7 +149,14 @@ module UpTack
         end
 
         def ranged(node, wanted, values)
-          return [standing(node.value, node.low, "below", values), standing(node.value, node.high, "above", values)].flatten(1) unless wanted
+          unless wanted
+            return (
+              [
+                standing(node.value, node.low, "below", values),
+                standing(node.value, node.high, "above", values)
+              ].flatten(1)
+            )
+          end
 
           standing(node.value, node.low, "on", values) + standing(node.value, node.high, "on", values)
         end
@@ -125,19 +165,37 @@ module UpTack
           return node.options.flat_map { |option| standing(node.value, option, "on", values) } if wanted
 
           field = field_of(node.value)
-          others = field&.choices&.any? ? field.open_choices.reject { |choice| node.options.any? { |option| same?(value_of(option, values), choice) } } : ["something else"]
+          others =
+            if field&.choices&.any?
+              field.open_choices.reject do |choice|
+                node.options.any? { |option| same?(value_of(option, values), choice) }
+              end
+            else
+              ["something else"]
+            end
           others.map { |choice| assign(node.value, choice) }.compact
         end
 
         def chosen(node, wanted, values)
           [true, false].flat_map do |met|
-            ways(node.condition, met, values).flat_map { |way| ways(met ? node.consequence : node.alternative, wanted, with(values, way)).map { |other| way.merge(other) } }
+            ways(node.condition, met, values).flat_map do |way|
+              ways(met ? node.consequence : node.alternative, wanted, with(values, way)).map do |other|
+                way.merge(other)
+              end
+            end
           end
         end
 
         def worded(node, wanted, values)
           part = value_of(node.part, values).to_s
-          text = wanted ? {"contains" => "an#{part}ie", "starts with" => "#{part}a", "ends with" => "a#{part}"}.fetch(node.relation) : ("zq" unless part.empty?)
+          text =
+            if wanted
+              {"contains" => "an#{part}ie", "starts with" => "#{part}a", "ends with" => "a#{part}"}.fetch(
+                node.relation
+              )
+            else
+              ("zq" unless part.empty?)
+            end
           [text && assign(node.text, text)].compact
         end
 
@@ -152,7 +210,10 @@ module UpTack
         end
 
         def texts(left, right, side, values)
-          pairs = [[left, value_of(right, values)], [right, value_of(left, values)]].reject { |node, _| node.is_a?(Nodes::Literal) }
+          pairs =
+            [[left, value_of(right, values)], [right, value_of(left, values)]].reject do |node, _|
+              node.is_a?(Nodes::Literal)
+            end
           pairs.flat_map do |node, value|
             next [] if value.nil?
             next inverted(node, value, values) || [assign(node, value)].compact if side == "on"
@@ -163,18 +224,29 @@ module UpTack
 
         # A function of a field: a few texts are tried.
         def inverted(node, value, values)
-          return unless node.is_a?(Nodes::Call) && node.arguments.first.is_a?(Nodes::Field) && (field = @table.field(node.arguments.first.key))
+          unless node.is_a?(Nodes::Call) && node.arguments.first.is_a?(Nodes::Field) &&
+              (field = @table.field(node.arguments.first.key))
+            return
+          end
 
           mask = @table.mask(field.key)
-          tried = mask ? ["#{value}#{Masks::Examples.sample(mask)[value.to_s.length..]}"] : [value.to_s, "#{value}a", "a#{value}"]
-          tried.select { |text| same?(value_of(node, with(values, {field.key => text})), value) }.map { |text| {field.key => text} }
+          tried =
+            if mask
+              ["#{value}#{Masks::Examples.sample(mask)[value.to_s.length..]}"]
+            else
+              [value.to_s, "#{value}a", "a#{value}"]
+            end
+          tried
+            .select { |text| same?(value_of(node, with(values, {field.key => text})), value) }
+            .map { |text| {field.key => text} }
         end
 
         def differing(node, value, values)
           field = field_of(node)
           return (same?(value_of(node, values), value) ? [] : [{}]) unless field || node.is_a?(Nodes::Path)
 
-          options = field&.choices&.any? ? field.open_choices.reject { |choice| same?(choice, value) } : ["something else"]
+          options =
+            field&.choices&.any? ? field.open_choices.reject { |choice| same?(choice, value) } : ["something else"]
           options.first(3).filter_map { |option| assign(node, option) }
         end
 
@@ -189,9 +261,15 @@ module UpTack
           when Nodes::Field
             return {"first.#{node.key}" => value} if node.before && @table.field(node.key)
 
-            {node.key => value} if !node.before && !node.outside && (field = @table.field(node.key)) && !given?(field.key)
-          when Nodes::Path then {"#{node.owner.key}.#{node.key}" => value} if node.owner.is_a?(Nodes::Field) && !node.owner.before && @table.field(node.owner.key)&.link?
-          when Nodes::Person then {"user.#{node.name}" => value}
+            if !node.before && !node.outside && (field = @table.field(node.key)) && !given?(field.key)
+              {node.key => value}
+            end
+          when Nodes::Path
+            if node.owner.is_a?(Nodes::Field) && !node.owner.before && @table.field(node.owner.key)&.link?
+              {"#{node.owner.key}.#{node.key}" => value}
+            end
+          when Nodes::Person
+            {"user.#{node.name}" => value}
           end
         end
 
@@ -200,9 +278,14 @@ module UpTack
           found = []
           nodes.each do |node|
             node.walk do |each|
-              next unless each.is_a?(Nodes::Field) && !each.outside && (field = @table.field(each.key)) && %w[choice yes_no].include?(field.type)
+              unless each.is_a?(Nodes::Field) && !each.outside && (field = @table.field(each.key)) &&
+                  %w[choice yes_no].include?(field.type)
+                next
+              end
 
-              ((field.type == "choice") ? field.open_choices : [true, false]).each { |option| found << assign(each, option) }
+              ((field.type == "choice") ? field.open_choices : [true, false]).each do |option|
+                found << assign(each, option)
+              end
             end
           end
           found = found.compact.uniq
@@ -212,7 +295,9 @@ module UpTack
         # @return [Array<Nodes::Path>] details of linked records, one step away
         def along(nodes)
           found = []
-          nodes.each { |node| node.walk { |each| found << each if each.is_a?(Nodes::Path) && each.owner.is_a?(Nodes::Field) } }
+          nodes.each do |node|
+            node.walk { |each| found << each if each.is_a?(Nodes::Path) && each.owner.is_a?(Nodes::Field) }
+          end
           found
         end
 
@@ -237,7 +322,9 @@ module UpTack
         # @return [Design::Field, nil] that which a part of a formula names
         def field_of(node) = node.is_a?(Nodes::Field) ? @table.field(node.key) : nil
 
-        def same?(one, other) = !one.nil? && one.instance_of?(other.class) && Expression::Comparator.order(one, other).zero?
+        def same?(one, other) =
+          !one.nil? && one.instance_of?(other.class) && Expression::Comparator.order(one, other).zero?
+
         def with(values, way) = values.merge(way)
       end
     end

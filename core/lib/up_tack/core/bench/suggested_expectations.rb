@@ -29,11 +29,20 @@ module UpTack
 
         # What became of the record on the way: refused, then mended.
         def earlier
-          @trial.moments.each_with_index.reject { |moment, _| moment.equal?(@moment) || moment.act&.fetch("do") != "save" }.flat_map do |moment, index|
-            next [proposed({"what" => "saved", "act" => index + 1}, true)] if moment.state == "saved"
+          @trial
+            .moments
+            .each_with_index
+            .reject { |moment, _| moment.equal?(@moment) || moment.act&.fetch("do") != "save" }
+            .flat_map do |moment, index|
+              next [proposed({"what" => "saved", "act" => index + 1}, true)] if moment.state == "saved"
 
-            (moment.outcome ? moment.outcome.refusals : []).map { |each| proposed({"what" => "refused", "rule" => each.rule, "field" => each.field, "act" => index + 1}.compact, true) }
-          end
+              (moment.outcome ? moment.outcome.refusals : []).map do |each|
+                proposed(
+                  {"what" => "refused", "rule" => each.rule, "field" => each.field, "act" => index + 1}.compact,
+                  true
+                )
+              end
+            end
         end
 
         def ending
@@ -47,7 +56,12 @@ module UpTack
         def refusals
           return [proposed({"what" => "refused", "message" => @moment.message}, true)] if @moment.message
 
-          (outcome ? outcome.refusals : []).map { |each| proposed({"what" => "refused", "rule" => each.rule, "field" => each.field, "message" => message(each)}.compact, true) }
+          (outcome ? outcome.refusals : []).map do |each|
+            proposed(
+              {"what" => "refused", "rule" => each.rule, "field" => each.field, "message" => message(each)}.compact,
+              true
+            )
+          end
         end
 
         # Word for word only what the builder wrote: what a rule says by itself changes with it.
@@ -87,21 +101,45 @@ module UpTack
 
         def shape(field, text)
           mask = @table.rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == field.key }
-          mask ? mask.to_plain["mask"] : Masks::Examples.readings(Values.show(text)).then { |found| found[1] || found.first }
+          if mask
+            mask.to_plain["mask"]
+          else
+            Masks::Examples.readings(Values.show(text)).then { |found| found[1] || found.first }
+          end
         end
 
         def states
           return [] unless outcome
 
-          ruled = @table.rules.grep(Rules::State).map(&:field) | (@trial.ready ? @trial.ready.states.map { |state| state.field.key } : [])
-          @trial.states.slice(*ruled).flat_map do |key, state|
-            words = [state.shown ? "shown" : "hidden", state.enabled ? "open" : "closed", ("required" if state.required), ("read_only" if state.read_only)].compact
-            words.map { |word| proposed({"what" => "state", "field" => key, "is" => word}, true) }
-          end
+          ruled =
+            @table.rules.grep(Rules::State).map(&:field) |
+            (@trial.ready ? @trial.ready.states.map { |state| state.field.key } : [])
+          @trial
+            .states
+            .slice(*ruled)
+            .flat_map do |key, state|
+              words = [
+                state.shown ? "shown" : "hidden",
+                state.enabled ? "open" : "closed",
+                ("required" if state.required),
+                ("read_only" if state.read_only)
+              ].compact
+              words.map { |word| proposed({"what" => "state", "field" => key, "is" => word}, true) }
+            end
         end
 
         def logged
-          @moment.logged.map { |change| proposed({"what" => "logged", "field" => change.field.key, "before" => Values.dump(change.before), "after" => Values.dump(change.after)}, false) }
+          @moment.logged.map do |change|
+            proposed(
+              {
+                "what" => "logged",
+                "field" => change.field.key,
+                "before" => Values.dump(change.before),
+                "after" => Values.dump(change.after)
+              },
+              false
+            )
+          end
         end
 
         def cursor
@@ -113,7 +151,9 @@ module UpTack
         end
 
         def outcome = @moment.outcome
-        def proposed(plain, usual) = Proposed.new(plain: plain, words: @telling.of(Expectation.from(plain)), usual: usual)
+
+        def proposed(plain, usual) =
+          Proposed.new(plain: plain, words: @telling.of(Expectation.from(plain)), usual: usual)
       end
     end
   end

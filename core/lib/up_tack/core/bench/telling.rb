@@ -26,7 +26,8 @@ module UpTack
           when "logged" then logged(plain, label)
           when "unlogged" then "nothing is logged of #{label}"
           when "number" then "#{label} is numbered as #{mask(plain["fits"])}"
-          when "cursor" then "the cursor goes from #{label(plain["after"])} to #{plain["to"] ? label(plain["to"]) : "the end"}"
+          when "cursor" then "the cursor goes from #{label(plain["after"])} " \
+            "to #{plain["to"] ? label(plain["to"]) : "the end"}"
           end
           plain["act"] ? "after act #{plain["act"]}, #{said}" : said
         end
@@ -63,7 +64,8 @@ module UpTack
         def logged(plain, label)
           return "#{label} is logged" unless plain.key?("after") || plain.key?("before")
 
-          "#{label} is logged: #{[("#{value(plain["field"], plain["before"])} → " if plain.key?("before")), value(plain["field"], plain["after"])].compact.join}"
+          before = "#{value(plain["field"], plain["before"])} → " if plain.key?("before")
+          "#{label} is logged: #{before}#{value(plain["field"], plain["after"])}"
         end
 
         def mask(text)

@@ -141,7 +141,10 @@ module UpTack
           carried = ready ? ready.form.carried : []
           before = @stored || {}
           start_new({})
-          @carried = carried.reject { |key| before[key].nil? }.to_h { |key| [key, @design.field(key).values.dump(before[key])] }
+          @carried =
+            carried
+              .reject { |key| before[key].nil? }
+              .to_h { |key| [key, @design.field(key).values.dump(before[key])] }
         end
 
         def copy = start_new(Copying.of(@design, @stored || {}))
@@ -149,7 +152,9 @@ module UpTack
         # @return [Array<String>] why it can't be deleted, empty when it is
         def delete
           return ["There is no saved record to delete."] unless @id && @stored
-          return ["A #{@person.role} may not delete records of #{@design.label}."] unless @design.allows?(@person.role, :delete)
+          unless @design.allows?(@person.role, :delete)
+            return ["A #{@person.role} may not delete records of #{@design.label}."]
+          end
 
           reasons = Deletion.new(@ground, @world).call(@design, @id) { |table, id, link| cleared(table, id, link) }
           return reasons if reasons.any?
@@ -165,8 +170,18 @@ module UpTack
           return unless @deleted
 
           id, values = @deleted
-          typed = @design.fields.reject { |field| @design.worked_out?(field.key) }.to_h { |field| [field.key, values[field.key].nil? ? nil : field.values.dump(values[field.key])] }
-          outcome = Save.call(plan, Save::Draft.new(typed: typed, stored: nil, id: id, restoring_values: true), context, trace: @trace)
+          typed =
+            @design
+              .fields
+              .reject { |field| @design.worked_out?(field.key) }
+              .to_h { |field| [field.key, values[field.key].nil? ? nil : field.values.dump(values[field.key])] }
+          outcome =
+            Save.call(
+              plan,
+              Save::Draft.new(typed: typed, stored: nil, id: id, restoring_values: true),
+              context,
+              trace: @trace
+            )
           return outcome.tap { @counters.drop } unless outcome.saved?
 
           @gone = false
@@ -188,7 +203,8 @@ module UpTack
         end
 
         # @return [String, nil] why whoever acts may not save here at all
-        def forbidden = @design.allows?(@person.role, :edit) ? nil : "A #{@person.role} may not change records of #{@design.label}."
+        def forbidden =
+          @design.allows?(@person.role, :edit) ? nil : "A #{@person.role} may not change records of #{@design.label}."
 
         # @return [Boolean] whether the record at hand was deleted
         def gone? = @gone == true
@@ -237,9 +253,18 @@ module UpTack
 
         def forget_live = @live = @states = nil
 
-        def context = Save::Context.new(clock: @clock, person: @person, records: @world, counters: @counters, probe: @probe)
+        def context =
+          Save::Context.new(clock: @clock, person: @person, records: @world, counters: @counters, probe: @probe)
 
-        def draft(live:) = Save::Draft.new(typed: @typed, stored: @stored, id: @id || (DetailRows::NEW if @beneath.any?), reasons: @reasons, live: live, carried: @carried)
+        def draft(live:) =
+          Save::Draft.new(
+            typed: @typed,
+            stored: @stored,
+            id: @id || (DetailRows::NEW if @beneath.any?),
+            reasons: @reasons,
+            live: live,
+            carried: @carried
+          )
 
         # The browser's form waits for its last answer before it saves, so what rules have
         # written over by then is not sent.
@@ -299,7 +324,13 @@ module UpTack
           @counters.drop
           refused = outcome.saved? ? line_refusals : nil
           saved = outcome.saved? && refused.nil?
-          moment(nil, saved ? "saved" : "refused", outcome: outcome, message: refused, logged: saved ? changes(outcome) : [])
+          moment(
+            nil,
+            saved ? "saved" : "refused",
+            outcome: outcome,
+            message: refused,
+            logged: saved ? changes(outcome) : []
+          )
         end
 
         # @return [String, nil] what stands against the lines, as far as it can be told before they are saved
@@ -319,7 +350,12 @@ module UpTack
         # A record elsewhere loses a link that was deleted, through its own rules.
         def cleared(table, id, link)
           plan = @ground.plan(table.key)
-          outcome = Save.call(plan, Save::Draft.new(typed: {link.key => nil}, stored: @world.complete(table.key, id), id: id), context)
+          outcome =
+            Save.call(
+              plan,
+              Save::Draft.new(typed: {link.key => nil}, stored: @world.complete(table.key, id), id: id),
+              context
+            )
           return outcome.refusals.map(&:message) unless outcome.saved?
 
           @world.write(table.key, id, outcome.values)

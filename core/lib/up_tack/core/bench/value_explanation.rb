@@ -19,10 +19,18 @@ module UpTack
         # @return [Answer]
         def of(table, outcome, field)
           steps = outcome.steps
-          own = steps.rindex { |step| step.key == field.key && (step.result == "set" || step.result == "read" || (step.result == "refused" && step.rule.nil?)) }
+          own =
+            steps.rindex do |step|
+              step.key == field.key &&
+                (step.result == "set" || step.result == "read" || (step.result == "refused" && step.rule.nil?))
+            end
           return Answer.new(step: own, words: decided(steps[own], field, table)) if own
 
-          outcome.values[field.key].nil? ? undone(table, steps, field) : Answer.new(step: nil, words: "#{field.label} is as it was stored; nothing in this save touched it.")
+          if outcome.values[field.key].nil?
+            undone(table, steps, field)
+          else
+            Answer.new(step: nil, words: "#{field.label} is as it was stored; nothing in this save touched it.")
+          end
         end
 
         def decided(step, field, table)
@@ -30,20 +38,32 @@ module UpTack
           return "#{field.label} was #{step.how || "typed"}." if step.result == "read"
 
           rule = table.rule(step.rule.to_s)
-          blank = step.after.to_s.empty?
-          "#{field.label} #{blank ? "was made blank" : "comes from"}#{" by" if blank} #{rule ? "“#{rule.tack(table)}”" : "the form"}#{": #{step.how}" if step.how}."
+          what = step.after.to_s.empty? ? "was made blank by" : "comes from"
+          "#{field.label} #{what} #{rule ? "“#{rule.tack(table)}”" : "the form"}#{": #{step.how}" if step.how}."
         end
 
         # Whoever might have filled it, and why it did not.
         def undone(table, steps, field)
           writers = table.rules.select { |rule| rule.writes.include?(field.key) }
-          return Answer.new(step: nil, words: "Nobody typed anything in #{field.label}, and no rule writes it.") if writers.empty?
+          if writers.empty?
+            return Answer.new(step: nil, words: "Nobody typed anything in #{field.label}, and no rule writes it.")
+          end
 
           index = steps.rindex { |step| step.result == "skipped" && writers.any? { |rule| rule.id == step.rule } }
-          return Answer.new(step: nil, words: "Nobody typed anything in #{field.label}, and no rule had cause to write it.") unless index
+          unless index
+            return (
+              Answer.new(
+                step: nil,
+                words: "Nobody typed anything in #{field.label}, and no rule had cause to write it."
+              )
+            )
+          end
 
           rule = writers.find { |each| each.id == steps[index].rule }
-          Answer.new(step: index, words: "#{field.label} is blank: “#{rule.tack(table)}” was passed over, since #{steps[index].how}.")
+          Answer.new(
+            step: index,
+            words: "#{field.label} is blank: “#{rule.tack(table)}” was passed over, since #{steps[index].how}."
+          )
         end
       end
     end

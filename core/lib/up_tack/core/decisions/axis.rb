@@ -82,26 +82,38 @@ module UpTack
             values = @columns.map { |column| @leaves.value(@inputs[column].formula.tree, given) }
             (found[mask(values)] ||= []) << values
           end
-          @points = found.values.map { |all| Point.new(all.min_by.with_index { |values, index| [values.count(nil), index] }) }
+          @points =
+            found.values.map { |all| Point.new(all.min_by.with_index { |values, index| [values.count(nil), index] }) }
           @masks = found.keys
         end
 
         def combinations
-          pairs = @columns.flat_map { |column| cells(column).flat_map(&:constants).uniq.map { |value| [@inputs[column].formula.tree, value] } }
+          pairs =
+            @columns.flat_map do |column|
+              cells(column).flat_map(&:constants).uniq.map { |value| [@inputs[column].formula.tree, value] }
+            end
           named = @columns.flat_map { |column| @leaves.of(@inputs[column].formula.tree) }.uniq
           values = Analysis::Domains.new(@table, @leaves, pairs).values.slice(*named)
           lists = values.values
           return [{}] if lists.empty?
 
           @partial = lists.map(&:length).reduce(1, :*) > MOST
-          lists.first.lazy.flat_map { |first| rest(lists.drop(1)).map { |others| [first, *others] } }.first(MOST).map { |all| values.keys.zip(all).to_h }
+          lists
+            .first
+            .lazy
+            .flat_map { |first| rest(lists.drop(1)).map { |others| [first, *others] } }
+            .first(MOST)
+            .map { |all| values.keys.zip(all).to_h }
         end
 
         def rest(lists) = lists.empty? ? [[]] : lists.first.product(*lists.drop(1))
 
         # @return [Integer] the rows whose cells let the values pass, as bits
         def mask(values)
-          all = (@cells ||= @columns.map { |column| cells(column) }).each_with_index.map { |cells, at| mask_of(cells, values[at]) }
+          all =
+            (@cells ||= @columns.map { |column| cells(column) }).each_with_index.map do |cells, at|
+              mask_of(cells, values[at])
+            end
           all.reduce(:&)
         end
 

@@ -19,7 +19,9 @@ module UpTack
         end
 
         def fixed(test)
-          [test.low, test.high].map { |formula| formula.call(Rules::Literals.nothing) if formula && formula.references.empty? && formula.fleeting.empty? }
+          [test.low, test.high].map do |formula|
+            formula.call(Rules::Literals.nothing) if formula && formula.references.empty? && formula.fleeting.empty?
+          end
         end
       end
     end

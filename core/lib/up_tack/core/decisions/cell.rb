@@ -46,14 +46,18 @@ module UpTack
           return [] if text.strip.empty?
 
           pieces = text.scan(/(?:"(?:[^"]|"")*"|[^;"]|"(?=[^"]*\z))+/).map(&:strip)
-          raise Invalid, "A value is missing beside a semicolon." if pieces.any?(&:empty?) || text.strip.start_with?(";") || text.strip.end_with?(";") || text.match?(/;\s*;/)
+          if pieces.any?(&:empty?) || text.strip.start_with?(";") || text.strip.end_with?(";") || text.match?(/;\s*;/)
+            raise Invalid, "A value is missing beside a semicolon."
+          end
 
           pieces
         end
 
         def self.part(piece, input, reading)
           return Part.new(kind: :blank) if piece.casecmp?("blank")
-          return Part.new(kind: :value, low: value(piece[1..-2].gsub('""', '"'), input, reading)) if piece.match?(/\A".*"\z/m)
+          if piece.match?(/\A".*"\z/m)
+            return Part.new(kind: :value, low: value(piece[1..-2].gsub('""', '"'), input, reading))
+          end
           return compared(piece, input, reading) if piece.match?(SIGNS)
           return ranged(piece, input, reading) if piece.include?("..") && input.ordered?
 
@@ -62,16 +66,29 @@ module UpTack
 
         def self.compared(piece, input, reading)
           sign = piece[SIGNS, 1]
-          value = value(piece.sub(SIGNS, "").then { |rest| rest.match?(/\A".*"\z/m) ? rest[1..-2].gsub('""', '"') : rest }, input, reading)
+          value =
+            value(
+              piece.sub(SIGNS, "").then { |rest| rest.match?(/\A".*"\z/m) ? rest[1..-2].gsub('""', '"') : rest },
+              input,
+              reading
+            )
           return Part.new(kind: :compare, sign: sign, low: value) if input.ordered? || %w[= <>].include?(sign)
 
-          raise Invalid, "“#{sign}” compares numbers, dates and times; #{input.label} holds #{Expression::Types.phrase(input.kind)}."
+          raise Invalid, "“#{sign}” compares numbers, dates and times; #{input.label} " \
+            "holds #{Expression::Types.phrase(input.kind)}."
         end
 
         def self.ranged(piece, input, reading)
           low, high = piece.split("..", 2)
           open = high.lstrip.start_with?("<")
-          low, high = [low, high.sub(/\A\s*</, "")].map { |text| text.strip.empty? ? raise(Invalid, "A range has a value at either end, as in 900..1100.") : value(text.strip, input, reading) }
+          low, high =
+            [low, high.sub(/\A\s*</, "")].map do |text|
+              if text.strip.empty?
+                raise(Invalid, "A range has a value at either end, as in 900..1100.")
+              else
+                value(text.strip, input, reading)
+              end
+            end
           order = Expression::Comparator.order(low, high)
           raise Invalid, "This range ends before it begins." if order.positive? || (order.zero? && open)
 
@@ -87,7 +104,8 @@ module UpTack
 
         def self.mended(message, text, input)
           near = input.choices && Expression::Spelling.nearest(text.downcase, input.choices.map(&:downcase))
-          near ? "#{message.chomp(".")}; did you mean #{input.choices.find { |choice| choice.downcase == near }}?" : message
+          near ? "#{message.chomp(".")}; did you " \
+            "mean #{input.choices.find { |choice| choice.downcase == near }}?" : message
         end
 
         def initialize(parts, input)
@@ -109,7 +127,10 @@ module UpTack
         # @yield [value] for each value that it names; gives the one in its place
         # @return [Cell]
         def with
-          turned = parts.map { |part| part.low.nil? ? part : Part.new(**part.to_h, low: yield(part.low), high: part.high && yield(part.high)) }
+          turned =
+            parts.map do |part|
+              part.low.nil? ? part : Part.new(**part.to_h, low: yield(part.low), high: part.high && yield(part.high))
+            end
           Cell.new(turned.uniq, @input)
         end
 
@@ -133,9 +154,15 @@ module UpTack
           return false if value.nil?
 
           case part.kind
-          when :value then Expression::Comparator.order(value, part.low).zero?
-          when :compare then Expression::Comparator::TESTS.fetch(part.sign).call(Expression::Comparator.order(value, part.low))
-          else !Expression::Comparator.order(value, part.low).negative? && Expression::Comparator.order(value, part.high).then { |order| part.open ? order.negative? : !order.positive? }
+          when :value
+            Expression::Comparator.order(value, part.low).zero?
+          when :compare
+            Expression::Comparator::TESTS.fetch(part.sign).call(Expression::Comparator.order(value, part.low))
+          else
+            !Expression::Comparator.order(value, part.low).negative? &&
+              Expression::Comparator
+                .order(value, part.high)
+                .then { |order| part.open ? order.negative? : !order.positive? }
           end
         end
 

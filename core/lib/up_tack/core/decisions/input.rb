@@ -64,9 +64,22 @@ module UpTack
         private
 
         # A field by which values are read: the column's own, or one of the formula's kind.
-        def reader = @reader ||= field || Design::Field.new(key: "input", label: label, type: type_of_kind, decimals: nil, format: nil, conventions: Conventions.from({}))
+        def reader =
+          @reader ||=
+            field ||
+            Design::Field.new(
+              key: "input",
+              label: label,
+              type: type_of_kind,
+              decimals: nil,
+              format: nil,
+              conventions: Conventions.from({})
+            )
 
-        def type_of_kind = {text: "text", number: "number", date: "date", time: "time", moment: "moment", yes_no: "yes_no"}.fetch(kind)
+        def type_of_kind =
+          {text: "text", number: "number", date: "date", time: "time", moment: "moment", yes_no: "yes_no"}.fetch(
+            kind
+          )
       end
     end
   end

@@ -22,12 +22,20 @@ module UpTack
         end
 
         # @return [Array<Row>] only for a table without problems
-        def rows = @rule.rows.map { |row| Row.new(@inputs.each_index.map { |column| input(row, column) }, @outputs.each_index.map { |column| output(row, column) }) }
+        def rows =
+          @rule.rows.map do |row|
+            Row.new(
+              @inputs.each_index.map { |column| input(row, column) },
+              @outputs.each_index.map { |column| output(row, column) }
+            )
+          end
 
         # @return [Array<Design::Problem>] parts are "rows.ROW.COLUMN", counted from 0
         def problems
           @rule.rows.each_with_index.flat_map do |row, index|
-            next [problem(index, 0, "Row #{index + 1} has #{row.length} cells; there are #{width} columns.")] if row.length > width
+            if row.length > width
+              next [problem(index, 0, "Row #{index + 1} has #{row.length} cells; there are #{width} columns.")]
+            end
 
             width.times.filter_map { |column| (message = fault(row, column)) && problem(index, column, message) }
           end

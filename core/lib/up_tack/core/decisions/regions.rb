@@ -33,11 +33,16 @@ module UpTack
 
         # @return [Array<Region>]
         def all
-          found = if @input.kind == :yes_no then [Region.new(true, @input.show(true)), Region.new(false, @input.show(false))]
-          elsif @input.choices then listed
-          elsif @input.ordered? then ordered
-          else open_texts
-          end
+          found =
+            if @input.kind == :yes_no
+              [Region.new(true, @input.show(true)), Region.new(false, @input.show(false))]
+            elsif @input.choices
+              listed
+            elsif @input.ordered?
+              ordered
+            else
+              open_texts
+            end
           @blank ? found << Region.new(nil, "blank") : found
         end
 
@@ -64,20 +69,26 @@ module UpTack
           return "#{last.exact ? "up to" : "below"} #{@input.show(last.high)}" unless first.low
           return "#{first.exact ? "from" : "above"} #{@input.show(first.low)}" unless last.high
 
-          "#{first.exact ? "from" : "above"} #{@input.show(first.low)} #{last.exact ? "to" : "and below"} #{@input.show(last.high)}"
+          low = "#{first.exact ? "from" : "above"} #{@input.show(first.low)}"
+          "#{low} #{last.exact ? "to" : "and below"} #{@input.show(last.high)}"
         end
 
         # A retired choice is one that new records can't have, unless the table speaks of it.
         def listed
           named = constants
-          (@input.open_choices | @input.choices.select { |choice| named.any? { |each| same?(each, choice) } }).map { |choice| Region.new(choice, choice) }
+          (
+            @input.open_choices | @input.choices.select { |choice| named.any? { |each| same?(each, choice) } }
+          ).map { |choice| Region.new(choice, choice) }
         end
 
         def open_texts
           named = constants.uniq { |text| Expression::Text.folded(text) }
           other = "something else"
           other += "!" while named.any? { |text| same?(text, other) }
-          [*named.map { |text| Region.new(text, Values::Plain.quoted(text)) }, Region.new(other, named.empty? ? "any text" : "any other text")]
+          [
+            *named.map { |text| Region.new(text, Values::Plain.quoted(text)) },
+            Region.new(other, named.empty? ? "any text" : "any other text")
+          ]
         end
 
         def constants = @cells.flat_map(&:constants)
@@ -125,7 +136,13 @@ module UpTack
         def fine? = @steps.fine?
         def step_from(value, sign) = @steps.moved(value, sign)
 
-        def usual = {number: BigDecimal(0), date: Calendar.day(2026, 1, 1), time: DayTime.of(12, 0), moment: ::Time.utc(2026, 1, 1, 12)}.fetch(@input.kind)
+        def usual =
+          {
+            number: BigDecimal(0),
+            date: Calendar.day(2026, 1, 1),
+            time: DayTime.of(12, 0),
+            moment: ::Time.utc(2026, 1, 1, 12)
+          }.fetch(@input.kind)
       end
     end
   end

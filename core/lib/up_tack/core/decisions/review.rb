@@ -43,7 +43,12 @@ module UpTack
           # Those with few points come first, so that ways meet again soon.
           @order = @axes.each_index.sort_by { |index| [@axes[index].points.length, index] }
           @masks = @axes.map(&:masks)
-          @sets = @rows.each_index.map { |row| @masks.map { |masks| masks.each_index.reduce(0) { |bits, point| (masks[point][row] == 1) ? bits | (1 << point) : bits } } }
+          @sets =
+            @rows.each_index.map do |row|
+              @masks.map do |masks|
+                masks.each_index.reduce(0) { |bits, point| (masks[point][row] == 1) ? bits | (1 << point) : bits }
+              end
+            end
           @careless = (0..@order.length).map { |depth| careless(depth) }
         end
 
@@ -53,7 +58,13 @@ module UpTack
           @seen = Array.new(@order.length) { {} }
           @reached = 0
           gaps = walk(0, (1 << @rows.length) - 1)
-          Report.new(gaps: told(gaps).map { |way| example(way) }.uniq(&:words), unreached: stopped? ? [] : unreached, contradictions: contradictions, stopped: stopped?, steps: @steps)
+          Report.new(
+            gaps: told(gaps).map { |way| example(way) }.uniq(&:words),
+            unreached: stopped? ? [] : unreached,
+            contradictions: contradictions,
+            stopped: stopped?,
+            steps: @steps
+          )
         end
 
         private
@@ -62,7 +73,15 @@ module UpTack
 
         # @return [Integer] the rows that let any value of the columns from a depth on pass
         def careless(depth)
-          @rows.each_index.reduce(0) { |bits, row| (@order.drop(depth).all? { |axis| @masks[axis].all? { |mask| mask[row] == 1 } }) ? bits | (1 << row) : bits }
+          @rows
+            .each_index
+            .reduce(0) do |bits, row|
+              if @order.drop(depth).all? { |axis| @masks[axis].all? { |mask| mask[row] == 1 } }
+                bits | (1 << row)
+              else
+                bits
+              end
+            end
         end
 
         # @param depth [Integer] axes gone through, in @order
@@ -81,9 +100,19 @@ module UpTack
 
         # Values are told apart from blanks, which are a case of their own.
         def told(gaps)
-          mixed = ->(way) { way.select { |axis, points| points.length > 1 && points.any? { |point| blank?(axis, point) } }.keys }
-          filled = gaps.map { |way| way.merge(mixed.call(way).to_h { |axis| [axis, way[axis].reject { |point| blank?(axis, point) }] }) }
-          blanks = gaps.zip(filled).flat_map { |way, rest| mixed.call(way).map { |axis| rest.merge(axis => way[axis].select { |point| blank?(axis, point) }) } }
+          mixed = ->(way) do
+            way.select { |axis, points| points.length > 1 && points.any? { |point| blank?(axis, point) } }.keys
+          end
+          filled =
+            gaps.map do |way|
+              way.merge(mixed.call(way).to_h { |axis| [axis, way[axis].reject { |point| blank?(axis, point) }] })
+            end
+          blanks =
+            gaps
+              .zip(filled)
+              .flat_map do |way, rest|
+                mixed.call(way).map { |axis| rest.merge(axis => way[axis].select { |point| blank?(axis, point) }) }
+              end
           filled + blanks
         end
 
@@ -113,7 +142,11 @@ module UpTack
         end
 
         def unreached
-          @rows.each_index.reject { |index| @reached[index] == 1 }.first(MOST_FOUND).map { |index| [index, why_unreached(index)] }
+          @rows
+            .each_index
+            .reject { |index| @reached[index] == 1 }
+            .first(MOST_FOUND)
+            .map { |index| [index, why_unreached(index)] }
         end
 
         def why_unreached(index)
@@ -160,7 +193,10 @@ module UpTack
           @tried = 0
           chosen = free_of(rows, lists, staying(lists), 0, {}) or return
           wide = chosen.each_with_index.map { |point, axis| point ? [point] : bits_of(both[axis]) }
-          widened(wide, both, rows).each_with_index.to_h { |points, axis| [axis, points] }.reject { |axis, points| points.length == @masks[axis].length }
+          widened(wide, both, rows)
+            .each_with_index
+            .to_h { |points, axis| [axis, points] }
+            .reject { |axis, points| points.length == @masks[axis].length }
         end
 
         def bits_of(bits) = (0...bits.bit_length).select { |index| bits[index] == 1 }
@@ -188,16 +224,32 @@ module UpTack
 
         # @return [Array<Array(Integer, Integer)>] rows that are left by some point, with the point, the fewest first
         def left_over(points, masks, rows)
-          points.each_with_object({}) { |point, left| left[masks[point] & rows] ||= point }.sort_by { |left, _| left.to_s(2).count("1") }
+          points
+            .each_with_object({}) { |point, left| left[masks[point] & rows] ||= point }
+            .sort_by { |left, _| left.to_s(2).count("1") }
         end
 
         # As many points of each axis as do not bring one of the rows in.
         def widened(wide, both, rows)
           wide += both.drop(wide.length).map { |bits| bits_of(bits) }
-          wide.each_index.reduce(wide) do |all, axis|
-            others = all.each_with_index.reject { |_, index| index == axis }.reduce(rows) { |left, (points, index)| left & points.reduce(0) { |bits, point| bits | @masks[index][point] } }
-            all.each_with_index.map { |points, index| (index == axis) ? points | bits_of(both[axis]).select { |point| (@masks[axis][point] & others).zero? } : points }
-          end
+          wide
+            .each_index
+            .reduce(wide) do |all, axis|
+              others =
+                all
+                  .each_with_index
+                  .reject { |_, index| index == axis }
+                  .reduce(rows) do |left, (points, index)|
+                    left & points.reduce(0) { |bits, point| bits | @masks[index][point] }
+                  end
+              all.each_with_index.map do |points, index|
+                if index == axis
+                  points | bits_of(both[axis]).select { |point| (@masks[axis][point] & others).zero? }
+                else
+                  points
+                end
+              end
+            end
         end
 
         def inside?(sets, wide) = sets.each_index.all? { |axis| (sets[axis] & ~wide[axis]).zero? }

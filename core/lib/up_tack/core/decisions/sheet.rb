@@ -31,12 +31,18 @@ module UpTack
         def read(text, table)
           lines = cells(text.sub(/\A\u{FEFF}/, ""))
           raise Invalid, "There is nothing to paste." if lines.empty?
-          raise Invalid, "A decision table has at most #{MOST_LINES} rows; this has #{lines.length}." if lines.length > MOST_LINES + 1
+          if lines.length > MOST_LINES + 1
+            raise Invalid, "A decision table has at most #{MOST_LINES} rows; this has #{lines.length}."
+          end
 
           width = lines.map(&:length).max
           heads = headed?(lines.first, table) ? lines.shift : nil
           columns = width.times.map { |index| column(heads && heads[index].to_s, table) }
-          Parsed.new(columns: columns, rows: lines.map { |line| line + ([""] * (width - line.length)) }, notes: notes(lines, width, columns))
+          Parsed.new(
+            columns: columns,
+            rows: lines.map { |line| line + ([""] * (width - line.length)) },
+            notes: notes(lines, width, columns)
+          )
         end
 
         # @param rule [Rules::Decision]
@@ -52,9 +58,13 @@ module UpTack
 
         def cells(text)
           separator = SEPARATORS.max_by { |sign| [text.lines.first.to_s.count(sign), -SEPARATORS.index(sign)] }
-          CSV.parse(text, col_sep: separator, liberal_parsing: true).map { |row| row.map { |cell| cell.to_s.strip } }.reject { |row| row.all?(&:empty?) }
+          CSV
+            .parse(text, col_sep: separator, liberal_parsing: true)
+            .map { |row| row.map { |cell| cell.to_s.strip } }
+            .reject { |row| row.all?(&:empty?) }
         rescue CSV::MalformedCSVError => e
-          raise Invalid, "This can't be read as a table: #{e.message.sub(/ in line \d+\.?\z/, "")} (line #{e.line_number})."
+          raise Invalid, "This can't be read as a table: #{e.message.sub(/ in line \d+\.?\z/, "")} " \
+            "(line #{e.line_number})."
         end
 
         # A first line that names at least half of its columns is a head.
@@ -79,8 +89,15 @@ module UpTack
           ragged = lines.each_index.select { |index| lines[index].length < width }
           unknown = columns.select { |column| column.head.to_s != "" && column.field.nil? }.map(&:head)
           [
-            ("#{(ragged.length == 1) ? "Row #{ragged.first + 1} was" : "#{ragged.length} rows were"} shorter than the others; the missing cells are empty." if ragged.any?),
-            ("No field is called #{Masks::Phrases.list(unknown.map { |head| Values::Plain.quoted(head) }, "or")}; pick one for the column." if unknown.any?)
+            (if ragged.any?
+               "#{(ragged.length == 1) ? "Row #{ragged.first + 1} was" : "#{ragged.length} rows were"} " \
+                "shorter than the others; the missing cells are empty."
+             end),
+            (if unknown.any?
+               "No field is " \
+                "called #{Masks::Phrases.list(unknown.map { |head| Values::Plain.quoted(head) }, "or")}; " \
+                "pick one for the column."
+             end)
           ].compact
         end
       end

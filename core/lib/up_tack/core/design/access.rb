@@ -19,7 +19,8 @@ module UpTack
         # @param role [String, nil] nil for a program of the firm's own, which may do everything
         # @param what [Symbol] :see, :edit or :delete
         def table(access, role, what)
-          role.nil? || role == "builder" || TABLE.fetch(access.to_h[role] || USUAL.fetch(role, "nothing")).include?(what)
+          role.nil? || role == "builder" ||
+            TABLE.fetch(access.to_h[role] || USUAL.fetch(role, "nothing")).include?(what)
         end
 
         # @param what [Symbol] :see or :edit
@@ -30,7 +31,12 @@ module UpTack
         # @param tables [Array<Hash>] plain
         # @return [Hash{String=>Array<String>}] by table key, roles that may not see its records
         def closed(tables)
-          tables.to_h { |table| [table["key"], USUAL.keys.select { |role| table["access"].is_a?(Hash) && TABLE[table["access"][role]] == [] }] }
+          tables.to_h do |table|
+            [
+              table["key"],
+              USUAL.keys.select { |role| table["access"].is_a?(Hash) && TABLE[table["access"][role]] == [] }
+            ]
+          end
         end
 
         def usual_field(role) = (role == "clerk") ? "edit" : "see"
@@ -40,7 +46,11 @@ module UpTack
         def problem(access, words)
           return if access.nil?
 
-          sound = access.is_a?(Hash) && access.all? { |role, word| USUAL.key?(role) && words.key?(word) && (role != "reader" || %w[nothing see].include?(word)) }
+          sound =
+            access.is_a?(Hash) &&
+            access.all? do |role, word|
+              USUAL.key?(role) && words.key?(word) && (role != "reader" || %w[nothing see].include?(word))
+            end
           sound ? nil : "For clerks it is one of #{words.keys.join(", ")}, for readers “see” or “nothing”."
         end
       end

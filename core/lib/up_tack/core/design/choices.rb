@@ -22,7 +22,10 @@ module UpTack
           return "The choices are a list of texts." unless [values, retired].all?(Array)
           return "#{label} needs at least one choice." if values.empty?
           return "A field has at most #{MOST} choices." if values.length > MOST
-          return "Each choice is a short text of up to #{Names::LONGEST_LABEL} characters, without spaces at its ends." unless values.all? { |choice| sound?(choice) }
+          unless values.all? { |choice| sound?(choice) }
+            return "Each choice is a short text of up to #{Names::LONGEST_LABEL} characters, without spaces " \
+              "at its ends."
+          end
 
           folded = values.map { |choice| Expression::Text.folded(choice) }
           double = values.find { |choice| folded.count(Expression::Text.folded(choice)) > 1 }

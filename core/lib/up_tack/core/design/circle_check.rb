@@ -11,12 +11,18 @@ module UpTack
         # @param more [Hash] parts of the Problem besides
         # @return [Problem]
         def self.problem(labels, table, hint: nil, **more)
-          message = if labels.one?
-            "The value of #{labels.first} would wait for itself: the formula reads the field that it sets."
-          else
-            "These values would wait for one another in a circle: #{[*labels, labels.first].join(" → ")}."
-          end
-          Problem.new(part: "formula", message: [message, hint].compact.join(" "), place: "tables › #{table.key}", **more)
+          message =
+            if labels.one?
+              "The value of #{labels.first} would wait for itself: the formula reads the field that it sets."
+            else
+              "These values would wait for one another in a circle: #{[*labels, labels.first].join(" → ")}."
+            end
+          Problem.new(
+            part: "formula",
+            message: [message, hint].compact.join(" "),
+            place: "tables › #{table.key}",
+            **more
+          )
         end
 
         # @param table [Table] whose rules are sound, each by itself
@@ -39,20 +45,31 @@ module UpTack
 
         def told(circle, placement)
           labels = circle.acts.map { |act| @table.field(act.rule.field).label }
-          CircleCheck.problem(labels, @table, hint: hint(circle), tolerable: unseen_before?(circle, placement), stuck: circle.rules)
+          CircleCheck.problem(
+            labels,
+            @table,
+            hint: hint(circle),
+            tolerable: unseen_before?(circle, placement),
+            stuck: circle.rules
+          )
         end
 
         # Only what acts on records that exist has something before this save.
         def hint(circle)
           act = circle.acts.find { |each| each.rule.reads_before? } or return
-          read = (Analysis::Order.through(act.rule.awaits(@table), [], @table) & circle.acts.flat_map(&:writes)).first or return
+          read =
+            (Analysis::Order.through(act.rule.awaits(@table), [], @table) & circle.acts.flat_map(&:writes)).first or
+            return
           "If the value before this save is meant, write `old.#{read}`, which waits for nothing."
         end
 
         # Earlier versions passed over circles through log lines, and through what acts later than its stage.
         def unseen_before?(circle, placement)
           late = placement.late
-          circle.acts.any? { |act| act.rule.is_a?(Rules::Line) || (!act.rule.follows? && late.any? { |each| each.equal?(act) || each.rule.equal?(act.rule) }) }
+          circle.acts.any? do |act|
+            act.rule.is_a?(Rules::Line) ||
+              (!act.rule.follows? && late.any? { |each| each.equal?(act) || each.rule.equal?(act.rule) })
+          end
         end
       end
     end

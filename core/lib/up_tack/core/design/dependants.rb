@@ -12,7 +12,12 @@ module UpTack
         # @return [Array<Array(Table, Rules::Rule)>]
         def rules(project, table:, key: nil)
           project.tables.flat_map do |design|
-            design.rules.select { |rule| (design.key == table && rule.field == key) || named?(rule.references(design), table, key) }.map { |rule| [design, rule] }
+            design
+              .rules
+              .select do |rule|
+                (design.key == table && rule.field == key) || named?(rule.references(design), table, key)
+              end
+              .map { |rule| [design, rule] }
           end
         end
 
@@ -20,18 +25,26 @@ module UpTack
         # @return [void]
         def drop(project, plain, table:, key: nil)
           lost = rules(project, table: table, key: key).map { |_, rule| rule.id }
-          project.tables.zip(plain["tables"]) do |design, each|
-            each["rules"].reject! { |rule| lost.include?(rule["id"]) }
-            filters = design.filters.select { |filter| named?(filter.compiled(design).references, table, key) }.map(&:id)
-            each["filters"]&.reject! { |filter| filters.include?(filter["id"]) }
-            each["forms"]&.map! { |form| FormRewriter.without(Form.from(form), design, table: table, key: key) }
-          end
+          project
+            .tables
+            .zip(plain["tables"]) do |design, each|
+              each["rules"].reject! { |rule| lost.include?(rule["id"]) }
+              filters =
+                design.filters.select { |filter| named?(filter.compiled(design).references, table, key) }.map(&:id)
+              each["filters"]&.reject! { |filter| filters.include?(filter["id"]) }
+              each["forms"]&.map! { |form| FormRewriter.without(Form.from(form), design, table: table, key: key) }
+            end
         end
 
         # @param key [String, nil] of the field; nil for the whole table
         # @return [Array<Array(Table, Form)>] forms on which it stands
         def forms(project, table:, key: nil)
-          project.tables.flat_map { |design| design.forms.select { |form| FormRewriter.without(form, design, table: table, key: key) != form.to_plain }.map { |form| [design, form] } }
+          project.tables.flat_map do |design|
+            design
+              .forms
+              .select { |form| FormRewriter.without(form, design, table: table, key: key) != form.to_plain }
+              .map { |form| [design, form] }
+          end
         end
 
         def named?(references, table, key)

@@ -16,7 +16,11 @@ module UpTack
         def field(field, table, known = table.rules)
           rules = known.select { |rule| rule.fields(table).include?(field.key) }
           writers = rules.select { |rule| rule.writes.include?(field.key) || (rule.owns? && rule.field == field.key) }
-          said = [kind(field, table), writers.empty? ? "Typed by people; no rule writes it." : nil, *writers.first(MOST_RULES).map { |rule| rule.sentence(table) }]
+          said = [
+            kind(field, table),
+            writers.empty? ? "Typed by people; no rule writes it." : nil,
+            *writers.first(MOST_RULES).map { |rule| rule.sentence(table) }
+          ]
           others = rules - writers
           said.concat(others.first(MOST_RULES).map { |rule| rule.sentence(table) })
           said << "And #{others.length - MOST_RULES} rules more." if others.length > MOST_RULES
@@ -25,22 +29,38 @@ module UpTack
 
         def kind(field, table)
           case field.type
-          when "link" then "A link to a record of #{table.neighbours.tables.fetch(field.target).label}."
-          when "choice" then "One of #{Masks::Phrases.list(field.open_choices.first(8), "or")}#{", and more" if field.open_choices.length > 8}."
-          when "number" then field.decimals ? "A number; it takes #{Values::Number.decimals_in_words(field.decimals)}." : "A number."
-          else "#{field.values.label}."
+          when "link"
+            "A link to a record of #{table.neighbours.tables.fetch(field.target).label}."
+          when "choice"
+            more = ", and more" if field.open_choices.length > 8
+            "One of #{Masks::Phrases.list(field.open_choices.first(8), "or")}#{more}."
+          when "number"
+            field.decimals ? "A number; it takes #{Values::Number.decimals_in_words(field.decimals)}." : "A number."
+          else
+            "#{field.values.label}."
           end
         end
 
         # @yield [Table] whether another table may be told of
-        # @return [String] such as "Each piece has 28 fields; 41 rules hold on every way in. It links to Members and Clays; …"
+        # @return [String] such as "Each piece has 28 fields; 41 rules hold on every way in. It links to Members and
+        # Clays; …"
         def table(table, &known)
           known ||= ->(_) { true }
-          links = table.fields.select(&:link?).map { |field| table.neighbours.tables.fetch(field.target) }.select(&known).map(&:label).uniq
+          links =
+            table
+              .fields
+              .select(&:link?)
+              .map { |field| table.neighbours.tables.fetch(field.target) }
+              .select(&known)
+              .map(&:label)
+              .uniq
           back = table.neighbours.links_to(table.key).map(&:first).select(&known).map(&:label).uniq - [table.label]
+          fields = count(table.fields.length, "field")
+          rules = "#{count(table.rules.length, "rule")} #{(table.rules.length == 1) ? "holds" : "hold"}"
           [
-            "Each #{table.record_name.downcase} has #{count(table.fields.length, "field")}; #{count(table.rules.length, "rule")} #{(table.rules.length == 1) ? "holds" : "hold"} on every way in.",
-            ("It links to #{Masks::Phrases.list(links)}." if links.any?), ("#{Masks::Phrases.list(back)} #{(back.length == 1) ? "links" : "link"} here." if back.any?)
+            "Each #{table.record_name.downcase} has #{fields}; #{rules} on every way in.",
+            ("It links to #{Masks::Phrases.list(links)}." if links.any?),
+            ("#{Masks::Phrases.list(back)} #{(back.length == 1) ? "links" : "link"} here." if back.any?)
           ].compact.join(" ")
         end
 

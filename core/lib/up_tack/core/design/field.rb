@@ -24,83 +24,137 @@ module UpTack
       # conventions:: how the firm writes
       # person:: whether a rule writes in it who did something
       # bare:: the Masks::Mask whose separators are left out in the store, nil mostly
-      Field = Struct.new(:id, :key, :label, :aliases, :type, :decimals, :choices, :retired, :list, :format, :target, :on_delete, :reverse, :note, :access, :closed, :conventions, :bare, :person, keyword_init: true) do
-        # @param plain [Hash{String=>Object}] from a design
-        # @param lists [Array<ChoiceList>] those of the project
-        # @param closed [Hash{String=>Array<String>}] roles that may not see a table, by its key
-        def self.from(plain, lists: [], conventions: Conventions.from({}), bare: nil, closed: {}, person: false)
-          link = plain["type"] == "link"
-          list = lists.find { |each| each.id == plain["list"] } if plain["type"] == "choice"
-          new(
-            id: plain["id"], key: plain["key"], label: plain["label"], aliases: (plain["aliases"] || []).freeze, type: plain["type"],
-            decimals: plain["decimals"], choices: (list ? list.values : plain["choices"] || []).freeze, retired: (list ? list.retired : plain["retired"] || []).freeze,
-            list: plain["list"], format: plain["format"], target: (plain["target"] if link),
-            on_delete: (plain["on_delete"] || "refuse" if link), reverse: (plain["reverse"] if link), note: plain["note"], access: plain["access"],
-            closed: ((link && closed[plain["target"]]) || []).freeze, conventions: conventions, bare: bare, person: person && %w[text long_text].include?(plain["type"])
-          ).freeze
+      Field =
+        Struct.new(
+          :id,
+          :key,
+          :label,
+          :aliases,
+          :type,
+          :decimals,
+          :choices,
+          :retired,
+          :list,
+          :format,
+          :target,
+          :on_delete,
+          :reverse,
+          :note,
+          :access,
+          :closed,
+          :conventions,
+          :bare,
+          :person,
+          keyword_init: true
+        ) do
+          # @param plain [Hash{String=>Object}] from a design
+          # @param lists [Array<ChoiceList>] those of the project
+          # @param closed [Hash{String=>Array<String>}] roles that may not see a table, by its key
+          def self.from(plain, lists: [], conventions: Conventions.from({}), bare: nil, closed: {}, person: false)
+            link = plain["type"] == "link"
+            list = lists.find { |each| each.id == plain["list"] } if plain["type"] == "choice"
+            new(
+              id: plain["id"],
+              key: plain["key"],
+              label: plain["label"],
+              aliases: (plain["aliases"] || []).freeze,
+              type: plain["type"],
+              decimals: plain["decimals"],
+              choices: (list ? list.values : plain["choices"] || []).freeze,
+              retired: (list ? list.retired : plain["retired"] || []).freeze,
+              list: plain["list"],
+              format: plain["format"],
+              target: (plain["target"] if link),
+              on_delete: (plain["on_delete"] || "refuse" if link),
+              reverse: (plain["reverse"] if link),
+              note: plain["note"],
+              access: plain["access"],
+              closed: ((link && closed[plain["target"]]) || []).freeze,
+              conventions: conventions,
+              bare: bare,
+              person: person && %w[text long_text].include?(plain["type"])
+            ).freeze
+          end
+
+          def initialize(
+            aliases: [].freeze,
+            closed: [].freeze,
+            person: false,
+            choices: [].freeze,
+            retired: [].freeze,
+            conventions: Conventions.from({}),
+            **rest
+          )
+            super
+            @values = Values.all[type]
+          end
+
+          # @return [Hash{String=>Object}] without what is not set
+          def to_plain
+            plain = {"id" => id, "key" => key, "label" => label, "type" => type}
+            plain["aliases"] = aliases.dup if aliases.any?
+            plain["decimals"] = decimals if type == "number" && decimals
+            if type == "choice"
+              plain.merge!(
+                if list
+                  {"list" => list}
+                else
+                  {"choices" => choices.dup, "retired" => retired.dup}.reject do |part, all|
+                    part == "retired" && all.empty?
+                  end
+                end
+              )
+            end
+            plain["format"] = format if format.is_a?(Hash) && format.any?
+            plain.merge!("target" => target, "on_delete" => on_delete) if link?
+            plain["reverse"] = reverse if link? && reverse.to_s != ""
+            plain["note"] = note unless note.nil? || note == ""
+            plain["access"] = access if access.is_a?(Hash) && access.any?
+            plain
+          end
+
+          def link? = type == "link"
+
+          # @return [Boolean] whether people of a role may :see or :edit it
+          def allows?(role, what) = !closed.include?(role) && Access.field(access, role, what)
+
+          # @return [Module] one of Values
+          def values = @values || Values[type]
+
+          # @return [Symbol] what it is in an expression
+          def kind = values.kind
+
+          # @return [Object, nil, Values::Unreadable]
+          def read(raw, reading) = values.read(raw, self, reading)
+
+          # @param records [#title] names linked records; without it a link is shown by its number
+          # @return [String] the value in its reading format
+          def show(value, records = nil)
+            (link? && records) ? values.show(value, self, records) : values.show(value, self)
+          end
+
+          # @return [String] the value as one would type it
+          def edit(value, records = nil)
+            (!value.nil? && values.respond_to?(:edit)) ? values.edit(value, self) : show(value, records)
+          end
+
+          # @return [String] what stands where there is no value
+          def blank = format.to_h["blank"].to_s
+
+          # @return [Array<String>] the choices that a new record can have
+          def open_choices = choices - retired
+
+          # Brings a computed value into what the field can hold: numbers are
+          # rounded to its decimals, a choice must be one of its list.
+          # @return [Object, nil, Values::Unreadable]
+          def settle(value)
+            return if value.nil?
+            return value if type == "yes_no" || type == "date"
+
+            value = Numbers.round(value, decimals) if value.is_a?(BigDecimal) && decimals
+            values.read(value, self, nil)
+          end
         end
-
-        def initialize(aliases: [].freeze, closed: [].freeze, person: false, choices: [].freeze, retired: [].freeze, conventions: Conventions.from({}), **rest)
-          super
-          @values = Values.all[type]
-        end
-
-        # @return [Hash{String=>Object}] without what is not set
-        def to_plain
-          plain = {"id" => id, "key" => key, "label" => label, "type" => type}
-          plain["aliases"] = aliases.dup if aliases.any?
-          plain["decimals"] = decimals if type == "number" && decimals
-          plain.merge!(list ? {"list" => list} : {"choices" => choices.dup, "retired" => retired.dup}.reject { |part, all| part == "retired" && all.empty? }) if type == "choice"
-          plain["format"] = format if format.is_a?(Hash) && format.any?
-          plain.merge!("target" => target, "on_delete" => on_delete) if link?
-          plain["reverse"] = reverse if link? && reverse.to_s != ""
-          plain["note"] = note unless note.nil? || note == ""
-          plain["access"] = access if access.is_a?(Hash) && access.any?
-          plain
-        end
-
-        def link? = type == "link"
-
-        # @return [Boolean] whether people of a role may :see or :edit it
-        def allows?(role, what) = !closed.include?(role) && Access.field(access, role, what)
-
-        # @return [Module] one of Values
-        def values = @values || Values[type]
-
-        # @return [Symbol] what it is in an expression
-        def kind = values.kind
-
-        # @return [Object, nil, Values::Unreadable]
-        def read(raw, reading) = values.read(raw, self, reading)
-
-        # @param records [#title] names linked records; without it a link is shown by its number
-        # @return [String] the value in its reading format
-        def show(value, records = nil)
-          (link? && records) ? values.show(value, self, records) : values.show(value, self)
-        end
-
-        # @return [String] the value as one would type it
-        def edit(value, records = nil)
-          (!value.nil? && values.respond_to?(:edit)) ? values.edit(value, self) : show(value, records)
-        end
-
-        # @return [String] what stands where there is no value
-        def blank = format.to_h["blank"].to_s
-
-        # @return [Array<String>] the choices that a new record can have
-        def open_choices = choices - retired
-
-        # Brings a computed value into what the field can hold: numbers are
-        # rounded to its decimals, a choice must be one of its list.
-        # @return [Object, nil, Values::Unreadable]
-        def settle(value)
-          return if value.nil?
-          return value if type == "yes_no" || type == "date"
-
-          value = Numbers.round(value, decimals) if value.is_a?(BigDecimal) && decimals
-          values.read(value, self, nil)
-        end
-      end
     end
   end
 end

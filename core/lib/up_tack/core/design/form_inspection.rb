@@ -30,28 +30,47 @@ module UpTack
 
         def shape_problem
           return "There are sections, each with a list of items." unless sound_sections?
-          return "A section has 1 to #{MOST_COLUMNS} columns." unless @form.sections.all? { |section| (section["columns"] || 1).is_a?(Integer) && (section["columns"] || 1).between?(1, MOST_COLUMNS) }
+          unless @form.sections.all? { |section|
+                   (section["columns"] || 1).is_a?(Integer) && (section["columns"] || 1).between?(1, MOST_COLUMNS)
+                 }
+            return "A section has 1 to #{MOST_COLUMNS} columns."
+          end
           return "A form has at most #{MOST_ITEMS} items." if @form.items.length > MOST_ITEMS
           return "Jumps are a list." unless @form.jumps.is_a?(Array) && @form.jumps.all?(Hash)
-          return "The order of the cursor is a list of fields." unless [@form.order].compact.all? { |order| order.is_a?(Array) && order.all?(String) }
-          return "There are the buttons #{Form::BUTTONS.join(", ")}." unless @form.buttons.is_a?(Array) && (@form.buttons - Form::BUTTONS).empty?
+          unless [@form.order].compact.all? { |order| order.is_a?(Array) && order.all?(String) }
+            return "The order of the cursor is a list of fields."
+          end
+          unless @form.buttons.is_a?(Array) && (@form.buttons - Form::BUTTONS).empty?
+            return "There are the buttons #{Form::BUTTONS.join(", ")}."
+          end
 
           text_problem
         end
 
         def sound_sections?
-          @form.sections.is_a?(Array) && @form.sections.all? { |section| section.is_a?(Hash) && (items = section["items"] || []).is_a?(Array) && items.all?(Hash) }
+          @form.sections.is_a?(Array) &&
+            @form.sections.all? do |section|
+              section.is_a?(Hash) && (items = section["items"] || []).is_a?(Array) && items.all?(Hash)
+            end
         end
 
         def text_problem
-          texts = @form.items.flat_map { |item| item.values_at("label", "hint") } + @form.sections.map { |section| section["title"] } + [@form.note]
-          "Titles, labels and hints are short texts." unless texts.compact.all? { |text| text.is_a?(String) && text.length <= LONGEST_HINT }
+          texts =
+            @form.items.flat_map { |item| item.values_at("label", "hint") } +
+            @form.sections.map { |section| section["title"] } + [@form.note]
+          unless texts.compact.all? { |text| text.is_a?(String) && text.length <= LONGEST_HINT }
+            "Titles, labels and hints are short texts."
+          end
         end
 
         def of_name
           label = Names.label_problem(@form.name)
           return [problem("name", label)] if label
-          return [] unless @table.forms.count { |other| Expression::Text.folded(other.name.to_s) == Expression::Text.folded(@form.name) } > 1
+          unless @table.forms.count { |other|
+                   Expression::Text.folded(other.name.to_s) == Expression::Text.folded(@form.name)
+                 } > 1
+            return []
+          end
 
           [problem("name", "There is already a form “#{@form.name}”.")]
         end
@@ -69,17 +88,28 @@ module UpTack
 
         def of_states(item)
           states = item["states"] || []
-          return [problem("form", "What a form says of a field's state is a list.")] unless states.is_a?(Array) && states.all?(Hash)
+          unless states.is_a?(Array) && states.all?(Hash)
+            return [problem("form", "What a form says of a field's state is a list.")]
+          end
 
           wrong = states.find { |state| !Rules::State::STATES.include?(state["state"]) }
-          wrong ? [problem("form", "A field can be `shown`, `enabled`, `required` or `read_only` while a condition holds.")] : []
+          if wrong
+            [problem("form", "A field can be `shown`, `enabled`, `required` or `read_only` while a condition holds.")]
+          else
+            []
+          end
         end
 
         def of_default(item)
           begun = item["carry"] || item["default"].to_s.strip != ""
           return [] unless begun && @table.given?(item["field"])
 
-          [problem("form", "#{@table.field(item["field"]).label} is given its values by a rule; a form can't begin it.")]
+          [
+            problem(
+              "form",
+              "#{@table.field(item["field"]).label} is given its values by a rule; a form can't begin it."
+            )
+          ]
         end
 
         def of_others
@@ -87,7 +117,13 @@ module UpTack
             next of_lines(item) if item["lines"]
             next of_panel(item) if item["panel"]
 
-            problem("form", "Something on #{@form.name} is neither a field, nor records that link here, nor details of a linked one.") unless item["field"]
+            unless item["field"]
+              problem(
+                "form",
+                "Something on #{@form.name} is neither a field, nor records that link here, nor details of a linked " \
+                  "one."
+              )
+            end
           end
         end
 
@@ -95,7 +131,9 @@ module UpTack
           other, link = item["lines"].is_a?(Hash) ? item["lines"].values_at("table", "link") : nil
           table = @table.neighbours.tables[other]
           field = table&.field(link)
-          return problem("form", "#{@form.name}: no records of that table link here.") unless field&.link? && field.target == @table.key
+          unless field&.link? && field.target == @table.key
+            return problem("form", "#{@form.name}: no records of that table link here.")
+          end
 
           of_inner(item, table)
         end
@@ -115,9 +153,21 @@ module UpTack
         def of_jumps
           @form.jumps.filter_map do |jump|
             places = [jump["after"], jump["to"]]
-            loose = places.find { |place| !(@form.field_keys.include?(place) || (place == places.last && Form::PLACES.include?(place))) }
-            next problem("form", "A jump leads from a field of the form to another one, to the first blank one or to the end.") if loose
-            next problem("form", "A jump after #{@table.field(places.first).label} leads back to itself.") if places.uniq.one?
+            loose =
+              places.find do |place|
+                !(@form.field_keys.include?(place) || (place == places.last && Form::PLACES.include?(place)))
+              end
+            if loose
+              next(
+                problem(
+                  "form",
+                  "A jump leads from a field of the form to another one, to the first blank one or to the end."
+                )
+              )
+            end
+            if places.uniq.one?
+              next problem("form", "A jump after #{@table.field(places.first).label} leads back to itself.")
+            end
           end
         end
 

@@ -15,7 +15,11 @@ module UpTack
         # @return [Hash{String=>Object}] the form under the new name, plain
         def renamed(form, table, of:, key:, to:)
           plain = form.to_plain
-          form.formulas(table).each { |part, (text, _)| put(plain, part, Expression::Renaming.of(text, references(text, table), table: of, key: key, to: to)) }
+          form
+            .formulas(table)
+            .each do |part, (text, _)|
+              put(plain, part, Expression::Renaming.of(text, references(text, table), table: of, key: key, to: to))
+            end
           swap = ->(place, named) { (key && place == of && named == key) ? to : named }
           plain["order"]&.map! { |each| swap.call(table.key, each) }
           plain["jumps"].each { |jump| %w[after to].each { |part| jump[part] = swap.call(table.key, jump[part]) } }
@@ -27,9 +31,25 @@ module UpTack
         #   or table, plain
         def without(form, design, table:, key:)
           plain = form.to_plain
-          lost = form.formulas(design).select { |_, (text, _)| references(text, design).any? { |each| each.table == table && (key.nil? || each.key == key) } }.keys
-          plain["sections"].each_with_index { |section, place| section["items"] = (section["items"] || []).each_with_index.filter_map { |item, index| item_without(item, design, table, key, lost, "sections.#{place}.items.#{index}") } }
-          plain["jumps"] = plain["jumps"].each_with_index.reject { |jump, number| lost.include?("jumps.#{number}.when") || (design.key == table && key && jump.values_at("after", "to").include?(key)) }.map(&:first)
+          lost =
+            form
+              .formulas(design)
+              .select do |_, (text, _)|
+                references(text, design).any? { |each| each.table == table && (key.nil? || each.key == key) }
+              end
+              .keys
+          plain["sections"].each_with_index do |section, place|
+            section["items"] = (section["items"] || []).each_with_index.filter_map do |item, index|
+              item_without(item, design, table, key, lost, "sections.#{place}.items.#{index}")
+            end
+          end
+          plain["jumps"] = plain["jumps"]
+            .each_with_index
+            .reject do |jump, number|
+              lost.include?("jumps.#{number}.when") ||
+                (design.key == table && key && jump.values_at("after", "to").include?(key))
+            end
+            .map(&:first)
           plain["order"]&.delete(key) if design.key == table
           plain
         end
@@ -43,14 +63,18 @@ module UpTack
           plain["tables"].each do |each|
             (each["forms"] || []).each do |form|
               form["sections"].each do |section|
-                (section["items"] || []).reject! { |item| lines_by?(item, table, field) || (each.equal?(table) && item["panel"] == field["key"] && field["type"] != "link") }
+                (section["items"] || []).reject! do |item|
+                  lines_by?(item, table, field) ||
+                    (each.equal?(table) && item["panel"] == field["key"] && field["type"] != "link")
+                end
               end
               each_item(form) { |item| item["fields"] = [] if each.equal?(table) && item["panel"] == field["key"] }
             end
           end
         end
 
-        def lines_by?(item, table, field) = item["lines"] && item["lines"].values_at("table", "link") == [table["key"], field["key"]]
+        def lines_by?(item, table, field) =
+          item["lines"] && item["lines"].values_at("table", "link") == [table["key"], field["key"]]
 
         def each_item(plain, &block) = plain["sections"].each { |section| (section["items"] || []).each(&block) }
 
@@ -71,9 +95,16 @@ module UpTack
           return if item["panel"] && key.nil? && design.field(item["panel"])&.target == table
           return if item["lines"] && item["lines"]["table"] == table && [nil, item["lines"]["link"]].include?(key)
 
-          item["fields"] = item["fields"].reject { |each| inner_table(item, design) == table && each == key } if item["fields"]
+          item["fields"] = item["fields"].reject { |each| inner_table(item, design) == table && each == key } if item[
+            "fields"
+          ]
           item.delete("default") if lost.include?("#{at}.default")
-          item["states"] = item["states"].each_with_index.reject { |_, number| lost.include?("#{at}.states.#{number}.when") }.map(&:first) if item["states"]
+          if item["states"]
+            item["states"] = item["states"]
+              .each_with_index
+              .reject { |_, number| lost.include?("#{at}.states.#{number}.when") }
+              .map(&:first)
+          end
           item
         end
 

@@ -34,7 +34,11 @@ module UpTack
         def setting_problem(shape, value, field)
           return if value.nil?
           return ([true, false].include?(value) ? nil : "#{field.label}: this setting is on or off.") if shape == :flag
-          return "#{field.label}: a reading format is made of texts of up to #{LONGEST} characters." unless value.is_a?(String) && value.length <= ((shape == :pattern) ? Expression::Patterns::LONGEST : LONGEST) && !value.match?(/[[:cntrl:]]/)
+          unless value.is_a?(String) &&
+              value.length <= ((shape == :pattern) ? Expression::Patterns::LONGEST : LONGEST) &&
+              !value.match?(/[[:cntrl:]]/)
+            return "#{field.label}: a reading format is made of texts of up to #{LONGEST} characters."
+          end
 
           pattern_problem(value, field) if shape == :pattern
         end

@@ -21,7 +21,9 @@ module UpTack
         def plain
           return @merged if @merged
 
-          @plain["lists"] = merged(@plain["lists"] || [], @incoming["lists"] || [], "l") { |list| Expression::Text.folded(list["name"].to_s) }
+          @plain["lists"] = merged(@plain["lists"] || [], @incoming["lists"] || [], "l") do |list|
+            Expression::Text.folded(list["name"].to_s)
+          end
           pairs = tables
           pairs.each { |own, theirs| parts(own, theirs) }
           pairs.each { |own, theirs| settle(own, theirs) }
@@ -36,7 +38,14 @@ module UpTack
           @plain["tables"] ||= []
           (@incoming["tables"] || []).map do |theirs|
             own = @plain["tables"].find { |table| table["key"] == theirs["key"] }
-            @plain["tables"] << own = {"id" => next_id("t"), "key" => theirs["key"], "fields" => [], "rules" => []} unless own
+            unless own
+              @plain["tables"] << own = {
+                "id" => next_id("t"),
+                "key" => theirs["key"],
+                "fields" => [],
+                "rules" => []
+              }
+            end
             @ids[theirs["id"]] = own["id"]
             [own, theirs]
           end
@@ -48,14 +57,22 @@ module UpTack
           own.replace(fresh.merge(own) { |_, taken, _| taken })
           own["fields"] = merged(own["fields"], theirs["fields"] || [], "f") { |field| field["key"] }
           own["rules"] = rules(own["rules"], theirs["rules"] || [])
-          own["filters"] = merged(own["filters"] || [], theirs["filters"] || [], "q") { |filter| Expression::Text.folded(filter["name"].to_s) }
-          own["forms"] = merged(own["forms"] || [], theirs["forms"] || [], "m") { |form| Expression::Text.folded(form["name"].to_s) }
-          own["proofs"] = merged(own["proofs"] || [], theirs["proofs"] || [], "p") { |proof| [proof["group"], proof["name"]] }
+          own["filters"] = merged(own["filters"] || [], theirs["filters"] || [], "q") do |filter|
+            Expression::Text.folded(filter["name"].to_s)
+          end
+          own["forms"] = merged(own["forms"] || [], theirs["forms"] || [], "m") do |form|
+            Expression::Text.folded(form["name"].to_s)
+          end
+          own["proofs"] = merged(own["proofs"] || [], theirs["proofs"] || [], "p") do |proof|
+            [proof["group"], proof["name"]]
+          end
         end
 
         # What names something by its id names it by that which it has here.
         def settle(own, theirs)
-          own["fields"].each { |field| field["list"] = @ids.fetch(field["list"], field["list"]) if field["list"] && from_file?(field["id"]) }
+          own["fields"].each do |field|
+            field["list"] = @ids.fetch(field["list"], field["list"]) if field["list"] && from_file?(field["id"])
+          end
           own["log"] = theirs["log"].transform_values { |ids| ids.map { |id| @ids.fetch(id, id) } } if theirs["log"]
           own["proofs"].each { |proof| settle_proof(proof) if from_file?(proof["id"]) }
           %w[filters forms proofs].each { |part| own.delete(part) if own[part].empty? }
@@ -63,7 +80,9 @@ module UpTack
 
         def settle_proof(proof)
           proof["form"] = @ids.fetch(proof["form"], proof["form"]) if proof["form"]
-          [*proof["acts"], *proof["expect"]].each { |each| each["rule"] = @ids.fetch(each["rule"], each["rule"]) if each["rule"] }
+          [*proof["acts"], *proof["expect"]].each do |each|
+            each["rule"] = @ids.fetch(each["rule"], each["rule"]) if each["rule"]
+          end
         end
 
         def from_file?(id) = @ids.value?(id)
@@ -81,9 +100,15 @@ module UpTack
         def rules(own, theirs)
           all = own.dup
           theirs.each do |rule|
-            index = all.index { |each| each["id"] == rule["id"] && each.values_at("kind", "field") == rule.values_at("kind", "field") }
+            index =
+              all.index do |each|
+                each["id"] == rule["id"] && each.values_at("kind", "field") == rule.values_at("kind", "field")
+              end
             index ||= all.index { |each| each.except("id") == rule.except("id") }
-            index ||= all.index { |each| each["name"] && each.values_at("name", "kind", "field") == rule.values_at("name", "kind", "field") }
+            index ||=
+              all.index do |each|
+                each["name"] && each.values_at("name", "kind", "field") == rule.values_at("name", "kind", "field")
+              end
             put(all, index, rule, "r")
           end
           all

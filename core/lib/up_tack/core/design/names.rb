@@ -13,7 +13,17 @@ module UpTack
         STORE_FIELDS = %w[id].freeze
         STORE_TABLES = /\A(up_tack_|sqlite_|schema_migrations\z|ar_internal_metadata\z)/
         # Letters that Unicode does not take apart into a base and a mark.
-        LETTERS = {"ß" => "ss", "æ" => "ae", "œ" => "oe", "ø" => "o", "đ" => "d", "ð" => "d", "þ" => "th", "ł" => "l", "ı" => "i"}.freeze
+        LETTERS = {
+          "ß" => "ss",
+          "æ" => "ae",
+          "œ" => "oe",
+          "ø" => "o",
+          "đ" => "d",
+          "ð" => "d",
+          "þ" => "th",
+          "ł" => "l",
+          "ı" => "i"
+        }.freeze
 
         module_function
 
@@ -32,7 +42,9 @@ module UpTack
 
         # @return [String, nil] what is wrong with a key
         def key_problem(key)
-          return "A key is made of small letters a to z, figures and single underscores, and begins with a letter." unless key.is_a?(String) && key.match?(SHAPE)
+          unless key.is_a?(String) && key.match?(SHAPE)
+            return "A key is made of small letters a to z, figures and single underscores, and begins with a letter."
+          end
           return "A key has at most #{LONGEST_KEY} characters." if key.length > LONGEST_KEY
 
           "`#{key}` is a word of the formula language or of the store; pick another key." if reserved?(key)

@@ -7,78 +7,98 @@ module UpTack
       # last_id:: the highest number given to a table, field or rule so far
       # lists:: the ChoiceLists that several fields may use
       # tolerated:: Problems that it has from an earlier version, which would let it be written
-      Project = Struct.new(:name, :conventions, :last_id, :lists, :tables, :tolerated, keyword_init: true) do
-        # @param plain [Hash{String=>Object}] as to_plain gives it
-        # @return [Project]
-        # @raise [Invalid] with everything that is wrong in it
-        def self.from(plain) = reopen(plain, tolerating: [])
+      Project =
+        Struct.new(:name, :conventions, :last_id, :lists, :tables, :tolerated, keyword_init: true) do
+          # @param plain [Hash{String=>Object}] as to_plain gives it
+          # @return [Project]
+          # @raise [Invalid] with everything that is wrong in it
+          def self.from(plain) = reopen(plain, tolerating: [])
 
-        # @param plain [Hash{String=>Object}]
-        # @param tolerating [Array<Problem>, :all] tolerable problems that it may have: those of the
-        #   design that it came from, or all of them in one that is stored or comes from a file
-        # @return [Project]
-        # @raise [Invalid] with everything else that is wrong in it
-        def self.reopen(plain, tolerating: :all)
-          conventions = Conventions.from(plain["conventions"] || {})
-          neighbours = TableGraph.new(conventions, tolerant: tolerating == :all || tolerating.any?)
-          lists = (plain["lists"] || []).map { |list| ChoiceList.from(list) }.freeze
-          closed = Access.closed(plain["tables"] || [])
-          project = new(
-            name: plain["name"], conventions: conventions, last_id: plain["last_id"] || 0, lists: lists,
-            tables: (plain["tables"] || []).map { |table| Table.from(table, neighbours, lists: lists, conventions: conventions, closed: closed) }.freeze
-          )
-          neighbours.settle(project.tables)
-          project.tolerated = tolerate(ProjectValidator.new(project).problems, tolerating)
-          neighbours.tolerate(project.tolerated)
-          project.freeze
+          # @param plain [Hash{String=>Object}]
+          # @param tolerating [Array<Problem>, :all] tolerable problems that it may have: those of the
+          #   design that it came from, or all of them in one that is stored or comes from a file
+          # @return [Project]
+          # @raise [Invalid] with everything else that is wrong in it
+          def self.reopen(plain, tolerating: :all)
+            conventions = Conventions.from(plain["conventions"] || {})
+            neighbours = TableGraph.new(conventions, tolerant: tolerating == :all || tolerating.any?)
+            lists = (plain["lists"] || []).map { |list| ChoiceList.from(list) }.freeze
+            closed = Access.closed(plain["tables"] || [])
+            project =
+              new(
+                name: plain["name"],
+                conventions: conventions,
+                last_id: plain["last_id"] || 0,
+                lists: lists,
+                tables:
+                  (plain["tables"] || [])
+                    .map do |table|
+                      Table.from(table, neighbours, lists: lists, conventions: conventions, closed: closed)
+                    end
+                    .freeze
+              )
+            neighbours.settle(project.tables)
+            project.tolerated = tolerate(ProjectValidator.new(project).problems, tolerating)
+            neighbours.tolerate(project.tolerated)
+            project.freeze
+          end
+
+          # @return [Array<Problem>] those that are let be
+          # @raise [Invalid] where there are others
+          def self.tolerate(problems, tolerating)
+            known = (tolerating == :all) ? problems.map(&:signature) : tolerating.map(&:signature)
+            refused = problems.reject { |problem| problem.tolerable && known.include?(problem.signature) }
+            raise Invalid, refused if refused.any?
+
+            problems.freeze
+          end
+          private_class_method :tolerate
+
+          # @return [Hash{String=>Object}] for JSON; shares nothing with this project
+          def to_plain
+            plain = {"name" => name, "conventions" => conventions.to_plain, "last_id" => last_id}
+            plain["lists"] = lists.map(&:to_plain) if lists.any?
+            plain.merge("tables" => tables.map(&:to_plain))
+          end
+
+          # @param key [String] of a table
+          # @param id [String] of one of its rules
+          # @param rule [Rules::Rule, nil] in its place; nil leaves it out
+          # @return [Project] the same with that, not checked
+          def with_rule(key, id, rule)
+            neighbours = TableGraph.new(conventions, tolerant: true)
+            all =
+              tables
+                .map do |table|
+                  if table.key == key
+                    table.with_rule(id, rule, neighbours)
+                  else
+                    Table.new(**table.to_h, neighbours: neighbours).freeze
+                  end
+                end
+                .freeze
+            neighbours.settle(all)
+            neighbours.tolerate(tolerated.to_a)
+            Project.new(**to_h, tables: all).freeze
+          end
+
+          # @return [Analysis::Upkeep] what is worked out from what
+          def upkeep = tables.empty? ? Analysis::Upkeep.new([]) : tables.first.neighbours.upkeep
+
+          # @return [ChoiceList, nil]
+          def list(id) = lists.find { |list| list.id == id }
+
+          # @return [Boolean] whether a field or table is still known by a key that it had before
+          def aliases? =
+            tables.any? { |table| table.aliases.any? || table.fields.any? { |field| field.aliases.any? } }
+
+          # @param key [String] that a program uses
+          # @return [String] the one that the table has now, where it was renamed since
+          def present_key(key) = table(key) ? key : tables.find { |table| table.aliases.include?(key) }&.key || key
+
+          # @return [Table, nil]
+          def table(key) = tables.find { |table| table.key == key }
         end
-
-        # @return [Array<Problem>] those that are let be
-        # @raise [Invalid] where there are others
-        def self.tolerate(problems, tolerating)
-          known = (tolerating == :all) ? problems.map(&:signature) : tolerating.map(&:signature)
-          refused = problems.reject { |problem| problem.tolerable && known.include?(problem.signature) }
-          raise Invalid, refused if refused.any?
-
-          problems.freeze
-        end
-        private_class_method :tolerate
-
-        # @return [Hash{String=>Object}] for JSON; shares nothing with this project
-        def to_plain
-          plain = {"name" => name, "conventions" => conventions.to_plain, "last_id" => last_id}
-          plain["lists"] = lists.map(&:to_plain) if lists.any?
-          plain.merge("tables" => tables.map(&:to_plain))
-        end
-
-        # @param key [String] of a table
-        # @param id [String] of one of its rules
-        # @param rule [Rules::Rule, nil] in its place; nil leaves it out
-        # @return [Project] the same with that, not checked
-        def with_rule(key, id, rule)
-          neighbours = TableGraph.new(conventions, tolerant: true)
-          all = tables.map { |table| (table.key == key) ? table.with_rule(id, rule, neighbours) : Table.new(**table.to_h, neighbours: neighbours).freeze }.freeze
-          neighbours.settle(all)
-          neighbours.tolerate(tolerated.to_a)
-          Project.new(**to_h, tables: all).freeze
-        end
-
-        # @return [Analysis::Upkeep] what is worked out from what
-        def upkeep = tables.empty? ? Analysis::Upkeep.new([]) : tables.first.neighbours.upkeep
-
-        # @return [ChoiceList, nil]
-        def list(id) = lists.find { |list| list.id == id }
-
-        # @return [Boolean] whether a field or table is still known by a key that it had before
-        def aliases? = tables.any? { |table| table.aliases.any? || table.fields.any? { |field| field.aliases.any? } }
-
-        # @param key [String] that a program uses
-        # @return [String] the one that the table has now, where it was renamed since
-        def present_key(key) = table(key) ? key : tables.find { |table| table.aliases.include?(key) }&.key || key
-
-        # @return [Table, nil]
-        def table(key) = tables.find { |table| table.key == key }
-      end
     end
   end
 end

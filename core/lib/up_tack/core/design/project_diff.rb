@@ -21,7 +21,8 @@ module UpTack
 
         # @return [Array<Difference>]
         def differences
-          compared("list", lists(@from), lists(@to)) + compared("table", tables(@from), tables(@to)) + parts("field") + parts("rule") + parts("filter") + parts("form") + parts("proof")
+          compared("list", lists(@from), lists(@to)) + compared("table", tables(@from), tables(@to)) +
+            parts("field") + parts("rule") + parts("filter") + parts("form") + parts("proof")
         end
 
         private
@@ -32,7 +33,14 @@ module UpTack
             next if before[id]&.last == after[id]&.last
 
             place, table, = after[id] || before[id]
-            Difference.new(what: what, id: id, place: place, table: table, before: before[id]&.last, after: after[id]&.last)
+            Difference.new(
+              what: what,
+              id: id,
+              place: place,
+              table: table,
+              before: before[id]&.last,
+              after: after[id]&.last
+            )
           end
         end
 
@@ -40,34 +48,85 @@ module UpTack
 
         def lists(project) = (project&.lists || []).to_h { |list| [list.id, [list.name, nil, list_words(list)]] }
 
-        def list_words(list) = "#{list.values.join(", ")}#{"; retired: #{list.retired.join(", ")}" if list.retired.any?}"
+        def list_words(list) =
+          "#{list.values.join(", ")}#{"; retired: #{list.retired.join(", ")}" if list.retired.any?}"
 
-        def tables(project) = (project&.tables || []).to_h { |table| [table.id, [table.label, table.id, table_words(table)]] }
+        def tables(project) =
+          (project&.tables || []).to_h { |table| [table.id, [table.label, table.id, table_words(table)]] }
 
         def inner(project, what)
           (project&.tables || []).flat_map { |table| send("#{what}s_of", table) }.to_h
         end
 
-        def fields_of(table) = table.fields.map { |field| [field.id, ["#{field.label} of #{table.label}", table.id, field_words(field)]] }
-        def rules_of(table) = table.rules.map { |rule| [rule.id, ["#{table.field(rule.field).label} of #{table.label}", table.id, rule_words(rule, table)]] }
-        def filters_of(table) = table.filters.map { |filter| [filter.id, ["#{filter.name} in #{table.label}", table.id, [filter.formula, filter.sort, filter.columns && "columns"].compact.reject(&:empty?).join("; ")]] }
+        def fields_of(table) =
+          table.fields.map { |field| [field.id, ["#{field.label} of #{table.label}", table.id, field_words(field)]] }
 
-        def forms_of(table) = table.forms.map { |form| [form.id, ["Form #{form.name} of #{table.label}", table.id, form_words(form, table)]] }
+        def rules_of(table) =
+          table.rules.map do |rule|
+            [rule.id, ["#{table.field(rule.field).label} of #{table.label}", table.id, rule_words(rule, table)]]
+          end
 
-        def proofs_of(table) = table.proofs.map { |proof| [proof.id, ["Proof #{proof.name} of #{table.label}", table.id, proof_words(proof, table)]] }
+        def filters_of(table) =
+          table.filters.map do |filter|
+            [
+              filter.id,
+              [
+                "#{filter.name} in #{table.label}",
+                table.id,
+                [filter.formula, filter.sort, filter.columns && "columns"].compact.reject(&:empty?).join("; ")
+              ]
+            ]
+          end
+
+        def forms_of(table) =
+          table.forms.map do |form|
+            [form.id, ["Form #{form.name} of #{table.label}", table.id, form_words(form, table)]]
+          end
+
+        def proofs_of(table) =
+          table.proofs.map do |proof|
+            [proof.id, ["Proof #{proof.name} of #{table.label}", table.id, proof_words(proof, table)]]
+          end
 
         def proof_words(proof, table)
           telling = Bench::Telling.new(table, Save::Ports::NoRecords)
           script = proof.script
-          records = (script["records"] || {}).map { |key, all| "#{key} #{all.map { |id, values| "#{id} (#{plain_words(values)})" }.join(", ")}" }
+          records =
+            (script["records"] || {}).map do |key, all|
+              "#{key} #{all.map { |id, values| "#{id} (#{plain_words(values)})" }.join(", ")}"
+            end
           person = script["person"]&.values&.join(", ")
-          acts = (script["acts"] || []).map { |act| plain_words(act.except("do").merge(act["values"] || {}).except("values")).then { |with| [act["do"].tr("_", " "), with].reject(&:empty?).join(" ") } }
-          [proof.name, proof.group, proof.note, "expects that #{proof.expectations.map { |each| telling.of(each) }.join(", ")}", "#{script["at"]}, as #{person}", acts.join("; "), *records].compact.join(" · ")
+          acts =
+            (script["acts"] || []).map do |act|
+              plain_words(act.except("do").merge(act["values"] || {}).except("values")).then do |with|
+                [act["do"].tr("_", " "), with].reject(&:empty?).join(" ")
+              end
+            end
+          [
+            proof.name,
+            proof.group,
+            proof.note,
+            "expects that #{proof.expectations.map { |each| telling.of(each) }.join(", ")}",
+            "#{script["at"]}, as #{person}",
+            acts.join("; "),
+            *records
+          ].compact.join(" · ")
         end
 
         def form_words(form, table)
-          sections = form.sections.map { |section| [section["title"], (section["items"] || []).map { |item| item_words(item, table) }.join(", ")].compact.join(": ") }
-          more = form.to_plain.slice("order", "jumps", "skip_filled", "buttons", "note").reject { |_, value| value == [] }.map { |part, value| "#{part.tr("_", " ")}: #{plain_words(value)}" }
+          sections =
+            form.sections.map do |section|
+              [
+                section["title"],
+                (section["items"] || []).map { |item| item_words(item, table) }.join(", ")
+              ].compact.join(": ")
+            end
+          more =
+            form
+              .to_plain
+              .slice("order", "jumps", "skip_filled", "buttons", "note")
+              .reject { |_, value| value == [] }
+              .map { |part, value| "#{part.tr("_", " ")}: #{plain_words(value)}" }
           [form.name, *sections, *more].join(" · ")
         end
 
@@ -79,13 +138,35 @@ module UpTack
 
         # What of a rule its sentence does not say stands behind it.
         def rule_words(rule, table)
-          said = rule.to_plain.slice("name", "message", "note", "old", "severity", "by_hand", "follow", "pattern", "rows", "map", "otherwise").map { |part, value| "#{part.tr("_", " ")}: #{(part == "rows") ? value.map { |row| row.join(" | ") }.join(" / ") : plain_words(value)}" }
+          said =
+            rule
+              .to_plain
+              .slice(
+                "name",
+                "message",
+                "note",
+                "old",
+                "severity",
+                "by_hand",
+                "follow",
+                "pattern",
+                "rows",
+                "map",
+                "otherwise"
+              )
+              .map do |part, value|
+                said = (part == "rows") ? value.map { |row| row.join(" | ") }.join(" / ") : plain_words(value)
+                "#{part.tr("_", " ")}: #{said}"
+              end
           [rule.sentence(table), *said].join(" · ")
         end
 
         def field_words(field)
           plain = field.to_plain.except("id", "key", "label", "type")
-          ["#{field.label}: #{field.values.label.downcase}#{" to #{field.target}" if field.link?}", *plain.except("target").map { |part, value| "#{part.tr("_", " ")}: #{plain_words(value)}" }].join(" · ")
+          [
+            "#{field.label}: #{field.values.label.downcase}#{" to #{field.target}" if field.link?}",
+            *plain.except("target").map { |part, value| "#{part.tr("_", " ")}: #{plain_words(value)}" }
+          ].join(" · ")
         end
 
         def table_words(table)

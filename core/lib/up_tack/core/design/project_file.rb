@@ -40,7 +40,14 @@ module UpTack
         def self.write(project, people = {})
           plain = project.to_plain
           plain["tables"].each { |table| Reviews.name(table, people) }
-          Writer.text({"format" => FORMAT, "version" => project.tolerated.any? ? STRICT - 1 : VERSION, **plain, "people" => people.values})
+          Writer.text(
+            {
+              "format" => FORMAT,
+              "version" => project.tolerated.any? ? STRICT - 1 : VERSION,
+              **plain,
+              "people" => people.values
+            }
+          )
         end
 
         # @param text [String]

@@ -20,7 +20,11 @@ module UpTack
           plain = proof.to_plain
           (plain["records"] || {}).each { |key, all| all.transform_values! { |values| named(values, key) } }
           (plain["acts"] || []).each { |act| act(act) }
-          plain["expect"].each { |each| %w[is before after].each { |part| each[part] = one(@table.key, each["field"], each[part]) if each.key?(part) } }
+          plain["expect"].each do |each|
+            %w[is before after].each do |part|
+              each[part] = one(@table.key, each["field"], each[part]) if each.key?(part)
+            end
+          end
           plain
         end
 

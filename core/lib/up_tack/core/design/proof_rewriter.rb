@@ -41,7 +41,9 @@ module UpTack
             act["field"] = swap.call(act["field"]) if act["field"]
             act["values"] = act["values"].transform_keys(&swap) if act["values"]
           end
-          plain["expect"].each { |each| %w[field after to].each { |part| each[part] = swap.call(each[part]) if each[part] } }
+          plain["expect"].each do |each|
+            %w[field after to].each { |part| each[part] = swap.call(each[part]) if each[part] }
+          end
         end
       end
     end

@@ -26,15 +26,20 @@ module UpTack
         end
 
         def everywhere(project, plain, **renaming)
-          project.tables.zip(plain["tables"]) do |design, table|
-            table["rules"] = design.rules.map { |rule| rule.renamed(design, **renaming) }
-            filters = design.filters.map { |filter| filter.to_plain.merge("formula" => in_filter(filter, design, **renaming)) }
-            table["filters"] = filters if filters.any?
-            forms = design.forms.map { |form| FormRewriter.renamed(form, design, **renaming) }
-            table["forms"] = forms if forms.any?
-            proofs = design.proofs.map { |proof| ProofRewriter.renamed(proof, design, **renaming) }
-            table["proofs"] = proofs if proofs.any?
-          end
+          project
+            .tables
+            .zip(plain["tables"]) do |design, table|
+              table["rules"] = design.rules.map { |rule| rule.renamed(design, **renaming) }
+              filters =
+                design.filters.map do |filter|
+                  filter.to_plain.merge("formula" => in_filter(filter, design, **renaming))
+                end
+              table["filters"] = filters if filters.any?
+              forms = design.forms.map { |form| FormRewriter.renamed(form, design, **renaming) }
+              table["forms"] = forms if forms.any?
+              proofs = design.proofs.map { |proof| ProofRewriter.renamed(proof, design, **renaming) }
+              table["proofs"] = proofs if proofs.any?
+            end
         end
 
         def in_filter(filter, design, of:, key:, to:)

@@ -21,7 +21,14 @@ module UpTack
         # @param renamed [Hash{String=>String}]
         # @return [RenamedChoices] in all fields that use a list
         def self.in_list(project, list, renamed)
-          new(project.tables.flat_map { |table| table.fields.select { |field| field.list == list }.map { |field| [[table.key, field.key], renamed] } }.to_h)
+          new(
+            project
+              .tables
+              .flat_map do |table|
+                table.fields.select { |field| field.list == list }.map { |field| [[table.key, field.key], renamed] }
+              end
+              .to_h
+          )
         end
 
         # @return [Hash{String=>Hash{String=>String}}] by id of the field, as a revision keeps them
@@ -36,12 +43,22 @@ module UpTack
         # @param project [Project] before
         # @param plain [Hash] its plain form, which is changed
         def carry(project, plain)
-          project.tables.zip(plain["tables"]) do |table, into|
-            into["rules"] = table.rules.map { |rule| rule.with_choices(table, self) }
-            into["filters"] = table.filters.map { |filter| filter.to_plain.merge("formula" => formula(filter.formula, table)) } if table.filters.any?
-            into["forms"] = table.forms.map { |form| form(form, table) } if table.forms.any?
-            into["proofs"] = table.proofs.map { |proof| ProofChoices.new(self, project, table).of(proof) } if table.proofs.any?
-          end
+          project
+            .tables
+            .zip(plain["tables"]) do |table, into|
+              into["rules"] = table.rules.map { |rule| rule.with_choices(table, self) }
+              if table.filters.any?
+                into["filters"] = table.filters.map do |filter|
+                  filter.to_plain.merge("formula" => formula(filter.formula, table))
+                end
+              end
+              into["forms"] = table.forms.map { |form| form(form, table) } if table.forms.any?
+              if table.proofs.any?
+                into["proofs"] = table.proofs.map do |proof|
+                  ProofChoices.new(self, project, table).of(proof)
+                end
+              end
+            end
         end
 
         # @param text [String, nil] a formula of the table, without mistakes

@@ -15,7 +15,8 @@ module UpTack
         def initialize(project, renamed)
           @project = project
           @names = renamed.names.values.reduce({}, :merge).transform_keys(&:downcase)
-          @pattern = /(?<![[:word:]])(?:#{Regexp.union(@names.keys.sort_by { |name| -name.length }).source})(?![[:word:]])/i
+          @pattern =
+            /(?<![[:word:]])(?:#{Regexp.union(@names.keys.sort_by { |name| -name.length }).source})(?![[:word:]])/i
           @run = Bench::Run.new(project)
         end
 
@@ -25,13 +26,16 @@ module UpTack
         # @return [Hash{String=>Object}] the project with that, plain
         def plain
           plain = project.to_plain
-          plain["tables"].each { |table| (table["proofs"] || []).each { |proof| proof["expect"] = found.fetch(proof["id"], proof["expect"]) } }
+          plain["tables"].each do |table|
+            (table["proofs"] || []).each { |proof| proof["expect"] = found.fetch(proof["id"], proof["expect"]) }
+          end
           plain
         end
 
         private
 
-        def found = @found ||= project.tables.flat_map { |table| table.proofs.filter_map { |proof| retold(table, proof) } }.to_h
+        def found =
+          @found ||= project.tables.flat_map { |table| table.proofs.filter_map { |proof| retold(table, proof) } }.to_h
 
         # @return [Array(String, Array<Hash>), nil] the proof's id with what it expects from now on
         def retold(table, proof)
@@ -40,13 +44,26 @@ module UpTack
           played = @run.trial(table, proof, trace: false)
           return if played.is_a?(String)
 
-          expect = proof.expect.map { |each| [each, *told(each)].find { |text| Bench::Expectation.from(text).met?(played, table) } || each }
+          expect =
+            proof.expect.map do |each|
+              [each, *told(each)].find { |text| Bench::Expectation.from(text).met?(played, table) } || each
+            end
           [proof.id, expect] unless expect == proof.expect
         end
 
         def told(expected) = [other(expected)].reject { |each| each == expected }
 
-        def other(expected) = expected.to_h { |part, value| [part, (%w[is before after message].include?(part) && value.is_a?(String)) ? value.gsub(@pattern) { |name| dressed(name) } : value] }
+        def other(expected) =
+          expected.to_h do |part, value|
+            [
+              part,
+              if %w[is before after message].include?(part) && value.is_a?(String)
+                value.gsub(@pattern) { |name| dressed(name) }
+              else
+                value
+              end
+            ]
+          end
 
         # In small letters where it stood so.
         def dressed(name)

@@ -54,7 +54,9 @@ module UpTack
 
         # @return [Array<Array(Table, Field)>] tables with their links to a table
         def links_to(key)
-          tables.values.flat_map { |table| table.fields.select { |field| field.link? && field.target == key }.map { |field| [table, field] } }
+          tables.values.flat_map do |table|
+            table.fields.select { |field| field.link? && field.target == key }.map { |field| [table, field] }
+          end
         end
 
         private
@@ -62,8 +64,15 @@ module UpTack
         def build(table)
           Expression::Scope.new(
             table.fields.map { |field| entry(table, field) },
-            key: table.key, label: table.label, one: table.one, title: table.title_field&.key, reverses: -> { reverses(table) }, aliases: table.fields.flat_map { |field| field.aliases.map { |old| [old, field.key] } }.to_h, names: [table.key, *table.aliases],
-            conventions: conventions, tolerant: tolerant
+            key: table.key,
+            label: table.label,
+            one: table.one,
+            title: table.title_field&.key,
+            reverses: -> { reverses(table) },
+            aliases: table.fields.flat_map { |field| field.aliases.map { |old| [old, field.key] } }.to_h,
+            names: [table.key, *table.aliases],
+            conventions: conventions,
+            tolerant: tolerant
           )
         end
 
@@ -89,7 +98,9 @@ module UpTack
         end
 
         def reverses(table)
-          links_to(table.key).map { |other, field| Expression::Scope::Reverse.new(scope: scope(other), link: scope(other)[field.key]) }
+          links_to(table.key).map do |other, field|
+            Expression::Scope::Reverse.new(scope: scope(other), link: scope(other)[field.key])
+          end
         end
       end
     end

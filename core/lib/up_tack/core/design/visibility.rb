@@ -32,7 +32,8 @@ module UpTack
         def fields(table) = all? ? table.fields : table.fields.select { |field| field?(field) }
 
         # @return [Boolean] whether all that a rule names may be seen
-        def rule?(rule, table) = all? || (references?(rule.references(table)) && rule.fields(table).all? { |key| field?(table.field(key)) })
+        def rule?(rule, table) =
+          all? || (references?(rule.references(table)) && rule.fields(table).all? { |key| field?(table.field(key)) })
 
         # @param references [Array<Expression::Reference>]
         # @return [Boolean] whether all that is named may be seen
@@ -47,7 +48,9 @@ module UpTack
         def scope(table)
           return table.scope if all?
 
-          table.scope.only { |key, field| (found = @project.table(key)) && table?(found) && (field.nil? || field?(found.field(field))) }
+          table.scope.only do |key, field|
+            (found = @project.table(key)) && table?(found) && (field.nil? || field?(found.field(field)))
+          end
         end
 
         # @param refusal [Save::Refusal]
@@ -61,7 +64,12 @@ module UpTack
           return refusal if hidden.empty? && (rule.nil? || rule?(rule, table))
 
           shown = refusal.fields - hidden
-          refusal.class.new(**refusal.to_h, field: hidden.include?(refusal.field) ? shown.first || fields(table).first&.key.to_s : refusal.field, fields: shown, message: SILENT)
+          refusal.class.new(
+            **refusal.to_h,
+            field: hidden.include?(refusal.field) ? shown.first || fields(table).first&.key.to_s : refusal.field,
+            fields: shown,
+            message: SILENT
+          )
         end
 
         # @return [String] what Up Tack says of a field, of nothing that is hidden

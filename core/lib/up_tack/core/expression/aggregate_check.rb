@@ -43,27 +43,38 @@ module UpTack
           type = condition.accept(@checker)
           return if Types.fit?(type, :yes_no)
 
-          @checker.problem(condition, "`where` needs a condition, something that is yes or no; this is #{Types.phrase(type)}.")
+          @checker.problem(
+            condition,
+            "`where` needs a condition, something that is yes or no; this is #{Types.phrase(type)}."
+          )
         end
 
         def check_separator
           separator = @node.separator or return
           type = separator.accept(@checker)
-          @checker.problem(separator, "What stands between the parts is a text; this is #{Types.phrase(type)}.") unless Types.fit?(type, :text)
+          unless Types.fit?(type, :text)
+            @checker.problem(separator, "What stands between the parts is a text; this is #{Types.phrase(type)}.")
+          end
         end
 
         def value_type(source)
           return without_value(source) if source.value.empty?
 
           value = Aggregation.value_node(source.value)
-          return @checker.problem(source.value.first, "`count` counts records, not values; a condition says which: `count(#{@node.source.first.key} where #{source.value.first.key} is not blank)`.") if @node.name == "count"
+          if @node.name == "count"
+            return @checker.problem(source.value.first, "`count` counts records, not values; a condition says which: " \
+              "`count(#{@node.source.first.key} where #{source.value.first.key} is not blank)`.")
+          end
 
           type = value.accept(@checker)
           return type if type == :broken
           return @checker.problem(source.value.last, @checker.link_mistake(value)) if type == :link
           return type if @aggregation.takes?(type)
 
-          @checker.problem(source.value.last, "`#{@node.name}` takes #{@aggregation.taken_in_words}; this is #{Types.phrase(type)}.")
+          @checker.problem(
+            source.value.last,
+            "`#{@node.name}` takes #{@aggregation.taken_in_words}; this is #{Types.phrase(type)}."
+          )
         end
 
         def without_value(source)

@@ -24,7 +24,14 @@ module UpTack
           separator = @parser.expression if token.value == "join" && @parser.accept_symbol(",")
           condition ||= where
           closing = @parser.expect_symbol(")", "This bracket is not closed; a `)` is missing.", opening)
-          Nodes::Aggregate.new(name: token.value, source: source, condition: condition, separator: separator, from: token.from, to: closing.to)
+          Nodes::Aggregate.new(
+            name: token.value,
+            source: source,
+            condition: condition,
+            separator: separator,
+            from: token.from,
+            to: closing.to
+          )
         end
 
         private

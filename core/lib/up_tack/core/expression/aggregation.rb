@@ -11,14 +11,57 @@ module UpTack
 
         # @return [Hash{String=>Aggregation}]
         def self.all
-          @all ||= [
-            new("count", "How many linked records there are.", "count(pieces where stage = \"Collected\")", [], :number, Counted),
-            new("sum", "The sum of a number over the linked records; 0 if there is none.", "sum(orders.amount where status = \"Open\")", %i[number], :number, Summed),
-            new("average", "The average of a number over the linked records.", "average(pieces.clay_weight)", %i[number], :number, Averaged),
-            new("min", "The smallest or earliest among the linked records.", "min(pieces.received)", %i[number date time moment text], nil, Smallest),
-            new("max", "The largest or latest among the linked records.", "max(pieces.received where stage <> \"Collected\")", %i[number date time moment text], nil, Largest),
-            new("join", "The texts of the linked records in a row, with something between.", "join(pieces.tag, \", \" where stage = \"Drying\")", %i[text number date time moment yes_no], :text, Joined)
-          ].to_h { |each| [each.name, each] }.freeze
+          @all ||=
+            [
+              new(
+                "count",
+                "How many linked records there are.",
+                "count(pieces where stage = \"Collected\")",
+                [],
+                :number,
+                Counted
+              ),
+              new(
+                "sum",
+                "The sum of a number over the linked records; 0 if there is none.",
+                "sum(orders.amount where status = \"Open\")",
+                %i[number],
+                :number,
+                Summed
+              ),
+              new(
+                "average",
+                "The average of a number over the linked records.",
+                "average(pieces.clay_weight)",
+                %i[number],
+                :number,
+                Averaged
+              ),
+              new(
+                "min",
+                "The smallest or earliest among the linked records.",
+                "min(pieces.received)",
+                %i[number date time moment text],
+                nil,
+                Smallest
+              ),
+              new(
+                "max",
+                "The largest or latest among the linked records.",
+                "max(pieces.received where stage <> \"Collected\")",
+                %i[number date time moment text],
+                nil,
+                Largest
+              ),
+              new(
+                "join",
+                "The texts of the linked records in a row, with something between.",
+                "join(pieces.tag, \", \" where stage = \"Drying\")",
+                %i[text number date time moment yes_no],
+                :text,
+                Joined
+              )
+            ].to_h { |each| [each.name, each] }.freeze
         end
 
         # @return [Aggregation]
@@ -29,7 +72,9 @@ module UpTack
         def self.value_node(segments)
           first, *rest = segments
           field = Nodes::Field.new(key: first.key, from: first.from, to: first.to)
-          rest.reduce(field) { |owner, segment| Nodes::Path.new(owner: owner, key: segment.key, from: first.from, to: segment.to) }
+          rest.reduce(field) do |owner, segment|
+            Nodes::Path.new(owner: owner, key: segment.key, from: first.from, to: segment.to)
+          end
         end
 
         def initialize(name, help, example, takes, gives, account)

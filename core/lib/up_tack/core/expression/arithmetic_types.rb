@@ -24,17 +24,30 @@ module UpTack
           return RESULTS[[sign, left, right]] unless [left, right].include?(:any)
           return :any if left == right
 
-          fitting = RESULTS.select { |(each, a, b), _| each == sign && Types.fit?(left, a) && Types.fit?(right, b) }.values.uniq
+          fitting =
+            RESULTS
+              .select { |(each, a, b), _| each == sign && Types.fit?(left, a) && Types.fit?(right, b) }
+              .values
+              .uniq
           fitting.one? ? fitting.first : fitting.first && :any
         end
 
         # @return [String] why the pair does not go together, with a mend
         def mistake(sign, left, right)
           pair = [left, right]
-          verb = {"+" => "added", "-" => "subtracted", "*" => "multiplied", "/" => "divided", "mod" => "divided", "^" => "raised"}.fetch(sign)
+          verb = {
+            "+" => "added",
+            "-" => "subtracted",
+            "*" => "multiplied",
+            "/" => "divided",
+            "mod" => "divided",
+            "^" => "raised"
+          }.fetch(sign)
           both = "#{upcase_first(Types.phrase(left))} and #{Types.phrase(right)} can't be #{verb}"
           return "#{both}; to join them as text use `&`." if sign == "+" && pair.include?(:text)
-          return "#{both}; to read a number from a text, use `value(…)`." if pair.include?(:text) && pair.include?(:number)
+          if pair.include?(:text) && pair.include?(:number)
+            return "#{both}; to read a number from a text, use `value(…)`."
+          end
           return "#{both}; take the day of the moment with `date(…)`." if pair.sort == %i[date moment]
           return "#{both}; the difference of two dates is `-`." if sign == "+" && pair == %i[date date]
 
@@ -80,7 +93,12 @@ module UpTack
           if value.is_a?(::Time)
             moved = value + (days * SECONDS_A_DAY).to_r
           elsif days.frac.nonzero?
-            return evaluation.note(:part_of_day, "a date moves by whole days, not by #{Numbers.plain(Numbers.settle(days))}")
+            return (
+              evaluation.note(
+                :part_of_day,
+                "a date moves by whole days, not by #{Numbers.plain(Numbers.settle(days))}"
+              )
+            )
           else
             raise Numbers::TooLarge if days.abs > 10_000_000
             moved = value + days.to_i

@@ -36,7 +36,10 @@ module UpTack
         def of_part(node)
           return unless blank?(node.part)
 
-          warn(node.part, "No text #{node.relation} #{said(node.part)}; write `#{@printer.of(node.text)} is not blank`.")
+          warn(
+            node.part,
+            "No text #{node.relation} #{said(node.part)}; write `#{@printer.of(node.text)} is not blank`."
+          )
         end
 
         private

@@ -7,7 +7,13 @@ module UpTack
       # told when a name leads nowhere.
       module CheckedNames
         # Words of other languages, with the one that is meant here.
-        FOREIGN_WORDS = {"null" => "blank", "nil" => "blank", "empty" => "blank", "true" => "yes", "false" => "no"}.freeze
+        FOREIGN_WORDS = {
+          "null" => "blank",
+          "nil" => "blank",
+          "empty" => "blank",
+          "true" => "yes",
+          "false" => "no"
+        }.freeze
 
         # A place for a problem, where it is not that of a whole node.
         Place = Struct.new(:from, :to)
@@ -41,7 +47,8 @@ module UpTack
 
           name = spelled(node)
           example = scope.example
-          "`#{name}` is a link to #{scope.label}; pick one of its fields#{example ? ", such as `#{name}.#{example.key}`." : "."}"
+          "`#{name}` is a link to #{scope.label}; pick one of its " \
+            "fields#{example ? ", such as `#{name}.#{example.key}`." : "."}"
         end
 
         private
@@ -80,7 +87,16 @@ module UpTack
 
         def refer(node, scope, entry, steps)
           before = node.is_a?(Nodes::Field) && node.before
-          references << Reference.new(table: scope.key, key: entry.key, steps: steps, before: before, from: node.key_from, to: node.to) unless entry.equal?(Scope::NUMBER)
+          unless entry.equal?(Scope::NUMBER)
+            references << Reference.new(
+              table: scope.key,
+              key: entry.key,
+              steps: steps,
+              before: before,
+              from: node.key_from,
+              to: node.to
+            )
+          end
         end
 
         def unknown_field(key, scope)
@@ -96,7 +112,8 @@ module UpTack
           end
 
           along = scope.entries.values.find { |entry| entry.link? && entry.target.call[key] }
-          "There is no field `#{key}`#{in_table(scope)}#{"; #{along.target.call.label} has one: `#{along.key}.#{key}`" if along}."
+          "There is no field " \
+            "`#{key}`#{in_table(scope)}#{"; #{along.target.call.label} has one: `#{along.key}.#{key}`" if along}."
         end
 
         # A name that is something else: a choice, a field's label, or a function without its brackets.
@@ -104,15 +121,27 @@ module UpTack
           entry = scope.entries.values.find { |each| each.label.downcase == key }
           return "“#{entry.label}” is called `#{entry.key}` in formulas." if entry
 
-          entry, choice = scope.entries.values.lazy.flat_map { |each| (each.choices || []).map { |text| [each, text] } }.find { |_, text| text.downcase == key }
+          entry, choice =
+            scope
+              .entries
+              .values
+              .lazy
+              .flat_map { |each| (each.choices || []).map { |text| [each, text] } }
+              .find { |_, text| text.downcase == key }
           return Meant.quoting(choice, entry) if choice
 
           function = Functions[key] or return
           needed = function.parameters.reject(&:optional)
-          needed.empty? ? "`#{key}` is a function; write `#{key}()`." : "`#{key}` is a function; write `#{key}(…)` with #{needed.map(&:name).join(" and ")} in the brackets."
+          if needed.empty?
+            "`#{key}` is a function; write `#{key}()`."
+          else
+            "`#{key}` is a function; write `#{key}(…)` with #{needed.map(&:name).join(" and ")} in " \
+              "the brackets."
+          end
         end
 
-        def in_table(scope) = ((scope.equal?(@scope) && @scope.outer.nil?) || scope.label.nil?) ? "" : " in #{scope.label}"
+        def in_table(scope) =
+          ((scope.equal?(@scope) && @scope.outer.nil?) || scope.label.nil?) ? "" : " in #{scope.label}"
       end
     end
   end

@@ -112,7 +112,8 @@ module UpTack
           link = [[node.left, left], [node.right, right]].find { |_, type| type == :link }
           return problem(link.first, link_mistake(link.first)) if link
 
-          ArithmeticTypes.result(node.sign, left, right) || problem(node, ArithmeticTypes.mistake(node.sign, left, right))
+          ArithmeticTypes.result(node.sign, left, right) ||
+            problem(node, ArithmeticTypes.mistake(node.sign, left, right))
         end
 
         def join(node)
@@ -172,7 +173,9 @@ module UpTack
         def text_test(node)
           [node.text, node.part].each do |part|
             type = part.accept(self)
-            problem(part, "`#{node.relation}` looks into texts; this is #{Types.phrase(type)}.") unless Types.fit?(type, :text)
+            unless Types.fit?(type, :text)
+              problem(part, "`#{node.relation}` looks into texts; this is #{Types.phrase(type)}.")
+            end
           end
           BlankComparison.new(self).of_part(node)
           :yes_no
@@ -184,7 +187,11 @@ module UpTack
           second = node.alternative.accept(self)
           return Types::OPEN.include?(first) ? second : first if Types.fit?(first, second)
 
-          problem(node.alternative, "`then` gives #{Types.phrase(first)} and `else` gives #{Types.phrase(second)}; both must give the same type.")
+          problem(
+            node.alternative,
+            "`then` gives #{Types.phrase(first)} and `else` gives #{Types.phrase(second)}; both must " \
+              "give the same type."
+          )
         end
 
         def call(node)
@@ -216,8 +223,12 @@ module UpTack
           return problem(node, "A counter counts for this record, not for linked ones.") if @scope.outer
 
           digits = node.arguments.first
-          whole = digits.is_a?(Nodes::Literal) && digits.value.is_a?(BigDecimal) && digits.value.frac.zero? && digits.value.between?(1, Numbers::KEPT_DIGITS)
-          return problem(node, "A counter has 1 to #{Numbers::KEPT_DIGITS} digits, as in `counter(5)`.") unless whole && node.arguments.one?
+          whole =
+            digits.is_a?(Nodes::Literal) && digits.value.is_a?(BigDecimal) && digits.value.frac.zero? &&
+            digits.value.between?(1, Numbers::KEPT_DIGITS)
+          unless whole && node.arguments.one?
+            return problem(node, "A counter has 1 to #{Numbers::KEPT_DIGITS} digits, as in `counter(5)`.")
+          end
 
           @counters << digits.value.to_i
           :text

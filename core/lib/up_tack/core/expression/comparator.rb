@@ -28,13 +28,23 @@ module UpTack
         # Only numbers that are next to each other can change places by what is kept of them.
         def numbers(left, right)
           order = left <=> right
-          return order if order.zero? || (left.n_significant_digits <= Numbers::KEPT_DIGITS && right.n_significant_digits <= Numbers::KEPT_DIGITS)
+          if order.zero? ||
+              (
+                left.n_significant_digits <= Numbers::KEPT_DIGITS &&
+                  right.n_significant_digits <= Numbers::KEPT_DIGITS
+              )
+            return order
+          end
 
           kept(left) <=> kept(right)
         end
 
         def kept(number)
-          (number.n_significant_digits > Numbers::KEPT_DIGITS) ? Numbers.round(number, Numbers::KEPT_DIGITS - number.exponent) : number
+          if number.n_significant_digits > Numbers::KEPT_DIGITS
+            Numbers.round(number, Numbers::KEPT_DIGITS - number.exponent)
+          else
+            number
+          end
         end
       end
     end

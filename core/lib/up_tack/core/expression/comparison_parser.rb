@@ -57,7 +57,11 @@ module UpTack
         def blank_test(left)
           @parser.advance
           inverted = @parser.accept_word("not")
-          last = @parser.expect_word("blank", "After `is`, `blank` or `not blank` is expected; to compare values, use `=`.")
+          last =
+            @parser.expect_word(
+              "blank",
+              "After `is`, `blank` or `not blank` is expected; to compare values, use `=`."
+            )
           test = Nodes::BlankTest.new(value: left, from: left.from, to: last.to)
           inverted ? Nodes::Inversion.new(operand: test, from: left.from, to: last.to) : test
         end
@@ -72,7 +76,11 @@ module UpTack
 
         def membership(left)
           @parser.advance
-          opening = @parser.expect_symbol("(", "After `in`, a list in brackets is expected, as in `in (\"Bisque\", \"Glaze\")`.")
+          opening =
+            @parser.expect_symbol(
+              "(",
+              "After `in`, a list in brackets is expected, as in `in (\"Bisque\", \"Glaze\")`."
+            )
           options = [@parser.expression]
           options << @parser.expression while @parser.accept_symbol(",")
           closing = @parser.expect_symbol(")", "This list is not closed; a `)` is missing.", opening)
@@ -83,7 +91,10 @@ module UpTack
           @parser.advance
           token = @parser.peek
           unless token.kind == :text
-            @parser.problem("After `fits`, a mask in quotes is expected, as in `fits \"2UPPER \"\"-\"\" 3DIGIT\"`.", token)
+            @parser.problem(
+              "After `fits`, a mask in quotes is expected, as in `fits \"2UPPER \"\"-\"\" 3DIGIT\"`.",
+              token
+            )
           end
           @parser.advance
           mask = Nodes::Literal.new(value: token.value, from: token.from, to: token.to)

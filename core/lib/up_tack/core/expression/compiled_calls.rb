@@ -47,7 +47,9 @@ module UpTack
         # However many long texts a formula goes through, it is stopped where its question takes too long.
         def patient(work)
           lambda do |evaluation, *values, **more|
-            evaluation.context&.patience&.call if values.any? { |value| value.is_a?(String) && value.length > LONG_TEXT }
+            if values.any? { |value| value.is_a?(String) && value.length > LONG_TEXT }
+              evaluation.context&.patience&.call
+            end
             work.call(evaluation, *values, **more)
           end
         end

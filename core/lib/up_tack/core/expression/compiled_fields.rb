@@ -52,7 +52,9 @@ module UpTack
         def stored(key, entry)
           return ->(evaluation) { evaluation.old[key] } unless entry.computed
 
-          ->(evaluation) { evaluation.new? ? nil : evaluation.old.fetch(key) { entry.computed.call(evaluation.before) } }
+          ->(evaluation) do
+            evaluation.new? ? nil : evaluation.old.fetch(key) { entry.computed.call(evaluation.before) }
+          end
         end
 
         def number_of(owner, table)

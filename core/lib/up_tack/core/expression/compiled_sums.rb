@@ -18,7 +18,11 @@ module UpTack
             other = right.call(evaluation)
             next if one.nil? || other.nil?
 
-            (one.is_a?(BigDecimal) && other.is_a?(BigDecimal)) ? Numbers.add(one, other) : ArithmeticTypes.work_out(sign, one, other, evaluation)
+            if one.is_a?(BigDecimal) && other.is_a?(BigDecimal)
+              Numbers.add(one, other)
+            else
+              ArithmeticTypes.work_out(sign, one, other, evaluation)
+            end
           end
         end
 
@@ -28,7 +32,11 @@ module UpTack
             other = right.call(evaluation)
             next if one.nil? || other.nil?
 
-            (one.is_a?(BigDecimal) && other.is_a?(BigDecimal)) ? Numbers.subtract(one, other) : ArithmeticTypes.work_out(sign, one, other, evaluation)
+            if one.is_a?(BigDecimal) && other.is_a?(BigDecimal)
+              Numbers.subtract(one, other)
+            else
+              ArithmeticTypes.work_out(sign, one, other, evaluation)
+            end
           end
         end
 

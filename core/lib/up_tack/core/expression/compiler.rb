@@ -121,7 +121,9 @@ module UpTack
             limits = [low.call(evaluation), high.call(evaluation)]
             next if given.nil?
 
-            evaluation.probe&.then { |probe| limits.zip(places) { |limit, place| limit.nil? || probe.stand(place, Comparator.order(given, limit)) } }
+            evaluation.probe&.then do |probe|
+              limits.zip(places) { |limit, place| limit.nil? || probe.stand(place, Comparator.order(given, limit)) }
+            end
             next false if limits[0] && Comparator.order(given, limits[0]).negative?
             next false if limits[1] && Comparator.order(given, limits[1]).positive?
 
@@ -157,7 +159,9 @@ module UpTack
         end
 
         def text_test(node)
-          relation = {"contains" => :include?, "starts with" => :start_with?, "ends with" => :end_with?}.fetch(node.relation)
+          relation = {"contains" => :include?, "starts with" => :start_with?, "ends with" => :end_with?}.fetch(
+            node.relation
+          )
           both(node.text, node.part) { |text, part| Text.folded(text).public_send(relation, Text.folded(part)) }
         end
 

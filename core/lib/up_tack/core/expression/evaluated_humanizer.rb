@@ -6,7 +6,14 @@ module UpTack
       # Says a formula with the values that went into one run of it, so that a
       # person can follow the sum: "640 + 55 = 695, not 700".
       class EvaluatedHumanizer < Words
-        FAILED = {"=" => "not", "<>" => "the same as", "<" => "not below", "<=" => "above", ">" => "not above", ">=" => "below"}.freeze
+        FAILED = {
+          "=" => "not",
+          "<>" => "the same as",
+          "<" => "not below",
+          "<=" => "above",
+          ">" => "not above",
+          ">=" => "below"
+        }.freeze
 
         # Linked records named in what an aggregate came to.
         MEMBERS = 3
@@ -49,7 +56,8 @@ module UpTack
             count += 1
           end
           titles << "#{count - MEMBERS} more" if count > MEMBERS
-          "#{Words.new(@scope).aggregate(without_condition(node))} = #{shown(node)}#{" (#{titles.join(", ")})" if titles.any?}"
+          "#{Words.new(@scope).aggregate(without_condition(node))} " \
+            "= #{shown(node)}#{" (#{titles.join(", ")})" if titles.any?}"
         end
 
         def changed(node) = "#{Words.new(@scope).changed(node)}: #{value_of(node) ? "yes" : "no"}"
@@ -73,7 +81,13 @@ module UpTack
         private
 
         def without_condition(node)
-          Nodes::Aggregate.new(name: node.name, source: node.source, separator: node.separator, from: node.from, to: node.to)
+          Nodes::Aggregate.new(
+            name: node.name,
+            source: node.source,
+            separator: node.separator,
+            from: node.from,
+            to: node.to
+          )
         end
 
         def linked_title(entry, id) = @evaluation.context.records.title(entry.target.call.key, id) || "No. #{id}"
@@ -83,7 +97,8 @@ module UpTack
           right = tree.right.accept(self)
           right = "#{right} = #{shown(tree.right)}" if compound?(tree.right) && !tree.right.is_a?(Nodes::Call)
           if compound?(tree.left)
-            "#{tree.left.is_a?(Nodes::Call) ? left : "#{left} = #{shown(tree.left)}"}, #{FAILED.fetch(tree.sign)} #{right}"
+            left = "#{left} = #{shown(tree.left)}" unless tree.left.is_a?(Nodes::Call)
+            "#{left}, #{FAILED.fetch(tree.sign)} #{right}"
           else
             "#{left} is #{FAILED.fetch(tree.sign)} #{right}"
           end

@@ -43,7 +43,14 @@ module UpTack
 
         # @return [Evaluation] the same with another value in one field
         def with(key, value)
-          Evaluation.new(values: Replaced.new(values, key, value), old: old, context: context, is_new: new?, id: id, outer: outer)
+          Evaluation.new(
+            values: Replaced.new(values, key, value),
+            old: old,
+            context: context,
+            is_new: new?,
+            id: id,
+            outer: outer
+          )
         end
 
         # The values of a record, but for one.
@@ -67,7 +74,15 @@ module UpTack
         # @param values [Hash{String=>Object}]
         # @return [Evaluation] seen from there; notes are kept together
         def linked(id, values)
-          Evaluation.new(values: values, old: values, context: context, is_new: false, id: id, outer: self, notes: notes)
+          Evaluation.new(
+            values: values,
+            old: values,
+            context: context,
+            is_new: false,
+            id: id,
+            outer: self,
+            notes: notes
+          )
         end
 
         # @return [Evaluation] the record as it was before this save

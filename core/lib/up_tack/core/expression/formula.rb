@@ -16,7 +16,17 @@ module UpTack
         # warnings:: Problems that are allowed but surely not meant
         # objections:: Problems with which it still works, but could not be written today
         # counters:: how many digits each of its counters has
-        attr_reader :text, :tree, :type, :references, :reads, :links, :fleeting, :momentary, :warnings, :objections, :counters
+        attr_reader :text,
+          :tree,
+          :type,
+          :references,
+          :reads,
+          :links,
+          :fleeting,
+          :momentary,
+          :warnings,
+          :objections,
+          :counters
 
         # @param checker [Checker] that has been over the tree
         def initialize(text:, tree:, type:, scope:, checker:)
@@ -25,7 +35,14 @@ module UpTack
           @type = type
           @references = checker.references
           @reads = references.select(&:own?).map(&:key).uniq
-          @links = references.filter_map { |each| each.steps.first.key if each.key && !each.before && each.steps.first&.kind == :link && each.steps.first.table == scope.key }.uniq
+          @links =
+            references
+              .filter_map do |each|
+                if each.key && !each.before && each.steps.first&.kind == :link && each.steps.first.table == scope.key
+                  each.steps.first.key
+                end
+              end
+              .uniq
           @fleeting = checker.fleeting
           @momentary = checker.momentary
           @warnings = checker.warnings

@@ -17,17 +17,49 @@ module UpTack
         # by_conventions:: whether it reads or writes numbers as the firm does; its block then takes
         #   them as `conventions:`
         # fleeting:: whether the answer changes with the hour, as that of `today()`
-        attr_reader :name, :help, :example, :example_result, :group, :parameters, :returns, :alike, :blanks, :fleeting, :by_conventions
+        attr_reader :name,
+          :help,
+          :example,
+          :example_result,
+          :group,
+          :parameters,
+          :returns,
+          :alike,
+          :blanks,
+          :fleeting,
+          :by_conventions
 
         # @param takes [Hash{Symbol=>Symbol,Array}] parameter names to types; a
         #   name ending in `?` is optional, one ending in `*` can be given many times
         # @yield [evaluation, *values] gives the value, nil for blank
-        def initialize(name, group:, takes:, returns:, help:, example:, result:, alike: false, blanks: false, fleeting: false, by_conventions: false, literal: nil, objection: nil, advice: nil, &work)
+        def initialize(
+          name,
+          group:,
+          takes:,
+          returns:,
+          help:,
+          example:,
+          result:,
+          alike: false,
+          blanks: false,
+          fleeting: false,
+          by_conventions: false,
+          literal: nil,
+          objection: nil,
+          advice: nil,
+          &work
+        )
           @name = name
           @group = group
-          @parameters = takes.map do |label, types|
-            Parameter.new(name: label.to_s.delete("?*"), types: Array(types), optional: label.end_with?("?"), many: label.end_with?("*"))
-          end
+          @parameters =
+            takes.map do |label, types|
+              Parameter.new(
+                name: label.to_s.delete("?*"),
+                types: Array(types),
+                optional: label.end_with?("?"),
+                many: label.end_with?("*")
+              )
+            end
           @returns = returns
           @help = help
           @example = example

@@ -12,11 +12,17 @@ module UpTack
         ALIASES = {"≤" => "<=", "≥" => ">=", "≠" => "<>", "−" => "-", "–" => "-", "×" => "*", "÷" => "/"}.freeze
         # Signs of other languages, with the one that is meant here.
         MENDS = {
-          "==" => "to compare, use a single `=`", "!=" => "to say “not equal”, use `<>`",
-          "&&" => "use the word `and`", "||" => "use the word `or`", "!" => "use the word `not`",
-          ";" => "parts are separated by a comma", "%" => "for the rest of a division use `mod`; a percentage is divided by 100",
-          "'" => "text stands in double quotes, like \"this\"", "[" => "a field is written by its key alone",
-          "{" => "lists stand in round brackets", ":" => "this sign has no meaning here"
+          "==" => "to compare, use a single `=`",
+          "!=" => "to say “not equal”, use `<>`",
+          "&&" => "use the word `and`",
+          "||" => "use the word `or`",
+          "!" => "use the word `not`",
+          ";" => "parts are separated by a comma",
+          "%" => "for the rest of a division use `mod`; a percentage is divided by 100",
+          "'" => "text stands in double quotes, like \"this\"",
+          "[" => "a field is written by its key alone",
+          "{" => "lists stand in round brackets",
+          ":" => "this sign has no meaning here"
         }.freeze
 
         # @param text [String] at most LONGEST characters
@@ -47,13 +53,20 @@ module UpTack
 
         def token
           from = @scanner.charpos
-          if @scanner.check(/["“”]/) then text_literal(from)
-          elsif (figures = @scanner.scan(/\d+(?:\.\d+)?|\.\d+/)) then number(figures, from)
-          elsif (word = @scanner.scan(/[\p{L}_][\p{L}\p{M}\p{N}_]*/)) then made(:word, word.downcase, from)
-          elsif (mended = MENDS.keys.find { |sign| @scanner.check(/#{Regexp.escape(sign)}/) }) then foreign(mended, from)
-          elsif (symbol = @scanner.scan(SYMBOL)) then made(:symbol, symbol, from)
-          elsif ALIASES.key?(@scanner.check(/./m).to_s) then made(:symbol, ALIASES.fetch(@scanner.getch), from)
-          else problem("The sign `#{@scanner.getch}` has no meaning here.", from, from + 1)
+          if @scanner.check(/["“”]/)
+            text_literal(from)
+          elsif (figures = @scanner.scan(/\d+(?:\.\d+)?|\.\d+/))
+            number(figures, from)
+          elsif (word = @scanner.scan(/[\p{L}_][\p{L}\p{M}\p{N}_]*/))
+            made(:word, word.downcase, from)
+          elsif (mended = MENDS.keys.find { |sign| @scanner.check(/#{Regexp.escape(sign)}/) })
+            foreign(mended, from)
+          elsif (symbol = @scanner.scan(SYMBOL))
+            made(:symbol, symbol, from)
+          elsif ALIASES.key?(@scanner.check(/./m).to_s)
+            made(:symbol, ALIASES.fetch(@scanner.getch), from)
+          else
+            problem("The sign `#{@scanner.getch}` has no meaning here.", from, from + 1)
           end
         end
 
@@ -74,7 +87,11 @@ module UpTack
         def number(figures, from)
           if @scanner.check(/[\p{L}_]/)
             @scanner.scan(/[\p{L}\p{N}_]+/)
-            problem("A name can't begin with a figure; if this is a number and a name, put a sign between them.", from, @scanner.charpos)
+            problem(
+              "A name can't begin with a figure; if this is a number and a name, put a sign between them.",
+              from,
+              @scanner.charpos
+            )
           end
           value = BigDecimal(figures.start_with?(".") ? "0#{figures}" : figures)
           if value.n_significant_digits > Numbers::KEPT_DIGITS || value.exponent > Numbers::KEPT_DIGITS

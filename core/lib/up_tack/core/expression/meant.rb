@@ -9,7 +9,8 @@ module UpTack
         QUOTED = /"(?:[^"]|"")*(?:"|\z)/
 
         # @return [String] what to do with a choice that stands in a formula without quotes
-        def self.quoting(choice, entry) = "“#{choice}” is a choice of #{entry.label}; write it in quotes: \"#{choice}\"."
+        def self.quoting(choice, entry) =
+          "“#{choice}” is a choice of #{entry.label}; write it in quotes: \"#{choice}\"."
 
         # @param scope [Scope]
         def initialize(scope)
@@ -27,7 +28,12 @@ module UpTack
 
         def label(plain)
           entry, place = first(@scope.entries.values.reject { |entry| word?(entry.label) }, plain, &:label)
-          entry && Problem.new(message: "“#{entry.label}” is called `#{entry.key}` in formulas.", from: place, to: place + entry.label.length)
+          entry &&
+            Problem.new(
+              message: "“#{entry.label}” is called `#{entry.key}` in formulas.",
+              from: place,
+              to: place + entry.label.length
+            )
         end
 
         def choice(plain)

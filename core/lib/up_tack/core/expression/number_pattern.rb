@@ -67,7 +67,10 @@ module UpTack
         def marked(figures, conventions)
           return figures unless conventions
 
-          figures.tr(",.", "\u0001\u0002").gsub("\u0001") { conventions.group_mark }.gsub("\u0002") { conventions.decimal_mark }
+          figures
+            .tr(",.", "\u0001\u0002")
+            .gsub("\u0001") { conventions.group_mark }
+            .gsub("\u0002") { conventions.decimal_mark }
         end
 
         def unquoted(text) = text.gsub(/''|'([^']*)'/) { $1 || "'" }

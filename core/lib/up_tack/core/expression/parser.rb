@@ -10,7 +10,30 @@ module UpTack
         include Cursor
 
         COMPARISONS = %w[= <> < <= > >=].freeze
-        RESERVED = %w[and or not if then else between in contains starts ends is blank yes no fits where old user this is_new with].freeze
+        RESERVED = %w[
+          and
+          or
+          not
+          if
+          then
+          else
+          between
+          in
+          contains
+          starts
+          ends
+          is
+          blank
+          yes
+          no
+          fits
+          where
+          old
+          user
+          this
+          is_new
+          with
+        ].freeze
         AGGREGATES = %w[count sum average min max join].freeze
         PERSON_PARTS = Scope::PERSON.keys.freeze
 
@@ -71,7 +94,8 @@ module UpTack
           left = joined
           node = ComparisonParser.new(self).after(left)
           if node != left && (COMPARISONS.include?(peek.value) || peek.word?("between", "in", "contains"))
-            problem("Only two values can be compared at a time; join the comparisons with `and`, or use `between … and …`.", peek)
+            problem("Only two values can be compared at a time; join the comparisons with `and`, or use " \
+              "`between … and …`.", peek)
           end
           node
         end
@@ -137,7 +161,9 @@ module UpTack
         end
 
         def bracketed(token)
-          problem("A field, a value or a function is expected here, not `#{token.value}`.", token) unless accept_symbol("(")
+          unless accept_symbol("(")
+            problem("A field, a value or a function is expected here, not `#{token.value}`.", token)
+          end
           inner = expression
           if peek.symbol?(",")
             problem("A list can stand only after `in`, as in `stage in (\"Drying\", \"Glazed\")`.", peek)
@@ -148,13 +174,20 @@ module UpTack
 
         def named(token)
           case token.value
-          when "yes", "no", "blank" then Nodes::Literal.new(value: {"yes" => true, "no" => false}[advance.value], from: token.from, to: token.to)
-          when "is_new" then Nodes::IsNew.new(word: advance.value, from: token.from, to: token.to)
-          when "if" then conditional
-          when "old" then old_field
-          when "this" then outside_field
-          when "user" then person
-          else call_or_field(token)
+          when "yes", "no", "blank"
+            Nodes::Literal.new(value: {"yes" => true, "no" => false}[advance.value], from: token.from, to: token.to)
+          when "is_new"
+            Nodes::IsNew.new(word: advance.value, from: token.from, to: token.to)
+          when "if"
+            conditional
+          when "old"
+            old_field
+          when "this"
+            outside_field
+          when "user"
+            person
+          else
+            call_or_field(token)
           end
         end
 
@@ -165,7 +198,13 @@ module UpTack
           consequence = expression
           expect_word("else", "An `if` needs an `else` that says what comes out otherwise; `else blank` is allowed.")
           alternative = expression
-          Nodes::Conditional.new(condition: condition, consequence: consequence, alternative: alternative, from: start.from, to: alternative.to)
+          Nodes::Conditional.new(
+            condition: condition,
+            consequence: consequence,
+            alternative: alternative,
+            from: start.from,
+            to: alternative.to
+          )
         end
 
         def old_field
@@ -177,7 +216,10 @@ module UpTack
 
         def outside_field
           start = advance
-          expect_symbol(".", "After `this`, a dot and a field of the record outside are expected, as in `this.received`.")
+          expect_symbol(
+            ".",
+            "After `this`, a dot and a field of the record outside are expected, as in `this.received`."
+          )
           token = expect_name("After `this.`, the key of a field is expected.")
           along(Nodes::Field.new(key: token.value, outside: true, from: start.from, to: token.to))
         end
@@ -232,7 +274,13 @@ module UpTack
           opening = advance
           arguments = []
           until peek.symbol?(")")
-            expect_symbol(",", "A comma is expected between the parts given to `#{token.value}`, or a `)` at their end.", opening) if arguments.any?
+            if arguments.any?
+              expect_symbol(
+                ",",
+                "A comma is expected between the parts given to `#{token.value}`, or a `)` at their end.",
+                opening
+              )
+            end
             arguments << expression
           end
           closing = advance

@@ -24,7 +24,11 @@ module UpTack
 
         def part(node)
           @left -= 1
-          Part.new(words: words_of(node), value: told(node), parts: @left.positive? ? inner(node).map { |each| part(each) } : [])
+          Part.new(
+            words: words_of(node),
+            value: told(node),
+            parts: @left.positive? ? inner(node).map { |each| part(each) } : []
+          )
         end
 
         def words_of(node) = (@words ||= Words.new(@scope)).of(node)

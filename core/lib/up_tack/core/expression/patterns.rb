@@ -117,7 +117,9 @@ module UpTack
           private
 
           def check_shape(pattern)
-            raise Invalid.new("A pattern has at most #{LONGEST} characters.", LONGEST, pattern.length) if pattern.length > LONGEST
+            if pattern.length > LONGEST
+              raise Invalid.new("A pattern has at most #{LONGEST} characters.", LONGEST, pattern.length)
+            end
             return if pattern.count("'").even?
 
             from = pattern.rindex("'")
@@ -135,7 +137,12 @@ module UpTack
 
           def unknown(letter, from, to, known)
             meant = MEANT[letter]
-            hint = (meant && known.key?(meant)) ? "; did you mean `#{meant * (to - from)}`?" : "; text stands in single quotes."
+            hint =
+              if meant && known.key?(meant)
+                "; did you mean `#{meant * (to - from)}`?"
+              else
+                "; text stands in single quotes."
+              end
             Invalid.new("The letter `#{letter}` has no meaning in a pattern for this#{hint}", from, to)
           end
 

@@ -32,7 +32,12 @@ module UpTack
           optional = optional(node)
           return {"shape" => "text", "parts" => [optional]} if optional
 
-          {"shape" => "choice", **tests(node.condition), "met" => parts(node.consequence), "unmet" => parts(node.alternative)}
+          {
+            "shape" => "choice",
+            **tests(node.condition),
+            "met" => parts(node.consequence),
+            "unmet" => parts(node.alternative)
+          }
         end
 
         def parts(node)
@@ -53,7 +58,10 @@ module UpTack
         # @return [Hash, nil] `if f is blank then "" else "a" & f & "b"`
         def optional(node)
           test = node.condition
-          return unless test.is_a?(Nodes::BlankTest) && node.consequence.is_a?(Nodes::Literal) && ["", nil].include?(node.consequence.value)
+          unless test.is_a?(Nodes::BlankTest) && node.consequence.is_a?(Nodes::Literal) &&
+              ["", nil].include?(node.consequence.value)
+            return
+          end
 
           pieces = node.alternative.is_a?(Nodes::Join) ? node.alternative.parts : [node.alternative]
           at = pieces.index { |piece| !piece.is_a?(Nodes::Literal) } or return
@@ -61,7 +69,10 @@ module UpTack
           return if before.nil? || after.nil?
 
           printed = Printer.new
-          return unless printed.of(owner_or_self(pieces[at])) == printed.of(test.value) || printed.of(pieces[at]) == printed.of(test.value)
+          unless printed.of(owner_or_self(pieces[at])) == printed.of(test.value) ||
+              printed.of(pieces[at]) == printed.of(test.value)
+            return
+          end
 
           {"field" => name(pieces[at]), "before" => before, "after" => after}
         end
@@ -86,13 +97,24 @@ module UpTack
 
         def test(node)
           case node
-          when Nodes::Comparison then {"field" => name(node.left), "relation" => node.sign, "value" => value(node.right)}
-          when Nodes::TextTest then {"field" => name(node.text), "relation" => node.relation, "value" => value(node.part)}
-          when Nodes::BlankTest then {"field" => name(node.value), "relation" => "is blank", "value" => nil}
-          when Nodes::Membership then {"field" => name(node.value), "relation" => "in", "value" => {"list" => node.options.map { |option| value(option) }}}
-          when Nodes::Inversion then inverted(node.operand)
-          when Nodes::Field, Nodes::Path then {"field" => name(node), "relation" => "=", "value" => {"answer" => true}}
-          else unknown
+          when Nodes::Comparison
+            {"field" => name(node.left), "relation" => node.sign, "value" => value(node.right)}
+          when Nodes::TextTest
+            {"field" => name(node.text), "relation" => node.relation, "value" => value(node.part)}
+          when Nodes::BlankTest
+            {"field" => name(node.value), "relation" => "is blank", "value" => nil}
+          when Nodes::Membership
+            {
+              "field" => name(node.value),
+              "relation" => "in",
+              "value" => {"list" => node.options.map { |option| value(option) }}
+            }
+          when Nodes::Inversion
+            inverted(node.operand)
+          when Nodes::Field, Nodes::Path
+            {"field" => name(node), "relation" => "=", "value" => {"answer" => true}}
+          else
+            unknown
           end
         end
 
@@ -108,7 +130,9 @@ module UpTack
         def value(node)
           return literal(node.value) if node.is_a?(Nodes::Literal)
           return {"date" => node.arguments.first.value} if fixed_date?(node)
-          return {"number" => "-#{Values.show(node.operand.value)}"} if node.is_a?(Nodes::Negation) && node.operand.is_a?(Nodes::Literal)
+          if node.is_a?(Nodes::Negation) && node.operand.is_a?(Nodes::Literal)
+            return {"number" => "-#{Values.show(node.operand.value)}"}
+          end
 
           {"field" => name(node)}
         end
@@ -123,7 +147,8 @@ module UpTack
         end
 
         def fixed_date?(node)
-          node.is_a?(Nodes::Call) && node.name == "date" && node.arguments.one? && node.arguments.first.is_a?(Nodes::Literal) && node.arguments.first.value.is_a?(String)
+          node.is_a?(Nodes::Call) && node.name == "date" && node.arguments.one? &&
+            node.arguments.first.is_a?(Nodes::Literal) && node.arguments.first.value.is_a?(String)
         end
 
         def name(node)

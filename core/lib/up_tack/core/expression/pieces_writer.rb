@@ -6,7 +6,21 @@ module UpTack
       # Writes pieces as a formula.
       class PiecesWriter
         NAME = /\A[a-z][a-z0-9_]*(\.[a-z][a-z0-9_]*)*(\(\))?\z/
-        RELATIONS = ["=", "<>", "<", "<=", ">", ">=", "contains", "starts with", "ends with", "is blank", "is not blank", "in", "not in"].freeze
+        RELATIONS = [
+          "=",
+          "<>",
+          "<",
+          "<=",
+          ">",
+          ">=",
+          "contains",
+          "starts with",
+          "ends with",
+          "is blank",
+          "is not blank",
+          "in",
+          "not in"
+        ].freeze
 
         # @param pieces [Hash]
         # @return [String]
@@ -34,7 +48,9 @@ module UpTack
           before, after = part.values_at("before", "after").map(&:to_s)
           return field if !part.key?("before") && !part.key?("after")
 
-          inner = [(quoted(before) unless before.empty?), field, (quoted(after) unless after.empty?)].compact.join(" & ")
+          inner = [(quoted(before) unless before.empty?), field, (quoted(after) unless after.empty?)].compact.join(
+            " & "
+          )
           "(if #{field} is blank then \"\" else #{inner})"
         end
 
@@ -49,7 +65,10 @@ module UpTack
           relation = test["relation"]
           wrong("There is no such test.") unless RELATIONS.include?(relation)
           return "#{field} #{relation}" if relation.end_with?("blank")
-          return "#{field} #{relation} (#{list(test["value"].to_h["list"]).map { |each| value(each) }.join(", ")})" if relation.end_with?("in")
+          if relation.end_with?("in")
+            return "#{field} #{relation} " \
+              "(#{list(test["value"].to_h["list"]).map { |each| value(each) }.join(", ")})"
+          end
 
           "#{field} #{relation} #{value(test["value"])}"
         end
@@ -69,7 +88,13 @@ module UpTack
         def number(text)
           return text.to_s if text.to_s.match?(/\A-?\d+(\.\d+)?\z/)
 
-          wrong((text.to_s == "") ? "A test needs a number to compare with." : "#{Values::Plain.quoted(text.to_s)} is not a number.")
+          wrong(
+            if text.to_s == ""
+              "A test needs a number to compare with."
+            else
+              "#{Values::Plain.quoted(text.to_s)} is not a number."
+            end
+          )
         end
 
         def name(text)

@@ -8,7 +8,20 @@ module UpTack
       class Printer
         # How tightly each kind of node binds; a part that binds less tightly
         # than its surroundings stands in brackets.
-        LEVELS = {"or" => 1, "and" => 2, "not" => 3, "compare" => 4, "&" => 5, "+" => 6, "-" => 6, "*" => 7, "/" => 7, "mod" => 7, "minus" => 8, "^" => 9}.freeze
+        LEVELS = {
+          "or" => 1,
+          "and" => 2,
+          "not" => 3,
+          "compare" => 4,
+          "&" => 5,
+          "+" => 6,
+          "-" => 6,
+          "*" => 7,
+          "/" => 7,
+          "mod" => 7,
+          "minus" => 8,
+          "^" => 9
+        }.freeze
         TIGHTEST = 10
 
         # @return [String]
@@ -30,7 +43,8 @@ module UpTack
         def is_new(_node) = "is_new" # rubocop:disable Naming/PredicatePrefix -- named after the word of the language
 
         # Two minus signs in a row would begin a comment.
-        def negation(node) = "-#{within(node.operand, node.operand.is_a?(Nodes::Negation) ? TIGHTEST : LEVELS["minus"])}"
+        def negation(node) =
+          "-#{within(node.operand, node.operand.is_a?(Nodes::Negation) ? TIGHTEST : LEVELS["minus"])}"
 
         def arithmetic(node)
           level = LEVELS.fetch(node.sign)
@@ -80,15 +94,24 @@ module UpTack
 
         def level_of(node)
           case node
-          when Nodes::Logic then LEVELS.fetch(node.word)
-          when Nodes::Arithmetic then LEVELS.fetch(node.sign)
-          when Nodes::Negation then LEVELS["minus"]
-          when Nodes::Join then LEVELS["&"]
-          when Nodes::Inversion then node.operand.is_a?(Nodes::BlankTest) ? LEVELS["compare"] : LEVELS["not"]
-          when Nodes::Comparison, Nodes::Range, Nodes::Membership, Nodes::BlankTest, Nodes::TextTest, Nodes::Fits then LEVELS["compare"]
-          when Nodes::Conditional then 0
-          when Nodes::Literal then (node.value.is_a?(BigDecimal) && node.value.negative?) ? LEVELS["minus"] : TIGHTEST
-          else TIGHTEST
+          when Nodes::Logic
+            LEVELS.fetch(node.word)
+          when Nodes::Arithmetic
+            LEVELS.fetch(node.sign)
+          when Nodes::Negation
+            LEVELS["minus"]
+          when Nodes::Join
+            LEVELS["&"]
+          when Nodes::Inversion
+            node.operand.is_a?(Nodes::BlankTest) ? LEVELS["compare"] : LEVELS["not"]
+          when Nodes::Comparison, Nodes::Range, Nodes::Membership, Nodes::BlankTest, Nodes::TextTest, Nodes::Fits
+            LEVELS["compare"]
+          when Nodes::Conditional
+            0
+          when Nodes::Literal
+            (node.value.is_a?(BigDecimal) && node.value.negative?) ? LEVELS["minus"] : TIGHTEST
+          else
+            TIGHTEST
           end
         end
       end

@@ -13,27 +13,35 @@ module UpTack
         # reverse:: for a link, what the linked side calls the records that point to it
         # computed:: for a field that is never kept, gives what works it out: a
         #   lambda from an Evaluation to the value; nil for every other field
-        Entry = Struct.new(:key, :label, :type, :choices, :show, :target, :reverse, :computed, keyword_init: true) do
-          def link? = type == :link
-        end
+        Entry =
+          Struct.new(:key, :label, :type, :choices, :show, :target, :reverse, :computed, keyword_init: true) do
+            def link? = type == :link
+          end
 
         # The records of another table whose link points here.
-        Reverse = Struct.new(:scope, :link, keyword_init: true) do
-          # @return [String] what people call them
-          def label = link.reverse
-        end
+        Reverse =
+          Struct.new(:scope, :link, keyword_init: true) do
+            # @return [String] what people call them
+            def label = link.reverse
+          end
 
         # What `user.` knows of the acting person.
-        PERSON = {"name" => "person signed in", "email" => "e-mail of the person signed in", "role" => "role of the person signed in"}.freeze
+        PERSON = {
+          "name" => "person signed in",
+          "email" => "e-mail of the person signed in",
+          "role" => "role of the person signed in"
+        }.freeze
         # The number of a linked record, which every table has without a field.
         NUMBER = Entry.new(key: "id", label: "number", type: :number, show: Values.method(:show)).freeze
 
         # @param values [Hash{String=>Object}] values whose types are taken as found
         # @return [Scope]
         def self.of_values(values)
-          new(values.map do |key, value|
-            Entry.new(key: key.downcase, label: key, type: Types.of(value), show: Values.method(:show))
-          end)
+          new(
+            values.map do |key, value|
+              Entry.new(key: key.downcase, label: key, type: Types.of(value), show: Values.method(:show))
+            end
+          )
         end
 
         # key, label:: of the table, nil for loose values
@@ -47,7 +55,19 @@ module UpTack
         attr_reader :entries, :key, :label, :one, :title, :outer, :conventions, :tolerant, :aliases, :names
 
         # @param reverses [Proc, nil] gives the Reverses, asked when they are needed
-        def initialize(entries, key: nil, label: nil, one: nil, title: nil, reverses: nil, outer: nil, conventions: Conventions.from({}), tolerant: false, aliases: {}, names: [key])
+        def initialize(
+          entries,
+          key: nil,
+          label: nil,
+          one: nil,
+          title: nil,
+          reverses: nil,
+          outer: nil,
+          conventions: Conventions.from({}),
+          tolerant: false,
+          aliases: {},
+          names: [key]
+        )
           @entries = entries.to_h { |entry| [entry.key, entry] }
           @key = key
           @label = label
@@ -83,11 +103,31 @@ module UpTack
         # @yield [table, field] keys, the field nil for the table itself; whether it is there
         # @return [Scope] the same in which only some of it is there, along links too
         def only(&there)
-          left = entries.values.select { |entry| there.call(key, entry.key) }.map do |entry|
-            entry.link? ? Entry.new(**entry.to_h, target: -> { entry.target.call.only(&there) }) : entry
+          left =
+            entries
+              .values
+              .select { |entry| there.call(key, entry.key) }
+              .map do |entry|
+                entry.link? ? Entry.new(**entry.to_h, target: -> { entry.target.call.only(&there) }) : entry
+              end
+          linked = -> do
+            reverses
+              .select { |each| there.call(each.scope.key, nil) && there.call(each.scope.key, each.link.key) }
+              .map { |each| Reverse.new(scope: each.scope.only(&there), link: each.link) }
           end
-          linked = -> { reverses.select { |each| there.call(each.scope.key, nil) && there.call(each.scope.key, each.link.key) }.map { |each| Reverse.new(scope: each.scope.only(&there), link: each.link) } }
-          Scope.new(left, key: key, label: label, one: one, title: title, reverses: linked, outer: outer&.only(&there), conventions: conventions, tolerant: tolerant, aliases: aliases.select { |_, field| there.call(key, field) }, names: names)
+          Scope.new(
+            left,
+            key: key,
+            label: label,
+            one: one,
+            title: title,
+            reverses: linked,
+            outer: outer&.only(&there),
+            conventions: conventions,
+            tolerant: tolerant,
+            aliases: aliases.select { |_, field| there.call(key, field) },
+            names: names
+          )
         end
 
         # A scope in which fields and tables are found by former keys.
@@ -119,8 +159,17 @@ module UpTack
 
         def copy(kind, outer)
           kind.new(
-            entries.values, key: key, label: label, one: one, title: title, reverses: @reverses, outer: outer, conventions: conventions,
-            tolerant: tolerant, aliases: aliases, names: names
+            entries.values,
+            key: key,
+            label: label,
+            one: one,
+            title: title,
+            reverses: @reverses,
+            outer: outer,
+            conventions: conventions,
+            tolerant: tolerant,
+            aliases: aliases,
+            names: names
           )
         end
       end

@@ -60,8 +60,18 @@ module UpTack
 
           refer(@reverse.scope.key, segment, nil)
           refer(@reverse.scope.key, @named, @reverse.link.key) if @named
-          @steps << Step.new(kind: :linked, table: @reverse.scope.key, key: @reverse.link.key, target: @reverse.scope.key)
-          @references << Reference.new(table: @reverse.scope.key, key: @reverse.link.key, steps: @steps.dup, before: false)
+          @steps << Step.new(
+            kind: :linked,
+            table: @reverse.scope.key,
+            key: @reverse.link.key,
+            target: @reverse.scope.key
+          )
+          @references << Reference.new(
+            table: @reverse.scope.key,
+            key: @reverse.link.key,
+            steps: @steps.dup,
+            before: false
+          )
         end
 
         def named_link(found)
@@ -71,7 +81,14 @@ module UpTack
         end
 
         def refer(table, segment, key)
-          @references << Reference.new(table: table, key: key, steps: @steps.dup, before: false, from: segment.from, to: segment.to)
+          @references << Reference.new(
+            table: table,
+            key: key,
+            steps: @steps.dup,
+            before: false,
+            from: segment.from,
+            to: segment.to
+          )
         end
 
         def unlinked(segment)
@@ -79,14 +96,18 @@ module UpTack
           near = Spelling.nearest(segment.key, tables)
           return "No table `#{segment.key}` links to #{@scope.label}; did you mean `#{near}`?" if near
           if (entry = @scope[segment.key])
-            return "#{entry.label} is one value of this record; this goes over linked records#{tables.any? ? ", such as `#{tables.first}`" : ", and no table links here"}."
+            return "#{entry.label} is one value of this record; this goes over linked " \
+              "records#{tables.any? ? ", such as `#{tables.first}`" : ", and no table links here"}."
           end
 
-          "No table `#{segment.key}` links to #{@scope.label || "this"}#{"; there #{(tables.length == 1) ? "is" : "are"} #{tables.map { |each| "`#{each}`" }.join(", ")}" if tables.any?}."
+          names = tables.map { |each| "`#{each}`" }.join(", ")
+          known = "; there #{(tables.length == 1) ? "is" : "are"} #{names}" if tables.any?
+          "No table `#{segment.key}` links to #{@scope.label || "this"}#{known}."
         end
 
         def ambiguous(segment, found)
-          "#{found.first.scope.label} link here in #{found.length} ways; say which is meant: #{found.map { |each| "`#{segment.key}.#{each.link.key}`" }.join(" or ")}."
+          "#{found.first.scope.label} link here in #{found.length} ways; say which is " \
+            "meant: #{found.map { |each| "`#{segment.key}.#{each.link.key}`" }.join(" or ")}."
         end
       end
     end

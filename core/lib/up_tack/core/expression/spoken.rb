@@ -14,11 +14,15 @@ module UpTack
           "lower" => ->(text) { "#{text} in small letters" },
           "proper" => ->(text) { "#{text} with a capital for each word" },
           "trim" => ->(text) { "#{text} without spare spaces" },
-          "substitute" => ->(text, old, new) { (new == NOTHING) ? "#{text} without #{old}" : "#{text} with #{old} replaced by #{new}" },
+          "substitute" => ->(text, old, new) do
+            (new == NOTHING) ? "#{text} without #{old}" : "#{text} with #{old} replaced by #{new}"
+          end,
           "rept" => ->(text, times) { "#{text} repeated #{times} times" },
           "left" => ->(text, count) { "#{counted("first", count)} of #{text}" },
           "right" => ->(text, count) { "#{counted("last", count)} of #{text}" },
-          "mid" => ->(text, start, count) { "#{count} #{(count == "1") ? "character" : "characters"} of #{text} from place #{start} on" },
+          "mid" => ->(text, start, count) do
+            "#{count} #{(count == "1") ? "character" : "characters"} of #{text} from place #{start} on"
+          end,
           "len" => ->(text) { "length of #{text}" },
           "find" => ->(part, text, start) { "place of #{part} in #{text}#{" from place #{start} on" if start}" },
           "exact" => ->(text, other) { "#{text} is exactly #{other}" },
@@ -29,8 +33,12 @@ module UpTack
           "round" => ->(number, places) { "#{number} rounded to #{places(places)}" },
           "roundup" => ->(number, places) { "#{number} rounded up to #{places(places)}" },
           "rounddown" => ->(number, places) { "#{number} rounded down to #{places(places)}" },
-          "floor" => ->(number, step) { "#{number} rounded down to #{step ? "a multiple of #{step}" : "a whole number"}" },
-          "ceiling" => ->(number, step) { "#{number} rounded up to #{step ? "a multiple of #{step}" : "a whole number"}" },
+          "floor" => ->(number, step) do
+            "#{number} rounded down to #{step ? "a multiple of #{step}" : "a whole number"}"
+          end,
+          "ceiling" => ->(number, step) do
+            "#{number} rounded up to #{step ? "a multiple of #{step}" : "a whole number"}"
+          end,
           "power" => ->(number, exponent) { "#{number} to the power of #{exponent}" },
           "sqrt" => ->(number) { "square root of #{number}" },
           "min" => ->(*values) { "least of #{listed(values)}" },
@@ -42,22 +50,55 @@ module UpTack
           "year" => ->(day) { "year of #{day}" },
           "month" => ->(day) { "month of #{day}" },
           "day" => ->(day) { "day of the month of #{day}" },
-          "weekday" => ->(day, type) { "day of the week of #{day}#{", #{{"2" => "from Monday as 1", "3" => "from Monday as 0"}.fetch(type, "from Sunday as 1")}" if type}" },
+          "weekday" => ->(day, type) do
+            first = {"2" => "from Monday as 1", "3" => "from Monday as 0"}.fetch(type, "from Sunday as 1") if type
+            ["day of the week of #{day}", first].compact.join(", ")
+          end,
           "days" => ->(last, first) { "days from #{first} to #{last}" },
-          "time" => ->(hour, minute, second) { minute ? "time #{[hour, minute, second].compact.map { |part| part.rjust(2, "0") }.join(":")}" : "time of #{hour}" },
+          "time" => ->(hour, minute, second) do
+            if minute
+              "time #{[hour, minute, second].compact.map { |part| part.rjust(2, "0") }.join(":")}"
+            else
+              "time of #{hour}"
+            end
+          end,
           "hour" => ->(time) { "hour of #{time}" },
           "minute" => ->(time) { "minute of #{time}" },
           "weeknum" => ->(day, mode) { "week of the year of #{day}#{" after ISO 8601" if mode == "21"}" },
           "workdays" => ->(first, last) { "working days from #{first} to #{last}" },
           "edate" => ->(day, months) { "#{day} and #{months} months" },
-          "eomonth" => ->(day, months) { (months == "0") ? "last day of the month of #{day}" : "last day of the month #{months} months after #{day}" },
+          "eomonth" => ->(day, months) do
+            if months == "0"
+              "last day of the month of #{day}"
+            else
+              "last day of the month #{months} months after #{day}"
+            end
+          end,
           "coalesce" => ->(*values) { "first that is filled of #{listed(values)}" },
           "changed" => ->(field) { "#{field} changed" },
           "counter" => ->(digits) { "#{digits}-digit count" }
         }.freeze
 
         # Said after the first argument: as part of a sum they stand in brackets.
-        AFTER = %w[upper lower proper trim substitute rept value text url_encode round roundup rounddown floor ceiling power edate exact].freeze
+        AFTER = %w[
+          upper
+          lower
+          proper
+          trim
+          substitute
+          rept
+          value
+          text
+          url_encode
+          round
+          roundup
+          rounddown
+          floor
+          ceiling
+          power
+          edate
+          exact
+        ].freeze
 
         module_function
 

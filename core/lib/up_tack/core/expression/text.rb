@@ -15,7 +15,8 @@ module UpTack
         def graphemes(text) = text.grapheme_clusters
 
         # @return [String] the form in which texts are compared
-        def folded(text) = text.ascii_only? ? text.downcase : text.unicode_normalize(:nfc).downcase(:fold).unicode_normalize(:nfc)
+        def folded(text) =
+          text.ascii_only? ? text.downcase : text.unicode_normalize(:nfc).downcase(:fold).unicode_normalize(:nfc)
 
         # @return [Boolean] whether all the words of one text stand somewhere in another, capitals aside
         def words_in?(words, text)

@@ -10,12 +10,24 @@ module UpTack
 
         SIGNS = {"=" => "=", "<>" => "≠", "<=" => "≤", ">=" => "≥", "*" => "×", "/" => "÷"}.freeze
         # Comparisons with the subject left out: "at most 90".
-        ALONE = {"=" => "exactly", "<>" => "not", "<" => "below", "<=" => "at most", ">" => "above", ">=" => "at least"}.freeze
+        ALONE = {
+          "=" => "exactly",
+          "<>" => "not",
+          "<" => "below",
+          "<=" => "at most",
+          ">" => "above",
+          ">=" => "at least"
+        }.freeze
 
         # The same for days.
         DAYS_ALONE = {"<" => "before", "<=" => "on or before", ">" => "after", ">=" => "on or after"}.freeze
         AGGREGATES = {
-          "count" => "number of", "sum" => "sum of", "average" => "average", "min" => "least", "max" => "greatest", "join" => "all"
+          "count" => "number of",
+          "sum" => "sum of",
+          "average" => "average",
+          "min" => "least",
+          "max" => "greatest",
+          "join" => "all"
         }.freeze
 
         # @param scope [Scope]
@@ -63,9 +75,15 @@ module UpTack
         def person(node) = Scope::PERSON.fetch(node.name)
         def is_new(_node) = "the record is new" # rubocop:disable Naming/PredicatePrefix
         def negation(node) = "−#{grouped(node.operand)}"
-        def arithmetic(node) = "#{grouped(node.left, node)} #{SIGNS.fetch(node.sign, node.sign).sub("-", "−")} #{grouped(node.right, node)}"
+
+        def arithmetic(node) =
+          "#{grouped(node.left, node)} #{SIGNS.fetch(node.sign, node.sign).sub("-", "−")} #{grouped(node.right, node)}"
+
         def join(node) = node.parts.map { |part| part.accept(self) }.join(" & ")
-        def comparison(node) = "#{node.left.accept(self)} #{SIGNS.fetch(node.sign, node.sign)} #{node.right.accept(self)}"
+
+        def comparison(node) =
+          "#{node.left.accept(self)} #{SIGNS.fetch(node.sign, node.sign)} #{node.right.accept(self)}"
+
         def logic(node) = "#{grouped(node.left, node)} #{node.word} #{grouped(node.right, node)}"
         def range(node) = "#{node.value.accept(self)} from #{node.low.accept(self)} to #{node.high.accept(self)}"
         def membership(node) = "#{node.value.accept(self)} is one of #{list(node.options)}"
@@ -80,7 +98,8 @@ module UpTack
         end
 
         def conditional(node)
-          "if #{node.condition.accept(self)} then #{node.consequence.accept(self)}, else #{node.alternative.accept(self)}"
+          "if #{node.condition.accept(self)} then #{node.consequence.accept(self)}, " \
+            "else #{node.alternative.accept(self)}"
         end
 
         def call(node)
@@ -123,21 +142,26 @@ module UpTack
         def list(nodes) = nodes.map { |node| node.accept(self) }.join(", ")
 
         def fixed_date?(node)
-          node.name == "date" && node.arguments.one? && node.arguments.first.is_a?(Nodes::Literal) && node.arguments.first.value.is_a?(String)
+          node.name == "date" && node.arguments.one? && node.arguments.first.is_a?(Nodes::Literal) &&
+            node.arguments.first.value.is_a?(String)
         end
 
         # Puts back the brackets without which the words would mean something else.
         def grouped(node, parent = nil)
           text = node.accept(self)
-          inner = [Nodes::Arithmetic, Nodes::Logic, Nodes::Comparison, Nodes::Conditional, Nodes::Join].include?(node.class)
+          inner = [Nodes::Arithmetic, Nodes::Logic, Nodes::Comparison, Nodes::Conditional, Nodes::Join].include?(
+            node.class
+          )
           inner ||= node.is_a?(Nodes::Call) && Spoken::AFTER.include?(node.name)
           (inner && !same_level?(node, parent)) ? "(#{text})" : text
         end
 
         def same_level?(node, parent)
           case parent
-          when Nodes::Arithmetic then node.is_a?(Nodes::Arithmetic) && node.sign == parent.sign && %w[+ *].include?(node.sign)
-          when Nodes::Logic then node.is_a?(Nodes::Comparison) || (node.is_a?(Nodes::Logic) && node.word == parent.word)
+          when Nodes::Arithmetic
+            node.is_a?(Nodes::Arithmetic) && node.sign == parent.sign && %w[+ *].include?(node.sign)
+          when Nodes::Logic
+            node.is_a?(Nodes::Comparison) || (node.is_a?(Nodes::Logic) && node.word == parent.word)
           end
         end
       end

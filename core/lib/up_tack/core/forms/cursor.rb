@@ -29,7 +29,10 @@ module UpTack
         private
 
         def after(key)
-          jump = @ready.jumps.find { |each| each.after == key && (each.condition.nil? || each.condition.call(@outcome.evaluation) == true) }
+          jump =
+            @ready.jumps.find do |each|
+              each.after == key && (each.condition.nil? || each.condition.call(@outcome.evaluation) == true)
+            end
           return from(@stops.index(key) + 1) unless jump
 
           case jump.to

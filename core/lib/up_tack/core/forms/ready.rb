@@ -19,10 +19,36 @@ module UpTack
         # @param table [Design::Table]
         def initialize(form, table)
           @form = form
-          @states = form.field_items.flat_map do |item|
-            (item["states"] || []).map { |state| Rules::State.from("id" => form.id, "kind" => "state", "field" => item["field"], "state" => state["state"], "when" => state["when"]).compile(table) }
-          end.freeze
-          @jumps = form.jumps.map { |jump| Jump.new(jump["after"], (jump["when"].to_s.strip.empty? ? nil : Expression.compile(jump["when"], table.scope, expecting: :yes_no)), jump["to"]) }.freeze
+          @states =
+            form
+              .field_items
+              .flat_map do |item|
+                (item["states"] || []).map do |state|
+                  Rules::State.from(
+                    "id" => form.id,
+                    "kind" => "state",
+                    "field" => item["field"],
+                    "state" => state["state"],
+                    "when" => state["when"]
+                  ).compile(table)
+                end
+              end
+              .freeze
+          @jumps =
+            form
+              .jumps
+              .map do |jump|
+                Jump.new(
+                  jump["after"],
+                  if jump["when"].to_s.strip.empty?
+                    nil
+                  else
+                    Expression.compile(jump["when"], table.scope, expecting: :yes_no)
+                  end,
+                  jump["to"]
+                )
+              end
+              .freeze
           freeze
         end
       end

@@ -81,7 +81,8 @@ module UpTack
 
         def unclear(part, other)
           said = other.is_a?(String) ? "“#{other}”" : Phrases.part(other)
-          "Nothing shows where #{Phrases.part(part)} end and #{said} begin; put a sign between them, or fix their number."
+          "Nothing shows where #{Phrases.part(part)} end and #{said} begin; put a sign between " \
+            "them, or fix their number."
         end
 
         def unseen(part)

@@ -10,7 +10,12 @@ module UpTack
         SIGNS = {"DIGIT" => "D", "ALPHA" => "A", "UPPER" => "U", "LOWER" => "L", "ALNUM" => "N", "ANY" => "Y"}.freeze
         # The kinds as regular expressions after ECMA-262, for what people see as one character.
         CLASSES = {
-          "D" => "\\d", "A" => "\\p{L}\\p{M}*", "U" => "[\\p{Lu}\\p{Lt}]\\p{M}*", "L" => "\\p{Ll}\\p{M}*", "N" => "(?:\\p{L}\\p{M}*|\\d)", "Y" => "[^]+"
+          "D" => "\\d",
+          "A" => "\\p{L}\\p{M}*",
+          "U" => "[\\p{Lu}\\p{Lt}]\\p{M}*",
+          "L" => "\\p{Ll}\\p{M}*",
+          "N" => "(?:\\p{L}\\p{M}*|\\d)",
+          "Y" => "[^]+"
         }.freeze
 
         module_function
@@ -21,9 +26,18 @@ module UpTack
         def problem(mask, bare: false)
           clash = Ambiguity.new(mask.parts).message
           return clash if clash
-          return "A mask needs a place for what is typed; this one has fixed characters only." if mask.rows.any? { |row| row.grep(Slots::Input).empty? }
-          return "Any characters may be separators too, so those of this mask can't be left out." if bare && mask.rows.flatten.any? { |slot| slot.is_a?(Slots::Input) && slot.name == "ANY" }
-          return "Without its separators this can't be told apart again, since a part before the last one varies in length. Keep the separators." if bare && varies_inside?(mask.parts)
+          if mask.rows.any? { |row| row.grep(Slots::Input).empty? }
+            return "A mask needs a place for what is typed; this one has fixed characters only."
+          end
+          if bare && mask.rows.flatten.any? { |slot| slot.is_a?(Slots::Input) && slot.name == "ANY" }
+            return "Any characters may be separators too, so those of this mask can't be left out."
+          end
+          if bare && varies_inside?(mask.parts)
+            return (
+              "Without its separators this can't be told apart again, since a part before the last one " \
+                "varies in length. Keep the separators."
+            )
+          end
 
           nil
         rescue Invalid => e
@@ -37,8 +51,13 @@ module UpTack
         def compiled(mask)
           {
             patterns: mask.rows.map { |row| pattern(row) },
-            tails: mask.rows.map { |row| row.reverse.take_while { |slot| slot.is_a?(Slots::Fixed) }.reverse.map(&:character).join },
-            classes: CLASSES, turn: {upcase: "upper", downcase: "lower"}[mask.turn], passed_over: MaskFormatter::SEPARATORS,
+            tails:
+              mask.rows.map do |row|
+                row.reverse.take_while { |slot| slot.is_a?(Slots::Fixed) }.reverse.map(&:character).join
+              end,
+            classes: CLASSES,
+            turn: {upcase: "upper", downcase: "lower"}[mask.turn],
+            passed_over: MaskFormatter::SEPARATORS,
             longest: mask.rows.map(&:length).max
           }
         end
@@ -51,7 +70,10 @@ module UpTack
           end.join
         end
 
-        def varies_inside?(parts) = parts[0...-1].any? { |part| part.is_a?(Reader::Optional) || (part.is_a?(Reader::Repeated) && part.least < part.most) }
+        def varies_inside?(parts) =
+          parts[0...-1].any? do |part|
+            part.is_a?(Reader::Optional) || (part.is_a?(Reader::Repeated) && part.least < part.most)
+          end
       end
     end
   end

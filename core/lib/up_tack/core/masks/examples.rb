@@ -8,7 +8,14 @@ module UpTack
       module Examples
         # Characters that an example may have.
         LONGEST = 100
-        SAMPLES = {"DIGIT" => "4071832956", "UPPER" => "KTMBRSWLDA", "LOWER" => "ktmbrswlda", "ALPHA" => "KtMbRsWlDa", "ALNUM" => "K4T0M7B1R8", "ANY" => "k4?t0.M7b1"}.freeze
+        SAMPLES = {
+          "DIGIT" => "4071832956",
+          "UPPER" => "KTMBRSWLDA",
+          "LOWER" => "ktmbrswlda",
+          "ALPHA" => "KtMbRsWlDa",
+          "ALNUM" => "K4T0M7B1R8",
+          "ANY" => "k4?t0.M7b1"
+        }.freeze
 
         module_function
 
@@ -25,7 +32,10 @@ module UpTack
 
         # @return [Array<Array(String, String)>] kinds (nil for signs) with the characters that follow one another
         def runs(text)
-          text.grapheme_clusters.chunk_while { |one, other| kind(one) == kind(other) }.map { |run| [kind(run.first), run.join] }
+          text
+            .grapheme_clusters
+            .chunk_while { |one, other| kind(one) == kind(other) }
+            .map { |run| [kind(run.first), run.join] }
         end
 
         def kind(character)
@@ -63,7 +73,10 @@ module UpTack
           return unless runs.any? { |name, _| %w[UPPER LOWER].include?(name) }
 
           joined = runs.map { |name, run| [%w[UPPER LOWER].include?(name) ? "ALPHA" : name, run] }
-          merged = joined.slice_when { |one, other| one.first != other.first || one.first.nil? }.map { |group| [group.first.first, group.map(&:last).join] }
+          merged =
+            joined
+              .slice_when { |one, other| one.first != other.first || one.first.nil? }
+              .map { |group| [group.first.first, group.map(&:last).join] }
           write(merged) { |name, run| "#{count(run)}#{name}" }
         end
 

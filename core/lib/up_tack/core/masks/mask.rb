@@ -17,7 +17,16 @@ module UpTack
         def fits?(text)
           return false if text.length > MOST * 100
 
-          @pattern = ClientMask.problem(self) ? nil : Regexp.new("\\A#{source(parts)}\\z".encode(Encoding::UTF_8), Regexp::FIXEDENCODING) unless defined?(@pattern)
+          unless defined?(@pattern)
+            @pattern =
+              (
+                if ClientMask.problem(self)
+                  nil
+                else
+                  Regexp.new("\\A#{source(parts)}\\z".encode(Encoding::UTF_8), Regexp::FIXEDENCODING)
+                end
+              )
+          end
           @pattern ? @pattern.match?(text) : followed?(text)
         end
 
@@ -67,17 +76,24 @@ module UpTack
 
         # @return [String] of a regular expression
         def source(parts)
-          parts.map do |part|
-            case part
-            when Reader::Literal then Regexp.escape(part.characters.join)
-            when Reader::Optional then "(?:#{source(part.parts)})?"
-            else "(?:#{CharacterClasses::ALL.fetch(part.name).source.delete_prefix("\\A").delete_suffix("\\z")}){#{part.least},#{part.most}}"
+          parts
+            .map do |part|
+              case part
+              when Reader::Literal
+                Regexp.escape(part.characters.join)
+              when Reader::Optional
+                "(?:#{source(part.parts)})?"
+              else
+                "(?:#{CharacterClasses::ALL.fetch(part.name).source.delete_prefix("\\A").delete_suffix("\\z")}){#{part.least},#{part.most}}"
+              end
             end
-          end.join
+            .join
         end
 
         def case_of(slot)
-          return {"UPPER" => "upper", "LOWER" => "lower", "DIGIT" => nil}.fetch(slot.name, "mixed") if slot.is_a?(Slots::Input)
+          if slot.is_a?(Slots::Input)
+            return {"UPPER" => "upper", "LOWER" => "lower", "DIGIT" => nil}.fetch(slot.name, "mixed")
+          end
           return unless slot.character.match?(/\p{L}/)
 
           (slot.character == slot.character.upcase) ? "upper" : "lower"
@@ -90,9 +106,14 @@ module UpTack
 
         def beyond(part, characters, places)
           case part
-          when Reader::Literal then places.filter_map { |at| at + part.characters.length if characters[at, part.characters.length] == part.characters }
-          when Reader::Optional then places | after(part.parts, characters, places)
-          else repeated(part, characters, places)
+          when Reader::Literal
+            places.filter_map do |at|
+              at + part.characters.length if characters[at, part.characters.length] == part.characters
+            end
+          when Reader::Optional
+            places | after(part.parts, characters, places)
+          else
+            repeated(part, characters, places)
           end
         end
 

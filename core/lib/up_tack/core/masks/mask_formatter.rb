@@ -40,7 +40,9 @@ module UpTack
         # @return [Result]
         def of(text)
           characters = text.grapheme_clusters
-          return Result.new(text: text, complete: false, message: too_long(characters.length)) if characters.length > MOST * 10
+          if characters.length > MOST * 10
+            return Result.new(text: text, complete: false, message: too_long(characters.length))
+          end
 
           best = best(characters)
           return Result.new(text: text, complete: false, message: misfit(best)) if best.lost
@@ -73,7 +75,10 @@ module UpTack
               used += 1
               at = passed + 1
             else
-              at = row[0...passed].rindex { |slot| slot.is_a?(Slots::Fixed) }.then { |last| (last && last >= at) ? last + 1 : at }
+              at =
+                row[0...passed]
+                  .rindex { |slot| slot.is_a?(Slots::Fixed) }
+                  .then { |last| (last && last >= at) ? last + 1 : at }
               lost ||= [character, text.length, row[at..]] unless character.match?(SEPARATOR)
             end
           end
@@ -104,7 +109,8 @@ module UpTack
             counted = Phrases.count(group.length, CharacterClasses::WORDS.fetch(group.first.name))
             index.zero? ? counted.sub(" ", " more ") : counted
           end
-          "#{Phrases.list(groups)} #{(walk.left.grep(Slots::Input).reject(&:optional).length == 1) ? "is" : "are"} missing"
+          count = walk.left.grep(Slots::Input).count { |slot| !slot.optional }
+          "#{Phrases.list(groups)} #{(count == 1) ? "is" : "are"} missing"
         end
 
         def misfit(walk)
@@ -113,7 +119,13 @@ module UpTack
           wanted = left.find { |slot| slot.is_a?(Slots::Input) } || left.first
           return "#{shown} is too much: it ends after “#{Values::Plain.cut(walk.text, 30)}”" unless wanted
 
-          "#{wanted.is_a?(Slots::Fixed) ? "“#{wanted.character}”" : Phrases.article(CharacterClasses::WORDS.fetch(wanted.name).first)} is expected at place #{place + 1}, not #{shown}"
+          "#{in_words(wanted)} is expected at place #{place + 1}, not #{shown}"
+        end
+
+        def in_words(slot)
+          return "“#{slot.character}”" if slot.is_a?(Slots::Fixed)
+
+          Phrases.article(CharacterClasses::WORDS.fetch(slot.name).first)
         end
 
         def too_long(length) = "it has #{Values::Plain.grouped(length)} characters, which is far more than fit"

@@ -45,14 +45,19 @@ module UpTack
 
         def part(depth)
           from = place
-          if @scanner.skip(/\[/) then optional(from, depth)
-          elsif @scanner.skip(/"/) then literal(from)
-          else repeated(from)
+          if @scanner.skip(/\[/)
+            optional(from, depth)
+          elsif @scanner.skip(/"/)
+            literal(from)
+          else
+            repeated(from)
           end
         end
 
         def optional(from, depth)
-          mistake("Optional parts stand at most #{DEEPEST} deep within one another.", from, from + 1) if depth >= DEEPEST
+          if depth >= DEEPEST
+            mistake("Optional parts stand at most #{DEEPEST} deep within one another.", from, from + 1)
+          end
           inner = sequence(depth + 1)
           mistake("This `[` is not closed.", from, from + 1) unless @scanner.skip(/\]/)
           Optional.new(parts: inner)
@@ -70,18 +75,31 @@ module UpTack
           name = @scanner.scan(/[A-Za-z]+/)
           unless name
             @scanner.getch if place == from
-            mistake("A kind of character is expected here: #{CharacterClasses::ALL.keys.join(", ")}.", from, [place, from + 1].max)
+            mistake(
+              "A kind of character is expected here: #{CharacterClasses::ALL.keys.join(", ")}.",
+              from,
+              [place, from + 1].max
+            )
           end
-          mistake("There is no kind of character `#{name}`; there are #{CharacterClasses::ALL.keys.join(", ")}.", from, place) unless CharacterClasses::ALL.key?(name.upcase)
+          unless CharacterClasses::ALL.key?(name.upcase)
+            mistake(
+              "There is no kind of character `#{name}`; there " \
+                "are #{CharacterClasses::ALL.keys.join(", ")}.",
+              from,
+              place
+            )
+          end
 
           least, most = bounds(counts)
-          mistake("A repetition goes up to #{MOST}, the smaller number first.", from, place) if most > MOST || least > most || most.zero?
+          if most > MOST || least > most || most.zero?
+            mistake("A repetition goes up to #{MOST}, the smaller number first.", from, place)
+          end
           Repeated.new(name: name.upcase, least: least, most: most)
         end
 
         def bounds(counts)
-          return [1, 1] if counts.empty?
-          return [counts.to_i, counts.to_i] unless counts.include?("*")
+          return 1, 1 if counts.empty?
+          return counts.to_i, counts.to_i unless counts.include?("*")
 
           low, high = counts.split("*", -1)
           [low.to_i, high.empty? ? MOST : high.to_i]

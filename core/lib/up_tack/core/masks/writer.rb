@@ -41,7 +41,9 @@ module UpTack
 
         def from_piece(piece)
           return from_text(piece["text"]) if piece.is_a?(Hash) && piece["text"].is_a?(String)
-          return "[ #{from_pieces(piece["optional"])} ]" if piece.is_a?(Hash) && piece["optional"].is_a?(Array) && piece["optional"].any?
+          if piece.is_a?(Hash) && piece["optional"].is_a?(Array) && piece["optional"].any?
+            return "[ #{from_pieces(piece["optional"])} ]"
+          end
 
           name, least, most = piece.is_a?(Hash) ? piece.values_at("class", "least", "most") : nil
           nothing_said unless name.is_a?(String) && [least, most].all?(Integer)
@@ -55,7 +57,14 @@ module UpTack
           %("#{text}")
         end
 
-        def nothing_said = raise(Invalid.new("This piece says nothing yet: a fixed text needs characters, an optional part needs pieces.", 0, 0))
+        def nothing_said =
+          raise(
+            Invalid.new(
+              "This piece says nothing yet: a fixed text needs characters, an optional part needs pieces.",
+              0,
+              0
+            )
+          )
 
         def counts(part)
           return "" if part.least == 1 && part.most == 1

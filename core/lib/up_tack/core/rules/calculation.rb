@@ -28,10 +28,16 @@ module UpTack
         def problems(table)
           missing = missing_field(table)
           return missing if missing.any?
-          return [problem("keeping", "A calculated field is kept `always`, `shown` or worked out `once`.")] unless KEEPING.include?(keeping)
-          return [problem("field", "#{table.field(field).label} is worked out by a rule already; change that one.")] if doubled?(table)
+          unless KEEPING.include?(keeping)
+            return [problem("keeping", "A calculated field is kept `always`, `shown` or worked out `once`.")]
+          end
+          if doubled?(table)
+            return [problem("field", "#{table.field(field).label} is worked out by a rule already; change that one.")]
+          end
 
-          return [problem("field", "A link is picked, not worked out; a default can begin it.")] if table.field(field).link?
+          if table.field(field).link?
+            return [problem("field", "A link is picked, not worked out; a default can begin it.")]
+          end
 
           found = formula_problems(table, expecting: table.field(field).kind)
           (found.any? || once?) ? found : of_lasting(table)
@@ -50,15 +56,21 @@ module UpTack
         def sentence(table)
           label = table.field(field).label
           case keeping
-          when "once" then "#{label} is worked out once as #{words(table)}."
-          when "shown" then "#{label} is shown as #{words(table)} and not kept."
-          else "#{label} always equals #{words(table)}."
+          when "once"
+            "#{label} is worked out once as #{words(table)}."
+          when "shown"
+            "#{label} is shown as #{words(table)} and not kept."
+          else
+            "#{label} always equals #{words(table)}."
           end
         end
 
         # What can never be blank need not be seen so.
         def outcomes(table)
-          blank = {true => ["idle", "it is worked out once, and not again", %w[skipped]], false => ["idle", "it comes to blank", %w[skipped cleared]]}.fetch(once?)
+          blank = {
+            true => ["idle", "it is worked out once, and not again", %w[skipped]],
+            false => ["idle", "it comes to blank", %w[skipped cleared]]
+          }.fetch(once?)
           [["acts", "it is worked out", %w[set]], (blank if once? || Shape.blankable?(tree))].compact
         end
 
@@ -68,9 +80,16 @@ module UpTack
 
           # @param tree [Expression::Nodes::Node]
           def self.blankable?(tree)
-            return false if NEVER.any? { |kind| tree.is_a?(kind) } || (tree.is_a?(Expression::Nodes::Aggregate) && %w[count sum].include?(tree.name))
+            if NEVER.any? { |kind| tree.is_a?(kind) } ||
+                (tree.is_a?(Expression::Nodes::Aggregate) && %w[count sum].include?(tree.name))
+              return false
+            end
 
-            tree.is_a?(Expression::Nodes::Conditional) ? [tree.consequence, tree.alternative].any? { |branch| blankable?(branch) } : true
+            if tree.is_a?(Expression::Nodes::Conditional)
+              [tree.consequence, tree.alternative].any? { |branch| blankable?(branch) }
+            else
+              true
+            end
           end
         end
 
@@ -80,41 +99,48 @@ module UpTack
         end
 
         # A calculation made ready to run.
-        Compiled = Struct.new(:rule, :field, :formula, :origin, keyword_init: true) do
-          # @param working [Save::SaveState]
-          def apply(working)
-            unread = working.unreadable_among(formula.reads)
-            if unread
-              working.leave_as_it_was(field) unless rule.once?
-              return working.skip(rule, field, "#{unread.label} can't be read yet")
+        Compiled =
+          Struct.new(:rule, :field, :formula, :origin, keyword_init: true) do
+            # @param working [Save::SaveState]
+            def apply(working)
+              unread = working.unreadable_among(formula.reads)
+              if unread
+                working.leave_as_it_was(field) unless rule.once?
+                return working.skip(rule, field, "#{unread.label} can't be read yet")
+              end
+
+              rule.once? ? apply_once(working) : apply_always(working)
             end
 
-            rule.once? ? apply_once(working) : apply_always(working)
+            private
+
+            def apply_always(working)
+              evaluation = working.evaluation
+              value = formula.call(evaluation)
+              working.calculate(rule, field, value, origin: origin, notes: evaluation.noted) do
+                Save::Explanation.of([formula], evaluation)
+              end
+            end
+
+            def apply_once(working)
+              if working.typed?(field.key)
+                return working.skip(rule, field, working.cleared?(field.key) ? "cleared by hand" : "filled by hand")
+              end
+              return working.skip(rule, field, "worked out once, before") unless due?(working)
+
+              evaluation = working.evaluation
+              value = formula.call(evaluation)
+              working.set(rule, field, value, origin: origin, notes: evaluation.noted) do
+                Save::Explanation.of([formula], evaluation)
+              end
+            end
+
+            # A record that exists gets its value when its inputs are first there,
+            # which is to say that they were not there before.
+            def due?(working)
+              working.new? || (working.values[field.key].nil? && formula.call(working.evaluation_before).nil?)
+            end
           end
-
-          private
-
-          def apply_always(working)
-            evaluation = working.evaluation
-            value = formula.call(evaluation)
-            working.calculate(rule, field, value, origin: origin, notes: evaluation.noted) { Save::Explanation.of([formula], evaluation) }
-          end
-
-          def apply_once(working)
-            return working.skip(rule, field, working.cleared?(field.key) ? "cleared by hand" : "filled by hand") if working.typed?(field.key)
-            return working.skip(rule, field, "worked out once, before") unless due?(working)
-
-            evaluation = working.evaluation
-            value = formula.call(evaluation)
-            working.set(rule, field, value, origin: origin, notes: evaluation.noted) { Save::Explanation.of([formula], evaluation) }
-          end
-
-          # A record that exists gets its value when its inputs are first there,
-          # which is to say that they were not there before.
-          def due?(working)
-            working.new? || (working.values[field.key].nil? && formula.call(working.evaluation_before).nil?)
-          end
-        end
 
         private
 
@@ -125,9 +151,20 @@ module UpTack
           momentary = formula(table).momentary
           default = table.rules.find { |other| other.is_a?(Default) && other.field == field }
           if momentary.any?
-            [problem("formula", "#{momentary.first} is known only while a record is saved, so nothing can always equal it. Work the field out once instead.")]
+            [
+              problem(
+                "formula",
+                "#{momentary.first} is known only while a record is saved, so nothing can always equal " \
+                  "it. Work the field out once instead."
+              )
+            ]
           elsif default
-            [problem("field", "#{table.field(field).label} has a default, which this would overrule; take the default off first.")]
+            [
+              problem(
+                "field",
+                "#{table.field(field).label} has a default, which this would overrule; take the default off first."
+              )
+            ]
           else
             []
           end

@@ -23,25 +23,42 @@ module UpTack
           missing = missing_field(table)
           return missing if missing.any?
           return [problem("field", "A tally is a number.")] unless table.field(field).type == "number"
-          return [problem("field", "#{table.field(field).label} is a tally already; change that rule.")] if doubled?(table)
-          return [problem("field", "#{table.field(field).label} is worked out by a rule already.")] if table.worked_out?(field)
+          if doubled?(table)
+            return [problem("field", "#{table.field(field).label} is a tally already; change that rule.")]
+          end
+          if table.worked_out?(field)
+            return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+          end
 
           found = key_problems(table)
           return found if found.any?
 
           loose = watch.find { |key| key == field || Watched.late?(table, key) }
-          loose ? [problem("watch", "#{table.field(loose).label} is written when the record is logged; a tally counts what people change.")] : []
+          if loose
+            [
+              problem(
+                "watch",
+                "#{table.field(loose).label} is written when the record is logged; a tally counts what " \
+                  "people change."
+              )
+            ]
+          else
+            []
+          end
         end
 
         def reads(_table) = watch
         def writes = [field]
         def names(_table) = [field, *watch].uniq
         def words(table) = "changes of #{of_watched(table)}"
-        def sentence(table) = "#{table.field(field).label} counts the saves after the first that change #{of_watched(table)}."
+
+        def sentence(table) = "#{table.field(field).label} counts the saves after the first that " \
+          "change #{of_watched(table)}."
 
         def outcomes(_table) = [["acts", "it counts", %w[set]], ["idle", "it does not count", %w[skipped]]]
 
-        def compile(table) = Compiled.new(rule: self, field: table.field(field), watched: Watched.of(table, watch), origin: words(table))
+        def compile(table) =
+          Compiled.new(rule: self, field: table.field(field), watched: Watched.of(table, watch), origin: words(table))
 
         # A tally made ready to run.
         Compiled = Struct.new(:rule, :field, :watched, :origin, keyword_init: true) do
@@ -58,7 +75,8 @@ module UpTack
 
         private
 
-        def of_watched(table) = watch.empty? ? "any field" : Masks::Phrases.list(watch.map { |key| table.field(key).label }, "or")
+        def of_watched(table) =
+          watch.empty? ? "any field" : Masks::Phrases.list(watch.map { |key| table.field(key).label }, "or")
       end
     end
   end

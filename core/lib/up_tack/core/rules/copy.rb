@@ -17,12 +17,18 @@ module UpTack
           missing = missing_field(table)
           return missing if missing.any?
           return [problem("field", "A link is picked, not copied.")] if table.field(field).link?
-          return [problem("field", "#{table.field(field).label} is worked out by a rule already.")] if table.worked_out?(field)
-          return [problem("field", "#{table.field(field).label} is copied already; change that rule.")] if doubled?(table)
+          if table.worked_out?(field)
+            return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+          end
+          if doubled?(table)
+            return [problem("field", "#{table.field(field).label} is copied already; change that rule.")]
+          end
 
           found = formula_problems(table, expecting: table.field(field).kind)
           return found if found.any?
-          return [problem("formula", "Name a detail of the linked record, such as `link.field`.")] unless links(table).any?
+          unless links(table).any?
+            return [problem("formula", "Name a detail of the linked record, such as `link.field`.")]
+          end
 
           []
         end
@@ -31,28 +37,44 @@ module UpTack
         def writes = [field]
         def names(table) = [field, *formula_names(table)].uniq
         def words(table) = "copied from #{Expression::Words.new(table.scope).of(tree)}"
-        def sentence(table) = "#{table.field(field).label} is copied from #{Expression::Words.new(table.scope).of(tree)} when #{Masks::Phrases.list(links(table).map { |key| table.field(key).label })} is chosen."
+
+        def sentence(table) = "#{table.field(field).label} is copied " \
+          "from #{Expression::Words.new(table.scope).of(tree)} " \
+          "when #{Masks::Phrases.list(links(table).map { |key| table.field(key).label })} is chosen."
 
         def compile(table)
-          Compiled.new(rule: self, field: table.field(field), links: links(table), formula: compiled(table, expecting: table.field(field).kind), origin: words(table))
+          Compiled.new(
+            rule: self,
+            field: table.field(field),
+            links: links(table),
+            formula: compiled(table, expecting: table.field(field).kind),
+            origin: words(table)
+          )
         end
 
         # A copying made ready to run.
-        Compiled = Struct.new(:rule, :field, :links, :formula, :origin, keyword_init: true) do
-          # @param working [Save::SaveState]
-          def apply(working)
-            unread = working.unreadable_among(links)
-            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-            return working.skip(rule, field, "the link is not changed") if links.none? { |key| working.changed?(key) }
-            return working.skip(rule, field, "filled by hand") if working.typed?(field.key) && !working.superseded?(field.key, links)
+        Compiled =
+          Struct.new(:rule, :field, :links, :formula, :origin, keyword_init: true) do
+            # @param working [Save::SaveState]
+            def apply(working)
+              unread = working.unreadable_among(links)
+              return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+              if links.none? { |key| working.changed?(key) }
+                return working.skip(rule, field, "the link is not changed")
+              end
+              if working.typed?(field.key) && !working.superseded?(field.key, links)
+                return working.skip(rule, field, "filled by hand")
+              end
 
-            value = field.settle(formula.call(working.evaluation))
-            return working.skip(rule, field, value.message) if value.is_a?(Values::Unreadable)
-            return working.skip(rule, field, "it has that value already") if value == working.values[field.key] && !working.typed?(field.key)
+              value = field.settle(formula.call(working.evaluation))
+              return working.skip(rule, field, value.message) if value.is_a?(Values::Unreadable)
+              if value == working.values[field.key] && !working.typed?(field.key)
+                return working.skip(rule, field, "it has that value already")
+              end
 
-            working.shape(rule, field, value, origin, because: links)
+              working.shape(rule, field, value, origin, because: links)
+            end
           end
-        end
 
         private
 

@@ -27,19 +27,30 @@ module UpTack
           found = target_key_problems(table, "outputs") if found.empty?
           return found if found.any?
           return [problem("inputs", "Say what the table looks at: one column of inputs at least.")] if inputs.empty?
-          return [problem("inputs", "A decision table has at most #{MOST_COLUMNS} columns.")] if inputs.length + writes.length > MOST_COLUMNS
-          return [problem("otherwise", "Where no row fits, the fields can be left (`leave`) or cleared (`clear`).")] unless [nil, *OTHERWISE].include?(@parts["otherwise"])
+          if inputs.length + writes.length > MOST_COLUMNS
+            return [problem("inputs", "A decision table has at most #{MOST_COLUMNS} columns.")]
+          end
+          unless [nil, *OTHERWISE].include?(@parts["otherwise"])
+            return [problem("otherwise", "Where no row fits, the fields can be left (`leave`) or cleared (`clear`).")]
+          end
 
           found = formulas.keys.flat_map { |part| input_problems(table, part) }
           found = [problem("rows", "A decision table needs at least one row.")] if found.empty? && rows.empty?
-          found.empty? ? Decisions::Reading.new(self, table, Core::Reading.new(conventions: Conventions.from({}))).problems : found
+          if found.empty?
+            Decisions::Reading.new(self, table, Core::Reading.new(conventions: Conventions.from({}))).problems
+          else
+            found
+          end
         end
 
         def reads(table) = triggers(table)
 
         # @return [Array<String>] keys of the fields whose change moves it
         def triggers(table)
-          formulas.keys.flat_map { |part| compiled(table, part: part).then { |formula| formula.reads + formula.links } }.uniq
+          formulas
+            .keys
+            .flat_map { |part| compiled(table, part: part).then { |formula| formula.reads + formula.links } }
+            .uniq
         end
 
         def names(table) = [*writes, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
@@ -47,11 +58,18 @@ module UpTack
         def title = name || "decision table"
 
         def sentence(table)
-          "#{Masks::Phrases.list(writes.map { |key| label(table, key) })} #{(writes.length == 1) ? "is" : "are"} set from #{Masks::Phrases.list(input_labels(table))} by #{name ? "the table #{name}" : "a table"} of #{rows.length} #{(rows.length == 1) ? "row" : "rows"}#{manner}."
+          "#{Masks::Phrases.list(writes.map { |key| label(table, key) })} #{(writes.length == 1) ? "is" : "are"} " \
+            "set from #{Masks::Phrases.list(input_labels(table))} " \
+            "by #{name ? "the table #{name}" : "a table"} " \
+            "of #{rows.length} #{(rows.length == 1) ? "row" : "rows"}#{manner}."
         end
 
         def outcomes(table)
-          rows.each_with_index.map { |row, index| ["row #{index + 1}", "row #{index + 1}: #{row.first(inputs.length).map { |cell| cell.strip.empty? ? "any" : cell }.join(", ")}", ["row #{index + 1}"]] } + [["no row", "no row fits", ["no row"]], super.last]
+          rows.each_with_index.map do |row, index|
+            number = "row #{index + 1}"
+            cells = row.first(inputs.length).map { |cell| cell.strip.empty? ? "any" : cell }
+            [number, "#{number}: #{cells.join(", ")}", [number]]
+          end + [["no row", "no row fits", ["no row"]], super.last]
         end
 
         # Cells are kept in one spelling, so that every firm reads them alike. What
@@ -65,58 +83,78 @@ module UpTack
         end
 
         def with_choices(table, renamed)
-          super.merge("rows" => Decisions::Reading.new(self, table, Core::Reading.new(conventions: Conventions.from({}))).rows_with(renamed))
+          super.merge(
+            "rows" =>
+              Decisions::Reading.new(self, table, Core::Reading.new(conventions: Conventions.from({}))).rows_with(
+                renamed
+              )
+          )
         end
 
         # @param table [Design::Table]
         # @return [Array<Decisions::Input>]
         # @raise [Expression::Invalid]
-        def columns(table) = inputs.each_index.map { |index| Decisions::Input.new(compiled(table, part: "inputs.#{index}"), table) }
+        def columns(table) =
+          inputs.each_index.map { |index| Decisions::Input.new(compiled(table, part: "inputs.#{index}"), table) }
 
         def compile(table)
           Compiled.new(
-            rule: self, field: table.field(field), reads: triggers(table), partners: Analysis::Pairs.of(self, table), inputs: columns(table).map(&:formula), outputs: writes.map { |key| table.field(key) },
+            rule: self,
+            field: table.field(field),
+            reads: triggers(table),
+            partners: Analysis::Pairs.of(self, table),
+            inputs: columns(table).map(&:formula),
+            outputs: writes.map { |key| table.field(key) },
             rows: Decisions::Reading.new(self, table, Core::Reading.new(conventions: Conventions.from({}))).rows
           )
         end
 
         # A decision table made ready to run.
-        Compiled = Struct.new(:rule, :field, :reads, :partners, :inputs, :outputs, :rows, keyword_init: true) do
-          # @param working [Save::SaveState]
-          def apply(working)
-            unread = working.unreadable_among(reads)
-            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-            return working.skip(rule, field, "none of them is changed") unless reads.any? { |key| working.changed?(key) && !working.set_by?(key, partners) }
+        Compiled =
+          Struct.new(:rule, :field, :reads, :partners, :inputs, :outputs, :rows, keyword_init: true) do
+            # @param working [Save::SaveState]
+            def apply(working)
+              unread = working.unreadable_among(reads)
+              return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+              unless reads.any? { |key| working.changed?(key) && !working.set_by?(key, partners) }
+                return working.skip(rule, field, "none of them is changed")
+              end
 
-            evaluation = working.evaluation
-            seen = values(evaluation)
-            place = row_for(seen)
-            working.mark(rule, place ? "row #{place + 1}" : "no row")
-            return fill(working, rows[place].outputs, evaluation, "row #{place + 1} of #{rule.title}") if place
-            return working.skip(rule, field, "no row fits #{said(seen)}") unless rule.clears?
+              evaluation = working.evaluation
+              seen = values(evaluation)
+              place = row_for(seen)
+              working.mark(rule, place ? "row #{place + 1}" : "no row")
+              return fill(working, rows[place].outputs, evaluation, "row #{place + 1} of #{rule.title}") if place
+              return working.skip(rule, field, "no row fits #{said(seen)}") unless rule.clears?
 
-            fill(working, outputs.map { nil }, evaluation, "no row of #{rule.title} fits")
+              fill(working, outputs.map { nil }, evaluation, "no row of #{rule.title} fits")
+            end
+
+            # @return [Array<Object>] what the inputs come to
+            def values(evaluation) = inputs.map { |formula| formula.call(evaluation) }
+
+            # @param seen [Array<Object>] as `values` gives them
+            # @return [Integer, nil] index of the row that decides
+            def row_for(seen) =
+              rows.index { |row| row.cells.each_with_index.all? { |cell, index| cell.fits?(seen[index]) } }
+
+            private
+
+            def fill(working, results, evaluation, words)
+              how = -> { Save::Explanation.of(inputs, evaluation) { |lines| "#{lines.join(", ")} → #{words}" } }
+              outputs.zip(results) do |target, value|
+                working.fill(rule, target, value, because: reads, words: words, how: how)
+              end
+            end
+
+            def said(seen)
+              marks = field.conventions
+              inputs
+                .zip(seen)
+                .map { |formula, value| "#{formula.words} #{value.nil? ? "blank" : Values.show(value, marks)}" }
+                .join(", ")
+            end
           end
-
-          # @return [Array<Object>] what the inputs come to
-          def values(evaluation) = inputs.map { |formula| formula.call(evaluation) }
-
-          # @param seen [Array<Object>] as `values` gives them
-          # @return [Integer, nil] index of the row that decides
-          def row_for(seen) = rows.index { |row| row.cells.each_with_index.all? { |cell, index| cell.fits?(seen[index]) } }
-
-          private
-
-          def fill(working, results, evaluation, words)
-            how = -> { Save::Explanation.of(inputs, evaluation) { |lines| "#{lines.join(", ")} → #{words}" } }
-            outputs.zip(results) { |target, value| working.fill(rule, target, value, because: reads, words: words, how: how) }
-          end
-
-          def said(seen)
-            marks = field.conventions
-            inputs.zip(seen).map { |formula, value| "#{formula.words} #{value.nil? ? "blank" : Values.show(value, marks)}" }.join(", ")
-          end
-        end
 
         private
 
@@ -129,10 +167,20 @@ module UpTack
           kind = compiled(table, part: part).type
           return [] if %i[text number date time moment yes_no].include?(kind)
 
-          [problem(part, (kind == :link) ? "A link is not compared in a table; name one of the linked record's fields." : "A column looks at a text, a number, a date, a time or yes/no.")]
+          [
+            problem(
+              part,
+              if kind == :link
+                "A link is not compared in a table; name one of the linked record's fields."
+              else
+                "A column looks at a text, a number, a date, a time or yes/no."
+              end
+            )
+          ]
         end
 
-        def input_labels(table) = formulas.keys.grep(/\Ainputs/).map { |part| Expression::Words.new(table.scope).of(tree(part)) }
+        def input_labels(table) =
+          formulas.keys.grep(/\Ainputs/).map { |part| Expression::Words.new(table.scope).of(tree(part)) }
       end
     end
   end

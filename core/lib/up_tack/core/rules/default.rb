@@ -47,26 +47,37 @@ module UpTack
         def compile(table)
           field = table.field(self.field)
           formula = compiled(table, expecting: field.kind) if worked_out?
-          Compiled.new(rule: self, field: field, formula: formula, fixed: formula ? nil : fixed(table), origin: words(table))
+          Compiled.new(
+            rule: self,
+            field: field,
+            formula: formula,
+            fixed: formula ? nil : fixed(table),
+            origin: words(table)
+          )
         end
 
         # A default made ready to run.
-        Compiled = Struct.new(:rule, :field, :formula, :fixed, :origin, keyword_init: true) do
-          # @param working [Save::SaveState]
-          def apply(working)
-            return unless working.new?
-            return working.skip(rule, field, working.cleared?(field.key) ? "cleared by hand" : "filled by hand") if working.typed?(field.key)
-            return working.skip(rule, field, "taken over from the record before") if working.carried?(field.key)
-            return working.set(rule, field, fixed, origin: "default") unless formula
+        Compiled =
+          Struct.new(:rule, :field, :formula, :fixed, :origin, keyword_init: true) do
+            # @param working [Save::SaveState]
+            def apply(working)
+              return unless working.new?
+              if working.typed?(field.key)
+                return working.skip(rule, field, working.cleared?(field.key) ? "cleared by hand" : "filled by hand")
+              end
+              return working.skip(rule, field, "taken over from the record before") if working.carried?(field.key)
+              return working.set(rule, field, fixed, origin: "default") unless formula
 
-            unread = working.unreadable_among(formula.reads)
-            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+              unread = working.unreadable_among(formula.reads)
+              return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
 
-            evaluation = working.evaluation
-            value = formula.call(evaluation)
-            working.set(rule, field, value, origin: origin, notes: evaluation.noted) { Save::Explanation.of([formula], evaluation) }
+              evaluation = working.evaluation
+              value = formula.call(evaluation)
+              working.set(rule, field, value, origin: origin, notes: evaluation.noted) do
+                Save::Explanation.of([formula], evaluation)
+              end
+            end
           end
-        end
 
         def with_choices(table, renamed)
           plain = super
@@ -92,7 +103,10 @@ module UpTack
         end
 
         def doubled(table)
-          Design::Problem.new(part: "field", message: "#{table.field(field).label} already has a default; change that one.")
+          Design::Problem.new(
+            part: "field",
+            message: "#{table.field(field).label} already has a default; change that one."
+          )
         end
       end
     end

@@ -18,9 +18,20 @@ module UpTack
         def problems(table)
           missing = missing_field(table)
           return missing if missing.any?
-          return [problem("field", "Only a choice or a link can be narrowed.")] unless %w[choice link].include?(table.field(field).type)
-          return [problem("field", "#{table.field(field).label} is narrowed already; change that rule.")] if doubled?(table)
-          return [problem("otherwise", "What no longer belongs can be cleared (`clear`), kept (`keep`) or refused (`refuse`).")] unless [nil, *OTHERWISE].include?(@parts["otherwise"])
+          unless %w[choice link].include?(table.field(field).type)
+            return [problem("field", "Only a choice or a link can be narrowed.")]
+          end
+          if doubled?(table)
+            return [problem("field", "#{table.field(field).label} is narrowed already; change that rule.")]
+          end
+          unless [nil, *OTHERWISE].include?(@parts["otherwise"])
+            return [
+              problem(
+                "otherwise",
+                "What no longer belongs can be cleared (`clear`), kept (`keep`) or refused (`refuse`)."
+              )
+            ]
+          end
 
           mapped? ? map_problems(table) : narrowing_problems(table)
         end
@@ -38,8 +49,17 @@ module UpTack
         end
 
         def sentence(table)
-          ends = {"clear" => "one that no longer does is cleared", "keep" => "one that no longer does is kept", "refuse" => "one that no longer does is refused"}
-          belonging = mapped? ? "belongs to #{table.field(@parts["by"]).label}" : "belongs where #{Expression::Words.new(table.scope).of(tree)}"
+          ends = {
+            "clear" => "one that no longer does is cleared",
+            "keep" => "one that no longer does is kept",
+            "refuse" => "one that no longer does is refused"
+          }
+          belonging =
+            if mapped?
+              "belongs to #{table.field(@parts["by"]).label}"
+            else
+              "belongs where #{Expression::Words.new(table.scope).of(tree)}"
+            end
           "#{table.field(field).label} #{belonging}; #{ends.fetch(otherwise)}."
         end
 
@@ -55,7 +75,11 @@ module UpTack
 
         # @return [String, nil]
         def outcomes(_table)
-          ends = {"clear" => ["one that no longer belongs is cleared", %w[cleared]], "refuse" => ["one that does not belong is refused", %w[refused]], "keep" => ["one that does not belong is turned away", %w[refused skipped]]}
+          ends = {
+            "clear" => ["one that no longer belongs is cleared", %w[cleared]],
+            "refuse" => ["one that does not belong is refused", %w[refused]],
+            "keep" => ["one that does not belong is turned away", %w[refused skipped]]
+          }
           [["belongs", "what belongs is let pass", %w[passed]], ["stray", *ends.fetch(otherwise)]]
         end
 
@@ -63,56 +87,69 @@ module UpTack
 
         def compile(table)
           Compiled.new(
-            rule: self, field: table.field(field), reads: reads(table), message: message(table), labels: reads(table).map { |key| table.field(key).label },
-            formula: mapped? ? nil : compiled(table, expecting: :yes_no), by: @parts["by"], parent: (parent(table) if mapped?),
-            lists: map.to_h { |parent, values| [Expression::Text.folded(parent), values.map { |value| Expression::Text.folded(value) }] }
+            rule: self,
+            field: table.field(field),
+            reads: reads(table),
+            message: message(table),
+            labels: reads(table).map { |key| table.field(key).label },
+            formula: mapped? ? nil : compiled(table, expecting: :yes_no),
+            by: @parts["by"],
+            parent: (parent(table) if mapped?),
+            lists:
+              map.to_h do |parent, values|
+                [Expression::Text.folded(parent), values.map { |value| Expression::Text.folded(value) }]
+              end
           )
         end
 
         # A narrowing made ready to run.
-        Compiled = Struct.new(:rule, :field, :reads, :message, :labels, :formula, :by, :parent, :lists, keyword_init: true) do
-          # @param working [Save::SaveState]
-          def apply(working)
-            value = working.values[field.key]
-            unread = working.unreadable_among([field.key, *reads])
-            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-            return working.skip(rule, field, "#{field.label} is blank") if value.nil?
-            return working.skip(rule, field, "none of them is changed") if [field.key, *reads].none? { |key| working.changed?(key) }
-            return working.pass(rule, field) { "it belongs" } if belongs?(value, working.evaluation)
+        Compiled =
+          Struct.new(:rule, :field, :reads, :message, :labels, :formula, :by, :parent, :lists, keyword_init: true) do
+            # @param working [Save::SaveState]
+            def apply(working)
+              value = working.values[field.key]
+              unread = working.unreadable_among([field.key, *reads])
+              return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+              return working.skip(rule, field, "#{field.label} is blank") if value.nil?
+              if [field.key, *reads].none? { |key| working.changed?(key) }
+                return working.skip(rule, field, "none of them is changed")
+              end
+              return working.pass(rule, field) { "it belongs" } if belongs?(value, working.evaluation)
 
-            turn_away(working, value)
-          end
-
-          # @param value [Object] a choice, or the number of a linked record
-          # @return [Boolean] whether nothing speaks against it
-          def belongs?(value, evaluation)
-            return formula.call(evaluation.with(field.key, value)) != false if formula
-
-            found = parent.call(evaluation)
-            allowed = found && lists[Expression::Text.folded(found)]
-            allowed.nil? || allowed.include?(Expression::Text.folded(value))
-          end
-
-          private
-
-          # What somebody typed after the others is never taken away silently. What is kept is a value
-          # that was there before; in which order both were typed is not known when they are saved.
-          def turn_away(working, value)
-            if rule.otherwise == "keep"
-              fresh = working.typed?(field.key) && working.changed?(field.key)
-              return fresh ? refuse(working, value) : working.skip(rule, field, "kept, though it no longer belongs")
+              turn_away(working, value)
             end
-            meant = working.typed?(field.key) && !working.superseded?(field.key, reads)
-            return refuse(working, value) if meant || rule.otherwise == "refuse"
 
-            working.shape(rule, field, nil, "cleared: “#{working.show(field, value)}” does not belong to this #{Masks::Phrases.list(labels)}", because: reads)
-          end
+            # @param value [Object] a choice, or the number of a linked record
+            # @return [Boolean] whether nothing speaks against it
+            def belongs?(value, evaluation)
+              return formula.call(evaluation.with(field.key, value)) != false if formula
 
-          def refuse(working, value)
-            text = message || "“#{working.show(field, value)}” does not belong to this #{Masks::Phrases.list(labels)}."
-            working.refuse(rule, field, text, fields: [field.key, *reads]) { "it does not belong" }
+              found = parent.call(evaluation)
+              allowed = found && lists[Expression::Text.folded(found)]
+              allowed.nil? || allowed.include?(Expression::Text.folded(value))
+            end
+
+            private
+
+            # What somebody typed after the others is never taken away silently. What is kept is a value
+            # that was there before; in which order both were typed is not known when they are saved.
+            def turn_away(working, value)
+              if rule.otherwise == "keep"
+                fresh = working.typed?(field.key) && working.changed?(field.key)
+                return fresh ? refuse(working, value) : working.skip(rule, field, "kept, though it no longer belongs")
+              end
+              meant = working.typed?(field.key) && !working.superseded?(field.key, reads)
+              return refuse(working, value) if meant || rule.otherwise == "refuse"
+
+              working.shape(rule, field, nil, "cleared: “#{working.show(field, value)}” does not belong to " \
+                "this #{Masks::Phrases.list(labels)}", because: reads)
+            end
+
+            def refuse(working, value)
+              text = message || "“#{working.show(field, value)}” does not belong to this #{Masks::Phrases.list(labels)}."
+              working.refuse(rule, field, text, fields: [field.key, *reads]) { "it does not belong" }
+            end
           end
-        end
 
         private
 
@@ -122,20 +159,43 @@ module UpTack
         def map_problems(table)
           parent = table.field(@parts["by"])
           return key_problems(table) unless parent
-          return [problem("by", "A list for each value needs a choice that depends on a choice; write a condition instead.")] unless parent.type == "choice" && table.field(field).type == "choice"
+          unless parent.type == "choice" && table.field(field).type == "choice"
+            return [
+              problem(
+                "by",
+                "A list for each value needs a choice that depends on a choice; write a condition instead."
+              )
+            ]
+          end
           return [problem("by", "#{parent.label} can't depend on itself.")] if parent.key == field
 
-          unknown = map.values.flatten.find { |value| table.field(field).choices.none? { |choice| Expression::Text.folded(choice) == Expression::Text.folded(value) } }
+          unknown =
+            map.values.flatten.find do |value|
+              table
+                .field(field)
+                .choices
+                .none? { |choice| Expression::Text.folded(choice) == Expression::Text.folded(value) }
+            end
           return [problem("map", "“#{unknown}” is not among the choices of #{table.field(field).label}.")] if unknown
 
-          stray = map.keys.find { |value| parent.choices.none? { |choice| Expression::Text.folded(choice) == Expression::Text.folded(value) } }
+          stray =
+            map.keys.find do |value|
+              parent.choices.none? { |choice| Expression::Text.folded(choice) == Expression::Text.folded(value) }
+            end
           stray ? [problem("map", "“#{stray}” is not among the choices of #{parent.label}.")] : []
         end
 
         def narrowing_problems(table)
           found = formula_problems(table, expecting: :yes_no)
           return found if found.any?
-          return [problem("formula", "The condition must name #{table.field(field).label}, which stands for the one looked at.")] unless formula_names(table).include?(field)
+          unless formula_names(table).include?(field)
+            return [
+              problem(
+                "formula",
+                "The condition must name #{table.field(field).label}, which stands for the one looked at."
+              )
+            ]
+          end
 
           []
         end

@@ -22,7 +22,15 @@ module UpTack
         def sentence(table) = "#{table.field(field).label} must be there #{words(table)}."
 
         def references(table)
-          super + [Expression::Reference.new(table: @parts["target"], key: @parts["target_field"], steps: [], before: false)]
+          super +
+            [
+              Expression::Reference.new(
+                table: @parts["target"],
+                key: @parts["target_field"],
+                steps: [],
+                before: false
+              )
+            ]
         end
 
         def renamed(table, of:, key:, to:)
@@ -58,7 +66,9 @@ module UpTack
           return [problem("target", "Pick the table in which it must be there.")] unless other
 
           there = other.field(@parts["target_field"].to_s)
-          return [problem("target_field", "Pick the field of #{other.label} in which it must be there.")] unless there && other.kept?(there.key)
+          unless there && other.kept?(there.key)
+            return [problem("target_field", "Pick the field of #{other.label} in which it must be there.")]
+          end
           return [] if there.kind == table.field(field).kind
 
           [problem("target_field", "#{there.label} is of another type than #{table.field(field).label}.")]

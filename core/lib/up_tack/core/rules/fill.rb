@@ -26,12 +26,21 @@ module UpTack
 
         def problems(table)
           found = missing_field(table)
-          found = [problem("event", "A fill waits for a change (`changed`), for a condition to come true (`reached`) or for a new record (`made`).")] if found.empty? && !EVENTS.include?(event)
+          if found.empty? && !EVENTS.include?(event)
+            found = [
+              problem(
+                "event",
+                "A fill waits for a change (`changed`), for a condition to come true (`reached`) or for a " \
+                  "new record (`made`)."
+              )
+            ]
+          end
           found = target_key_problems(table, "sets") + key_problems(table) if found.empty?
           return found if found.any?
 
           found = formulas.keys.flat_map { |part| problems_of(table, part) }
-          found = [problem("reaches", "Say which condition the rule waits for.")] if found.empty? && event == "reached" && @parts["reaches"].to_s.strip.empty?
+          found = [problem("reaches", "Say which condition the rule waits for.")] if found.empty? &&
+            event == "reached" && @parts["reaches"].to_s.strip.empty?
           found.empty? ? event_problems(table) : found
         end
 
@@ -43,38 +52,69 @@ module UpTack
           return formula_reads(table, part: "reaches") if event == "reached"
           return watch if watch.any?
 
-          formulas.keys.flat_map { |part| compiled(table, part: part).then { |formula| formula.reads + formula.links } }.uniq - writes
+          formulas
+            .keys
+            .flat_map { |part| compiled(table, part: part).then { |formula| formula.reads + formula.links } }
+            .uniq - writes
         end
 
         # @param key [String] of a field that it sets
         # @return [Expression::Nodes::Node, nil] the condition under which it sets it; nil for always
         def speaks_while(key)
           set = sets.find { |each| each["field"] == key }
-          held = [("reaches" if event == "reached"), ("when" if @parts["when"] && !otherwise?(set))].compact.map { |part| tree(part) }
-          held.reduce { |left, right| Expression::Nodes::Logic.new(word: "and", left: left, right: right, from: left.from, to: right.to) }
+          held =
+            [("reaches" if event == "reached"), ("when" if @parts["when"] && !otherwise?(set))].compact.map do |part|
+              tree(part)
+            end
+          held.reduce do |left, right|
+            Expression::Nodes::Logic.new(word: "and", left: left, right: right, from: left.from, to: right.to)
+          end
         end
 
         def watch = @parts["watch"] || []
-        def names(table) = [*writes, *key_parts, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
-        def words(table) = name || "#{sets.map { |set| to_words(table, set["to"]) }.uniq.first(2).join(", ")}#{" while #{in_words(table, "when")}" if @parts["when"]}"
+
+        def names(table) =
+          [*writes, *key_parts, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
+
+        def words(table)
+          return name if name
+
+          set_to = sets.map { |set| to_words(table, set["to"]) }.uniq.first(2).join(", ")
+          "#{set_to}#{" while #{in_words(table, "when")}" if @parts["when"]}"
+        end
 
         def sentence(table)
           condition = @parts["when"] && in_words(table, "when")
           both = sets.any? { |set| otherwise?(set) }
-          said = sets.each_with_index.map do |each, index|
-            "#{table.field(each["field"]).label} is set to #{in_words(table, "sets.#{index}.to")}#{" if #{condition}" if condition && both}#{", else to #{in_words(table, "sets.#{index}.else")}" if otherwise?(each)}"
-          end
+          said =
+            sets.each_with_index.map do |each, index|
+              [
+                "#{table.field(each["field"]).label} is set to #{in_words(table, "sets.#{index}.to")}",
+                (" if #{condition}" if condition && both),
+                (", else to #{in_words(table, "sets.#{index}.else")}" if otherwise?(each))
+              ].join
+            end
           "#{occasion(table)}#{" and #{condition}" if condition && !both}, #{Masks::Phrases.list(said)}#{manner}."
         end
 
         def compile(table)
           Compiled.new(
-            rule: self, field: table.field(field), triggers: triggers(table), reads: reads(table), partners: Analysis::Pairs.of(self, table),
-            reaches: (compiled(table, expecting: :yes_no, part: "reaches") if event == "reached"), condition: (compiled(table, expecting: :yes_no, part: "when") if @parts["when"]),
-            sets: sets.each_with_index.map do |set, index|
-              target = table.field(set["field"])
-              Setting.new(target, compiled(table, expecting: target.kind, part: "sets.#{index}.to"), (compiled(table, expecting: target.kind, part: "sets.#{index}.else") if otherwise?(set)))
-            end,
+            rule: self,
+            field: table.field(field),
+            triggers: triggers(table),
+            reads: reads(table),
+            partners: Analysis::Pairs.of(self, table),
+            reaches: (compiled(table, expecting: :yes_no, part: "reaches") if event == "reached"),
+            condition: (compiled(table, expecting: :yes_no, part: "when") if @parts["when"]),
+            sets:
+              sets.each_with_index.map do |set, index|
+                target = table.field(set["field"])
+                Setting.new(
+                  target,
+                  compiled(table, expecting: target.kind, part: "sets.#{index}.to"),
+                  (compiled(table, expecting: target.kind, part: "sets.#{index}.else") if otherwise?(set))
+                )
+              end,
             origin: name ? "filled by #{name}" : "filled from #{labels(table)}"
           )
         end
@@ -90,53 +130,91 @@ module UpTack
         Setting = Struct.new(:field, :to, :otherwise)
 
         # A fill made ready to run.
-        Compiled = Struct.new(:rule, :field, :triggers, :reads, :partners, :reaches, :condition, :sets, :origin, keyword_init: true) do
-          # @param working [Save::SaveState]
-          def apply(working)
-            unread = working.unreadable_among(reads - rule.writes)
-            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-            return working.skip(rule, field, quiet) unless moved?(working)
+        Compiled =
+          Struct.new(
+            :rule,
+            :field,
+            :triggers,
+            :reads,
+            :partners,
+            :reaches,
+            :condition,
+            :sets,
+            :origin,
+            keyword_init: true
+          ) do
+            # @param working [Save::SaveState]
+            def apply(working)
+              unread = working.unreadable_among(reads - rule.writes)
+              return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+              return working.skip(rule, field, quiet) unless moved?(working)
 
-            fill(working, condition.nil? || condition.call(working.evaluation) == true)
-          end
+              fill(working, condition.nil? || condition.call(working.evaluation) == true)
+            end
 
-          # @param evaluation [Expression::Evaluation]
-          # @return [Array<Array(Design::Field, Object)>] what it would set, were it moved
-          def results(evaluation)
-            met = condition.nil? || condition.call(evaluation) == true
-            sets.filter_map { |set| (formula = met ? set.to : set.otherwise) && [set.field, set.field.settle(formula.call(evaluation)), formula] }
-          end
+            # @param evaluation [Expression::Evaluation]
+            # @return [Array<Array(Design::Field, Object)>] what it would set, were it moved
+            def results(evaluation)
+              met = condition.nil? || condition.call(evaluation) == true
+              sets.filter_map do |set|
+                (formula = met ? set.to : set.otherwise) &&
+                  [set.field, set.field.settle(formula.call(evaluation)), formula]
+              end
+            end
 
-          private
+            private
 
-          def moved?(working)
-            case rule.event
-            when "made" then working.new?
-            when "reached" then reaches.call(working.evaluation) == true && (working.new? || reaches.call(working.evaluation_before) != true)
-            else triggers.any? { |key| working.changed?(key) && !working.set_by?(key, partners) }
+            def moved?(working)
+              case rule.event
+              when "made"
+                working.new?
+              when "reached"
+                reaches.call(working.evaluation) == true &&
+                  (working.new? || reaches.call(working.evaluation_before) != true)
+              else
+                triggers.any? { |key| working.changed?(key) && !working.set_by?(key, partners) }
+              end
+            end
+
+            def quiet =
+              {"made" => "only for new records", "reached" => "that did not come true now"}.fetch(
+                rule.event,
+                "none of them is changed"
+              )
+
+            def unmet(evaluation) =
+              Save::Explanation.of([condition], evaluation) { |lines| "its condition does not hold: #{lines.first}" }
+
+            def fill(working, met)
+              sets.each do |set|
+                formula = met ? set.to : set.otherwise
+                evaluation = working.evaluation
+                next working.skip(rule, set.field) { unmet(evaluation) } unless formula
+
+                value = formula.call(evaluation)
+                working.fill(
+                  rule,
+                  set.field,
+                  value,
+                  because: triggers,
+                  words: origin,
+                  how: -> do
+                    Save::Explanation.of([condition, formula], evaluation) do |lines|
+                      [*lines, *evaluation.notes.map(&:last)].join(" → ")
+                    end
+                  end
+                )
+              end
             end
           end
-
-          def quiet = {"made" => "only for new records", "reached" => "that did not come true now"}.fetch(rule.event, "none of them is changed")
-
-          def unmet(evaluation) = Save::Explanation.of([condition], evaluation) { |lines| "its condition does not hold: #{lines.first}" }
-
-          def fill(working, met)
-            sets.each do |set|
-              formula = met ? set.to : set.otherwise
-              evaluation = working.evaluation
-              next working.skip(rule, set.field) { unmet(evaluation) } unless formula
-
-              value = formula.call(evaluation)
-              working.fill(rule, set.field, value, because: triggers, words: origin, how: -> { Save::Explanation.of([condition, formula], evaluation) { |lines| [*lines, *evaluation.notes.map(&:last)].join(" → ") } })
-            end
-          end
-        end
 
         private
 
         def formulas
-          inner = sets.each_with_index.flat_map { |set, index| [["sets.#{index}.to", set["to"].to_s], (["sets.#{index}.else", set["else"]] if otherwise?(set))].compact }
+          inner =
+            sets.each_with_index.flat_map do |set, index|
+              [["sets.#{index}.to", set["to"].to_s], (["sets.#{index}.else", set["else"]] if otherwise?(set))].compact
+            end
           super.merge(inner.to_h)
         end
 
@@ -149,24 +227,40 @@ module UpTack
 
           target = table.field(sets[part.split(".")[1].to_i]["field"])
           found = formula_problems(table, expecting: target.kind, part: part)
-          (found.empty? && target.link?) ? target_problems(table, compiled(table, part: part), part: part, key: target.key) : found
+          if found.empty? && target.link?
+            target_problems(table, compiled(table, part: part), part: part, key: target.key)
+          else
+            found
+          end
         end
 
         def event_problems(table)
           return [] unless event == "changed" && triggers(table).empty?
 
-          [problem("watch", "Nothing that could change is read here; pick the fields to watch, or let it act on new records.")]
+          [
+            problem(
+              "watch",
+              "Nothing that could change is read here; pick the fields to watch, or let it act on new records."
+            )
+          ]
         end
 
         def occasion(table)
           case event
-          when "made" then "On a new record"
-          when "reached" then "When it comes true that #{in_words(table, "reaches")}"
-          else "When #{Masks::Phrases.list(triggers(table).map { |key| label(table, key) }, "or")} changes"
+          when "made"
+            "On a new record"
+          when "reached"
+            "When it comes true that #{in_words(table, "reaches")}"
+          else
+            "When #{Masks::Phrases.list(triggers(table).map { |key| label(table, key) }, "or")} changes"
           end
         end
 
-        def labels(table) = Masks::Phrases.list((triggers(table) - writes).map { |key| label(table, key) }.first(3)).then { |text| text.empty? ? "a rule" : text }
+        def labels(table) =
+          Masks::Phrases
+            .list((triggers(table) - writes).map { |key| label(table, key) }.first(3))
+            .then { |text| text.empty? ? "a rule" : text }
+
         def in_words(table, part) = Expression::Words.new(table.scope).of(tree(part))
         def to_words(table, text) = Expression::Words.new(table.scope).of(Expression.parse(text))
       end

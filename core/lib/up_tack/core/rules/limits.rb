@@ -27,7 +27,16 @@ module UpTack
 
         # Either end has three sides.
         def outcomes(table)
-          super + ends.flat_map { |part| %w[below on above].map { |side| ["#{part} #{side}", "#{(side == "on") ? "exactly on" : side} the #{(part == "low") ? "lowest" : "highest"}", [[part, side]]] } }
+          super +
+            ends.flat_map do |part|
+              %w[below on above].map do |side|
+                [
+                  "#{part} #{side}",
+                  "#{(side == "on") ? "exactly on" : side} the #{(part == "low") ? "lowest" : "highest"}",
+                  [[part, side]]
+                ]
+              end
+            end
         end
 
         # A value that was typed becomes a formula that gives it.
@@ -35,7 +44,11 @@ module UpTack
           design = table.field(field) or return self
           ends.reduce(self) do |rule, part|
             value = design.read(@parts[part], reading)
-            (value.nil? || value.is_a?(Values::Unreadable)) ? rule : Limits.from(rule.to_plain.merge(part => Literals.of(value)))
+            if value.nil? || value.is_a?(Values::Unreadable)
+              rule
+            else
+              Limits.from(rule.to_plain.merge(part => Literals.of(value)))
+            end
           end
         end
 
@@ -45,23 +58,33 @@ module UpTack
         end
 
         # Whether the value lies between its limits.
-        Test = Struct.new(:rule, :field, :low, :high, keyword_init: true) do
-          def formula = low || high
+        Test =
+          Struct.new(:rule, :field, :low, :high, keyword_init: true) do
+            def formula = low || high
 
-          def call(evaluation)
-            value = evaluation.value(field.key)
-            return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+            def call(evaluation)
+              value = evaluation.value(field.key)
+              return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
 
-            least = low&.call(evaluation)
-            most = high&.call(evaluation)
-            evaluation.probe&.then { |probe| {"low" => least, "high" => most}.compact.each { |ending, limit| probe.side(rule, ending, value <=> limit) } }
-            return Verdict.new(:refused, ->(_) { "#{field.show(value)} is below #{field.show(least)}" }) if least && value < least
-            return Verdict.new(:refused, ->(_) { "#{field.show(value)} is above #{field.show(most)}" }) if most && value > most
-            return Verdict.new(:skipped, "what limits it is blank") if (low && least.nil?) || (high && most.nil?)
+              least = low&.call(evaluation)
+              most = high&.call(evaluation)
+              evaluation.probe&.then do |probe|
+                {"low" => least, "high" => most}.compact.each do |ending, limit|
+                  probe.side(rule, ending, value <=> limit)
+                end
+              end
+              if least && value < least
+                return Verdict.new(:refused, ->(_) { "#{field.show(value)} is below #{field.show(least)}" })
+              end
+              if most && value > most
+                return Verdict.new(:refused, ->(_) { "#{field.show(value)} is above #{field.show(most)}" })
+              end
+              return Verdict.new(:skipped, "what limits it is blank") if (low && least.nil?) || (high && most.nil?)
 
-            @passed ||= Verdict.new(:passed, ->(seen) { "#{field.show(seen.value(field.key))} is within them" }).freeze
+              @passed ||=
+                Verdict.new(:passed, ->(seen) { "#{field.show(seen.value(field.key))} is within them" }).freeze
+            end
           end
-        end
 
         private
 
@@ -86,7 +109,13 @@ module UpTack
           low, high = formulas.map { |formula| formula.call(Literals.nothing) }
           return [] if low.nil? || high.nil? || low <= high
 
-          [problem("low", "The lowest, #{table.field(field).show(low)}, is above the highest, #{table.field(field).show(high)}: nothing could be both.")]
+          [
+            problem(
+              "low",
+              "The lowest, #{table.field(field).show(low)}, is above the " \
+                "highest, #{table.field(field).show(high)}: nothing could be both."
+            )
+          ]
         end
       end
     end

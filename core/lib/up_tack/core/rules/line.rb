@@ -34,8 +34,12 @@ module UpTack
           missing = missing_field(table)
           return missing if missing.any?
           return [problem("field", "A running account is a long text.")] unless table.field(field).type == "long_text"
-          return [problem("field", "#{table.field(field).label} is worked out by a rule already.")] if table.worked_out?(field)
-          return [problem("event", "A line is written when something is `ticked`, `reached` or `changed`.")] unless EVENTS.include?(event)
+          if table.worked_out?(field)
+            return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+          end
+          unless EVENTS.include?(event)
+            return [problem("event", "A line is written when something is `ticked`, `reached` or `changed`.")]
+          end
 
           key_problems(table) + event_problems(table) + formula_problems(table, expecting: :text) + pattern_problems
         end
@@ -43,89 +47,136 @@ module UpTack
         def reads(table) = (formula_reads(table) + event_reads(table)).uniq
         def writes = [field]
         def fields(_table) = [field, *(tick if event == "ticked")]
-        def names(table) = [field, *key_parts, *formula_names(table), *((event == "reached") ? formula_names(table, part: "when") : [])].uniq
+
+        def names(table) =
+          [
+            field,
+            *key_parts,
+            *formula_names(table),
+            *((event == "reached") ? formula_names(table, part: "when") : [])
+          ].uniq
+
         def words(table) = "a line when #{event_words(table)}"
-        def sentence(table) = "When #{event_words(table)}, #{table.field(field).label} gets the line #{Expression::Words.new(table.scope).of(tree)}#{"; the tick goes back by itself" if event == "ticked"}."
+
+        def sentence(table)
+          line = Expression::Words.new(table.scope).of(tree)
+          back = "; the tick goes back by itself" if event == "ticked"
+          "When #{event_words(table)}, #{table.field(field).label} gets the line #{line}#{back}."
+        end
 
         def outcomes(_table) = [["acts", "a line is written", %w[set]], ["idle", "no line is written", %w[skipped]]]
 
         def compile(table)
           Compiled.new(
-            rule: self, field: table.field(field), tick: (table.field(tick) if event == "ticked"), watched: Watched.of(table, watch),
-            condition: (compiled(table, expecting: :yes_no, part: "when") if event == "reached"), formula: compiled(table, expecting: :text), origin: words(table)
+            rule: self,
+            field: table.field(field),
+            tick: (table.field(tick) if event == "ticked"),
+            watched: Watched.of(table, watch),
+            condition: (compiled(table, expecting: :yes_no, part: "when") if event == "reached"),
+            formula: compiled(table, expecting: :text),
+            origin: words(table)
           )
         end
 
         # A log line made ready to run.
-        Compiled = Struct.new(:rule, :field, :tick, :watched, :condition, :formula, :origin, keyword_init: true) do
-          # @param working [Save::SaveState]
-          def apply(working)
-            return working.skip(rule, field, "kept as it was") if working.restoring?
+        Compiled =
+          Struct.new(:rule, :field, :tick, :watched, :condition, :formula, :origin, keyword_init: true) do
+            # @param working [Save::SaveState]
+            def apply(working)
+              return working.skip(rule, field, "kept as it was") if working.restoring?
 
-            unread = working.unreadable_among(formula.reads + (condition ? condition.reads : []))
-            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-            return working.skip(rule, field, "that did not happen") unless happened?(working)
+              unread = working.unreadable_among(formula.reads + (condition ? condition.reads : []))
+              return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+              return working.skip(rule, field, "that did not happen") unless happened?(working)
 
-            write(working)
-          end
+              write(working)
+            end
 
-          private
+            private
 
-          def happened?(working)
-            case rule.event
-            when "ticked" then working.typed?(tick.key) && working.values[tick.key] == true
-            when "changed" then watched.changed_in?(working)
-            else condition.call(working.evaluation) == true && (working.new? || condition.call(working.evaluation_before) != true)
+            def happened?(working)
+              case rule.event
+              when "ticked"
+                working.typed?(tick.key) && working.values[tick.key] == true
+              when "changed"
+                watched.changed_in?(working)
+              else
+                condition.call(working.evaluation) == true &&
+                  (working.new? || condition.call(working.evaluation_before) != true)
+              end
+            end
+
+            def write(working)
+              evaluation = working.evaluation
+              said = formula.call(evaluation)
+              line = [moment(working), said && Values.show(said).gsub(/\s*[\r\n]+\s*/, " / ").strip].compact
+                .reject(&:empty?)
+                .join("  ")
+              before = working.values[field.key]
+              text = [before, line].compact.join("\n")
+              if text.length > Values::LongText::LIMIT
+                return (
+                  working.refuse(
+                    rule,
+                    field,
+                    "#{field.label} is full: it holds at " \
+                      "most #{Values::Plain.grouped(Values::LongText::LIMIT)} characters.",
+                    fields: [field.key]
+                  )
+                )
+              end
+
+              working.stamp(rule, field, text, origin)
+              working.untick(rule, tick) if tick
+            end
+
+            def moment(working)
+              return if rule.pattern.strip.empty?
+
+              Expression::Patterns.write(working.clock.local(working.clock.now), rule.pattern)
             end
           end
 
-          def write(working)
-            evaluation = working.evaluation
-            said = formula.call(evaluation)
-            line = [moment(working), said && Values.show(said).gsub(/\s*[\r\n]+\s*/, " / ").strip].compact.reject(&:empty?).join("  ")
-            before = working.values[field.key]
-            text = [before, line].compact.join("\n")
-            return working.refuse(rule, field, "#{field.label} is full: it holds at most #{Values::Plain.grouped(Values::LongText::LIMIT)} characters.", fields: [field.key]) if text.length > Values::LongText::LIMIT
-
-            working.stamp(rule, field, text, origin)
-            working.untick(rule, tick) if tick
-          end
-
-          def moment(working)
-            return if rule.pattern.strip.empty?
-
-            Expression::Patterns.write(working.clock.local(working.clock.now), rule.pattern)
-          end
-        end
-
         private
 
-        def event_reads(table) = {"ticked" => [tick].compact, "reached" => [], "changed" => watch}.fetch(event, []) + ((event == "reached") ? formula_reads(table, part: "when") : [])
+        def event_reads(table) =
+          {"ticked" => [tick].compact, "reached" => [], "changed" => watch}.fetch(event, []) +
+            ((event == "reached") ? formula_reads(table, part: "when") : [])
 
         def event_words(table)
           case event
-          when "ticked" then "#{table.field(tick).label} is ticked"
-          when "changed" then "#{watch.empty? ? "any field" : Masks::Phrases.list(watch.map { |key| table.field(key).label }, "or")} changes"
-          else Expression::Words.new(table.scope).of(tree("when"))
+          when "ticked"
+            "#{table.field(tick).label} is ticked"
+          when "changed"
+            watched = watch.map { |key| table.field(key).label }
+            "#{watched.empty? ? "any field" : Masks::Phrases.list(watched, "or")} changes"
+          else
+            Expression::Words.new(table.scope).of(tree("when"))
           end
         end
 
         def event_problems(table)
           case event
-          when "ticked" then tick_problems(table)
+          when "ticked"
+            tick_problems(table)
           when "reached"
             return [problem("when", "Say which condition the line waits for.")] if @parts["when"].to_s.strip.empty?
 
             formula_problems(table, expecting: :yes_no, part: "when")
-          else []
+          else
+            []
           end
         end
 
         def tick_problems(table)
           return [problem("tick", "Pick the yes/no field whose tick writes the line.")] if tick.nil?
           return [] if table.field(tick).nil?
-          return [problem("tick", "#{table.field(tick).label} is no yes/no field.")] unless table.field(tick).type == "yes_no"
-          return [problem("tick", "#{table.field(tick).label} is given its values by a rule; nobody ticks it.")] if table.given?(tick)
+          unless table.field(tick).type == "yes_no"
+            return [problem("tick", "#{table.field(tick).label} is no yes/no field.")]
+          end
+          if table.given?(tick)
+            return [problem("tick", "#{table.field(tick).label} is given its values by a rule; nobody ticks it.")]
+          end
 
           []
         end

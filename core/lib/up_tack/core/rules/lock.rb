@@ -36,7 +36,12 @@ module UpTack
           "#{labels} can't be changed#{while_words(table)}#{except}."
         end
 
-        def test(table) = Test.new(fields: locked(table).map { |key| table.field(key) }, formula: condition(table), role: @parts["except_role"])
+        def test(table) =
+          Test.new(
+            fields: locked(table).map { |key| table.field(key) },
+            formula: condition(table),
+            role: @parts["except_role"]
+          )
 
         # @param evaluation [Expression::Evaluation] of the record as it is stored
         # @return [String, nil] why it can't be deleted now
@@ -48,18 +53,26 @@ module UpTack
         end
 
         # Whether none of the fields is changed that must stay.
-        Test = Struct.new(:fields, :formula, :role, keyword_init: true) do
-          def call(evaluation)
-            return Verdict.new(:skipped, "the record is new") if evaluation.new?
+        Test =
+          Struct.new(:fields, :formula, :role, keyword_init: true) do
+            def call(evaluation)
+              return Verdict.new(:skipped, "the record is new") if evaluation.new?
 
-            changed = fields.find { |field| evaluation.value(field.key) != evaluation.old[field.key] }
-            return Verdict.new(:passed, "none of them is changed") unless changed
-            return Verdict.new(:passed, "a #{role} may") if role && evaluation.context.person.role == role
-            return Verdict.new(:passed, "it is not locked") unless formula.call(evaluation.before) == true
+              changed = fields.find { |field| evaluation.value(field.key) != evaluation.old[field.key] }
+              return Verdict.new(:passed, "none of them is changed") unless changed
+              return Verdict.new(:passed, "a #{role} may") if role && evaluation.context.person.role == role
+              return Verdict.new(:passed, "it is not locked") unless formula.call(evaluation.before) == true
 
-            Verdict.new(:refused, ->(seen) { Save::Explanation.of([formula], seen.before) { |lines| "#{changed.label} is changed, and #{lines.first}" } })
+              Verdict.new(
+                :refused,
+                ->(seen) do
+                  Save::Explanation.of([formula], seen.before) do |lines|
+                    "#{changed.label} is changed, and #{lines.first}"
+                  end
+                end
+              )
+            end
           end
-        end
 
         private
 
@@ -68,10 +81,14 @@ module UpTack
         def own_problems(table)
           found = []
           found << problem("when", "Say while what the fields are locked.") unless @parts["when"]
-          found << problem("except_role", "There are the roles #{Design::Access::ROLES.join(", ")}.") unless [nil, *Design::Access::ROLES].include?(@parts["except_role"])
+          unless [nil, *Design::Access::ROLES].include?(@parts["except_role"])
+            found << problem("except_role", "There are the roles #{Design::Access::ROLES.join(", ")}.")
+          end
           found << problem("severity", "A lock can't be passed with a reason; name the role that may.") if warning?
           loose = locked(table).find { |key| table.worked_out?(key) }
-          found << problem("field", "#{table.field(loose).label} is worked out; lock what it is worked out from.") if loose
+          if loose
+            found << problem("field", "#{table.field(loose).label} is worked out; lock what it is worked out from.")
+          end
           found
         end
       end

@@ -19,8 +19,12 @@ module UpTack
           missing = missing_field(table)
           return missing if missing.any?
           return [problem("field", "A mask is for texts of one line.")] unless table.field(field).type == "text"
-          return [problem("field", "#{table.field(field).label} is worked out, so nobody types it.")] if table.worked_out?(field)
-          return [problem("field", "#{table.field(field).label} already has a mask; change that one.")] if doubled?(table)
+          if table.worked_out?(field)
+            return [problem("field", "#{table.field(field).label} is worked out, so nobody types it.")]
+          end
+          if doubled?(table)
+            return [problem("field", "#{table.field(field).label} already has a mask; change that one.")]
+          end
 
           stamped_problems(table) + choice_problems + mask_problems
         end
@@ -36,7 +40,10 @@ module UpTack
         def mask = @mask ||= Masks.read(@parts["mask"].to_s)
 
         def words(_table) = mask.words
-        def sentence(table) = "#{table.field(field).label} is typed as #{mask.words}#{"; half typed, it is cleared" if clears?}."
+
+        def sentence(table) = "#{table.field(field).label} is typed " \
+          "as #{mask.words}#{"; half typed, it is cleared" if clears?}."
+
         def message(table) = @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"]
 
         # A number that a rule gives is never half typed.
@@ -44,35 +51,58 @@ module UpTack
           fits = ["fits", "what is typed fits", %w[set passed]]
           return [fits] if table.given?(field)
 
-          [fits, ["unfit", clears? ? "what is half typed is cleared" : "what does not fit is refused", clears? ? %w[cleared] : %w[refused]]]
+          [
+            fits,
+            [
+              "unfit",
+              clears? ? "what is half typed is cleared" : "what does not fit is refused",
+              clears? ? %w[cleared] : %w[refused]
+            ]
+          ]
         end
 
-        def compile(table) = Compiled.new(rule: self, field: table.field(field), mask: mask, message: @parts["message"].to_s.strip.then { |text| text.empty? ? nil : text })
+        def compile(table) =
+          Compiled.new(
+            rule: self,
+            field: table.field(field),
+            mask: mask,
+            message: @parts["message"].to_s.strip.then { |text| text.empty? ? nil : text }
+          )
 
         # A mask made ready to run.
-        Compiled = Struct.new(:rule, :field, :mask, :message, keyword_init: true) do
-          # @param working [Save::SaveState]
-          def apply(working)
-            value = working.values[field.key]
-            return working.skip(rule, field, "#{field.label} can't be read yet") if working.unreadable?(field.key)
-            return working.skip(rule, field, "#{field.label} is blank") if value.nil?
-            return working.skip(rule, field, "left as it was: it is not changed") if rule.lets_old? && !working.new? && !working.changed?(field.key)
+        Compiled =
+          Struct.new(:rule, :field, :mask, :message, keyword_init: true) do
+            # @param working [Save::SaveState]
+            def apply(working)
+              value = working.values[field.key]
+              return working.skip(rule, field, "#{field.label} can't be read yet") if working.unreadable?(field.key)
+              return working.skip(rule, field, "#{field.label} is blank") if value.nil?
+              if rule.lets_old? && !working.new? && !working.changed?(field.key)
+                return working.skip(rule, field, "left as it was: it is not changed")
+              end
 
-            found = mask.fit(value)
-            return settle(working, value, found.text) if found.complete
-            return working.shape(rule, field, nil, "cleared, since it was half typed: #{found.message}") if rule.clears? && found.half
+              found = mask.fit(value)
+              return settle(working, value, found.text) if found.complete
+              if rule.clears? && found.half
+                return working.shape(rule, field, nil, "cleared, since it was half typed: #{found.message}")
+              end
 
-            working.refuse(rule, field, message || "#{found.message[0].upcase}#{found.message[1..]}.", fields: [field.key]) { found.message }
+              working.refuse(
+                rule,
+                field,
+                message || "#{found.message[0].upcase}#{found.message[1..]}.",
+                fields: [field.key]
+              ) { found.message }
+            end
+
+            private
+
+            def settle(working, value, text)
+              return working.pass(rule, field) { "it is written so" } if text == value
+
+              working.shape(rule, field, text, "written by its mask")
+            end
           end
-
-          private
-
-          def settle(working, value, text)
-            return working.pass(rule, field) { "it is written so" } if text == value
-
-            working.shape(rule, field, text, "written by its mask")
-          end
-        end
 
         private
 
@@ -80,14 +110,19 @@ module UpTack
         def stamped_problems(table)
           return [] unless Watched.late?(table, field)
 
-          message = "#{table.field(field).label} is written when the record is logged; nobody types it, so it has no mask."
+          message = "#{table.field(field).label} is written when the record is logged; nobody types it, so it " \
+            "has no mask."
           [Design::Problem.new(part: "field", message: message, tolerable: true)]
         end
 
         def choice_problems
           found = []
-          found << problem("half", "What is half typed can be refused (`refuse`) or cleared (`clear`).") unless [nil, *HALF].include?(@parts["half"])
-          found << problem("separators", "Separators can be kept (`keep`) or left out of what is stored (`drop`).") unless [nil, *SEPARATORS].include?(@parts["separators"])
+          unless [nil, *HALF].include?(@parts["half"])
+            found << problem("half", "What is half typed can be refused (`refuse`) or cleared (`clear`).")
+          end
+          unless [nil, *SEPARATORS].include?(@parts["separators"])
+            found << problem("separators", "Separators can be kept (`keep`) or left out of what is stored (`drop`).")
+          end
           found
         end
 

@@ -33,17 +33,22 @@ module UpTack
         def test(table) = Test.new(field: table.field(field), values: listed(table).map { |value| folded(value) })
 
         # Whether the value is on the list.
-        Test = Struct.new(:field, :values, keyword_init: true) do
-          def formula = nil
+        Test =
+          Struct.new(:field, :values, keyword_init: true) do
+            def formula = nil
 
-          def call(evaluation)
-            value = evaluation.value(field.key)
-            return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+            def call(evaluation)
+              value = evaluation.value(field.key)
+              return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
 
-            value = Expression::Text.folded(value) if value.is_a?(String)
-            values.include?(value) ? Verdict.new(:passed, "it is on the list") : Verdict.new(:refused, "it is not on the list")
+              value = Expression::Text.folded(value) if value.is_a?(String)
+              if values.include?(value)
+                Verdict.new(:passed, "it is on the list")
+              else
+                Verdict.new(:refused, "it is not on the list")
+              end
+            end
           end
-        end
 
         private
 
@@ -56,10 +61,13 @@ module UpTack
 
         def own_problems(table)
           design = table.field(field)
-          return [problem("field", "A list is for texts, numbers, dates and times.")] if %w[link yes_no long_text].include?(design.type)
+          if %w[link yes_no long_text].include?(design.type)
+            return [problem("field", "A list is for texts, numbers, dates and times.")]
+          end
           return [problem("values", "A list needs at least one value.")] if Array(@parts["values"]).empty?
 
-          read = Array(@parts["values"]).map { |text| design.read(text, Reading.new(conventions: Conventions.from({}))) }
+          read =
+            Array(@parts["values"]).map { |text| design.read(text, Reading.new(conventions: Conventions.from({}))) }
           wrong = read.find { |value| value.is_a?(Values::Unreadable) }
           return [problem("values", wrong.message)] if wrong
 

@@ -13,9 +13,20 @@ module UpTack
         TEXTS = ->(value) { value.is_a?(Array) && value.length <= LONGEST_LIST && value.all?(&TEXT) }
         WHOLE = ->(value) { value.is_a?(Integer) && value.between?(0, 10**12) }
         FLAG = ->(value) { [true, false].include?(value) }
-        STEPS = ->(value) { value.is_a?(Array) && value.length <= 40 && value.all? { |step| step.is_a?(Hash) && step["do"].is_a?(String) } }
-        MAP = ->(value) { value.is_a?(Hash) && value.length <= LONGEST_LIST && value.all? { |key, texts| TEXT.call(key) && TEXTS.call(texts) } }
-        SETS = ->(value) { value.is_a?(Array) && value.length <= 40 && value.all? { |set| set.is_a?(Hash) && TEXT.call(set["field"]) && [set["to"], set["else"]].compact.all?(&FORMULA) } }
+        STEPS = ->(value) do
+          value.is_a?(Array) && value.length <= 40 &&
+            value.all? { |step| step.is_a?(Hash) && step["do"].is_a?(String) }
+        end
+        MAP = ->(value) do
+          value.is_a?(Hash) && value.length <= LONGEST_LIST &&
+            value.all? { |key, texts| TEXT.call(key) && TEXTS.call(texts) }
+        end
+        SETS = ->(value) do
+          value.is_a?(Array) && value.length <= 40 &&
+            value.all? do |set|
+              set.is_a?(Hash) && TEXT.call(set["field"]) && [set["to"], set["else"]].compact.all?(&FORMULA)
+            end
+        end
         ROWS = ->(value) { value.is_a?(Array) && value.length <= LONGEST_LIST && value.all?(&TEXTS) }
         ANYTHING = ->(_) { true }
 
@@ -28,9 +39,15 @@ module UpTack
         }.freeze
 
         WORDS = {
-          TEXT => "a text of up to 2,000 characters", FORMULA => "a text of up to 2,000 characters", TEXTS => "a list of texts", WHOLE => "a whole number",
-          FLAG => "yes or no", STEPS => "a list of steps", MAP => "a list of texts for each value",
-          SETS => "a list of up to 40 fields with what each is set to", ROWS => "a list of up to 1,000 rows of texts"
+          TEXT => "a text of up to 2,000 characters",
+          FORMULA => "a text of up to 2,000 characters",
+          TEXTS => "a list of texts",
+          WHOLE => "a whole number",
+          FLAG => "yes or no",
+          STEPS => "a list of steps",
+          MAP => "a list of texts for each value",
+          SETS => "a list of up to 40 fields with what each is set to",
+          ROWS => "a list of up to 1,000 rows of texts"
         }.freeze
 
         module_function

@@ -25,20 +25,33 @@ module UpTack
         end
 
         # Whether the field is filled where it must be.
-        Test = Struct.new(:field, :formula, keyword_init: true) do
-          def call(evaluation)
-            return FILLED unless evaluation.value(field.key).nil?
-            return Verdict.new(:refused, "it is blank") unless formula
-            return Verdict.new(:refused, ->(seen) { Save::Explanation.of([formula], seen) { |lines| "it is blank, and #{lines.first}" } }) if formula.call(evaluation)
+        Test =
+          Struct.new(:field, :formula, keyword_init: true) do
+            def call(evaluation)
+              return FILLED unless evaluation.value(field.key).nil?
+              return Verdict.new(:refused, "it is blank") unless formula
+              if formula.call(evaluation)
+                return (
+                  Verdict.new(
+                    :refused,
+                    ->(seen) { Save::Explanation.of([formula], seen) { |lines| "it is blank, and #{lines.first}" } }
+                  )
+                )
+              end
 
-            Verdict.new(:passed, "it may be blank now")
+              Verdict.new(:passed, "it may be blank now")
+            end
           end
-        end
 
         private
 
         def own_problems(table)
-          return [] if @parts["when"] || table.rules.none? { |other| other.is_a?(Required) && other.field == field && other.id != id && other.always? }
+          if @parts["when"] ||
+              table.rules.none? { |other|
+                other.is_a?(Required) && other.field == field && other.id != id && other.always?
+              }
+            return []
+          end
 
           [problem("field", "#{table.field(field).label} already must be filled.")]
         end

@@ -83,7 +83,8 @@ module UpTack
         # as proven.
         # @return [Array<Array(String, String, Array<String>)>] a key, words, and the marks
         #   by which a Bench::Probe tells that it happened
-        def outcomes(_table) = [["acts", "it acts", %w[set cleared]], ["idle", "it leaves a record as it is", %w[skipped]]]
+        def outcomes(_table) =
+          [["acts", "it acts", %w[set cleared]], ["idle", "it leaves a record as it is", %w[skipped]]]
 
         # @return [Hash{String=>String}] its formulas by where they stand, for whoever looks into them
         def formula_parts = formulas
@@ -110,13 +111,16 @@ module UpTack
 
         # @return [Array<Design::Problem>] parts that are not of the right shape, or too long
         def shape_problems
-          {"field" => field, "name" => name, "note" => note}.merge(@parts).filter_map { |part, value| PartTypes.problem(part, value) }.first(1)
+          {"field" => field, "name" => name, "note" => note}.merge(@parts)
+            .filter_map { |part, value| PartTypes.problem(part, value) }
+            .first(1)
         end
 
         # @return [Array<Expression::Reference>] every field and table that it names
         def references(table)
           found = formulas.keys.flat_map { |part| compiled(table, part: part).references }
-          found + key_parts.map { |key| Expression::Reference.new(table: table.key, key: key, steps: [], before: false) }
+          found +
+            key_parts.map { |key| Expression::Reference.new(table: table.key, key: key, steps: [], before: false) }
         end
 
         # @param table [Design::Table] its own, before the renaming
@@ -127,7 +131,11 @@ module UpTack
           plain = to_plain
           plain["field"] = to if table.key == of && field == key
           formulas.each do |part, text|
-            put(plain, part, Expression::Renaming.of(text, compiled(table, part: part).references, table: of, key: key, to: to))
+            put(
+              plain,
+              part,
+              Expression::Renaming.of(text, compiled(table, part: part).references, table: of, key: key, to: to)
+            )
           end
           return plain if key.nil? || table.key != of
 
@@ -182,7 +190,10 @@ module UpTack
 
         # @return [Boolean] whether a rule of this kind stands before it on the same field
         def doubled?(table)
-          table.rules.take_while { |other| !other.equal?(self) }.any? { |other| other.instance_of?(self.class) && other.field == field }
+          table
+            .rules
+            .take_while { |other| !other.equal?(self) }
+            .any? { |other| other.instance_of?(self.class) && other.field == field }
         end
 
         def missing_field(table)
@@ -207,10 +218,18 @@ module UpTack
           return [] if wrong.empty?
 
           labels = [wrong.first, table.field(key).target].map { |target| table.neighbours.tables.fetch(target).label }
-          [Design::Problem.new(part: part, message: "This leads to #{labels.first}; #{table.field(key).label} links to #{labels.last}.", from: formula.tree.from, to: formula.tree.to)]
+          [
+            Design::Problem.new(
+              part: part,
+              message: "This leads to #{labels.first}; #{table.field(key).label} links to #{labels.last}.",
+              from: formula.tree.from,
+              to: formula.tree.to
+            )
+          ]
         end
 
-        def compiled(table, expecting: nil, part: "formula") = Expression.compile(formulas[part].to_s, table.scope, expecting: expecting, counting: counting?(part))
+        def compiled(table, expecting: nil, part: "formula") =
+          Expression.compile(formulas[part].to_s, table.scope, expecting: expecting, counting: counting?(part))
 
         # @return [Boolean] whether `counter(…)` may stand in a part
         def counting?(_part) = false
@@ -219,7 +238,11 @@ module UpTack
 
         # Keys of the fields of this table that the formula names, `old.` or not.
         def formula_names(table, part: "formula")
-          compiled(table, part: part).references.select { |each| each.key && each.steps.empty? && each.table == table.key }.map(&:key).uniq
+          compiled(table, part: part)
+            .references
+            .select { |each| each.key && each.steps.empty? && each.table == table.key }
+            .map(&:key)
+            .uniq
         end
 
         def tree(part = "formula") = Expression.parse(formulas[part])

@@ -30,10 +30,24 @@ module UpTack
         def problems(table)
           missing = missing_field(table)
           return missing if missing.any?
-          return [problem("field", "A stamp writes a day, a moment or, as text, a person.")] unless TYPES.include?(table.field(field).type)
-          return [problem("field", "#{table.field(field).label} has a stamp already; change that one.")] if doubled?(table)
-          return [problem("field", "#{table.field(field).label} is worked out by a rule already.")] if table.worked_out?(field)
-          return [problem("event", "A stamp is for when the record was made (`made`) or changed (`changed`), or a condition came true (`reached`).")] unless EVENTS.include?(event)
+          unless TYPES.include?(table.field(field).type)
+            return [problem("field", "A stamp writes a day, a moment or, as text, a person.")]
+          end
+          if doubled?(table)
+            return [problem("field", "#{table.field(field).label} has a stamp already; change that one.")]
+          end
+          if table.worked_out?(field)
+            return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+          end
+          unless EVENTS.include?(event)
+            return [
+              problem(
+                "event",
+                "A stamp is for when the record was made (`made`) or changed (`changed`), or a condition " \
+                  "came true (`reached`)."
+              )
+            ]
+          end
 
           own_problems(table)
         end
@@ -44,9 +58,12 @@ module UpTack
 
         def words(table)
           case event
-          when "made" then person?(table) ? "made by" : "made on"
-          when "changed" then "last changed #{person?(table) ? "by" : "on"}#{of_watched(table)}"
-          else "#{last? ? "last" : "first"} time that #{condition_words(table)}"
+          when "made"
+            person?(table) ? "made by" : "made on"
+          when "changed"
+            "last changed #{person?(table) ? "by" : "on"}#{of_watched(table)}"
+          else
+            "#{last? ? "last" : "first"} time that #{condition_words(table)}"
           end
         end
 
@@ -58,74 +75,102 @@ module UpTack
 
         def compile(table)
           Compiled.new(
-            rule: self, field: table.field(field), condition: (compiled(table, expecting: :yes_no, part: "when") if reached?),
-            watched: Watched.of(table, watch), origin: words(table)
+            rule: self,
+            field: table.field(field),
+            condition: (compiled(table, expecting: :yes_no, part: "when") if reached?),
+            watched: Watched.of(table, watch),
+            origin: words(table)
           )
         end
 
         # A stamp made ready to run.
-        Compiled = Struct.new(:rule, :field, :condition, :watched, :origin, keyword_init: true) do
-          # @param working [Save::SaveState]
-          def apply(working)
-            return working.skip(rule, field, "kept as it was") if working.restoring? && !working.values[field.key].nil?
+        Compiled =
+          Struct.new(:rule, :field, :condition, :watched, :origin, keyword_init: true) do
+            # @param working [Save::SaveState]
+            def apply(working)
+              if working.restoring? && !working.values[field.key].nil?
+                return working.skip(rule, field, "kept as it was")
+              end
 
-            case rule.event
-            when "made" then working.new? ? press(working) : working.skip(rule, field, "made before")
-            when "changed" then changed(working)
-            else reached(working)
+              case rule.event
+              when "made"
+                working.new? ? press(working) : working.skip(rule, field, "made before")
+              when "changed"
+                changed(working)
+              else
+                reached(working)
+              end
+            end
+
+            # @param clock [#day_of]
+            # @return [Object] what the stamp would write
+            def mark(moment, person, clock)
+              case field.type
+              when "text"
+                person
+              when "date"
+                clock.day_of(moment)
+              else
+                Time.at(moment.to_i).utc
+              end
+            end
+
+            private
+
+            def changed(working)
+              watched.changed_in?(working) ? press(working) : working.skip(rule, field, "nothing of that changed")
+            end
+
+            def reached(working)
+              unread = working.unreadable_among(condition.reads)
+              return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+
+              holds = condition.call(working.evaluation) == true
+              held = !working.new? && condition.call(working.evaluation_before) == true
+              return ended(working) unless holds
+              if held && !(working.values[field.key].nil? && !rule.last?)
+                return working.skip(rule, field, "it held before")
+              end
+              if !working.values[field.key].nil? && !rule.last?
+                return working.skip(rule, field, "it came true before")
+              end
+
+              press(working)
+            end
+
+            def ended(working)
+              return working.skip(rule, field, "it does not hold") if !rule.clears? || working.values[field.key].nil?
+
+              working.stamp(rule, field, nil, "cleared: it no longer holds")
+            end
+
+            def press(working)
+              clock = working.clock
+              working.stamp(
+                rule,
+                field,
+                (field.type == "text") ? working.person.name : mark(clock.now, nil, clock),
+                origin
+              )
             end
           end
-
-          # @param clock [#day_of]
-          # @return [Object] what the stamp would write
-          def mark(moment, person, clock)
-            case field.type
-            when "text" then person
-            when "date" then clock.day_of(moment)
-            else Time.at(moment.to_i).utc
-            end
-          end
-
-          private
-
-          def changed(working)
-            watched.changed_in?(working) ? press(working) : working.skip(rule, field, "nothing of that changed")
-          end
-
-          def reached(working)
-            unread = working.unreadable_among(condition.reads)
-            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-
-            holds = condition.call(working.evaluation) == true
-            held = !working.new? && condition.call(working.evaluation_before) == true
-            return ended(working) unless holds
-            return working.skip(rule, field, "it held before") if held && !(working.values[field.key].nil? && !rule.last?)
-            return working.skip(rule, field, "it came true before") if !working.values[field.key].nil? && !rule.last?
-
-            press(working)
-          end
-
-          def ended(working)
-            return working.skip(rule, field, "it does not hold") if !rule.clears? || working.values[field.key].nil?
-
-            working.stamp(rule, field, nil, "cleared: it no longer holds")
-          end
-
-          def press(working)
-            clock = working.clock
-            working.stamp(rule, field, (field.type == "text") ? working.person.name : mark(clock.now, nil, clock), origin)
-          end
-        end
 
         private
 
         def what(table)
           changed = watch.empty? ? "the record" : watched_labels(table)
           if person?(table)
-            {"made" => "who made the record", "changed" => "who last changed #{changed}"}.fetch(event) { "who #{last? ? "last" : "first"} brought it about that #{condition_words(table)}" }
+            {"made" => "who made the record", "changed" => "who last changed #{changed}"}.fetch(event) do
+              "who #{last? ? "last" : "first"} brought it about that #{condition_words(table)}"
+            end
           else
             day = (table.field(field).type == "date") ? "the day" : "the moment"
-            {"made" => "#{day} on which the record was made", "changed" => "#{day} on which #{changed} last changed"}.fetch(event) { "#{day} on which it #{last? ? "last" : "first"} came true that #{condition_words(table)}" }
+            {
+              "made" => "#{day} on which the record was made",
+              "changed" => "#{day} on which #{changed} last changed"
+            }.fetch(event) do
+              "#{day} on which it #{last? ? "last" : "first"} came true that #{condition_words(table)}"
+            end
           end
         end
 
@@ -141,12 +186,20 @@ module UpTack
           return [problem("watch", "A stamp can't watch itself.")] if watch.include?(field)
           return [] unless reached?
           return [problem("when", "Say which condition it waits for.")] if @parts["when"].to_s.strip.empty?
-          return [problem("which", "It is the `first` time or the `last`.")] unless [nil, *WHICH].include?(@parts["which"])
+          unless [nil, *WHICH].include?(@parts["which"])
+            return [problem("which", "It is the `first` time or the `last`.")]
+          end
 
           found = formula_problems(table, expecting: :yes_no, part: "when")
           return found if found.any? || compiled(table, part: "when").momentary.empty?
 
-          [problem("when", "Say it without #{compiled(table, part: "when").momentary.first}: the stamp itself finds out when it became true.")]
+          [
+            problem(
+              "when",
+              "Say it without #{compiled(table, part: "when").momentary.first}: the stamp itself finds " \
+                "out when it became true."
+            )
+          ]
         end
       end
     end

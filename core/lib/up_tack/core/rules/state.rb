@@ -31,12 +31,36 @@ module UpTack
         def problems(table)
           missing = missing_field(table)
           return missing if missing.any?
-          return [problem("state", "A field can be `shown`, `enabled`, `required` or `read_only` while a condition holds.")] unless STATES.include?(state)
-          return [problem("state", "#{table.field(field).label} is given its values by a rule; nobody types there.")] if state != "shown" && table.given?(field)
-          return [problem("otherwise", "The value can be kept (`keep`) or cleared (`clear`).")] unless [nil, *OTHERWISE].include?(@parts["otherwise"])
-          return [problem("otherwise", "Only a field that is not shown or not open can be cleared.")] if clears? && !%w[shown enabled].include?(state)
-          return [problem("otherwise", "#{table.field(field).label} is given its values by a rule; they can't be cleared.")] if clears? && table.given?(field)
-          return [problem("when", "Say while what the field is #{WORDS.fetch(state)}.")] if @parts["when"].to_s.strip.empty?
+          unless STATES.include?(state)
+            return [
+              problem(
+                "state",
+                "A field can be `shown`, `enabled`, `required` or `read_only` while a condition holds."
+              )
+            ]
+          end
+          if state != "shown" && table.given?(field)
+            return [
+              problem("state", "#{table.field(field).label} is given its values by a rule; nobody types there.")
+            ]
+          end
+          unless [nil, *OTHERWISE].include?(@parts["otherwise"])
+            return [problem("otherwise", "The value can be kept (`keep`) or cleared (`clear`).")]
+          end
+          if clears? && !%w[shown enabled].include?(state)
+            return [problem("otherwise", "Only a field that is not shown or not open can be cleared.")]
+          end
+          if clears? && table.given?(field)
+            return [
+              problem(
+                "otherwise",
+                "#{table.field(field).label} is given its values by a rule; they can't be cleared."
+              )
+            ]
+          end
+          if @parts["when"].to_s.strip.empty?
+            return [problem("when", "Say while what the field is #{WORDS.fetch(state)}.")]
+          end
 
           formula_problems(table, expecting: :yes_no, part: "when")
         end
@@ -49,7 +73,12 @@ module UpTack
         def words(table) = "#{WORDS.fetch(state)} while #{condition_words(table)}"
 
         def sentence(table)
-          says = {"shown" => "is shown only while", "enabled" => "can be typed in only while", "required" => "must be filled while", "read_only" => "can't be changed while"}.fetch(state)
+          says = {
+            "shown" => "is shown only while",
+            "enabled" => "can be typed in only while",
+            "required" => "must be filled while",
+            "read_only" => "can't be changed while"
+          }.fetch(state)
           ends = [("otherwise it is cleared" if clears?), ("on every way in" if enforced?)].compact
           "#{table.field(field).label} #{says} #{condition_words(table)}#{"; #{ends.join(", ")}" if ends.any?}."
         end
@@ -64,66 +93,79 @@ module UpTack
 
         def compile(table)
           Compiled.new(
-            rule: self, field: table.field(field), reads: formula_reads(table, part: "when"), condition: compiled(table, expecting: :yes_no, part: "when"),
-            message: @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"], words: condition_words(table)
+            rule: self,
+            field: table.field(field),
+            reads: formula_reads(table, part: "when"),
+            condition: compiled(table, expecting: :yes_no, part: "when"),
+            message: @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"],
+            words: condition_words(table)
           )
         end
 
         # A state made ready to run.
-        Compiled = Struct.new(:rule, :field, :reads, :condition, :message, :words, keyword_init: true) do
-          # @param evaluation [Expression::Evaluation]
-          # @return [Boolean] whether the statement holds now
-          def met?(evaluation)
-            met = condition.call(evaluation) == true
-            evaluation.probe&.step(rule.id, met ? "holds" : "not")
-            met
-          end
-
-          # Refuses what goes against it.
-          # @param working [Save::SaveState]
-          def apply(working)
-            return working.skip(rule, field, "for forms alone") unless rule.enforced? || rule.clears?
-
-            unread = working.unreadable_among(reads)
-            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-
-            evaluation = working.evaluation
-            return working.pass(rule, field) { Save::Explanation.of([condition], evaluation) } unless against?(working, met?(evaluation))
-
-            working.refuse(rule, field, message, fields: [field.key, *reads].uniq) { Save::Explanation.of([condition], evaluation) }
-          end
-
-          private
-
-          def against?(working, met)
-            case rule.state
-            when "required" then met && working.values[field.key].nil? && !working.unreadable?(field.key)
-            when "read_only" then met && by_hand?(working)
-            else !met && by_hand?(working) && !working.values[field.key].nil?
+        Compiled =
+          Struct.new(:rule, :field, :reads, :condition, :message, :words, keyword_init: true) do
+            # @param evaluation [Expression::Evaluation]
+            # @return [Boolean] whether the statement holds now
+            def met?(evaluation)
+              met = condition.call(evaluation) == true
+              evaluation.probe&.step(rule.id, met ? "holds" : "not")
+              met
             end
-          end
 
-          def by_hand?(working) = working.typed?(field.key) && working.changed?(field.key) && !working.restoring?
-        end
+            # Refuses what goes against it.
+            # @param working [Save::SaveState]
+            def apply(working)
+              return working.skip(rule, field, "for forms alone") unless rule.enforced? || rule.clears?
+
+              unread = working.unreadable_among(reads)
+              return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+
+              evaluation = working.evaluation
+              unless against?(working, met?(evaluation))
+                return working.pass(rule, field) { Save::Explanation.of([condition], evaluation) }
+              end
+
+              working.refuse(rule, field, message, fields: [field.key, *reads].uniq) do
+                Save::Explanation.of([condition], evaluation)
+              end
+            end
+
+            private
+
+            def against?(working, met)
+              case rule.state
+              when "required" then met && working.values[field.key].nil? && !working.unreadable?(field.key)
+              when "read_only" then met && by_hand?(working)
+              else !met && by_hand?(working) && !working.values[field.key].nil?
+              end
+            end
+
+            def by_hand?(working) = working.typed?(field.key) && working.changed?(field.key) && !working.restoring?
+          end
 
         # Takes away the value of a field that is no longer shown or open. What
         # somebody typed after that is not taken away but refused.
-        Clearing = Struct.new(:compiled) do
-          def rule = compiled.rule
+        Clearing =
+          Struct.new(:compiled) do
+            def rule = compiled.rule
 
-          # @param working [Save::SaveState]
-          def apply(working)
-            field = compiled.field
-            reads = compiled.reads
-            unread = working.unreadable_among(reads)
-            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-            return if working.values[field.key].nil? || [field.key, *reads].none? { |key| working.changed?(key) }
-            return if compiled.met?(working.evaluation)
-            return if working.typed?(field.key) && working.changed?(field.key) && !working.typed_before?(field.key, reads - [field.key])
+            # @param working [Save::SaveState]
+            def apply(working)
+              field = compiled.field
+              reads = compiled.reads
+              unread = working.unreadable_among(reads)
+              return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+              return if working.values[field.key].nil? || [field.key, *reads].none? { |key| working.changed?(key) }
+              return if compiled.met?(working.evaluation)
+              if working.typed?(field.key) && working.changed?(field.key) &&
+                  !working.typed_before?(field.key, reads - [field.key])
+                return
+              end
 
-            working.shape(rule, field, nil, "cleared: not #{State::WORDS.fetch(rule.state)} now", because: reads)
+              working.shape(rule, field, nil, "cleared: not #{State::WORDS.fetch(rule.state)} now", because: reads)
+            end
           end
-        end
 
         private
 

@@ -16,9 +16,15 @@ module UpTack
         def problems(table)
           missing = missing_field(table)
           return missing if missing.any?
-          return [problem("field", "Only texts can be tidied.")] unless %w[text long_text].include?(table.field(field).type)
-          return [problem("field", "#{table.field(field).label} is worked out; tidy what it is worked out from.")] if table.worked_out?(field)
-          return [problem("mode", "Tidying happens on `save`, or is a thing to `suggest`.")] unless [nil, *MODES].include?(@parts["mode"])
+          unless %w[text long_text].include?(table.field(field).type)
+            return [problem("field", "Only texts can be tidied.")]
+          end
+          if table.worked_out?(field)
+            return [problem("field", "#{table.field(field).label} is worked out; tidy what it is worked out from.")]
+          end
+          unless [nil, *MODES].include?(@parts["mode"])
+            return [problem("mode", "Tidying happens on `save`, or is a thing to `suggest`.")]
+          end
 
           found = Tidying.problem(steps)
           found ? [problem("steps", found)] : []
@@ -30,8 +36,13 @@ module UpTack
         def suggests? = @parts["mode"] == "suggest"
         def writes = [field]
         def words(_table) = "#{"suggested: " if suggests?}#{Tidying.words(steps)}"
-        def sentence(table) = "#{table.field(field).label} is tidied#{", once somebody agrees" if suggests?}: #{Tidying.words(steps)}."
-        def outcomes(_table) = suggests? ? [["idle", "it only suggests, and leaves a record as it is", %w[skipped]]] : super
+
+        def sentence(table) =
+          "#{table.field(field).label} is " \
+            "tidied#{", once somebody agrees" if suggests?}: #{Tidying.words(steps)}."
+
+        def outcomes(_table) =
+          suggests? ? [["idle", "it only suggests, and leaves a record as it is", %w[skipped]]] : super
 
         def compile(table) = Compiled.new(rule: self, field: table.field(field))
 

@@ -25,47 +25,72 @@ module UpTack
         def words(table) = "unique#{together(table)}#{while_words(table)}"
 
         def sentence(table)
-          "No two records have the same #{keys.map { |key| table.field(key).label }.then { |labels| Masks::Phrases.list(labels) }}#{while_words(table)}."
+          labels = keys.map { |key| table.field(key).label }
+          "No two records have the same #{Masks::Phrases.list(labels)}#{while_words(table)}."
         end
 
         def test(table)
-          Test.new(table: table, keys: keys, regard_case: case?, blanks_equal: blanks_equal?, formula: condition(table))
+          Test.new(
+            table: table,
+            keys: keys,
+            regard_case: case?,
+            blanks_equal: blanks_equal?,
+            formula: condition(table)
+          )
         end
 
         # Whether no other record has the same values.
-        Test = Struct.new(:table, :keys, :regard_case, :blanks_equal, :formula, keyword_init: true) do
-          def call(evaluation)
-            values = keys.to_h { |key| [key, evaluation.value(key)] }
-            return Verdict.new(:skipped, "#{table.field(values.key(nil)).label} is blank") if apart?(values)
-            return Verdict.new(:skipped, "it is not compared now") unless counts?(evaluation)
+        Test =
+          Struct.new(:table, :keys, :regard_case, :blanks_equal, :formula, keyword_init: true) do
+            def call(evaluation)
+              values = keys.to_h { |key| [key, evaluation.value(key)] }
+              return Verdict.new(:skipped, "#{table.field(values.key(nil)).label} is blank") if apart?(values)
+              return Verdict.new(:skipped, "it is not compared now") unless counts?(evaluation)
 
-            other = evaluation.context.records.having(table.key, values, regard_case: regard_case).find { |id| id != evaluation.id && counted?(evaluation, id) }
-            return Verdict.new(:passed, "no other record has it") unless other
+              other =
+                evaluation
+                  .context
+                  .records
+                  .having(table.key, values, regard_case: regard_case)
+                  .find { |id| id != evaluation.id && counted?(evaluation, id) }
+              return Verdict.new(:passed, "no other record has it") unless other
 
-            Verdict.new(:refused, "#{evaluation.context.records.title(table.key, other) || "another record"} (No. #{other}) has it")
+              Verdict.new(
+                :refused,
+                "#{evaluation.context.records.title(table.key, other) || "another record"} (No. #{other}) has it"
+              )
+            end
+
+            # @return [Object, nil] what records share when they are the same; nil for one that is not compared
+            def signature(evaluation)
+              values = keys.map { |key| evaluation.value(key) }
+              return if (!blanks_equal && values.include?(nil)) || !counts?(evaluation)
+
+              values.map! { |value| (value.is_a?(String) && !regard_case) ? Expression::Text.folded(value) : value }
+            end
+
+            private
+
+            def apart?(values) = !blanks_equal && values.values.any?(&:nil?)
+
+            def counts?(evaluation) = formula.nil? || formula.call(evaluation) == true
+
+            def counted?(evaluation, id)
+              return true unless formula
+
+              values = evaluation.context.records.find(table.key, id)
+              values &&
+                counts?(
+                  Expression::Evaluation.new(
+                    values: values,
+                    old: values,
+                    context: evaluation.context,
+                    is_new: false,
+                    id: id
+                  )
+                )
+            end
           end
-
-          # @return [Object, nil] what records share when they are the same; nil for one that is not compared
-          def signature(evaluation)
-            values = keys.map { |key| evaluation.value(key) }
-            return if (!blanks_equal && values.include?(nil)) || !counts?(evaluation)
-
-            values.map! { |value| (value.is_a?(String) && !regard_case) ? Expression::Text.folded(value) : value }
-          end
-
-          private
-
-          def apart?(values) = !blanks_equal && values.values.any?(&:nil?)
-
-          def counts?(evaluation) = formula.nil? || formula.call(evaluation) == true
-
-          def counted?(evaluation, id)
-            return true unless formula
-
-            values = evaluation.context.records.find(table.key, id)
-            values && counts?(Expression::Evaluation.new(values: values, old: values, context: evaluation.context, is_new: false, id: id))
-          end
-        end
 
         private
 
@@ -75,10 +100,16 @@ module UpTack
         end
 
         def own_problems(table)
-          return [problem("blanks", "Blanks are kept `apart` or taken as `equal`.")] unless [nil, *BLANKS].include?(@parts["blanks"])
+          unless [nil, *BLANKS].include?(@parts["blanks"])
+            return [problem("blanks", "Blanks are kept `apart` or taken as `equal`.")]
+          end
 
           loose = keys.find { |key| !table.kept?(key) }
-          loose ? [problem("field", "#{table.field(loose).label} is never kept, so its values can't be compared.")] : []
+          if loose
+            [problem("field", "#{table.field(loose).label} is never kept, so its values can't be compared.")]
+          else
+            []
+          end
         rescue Expression::Invalid
           [] # A calculation is broken, of which its own rule tells.
         end

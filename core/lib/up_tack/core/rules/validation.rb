@@ -17,11 +17,12 @@ module UpTack
         # What a test says of a record.
         # state:: :refused, :passed or :skipped
         # how:: in words, or a Proc that gives them for an evaluation
-        Verdict = Struct.new(:state, :how) do
-          # @param evaluation [Expression::Evaluation] that was judged
-          # @return [String, Save::Explanation, nil]
-          def told(evaluation) = how.respond_to?(:call) ? how.call(evaluation) : how
-        end
+        Verdict =
+          Struct.new(:state, :how) do
+            # @param evaluation [Expression::Evaluation] that was judged
+            # @return [String, Save::Explanation, nil]
+            def told(evaluation) = how.respond_to?(:call) ? how.call(evaluation) : how
+          end
 
         def self.stage = "validate"
 
@@ -42,56 +43,70 @@ module UpTack
           found.any? ? found : common_problems(table) + own_problems(table)
         end
 
-        def outcomes(_table) = [["refused", warning? ? "it warns" : "it refuses", %w[refused]], ["passed", "it lets a record pass", %w[passed]]]
+        def outcomes(_table) =
+          [
+            ["refused", warning? ? "it warns" : "it refuses", %w[refused]],
+            ["passed", "it lets a record pass", %w[passed]]
+          ]
 
         # @return [String] what a clerk is told, where no values stand in it
         def message(table) = @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"]
 
-        def names(table) = [field, *key_parts, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
+        def names(table) =
+          [field, *key_parts, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
 
         # @return [Compiled]
         def compile(table)
           Compiled.new(
-            rule: self, field: table.field(field), fields: fields(table), reads: reads(table), test: test(table), message: message(table),
+            rule: self,
+            field: table.field(field),
+            fields: fields(table),
+            reads: reads(table),
+            test: test(table),
+            message: message(table),
             saying: @parts["saying"] ? compiled(table, part: "saying") : nil
           )
         end
 
         # A validation made ready to run.
-        Compiled = Struct.new(:rule, :field, :fields, :reads, :test, :message, :saying, keyword_init: true) do
-          # @param working [Save::SaveState]
-          def apply(working)
-            unread = working.unreadable_among(reads)
-            return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-            return working.skip(rule, field, "left as it was: none of its fields is changed") if eased?(working)
+        Compiled =
+          Struct.new(:rule, :field, :fields, :reads, :test, :message, :saying, keyword_init: true) do
+            # @param working [Save::SaveState]
+            def apply(working)
+              unread = working.unreadable_among(reads)
+              return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+              return working.skip(rule, field, "left as it was: none of its fields is changed") if eased?(working)
 
-            evaluation = working.evaluation
-            verdict = test.call(evaluation)
-            case verdict.state
-            when :refused then working.refuse(rule, field, said(evaluation), fields: fields) { verdict.told(evaluation) }
-            when :passed then working.pass(rule, field) { verdict.told(evaluation) }
-            else working.skip(rule, field) { verdict.told(evaluation) || working.why_blank(test.formula, evaluation) }
+              evaluation = working.evaluation
+              verdict = test.call(evaluation)
+              case verdict.state
+              when :refused
+                working.refuse(rule, field, said(evaluation), fields: fields) { verdict.told(evaluation) }
+              when :passed
+                working.pass(rule, field) { verdict.told(evaluation) }
+              else
+                working.skip(rule, field) { verdict.told(evaluation) || working.why_blank(test.formula, evaluation) }
+              end
+            end
+
+            # @return [String] the message, with the values of the record in it
+            def said(evaluation)
+              return message unless saying
+
+              text = saying.call(evaluation)
+              text.nil? ? message : Values.show(text)
+            end
+
+            private
+
+            # A warning that somebody passed is not given again until one of its fields
+            # changes; and a deleted record that comes back is none that is new.
+            def eased?(working)
+              return false unless rule.lets_old? || rule.warning?
+
+              working.restoring? || (!working.new? && reads.none? { |key| working.changed?(key) })
             end
           end
-
-          # @return [String] the message, with the values of the record in it
-          def said(evaluation)
-            return message unless saying
-
-            text = saying.call(evaluation)
-            text.nil? ? message : Values.show(text)
-          end
-
-          private
-
-          # A warning that somebody passed is not given again until one of its fields
-          # changes; and a deleted record that comes back is none that is new.
-          def eased?(working)
-            return false unless rule.lets_old? || rule.warning?
-
-            working.restoring? || (!working.new? && reads.none? { |key| working.changed?(key) })
-          end
-        end
 
         private
 
@@ -100,8 +115,12 @@ module UpTack
 
         def common_problems(table)
           found = []
-          found << problem("severity", "A validation can `refuse` or `warn`.") unless [nil, *SEVERITIES].include?(@parts["severity"])
-          found << problem("old", "Old records can be checked (`check`) or let be (`let`).") unless [nil, *OLD].include?(@parts["old"])
+          unless [nil, *SEVERITIES].include?(@parts["severity"])
+            found << problem("severity", "A validation can `refuse` or `warn`.")
+          end
+          unless [nil, *OLD].include?(@parts["old"])
+            found << problem("old", "Old records can be checked (`check`) or let be (`let`).")
+          end
           found.concat(formula_problems(table, expecting: :text, part: "saying")) if @parts["saying"]
           found.concat(formula_problems(table, expecting: :yes_no, part: "when")) if @parts["when"]
           found

@@ -21,7 +21,8 @@ module UpTack
           return true if table.rules.any? { |rule| rule.stage == "log" && rule.field == key }
 
           calculation = table.calculation(key)
-          !calculation.nil? && !calculation.once? && calculation.reads(table).any? { |read| late?(table, read, [*passed, key]) }
+          !calculation.nil? && !calculation.once? &&
+            calculation.reads(table).any? { |read| late?(table, read, [*passed, key]) }
         end
 
         def initialize(keys)

@@ -23,14 +23,22 @@ module UpTack
         # @return [Array<Design::Problem>] of the fields that it sets
         def target_key_problems(table, part)
           return [problem(part, "Pick the fields to set.")] if writes.empty?
-          return [problem(part, "#{label(table, writes.tally.key(2) || writes.first)} is set twice in this rule.")] if writes.uniq.length < writes.length
-          return [problem("field", "The rule is pinned on #{label(table, field)}, so it sets that field too.")] unless writes.include?(field)
+          if writes.uniq.length < writes.length
+            return [problem(part, "#{label(table, writes.tally.key(2) || writes.first)} is set twice in this rule.")]
+          end
+          unless writes.include?(field)
+            return [problem("field", "The rule is pinned on #{label(table, field)}, so it sets that field too.")]
+          end
 
           loose = writes.find { |key| table.field(key).nil? }
           return [problem(part, "There is no field `#{loose}` in #{table.label}.")] if loose
 
           given = writes.find { |key| table.worked_out?(key) }
-          given ? [problem(part, "#{label(table, given)} is worked out by a rule already; it can't be set by another.")] : []
+          if given
+            [problem(part, "#{label(table, given)} is worked out by a rule already; it can't be set by another.")]
+          else
+            []
+          end
         end
 
         def label(table, key) = table.field(key)&.label || key

@@ -15,18 +15,30 @@ module UpTack
       # probe:: a Bench::Probe that takes note of what is evaluated, nil mostly
       # patience:: is called before what may take long, and raises where there is no more time; nil mostly
       # readings:: Readings, where many records are taken in; nil mostly
-      Context = Struct.new(:clock, :person, :records, :counters, :probe, :readings, :patience, keyword_init: true) do
-        def initialize(clock:, person:, records: Ports::NoRecords, counters: Ports::HeldCounters.new, probe: nil, readings: nil, patience: nil) = super
+      Context =
+        Struct.new(:clock, :person, :records, :counters, :probe, :readings, :patience, keyword_init: true) do
+          def initialize(
+            clock:,
+            person:,
+            records: Ports::NoRecords,
+            counters: Ports::HeldCounters.new,
+            probe: nil,
+            readings: nil,
+            patience: nil
+          ) = super
 
-        # @param conventions [Conventions]
-        # @return [Reading] of what is typed now, the same one for as long as it is
-        def reading(conventions)
-          today = clock.today
-          return @reading if @reading && @reading.today.equal?(today) && @reading.conventions.equal?(conventions) && @reading.records.equal?(records)
+          # @param conventions [Conventions]
+          # @return [Reading] of what is typed now, the same one for as long as it is
+          def reading(conventions)
+            today = clock.today
+            if @reading && @reading.today.equal?(today) && @reading.conventions.equal?(conventions) &&
+                @reading.records.equal?(records)
+              return @reading
+            end
 
-          @reading = Reading.new(conventions: conventions, today: today, records: records)
+            @reading = Reading.new(conventions: conventions, today: today, records: records)
+          end
         end
-      end
     end
   end
 end

@@ -21,14 +21,25 @@ module UpTack
       # numbering:: whether a record that exists is given the number that it lacks
       # carried:: raw input by field key that a new record takes over from the one
       #   typed before it, as far as nobody types anything else there
-      Draft = Struct.new(:typed, :stored, :id, :reasons, :live, :restoring_values, :brings, :numbering, :carried) do
-        # Named here, and handed on by their places: that is felt with many records.
-        def initialize(typed: nil, stored: nil, id: nil, reasons: NOTHING, live: nil, restoring_values: nil, brings: nil, numbering: nil, carried: NOTHING)
-          super(typed, stored, id, reasons, live, restoring_values, brings, numbering, carried)
-        end
+      Draft =
+        Struct.new(:typed, :stored, :id, :reasons, :live, :restoring_values, :brings, :numbering, :carried) do
+          # Named here, and handed on by their places: that is felt with many records.
+          def initialize(
+            typed: nil,
+            stored: nil,
+            id: nil,
+            reasons: NOTHING,
+            live: nil,
+            restoring_values: nil,
+            brings: nil,
+            numbering: nil,
+            carried: NOTHING
+          )
+            super(typed, stored, id, reasons, live, restoring_values, brings, numbering, carried)
+          end
 
-        def new? = stored.nil?
-      end
+          def new? = stored.nil?
+        end
     end
   end
 end

@@ -31,8 +31,12 @@ module UpTack
 
         def state(field, rules)
           State.new(
-            shown: holds?(rules, "shown"), enabled: holds?(rules, "enabled"), required: required?(field, rules),
-            read_only: @plan.given?(field.key) || !field.allows?(@person&.role, :edit) || rules.any? { |rule| rule.rule.state == "read_only" && met?(rule) } || locked?(field)
+            shown: holds?(rules, "shown"),
+            enabled: holds?(rules, "enabled"),
+            required: required?(field, rules),
+            read_only:
+              @plan.given?(field.key) || !field.allows?(@person&.role, :edit) ||
+                rules.any? { |rule| rule.rule.state == "read_only" && met?(rule) } || locked?(field)
           )
         end
 
@@ -43,14 +47,20 @@ module UpTack
           return false if @plan.given?(field.key)
 
           rules.any? { |rule| rule.rule.state == "required" && met?(rule) } ||
-            @plan.required.fetch(field.key, []).any? { |test| test.formula.nil? || test.formula.call(evaluation) == true }
+            @plan
+              .required
+              .fetch(field.key, [])
+              .any? { |test| test.formula.nil? || test.formula.call(evaluation) == true }
         end
 
         # A lock looks at the record as it is stored.
         def locked?(field)
           return false if evaluation.new?
 
-          @plan.locks.any? { |test| test.fields.include?(field) && (test.role.nil? || @person&.role != test.role) && test.formula.call(evaluation.before) == true }
+          @plan.locks.any? do |test|
+            test.fields.include?(field) && (test.role.nil? || @person&.role != test.role) &&
+              test.formula.call(evaluation.before) == true
+          end
         end
 
         def met?(rule) = rule.met?(evaluation)

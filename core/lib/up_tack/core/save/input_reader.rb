@@ -33,7 +33,9 @@ module UpTack
             next if field.nil? || typed?(key) || @plan.given?(key) || !field.allows?(@context.person&.role, :edit)
 
             value = field.read(raw, reading)
-            next if value.nil? || value.is_a?(Values::Unreadable) || field.retired.include?(value) || gone?(field, value)
+            if value.nil? || value.is_a?(Values::Unreadable) || field.retired.include?(value) || gone?(field, value)
+              next
+            end
 
             @values[key] = value
             @origins[key] = Origin.new("rule", nil, "as in the record before")
@@ -49,14 +51,20 @@ module UpTack
           return false if (field.access.nil? && field.closed.empty?) || restoring?
 
           role = @context.person&.role
-          !field.allows?(role, :see) || (!field.allows?(role, :edit) && !@plan.given?(field.key) && value != @old[field.key])
+          !field.allows?(role, :see) ||
+            (!field.allows?(role, :edit) && !@plan.given?(field.key) && value != @old[field.key])
         end
 
         # A record keeps its own retired choice; none can be given it anew.
         def retired(field, value)
           return value if @old[field.key] == value
 
-          Values::Unreadable.new(code: "retired", message: "“#{value}” is retired: records that have it keep it, but no other can be given it. There is: #{field.open_choices.join(", ")}.")
+          Values::Unreadable.new(
+            code: "retired",
+            message:
+              "“#{value}” is retired: records that have it keep it, but no other can be given it. There " \
+                "is: #{field.open_choices.join(", ")}."
+          )
         end
 
         def refuse_claim(rule, field, value)
@@ -76,10 +84,13 @@ module UpTack
           refuse_typed(field, rule.kind, "#{field.label} #{kind} by a rule and can't be typed.", rule: rule)
         end
 
-        def refuse_role(field) = refuse_typed(field, "not_allowed", "#{field.label} can't be changed by a #{@context.person.role}.")
+        def refuse_role(field) =
+          refuse_typed(field, "not_allowed", "#{field.label} can't be changed by a #{@context.person.role}.")
 
         def refuse_typed(field, code, message, rule: nil)
-          @refusals += [Refusal.new(code: code, rule: rule&.id, field: field.key, fields: [field.key], message: message)]
+          @refusals += [
+            Refusal.new(code: code, rule: rule&.id, field: field.key, fields: [field.key], message: message)
+          ]
           @trace.add("refused", field, rule: rule, after: message)
         end
 
@@ -103,7 +114,15 @@ module UpTack
 
         def keep_unread(field, raw, unreadable)
           @unreadable = @unreadable.merge(field.key => raw)
-          @refusals += [Refusal.new(code: unreadable.code, rule: nil, field: field.key, fields: [field.key], message: unreadable.message)]
+          @refusals += [
+            Refusal.new(
+              code: unreadable.code,
+              rule: nil,
+              field: field.key,
+              fields: [field.key],
+              message: unreadable.message
+            )
+          ]
           @trace.add("refused", field, after: unreadable.message)
         end
       end

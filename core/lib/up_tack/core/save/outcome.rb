@@ -13,10 +13,11 @@ module UpTack
       # overtaken:: keys of fields whose typed value a rule replaced, in a live draft
       # steps:: the trace, empty unless it was asked for
       # evaluation:: an Expression::Evaluation in which formulas see the record as it came out
-      Outcome = Struct.new(:values, :unreadable, :origins, :refusals, :changes, :passed, :overtaken, :steps, :evaluation) do
-        # @return [Boolean] whether the record may be written
-        def saved? = refusals.empty?
-      end
+      Outcome =
+        Struct.new(:values, :unreadable, :origins, :refusals, :changes, :passed, :overtaken, :steps, :evaluation) do
+          # @return [Boolean] whether the record may be written
+          def saved? = refusals.empty?
+        end
     end
   end
 end

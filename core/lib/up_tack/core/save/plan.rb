@@ -38,17 +38,40 @@ module UpTack
           @table = table
           @conventions = conventions
           @fields = table.fields.to_h { |field| [field.key, field] }.freeze
-          @whole = table.fields.select { |field| %w[number date].include?(field.type) }.to_h { |field| [field.key, field.type] }.freeze
+          @whole =
+            table
+              .fields
+              .select { |field| %w[number date].include?(field.type) }
+              .to_h { |field| [field.key, field.type] }
+              .freeze
           @kept_fields = table.kept_fields.freeze
-          @worked_out = table.fields.select { |field| table.worked_out?(field.key) }.to_h { |field| [field.key, true] }.freeze
+          @worked_out =
+            table.fields.select { |field| table.worked_out?(field.key) }.to_h { |field| [field.key, true] }.freeze
           @given = table.fields.select { |field| table.given?(field.key) }.to_h { |field| [field.key, true] }.freeze
           @blank = table.fields.reject { |field| @worked_out.key?(field.key) }.to_h { |field| [field.key, nil] }.freeze
           @roots = @worked_out.keys.to_h { |key| [key, Analysis::Order.through([key], [], table)] }.freeze
-          @rules = Analysis::Placement.new(table).turns.transform_values { |acts| acts.map { |act| compiled(act) }.freeze }.freeze
+          @rules =
+            Analysis::Placement
+              .new(table)
+              .turns
+              .transform_values { |acts| acts.map { |act| compiled(act) }.freeze }
+              .freeze
           gather_states
-          @came = Hash.new { |sources, source| sources[source] = Hash.new { |rules, rule| rules[rule] = Hash.new { |known, words| known[words] = Origin.new(source, rule, words).freeze } } }
-          @filled = turns.each_value.flat_map { |rules| rules.select { |rule| FILLING.include?(rule.rule.stage) || rule.rule.stages.length > 1 } }
-            .flat_map { |rule| rule.rule.writes }.to_h { |key| [key, true] }.freeze
+          @came =
+            Hash.new do |sources, source|
+              sources[source] = Hash.new do |rules, rule|
+                rules[rule] = Hash.new { |known, words| known[words] = Origin.new(source, rule, words).freeze }
+              end
+            end
+          @filled =
+            turns
+              .each_value
+              .flat_map do |rules|
+                rules.select { |rule| FILLING.include?(rule.rule.stage) || rule.rule.stages.length > 1 }
+              end
+              .flat_map { |rule| rule.rule.writes }
+              .to_h { |key| [key, true] }
+              .freeze
           freeze
         end
 
@@ -59,8 +82,18 @@ module UpTack
         def with_rule(table, old, new)
           return unless (new ? new.owns? : false) == old.owns? # Who may type in the field would be another.
 
-          same = new.nil? || (new.stages == old.stages && new.writes == old.writes && new.awaits(table).sort == old.awaits(@table).sort)
-          return unless same && turns.each_value.all? { |rules| rules.none? { |rule| rule.rule.moved_by_change? && rule.rule.id == old.id && rule.partners.any? } }
+          same =
+            new.nil? ||
+            (
+              new.stages == old.stages && new.writes == old.writes &&
+                new.awaits(table).sort == old.awaits(@table).sort
+            )
+          unless same &&
+              turns.each_value.all? { |rules|
+                rules.none? { |rule| rule.rule.moved_by_change? && rule.rule.id == old.id && rule.partners.any? }
+              }
+            return
+          end
 
           dup.tap { |plan| plan.send(:exchange, table, old, new) }.freeze
         end
@@ -73,7 +106,12 @@ module UpTack
         def rules_at(stage) = @rules.fetch(stage)
 
         # @return [Rules::DependentChoice::Compiled, nil] what narrows the choices of a field
-        def narrowing(key) = turns.each_value.lazy.flat_map(&:itself).find { |rule| rule.is_a?(Rules::DependentChoice::Compiled) && rule.field.key == key }
+        def narrowing(key) =
+          turns
+            .each_value
+            .lazy
+            .flat_map(&:itself)
+            .find { |rule| rule.is_a?(Rules::DependentChoice::Compiled) && rule.field.key == key }
 
         # @return [Boolean] whether a rule may write over what is typed in the field
         def filled?(key) = @filled.key?(key)
@@ -104,7 +142,15 @@ module UpTack
 
         def exchange(table, old, new)
           @table = table
-          @rules = turns.to_h { |stage, rules| [stage, rules.filter_map { |rule| (rule.rule.id == old.id) ? exchanged(table, new, stage) : rule }.freeze] }.freeze
+          @rules =
+            turns
+              .to_h do |stage, rules|
+                [
+                  stage,
+                  rules.filter_map { |rule| (rule.rule.id == old.id) ? exchanged(table, new, stage) : rule }.freeze
+                ]
+              end
+              .freeze
           gather_states
         end
 
@@ -119,7 +165,14 @@ module UpTack
 
         def gather_states
           @states = table.acting_rules.grep(Rules::State).map { |rule| rule.compile(table) }.freeze
-          @required = table.acting_rules.grep(Rules::Required).reject(&:warning?).group_by(&:field).transform_values { |rules| rules.map { |rule| rule.test(table) } }.freeze
+          @required =
+            table
+              .acting_rules
+              .grep(Rules::Required)
+              .reject(&:warning?)
+              .group_by(&:field)
+              .transform_values { |rules| rules.map { |rule| rule.test(table) } }
+              .freeze
           @locks = table.acting_rules.grep(Rules::Lock).map { |rule| rule.test(table) }.freeze
         end
       end

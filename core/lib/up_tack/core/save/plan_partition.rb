@@ -38,9 +38,12 @@ module UpTack
           parts = plan.turns.transform_values { |rules| rules.partition { |rule| first?(rule.rule) } }
           @first = parts.transform_values(&:first).reject { |_, rules| rules.empty? }.freeze
           @rest = parts.transform_values(&:last).reject { |_, rules| rules.empty? }.freeze
-          @open, @settled = plan.kept_fields.each_with_index.partition { |field, _| field.link? || @later.include?(field.key) }
+          @open, @settled =
+            plan.kept_fields.each_with_index.partition { |field, _| field.link? || @later.include?(field.key) }
           @open_fields = @open.map(&:first).freeze
-          @alone = plan.turns.each_value.all? { |rules| rules.none? { |rule| looks_around?(rule.rule) } } && @table.fields.none? { |field| field.link? && named_by_others?(field.target) }
+          @alone =
+            plan.turns.each_value.all? { |rules| rules.none? { |rule| looks_around?(rule.rule) } } &&
+            @table.fields.none? { |field| field.link? && named_by_others?(field.target) }
           freeze
         end
 
@@ -69,18 +72,29 @@ module UpTack
         def waits?(rule) = rule.is_a?(Rules::Number) || rule.stage == "log" || looks_around?(rule)
 
         def looks_around?(rule)
-          [Rules::Unique, Rules::Exists, Rules::Lock].any? { |kind| rule.is_a?(kind) } || sees_others?(rule.references(@table), @table.key)
+          [Rules::Unique, Rules::Exists, Rules::Lock].any? { |kind| rule.is_a?(kind) } ||
+            sees_others?(rule.references(@table), @table.key)
         end
 
         # Whether records of another table are known by what may be worked out from those of this one.
         def named_by_others?(target)
-          target == @table.key || @upkeep.calculations.any? { |each| each.table.key == target && sees_others?(each.formula.references, target) }
+          target == @table.key ||
+            @upkeep.calculations.any? do |each|
+              each.table.key == target && sees_others?(each.formula.references, target)
+            end
         end
 
         # @return [Array<String>] keys of the record's own fields, and of those from which they are worked out
         def read_by(rule)
-          named = rule.references(@table).select { |each| each.key && each.steps.empty? && each.table == @table.key }.map(&:key)
-          (rule.reads(@table) + rule.fields(@table) + named).uniq.flat_map { |key| @plan.roots.fetch(key, [key]) }.uniq
+          named =
+            rule
+              .references(@table)
+              .select { |each| each.key && each.steps.empty? && each.table == @table.key }
+              .map(&:key)
+          (rule.reads(@table) + rule.fields(@table) + named)
+            .uniq
+            .flat_map { |key| @plan.roots.fetch(key, [key]) }
+            .uniq
         end
 
         # Whether other records of the table are looked at, be it through what is worked out

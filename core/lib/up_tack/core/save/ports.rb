@@ -65,7 +65,10 @@ module UpTack
           end
 
           def named(table, text)
-            @tables.fetch(table, {}).keys.select { |id| Expression::Text.folded(title(table, id).to_s) == Expression::Text.folded(text) }
+            @tables
+              .fetch(table, {})
+              .keys
+              .select { |id| Expression::Text.folded(title(table, id).to_s) == Expression::Text.folded(text) }
           end
 
           def alike(table, text)
@@ -74,7 +77,10 @@ module UpTack
 
           def having(table, values, regard_case: false)
             alike = ->(value) { (value.is_a?(String) && !regard_case) ? Expression::Text.folded(value) : value }
-            @tables.fetch(table, {}).select { |_, record| values.all? { |key, value| alike.call(record[key]) == alike.call(value) } }.keys
+            @tables
+              .fetch(table, {})
+              .select { |_, record| values.all? { |key, value| alike.call(record[key]) == alike.call(value) } }
+              .keys
           end
         end
 

@@ -14,7 +14,11 @@ module UpTack
           settled = field.settle(value)
           return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
           return skip(rule, field, "the linked record is no longer there") if gone?(field, settled)
-          return skip(rule, field, notes.map(&:last).join("; ").then { |why| why.empty? ? "it comes to blank" : why }) if settled.nil?
+          if settled.nil?
+            return (
+              skip(rule, field, notes.map(&:last).join("; ").then { |why| why.empty? ? "it comes to blank" : why })
+            )
+          end
 
           before = @values[field.key]
           @values[field.key] = settled
@@ -43,7 +47,13 @@ module UpTack
         def number(rule, field, value)
           before = @values[field.key]
           @values[field.key] = value
-          @origins[field.key] = @draft.live ? Origin.new("rule", rule.id, "not given yet", true) : @plan.origin("rule", rule.id, "numbered")
+          @origins[field.key] = (
+            if @draft.live
+              Origin.new("rule", rule.id, "not given yet", true)
+            else
+              @plan.origin("rule", rule.id, "numbered")
+            end
+          )
           tell("set", field, rule, before, value) { yield }
         end
 
@@ -66,7 +76,12 @@ module UpTack
         end
 
         # @return [String] " to …" with the name of the record, for a message
-        def known_as(id) = (id.is_a?(Integer) && (title = records.title(@table.key, id))) ? " to #{Values::Plain.quoted(title)}" : ", to a record that is gone"
+        def known_as(id) =
+          if id.is_a?(Integer) && (title = records.title(@table.key, id))
+            " to #{Values::Plain.quoted(title)}"
+          else
+            ", to a record that is gone"
+          end
 
         # A rule gives a value another form, or takes it away. What was typed stays
         # known as typed, unless it is gone.
@@ -86,8 +101,12 @@ module UpTack
           settled = field.settle(value)
           return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
           return skip(rule, field, "the linked record is no longer there") if gone?(field, settled)
-          return skip(rule, field, @values[field.key].nil? ? "cleared by hand" : "filled by hand") if typed?(field.key) && !rule.overrules? && !hand.superseded?(field.key, because)
-          return skip(rule, field, "it is filled already") if rule.only_blank? && !(@values[field.key].nil? && !unreadable?(field.key))
+          if typed?(field.key) && !rule.overrules? && !hand.superseded?(field.key, because)
+            return skip(rule, field, @values[field.key].nil? ? "cleared by hand" : "filled by hand")
+          end
+          if rule.only_blank? && !(@values[field.key].nil? && !unreadable?(field.key))
+            return skip(rule, field, "it is filled already")
+          end
           return skip(rule, field, "it has that value already") if settled == @values[field.key] && !typed?(field.key)
 
           write(rule, field, settled, words, because: because, how: how)
@@ -101,7 +120,16 @@ module UpTack
           reason = warning ? @draft.reasons[rule.id].to_s.strip : ""
           return acknowledge_warning(rule, field, message, reason) unless reason.empty?
 
-          @refusals += [Refusal.new(code: rule.kind, rule: rule.id, field: at, fields: fields, message: message, passable: warning)]
+          @refusals += [
+            Refusal.new(
+              code: rule.kind,
+              rule: rule.id,
+              field: at,
+              fields: fields,
+              message: message,
+              passable: warning
+            )
+          ]
           tell("refused", field, rule, nil, message) { yield if block_given? }
         end
 
@@ -133,7 +161,9 @@ module UpTack
           hand.written(field.key, because, gone: !typed)
           @values[field.key] = value
           @origins[field.key] = Origin.new(typed ? "typed" : "rule", rule.id, words)
-          tell("set", field, rule, before, value, value.nil? ? "cleared" : "set") { how.respond_to?(:call) ? how.call : how }
+          tell("set", field, rule, before, value, value.nil? ? "cleared" : "set") do
+            how.respond_to?(:call) ? how.call : how
+          end
         end
 
         # For the trace, where there is one.
@@ -144,7 +174,15 @@ module UpTack
           return if @silent
 
           before, after = [before, after].map { |value| seen(field, value) } if result == "set"
-          @trace.add(result, field, rule: rule, before: before, after: after, how: (yield if @trace.telling?), mark: mark)
+          @trace.add(
+            result,
+            field,
+            rule: rule,
+            before: before,
+            after: after,
+            how: (yield if @trace.telling?),
+            mark: mark
+          )
         end
 
         # What could not be read does not matter once a rule has written over it.

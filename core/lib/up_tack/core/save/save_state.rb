@@ -106,7 +106,8 @@ module UpTack
         def evaluation
           return @evaluation if @evaluation&.unmarked? && !@trace.on?
 
-          @evaluation = Expression::Evaluation.new(values: @values, old: @old, context: @context, is_new: new?, id: @draft.id)
+          @evaluation =
+            Expression::Evaluation.new(values: @values, old: @old, context: @context, is_new: new?, id: @draft.id)
         end
 
         # @return [Expression::Evaluation] for a formula on the record as it is stored
@@ -127,7 +128,14 @@ module UpTack
         def log_changes
           return if @refusals.any? || !@trace.on?
 
-          changes(@plan.kept_fields).each { |change| @trace.add("logged", change.field, before: seen(change.field, change.before), after: seen(change.field, change.after)) }
+          changes(@plan.kept_fields).each do |change|
+            @trace.add(
+              "logged",
+              change.field,
+              before: seen(change.field, change.before),
+              after: seen(change.field, change.after)
+            )
+          end
         end
 
         # @return [PartialSave, nil] the record as it stands, to be finished elsewhere; nil where more
@@ -143,7 +151,17 @@ module UpTack
         # @param fields [Array<Design::Field>] those whose changes are told
         # @return [Outcome]
         def outcome(fields = @plan.kept_fields)
-          Outcome.new(@values, @unreadable, origins, in_order(@refusals), changes(fields), @passed, overtaken, @trace.steps, evaluation)
+          Outcome.new(
+            @values,
+            @unreadable,
+            origins,
+            in_order(@refusals),
+            changes(fields),
+            @passed,
+            overtaken,
+            @trace.steps,
+            evaluation
+          )
         end
 
         # @return [String] a value in its reading format
@@ -170,7 +188,12 @@ module UpTack
         end
 
         # @return [Array<String>] those that changed, and what those are worked out from
-        def moving(keys) = keys.select { |key| changed?(key) }.flat_map { |key| @plan.roots.fetch(key, [key]) }.uniq.select { |key| changed?(key) }
+        def moving(keys) =
+          keys
+            .select { |key| changed?(key) }
+            .flat_map { |key| @plan.roots.fetch(key, [key]) }
+            .uniq
+            .select { |key| changed?(key) }
 
         # A calculated field that has not had its turn yet.
         def worked_out_now(key, seen = evaluation) = @table.scope[key].computed.call(seen)
@@ -200,7 +223,9 @@ module UpTack
           fields.each_with_object([]) do |field, found|
             before = @old[field.key]
             after = @values[field.key]
-            next found.concat(ticked(field, before, after, @origins[field.key]&.rule)) if @ticks.any? && @ticks.include?(field)
+            if @ticks.any? && @ticks.include?(field)
+              next found.concat(ticked(field, before, after, @origins[field.key]&.rule))
+            end
 
             found << Change.new(field, before, after, @origins[field.key]&.rule) unless before == after
           end

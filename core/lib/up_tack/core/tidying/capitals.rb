@@ -22,7 +22,9 @@ module UpTack
         end
 
         def prefixed(word, prefixes)
-          prefix = prefixes.find { |each| !each.empty? && word.start_with?(each.downcase) && word.length > each.length } or return
+          prefix =
+            prefixes.find { |each| !each.empty? && word.start_with?(each.downcase) && word.length > each.length } or
+            return
 
           prefix + word[prefix.length..].sub(/\p{L}/) { |letter| letter.upcase }
         end

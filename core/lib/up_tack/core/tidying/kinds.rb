@@ -5,7 +5,13 @@ module UpTack
     module Tidying
       # Kinds of characters that a step removes or keeps.
       module Kinds
-        ALL = {"letters" => "\\p{L}\\p{M}", "digits" => "\\p{Nd}", "spaces" => "[:space:]", "punctuation" => "\\p{P}", "symbols" => "\\p{S}"}.freeze
+        ALL = {
+          "letters" => "\\p{L}\\p{M}",
+          "digits" => "\\p{Nd}",
+          "spaces" => "[:space:]",
+          "punctuation" => "\\p{P}",
+          "symbols" => "\\p{S}"
+        }.freeze
 
         module_function
 

@@ -7,40 +7,52 @@ module UpTack
       module Steps
         # key:: in the design; label:: on screen; example:: a text on which it shows
         # settings:: names of what can be set: "texts" are lists, others texts
-        Step = Struct.new(:key, :label, :example, :settings, :work, :says, keyword_init: true) do
-          # @return [String]
-          def run(text, given) = work.call(text, given)
+        Step =
+          Struct.new(:key, :label, :example, :settings, :work, :says, keyword_init: true) do
+            # @return [String]
+            def run(text, given) = work.call(text, given)
 
-          # @return [String] what it does, in a few words
-          def words(given) = says ? says.call(given) : label.downcase
+            # @return [String] what it does, in a few words
+            def words(given) = says ? says.call(given) : label.downcase
 
-          # @return [String, nil] what is wrong with its settings
-          def problem(given)
-            given.except("do").each do |name, value|
-              return "The step “#{label}” has no setting “#{name}”." unless settings.key?(name)
-              return "“#{label}”: #{name} is #{(settings[name] == :texts) ? "a list of texts" : "a text"}." unless fits?(settings[name], value)
+            # @return [String, nil] what is wrong with its settings
+            def problem(given)
+              given
+                .except("do")
+                .each do |name, value|
+                  return "The step “#{label}” has no setting “#{name}”." unless settings.key?(name)
+                  unless fits?(settings[name], value)
+                    return "“#{label}”: #{name} is #{(settings[name] == :texts) ? "a list of texts" : "a text"}."
+                  end
+                end
+              missing = settings.keys.find { |name| settings[name] == :needed && given[name].to_s.empty? }
+              missing ? "“#{label}” needs to know what to look for." : kinds_problem(given)
             end
-            missing = settings.keys.find { |name| settings[name] == :needed && given[name].to_s.empty? }
-            missing ? "“#{label}” needs to know what to look for." : kinds_problem(given)
+
+            private
+
+            def fits?(shape, value)
+              if %i[texts kinds].include?(shape)
+                return (
+                  value.is_a?(Array) && value.length <= 200 &&
+                    value.all? { |text| text.is_a?(String) && text.length <= 100 }
+                )
+              end
+
+              value.is_a?(String) && value.length <= 200
+            end
+
+            def kinds_problem(given)
+              name = settings.key(:kinds) or return
+              kinds = given[name]
+              if kinds.to_a.empty? && given["also"].to_s.empty?
+                return "“#{label}” needs at least one kind of characters."
+              end
+
+              unknown = kinds.to_a.find { |kind| !Kinds::ALL.key?(kind) }
+              "There is no kind of characters “#{unknown}”." if unknown
+            end
           end
-
-          private
-
-          def fits?(shape, value)
-            return value.is_a?(Array) && value.length <= 200 && value.all? { |text| text.is_a?(String) && text.length <= 100 } if %i[texts kinds].include?(shape)
-
-            value.is_a?(String) && value.length <= 200
-          end
-
-          def kinds_problem(given)
-            name = settings.key(:kinds) or return
-            kinds = given[name]
-            return "“#{label}” needs at least one kind of characters." if kinds.to_a.empty? && given["also"].to_s.empty?
-
-            unknown = kinds.to_a.find { |kind| !Kinds::ALL.key?(kind) }
-            "There is no kind of characters “#{unknown}”." if unknown
-          end
-        end
 
         KINDS = {"kinds" => :kinds, "also" => :text}.freeze
         # Most texts have nothing of these, and to look costs less than to write anew.
@@ -51,20 +63,56 @@ module UpTack
 
         # @return [Hash{String=>Step}] in the order in which they are offered
         def all
-          @all ||= [
-            step("trim", "Trim spaces at the ends", " Ansa Velt ") { |text, _| text.match?(EDGES) ? text.gsub(/^[[:blank:]]+|[[:blank:]]+$/, "").gsub(/\A[[:space:]]+|[[:space:]]+\z/, "") : text },
-            step("collapse", "One space between words", "Ansa   Velt") { |text, _| text.match?(GAPS) ? text.gsub(/(?<=\S)[[:blank:]]+(?=\S)/, " ") : text },
-            step("remove_spaces", "Remove all spaces", "KD 017") { |text, _| text.gsub(/[[:space:]]/, "") },
-            step("upper", "All capitals", "kd-017") { |text, _| text.upcase },
-            step("lower", "All small letters", "Ansa.Velt@Emberlane.Example") { |text, _| text.downcase },
-            step("capitals", "Capitals for each word", "ANSA van der VELT", {"just_so" => :texts, "prefixes" => :texts}) { |text, given| Capitals.of(text, just_so: given["just_so"].to_a, prefixes: given["prefixes"].to_a) },
-            step("first", "Capital at the beginning", "soup bowl") { |text, _| text.sub(/\p{L}/) { |letter| letter.upcase } },
-            step("remove", "Remove characters", "01-555/0142", KINDS, says: ->(given) { "without #{Kinds.words(given)}" }) { |text, given| Kinds.without(text, given) },
-            step("keep", "Keep only some characters", "Tel. 01 555", KINDS, says: ->(given) { "only #{Kinds.words(given)}" }) { |text, given| Kinds.only(text, given) },
-            step("replace", "Replace a text", "Str.", {"from" => :needed, "to" => :text}, says: ->(given) { "“#{given["from"]}” becomes “#{given["to"]}”" }) { |text, given| text.gsub(given["from"], given["to"].to_s) },
-            step("quotes", "Straight quotes", "it’s “fine”") { |text, _| text.tr("‘’‚‛′", "'").tr("“”„‟″«»", '"') },
-            step("nfc", "One form for accented letters (NFC)", "Zoe\u0308") { |text, _| text.unicode_normalize(:nfc) }
-          ].to_h { |each| [each.key, each] }.freeze
+          @all ||=
+            [
+              step("trim", "Trim spaces at the ends", " Ansa Velt ") do |text, _|
+                if text.match?(EDGES)
+                  text.gsub(/^[[:blank:]]+|[[:blank:]]+$/, "").gsub(/\A[[:space:]]+|[[:space:]]+\z/, "")
+                else
+                  text
+                end
+              end,
+              step("collapse", "One space between words", "Ansa   Velt") do |text, _|
+                text.match?(GAPS) ? text.gsub(/(?<=\S)[[:blank:]]+(?=\S)/, " ") : text
+              end,
+              step("remove_spaces", "Remove all spaces", "KD 017") { |text, _| text.gsub(/[[:space:]]/, "") },
+              step("upper", "All capitals", "kd-017") { |text, _| text.upcase },
+              step("lower", "All small letters", "Ansa.Velt@Emberlane.Example") { |text, _| text.downcase },
+              step(
+                "capitals",
+                "Capitals for each word",
+                "ANSA van der VELT",
+                {"just_so" => :texts, "prefixes" => :texts}
+              ) { |text, given| Capitals.of(text, just_so: given["just_so"].to_a, prefixes: given["prefixes"].to_a) },
+              step("first", "Capital at the beginning", "soup bowl") do |text, _|
+                text.sub(/\p{L}/) { |letter| letter.upcase }
+              end,
+              step(
+                "remove",
+                "Remove characters",
+                "01-555/0142",
+                KINDS,
+                says: ->(given) { "without #{Kinds.words(given)}" }
+              ) { |text, given| Kinds.without(text, given) },
+              step(
+                "keep",
+                "Keep only some characters",
+                "Tel. 01 555",
+                KINDS,
+                says: ->(given) { "only #{Kinds.words(given)}" }
+              ) { |text, given| Kinds.only(text, given) },
+              step(
+                "replace",
+                "Replace a text",
+                "Str.",
+                {"from" => :needed, "to" => :text},
+                says: ->(given) { "“#{given["from"]}” becomes “#{given["to"]}”" }
+              ) { |text, given| text.gsub(given["from"], given["to"].to_s) },
+              step("quotes", "Straight quotes", "it’s “fine”") { |text, _| text.tr("‘’‚‛′", "'").tr("“”„‟″«»", '"') },
+              step("nfc", "One form for accented letters (NFC)", "Zoe\u0308") do |text, _|
+                text.unicode_normalize(:nfc)
+              end
+            ].to_h { |each| [each.key, each] }.freeze
         end
 
         def step(key, label, example, settings = {}, says: nil, &work)

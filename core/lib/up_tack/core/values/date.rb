@@ -10,7 +10,16 @@ module UpTack
         USUAL = "d MMM yyyy"
         FORMAT = {"pattern" => :pattern}.freeze
         # Patterns to choose from.
-        READY_MADE = ["d MMM yyyy", "EEE d MMM yyyy", "d MMMM yyyy", "dd/MM/yyyy", "dd.MM.yyyy", "yyyy-MM-dd", "d MMM yy", "MMM yyyy"].freeze
+        READY_MADE = [
+          "d MMM yyyy",
+          "EEE d MMM yyyy",
+          "d MMMM yyyy",
+          "dd/MM/yyyy",
+          "dd.MM.yyyy",
+          "yyyy-MM-dd",
+          "d MMM yy",
+          "MMM yyyy"
+        ].freeze
 
         module_function
 

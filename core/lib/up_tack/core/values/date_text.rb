@@ -38,7 +38,15 @@ module UpTack
 
         def not_a_date(text)
           timed = text.match?(/\d[T ,]+\d{1,2}:\d{2}/)
-          Unreadable.new(code: "not_a_date", message: timed ? "#{Plain.quoted(text)} has a time; this takes a day alone." : "#{Plain.quoted(text)} is not a date; type it like 23 Nov 2026.")
+          Unreadable.new(
+            code: "not_a_date",
+            message:
+              if timed
+                "#{Plain.quoted(text)} has a time; this takes a day alone."
+              else
+                "#{Plain.quoted(text)} is not a date; type it like 23 Nov 2026."
+              end
+          )
         end
 
         def days_away(text)
@@ -48,21 +56,42 @@ module UpTack
         end
 
         def from_today(days, text, reading)
-          return Unreadable.new(code: "not_a_date", message: "#{Plain.quoted(text)} counts from today, which is not known here.") unless reading.today
-          return Unreadable.new(code: "no_such_date", message: "#{Plain.quoted(text)} is too far away.") if days.abs > MOST_DAYS
+          unless reading.today
+            return (
+              Unreadable.new(
+                code: "not_a_date",
+                message: "#{Plain.quoted(text)} counts from today, which is not known here."
+              )
+            )
+          end
+          if days.abs > MOST_DAYS
+            return Unreadable.new(code: "no_such_date", message: "#{Plain.quoted(text)} is too far away.")
+          end
 
-          (reading.today + days).then { |day| day.year.between?(1, 9999) ? day : Unreadable.new(code: "no_such_date", message: "#{Plain.quoted(text)} is too far away.") }
+          (reading.today + days).then do |day|
+            if day.year.between?(1, 9999)
+              day
+            else
+              Unreadable.new(code: "no_such_date", message: "#{Plain.quoted(text)} is too far away.")
+            end
+          end
         end
 
         # @return [Array<Array(Integer, Integer, Integer)>] year, month, day of every way to read it, unchecked
         def readings(text, field, reading)
           case text
-          when /\A(\d{4})-(\d{1,2})-(\d{1,2})\z/ then [[$1.to_i, $2.to_i, $3.to_i]]
-          when %r{\A(\d{1,4})[/. -](\d{1,2})[/. -](\d{1,4})\z} then in_figures([$1, $2, $3], text, order(field, reading))
-          when %r{\A(\d{1,2})[/.](\d{1,2})\.?\z} then short([$1, $2], order(field, reading), reading)
-          when /\A(\d{1,2})(?:st|nd|rd|th)?\.?[ -]*(\p{L}+)\.?,?(?:[ -]*(\d{4}|\d{2}))?\z/i then named($1, $2, $3, reading)
-          when /\A(\p{L}+)\.?[ -]*(\d{1,2})(?:st|nd|rd|th)?,?(?:[ -]+(\d{4}|\d{2}))?\z/i then named($2, $1, $3, reading)
-          else []
+          when /\A(\d{4})-(\d{1,2})-(\d{1,2})\z/
+            [[$1.to_i, $2.to_i, $3.to_i]]
+          when %r{\A(\d{1,4})[/. -](\d{1,2})[/. -](\d{1,4})\z}
+            in_figures([$1, $2, $3], text, order(field, reading))
+          when %r{\A(\d{1,2})[/.](\d{1,2})\.?\z}
+            short([$1, $2], order(field, reading), reading)
+          when /\A(\d{1,2})(?:st|nd|rd|th)?\.?[ -]*(\p{L}+)\.?,?(?:[ -]*(\d{4}|\d{2}))?\z/i
+            named($1, $2, $3, reading)
+          when /\A(\p{L}+)\.?[ -]*(\d{1,2})(?:st|nd|rd|th)?,?(?:[ -]+(\d{4}|\d{2}))?\z/i
+            named($2, $1, $3, reading)
+          else
+            []
           end
         end
 
@@ -97,7 +126,10 @@ module UpTack
           year = year ? full_year(year) : reading.today&.year
           return [] unless year
 
-          Date::MONTHS.each_index.select { |index| Date::MONTHS[index].downcase.start_with?(month.downcase) }.map { |index| [year, index + 1, day.to_i] }
+          Date::MONTHS
+            .each_index
+            .select { |index| Date::MONTHS[index].downcase.start_with?(month.downcase) }
+            .map { |index| [year, index + 1, day.to_i] }
         end
 
         def full_year(figures)
@@ -108,7 +140,12 @@ module UpTack
         end
 
         def ambiguous(text, days)
-          Unreadable.new(code: "ambiguous", message: "#{Plain.quoted(text)} could be #{days.map { |day| Date.edit(day, nil) }.join(" or ")}; type the one that is meant.")
+          Unreadable.new(
+            code: "ambiguous",
+            message:
+              "#{Plain.quoted(text)} could be #{days.map { |day| Date.edit(day, nil) }.join(" or ")}; " \
+                "type the one that is meant."
+          )
         end
       end
     end

@@ -43,26 +43,45 @@ module UpTack
         # Part of a name is no mistake, only not enough.
         def unfound(text, field, reading)
           alike = reading.records.alike(field.target, text)
-          return Unreadable.new(code: "no_such_record", message: "#{field.label}: nothing is called #{Plain.quoted(text)}.") if alike.zero?
+          if alike.zero?
+            return (
+              Unreadable.new(
+                code: "no_such_record",
+                message: "#{field.label}: nothing is called #{Plain.quoted(text)}."
+              )
+            )
+          end
 
           count = (alike < 10) ? alike : "10 or more"
-          Unreadable.new(code: "several_records", message: "#{field.label}: #{count} #{(alike == 1) ? "matches" : "match"} #{Plain.quoted(text)}; choose with the arrow keys.")
+          Unreadable.new(
+            code: "several_records",
+            message:
+              "#{field.label}: #{count} #{(alike == 1) ? "matches" : "match"} #{Plain.quoted(text)}; " \
+                "choose with the arrow keys."
+          )
         end
 
         def existing(number, field, reading)
-          return number if number.positive? && number < 2**62 && (reading.nil? || reading.records.find(field.target, number))
+          if number.positive? && number < 2**62 && (reading.nil? || reading.records.find(field.target, number))
+            return number
+          end
 
-          Unreadable.new(code: "no_such_record", message: "#{field.label}: there is no record #{number}; it may have been deleted.")
+          Unreadable.new(
+            code: "no_such_record",
+            message: "#{field.label}: there is no record #{number}; it may have been deleted."
+          )
         end
 
         def named(text, field, reading)
           found = reading.records.named(field.target, text)
-          found = [text.to_i] if found.empty? && text.match?(/\A\d{1,15}\z/) && reading.records.find(field.target, text.to_i)
+          found = [text.to_i] if found.empty? && text.match?(/\A\d{1,15}\z/) &&
+            reading.records.find(field.target, text.to_i)
           return found.first if found.one?
           return unfound(text, field, reading) if found.empty?
 
           numbers = found.first(MOST_EXAMPLES).map { |id| "No. #{id}" }.join(", ")
-          Unreadable.new(code: "several_records", message: "#{field.label}: several are called #{Plain.quoted(text)} (#{numbers}#{", …" if found.length > MOST_EXAMPLES}); pick the one that is meant.")
+          Unreadable.new(code: "several_records", message: "#{field.label}: several are called #{Plain.quoted(text)} " \
+            "(#{numbers}#{", …" if found.length > MOST_EXAMPLES}); pick the one that is meant.")
         end
       end
     end

@@ -25,7 +25,8 @@ module UpTack
           Plain.within(text, LIMIT, field)
         end
 
-        def show(value, field) = field&.format.to_h["turned"] ? value.to_s.lines(chomp: true).reverse.join("\n") : value.to_s
+        def show(value, field) =
+          field&.format.to_h["turned"] ? value.to_s.lines(chomp: true).reverse.join("\n") : value.to_s
 
         # @return [String] as one would type it: never turned round
         def edit(value, _field) = value.to_s

@@ -7,8 +7,19 @@ module UpTack
       # zone, as "23 Nov 2026, 09:30" or by the field's own pattern (Unicode CLDR).
       module Moment
         FORMAT = {"pattern" => :pattern}.freeze
-        READY_MADE = ["d MMM yyyy, HH:mm", "EEE d MMM yyyy, HH:mm", "d MMM, H:mm", "dd/MM/yyyy HH:mm", "yyyy-MM-dd HH:mm", "d MMM yyyy, h:mm a"].freeze
-        SHAPE = /\A(?<day>.*?\S)(?:\s*[,T]\s*|\s+)(?<hour>\d{1,2}(?:[:.]\d{2}){1,2}\s*(?:[ap]m?)?|\d{1,2}\s*[ap]m?)(?:\s+(?<zone>[A-Z]{2,5}|[+-]\d{2}(?:\d{2})?))?\z/i
+        READY_MADE = [
+          "d MMM yyyy, HH:mm",
+          "EEE d MMM yyyy, HH:mm",
+          "d MMM, H:mm",
+          "dd/MM/yyyy HH:mm",
+          "yyyy-MM-dd HH:mm",
+          "d MMM yyyy, h:mm a"
+        ].freeze
+        SHAPE = /
+          \A(?<day>.*?\S)(?:\s*[,T]\s*|\s+)
+          (?<hour>\d{1,2}(?:[:.]\d{2}){1,2}\s*(?:[ap]m?)?|\d{1,2}\s*[ap]m?)
+          (?:\s+(?<zone>[A-Z]{2,5}|[+-]\d{2}(?:\d{2})?))?\z
+        /ix
 
         module_function
 
@@ -37,7 +48,8 @@ module UpTack
         # @return [String] as one would type it
         def edit(value, field)
           at = local(value, field)
-          "#{Date.edit(Calendar.of(at), nil)}, #{at.strftime(at.sec.zero? ? "%H:%M" : "%H:%M:%S")}#{" #{zone_name(at, field)}" if twice?(at, field)}"
+          hour = at.strftime(at.sec.zero? ? "%H:%M" : "%H:%M:%S")
+          "#{Date.edit(Calendar.of(at), nil)}, #{hour}#{" #{zone_name(at, field)}" if twice?(at, field)}"
         end
 
         def dump(value) = value&.getutc&.iso8601
@@ -67,28 +79,56 @@ module UpTack
         # A time is part of it: midnight must not be made up.
         def day_alone(text, field, reading)
           day = Date.read(text, field, reading)
-          return Unreadable.new(code: "no_time", message: "#{Plain.quoted(text)} is a day; add the time, like #{Date.edit(day, nil)}, 9:30.") if day.is_a?(::Date)
+          if day.is_a?(::Date)
+            return (
+              Unreadable.new(
+                code: "no_time",
+                message: "#{Plain.quoted(text)} is a day; add the time, like #{Date.edit(day, nil)}, 9:30."
+              )
+            )
+          end
 
-          Unreadable.new(code: "not_a_moment", message: "#{Plain.quoted(text)} is not a day and a time; type it like 23 Nov 2026, 9:30.")
+          Unreadable.new(
+            code: "not_a_moment",
+            message: "#{Plain.quoted(text)} is not a day and a time; type it like 23 Nov 2026, 9:30."
+          )
         end
 
         # When clocks go back an hour there is twice, when they go forward one is not there.
         def at(day, time, zone, text, reading)
           found = reading.conventions.moments(day, time)
-          return Unreadable.new(code: "no_such_time", message: "There is no #{time} on #{Date.edit(day, nil)}: the clocks go forward then.") if found.empty?
+          if found.empty?
+            return (
+              Unreadable.new(
+                code: "no_such_time",
+                message: "There is no #{time} on #{Date.edit(day, nil)}: the clocks go forward then."
+              )
+            )
+          end
           return found.first.first if found.one?
 
           meant = found.find { |_, name| name.casecmp?(zone.to_s) }
           return meant.first if meant
 
-          Unreadable.new(code: "ambiguous", message: "#{Plain.quoted(text)} is there twice, since the clocks go back then: type #{found.map { |_, name| "#{time} #{name}" }.join(" or ")}.")
+          Unreadable.new(
+            code: "ambiguous",
+            message:
+              "#{Plain.quoted(text)} is there twice, since the clocks go back then: " \
+                "type #{found.map { |_, name| "#{time} #{name}" }.join(" or ")}."
+          )
         end
 
         def local(value, field) = (field&.conventions || Conventions.from({})).local(value)
 
-        def twice?(at, field) = field && field.conventions.moments(Calendar.of(at), DayTime.of(at.hour, at.min, at.sec)).length > 1
+        def twice?(at, field) =
+          field && field.conventions.moments(Calendar.of(at), DayTime.of(at.hour, at.min, at.sec)).length > 1
 
-        def zone_name(at, field) = field.conventions.moments(Calendar.of(at), DayTime.of(at.hour, at.min, at.sec)).find { |moment, _| moment.to_i == at.to_i }&.last
+        def zone_name(at, field) =
+          field
+            .conventions
+            .moments(Calendar.of(at), DayTime.of(at.hour, at.min, at.sec))
+            .find { |moment, _| moment.to_i == at.to_i }
+            &.last
       end
     end
   end

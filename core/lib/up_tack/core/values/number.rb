@@ -30,7 +30,9 @@ module UpTack
           figures = edit(value, field)
           format = field&.format or return figures
           sign = figures.start_with?("-") ? "-" : ""
-          "#{sign}#{format["before"]}#{format["group"] ? grouped(figures.delete_prefix("-"), field.conventions) : figures.delete_prefix("-")}#{format["after"]}"
+          figures = figures.delete_prefix("-")
+          figures = grouped(figures, field.conventions) if format["group"]
+          "#{sign}#{format["before"]}#{figures}#{format["after"]}"
         end
 
         # @return [String] as one would type it: without unit and thousands marks
@@ -49,7 +51,9 @@ module UpTack
 
         def grouped(figures, conventions)
           whole, part = figures.split(conventions.decimal_mark)
-          [whole.gsub(/(\d)(?=(\d{3})+\z)/, "\\1#{conventions.group_mark}"), part].compact.join(conventions.decimal_mark)
+          [whole.gsub(/(\d)(?=(\d{3})+\z)/, "\\1#{conventions.group_mark}"), part].compact.join(
+            conventions.decimal_mark
+          )
         end
 
         def typed(raw, field, conventions)
@@ -62,14 +66,27 @@ module UpTack
             return Unreadable.new(code: "not_a_number", message: "#{field.label} takes a number.")
           end
           if number.n_significant_digits > Numbers::KEPT_DIGITS || number.exponent > Numbers::KEPT_DIGITS
-            return Unreadable.new(code: "too_many_digits", message: "#{field.label} takes numbers of up to 15 digits; this one has more.")
+            return (
+              Unreadable.new(
+                code: "too_many_digits",
+                message: "#{field.label} takes numbers of up to 15 digits; this one has more."
+              )
+            )
           end
           if number.exponent < -Numbers::LARGEST_EXPONENT
-            return Unreadable.new(code: "too_small", message: "#{field.label} takes no number so close to 0; type 0 instead.")
+            return (
+              Unreadable.new(
+                code: "too_small",
+                message: "#{field.label} takes no number so close to 0; type 0 instead."
+              )
+            )
           end
           return number if field.decimals.nil? || number.scale <= field.decimals
 
-          Unreadable.new(code: "too_many_decimals", message: "#{field.label} takes #{decimals_in_words(field.decimals)}.")
+          Unreadable.new(
+            code: "too_many_decimals",
+            message: "#{field.label} takes #{decimals_in_words(field.decimals)}."
+          )
         end
 
         def decimals_in_words(count)

@@ -34,7 +34,10 @@ module UpTack
             sign = sign.to_s.strip
             next rest if sign.empty?
 
-            rest.sub((part == "before") ? /\A([+-]?)\s*#{Regexp.escape(sign)}\s*/i : /\s*#{Regexp.escape(sign)}\z/i, (part == "before") ? "\\1" : "")
+            rest.sub(
+              (part == "before") ? /\A([+-]?)\s*#{Regexp.escape(sign)}\s*/i : /\s*#{Regexp.escape(sign)}\z/i,
+              (part == "before") ? "\\1" : ""
+            )
           end
         end
 
@@ -51,7 +54,9 @@ module UpTack
 
           [group, " "].uniq.each do |between|
             sign = Regexp.escape(between)
-            return text.delete(between).sub(decimal, ".").sub(/\.\z/, "") if text.match?(/\A[+-]?\d{1,3}(#{sign}\d{3})+(#{mark}\d*)?\z/)
+            if text.match?(/\A[+-]?\d{1,3}(#{sign}\d{3})+(#{mark}\d*)?\z/)
+              return text.delete(between).sub(decimal, ".").sub(/\.\z/, "")
+            end
           end
           nil
         end
@@ -59,7 +64,9 @@ module UpTack
         def message(text, compact, conventions)
           readings = readings(compact, conventions)
           return "#{Plain.quoted(text)} is not a number." if readings.empty?
-          return "#{Plain.quoted(text)} is not written as a number here; type #{readings.first} if that is meant." if readings.one?
+          if readings.one?
+            return "#{Plain.quoted(text)} is not written as a number here; type #{readings.first} if that is meant."
+          end
 
           "#{Plain.quoted(text)} could be #{readings.join(" or ")}; type the one that is meant."
         end
@@ -70,7 +77,9 @@ module UpTack
 
           other = (conventions.decimal_mark == ".") ? "," : "."
           swapped = [".", " "].include?(other) ? figures(text, ".", ",") : figures(text, ",", ".")
-          [swapped, (text.count(".,") <= 1) ? text.delete(", .") : nil].compact.uniq.map { |plain| plain.sub(".", conventions.decimal_mark) }
+          [swapped, (text.count(".,") <= 1) ? text.delete(", .") : nil].compact.uniq.map do |plain|
+            plain.sub(".", conventions.decimal_mark)
+          end
         end
       end
     end

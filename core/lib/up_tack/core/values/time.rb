@@ -22,7 +22,8 @@ module UpTack
           text = Plain.text(raw, field)
           return text unless text.is_a?(String)
 
-          compact = Plain.word(text).downcase.tr(".h", "::").gsub(/\s+/, "").sub(/(?<=\d):(?=[ap]m?\z)/, "").sub(/:\z/, "")
+          compact =
+            Plain.word(text).downcase.tr(".h", "::").gsub(/\s+/, "").sub(/(?<=\d):(?=[ap]m?\z)/, "").sub(/:\z/, "")
           return if compact.empty?
 
           half = compact.slice!(/[ap]:?m?\z/)
@@ -53,7 +54,12 @@ module UpTack
           DayTime.of((at.hour % 12) + ((half == "p") ? 12 : 0), at.minute, at.second)
         end
 
-        def not_a_time(text) = Unreadable.new(code: "not_a_time", message: "#{Plain.quoted(text)} is not a time of day; type it like 9:30.")
+        def not_a_time(text) =
+          Unreadable.new(
+            code: "not_a_time",
+            message: "#{Plain.quoted(text)} is not a time of day; type it like 9:30."
+          )
+
         def dump(value) = value&.iso8601
         def store(value) = value&.iso8601
         def load(plain) = plain.is_a?(DayTime) ? plain : plain && DayTime.read(plain)

@@ -26,7 +26,10 @@ module UpTack
           word = text.downcase
           return if word.empty?
 
-          own = {word(field, true) => true, word(field, false) => false}.transform_keys { |each| Expression::Text.folded(each) }
+          own =
+            {word(field, true) => true, word(field, false) => false}.transform_keys do |each|
+              Expression::Text.folded(each)
+            end
           own.fetch(Expression::Text.folded(text)) { WORDS.fetch(word) { unreadable(text, field) } }
         end
 
@@ -41,7 +44,12 @@ module UpTack
         end
 
         def unreadable(text, field)
-          Unreadable.new(code: "not_yes_or_no", message: "#{field.label} takes #{word(field, true).downcase} or #{word(field, false).downcase}, not #{Plain.quoted(text)}.")
+          Unreadable.new(
+            code: "not_yes_or_no",
+            message:
+              "#{field.label} takes #{word(field, true).downcase} or #{word(field, false).downcase}, " \
+                "not #{Plain.quoted(text)}."
+          )
         end
 
         def dump(value) = value

@@ -22,10 +22,29 @@ module UpTack
 
         # @param document [Hash]
         def initialize(document)
-          @summaries = document.fetch("paths").each_value.flat_map(&:values).grep(Hash).to_h { |operation| [operation["operationId"], operation["summary"].to_s] }
-          @operations = document.fetch("paths").flat_map do |template, item|
-            item.slice("get", "post", "put", "patch", "delete").map { |verb, operation| [verb, shape(template), operation["operationId"], operation.fetch("x-least"), operation["x-confirm"] == true] }
-          end
+          @summaries =
+            document
+              .fetch("paths")
+              .each_value
+              .flat_map(&:values)
+              .grep(Hash)
+              .to_h { |operation| [operation["operationId"], operation["summary"].to_s] }
+          @operations =
+            document
+              .fetch("paths")
+              .flat_map do |template, item|
+                item
+                  .slice("get", "post", "put", "patch", "delete")
+                  .map do |verb, operation|
+                    [
+                      verb,
+                      shape(template),
+                      operation["operationId"],
+                      operation.fetch("x-least"),
+                      operation["x-confirm"] == true
+                    ]
+                  end
+              end
         end
 
         # @return [Operation, nil] nil for what there is not
@@ -33,7 +52,14 @@ module UpTack
           verb = (verb == "HEAD") ? "get" : verb.downcase
           @operations.each do |other, shape, id, least, confirm|
             match = (other == verb) && shape.match(path) or next
-            return Operation.new(id: id, least: least, confirm: confirm, table: match.names.include?("table") ? match[:table] : nil)
+            return (
+              Operation.new(
+                id: id,
+                least: least,
+                confirm: confirm,
+                table: match.names.include?("table") ? match[:table] : nil
+              )
+            )
           end
           nil
         end
@@ -43,11 +69,17 @@ module UpTack
         def summary(id) = @summaries.fetch(id, id)
 
         # @return [Boolean] whether a role is enough
-        def self.enough?(role, least) = least == "anyone" || (ORDER.index(role).to_i >= ORDER.index(least) && ORDER.include?(role))
+        def self.enough?(role, least) =
+          least == "anyone" || (ORDER.index(role).to_i >= ORDER.index(least) && ORDER.include?(role))
 
         private
 
-        def shape(template) = /\A#{template.split(/(\{\w+\})/).map { |part| part.start_with?("{") ? "(?<#{part[1...-1]}>[^/]+)" : Regexp.escape(part) }.join}\z/
+        def shape(template)
+          parts = template.split(/(\{\w+\})/).map do |part|
+            part.start_with?("{") ? "(?<#{part[1...-1]}>[^/]+)" : Regexp.escape(part)
+          end
+          /\A#{parts.join}\z/
+        end
       end
     end
   end

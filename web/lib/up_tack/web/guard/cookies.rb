@@ -26,7 +26,8 @@ module UpTack
 
         # By which everything is signed that a browser keeps, each for its purpose.
         # @return [ActiveSupport::MessageVerifier]
-        def verifier = ActiveSupport::MessageVerifier.new(Store::Settings.cookie_key, digest: "SHA256", serializer: JSON)
+        def verifier =
+          ActiveSupport::MessageVerifier.new(Store::Settings.cookie_key, digest: "SHA256", serializer: JSON)
       end
     end
   end

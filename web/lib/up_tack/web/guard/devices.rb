@@ -19,7 +19,15 @@ module UpTack
         def remember(response, cookies, person, secure:)
           known = known_to(cookies)
           text = Cookies.verifier.generate([person.id, *known].uniq.first(MOST), purpose: :device, expires_in: KEPT)
-          response.set_cookie(NAME, value: text, path: "/api/session", httponly: true, same_site: :strict, secure: secure, max_age: KEPT)
+          response.set_cookie(
+            NAME,
+            value: text,
+            path: "/api/session",
+            httponly: true,
+            same_site: :strict,
+            secure: secure,
+            max_age: KEPT
+          )
         end
 
         # @param cookies [Hash{String=>String}]
@@ -29,8 +37,21 @@ module UpTack
           found.is_a?(Array) ? found : []
         end
 
-        BROWSERS = {"Edg" => "Edge", "OPR" => "Opera", "Firefox" => "Firefox", "Chrome" => "Chrome", "Safari" => "Safari"}.freeze
-        SYSTEMS = {"Windows" => "Windows", "iPhone" => "a phone", "Android" => "a phone", "iPad" => "a tablet", "Mac OS X" => "a Mac", "Linux" => "Linux"}.freeze
+        BROWSERS = {
+          "Edg" => "Edge",
+          "OPR" => "Opera",
+          "Firefox" => "Firefox",
+          "Chrome" => "Chrome",
+          "Safari" => "Safari"
+        }.freeze
+        SYSTEMS = {
+          "Windows" => "Windows",
+          "iPhone" => "a phone",
+          "Android" => "a phone",
+          "iPad" => "a tablet",
+          "Mac OS X" => "a Mac",
+          "Linux" => "Linux"
+        }.freeze
 
         # @param agent [String, nil] as a browser names itself
         # @return [String] for people

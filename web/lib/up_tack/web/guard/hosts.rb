@@ -21,7 +21,8 @@ module UpTack
         # @param request [Rack::Request]
         # @return [Boolean]
         def own_machine?(request)
-          loopback?(request.get_header("REMOTE_ADDR").to_s) && !request.get_header(Proxies::BEHIND) && (LOOPBACK.include?(request.host.to_s.delete("[]")) || request.host.to_s.end_with?(".localhost"))
+          loopback?(request.get_header("REMOTE_ADDR").to_s) && !request.get_header(Proxies::BEHIND) &&
+            (LOOPBACK.include?(request.host.to_s.delete("[]")) || request.host.to_s.end_with?(".localhost"))
         end
 
         def loopback?(address)

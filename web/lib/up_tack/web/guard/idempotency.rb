@@ -26,8 +26,12 @@ module UpTack
 
         def call(env)
           key = env[HEADER].to_s
-          return @app.call(env) if key.empty? || !METHODS.include?(env["REQUEST_METHOD"]) || APART.match?(env["PATH_INFO"])
-          return problem(400, "malformed", "An Idempotency-Key has up to #{LONGEST} plain characters.") unless key.match?(/\A[\x21-\x7E ]{1,#{LONGEST}}\z/)
+          if key.empty? || !METHODS.include?(env["REQUEST_METHOD"]) || APART.match?(env["PATH_INFO"])
+            return @app.call(env)
+          end
+          unless key.match?(/\A[\x21-\x7E ]{1,#{LONGEST}}\z/)
+            return problem(400, "malformed", "An Idempotency-Key has up to #{LONGEST} plain characters.")
+          end
 
           # Whoever is not signed in, or sends more than is taken, is answered without anything being read or held.
           return @app.call(env) unless known?(env) && env["CONTENT_LENGTH"].to_i <= Requests::LARGEST_BODY
@@ -50,7 +54,11 @@ module UpTack
           body.each { |part| text << part.b }
           body.close if body.respond_to?(:close)
           if status.between?(200, 299)
-            answer.given(status, headers.to_h.except("set-cookie", "Set-Cookie", "content-length", "Content-Length"), text)
+            answer.given(
+              status,
+              headers.to_h.except("set-cookie", "Set-Cookie", "content-length", "Content-Length"),
+              text
+            )
           else
             answer.forget
           end
@@ -58,8 +66,18 @@ module UpTack
         end
 
         def again(known, request)
-          return problem(422, "key_used", "This Idempotency-Key was used for another request; take a new one.") unless known.request == request
-          return problem(409, "done_before", "This was done before; the answer to it is no longer known. Look at the record.") unless known.given?
+          unless known.request == request
+            return problem(422, "key_used", "This Idempotency-Key was used for another request; take a new one.")
+          end
+          unless known.given?
+            return (
+              problem(
+                409,
+                "done_before",
+                "This was done before; the answer to it is no longer known. Look at the record."
+              )
+            )
+          end
 
           [known.status, JSON.parse(known.headers).merge("idempotency-replayed" => "true"), [known.body]]
         end
@@ -87,7 +105,11 @@ module UpTack
         end
 
         def problem(status, code, title)
-          [status, {"content-type" => "application/problem+json"}, [JSON.generate({type: "about:blank", title: title, status: status, code: code})]]
+          [
+            status,
+            {"content-type" => "application/problem+json"},
+            [JSON.generate({type: "about:blank", title: title, status: status, code: code})]
+          ]
         end
       end
     end

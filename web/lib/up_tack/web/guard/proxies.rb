@@ -9,13 +9,24 @@ module UpTack
       # UP_TACK_PROXIES names: addresses or networks, with commas between them. From anybody else it is
       # removed, so that nobody makes up an address.
       class Proxies
-        TOLD = %w[HTTP_X_FORWARDED_FOR HTTP_X_FORWARDED_HOST HTTP_X_FORWARDED_PROTO HTTP_X_FORWARDED_SCHEME HTTP_X_FORWARDED_SSL HTTP_X_FORWARDED_PORT HTTP_FORWARDED HTTP_CLIENT_IP HTTP_X_REAL_IP].freeze
+        TOLD = %w[
+          HTTP_X_FORWARDED_FOR
+          HTTP_X_FORWARDED_HOST
+          HTTP_X_FORWARDED_PROTO
+          HTTP_X_FORWARDED_SCHEME
+          HTTP_X_FORWARDED_SSL
+          HTTP_X_FORWARDED_PORT
+          HTTP_FORWARDED
+          HTTP_CLIENT_IP
+          HTTP_X_REAL_IP
+        ].freeze
         # That something was removed: whoever is behind a proxy nobody knows is not at this machine.
         BEHIND = "up_tack.behind_a_proxy"
 
         # @return [Array<IPAddr>]
         # @raise [IPAddr::Error]
-        def self.named(text = ENV["UP_TACK_PROXIES"]) = text.to_s.split(",").map(&:strip).reject(&:empty?).map { |each| IPAddr.new(each) }
+        def self.named(text = ENV["UP_TACK_PROXIES"]) =
+          text.to_s.split(",").map(&:strip).reject(&:empty?).map { |each| IPAddr.new(each) }
 
         # @param known [Array<IPAddr>]
         def initialize(app, known = Proxies.named)

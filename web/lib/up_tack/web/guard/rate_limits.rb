@@ -27,7 +27,9 @@ module UpTack
 
           def initialize(wait)
             @wait = wait
-            super("Too many wrong passwords. Wait #{wait} seconds and try again, or ask a builder for a new password.")
+            super(
+              "Too many wrong passwords. Wait #{wait} seconds and try again, or ask a builder for a new password."
+            )
           end
         end
 
@@ -36,11 +38,21 @@ module UpTack
         # Prepares the middleware, which looks at addresses.
         def prepare
           Rack::Attack.cache.store = ActiveSupport::Cache::MemoryStore.new
-          Rack::Attack.throttle("passwords by address", limit: FROM_ADDRESS, period: 60) { |request| request.ip if !request.get? && ASKED.match?(request.path) }
-          Rack::Attack.throttled_responder = lambda do |request|
-            wait = request.env["rack.attack.match_data"].then { |data| data[:period] - (data[:epoch_time] % data[:period]) }
-            [429, {"content-type" => "application/problem+json", "retry-after" => wait.to_s}, [JSON.generate(details(wait))]]
+          Rack::Attack.throttle("passwords by address", limit: FROM_ADDRESS, period: 60) do |request|
+            request.ip if !request.get? && ASKED.match?(request.path)
           end
+          Rack::Attack.throttled_responder =
+            lambda do |request|
+              wait =
+                request.env["rack.attack.match_data"].then do |data|
+                  data[:period] - (data[:epoch_time] % data[:period])
+                end
+              [
+                429,
+                {"content-type" => "application/problem+json", "retry-after" => wait.to_s},
+                [JSON.generate(details(wait))]
+              ]
+            end
         end
 
         # Before a password is looked at.
@@ -64,16 +76,32 @@ module UpTack
           person = Store::Person.signing_in_as(name)
           count = Rack::Attack.cache.count(near(name, request), PERIOD)
           Rack::Attack.cache.count(far(name), PERIOD) unless known?(name, request)
-          Store::Event.add_soon((count == UNDER_NAME) ? "locked_out" : kind, {"from" => request.ip, "known" => !person.nil?}, person: person)
+          Store::Event.add_soon(
+            (count == UNDER_NAME) ? "locked_out" : kind,
+            {"from" => request.ip, "known" => !person.nil?},
+            person: person
+          )
         end
 
         # Whoever is in has not been guessing.
         # @return [void]
         def forget(name, request) = Rack::Attack.cache.delete("#{now / PERIOD}:#{near(name, request)}")
 
-        def details(wait) = {type: "about:blank", title: "Too many passwords in a short time; wait #{wait} seconds.", status: 429, code: "too_many"}
+        def details(wait) =
+          {
+            type: "about:blank",
+            title: "Too many passwords in a short time; wait #{wait} seconds.",
+            status: 429,
+            code: "too_many"
+          }
 
-        def near(name, request) = known?(name, request) ? "name:#{Store::Person.folded(name)} known" : "name:#{Store::Person.folded(name)} at #{request.ip}"
+        def near(name, request) =
+          if known?(name, request)
+            "name:#{Store::Person.folded(name)} known"
+          else
+            "name:#{Store::Person.folded(name)} at #{request.ip}"
+          end
+
         def far(name) = "name:#{Store::Person.folded(name)}"
         def wrong(key) = Rack::Attack.cache.read("#{now / PERIOD}:#{key}").to_i
         def known?(name, request) = Devices.known_to(request.cookies).include?(Store::Person.signing_in_as(name)&.id)

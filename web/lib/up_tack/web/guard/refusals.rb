@@ -16,7 +16,9 @@ module UpTack
         # @param operation [Access::Operation]
         # @return [void]
         def note(person, operation)
-          Store::Event.add_soon("refused", {"operation" => operation.id}, person: person) if Refusals.due?(person, operation)
+          if Refusals.due?(person, operation)
+            Store::Event.add_soon("refused", {"operation" => operation.id}, person: person)
+          end
         end
 
         # @api private

@@ -42,7 +42,11 @@ module UpTack
 
         def full
           title = "Too much is asked at once; try again in a moment."
-          [503, {"content-type" => "application/problem+json", "retry-after" => "2"}, [JSON.generate({type: "about:blank", title: title, status: 503, code: "busy"})]]
+          [
+            503,
+            {"content-type" => "application/problem+json", "retry-after" => "2"},
+            [JSON.generate({type: "about:blank", title: title, status: 503, code: "busy"})]
+          ]
         end
 
         # A file that is made while it is handed out, for as long as that takes.

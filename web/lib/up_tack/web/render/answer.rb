@@ -25,9 +25,14 @@ module UpTack
           @states = standing.states
           @choices = UseCases::OpenChoices.of(@plan, outcome)
           {
-            would_save: outcome.saved?, fields: @seen.to_h { |field| [field.key, field(field, outcome)] },
-            messages: outcome.refusals.map { |each| @visible.refusal(each, @table).to_h }, overtaken: outcome.overtaken, steps: outcome.steps.map { |step| Answer.step(step) },
-            following: standing.following, first: standing.first, lines: lines(answer)
+            would_save: outcome.saved?,
+            fields: @seen.to_h { |field| [field.key, field(field, outcome)] },
+            messages: outcome.refusals.map { |each| @visible.refusal(each, @table).to_h },
+            overtaken: outcome.overtaken,
+            steps: outcome.steps.map { |step| Answer.step(step) },
+            following: standing.following,
+            first: standing.first,
+            lines: lines(answer)
           }
         end
 
@@ -41,20 +46,41 @@ module UpTack
 
         # Of each group the answer to each row, nil for one that is taken away.
         def lines(answer)
-          (answer.lines || []).map { |rows| rows.map { |each| each && Answer.new(@workspace, @workspace.table(each.table)).of(each) } }
+          (answer.lines || []).map do |rows|
+            rows.map { |each| each && Answer.new(@workspace, @workspace.table(each.table)).of(each) }
+          end
         end
 
         def field(field, outcome)
           if outcome.unreadable.key?(field.key)
             raw = outcome.unreadable[field.key]
-            return {value: nil, text: raw.is_a?(String) ? raw.scrub : "", edit: raw.is_a?(String) ? raw.scrub : "", source: "unreadable", rule: nil, words: nil, pending: false, choices: @choices[field.key], state: @states[field.key].to_h}
+            return (
+              {
+                value: nil,
+                text: raw.is_a?(String) ? raw.scrub : "",
+                edit: raw.is_a?(String) ? raw.scrub : "",
+                source: "unreadable",
+                rule: nil,
+                words: nil,
+                pending: false,
+                choices: @choices[field.key],
+                state: @states[field.key].to_h
+              }
+            )
           end
 
           value = outcome.values[field.key]
           origin = outcome.origins[field.key]
           {
-            value: field.values.dump(value), text: field.show(value, @records), edit: field.edit(value, @records),
-            source: origin.source, rule: origin.rule, words: origin.words, pending: origin.pending == true, choices: @choices[field.key], state: @states[field.key].to_h
+            value: field.values.dump(value),
+            text: field.show(value, @records),
+            edit: field.edit(value, @records),
+            source: origin.source,
+            rule: origin.rule,
+            words: origin.words,
+            pending: origin.pending == true,
+            choices: @choices[field.key],
+            state: @states[field.key].to_h
           }
         end
       end

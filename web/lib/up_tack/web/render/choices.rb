@@ -8,7 +8,12 @@ module UpTack
         module_function
 
         # @param found [UseCases::PreviewChoices::Foreseen]
-        def foreseen(found) = {renamed: found.renamed.map(&:to_h), follows: Revision.differences(found.follows), stays: found.stays.map(&:to_h)}
+        def foreseen(found) =
+          {
+            renamed: found.renamed.map(&:to_h),
+            follows: Revision.differences(found.follows),
+            stays: found.stays.map(&:to_h)
+          }
       end
     end
   end

@@ -15,7 +15,11 @@ module UpTack
           {
             reasons: found.reasons,
             along: along.map { |table, ids| {table: table.label, count: ids.length} },
-            cleared: found.cleared.select { |table, field, _| visible.table?(table) && visible.field?(field) }.map { |table, field, ids| {table: table.label, field: field.label, count: ids.length} }
+            cleared:
+              found
+                .cleared
+                .select { |table, field, _| visible.table?(table) && visible.field?(field) }
+                .map { |table, field, ids| {table: table.label, field: field.label, count: ids.length} }
           }
         end
       end

@@ -25,23 +25,50 @@ module UpTack
           return restore(entry) if entry.action == "restored"
 
           {
-            id: entry.id, **Moment.of(entry.made_at, @workspace), person: entry.person_name, way: entry.way, action: entry.action,
-            table: table&.key, table_label: table&.label || "a deleted table", record: entry.record_id, title: entry.record_title.to_s,
-            exists: !table.nil?, set_back: set_back?(entry), person_id: entry.person_id, batch: batch(entry), passed: passed(entry, table), followed: followed(entry), changes: entry.field_changes.filter_map { |change| self.change(change, table) }
+            id: entry.id,
+            **Moment.of(entry.made_at, @workspace),
+            person: entry.person_name,
+            way: entry.way,
+            action: entry.action,
+            table: table&.key,
+            table_label: table&.label || "a deleted table",
+            record: entry.record_id,
+            title: entry.record_title.to_s,
+            exists: !table.nil?,
+            set_back: set_back?(entry),
+            person_id: entry.person_id,
+            batch: batch(entry),
+            passed: passed(entry, table),
+            followed: followed(entry),
+            changes: entry.field_changes.filter_map { |change| self.change(change, table) }
           }
         end
 
         # A backup that took the place of all there was.
         def restore(entry)
           {
-            id: entry.id, **Moment.of(entry.made_at, @workspace), person: entry.person_name, way: entry.way, action: entry.action,
-            table: nil, table_label: "all tables", record: 0, title: entry.record_title.to_s,
-            exists: false, set_back: false, person_id: entry.person_id, batch: nil, passed: [], followed: [], changes: []
+            id: entry.id,
+            **Moment.of(entry.made_at, @workspace),
+            person: entry.person_name,
+            way: entry.way,
+            action: entry.action,
+            table: nil,
+            table_label: "all tables",
+            record: 0,
+            title: entry.record_title.to_s,
+            exists: false,
+            set_back: false,
+            person_id: entry.person_id,
+            batch: nil,
+            passed: [],
+            followed: [],
+            changes: []
           }
         end
 
         # Whether the clock stood later at the entry before.
-        def set_back?(entry) = (before = @earlier[entry.id - 1]) ? entry.made_at < before - Store::LogCheck::TOLERANCE : false
+        def set_back?(entry) =
+          (before = @earlier[entry.id - 1]) ? entry.made_at < before - Store::LogCheck::TOLERANCE : false
 
         def batch(entry)
           found = entry.batch or return
@@ -78,7 +105,12 @@ module UpTack
           rule = table&.rule(change.rule_id)
           before, after = change.texts((field if field&.type == change.type))
           {
-            field: field&.label || change.field_label, id: change.field_id, key: field&.key, back: !field.nil? && field.type == change.type && !table.given?(field.key), before: before, after: after,
+            field: field&.label || change.field_label,
+            id: change.field_id,
+            key: field&.key,
+            back: !field.nil? && field.type == change.type && !table.given?(field.key),
+            before: before,
+            after: after,
             rule: change.rule_id && sentence(rule, table, change.rule_id)
           }
         end

@@ -14,9 +14,22 @@ module UpTack
         def of(form, table, seen, project)
           shown = form.field_keys.select { |key| seen.field?(table.field(key)) }
           {
-            id: form.id, name: form.name, note: form.note, skip_filled: form.skip_filled, buttons: form.buttons, jumps: form.jumps, order: form.order,
+            id: form.id,
+            name: form.name,
+            note: form.note,
+            skip_filled: form.skip_filled,
+            buttons: form.buttons,
+            jumps: form.jumps,
+            order: form.order,
             stops: form.stops & shown,
-            sections: form.sections.map { |section| {title: section["title"], columns: section["columns"] || 1, items: (section["items"] || []).filter_map { |item| item(item, table, seen, project) }} }
+            sections:
+              form.sections.map do |section|
+                {
+                  title: section["title"],
+                  columns: section["columns"] || 1,
+                  items: (section["items"] || []).filter_map { |item| item(item, table, seen, project) }
+                }
+              end
           }
         end
 

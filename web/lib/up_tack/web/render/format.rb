@@ -13,23 +13,46 @@ module UpTack
         # @return [Hash]
         def of(parts, workspace)
           type = parts["type"].to_s
-          Core::Design::Invalid.because("There is no field type “#{type}”.", part: "type") unless Core::Values.all.key?(type)
+          unless Core::Values.all.key?(type)
+            Core::Design::Invalid.because("There is no field type “#{type}”.", part: "type")
+          end
 
-          field = Core::Design::Field.from({"label" => "This field", "type" => type, "decimals" => whole(parts["decimals"]), "format" => parts["format"]}, conventions: workspace.project.conventions)
+          field =
+            Core::Design::Field.from(
+              {
+                "label" => "This field",
+                "type" => type,
+                "decimals" => whole(parts["decimals"]),
+                "format" => parts["format"]
+              },
+              conventions: workspace.project.conventions
+            )
           problem = Core::Design::Formats.message(field)
-          {problem: problem, examples: problem ? [] : values(type, field, workspace).map { |value| field.show(value) }, ready_made: ready_made(type, field, workspace)}
+          {
+            problem: problem,
+            examples: problem ? [] : values(type, field, workspace).map { |value| field.show(value) },
+            ready_made: ready_made(type, field, workspace)
+          }
         end
 
         def whole(decimals) = decimals.is_a?(Integer) ? decimals.clamp(0, 10) : nil
 
         def values(type, field, workspace)
           case type
-          when "number" then NUMBERS.map { |number| field.decimals ? Core::Numbers.round(BigDecimal(number), field.decimals) : BigDecimal(number) }
-          when "date" then [workspace.clock.today]
-          when "time" then [Core::DayTime.of(9, 5), Core::DayTime.of(17, 30)]
-          when "moment" then [workspace.clock.now.round]
-          when "yes_no" then [true, false]
-          else []
+          when "number"
+            NUMBERS.map do |number|
+              field.decimals ? Core::Numbers.round(BigDecimal(number), field.decimals) : BigDecimal(number)
+            end
+          when "date"
+            [workspace.clock.today]
+          when "time"
+            [Core::DayTime.of(9, 5), Core::DayTime.of(17, 30)]
+          when "moment"
+            [workspace.clock.now.round]
+          when "yes_no"
+            [true, false]
+          else
+            []
           end
         end
 

@@ -8,15 +8,30 @@ module UpTack
         module_function
 
         def all
-          functions = Core::Expression::Functions.all.values.map do |function|
-            {name: function.name, group: function.group, signature: function.signature, help: function.help, example: function.example, result: function.example_result}
-          end
+          functions =
+            Core::Expression::Functions.all.values.map do |function|
+              {
+                name: function.name,
+                group: function.group,
+                signature: function.signature,
+                help: function.help,
+                example: function.example,
+                result: function.example_result
+              }
+            end
           functions + aggregates
         end
 
         def aggregates
           Core::Expression::Aggregation.all.values.map do |each|
-            {name: each.name, group: "Linked records", signature: each.signature, help: each.help, example: each.example, result: nil}
+            {
+              name: each.name,
+              group: "Linked records",
+              signature: each.signature,
+              help: each.help,
+              example: each.example,
+              result: nil
+            }
           end
         end
       end

@@ -12,25 +12,51 @@ module UpTack
         def look(upload, found)
           source = found.source
           {
-            id: upload.id, name: upload.name, format: source.format, rows: found.rows, notes: found.notes,
-            encoding: source.respond_to?(:encoding) ? source.encoding : nil, delimiter: source.respond_to?(:delimiter) ? source.delimiter : nil,
-            sheets: source.respond_to?(:sheets) ? source.sheets : [], sheet: source.respond_to?(:sheet) ? source.sheet : nil,
+            id: upload.id,
+            name: upload.name,
+            format: source.format,
+            rows: found.rows,
+            notes: found.notes,
+            encoding: source.respond_to?(:encoding) ? source.encoding : nil,
+            delimiter: source.respond_to?(:delimiter) ? source.delimiter : nil,
+            sheets: source.respond_to?(:sheets) ? source.sheets : [],
+            sheet: source.respond_to?(:sheet) ? source.sheet : nil,
             columns: found.profiles.zip(found.settings.columns).map { |profile, taken| column(profile, taken) },
-            proposed: UseCases::Imports::NewTable.propose(found.profiles).map { |each| {column: each.column, label: each.label, type: each.type, choices: each.choices, rules: each.rules.map(&:to_h)} }
+            proposed:
+              UseCases::Imports::NewTable
+                .propose(found.profiles)
+                .map do |each|
+                  {
+                    column: each.column,
+                    label: each.label,
+                    type: each.type,
+                    choices: each.choices,
+                    rules: each.rules.map(&:to_h)
+                  }
+                end
           }
         end
 
         def column(profile, taken)
           {
-            column: taken.column, field: taken.field, dates: taken.dates, decimal: taken.decimal, kind: profile.kind_of_all, filled: profile.filled, blank: profile.blank,
-            samples: profile.samples.map { |text| Core::Values::Plain.cut(text, 60) }, dated: profile.kinds.key?("date"), decimals: profile.decimals.any?
+            column: taken.column,
+            field: taken.field,
+            dates: taken.dates,
+            decimal: taken.decimal,
+            kind: profile.kind_of_all,
+            filled: profile.filled,
+            blank: profile.blank,
+            samples: profile.samples.map { |text| Core::Values::Plain.cut(text, 60) },
+            dated: profile.kinds.key?("date"),
+            decimals: profile.decimals.any?
           }
         end
 
         # @param result [UseCases::Imports::Run::Result]
         # @param table [Core::Design::Table]
         # @param visible [Core::Design::Visibility] of whoever asks
-        def result(result, table, visible) = {made: result.made, changed: result.changed, report: Report.of(result.report, table, visible)}
+        def result(result, table, visible) =
+          {made: result.made, changed: result.changed, report: Report.of(result.report, table, visible)}
       end
     end
   end

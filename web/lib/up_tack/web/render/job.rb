@@ -9,11 +9,22 @@ module UpTack
 
         # @param job [Jobs::Job]
         def of(job)
-          state = if job.running? then "running"
-          elsif job.error.is_a?(Upkeep::Stopped) then "stopped"
-          else job.error ? "failed" : "done"
-          end
-          {id: job.id, state: state, field: job.progress.field, done: job.progress.done, total: job.progress.total, report: job.told}
+          state =
+            if job.running?
+              "running"
+            elsif job.error.is_a?(Upkeep::Stopped)
+              "stopped"
+            else
+              job.error ? "failed" : "done"
+            end
+          {
+            id: job.id,
+            state: state,
+            field: job.progress.field,
+            done: job.progress.done,
+            total: job.progress.total,
+            report: job.told
+          }
         end
       end
     end

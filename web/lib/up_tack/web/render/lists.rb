@@ -11,7 +11,16 @@ module UpTack
         # @param visible [Core::Design::Visibility] of whoever asks: lists of hidden fields alone are hidden too
         def of(project, visible)
           project.lists.filter_map do |list|
-            users = project.tables.select { |table| visible.table?(table) }.flat_map { |table| visible.fields(table).select { |field| field.list == list.id }.map { |field| {table: table.key, field: field.key, label: "#{field.label} of #{table.label}"} } }
+            users =
+              project
+                .tables
+                .select { |table| visible.table?(table) }
+                .flat_map do |table|
+                  visible
+                    .fields(table)
+                    .select { |field| field.list == list.id }
+                    .map { |field| {table: table.key, field: field.key, label: "#{field.label} of #{table.label}"} }
+                end
             {**list.to_h, users: users} if visible.all? || users.any?
           end
         end

@@ -8,7 +8,22 @@ module UpTack
       # The change log as a file: a line for each changed field, or each entry as JSON; at the end the signed
       # head of the log, by which it can be compared with the log later.
       class LogExport
-        COLUMNS = ["Entry", "Moment (UTC)", "At the firm", "Person", "Way in", "What", "Table", "Record", "Name", "Field", "Before", "After", "Rule", "Seal"].freeze
+        COLUMNS = [
+          "Entry",
+          "Moment (UTC)",
+          "At the firm",
+          "Person",
+          "Way in",
+          "What",
+          "Table",
+          "Record",
+          "Name",
+          "Field",
+          "Before",
+          "After",
+          "Rule",
+          "Seal"
+        ].freeze
 
         # @param workspace [Workspace]
         def initialize(workspace)
@@ -19,7 +34,9 @@ module UpTack
         # @yield [String] part after part
         def csv(history)
           yield "\uFEFF#{CSV.generate_line(COLUMNS)}"
-          history.each_batch { |batch| yield batch.zip(@entries.all(batch)).flat_map { |entry, shown| lines(entry, shown) }.join }
+          history.each_batch do |batch|
+            yield batch.zip(@entries.all(batch)).flat_map { |entry, shown| lines(entry, shown) }.join
+          end
           head = Store::Head.kept
           yield CSV.generate_line(["up to #{head["entry"]}", *Array.new(COLUMNS.length - 2), JSON.generate(head)])
         end
@@ -40,9 +57,25 @@ module UpTack
         private
 
         def lines(entry, shown)
-          begun = [entry.id, shown[:made_at], "#{shown[:day_text]} #{shown[:at_text]}", shown[:person], shown[:way], shown[:action], shown[:table_label], shown[:record], shown[:title]]
+          begun = [
+            entry.id,
+            shown[:made_at],
+            "#{shown[:day_text]} #{shown[:at_text]}",
+            shown[:person],
+            shown[:way],
+            shown[:action],
+            shown[:table_label],
+            shown[:record],
+            shown[:title]
+          ]
           changes = shown[:changes].empty? ? [{}] : shown[:changes]
-          changes.map { |change| CSV.generate_line([*begun, change[:field], change[:before], change[:after], change[:rule], entry.seal].map { |cell| harmless(cell) }) }
+          changes.map do |change|
+            CSV.generate_line(
+              [*begun, change[:field], change[:before], change[:after], change[:rule], entry.seal].map do |cell|
+                harmless(cell)
+              end
+            )
+          end
         end
 
         # What a spreadsheet would take for a formula is set behind an apostrophe.

@@ -29,14 +29,31 @@ module UpTack
           {mask: text, words: mask.words, sample: Core::Masks::Examples.sample(mask)}
         end
 
-        def nothing = {mask: "", words: nil, sample: nil, pieces: [], problem: nil, fit: nil, stored: nil, readings: [], compiled: nil}
+        def nothing =
+          {
+            mask: "",
+            words: nil,
+            sample: nil,
+            pieces: [],
+            problem: nil,
+            fit: nil,
+            stored: nil,
+            readings: [],
+            compiled: nil
+          }
 
         def known(text, mask, typed, problem)
           plain = {mask: text, words: mask.words, pieces: Core::Masks::Writer.pieces(mask.parts), readings: []}
           return nothing.merge(plain, problem: {part: "mask", message: problem, from: nil, to: nil}) if problem
 
           fit = mask.fit(typed.unicode_normalize(:nfc))
-          nothing.merge(plain, sample: Core::Masks::Examples.sample(mask), compiled: Core::Masks::ClientMask.compiled(mask), fit: fit.to_h.except(:half), stored: fit.complete ? mask.bare(fit.text) : nil)
+          nothing.merge(
+            plain,
+            sample: Core::Masks::Examples.sample(mask),
+            compiled: Core::Masks::ClientMask.compiled(mask),
+            fit: fit.to_h.except(:half),
+            stored: fit.complete ? mask.bare(fit.text) : nil
+          )
         end
 
         def readings(example)

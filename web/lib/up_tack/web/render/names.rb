@@ -10,7 +10,8 @@ module UpTack
 
         # @param project [Core::Design::Project]
         # @param role [String] nothing is named that this role does not see
-        def of(project, role) = project.tables.select { |table| table.allows?(role, :see) }.map { |table| table(table, project, role) }
+        def of(project, role) =
+          project.tables.select { |table| table.allows?(role, :see) }.map { |table| table(table, project, role) }
 
         def table(table, project, role)
           {
@@ -21,7 +22,14 @@ module UpTack
         end
 
         def field(field, project)
-          {key: field.key, label: field.label, kind: field.kind, type_label: type_label(field, project), target: field.target, choices: field.choices}
+          {
+            key: field.key,
+            label: field.label,
+            kind: field.kind,
+            type_label: type_label(field, project),
+            target: field.target,
+            choices: field.choices
+          }
         end
 
         # @return [String] such as "Number" or "Link to Members"
@@ -31,10 +39,19 @@ module UpTack
 
         # A table that links here in two ways is named with the link.
         def linked(table, role)
-          links = table.neighbours.links_to(table.key).select { |other, field| other.allows?(role, :see) && field.allows?(role, :see) }
+          links =
+            table
+              .neighbours
+              .links_to(table.key)
+              .select { |other, field| other.allows?(role, :see) && field.allows?(role, :see) }
           links.map do |other, field|
             several = links.count { |each, _| each.key == other.key } > 1
-            {table: other.key, link: field.key, path: several ? "#{other.key}.#{field.key}" : other.key, label: (field.reverse.to_s == "") ? other.label : field.reverse}
+            {
+              table: other.key,
+              link: field.key,
+              path: several ? "#{other.key}.#{field.key}" : other.key,
+              label: (field.reverse.to_s == "") ? other.label : field.reverse
+            }
           end
         end
       end

@@ -8,7 +8,15 @@ module UpTack
         module_function
 
         def of(notice, workspace)
-          {id: notice.id, **Moment.of(notice.made_at, workspace), to: notice.person.name, subject: notice.subject, body: notice.body, path: notice.path, read: !notice.read_at.nil?}
+          {
+            id: notice.id,
+            **Moment.of(notice.made_at, workspace),
+            to: notice.person.name,
+            subject: notice.subject,
+            body: notice.body,
+            path: notice.path,
+            read: !notice.read_at.nil?
+          }
         end
       end
     end

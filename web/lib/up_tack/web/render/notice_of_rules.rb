@@ -12,7 +12,12 @@ module UpTack
         # @param workspace [Workspace]
         def all(notices, table, workspace)
           real = UseCases::CaseToRecord.new(workspace, table)
-          notices.map { |notice| {**notice.to_h, examples: notice.examples.map { |example| {words: example.words, values: real.of(example)} }} }
+          notices.map do |notice|
+            {
+              **notice.to_h,
+              examples: notice.examples.map { |example| {words: example.words, values: real.of(example)} }
+            }
+          end
         end
       end
     end

@@ -12,10 +12,19 @@ module UpTack
         # @param workspace [Workspace]
         def of(preview, table, workspace)
           {
-            problems: preview.problems.map { |each| Mistake.of(each) }, warnings: preview.warnings.map { |each| Mistake.of(each) }, notices: NoticeOfRules.all(preview.notices, table, workspace),
-            tack: preview.tack, sentence: preview.sentence, opening: preview.opening,
-            fleeting: preview.fleeting, pieces: preview.pieces, looked: preview.looked, counts: preview.counts,
-            looked_at: preview.looked_at, total: preview.total, examples: preview.examples
+            problems: preview.problems.map { |each| Mistake.of(each) },
+            warnings: preview.warnings.map { |each| Mistake.of(each) },
+            notices: NoticeOfRules.all(preview.notices, table, workspace),
+            tack: preview.tack,
+            sentence: preview.sentence,
+            opening: preview.opening,
+            fleeting: preview.fleeting,
+            pieces: preview.pieces,
+            looked: preview.looked,
+            counts: preview.counts,
+            looked_at: preview.looked_at,
+            total: preview.total,
+            examples: preview.examples
           }
         end
       end

@@ -35,9 +35,16 @@ module UpTack
         # Linked records are read in a few queries, not record by record.
         def prepare(records)
           batch = records.map { |record| [record.id, record.values] }
-          ways = @table.fields.reject { |field| @table.kept?(field.key) || @read&.include?(field.key) == false }.flat_map { |field| @upkeep.ways(@upkeep.calculation(@table.key, field.key)) }
+          ways =
+            @table
+              .fields
+              .reject { |field| @table.kept?(field.key) || @read&.include?(field.key) == false }
+              .flat_map { |field| @upkeep.ways(@upkeep.calculation(@table.key, field.key)) }
           Upkeep::Preload.new(ways.uniq.sort_by(&:length), @context.records).for(batch)
-          @table.fields.select(&:link?).each { |field| @context.records.load(field.target, batch.filter_map { |_, values| values[field.key] }) }
+          @table
+            .fields
+            .select(&:link?)
+            .each { |field| @context.records.load(field.target, batch.filter_map { |_, values| values[field.key] }) }
         end
 
         def one(record)
@@ -55,14 +62,22 @@ module UpTack
             texts[key] = field.show(value, @context.records)
           end
           former.each { |old, now| [told, texts].each { |all| all[old] = all[now] if all.key?(now) } }
-          {id: record.id, version: record.version, title: Core::Design::RecordTitle.of(@table, record.id, values, @context), values: told, texts: texts}
+          {
+            id: record.id,
+            version: record.version,
+            title: Core::Design::RecordTitle.of(@table, record.id, values, @context),
+            values: told,
+            texts: texts
+          }
         end
 
         # Programs that know a field by a key that it had before find its value there as well.
         def former = @former ||= @seen.flat_map { |field| field.aliases.map { |old| [old, field.key] } }
 
         # Each field with what is the same for all records.
-        def lines = @lines ||= @seen.map { |field| [field.key, field, field.values, %w[text long_text choice].include?(field.type)] }
+        def lines =
+          @lines ||=
+            @seen.map { |field| [field.key, field, field.values, %w[text long_text choice].include?(field.type)] }
       end
     end
   end

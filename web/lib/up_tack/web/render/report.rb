@@ -13,10 +13,31 @@ module UpTack
         # @return [Hash]
         def of(report, table, visible)
           {
-            looked_at: report.looked_at, saved: report.saved, unchanged: report.unchanged, refused: report.refused_count, batch: report.batch&.id,
-            by_rule: report.by_rule.map { |rule, count| {rule: rule, name: name(rule, table, visible), count: count} }.sort_by { |each| -each[:count] },
-            refusals: report.refused.map { |each| {**each.to_h, refusals: each.refusals.map { |refusal| refusal(refusal, table, visible) }} },
-            changes: report.shown.map { |each| {**each.to_h, changes: each.changes.select { |change| visible.field?(table.field(change[:field])) }.map { |change| change(change, table, visible) }} }
+            looked_at: report.looked_at,
+            saved: report.saved,
+            unchanged: report.unchanged,
+            refused: report.refused_count,
+            batch: report.batch&.id,
+            by_rule:
+              report
+                .by_rule
+                .map { |rule, count| {rule: rule, name: name(rule, table, visible), count: count} }
+                .sort_by { |each| -each[:count] },
+            refusals:
+              report.refused.map do |each|
+                {**each.to_h, refusals: each.refusals.map { |refusal| refusal(refusal, table, visible) }}
+              end,
+            changes:
+              report.shown.map do |each|
+                {
+                  **each.to_h,
+                  changes:
+                    each
+                      .changes
+                      .select { |change| visible.field?(table.field(change[:field])) }
+                      .map { |change| change(change, table, visible) }
+                }
+              end
           }
         end
 

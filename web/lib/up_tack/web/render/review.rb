@@ -15,7 +15,10 @@ module UpTack
           {
             gaps: report.gaps.map { |each| example(each, inputs) },
             unreached: report.unreached.map { |row, why| {row: row, why: why} },
-            contradictions: report.contradictions.map { |first, other, each| {row: first, other: other, example: example(each, inputs)} },
+            contradictions:
+              report.contradictions.map do |first, other, each|
+                {row: first, other: other, example: example(each, inputs)}
+              end,
             stopped: report.stopped
           }
         end
@@ -23,7 +26,10 @@ module UpTack
         # In words, and as what could be typed, where an input is a field alone.
         def example(example, inputs)
           said = inputs.zip(example.words).filter_map { |input, words| "#{input.label} is #{words}" if words }
-          typed = inputs.zip(example.values).filter_map { |input, value| [input.field.key, input.field.edit(value)] if input.field && !value.nil? }
+          typed =
+            inputs
+              .zip(example.values)
+              .filter_map { |input, value| [input.field.key, input.field.edit(value)] if input.field && !value.nil? }
           {words: said.empty? ? ["any values"] : said, typed: typed.to_h}
         end
       end

@@ -16,7 +16,9 @@ module UpTack
 
         # @param differences [Array<Core::Design::ProjectDiff::Difference>]
         def differences(differences)
-          differences.map { |each| {what: each.what, id: each.id, place: each.place, before: each.before, after: each.after} }
+          differences.map do |each|
+            {what: each.what, id: each.id, place: each.place, before: each.before, after: each.after}
+          end
         end
       end
     end

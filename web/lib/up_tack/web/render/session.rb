@@ -13,11 +13,15 @@ module UpTack
           builder = workspace.person.builder?
           {
             project: {name: workspace.project.name, time_zone: workspace.project.conventions.time_zone},
-            person: person(workspace.person), has_password: workspace.person.password?, demo: Store::Settings.demo?, write_key: key,
+            person: person(workspace.person),
+            has_password: workspace.person.password?,
+            demo: Store::Settings.demo?,
+            write_key: key,
             people: Store::Person.order(:id).map { |each| person(each) },
             clock: {now: now.strftime("%Y-%m-%dT%H:%M"), today_text: now.strftime("%a %-d %b %Y")},
             types: Core::Values.all.values.map { |type| {key: type.key, label: type.label} },
-            undo: builder ? Store::Revision.to_undo&.summary : nil, redo: builder ? Store::Revision.to_redo&.summary : nil
+            undo: builder ? Store::Revision.to_undo&.summary : nil,
+            redo: builder ? Store::Revision.to_redo&.summary : nil
           }
         end
 
@@ -26,7 +30,9 @@ module UpTack
         def welcome(one_click:)
           needed = UseCases::People::SetUp.needed?
           {
-            set_up: needed, project: needed ? nil : Workspace.compiled.project.name, time_zones: needed ? TZInfo::Timezone.all_data_zone_identifiers.sort : [],
+            set_up: needed,
+            project: needed ? nil : Workspace.compiled.project.name,
+            time_zones: needed ? TZInfo::Timezone.all_data_zone_identifiers.sort : [],
             demo: one_click ? UseCases::People::Demo.people.map { |each| person(each) } : []
           }
         end
@@ -34,7 +40,14 @@ module UpTack
         def person(person) = {id: person.id, name: person.name, role: person.role, active: person.active}
 
         # One line of the people list, for builders.
-        def entry(person) = {**person(person), sign_in: person.sign_in.to_s, email: person.email.to_s, has_password: person.password?, anonymous: person.anonymous?}
+        def entry(person) =
+          {
+            **person(person),
+            sign_in: person.sign_in.to_s,
+            email: person.email.to_s,
+            has_password: person.password?,
+            anonymous: person.anonymous?
+          }
       end
     end
   end

@@ -18,12 +18,24 @@ module UpTack
         # @return [Hash] for the board
         def full(table)
           {
-            id: table.id, **name(table), aliases: table.aliases, title: table.title, title_field: table.title_field&.key, review: table.review,
-            log: table.log, access: table.access || {}, may: {edit: @seen.table?(table, :edit), delete: @seen.table?(table, :delete)},
-            filters: table.filters.select { |filter| @seen.references?(filter.compiled(table).references) }.map(&:to_plain), fields: @seen.fields(table).map { |field| self.field(field, table) },
+            id: table.id,
+            **name(table),
+            aliases: table.aliases,
+            title: table.title,
+            title_field: table.title_field&.key,
+            review: table.review,
+            log: table.log,
+            access: table.access || {},
+            may: {edit: @seen.table?(table, :edit), delete: @seen.table?(table, :delete)},
+            filters:
+              table.filters.select { |filter| @seen.references?(filter.compiled(table).references) }.map(&:to_plain),
+            fields: @seen.fields(table).map { |field| self.field(field, table) },
             stages: Core::Stages::ALL.map { |stage| self.stage(stage) },
             rules: table.rules.select { |rule| @seen.rule?(rule, table) }.map { |rule| self.rule(rule, table) },
-            forms: [Core::Design::Form.usual(table), *table.forms].map { |form| Form.of(form, table, @seen, @workspace.project) },
+            forms:
+              [Core::Design::Form.usual(table), *table.forms].map do |form|
+                Form.of(form, table, @seen, @workspace.project)
+              end,
             notices: builder? ? NoticeOfRules.all(table.notices.all, table, @workspace) : []
           }
         end
@@ -31,17 +43,42 @@ module UpTack
         private
 
         def name(table)
-          {key: table.key, label: table.label, one: table.record_name, note: table.note, sentence: Core::Design::Descriptions.table(table) { |other| @seen.table?(other) }, records: Store::RecordTable.new(table).count}
+          {
+            key: table.key,
+            label: table.label,
+            one: table.record_name,
+            note: table.note,
+            sentence: Core::Design::Descriptions.table(table) { |other| @seen.table?(other) },
+            records: Store::RecordTable.new(table).count
+          }
         end
 
         def field(field, table)
           {
-            id: field.id, key: field.key, aliases: field.aliases, label: field.label, type: field.type, type_label: Names.type_label(field, @workspace.project), kind: field.kind,
-            decimals: field.decimals, choices: field.choices, retired: field.retired, list: field.list, format: field.format || {}, note: field.note, mask: mask(table, field),
-            target: field.target, on_delete: field.on_delete, reverse: field.reverse,
+            id: field.id,
+            key: field.key,
+            aliases: field.aliases,
+            label: field.label,
+            type: field.type,
+            type_label: Names.type_label(field, @workspace.project),
+            kind: field.kind,
+            decimals: field.decimals,
+            choices: field.choices,
+            retired: field.retired,
+            list: field.list,
+            format: field.format || {},
+            note: field.note,
+            mask: mask(table, field),
+            target: field.target,
+            on_delete: field.on_delete,
+            reverse: field.reverse,
             kinds: Core::Rules.all.filter_map { |name, kind| name if kind.suits?(field, table) },
-            calculated: table.calculation(field.key)&.keeping, kept: table.kept?(field.key), given: table.given?(field.key),
-            sentence: @seen.sentence(field, table), access: field.access || {}, may_edit: @seen.table?(table, :edit) && @seen.field?(field, :edit)
+            calculated: table.calculation(field.key)&.keeping,
+            kept: table.kept?(field.key),
+            given: table.given?(field.key),
+            sentence: @seen.sentence(field, table),
+            access: field.access || {},
+            may_edit: @seen.table?(table, :edit) && @seen.field?(field, :edit)
           }
         end
 
@@ -84,10 +121,23 @@ module UpTack
         def rule(rule, table)
           plain = rule.to_plain
           {
-            id: rule.id, kind: rule.kind, stage: rule.stage, stages: rule.stages, field: rule.field, fields: rule.fields(table),
-            tack: rule.tack(table), sentence: sentence(rule, table), name: rule.name, note: rule.note,
-            value: plain["value"], formula: plain["formula"], message: plain["message"], keeping: plain["keeping"],
-            fleeting: fleeting(rule, table), parts: plain, lets_old: rule.respond_to?(:lets_old?) && rule.lets_old?,
+            id: rule.id,
+            kind: rule.kind,
+            stage: rule.stage,
+            stages: rule.stages,
+            field: rule.field,
+            fields: rule.fields(table),
+            tack: rule.tack(table),
+            sentence: sentence(rule, table),
+            name: rule.name,
+            note: rule.note,
+            value: plain["value"],
+            formula: plain["formula"],
+            message: plain["message"],
+            keeping: plain["keeping"],
+            fleeting: fleeting(rule, table),
+            parts: plain,
+            lets_old: rule.respond_to?(:lets_old?) && rule.lets_old?,
             warning: rule.is_a?(Core::Rules::Validation) && rule.warning?,
             notice: notice(rule, table),
             usual_message: rule.respond_to?(:message) ? rule.sentence(table) : nil

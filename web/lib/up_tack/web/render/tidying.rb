@@ -12,7 +12,12 @@ module UpTack
         # @return [Array<Hash>] the steps that there are
         def steps
           Core::Tidying::Steps.all.values.map do |step|
-            {key: step.key, label: step.label, example: step.example, settings: step.settings.map { |name, shape| {name: name, shape: shape.to_s} }}
+            {
+              key: step.key,
+              label: step.label,
+              example: step.example,
+              settings: step.settings.map { |name, shape| {name: name, shape: shape.to_s} }
+            }
           end
         end
 
@@ -25,7 +30,12 @@ module UpTack
           return {problem: message, words: nil, before: nil, after: nil} if message
 
           before = (text.is_a?(String) && !text.empty?) ? text.scrub[0, LONGEST] : example(steps)
-          {problem: nil, words: Core::Tidying.words(steps), before: before, after: Core::Tidying.run(before, steps).to_s}
+          {
+            problem: nil,
+            words: Core::Tidying.words(steps),
+            before: before,
+            after: Core::Tidying.run(before, steps).to_s
+          }
         end
 
         def example(steps) = Core::Tidying::Steps.all.fetch(steps.first["do"]).example

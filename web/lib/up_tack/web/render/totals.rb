@@ -11,7 +11,17 @@ module UpTack
         # @param table [Core::Design::Table]
         # @return [Hash]
         def of(found, table)
-          {total: found.total, matching: found.matching, fields: found.fields.flat_map { |key, total| known(table.field(key)).product([one(total, table.field(key), found.matching)]) }.to_h}
+          {
+            total: found.total,
+            matching: found.matching,
+            fields:
+              found
+                .fields
+                .flat_map do |key, total|
+                  known(table.field(key)).product([one(total, table.field(key), found.matching)])
+                end
+                .to_h
+          }
         end
 
         # The keys by which programs know a field.
@@ -20,8 +30,12 @@ module UpTack
         def one(total, field, matching)
           shown = ->(value) { value.nil? ? nil : field.show(value) }
           {
-            filled: total.filled, blank: matching - total.filled, sum: total.sum && field.show(Core::Numbers.settle(total.sum)), average: total.average && average(total.average, field),
-            least: shown.call(total.least), greatest: shown.call(total.greatest)
+            filled: total.filled,
+            blank: matching - total.filled,
+            sum: total.sum && field.show(Core::Numbers.settle(total.sum)),
+            average: total.average && average(total.average, field),
+            least: shown.call(total.least),
+            greatest: shown.call(total.greatest)
           }
         rescue Core::Numbers::TooLarge
           {filled: total.filled, blank: matching - total.filled, sum: nil, average: nil, least: nil, greatest: nil}

@@ -19,9 +19,17 @@ module UpTack
           trial = played.trial
           moment = (look_at && trial.moments[look_at - 1]) || trial.last
           {
-            answer: answer(trial, played), acts: trial.moments.select(&:act).map { |each| act(each) }, outcome: outcome(moment, trial),
-            steps: (moment.outcome&.steps || []).map { |step| Answer.step(step) }, why: why(moment.outcome), clock: trial.clock.to_s, person: person(trial.person),
-            record: trial.id, script: played.script, verdicts: played.verdicts.map(&:to_h), proposed: played.proposed.map { |each| {plain: each.plain, words: each.words, usual: each.usual} }
+            answer: answer(trial, played),
+            acts: trial.moments.select(&:act).map { |each| act(each) },
+            outcome: outcome(moment, trial),
+            steps: (moment.outcome&.steps || []).map { |step| Answer.step(step) },
+            why: why(moment.outcome),
+            clock: trial.clock.to_s,
+            person: person(trial.person),
+            record: trial.id,
+            script: played.script,
+            verdicts: played.verdicts.map(&:to_h),
+            proposed: played.proposed.map { |each| {plain: each.plain, words: each.words, usual: each.usual} }
           }
         end
 
@@ -29,24 +37,44 @@ module UpTack
 
         def answer(trial, played)
           cursor = trial.cursor
-          standing = UseCases::FormState.new(states: trial.states, following: cursor ? cursor.all : {}, first: cursor&.first)
-          found = UseCases::Answer.new(state: :saved, outcome: trial.live, standing: standing, table: @table.key, lines: lines(trial))
+          standing =
+            UseCases::FormState.new(states: trial.states, following: cursor ? cursor.all : {}, first: cursor&.first)
+          found =
+            UseCases::Answer.new(
+              state: :saved,
+              outcome: trial.live,
+              standing: standing,
+              table: @table.key,
+              lines: lines(trial)
+            )
           {**Answer.new(@workspace, @table, records: trial.world).of(found), overtaken: overtaken(trial, played)}
         end
 
         # What the rows beneath the record come to.
         def lines(trial)
-          trial.lines.zip(trial.line_tables).map { |rows, table| rows.map { |outcome| outcome && UseCases::Answer.new(state: outcome.saved? ? :saved : :refused, outcome: outcome, table: table) } }
+          trial
+            .lines
+            .zip(trial.line_tables)
+            .map do |rows, table|
+              rows.map do |outcome|
+                outcome &&
+                  UseCases::Answer.new(state: outcome.saved? ? :saved : :refused, outcome: outcome, table: table)
+              end
+            end
         end
 
         # What was typed last and does not count any more, since a rule wrote over it.
         def overtaken(trial, played)
           acts = played.script["acts"] || []
           open = acts.drop((acts.rindex { |act| %w[save new copy delete put_back].include?(act["do"]) } || -1) + 1)
-          open.flat_map { |act| [act["field"], *act["values"]&.keys].compact }.uniq.reject { |key| trial.typed.key?(key) }
+          open
+            .flat_map { |act| [act["field"], *act["values"]&.keys].compact }
+            .uniq
+            .reject { |key| trial.typed.key?(key) }
         end
 
-        def act(moment) = {do: moment.act["do"], state: moment.state, message: said(moment), at: moment.at.to_s, record: moment.id}
+        def act(moment) =
+          {do: moment.act["do"], state: moment.state, message: said(moment), at: moment.at.to_s, record: moment.id}
 
         def said(moment)
           return moment.message if moment.message
@@ -57,8 +85,20 @@ module UpTack
 
         def outcome(moment, trial)
           {
-            state: moment.state, message: moment.message, messages: (moment.outcome&.refusals || []).map(&:to_h), thought_of: moment.act.nil?,
-            changes: moment.logged.map { |change| {field: change.field.key, label: change.field.label, before: change.field.show(change.before, trial.world), after: change.field.show(change.after, trial.world), rule: change.rule} }
+            state: moment.state,
+            message: moment.message,
+            messages: (moment.outcome&.refusals || []).map(&:to_h),
+            thought_of: moment.act.nil?,
+            changes:
+              moment.logged.map do |change|
+                {
+                  field: change.field.key,
+                  label: change.field.label,
+                  before: change.field.show(change.before, trial.world),
+                  after: change.field.show(change.after, trial.world),
+                  rule: change.rule
+                }
+              end
           }
         end
 

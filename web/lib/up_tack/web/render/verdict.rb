@@ -15,7 +15,12 @@ module UpTack
         def of(verdict, whole:)
           told = whole ? verdict.faults : verdict.faults.first(1).map { SILENT }
           {
-            sound: verdict.sound, entries: verdict.entries, events: verdict.events, broken: verdict.broken, why: told.first, faults: told,
+            sound: verdict.sound,
+            entries: verdict.entries,
+            events: verdict.events,
+            broken: verdict.broken,
+            why: told.first,
+            faults: told,
             set_back: verdict.set_back.map { |entry, seconds| {entry: entry, span: Clock.span(seconds)} }
           }
         end

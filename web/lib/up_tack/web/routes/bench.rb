@@ -9,15 +9,38 @@ module UpTack
 
         def self.registered(app)
           app.post("/api/tables/:table/bench") do
-            played = UseCases::Bench::Play.new(workspace).call(table: params[:table], script: script_sent, expect: expected, propose: sent["propose"] == true)
-            json(Render::Trial.new(workspace, workspace.table(params[:table])).of(played, look_at: number_sent("look_at")))
+            played =
+              UseCases::Bench::Play.new(workspace).call(
+                table: params[:table],
+                script: script_sent,
+                expect: expected,
+                propose: sent["propose"] == true
+              )
+            json(
+              Render::Trial.new(workspace, workspace.table(params[:table])).of(
+                played,
+                look_at: number_sent("look_at")
+              )
+            )
           end
 
           app.post("/api/tables/:table/edges") do
             table = workspace.table(params[:table])
             draft = rule_sent
             edges = UseCases::Bench::SuggestEdges.new(workspace)
-            next json(Routes::Bench.suggestions(sent["typed"] ? edges.of_case(table: table.key, draft: draft, typed: typed) : edges.of_draft(table: table.key, draft: draft))) if draft
+            if draft
+              next(
+                json(
+                  Routes::Bench.suggestions(
+                    if sent["typed"]
+                      edges.of_case(table: table.key, draft: draft, typed: typed)
+                    else
+                      edges.of_draft(table: table.key, draft: draft)
+                    end
+                  )
+                )
+              )
+            end
 
             rule, point = texts_sent("rule", "point").values_at("rule", "point")
             found = edges.call(table: table.key, rule: rule, point: point, open: sent["open"] == true)
@@ -26,14 +49,22 @@ module UpTack
 
           app.get("/api/tables/:table/mistakes") do
             Proving.wake unless UseCases::Bench::Overview.new(workspace).fresh?
-            json(Routes::Bench.mistakes(UseCases::Bench::Mistakes.new(workspace).call(params[:table]), workspace.table(params[:table])))
+            json(
+              Routes::Bench.mistakes(
+                UseCases::Bench::Mistakes.new(workspace).call(params[:table]),
+                workspace.table(params[:table])
+              )
+            )
           end
 
           app.post("/api/tables/:table/mistakes/record") do
             rule, mistake = texts_sent("rule")["rule"], number_sent("mistake")
-            raise Requests::Malformed, "`rule` and `mistake` say which mistake is meant." unless rule && mistake&.between?(0, 1_000)
+            unless rule && mistake&.between?(0, 1_000)
+              raise Requests::Malformed, "`rule` and `mistake` say which mistake is meant."
+            end
 
-            made = UseCases::Bench::NoticeMistake.new(workspace).call(table: params[:table], rule: rule, mistake: mistake)
+            made =
+              UseCases::Bench::NoticeMistake.new(workspace).call(table: params[:table], rule: rule, mistake: mistake)
             json({suggestion: made && Routes::Bench.suggestion(made)})
           end
 
@@ -41,13 +72,18 @@ module UpTack
         end
 
         # @param found [UseCases::Bench::SuggestEdges::Found]
-        def self.suggestions(found) = {sound: found.sound, suggestions: found.suggestions.map { |each| suggestion(each) }}
+        def self.suggestions(found) =
+          {sound: found.sound, suggestions: found.suggestions.map { |each| suggestion(each) }}
 
         # @param each [UseCases::Bench::SuggestEdges::Suggested]
         def self.suggestion(each)
           moment = each.candidate.trial.last
           {
-            words: each.candidate.words, script: each.candidate.script, state: moment.state, expect: each.expect.map(&:plain), expects: each.expect.map(&:words),
+            words: each.candidate.words,
+            script: each.candidate.script,
+            state: moment.state,
+            expect: each.expect.map(&:plain),
+            expects: each.expect.map(&:words),
             messages: moment.message ? [moment.message] : (moment.outcome&.refusals || []).map(&:message)
           }
         end
@@ -55,17 +91,45 @@ module UpTack
         # @param count [UseCases::Bench::Mistakes::Count, nil]
         # @param table [Core::Design::Table]
         def self.mistakes(count, table)
-          return {state: "waiting", done: 0, total: table.rules.length, tried: nil, noticed: nil, slipping: [], harmless: []} unless count
+          unless count
+            return (
+              {
+                state: "waiting",
+                done: 0,
+                total: table.rules.length,
+                tried: nil,
+                noticed: nil,
+                slipping: [],
+                harmless: []
+              }
+            )
+          end
 
-          slipping = count.slipping.filter_map { |each| mistake(each, table)&.merge(mistake: each.mistake, alike: each.looked && each.script.nil?) }
+          slipping =
+            count.slipping.filter_map do |each|
+              mistake(each, table)&.merge(mistake: each.mistake, alike: each.looked && each.script.nil?)
+            end
           harmless = count.harmless.filter_map { |each| mistake(each, table)&.merge(why: each.why) }
-          {state: count.state, done: count.done, total: count.total, tried: count.tried, noticed: count.noticed, slipping: slipping, harmless: harmless}
+          {
+            state: count.state,
+            done: count.done,
+            total: count.total,
+            tried: count.tried,
+            noticed: count.noticed,
+            slipping: slipping,
+            harmless: harmless
+          }
         end
 
         # @return [Hash, nil] nil where its rule is gone
         def self.mistake(each, table)
           rule = table.rule(each.rule) or return
-          {rule: rule.id, field: table.field(rule.field)&.label || rule.field, tack: rule.tack(table), words: each.words}
+          {
+            rule: rule.id,
+            field: table.field(rule.field)&.label || rule.field,
+            tack: rule.tack(table),
+            words: each.words
+          }
         end
 
         # Reads what was sent.
@@ -75,7 +139,11 @@ module UpTack
             script = sound(design_parts(*SCRIPT).compact)
             person = number_sent("person_id")
             script["person"] = Routes::Bench.person(person) if person
-            script["person"] ||= {"name" => workspace.person.name, "email" => workspace.person.email, "role" => workspace.person.role}.compact
+            script["person"] ||= {
+              "name" => workspace.person.name,
+              "email" => workspace.person.email,
+              "role" => workspace.person.role
+            }.compact
             script["at"] = Trial.at(workspace, script["at"]) if script["at"]
             script
           end
@@ -97,7 +165,9 @@ module UpTack
           private
 
           def sound(script)
-            raise Requests::Malformed, "`form` and `at` must be texts." unless script.values_at("form", "at").compact.all?(String)
+            unless script.values_at("form", "at").compact.all?(String)
+              raise Requests::Malformed, "`form` and `at` must be texts."
+            end
 
             script
           end

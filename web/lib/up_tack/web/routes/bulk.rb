@@ -11,19 +11,34 @@ module UpTack
         def self.registered(app)
           app.post("/api/tables/:table/bulk") do
             table = workspace.table(params[:table])
-            asked = {table: table.key, kind: sent["do"].to_s, ids: ids_sent, filter: sent["filter"]&.to_s&.scrub, search: sent["search"]&.to_s&.scrub}
+            asked = {
+              table: table.key,
+              kind: sent["do"].to_s,
+              ids: ids_sent,
+              filter: sent["filter"]&.to_s&.scrub,
+              search: sent["search"]&.to_s&.scrub
+            }
             asked.update(typed: sent["typed"] ? typed : {}, keep: sent["keep"].to_s)
-            in_background(->(report) { json(Render::Report.of(report, table, workspace.visibility)) }, report: ->(report) { Render::Report.of(report, table, workspace.visibility) }) do |progress, workspace|
-              UseCases::Bulk::Change.new(workspace, progress: progress).call(**asked)
-            end
+            in_background(
+              ->(report) { json(Render::Report.of(report, table, workspace.visibility)) },
+              report: ->(report) { Render::Report.of(report, table, workspace.visibility) }
+            ) { |progress, workspace| UseCases::Bulk::Change.new(workspace, progress: progress).call(**asked) }
           end
 
           app.post("/api/tables/:table/batch") do
             table = workspace.table(params[:table])
             drafts, came, keep = drafts_sent, way, sent["keep"] ? sent["keep"].to_s : "all"
-            told = ->((report, results)) { {report: Render::Report.of(report, table, workspace.visibility), results: results} }
+            told = ->((report, results)) do
+              {report: Render::Report.of(report, table, workspace.visibility), results: results}
+            end
             in_background(->(done) { json(told.call(done)) }, report: told) do |progress, workspace|
-              Routes::Bulk.write(workspace, UseCases::Bulk::Write.new(workspace, way: came, progress: progress), table: table, drafts: drafts, keep: keep)
+              Routes::Bulk.write(
+                workspace,
+                UseCases::Bulk::Write.new(workspace, way: came, progress: progress),
+                table: table,
+                drafts: drafts,
+                keep: keep
+              )
             end
           end
 
@@ -34,10 +49,22 @@ module UpTack
         # @return [Array(UseCases::Bulk::Report, Array<Hash>)] what came of all, and of each in its place
         def self.write(workspace, writing, table:, drafts:, keep:)
           results = Array.new(drafts.length) { {state: "gone", id: nil, version: nil, messages: []} }
-          summary = (drafts.length == 1) ? "1 record written" : "#{Core::Values::Plain.grouped(drafts.length)} records written"
-          report = writing.call(table: table.key, drafts: drafts, summary: summary, keep: keep) do |place, answer|
-            results[place] = (answer.state == :conflict) ? conflict(workspace, table, answer, drafts[place][:id]) : result(answer, table, workspace.visibility)
-          end
+          summary =
+            if drafts.length == 1
+              "1 record written"
+            else
+              "#{Core::Values::Plain.grouped(drafts.length)} records written"
+            end
+          report =
+            writing.call(table: table.key, drafts: drafts, summary: summary, keep: keep) do |place, answer|
+              results[place] = (
+                if answer.state == :conflict
+                  conflict(workspace, table, answer, drafts[place][:id])
+                else
+                  result(answer, table, workspace.visibility)
+                end
+              )
+            end
           results.each_with_index { |result, place| result[:id] ||= drafts[place][:id] }
           [report, results]
         end
@@ -45,16 +72,26 @@ module UpTack
         # @return [Hash] of a record that somebody else changed: as it is now, and what they did
         def self.conflict(workspace, table, answer, id)
           record = UseCases::FindRecord.new(workspace).call(table: table.key, id: id)
-          {**result(answer, table, workspace.visibility), record: Render::Record.new(workspace, table).of(record), theirs: Render::Entry.new(workspace).all(answer.theirs)}
+          {
+            **result(answer, table, workspace.visibility),
+            record: Render::Record.new(workspace, table).of(record),
+            theirs: Render::Entry.new(workspace).all(answer.theirs)
+          }
         end
 
         # @param answer [UseCases::Answer]
         # @param visible [Core::Design::Visibility] of whoever asks
         # @return [Hash] what became of one record
         def self.result(answer, table, visible)
-          messages = (answer.state == :refused) ? answer.outcome.refusals.map { |each| visible.refusal(each, table).to_h } : []
+          messages =
+            (answer.state == :refused) ? answer.outcome.refusals.map { |each| visible.refusal(each, table).to_h } : []
           state = (answer.state == :saved && answer.outcome.changes.empty?) ? "unchanged" : answer.state.to_s
-          {state: state, id: answer.record&.id, version: (answer.record&.version if answer.state == :saved), messages: messages}
+          {
+            state: state,
+            id: answer.record&.id,
+            version: (answer.record&.version if answer.state == :saved),
+            messages: messages
+          }
         end
 
         # Reads what was sent.
@@ -70,7 +107,9 @@ module UpTack
           # @return [Array<Hash>]
           def drafts_sent
             given = sent["records"]
-            raise Requests::Malformed, "`records` must be a list of at most #{Core::Values::Plain.grouped(MOST)}." unless given.is_a?(Array) && given.length.between?(1, MOST)
+            unless given.is_a?(Array) && given.length.between?(1, MOST)
+              raise Requests::Malformed, "`records` must be a list of at most #{Core::Values::Plain.grouped(MOST)}."
+            end
 
             given.map { |each| draft_sent(each) }
           end
@@ -78,9 +117,15 @@ module UpTack
           private
 
           def draft_sent(each)
-            sound = each.is_a?(Hash) && each["typed"].is_a?(Hash) && each.values_at("id", "version").all? { |number| number.nil? || (number.is_a?(Integer) && number.abs < 10**18) }
+            sound =
+              each.is_a?(Hash) && each["typed"].is_a?(Hash) &&
+              each
+                .values_at("id", "version")
+                .all? { |number| number.nil? || (number.is_a?(Integer) && number.abs < 10**18) }
             reasons = each.is_a?(Hash) ? each["reasons"] || {} : {}
-            raise Requests::Malformed, "Each of `records` needs `typed`; `id` and `version` are whole numbers." unless sound && reasons.is_a?(Hash) && reasons.values.all?(String)
+            unless sound && reasons.is_a?(Hash) && reasons.values.all?(String)
+              raise Requests::Malformed, "Each of `records` needs `typed`; `id` and `version` are whole numbers."
+            end
 
             {typed: each["typed"], id: each["id"], version: each["version"], reasons: reasons}.compact
           end

@@ -23,7 +23,11 @@ module UpTack
 
           app.post("/api/tables/:table/decisions/write") do
             rule, design = Decisions.sound(workspace, params[:table], design_parts(*Rules::PARTS))
-            json({text: Core::Decisions::Sheet.write(rule, design, separator: (sent["separator"] == "tab") ? "\t" : ",")})
+            json(
+              {
+                text: Core::Decisions::Sheet.write(rule, design, separator: (sent["separator"] == "tab") ? "\t" : ",")
+              }
+            )
           end
         end
 
@@ -32,7 +36,11 @@ module UpTack
         def self.sound(workspace, table, plain)
           Core::Design::Invalid.because("This is no decision table.", part: "kind") unless plain["kind"] == "decision"
           workspace.table(table)
-          design = Core::Design::Changes::PinRule.new(table: table, rule: plain, records: workspace.context.records).apply(workspace.project).table(table)
+          design =
+            Core::Design::Changes::PinRule
+              .new(table: table, rule: plain, records: workspace.context.records)
+              .apply(workspace.project)
+              .table(table)
           [plain["id"] ? design.rule(plain["id"]) : design.rules.last, design]
         end
       end

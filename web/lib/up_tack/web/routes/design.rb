@@ -7,11 +7,17 @@ module UpTack
       module Design
         def self.registered(app)
           app.get("/api/design/revisions") do
-            revisions = UseCases::Revisions.new(workspace).page(before: number_in_query("before"), person: number_in_query("person"))
+            revisions =
+              UseCases::Revisions.new(workspace).page(
+                before: number_in_query("before"),
+                person: number_in_query("person")
+              )
             json(revisions.map { |revision| Render::Revision.of(revision, workspace) })
           end
 
-          app.get("/api/design/revisions/:id/differences") { json(Render::Revision.differences(UseCases::Revisions.new(workspace).differences(record_id))) }
+          app.get("/api/design/revisions/:id/differences") do
+            json(Render::Revision.differences(UseCases::Revisions.new(workspace).differences(record_id)))
+          end
 
           app.get("/api/design/revisions/:id/foresight") do
             found = UseCases::Revisions.new(workspace).foresee(record_id)

@@ -8,17 +8,29 @@ module UpTack
       # Records and tables as files of open formats. They are written to a file first, so
       # that one of any size takes no memory, and what goes wrong is told and not cut off.
       module Exports
-        WHOLE = {"sql" => ["sql", "application/sql"], "sqlite" => ["sqlite3", "application/vnd.sqlite3"], "package" => ["zip", "application/zip"]}.freeze
+        WHOLE = {
+          "sql" => %w[sql application/sql],
+          "sqlite" => %w[sqlite3 application/vnd.sqlite3],
+          "package" => %w[zip application/zip]
+        }.freeze
 
         def self.registered(app)
-          Interchange::Writers::TYPES.except("ods").each do |format, type|
-            app.get("/api/tables/:table/export.#{format}") do
-              table = workspace.table(params[:table])
-              hand_out("#{table.label}.#{format}", type) do |file|
-                UseCases::Exports::Records.new(workspace).call(table: table.key, format: format, io: file, **view_in_query, fields: keys_in_query("fields"))
+          Interchange::Writers::TYPES
+            .except("ods")
+            .each do |format, type|
+              app.get("/api/tables/:table/export.#{format}") do
+                table = workspace.table(params[:table])
+                hand_out("#{table.label}.#{format}", type) do |file|
+                  UseCases::Exports::Records.new(workspace).call(
+                    table: table.key,
+                    format: format,
+                    io: file,
+                    **view_in_query,
+                    fields: keys_in_query("fields")
+                  )
+                end
               end
             end
-          end
 
           app.get("/api/tables/:table/schema.json") do
             table = workspace.table(params[:table])

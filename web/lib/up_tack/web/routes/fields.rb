@@ -5,31 +5,62 @@ module UpTack
     module Routes
       # The fields of a table.
       module Fields
-        PARTS = %w[label key type decimals choices retired list format target on_delete reverse note access renamed aliases].freeze
+        PARTS = %w[
+          label
+          key
+          type
+          decimals
+          choices
+          retired
+          list
+          format
+          target
+          on_delete
+          reverse
+          note
+          access
+          renamed
+          aliases
+        ].freeze
 
         def self.registered(app)
           changes = Core::Design::Changes
 
           app.post("/api/tables/:table/fields") do
             workspace.table(params[:table])
-            change = changes::AddField.new(table: params[:table], parts: design_parts(*PARTS - %w[renamed aliases]), position: number_sent("position"))
+            change =
+              changes::AddField.new(
+                table: params[:table],
+                parts: design_parts(*PARTS - %w[renamed aliases]),
+                position: number_sent("position")
+              )
             change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
           end
 
           app.patch("/api/tables/:table/fields/:field") do
             UseCases::FindField.new(workspace).call(table: params[:table], field: params[:field])
             position = number_sent("position")
-            change = if position
-              changes::MoveField.new(table: params[:table], field: params[:field], position: position)
-            else
-              changes::ChangeField.new(table: params[:table], field: params[:field], parts: design_parts(*PARTS - ["key"]))
-            end
+            change =
+              if position
+                changes::MoveField.new(table: params[:table], field: params[:field], position: position)
+              else
+                changes::ChangeField.new(
+                  table: params[:table],
+                  field: params[:field],
+                  parts: design_parts(*PARTS - ["key"])
+                )
+              end
             change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
           end
 
           app.post("/api/tables/:table/fields/:field/choices/preview") do
             UseCases::FindField.new(workspace).call(table: params[:table], field: params[:field])
-            change = changes::ChangeField.new(table: params[:table], field: params[:field], parts: design_parts("choices", "retired", "renamed"))
+            change =
+              changes::ChangeField.new(
+                table: params[:table],
+                field: params[:field],
+                parts: design_parts("choices", "retired", "renamed")
+              )
             json(Render::Choices.foreseen(UseCases::PreviewChoices.new(workspace).call(change)))
           end
 
@@ -41,13 +72,31 @@ module UpTack
 
           app.post("/api/tables/:table/details") do
             workspace.table(params[:table])
-            change = changes::AddLinkedField.new(table: params[:table], link: sent["link"].to_s, detail: sent["detail"].to_s, copy: sent["copy"] == true)
+            change =
+              changes::AddLinkedField.new(
+                table: params[:table],
+                link: sent["link"].to_s,
+                detail: sent["detail"].to_s,
+                copy: sent["copy"] == true
+              )
             change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
           end
 
           app.get("/api/tables/:table/fields/:field/losses") do
             choices = params[:choices]&.to_s&.lines(chomp: true)
-            json(UseCases::PreviewLosses.new(workspace).call(table: params[:table], field: params[:field], type: params[:type], choices: choices, list: params[:list]&.to_s, target: params[:target]&.to_s).to_h)
+            json(
+              UseCases::PreviewLosses
+                .new(workspace)
+                .call(
+                  table: params[:table],
+                  field: params[:field],
+                  type: params[:type],
+                  choices: choices,
+                  list: params[:list]&.to_s,
+                  target: params[:target]&.to_s
+                )
+                .to_h
+            )
           end
         end
       end

@@ -11,7 +11,14 @@ module UpTack
           app.post("/api/tables/:table/filters") do
             workspace.table(params[:table])
             parts = design_parts("name", "formula", "sort", "columns")
-            change = changes::SaveFilter.new(table: params[:table], name: parts["name"], formula: parts["formula"], sort: parts["sort"], columns: parts["columns"])
+            change =
+              changes::SaveFilter.new(
+                table: params[:table],
+                name: parts["name"],
+                formula: parts["formula"],
+                sort: parts["sort"],
+                columns: parts["columns"]
+              )
             change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
           end
 

@@ -18,7 +18,8 @@ module UpTack
 
           app.put("/api/tables/:table/forms/:form") do
             workspace.table(params[:table])
-            change = changes::SaveForm.new(table: params[:table], form: design_parts(*PARTS).merge("id" => params[:form]))
+            change =
+              changes::SaveForm.new(table: params[:table], form: design_parts(*PARTS).merge("id" => params[:form]))
             change_design(->(_) { json({id: change.id}) }) { |design| design.call(change) }
           end
 

@@ -14,7 +14,11 @@ module UpTack
             text = design_parts("formula")["formula"].to_s
             begin
               formula = Core::Expression.compile(text, scope, expecting: sent["condition"] ? :yes_no : nil)
-              found = {problems: [], warnings: formula.warnings.map { |each| Render::Mistake.of(each) }, words: formula.words}
+              found = {
+                problems: [],
+                warnings: formula.warnings.map { |each| Render::Mistake.of(each) },
+                words: formula.words
+              }
             rescue Core::Expression::Invalid => e
               found = {problems: e.problems.map { |each| Render::Mistake.of(each) }, warnings: [], words: nil}
             end

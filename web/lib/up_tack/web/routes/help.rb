@@ -11,7 +11,9 @@ module UpTack
           end
 
           app.get("/api/openapi.json") { json(YAML.load_file(File.join(App::ROOT, "web", "openapi.yaml"))) }
-          app.get("/api/openapi.yaml") { send_file File.join(App::ROOT, "web", "openapi.yaml"), type: "application/yaml" }
+          app.get("/api/openapi.yaml") do
+            send_file File.join(App::ROOT, "web", "openapi.yaml"), type: "application/yaml"
+          end
         end
       end
     end

@@ -19,7 +19,21 @@ module UpTack
           app.get("/api/history/counts") do
             asked = history
             period, edges = periods(asked.span)
-            json({period: period, counts: asked.counts(edges).map { |from, to, count| {from: workspace.clock.day_of(from).iso8601, to: (workspace.clock.day_of(to) - 1).iso8601, count: count} }})
+            json(
+              {
+                period: period,
+                counts:
+                  asked
+                    .counts(edges)
+                    .map do |from, to, count|
+                      {
+                        from: workspace.clock.day_of(from).iso8601,
+                        to: (workspace.clock.day_of(to) - 1).iso8601,
+                        count: count
+                      }
+                    end
+              }
+            )
           end
 
           {"csv" => "text/csv", "json" => "application/json"}.each do |kind, type|
@@ -37,20 +51,26 @@ module UpTack
           end
 
           app.post("/api/history/entries/:id/put-back") do
-            table, answer = UseCases::History::PutBack.new(workspace).call(entry: record_id, field: texts_sent("field")["field"])
+            table, answer =
+              UseCases::History::PutBack.new(workspace).call(entry: record_id, field: texts_sent("field")["field"])
             UseCases::NotAllowed.unless_may(person, table, :see)
             saved_or_problem(table.key, answer)
           end
 
           app.post("/api/history/verify") do
             whole = person.builder?
-            in_background(->(verdict) { json(Render::Verdict.of(verdict, whole: whole)) }, shared: "verify #{Store::Database.path}") { |progress, _| Store::LogCheck.run(progress: progress) }
+            in_background(
+              ->(verdict) { json(Render::Verdict.of(verdict, whole: whole)) },
+              shared: "verify #{Store::Database.path}"
+            ) { |progress, _| Store::LogCheck.run(progress: progress) }
           end
 
           app.post("/api/history/batches/:id/undo") do
             batch = record_id
             told = ->(result) { {undone: result.undone, left: result.left, batch: result.batch.id} }
-            in_background(->(result) { json(told.call(result)) }, report: told) { |progress, workspace| UseCases::UndoBatch.new(workspace, progress: progress).call(batch) }
+            in_background(->(result) { json(told.call(result)) }, report: told) do |progress, workspace|
+              UseCases::UndoBatch.new(workspace, progress: progress).call(batch)
+            end
           end
         end
       end

@@ -11,7 +11,9 @@ module UpTack
           uploads = UseCases::Imports::Uploads
 
           app.post("/api/imports") do
-            raise Requests::Malformed, "Send the file itself as application/octet-stream." unless request.media_type == "application/octet-stream"
+            unless request.media_type == "application/octet-stream"
+              raise Requests::Malformed, "Send the file itself as application/octet-stream."
+            end
 
             upload = uploads.new(person).add(request.body, params[:name].to_s)
             json({id: upload.id, name: upload.name}, status: 201)
@@ -22,7 +24,12 @@ module UpTack
           app.post("/api/imports/:id/look") do
             upload = uploads.new(person).find(params[:id])
             table = sent["table"] && workspace.table(sent["table"].to_s)
-            json(Render::Import.look(upload, UseCases::Imports::FileAnalysis.new(workspace).call(upload.source(options_sent), table)))
+            json(
+              Render::Import.look(
+                upload,
+                UseCases::Imports::FileAnalysis.new(workspace).call(upload.source(options_sent), table)
+              )
+            )
           end
 
           app.post("/api/tables/:table/import") do
@@ -34,7 +41,15 @@ module UpTack
               source = upload.source(options)
               looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table(table.key))
               settings = UseCases::Imports::Given.over(looked.settings, plain)
-              UseCases::Imports::Run.new(workspace, progress: progress).call(source: source, table: table.key, settings: settings, keep: keep, name: upload.name, refused: upload.refused, rows: looked.rows)
+              UseCases::Imports::Run.new(workspace, progress: progress).call(
+                source: source,
+                table: table.key,
+                settings: settings,
+                keep: keep,
+                name: upload.name,
+                refused: upload.refused,
+                rows: looked.rows
+              )
             end
           end
 
@@ -45,16 +60,24 @@ module UpTack
 
             source = upload.source(params.slice(*OPTIONS))
             io = StringIO.new("".b)
-            UseCases::Imports::CorrectedFile.write(upload, source, io, decimal_mark: workspace.project.conventions.decimal_mark)
+            UseCases::Imports::CorrectedFile.write(
+              upload,
+              source,
+              io,
+              decimal_mark: workspace.project.conventions.decimal_mark
+            )
             content_type Interchange::Writers::TYPES.fetch(source.format)
-            attachment "#{File.basename(upload.name, ".*")} (refused).#{File.extname(upload.name).delete_prefix(".").then { |ending| ending.empty? ? source.format : ending }}"
+            ending = File.extname(upload.name).delete_prefix(".")
+            attachment "#{File.basename(upload.name, ".*")} (refused).#{ending.empty? ? source.format : ending}"
             io.string
           end
 
           app.post("/api/imports/table") do
             parts = design_parts("label", "fields")
             fields = parts["fields"]
-            raise Requests::Malformed, "`fields` must be a list of objects." unless fields.is_a?(Array) && fields.all? { |field| Routes::Imports.field?(field) }
+            unless fields.is_a?(Array) && fields.all? { |field| Routes::Imports.field?(field) }
+              raise Requests::Malformed, "`fields` must be a list of objects."
+            end
 
             table = UseCases::Imports::MakeTable.new(workspace).call(label: parts["label"], fields: fields)
             Proving.wake
@@ -66,7 +89,8 @@ module UpTack
         end
 
         # @return [Boolean] whether something is a field with rules
-        def self.field?(field) = field.is_a?(Hash) && (field["rules"].nil? || (field["rules"].is_a?(Array) && field["rules"].all?(Hash)))
+        def self.field?(field) =
+          field.is_a?(Hash) && (field["rules"].nil? || (field["rules"].is_a?(Array) && field["rules"].all?(Hash)))
 
         # Reads what was sent.
         module Sent
@@ -77,7 +101,9 @@ module UpTack
           def settings_sent
             plain = design_parts("columns", "match", "blanks")
             columns = plain["columns"]
-            sound = columns.nil? || (columns.is_a?(Array) && columns.all? { |each| each.is_a?(Hash) && each["column"].is_a?(String) })
+            sound =
+              columns.nil? ||
+              (columns.is_a?(Array) && columns.all? { |each| each.is_a?(Hash) && each["column"].is_a?(String) })
             sound ? plain : raise(Requests::Malformed, "`columns` must be a list of objects with `column`.")
           end
         end

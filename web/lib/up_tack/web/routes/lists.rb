@@ -9,7 +9,13 @@ module UpTack
         module Helpers
           def list_sent
             parts = design_parts("name", "values", "retired", "renamed")
-            Core::Design::Changes::SaveList.new(id: params[:list], name: parts["name"], values: parts["values"], retired: parts["retired"] || [], renamed: parts["renamed"])
+            Core::Design::Changes::SaveList.new(
+              id: params[:list],
+              name: parts["name"],
+              values: parts["values"],
+              retired: parts["retired"] || [],
+              renamed: parts["renamed"]
+            )
           end
         end
 
@@ -21,20 +27,29 @@ module UpTack
 
           app.post("/api/lists") do
             parts = design_parts("name", "values", "retired")
-            change = changes::SaveList.new(name: parts["name"], values: parts["values"], retired: parts["retired"] || [])
-            change_design(->(project) { json(Render::Lists.of(project, workspace.visibility), status: 201) }) { |design| design.call(change) }
+            change =
+              changes::SaveList.new(name: parts["name"], values: parts["values"], retired: parts["retired"] || [])
+            change_design(
+              ->(project) { json(Render::Lists.of(project, workspace.visibility), status: 201) }
+            ) { |design| design.call(change) }
           end
 
           app.put("/api/lists/:list") do
             change = list_sent
-            change_design(->(project) { json(Render::Lists.of(project, workspace.visibility)) }) { |design| design.call(change) }
+            change_design(->(project) { json(Render::Lists.of(project, workspace.visibility)) }) do |design|
+              design.call(change)
+            end
           end
 
-          app.post("/api/lists/:list/preview") { json(Render::Choices.foreseen(UseCases::PreviewChoices.new(workspace).call(list_sent))) }
+          app.post("/api/lists/:list/preview") do
+            json(Render::Choices.foreseen(UseCases::PreviewChoices.new(workspace).call(list_sent)))
+          end
 
           app.delete("/api/lists/:list") do
             change = changes::DeleteList.new(id: params[:list])
-            change_design(->(project) { json(Render::Lists.of(project, workspace.visibility)) }) { |design| design.call(change) }
+            change_design(->(project) { json(Render::Lists.of(project, workspace.visibility)) }) do |design|
+              design.call(change)
+            end
           end
         end
       end

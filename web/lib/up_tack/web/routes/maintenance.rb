@@ -37,7 +37,9 @@ module UpTack
 
           app.post("/api/check") do
             told = ->(findings) { {findings: findings.map(&:to_h)} }
-            in_background(->(findings) { json(told.call(findings)) }, report: told) { |progress, workspace| UseCases::Maintenance::IntegrityCheck.new(workspace, progress: progress).call }
+            in_background(->(findings) { json(told.call(findings)) }, report: told) do |progress, workspace|
+              UseCases::Maintenance::IntegrityCheck.new(workspace, progress: progress).call
+            end
           end
 
           app.error(Store::Backups::Kept) { |error| problem(409, "kept", error.message) }
@@ -48,13 +50,25 @@ module UpTack
         # @param copy [Store::Backups::Copy]
         # @param clock [#local] of the firm
         # @return [Hash] with the firm's day and hour
-        def self.copy(copy, clock) = {name: copy.name, made_at: clock.local(copy.made_at).strftime("%Y-%m-%dT%H:%M"), why: copy.why, bytes: copy.bytes}
+        def self.copy(copy, clock) =
+          {
+            name: copy.name,
+            made_at: clock.local(copy.made_at).strftime("%Y-%m-%dT%H:%M"),
+            why: copy.why,
+            bytes: copy.bytes
+          }
 
         # Used by these routes.
         module Helpers
           def backups = @backups ||= UseCases::Maintenance::Backups.new(workspace.clock, person: person)
 
-          def backups_json = json({backups: backups.all.map { |each| Routes::Maintenance.copy(each, workspace.clock) }, settings: backups.settings})
+          def backups_json =
+            json(
+              {
+                backups: backups.all.map { |each| Routes::Maintenance.copy(each, workspace.clock) },
+                settings: backups.settings
+              }
+            )
         end
       end
     end

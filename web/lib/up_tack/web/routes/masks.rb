@@ -6,12 +6,18 @@ module UpTack
       # Masks, clean-up steps and reading formats by themselves, while they are put together.
       module Masks
         def self.registered(app)
-          app.get("/api/masks/ready-made") { json(Core::Masks::ReadyMade::ALL.map { |each| Render::Mask.line(each[:mask]).merge(name: each[:name]) }) }
+          app.get("/api/masks/ready-made") do
+            json(Core::Masks::ReadyMade::ALL.map { |each| Render::Mask.line(each[:mask]).merge(name: each[:name]) })
+          end
 
           # A mask from its text, from pieces or by example, and what it makes of a text.
           app.post("/api/masks") do
             parts = design_parts("mask", "pieces", "example", "text", "bare")
-            odd = parts.slice("mask", "example", "text").find { |_, value| value.is_a?(Array) || value.is_a?(Hash) }&.first
+            odd =
+              parts
+                .slice("mask", "example", "text")
+                .find { |_, value| value.is_a?(Array) || value.is_a?(Hash) }
+                &.first
             Core::Design::Invalid.because("This is a text.", part: odd) if odd
             json(Render::Mask.of(**parts.slice("mask", "pieces", "example", "text", "bare").transform_keys(&:to_sym)))
           end

@@ -20,15 +20,28 @@ module UpTack
           end
 
           app.get("/api/tables/:table/rules/:rule/waiting") do
-            found = UseCases::Numbers::Give.new(workspace).foresee(table: params[:table], rule: params[:rule], order: Numbers.order_in(params), descending: params[:descending] == "true")
+            found =
+              UseCases::Numbers::Give.new(workspace).foresee(
+                table: params[:table],
+                rule: params[:rule],
+                order: Numbers.order_in(params),
+                descending: params[:descending] == "true"
+              )
             json(found.to_h)
           end
 
           app.post("/api/tables/:table/rules/:rule/waiting") do
-            wish = {table: params[:table], rule: params[:rule], order: Numbers.order_in(sent), descending: sent["descending"] == true}
-            in_background(->(result) { json({given: result.given, left: result.left, refused: result.refused, batch: result.batch&.id}) }) do |progress, workspace|
-              UseCases::Numbers::Give.new(workspace, progress: progress).call(**wish)
-            end
+            wish = {
+              table: params[:table],
+              rule: params[:rule],
+              order: Numbers.order_in(sent),
+              descending: sent["descending"] == true
+            }
+            in_background(
+              ->(result) do
+                json({given: result.given, left: result.left, refused: result.refused, batch: result.batch&.id})
+              end
+            ) { |progress, workspace| UseCases::Numbers::Give.new(workspace, progress: progress).call(**wish) }
           end
         end
 

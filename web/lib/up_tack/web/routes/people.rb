@@ -10,14 +10,26 @@ module UpTack
         # @param token [Store::Token]
         # @return [Hash]
         def self.token(token)
-          {id: token.id, person: Render::Session.person(token.person), name: token.name, role: token.role, made_at: token.made_at.getutc.iso8601, ends_at: token.ends_at.getutc.iso8601, seen_at: token.seen_at&.getutc&.iso8601, over: token.ends_at <= Time.now.utc}
+          {
+            id: token.id,
+            person: Render::Session.person(token.person),
+            name: token.name,
+            role: token.role,
+            made_at: token.made_at.getutc.iso8601,
+            ends_at: token.ends_at.getutc.iso8601,
+            seen_at: token.seen_at&.getutc&.iso8601,
+            over: token.ends_at <= Time.now.utc
+          }
         end
 
         def self.registered(app)
           app.get("/api/people") { json(Store::Person.order(:id).map { |each| Render::Session.entry(each) }) }
 
           app.post("/api/people") do
-            json(Render::Session.entry(UseCases::People::ChangePerson.new(by: person).add(sent.slice(*PARTS))), status: 201)
+            json(
+              Render::Session.entry(UseCases::People::ChangePerson.new(by: person).add(sent.slice(*PARTS))),
+              status: 201
+            )
           end
 
           app.post("/api/people/:id/anonymise") do
@@ -25,10 +37,13 @@ module UpTack
           end
 
           # Tokens for scripts: of whoever is signed in, and for builders of all.
-          app.get("/api/tokens") { json(UseCases::People::Tokens.new(person).all.map { |token| Routes::People.token(token) }) }
+          app.get("/api/tokens") do
+            json(UseCases::People::Tokens.new(person).all.map { |token| Routes::People.token(token) })
+          end
 
           app.post("/api/tokens") do
-            token, text = UseCases::People::Tokens.new(person).make(name: sent["name"], role: sent["role"], days: sent["days"])
+            token, text =
+              UseCases::People::Tokens.new(person).make(name: sent["name"], role: sent["role"], days: sent["days"])
             json({**Routes::People.token(token), token: text}, status: 201)
           end
 
@@ -38,7 +53,11 @@ module UpTack
           end
 
           app.patch("/api/people/:id") do
-            json(Render::Session.entry(UseCases::People::ChangePerson.new(by: person).change(record_id, sent.slice(*PARTS))))
+            json(
+              Render::Session.entry(
+                UseCases::People::ChangePerson.new(by: person).change(record_id, sent.slice(*PARTS))
+              )
+            )
           end
         end
       end

@@ -26,30 +26,44 @@ module UpTack
 
           app.post("/api/project/preview") do
             preview = UseCases::ProjectFiles::ApplyProjectFile.new(workspace).preview(file_sent)
-            json({
-              name: preview.name, people: preview.people.map { |person| {name: person["name"], role: person["role"]} }, losses: preview.losses.map { |label, count| {field: label, values: count} },
-              differences: preview.differences.map { |each| each.to_h.slice(:what, :id, :place, :before, :after) }
-            })
+            json(
+              {
+                name: preview.name,
+                people: preview.people.map { |person| {name: person["name"], role: person["role"]} },
+                losses: preview.losses.map { |label, count| {field: label, values: count} },
+                differences: preview.differences.map { |each| each.to_h.slice(:what, :id, :place, :before, :after) }
+              }
+            )
           end
 
           app.post("/api/project/bring-in") do
             text = file_sent
             in_background(->(project) { json({name: project.name}) }) do |progress, workspace|
-              UseCases::ProjectFiles::ApplyProjectFile.new(workspace, progress: progress).call(text).tap { Proving.wake }
+              UseCases::ProjectFiles::ApplyProjectFile
+                .new(workspace, progress: progress)
+                .call(text)
+                .tap { Proving.wake }
             end
           end
 
           app.get("/api/sheet.md") do
             overview = UseCases::Bench::Overview.new(workspace)
             content_type "text/markdown", charset: "utf-8"
-            Core::Bench::Sheet.new(workspace.project, overview.coverage, overview.lines.to_h { |line| [line.proof.id, line.state] }).markdown
+            Core::Bench::Sheet.new(
+              workspace.project,
+              overview.coverage,
+              overview.lines.to_h { |line| [line.proof.id, line.state] }
+            ).markdown
           end
 
           app.helpers Sent
         end
 
         # @return [Hash] how the firm writes, and the time zones there are
-        def self.conventions(workspace) = workspace.project.conventions.to_plain.merge("time_zones" => TZInfo::Timezone.all_data_zone_identifiers.sort)
+        def self.conventions(workspace) =
+          workspace.project.conventions.to_plain.merge(
+            "time_zones" => TZInfo::Timezone.all_data_zone_identifiers.sort
+          )
 
         # Reads what was sent.
         module Sent

@@ -24,24 +24,48 @@ module UpTack
 
           app.get("/api/tables/:table/proofs/:proof") do
             table = workspace.table(params[:table])
-            proof = table.proof(params[:proof]) or raise Store::NotFound, "There is no such proof; it may have been deleted."
-            telling = Core::Bench::Telling.new(table, Core::Bench::RecordOverlay.new(workspace.ground, records: Core::Bench::Script.from(proof.script).values(workspace.project)).tap { |world| world.context = workspace.context })
+            proof = table.proof(params[:proof]) or
+              raise Store::NotFound, "There is no such proof; it may have been deleted."
+            telling =
+              Core::Bench::Telling.new(
+                table,
+                Core::Bench::RecordOverlay
+                  .new(workspace.ground, records: Core::Bench::Script.from(proof.script).values(workspace.project))
+                  .tap { |world| world.context = workspace.context }
+              )
             json({proof: proof.to_plain, expects: proof.expectations.map { |each| telling.of(each) }})
           end
 
           app.post("/api/tables/:table/proofs") do
             table = workspace.table(params[:table])
             given = sent["proofs"]
-            raise Requests::Malformed, "`proofs` must be a list of proofs." unless given.is_a?(Array) && given.any? && given.length <= 500 && given.all?(Hash)
+            unless given.is_a?(Array) && given.any? && given.length <= 500 && given.all?(Hash)
+              raise Requests::Malformed, "`proofs` must be a list of proofs."
+            end
 
-            change = changes::SaveProof.new(table: table.key, proofs: design_parts("proofs").fetch("proofs").map { |proof| proof.slice(*PARTS) }, today: workspace.clock.today)
-            change_design(->(_) { json({ids: change.ids}, status: 201) }, report: ->(_) { {ids: change.ids} }) { |design| design.call(change) }
+            change =
+              changes::SaveProof.new(
+                table: table.key,
+                proofs: design_parts("proofs").fetch("proofs").map { |proof| proof.slice(*PARTS) },
+                today: workspace.clock.today
+              )
+            change_design(
+              ->(_) { json({ids: change.ids}, status: 201) },
+              report: ->(_) { {ids: change.ids} }
+            ) { |design| design.call(change) }
           end
 
           app.put("/api/tables/:table/proofs/:proof") do
             table = workspace.table(params[:table])
-            change = changes::SaveProof.new(table: table.key, proofs: [design_parts(*PARTS).merge("id" => params[:proof])], today: workspace.clock.today)
-            change_design(->(_) { json({ids: change.ids}) }, report: ->(_) { {ids: change.ids} }) { |design| design.call(change) }
+            change =
+              changes::SaveProof.new(
+                table: table.key,
+                proofs: [design_parts(*PARTS).merge("id" => params[:proof])],
+                today: workspace.clock.today
+              )
+            change_design(->(_) { json({ids: change.ids}) }, report: ->(_) { {ids: change.ids} }) do |design|
+              design.call(change)
+            end
           end
 
           app.delete("/api/tables/:table/proofs/:proof") do
@@ -53,8 +77,17 @@ module UpTack
           # Which proofs a rule would break, were it saved.
           app.post("/api/tables/:table/rules/proofs") do
             table = workspace.table(params[:table])
-            change = changes::PinRule.new(table: table.key, rule: design_parts(*Rules::PARTS).compact, records: workspace.context.records)
-            json(Render::Proofs.endangered(UseCases::Bench::AffectedProofs.new(workspace).call(table: table.key, change: change)))
+            change =
+              changes::PinRule.new(
+                table: table.key,
+                rule: design_parts(*Rules::PARTS).compact,
+                records: workspace.context.records
+              )
+            json(
+              Render::Proofs.endangered(
+                UseCases::Bench::AffectedProofs.new(workspace).call(table: table.key, change: change)
+              )
+            )
           end
         end
       end

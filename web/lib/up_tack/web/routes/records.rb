@@ -17,7 +17,12 @@ module UpTack
 
           # How many there are, and what fields come to over them.
           app.get("/api/tables/:table/totals") do
-            found = UseCases::ComputeTotals.new(workspace).call(table: params[:table], **view_in_query.except(:sort), fields: keys_in_query("fields") || [])
+            found =
+              UseCases::ComputeTotals.new(workspace).call(
+                table: params[:table],
+                **view_in_query.except(:sort),
+                fields: keys_in_query("fields") || []
+              )
             json(Render::Totals.of(found, workspace.table(params[:table])))
           end
 
@@ -26,11 +31,25 @@ module UpTack
             places = UseCases::FindPlaces.new(workspace, params[:table], **view_in_query)
             from = (number_in_query("from") || 0).clamp(0, 2**53)
             id = number_in_query("id")
-            json((id ? places.record(id) : places.text(params[:text].to_s.scrub, from: from, back: params[:back] == "true")).to_h)
+            json(
+              (
+                if id
+                  places.record(id)
+                else
+                  places.text(params[:text].to_s.scrub, from: from, back: params[:back] == "true")
+                end
+              ).to_h
+            )
           end
 
           app.post("/api/tables/:table/records") do
-            answer = UseCases::Lines::Save.new(workspace, way: way).call(table: params[:table], typed: typed, reasons: reasons, **filling_in)
+            answer =
+              UseCases::Lines::Save.new(workspace, way: way).call(
+                table: params[:table],
+                typed: typed,
+                reasons: reasons,
+                **filling_in
+              )
             saved_or_problem(params[:table], answer, status: 201)
           end
 
@@ -40,12 +59,25 @@ module UpTack
           end
 
           app.patch("/api/tables/:table/records/:id") do
-            answer = UseCases::Lines::Save.new(workspace, way: way).call(table: params[:table], id: record_id, typed: typed, version: number_sent("version"), reasons: reasons, **filling_in)
+            answer =
+              UseCases::Lines::Save.new(workspace, way: way).call(
+                table: params[:table],
+                id: record_id,
+                typed: typed,
+                version: number_sent("version"),
+                reasons: reasons,
+                **filling_in
+              )
             saved_or_problem(params[:table], answer)
           end
 
           app.delete("/api/tables/:table/records/:id") do
-            answer = UseCases::DeleteRecord.new(workspace).call(table: params[:table], id: record_id, version: number_in_query("version"))
+            answer =
+              UseCases::DeleteRecord.new(workspace).call(
+                table: params[:table],
+                id: record_id,
+                version: number_in_query("version")
+              )
             next saved_or_problem(params[:table], answer) unless answer.state == :saved
 
             status 204
@@ -58,34 +90,68 @@ module UpTack
 
           # The records that link to one, as its lines.
           app.get("/api/tables/:table/records/:id/lines/:other/:link") do
-            records = UseCases::Lines::List.new(workspace).call(table: params[:table], id: record_id, other: params[:other], link: params[:link])
+            records =
+              UseCases::Lines::List.new(workspace).call(
+                table: params[:table],
+                id: record_id,
+                other: params[:other],
+                link: params[:link]
+              )
             json(Render::Record.new(workspace, workspace.table(params[:other])).all(records))
           end
 
           # Records whose name, or what stands beside it, has the words typed.
           app.get("/api/tables/:table/matches") do
-            matches = Store::NameSearch.new(workspace.plan(params[:table]), workspace.context).like(params[:text].to_s.scrub[0, 200])
+            matches =
+              Store::NameSearch.new(workspace.plan(params[:table]), workspace.context).like(
+                params[:text].to_s.scrub[0, 200]
+              )
             json(matches.map(&:to_h))
           end
 
           # The records that a link of a draft can point to.
           app.post("/api/tables/:table/fields/:field/candidates") do
-            asked = {table: params[:table], field: params[:field], text: sent["text"].to_s.scrub[0, 200], typed: sent["typed"] ? typed : {}}
+            asked = {
+              table: params[:table],
+              field: params[:field],
+              text: sent["text"].to_s.scrub[0, 200],
+              typed: sent["typed"] ? typed : {}
+            }
             own = design_parts("records")["records"]
-            found = own ? UseCases::Bench::FindCandidates.new(workspace).call(**asked, records: own) : UseCases::FindCandidates.new(workspace).call(**asked, id: number_sent("id"))
+            found =
+              if own
+                UseCases::Bench::FindCandidates.new(workspace).call(**asked, records: own)
+              else
+                UseCases::FindCandidates.new(workspace).call(**asked, id: number_sent("id"))
+              end
             json(found.map(&:to_h))
           end
 
           app.post("/api/tables/:table/draft") do
-            answer = UseCases::Lines::Answer.new(workspace).call(table: params[:table], typed: typed, id: number_sent("id"), reasons: reasons, **filling_in)
+            answer =
+              UseCases::Lines::Answer.new(workspace).call(
+                table: params[:table],
+                typed: typed,
+                id: number_sent("id"),
+                reasons: reasons,
+                **filling_in
+              )
             json(Render::Answer.new(workspace, workspace.table(params[:table])).of(answer))
           end
 
           app.post("/api/tables/:table/trial") do
             trial = Trial.workspace(workspace, person_id: number_sent("person_id"), at: sent["at"])
-            answer = UseCases::AnswerDraft.new(trial).call(
-              table: params[:table], typed: typed, id: number_sent("id"), copy_of: number_sent("copy_of"), trace: true, reasons: reasons, tried: form_tried, **filling_in.except(:groups)
-            )
+            answer =
+              UseCases::AnswerDraft.new(trial).call(
+                table: params[:table],
+                typed: typed,
+                id: number_sent("id"),
+                copy_of: number_sent("copy_of"),
+                trace: true,
+                reasons: reasons,
+                tried: form_tried,
+                **filling_in.except(:groups)
+              )
             now = trial.clock.local(trial.clock.now).strftime("%Y-%m-%dT%H:%M")
             json({**Render::Answer.new(trial, workspace.table(params[:table])).of(answer), clock: now})
           end

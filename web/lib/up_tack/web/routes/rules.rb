@@ -12,12 +12,23 @@ module UpTack
 
           app.post("/api/tables/:table/rules") do
             workspace.table(params[:table])
-            change = changes::PinRule.new(table: params[:table], rule: design_parts(*PARTS - ["id"]), records: workspace.context.records)
+            change =
+              changes::PinRule.new(
+                table: params[:table],
+                rule: design_parts(*PARTS - ["id"]),
+                records: workspace.context.records
+              )
             change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
           end
 
           app.post("/api/tables/:table/rules/preview") do
-            preview = UseCases::PreviewRule.new(workspace).call(table: params[:table], plain: design_parts(*PARTS), look_at: number_sent("look_at"), all: sent["all"] == true)
+            preview =
+              UseCases::PreviewRule.new(workspace).call(
+                table: params[:table],
+                plain: design_parts(*PARTS),
+                look_at: number_sent("look_at"),
+                all: sent["all"] == true
+              )
             json(Render::Preview.of(preview, workspace.table(params[:table]), workspace))
           end
 
@@ -31,17 +42,33 @@ module UpTack
             content_type "application/x-ndjson"
             stream do |out|
               line = ->(preview) { out << "#{JSON.generate(Render::Preview.of(preview, design, workspace))}\n" }
-              line.call(UseCases::PreviewRule.new(workspace).call(table: params[:table], plain: parts, look_at: look_at, all: true, most: most, &line))
+              line.call(
+                UseCases::PreviewRule.new(workspace).call(
+                  table: params[:table],
+                  plain: parts,
+                  look_at: look_at,
+                  all: true,
+                  most: most,
+                  &line
+                )
+              )
             ensure
               ActiveRecord::Base.connection_handler.clear_active_connections!
             end
           end
 
-          app.get("/api/tables/:table/rules/open") { json(UseCases::CountExempt.new(workspace).call(table: params[:table])) }
+          app.get("/api/tables/:table/rules/open") do
+            json(UseCases::CountExempt.new(workspace).call(table: params[:table]))
+          end
 
           app.put("/api/tables/:table/rules/:rule") do
             UseCases::FindRule.new(workspace).call(table: params[:table], rule: params[:rule])
-            change = changes::PinRule.new(table: params[:table], rule: design_parts(*PARTS).merge("id" => params[:rule]), records: workspace.context.records)
+            change =
+              changes::PinRule.new(
+                table: params[:table],
+                rule: design_parts(*PARTS).merge("id" => params[:rule]),
+                records: workspace.context.records
+              )
             change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
           end
 

@@ -9,21 +9,50 @@ module UpTack
           app.post("/api/tables/:table/samples") do
             table = workspace.table(params[:table]).key
             count, seed = number_sent("count"), number_sent("seed") || 1
-            in_background(->(result) { json({made: result.made, given_up: result.given_up, batch: result.batch.id}, status: 201) }) do |progress, workspace|
-              UseCases::Bench::GenerateRecords.new(workspace, progress: progress).call(table: table, count: count, seed: seed)
+            in_background(
+              ->(result) do
+                json({made: result.made, given_up: result.given_up, batch: result.batch.id}, status: 201)
+              end
+            ) do |progress, workspace|
+              UseCases::Bench::GenerateRecords.new(workspace, progress: progress).call(
+                table: table,
+                count: count,
+                seed: seed
+              )
             end
           end
 
           app.get("/api/tables/:table/samples") do
             table = workspace.table(params[:table])
-            batches = Store::Batch.where(table_id: table.id, undoes_id: nil).where("summary LIKE 'Made up: %'").order(id: :desc).limit(50).reject(&:undone?)
-            json(batches.map { |batch| {batch: batch.id, summary: batch.summary, person: batch.person_name, made_at: batch.made_at.getutc.iso8601} })
+            batches =
+              Store::Batch
+                .where(table_id: table.id, undoes_id: nil)
+                .where("summary LIKE 'Made up: %'")
+                .order(id: :desc)
+                .limit(50)
+                .reject(&:undone?)
+            json(
+              batches.map do |batch|
+                {
+                  batch: batch.id,
+                  summary: batch.summary,
+                  person: batch.person_name,
+                  made_at: batch.made_at.getutc.iso8601
+                }
+              end
+            )
           end
 
           # Records that one rule refuses; none of them is saved.
           app.post("/api/tables/:table/samples/failing") do
             table = workspace.table(params[:table])
-            found = UseCases::Bench::MakeFailing.new(workspace).call(table: table.key, rule: sent["rule"].to_s, count: number_sent("count"), seed: number_sent("seed") || 1)
+            found =
+              UseCases::Bench::MakeFailing.new(workspace).call(
+                table: table.key,
+                rule: sent["rule"].to_s,
+                count: number_sent("count"),
+                seed: number_sent("seed") || 1
+              )
             json({records: found.map(&:to_h)})
           end
         end

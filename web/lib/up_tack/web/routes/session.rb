@@ -12,7 +12,13 @@ module UpTack
           app.get("/api/welcome") { json(Render::Session.welcome(one_click: Guard::Hosts.own_machine?(request))) }
 
           app.post("/api/set-up") do
-            builder = UseCases::People::SetUp.new.call(code: sent["code"], project: sent["project"], time_zone: sent["time_zone"], person: texts_sent("name", "sign_in", "email", "password"))
+            builder =
+              UseCases::People::SetUp.new.call(
+                code: sent["code"],
+                project: sent["project"],
+                time_zone: sent["time_zone"],
+                person: texts_sent("name", "sign_in", "email", "password")
+              )
             begin_session(builder)
             json(session_json, status: 201)
           end
@@ -21,12 +27,18 @@ module UpTack
 
           app.post("/api/session") do
             parts = texts_sent("name", "password")
-            begin_session(counted(parts["name"]) { UseCases::People::SignIn.new.call(name: parts["name"], password: parts["password"]) })
+            begin_session(
+              counted(parts["name"]) do
+                UseCases::People::SignIn.new.call(name: parts["name"], password: parts["password"])
+              end
+            )
             json(session_json)
           end
 
           app.post("/api/session/demo") do
-            raise UseCases::People::SignIn::Refused, "One click works on the machine alone that the demo runs on." unless Guard::Hosts.own_machine?(request)
+            unless Guard::Hosts.own_machine?(request)
+              raise UseCases::People::SignIn::Refused, "One click works on the machine alone that the demo runs on."
+            end
 
             begin_session(UseCases::People::SignIn.new.in_demo(number_sent("person_id")))
             json(session_json)
@@ -41,7 +53,9 @@ module UpTack
           app.post("/api/session/confirm") do
             given = texts_sent("password")["password"]
             counted(person.sign_in) do
-              raise UseCases::People::SignIn::Wrong, "That is not your password." unless person.password? && UseCases::People::SignIn.new.right?(person, given)
+              unless person.password? && UseCases::People::SignIn.new.right?(person, given)
+                raise UseCases::People::SignIn::Wrong, "That is not your password."
+              end
             end
             signed_in.confirm
             status 204
@@ -49,7 +63,14 @@ module UpTack
 
           app.put("/api/session/password") do
             parts = texts_sent("old", "new")
-            changed = counted(person.sign_in) { UseCases::People::ChangePerson.new(by: person).own_password(person, old: parts["old"], new: parts["new"]) }
+            changed =
+              counted(person.sign_in) do
+                UseCases::People::ChangePerson.new(by: person).own_password(
+                  person,
+                  old: parts["old"],
+                  new: parts["new"]
+                )
+              end
             begin_session(changed)
             json(session_json)
           end

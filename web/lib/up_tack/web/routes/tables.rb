@@ -8,23 +8,41 @@ module UpTack
         def self.registered(app)
           changes = Core::Design::Changes
 
-          app.get("/api/tables") { json(workspace.project.tables.select { |table| table.allows?(person.role, :see) }.map { |table| Render::Table.new(workspace).line(table) }) }
+          app.get("/api/tables") do
+            json(
+              workspace
+                .project
+                .tables
+                .select { |table| table.allows?(person.role, :see) }
+                .map { |table| Render::Table.new(workspace).line(table) }
+            )
+          end
 
           app.post("/api/tables") do
             parts = design_parts("label", "one", "key")
             change = changes::AddTable.new(label: parts["label"], one: parts["one"], key: parts["key"])
-            change_design(->(project) { table_json(project.tables.last.key, status: 201) }) { |design| design.call(change) }
+            change_design(->(project) { table_json(project.tables.last.key, status: 201) }) do |design|
+              design.call(change)
+            end
           end
 
           app.get("/api/tables/:table") { table_json(params[:table]) }
 
           app.patch("/api/tables/:table") do
             id = workspace.table(params[:table]).id
-            change = changes::ChangeTable.new(table: params[:table], parts: design_parts("label", "one", "note", "title", "review", "log", "access", "aliases"))
-            change_design(->(project) { table_json(project.tables.find { |table| table.id == id }.key) }) { |design| design.call(change) }
+            change =
+              changes::ChangeTable.new(
+                table: params[:table],
+                parts: design_parts("label", "one", "note", "title", "review", "log", "access", "aliases")
+              )
+            change_design(->(project) { table_json(project.tables.find { |table| table.id == id }.key) }) do |design|
+              design.call(change)
+            end
           end
 
-          app.get("/api/tables/:table/losses") { json({rules: UseCases::PreviewLosses.new(workspace).of_table(params[:table])}) }
+          app.get("/api/tables/:table/losses") do
+            json({rules: UseCases::PreviewLosses.new(workspace).of_table(params[:table])})
+          end
 
           app.delete("/api/tables/:table") do
             workspace.table(params[:table])

@@ -12,21 +12,46 @@ module UpTack
             table = workspace.table(params[:table])
             suggestions = UseCases::Tidying::Suggestions.new(workspace, table)
             page, count = suggestions.page(offset: number_in_query("offset") || 0, limit: PAGE)
-            lines = page.map { |each| {id: each.id, title: each.title, field: each.field.key, label: each.field.label, before: each.before, after: each.after.to_s} }
-            json({suggestions: lines, count: count, rules: suggestions.any_rules?, ignored: Store::DismissedSuggestion.where(table_id: table.id).count})
+            lines =
+              page.map do |each|
+                {
+                  id: each.id,
+                  title: each.title,
+                  field: each.field.key,
+                  label: each.field.label,
+                  before: each.before,
+                  after: each.after.to_s
+                }
+              end
+            json(
+              {
+                suggestions: lines,
+                count: count,
+                rules: suggestions.any_rules?,
+                ignored: Store::DismissedSuggestion.where(table_id: table.id).count
+              }
+            )
           end
 
           app.post("/api/tables/:table/suggestions/accept") do
             table = workspace.table(params[:table]).key
             chosen = picked
-            in_background(->(result) { json({saved: result.saved, left: result.left, refused: result.refused, batch: result.batch&.id}) }) do |progress, workspace|
+            in_background(
+              ->(result) do
+                json({saved: result.saved, left: result.left, refused: result.refused, batch: result.batch&.id})
+              end
+            ) do |progress, workspace|
               UseCases::Tidying::Accept.new(workspace, progress: progress).call(table: table, picked: chosen)
             end
           end
 
-          app.post("/api/tables/:table/suggestions/ignore") { json({ignored: UseCases::Tidying::Ignore.new(workspace).call(table: params[:table], picked: picked)}) }
+          app.post("/api/tables/:table/suggestions/ignore") do
+            json({ignored: UseCases::Tidying::Ignore.new(workspace).call(table: params[:table], picked: picked)})
+          end
 
-          app.delete("/api/tables/:table/suggestions/ignored") { json({ignored: UseCases::Tidying::Ignore.new(workspace).forget(table: params[:table])}) }
+          app.delete("/api/tables/:table/suggestions/ignored") do
+            json({ignored: UseCases::Tidying::Ignore.new(workspace).forget(table: params[:table])})
+          end
         end
       end
     end

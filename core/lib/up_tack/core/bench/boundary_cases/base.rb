@@ -37,10 +37,18 @@ module UpTack
 
           # @return [Save::Context] with the records, for formulas
           def context
-            @context ||= begin
-              world = RecordOverlay.new(@ground, records: @records)
-              Save::Context.new(clock: @clock, person: Save::Ports::Person.new(name: "Somebody", email: nil, role: "builder"), records: world, counters: Counters.new).tap { |context| world.context = context }
-            end
+            @context ||=
+              begin
+                world = RecordOverlay.new(@ground, records: @records)
+                Save::Context
+                  .new(
+                    clock: @clock,
+                    person: Save::Ports::Person.new(name: "Somebody", email: nil, role: "builder"),
+                    records: world,
+                    counters: Counters.new
+                  )
+                  .tap { |context| world.context = context }
+              end
           end
 
           # @param table [Design::Table] another one
@@ -50,7 +58,8 @@ module UpTack
           # @param table [Design::Table] this one, or with a rule changed
           # @param old [Hash{String=>Object}] the record as it comes out
           # @return [Solver] for changes of this record
-          def solver(table, old, **more) = Solver.new(table, context, old: old, samples: ->(other) { sample(other) }, **more)
+          def solver(table, old, **more) =
+            Solver.new(table, context, old: old, samples: ->(other) { sample(other) }, **more)
 
           private
 
@@ -68,14 +77,28 @@ module UpTack
 
           def maker(table)
             linked = table.fields.select(&:link?).to_h { |field| [field.key, @records.fetch(field.target, {}).keys] }
-            Samples::RecordGenerator.new(table, context: context, profile: @profiles[table.key] || Samples::Profile.new(table, []), linked: linked, there: there(table), random: @random, full: true)
+            Samples::RecordGenerator.new(
+              table,
+              context: context,
+              profile: @profiles[table.key] || Samples::Profile.new(table, []),
+              linked: linked,
+              there: there(table),
+              random: @random,
+              full: true
+            )
           end
 
           def there(table)
-            table.rules.grep(Rules::Exists).to_h do |rule|
-              plain = rule.to_plain
-              [rule.field, @records.fetch(plain["target"], {}).values.filter_map { |values| values[plain["target_field"]] }]
-            end
+            table
+              .rules
+              .grep(Rules::Exists)
+              .to_h do |rule|
+                plain = rule.to_plain
+                [
+                  rule.field,
+                  @records.fetch(plain["target"], {}).values.filter_map { |values| values[plain["target_field"]] }
+                ]
+              end
           end
 
           def find = (@values, @sound = passing(@table))
@@ -85,7 +108,12 @@ module UpTack
             maker = maker(table)
             values = maker.values
             TRIES.times do
-              outcome = Save.call(@ground.plan(table.key), Save::Draft.new(typed: Samples::RecordGenerator.typed(table, values), stored: nil), context)
+              outcome =
+                Save.call(
+                  @ground.plan(table.key),
+                  Save::Draft.new(typed: Samples::RecordGenerator.typed(table, values), stored: nil),
+                  context
+                )
               context.counters.drop
               return [values, true] if outcome.saved?
 

@@ -55,11 +55,14 @@ module UpTack
           def tries(rule, slip)
             ways = fine(rule, slip) + @assignments.of(rule, slip.rule)
             ways = ways.flat_map { |way| [way.merge(rule.field => nil), way] }.uniq if rule.is_a?(Rules::Required)
-            return ways.map { |way| [way, false] } unless [slip.own, slip.other].any? { |formula| formula.tree.looks_back? }
+            unless [slip.own, slip.other].any? { |formula| formula.tree.looks_back? }
+              return ways.map { |way| [way, false] }
+            end
 
             turns = ways.select { |way| way.length == 1 && !way.keys.first.start_with?("first") }
             pairs = turns.product(turns).select { |one, other| one.keys == other.keys && one != other }
-            pairs.map { |first, way| [way.merge("first" => first), true] } + ways.flat_map { |way| [[way, false], [way, true]] }
+            pairs.map { |first, way| [way.merge("first" => first), true] } +
+              ways.flat_map { |way| [[way, false], [way, true]] }
           end
 
           # Numbers at which the formulas part, be it in the last decimal of what is kept: looked for by

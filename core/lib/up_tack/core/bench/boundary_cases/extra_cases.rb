@@ -8,7 +8,12 @@ module UpTack
         # days on which calendars turn, where a rule looks at such a field.
         class ExtraCases
           # Days with what they are.
-          DAYS = {"the last day of a month" => [2026, 1, 31], "a leap day" => [2028, 2, 29], "the last day of a year" => [2026, 12, 31], "the first day of a year" => [2027, 1, 1]}.freeze
+          DAYS = {
+            "the last day of a month" => [2026, 1, 31],
+            "a leap day" => [2028, 2, 29],
+            "the last day of a year" => [2026, 12, 31],
+            "the first day of a year" => [2027, 1, 1]
+          }.freeze
 
           def initialize(table, _base, _solver, seen)
             @table = table
@@ -16,13 +21,23 @@ module UpTack
           end
 
           # Kinds that look at the value of their field.
-          LOOKING = [Rules::Limits, Rules::Length, Rules::OneOf, Rules::Fits, Rules::Mask, Rules::Exists, Rules::Unique, Rules::Check].freeze
+          LOOKING = [
+            Rules::Limits,
+            Rules::Length,
+            Rules::OneOf,
+            Rules::Fits,
+            Rules::Mask,
+            Rules::Exists,
+            Rules::Unique,
+            Rules::Check
+          ].freeze
 
           # @param rule [Rules::Rule]
           # @return [Array<Targets::Aim>]
           def of(rule)
             keys = rule.formula_parts.values.flat_map { |text| named(text) }.uniq
-            keys.flat_map { |key| choices(rule, key) + days(rule, key) } + hours(rule) + blank(rule) + masked(rule) + listed(rule)
+            keys.flat_map { |key| choices(rule, key) + days(rule, key) } + hours(rule) + blank(rule) + masked(rule) +
+              listed(rule)
           end
 
           private
@@ -39,19 +54,28 @@ module UpTack
             return [] if !mask || @table.given?(rule.field)
 
             sample = Masks::Examples.sample(mask)
-            [aim(rule, "one character short", {rule.field => sample[0...-1]}), aim(rule, "one character too many", {rule.field => "#{sample}#{sample[-1]}"})]
+            [
+              aim(rule, "one character short", {rule.field => sample[0...-1]}),
+              aim(rule, "one character too many", {rule.field => "#{sample}#{sample[-1]}"})
+            ]
           end
 
           def listed(rule)
             return [] unless rule.is_a?(Rules::OneOf)
 
             field = @table.field(rule.field)
-            Array(rule.to_plain["values"]).map { |plain| field.values.load(plain) }.map { |value| aim(rule, "#{field.label} is #{field.show(value)}", {rule.field => value}) }
+            Array(rule.to_plain["values"])
+              .map { |plain| field.values.load(plain) }
+              .map { |value| aim(rule, "#{field.label} is #{field.show(value)}", {rule.field => value}) }
           end
 
           def named(text)
             found = []
-            Expression.parse(text).walk { |node| found << node.key if node.is_a?(Expression::Nodes::Field) && !node.before && !node.outside }
+            Expression
+              .parse(text)
+              .walk do |node|
+                found << node.key if node.is_a?(Expression::Nodes::Field) && !node.before && !node.outside
+              end
             found.select { |key| @table.field(key) && !@table.given?(key) }
           end
 
@@ -59,24 +83,42 @@ module UpTack
             field = @table.field(key)
             return [] unless field.type == "choice"
 
-            field.open_choices.map { |choice| aim(rule, "#{field.label} is #{choice}", {key => choice}) } + [aim(rule, "#{field.label} is none of its choices", {key => "#{field.open_choices.first} not"})]
+            field.open_choices.map { |choice| aim(rule, "#{field.label} is #{choice}", {key => choice}) } +
+              [aim(rule, "#{field.label} is none of its choices", {key => "#{field.open_choices.first} not"})]
           end
 
           def days(rule, key)
             field = @table.field(key)
             return [] unless field.type == "date" && calendar?(rule, key)
 
-            DAYS.map { |words, (year, month, day)| aim(rule, "#{field.label} is #{words}", {key => Calendar.day(year, month, day), **open_target(rule, key)}) }
+            DAYS.map do |words, (year, month, day)|
+              aim(
+                rule,
+                "#{field.label} is #{words}",
+                {key => Calendar.day(year, month, day), **open_target(rule, key)}
+              )
+            end
           end
 
           # What the rule works out once must be left to it.
-          def open_target(rule, key) = (rule.writes.include?(rule.field) && rule.field != key && !@table.given?(rule.field)) ? {rule.field => :untyped} : {}
+          def open_target(rule, key) =
+            if rule.writes.include?(rule.field) && rule.field != key && !@table.given?(rule.field)
+              {rule.field => :untyped}
+            else
+              {}
+            end
 
           # A day that is only compared with another has no months and years.
           def calendar?(rule, key)
             rule.formula_parts.values.any? do |text|
               found = false
-              Expression.parse(text).walk { |node| found ||= (node.is_a?(Expression::Nodes::Arithmetic) || node.is_a?(Expression::Nodes::Call)) && node.children.any? { |child| child.is_a?(Expression::Nodes::Field) && child.key == key } }
+              Expression
+                .parse(text)
+                .walk do |node|
+                  found ||=
+                    (node.is_a?(Expression::Nodes::Arithmetic) || node.is_a?(Expression::Nodes::Call)) &&
+                    node.children.any? { |child| child.is_a?(Expression::Nodes::Field) && child.key == key }
+                end
               found
             end
           end
@@ -84,16 +126,36 @@ module UpTack
           # Rules that look at the clock are tried in the hour that comes twice.
           def hours(rule)
             asks = rule.formula_parts.values.any? { |text| clock?(text) }
-            asks ? [aim(rule, "in the hour that comes twice when the clocks go back", {"clock" => "back"}), *DAYS.map { |words, (year, month, day)| aim(rule, "today is #{words}", {"clock" => format("%04d-%02d-%02dT09:00", year, month, day)}) }] : []
+            if asks
+              [
+                aim(rule, "in the hour that comes twice when the clocks go back", {"clock" => "back"}),
+                *DAYS.map do |words, (year, month, day)|
+                  aim(rule, "today is #{words}", {"clock" => format("%04d-%02d-%02dT09:00", year, month, day)})
+                end
+              ]
+            else
+              []
+            end
           end
 
           def clock?(text)
             found = false
-            Expression.parse(text).walk { |node| found ||= node.is_a?(Expression::Nodes::Call) && %w[today now].include?(node.name) }
+            Expression
+              .parse(text)
+              .walk { |node| found ||= node.is_a?(Expression::Nodes::Call) && %w[today now].include?(node.name) }
             found
           end
 
-          def aim(rule, words, way) = Targets::Aim.new(rule: rule, point: nil, words: Targets.titled(rule, @table, words), ways: [way], exact: true, again: false, lasting: false)
+          def aim(rule, words, way) =
+            Targets::Aim.new(
+              rule: rule,
+              point: nil,
+              words: Targets.titled(rule, @table, words),
+              ways: [way],
+              exact: true,
+              again: false,
+              lasting: false
+            )
         end
       end
     end

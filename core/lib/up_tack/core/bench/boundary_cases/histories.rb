@@ -74,9 +74,15 @@ module UpTack
           end
 
           def acting = @shown.slice("acts", "holds", "row 1").values.map(&:way).first(1)
-          def condition = @rule.formula_parts.values_at("reaches", "when").compact.first&.then { |part| Expression.parse(part) }
+
+          def condition =
+            @rule.formula_parts.values_at("reaches", "when").compact.first&.then { |part| Expression.parse(part) }
+
           def text = @seen[@rule.field].is_a?(String) ? @seen[@rule.field] : "Made up"
-          def other(key) = Scenes.other(@table.field(key), @seen[key], @base.context.clock.today, mask: @table.mask(key))
+
+          def other(key) =
+            Scenes.other(@table.field(key), @seen[key], @base.context.clock.today, mask: @table.mask(key))
+
           def typed(keys) = keys.reject { |key| @table.given?(key) }
           def label(key) = @table.field(key).label
 
@@ -114,7 +120,9 @@ module UpTack
             return [now >> ((now.month > 6) ? -1 : 1), now >> -12] if now.is_a?(::Date)
 
             free = now.is_a?(String) && @table.field(key).open_choices.empty?
-            [*([now.split.rotate.join(" "), "Oneword"] if free), other(key)].compact.reject { |value| value == now }.uniq
+            [*([now.split.rotate.join(" "), "Oneword"] if free), other(key)].compact
+              .reject { |value| value == now }
+              .uniq
           end
 
           # Each watched field alone, and what comes after it.

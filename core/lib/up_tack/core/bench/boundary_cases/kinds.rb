@@ -23,25 +23,55 @@ module UpTack
           # @return [Array<Hash{String=>Object}>] changes of the base record
           def ways(rule, key)
             case rule
-            when Rules::Default then (key == "idle") ? [other(rule.field)].compact : [{rule.field => :untyped}]
-            when Rules::Mask then masked(rule, key == "fits")
-            when Rules::Fits then masked_text(rule.field, Masks.read(rule.to_plain["mask"]), key == "passed")
-            when Rules::Tidy then (key == "acts") ? [{rule.field => " #{text(rule.field).upcase}  "}, {rule.field => "#{text(rule.field).downcase}  x"}] : [{rule.field => rule.run(text(rule.field))}]
-            when Rules::Required then required(rule, key)
-            when Rules::Limits then limited(rule, key)
-            when Rules::Length then lengths(rule, key)
-            when Rules::OneOf then listed(rule, key)
-            when Rules::Check then @solver.ways(Expression.parse(rule.to_plain["formula"]), key == "passed", @seen)
-            when Rules::Exists then (key == "refused") ? [{rule.field => "nowhere"}, {rule.field => BigDecimal(999_999)}] : existing(rule)
-            when Rules::DependentChoice then narrowed(rule, key == "belongs")
-            when Rules::State then stated(rule, key)
-            when Rules::Decision then decided(rule, key)
-            when Rules::Lock then locked(rule, key)
-            when Rules::Fill then filled(rule, key)
-            when Rules::Copy then (key == "acts") ? [{}] : rule.reads(@table).map { |link| {link => nil} }
-            when Rules::Calculation then calculated(rule, key)
-            when Rules::ChangeCounter, Rules::Stamp, Rules::Line then eventful(rule, key)
-            else []
+            when Rules::Default
+              (key == "idle") ? [other(rule.field)].compact : [{rule.field => :untyped}]
+            when Rules::Mask
+              masked(rule, key == "fits")
+            when Rules::Fits
+              masked_text(rule.field, Masks.read(rule.to_plain["mask"]), key == "passed")
+            when Rules::Tidy
+              if key == "acts"
+                [
+                  {rule.field => " #{text(rule.field).upcase}  "},
+                  {rule.field => "#{text(rule.field).downcase}  x"}
+                ]
+              else
+                [{rule.field => rule.run(text(rule.field))}]
+              end
+            when Rules::Required
+              required(rule, key)
+            when Rules::Limits
+              limited(rule, key)
+            when Rules::Length
+              lengths(rule, key)
+            when Rules::OneOf
+              listed(rule, key)
+            when Rules::Check
+              @solver.ways(Expression.parse(rule.to_plain["formula"]), key == "passed", @seen)
+            when Rules::Exists
+              if key == "refused"
+                [{rule.field => "nowhere"}, {rule.field => BigDecimal(999_999)}]
+              else
+                existing(rule)
+              end
+            when Rules::DependentChoice
+              narrowed(rule, key == "belongs")
+            when Rules::State
+              stated(rule, key)
+            when Rules::Decision
+              decided(rule, key)
+            when Rules::Lock
+              locked(rule, key)
+            when Rules::Fill
+              filled(rule, key)
+            when Rules::Copy
+              (key == "acts") ? [{}] : rule.reads(@table).map { |link| {link => nil} }
+            when Rules::Calculation
+              calculated(rule, key)
+            when Rules::ChangeCounter, Rules::Stamp, Rules::Line
+              eventful(rule, key)
+            else
+              []
             end
           end
 
@@ -85,7 +115,13 @@ module UpTack
             condition = rule.to_plain["when"]
             return [{}] unless key == "refused"
 
-            condition ? @solver.ways(Expression.parse(condition), true, @seen.merge(rule.field => nil)).map { |way| way.merge(rule.field => nil) } : blank
+            if condition
+              @solver
+                .ways(Expression.parse(condition), true, @seen.merge(rule.field => nil))
+                .map { |way| way.merge(rule.field => nil) }
+            else
+              blank
+            end
           end
 
           def limited(rule, key)
@@ -114,7 +150,9 @@ module UpTack
 
           def lengths(rule, key)
             least, most = rule.to_plain.values_at("least", "most")
-            sized = ->(length) { {rule.field => (length.positive? ? "abcdefghij".ljust(length, "klmnopqrst")[0, length] : nil)} }
+            sized = ->(length) do
+              {rule.field => (length.positive? ? "abcdefghij".ljust(length, "klmnopqrst")[0, length] : nil)}
+            end
             return [least && sized.call(least - 1), most && sized.call(most + 1)].compact if key == "refused"
             return [sized.call(least || most)] if key == "passed"
 
@@ -134,7 +172,11 @@ module UpTack
 
           def existing(rule)
             plain = rule.to_plain
-            (@base.records[plain["target"]] || {}).values.filter_map { |values| values[plain["target_field"]] }.first(2).map { |value| {rule.field => value} }
+            (@base.records[plain["target"]] || {})
+              .values
+              .filter_map { |values| values[plain["target_field"]] }
+              .first(2)
+              .map { |value| {rule.field => value} }
           end
 
           def narrowed(rule, belongs)
@@ -142,16 +184,48 @@ module UpTack
             return strayed(rule) if !belongs && rule.otherwise != "refuse"
 
             if rule.mapped?
-              parents = rule.map.select { |_, children| field.open_choices.any? { |choice| children.include?(choice) == belongs } }
-              return parents.first(2).map { |parent, children| {rule.to_plain["by"] => parent, rule.field => field.open_choices.find { |choice| children.include?(choice) == belongs }} }
+              parents =
+                rule.map.select do |_, children|
+                  field.open_choices.any? { |choice| children.include?(choice) == belongs }
+                end
+              return (
+                parents
+                  .first(2)
+                  .map do |parent, children|
+                    {
+                      rule.to_plain["by"] => parent,
+                      rule.field => field.open_choices.find { |choice| children.include?(choice) == belongs }
+                    }
+                  end
+              )
             end
             options = field.link? ? @base.records.fetch(field.target, {}).keys : field.open_choices
-            options.flat_map { |option| @solver.ways(Expression.parse(rule.to_plain["formula"]), belongs, @seen.merge(rule.field => option)).map { |way| {rule.field => option}.merge(way) } }.reject { |way| way.keys.any? { |key| key.include?(".") } }.first(4)
+            options
+              .flat_map do |option|
+                @solver
+                  .ways(Expression.parse(rule.to_plain["formula"]), belongs, @seen.merge(rule.field => option))
+                  .map { |way| {rule.field => option}.merge(way) }
+              end
+              .reject { |way| way.keys.any? { |key| key.include?(".") } }
+              .first(4)
           end
 
           # The parent becomes another, after the child was chosen.
           def strayed(rule)
-            rule.reads(@table).flat_map { |key| (@table.field(key).type == "choice") ? @table.field(key).open_choices.reject { |choice| choice == @seen[key] }.first(3).map { |choice| {key => choice, rule.field => :untyped} } : [] }
+            rule
+              .reads(@table)
+              .flat_map do |key|
+                if @table.field(key).type == "choice"
+                  @table
+                    .field(key)
+                    .open_choices
+                    .reject { |choice| choice == @seen[key] }
+                    .first(3)
+                    .map { |choice| {key => choice, rule.field => :untyped} }
+                else
+                  []
+                end
+              end
           end
 
           def stated(rule, key)
@@ -160,10 +234,16 @@ module UpTack
             unmet = @solver.ways(tree, false, @seen)
             value = @seen[rule.field].nil? ? Kinds.typed(@table.field(rule.field), @table) : @seen[rule.field]
             case key
-            when "holds" then met
-            when "not" then unmet.map { |way| {rule.field => nil}.merge(way) }
-            when "cleared" then unmet.map { |way| way.merge("first" => met.first.to_h.merge(rule.field => value), rule.field => :untyped) }
-            else against(rule, met, unmet, value)
+            when "holds"
+              met
+            when "not"
+              unmet.map { |way| {rule.field => nil}.merge(way) }
+            when "cleared"
+              unmet.map do |way|
+                way.merge("first" => met.first.to_h.merge(rule.field => value), rule.field => :untyped)
+              end
+            else
+              against(rule, met, unmet, value)
             end
           end
 
@@ -191,7 +271,9 @@ module UpTack
 
           def set(node, value)
             return [{node.key => value}] if node.is_a?(Expression::Nodes::Field)
-            return [{"#{node.owner.key}.#{node.key}" => value}] if node.is_a?(Expression::Nodes::Path) && node.owner.is_a?(Expression::Nodes::Field)
+            if node.is_a?(Expression::Nodes::Path) && node.owner.is_a?(Expression::Nodes::Field)
+              return [{"#{node.owner.key}.#{node.key}" => value}]
+            end
 
             literal = Expression::Nodes::Literal.new(value: value, from: 0, to: 0)
             value.nil? ? [{}] : @solver.standing(node, literal, "on", @seen)
@@ -200,23 +282,44 @@ module UpTack
           def locked(rule, key)
             tree = Expression.parse(rule.to_plain["when"])
             change = rule.locked(@table).filter_map { |each| other(each) }.first or return []
-            role = {"user.role" => Design::Access::ROLES.find { |each| each != rule.to_plain["except_role"] && each != "reader" }}
+            role = {
+              "user.role" =>
+                Design::Access::ROLES.find { |each| each != rule.to_plain["except_role"] && each != "reader" }
+            }
             @solver.ways(tree, key == "refused", @seen).map { |way| change.merge(role).merge("first" => way) }
           end
 
           def filled(rule, key)
             condition = rule.to_plain.values_at("reaches", "when").compact.map { |text| Expression.parse(text) }
             targets = rule.writes.to_h { |target| [target, :untyped] }
-            met = condition.reduce([{}]) { |ways, tree| ways.flat_map { |way| @solver.ways(tree, key == "acts", @seen.merge(way)).first(3).map { |more| way.merge(more) } } }
-            triggers = rule.triggers(@table).select { |each| @seen[each].nil? }.to_h { |each| [each, Kinds.typed(@table.field(each), @table)] }
+            met =
+              condition.reduce([{}]) do |ways, tree|
+                ways.flat_map do |way|
+                  @solver.ways(tree, key == "acts", @seen.merge(way)).first(3).map { |more| way.merge(more) }
+                end
+              end
+            triggers =
+              rule
+                .triggers(@table)
+                .select { |each| @seen[each].nil? }
+                .to_h { |each| [each, Kinds.typed(@table.field(each), @table)] }
             return rule.triggers(@table).map { |each| {each => nil} } if key == "idle" && condition.empty?
 
             met.map { |way| triggers.merge(targets).merge(way) }
           end
 
           def calculated(rule, key)
-            return [{}, rule.once? ? {rule.field => :untyped} : {}] if key == "acts" && rule.reads(@table).all? { |each| @seen[each] || @table.given?(each) }
-            return [rule.reads(@table).reject { |each| @table.given?(each) || @seen[each] }.to_h { |each| [each, Samples::Values.usual(@table.field(each))] }] if key == "acts"
+            if key == "acts" && rule.reads(@table).all? { |each| @seen[each] || @table.given?(each) }
+              return {}, rule.once? ? {rule.field => :untyped} : {}
+            end
+            if key == "acts"
+              return [
+                rule
+                    .reads(@table)
+                    .reject { |each| @table.given?(each) || @seen[each] }
+                    .to_h { |each| [each, Samples::Values.usual(@table.field(each))] }
+              ]
+            end
 
             return [other(rule.field)].compact if rule.once?
 
@@ -230,8 +333,19 @@ module UpTack
             return [{plain["tick"] => key == "acts"}] if plain["tick"]
             return [{}] if plain["event"] == "made"
 
-            watched = plain["watch"].to_a.empty? ? @table.fields.map(&:key).reject { |each| @table.given?(each) } : plain["watch"]
-            (key == "acts") ? watched.filter_map { |each| other(each) }.first(3) : (@table.fields.map(&:key).reject { |each| @table.given?(each) } - watched).filter_map { |each| other(each) }.first(3)
+            watched =
+              if plain["watch"].to_a.empty?
+                @table.fields.map(&:key).reject { |each| @table.given?(each) }
+              else
+                plain["watch"]
+              end
+            if key == "acts"
+              watched.filter_map { |each| other(each) }.first(3)
+            else
+              (@table.fields.map(&:key).reject { |each| @table.given?(each) } - watched)
+                .filter_map { |each| other(each) }
+                .first(3)
+            end
           end
         end
       end

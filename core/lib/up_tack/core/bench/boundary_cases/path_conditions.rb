@@ -27,15 +27,23 @@ module UpTack
             return [] if tree.equal?(target)
 
             child = tree.children.find { |each| within?(target, each) } or return []
-            siblings = tree.is_a?(Nodes::Logic) ? (tree.children - [child]).map { |each| [each, tree.word == "and"] } : own(tree, child)
+            siblings =
+              if tree.is_a?(Nodes::Logic)
+                (tree.children - [child]).map { |each| [each, tree.word == "and"] }
+              else
+                own(tree, child)
+              end
             siblings + deciding(target, child)
           end
 
           def own(tree, child)
             case tree
-            when Nodes::Logic then child.equal?(tree.right) ? [[tree.left, tree.word == "and"]] : []
-            when Nodes::Conditional then child.equal?(tree.condition) ? [] : [[tree.condition, child.equal?(tree.consequence)]]
-            else []
+            when Nodes::Logic
+              child.equal?(tree.right) ? [[tree.left, tree.word == "and"]] : []
+            when Nodes::Conditional
+              child.equal?(tree.condition) ? [] : [[tree.condition, child.equal?(tree.consequence)]]
+            else
+              []
             end
           end
 

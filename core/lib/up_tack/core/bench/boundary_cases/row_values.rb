@@ -19,7 +19,10 @@ module UpTack
           # @return [Array<Object>, nil] a value for each input; nil where there is no such combination
           def find(wanted)
             others = wanted ? @rows.first(wanted) : @rows
-            @candidates = @regions.each_with_index.map { |values, column| wanted ? values.select { |value| @rows[wanted].cells[column].fits?(value) } : values }
+            @candidates =
+              @regions.each_with_index.map do |values, column|
+                wanted ? values.select { |value| @rows[wanted].cells[column].fits?(value) } : values
+              end
             @failed = Set.new
             @candidates.any?(&:empty?) ? nil : choose(0, others)
           end
@@ -32,10 +35,13 @@ module UpTack
             return if column == @candidates.length || !@failed.add?([column, alive.map(&:object_id)])
 
             # First the value by which most of those rows drop out.
-            @candidates[column].map { |value| [value, alive.select { |row| row.cells[column].fits?(value) }] }.sort_by { |_, left| left.length }.each do |value, left|
-              found = choose(column + 1, left)
-              return [value, *found] if found
-            end
+            @candidates[column]
+              .map { |value| [value, alive.select { |row| row.cells[column].fits?(value) }] }
+              .sort_by { |_, left| left.length }
+              .each do |value, left|
+                found = choose(column + 1, left)
+                return value, *found if found
+              end
             nil
           end
         end

@@ -38,14 +38,24 @@ module UpTack
 
             at = at(way.delete("clock")) or return
             acts = acts(linked(way), first && linked(first.dup), again, lasting || !first.nil?)
-            {"person" => person, "at" => at, "start" => {"from" => "new"}, "records" => plain_records(acts), "acts" => acts}
+            {
+              "person" => person,
+              "at" => at,
+              "start" => {"from" => "new"},
+              "records" => plain_records(acts),
+              "acts" => acts
+            }
           end
 
           private
 
           # @return [Hash, nil] what the record is when it is saved for the first time
           def first_of(way)
-            own = way.keys.select { |key| key.start_with?("first.") }.to_h { |key| [key.delete_prefix("first."), way.delete(key)] }
+            own =
+              way
+                .keys
+                .select { |key| key.start_with?("first.") }
+                .to_h { |key| [key.delete_prefix("first."), way.delete(key)] }
             given = way.delete("first")
             (given || own.any?) ? given.to_h.merge(own) : nil
           end
@@ -61,7 +71,13 @@ module UpTack
             ids = all.each_index.map { |index| FIRST_CHILD + index }
             (@records[table] ||= {}).merge!(ids.zip(all).to_h { |id, values| [id, values.merge(link => OWN)] })
             records = plain_records([], [[@table.key, OWN], *ids.map { |id| [table, id] }])
-            {"person" => person, "at" => @clock.to_s, "start" => {"from" => "real", "record" => OWN}, "records" => records, "acts" => [{"do" => "save"}]}
+            {
+              "person" => person,
+              "at" => @clock.to_s,
+              "start" => {"from" => "real", "record" => OWN},
+              "records" => records,
+              "acts" => [{"do" => "save"}]
+            }
           end
 
           # A new record, and those that link to it typed beneath it.
@@ -70,7 +86,13 @@ module UpTack
             design = @table.neighbours.tables.fetch(table)
             rows = all.map { |values| {"values" => plain_row(design, values)} }
             acts = [fill_in(@base.values), {"do" => "lines", "table" => table, "link" => link, "rows" => rows}]
-            {"person" => person, "at" => @clock.to_s, "start" => {"from" => "new"}, "records" => plain_records(acts), "acts" => acts}
+            {
+              "person" => person,
+              "at" => @clock.to_s,
+              "start" => {"from" => "new"},
+              "records" => plain_records(acts),
+              "acts" => acts
+            }
           end
 
           def plain_row(design, values)
@@ -121,12 +143,22 @@ module UpTack
             return [fill_in(whole)] unless lasting
 
             before = @base.values.merge(first || {})
-            [fill_in(before), {"do" => "save"}, fill_in(first ? way : way.reject { |key, value| before.key?(key) && before[key] == value })]
+            [
+              fill_in(before),
+              {"do" => "save"},
+              fill_in(first ? way : way.reject { |key, value| before.key?(key) && before[key] == value })
+            ]
           end
 
           # What must be unique has to be typed, be it that a rule gives it otherwise.
           def twice(whole)
-            unique = @table.rules.grep(Rules::Unique).flat_map(&:keys).reject { |key| @table.given?(key) || whole[key] }.to_h { |key| [key, Kinds.typed(@table.field(key), @table)] }
+            unique =
+              @table
+                .rules
+                .grep(Rules::Unique)
+                .flat_map(&:keys)
+                .reject { |key| @table.given?(key) || whole[key] }
+                .to_h { |key| [key, Kinds.typed(@table.field(key), @table)] }
             [fill_in(unique.merge(whole)), {"do" => "save"}, {"do" => "new"}, fill_in(unique.merge(whole))]
           end
 
@@ -162,7 +194,11 @@ module UpTack
 
           # @return [Array<Array(String, Integer)>] tables and numbers of the records that some values lead to
           def leads(design, values)
-            links = design.fields.select(&:link?).filter_map { |field| values[field.key] && [field.target, values[field.key]] }
+            links =
+              design
+                .fields
+                .select(&:link?)
+                .filter_map { |field| values[field.key] && [field.target, values[field.key]] }
             links + design.rules.grep(Rules::Exists).filter_map { |rule| sought(rule.to_plain, values[rule.field]) }
           end
 

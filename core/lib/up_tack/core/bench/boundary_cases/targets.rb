@@ -29,7 +29,17 @@ module UpTack
           # @return [Array<Aim>]
           def of(rule)
             points = CoverageTargets.of(rule, @table)
-            found = points.map { |point| Aim.new(rule: rule, point: point, words: words(rule, point), ways: ways(rule, point), exact: exact?(point), **scene(rule, point)) }
+            found =
+              points.map do |point|
+                Aim.new(
+                  rule: rule,
+                  point: point,
+                  words: words(rule, point),
+                  ways: ways(rule, point),
+                  exact: exact?(point),
+                  **scene(rule, point)
+                )
+              end
             found + ExtraCases.new(@table, @base, @solver, @seen).of(rule)
           end
 
@@ -50,7 +60,13 @@ module UpTack
           def scene(rule, point)
             return {again: true, lasting: false} if rule.is_a?(Rules::Unique) && point.key == "refused"
 
-            {again: false, lasting: [Rules::Lock, Rules::ChangeCounter, Rules::Stamp, Rules::Line].any? { |kind| rule.is_a?(kind) } || (rule.is_a?(Rules::Number) && point.key == "idle") || (rule.is_a?(Rules::Calculation) && rule.once? && point.key == "idle")}
+            {
+              again: false,
+              lasting:
+                [Rules::Lock, Rules::ChangeCounter, Rules::Stamp, Rules::Line].any? { |kind| rule.is_a?(kind) } ||
+                  (rule.is_a?(Rules::Number) && point.key == "idle") ||
+                  (rule.is_a?(Rules::Calculation) && rule.once? && point.key == "idle")
+            }
           end
 
           def ways(rule, point)
@@ -63,18 +79,25 @@ module UpTack
 
           # What is under a condition is only looked at while that holds.
           def held(rule, ways, part)
-            conditions = rule.formula_parts.slice("when", "reaches").except(part).values.map { |text| Expression.parse(text) }
+            conditions =
+              rule.formula_parts.slice("when", "reaches").except(part).values.map { |text| Expression.parse(text) }
             return ways if conditions.empty?
 
             ways.flat_map do |way|
-              conditions.reduce([way]) { |all, tree| all.flat_map { |each| @solver.ways(tree, true, @seen.merge(each)).first(2).map { |more| more.merge(each) } } }
+              conditions.reduce([way]) do |all, tree|
+                all.flat_map do |each|
+                  @solver.ways(tree, true, @seen.merge(each)).first(2).map { |more| more.merge(each) }
+                end
+              end
             end
           end
 
           # A part of a formula is looked at only while those before it lead there.
           def reached(point)
             tree = Expression.parse(point.notes.first.first)
-            starts = [PathConditions.deciding(point.node, tree), PathConditions.to(point.node, tree)].uniq.flat_map { |conditions| holding(conditions) }
+            starts =
+              [PathConditions.deciding(point.node, tree), PathConditions.to(point.node, tree)].uniq
+                .flat_map { |conditions| holding(conditions) }
             starts.uniq.flat_map { |start| of_node(point, @seen.merge(start)).map { |way| start.merge(way) } }.uniq
           end
 
@@ -82,7 +105,11 @@ module UpTack
           # @return [Array<Hash>] changes by which each comes to what is wanted
           def holding(conditions)
             conditions.reduce([{}]) do |ways, (node, wanted)|
-              ways.flat_map { |way| @solver.ways(node, wanted, @seen.merge(way)).first(2).map { |more| way.merge(more) } }.first(4)
+              ways
+                .flat_map do |way|
+                  @solver.ways(node, wanted, @seen.merge(way)).first(2).map { |more| way.merge(more) }
+                end
+                .first(4)
             end
           end
 
@@ -96,16 +123,29 @@ module UpTack
             solver = Solver.new(other, @base.context, free: true)
             blank = other.fields.to_h { |field| [field.key, nil] }
             leading = PathConditions.to(point.node, point.inside.condition)
-            starts = leading.reduce([{}]) { |ways, (node, wanted)| ways.flat_map { |way| solver.ways(node, wanted, blank.merge(way)).first(2).map { |more| way.merge(more) } } }
+            starts =
+              leading.reduce([{}]) do |ways, (node, wanted)|
+                ways.flat_map do |way|
+                  solver.ways(node, wanted, blank.merge(way)).first(2).map { |more| way.merge(more) }
+                end
+              end
             # What is added up or compared is there, so that it shows whether the record counts.
             value = source.value.one? ? other.field(source.value.first.key) : nil
             own = value ? filled(other, value.key) : {}
-            starts.flat_map { |start| Targets.new(other, @base, solver, blank.merge(start)).of_node(point, blank.merge(start)).map { |way| {"children" => [step.table, step.key, own.merge(start, way)]} } }
+            starts.flat_map do |start|
+              Targets
+                .new(other, @base, solver, blank.merge(start))
+                .of_node(point, blank.merge(start))
+                .map { |way| {"children" => [step.table, step.key, own.merge(start, way)]} }
+            end
           end
 
           # What a field is worked out from has some value, so that the field has one.
           def filled(table, key)
-            keys = Analysis::Order.through([key], [], table).select { |each| table.field(each) && !table.given?(each) && !table.field(each).link? }
+            keys =
+              Analysis::Order
+                .through([key], [], table)
+                .select { |each| table.field(each) && !table.given?(each) && !table.field(each).link? }
             keys.to_h { |each| [each, Samples::Values.usual(table.field(each))] }
           end
 
@@ -118,11 +158,20 @@ module UpTack
             return Targets.new(@table, @base, @solver, seen).of_node(point, seen) unless seen.equal?(@seen)
 
             case node
-            when Expression::Nodes::Comparison then compared(node, side) + grown(node, side)
-            when Expression::Nodes::Membership then (side == "none") ? @solver.ways(node, false, @seen) : @solver.standing(node.value, node.options[point.key[/option (\d+)/, 1].to_i - 1], "on", @seen)
-            when Expression::Nodes::BlankTest then @solver.ways(node, side == "blank", @seen)
-            when Expression::Nodes::Conditional then @solver.ways(node.condition, side == "then", @seen)
-            else limit(point, node, side)
+            when Expression::Nodes::Comparison
+              compared(node, side) + grown(node, side)
+            when Expression::Nodes::Membership
+              if side == "none"
+                @solver.ways(node, false, @seen)
+              else
+                @solver.standing(node.value, node.options[point.key[/option (\d+)/, 1].to_i - 1], "on", @seen)
+              end
+            when Expression::Nodes::BlankTest
+              @solver.ways(node, side == "blank", @seen)
+            when Expression::Nodes::Conditional
+              @solver.ways(node.condition, side == "then", @seen)
+            else
+              limit(point, node, side)
             end
           end
 
@@ -130,7 +179,10 @@ module UpTack
 
           # A count goes up by a linked record more.
           def grown(node, side)
-            aggregate = [node.left, node.right].find { |each| each.is_a?(Expression::Nodes::Aggregate) && each.name == "count" && each.condition.nil? }
+            aggregate =
+              [node.left, node.right].find do |each|
+                each.is_a?(Expression::Nodes::Aggregate) && each.name == "count" && each.condition.nil?
+              end
             return [] unless aggregate && side != "below"
 
             step = Expression::Source.new(@table.scope, aggregate.source).steps.last
@@ -139,7 +191,21 @@ module UpTack
           end
 
           def compared(node, side)
-            return @solver.ways(Expression::Nodes::Comparison.new(sign: "<>", left: node.left, right: node.right, from: node.from, to: node.to), true, @seen) if side == "off"
+            if side == "off"
+              return (
+                @solver.ways(
+                  Expression::Nodes::Comparison.new(
+                    sign: "<>",
+                    left: node.left,
+                    right: node.right,
+                    from: node.from,
+                    to: node.to
+                  ),
+                  true,
+                  @seen
+                )
+              )
+            end
 
             @solver.standing(node.left, node.right, side, @seen)
           end
@@ -149,7 +215,12 @@ module UpTack
             return @solver.ways(node, side == "yes", @seen) if %w[yes no].include?(side)
 
             range = nil
-            Expression.parse(point.notes.first.first).walk { |each| range ||= each if each.is_a?(Expression::Nodes::Range) && (each.low.equal?(node) || each.high.equal?(node)) }
+            Expression
+              .parse(point.notes.first.first)
+              .walk do |each|
+                range ||= each if each.is_a?(Expression::Nodes::Range) &&
+                  (each.low.equal?(node) || each.high.equal?(node))
+              end
             range ? @solver.standing(range.value, node, side, @seen) : []
           end
 

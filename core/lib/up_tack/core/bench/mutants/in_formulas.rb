@@ -8,13 +8,38 @@ module UpTack
         class InFormulas
           Nodes = Expression::Nodes
           # Signs off by one, and turned round.
-          SIGNS = {"<" => %w[<= >], "<=" => %w[< >=], ">" => %w[>= <], ">=" => %w[> <=], "=" => %w[<>], "<>" => %w[=]}.freeze
+          SIGNS = {
+            "<" => %w[<= >],
+            "<=" => %w[< >=],
+            ">" => %w[>= <],
+            ">=" => %w[> <=],
+            "=" => %w[<>],
+            "<>" => %w[=]
+          }.freeze
           SUMS = {"+" => "-", "-" => "+", "*" => "+", "/" => "*"}.freeze
           # Functions mixed up with one that takes the same.
           ALIKE = {
-            "round" => "roundup", "roundup" => "rounddown", "rounddown" => "round", "floor" => "ceiling", "ceiling" => "floor", "left" => "right", "right" => "left",
-            "upper" => "lower", "lower" => "upper", "proper" => "upper", "year" => "month", "month" => "day", "day" => "month", "hour" => "minute", "minute" => "hour",
-            "min" => "max", "max" => "min", "edate" => "eomonth", "eomonth" => "edate", "sum" => "max", "average" => "max"
+            "round" => "roundup",
+            "roundup" => "rounddown",
+            "rounddown" => "round",
+            "floor" => "ceiling",
+            "ceiling" => "floor",
+            "left" => "right",
+            "right" => "left",
+            "upper" => "lower",
+            "lower" => "upper",
+            "proper" => "upper",
+            "year" => "month",
+            "month" => "day",
+            "day" => "month",
+            "hour" => "minute",
+            "minute" => "hour",
+            "min" => "max",
+            "max" => "min",
+            "edate" => "eomonth",
+            "eomonth" => "edate",
+            "sum" => "max",
+            "average" => "max"
           }.freeze
           RELATIONS = {"contains" => "starts with", "starts with" => "ends with", "ends with" => "contains"}.freeze
 
@@ -49,11 +74,17 @@ module UpTack
             return found + renamed(node) + within(node, scope) if node.is_a?(Nodes::Aggregate)
 
             # `is not blank` is one test, turned once.
-            children = (node.is_a?(Nodes::Inversion) && node.operand.is_a?(Nodes::BlankTest)) ? node.operand.children : node.children
+            children =
+              if node.is_a?(Nodes::Inversion) && node.operand.is_a?(Nodes::BlankTest)
+                node.operand.children
+              else
+                node.children
+              end
             found + children.flat_map { |child| walk(child, scope) }
           end
 
-          def turned(operand) = operand.is_a?(Nodes::BlankTest) ? "#{source_of(operand.value)} is blank" : "(#{source_of(operand)})"
+          def turned(operand) =
+            operand.is_a?(Nodes::BlankTest) ? "#{source_of(operand.value)} is blank" : "(#{source_of(operand)})"
 
           def within(node, scope)
             source = Expression::Source.new(scope, node.source)
@@ -64,19 +95,36 @@ module UpTack
 
           def of(node, scope)
             case node
-            when Nodes::Comparison then compared(node, scope)
-            when Nodes::Logic then joined(node)
-            when Nodes::Inversion then [edit("negated", node, turned(node.operand))]
-            when Nodes::Literal then constant(node)
-            when Nodes::Membership then options(node, scope)
-            when Nodes::Conditional then [node.consequence, node.alternative].map { |branch| edit("dropped", node, "(#{source_of(branch)})") }
-            when Nodes::Arithmetic then summed(node)
-            when Nodes::Field then fields(node, scope)
-            when Nodes::TextTest then [between("text", node.text, node.part, RELATIONS.fetch(node.relation))]
-            when Nodes::Call then renamed(node)
-            when Nodes::BlankTest then [edit("negated", node, "#{source_of(node.value)} is not blank")]
-            when Nodes::Join then (node.parts.length > 1) ? node.parts.each_index.map { |index| edit("dropped", node, others(node.parts, index)) } : []
-            else []
+            when Nodes::Comparison
+              compared(node, scope)
+            when Nodes::Logic
+              joined(node)
+            when Nodes::Inversion
+              [edit("negated", node, turned(node.operand))]
+            when Nodes::Literal
+              constant(node)
+            when Nodes::Membership
+              options(node, scope)
+            when Nodes::Conditional
+              [node.consequence, node.alternative].map { |branch| edit("dropped", node, "(#{source_of(branch)})") }
+            when Nodes::Arithmetic
+              summed(node)
+            when Nodes::Field
+              fields(node, scope)
+            when Nodes::TextTest
+              [between("text", node.text, node.part, RELATIONS.fetch(node.relation))]
+            when Nodes::Call
+              renamed(node)
+            when Nodes::BlankTest
+              [edit("negated", node, "#{source_of(node.value)} is not blank")]
+            when Nodes::Join
+              if node.parts.length > 1
+                node.parts.each_index.map { |index| edit("dropped", node, others(node.parts, index)) }
+              else
+                []
+              end
+            else
+              []
             end.compact
           end
 
@@ -103,13 +151,24 @@ module UpTack
           end
 
           def options(node, scope)
-            dropped = (node.options.length > 1) ? node.options.each_index.map { |index| edit("list", node, "#{source_of(node.value)} in (#{others(node.options, index, ", ")})") } : []
+            dropped =
+              if node.options.length > 1
+                node.options.each_index.map do |index|
+                  edit("list", node, "#{source_of(node.value)} in (#{others(node.options, index, ", ")})")
+                end
+              else
+                []
+              end
             dropped + node.options.flat_map { |option| choices(node.value, option, scope) }
           end
 
           def joined(node)
             other = (node.word == "and") ? "or" : "and"
-            [between("logic", node.left, node.right, other), edit("dropped", node, "(#{source_of(node.left)})"), edit("dropped", node, "(#{source_of(node.right)})")]
+            [
+              between("logic", node.left, node.right, other),
+              edit("dropped", node, "(#{source_of(node.left)})"),
+              edit("dropped", node, "(#{source_of(node.right)})")
+            ]
           end
 
           def summed(node)
@@ -131,7 +190,11 @@ module UpTack
           def fields(node, scope)
             here = node.outside ? scope.outer : scope
             own = here&.[](node.key) or return []
-            like = here.entries.values.select { |entry| entry.type == own.type && entry.key != own.key && (!own.link? || entry.target.call.key == own.target.call.key) }
+            like =
+              here.entries.values.select do |entry|
+                entry.type == own.type && entry.key != own.key &&
+                  (!own.link? || entry.target.call.key == own.target.call.key)
+              end
             near = like.find { |entry| entry.choices == own.choices } || like.first
             near ? [edit("field", node, "#{"old." if node.before}#{"this." if node.outside}#{near.key}")] : []
           end
@@ -143,7 +206,11 @@ module UpTack
 
           # Another sign between two parts.
           def between(sort, left, right, sign)
-            made(sort, @text[0...left.to] + outside(left.to, right.from, sign) + @text[right.from..], @text[left.from...right.to])
+            made(
+              sort,
+              @text[0...left.to] + outside(left.to, right.from, sign) + @text[right.from..],
+              @text[left.from...right.to]
+            )
           end
 
           # What stands between two parts, brackets kept, with another sign in it.
@@ -152,7 +219,8 @@ module UpTack
             "#{gap[/\A[\s)]*/]} #{sign} #{gap[/[\s(]*\z/]}"
           end
 
-          def others(nodes, index, sign = " & ") = nodes.each_with_index.reject { |_, at| at == index }.map { |node, _| "(#{source_of(node)})" }.join(sign)
+          def others(nodes, index, sign = " & ") =
+            nodes.each_with_index.reject { |_, at| at == index }.map { |node, _| "(#{source_of(node)})" }.join(sign)
 
           def edit(sort, node, text) = made(sort, @text[0...node.from] + text + @text[node.to..], source_of(node))
 

@@ -9,9 +9,17 @@ module UpTack
         class Settings
           # The values that a setting can have, the usual one first.
           CHOICES = {
-            "half" => %w[refuse clear], "severity" => %w[refuse warn], "old" => %w[check let], "blanks" => %w[apart equal], "mode" => %w[save suggest],
-            "otherwise" => %w[clear keep refuse leave], "which" => %w[first last], "event" => %w[changed reached made ticked], "keeping" => %w[always once],
-            "state" => %w[shown enabled required read_only], "except_role" => [nil, "builder", "clerk"]
+            "half" => %w[refuse clear],
+            "severity" => %w[refuse warn],
+            "old" => %w[check let],
+            "blanks" => %w[apart equal],
+            "mode" => %w[save suggest],
+            "otherwise" => %w[clear keep refuse leave],
+            "which" => %w[first last],
+            "event" => %w[changed reached made ticked],
+            "keeping" => %w[always once],
+            "state" => %w[shown enabled required read_only],
+            "except_role" => [nil, "builder", "clerk"]
           }.freeze
           # What a setting is where nothing is said, as far as kinds differ in that.
           USUAL = {"otherwise" => {"decision" => "leave", "state" => "keep", "narrow" => "clear"}}.freeze
@@ -50,19 +58,39 @@ module UpTack
 
           def meant?(part) = MEANT.fetch(part, {}).all? { |other, value| @plain[other] == value }
 
-          def flags = (FLAGS & parts).select { |part| meant?(part) }.map { |part| changed("setting", Words.setting(part, @plain[part] ? nil : true), {part => @plain[part] ? nil : true}) }
+          def flags =
+            (FLAGS & parts)
+              .select { |part| meant?(part) }
+              .map do |part|
+                changed(
+                  "setting",
+                  Words.setting(part, @plain[part] ? nil : true),
+                  {part => @plain[part] ? nil : true}
+                )
+              end
 
           def whole
-            WHOLE.slice(*parts).flat_map do |part, usual|
-              next [] if @plain[part].nil? && usual.zero?
+            WHOLE
+              .slice(*parts)
+              .flat_map do |part, usual|
+                next [] if @plain[part].nil? && usual.zero?
 
-              now = @plain[part] || usual
-              [now + 1, now - 1].reject(&:negative?).map { |other| changed("constant", Words.whole(part, other), {part => other}) }
-            end
+                now = @plain[part] || usual
+                [now + 1, now - 1].reject(&:negative?)
+                  .map { |other| changed("constant", Words.whole(part, other), {part => other}) }
+              end
           end
 
           def lists
-            (LISTS & parts).flat_map { |part| Array(@plain[part]).each_index.map { |index| changed("list", Words.left_out(part, @plain[part][index], @table), {part => without(@plain[part], index).then { |rest| rest.empty? ? nil : rest }}) } }
+            (LISTS & parts).flat_map do |part|
+              Array(@plain[part]).each_index.map do |index|
+                changed(
+                  "list",
+                  Words.left_out(part, @plain[part][index], @table),
+                  {part => without(@plain[part], index).then { |rest| rest.empty? ? nil : rest }}
+                )
+              end
+            end
           end
 
           # A fixed default.
@@ -76,11 +104,16 @@ module UpTack
 
           def another(field, now)
             case field.type
-            when "choice" then field.open_choices.find { |choice| choice != now }
-            when "yes_no" then now != true
-            when "number" then Numbers.plain(BigDecimal(now.to_s) + (field.decimals ? BigDecimal("1e-#{field.decimals}") : 1))
-            when "date" then (Calendar.iso8601(now) + 1).iso8601
-            when "text", "long_text" then "#{now} x"
+            when "choice"
+              field.open_choices.find { |choice| choice != now }
+            when "yes_no"
+              now != true
+            when "number"
+              Numbers.plain(BigDecimal(now.to_s) + (field.decimals ? BigDecimal("1e-#{field.decimals}") : 1))
+            when "date"
+              (Calendar.iso8601(now) + 1).iso8601
+            when "text", "long_text"
+              "#{now} x"
             end
           end
 
@@ -93,16 +126,29 @@ module UpTack
           # Each count of a kind of character, one up.
           def counted
             text = @plain["mask"].to_s
-            text.to_enum(:scan, /(\d+)(?=[A-Z])/).map { Regexp.last_match }.map do |found|
-              changed("constant", "#{found[0]} places as #{found[0].to_i + 1}", {"mask" => text[0...found.begin(0)] + (found[0].to_i + 1).to_s + text[found.end(0)..]})
-            end
+            text
+              .to_enum(:scan, /(\d+)(?=[A-Z])/)
+              .map { Regexp.last_match }
+              .map do |found|
+                changed(
+                  "constant",
+                  "#{found[0]} places as #{found[0].to_i + 1}",
+                  {"mask" => text[0...found.begin(0)] + (found[0].to_i + 1).to_s + text[found.end(0)..]}
+                )
+              end
           end
 
           def map
             return [] unless parts.include?("map") && @plain["map"].is_a?(Hash)
 
             @plain["map"].flat_map do |parent, values|
-              values.each_index.map { |index| changed("list", "#{parent} without “#{values[index]}”", {"map" => @plain["map"].merge(parent => without(values, index))}) }
+              values.each_index.map do |index|
+                changed(
+                  "list",
+                  "#{parent} without “#{values[index]}”",
+                  {"map" => @plain["map"].merge(parent => without(values, index))}
+                )
+              end
             end
           end
 
@@ -110,25 +156,58 @@ module UpTack
             return [] unless parts.include?("rows")
 
             all = @plain["rows"]
-            left_out = (all.length > 1) ? all.each_index.map { |index| changed("row", "without row #{index + 1}", {"rows" => without(all, index)}) } : []
-            swapped = (0...all.length - 1).reject { |index| apart?(all[index], all[index + 1]) }.map { |index| changed("row", "rows #{index + 1} and #{index + 2} swapped", {"rows" => replaced(replaced(all, index, all[index + 1]), index + 1, all[index])}) }
+            left_out =
+              if all.length > 1
+                all.each_index.map do |index|
+                  changed("row", "without row #{index + 1}", {"rows" => without(all, index)})
+                end
+              else
+                []
+              end
+            swapped =
+              (0...all.length - 1)
+                .reject { |index| apart?(all[index], all[index + 1]) }
+                .map do |index|
+                  changed(
+                    "row",
+                    "rows #{index + 1} and #{index + 2} swapped",
+                    {"rows" => replaced(replaced(all, index, all[index + 1]), index + 1, all[index])}
+                  )
+                end
             left_out + swapped + all.each_index.flat_map { |row| cells(row) }
           end
 
           # Rows that never fit the same record decide alike in any order.
           def apart?(one, other)
             reading = Core::Reading.new(conventions: Conventions.from({}))
-            @rule.columns(@table).each_with_index.any? do |column, index|
-              cells = [one, other].map { |row| Decisions::Cell.read(row[index], column, reading) }
-              Decisions::Regions.new(column, cells).all.none? { |region| cells.all? { |cell| cell.fits?(region.value) } }
-            end
+            @rule
+              .columns(@table)
+              .each_with_index
+              .any? do |column, index|
+                cells = [one, other].map { |row| Decisions::Cell.read(row[index], column, reading) }
+                Decisions::Regions
+                  .new(column, cells)
+                  .all
+                  .none? { |region| cells.all? { |cell| cell.fits?(region.value) } }
+              end
           end
 
           def cells(row)
             inputs = @rule.inputs.length
             @plain["rows"][row].each_index.flat_map do |column|
-              others = (column < inputs) ? inputs_of(column, @plain["rows"][row][column]) : outputs_of(column - inputs, @plain["rows"][row][column])
-              others.map { |text| changed("row", "row #{row + 1}, cell #{column + 1} as “#{text}”", {"rows" => replaced(@plain["rows"], row, replaced(@plain["rows"][row], column, text))}) }
+              others =
+                if column < inputs
+                  inputs_of(column, @plain["rows"][row][column])
+                else
+                  outputs_of(column - inputs, @plain["rows"][row][column])
+                end
+              others.map do |text|
+                changed(
+                  "row",
+                  "row #{row + 1}, cell #{column + 1} as “#{text}”",
+                  {"rows" => replaced(@plain["rows"], row, replaced(@plain["rows"][row], column, text))}
+                )
+              end
             end
           end
 

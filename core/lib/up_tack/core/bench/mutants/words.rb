@@ -13,20 +13,30 @@ module UpTack
             "blanks" => {"equal" => "blanks count as the same", "apart" => "blanks are told apart"},
             "mode" => {"save" => "it acts when a record is saved", "suggest" => "it only suggests"},
             "otherwise" => {
-              "clear" => "the value is cleared otherwise", "keep" => "the value is kept otherwise", "refuse" => "the record is refused otherwise",
+              "clear" => "the value is cleared otherwise",
+              "keep" => "the value is kept otherwise",
+              "refuse" => "the record is refused otherwise",
               "leave" => "the fields are left as they are otherwise"
             },
             "which" => {"first" => "the first time counts", "last" => "the last time counts"},
             "event" => {
-              "changed" => "it acts on a change", "reached" => "it acts when a condition becomes true", "made" => "it acts on new records",
+              "changed" => "it acts on a change",
+              "reached" => "it acts when a condition becomes true",
+              "made" => "it acts on new records",
               "ticked" => "it acts on a tick"
             },
             "keeping" => {"always" => "it always equals its formula", "once" => "it is calculated once"},
             "state" => {
-              "shown" => "the field is shown under the condition", "enabled" => "the field can be typed in under the condition",
-              "required" => "the field is required under the condition", "read_only" => "the field is read-only under the condition"
+              "shown" => "the field is shown under the condition",
+              "enabled" => "the field can be typed in under the condition",
+              "required" => "the field is required under the condition",
+              "read_only" => "the field is read-only under the condition"
             },
-            "except_role" => {nil => "it holds for everybody", "builder" => "builders are excepted", "clerk" => "clerks are excepted"},
+            "except_role" => {
+              nil => "it holds for everybody",
+              "builder" => "builders are excepted",
+              "clerk" => "clerks are excepted"
+            },
             "case" => {true => "capitals count", nil => "capitals do not count"},
             "by_hand" => {true => "people may type another number", nil => "people may not type a number"},
             "follow" => {true => "a number follows its letters", nil => "a number stays as it was given"},
@@ -36,7 +46,12 @@ module UpTack
             "whole" => {true => "the whole record is locked", nil => "only the listed fields are locked"},
             "enforced" => {true => "it is enforced for import and API too", nil => "it is for forms alone"}
           }.freeze
-          WHOLE = {"least" => "at least %d characters", "most" => "at most %d characters", "start" => "the count starts at %d", "step" => "the count goes in steps of %d"}.freeze
+          WHOLE = {
+            "least" => "at least %d characters",
+            "most" => "at most %d characters",
+            "start" => "the count starts at %d",
+            "step" => "the count goes in steps of %d"
+          }.freeze
 
           module_function
 

@@ -18,7 +18,11 @@ module UpTack
           # @param table [Design::Table]
           # @param records [Array<#[]>] values of some records, none is enough
           def initialize(table, records)
-            @about = table.fields.reject { |field| table.worked_out?(field.key) }.to_h { |field| [field.key, about(records.map { |record| record[field.key] })] }
+            @about =
+              table
+                .fields
+                .reject { |field| table.worked_out?(field.key) }
+                .to_h { |field| [field.key, about(records.map { |record| record[field.key] })] }
           end
 
           # @return [About]
@@ -30,8 +34,18 @@ module UpTack
             return About.new(values: [], low: nil, high: nil, blank: 0.3) if values.empty?
 
             filled = values.compact
-            ends = (filled.first.is_a?(BigDecimal) || filled.first.is_a?(::Date) || filled.first.is_a?(::Time)) ? filled.minmax : [nil, nil]
-            About.new(values: filled.tally.first(MOST_VALUES), low: ends.first, high: ends.last, blank: (values.length - filled.length).fdiv(values.length))
+            ends =
+              if filled.first.is_a?(BigDecimal) || filled.first.is_a?(::Date) || filled.first.is_a?(::Time)
+                filled.minmax
+              else
+                [nil, nil]
+              end
+            About.new(
+              values: filled.tally.first(MOST_VALUES),
+              low: ends.first,
+              high: ends.last,
+              blank: (values.length - filled.length).fdiv(values.length)
+            )
           end
         end
       end

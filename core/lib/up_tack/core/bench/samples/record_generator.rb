@@ -32,8 +32,18 @@ module UpTack
             @values = Values.new(table, profile, today: context.clock.today, linked: linked, there: there)
             @solver = Solver.new(table, context)
             @required = table.rules.grep(Rules::Required).reject(&:warning?).map(&:field)
-            @checks = table.rules.grep(Rules::Check).reject(&:warning?).map { |rule| [rule, Expression.parse(rule.to_plain["formula"])] }
-            @filled = table.rules.select { |rule| rule.is_a?(Rules::WritingRule) || rule.is_a?(Rules::Copy) }.flat_map(&:writes).uniq
+            @checks =
+              table
+                .rules
+                .grep(Rules::Check)
+                .reject(&:warning?)
+                .map { |rule| [rule, Expression.parse(rule.to_plain["formula"])] }
+            @filled =
+              table
+                .rules
+                .select { |rule| rule.is_a?(Rules::WritingRule) || rule.is_a?(Rules::Copy) }
+                .flat_map(&:writes)
+                .uniq
             @fields = table.fields.reject { |field| table.given?(field.key) || numbered?(field) }
             @begun = begun
           end
@@ -54,13 +64,19 @@ module UpTack
           end
 
           # @return [Hash{String=>Object}] raw input for a draft
-          def self.typed(table, values) = values.to_h { |key, value| [key, value.nil? ? nil : table.field(key).values.dump(value)] }
+          def self.typed(table, values) =
+            values.to_h { |key, value| [key, value.nil? ? nil : table.field(key).values.dump(value)] }
 
           private
 
           # What begins by itself is known before it is saved.
           def begun
-            outcome = Save.call(Save::Plan.new(@table, @table.fields.first&.conventions || Conventions.from({})), Save::Draft.new(typed: {}, stored: nil, live: true), @context)
+            outcome =
+              Save.call(
+                Save::Plan.new(@table, @table.fields.first&.conventions || Conventions.from({})),
+                Save::Draft.new(typed: {}, stored: nil, live: true),
+                @context
+              )
             outcome.values.compact
           end
 
@@ -69,7 +85,12 @@ module UpTack
           # What a rule fills is left to it, mostly; what may be blank is, now and then.
           def left?(field)
             return false if @required.include?(field.key)
-            return true if @filled.include?(field.key) || @table.rules.any? { |rule| rule.is_a?(Rules::Default) && rule.field == field.key && @random.rand < 0.7 }
+            if @filled.include?(field.key) ||
+                @table.rules.any? { |rule|
+                  rule.is_a?(Rules::Default) && rule.field == field.key && @random.rand < 0.7
+                }
+              return true
+            end
 
             share = @full ? 0 : @profile[field.key].blank
             @random.rand < (share.zero? ? 0 : [share, BLANK].max)
@@ -82,14 +103,24 @@ module UpTack
             options = rule.field.link? ? @linked[rule.field.key].to_a : rule.field.open_choices
             start = options.empty? ? 0 : @random.rand(options.length)
             found = options.rotate(start).first(LOOKS).find { |option| belongs?(rule, values, option) }
-            found ? values.merge(rule.field.key => found) : values.merge(rule.reads.reject { |key| @required.include?(key) }.to_h { |key| [key, nil] })
+            if found
+              values.merge(rule.field.key => found)
+            else
+              values.merge(rule.reads.reject { |key| @required.include?(key) }.to_h { |key| [key, nil] })
+            end
           end
 
           # Records looked at for one that belongs.
           LOOKS = 12
 
           def belongs?(rule, values, option)
-            rule.belongs?(option, Expression::Evaluation.new(values: @begun.merge(values.compact).merge(rule.field.key => option), context: @context))
+            rule.belongs?(
+              option,
+              Expression::Evaluation.new(
+                values: @begun.merge(values.compact).merge(rule.field.key => option),
+                context: @context
+              )
+            )
           end
 
           def held(rule, tree, values)
@@ -102,13 +133,18 @@ module UpTack
 
           # The field on which a rule is pinned is moved rather than others.
           def ways(rule, tree, values)
-            @solver.ways(tree, true, values).select { |way| way.keys.none? { |key| key.include?(".") } }.sort_by { |way| way.key?(rule.field) ? 0 : 1 }
+            @solver
+              .ways(tree, true, values)
+              .select { |way| way.keys.none? { |key| key.include?(".") } }
+              .sort_by { |way| way.key?(rule.field) ? 0 : 1 }
           end
 
           def mended_by(refusal, values)
             rule = refusal.rule && @table.rule(refusal.rule)
             field = @table.field(refusal.field)
-            return values.merge(field.key => @values.of(field, @random)) if rule.is_a?(Rules::Required) || rule.is_a?(Rules::Unique) || rule.nil?
+            if rule.is_a?(Rules::Required) || rule.is_a?(Rules::Unique) || rule.nil?
+              return values.merge(field.key => @values.of(field, @random))
+            end
 
             case rule
             when Rules::Check then again(rule, values)

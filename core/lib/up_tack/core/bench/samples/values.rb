@@ -38,9 +38,23 @@ module UpTack
             @linked = linked
             @bounds = table.fields.to_h { |field| [field.key, Decisions::Bounds.of(table, field)] }
             @masks = table.fields.to_h { |field| [field.key, mask(field)] }.compact
-            @listed = table.rules.grep(Rules::OneOf).to_h { |rule| [rule.field, Array(rule.to_plain["values"]).map { |plain| table.field(rule.field).values.load(plain) }] }
+            @listed =
+              table
+                .rules
+                .grep(Rules::OneOf)
+                .to_h do |rule|
+                  [
+                    rule.field,
+                    Array(rule.to_plain["values"]).map { |plain| table.field(rule.field).values.load(plain) }
+                  ]
+                end
             table.rules.grep(Rules::Exists).each { |rule| @listed[rule.field] = @there.fetch(rule.field, []) }
-            @lengths = table.rules.grep(Rules::Length).reject(&:warning?).to_h { |rule| [rule.field, rule.to_plain.values_at("least", "most")] }
+            @lengths =
+              table
+                .rules
+                .grep(Rules::Length)
+                .reject(&:warning?)
+                .to_h { |rule| [rule.field, rule.to_plain.values_at("least", "most")] }
           end
 
           # @param random [Random]
@@ -65,13 +79,20 @@ module UpTack
           private
 
           def mask(field)
-            rule = @table.rules.find { |each| (each.is_a?(Rules::Mask) || each.is_a?(Rules::Fits)) && each.field == field.key } or return
+            rule =
+              @table.rules.find do |each|
+                (each.is_a?(Rules::Mask) || each.is_a?(Rules::Fits)) && each.field == field.key
+              end or return
             rule.is_a?(Rules::Mask) ? rule.mask : Masks.read(rule.to_plain["mask"])
           end
 
           def chosen(field, about, random)
             known = about.values.select { |pair| field.open_choices.include?(pair.first) }
-            known.empty? ? field.open_choices[random.rand([field.open_choices.length, 1].max)] : by_weight(known, random)
+            if known.empty?
+              field.open_choices[random.rand([field.open_choices.length, 1].max)]
+            else
+              by_weight(known, random)
+            end
           end
 
           def weighted(about, random) = about.values.empty? ? yield : by_weight(about.values, random)
@@ -87,7 +108,9 @@ module UpTack
             low ||= about.low || [BigDecimal(1), high].compact.min
             high ||= about.high || (low + 100)
             low, high = high, low if low > high
-            decimals = field.decimals || ((about.values.empty? || about.values.any? { |value, _| value.frac.nonzero? }) ? 1 : 0)
+            decimals =
+              field.decimals ||
+              ((about.values.empty? || about.values.any? { |value, _| value.frac.nonzero? }) ? 1 : 0)
             unit = 10**decimals
             BigDecimal(random.rand((low * unit).ceil..[(high * unit).floor, (low * unit).ceil].max)) / unit
           end
@@ -103,7 +126,14 @@ module UpTack
           def text(field, about, random)
             return masked(@masks.fetch(field.key), random) if @masks.key?(field.key)
 
-            fit(field, (Words.kind(field).nil? && about.values.any?) ? by_weight(about.values, random) : Words.text(field, random))
+            fit(
+              field,
+              if Words.kind(field).nil? && about.values.any?
+                by_weight(about.values, random)
+              else
+                Words.text(field, random)
+              end
+            )
           end
 
           def fit(field, text)
@@ -112,12 +142,27 @@ module UpTack
             most ? text[0, most] : text
           end
 
-          LETTERS = {"UPPER" => ("A".."Z").to_a, "LOWER" => ("a".."z").to_a, "ALPHA" => ("a".."z").to_a, "DIGIT" => ("0".."9").to_a, "ALNUM" => [*"a".."z", *"0".."9"], "ANY" => ("a".."z").to_a}.freeze
+          LETTERS = {
+            "UPPER" => ("A".."Z").to_a,
+            "LOWER" => ("a".."z").to_a,
+            "ALPHA" => ("a".."z").to_a,
+            "DIGIT" => ("0".."9").to_a,
+            "ALNUM" => [*"a".."z", *"0".."9"],
+            "ANY" => ("a".."z").to_a
+          }.freeze
           private_constant :LETTERS
 
           def masked(mask, random)
             row = mask.rows[random.rand(mask.rows.length)] || []
-            row.map { |slot| slot.is_a?(Masks::Slots::Fixed) ? slot.character : LETTERS.fetch(slot.name).then { |all| all[random.rand(all.length)] } }.join
+            row
+              .map do |slot|
+                if slot.is_a?(Masks::Slots::Fixed)
+                  slot.character
+                else
+                  LETTERS.fetch(slot.name).then { |all| all[random.rand(all.length)] }
+                end
+              end
+              .join
           end
         end
       end

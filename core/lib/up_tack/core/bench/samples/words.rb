@@ -6,13 +6,94 @@ module UpTack
       module Samples
         # Made-up words of which samples are put together. Nobody is called so.
         module Words
-          FIRST = %w[Anwel Borin Celda Dovan Elsbet Farrin Gisla Haldo Ivetta Jorun Kelda Lorin Marwen Nessa Odrin Perla Quilla Rodan Selvi Tarn Ulmer Vessa Wenna Yorrin Zelma].freeze
-          LAST = %w[Ambry Breck Corvald Dunmore Eskel Fennimar Garrow Hexley Iverand Jessop Kettley Lorrimar Marsk Norvald Ostley Pennark Quarle Rennick Sorrel Tolvane Undry Vantry Westrick Yarrowby Zimmerly].freeze
-          PLAIN = %w[amber basin cedar drift ember fallow glaze hollow inlet jasper kiln linen meadow nettle ochre pebble quarry ripple saddle thistle umber velvet willow yarn zephyr].freeze
+          FIRST = %w[
+            Anwel
+            Borin
+            Celda
+            Dovan
+            Elsbet
+            Farrin
+            Gisla
+            Haldo
+            Ivetta
+            Jorun
+            Kelda
+            Lorin
+            Marwen
+            Nessa
+            Odrin
+            Perla
+            Quilla
+            Rodan
+            Selvi
+            Tarn
+            Ulmer
+            Vessa
+            Wenna
+            Yorrin
+            Zelma
+          ].freeze
+          LAST = %w[
+            Ambry
+            Breck
+            Corvald
+            Dunmore
+            Eskel
+            Fennimar
+            Garrow
+            Hexley
+            Iverand
+            Jessop
+            Kettley
+            Lorrimar
+            Marsk
+            Norvald
+            Ostley
+            Pennark
+            Quarle
+            Rennick
+            Sorrel
+            Tolvane
+            Undry
+            Vantry
+            Westrick
+            Yarrowby
+            Zimmerly
+          ].freeze
+          PLAIN = %w[
+            amber
+            basin
+            cedar
+            drift
+            ember
+            fallow
+            glaze
+            hollow
+            inlet
+            jasper
+            kiln
+            linen
+            meadow
+            nettle
+            ochre
+            pebble
+            quarry
+            ripple
+            saddle
+            thistle
+            umber
+            velvet
+            willow
+            yarn
+            zephyr
+          ].freeze
 
           # What a label speaks of, told by parts of it.
           KINDS = {
-            person: /\b(name|surname|person|maker|member|customer|contact|by)\b/, email: /mail/, phone: /phone|tel\b|mobile/, web: /\b(web|url|page|site)\b/
+            person: /\b(name|surname|person|maker|member|customer|contact|by)\b/,
+            email: /mail/,
+            phone: /phone|tel\b|mobile/,
+            web: /\b(web|url|page|site)\b/
           }.freeze
 
           module_function
@@ -28,11 +109,16 @@ module UpTack
           # @return [String]
           def text(field, random)
             case kind(field)
-            when :email then "#{pick(FIRST, random)}.#{pick(LAST, random)}#{random.rand(1..999)}@made-up.example".downcase
-            when :phone then format("0%d 555 %04d", random.rand(1..9), random.rand(10_000))
-            when :web then "https://#{pick(PLAIN, random)}-#{pick(PLAIN, random)}.example"
-            when :person then "#{pick(FIRST, random)} #{pick(LAST, random)}"
-            else "#{pick(PLAIN, random).capitalize} #{pick(PLAIN, random)} #{random.rand(1..999)}"
+            when :email
+              "#{pick(FIRST, random)}.#{pick(LAST, random)}#{random.rand(1..999)}@made-up.example".downcase
+            when :phone
+              format("0%d 555 %04d", random.rand(1..9), random.rand(10_000))
+            when :web
+              "https://#{pick(PLAIN, random)}-#{pick(PLAIN, random)}.example"
+            when :person
+              "#{pick(FIRST, random)} #{pick(LAST, random)}"
+            else
+              "#{pick(PLAIN, random).capitalize} #{pick(PLAIN, random)} #{random.rand(1..999)}"
             end
           end
 

@@ -38,7 +38,9 @@ module UpTack
             link = project.table(@table).field(@link)
             Invalid.because("#{link.label} is no link.", part: "link") unless link.link?
             detail = project.table(link.target).field(@detail.to_s)
-            Invalid.because("Pick a field of the linked record that is no link.", part: "detail") if detail.nil? || detail.link?
+            if detail.nil? || detail.link?
+              Invalid.because("Pick a field of the linked record that is no link.", part: "detail")
+            end
             detail
           end
 
@@ -47,11 +49,17 @@ module UpTack
             taken = table["fields"].map { |field| Expression::Text.folded(field["label"]) }
             return label unless taken.include?(Expression::Text.folded(label))
 
-            (2..).lazy.map { |number| "#{label[0, Names::LONGEST_LABEL - 4]} #{number}" }.find { |each| !taken.include?(Expression::Text.folded(each)) }
+            (2..)
+              .lazy
+              .map { |number| "#{label[0, Names::LONGEST_LABEL - 4]} #{number}" }
+              .find { |each| !taken.include?(Expression::Text.folded(each)) }
           end
 
           def field(plain, detail, key, label)
-            detail.to_plain.except("note", "id", "key", "label", "aliases").merge("id" => next_id(plain, "f"), "key" => key, "label" => label)
+            detail
+              .to_plain
+              .except("note", "id", "key", "label", "aliases")
+              .merge("id" => next_id(plain, "f"), "key" => key, "label" => label)
           end
 
           def rule(plain, key)

@@ -17,8 +17,14 @@ module UpTack
           # @raise [Invalid] where the two do not go together
           def apply(project)
             built = build(project, Merge.new(project, @design).plain, tolerating: @tolerating)
-            counts = {"table" => @design["tables"].length, "rule" => @design["tables"].sum { |table| (table["rules"] || []).length }, "proof" => @design["tables"].sum { |table| (table["proofs"] || []).length }}
-            @summary = "Project file of #{@design["name"]} brought in: #{counts.map { |what, count| "#{count} #{what}#{"s" unless count == 1}" }.join(", ")}"
+            counts = {
+              "table" => @design["tables"].length,
+              "rule" => @design["tables"].sum { |table| (table["rules"] || []).length },
+              "proof" => @design["tables"].sum { |table| (table["proofs"] || []).length }
+            }
+            @summary =
+              "Project file of #{@design["name"]} brought " \
+                "in: #{counts.map { |what, count| "#{count} #{what}#{"s" unless count == 1}" }.join(", ")}"
             built
           end
         end

@@ -24,7 +24,10 @@ module UpTack
           def build(project, plain, own: nil, tolerating: [])
             Project.reopen(plain, tolerating: (tolerating == :all) ? :all : project.tolerated + tolerating)
           rescue Invalid => e
-            raise Invalid, e.problems.map { |problem| (problem.rule.nil? || problem.rule == own) ? problem : elsewhere(plain, problem) }
+            raise Invalid,
+              e.problems.map { |problem|
+                (problem.rule.nil? || problem.rule == own) ? problem : elsewhere(plain, problem)
+              }
           end
 
           def elsewhere(plain, problem)
@@ -33,7 +36,11 @@ module UpTack
             field = table["fields"].find { |each| each["key"] == rule["field"] }
             return problem unless field
 
-            Problem.new(part: nil, rule: problem.rule, message: "A rule on #{field["label"]} of #{table["label"]} would no longer work: #{problem.message}")
+            Problem.new(
+              part: nil,
+              rule: problem.rule,
+              message: "A rule on #{field["label"]} of #{table["label"]} would no longer work: #{problem.message}"
+            )
           end
 
           # @param renamed [Object] should be new names by old ones
@@ -43,10 +50,17 @@ module UpTack
           # @raise [Invalid]
           def renaming(renamed, choices, later)
             return {} if renamed.nil?
-            Invalid.because("What is renamed is told by new names under old ones.", part: "renamed") unless renamed.is_a?(Hash) && renamed.each_value.all?(String) && later.is_a?(Array)
+            unless renamed.is_a?(Hash) && renamed.each_value.all?(String) && later.is_a?(Array)
+              Invalid.because("What is renamed is told by new names under old ones.", part: "renamed")
+            end
 
             unknown = renamed.keys.find { |name| !choices.include?(name) }
-            Invalid.because("There is no choice “#{unknown}” to rename; it may have been renamed elsewhere.", part: "renamed") if unknown
+            if unknown
+              Invalid.because(
+                "There is no choice “#{unknown}” to rename; it may have been renamed elsewhere.",
+                part: "renamed"
+              )
+            end
             astray = renamed.values.find { |name| !later.include?(name) }
             Invalid.because("“#{astray}” is not among the choices as they are to be.", part: "renamed") if astray
 
@@ -67,15 +81,25 @@ module UpTack
 
           # @return [String] which choices are renamed, and which become one with another
           def renaming_words(renamed, choices)
-            renamed.map { |old, name| (choices.include?(name) && !renamed.key?(name)) ? "#{old} becomes one with #{name}" : "#{old} is now #{name}" }.join(", ")
+            renamed
+              .map do |old, name|
+                if choices.include?(name) && !renamed.key?(name)
+                  "#{old} becomes one with #{name}"
+                else
+                  "#{old} is now #{name}"
+                end
+              end
+              .join(", ")
           end
 
           def plain_table(plain, key)
-            plain["tables"].find { |table| table["key"] == key } || Invalid.because("There is no table `#{key}`.", part: "table")
+            plain["tables"].find { |table| table["key"] == key } ||
+              Invalid.because("There is no table `#{key}`.", part: "table")
           end
 
           def plain_field(table, key)
-            table["fields"].find { |field| field["key"] == key } || Invalid.because("There is no field `#{key}` in #{table["label"]}.", part: "field")
+            table["fields"].find { |field| field["key"] == key } ||
+              Invalid.because("There is no field `#{key}` in #{table["label"]}.", part: "field")
           end
 
           def next_id(plain, letter)
@@ -86,7 +110,8 @@ module UpTack
           # @param plain [Array<Hash>] fields or tables
           # @return [Array<String>] keys that a new one can't have: those in use, and those by which programs
           #   still know another
-          def taken(plain, except: nil) = plain.reject { |each| each["key"] == except }.flat_map { |each| [each["key"], *each["aliases"]] }
+          def taken(plain, except: nil) =
+            plain.reject { |each| each["key"] == except }.flat_map { |each| [each["key"], *each["aliases"]] }
 
           # Gives a plain field or table another key, and keeps the old one as an alias.
           def rekey(plain, key)
@@ -98,7 +123,12 @@ module UpTack
           # @param kept [Object] aliases that stay, should be some of those that there are
           def keep_aliases(plain, kept)
             known = kept.is_a?(Array) && (kept - (plain["aliases"] || [])).empty?
-            Invalid.because("Former keys can only be dropped; one that was not there can't be added.", part: "aliases") unless known
+            unless known
+              Invalid.because(
+                "Former keys can only be dropped; one that was not there can't be added.",
+                part: "aliases"
+              )
+            end
 
             kept.empty? ? plain.delete("aliases") : plain["aliases"] = kept
           end

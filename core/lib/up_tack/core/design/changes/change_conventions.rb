@@ -9,7 +9,11 @@ module UpTack
         # Changes how the firm writes: the order of dates, the marks of numbers, the time zone. What is
         # kept stays as it is; it is shown and read in another way.
         class ChangeConventions < Change
-          CHOICES = {"date_order" => %w[dmy mdy ymd], "decimal_mark" => [".", ","], "group_mark" => [",", ".", " "]}.freeze
+          CHOICES = {
+            "date_order" => %w[dmy mdy ymd],
+            "decimal_mark" => %w[. ,],
+            "group_mark" => [",", ".", " "]
+          }.freeze
 
           # @param parts [Hash{String=>String}] members of Conventions that become others
           def initialize(parts:)
@@ -20,7 +24,12 @@ module UpTack
             check
             plain = project.to_plain
             plain["conventions"] = plain["conventions"].merge(@parts)
-            Invalid.because("The mark of decimals and that of thousands must be two different ones.", part: "group_mark") if plain["conventions"]["decimal_mark"] == plain["conventions"]["group_mark"]
+            if plain["conventions"]["decimal_mark"] == plain["conventions"]["group_mark"]
+              Invalid.because(
+                "The mark of decimals and that of thousands must be two different ones.",
+                part: "group_mark"
+              )
+            end
 
             @summary = "Ways of writing changed"
             build(project, plain)
@@ -29,9 +38,15 @@ module UpTack
           private
 
           def check
-            CHOICES.each { |part, all| Invalid.because("There is no such way of writing.", part: part) unless @parts[part].nil? || all.include?(@parts[part]) }
+            CHOICES.each do |part, all|
+              unless @parts[part].nil? || all.include?(@parts[part])
+                Invalid.because("There is no such way of writing.", part: part)
+              end
+            end
             zone = @parts["time_zone"]
-            Invalid.because("There is no time zone of that name.", part: "time_zone") unless zone.nil? || TZInfo::Timezone.all_data_zone_identifiers.include?(zone)
+            unless zone.nil? || TZInfo::Timezone.all_data_zone_identifiers.include?(zone)
+              Invalid.because("There is no time zone of that name.", part: "time_zone")
+            end
           end
         end
       end

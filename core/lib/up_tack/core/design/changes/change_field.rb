@@ -27,7 +27,9 @@ module UpTack
             rename(project, plain, field, tidy_label(@parts["label"])) if @parts.key?("label")
             before = field.values_at("type", "target")
             AddField::PARTS.each { |part| field[part] = @parts[part] if @parts.key?(part) }
-            FormRewriter.turned_elsewhere(plain, table, field) if before.first == "link" && field.values_at("type", "target") != before
+            if before.first == "link" && field.values_at("type", "target") != before
+              FormRewriter.turned_elsewhere(plain, table, field)
+            end
             build(project, plain)
           end
 
@@ -36,15 +38,21 @@ module UpTack
           # @return [Array(Project, String)] with renamed choices, and which they are, where there are any
           def carried(project)
             field = project.table(@table)&.field(@field)
-            return [project, nil] unless field&.type == "choice" && field.list.nil? && @parts.fetch("type", "choice") == "choice"
+            unless field&.type == "choice" && field.list.nil? && @parts.fetch("type", "choice") == "choice"
+              return project, nil
+            end
 
             renamed = renaming(@parts["renamed"], field.choices, @parts["choices"])
             return [project, nil] if renamed.empty?
 
-            project = with_renamed(project, RenamedChoices.new([@table, @field] => renamed)) do |plain|
-              retired = field.retired.map { |each| renamed.fetch(each, each) }
-              plain_field(plain_table(plain, @table), @field).merge!("retired" => retired, **@parts.slice("choices", "retired"))
-            end
+            project =
+              with_renamed(project, RenamedChoices.new([@table, @field] => renamed)) do |plain|
+                retired = field.retired.map { |each| renamed.fetch(each, each) }
+                plain_field(plain_table(plain, @table), @field).merge!(
+                  "retired" => retired,
+                  **@parts.slice("choices", "retired")
+                )
+              end
             [project, renaming_words(renamed, field.choices)]
           end
 

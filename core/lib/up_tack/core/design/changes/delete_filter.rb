@@ -16,7 +16,9 @@ module UpTack
           def apply(project)
             plain = project.to_plain
             table = plain_table(plain, @table)
-            filter = table["filters"].to_a.find { |each| each["id"] == @filter } || Invalid.because("There is no such view; it may have been taken away.", part: "id")
+            filter =
+              table["filters"].to_a.find { |each| each["id"] == @filter } ||
+              Invalid.because("There is no such view; it may have been taken away.", part: "id")
             table["filters"].delete(filter)
             @summary = "View #{filter["name"]} of #{table["label"]} taken away"
             build(project, plain)

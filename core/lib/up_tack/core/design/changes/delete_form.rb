@@ -16,7 +16,9 @@ module UpTack
           def apply(project)
             plain = project.to_plain
             table = plain_table(plain, @table)
-            form = (table["forms"] || []).find { |each| each["id"] == @id } || Invalid.because("There is no such form in #{table["label"]}; it may have been deleted.", part: "id")
+            form =
+              (table["forms"] || []).find { |each| each["id"] == @id } ||
+              Invalid.because("There is no such form in #{table["label"]}; it may have been deleted.", part: "id")
             table["forms"].delete(form)
             @summary = "Form #{form["name"]} of #{table["label"]} deleted"
             build(project, plain)

@@ -12,9 +12,18 @@ module UpTack
 
           def apply(project)
             plain = project.to_plain
-            list = project.list(@id) || Invalid.because("There is no such list; it may have been deleted.", part: "id")
-            users = project.tables.flat_map { |table| table.fields.select { |field| field.list == @id }.map { |field| "#{field.label} of #{table.label}" } }
-            Invalid.because("#{list.name} is used by #{users.join(", ")}; give them other choices first.", part: "id") if users.any?
+            list =
+              project.list(@id) || Invalid.because("There is no such list; it may have been deleted.", part: "id")
+            users =
+              project.tables.flat_map do |table|
+                table.fields.select { |field| field.list == @id }.map { |field| "#{field.label} of #{table.label}" }
+              end
+            if users.any?
+              Invalid.because(
+                "#{list.name} is used by #{users.join(", ")}; give them other choices first.",
+                part: "id"
+              )
+            end
 
             plain["lists"].reject! { |each| each["id"] == @id }
             plain.delete("lists") if plain["lists"].empty?

@@ -16,7 +16,9 @@ module UpTack
           def apply(project)
             plain = project.to_plain
             table = plain_table(plain, @table)
-            index = (table["proofs"] || []).index { |each| each["id"] == @id } || Invalid.because("There is no such proof in #{table["label"]}; it may have been deleted.", part: "id")
+            index =
+              (table["proofs"] || []).index { |each| each["id"] == @id } ||
+              Invalid.because("There is no such proof in #{table["label"]}; it may have been deleted.", part: "id")
             proof = table["proofs"].delete_at(index)
             @summary = "Proof #{Values::Plain.quoted(proof["name"], 60)} taken away from #{table["label"]}"
             build(project, plain)

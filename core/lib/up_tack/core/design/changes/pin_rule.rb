@@ -23,7 +23,8 @@ module UpTack
             @rule["id"] ? replace(table) : add(plain, table)
             built = build(project, plain, own: @id)
             design = built.table(@table)
-            @summary = "Rule #{@rule["id"] ? "changed" : "pinned"} in #{design.label}: #{design.rule(@id).sentence(design).chomp(".")}"
+            @summary = "Rule #{@rule["id"] ? "changed" : "pinned"} " \
+              "in #{design.label}: #{design.rule(@id).sentence(design).chomp(".")}"
             built
           end
 
@@ -36,7 +37,12 @@ module UpTack
 
           def replace(table)
             @id = @rule["id"]
-            index = table["rules"].index { |each| each["id"] == @id } || Invalid.because("There is no rule `#{@id}` in #{table["label"]}; it may have been deleted.", part: "id")
+            index =
+              table["rules"].index { |each| each["id"] == @id } ||
+              Invalid.because(
+                "There is no rule `#{@id}` in #{table["label"]}; it may have been deleted.",
+                part: "id"
+              )
             table["rules"][index] = rule_with(@id)
           end
 

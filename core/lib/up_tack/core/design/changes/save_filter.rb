@@ -21,7 +21,11 @@ module UpTack
             table = plain_table(plain, @table)
             filters = (table["filters"] ||= [])
             kept = filters.find { |each| each["name"].downcase == @name.to_s.downcase }
-            filters[filters.index(kept) || filters.length] = {"id" => kept ? kept["id"] : next_id(plain, "q"), "name" => kept ? kept["name"] : @name, **@parts}
+            filters[filters.index(kept) || filters.length] = {
+              "id" => kept ? kept["id"] : next_id(plain, "q"),
+              "name" => kept ? kept["name"] : @name,
+              **@parts
+            }
             @summary = "View #{@name} kept in #{table["label"]}"
             build(project, plain)
           end

@@ -23,7 +23,9 @@ module UpTack
             forms = (table["forms"] ||= [])
             parts = @form.merge("name" => tidy_label(@form["name"]))
             if @id
-              index = forms.index { |each| each["id"] == @id } || Invalid.because("There is no such form in #{table["label"]}; it may have been deleted.", part: "id")
+              index =
+                forms.index { |each| each["id"] == @id } ||
+                Invalid.because("There is no such form in #{table["label"]}; it may have been deleted.", part: "id")
               forms[index] = parts
               @summary = "Form #{parts["name"]} of #{table["label"]} changed"
             else

@@ -20,10 +20,16 @@ module UpTack
           def apply(project)
             known = project.list(@id)
             renamed = known ? renaming(@renamed, known.values, @parts["values"]) : {}
-            project = with_renamed(project, RenamedChoices.in_list(project, @id, renamed)) { |plain| replace(plain) } if renamed.any?
+            if renamed.any?
+              project =
+                with_renamed(project, RenamedChoices.in_list(project, @id, renamed)) do |plain|
+                  replace(plain)
+                end
+            end
             plain = project.to_plain
             lists = (plain["lists"] ||= [])
-            @summary = "List #{@parts["name"]} #{@id ? "changed" : "made"}#{": #{renaming_words(renamed, known.values)}" if renamed.any?}"
+            renames = ": #{renaming_words(renamed, known.values)}" if renamed.any?
+            @summary = "List #{@parts["name"]} #{@id ? "changed" : "made"}#{renames}"
             @id ? replace(plain) : lists << {"id" => next_id(plain, "l")}.merge(@parts)
             build(project, plain)
           end
@@ -31,7 +37,9 @@ module UpTack
           private
 
           def replace(plain)
-            list = (plain["lists"] || []).find { |each| each["id"] == @id } || Invalid.because("There is no such list; it may have been deleted.", part: "id")
+            list =
+              (plain["lists"] || []).find { |each| each["id"] == @id } ||
+              Invalid.because("There is no such list; it may have been deleted.", part: "id")
             list.merge!(@parts)
           end
         end

@@ -24,7 +24,9 @@ module UpTack
             plain = project.to_plain
             table = plain_table(plain, @table)
             kept = (table["proofs"] ||= [])
-            Invalid.because("A table has at most #{Bench::Proof::MOST} proofs.", part: "proofs") if kept.length + @proofs.length > Bench::Proof::MOST
+            if kept.length + @proofs.length > Bench::Proof::MOST
+              Invalid.because("A table has at most #{Bench::Proof::MOST} proofs.", part: "proofs")
+            end
             @reading = Reading.new(conventions: project.conventions, today: @today)
             @project = project
             @design = project.table(@table)
@@ -42,7 +44,9 @@ module UpTack
               kept << {"id" => id}.merge(proof)
               return id
             end
-            index = kept.index { |each| each["id"] == proof["id"] } || Invalid.because("There is no such proof in #{table["label"]}; it may have been deleted.", part: "id")
+            index =
+              kept.index { |each| each["id"] == proof["id"] } ||
+              Invalid.because("There is no such proof in #{table["label"]}; it may have been deleted.", part: "id")
             kept[index] = proof
             proof["id"]
           end
@@ -51,14 +55,21 @@ module UpTack
             expect = proof["expect"]
             return proof unless expect.is_a?(Array) && expect.all?(Hash)
 
-            proof.merge("expect" => expect.map { |each| Bench::Expectation.from(each).settled(@design, @reading) }, "records" => records(proof["records"])).compact
+            proof.merge(
+              "expect" => expect.map { |each| Bench::Expectation.from(each).settled(@design, @reading) },
+              "records" => records(proof["records"])
+            ).compact
           end
 
           # The proof's own records, with what the builder typed as it is kept.
           def records(given)
-            return given unless given.is_a?(Hash) && given.values.all? { |all| all.is_a?(Hash) && all.values.all?(Hash) }
+            unless given.is_a?(Hash) && given.values.all? { |all| all.is_a?(Hash) && all.values.all?(Hash) }
+              return given
+            end
 
-            given.to_h { |key, all| [key, (table = @project.table(key)) ? all.transform_values { |values| kept(table, values) } : all] }
+            given.to_h do |key, all|
+              [key, (table = @project.table(key)) ? all.transform_values { |values| kept(table, values) } : all]
+            end
           end
 
           def kept(table, values)
@@ -71,7 +82,12 @@ module UpTack
             end
           end
 
-          def said = @proofs.one? ? "Proof #{Values::Plain.quoted(@proofs.first["name"].to_s, 60)}" : "#{@proofs.length} proofs"
+          def said =
+            if @proofs.one?
+              "Proof #{Values::Plain.quoted(@proofs.first["name"].to_s, 60)}"
+            else
+              "#{@proofs.length} proofs"
+            end
         end
       end
     end

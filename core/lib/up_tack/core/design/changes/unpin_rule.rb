@@ -13,7 +13,12 @@ module UpTack
 
           def apply(project)
             design = project.table(@table) || Invalid.because("There is no table `#{@table}`.", part: "table")
-            rule = design.rule(@rule) || Invalid.because("There is no rule `#{@rule}` in #{design.label}; it may have been deleted.", part: "id")
+            rule =
+              design.rule(@rule) ||
+              Invalid.because(
+                "There is no rule `#{@rule}` in #{design.label}; it may have been deleted.",
+                part: "id"
+              )
             plain = project.to_plain
             plain_table(plain, @table)["rules"].reject! { |each| each["id"] == @rule }
             @summary = "Rule taken off in #{design.label}: #{rule.sentence(design).chomp(".")}"

@@ -32,11 +32,36 @@ module UpTack
           private
 
           def unknown
-            @unknown ||= @tables.flat_map do |table|
-              rules = (table["rules"] || []).reject { |rule| Rules.all.key?(rule["kind"]) }.map { |rule| problem("There is no rule kind “#{rule["kind"]}”; there are #{Rules.all.keys.join(", ")}.", "tables", table["key"], "rules", rule["id"], "kind") }
-              fields = (table["fields"] || []).reject { |field| Values.all.key?(field["type"]) }.map { |field| problem("There is no field type “#{field["type"]}”; there are #{Values.all.keys.join(", ")}.", "tables", table["key"], "fields", field["key"], "type") }
-              rules + fields
-            end
+            @unknown ||=
+              @tables.flat_map do |table|
+                rules =
+                  (table["rules"] || [])
+                    .reject { |rule| Rules.all.key?(rule["kind"]) }
+                    .map do |rule|
+                      problem(
+                        "There is no rule kind “#{rule["kind"]}”; there are #{Rules.all.keys.join(", ")}.",
+                        "tables",
+                        table["key"],
+                        "rules",
+                        rule["id"],
+                        "kind"
+                      )
+                    end
+                fields =
+                  (table["fields"] || [])
+                    .reject { |field| Values.all.key?(field["type"]) }
+                    .map do |field|
+                      problem(
+                        "There is no field type “#{field["type"]}”; there are #{Values.all.keys.join(", ")}.",
+                        "tables",
+                        table["key"],
+                        "fields",
+                        field["key"],
+                        "type"
+                      )
+                    end
+                rules + fields
+              end
           end
 
           # Ids are never given twice in a project, whatever has them.
@@ -44,17 +69,39 @@ module UpTack
             named = (@plain["lists"] || []).map { |list| [list["id"], ["lists", list["name"]]] }
             @tables.each do |table|
               named << [table["id"], ["tables", table["key"]]]
-              %w[fields rules filters forms proofs].each { |part| (table[part] || []).each { |each| named << [each["id"], ["tables", table["key"], part, each["key"] || each["name"] || each["field"]].compact] } }
+              %w[fields rules filters forms proofs].each do |part|
+                (table[part] || []).each do |each|
+                  named << [
+                    each["id"],
+                    ["tables", table["key"], part, each["key"] || each["name"] || each["field"]].compact
+                  ]
+                end
+              end
             end
-            named.group_by(&:first).select { |id, all| id && all.length > 1 }.map { |id, all| problem("The id “#{id}” stands #{all.length} times: #{all.map { |_, way| way.join(" › ") }.join(" and ")}.", *all.last.last) }
+            named
+              .group_by(&:first)
+              .select { |id, all| id && all.length > 1 }
+              .map do |id, all|
+                problem(
+                  "The id “#{id}” stands #{all.length} " \
+                    "times: #{all.map { |_, way| way.join(" › ") }.join(" and ")}.",
+                  *all.last.last
+                )
+              end
           end
 
           def doubled_keys
-            twice(@tables, "key", "table", "tables") + @tables.flat_map { |table| twice(table["fields"] || [], "key", "field", "tables", table["key"], "fields") }
+            twice(@tables, "key", "table", "tables") +
+              @tables.flat_map do |table|
+                twice(table["fields"] || [], "key", "field", "tables", table["key"], "fields")
+              end
           end
 
           def twice(all, part, what, *way)
-            all.group_by { |each| each[part].to_s.downcase }.select { |_, same| same.length > 1 }.map { |key, same| problem("There are #{same.length} #{what}s with the key “#{key}”.", *way, key) }
+            all
+              .group_by { |each| each[part].to_s.downcase }
+              .select { |_, same| same.length > 1 }
+              .map { |key, same| problem("There are #{same.length} #{what}s with the key “#{key}”.", *way, key) }
           end
 
           def missing
@@ -63,21 +110,45 @@ module UpTack
             @tables.flat_map do |table|
               (table["fields"] || []).filter_map do |field|
                 way = ["tables", table["key"], "fields", field["key"]]
-                next problem("#{field["label"]} uses the list “#{field["list"]}”, which the file does not have.", *way, "list") if field["list"] && !lists.include?(field["list"])
+                if field["list"] && !lists.include?(field["list"])
+                  next(
+                    problem(
+                      "#{field["label"]} uses the list “#{field["list"]}”, which the file does not have.",
+                      *way,
+                      "list"
+                    )
+                  )
+                end
 
-                problem("#{field["label"]} links to the table “#{field["target"]}”, which the file does not have.", *way, "target") if field["type"] == "link" && !keys.include?(field["target"])
+                if field["type"] == "link" && !keys.include?(field["target"])
+                  problem(
+                    "#{field["label"]} links to the table “#{field["target"]}”, which the file does not have.",
+                    *way,
+                    "target"
+                  )
+                end
               end
             end
           end
 
           # Otherwise an id could be given a second time.
           def counted
-            ids = [@plain["lists"], @tables, *@tables.flat_map { |table| table.values_at("fields", "rules", "filters", "forms", "proofs") }].compact.flatten(1).map { |each| each["id"].to_s[/\d+\z/].to_i }
+            ids =
+              [
+                @plain["lists"],
+                @tables,
+                *@tables.flat_map { |table| table.values_at("fields", "rules", "filters", "forms", "proofs") }
+              ].compact.flatten(1).map { |each| each["id"].to_s[/\d+\z/].to_i }
             highest = ids.max || 0
-            (@plain["last_id"].to_i >= highest) ? [] : [problem("The highest number given so far is #{highest}, not #{@plain["last_id"].inspect}.", "last_id")]
+            if @plain["last_id"].to_i >= highest
+              []
+            else
+              [problem("The highest number given so far is #{highest}, not #{@plain["last_id"].inspect}.", "last_id")]
+            end
           end
 
-          def problem(message, *way) = Problem.new(part: way.last.to_s, message: message, place: way.compact.join(" › "))
+          def problem(message, *way) =
+            Problem.new(part: way.last.to_s, message: message, place: way.compact.join(" › "))
         end
       end
     end

@@ -25,7 +25,11 @@ module UpTack
             problems += of_content(whole) if whole && problems.none? { |problem| problem.part == "time_zone" }
             raise Invalid, problems.uniq(&:message) if problems.any?
 
-            Content.new(design: plain.except("format", "version", "people", "$schema"), people: plain["people"] || [], version: plain["version"])
+            Content.new(
+              design: plain.except("format", "version", "people", "$schema"),
+              people: plain["people"] || [],
+              version: plain["version"]
+            )
           end
 
           private
@@ -43,17 +47,29 @@ module UpTack
             zone = plain["conventions"].is_a?(Hash) && plain["conventions"]["time_zone"]
             return [] if !zone.is_a?(String) || TZInfo::Timezone.all_identifiers.include?(zone)
 
-            [Problem.new(part: "time_zone", message: "conventions › time_zone: there is no time zone of that name.", place: "conventions › time_zone")]
+            [
+              Problem.new(
+                part: "time_zone",
+                message: "conventions › time_zone: there is no time zone of that name.",
+                place: "conventions › time_zone"
+              )
+            ]
           end
 
           def parsed
             text = @text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\u{FEFF}")
             Invalid.because("The file is not valid UTF-8.", part: "file") unless text.valid_encoding?
-            Invalid.because("The file is longer than #{LONGEST / 1_000_000} million characters.", part: "file") if text.length > LONGEST
+            if text.length > LONGEST
+              Invalid.because("The file is longer than #{LONGEST / 1_000_000} million characters.", part: "file")
+            end
 
             plain = JSON.parse(text, max_nesting: Syntax::DEEPEST)
             Invalid.because("This is no project file: it holds no object.", part: "file") unless plain.is_a?(Hash)
-            Invalid.because("This is no project file: its format is #{plain["format"].is_a?(String) ? "“#{plain["format"][0, 40]}”" : "not named"}, not “#{FORMAT}”.", part: "format") unless plain["format"] == FORMAT
+            unless plain["format"] == FORMAT
+              Invalid.because("This is no project file: its format " \
+                "is #{plain["format"].is_a?(String) ? "“#{plain["format"][0, 40]}”" : "not named"}, not " \
+                "“#{FORMAT}”.", part: "format")
+            end
 
             version(plain["version"])
             plain
@@ -62,18 +78,29 @@ module UpTack
           end
 
           def version(number)
-            Invalid.because("A project file says its version as a whole number.", part: "version") unless number.is_a?(Integer) && number.positive?
+            unless number.is_a?(Integer) && number.positive?
+              Invalid.because("A project file says its version as a whole number.", part: "version")
+            end
             return if number <= VERSION
 
-            Invalid.because("This file is of version #{number}; this Up Tack reads versions up to #{VERSION}. A newer Up Tack is needed.", part: "version")
+            Invalid.because(
+              "This file is of version #{number}; this Up Tack reads versions up to #{VERSION}. A newer " \
+                "Up Tack is needed.",
+              part: "version"
+            )
           end
 
           # What only shows when the design is put together: formulas, circles, forms, proofs.
           def design_problems(plain)
-            Project.reopen(plain.except("format", "version", "people"), tolerating: ProjectFile.tolerating(plain["version"]))
+            Project.reopen(
+              plain.except("format", "version", "people"),
+              tolerating: ProjectFile.tolerating(plain["version"])
+            )
             []
           rescue Invalid => e
-            e.problems.map { |problem| problem.place ? problem : Problem.new(**problem.to_h, place: place(plain, problem)) }
+            e.problems.map do |problem|
+              problem.place ? problem : Problem.new(**problem.to_h, place: place(plain, problem))
+            end
           end
 
           def place(plain, problem)

@@ -26,7 +26,17 @@ module UpTack
               next if person.nil? || person.is_a?(Integer)
 
               place = names.index(person)
-              next Problem.new(part: "person", message: "Suggestions for #{table["label"]} are told to #{person}, who is not among the people of the file.", place: "tables › #{table["key"]} › review › person") unless place
+              unless place
+                next(
+                  Problem.new(
+                    part: "person",
+                    message:
+                      "Suggestions for #{table["label"]} are told to #{person}, who is not among the people of " \
+                        "the file.",
+                    place: "tables › #{table["key"]} › review › person"
+                  )
+                )
+              end
 
               table["review"] = table["review"].merge("person" => place + 1)
               nil

@@ -9,8 +9,24 @@ module UpTack
         # uses it.
         class Shape
           MOST = 200
-          KINDS = {"string" => [String], "integer" => [Integer], "number" => [Integer, Float, BigDecimal], "boolean" => [TrueClass, FalseClass], "null" => [NilClass], "object" => [Hash], "array" => [Array]}.freeze
-          WORDS = {"string" => "a text", "integer" => "a whole number", "number" => "a number", "boolean" => "true or false", "null" => "null", "object" => "an object", "array" => "a list"}.freeze
+          KINDS = {
+            "string" => [String],
+            "integer" => [Integer],
+            "number" => [Integer, Float, BigDecimal],
+            "boolean" => [TrueClass, FalseClass],
+            "null" => [NilClass],
+            "object" => [Hash],
+            "array" => [Array]
+          }.freeze
+          WORDS = {
+            "string" => "a text",
+            "integer" => "a whole number",
+            "number" => "a number",
+            "boolean" => "true or false",
+            "null" => "null",
+            "object" => "an object",
+            "array" => "a list"
+          }.freeze
 
           # @param plain [Hash]
           # @param plain [Hash]
@@ -51,8 +67,12 @@ module UpTack
             return if @problems.length >= MOST
             return unless kind?(value, schema, way, place)
 
-            told(way, place, "it must be one of #{schema["enum"].join(", ")}") if schema["enum"] && !schema["enum"].include?(value)
-            told(way, place, "it can't hold line breaks or other control characters") if schema["pattern"] && value.is_a?(String) && !value.match?(pattern(schema["pattern"]))
+            if schema["enum"] && !schema["enum"].include?(value)
+              told(way, place, "it must be one of #{schema["enum"].join(", ")}")
+            end
+            if schema["pattern"] && value.is_a?(String) && !value.match?(pattern(schema["pattern"]))
+              told(way, place, "it can't hold line breaks or other control characters")
+            end
             object(value, schema, way, place) if value.is_a?(Hash)
             list(value, schema, way, place) if value.is_a?(Array)
           end
@@ -72,27 +92,44 @@ module UpTack
 
           def object(value, schema, way, place)
             (schema["required"] || []).each { |name| told(way, nil, "“#{name}” is missing") unless value.key?(name) }
-            (schema["allOf"] || []).each { |each| object(value, each["then"], way, place) if each["if"]["properties"].all? { |name, wish| value[name] == wish["const"] } }
+            (schema["allOf"] || []).each do |each|
+              if each["if"]["properties"].all? { |name, wish| value[name] == wish["const"] }
+                object(value, each["then"], way, place)
+              end
+            end
             known = schema["properties"] || {}
             value.each do |name, each|
               next check(each, known[name], [*way, name], [*place, name]) if known.key?(name)
 
-              told([*way, name], [*place, name], "nothing of that name belongs here") if schema["additionalProperties"] == false
-              check(each, schema["additionalProperties"], [*way, name], [*place, name]) if schema["additionalProperties"].is_a?(Hash)
+              if schema["additionalProperties"] == false
+                told([*way, name], [*place, name], "nothing of that name belongs here")
+              end
+              if schema["additionalProperties"].is_a?(Hash)
+                check(each, schema["additionalProperties"], [*way, name], [*place, name])
+              end
             end
           end
 
           def list(value, schema, way, place)
             return unless schema["items"]
 
-            value.each_with_index { |each, index| check(each, schema["items"], [*way, named(each) || (index + 1).to_s], [*place, index]) }
+            value.each_with_index do |each, index|
+              check(each, schema["items"], [*way, named(each) || (index + 1).to_s], [*place, index])
+            end
           end
 
-          def named(value) = value.is_a?(Hash) ? value.values_at("key", "name", "id").find { |each| each.is_a?(String) && !each.match?(/[[:cntrl:]]/) } : nil
+          def named(value) =
+            if value.is_a?(Hash)
+              value.values_at("key", "name", "id").find { |each| each.is_a?(String) && !each.match?(/[[:cntrl:]]/) }
+            end
 
           def told(way, place, what)
             @places << place
-            @problems << Problem.new(part: way.last.to_s, message: "#{way.empty? ? "The file" : way.join(" › ")}: #{what}.", place: way.join(" › "))
+            @problems << Problem.new(
+              part: way.last.to_s,
+              message: "#{way.empty? ? "The file" : way.join(" › ")}: #{what}.",
+              place: way.join(" › ")
+            )
           end
         end
       end

@@ -42,10 +42,20 @@ module UpTack
           def value
             space
             fault("it is nested too deeply") if @way.length > DEEPEST
-            if @scanner.skip(/\{/) then object
-            elsif @scanner.skip(/\[/) then list
-            elsif @scanner.skip(STRING) || @scanner.skip(NUMBER) || @scanner.skip(/true|false|null/) then nil
-            else fault(@scanner.check(/"/) ? "a text is not closed or has a sign that can't be in it" : "a value is missing here")
+            if @scanner.skip(/\{/)
+              object
+            elsif @scanner.skip(/\[/)
+              list
+            elsif @scanner.skip(STRING) || @scanner.skip(NUMBER) || @scanner.skip(/true|false|null/)
+              nil
+            else
+              fault(
+                if @scanner.check(/"/)
+                  "a text is not closed or has a sign that can't be in it"
+                else
+                  "a value is missing here"
+                end
+              )
             end
           end
 
@@ -94,7 +104,12 @@ module UpTack
             column = before.length - (before.rindex("\n") || -1)
             what = "the file ends here, in the middle" if @scanner.rest.match?(CUT)
             inside = @way.any? ? ", inside #{@way.join(" › ")}" : ""
-            @problem = Problem.new(part: "file", message: "This is no complete JSON: #{what} (line #{line}, column #{column}#{inside}).", place: "line #{line}")
+            @problem =
+              Problem.new(
+                part: "file",
+                message: "This is no complete JSON: #{what} (line #{line}, column #{column}#{inside}).",
+                place: "line #{line}"
+              )
             throw :fault
           end
         end

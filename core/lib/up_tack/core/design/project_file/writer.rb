@@ -40,7 +40,8 @@ module UpTack
           end
 
           def object(plain, depth)
-            inner = plain.map { |key, each| "#{"  " * (depth + 1)}#{JSON.generate(key)}: #{value(each, depth + 1, key)}" }
+            inner =
+              plain.map { |key, each| "#{"  " * (depth + 1)}#{JSON.generate(key)}: #{value(each, depth + 1, key)}" }
             "{\n#{inner.join(",\n")}\n#{"  " * depth}}"
           end
 

@@ -23,9 +23,33 @@ module UpTack
 
           def reading
             [
-              make("today", {}, :date, "The day on which it is worked out.", "today()", "2026-11-23", fleeting: true) { |evaluation| Calendar.same(evaluation.context.clock.today) },
-              make("now", {}, :moment, "The day and hour at which it is worked out.", "now()", "2026-11-23T09:30:00Z", fleeting: true) { |evaluation| evaluation.context.clock.now },
-              make("date", {text: %i[text moment date]}, :date, "A fixed date, written year-month-day; or the day of a moment.", 'date("2026-11-23")', "2026-11-23", literal: UNREADABLE) do |evaluation, given|
+              make(
+                "today",
+                {},
+                :date,
+                "The day on which it is worked out.",
+                "today()",
+                "2026-11-23",
+                fleeting: true
+              ) { |evaluation| Calendar.same(evaluation.context.clock.today) },
+              make(
+                "now",
+                {},
+                :moment,
+                "The day and hour at which it is worked out.",
+                "now()",
+                "2026-11-23T09:30:00Z",
+                fleeting: true
+              ) { |evaluation| evaluation.context.clock.now },
+              make(
+                "date",
+                {text: %i[text moment date]},
+                :date,
+                "A fixed date, written year-month-day; or the day of a moment.",
+                'date("2026-11-23")',
+                "2026-11-23",
+                literal: UNREADABLE
+              ) do |evaluation, given|
                 case given
                 when ::Time then evaluation.context.clock.day_of(given)
                 when ::Date then given
@@ -40,19 +64,40 @@ module UpTack
               part("year", "The year of a date.", "2026", &:year),
               part("month", "The month of a date, 1 to 12.", "11", &:month),
               part("day", "The day of the month of a date.", "23", &:day),
-              make("weekday", {date: :date, type?: :number}, :number, "The day of the week: 1 is Sunday; with 2 as type, 1 is Monday; with 3, Monday is 0.", 'weekday(date("2026-11-23"), 2)', "1") do |evaluation, date, type|
-                weekday(date, type ? type.to_i : 1) || evaluation.note(:no_such_type, "there is no such type of weekday")
+              make(
+                "weekday",
+                {date: :date, type?: :number},
+                :number,
+                "The day of the week: 1 is Sunday; with 2 as type, 1 is Monday; with 3, Monday is 0.",
+                'weekday(date("2026-11-23"), 2)',
+                "1"
+              ) do |evaluation, date, type|
+                weekday(date, type ? type.to_i : 1) ||
+                  evaluation.note(:no_such_type, "there is no such type of weekday")
               end,
-              make("days", {end: :date, start: :date}, :number, "How many days lie between two dates; the later one first.", 'days(date("2026-12-07"), date("2026-11-23"))', "14") do |_, last, first|
-                BigDecimal((last - first).to_i)
-              end
+              make(
+                "days",
+                {end: :date, start: :date},
+                :number,
+                "How many days lie between two dates; the later one first.",
+                'days(date("2026-12-07"), date("2026-11-23"))',
+                "14"
+              ) { |_, last, first| BigDecimal((last - first).to_i) }
             ]
           end
 
           def hours
             [
-              make("time", {hour: %i[number text moment], minute?: :number, second?: :number}, :time, "A time of day, from its parts or written hour:minute; or that of a moment.", "time(9, 30)", "09:30:00") do |evaluation, hour, minute, second|
-                time_of(evaluation, hour, minute, second) || evaluation.note(:not_a_time, "there is no such time of day")
+              make(
+                "time",
+                {hour: %i[number text moment], minute?: :number, second?: :number},
+                :time,
+                "A time of day, from its parts or written hour:minute; or that of a moment.",
+                "time(9, 30)",
+                "09:30:00"
+              ) do |evaluation, hour, minute, second|
+                time_of(evaluation, hour, minute, second) ||
+                  evaluation.note(:not_a_time, "there is no such time of day")
               end,
               part_of_day("hour", "The hour of a time or moment, 0 to 23.", "9", :hour, :hour),
               part_of_day("minute", "The minute of a time or moment, 0 to 59.", "30", :minute, :min)
@@ -61,12 +106,26 @@ module UpTack
 
           def weeks
             [
-              make("weeknum", {date: :date, mode?: :number}, :number, "The week of the year: weeks begin on Sunday, with 2 as mode on Monday; 21 is the week after ISO 8601.", 'weeknum(date("2026-11-23"), 21)', "48") do |evaluation, date, mode|
-                weeknum(date, mode ? mode.to_i : 1) || evaluation.note(:no_such_mode, "there is no such way of counting weeks")
+              make(
+                "weeknum",
+                {date: :date, mode?: :number},
+                :number,
+                "The week of the year: weeks begin on Sunday, with 2 as mode on Monday; 21 is the week " \
+                  "after ISO 8601.",
+                'weeknum(date("2026-11-23"), 21)',
+                "48"
+              ) do |evaluation, date, mode|
+                weeknum(date, mode ? mode.to_i : 1) ||
+                  evaluation.note(:no_such_mode, "there is no such way of counting weeks")
               end,
-              make("workdays", {start: :date, end: :date}, :number, "How many days from Monday to Friday there are from one date to another, both counted.", 'workdays(date("2026-11-23"), date("2026-12-07"))', "11") do |_, first, last|
-                BigDecimal((first <= last) ? workdays(first, last) : -workdays(last, first))
-              end
+              make(
+                "workdays",
+                {start: :date, end: :date},
+                :number,
+                "How many days from Monday to Friday there are from one date to another, both counted.",
+                'workdays(date("2026-11-23"), date("2026-12-07"))',
+                "11"
+              ) { |_, first, last| BigDecimal((first <= last) ? workdays(first, last) : -workdays(last, first)) }
             ]
           end
 
@@ -106,16 +165,34 @@ module UpTack
 
           def part_of_day(name, help, result, of_time, of_moment)
             make(name, {time: %i[time moment]}, :number, help, "#{name}(time(9, 30))", result) do |evaluation, time|
-              BigDecimal(time.is_a?(DayTime) ? time.public_send(of_time) : evaluation.context.clock.local(time).public_send(of_moment))
+              BigDecimal(
+                if time.is_a?(DayTime)
+                  time.public_send(of_time)
+                else
+                  evaluation.context.clock.local(time).public_send(of_moment)
+                end
+              )
             end
           end
 
           def moving
             [
-              make("edate", {date: :date, months: :number}, :date, "The same day some months on; the month's last where there is no such day.", 'edate(date("2027-01-31"), 1)', "2027-02-28") do |evaluation, date, months|
-                shifted(date, months, evaluation)
-              end,
-              make("eomonth", {date: :date, months: :number}, :date, "The last day of the month, some months on.", 'eomonth(date("2026-11-23"), 0)', "2026-11-30") do |evaluation, date, months|
+              make(
+                "edate",
+                {date: :date, months: :number},
+                :date,
+                "The same day some months on; the month's last where there is no such day.",
+                'edate(date("2027-01-31"), 1)',
+                "2027-02-28"
+              ) { |evaluation, date, months| shifted(date, months, evaluation) },
+              make(
+                "eomonth",
+                {date: :date, months: :number},
+                :date,
+                "The last day of the month, some months on.",
+                'eomonth(date("2026-11-23"), 0)',
+                "2026-11-30"
+              ) do |evaluation, date, months|
                 moved = shifted(date, months, evaluation)
                 moved && Calendar.day(moved.year, moved.month, -1)
               end
@@ -137,11 +214,24 @@ module UpTack
           end
 
           def part(name, help, result, &work)
-            make(name, {date: :date}, :number, help, "#{name}(date(\"2026-11-23\"))", result) { |_, date| BigDecimal(work.call(date)) }
+            make(name, {date: :date}, :number, help, "#{name}(date(\"2026-11-23\"))", result) do |_, date|
+              BigDecimal(work.call(date))
+            end
           end
 
           def make(name, takes, returns, help, example, result, literal: nil, fleeting: false, &work)
-            Function.new(name, group: "Dates", takes: takes, returns: returns, help: help, example: example, result: result, literal: literal, fleeting: fleeting, &work)
+            Function.new(
+              name,
+              group: "Dates",
+              takes: takes,
+              returns: returns,
+              help: help,
+              example: example,
+              result: result,
+              literal: literal,
+              fleeting: fleeting,
+              &work
+            )
           end
         end
       end

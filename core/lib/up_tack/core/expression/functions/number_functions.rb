@@ -10,33 +10,85 @@ module UpTack
 
           def all
             [
-              make("abs", {number: :number}, "The number without its minus.", "abs(-4.5)", "4.5") { |_, number| number.abs },
-              make("round", {number: :number, places?: :number}, "Rounded to so many decimals; a half goes away from zero.", "round(2.345, 2)", "2.35") do |_, number, places|
-                Numbers.round(number, places.to_i)
+              make("abs", {number: :number}, "The number without its minus.", "abs(-4.5)", "4.5") do |_, number|
+                number.abs
               end,
-              make("roundup", {number: :number, places?: :number}, "Rounded to so many decimals, away from zero.", "roundup(2.341, 2)", "2.35") do |_, number, places|
-                Numbers.round_up(number, places.to_i)
+              make(
+                "round",
+                {number: :number, places?: :number},
+                "Rounded to so many decimals; a half goes away from zero.",
+                "round(2.345, 2)",
+                "2.35"
+              ) { |_, number, places| Numbers.round(number, places.to_i) },
+              make(
+                "roundup",
+                {number: :number, places?: :number},
+                "Rounded to so many decimals, away from zero.",
+                "roundup(2.341, 2)",
+                "2.35"
+              ) { |_, number, places| Numbers.round_up(number, places.to_i) },
+              make(
+                "rounddown",
+                {number: :number, places?: :number},
+                "Rounded to so many decimals, towards zero.",
+                "rounddown(2.349, 2)",
+                "2.34"
+              ) { |_, number, places| Numbers.round(number, places.to_i, BigDecimal::ROUND_DOWN) },
+              make(
+                "floor",
+                {number: :number, step?: :number},
+                "The next multiple of a step below; the next whole number if no step is given.",
+                "floor(2.7)",
+                "2"
+              ) { |evaluation, number, step| multiple(number, step, :floor, evaluation) },
+              make(
+                "ceiling",
+                {number: :number, step?: :number},
+                "The next multiple of a step above; the next whole number if no step is given.",
+                "ceiling(47, 5)",
+                "50"
+              ) { |evaluation, number, step| multiple(number, step, :ceil, evaluation) },
+              make(
+                "power",
+                {number: :number, exponent: :number},
+                "A number raised to a power.",
+                "power(2, 10)",
+                "1024"
+              ) { |evaluation, number, exponent| ArithmeticTypes.numbers("^", number, exponent, evaluation) },
+              make(
+                "sqrt",
+                {number: :number},
+                "The square root; blank for a number below 0.",
+                "sqrt(144)",
+                "12"
+              ) do |evaluation, number|
+                if number.negative?
+                  evaluation.note(:no_number, "a number below 0 has no square root")
+                else
+                  Numbers.root(number)
+                end
               end,
-              make("rounddown", {number: :number, places?: :number}, "Rounded to so many decimals, towards zero.", "rounddown(2.349, 2)", "2.34") do |_, number, places|
-                Numbers.round(number, places.to_i, BigDecimal::ROUND_DOWN)
-              end,
-              make("floor", {number: :number, step?: :number}, "The next multiple of a step below; the next whole number if no step is given.", "floor(2.7)", "2") do |evaluation, number, step|
-                multiple(number, step, :floor, evaluation)
-              end,
-              make("ceiling", {number: :number, step?: :number}, "The next multiple of a step above; the next whole number if no step is given.", "ceiling(47, 5)", "50") do |evaluation, number, step|
-                multiple(number, step, :ceil, evaluation)
-              end,
-              make("power", {number: :number, exponent: :number}, "A number raised to a power.", "power(2, 10)", "1024") do |evaluation, number, exponent|
-                ArithmeticTypes.numbers("^", number, exponent, evaluation)
-              end,
-              make("sqrt", {number: :number}, "The square root; blank for a number below 0.", "sqrt(144)", "12") do |evaluation, number|
-                number.negative? ? evaluation.note(:no_number, "a number below 0 has no square root") : Numbers.root(number)
-              end,
-              extreme("min", "The smallest of several values; blanks are passed over. With one name, over linked records.", "min(3, 1, 2)", "1", :negative?),
-              extreme("max", "The largest of several values; blanks are passed over. With one name, over linked records.", "max(3, 1, 2)", "3", :positive?),
-              make("mod", {number: :number, divisor: :number}, "What is left over by a division; it has the sign of the divisor.", "mod(17, 5)", "2") do |evaluation, number, divisor|
-                ArithmeticTypes.numbers("mod", number, divisor, evaluation)
-              end
+              extreme(
+                "min",
+                "The smallest of several values; blanks are passed over. With one name, over linked records.",
+                "min(3, 1, 2)",
+                "1",
+                :negative?
+              ),
+              extreme(
+                "max",
+                "The largest of several values; blanks are passed over. With one name, over linked records.",
+                "max(3, 1, 2)",
+                "3",
+                :positive?
+              ),
+              make(
+                "mod",
+                {number: :number, divisor: :number},
+                "What is left over by a division; it has the sign of the divisor.",
+                "mod(17, 5)",
+                "2"
+              ) { |evaluation, number, divisor| ArithmeticTypes.numbers("mod", number, divisor, evaluation) }
             ]
           end
 
@@ -49,13 +101,32 @@ module UpTack
           end
 
           def extreme(name, help, example, result, better)
-            Function.new(name, group: "Numbers", takes: {value: :any, "more*": :any}, returns: :any, alike: true, blanks: true, help: help, example: example, result: result) do |_, *values|
+            Function.new(
+              name,
+              group: "Numbers",
+              takes: {value: :any, "more*": :any},
+              returns: :any,
+              alike: true,
+              blanks: true,
+              help: help,
+              example: example,
+              result: result
+            ) do |_, *values|
               values.compact.reduce { |best, value| Comparator.order(value, best).public_send(better) ? value : best }
             end
           end
 
           def make(name, takes, help, example, result, &work)
-            Function.new(name, group: "Numbers", takes: takes, returns: :number, help: help, example: example, result: result, &work)
+            Function.new(
+              name,
+              group: "Numbers",
+              takes: takes,
+              returns: :number,
+              help: help,
+              example: example,
+              result: result,
+              &work
+            )
           end
         end
       end

@@ -13,23 +13,25 @@ module UpTack
           FIRST_SIGN = 0x10000
 
           # @return [Problem, nil] what is wrong with a fixed pattern
-          PATTERN = lambda do |arguments, types|
-            pattern = arguments[1]
-            next unless pattern.is_a?(Nodes::Literal) && pattern.value.is_a?(String)
+          PATTERN =
+            lambda do |arguments, types|
+              pattern = arguments[1]
+              next unless pattern.is_a?(Nodes::Literal) && pattern.value.is_a?(String)
 
-            Patterns.check(pattern.value, types.first)
-            nil
-          rescue Patterns::Invalid => e
-            TextFunctions.in_pattern(pattern, e)
-          end
+              Patterns.check(pattern.value, types.first)
+              nil
+            rescue Patterns::Invalid => e
+              TextFunctions.in_pattern(pattern, e)
+            end
 
           # @return [Problem, nil] what a fixed pattern would write, though it is surely not meant
-          PATTERN_ADVICE = lambda do |arguments, types|
-            pattern = arguments[1]
-            next unless pattern.is_a?(Nodes::Literal) && pattern.value.is_a?(String)
+          PATTERN_ADVICE =
+            lambda do |arguments, types|
+              pattern = arguments[1]
+              next unless pattern.is_a?(Nodes::Literal) && pattern.value.is_a?(String)
 
-            Patterns.advice(pattern.value, types.first)&.then { |advice| TextFunctions.in_pattern(pattern, advice) }
-          end
+              Patterns.advice(pattern.value, types.first)&.then { |advice| TextFunctions.in_pattern(pattern, advice) }
+            end
 
           module_function
 
@@ -37,25 +39,52 @@ module UpTack
 
           # After RFC 3986: whatever is not unreserved, in UTF-8.
           def address
-            make("url_encode", {text: :text}, :text, "The text as part of a web address, such as what is searched for.", 'url_encode("oak & ash")', "oak%20%26%20ash") do |_, text|
-              Text.bounded(text.gsub(/[^A-Za-z0-9\-._~]/) { |sign| sign.bytes.map { |byte| format("%%%02X", byte) }.join })
+            make(
+              "url_encode",
+              {text: :text},
+              :text,
+              "The text as part of a web address, such as what is searched for.",
+              'url_encode("oak & ash")',
+              "oak%20%26%20ash"
+            ) do |_, text|
+              Text.bounded(
+                text.gsub(/[^A-Za-z0-9\-._~]/) { |sign| sign.bytes.map { |byte| format("%%%02X", byte) }.join }
+              )
             end
           end
 
           def changing
             [
-              make("upper", {text: :text}, :text, "The text in capitals.", 'upper("kd-017")', "KD-017") { |_, text| text.upcase },
-              make("lower", {text: :text}, :text, "The text in small letters.", 'lower("KD")', "kd") { |_, text| text.downcase },
-              make("proper", {text: :text}, :text, "Each word with a capital and small letters after it.", 'proper("ANSA velt")', "Ansa Velt") do |_, text|
-                text.gsub(/[\p{L}\p{M}’']+/) { |word| capitalised(word) }
+              make("upper", {text: :text}, :text, "The text in capitals.", 'upper("kd-017")', "KD-017") do |_, text|
+                text.upcase
               end,
-              make("trim", {text: :text}, :text, "The text without spaces at its ends, and with single ones inside.", 'trim("  thin   rim ")', "thin rim") do |_, text|
-                text.gsub(/[[:space:]]+/, " ").strip
+              make("lower", {text: :text}, :text, "The text in small letters.", 'lower("KD")', "kd") do |_, text|
+                text.downcase
               end,
               make(
-                "substitute", {text: :text, "old part": :text, "new part": :text}, :text,
+                "proper",
+                {text: :text},
+                :text,
+                "Each word with a capital and small letters after it.",
+                'proper("ANSA velt")',
+                "Ansa Velt"
+              ) { |_, text| text.gsub(/[\p{L}\p{M}’']+/) { |word| capitalised(word) } },
+              make(
+                "trim",
+                {text: :text},
+                :text,
+                "The text without spaces at its ends, and with single ones inside.",
+                'trim("  thin   rim ")',
+                "thin rim"
+              ) { |_, text| text.gsub(/[[:space:]]+/, " ").strip },
+              make(
+                "substitute",
+                {text: :text, "old part": :text, "new part": :text},
+                :text,
                 "The text with one part replaced by another, wherever it stands; by \"\" to remove it.",
-                'substitute("KD 017", " ", "-")', "KD-017", blanks: true
+                'substitute("KD 017", " ", "-")',
+                "KD-017",
+                blanks: true
               ) do |_, text, old, new|
                 next text if text.nil? || old.nil?
 
@@ -66,7 +95,14 @@ module UpTack
 
           def joining
             [
-              make("rept", {text: :text, times: :number}, :text, "The text so many times over.", 'rept("=", 5)', "=====") do |_, text, times|
+              make(
+                "rept",
+                {text: :text, times: :number},
+                :text,
+                "The text so many times over.",
+                'rept("=", 5)',
+                "====="
+              ) do |_, text, times|
                 count = count(times, 0)
                 raise Text::TooLong if text.length * count > LONGEST_RESULT
 
@@ -77,13 +113,30 @@ module UpTack
 
           def cutting
             [
-              make("left", {text: :text, length?: :number}, :text, "The first characters of a text; one if no number is given.", 'left("Kiln", 2)', "Ki") do |_, text, length|
-                Text.graphemes(text).first(count(length, 1)).join
-              end,
-              make("right", {text: :text, length?: :number}, :text, "The last characters of a text; one if no number is given.", 'right("Kiln", 2)', "ln") do |_, text, length|
-                Text.graphemes(text).last(count(length, 1)).join
-              end,
-              make("mid", {text: :text, start: :number, length: :number}, :text, "So many characters from a place on; the first is 1.", 'mid("KD-017", 4, 3)', "017") do |_, text, start, length|
+              make(
+                "left",
+                {text: :text, length?: :number},
+                :text,
+                "The first characters of a text; one if no number is given.",
+                'left("Kiln", 2)',
+                "Ki"
+              ) { |_, text, length| Text.graphemes(text).first(count(length, 1)).join },
+              make(
+                "right",
+                {text: :text, length?: :number},
+                :text,
+                "The last characters of a text; one if no number is given.",
+                'right("Kiln", 2)',
+                "ln"
+              ) { |_, text, length| Text.graphemes(text).last(count(length, 1)).join },
+              make(
+                "mid",
+                {text: :text, start: :number, length: :number},
+                :text,
+                "So many characters from a place on; the first is 1.",
+                'mid("KD-017", 4, 3)',
+                "017"
+              ) do |_, text, start, length|
                 (start < 1) ? nil : Text.graphemes(text)[count(start, 1) - 1, count(length, 0)].to_a.join
               end
             ]
@@ -91,15 +144,38 @@ module UpTack
 
           def measuring
             [
-              make("len", {text: :text}, :number, "How many characters a text has.", 'len("Kiln")', "4") { |_, text| BigDecimal(Text.graphemes(text).length) },
-              make("find", {part: :text, text: :text, start?: :number}, :number, "Where a part first stands in a text, from a place on; blank if it does not. Capitals count.", 'find("n", "Kiln")', "4") do |_, part, text, start|
-                found(part, text, start ? start.to_i : 1)
-              end,
-              make("exact", {text: :text, other: :text}, :yes_no, "Whether two texts are the same, capitals and all.", 'exact("kd", "KD")', "no") { |_, text, other| text == other },
               make(
-                "value", {text: :text}, :number,
+                "len",
+                {text: :text},
+                :number,
+                "How many characters a text has.",
+                'len("Kiln")',
+                "4"
+              ) { |_, text| BigDecimal(Text.graphemes(text).length) },
+              make(
+                "find",
+                {part: :text, text: :text, start?: :number},
+                :number,
+                "Where a part first stands in a text, from a place on; blank if it does not. Capitals count.",
+                'find("n", "Kiln")',
+                "4"
+              ) { |_, part, text, start| found(part, text, start ? start.to_i : 1) },
+              make(
+                "exact",
+                {text: :text, other: :text},
+                :yes_no,
+                "Whether two texts are the same, capitals and all.",
+                'exact("kd", "KD")',
+                "no"
+              ) { |_, text, other| text == other },
+              make(
+                "value",
+                {text: :text},
+                :number,
                 "The number that a text holds, written as the firm writes numbers; blank if it holds none.",
-                'value("12.5") * 2', "25", by_conventions: true
+                'value("12.5") * 2',
+                "25",
+                by_conventions: true
               ) do |evaluation, text, conventions:|
                 number(text, conventions) || evaluation.note(:not_a_number, "the text holds no number")
               end
@@ -109,10 +185,15 @@ module UpTack
           def writing
             [
               make(
-                "text", {value: %i[number date time moment], pattern: :text}, :text,
+                "text",
+                {value: %i[number date time moment], pattern: :text},
+                :text,
                 "A number, day or hour written by a pattern.",
-                'text(date("2026-11-23"), "EEE d MMM yyyy")', "Mon 23 Nov 2026",
-                objection: PATTERN, advice: PATTERN_ADVICE, by_conventions: true
+                'text(date("2026-11-23"), "EEE d MMM yyyy")',
+                "Mon 23 Nov 2026",
+                objection: PATTERN,
+                advice: PATTERN_ADVICE,
+                by_conventions: true
               ) do |evaluation, value, pattern, conventions:|
                 value = evaluation.context.clock.local(value) if value.is_a?(::Time)
                 Text.bounded(Patterns.write(value, pattern, conventions))
@@ -150,7 +231,8 @@ module UpTack
             return if start < 1
 
             signs = Hash.new { |known, cluster| known[cluster] = FIRST_SIGN + known.length }
-            whole, wanted = [text, part].map { |each| Text.graphemes(each).map { |cluster| signs[cluster] }.pack("U*") }
+            whole, wanted =
+              [text, part].map { |each| Text.graphemes(each).map { |cluster| signs[cluster] }.pack("U*") }
             place = whole.index(wanted, start - 1)
             place && BigDecimal(place + 1)
           end
@@ -159,8 +241,15 @@ module UpTack
 
           def make(name, takes, returns, help, example, result, **settings, &work)
             Function.new(
-              name, group: "Text", takes: takes, returns: returns, help: help, example: example, result: result,
-              **settings, &work
+              name,
+              group: "Text",
+              takes: takes,
+              returns: returns,
+              help: help,
+              example: example,
+              result: result,
+              **settings,
+              &work
             )
           end
         end

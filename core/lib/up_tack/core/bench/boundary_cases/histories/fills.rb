@@ -21,9 +21,15 @@ module UpTack
             # Changes of one field, or of what it links to, by which a condition comes true.
             def turned(condition, key)
               solver = @base.solver(@table, @seen, through: key)
-              @solver.ways(condition, false, @seen).first(2).flat_map do |unmet|
-                solver.ways(condition, true, @seen.merge(unmet)).reject(&:empty?).map { |way| way.merge("first" => unmet) }
-              end
+              @solver
+                .ways(condition, false, @seen)
+                .first(2)
+                .flat_map do |unmet|
+                  solver
+                    .ways(condition, true, @seen.merge(unmet))
+                    .reject(&:empty?)
+                    .map { |way| way.merge("first" => unmet) }
+                end
             end
 
             def targets = typed(@rule.writes).to_h { |key| [key, :untyped] }
@@ -44,11 +50,22 @@ module UpTack
               kinds = Kinds.new(@table, @base, @solver, @seen)
               rows = Decisions::Reading.new(@rule, @table, Core::Reading.new(conventions: Conventions.from({}))).rows
               regions = Decisions::Regions.values_of(columns, rows)
-              found = rows.each_with_index.flat_map { |row, place| misses(row, regions).map { |index, values| [place, index, values] } }
-              told = found.uniq(&:last).first(MOST_CELLS).filter_map do |place, index, values|
-                way = kinds.inputs(columns, values).first or next
-                ["row #{place + 1}, but #{columns[index].label} is #{shown(columns[index], values[index])}", :typed, targets.merge(way)]
-              end
+              found =
+                rows.each_with_index.flat_map do |row, place|
+                  misses(row, regions).map { |index, values| [place, index, values] }
+                end
+              told =
+                found
+                  .uniq(&:last)
+                  .first(MOST_CELLS)
+                  .filter_map do |place, index, values|
+                    way = kinds.inputs(columns, values).first or next
+                    [
+                      "row #{place + 1}, but #{columns[index].label} is #{shown(columns[index], values[index])}",
+                      :typed,
+                      targets.merge(way)
+                    ]
+                  end
               told + blanked(columns.filter_map(&:field)) + undecided
             end
 
@@ -59,7 +76,10 @@ module UpTack
               row = rows.find { |way| way.keys.all? { |key| @table.field(key) } }
               return [] unless none && row
 
-              [["no row fits any more", :changed, targets.merge(none, "first" => row)], ["filled, and no row fits", :refilled, none]]
+              [
+                ["no row fits any more", :changed, targets.merge(none, "first" => row)],
+                ["filled, and no row fits", :refilled, none]
+              ]
             end
 
             def shown(column, value) = value.nil? ? "blank" : column.show(value)
@@ -73,7 +93,9 @@ module UpTack
             def misses(row, regions)
               inside = row.cells.zip(regions).map { |cell, values| values.find { |value| cell.fits?(value) } }
               row.cells.each_index.flat_map do |index|
-                outside(row.cells[index], regions[index]).map { |value| [index, inside.dup.tap { |inputs| inputs[index] = value }] }
+                outside(row.cells[index], regions[index]).map do |value|
+                  [index, inside.dup.tap { |inputs| inputs[index] = value }]
+                end
               end
             end
 
@@ -82,7 +104,11 @@ module UpTack
               fits = values.map { |value| cell.fits?(value) }
               return [] if fits.all? || fits.none?
 
-              near = [values[fits.index(true) - 1], values[(fits.rindex(true) + 1) % values.length], values[fits.index(false)]]
+              near = [
+                values[fits.index(true) - 1],
+                values[(fits.rindex(true) + 1) % values.length],
+                values[fits.index(false)]
+              ]
               near.uniq.reject { |value| cell.fits?(value) }.first(2)
             end
           end

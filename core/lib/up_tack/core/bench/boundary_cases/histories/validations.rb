@@ -16,7 +16,8 @@ module UpTack
               old + @shown.slice("refused").values.map { |played| ["saved with a reason", passed(played.script)] }
             end
 
-            def passed(script) = {**script, "acts" => [*script["acts"], {"do" => "pass", "rule" => @rule.id, "reason" => "known"}]}
+            def passed(script) =
+              {**script, "acts" => [*script["acts"], {"do" => "pass", "rule" => @rule.id, "reason" => "known"}]}
 
             # Texts that the mask takes and another one does not, which a slip of the hand could have made of it.
             def misfits
@@ -63,13 +64,22 @@ module UpTack
             def locked
               held, open = [true, false].map { |wanted| turn(wanted) }
               roles = Design::Access::ROLES - %w[reader]
-              typed(@rule.locked(@table)).first(MOST_FIELDS).flat_map do |key|
-                next [] if (value = other(key) || relinked(key)).nil?
+              typed(@rule.locked(@table))
+                .first(MOST_FIELDS)
+                .flat_map do |key|
+                  next [] if (value = other(key) || relinked(key)).nil?
 
-                told = roles.map { |role| ["#{label(key)} is changed by a #{role}", :typed, changed(key, value, role, held)] }
-                last = roles.last
-                told << ["#{label(key)} is changed by a #{last} while that does not hold", :typed, changed(key, value, last, open)]
-              end
+                  told =
+                    roles.map do |role|
+                      ["#{label(key)} is changed by a #{role}", :typed, changed(key, value, role, held)]
+                    end
+                  last = roles.last
+                  told << [
+                    "#{label(key)} is changed by a #{last} while that does not hold",
+                    :typed,
+                    changed(key, value, last, open)
+                  ]
+                end
             end
 
             def changed(key, value, role, first) = {key => value, "user.role" => role, "first" => first}
