@@ -10,11 +10,11 @@ module CoreHelp
   NOW = Time.utc(2026, 11, 23, 9, 30)
   TODAY = Date.new(2026, 11, 23)
 
-  def context(today: TODAY, name: "Odile Marsh", records: Core::Save::Ports::NoRecords)
-    Core::Save::Context.new(
+  def context(today: TODAY, name: "Odile Marsh", records: Core::Ports::NoRecords)
+    Core::Context.new(
       records: records,
-      clock: Core::Save::Ports::StoppedClock.new(now: NOW, today: today),
-      person: Core::Save::Ports::Person.new(name: name, email: "odile@emberlane.example", role: "builder")
+      clock: Core::Ports::StoppedClock.new(now: NOW, today: today),
+      person: Core::Ports::Person.new(name: name, email: "odile@emberlane.example", role: "builder")
     )
   end
 
@@ -89,7 +89,7 @@ module CoreHelp
   }.freeze
 
   def studio_records =
-    Core::Save::Ports::HeldRecords.new(
+    Core::Ports::HeldRecords.new(
       STUDIO_RECORDS,
       titles: {"members" => "name", "pieces" => "tag", "titles" => "text"}
     )
@@ -154,7 +154,7 @@ module CoreHelp
 
   def rule(kind, field, **parts) = {"kind" => kind, "field" => field}.merge(parts.transform_keys(&:to_s))
 
-  def reading = Core::Reading.new(conventions: Core::Conventions.from({}), today: TODAY)
+  def reading = Core::ParseContext.new(conventions: Core::Conventions.from({}), today: TODAY)
 
   def save(table, typed, stored: nil, trace: false, **options)
     plan = Core::Save::Plan.new(table, Core::Conventions.from({}))

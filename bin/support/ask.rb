@@ -15,7 +15,7 @@ database.create_function(
   "UP_TACK_FOLDED",
   1,
   SQLite3::Constants::TextRep::UTF8 | SQLite3::Constants::TextRep::DETERMINISTIC
-) { |function, text| function.result = text.nil? ? nil : UpTack::Core::Expression::Text.folded(text.to_s) }
+) { |function, text| function.result = text.nil? ? nil : Core::Unicode.folded(text.to_s) }
 $stdout.binmode
 if shape == "numbers"
   # As one text: a million rows by themselves take longer to hand over than to sort.

@@ -16,7 +16,7 @@ project = core::Design::Project.reopen(asked.fetch("design"))
 table = project.table(asked.fetch("table"))
 seen = asked.fetch("seen")
 proofs = table.proofs.select { |proof| seen.key?(proof.id) }.map { |proof| [proof, seen.fetch(proof.id)] }
-records = core::Bench::Script.from("records" => asked["records"] || {}).values(project)
+records = core::Design::Script.from("records" => asked["records"] || {}).values(project)
 
 # A long line could be broken by that of another process while nobody reads, so each waits for its turn.
 turn = Tempfile.new("mistakes")
@@ -47,9 +47,9 @@ work =
         )
         slips
       end
-    clock = core::Bench::Clock.at(asked.fetch("at"), project.conventions)
+    clock = core::Design::ScriptClock.at(asked.fetch("at"), project.conventions)
     find =
-      core::Bench::Distinguisher.new(core::Bench::CompiledProject.new(project), table, clock: clock, records: records)
+      core::Bench::Distinguisher.new(core::Save::CompiledProject.new(project), table, clock: clock, records: records)
     known = Hash.new { |hash, rule| hash[rule] = [] }
     slipping.each do |each|
       found = find.find(each.rule, each.mutant, run.ground(each.rule, each.mutant), known: known[each.rule.id])

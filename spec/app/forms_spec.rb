@@ -27,7 +27,7 @@ RSpec.describe "Forms over the store" do
   def mistakes(**parts)
     keep(nil, **parts)
     []
-  rescue Core::Design::Invalid => e
+  rescue Core::Invalid => e
     e.problems.map { |each| [each.part, each.message] }
   end
 
@@ -299,7 +299,7 @@ RSpec.describe "Forms over the store" do
           id: 20,
           groups: group({typed: bag})
         )
-      }.to raise_error(Core::Design::Invalid, /do not link here/)
+      }.to raise_error(Core::Invalid, /do not link here/)
     end
   end
 end

@@ -155,7 +155,7 @@ RSpec.describe "A database after anything" do
 
   def attempt(step)
     public_send(step)
-  rescue Core::Design::Invalid, UpTack::Store::NotFound, ActiveRecord::RecordInvalid, ArgumentError
+  rescue Core::Invalid, UpTack::Store::NotFound, ActiveRecord::RecordInvalid, ArgumentError
     nil # Refused, so nothing is to be seen of it.
   end
 

@@ -128,7 +128,7 @@ RSpec.describe "The change log and what it knows" do
       ["Piece"]
     )
     expect { change(:ChangeTable, table: "pieces", parts: {"log" => {"some" => []}}) }.to raise_error(
-      Core::Design::Invalid
+      Core::Invalid
     )
   end
 
@@ -157,7 +157,7 @@ RSpec.describe "The change log and what it knows" do
       person_name: "Bram Tolley",
       action: "update"
     )
-    expect { put_back(middle) }.to raise_error(Core::Design::Invalid, /as it was then/)
+    expect { put_back(middle) }.to raise_error(Core::Invalid, /as it was then/)
   end
 
   it "brings a deleted record back with its number and all that it held" do
@@ -168,7 +168,7 @@ RSpec.describe "The change log and what it knows" do
     expect(answer.state).to eq(:saved), answer.outcome&.refusals.inspect
     expect(pieces.find(21).except("changed_on", "changed_by")).to eq(before.except("changed_on", "changed_by"))
     expect(UpTack::Store::Entry.last).to have_attributes(record_id: 21, action: "restore", way: "put back")
-    expect { put_back(deleted) }.to raise_error(Core::Design::Invalid, "This record is there already.")
+    expect { put_back(deleted) }.to raise_error(Core::Invalid, "This record is there already.")
   end
 
   it "fills new stamps and tallies of old records with what it knows, and only what is blank" do

@@ -183,7 +183,7 @@ RSpec.describe "Links in the store" do
   describe "jobs" do
     it "tell their end: done, refused, or stopped" do
       done = UpTack::Jobs.start { |progress| progress.begin("Pieces", "Loss", 2) && progress.advance(2) || :result }
-      failed = UpTack::Jobs.start { raise Core::Design::Invalid, [Core::Design::Problem.new(message: "No.")] }
+      failed = UpTack::Jobs.start { raise Core::Invalid, [Core::Problem.new(message: "No.")] }
       stopped = UpTack::Jobs.start { |progress| loop { progress.advance(0) } }
       stopped.progress.stop
       expect([done, failed, stopped].map { |job| job.wait(10) }).to eq([true, true, true])

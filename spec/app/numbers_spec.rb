@@ -95,7 +95,7 @@ RSpec.describe "Numbers in the store" do
     number_clays
     save({})
     expect { counts.set("", 1) }.to raise_error(
-      Core::Design::Invalid,
+      Core::Invalid,
       "1 was given already; to repeat none, the next count is 2 or more."
     )
     counts.set("", 98)

@@ -58,7 +58,7 @@ RSpec.describe "Project files, in the store and on the command line" do
     expect(bring_in.preview(text).losses).to eq([["Piece of Pieces", 28]])
     before = workspace.revision_id
     wrong = demo.sub("received + 14", "recieved + 14").sub('"kind": "check"', '"kind": "chek"')
-    expect { bring_in.call(wrong) }.to raise_error(Core::Design::Invalid) { |error|
+    expect { bring_in.call(wrong) }.to raise_error(Core::Invalid) { |error|
       expect(error.problems.map(&:place)).to include(
         "tables › pieces › rules › r42 › formula",
         "tables › members › rules › r16 › kind"

@@ -116,7 +116,7 @@ RSpec.describe "Proving, in the store" do
         )
       }.to raise_error(UpTack::Upkeep::Stopped)
       expect(pieces.count).to eq(before)
-      expect { make.call(table: "pieces", count: 0, seed: 1) }.to raise_error(Core::Design::Invalid, /1 to 1,000,000/)
+      expect { make.call(table: "pieces", count: 0, seed: 1) }.to raise_error(Core::Invalid, /1 to 1,000,000/)
     end
 
     it "that one rule alone refuses are told and not saved" do

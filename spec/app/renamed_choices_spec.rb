@@ -110,7 +110,7 @@ RSpec.describe "Renaming a choice" do
     ].each do |renamed, choices|
       expect {
         change(:ChangeField, table: "pieces", field: "firing", parts: {"choices" => choices, "renamed" => renamed})
-      }.to raise_error(Core::Design::Invalid)
+      }.to raise_error(Core::Invalid)
     end
   end
 

@@ -104,7 +104,7 @@ RSpec.describe "Saving records" do
 
   it "names a field that the table does not have" do
     expect { save_piece({"glaze" => "x"}) }.to raise_error(
-      Core::Design::Invalid,
+      Core::Invalid,
       "There is no field `glaze` in Pieces."
     )
   end

@@ -44,7 +44,7 @@ RSpec.describe "The review of suggestions" do
     undone = UpTack::UseCases::UndoBatch.new(workspace).call(all.batch.id)
     expect([undone.undone, undone.left, waiting.map(&:first), all.batch.undone?]).to eq([2, 0, [10, 12], true])
     expect { UpTack::UseCases::UndoBatch.new(workspace).call(all.batch.id) }.to raise_error(
-      Core::Design::Invalid,
+      Core::Invalid,
       /already/
     )
   end
@@ -134,7 +134,7 @@ RSpec.describe "The review of suggestions" do
       ).to eq([1, 1, 0, 1])
       expect {
         change(:ChangeTable, table: "members", parts: {"review" => {"every" => "year", "person" => 1}})
-      }.to raise_error(Core::Design::Invalid)
+      }.to raise_error(Core::Invalid)
     end
   end
 end

@@ -60,7 +60,7 @@ RSpec.describe "Typing it right, in the store" do
     expect {
       change(:ChangeField, table: "pieces", field: "verdict", parts: {"choices" => %w[Watertight Dense]})
     }.to raise_error(
-      Core::Design::Invalid,
+      Core::Invalid,
       "6 records of Pieces have “Porous” as Verdict. Retire it instead: those that have it keep " \
         "it, and nobody can pick it anew."
     )
@@ -73,13 +73,13 @@ RSpec.describe "Typing it right, in the store" do
     list = workspace.project.lists.first
     expect {
       change(:SaveList, id: list.id, name: list.name, values: list.values - %w[Porcelain], retired: [])
-    }.to raise_error(Core::Design::Invalid, /Porcelain/)
+    }.to raise_error(Core::Invalid, /Porcelain/)
     change(:SaveList, id: list.id, name: "Bodies", values: [*list.values, "Bone china"], retired: list.retired)
     expect(%w[clays pieces].map { |table| workspace.table(table).fields.find(&:list).choices.last }).to eq(
       ["Bone china", "Bone china"]
     )
     expect { change(:DeleteList, id: list.id) }.to raise_error(
-      Core::Design::Invalid,
+      Core::Invalid,
       /is used by Clay family of Pieces, Family of Clays/
     )
   end

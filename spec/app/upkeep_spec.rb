@@ -205,7 +205,7 @@ RSpec.describe "Calculated values that follow" do
     )
     expect(list.call(filter: "title.text = \"dr\" or open_orders > 50", sort: "name")).to eq([6, 8, 4])
     expect(list.call(sort: "-title").first(3)).to eq([3, 1, 8])
-    expect { list.call(filter: "name = ") }.to raise_error(Core::Design::Invalid, /Something is missing/)
+    expect { list.call(filter: "name = ") }.to raise_error(Core::Invalid, /Something is missing/)
     pages = UpTack::UseCases::ListRecords.new(workspace).call(table: "members", filter: "shelves > 0", limit: 4)
     following =
       UpTack::UseCases::ListRecords.new(workspace).call(
@@ -375,7 +375,7 @@ RSpec.describe "Calculated values that follow" do
         (table, field), texts = pick.call(formulas.to_a)
         begin
           calculate(table, field, pick.call(texts), id: rule_on(table, field))
-        rescue Core::Design::Invalid => e
+        rescue Core::Invalid => e
           raise unless e.message.include?("circle")
         end
       end

@@ -108,7 +108,7 @@ RSpec.describe "A view of records" do
     shown =
       all
         .map { |id| table.find(id) }
-        .map { |row| [row["amount"]&.to_i, row["words"] && Core::Expression::Text.folded(row["words"])] }
+        .map { |row| [row["amount"]&.to_i, row["words"] && Core::Unicode.folded(row["words"])] }
     expect(shown).to eq(shown.sort_by { |amount, words| [amount ? -amount : 9, words ? 0 : 1, words.to_s] })
     jump = ->(at) do
       UpTack::UseCases::ListRecords

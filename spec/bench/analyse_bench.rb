@@ -83,7 +83,7 @@ made_up =
 
 {"in good order" => orderly, "made up by chance" => made_up}.each do |name, rows|
   table, built = timed { design(fields, rows) }
-  report, taken = timed { UpTack::Core::Decisions::Review.new(table.rules.first, table).report }
+  report, taken = timed { Core::Decisions::CompletenessCheck.new(table.rules.first, table).report }
   puts format(
     "%s, 6 inputs, %d rows: read in %.2f s, looked at in %.2f s (%d regions): %d gaps, %d " \
       "never reached, %d contradictions%s",

@@ -41,8 +41,8 @@ BY_HAND =
 
 compiled = CORE::Expression.compile(FORMULA, CORE::Expression::Scope.of_values(VALUES))
 context =
-  CORE::Save::Context.new(
-    clock: CORE::Save::Ports::StoppedClock.new(now: Time.utc(2026, 11, 23), today: Date.new(2026, 11, 23)),
+  CORE::Context.new(
+    clock: CORE::Ports::StoppedClock.new(now: Time.utc(2026, 11, 23), today: Date.new(2026, 11, 23)),
     person: nil
   )
 ours = -> { compiled.call(CORE::Expression::Evaluation.new(values: VALUES, context: context)) }

@@ -26,8 +26,8 @@ def prove(project)
 end
 
 def edges(project)
-  ground = Core::Bench::CompiledProject.new(project)
-  clock = Core::Bench::Clock.at("2026-11-23T09:00", project.conventions)
+  ground = Core::Save::CompiledProject.new(project)
+  clock = Core::Design::ScriptClock.at("2026-11-23T09:00", project.conventions)
   table = project.table("pieces")
   rules = table.rules.first(40)
   times =

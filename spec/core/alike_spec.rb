@@ -33,7 +33,7 @@ RSpec.describe "What is alike" do
     readings = Core::Save::ParseCache.new
     table = studio({"pieces" => []}).table("pieces")
     due = Core::Design::Field.from({"id" => "f900", "key" => "due", "label" => "Due", "type" => "date"})
-    on = ->(day) { Core::Reading.new(conventions: Core::Conventions.from({}), today: day) }
+    on = ->(day) { Core::ParseContext.new(conventions: Core::Conventions.from({}), today: day) }
     this_year, next_year = on.call(Date.new(2026, 12, 31)), on.call(Date.new(2027, 1, 1))
     read = ->(reading) { readings.read(due, "5 March", reading) }
     expect([this_year, this_year, next_year].map(&read)).to eq(

@@ -6,7 +6,7 @@ RSpec.describe "The order of rules that set fields" do
   # A rule as the order sees it.
   fake = Struct.new(:name, :writes, :needs) { def reads(_table) = needs }
 
-  def order(*rules) = Core::Analysis::Order.of_rules(rules, table(field("any")))
+  def order(*rules) = Core::Analysis::TopologicalSort.of_rules(rules, table(field("any")))
 
   it "puts each after those that write what it reads, whatever the order in which they are listed" do
     a = fake.new("a", ["a"], [])

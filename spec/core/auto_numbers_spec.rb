@@ -10,13 +10,13 @@ RSpec.describe "Auto-numbers" do
   def problem(**parts)
     tagged(**parts)
     nil
-  rescue Core::Design::Invalid => e
+  rescue Core::Invalid => e
     e.problems.first.message
   end
 
   # Saves new records one after the other, all counted by the same counters.
   def numbers(design, *records, **draft)
-    counters = Core::Save::Ports::HeldCounters.new
+    counters = Core::Ports::HeldCounters.new
     plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
     records.map do |typed|
       around = context.dup.tap { |each| each.counters = counters }
@@ -83,7 +83,7 @@ RSpec.describe "Auto-numbers" do
 
   it "writes the letters anew where the builder asked for it, and keeps the count" do
     design = tagged(formula: 'upper(left(maker, 3)) & "-" & counter(6)', follow: true)
-    counters = Core::Save::Ports::HeldCounters.new
+    counters = Core::Ports::HeldCounters.new
     rule = Core::Save::Plan.new(design, Core::Conventions.from({})).rules_at("number").first
     counters.keep(rule.counting(""), 17, "ANS-000017", record: 3)
     around = context.dup.tap { |each| each.counters = counters }
@@ -158,8 +158,8 @@ RSpec.describe "Auto-numbers" do
     expect(problem_of("counter(5)").message).to eq("`counter(…)` counts only in an auto-number.")
     expect {
       table(field("tag"), rules: [rule("number", "tag", formula: "counter(3)"), rule("default", "tag", value: "A")])
-    }.to raise_error(Core::Design::Invalid, /written by another rule already/)
+    }.to raise_error(Core::Invalid, /written by another rule already/)
     circle = [rule("number", "tag", formula: "label & counter(3)"), rule("calculation", "label", formula: "tag")]
-    expect { table(field("label"), field("tag"), rules: circle) }.to raise_error(Core::Design::Invalid, /circle/)
+    expect { table(field("label"), field("tag"), rules: circle) }.to raise_error(Core::Invalid, /circle/)
   end
 end

@@ -8,7 +8,7 @@ RSpec.describe "What belongs to what" do
   def sizes(otherwise = nil) =
     rule("narrow", "size", by: "kind", map: {"Cup" => %w[S M], "Bowl" => %w[L]}, otherwise: otherwise)
 
-  def tried(design, typed, stored: nil, live: false, records: Core::Save::Ports::NoRecords)
+  def tried(design, typed, stored: nil, live: false, records: Core::Ports::NoRecords)
     plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
     Core::Save.call(
       plan,
@@ -64,7 +64,7 @@ RSpec.describe "What belongs to what" do
       )
     expect(tried(design, {"maker" => 4, "helper" => 4}, records: studio_records)).to be_saved
     members = {4 => {"name" => "Ansa Velt", "title" => 1}, 6 => {"name" => "Wilmet Farrow", "title" => 2}}
-    records = Core::Save::Ports::HeldRecords.new({"members" => members}, titles: {"members" => "name"})
+    records = Core::Ports::HeldRecords.new({"members" => members}, titles: {"members" => "name"})
     expect(tried(design, {"maker" => 4, "helper" => 6}, records: records).refusals.map(&:field)).to eq(["helper"])
     expect(
       tried(design, {"maker" => 6}, stored: {"maker" => 4, "helper" => 4}, records: records).values["helper"]
@@ -73,13 +73,13 @@ RSpec.describe "What belongs to what" do
 
   it "refuses two that wait for each other, and lists that name what is not there" do
     both = [sizes, rule("narrow", "kind", by: "size", map: {})]
-    expect { table(*kinds, rules: both) }.to raise_error(Core::Design::Invalid, /circle/)
+    expect { table(*kinds, rules: both) }.to raise_error(Core::Invalid, /circle/)
     expect { table(*kinds, rules: [rule("narrow", "size", by: "kind", map: {"Cup" => ["XL"]})]) }.to raise_error(
-      Core::Design::Invalid,
+      Core::Invalid,
       /“XL” is not among/
     )
     expect { table(*kinds, rules: [rule("narrow", "size", formula: "kind = \"Cup\"")]) }.to raise_error(
-      Core::Design::Invalid,
+      Core::Invalid,
       /must name Size/
     )
   end
@@ -135,13 +135,13 @@ RSpec.describe "What belongs to what" do
 
   it "tells letters alike that are written in more than one way" do
     one, other = "\u0390\u0399", "\u03b9\u0308\u0301\u03b9"
-    expect(Core::Expression::Text.folded(one)).to eq(Core::Expression::Text.folded(other.unicode_normalize(:nfd)))
+    expect(Core::Unicode.folded(one)).to eq(Core::Unicode.folded(other.unicode_normalize(:nfd)))
     expect(value_of("a = b", {"a" => "\u1fb3", "b" => "\u03b1\u0399"})).to be(true)
     (0x370..0x3ff).each do |code|
       [code].pack("U")
         .then do |letter|
-          expect(Core::Expression::Text.folded(letter)).to eq(
-            Core::Expression::Text.folded(letter.unicode_normalize(:nfd))
+          expect(Core::Unicode.folded(letter)).to eq(
+            Core::Unicode.folded(letter.unicode_normalize(:nfd))
           )
         end
     end

@@ -36,7 +36,7 @@ RSpec.describe "The bench" do
       "acts" => acts,
       "expect" => expect
     }
-    Core::Bench::Proof.from(plain.merge(more.transform_keys(&:to_s)))
+    Core::Design::Proof.from(plain.merge(more.transform_keys(&:to_s)))
   end
 
   def type(field, value) = {"do" => "type", "field" => field, "value" => value}
@@ -101,14 +101,14 @@ RSpec.describe "The bench" do
   it "reckons what follows elsewhere, and what deleting would leave behind" do
     trial =
       Core::Bench::Trial.new(
-        Core::Bench::CompiledProject.new(project),
+        Core::Save::CompiledProject.new(project),
         "pieces",
-        Core::Bench::Script.from(
+        Core::Design::Script.from(
           "person" => {},
           "records" => {"members" => {"4" => {"name" => "Ansa Velt"}}},
           "acts" => [fill(whole.merge("stage" => "Collected")), save]
         ),
-        clock: Core::Bench::Clock.at("2026-11-23T09:30", project.conventions)
+        clock: Core::Design::ScriptClock.at("2026-11-23T09:30", project.conventions)
       ).play
     expect(trial.world.complete("members", 4)["total"]).to eq(number(1))
     member =

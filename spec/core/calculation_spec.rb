@@ -106,17 +106,17 @@ RSpec.describe "Calculated fields" do
     ["always", "14"] => "This must give a date; it gives a number."
   }.each do |(keeping, formula), message|
     it("refuses #{formula} kept #{keeping}") do
-      expect { due(keeping, formula) }.to raise_error(Core::Design::Invalid, message)
+      expect { due(keeping, formula) }.to raise_error(Core::Invalid, message)
     end
   end
 
   it "have one formula, and no default that it would overrule" do
     expect { due("always", "received", calculated("received + 1", "once")) }.to raise_error(
-      Core::Design::Invalid,
+      Core::Invalid,
       /worked out by a rule already/
     )
     expect { due("always", "received", rule("default", "due", value: "2026-01-01")) }.to raise_error(
-      Core::Design::Invalid,
+      Core::Invalid,
       /has a default, which this would overrule/
     )
   end
@@ -128,7 +128,7 @@ RSpec.describe "Calculated fields" do
         "pieces" => [rule("calculation", "share", formula: "maker.total / 2")]
       }
       expect { studio(rules) }.to raise_error(
-        Core::Design::Invalid,
+        Core::Invalid,
         "These values would wait for one another in a circle: Total in Members → Share in Pieces " \
           "→ Total in Members."
       )
@@ -204,7 +204,7 @@ RSpec.describe "Calculated fields" do
       expect(left.call(changes::RemoveField.new(table: "pieces", field: "weight"))).to eq(["whose"])
       expect(left.call(changes::RemoveTable.new(table: "pieces"))).to eq([])
       expect { changes::RemoveTable.new(table: "members").apply(project) }.to raise_error(
-        Core::Design::Invalid,
+        Core::Invalid,
         "Maker of Pieces and Helper of Pieces link to Members; delete that first or link it elsewhere."
       )
     end

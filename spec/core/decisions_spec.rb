@@ -28,7 +28,7 @@ RSpec.describe "Decision tables" do
   def mistakes(...)
     design(...)
     []
-  rescue Core::Design::Invalid => e
+  rescue Core::Invalid => e
     e.problems.map { |each| [each.part, each.message] }
   end
 
@@ -36,7 +36,7 @@ RSpec.describe "Decision tables" do
   def review(rows, more: [], **parts)
     filled = %w[firing size due fragile note].map { |key| rule("required", key) }
     design(rows, more: [*more, *filled], **parts).then do |made|
-      Core::Decisions::Review.new(made.rules.first, made).report
+      Core::Decisions::CompletenessCheck.new(made.rules.first, made).report
     end
   end
 
@@ -205,7 +205,7 @@ RSpec.describe "Decision tables" do
 
   it "say so when they stop short" do
     made = design([["Glaze", "> 5", "1"], ["Raku", "< 3", "2"]], inputs: %w[firing size])
-    expect(Core::Decisions::Review.new(made.rules.first, made, most_steps: 2).report).to have_attributes(
+    expect(Core::Decisions::CompletenessCheck.new(made.rules.first, made, most_steps: 2).report).to have_attributes(
       stopped: true,
       unreached: []
     )
@@ -213,7 +213,7 @@ RSpec.describe "Decision tables" do
 
   it "are pasted with their heads matched to fields, and written out again" do
     made = design([["Glaze; Raku", "900..1100", "1222"]], inputs: %w[firing size])
-    parsed = Core::Decisions::Sheet.read("Firing\tPeak\tColour\r\nGlaze\t1222\tgreen\r\nRaku\t1000\r\n", made)
+    parsed = Core::Decisions::TableText.read("Firing\tPeak\tColour\r\nGlaze\t1222\tgreen\r\nRaku\t1000\r\n", made)
     expect(parsed.columns.map(&:to_a)).to eq([["Firing", "firing", nil], ["Peak", "peak", nil], ["Colour", nil, nil]])
     expect(parsed.rows).to eq([%w[Glaze 1222 green], ["Raku", "1000", ""]])
     expect(parsed.notes).to eq(
@@ -222,11 +222,11 @@ RSpec.describe "Decision tables" do
         "No field is called “Colour”; pick one for the column."
       ]
     )
-    written = Core::Decisions::Sheet.write(made.rules.first, made)
+    written = Core::Decisions::TableText.write(made.rules.first, made)
     expect(written).to eq("Firing,Size,→ Peak\r\nGlaze; Raku,900..1100,1222\r\n")
-    again = Core::Decisions::Sheet.read(written, made)
+    again = Core::Decisions::TableText.read(written, made)
     expect([again.columns.map(&:output), again.rows]).to eq([[nil, nil, true], made.rules.first.rows])
-    expect(Core::Decisions::Sheet.read("Glaze,7\nRaku,8", made).columns.map(&:head)).to eq([nil, nil])
-    expect { Core::Decisions::Sheet.read(" \n", made) }.to raise_error(Core::Decisions::Sheet::Invalid)
+    expect(Core::Decisions::TableText.read("Glaze,7\nRaku,8", made).columns.map(&:head)).to eq([nil, nil])
+    expect { Core::Decisions::TableText.read(" \n", made) }.to raise_error(Core::Decisions::TableText::Invalid)
   end
 end

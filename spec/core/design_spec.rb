@@ -24,7 +24,7 @@ RSpec.describe "The design and its changes" do
   def messages
     yield
     []
-  rescue Core::Design::Invalid => e
+  rescue Core::Invalid => e
     e.problems.map(&:message)
   end
 
@@ -88,7 +88,7 @@ RSpec.describe "The design and its changes" do
 
   it "refuses a change that would leave a rule without sense, and names the rule" do
     changes::ChangeField.new(table: "pieces", field: "wet", parts: {"type" => "date"}).apply(start)
-  rescue Core::Design::Invalid => e
+  rescue Core::Invalid => e
     expect(e.problems.map { |problem| [problem.message, problem.rule] }).to eq(
       [["A rule on Wet of Pieces would no longer work: A number can't be compared with a date.", "r101"]]
     )

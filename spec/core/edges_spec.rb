@@ -3,13 +3,13 @@
 require "core_helper"
 
 RSpec.describe "Records at the edges" do
-  def context_of(table) = context.tap { |found| found.records = Core::Save::Ports::NoRecords }
+  def context_of(table) = context.tap { |found| found.records = Core::Ports::NoRecords }
 
   # What the edges of one rule type, and what comes of each.
   def edges(*fields, rules:, only: nil, ground: nil)
-    ground ||= Core::Bench::CompiledProject.new(project(*fields, rules: rules))
+    ground ||= Core::Save::CompiledProject.new(project(*fields, rules: rules))
     table = ground.project.tables.last
-    clock = Core::Bench::Clock.at("2026-11-23T09:00", ground.project.conventions)
+    clock = Core::Design::ScriptClock.at("2026-11-23T09:00", ground.project.conventions)
     Core::Bench::BoundaryCases.new(ground, table, clock: clock).candidates(
       table.rules.select { |each| only.nil? || each.kind == only }
     )
@@ -183,7 +183,7 @@ RSpec.describe "Records at the edges" do
 
   it "bring linked records along that are as a rule wants them" do
     ground =
-      Core::Bench::CompiledProject.new(
+      Core::Save::CompiledProject.new(
         studio("pieces" => [rule("check", "weight", formula: "weight <= maker.total")], "members" => [])
       )
     found = edges(rules: [], ground: ground)

@@ -25,7 +25,7 @@ RSpec.describe "Filling from other fields" do
   def mistake(*rules)
     made(*rules)
     nil
-  rescue Core::Design::Invalid => e
+  rescue Core::Invalid => e
     e.problems.first.message
   end
 

@@ -19,7 +19,7 @@ RSpec.describe "Reading formats" do
         {"label" => "Amount", "type" => type, "format" => format}.merge(parts.transform_keys(&:to_s)),
         conventions: conventions
       )
-    value = field.read(text, Core::Reading.new(conventions: conventions, today: CoreHelp::TODAY))
+    value = field.read(text, Core::ParseContext.new(conventions: conventions, today: CoreHelp::TODAY))
     value.is_a?(Core::Values::Unreadable) ? value.message : Core::Values.dump(value)
   end
 
@@ -104,7 +104,7 @@ RSpec.describe "Reading formats" do
       ["number", {"group" => "very"}] => "on or off",
       %w[date dd] => "object of settings"
     }.each do |(type, format), message|
-      expect { table(field("when", type, format: format)) }.to raise_error(Core::Design::Invalid, /#{message}/)
+      expect { table(field("when", type, format: format)) }.to raise_error(Core::Invalid, /#{message}/)
     end
   end
 
@@ -123,7 +123,7 @@ RSpec.describe "Reading formats" do
           {"label" => "Amount", "type" => type, "format" => format}.merge(parts.transform_keys(&:to_s)),
           conventions: conventions
         )
-      reading = Core::Reading.new(conventions: conventions, today: CoreHelp::TODAY)
+      reading = Core::ParseContext.new(conventions: conventions, today: CoreHelp::TODAY)
       [field.edit(value), field.show(value)].map { |text| field.read(text, reading) }
     end
 

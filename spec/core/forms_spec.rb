@@ -36,8 +36,8 @@ RSpec.describe "Forms in the core" do
     plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
     outcome =
       Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored, id: stored && 1, live: true), context)
-    ready = Core::Forms::Ready.new(design.forms.first, design)
-    Core::Forms::Cursor.new(
+    ready = Core::Forms::CompiledForm.new(design.forms.first, design)
+    Core::Forms::FocusOrder.new(
       ready,
       outcome,
       Core::Save::FieldStates.new(plan, outcome, context.person, ready.states).all

@@ -8,7 +8,7 @@ RSpec.describe "Links, titles and filters in a design" do
   def message
     yield
     nil
-  rescue Core::Design::Invalid => e
+  rescue Core::Invalid => e
     e.message
   end
 
@@ -157,7 +157,7 @@ RSpec.describe "Links, titles and filters in a design" do
       Core::Values::Link.read(
         raw,
         studio.table("pieces").field("maker"),
-        Core::Reading.new(conventions: Core::Conventions.from({}), records: studio_records)
+        Core::ParseContext.new(conventions: Core::Conventions.from({}), records: studio_records)
       )
 
     def said(raw) = given(raw).message
@@ -174,12 +174,12 @@ RSpec.describe "Links, titles and filters in a design" do
       expect(said("Nobody")).to eq("Maker: nothing is called “Nobody”.")
       expect(said(["a"])).to include("one value")
       expect(said(true)).to include("nothing is called “yes”")
-      twins = Core::Save::Ports::HeldRecords.new({"members" => (1..7).to_h { |id| [id, {"name" => "Ansa"}] }})
+      twins = Core::Ports::HeldRecords.new({"members" => (1..7).to_h { |id| [id, {"name" => "Ansa"}] }})
       several =
         Core::Values::Link.read(
           "ansa",
           studio.table("pieces").field("maker"),
-          Core::Reading.new(conventions: nil, records: twins)
+          Core::ParseContext.new(conventions: nil, records: twins)
         )
       expect(several.message).to eq(
         "Maker: several are called “ansa” (No. 1, No. 2, No. 3, No. 4, No. 5, …); pick the one " \

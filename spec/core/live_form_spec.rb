@@ -61,7 +61,7 @@ RSpec.describe "A live form and its save" do
           6 => {"name" => "Wilmet Farrow", "title" => 2}
         }
       end
-      let(:records) { Core::Save::Ports::HeldRecords.new({"members" => members}, titles: {"members" => "name"}) }
+      let(:records) { Core::Ports::HeldRecords.new({"members" => members}, titles: {"members" => "name"}) }
 
       inputs = {
         "tag" => ["17", "pc-017", "PC-01", ""],

@@ -16,7 +16,7 @@ RSpec.describe "The map of what feeds what" do
       ]
     )
   end
-  let(:map) { Core::Analysis::Map.new(project) }
+  let(:map) { Core::Analysis::RuleGraph.new(project) }
 
   def rule_on(table, field, kind) =
     project.table(table).rules.find { |each| each.field == field && each.kind == kind }.id

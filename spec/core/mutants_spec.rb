@@ -54,7 +54,7 @@ RSpec.describe "Small mistakes in rules" do
       other = mutants.sample(random: random) or next
       before, rules[index] = rules[index], other.plain
       Core::Design::Project.from(plain)
-    rescue Core::Design::Invalid
+    rescue Core::Invalid
       rules[index] = before
     end
     made = Core::Design::Project.from(plain)
@@ -64,8 +64,8 @@ RSpec.describe "Small mistakes in rules" do
   it "say why they make no difference only where no record shows one" do
     %w[clays orders firings].each do |key|
       own = project.table(key)
-      ground = Core::Bench::CompiledProject.new(project)
-      clock = Core::Bench::Clock.at("2026-11-23T09:00", project.conventions)
+      ground = Core::Save::CompiledProject.new(project)
+      clock = Core::Design::ScriptClock.at("2026-11-23T09:00", project.conventions)
       proofs = Noticing.proofs(ground, own, Core::Bench::BoundaryCases.new(ground, own, clock: clock).candidates)
       reasons = Core::Bench::Equivalence.new(own)
       harmless =
@@ -109,7 +109,7 @@ RSpec.describe "Small mistakes in rules" do
   it "are made without building the design anew, and come to the same" do
     random = Random.new(RSpec.configuration.seed)
     pieces = project.table("pieces")
-    ground = Core::Bench::CompiledProject.new(project)
+    ground = Core::Save::CompiledProject.new(project)
     proofs = pieces.proofs.sample(6, random: random)
     (pieces.rules.sample(12, random: random) | pieces.rules.select(&:owns?)).each do |rule|
       mutant = Core::Bench::Mutants.of(rule, pieces).sample(random: random) or next
@@ -127,7 +127,7 @@ RSpec.describe "Small mistakes in rules" do
         proofs.map { |proof| run.differences(run.table("pieces"), proof).map { |each| [each.expected, each.actual] } }
       end
       expect([rule.id, mutant.words, came_out.call(quick)]).to eq([rule.id, mutant.words, came_out.call(whole)])
-    rescue Core::Design::Invalid
+    rescue Core::Invalid
       next # Another rule would not go with it.
     end
   end

@@ -117,7 +117,7 @@ RSpec.describe "A save in two halves" do
   end
 
   content = Core::Design::ProjectFile.read(File.read(File.expand_path("../../demo/kiln_share.json", __dir__)))
-  let(:ground) { Core::Bench::CompiledProject.new(content.project) }
+  let(:ground) { Core::Save::CompiledProject.new(content.project) }
   let(:world) do
     Core::Bench::RecordOverlay.new(
       ground,

@@ -3,8 +3,8 @@
 require "core_helper"
 
 RSpec.describe "Formulas from pieces" do
-  def pieces(text) = Core::Expression::Pieces.of(text)
-  def write(given) = Core::Expression::Pieces.write(given)
+  def pieces(text) = Core::Expression::StructuredForm.of(text)
+  def write(given) = Core::Expression::StructuredForm.write(given)
 
   [
     "title.text & \" \" & name", "name", "\"A \"\"B\"\"\" & tag",

@@ -11,7 +11,7 @@ RSpec.describe "The project file" do
   def problems(text)
     Core::Design::ProjectFile.read(text)
     []
-  rescue Core::Design::Invalid => e
+  rescue Core::Invalid => e
     e.problems.map { |each| [each.place, each.message] }
   end
 

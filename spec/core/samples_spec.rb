@@ -5,7 +5,7 @@ require "core_helper"
 RSpec.describe "Made-up records" do
   content = Core::Design::ProjectFile.read(File.read(File.expand_path("../../demo/kiln_share.json", __dir__)))
 
-  let(:ground) { Core::Bench::CompiledProject.new(content.project) }
+  let(:ground) { Core::Save::CompiledProject.new(content.project) }
   let(:world) do
     Core::Bench::RecordOverlay.new(
       ground,

@@ -142,7 +142,7 @@ RSpec.describe "The save: a draft through the stages" do
   end
 
   it "has a pretend port for what the core asks of others" do
-    ports = Core::Save::Ports
+    ports = Core::Ports
     expect(ports::NoRecords.find("pieces", 1)).to be_nil
     counting = Core::Rules::Number::Counting.new("f1", "", 5, 2)
     counters = ports::HeldCounters.new

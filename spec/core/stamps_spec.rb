@@ -124,8 +124,8 @@ RSpec.describe "Stamps, tallies and log lines" do
     )
     expect {
       table(*fields, rules: [rules.first, rules.last, rule("tally", "all", watch: ["twice"])])
-    }.to raise_error(Core::Design::Invalid, /written when the record is logged/)
-    expect { table(*fields, rules: [rule("tally", "edits", watch: ["edits"])]) }.to raise_error(Core::Design::Invalid)
+    }.to raise_error(Core::Invalid, /written when the record is logged/)
+    expect { table(*fields, rules: [rule("tally", "edits", watch: ["edits"])]) }.to raise_error(Core::Invalid)
   end
 
   describe "log lines" do
@@ -189,7 +189,7 @@ RSpec.describe "Stamps, tallies and log lines" do
   }.each do |(kind, key, type, parts), message|
     it "refuses a #{kind} with #{parts} on #{type}" do
       expect { table(*fields, field(key, type), rules: [rule(kind, key, **parts)]) }.to raise_error(
-        Core::Design::Invalid,
+        Core::Invalid,
         /#{Regexp.escape(message)}/
       )
     end
@@ -212,7 +212,7 @@ RSpec.describe "Stamps, tallies and log lines" do
 
   it "lets people change only what their role may" do
     design = table(field("piece"), field("price", "number", access: {"clerk" => "see", "reader" => "nothing"}))
-    clerk = context.dup.tap { |each| each.person = Core::Save::Ports::Person.new(name: "Bram", role: "clerk") }
+    clerk = context.dup.tap { |each| each.person = Core::Ports::Person.new(name: "Bram", role: "clerk") }
     plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
     tried =
       Core::Save.call(plan, Core::Save::Draft.new(typed: {"piece" => "Mug", "price" => "5"}, stored: nil), clerk)
@@ -221,7 +221,7 @@ RSpec.describe "Stamps, tallies and log lines" do
     )
     expect(save(design, {"price" => "5"})).to be_saved
     expect { table(field("price", access: {"reader" => "edit"})) }.to raise_error(
-      Core::Design::Invalid,
+      Core::Invalid,
       /for readers/
     )
   end

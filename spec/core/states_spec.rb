@@ -24,7 +24,7 @@ RSpec.describe "States of fields" do
       ]
     )
 
-  def states(design, typed, stored: nil, person: Core::Save::Ports::Person.new(role: "clerk"))
+  def states(design, typed, stored: nil, person: Core::Ports::Person.new(role: "clerk"))
     plan = Core::Save::Plan.new(design, Core::Conventions.from({}))
     outcome =
       Core::Save.call(plan, Core::Save::Draft.new(typed: typed, stored: stored, id: stored && 1, live: true), context)
@@ -45,7 +45,7 @@ RSpec.describe "States of fields" do
     stored = {"stage" => "Issued", "total" => number("3")}
     expect(states(made(state: "shown"), {}, stored: stored)["total"].read_only).to be(true)
     expect(
-      states(made(state: "shown"), {}, stored: stored, person: Core::Save::Ports::Person.new(role: "builder"))[
+      states(made(state: "shown"), {}, stored: stored, person: Core::Ports::Person.new(role: "builder"))[
         "total"
       ].read_only
     ).to be(false)
@@ -94,7 +94,7 @@ RSpec.describe "States of fields" do
     {state: "shown", when: "phone"} => "yes or no"
   }.each do |parts, message|
     it "refuse #{parts}" do
-      expect { made(**parts) }.to raise_error(Core::Design::Invalid, /#{Regexp.escape(message)}/)
+      expect { made(**parts) }.to raise_error(Core::Invalid, /#{Regexp.escape(message)}/)
     end
   end
 
@@ -104,7 +104,7 @@ RSpec.describe "States of fields" do
         *fields,
         rules: [rule("calculation", "sum", formula: "total"), rule("state", "sum", state: "required", when: "yes")]
       )
-    }.to raise_error(Core::Design::Invalid, /nobody types there/)
+    }.to raise_error(Core::Invalid, /nobody types there/)
     expect(
       table(
         *fields,

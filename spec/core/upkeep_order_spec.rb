@@ -120,13 +120,13 @@ RSpec.describe "The upkeep of calculated fields" do
         else
           "The value of Share would wait for itself: the formula reads the field that it sets."
         end
-      expect(&make).to raise_error(Core::Design::Invalid, said)
+      expect(&make).to raise_error(Core::Invalid, said)
     end
   end
 
   it "says a link's side by side values, and nothing of a record that is not there" do
     expect(seen_from("pieces", 1, "maker.name & \"/\" & helper.name")).to eq("Ansa Velt/Maro Tinsley")
-    gone = Core::Save::Ports::HeldRecords.new({"pieces" => {1 => {"maker" => 77}}})
+    gone = Core::Ports::HeldRecords.new({"pieces" => {1 => {"maker" => 77}}})
     formula =
       Core::Expression.compile("maker.name & maker.id & count(maker.pieces.maker)", studio.table("pieces").scope)
     evaluation =

@@ -10,11 +10,11 @@ RSpec.describe "Validations" do
   def problem_with(*fields, rule)
     table(*fields, rules: [rule])
     nil
-  rescue Core::Design::Invalid => e
+  rescue Core::Invalid => e
     e.message
   end
 
-  def people(role) = Core::Save::Ports::Person.new(name: "Senna Whitlock", role: role)
+  def people(role) = Core::Ports::Person.new(name: "Senna Whitlock", role: role)
 
   it "keep within limits, both ends allowed, by values and by formulas" do
     expect(
@@ -73,7 +73,7 @@ RSpec.describe "Validations" do
 
   describe "unique" do
     let(:others) do
-      Core::Save::Ports::HeldRecords.new(
+      Core::Ports::HeldRecords.new(
         {
           "pieces" => {
             1 => {"shelf" => "KD-017", "row" => "a", "stage" => "Drying"},
@@ -279,7 +279,7 @@ RSpec.describe "Validations" do
       )
       expect {
         table(field("code"), rules: [rule("mask", "code", mask: "3DIGIT"), rule("mask", "code", mask: "2DIGIT")])
-      }.to raise_error(Core::Design::Invalid, /already has a mask/)
+      }.to raise_error(Core::Invalid, /already has a mask/)
       expect {
         table(
           field("code"),
@@ -288,7 +288,7 @@ RSpec.describe "Validations" do
             rule("mask", "code", mask: "3DIGIT")
           ]
         )
-      }.to raise_error(Core::Design::Invalid, /nobody types it/)
+      }.to raise_error(Core::Invalid, /nobody types it/)
     end
   end
 

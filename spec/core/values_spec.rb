@@ -5,7 +5,7 @@ require "core_helper"
 RSpec.describe "Values: what is typed, kept and shown" do
   def read(type, raw, conventions: {}, **parts)
     design = Core::Design::Field.from(field("amount", type, **parts))
-    design.read(raw, Core::Reading.new(conventions: Core::Conventions.from(conventions), today: CoreHelp::TODAY))
+    design.read(raw, Core::ParseContext.new(conventions: Core::Conventions.from(conventions), today: CoreHelp::TODAY))
   end
 
   def read_plain(...)

@@ -31,7 +31,7 @@ module UpTack
     end
 
     # Says what is wrong in a file, a line each.
-    # @param problems [Array<Core::Design::Problem>]
+    # @param problems [Array<Core::Problem>]
     # @return [Integer] the exit status
     def self.tell_problems(problems, path, err)
       problems.each do |problem|

@@ -35,7 +35,7 @@ module UpTack
           revision_id: id,
           project: project,
           plans: plans,
-          ground: Core::Bench::CompiledProject.new(project, plans),
+          ground: Core::Save::CompiledProject.new(project, plans),
           partings: {}
         )
       end
@@ -68,7 +68,7 @@ module UpTack
     # @return [Hash{String=>Core::Save::Plan}] all, by table
     def plans = compiled.plans
 
-    # @return [Core::Bench::CompiledProject]
+    # @return [Core::Save::CompiledProject]
     def ground = compiled.ground
 
     # @return [Core::Save::Plan]
@@ -79,7 +79,7 @@ module UpTack
 
     # @param counters [#next] what counts; by default nothing that it counts is kept
     # @param form [String, nil] id of a form; nil for no form
-    # @return [Array(Core::Save::Plan, Core::Forms::Ready)] by which a record is worked out
+    # @return [Array(Core::Save::Plan, Core::Forms::CompiledForm)] by which a record is worked out
     #   that somebody types in the form; without a form the second is nil
     # @raise [Store::NotFound]
     def filled_in(key, form)
@@ -92,22 +92,22 @@ module UpTack
     end
 
     # @param form [Hash{String=>Object}] a form as somebody designs it, plain and not yet kept
-    # @return [Array(Core::Save::Plan, Core::Forms::Ready)] the same for that
-    # @raise [Core::Design::Invalid]
+    # @return [Array(Core::Save::Plan, Core::Forms::CompiledForm)] the same for that
+    # @raise [Core::Invalid]
     def tried_in(key, form)
       change = Core::Design::Changes::SaveForm.new(table: key, form: form.merge("name" => "#{form["name"]} (tried)"))
       design = change.apply(project).table(key)
       found = design.form(change.id)
-      [Core::Save::Plan.new(design.on(found), project.conventions), Core::Forms::Ready.new(found, design)]
+      [Core::Save::Plan.new(design.on(found), project.conventions), Core::Forms::CompiledForm.new(found, design)]
     end
 
-    # @return [Core::Save::Context] that looks at other records afresh
+    # @return [Core::Context] that looks at other records afresh
     # @param pending [Store::UnsavedOverlay, nil] what is about to be saved beside the stored records
     # @param readings [Core::Save::ParseCache, nil] of many records
     def context(counters: Store::Counters.new, pending: nil, readings: nil)
       records = Store::LinkedRecords.new(compiled.plans, @rows ||= {})
       seen = pending ? pending.over(records) : records
-      Core::Save::Context
+      Core::Context
         .new(
           clock: clock,
           person: acting,
@@ -130,7 +130,7 @@ module UpTack
     end
 
     # The person as the core knows people: rules ask for the name with every record.
-    def acting = @acting ||= Core::Save::Ports::Person.new(name: author.last, email: person.email, role: person.role)
+    def acting = @acting ||= Core::Ports::Person.new(name: author.last, email: person.email, role: person.role)
 
     # Forgets the design seen so far.
     def renew = @compiled = @rows = nil

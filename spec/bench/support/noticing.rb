@@ -27,8 +27,8 @@ module Noticing
   # @param around [Hash] records and profiles, as Edges takes them
   # @return [Found]
   def of(project, table, **around)
-    ground = BENCH::CompiledProject.new(project)
-    clock = BENCH::Clock.at("2026-11-23T09:00", project.conventions)
+    ground = UpTack::Core::Save::CompiledProject.new(project)
+    clock = UpTack::Core::Design::ScriptClock.at("2026-11-23T09:00", project.conventions)
     candidates = BENCH::BoundaryCases.new(ground, table, clock: clock, **around).candidates
     run = BENCH::MutationRun.new(project, table, proofs(ground, table, candidates))
     all, counted = timed { run.call }
@@ -56,7 +56,8 @@ module Noticing
     made =
       candidates.each_with_index.map do |each, index|
         expect = BENCH::SuggestedExpectations.new(each.trial, table).all.select(&:usual).map(&:plain)
-        BENCH::Proof.from(each.script.merge("id" => "p#{index}", "name" => each.words.first, "expect" => expect))
+        UpTack::Core::Design::Proof.from(each.script.merge("id" => "p#{index}", "name" => each.words.first,
+          "expect" => expect))
       end
     made.filter_map do |proof|
       run.call(table, proof).then { |result| [proof, result.seen] if result.state == "passed" }

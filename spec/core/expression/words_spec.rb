@@ -15,7 +15,7 @@ RSpec.describe "Expressions in words" do
   end
 
   def words(text, subject = nil)
-    Core::Expression::Words.new(design.scope, subject: subject).of(Core::Expression.parse(text))
+    Core::Expression::Humanizer.new(design.scope, subject: subject).of(Core::Expression.parse(text))
   end
 
   it "says fields by their labels and signs as people read them" do

@@ -36,7 +36,7 @@ RSpec.describe "Days of all years" do
   it "are read, shown and kept as they were typed" do
     date = Core::Values["date"]
     field = Core::Design::Field.new(key: "day", label: "Day", type: "date")
-    reading = Core::Reading.new(conventions: Core::Conventions.from({}), today: CoreHelp::TODAY)
+    reading = Core::ParseContext.new(conventions: Core::Conventions.from({}), today: CoreHelp::TODAY)
     [
       [1, 1, 1],
       [1500, 2, 28],
@@ -64,7 +64,7 @@ RSpec.describe "Days of all years" do
     it "are read as they are shown in the hour that comes twice: #{zone}" do
       conventions = Core::Conventions.from({"time_zone" => zone})
       field = Core::Design::Field.new(key: "at", label: "At", type: "moment", conventions: conventions)
-      reading = Core::Reading.new(conventions: conventions, today: CoreHelp::TODAY)
+      reading = Core::ParseContext.new(conventions: conventions, today: CoreHelp::TODAY)
       both = [at, at + 3600]
       expect(both.map { |moment| Core::Values["moment"].edit(moment, field)[/.*\d\d:\d\d/] }.uniq.length).to eq(1)
       expect(

@@ -14,7 +14,7 @@ RSpec.describe "One value of many records" do
         .each_with_index
         .to_h { |(weight, tag), index| [index + 1, {"maker" => 4, "weight" => weight, "tag" => tag}] }
     records =
-      Core::Save::Ports::HeldRecords.new(
+      Core::Ports::HeldRecords.new(
         {
           "members" => {4 => {"name" => "Ansa Velt"}},
           "pieces" => pieces.to_a.shuffle(random: Random.new(weights.length)).to_h

@@ -130,10 +130,10 @@ RSpec.describe "Gaps and overlaps" do
       fills = design.rules.select { |each| each.kind == "fill" }
       all = brute(design, conditions, required)
       found =
-        Core::Analysis::OverlapAnalysis.new(
+        Core::Conditions::OverlapAnalysis.new(
           design,
           fills.map do |each|
-            Core::Analysis::OverlapAnalysis::Clause.new(each, Core::Expression.parse(each.to_plain["when"]))
+            Core::Conditions::OverlapAnalysis::Clause.new(each, Core::Expression.parse(each.to_plain["when"]))
           end
         )
 
@@ -312,7 +312,7 @@ RSpec.describe "Gaps and overlaps" do
             ]
           end
       there = all.to_h
-      report = Core::Decisions::Review.new(decision, design).report
+      report = Core::Decisions::CompletenessCheck.new(decision, design).report
       wrong << [:gap_missed, inputs, rows, required] if report.gaps.empty? && there.value?([])
       report.gaps.each do |gap|
         wrong << [:gap_false, inputs, rows, required, gap.values] unless there[gap.values] == []

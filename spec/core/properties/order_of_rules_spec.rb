@@ -106,7 +106,7 @@ RSpec.describe "The order of rules" do
       table = design(rules, random)
       acting = plan(table).turns.values.flatten.map { |rule| rule.rule.id }
       expect(acting.uniq).to match_array(table.rules.map(&:id))
-    rescue Core::Design::Invalid => e
+    rescue Core::Invalid => e
       refused += 1
       expect(e.message).not_to be_empty
     end
@@ -228,7 +228,7 @@ RSpec.describe "The order of rules" do
       {"kind" => "line", "field" => "log", "event" => "changed", "watch" => ["a"], "formula" => "\"\" & b"},
       {"kind" => "calculation", "field" => "b", "formula" => "len(log)"}
     ]
-    expect { design(rules) }.to raise_error(Core::Design::Invalid, /in a circle: (LOG → B → LOG|B → LOG → B).*`old\./)
+    expect { design(rules) }.to raise_error(Core::Invalid, /in a circle: (LOG → B → LOG|B → LOG → B).*`old\./)
     plain = {
       "name" => "Studio",
       "last_id" => 9,
@@ -317,7 +317,7 @@ RSpec.describe "The order of rules" do
       Core::Design::Project.from(
         {"name" => "Studio", "last_id" => 9, "tables" => [design([pounds, kilos]).to_plain]}
       )
-    edges = Core::Analysis::Map.new(project).edges.map { |edge| [edge.from, edge.to, edge.how] }
+    edges = Core::Analysis::RuleGraph.new(project).edges.map { |edge| [edge.from, edge.to, edge.how] }
     expect(edges).to include(
       [%w[pieces a], "r1", "reads"],
       ["r1", %w[pieces b], "writes"],

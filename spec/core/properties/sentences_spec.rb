@@ -140,7 +140,7 @@ RSpec.describe "What is said of rules" do
           [each.sentence(table), each.tack(table), *each.outcomes(table).map { |outcome| outcome[1] }]
         end + table.neighbours.notices(table).all.map(&:message)
       texts.each { |text| said[text] << rules }
-    rescue Core::Design::Invalid => e
+    rescue Core::Invalid => e
       e.problems.each { |problem| said[problem.message] << rules }
     end
     expect(made).to be > designs / 4

@@ -68,15 +68,15 @@ module UpTack
           return fail_with("#{sentence[0].upcase}#{sentence[1..]}.", formula.tree.from, formula.tree.to)
         end
 
-        type = value.nil? ? :any : Core::Expression::Types.of(value)
-        @out.puts JSON.generate(type: Core::Expression::Types.name(type), value: Core::Values.dump(value))
+        type = value.nil? ? :any : Core::Values::Types.of(value)
+        @out.puts JSON.generate(type: Core::Values::Types.name(type), value: Core::Values.dump(value))
         0
       end
 
       def context
         now = @today ? Time.utc(@today.year, @today.month, @today.day, 12) : Time.now.utc
-        clock = Core::Save::Ports::StoppedClock.new(now: now, today: @today || Core::Calendar.of(Time.now))
-        Core::Save::Context.new(clock: clock, person: Core::Save::Ports::Person.new)
+        clock = Core::Ports::StoppedClock.new(now: now, today: @today || Core::Calendar.of(Time.now))
+        Core::Context.new(clock: clock, person: Core::Ports::Person.new)
       end
 
       def day(text)

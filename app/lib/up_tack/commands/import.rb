@@ -46,7 +46,7 @@ module UpTack
             fail_with("There is no project in #{database} yet.")
           end
         end
-      rescue Interchange::Unreadable, Core::Design::Invalid, Store::NotFound, UseCases::NotAllowed => e
+      rescue Interchange::Unreadable, Core::Invalid, Store::NotFound, UseCases::NotAllowed => e
         fail_with(e.message)
       end
 
@@ -117,14 +117,14 @@ module UpTack
       def told(map, source, design)
         column, _, field = map.rpartition("=")
         unless source.columns.include?(column)
-          Core::Design::Invalid.because(
+          Core::Invalid.because(
             "The file has no column “#{column}”; it has #{source.columns.first(20).join(", ")}."
           )
         end
         return {"column" => column, "field" => nil} if field == "-"
 
         found = design.fields.find { |each| each.key == field || each.label.casecmp?(field) } or
-          Core::Design::Invalid.because("#{design.label} has no field “#{field}”.")
+          Core::Invalid.because("#{design.label} has no field “#{field}”.")
         {"column" => column, "field" => found.key}
       end
 

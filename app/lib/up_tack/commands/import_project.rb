@@ -34,7 +34,7 @@ module UpTack
         return dry_start(text) if dry && !File.file?(database)
 
         Database.open(database) { |workspace| workspace ? merge(workspace, text, dry) : start(text, dry) }
-      rescue Core::Design::Invalid => e
+      rescue Core::Invalid => e
         Commands.tell_problems(e.problems, path, @err)
       end
 
@@ -74,7 +74,7 @@ module UpTack
 
         content = Core::Design::ProjectFile.read(text)
         builder = content.people.find { |person| person["role"] == "builder" } or
-          Core::Design::Invalid.because("A new project needs a builder among its people.", part: "people")
+          Core::Invalid.because("A new project needs a builder among its people.", part: "people")
         word = password(builder)
         Store::Database.write do
           UseCases::StartProject.new.call(
@@ -98,7 +98,7 @@ module UpTack
         word = @input.gets.to_s.chomp
         problem = Store::Person.password_problem(word)
         if problem
-          Core::Design::Invalid.because(
+          Core::Invalid.because(
             "#{problem} Give the password of #{builder["name"]} on standard input.",
             part: "password"
           )

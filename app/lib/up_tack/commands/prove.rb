@@ -26,7 +26,7 @@ module UpTack
         return usage if path.nil? || !path.start_with?("-") && !File.file?(path)
 
         prove(Core::Design::ProjectFile.read(File.binread(path)).project)
-      rescue Core::Design::Invalid => e
+      rescue Core::Invalid => e
         Commands.tell_problems(e.problems, path, @err)
       end
 

@@ -28,7 +28,7 @@ module UpTack
           results.to_h { |result| [result.proof.id, result.state] }
         ).markdown
         0
-      rescue Core::Design::Invalid => e
+      rescue Core::Invalid => e
         Commands.tell_problems(e.problems, path, @err)
       end
 

@@ -34,7 +34,7 @@ module UpTack
             "UP_TACK_FOLDED",
             1,
             SQLite3::Constants::TextRep::UTF8 | SQLite3::Constants::TextRep::DETERMINISTIC
-          ) { |function, text| function.result = text.nil? ? nil : Core::Expression::Text.folded(text.to_s) }
+          ) { |function, text| function.result = text.nil? ? nil : Core::Unicode.folded(text.to_s) }
       end
 
       # Opens the file, makes it if need be, and brings its system tables up to date.

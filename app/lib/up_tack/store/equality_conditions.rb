@@ -24,7 +24,7 @@ module UpTack
           return [Condition.new("#{column} = ?", [cell])]
         end
 
-        folded = Core::Expression::Text.folded(cell)
+        folded = Core::Unicode.folded(cell)
         other = Condition.new("#{other(column)} AND UP_TACK_FOLDED(#{column}) = ?", [folded])
         if folded.ascii_only?
           [Condition.new("#{column} = ? COLLATE NOCASE AND NOT (#{other(column)})", [folded]), other]

@@ -15,7 +15,7 @@ module UpTack
       def self.of(project)
         records = new(project.tables.to_h { |table| [table.key, Core::Save::Plan.new(table, project.conventions)] })
         clock = Clock.new(project.conventions.time_zone)
-        records.context = Core::Save::Context.new(clock: clock, person: Core::Save::Ports::Person.new, records: records)
+        records.context = Core::Context.new(clock: clock, person: Core::Ports::Person.new, records: records)
         records
       end
 
@@ -57,7 +57,7 @@ module UpTack
       # @return [String, nil]
       def title(table, id)
         @titles[[table, id]] ||= (found = find(table, id)) &&
-          Core::Design::RecordTitle.of(@plans.fetch(table).table, id, found, @context)
+          Core::Save::RecordTitle.of(@plans.fetch(table).table, id, found, @context)
       end
 
       # @return [Array<Integer>]

@@ -21,7 +21,7 @@ module UpTack
       class << self
         # Inside a transaction nothing is remembered that it may yet take back.
         # @param plan [Core::Save::Plan]
-        # @param context [Core::Save::Context]
+        # @param context [Core::Context]
         # @return [NameIndex] up to date
         def of(plan, context)
           return new(plan, context) unless lasting?(plan.table)
@@ -160,9 +160,9 @@ module UpTack
       end
 
       def name(id, row, context)
-        title = Core::Design::RecordTitle.of(@table, id, row, context)
+        title = Core::Save::RecordTitle.of(@table, id, row, context)
         others = beside.filter_map { |field| field.show(row[field.key], context.records) unless row[field.key].nil? }
-        folded = Core::Expression::Text.folded([title, *others].join("\n"))
+        folded = Core::Unicode.folded([title, *others].join("\n"))
         Name.new(id, title, folded[/\A[^\n]*/], folded)
       end
     end

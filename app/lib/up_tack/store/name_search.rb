@@ -12,7 +12,7 @@ module UpTack
       TOGETHER = 200
 
       # @param plan [Core::Save::Plan]
-      # @param context [Core::Save::Context]
+      # @param context [Core::Context]
       def initialize(plan, context)
         @table = plan.table
         @context = context
@@ -20,7 +20,7 @@ module UpTack
       end
 
       # @return [Array<Integer>] records of exactly this name, capitals aside
-      def exactly(text) = @index.exactly(Core::Expression::Text.folded(text))
+      def exactly(text) = @index.exactly(Core::Unicode.folded(text))
 
       # Records that have all the words typed somewhere in their name, or in what
       # is shown beside it; names that begin so come first.
@@ -28,7 +28,7 @@ module UpTack
       # @yield [ids] gives those of some records that may be among them; all of them without a block
       # @return [Array<Match>]
       def like(text, limit: 20, &belonging)
-        words = Core::Expression::Text.folded(text).split
+        words = Core::Unicode.folded(text).split
         found = belonging ? among(ranked(words, Float::INFINITY), limit, belonging) : ranked(words, limit).first(limit)
         values = RecordTable.new(@table).find_all(found.map(&:id))
         found.filter_map do |name|

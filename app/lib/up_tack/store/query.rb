@@ -13,7 +13,7 @@ module UpTack
       attr_reader :rest
 
       # @param table [Core::Design::Table]
-      # @param context [Core::Save::Context]
+      # @param context [Core::Context]
       # @param filter [Core::Expression::Formula, nil]
       # @param sorts [Array<Sort>]
       # @param searches [Array<String>] further conditions in SQL over `rows`

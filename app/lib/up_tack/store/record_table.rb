@@ -107,7 +107,7 @@ module UpTack
       end
 
       # @return [Object] a value as it is sought: texts without regard to capitals
-      def self.sought(value) = value.is_a?(String) ? Core::Expression::Text.folded(value.strip) : value
+      def self.sought(value) = value.is_a?(String) ? Core::Unicode.folded(value.strip) : value
 
       def count_linked(link, ids) = model.where(link => ids).count
 
@@ -122,14 +122,12 @@ module UpTack
       # @yield [Array<Array(Integer, Row)>] in order of number, some thousands at a time
       def each_batch(ids = nil, keys: nil, &block)
         if ids
-          return (
-            ids
+          return ids
               .sort
               .each_slice(500) do |some|
                 Deadline.look
                 block.call(rows(model.where(id: some).order(:id), keys))
               end
-          )
         end
 
         last = 0

@@ -65,7 +65,7 @@ module UpTack
         turned =
           to.read(
             given,
-            Core::Reading.new(
+            Core::ParseContext.new(
               conventions: @to.conventions,
               today: Core::Calendar.day(2000, 1, 1),
               records: records(to)
@@ -78,7 +78,7 @@ module UpTack
       def records(field)
         (@records ||= {})[field] ||= begin
           project = (field == @old) ? @from : @to
-          field.link? ? LinkedRecords.of(project) : Core::Save::Ports::NoRecords
+          field.link? ? LinkedRecords.of(project) : Core::Ports::NoRecords
         end
       end
 

@@ -14,7 +14,7 @@ module UpTack
         @table = table
       end
 
-      # @param readers [Array<Core::Analysis::Upkeep::Reader>] of fields of the table
+      # @param readers [Array<Core::Analysis::DependencyGraph::Reader>] of fields of the table
       # @return [Boolean]
       def wait?(readers)
         reached = reached(readers)

@@ -82,7 +82,7 @@ module UpTack
           followed: followed,
           workspace: @workspace,
           way: "rule",
-          title: Core::Design::RecordTitle.of(table, id, after, @workspace.context)
+          title: Core::Save::RecordTitle.of(table, id, after, @workspace.context)
         )
         upkeep.echo
       end

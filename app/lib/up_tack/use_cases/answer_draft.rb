@@ -19,7 +19,7 @@ module UpTack
       # @param trace [Boolean]
       # @param reasons [Hash{String=>String}] by rule, why warnings are passed
       # @return [Answer] :saved or :refused, for "would be"
-      # @raise [Store::NotFound, Core::Design::Invalid]
+      # @raise [Store::NotFound, Core::Invalid]
       def call(
         table:,
         typed:,

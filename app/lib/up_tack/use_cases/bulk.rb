@@ -17,9 +17,9 @@ module UpTack
       # @param keep [String] one of KEEP
       # @yield does it, and gives the Report of it
       # @return [Report] without a batch where nothing of it stays
-      # @raise [Core::Design::Invalid]
+      # @raise [Core::Invalid]
       def self.attempt(workspace, keep)
-        Core::Design::Invalid.because("`keep` is all, passing or none.", part: "keep") unless KEEP.include?(keep)
+        Core::Invalid.because("`keep` is all, passing or none.", part: "keep") unless KEEP.include?(keep)
         stays = ->(report) { keep == "passing" || (keep == "all" && report.clean?) }
         run(workspace, stays) { yield }.tap { |report| report.batch = nil unless stays.call(report) }
       end

@@ -13,7 +13,7 @@ module UpTack
         @table = table
       end
 
-      # @param example [Core::Analysis::OverlapAnalysis::Example]
+      # @param example [Core::Conditions::OverlapAnalysis::Example]
       # @return [Hash{String=>Object}] values by field key, plain
       def of(example)
         example.linked.reduce(example.values) { |values, linked| values.merge(along(linked, values)) }

@@ -13,11 +13,11 @@ module UpTack
 
       # @param change [#apply, #summary] one of Core::Design::Changes
       # @return [Core::Design::Project] the new one
-      # @raise [Core::Design::Invalid, Upkeep::Stopped]
+      # @raise [Core::Invalid, Upkeep::Stopped]
       def call(change)
         @workspace.write do
           from = @workspace.project
-          to = change.apply(from)
+          to = Core::Bench::RetoldProofs.after(change, from)
           next from if to.to_plain == from.to_plain
 
           renamed = change.renamed_choices

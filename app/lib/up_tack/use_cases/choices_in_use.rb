@@ -12,7 +12,7 @@ module UpTack
       # @param from [Core::Design::Project]
       # @param to [Core::Design::Project]
       # @param renamed [Hash{String=>Hash{String=>String}}] choices that get another name, by id of the field
-      # @raise [Core::Design::Invalid] naming the choices and how many records have them
+      # @raise [Core::Invalid] naming the choices and how many records have them
       def check(from, to, renamed: {})
         used =
           pairs(from, to).flat_map do |table, old, new|
@@ -25,7 +25,7 @@ module UpTack
             "#{(count == 1) ? "1 record" : "#{count} records"} " \
               "of #{table.label} #{(count == 1) ? "has" : "have"} “#{choice}” as #{field.label}"
           end
-        Core::Design::Invalid.because(
+        Core::Invalid.because(
           "#{named.join("; ")}. Retire it instead: those that have it keep it, and nobody can pick it anew.",
           part: "choices"
         )

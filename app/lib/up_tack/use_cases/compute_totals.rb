@@ -22,7 +22,7 @@ module UpTack
       # @param search [String, nil] a text that stands anywhere in a record
       # @param fields [Array<String>] keys of those to reckon
       # @return [Result]
-      # @raise [Core::Design::Invalid, NotAllowed]
+      # @raise [Core::Invalid, NotAllowed]
       def call(table:, filter: nil, search: nil, fields: [])
         @view = View.new(@workspace, table, filter: filter, search: search)
         Fields.check(@view.table, fields.to_h { |key| [key, nil] }, @workspace.visibility)

@@ -44,23 +44,19 @@ module UpTack
         stored = found(design, id)
         theirs = version ? Store::ChangeLog.since(design, id, version) : []
         if theirs.any?
-          return (
-            Answer.new(
-              state: :conflict,
-              record: FindRecord.new(@workspace).call(table: table, id: id),
-              theirs: theirs
-            )
+          return Answer.new(
+            state: :conflict,
+            record: FindRecord.new(@workspace).call(table: table, id: id),
+            theirs: theirs
           )
         end
 
         consequences = PreviewDeletion.new(@workspace).of(design, id)
         if consequences.reasons.any?
-          return (
-            Answer.new(
-              state: :linked,
-              record: FindRecord.new(@workspace).call(table: table, id: id),
-              reasons: consequences.reasons
-            )
+          return Answer.new(
+            state: :linked,
+            record: FindRecord.new(@workspace).call(table: table, id: id),
+            reasons: consequences.reasons
           )
         end
 
@@ -79,7 +75,7 @@ module UpTack
         consequences.cleared.each { |design, field, ids| ids.each { |id| clear(design, field, id) } }
         gone = consequences.deleted.flat_map { |design, ids| ids.map { |id| [design, found(design, id)] } }
         context = @workspace.context
-        titles = gone.map { |design, record| Core::Design::RecordTitle.of(design, record.id, record.values, context) }
+        titles = gone.map { |design, record| Core::Save::RecordTitle.of(design, record.id, record.values, context) }
         gone.each { |design, record| @rows[design].delete(record.id) }
         gone.zip(titles) { |(design, record), title| log(design, record, title) }
       end
@@ -93,7 +89,7 @@ module UpTack
           )
         return if answer.state == :saved
 
-        title = Core::Design::RecordTitle.of(design, id, answer.record.values, @workspace.context)
+        title = Core::Save::RecordTitle.of(design, id, answer.record.values, @workspace.context)
         visible = @workspace.visibility
         raise StillNeeded, PreviewDeletion::HIDDEN unless visible.table?(design) && visible.field?(field)
 

@@ -7,15 +7,15 @@ module UpTack
       module_function
 
       # @param visible [Core::Design::Visibility, nil] of whoever sends them: what they may not see is not there
-      # @raise [Core::Design::Invalid] naming the first field that the table does not have
+      # @raise [Core::Invalid] naming the first field that the table does not have
       def check(table, typed, visible = nil)
         if table.fields.empty?
-          Core::Design::Invalid.because("#{table.label} has no fields yet; add one before records.")
+          Core::Invalid.because("#{table.label} has no fields yet; add one before records.")
         end
         unknown = typed.keys.find { |key| table.field(key).nil? || visible&.field?(table.field(key)) == false } or
           return
 
-        Core::Design::Invalid.because("There is no field `#{unknown}` in #{table.label}.", part: unknown)
+        Core::Invalid.because("There is no field `#{unknown}` in #{table.label}.", part: unknown)
       end
     end
   end

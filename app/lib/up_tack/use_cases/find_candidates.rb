@@ -15,13 +15,13 @@ module UpTack
       # @param typed [Hash] the draft so far
       # @param id [Integer, nil] the record that is edited
       # @return [Array<Store::NameSearch::Match>]
-      # @raise [Store::NotFound, Core::Design::Invalid]
+      # @raise [Store::NotFound, Core::Invalid]
       def call(table:, field:, text:, typed: {}, id: nil)
         link = FindField.new(@workspace).call(table: table, field: field)
         unless @workspace.visibility.field?(link)
           raise Store::NotFound, "There is no field `#{field}` in #{@workspace.table(table).label}."
         end
-        Core::Design::Invalid.because("#{link.label} is no link.", part: "field") unless link.link?
+        Core::Invalid.because("#{link.label} is no link.", part: "field") unless link.link?
 
         naming = Store::NameSearch.new(@workspace.plan(link.target), @workspace.context)
         narrowing = @workspace.plan(table).narrowing(field) or return naming.like(text)

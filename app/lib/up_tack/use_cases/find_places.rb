@@ -22,7 +22,7 @@ module UpTack
       # @param from [Integer] the place at which to begin; after the last one it goes on with the first
       # @param back [Boolean] whether to go towards the first
       # @return [Found]
-      # @raise [Core::Design::Invalid, NotAllowed, Store::NotFound]
+      # @raise [Core::Invalid, NotAllowed, Store::NotFound]
       def text(text, from:, back: false)
         return NONE if text.strip.empty?
 

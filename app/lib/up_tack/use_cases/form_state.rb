@@ -8,13 +8,13 @@ module UpTack
     # first:: the first field to type in
     FormState = Struct.new(:states, :following, :first, keyword_init: true) do
       # @param plan [Core::Save::Plan]
-      # @param ready [Core::Forms::Ready, nil] nil where there is no form
+      # @param ready [Core::Forms::CompiledForm, nil] nil where there is no form
       # @param outcome [Core::Save::Outcome]
       # @param person [#role]
       # @return [FormState]
       def self.of(plan, ready, outcome, person)
         states = Core::Save::FieldStates.new(plan, outcome, person, ready ? ready.states : []).all
-        cursor = ready && Core::Forms::Cursor.new(ready, outcome, states)
+        cursor = ready && Core::Forms::FocusOrder.new(ready, outcome, states)
         new(states: states, following: cursor ? cursor.all : {}, first: cursor&.first)
       end
     end

@@ -6,7 +6,7 @@ module UpTack
     # back what they tell of.
     module History
       # What is asked for; nil for what does not matter.
-      # table:: Design::Table; record:: its number; person:: a number
+      # table:: Core::Design::Table; record:: its number; person:: a number
       # field, rule:: ids; way:: as the log has it; batch:: a number
       # from, to:: moments in UTC, the second not included
       Question = Struct.new(:table, :record, :person, :field, :rule, :way, :batch, :from, :to, keyword_init: true)

@@ -19,7 +19,7 @@ module UpTack
       # @param cursor [String, nil] `following` of the page before
       # @param at [Integer] how many records to leave out instead
       # @return [Page]
-      # @raise [Core::Design::Invalid] for a filter with a mistake, or a field that is not there
+      # @raise [Core::Invalid] for a filter with a mistake, or a field that is not there
       def call(table:, sort: nil, filter: nil, search: nil, cursor: nil, at: 0, limit: 100)
         @view = View.new(@workspace, table, filter: filter, sort: sort, search: search)
         @selection = @view.selection
@@ -57,14 +57,14 @@ module UpTack
       Cursor = Struct.new(:id, :at, :view, keyword_init: true) do
         # @param text [String]
         # @param view [String] fingerprint of what is listed now
-        # @raise [Core::Design::Invalid]
+        # @raise [Core::Invalid]
         def self.read(text, view)
           id, at, known = JSON.parse(Base64.urlsafe_decode64(text.to_s))
           raise ArgumentError unless id.is_a?(Integer) && at.is_a?(Integer) && at.positive? && known == view
 
           new(id: id, at: at, view: view)
         rescue ArgumentError, JSON::ParserError
-          Core::Design::Invalid.because("This is not a cursor of this list; begin again without one.", part: "cursor")
+          Core::Invalid.because("This is not a cursor of this list; begin again without one.", part: "cursor")
         end
 
         def to_s = Base64.urlsafe_encode64(JSON.generate([id, at, view]), padding: false)

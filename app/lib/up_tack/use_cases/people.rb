@@ -5,7 +5,7 @@ module UpTack
     # People: signing in, their list, their passwords.
     module People
       # What anybody may be.
-      ROLES = Core::Design::Access::ROLES
+      ROLES = Core::Access::ROLES
     end
   end
 end

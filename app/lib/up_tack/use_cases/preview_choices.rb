@@ -21,10 +21,10 @@ module UpTack
 
       # @param change [Core::Design::Changes::ChangeField, Core::Design::Changes::SaveList]
       # @return [Foreseen]
-      # @raise [Core::Design::Invalid]
+      # @raise [Core::Invalid]
       def call(change)
         now = @workspace.project
-        later = change.apply(now)
+        later = Core::Bench::RetoldProofs.after(change, now)
         ChoicesInUse.new(@workspace).check(now, later, renamed: change.renamed_choices)
         follows =
           Core::Design::ProjectDiff
@@ -100,12 +100,12 @@ module UpTack
       def loose?(text, table, names)
         tree = Core::Expression.parse(text)
         choices = Core::Expression::ChoiceTexts.new(table.scope).of(tree).map(&:from)
-        folded = names.map { |name| Core::Expression::Text.folded(name) }
+        folded = names.map { |name| Core::Unicode.folded(name) }
         found = false
         tree.walk do |node|
           found ||=
             node.is_a?(Core::Expression::Nodes::Literal) && node.value.is_a?(String) &&
-            !choices.include?(node.from) && folded.include?(Core::Expression::Text.folded(node.value))
+            !choices.include?(node.from) && folded.include?(Core::Unicode.folded(node.value))
         end
         found
       rescue Core::Expression::Invalid

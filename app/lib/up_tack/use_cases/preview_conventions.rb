@@ -20,7 +20,7 @@ module UpTack
 
       # @param parts [Hash{String=>String}] as Changes::ChangeConventions takes them
       # @return [Foreseen]
-      # @raise [Core::Design::Invalid]
+      # @raise [Core::Invalid]
       def call(parts)
         now = @workspace.project
         later = Core::Design::Changes::ChangeConventions.new(parts: parts).apply(now)
@@ -69,7 +69,7 @@ module UpTack
           Core::Values[type].read(
             text,
             field,
-            Core::Reading.new(conventions: conventions, today: @workspace.clock.today)
+            Core::ParseContext.new(conventions: conventions, today: @workspace.clock.today)
           )
         value.is_a?(Core::Values::Unreadable) ? value.message : Core::Values[type].show(value, field)
       end

@@ -95,7 +95,7 @@ module UpTack
           Store::RecordTable
             .new(design)
             .find_all(ids.first(EXAMPLES))
-            .map { |id, values| Core::Design::RecordTitle.of(design, id, values, context) }
+            .map { |id, values| Core::Save::RecordTitle.of(design, id, values, context) }
         more = (ids.length > EXAMPLES) ? " and #{ids.length - EXAMPLES} more" : ""
         count = (ids.length == 1) ? "1 record" : "#{ids.length} records"
         "#{count} of #{design.label} #{(ids.length == 1) ? "has" : "have"} it " \

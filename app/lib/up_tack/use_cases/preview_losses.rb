@@ -21,7 +21,7 @@ module UpTack
       # @param list [String, nil] id of the project's list that it will use instead
       # @param target [String, nil] the table it will link to, for a link
       # @return [Losses]
-      # @raise [Store::NotFound, Core::Design::Invalid]
+      # @raise [Store::NotFound, Core::Invalid]
       def call(table:, field:, type: nil, choices: nil, list: nil, target: nil)
         old = FindField.new(@workspace).call(table: table, field: field)
         design = @workspace.table(table)
@@ -74,10 +74,10 @@ module UpTack
 
       def of_retyping(design, old, new)
         unless Core::Values.all.key?(new.type)
-          Core::Design::Invalid.because("There is no field type “#{new.type}”.", part: "type")
+          Core::Invalid.because("There is no field type “#{new.type}”.", part: "type")
         end
         if new.link? && @workspace.project.table(new.target.to_s).nil?
-          Core::Design::Invalid.because("Pick the table to link to.", part: "target")
+          Core::Invalid.because("Pick the table to link to.", part: "target")
         end
         return Losses.new(values: 0, examples: [], kept: 0, rules: []) unless design.kept?(old.key)
 
@@ -96,8 +96,8 @@ module UpTack
         texts =
           texts
             .map { |text| Core::Values::Plain.word(text) }
-            .uniq { |text| Core::Expression::Text.folded(text) }
-            .sort_by { |text| Core::Expression::Text.folded(text) }
+            .uniq { |text| Core::Unicode.folded(text) }
+            .sort_by { |text| Core::Unicode.folded(text) }
         problem = Core::Design::Choices.message(field.label, field.choices + texts, [])
         problem ? [] : texts
       end

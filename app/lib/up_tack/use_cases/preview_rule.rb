@@ -69,7 +69,7 @@ module UpTack
           Core::Design::Changes::PinRule.new(table: table, rule: plain).apply(@workspace.project).table(design.key)
         rule = plain["id"] ? changed.rule(plain["id"]) : changed.rules.last
         survey(changed, rule, look_at)
-      rescue Core::Design::Invalid => e
+      rescue Core::Invalid => e
         Preview.new(
           problems: e.problems,
           warnings: [],
@@ -98,7 +98,7 @@ module UpTack
 
       # Those that a formula gives; those that it compares are among its own warnings.
       def fixed_texts(design, rule) =
-        Core::Analysis::FixedTexts
+        Core::Linting::FixedTexts
           .new(rule, design)
           .given
           .map { |message| Core::Expression::Problem.new(message: message) }
@@ -141,7 +141,7 @@ module UpTack
         found.map do |id, values|
           {
             id: id,
-            title: Core::Design::RecordTitle.of(@workspace.table(@table), id, values, context),
+            title: Core::Save::RecordTitle.of(@workspace.table(@table), id, values, context),
             row: nil,
             **sight.of(id, values)
           }
@@ -150,7 +150,7 @@ module UpTack
 
       def pieces(plain)
         formula = plain["formula"]
-        formula.is_a?(String) ? Core::Expression::Pieces.of(formula) : nil
+        formula.is_a?(String) ? Core::Expression::StructuredForm.of(formula) : nil
       end
 
       # @return [Integer] how many records were looked at before patience ran out

@@ -41,7 +41,7 @@ module UpTack
       #   tells no changes of it then
       # @param more [Hash] what a Core::Save::Draft takes besides
       # @return [Answer] :saved or :refused
-      # @raise [Core::Design::Invalid] for a field that the table does not have
+      # @raise [Core::Invalid] for a field that the table does not have
       def write(typed, stored: nil, id: stored&.id, pending: nil, carried: NONE, begun: nil, settled: nil, **more)
         # A deleted record comes back with all that it had, by the hand of whoever may bring it back.
         check(typed) unless more[:restoring_values] && stored.nil?
@@ -165,7 +165,7 @@ module UpTack
       # @return [Hash] as Upkeep::AfterSave#run has it
       def belongs(id, stored, outcome)
         @counters.settle(id)
-        @last = [id, Core::Design::RecordTitle.of(@table, id, outcome.values)]
+        @last = [id, Core::Save::RecordTitle.of(@table, id, outcome.values)]
         @upkeep.run(id, before: stored ? stored.values : {}, after: outcome.values)
       end
 

@@ -43,17 +43,17 @@ module UpTack
 
       # The change that puts one rule back as it was before a revision.
       # @return [Core::Design::Changes::Change]
-      # @raise [Store::NotFound, Core::Design::Invalid]
+      # @raise [Store::NotFound, Core::Invalid]
       def rule_before(id, rule)
         found = differences(id).find { |each| each.what == "rule" && each.id == rule } or
           raise Store::NotFound, "That revision did not change such a rule."
         table = @workspace.project.tables.find { |each| each.id == found.table } or
-          Core::Design::Invalid.because("Its table is no longer there.")
+          Core::Invalid.because("Its table is no longer there.")
         earlier = project(Store::Revision.find(id).previous).tables.find { |each| each.id == found.table }&.rule(rule)
         now = table.rule(rule)
         return Core::Design::Changes::UnpinRule.new(table: table.key, rule: rule) if earlier.nil? && now
 
-        Core::Design::Invalid.because("The rule is not there, as it was then.") unless earlier
+        Core::Invalid.because("The rule is not there, as it was then.") unless earlier
         Core::Design::Changes::PinRule.new(
           table: table.key,
           rule: now ? earlier.to_plain : earlier.to_plain.except("id")

@@ -23,7 +23,7 @@ module UpTack
       #   with restores: the record id: is a deleted one that comes back
       # @return [Answer]
       # @raise [Store::NotFound]
-      # @raise [Core::Design::Invalid] for a field that the table does not have
+      # @raise [Core::Invalid] for a field that the table does not have
       def call(table:, typed:, id: nil, version: nil, form: nil, **more)
         look_up_names(table, typed)
         @workspace.write do

@@ -143,8 +143,8 @@ module UpTack
         value = row.fetch(field.key) { @table.scope[field.key].computed.call(evaluation(id, row)) }
         case value
         when nil then nil
-        when Integer then Core::Expression::Text.folded(field.show(value, @context.records))
-        when String then Core::Expression::Text.folded(value)
+        when Integer then Core::Unicode.folded(field.show(value, @context.records))
+        when String then Core::Unicode.folded(value)
         when true then 1
         when false then 0
         else value

@@ -18,20 +18,20 @@ module UpTack
       end
 
       # @return [Result]
-      # @raise [Store::NotFound, Core::Design::Invalid]
+      # @raise [Store::NotFound, Core::Invalid]
       def call(id)
         @workspace.write do
           batch = Store::Batch.find_by(id: id) or raise Store::NotFound, "There is no such change."
           unless @workspace.person.builder? || batch.person_id == @workspace.person.id
             raise NotAllowed, "Only a builder takes back what somebody else changed."
           end
-          Core::Design::Invalid.because("This change was taken back already.") if batch.undone?
+          Core::Invalid.because("This change was taken back already.") if batch.undone?
 
-          table = table_of(batch) or Core::Design::Invalid.because("Its table is no longer there.")
+          table = table_of(batch) or Core::Invalid.because("Its table is no longer there.")
           result = run(batch, table)
           # What undid nothing leaves nothing either.
           if result.undone.zero?
-            Core::Design::Invalid.because(
+            Core::Invalid.because(
               "Nothing of this change could be taken back: it was changed since, or the rules refuse it."
             )
           end

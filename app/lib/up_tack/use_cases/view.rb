@@ -24,7 +24,7 @@ module UpTack
       #   before it where the greatest comes first; `id` is the record's number
       # @param search [String, nil] a text that stands anywhere in a record
       # @param within [String, nil] another one that stands there too
-      # @raise [Core::Design::Invalid, NotAllowed, Store::NotFound]
+      # @raise [Core::Invalid, NotAllowed, Store::NotFound]
       def initialize(workspace, table, filter: nil, sort: nil, search: nil, within: nil)
         @workspace = workspace
         @table = workspace.table(table)
@@ -75,13 +75,13 @@ module UpTack
       def fingerprint = Digest::SHA256.hexdigest(JSON.generate([@table.id, @filter&.text, @terms, *@searches]))[0, 12]
 
       # What somebody does not see must not show in which records are let through either, nor that it is there.
-      # @raise [Core::Design::Invalid]
+      # @raise [Core::Invalid]
       def check_open(table, key)
         visible = @workspace.visibility
         design = @workspace.project.table(table)
-        Core::Design::Invalid.because("There is no table `#{table}`.") unless visible.table?(design)
+        Core::Invalid.because("There is no table `#{table}`.") unless visible.table?(design)
         unless key.nil? || visible.field?(design.field(key))
-          Core::Design::Invalid.because("There is no field `#{key}` in #{design.label}.", part: key)
+          Core::Invalid.because("There is no field `#{key}` in #{design.label}.", part: key)
         end
       end
 
@@ -96,12 +96,12 @@ module UpTack
       end
 
       def named_openly?(table) =
-        Core::Design::RecordTitle.fields(table).all? { |field| @workspace.visibility.field?(field) }
+        Core::Save::RecordTitle.fields(table).all? { |field| @workspace.visibility.field?(field) }
 
       def check_sorts
         keys = @terms.map(&:first) - [NUMBER]
         if keys.length > MOST_SORTS
-          Core::Design::Invalid.because("Records can be sorted by #{MOST_SORTS} fields at most.", part: "sort")
+          Core::Invalid.because("Records can be sorted by #{MOST_SORTS} fields at most.", part: "sort")
         end
         Fields.check(@table, keys.to_h { |key| [key, nil] }, @workspace.visibility)
         keys.each { |key| check_open(@table.key, key) }
@@ -112,9 +112,9 @@ module UpTack
         Core::Expression.compile(filter, @workspace.visibility.scope(@table), expecting: :yes_no)
         Core::Expression.compile(filter, @table.scope, expecting: :yes_no)
       rescue Core::Expression::Invalid => e
-        raise Core::Design::Invalid,
+        raise Core::Invalid,
           e.problems.map { |each|
-            Core::Design::Problem.new(part: "filter", message: each.message, from: each.from, to: each.to)
+            Core::Problem.new(part: "filter", message: each.message, from: each.from, to: each.to)
           }
       end
     end

@@ -17,10 +17,11 @@ module UpTack
       LONGEST = 4_000
       # Brackets, calls and choices within one another.
       DEEPEST = 100
-      # Characters a text result may have.
-      LONGEST_RESULT = 100_000
       # Trees remembered: a design reads each of its formulas many times over.
       REMEMBERED = 2_000
+
+      # A place in a formula, by which a probe knows it. from, to:: offsets, as in a Problem
+      FormulaPlace = Struct.new(:text, :from, :to)
 
       # A mistake in a formula.
       # message:: a sentence for people, with a mend where there is one

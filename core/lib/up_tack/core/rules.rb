@@ -22,7 +22,7 @@ module UpTack
             Limits,
             Length,
             OneOf,
-            Fits,
+            MatchesMask,
             Unique,
             Exists,
             Lock,
@@ -30,15 +30,15 @@ module UpTack
             Number,
             Stamp,
             ChangeCounter,
-            Line
+            LogLine
           ].to_h { |kind| [kind.kind, kind] }.freeze
       end
 
       # @param plain [Hash{String=>Object}] from a design
       # @return [Rule]
-      # @raise [Design::Invalid] for a kind that is not known
+      # @raise [Invalid] for a kind that is not known
       def self.from(plain)
-        kind = all[plain["kind"]] or Design::Invalid.because("There is no rule kind “#{plain["kind"]}”.", part: "kind")
+        kind = all[plain["kind"]] or Invalid.because("There is no rule kind “#{plain["kind"]}”.", part: "kind")
         kind.from(plain)
       end
     end

@@ -141,7 +141,7 @@ module UpTack
         def refuse_unsound
           texts = [Rack::Utils.unescape_path(request.path_info), *request.GET.flatten(3)].map(&:to_s)
           unless texts.all? { |text| sound?(text) }
-            Core::Design::Invalid.because("The address holds a character that is no text.")
+            Core::Invalid.because("The address holds a character that is no text.")
           end
         rescue Rack::QueryParser::InvalidParameterError, Rack::QueryParser::ParameterTypeError, ArgumentError
           raise Requests::Malformed, "The address can't be read."

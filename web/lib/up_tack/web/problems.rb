@@ -6,7 +6,7 @@ module UpTack
     module Problems
       def self.registered(app)
         app.error(Store::NotFound) { |error| problem(404, "not_found", error.message) }
-        app.error(Core::Design::Invalid) do |error|
+        app.error(Core::Invalid) do |error|
           problem(
             422,
             "invalid",

@@ -32,7 +32,7 @@ module UpTack
               parsed
                 .find { |_, value| value.is_a?(String) && (value.include?("\u0000") || !value.valid_encoding?) }
                 &.first
-            Core::Design::Invalid.because("This holds a character that is no text.", part: unsound) if unsound
+            Core::Invalid.because("This holds a character that is no text.", part: unsound) if unsound
             with_present_keys(parsed, params[:table])
           end
       rescue JSON::ParserError, EncodingError, ArgumentError
@@ -63,7 +63,7 @@ module UpTack
         end
         unsound = parts.keys.find { |name| !sound.call(parts[name]) }
         if unsound
-          Core::Design::Invalid.because(
+          Core::Invalid.because(
             "This can't be kept: it is too long or holds characters that are not valid text.",
             part: unsound
           )

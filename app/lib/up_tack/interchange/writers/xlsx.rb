@@ -32,12 +32,12 @@ module UpTack
           @cells = columns.length
         end
 
-        # @raise [Core::Design::Invalid] beyond MOST_CELLS
+        # @raise [Core::Invalid] beyond MOST_CELLS
         def <<(cells)
           cells = cells.map { |cell| early?(cell) ? written(cell) : cell }
           @cells += cells.length
           if @cells > MOST_CELLS
-            Core::Design::Invalid.because(
+            Core::Invalid.because(
               "A workbook takes #{Core::Values::Plain.grouped(MOST_CELLS)} cells here; take CSV, or " \
                 "fewer records or columns."
             )

@@ -76,10 +76,8 @@ module UpTack
             return @verdict.fault("Record #{id} of #{table.label} is there, and the log does not tell of it.")
           end
           if row && gone
-            return (
-              @verdict.fault(
-                "Record #{id} of #{table.label} is there, though entry #{told.last.id} tells that it was deleted."
-              )
+            return @verdict.fault(
+              "Record #{id} of #{table.label} is there, though entry #{told.last.id} tells that it was deleted."
             )
           end
           if row.nil? && gone == false

@@ -19,7 +19,7 @@ module UpTack
         NOTHING = "NULL"
 
         # @param table [Core::Design::Table]
-        # @param context [Core::Save::Context] gives the day and the person
+        # @param context [Core::Context] gives the day and the person
         def initialize(table, context)
           @table = table
           @context = context
@@ -69,7 +69,7 @@ module UpTack
           both(node.text, node.part) do |key, value|
             next NOTHING if value == NOTHING
 
-            length = fixed?(node.part) ? Core::Expression::Text.folded(constant(node.part)).length : "LENGTH(#{value})"
+            length = fixed?(node.part) ? Core::Unicode.folded(constant(node.part)).length : "LENGTH(#{value})"
             {
               "contains" => "(INSTR(#{key}, #{value}) > 0)",
               "starts with" => "(SUBSTR(#{key}, 1, #{length}) = #{value})",

@@ -34,7 +34,7 @@ module UpTack
           cell = ColumnCodec.write(value, field)
           return cell.to_s if value.is_a?(BigDecimal)
 
-          quoted((folded?(field) && cell.is_a?(String)) ? Core::Expression::Text.folded(cell) : cell)
+          quoted((folded?(field) && cell.is_a?(String)) ? Core::Unicode.folded(cell) : cell)
         end
 
         def folded?(field) = %w[text long_text choice].include?(field.type)

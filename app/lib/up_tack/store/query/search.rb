@@ -9,12 +9,12 @@ module UpTack
       class Search
         # @param fields [Array<Core::Design::Field>] those that may be looked at
         # @param text [String] not blank
-        # @param reading [Core::Reading] how people write numbers and days
+        # @param reading [Core::ParseContext] how people write numbers and days
         # @param names [#call] gives the NameIndex of a table by its key
         def initialize(fields, text, reading, names)
           @fields = fields
           @text = text.strip
-          @folded = Core::Expression::Text.folded(@text)
+          @folded = Core::Unicode.folded(@text)
           @reading = reading
           @names = names
         end
@@ -47,7 +47,7 @@ module UpTack
         end
 
         def stands_in?(field, value)
-          return Core::Expression::Text.folded(value).include?(@folded) if Keys.folded?(field)
+          return Core::Unicode.folded(value).include?(@folded) if Keys.folded?(field)
 
           field.link? ? named(field).include?(value) : value == value_for(field)
         end

@@ -17,7 +17,7 @@ module UpTack
         # @param table [String] key
         # @param change [#apply] a change of the design
         # @return [Found]
-        # @raise [Core::Design::Invalid]
+        # @raise [Core::Invalid]
         def call(table:, change:)
           project = @workspace.project
           key = @workspace.table(table).key
@@ -30,7 +30,7 @@ module UpTack
             end
           return Found.new(broken: [], mended: [], tried: 0) if concerned.empty?
 
-          changed = change.apply(project)
+          changed = Core::Bench::RetoldProofs.after(change, project)
           before, after = states(concerned), Core::Bench::Run.new(changed)
           found =
             concerned.map do |home, proof|

@@ -19,21 +19,21 @@ module UpTack
         # @param typed [Hash] the draft so far
         # @param records [Hash{String=>Hash{String=>Hash}}] the trial's own, plain
         # @return [Array<Store::NameSearch::Match>]
-        # @raise [Store::NotFound, Core::Design::Invalid]
+        # @raise [Store::NotFound, Core::Invalid]
         def call(table:, field:, text:, records:, typed: {})
           link = FindField.new(@workspace).call(table: table, field: field)
-          Core::Design::Invalid.because("#{link.label} is no link.", part: "field") unless link.link?
+          Core::Invalid.because("#{link.label} is no link.", part: "field") unless link.link?
 
           check(table, records)
           trial = trial(table, records, typed.except(field))
-          words = Core::Expression::Text.folded(text).split
+          words = Core::Unicode.folded(text).split
           names = trial.world.present(link.target).map { |id, _| [id, trial.world.title(link.target, id).to_s] }
           found =
             names.select do |id, name|
-              words.all? { |word| Core::Expression::Text.folded(name).include?(word) } && belongs?(trial, field, id)
+              words.all? { |word| Core::Unicode.folded(name).include?(word) } && belongs?(trial, field, id)
             end
           found
-            .sort_by { |id, name| [Core::Expression::Text.folded(name), id] }
+            .sort_by { |id, name| [Core::Unicode.folded(name), id] }
             .first(MOST)
             .map { |id, name| Store::NameSearch::Match.new(id: id, title: name, details: []) }
         end
@@ -42,16 +42,16 @@ module UpTack
 
         def check(table, records)
           proof =
-            Core::Bench::Proof.from(
+            Core::Design::Proof.from(
               "name" => "trial",
-              "at" => Core::Bench::Clock.new(@workspace.clock.now, @workspace.project.conventions).to_s,
+              "at" => Core::Design::ScriptClock.new(@workspace.clock.now, @workspace.project.conventions).to_s,
               "records" => records,
               "acts" => [],
               "expect" => [{"what" => "saved"}]
             )
           problems =
             Core::Design::ProofInspection.new(proof, @workspace.table(table), @workspace.project.conventions).problems
-          raise Core::Design::Invalid, problems if problems.any?
+          raise Core::Invalid, problems if problems.any?
         end
 
         def trial(table, records, typed)
@@ -60,10 +60,10 @@ module UpTack
             "person" => {"name" => @workspace.person.name, "role" => @workspace.person.role},
             "acts" => [{"do" => "fill_in", "values" => typed}]
           }
-          clock = Core::Bench::Clock.new(@workspace.clock.now, @workspace.project.conventions)
-          Core::Bench::Trial.new(@workspace.ground, table, Core::Bench::Script.from(script), clock: clock).play
+          clock = Core::Design::ScriptClock.new(@workspace.clock.now, @workspace.project.conventions)
+          Core::Bench::Trial.new(@workspace.ground, table, Core::Design::Script.from(script), clock: clock).play
         rescue ArgumentError, TypeError => e
-          Core::Design::Invalid.because("The records of this proof no longer fit the tables: #{e.message}.")
+          Core::Invalid.because("The records of this proof no longer fit the tables: #{e.message}.")
         end
 
         def belongs?(trial, field, id)

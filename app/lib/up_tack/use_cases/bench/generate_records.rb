@@ -25,12 +25,12 @@ module UpTack
         # @param count [Integer]
         # @param seed [Integer]
         # @return [Result]
-        # @raise [Core::Design::Invalid, Upkeep::Stopped, NotAllowed]
+        # @raise [Core::Invalid, Upkeep::Stopped, NotAllowed]
         def call(table:, count:, seed:)
           design = @workspace.table(table)
           NotAllowed.unless_may(@workspace.person, design, :edit)
           unless count.is_a?(Integer) && count.between?(1, MOST)
-            Core::Design::Invalid.because(
+            Core::Invalid.because(
               "1 to #{Core::Values::Plain.grouped(MOST)} records can be made up at once.",
               part: "count"
             )

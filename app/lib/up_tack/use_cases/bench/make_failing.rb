@@ -20,15 +20,15 @@ module UpTack
         end
 
         # @return [Array<Failing>]
-        # @raise [Core::Design::Invalid, Store::NotFound]
+        # @raise [Core::Invalid, Store::NotFound]
         def call(table:, rule:, count:, seed:)
           design = @workspace.table(table)
           meant = design.rule(rule) or raise Store::NotFound, "There is no such rule of #{design.label}."
           unless meant.outcomes(design).any? { |key, _, marks| marks.include?("refused") || key == "refused" }
-            Core::Design::Invalid.because("This rule refuses nothing; pick a validation or a mask.", part: "rule")
+            Core::Invalid.because("This rule refuses nothing; pick a validation or a mask.", part: "rule")
           end
           unless count.is_a?(Integer) && count.between?(1, MOST)
-            Core::Design::Invalid.because(
+            Core::Invalid.because(
               "1 to #{Core::Values::Plain.grouped(MOST)} records that fail can be made up at once.",
               part: "count"
             )
@@ -60,9 +60,8 @@ module UpTack
               typed = Core::Bench::Samples::RecordGenerator.typed(design, changed)
               refusals = saved(plan, design, changed, context).refusals
               if refusals.any? && refusals.all? { |each| each.rule == rule.id }
-                return (
-                  Failing.new(typed: typed, shown: shown(design, changed, context), message: refusals.first.message)
-                )
+                return Failing.new(typed: typed, shown: shown(design, changed, context),
+                  message: refusals.first.message)
               end
             end
           nil

@@ -56,8 +56,8 @@ module UpTack
             Core::Bench::Trial.new(
               @workspace.ground,
               design.key,
-              Core::Bench::Script.from(script),
-              clock: Core::Bench::Clock.at(script["at"], conventions),
+              Core::Design::Script.from(script),
+              clock: Core::Design::ScriptClock.at(script["at"], conventions),
               trace: false
             ).play
           words = "#{Core::Bench::BoundaryCases::Targets.name(rule, design)}: notices #{told}"

@@ -20,7 +20,7 @@ module UpTack
         # @param propose [Boolean] whether it is to be made to stand by itself, and told
         #   what could be expected of it
         # @return [Played]
-        # @raise [Core::Design::Invalid, Store::NotFound]
+        # @raise [Core::Invalid, Store::NotFound]
         def call(table:, script:, expect: [], propose: false)
           design = @workspace.table(table)
           NotAllowed.unless_may(@workspace.person, design, :edit)
@@ -30,13 +30,16 @@ module UpTack
           Played.new(
             trial: trial,
             script: script,
-            verdicts: expect.map { |plain| Core::Bench::Expectation.from(plain).verdict(trial, design) },
+            verdicts:
+              expect.map do |plain|
+                Core::Bench::ExpectationMatcher.verdict(Core::Design::Expectation.from(plain), trial, design)
+              end,
             proposed: propose ? Core::Bench::SuggestedExpectations.new(trial, design).all : []
           )
         end
 
         # What a trial over the real records takes, of which nothing is written.
-        # @param ground [Core::Bench::CompiledProject]
+        # @param ground [Core::Save::CompiledProject]
         # @param records [#find] the real ones
         # @return [Hash] for Core::Bench::Trial.new
         def self.real(ground, records)
@@ -57,7 +60,7 @@ module UpTack
           end
 
           proof =
-            Core::Bench::Proof.from(
+            Core::Design::Proof.from(
               {
                 "name" => "trial",
                 "expect" => expect.empty? ? [{"what" => "saved"}] : expect,
@@ -65,7 +68,7 @@ module UpTack
               }.merge(script.compact)
             )
           problems = Core::Design::ProofInspection.new(proof, design, conventions).problems
-          raise Core::Design::Invalid, problems if problems.any?
+          raise Core::Invalid, problems if problems.any?
 
           Fields.check(design, typed_in(script))
           record = script.dig("start", "record")
@@ -93,16 +96,16 @@ module UpTack
           Core::Bench::Trial.new(
             @workspace.ground,
             design.key,
-            Core::Bench::Script.from(script),
+            Core::Design::Script.from(script),
             clock: clock(script),
             **more
           ).play
         rescue ArgumentError, TypeError => e
-          Core::Design::Invalid.because("The records of this proof no longer fit the tables: #{e.message}.")
+          Core::Invalid.because("The records of this proof no longer fit the tables: #{e.message}.")
         end
 
-        def clock(script) = script["at"] ? Core::Bench::Clock.at(script["at"], conventions) : now
-        def now = Core::Bench::Clock.new(@workspace.clock.now, conventions)
+        def clock(script) = script["at"] ? Core::Design::ScriptClock.at(script["at"], conventions) : now
+        def now = Core::Design::ScriptClock.new(@workspace.clock.now, conventions)
         def conventions = @workspace.project.conventions
       end
     end

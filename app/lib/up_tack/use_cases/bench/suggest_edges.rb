@@ -50,14 +50,14 @@ module UpTack
         # The same for a rule as somebody is writing it, in the place of that which is kept.
         # @param draft [Hash] a rule as a design has it; with the id of one that exists it stands for that
         # @return [Found]
-        # @raise [Core::Design::Invalid, Store::NotFound]
+        # @raise [Core::Invalid, Store::NotFound]
         def of_draft(table:, draft:)
           real = @workspace.table(table)
           project, design, rule = drafted(table, draft)
           around = RelatedRecords.new(@workspace)
           edges =
             Core::Bench::BoundaryCases.new(
-              Core::Bench::CompiledProject.new(project),
+              Core::Save::CompiledProject.new(project),
               design,
               clock: SuggestEdges.clock(@workspace),
               records: around.records(real),
@@ -79,7 +79,7 @@ module UpTack
         # @param draft [Hash] as for of_draft
         # @param typed [Hash{String=>Object}] by field
         # @return [Found] with what the case comes to: what the rule sets, and what refuses it
-        # @raise [Core::Design::Invalid, Store::NotFound]
+        # @raise [Core::Invalid, Store::NotFound]
         def of_case(table:, draft:, typed:)
           project, design, rule = drafted(table, draft)
           Fields.check(design, typed)
@@ -91,7 +91,7 @@ module UpTack
             },
             "acts" => [{"do" => "fill_in", "values" => typed}]
           }
-          trial = over_real(Core::Bench::CompiledProject.new(project), design, script)
+          trial = over_real(Core::Save::CompiledProject.new(project), design, script)
           # What else such a record lacks says nothing of this rule.
           own =
             Core::Bench::SuggestedExpectations
@@ -112,11 +112,11 @@ module UpTack
         end
 
         # A fixed hour, so that the same edges come out the whole day long.
-        # @return [Core::Bench::Clock]
+        # @return [Core::Design::ScriptClock]
         def self.clock(workspace)
           conventions = workspace.project.conventions
-          Core::Bench::Clock.at(
-            Core::Bench::Clock.new(workspace.clock.now, conventions).to_s.sub(/T.*/, "T09:00"),
+          Core::Design::ScriptClock.at(
+            Core::Design::ScriptClock.new(workspace.clock.now, conventions).to_s.sub(/T.*/, "T09:00"),
             conventions
           )
         end
@@ -132,17 +132,17 @@ module UpTack
         end
 
         def over_real(ground, design, script)
-          clock = Core::Bench::Clock.new(@workspace.clock.now, @workspace.project.conventions)
+          clock = Core::Design::ScriptClock.new(@workspace.clock.now, @workspace.project.conventions)
           Core::Bench::Trial.new(
             ground,
             design.key,
-            Core::Bench::Script.from(script),
+            Core::Design::Script.from(script),
             clock: clock,
             trace: :brief,
             **Play.real(ground, @workspace.context.records)
           ).play
         rescue ArgumentError, TypeError => e
-          Core::Design::Invalid.because("This can't be tried: #{e.message}.")
+          Core::Invalid.because("This can't be tried: #{e.message}.")
         end
 
         # Records for mistakes that the proofs of now do not notice, as far as they are counted.

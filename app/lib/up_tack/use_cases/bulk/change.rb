@@ -23,15 +23,15 @@ module UpTack
         # @param typed [Hash{String=>Object}] raw input by field key, for "change"
         # @param keep [String] one of Bulk::KEEP
         # @return [Report]
-        # @raise [Core::Design::Invalid, NotAllowed, Upkeep::Stopped]
+        # @raise [Core::Invalid, NotAllowed, Upkeep::Stopped]
         def call(table:, kind:, ids: nil, filter: nil, search: nil, typed: {}, keep: "all")
-          Core::Design::Invalid.because("`do` is one of #{KINDS.join(", ")}.", part: "do") unless KINDS.include?(kind)
+          Core::Invalid.because("`do` is one of #{KINDS.join(", ")}.", part: "do") unless KINDS.include?(kind)
           @view = View.new(@workspace, table, filter: filter, search: search)
           @table = @view.table
           @ids = (ids || @view.selection.ids).uniq
-          Core::Design::Invalid.because("No records are chosen.", part: "ids") if @ids.empty?
+          Core::Invalid.because("No records are chosen.", part: "ids") if @ids.empty?
           if @ids.length > MOST
-            Core::Design::Invalid.because(
+            Core::Invalid.because(
               "#{Core::Values::Plain.grouped(MOST)} records can be changed at once.",
               part: "ids"
             )
@@ -67,7 +67,7 @@ module UpTack
         end
 
         def change_drafts(typed)
-          Core::Design::Invalid.because("Say which field is to be changed.", part: "typed") if typed.empty?
+          Core::Invalid.because("Say which field is to be changed.", part: "typed") if typed.empty?
           Fields.check(@table, typed, @workspace.visibility)
           [
             @ids.lazy.map { |id| {typed: typed, id: id} },
@@ -83,7 +83,7 @@ module UpTack
 
         def number_drafts
           if @table.rules.none?(Core::Rules::Number)
-            Core::Design::Invalid.because("No field of #{@table.label} is numbered.", part: "do")
+            Core::Invalid.because("No field of #{@table.label} is numbered.", part: "do")
           end
           [@ids.lazy.map { |id| {typed: {}, id: id, numbering: true} }, "Numbers given to #{counted}"]
         end
@@ -93,7 +93,7 @@ module UpTack
           chosen = @ids.to_set
           suggestions = Tidying::Suggestions.new(@workspace, @table)
           unless suggestions.any_rules?
-            Core::Design::Invalid.because("No clean-up is pinned in #{@table.label}.", part: "do")
+            Core::Invalid.because("No clean-up is pinned in #{@table.label}.", part: "do")
           end
           suggestions.each { |id, field, _, after| wanted[id][field.key] = after if chosen.include?(id) }
           [@ids.lazy.map { |id| {typed: wanted.fetch(id, {}), id: id} }, "#{counted} tidied"]

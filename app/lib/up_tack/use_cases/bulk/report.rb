@@ -119,9 +119,9 @@ module UpTack
           return @table.record_name unless values
 
           if id
-            Core::Design::RecordTitle.of(@table, id, values)
+            Core::Save::RecordTitle.of(@table, id, values)
           else
-            Core::Design::RecordTitle.another(@table, nil, values.merge(given), nil) || @table.record_name
+            Core::Save::RecordTitle.another(@table, nil, values.merge(given), nil) || @table.record_name
           end
         end
 

@@ -24,7 +24,7 @@ module UpTack
         # @param total [Integer] how many drafts there are
         # @yield [Integer, Answer] each draft's place and what became of it, but for those whose record is gone
         # @return [Report]
-        # @raise [Upkeep::Stopped, NotAllowed, Core::Design::Invalid]
+        # @raise [Upkeep::Stopped, NotAllowed, Core::Invalid]
         def call(table:, drafts:, summary:, keep: "all", total: drafts.size, &seen)
           Bulk.attempt(@workspace, keep) do
             @table = @workspace.table(table)

@@ -24,7 +24,7 @@ module UpTack
 
         private
 
-        def alike(value) = value.is_a?(String) ? Core::Expression::Text.folded(value) : value
+        def alike(value) = value.is_a?(String) ? Core::Unicode.folded(value) : value
       end
     end
   end

@@ -17,7 +17,7 @@ module UpTack
         # @param io [#<<]
         # @param filter [String, nil] and sort:, search: as View takes them
         # @param fields [Array<String>, nil] keys of those wanted, in their order; nil for all that the person may see
-        # @raise [Core::Design::Invalid, NotAllowed]
+        # @raise [Core::Invalid, NotAllowed]
         def call(table:, format:, io:, filter: nil, sort: nil, search: nil, fields: nil)
           view = View.new(@workspace, table, filter: filter, sort: sort, search: search)
           @table = view.table

@@ -23,7 +23,7 @@ module UpTack
           twice = names.map(&:folded).tally.select { |_, times| times > 1 }
           plain, shared = names.partition { |name| !twice.key?(name.folded) && !name.title.start_with?("#") }
           found = plain.to_h { |name| [name.id, name.title] }
-          keys = keyed(table, shared.map(&:id), found.values.to_set { |title| Core::Expression::Text.folded(title) })
+          keys = keyed(table, shared.map(&:id), found.values.to_set { |title| Core::Unicode.folded(title) })
           found.merge(keys)
         end
 
@@ -33,7 +33,7 @@ module UpTack
             .new(@workspace.table(table))
             .find_all(ids)
             .filter_map do |id, row|
-              [id, row[key]] if row[key] && !taken.include?(Core::Expression::Text.folded(row[key]))
+              [id, row[key]] if row[key] && !taken.include?(Core::Unicode.folded(row[key]))
             end
             .to_h
         end

@@ -16,12 +16,12 @@ module UpTack
         # @param entry [Integer]
         # @param field [String, nil] id of the field; nil for the whole record
         # @return [Array(Core::Design::Table, Answer)]
-        # @raise [Store::NotFound, Core::Design::Invalid, NotAllowed]
+        # @raise [Store::NotFound, Core::Invalid, NotAllowed]
         def call(entry:, field: nil)
           @workspace.write do
             entry = Store::Entry.find_by(id: entry) or raise Store::NotFound, "There is no such entry."
             @table = @workspace.project.tables.find { |table| table.id == entry.table_id } or
-              Core::Design::Invalid.because("Its table is no longer there; bring it back first.")
+              Core::Invalid.because("Its table is no longer there; bring it back first.")
             NotAllowed.unless_may(@workspace.person, @table, :edit)
             [@table, (entry.action == "delete") ? restore(entry) : put_back(entry, field)]
           end
@@ -31,7 +31,7 @@ module UpTack
 
         def restore(entry)
           if Store::RecordTable.new(@table).find(entry.record_id)
-            Core::Design::Invalid.because("This record is there already.")
+            Core::Invalid.because("This record is there already.")
           end
 
           typed =
@@ -54,7 +54,7 @@ module UpTack
 
         def put_back(entry, field)
           stored = Store::RecordTable.new(@table).find(entry.record_id) or
-            Core::Design::Invalid.because("This record was deleted; bring it back by the entry that deleted it.")
+            Core::Invalid.because("This record was deleted; bring it back by the entry that deleted it.")
           earlier =
             if field
               value_before(entry, field)
@@ -66,7 +66,7 @@ module UpTack
               .reject { |key, value| stored[key] == value }
               .to_h { |key, value| [key, dumped(@table.field(key), value)] }
           if typed.empty?
-            Core::Design::Invalid.because(
+            Core::Invalid.because(
               field ? "It has that value already." : "The record is as it was then already."
             )
           end
@@ -87,9 +87,9 @@ module UpTack
           end
 
           design = field_of(change) or
-            Core::Design::Invalid.because("#{change.field_label} is no longer there, or of another type.")
+            Core::Invalid.because("#{change.field_label} is no longer there, or of another type.")
           if @table.given?(design.key)
-            Core::Design::Invalid.because(
+            Core::Invalid.because(
               "#{design.label} is given its values by a rule; put back what it is made from."
             )
           end
@@ -105,7 +105,7 @@ module UpTack
               .where("id >= ?", entry.id)
               .order(id: :desc)
           if later.any? { |each| each.action == "create" }
-            Core::Design::Invalid.because("Before that, the record was not there.")
+            Core::Invalid.because("Before that, the record was not there.")
           end
 
           later.each_with_object({}) do |each, values|

@@ -31,7 +31,7 @@ module UpTack
                 "group_mark" => group
               )
             )
-          @reading = Core::Reading.new(conventions: conventions)
+          @reading = Core::ParseContext.new(conventions: conventions)
           @known = Core::InternCache.new
         end
 

@@ -91,7 +91,7 @@ module UpTack
           end
         end
 
-        def plain(name) = Core::Expression::Text.folded(name).gsub(/[^\p{L}\p{N}]/, "")
+        def plain(name) = Core::Unicode.folded(name).gsub(/[^\p{L}\p{N}]/, "")
 
         # A column without a known name belongs where its values do.
         def by_content(profiles, table, found)
@@ -113,13 +113,13 @@ module UpTack
           known =
             case field.type
             when "choice"
-              field.choices.map { |choice| Core::Expression::Text.folded(choice) }
+              field.choices.map { |choice| Core::Unicode.folded(choice) }
             when "link"
               names(field.target)
             else
               return false
             end
-          values.count { |value| known.include?(Core::Expression::Text.folded(value)) } >= values.length * ENOUGH
+          values.count { |value| known.include?(Core::Unicode.folded(value)) } >= values.length * ENOUGH
         end
 
         def names(table) =

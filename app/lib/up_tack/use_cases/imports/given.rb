@@ -13,13 +13,13 @@ module UpTack
         # @param guessed [Settings]
         # @param plain [Hash{String=>Object}] "columns" => [{"column", "field", "dates", "decimal"}], "match", "blanks"
         # @return [Settings]
-        # @raise [Core::Design::Invalid]
+        # @raise [Core::Invalid]
         def over(guessed, plain)
           told = (plain["columns"] || []).to_h { |each| [each["column"], each] }
           columns = guessed.columns.map { |taken| told.key?(taken.column) ? changed(taken, told[taken.column]) : taken }
           blanks = plain["blanks"] || guessed.blanks
           unless %w[left kept].include?(blanks)
-            Core::Design::Invalid.because("`blanks` is left or kept.", part: "blanks")
+            Core::Invalid.because("`blanks` is left or kept.", part: "blanks")
           end
           Settings.new(
             columns: columns,
@@ -33,7 +33,7 @@ module UpTack
           dates, decimal = plain["dates"] || taken.dates, plain["decimal"] || taken.decimal
           sound = (field.nil? || field.is_a?(String)) && ORDERS.include?(dates) && MARKS.include?(decimal)
           unless sound
-            Core::Design::Invalid.because(
+            Core::Invalid.because(
               "What is said of the column “#{taken.column}” makes no sense.",
               part: "columns"
             )

@@ -28,7 +28,7 @@ module UpTack
         # @param text [String]
         # @return [Integer, String] the record's number, or the text where none or several are meant
         def find(field, text)
-          folded = Core::Expression::Text.folded(text.strip)
+          folded = Core::Unicode.folded(text.strip)
           known = (@found[field.target] ||= {})
           known.fetch(folded) { known[folded] = look_up(field.target, text.strip, folded) } || text
         end

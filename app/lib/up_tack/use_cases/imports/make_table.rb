@@ -13,9 +13,9 @@ module UpTack
         # @param label [String]
         # @param fields [Array<Hash>] "label", "type", "choices" and "rules" of each, plain
         # @return [Core::Design::Table]
-        # @raise [Core::Design::Invalid]
+        # @raise [Core::Invalid]
         def call(label:, fields:)
-          Core::Design::Invalid.because("A table needs at least one field.", part: "fields") if fields.empty?
+          Core::Invalid.because("A table needs at least one field.", part: "fields") if fields.empty?
           @workspace.write do
             before = @workspace.project.tables.map(&:id)
             change(Core::Design::Changes::AddTable.new(label: label))

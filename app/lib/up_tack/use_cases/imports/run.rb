@@ -27,7 +27,7 @@ module UpTack
         # @param name [String] of the file
         # @param rows [Integer] how many there are, about
         # @return [Result]
-        # @raise [Interchange::Unreadable, Upkeep::Stopped, Core::Design::Invalid, NotAllowed]
+        # @raise [Interchange::Unreadable, Upkeep::Stopped, Core::Invalid, NotAllowed]
         def call(source:, table:, settings:, keep:, name:, refused: nil, rows: 0)
           @source = source
           @settings = settings
@@ -45,16 +45,16 @@ module UpTack
         def check(table)
           NotAllowed.unless_may(@workspace.person, table, :edit)
           taken = @settings.columns.select(&:field)
-          Core::Design::Invalid.because("No column belongs to a field.", part: "columns") if taken.empty?
+          Core::Invalid.because("No column belongs to a field.", part: "columns") if taken.empty?
           Fields.check(table, taken.to_h { |each| [each.field, nil] }, @workspace.visibility)
           twice = taken.map(&:field).tally.find { |_, times| times > 1 }
           if twice
-            Core::Design::Invalid.because("Two columns belong to #{table.field(twice.first).label}.", part: "columns")
+            Core::Invalid.because("Two columns belong to #{table.field(twice.first).label}.", part: "columns")
           end
           missing = taken.map(&:column) - @source.columns
-          Core::Design::Invalid.because("The file has no column “#{missing.first}”.", part: "columns") if missing.any?
+          Core::Invalid.because("The file has no column “#{missing.first}”.", part: "columns") if missing.any?
           if @settings.match && taken.none? { |each| each.field == @settings.match }
-            Core::Design::Invalid.because(
+            Core::Invalid.because(
               "Records are found by a field that one of the columns belongs to.",
               part: "match"
             )
@@ -116,17 +116,15 @@ module UpTack
             value = typed[@settings.match]
             ids = value.nil? ? [] : there.fetch(Store::RecordTable.sought(value), [])
             if ids.length > 1
-              return (
-                refuse(
-                  row,
-                  nil,
-                  [
-                    RowToDraft.reason(
-                      @settings.match,
-                      "#{ids.length} records have this value: #{ids.first(5).join(", ")}."
-                    )
-                  ]
-                )
+              return refuse(
+                row,
+                nil,
+                [
+                  RowToDraft.reason(
+                    @settings.match,
+                    "#{ids.length} records have this value: #{ids.first(5).join(", ")}."
+                  )
+                ]
               )
             end
 
@@ -144,15 +142,13 @@ module UpTack
           changed = !settled.nil? || answer.outcome.changes.any?
           @result.report.add(row.number, answer, id, changed: changed)
           if answer.state == :refused
-            return (
-              @refused&.add(
-                row,
-                answer
+            return @refused&.add(
+              row,
+              answer
                   .outcome
                   .refusals
                   .map { |each| @workspace.visibility.refusal(each, @table) }
                   .map { |each| [label(each.field), each.message] }
-              )
             )
           end
 

@@ -51,7 +51,7 @@ module UpTack
         # then, which is felt.
         # @return [Array<Array>] number, cells and problem of each row; and of one that was begun
         #   its raw input, of which only the keys matter from here on, and the members of
-        #   Save::PartialSave and of Store::Settled
+        #   Core::Save::PartialSave and of Store::Settled
         def told(rows)
           drafts = rows.map { |row| @drafting.call(row) }
           context = @workspace.context(readings: @readings)

@@ -16,7 +16,7 @@ module UpTack
         # @param groups [Array<Group>]
         # @param draft [Hash] what AnswerDraft takes
         # @return [UseCases::Answer] with lines:, an answer for each row of each group
-        # @raise [Store::NotFound, Core::Design::Invalid, NotAllowed]
+        # @raise [Store::NotFound, Core::Invalid, NotAllowed]
         def call(table:, groups:, id: nil, **draft)
           return AnswerDraft.new(@workspace).call(table: table, id: id, **draft) if groups.empty?
 
@@ -38,7 +38,7 @@ module UpTack
           link = @workspace.table(group.table).field(group.link)
           return if link&.link? && link.target == table && group.rows.length <= MOST
 
-          Core::Design::Invalid.because(
+          Core::Invalid.because(
             if group.rows.length > MOST
               "At most #{MOST} lines are saved at once."
             else

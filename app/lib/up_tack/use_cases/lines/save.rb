@@ -25,7 +25,7 @@ module UpTack
         # @param groups [Array<Group>]
         # @param save [Hash] what SaveRecord takes
         # @return [UseCases::Answer] with lines:, an answer for each row of each group
-        # @raise [Store::NotFound, Core::Design::Invalid, NotAllowed]
+        # @raise [Store::NotFound, Core::Invalid, NotAllowed]
         def call(table:, groups:, **save)
           return SaveRecord.new(@workspace, way: @way).call(table: table, **save) if groups.empty?
 

@@ -26,15 +26,15 @@ module UpTack
 
         # @param plain [Hash{String=>Object}]
         # @return [Hash{String=>Object}]
-        # @raise [Core::Design::Invalid]
+        # @raise [Core::Invalid]
         def change(plain)
           wanted = settings.merge(plain.slice(*USUAL.keys))
           unless EVERY.include?(wanted["every"])
-            Core::Design::Invalid.because("Backups are made every hour, day or week, or never.", part: "every")
+            Core::Invalid.because("Backups are made every hour, day or week, or never.", part: "every")
           end
           {"hour" => 0..23, "keep" => 1..1_000, "days" => 1..3_650}.each do |part, range|
             unless wanted[part].is_a?(Integer) && range.cover?(wanted[part])
-              Core::Design::Invalid.because(
+              Core::Invalid.because(
                 "#{part} is a whole number from #{range.first} to #{range.last}.",
                 part: part
               )

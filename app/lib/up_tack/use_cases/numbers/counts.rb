@@ -51,13 +51,13 @@ module UpTack
         end
 
         # @param following [Integer] the count that comes next
-        # @raise [Core::Design::Invalid] when it would give a number again
+        # @raise [Core::Invalid] when it would give a number again
         def set(series, following)
           unless following.is_a?(Integer) && following.between?(0, 10**Core::Numbers::KEPT_DIGITS - 1)
-            Core::Design::Invalid.because("The next count is a whole number, 0 or more.", part: "next")
+            Core::Invalid.because("The next count is a whole number, 0 or more.", part: "next")
           end
           if @rule.series? && series.to_s.strip.empty?
-            Core::Design::Invalid.because("Name the series, such as one that is listed.", part: "series")
+            Core::Invalid.because("Name the series, such as one that is listed.", part: "series")
           end
 
           Store::Database.write do
@@ -68,7 +68,7 @@ module UpTack
                 series
               ).dig(0, 0)
             if highest && following <= highest
-              Core::Design::Invalid.because(
+              Core::Invalid.because(
                 "#{highest} was given already#{count_name(Count.new(series: series))}; to repeat none, " \
                   "the next count is #{highest + 1} or more.",
                 part: "next"

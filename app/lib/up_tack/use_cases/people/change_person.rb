@@ -17,7 +17,7 @@ module UpTack
 
         # @param parts [Hash{String=>Object}] any of PARTS, and "password"
         # @return [Store::Person]
-        # @raise [Core::Design::Invalid]
+        # @raise [Core::Invalid]
         # @param digest [String, nil] of the password, where it was made before
         def add(parts, digest: digest_of(parts))
           parts = {"sign_in" => parts["name"].to_s.split.first}.merge(parts.compact)
@@ -25,14 +25,14 @@ module UpTack
         end
 
         # @return [Store::Person]
-        # @raise [Core::Design::Invalid, Store::NotFound]
+        # @raise [Core::Invalid, Store::NotFound]
         def change(id, parts)
           digest = digest_of(parts, found(id))
           Store::Database.write { apply(found(id), parts, digest) }
         end
 
         # Somebody's own password, who must know the old one if there is one.
-        # @raise [Core::Design::Invalid, SignIn::Wrong]
+        # @raise [Core::Invalid, SignIn::Wrong]
         def own_password(person, old:, new:)
           now = Store::Person.find(person.id)
           unless !now.password? || SignIn.new.right?(now, old.to_s)
@@ -45,7 +45,7 @@ module UpTack
         # Made before anything is locked: it takes a quarter of a second by intent.
         # @param person [Store::Person, nil] whose it will be, as far as they are known
         # @return [String, nil]
-        # @raise [Core::Design::Invalid]
+        # @raise [Core::Invalid]
         def digest_of(parts, person = nil)
           return unless parts.key?("password")
 
@@ -55,7 +55,7 @@ module UpTack
               parts["password"],
               others: told.values_at("sign_in", "name", "email").grep(String)
             )
-          Core::Design::Invalid.because(problem, part: "password") if problem
+          Core::Invalid.because(problem, part: "password") if problem
 
           BCrypt::Password.create(parts["password"], cost: Store::Person.cost).to_s
         end
@@ -77,7 +77,7 @@ module UpTack
               .find { |name, value| (name == "active") ? ![true, false].include?(value) : !value.is_a?(String) }
               &.first
           if wrong
-            Core::Design::Invalid.because(
+            Core::Invalid.because(
               (wrong == "active") ? "A person is active or not." : "This is a text.",
               part: wrong
             )
@@ -86,7 +86,7 @@ module UpTack
           person.changed_by = @by
           person.assign_attributes(settled(parts.slice(*PARTS)))
           problem = problem(person)
-          Core::Design::Invalid.because(problem.last, part: problem.first) if problem
+          Core::Invalid.because(problem.last, part: problem.first) if problem
 
           person.password_digest = digest if digest
           keep_a_builder(person)
@@ -125,7 +125,7 @@ module UpTack
           return if person.new_record? || (person.active && person.builder?)
           return if Store::Person.where(role: "builder", active: true).where.not(id: person.id).exists?
 
-          Core::Design::Invalid.because(
+          Core::Invalid.because(
             "#{person.name} is the only builder; make somebody else a builder first.",
             part: "role"
           )

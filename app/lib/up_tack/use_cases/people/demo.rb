@@ -18,12 +18,12 @@ module UpTack
         # nobody left to come in.
         # @param by [Store::Person]
         # @return [Array<Store::Person>] who was made inactive
-        # @raise [Core::Design::Invalid]
+        # @raise [Core::Invalid]
         def stop(by:)
           Store::Database.write do
             by = Store::Person.find(by.id)
             unless by.password?
-              Core::Design::Invalid.because(
+              Core::Invalid.because(
                 "Set a password of your own first: after this nobody comes in without one.",
                 part: "password"
               )

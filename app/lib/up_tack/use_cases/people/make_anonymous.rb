@@ -13,7 +13,7 @@ module UpTack
         end
 
         # @return [Store::Person]
-        # @raise [Core::Design::Invalid, Store::NotFound]
+        # @raise [Core::Invalid, Store::NotFound]
         def call(id)
           person = Store::Database.write { take_out(id) }
           Store::Database.forget
@@ -29,9 +29,9 @@ module UpTack
           raise Store::NotFound, "There is no such person." if person.nil? || person.anonymous?
 
           if person.id == @by.id
-            Core::Design::Invalid.because("You can't make yourself anonymous; another builder can.")
+            Core::Invalid.because("You can't make yourself anonymous; another builder can.")
           end
-          Core::Design::Invalid.because("Make #{person.name} inactive first.", part: "active") if person.active
+          Core::Invalid.because("Make #{person.name} inactive first.", part: "active") if person.active
           names = Store::PersonNames.all_of(person.id)
           Store::PersonNames.forget_person(person.id)
           person.changed_by = @by

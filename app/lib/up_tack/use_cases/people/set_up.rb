@@ -24,24 +24,24 @@ module UpTack
         # @param project [String] name of the project; @param time_zone [String] in the tz database
         # @param person [Hash] "name", "sign_in", "email" and "password" of the builder
         # @return [Store::Person]
-        # @raise [Core::Design::Invalid, NotAllowed]
+        # @raise [Core::Invalid, NotAllowed]
         def call(code:, project:, time_zone:, person:)
           raise NotAllowed, "This is set up already; sign in." unless SetUp.needed?
 
           unless code?(code.to_s)
-            Core::Design::Invalid.because("This is not the code that the terminal shows.", part: "code")
+            Core::Invalid.because("This is not the code that the terminal shows.", part: "code")
           end
-          Core::Design::Invalid.because("A password is needed.", part: "password") unless person.key?("password")
+          Core::Invalid.because("A password is needed.", part: "password") unless person.key?("password")
           digest = ChangePerson.new.digest_of(person)
           Store::Database.write do
             raise NotAllowed, "This is set up already; sign in." unless SetUp.needed?
 
             name = project.to_s.scrub.strip
             unless name.length.between?(1, 80) && !name.match?(/[[:cntrl:]]/)
-              Core::Design::Invalid.because("The project needs a name of up to 80 characters.", part: "project")
+              Core::Invalid.because("The project needs a name of up to 80 characters.", part: "project")
             end
             unless TZInfo::Timezone.all_identifiers.include?(time_zone)
-              Core::Design::Invalid.because(
+              Core::Invalid.because(
                 "There is no time zone “#{time_zone.to_s.scrub[0, 40]}”.",
                 part: "time_zone"
               )

@@ -17,21 +17,21 @@ module UpTack
         # @param role [String]
         # @param days [Integer] until it ends
         # @return [Array(Store::Token, String)] and the token itself
-        # @raise [Core::Design::Invalid]
+        # @raise [Core::Invalid]
         def make(name:, role:, days:)
           name = name.to_s.strip.gsub(/\s+/, " ")
           roles = Store::Token::ROLES
           unless name.length.between?(1, 80)
-            Core::Design::Invalid.because("Say what the token is for, in up to 80 characters.", part: "name")
+            Core::Invalid.because("Say what the token is for, in up to 80 characters.", part: "name")
           end
           unless roles.include?(role) && roles.index(role) <= roles.index(@person.role)
-            Core::Design::Invalid.because(
+            Core::Invalid.because(
               "A token's role is #{roles.join(", ")}, and no more than your own.",
               part: "role"
             )
           end
           unless days.is_a?(Integer) && days.between?(1, Store::Token::MOST_DAYS)
-            Core::Design::Invalid.because("A token lasts 1 to #{Store::Token::MOST_DAYS} days.", part: "days")
+            Core::Invalid.because("A token lasts 1 to #{Store::Token::MOST_DAYS} days.", part: "days")
           end
 
           Store::Database.write { Store::Token.make(@person, name: name, role: role, days: days) }

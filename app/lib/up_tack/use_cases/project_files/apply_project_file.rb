@@ -19,7 +19,7 @@ module UpTack
 
         # @param text [String]
         # @return [Preview]
-        # @raise [Core::Design::Invalid] with everything that is wrong in the file, or in the two together
+        # @raise [Core::Invalid] with everything that is wrong in the file, or in the two together
         def preview(text)
           content = Core::Design::ProjectFile.read(text)
           merged =
@@ -38,7 +38,7 @@ module UpTack
 
         # @param text [String]
         # @return [Core::Design::Project]
-        # @raise [Core::Design::Invalid, Upkeep::Stopped]
+        # @raise [Core::Invalid, Upkeep::Stopped]
         def call(text)
           content = Core::Design::ProjectFile.read(text)
           @workspace.write do
@@ -101,7 +101,7 @@ module UpTack
               ["#{field.label} of #{table.label}", lost] if lost.positive?
             end
           end
-        rescue Core::Design::Invalid, Store::NotFound
+        rescue Core::Invalid, Store::NotFound
           [] # It links to a table that comes with the file; what is lost shows when it is there.
         end
       end

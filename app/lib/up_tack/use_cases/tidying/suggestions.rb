@@ -64,7 +64,7 @@ module UpTack
           context = @workspace.context
           values = Store::RecordTable.new(@table).find_all(found.map(&:id).uniq)
           found.each do |each|
-            each.title = Core::Design::RecordTitle.of(@table, each.id, values.fetch(each.id), context)
+            each.title = Core::Save::RecordTitle.of(@table, each.id, values.fetch(each.id), context)
           end
         end
       end

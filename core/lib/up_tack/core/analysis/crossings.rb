@@ -11,7 +11,7 @@ module UpTack
         # Changes followed at most.
         MOST = 40
 
-        # @param steps [Steps]
+        # @param steps [Conditions::Steps]
         # @param bounds [Array(Object, Object)] the lowest and highest value, either nil
         # @param returning [Boolean] whether it comes back to the same, so that every step counts
         def initialize(steps, bounds, returning)

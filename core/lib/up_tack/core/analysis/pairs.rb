@@ -26,7 +26,7 @@ module UpTack
         end
 
         def moves?(one, other, table)
-          (one.writes & Order.through(other.awaits(table), [], table)).any?
+          (one.writes & TopologicalSort.through(other.awaits(table), [], table)).any?
         end
       end
     end

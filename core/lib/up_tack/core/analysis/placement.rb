@@ -124,9 +124,9 @@ module UpTack
         def order(acts)
           rules = acts.map(&:rule)
           members = acts.to_h { |act| [act.object_id, true] }
-          Order.of(acts) do |act|
+          TopologicalSort.of(acts) do |act|
             writers =
-              writers_of(Order.through(own_reads(act), rules, @table)).select do |other|
+              writers_of(TopologicalSort.through(own_reads(act), rules, @table)).select do |other|
                 members.key?(other.object_id)
               end
             next writers.select { |other| other.own == "default" } if cleaning?(act)
@@ -140,7 +140,7 @@ module UpTack
         def own_reads(act) = cleaning?(act) ? [act.rule.field] : act.rule.awaits(@table)
 
         # @return [Array<String>] keys of the fields that are read, through calculated ones
-        def read_by(act) = @read[act] ||= Order.through(own_reads(act), [], @table)
+        def read_by(act) = @read[act] ||= TopologicalSort.through(own_reads(act), [], @table)
       end
     end
   end

@@ -25,9 +25,9 @@ module UpTack
         # Ways tried for each aim.
         WAYS = 4
 
-        # @param ground [CompiledProject]
+        # @param ground [Save::CompiledProject]
         # @param table [Design::Table]
-        # @param clock [Clock]
+        # @param clock [Design::ScriptClock]
         # @param records [Hash{String=>Hash{Integer=>Hash}}] some real ones that links can lead to
         # @param profiles [Hash{String=>Samples::Profile}]
         def initialize(ground, table, clock:, records: {}, profiles: {})
@@ -212,8 +212,9 @@ module UpTack
 
           @played[script] ||= begin
             probe = Probe.new
-            clock = Clock.at(script["at"], @ground.project.conventions)
-            trial = Trial.new(@ground, @table.key, Script.from(script), clock: clock, probe: probe, trace: false).play
+            clock = Design::ScriptClock.at(script["at"], @ground.project.conventions)
+            trial = Trial.new(@ground, @table.key, Design::Script.from(script), clock: clock, probe: probe,
+              trace: false).play
             trial.look
             points = @index.seen(probe.notes)
             made = Played.new(script, points, trial, way)

@@ -161,7 +161,7 @@ module UpTack
         end
 
         def type(node, scope)
-          return Expression::Types.of(node.value) if node.is_a?(Nodes::Literal)
+          return Values::Types.of(node.value) if node.is_a?(Nodes::Literal)
 
           Expression::Checker.new(scope).check(node, expecting: nil)
         end
@@ -172,7 +172,7 @@ module UpTack
         def point(key, words, note, node, part) =
           Point.new(key: key, words: words, notes: [note], node: node, part: part)
 
-        def say(node, scope) = node.accept(Expression::Words.new(scope))
+        def say(node, scope) = node.accept(Expression::Humanizer.new(scope))
       end
     end
   end

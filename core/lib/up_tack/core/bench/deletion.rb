@@ -6,7 +6,7 @@ module UpTack
       # Deletes a record of a world, as far as the records that link to it let it go:
       # some refuse, some lose their link, some go along.
       class Deletion
-        # @param ground [CompiledProject]
+        # @param ground [Save::CompiledProject]
         # @param world [RecordOverlay]
         def initialize(ground, world)
           @ground = ground
@@ -33,11 +33,9 @@ module UpTack
               .reject { |_, _, field| field.on_delete == "delete" }
               .partition { |_, _, field| field.on_delete == "refuse" }
           if refused.any?
-            return (
-              refused.map do |design, other, field|
-                "#{@world.title(design.key, other)} in #{design.label} has it as #{field.label}."
-              end
-            )
+            return refused.map do |design, other, field|
+              "#{@world.title(design.key, other)} in #{design.label} has it as #{field.label}."
+            end
           end
 
           reasons = loose.flat_map { |design, other, field| clear.call(design, other, field) }

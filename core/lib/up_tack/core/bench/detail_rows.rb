@@ -13,7 +13,7 @@ module UpTack
         #   one that is there, "values" that are typed, and "gone" for one that is taken away
         Group = Struct.new(:table, :link, :rows)
 
-        # @param ground [CompiledProject]
+        # @param ground [Save::CompiledProject]
         # @param world [RecordOverlay]
         def initialize(ground, world)
           @ground = ground
@@ -28,7 +28,7 @@ module UpTack
         def clear = @groups.clear
 
         # @param above [Integer] number of the record above, NEW for one that has none
-        # @param context [Save::Context]
+        # @param context [Context]
         # @param live [Boolean]
         # @return [Array<Array<Save::Outcome, nil>>] by group and row, nil for one that is gone;
         #   the rows are in the world then

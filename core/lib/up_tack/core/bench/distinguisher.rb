@@ -12,9 +12,9 @@ module UpTack
         # script:: plain; trial:: played by the rules as they are; expect:: plain expectations of what came out
         Found = Struct.new(:script, :trial, :expect, keyword_init: true)
 
-        # @param ground [CompiledProject]
+        # @param ground [Save::CompiledProject]
         # @param table [Design::Table]
-        # @param clock [Clock]
+        # @param clock [Design::ScriptClock]
         # @param records [Hash{String=>Hash{Integer=>Hash}}] some real ones that links can lead to
         # @param profiles [Hash{String=>Samples::Profile}]
         def initialize(ground, table, clock:, records: {}, profiles: {})
@@ -31,7 +31,7 @@ module UpTack
 
         # @param rule [Rules::Rule]
         # @param mutant [Mutants::Mutant]
-        # @param changed [CompiledProject] of the project with the mistake in it
+        # @param changed [Save::CompiledProject] of the project with the mistake in it
         # @param known [Array<Found>] records that are there already
         # @return [Found, nil]
         def find(rule, mutant, changed, known: [])
@@ -43,7 +43,9 @@ module UpTack
 
         private
 
-        def proof(found) = Proof.from(found.script.merge("id" => "tried", "name" => "tried", "expect" => found.expect))
+        def proof(found)
+          Design::Proof.from(found.script.merge("id" => "tried", "name" => "tried", "expect" => found.expect))
+        end
 
         def seen_values
           trial = play(@scene.script({}))
@@ -56,8 +58,8 @@ module UpTack
             Trial.new(
               @ground,
               @table.key,
-              Script.from(script),
-              clock: Clock.at(script["at"], @ground.project.conventions),
+              Design::Script.from(script),
+              clock: Design::ScriptClock.at(script["at"], @ground.project.conventions),
               trace: false
             ).play
         end

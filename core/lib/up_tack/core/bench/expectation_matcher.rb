@@ -5,6 +5,13 @@ module UpTack
     module Bench
       # Holds an expectation against what came out of a trial.
       class ExpectationMatcher
+        # met:: whether it came out so; expected, actual:: in words
+        # field:: key of the field that it is about, nil where there is none
+        # rules:: ids of the rules that it speaks of
+        Verdict = Struct.new(:met, :expected, :actual, :field, :rules, keyword_init: true) do
+          def initialize(rules: [], **rest) = super
+        end
+
         # What a state says: which part of a field's state, and whether it is so.
         STATES = {
           "shown" => [:shown, true],
@@ -17,8 +24,35 @@ module UpTack
           "writable" => [:read_only, false]
         }.freeze
 
-        # @return [Telling]
+        # @return [Design::ExpectationFormatter]
         attr_reader :telling
+
+        # @param expectation [Design::Expectation]
+        # @param trial [Trial] that was played
+        # @param table [Design::Table]
+        # @return [Verdict]
+        def self.verdict(expectation, trial, table)
+          matcher = new(trial, table, moment_of(expectation, trial))
+          astray = matcher.astray(expectation)
+          return matcher.of(expectation) unless astray
+
+          expected = matcher.telling.of(expectation)
+          Verdict.new(met: false, expected: expected, actual: astray, field: expectation.field)
+        end
+
+        # The same in a word.
+        # @return [Boolean] whether it is met
+        def self.met?(expectation, trial, table)
+          matcher = new(trial, table, moment_of(expectation, trial))
+          matcher.astray(expectation).nil? && matcher.met?(expectation)
+        end
+
+        # @return [Trial::Moment, nil] the one that an expectation is about
+        def self.moment_of(expectation, trial)
+          act = expectation.plain["act"]
+          act ? trial.moments[act.to_i - 1] : trial.last
+        end
+        private_class_method :moment_of
 
         # @param trial [Trial]
         # @param table [Design::Table]
@@ -27,14 +61,22 @@ module UpTack
           @trial = trial
           @table = table
           @moment = moment
-          @telling = Telling.new(table, trial.world)
+          @telling = Design::ExpectationFormatter.new(table, trial.world)
         end
 
-        # @param expectation [Expectation]
-        # @return [Expectation::Verdict]
+        # @return [String, nil] why it can't be held against the trial at all
+        def astray(expectation)
+          field = expectation.field
+          return "the script has no act #{expectation.plain["act"]}" unless @moment
+
+          "there is no field `#{field}` any more" if field && @table.field(field).nil?
+        end
+
+        # @param expectation [Design::Expectation]
+        # @return [Verdict]
         def of(expectation)
           met, actual = send(expectation.what, expectation.plain)
-          Expectation::Verdict.new(
+          Verdict.new(
             met: met,
             expected: telling.of(expectation),
             actual: actual,
@@ -44,7 +86,7 @@ module UpTack
         end
 
         # The same without words, for whoever runs proofs by the thousand.
-        # @param expectation [Expectation]
+        # @param expectation [Design::Expectation]
         # @return [Boolean]
         def met?(expectation)
           plain = expectation.plain

@@ -12,14 +12,14 @@ module UpTack
 
         # @param project [Design::Project]
         # @param table [Design::Table]
-        # @param proofs [Array<Array(Proof, Hash{String=>Array<String>})>] those that come out as they
+        # @param proofs [Array<Array(Design::Proof, Hash{String=>Array<String>})>] those that come out as they
         #   must, each with the keys of the points that it showed, by rule
         # @param plans [Hash{String=>Save::Plan}] those that are compiled already
         def initialize(project, table, proofs, plans = {})
           @project = project
           @table = table
           @proofs = proofs
-          @ground = CompiledProject.new(project, plans)
+          @ground = Save::CompiledProject.new(project, plans)
           @equivalence = Equivalence.new(table)
         end
 
@@ -44,7 +44,7 @@ module UpTack
 
         # @param rule [Rules::Rule]
         # @param mutant [Mutants::Mutant]
-        # @return [CompiledProject] of the project with the mistake in it
+        # @return [Save::CompiledProject] of the project with the mistake in it
         def ground(rule, mutant) = @ground.with_rule(@table.key, rule, mutant.plain && Rules.from(mutant.plain))
 
         private

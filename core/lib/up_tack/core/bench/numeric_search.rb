@@ -28,7 +28,7 @@ module UpTack
 
         # What a calculated field is worked out from.
         def roots(key)
-          (Analysis::Order.through([key], [], @table) - [key]).select do |each|
+          (Analysis::TopologicalSort.through([key], [], @table) - [key]).select do |each|
             !@table.given?(each) && %w[number date time moment].include?(@table.field(each)&.type)
           end
         end

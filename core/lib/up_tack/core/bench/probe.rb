@@ -5,10 +5,8 @@ module UpTack
     module Bench
       # Takes note of what a save really evaluates: what each rule did, where the two
       # sides of a comparison stood, which branch was taken. Coverage is made of that.
-      # Given in the Save::Context; without one nothing is noted and nothing costs.
+      # Given in the Context; without one nothing is noted and nothing costs.
       class Probe
-        # A place in a formula.
-        Place = Struct.new(:text, :from, :to)
         SIDES = {-1 => "below", 0 => "on", 1 => "above"}.freeze
         ANSWERS = {true => "yes", false => "no", nil => "blank"}.freeze
 

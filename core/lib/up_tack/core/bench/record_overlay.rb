@@ -8,14 +8,14 @@ module UpTack
       # written to it goes any further. Values that follow from other records are worked
       # out when they are read, so that none is ever stale.
       class RecordOverlay
-        # @return [Save::Context] in which values are worked out
+        # @return [Context] in which values are worked out
         attr_reader :context
 
-        # @param ground [CompiledProject]
+        # @param ground [Save::CompiledProject]
         # @param records [Hash{String=>Hash{Integer=>Hash{String=>Object}}}] values by table and number
         # @param beneath [#find] the port to the records beneath
         # @param following [Proc, nil] gives the number of the next record of a table
-        def initialize(ground, records: {}, beneath: Save::Ports::NoRecords, following: nil)
+        def initialize(ground, records: {}, beneath: Ports::NoRecords, following: nil)
           @ground = ground
           @beneath = beneath
           @following = following
@@ -51,25 +51,25 @@ module UpTack
         # @return [String, nil]
         def title(table, id)
           values = find(table, id)
-          values && Design::RecordTitle.of(@ground.project.table(table), id, values, context)
+          values && Save::RecordTitle.of(@ground.project.table(table), id, values, context)
         end
 
         # @return [Array<Integer>]
         def named(table, text)
-          folded = Expression::Text.folded(text)
+          folded = Unicode.folded(text)
           beneath(table, @beneath.named(table, text)) +
-            present(table).select { |id, _| Expression::Text.folded(title(table, id)) == folded }.map(&:first)
+            present(table).select { |id, _| Unicode.folded(title(table, id)) == folded }.map(&:first)
         end
 
         # @return [Integer]
         def alike(table, text)
-          own = present(table).count { |id, _| Expression::Text.words_in?(text, title(table, id)) }
+          own = present(table).count { |id, _| Unicode.words_in?(text, title(table, id)) }
           [@beneath.alike(table, text) + own, 10].min
         end
 
         # @return [Array<Integer>]
         def having(table, values, regard_case: false)
-          alike = ->(value) { (value.is_a?(String) && !regard_case) ? Expression::Text.folded(value) : value }
+          alike = ->(value) { (value.is_a?(String) && !regard_case) ? Unicode.folded(value) : value }
           own = present(table).select do |id, record|
             whole = (values.each_key.all? { |key| record.key?(key) }) ? record : complete(table, id, record)
             values.all? { |key, value| alike.call(whole[key]) == alike.call(value) }

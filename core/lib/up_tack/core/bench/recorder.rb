@@ -70,7 +70,7 @@ module UpTack
 
         def note(table, id, values)
           return if values.nil? || @seen[table].key?(id)
-          return @full = true if @seen.sum { |_, all| all.length } >= Script::MOST_RECORDS
+          return @full = true if @seen.sum { |_, all| all.length } >= Design::Script::MOST_RECORDS
 
           @seen[table][id] = values.to_h
         end

@@ -14,8 +14,8 @@ module UpTack
 
         # @param project [Design::Project]
         # @param plans [Hash{String=>Save::Plan}] those that are compiled already
-        # @param ground [CompiledProject] made of them, where there is one already
-        def initialize(project, plans = {}, ground: CompiledProject.new(project, plans))
+        # @param ground [Save::CompiledProject] made of them, where there is one already
+        def initialize(project, plans = {}, ground: Save::CompiledProject.new(project, plans))
           @ground = ground
         end
 
@@ -24,7 +24,7 @@ module UpTack
         def table(key) = @ground.project.table(key)
 
         # @param table [Design::Table]
-        # @param proof [Proof]
+        # @param proof [Design::Proof]
         # @return [Result]
         def call(table, proof)
           probe = Probe.new
@@ -45,14 +45,14 @@ module UpTack
         end
 
         # The same in short, for whoever asks only whether it comes out as it must.
-        # @return [Array<Expectation::Verdict>] what does not
+        # @return [Array<ExpectationMatcher::Verdict>] what does not
         def differences(table, proof) = held(table, proof, trace: false).last
 
         # The same in a word.
         # @return [Boolean] whether it comes out as it must
         def passes?(table, proof)
           played = trial(table, proof, trace: false)
-          !played.is_a?(String) && proof.expectations.all? { |each| each.met?(played, table) }
+          !played.is_a?(String) && proof.expectations.all? { |each| ExpectationMatcher.met?(each, played, table) }
         rescue => _error # whatever it is, it does not come out as it must
           false
         end
@@ -60,8 +60,8 @@ module UpTack
         # @param trace [Boolean, :brief]
         # @return [Trial, String] played; a sentence where it can't be
         def trial(table, proof, probe: nil, trace: true)
-          script = Script.from(proof.script)
-          clock = Clock.at(script.at, @ground.project.conventions) or
+          script = Design::Script.from(proof.script)
+          clock = Design::ScriptClock.at(script.at, @ground.project.conventions) or
             return "There is no such day and hour: #{script.at}."
           return "The form that it was typed in is no longer there." if script.form && table.form(script.form).nil?
 
@@ -96,19 +96,19 @@ module UpTack
 
         private
 
-        # @return [Array(Trial, Array<Expectation::Verdict>)] played, and what is not met; nil
+        # @return [Array(Trial, Array<ExpectationMatcher::Verdict>)] played, and what is not met; nil
         #   for a proof that can't be played. One that trips over itself must not keep the
         #   others from being run.
         def held(table, proof, **options)
           played = trial(table, proof, **options)
           return [nil, [unfit(played)]] if played.is_a?(String)
 
-          [played, proof.expectations.map { |each| each.verdict(played, table) }.reject(&:met)]
+          [played, proof.expectations.map { |each| ExpectationMatcher.verdict(each, played, table) }.reject(&:met)]
         rescue => e
           [nil, [unfit("Something in it can't be worked out: #{e.message.lines.first.to_s.strip[0, 200]}.")]]
         end
 
-        def unfit(why) = Expectation::Verdict.new(met: false, expected: "it can be run", actual: why, field: nil)
+        def unfit(why) = ExpectationMatcher::Verdict.new(met: false, expected: "it can be run", actual: why, field: nil)
       end
     end
   end

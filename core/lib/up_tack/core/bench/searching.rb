@@ -42,9 +42,9 @@ module UpTack
         end
 
         def found_for(left, right)
-          leaves = Analysis::Leaves.new(@table)
+          leaves = Conditions::Leaves.new(@table)
           names = [left, right].flat_map { |node| leaves.of(node) }.uniq
-          values = Analysis::Domains.new(@table, leaves, [[left, right]]).values
+          values = Conditions::Domains.new(@table, leaves, [[left, right]]).values
           names.each_with_object({}) do |name, found|
             field = leaves[name].field or next
             next if field.key != name || given?(name)

@@ -92,7 +92,7 @@ module UpTack
         def of_proofs(table)
           return [] if table.proofs.empty?
 
-          telling = Telling.new(table, Save::Ports::NoRecords)
+          telling = Design::ExpectationFormatter.new(table, Ports::NoRecords)
           [
             "### Proofs of #{plain(table.label)}",
             "",

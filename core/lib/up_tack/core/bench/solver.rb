@@ -27,7 +27,7 @@ module UpTack
         OTHER_SIDES = SIDES.to_h { |sign, sides| [sign, %w[below on above] - sides] }.freeze
 
         # @param table [Design::Table]
-        # @param context [Save::Context] with the records that formulas read
+        # @param context [Context] with the records that formulas read
         # @param old [Hash{String=>Object}] the record as it is stored, for what reads `old.`
         # @param free [Boolean] whether fields that only rules give may be set too, as in a
         #   record that is there already
@@ -116,7 +116,7 @@ module UpTack
               is_new: @old.empty?
             )
           )
-        rescue Numbers::TooLarge, Expression::Text::TooLong, NoMethodError, KeyError
+        rescue Numbers::TooLarge, Unicode::TooLong, NoMethodError, KeyError
           nil
         end
 
@@ -150,12 +150,10 @@ module UpTack
 
         def ranged(node, wanted, values)
           unless wanted
-            return (
-              [
-                standing(node.value, node.low, "below", values),
-                standing(node.value, node.high, "above", values)
-              ].flatten(1)
-            )
+            return [
+              standing(node.value, node.low, "below", values),
+              standing(node.value, node.high, "above", values)
+            ].flatten(1)
           end
 
           standing(node.value, node.low, "on", values) + standing(node.value, node.high, "on", values)
@@ -314,7 +312,7 @@ module UpTack
         def given?(key) = @free ? @table.worked_out?(key) : @table.given?(key)
 
         def kind(node)
-          return Expression::Types.of(node.value) if node.is_a?(Nodes::Literal)
+          return Values::Types.of(node.value) if node.is_a?(Nodes::Literal)
 
           Expression::Checker.new(@table.scope).check(node)
         end

@@ -19,7 +19,7 @@ module UpTack
           @trial = trial
           @table = table
           @moment = trial.last
-          @telling = Telling.new(table, trial.world)
+          @telling = Design::ExpectationFormatter.new(table, trial.world)
         end
 
         # @return [Array<Proposed>]
@@ -153,7 +153,7 @@ module UpTack
         def outcome = @moment.outcome
 
         def proposed(plain, usual) =
-          Proposed.new(plain: plain, words: @telling.of(Expectation.from(plain)), usual: usual)
+          Proposed.new(plain: plain, words: @telling.of(Design::Expectation.from(plain)), usual: usual)
       end
     end
   end

@@ -19,7 +19,7 @@ module UpTack
         attr_reader :world
         # @return [Save::Plan] by which the record was worked out
         attr_reader :plan
-        # @return [Forms::Ready, nil] the form
+        # @return [Forms::CompiledForm, nil] the form
         attr_reader :ready
         # @return [Hash{String=>Object}] what counts as typed now
         attr_reader :typed
@@ -28,10 +28,10 @@ module UpTack
         # @return [Integer, nil] its number
         attr_reader :id
 
-        # @param ground [CompiledProject]
+        # @param ground [Save::CompiledProject]
         # @param table [String] key
-        # @param script [Script]
-        # @param clock [Clock]
+        # @param script [Design::Script]
+        # @param clock [Design::ScriptClock]
         # @param world [RecordOverlay, nil] over real records; by itself the data set of the script
         # @param counters [Counters]
         # @param probe [Probe, nil]
@@ -57,8 +57,8 @@ module UpTack
           @world.context = context
           CounterSeeding.note(@ground, @world, @counters, @script.records.keys)
           begin_with(@script.start)
-          @script.acts.each { |act| @moments << Acts.public_send(act.fetch("do"), self, act) }
-          @moments << would_save unless Script::FINAL.include?(@script.acts.last&.fetch("do"))
+          @script.acts.each { |act| @moments << Commands.public_send(act.fetch("do"), self, act) }
+          @moments << would_save unless Design::Script::FINAL.include?(@script.acts.last&.fetch("do"))
           self
         end
 
@@ -84,12 +84,12 @@ module UpTack
         # Looks at how the fields stand after the last save, as a form would show it.
         def look = last.outcome && Save::FieldStates.new(plan, last.outcome, @person, ready ? ready.states : []).all
 
-        # @return [Forms::Cursor, nil] where the cursor goes
-        def cursor = ready && Forms::Cursor.new(ready, live, states)
+        # @return [Forms::FocusOrder, nil] where the cursor goes
+        def cursor = ready && Forms::FocusOrder.new(ready, live, states)
 
-        # @return [Clock] as it stands at the end
+        # @return [Design::ScriptClock] as it stands at the end
         attr_reader :clock
-        # @return [Save::Ports::Person] whoever acts at the end
+        # @return [Ports::Person] whoever acts at the end
         attr_reader :person
 
         # -- what acts do --
@@ -198,7 +198,7 @@ module UpTack
 
         def hand_over(person)
           forget_live
-          @person = Script.actor(person)
+          @person = Design::Script.actor(person)
           @world.context = context
         end
 
@@ -254,7 +254,7 @@ module UpTack
         def forget_live = @live = @states = nil
 
         def context =
-          Save::Context.new(clock: @clock, person: @person, records: @world, counters: @counters, probe: @probe)
+          Context.new(clock: @clock, person: @person, records: @world, counters: @counters, probe: @probe)
 
         def draft(live:) =
           Save::Draft.new(

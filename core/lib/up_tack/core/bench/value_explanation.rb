@@ -51,11 +51,9 @@ module UpTack
 
           index = steps.rindex { |step| step.result == "skipped" && writers.any? { |rule| rule.id == step.rule } }
           unless index
-            return (
-              Answer.new(
-                step: nil,
-                words: "Nobody typed anything in #{field.label}, and no rule had cause to write it."
-              )
+            return Answer.new(
+              step: nil,
+              words: "Nobody typed anything in #{field.label}, and no rule had cause to write it."
             )
           end
 

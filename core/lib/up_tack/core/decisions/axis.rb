@@ -20,11 +20,11 @@ module UpTack
         attr_reader :masks
 
         # @param inputs [Array<Input>] of the table
-        # @param rows [Array<Reading::Row>]
+        # @param rows [Array<ParseContext::Row>]
         # @param table [Design::Table]
         # @return [Array<Axis>]
         def self.of(inputs, rows, table)
-          leaves = Analysis::Leaves.new(table)
+          leaves = Conditions::Leaves.new(table)
           named = inputs.map { |input| leaves.of(input.formula.tree) }
           groups = inputs.each_index.map { |column| [column] }
           named.flatten.uniq.each do |text|
@@ -71,7 +71,7 @@ module UpTack
           column = @columns.first
           input = @inputs[column]
           leaf = @leaves[@leaves.text_of(input.formula.tree)]
-          @regions = Regions.new(input, cells(column), Bounds.of(@table, input.field), blank: leaf.blank)
+          @regions = Regions.new(input, cells(column), Conditions::Bounds.of(@table, input.field), blank: leaf.blank)
           @points = @regions.all.map { |region| Point.new([region.value], region) }
           @masks = @points.map { |point| mask(point.values) }
         end
@@ -93,7 +93,7 @@ module UpTack
               cells(column).flat_map(&:constants).uniq.map { |value| [@inputs[column].formula.tree, value] }
             end
           named = @columns.flat_map { |column| @leaves.of(@inputs[column].formula.tree) }.uniq
-          values = Analysis::Domains.new(@table, @leaves, pairs).values.slice(*named)
+          values = Conditions::Domains.new(@table, @leaves, pairs).values.slice(*named)
           lists = values.values
           return [{}] if lists.empty?
 

@@ -31,7 +31,7 @@ module UpTack
 
         # @param text [String]
         # @param input [Input]
-        # @param reading [Reading]
+        # @param reading [ParseContext]
         # @return [Cell]
         # @raise [Invalid]
         def self.read(text, input, reading)
@@ -75,7 +75,7 @@ module UpTack
           return Part.new(kind: :compare, sign: sign, low: value) if input.ordered? || %w[= <>].include?(sign)
 
           raise Invalid, "“#{sign}” compares numbers, dates and times; #{input.label} " \
-            "holds #{Expression::Types.phrase(input.kind)}."
+            "holds #{Values::Types.phrase(input.kind)}."
         end
 
         def self.ranged(piece, input, reading)
@@ -179,7 +179,7 @@ module UpTack
           case part.kind
           when :blank then "blank"
           when :value then @input.show(part.low)
-          when :compare then "#{Expression::Words::SIGNS.fetch(part.sign, part.sign)} #{@input.show(part.low)}"
+          when :compare then "#{Expression::Humanizer::SIGNS.fetch(part.sign, part.sign)} #{@input.show(part.low)}"
           else "#{@input.show(part.low)} to #{"below " if part.open}#{@input.show(part.high)}"
           end
         end

@@ -44,7 +44,7 @@ module UpTack
         def label = formula.words
 
         # @param text [String] as somebody typed it
-        # @param reading [Reading]
+        # @param reading [ParseContext]
         # @return [Object, Values::Unreadable] never nil
         def read(text, reading)
           value = reader.read(text, reading)
@@ -63,23 +63,21 @@ module UpTack
 
         private
 
-        # A field by which values are read: the column's own, or one of the formula's kind.
-        def reader =
-          @reader ||=
-            field ||
-            Design::Field.new(
-              key: "input",
-              label: label,
-              type: type_of_kind,
-              decimals: nil,
-              format: nil,
-              conventions: Conventions.from({})
-            )
+        # The field by which values are read: that of the column, or what stands in for one where it is no field.
+        def reader = @reader ||= field || Column.new(label, Values[TYPES.fetch(kind)], nil, nil, Conventions.from({}))
 
-        def type_of_kind =
-          {text: "text", number: "number", date: "date", time: "time", moment: "moment", yes_no: "yes_no"}.fetch(
-            kind
-          )
+        # As much of a field as a value type needs.
+        Column = Struct.new(:label, :values, :decimals, :format, :conventions) do
+          def read(text, reading) = values.read(text, self, reading)
+          def show(value) = values.show(value, self)
+        end
+        private_constant :Column
+
+        # The field type by which values of a kind are read.
+        TYPES = {
+          text: "text", number: "number", date: "date", time: "time", moment: "moment", yes_no: "yes_no"
+        }.freeze
+        private_constant :TYPES
       end
     end
   end

@@ -13,7 +13,7 @@ module UpTack
         Region = Struct.new(:value, :words, :low, :high, :exact)
 
         # @param inputs [Array<Input>] the columns of a table
-        # @param rows [Array<Reading::Row>]
+        # @param rows [Array<ParseContext::Row>]
         # @return [Array<Array<Object>>] for each column a value of every region
         def self.values_of(inputs, rows)
           inputs.each_with_index.map { |input, index| new(input, rows.map { |row| row.cells[index] }).all.map(&:value) }
@@ -26,7 +26,7 @@ module UpTack
         def initialize(input, cells, bounds = [nil, nil], blank: false)
           @input = input
           @blank = blank
-          @steps = Analysis::Steps.new(input.kind, input.field)
+          @steps = Conditions::Steps.new(input.kind, input.field)
           @cells = cells
           @low, @high = bounds
         end
@@ -82,7 +82,7 @@ module UpTack
         end
 
         def open_texts
-          named = constants.uniq { |text| Expression::Text.folded(text) }
+          named = constants.uniq { |text| Unicode.folded(text) }
           other = "something else"
           other += "!" while named.any? { |text| same?(text, other) }
           [

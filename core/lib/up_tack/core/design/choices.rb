@@ -12,7 +12,7 @@ module UpTack
         # @param label [String] of the field or list
         # @param values [Object] should be texts
         # @param retired [Object] should be some of them
-        # @return [Array<Problem>]
+        # @return [Array<Core::Problem>]
         def problems(label, values, retired)
           message = message(label, values, retired)
           message ? [Problem.new(part: "choices", message: message)] : []
@@ -27,8 +27,8 @@ module UpTack
               "at its ends."
           end
 
-          folded = values.map { |choice| Expression::Text.folded(choice) }
-          double = values.find { |choice| folded.count(Expression::Text.folded(choice)) > 1 }
+          folded = values.map { |choice| Unicode.folded(choice) }
+          double = values.find { |choice| folded.count(Unicode.folded(choice)) > 1 }
           return "“#{double}” stands twice among the choices." if double
           return "A retired choice must be one of the list." unless (retired - values).empty?
 

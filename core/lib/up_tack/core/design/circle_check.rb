@@ -9,7 +9,7 @@ module UpTack
         # @param labels [Array<String>] of the fields in the circle
         # @param table [Table]
         # @param more [Hash] parts of the Problem besides
-        # @return [Problem]
+        # @return [Core::Problem]
         def self.problem(labels, table, hint: nil, **more)
           message =
             if labels.one?
@@ -30,7 +30,7 @@ module UpTack
           @table = table
         end
 
-        # @return [Array<Problem>]
+        # @return [Array<Core::Problem>]
         def problems
           rules = @table.rules
           found = []
@@ -58,7 +58,8 @@ module UpTack
         def hint(circle)
           act = circle.acts.find { |each| each.rule.reads_before? } or return
           read =
-            (Analysis::Order.through(act.rule.awaits(@table), [], @table) & circle.acts.flat_map(&:writes)).first or
+            (Analysis::TopologicalSort.through(act.rule.awaits(@table), [],
+              @table) & circle.acts.flat_map(&:writes)).first or
             return
           "If the value before this save is meant, write `old.#{read}`, which waits for nothing."
         end
@@ -67,7 +68,7 @@ module UpTack
         def unseen_before?(circle, placement)
           late = placement.late
           circle.acts.any? do |act|
-            act.rule.is_a?(Rules::Line) ||
+            act.rule.is_a?(Rules::LogLine) ||
               (!act.rule.follows? && late.any? { |each| each.equal?(act) || each.rule.equal?(act.rule) })
           end
         end

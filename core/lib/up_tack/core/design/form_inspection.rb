@@ -17,7 +17,7 @@ module UpTack
           @table = table
         end
 
-        # @return [Array<Problem>]
+        # @return [Array<Core::Problem>]
         def problems
           shape = shape_problem
           return [problem("form", shape)] if shape
@@ -67,7 +67,7 @@ module UpTack
           label = Names.label_problem(@form.name)
           return [problem("name", label)] if label
           unless @table.forms.count { |other|
-                   Expression::Text.folded(other.name.to_s) == Expression::Text.folded(@form.name)
+                   Unicode.folded(other.name.to_s) == Unicode.folded(@form.name)
                  } > 1
             return []
           end
@@ -158,11 +158,9 @@ module UpTack
                 !(@form.field_keys.include?(place) || (place == places.last && Form::PLACES.include?(place)))
               end
             if loose
-              next(
-                problem(
-                  "form",
-                  "A jump leads from a field of the form to another one, to the first blank one or to the end."
-                )
+              next problem(
+                "form",
+                "A jump leads from a field of the form to another one, to the first blank one or to the end."
               )
             end
             if places.uniq.one?

@@ -11,7 +11,7 @@ module UpTack
         module_function
 
         # @param field [Field]
-        # @return [Array<Problem>]
+        # @return [Array<Core::Problem>]
         def problems(field)
           message = message(field)
           message ? [Problem.new(part: "format", message: message)] : []
@@ -35,7 +35,7 @@ module UpTack
           return if value.nil?
           return ([true, false].include?(value) ? nil : "#{field.label}: this setting is on or off.") if shape == :flag
           unless value.is_a?(String) &&
-              value.length <= ((shape == :pattern) ? Expression::Patterns::LONGEST : LONGEST) &&
+              value.length <= ((shape == :pattern) ? Values::Patterns::LONGEST : LONGEST) &&
               !value.match?(/[[:cntrl:]]/)
             return "#{field.label}: a reading format is made of texts of up to #{LONGEST} characters."
           end
@@ -44,14 +44,14 @@ module UpTack
         end
 
         def pattern_problem(pattern, field)
-          Expression::Patterns.check(pattern, field.kind)
+          Values::Patterns.check(pattern, field.kind)
           nil
-        rescue Expression::Patterns::Invalid => e
+        rescue Values::Patterns::Invalid => e
           e.message
         end
 
         def same_words(format)
-          yes, no = format.values_at("yes", "no").map { |word| Expression::Text.folded(word.to_s.strip) }
+          yes, no = format.values_at("yes", "no").map { |word| Unicode.folded(word.to_s.strip) }
           return if yes.empty? && no.empty?
 
           "The words for yes and no must differ." if yes == no || %w[no n].include?(yes) || %w[yes y].include?(no)

@@ -22,7 +22,7 @@ module UpTack
           return @merged if @merged
 
           @plain["lists"] = merged(@plain["lists"] || [], @incoming["lists"] || [], "l") do |list|
-            Expression::Text.folded(list["name"].to_s)
+            Unicode.folded(list["name"].to_s)
           end
           pairs = tables
           pairs.each { |own, theirs| parts(own, theirs) }
@@ -58,10 +58,10 @@ module UpTack
           own["fields"] = merged(own["fields"], theirs["fields"] || [], "f") { |field| field["key"] }
           own["rules"] = rules(own["rules"], theirs["rules"] || [])
           own["filters"] = merged(own["filters"] || [], theirs["filters"] || [], "q") do |filter|
-            Expression::Text.folded(filter["name"].to_s)
+            Unicode.folded(filter["name"].to_s)
           end
           own["forms"] = merged(own["forms"] || [], theirs["forms"] || [], "m") do |form|
-            Expression::Text.folded(form["name"].to_s)
+            Unicode.folded(form["name"].to_s)
           end
           own["proofs"] = merged(own["proofs"] || [], theirs["proofs"] || [], "p") do |proof|
             [proof["group"], proof["name"]]

@@ -11,14 +11,14 @@ module UpTack
         Struct.new(:name, :conventions, :last_id, :lists, :tables, :tolerated, keyword_init: true) do
           # @param plain [Hash{String=>Object}] as to_plain gives it
           # @return [Project]
-          # @raise [Invalid] with everything that is wrong in it
+          # @raise [Core::Invalid] with everything that is wrong in it
           def self.from(plain) = reopen(plain, tolerating: [])
 
           # @param plain [Hash{String=>Object}]
-          # @param tolerating [Array<Problem>, :all] tolerable problems that it may have: those of the
+          # @param tolerating [Array<Core::Problem>, :all] tolerable problems that it may have: those of the
           #   design that it came from, or all of them in one that is stored or comes from a file
           # @return [Project]
-          # @raise [Invalid] with everything else that is wrong in it
+          # @raise [Core::Invalid] with everything else that is wrong in it
           def self.reopen(plain, tolerating: :all)
             conventions = Conventions.from(plain["conventions"] || {})
             neighbours = TableGraph.new(conventions, tolerant: tolerating == :all || tolerating.any?)
@@ -43,8 +43,8 @@ module UpTack
             project.freeze
           end
 
-          # @return [Array<Problem>] those that are let be
-          # @raise [Invalid] where there are others
+          # @return [Array<Core::Problem>] those that are let be
+          # @raise [Core::Invalid] where there are others
           def self.tolerate(problems, tolerating)
             known = (tolerating == :all) ? problems.map(&:signature) : tolerating.map(&:signature)
             refused = problems.reject { |problem| problem.tolerable && known.include?(problem.signature) }
@@ -82,8 +82,8 @@ module UpTack
             Project.new(**to_h, tables: all).freeze
           end
 
-          # @return [Analysis::Upkeep] what is worked out from what
-          def upkeep = tables.empty? ? Analysis::Upkeep.new([]) : tables.first.neighbours.upkeep
+          # @return [Analysis::DependencyGraph] what is worked out from what
+          def upkeep = tables.empty? ? Analysis::DependencyGraph.new([]) : tables.first.neighbours.upkeep
 
           # @return [ChoiceList, nil]
           def list(id) = lists.find { |list| list.id == id }

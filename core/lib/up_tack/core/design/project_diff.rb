@@ -89,7 +89,7 @@ module UpTack
           end
 
         def proof_words(proof, table)
-          telling = Bench::Telling.new(table, Save::Ports::NoRecords)
+          telling = ExpectationFormatter.new(table, Ports::NoRecords)
           script = proof.script
           records =
             (script["records"] || {}).map do |key, all|

@@ -52,7 +52,7 @@ module UpTack
 
         # @param text [String]
         # @return [Content] of a sound design
-        # @raise [Invalid] with everything that is wrong, each with its place
+        # @raise [Core::Invalid] with everything that is wrong, each with its place
         def self.read(text) = Reader.new(text).content
       end
     end

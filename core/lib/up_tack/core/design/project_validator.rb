@@ -15,7 +15,7 @@ module UpTack
           @project = project
         end
 
-        # @return [Array<Problem>]
+        # @return [Array<Core::Problem>]
         def problems
           shape =
             @project.lists.flat_map { |list| of_list(list) } + doubles(@project.tables, "table") +
@@ -191,7 +191,7 @@ module UpTack
           name = Names.label_problem(list.name)
           return [problem("name", name)] if name
           if @project.lists.count { |each|
-               Expression::Text.folded(each.name.to_s) == Expression::Text.folded(list.name)
+               Unicode.folded(each.name.to_s) == Unicode.folded(list.name)
              } > 1
             return [problem("name", "There is already a list “#{list.name}”.")]
           end
@@ -230,7 +230,7 @@ module UpTack
             .flat_map do |part|
               groups =
                 named
-                  .group_by { |each| Expression::Text.folded(each[part].to_s) }
+                  .group_by { |each| Unicode.folded(each[part].to_s) }
                   .values
                   .select { |group| group.length > 1 }
               groups.map { |group| problem(part.to_s, "There is already a #{what} “#{group.first[part]}”.") }

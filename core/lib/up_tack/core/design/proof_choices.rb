@@ -14,7 +14,7 @@ module UpTack
           @table = table
         end
 
-        # @param proof [Bench::Proof]
+        # @param proof [Design::Proof]
         # @return [Hash{String=>Object}] plain
         def of(proof)
           plain = proof.to_plain

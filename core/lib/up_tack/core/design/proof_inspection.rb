@@ -8,7 +8,7 @@ module UpTack
       class ProofInspection
         MOST_EXPECTATIONS = 100
 
-        # @param proof [Bench::Proof]
+        # @param proof [Design::Proof]
         # @param table [Table]
         # @param conventions [Conventions]
         def initialize(proof, table, conventions)
@@ -18,7 +18,7 @@ module UpTack
           @script = proof.script
         end
 
-        # @return [Array<Problem>]
+        # @return [Array<Core::Problem>]
         def problems
           title = @proof.name.is_a?(String) ? "Proof #{Values::Plain.quoted(@proof.name, 60)}" : "A proof"
           [name, moment, person, start, records, *acts, *expectations].compact.map do |part, message|
@@ -29,10 +29,10 @@ module UpTack
         private
 
         def name
-          unless short?(@proof.name, 1, Bench::Proof::LONGEST_NAME)
-            return "name", "it needs a name of up to #{Bench::Proof::LONGEST_NAME} characters."
+          unless short?(@proof.name, 1, Proof::LONGEST_NAME)
+            return "name", "it needs a name of up to #{Proof::LONGEST_NAME} characters."
           end
-          unless @proof.group.nil? || short?(@proof.group, 1, Bench::Proof::LONGEST_NAME)
+          unless @proof.group.nil? || short?(@proof.group, 1, Proof::LONGEST_NAME)
             return "group", "its group is a short text."
           end
 
@@ -42,7 +42,7 @@ module UpTack
         end
 
         def moment
-          unless Bench::Clock.at(@script["at"], @conventions)
+          unless ScriptClock.at(@script["at"], @conventions)
             ["at", "it plays at a day and an hour, such as 2026-11-23T09:30."]
           end
         end
@@ -86,16 +86,16 @@ module UpTack
             return "records", "its records are listed by table and number."
           end
 
-          if plain.values.sum(&:length) > Bench::Script::MOST_RECORDS
-            ["records", "it brings at most #{Bench::Script::MOST_RECORDS} records."]
+          if plain.values.sum(&:length) > Script::MOST_RECORDS
+            ["records", "it brings at most #{Script::MOST_RECORDS} records."]
           end
         end
 
         def acts
           all = @script["acts"]
           return [] if all.nil?
-          unless all.is_a?(Array) && all.length <= Bench::Script::MOST_ACTS
-            return [["acts", "its acts are a list of up to #{Bench::Script::MOST_ACTS}."]]
+          unless all.is_a?(Array) && all.length <= Script::MOST_ACTS
+            return [["acts", "its acts are a list of up to #{Script::MOST_ACTS}."]]
           end
 
           all.each_with_index.filter_map do |act, index|
@@ -104,7 +104,7 @@ module UpTack
         end
 
         def act?(act)
-          return false unless act.is_a?(Hash) && Bench::Script::ACTS.include?(act["do"])
+          return false unless act.is_a?(Hash) && Script::ACTS.include?(act["do"])
 
           case act["do"]
           when "type"
@@ -153,8 +153,8 @@ module UpTack
         end
 
         def expectation?(plain)
-          return false unless plain.is_a?(Hash) && Bench::Expectation::WHAT.include?(plain["what"])
-          return false unless [nil, *1..Bench::Script::MOST_ACTS].include?(plain["act"])
+          return false unless plain.is_a?(Hash) && Expectation::WHAT.include?(plain["what"])
+          return false unless [nil, *1..Script::MOST_ACTS].include?(plain["act"])
           unless plain
               .values_at("field", "rule", "message", "fits", "after", "to")
               .compact
@@ -166,7 +166,7 @@ module UpTack
           when "value"
             plain["field"].is_a?(String) && plain.key?("is") && scalar?(plain["is"])
           when "state"
-            plain["field"].is_a?(String) && Bench::Expectation::STATES.include?(plain["is"])
+            plain["field"].is_a?(String) && Expectation::STATES.include?(plain["is"])
           when "number", "logged", "unlogged"
             plain["field"].is_a?(String)
           when "cursor"

@@ -7,7 +7,7 @@ module UpTack
       module ProofRewriter
         module_function
 
-        # @param proof [Bench::Proof]
+        # @param proof [Design::Proof]
         # @param table [Table] its own, before the renaming
         # @param of [String] key of the table in which something is renamed
         # @param key [String, nil] key of the field; nil when the table itself is renamed

@@ -13,7 +13,7 @@ module UpTack
         # @param names [Hash] as `names` gives it
         def initialize(names)
           @names = names
-          @folded = names.transform_values { |each| each.transform_keys { |name| Expression::Text.folded(name) } }
+          @folded = names.transform_values { |each| each.transform_keys { |name| Unicode.folded(name) } }
         end
 
         # @param project [Project]
@@ -38,7 +38,7 @@ module UpTack
         # @param field [String] key
         # @param text [String] that stands for a choice of the field
         # @return [String] its name from now on
-        def name(table, field, text) = @folded[[table, field]]&.fetch(Expression::Text.folded(text), nil) || text
+        def name(table, field, text) = @folded[[table, field]]&.fetch(Unicode.folded(text), nil) || text
 
         # @param project [Project] before
         # @param plain [Hash] its plain form, which is changed

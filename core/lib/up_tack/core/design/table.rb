@@ -13,7 +13,7 @@ module UpTack
       # log:: which fields the change log watches: {"only" => ids} or {"all_but" => ids}, nil for all
       # access:: by role, what people may do with the table, see Access
       # forms:: its Forms, in their order
-      # proofs:: its Bench::Proofs, in their order
+      # proofs:: its Proofs, in their order
       # neighbours:: the other tables of the project, see Neighbours
       Table =
         Struct.new(
@@ -62,7 +62,7 @@ module UpTack
               rules: rules,
               filters: (plain["filters"] || []).map { |filter| Filter.from(filter) }.freeze,
               forms: (plain["forms"] || []).map { |form| Form.from(form) }.freeze,
-              proofs: (plain["proofs"] || []).map { |proof| Bench::Proof.from(proof) }.freeze,
+              proofs: (plain["proofs"] || []).map { |proof| Proof.from(proof) }.freeze,
               neighbours: neighbours
             ).freeze
           end
@@ -143,7 +143,7 @@ module UpTack
           # @return [Rules::Rule, nil]
           def rule(id) = rules.find { |rule| rule.id == id }
 
-          # @return [Bench::Proof, nil]
+          # @return [Design::Proof, nil]
           def proof(id) = proofs.find { |proof| proof.id == id }
 
           # @param id [String, nil]
@@ -174,7 +174,7 @@ module UpTack
             ).freeze
           end
 
-          # @return [Analysis::RuleLinter] what a builder should know of its rules
+          # @return [Linting::RuleLinter] what a builder should know of its rules
           def notices = neighbours.notices(self)
 
           # @return [Array<Rules::Rule>] its rules but for those that can't act, as an earlier version left them

@@ -28,10 +28,10 @@ module UpTack
         # @param tables [Array<Table>] all of them
         def settle(tables) = @tables = tables.to_h { |table| [table.key, table] }.freeze
 
-        # @return [Array<Problem>] what the design has from an earlier version
+        # @return [Array<Core::Problem>] what the design has from an earlier version
         def tolerated = @tolerated || []
 
-        # @param problems [Array<Problem>]
+        # @param problems [Array<Core::Problem>]
         def tolerate(problems)
           @tolerated = problems
           @suspended = problems.flat_map { |problem| problem.stuck.to_a }.freeze
@@ -46,11 +46,11 @@ module UpTack
         # @return [Expression::Scope]
         def scope(table) = @scopes[table.key] ||= build(table)
 
-        # @return [Analysis::Upkeep]
-        def upkeep = @upkeep ||= Analysis::Upkeep.new(tables.values)
+        # @return [Analysis::DependencyGraph]
+        def upkeep = @upkeep ||= Analysis::DependencyGraph.new(tables.values)
 
-        # @return [Analysis::RuleLinter] worked out when somebody first asks
-        def notices(table) = (@notices ||= {})[table.key] ||= Analysis::RuleLinter.new(table)
+        # @return [Linting::RuleLinter] worked out when somebody first asks
+        def notices(table) = (@notices ||= {})[table.key] ||= Linting::RuleLinter.new(table)
 
         # @return [Array<Array(Table, Field)>] tables with their links to a table
         def links_to(key)

@@ -41,19 +41,19 @@ module UpTack
         def check_condition
           condition = @node.condition or return
           type = condition.accept(@checker)
-          return if Types.fit?(type, :yes_no)
+          return if Values::Types.fit?(type, :yes_no)
 
           @checker.problem(
             condition,
-            "`where` needs a condition, something that is yes or no; this is #{Types.phrase(type)}."
+            "`where` needs a condition, something that is yes or no; this is #{Values::Types.phrase(type)}."
           )
         end
 
         def check_separator
           separator = @node.separator or return
           type = separator.accept(@checker)
-          unless Types.fit?(type, :text)
-            @checker.problem(separator, "What stands between the parts is a text; this is #{Types.phrase(type)}.")
+          unless Values::Types.fit?(type, :text)
+            @checker.problem(separator, "What stands between the parts is a text; this is #{Values::Types.phrase(type)}.")
           end
         end
 
@@ -73,7 +73,7 @@ module UpTack
 
           @checker.problem(
             source.value.last,
-            "`#{@node.name}` takes #{@aggregation.taken_in_words}; this is #{Types.phrase(type)}."
+            "`#{@node.name}` takes #{@aggregation.taken_in_words}; this is #{Values::Types.phrase(type)}."
           )
         end
 

@@ -93,8 +93,8 @@ module UpTack
           "#{name}(#{inner} where condition)"
         end
 
-        def takes?(type) = Types::OPEN.include?(type) || @takes.include?(type)
-        def taken_in_words = @takes.map { |type| Types.phrase(type) }.join(", ").sub(/, ([^,]+)\z/, " or \\1")
+        def takes?(type) = Values::Types::OPEN.include?(type) || @takes.include?(type)
+        def taken_in_words = @takes.map { |type| Values::Types.phrase(type) }.join(", ").sub(/, ([^,]+)\z/, " or \\1")
         def result(type) = @gives || type
 
         # @return [#add, #result] a new account; add takes each value that is not blank
@@ -157,7 +157,7 @@ module UpTack
           def add(value)
             return if value.empty?
 
-            @text = Text.bounded(@text ? @text + @separator + value : value.dup)
+            @text = Unicode.bounded(@text ? @text + @separator + value : value.dup)
           end
 
           def result = @text

@@ -34,14 +34,16 @@ module UpTack
         private
 
         def fits?(index)
-          @function.parameter(index).types.any? { |wanted| Types.fit?(@types[index], wanted) } && same_as_first?(index)
+          @function.parameter(index).types.any? { |wanted|
+            Values::Types.fit?(@types[index], wanted)
+          } && same_as_first?(index)
         end
 
         # A parameter of type :any next to others: they must agree, as in coalesce.
         def same_as_first?(index)
           return true unless @function.alike
 
-          Types.fit?(@types[index], @types.find { |type| !Types::OPEN.include?(type) } || :any)
+          Values::Types.fit?(@types[index], @types.find { |type| !Values::Types::OPEN.include?(type) } || :any)
         end
 
         def count_mistake
@@ -56,13 +58,13 @@ module UpTack
 
         def type_mistake(index)
           if @function.alike
-            return "All parts of `#{@function.name}` must be of one type; this is #{Types.phrase(@types[index])}."
+            return "All parts of `#{@function.name}` must be of one type; this is #{Values::Types.phrase(@types[index])}."
           end
           return @checker.link_mistake(@node.arguments[index]) if @types[index] == :link
 
           parameter = @function.parameter(index)
-          wanted = parameter.types.map { |type| Types.phrase(type) }.join(" or ")
-          "`#{@function.name}` takes #{wanted} as its #{parameter.name}; this is #{Types.phrase(@types[index])}."
+          wanted = parameter.types.map { |type| Values::Types.phrase(type) }.join(" or ")
+          "`#{@function.name}` takes #{wanted} as its #{parameter.name}; this is #{Values::Types.phrase(@types[index])}."
         end
       end
     end

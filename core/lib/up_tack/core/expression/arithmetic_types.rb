@@ -26,7 +26,7 @@ module UpTack
 
           fitting =
             RESULTS
-              .select { |(each, a, b), _| each == sign && Types.fit?(left, a) && Types.fit?(right, b) }
+              .select { |(each, a, b), _| each == sign && Values::Types.fit?(left, a) && Values::Types.fit?(right, b) }
               .values
               .uniq
           fitting.one? ? fitting.first : fitting.first && :any
@@ -43,7 +43,7 @@ module UpTack
             "mod" => "divided",
             "^" => "raised"
           }.fetch(sign)
-          both = "#{upcase_first(Types.phrase(left))} and #{Types.phrase(right)} can't be #{verb}"
+          both = "#{upcase_first(Values::Types.phrase(left))} and #{Values::Types.phrase(right)} can't be #{verb}"
           return "#{both}; to join them as text use `&`." if sign == "+" && pair.include?(:text)
           if pair.include?(:text) && pair.include?(:number)
             return "#{both}; to read a number from a text, use `value(…)`."
@@ -56,7 +56,7 @@ module UpTack
 
         # @return [String] why two values can't be compared, with a mend
         def uncomparable(left, left_type, right, right_type)
-          both = "#{upcase_first(Types.phrase(left_type))} can't be compared with #{Types.phrase(right_type)}"
+          both = "#{upcase_first(Values::Types.phrase(left_type))} can't be compared with #{Values::Types.phrase(right_type)}"
           types = [left_type, right_type]
           text = [[left, left_type], [right, right_type]].find { |_, type| type == :text }&.first
           value = text.is_a?(Nodes::Literal) ? "\"#{text.value}\"" : "…"
@@ -93,11 +93,9 @@ module UpTack
           if value.is_a?(::Time)
             moved = value + (days * SECONDS_A_DAY).to_r
           elsif days.frac.nonzero?
-            return (
-              evaluation.note(
-                :part_of_day,
-                "a date moves by whole days, not by #{Numbers.plain(Numbers.settle(days))}"
-              )
+            return evaluation.note(
+              :part_of_day,
+              "a date moves by whole days, not by #{Numbers.plain(Numbers.settle(days))}"
             )
           else
             raise Numbers::TooLarge if days.abs > 10_000_000

@@ -44,7 +44,7 @@ module UpTack
 
         private
 
-        def blank?(node) = node.is_a?(Nodes::Literal) && Text.blank?(node.value)
+        def blank?(node) = node.is_a?(Nodes::Literal) && Unicode.blank?(node.value)
         def said(node) = node.value.nil? ? "`blank`" : "an empty text"
 
         def warn(node, message)

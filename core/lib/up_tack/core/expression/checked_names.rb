@@ -70,7 +70,8 @@ module UpTack
 
           scope = target_of(owner)
           unless scope
-            problem(owner, "`#{spelled(owner)}` is #{Types.phrase(type)}, not a link; it has no fields of its own.")
+            problem(owner,
+              "`#{spelled(owner)}` is #{Values::Types.phrase(type)}, not a link; it has no fields of its own.")
             return
           end
           last = references.last

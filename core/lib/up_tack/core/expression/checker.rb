@@ -42,13 +42,13 @@ module UpTack
         # @return [Symbol] the type of the whole
         def check(tree, expecting: nil)
           type = tree.accept(self)
-          if expecting && problems.empty? && !Types.fit?(type, expecting)
+          if expecting && problems.empty? && !Values::Types.fit?(type, expecting)
             problem(tree, (type == :link) ? link_mistake(tree) : wrong_result(type, expecting))
           end
           type
         end
 
-        def literal(node) = Types.of(node.value)
+        def literal(node) = Values::Types.of(node.value)
 
         def aggregate(node) = AggregateCheck.new(self, node, @scope).type
 
@@ -73,7 +73,9 @@ module UpTack
 
         def fits(node)
           type = node.text.accept(self)
-          problem(node.text, "`fits` looks at a text; this is #{Types.phrase(type)}.") unless Types.fit?(type, :text)
+          problem(node.text, "`fits` looks at a text; this is #{Values::Types.phrase(type)}.") unless Values::Types.fit?(
+            type, :text
+          )
           Masks.read(node.mask.value)
           :yes_no
         rescue Masks::Invalid => e
@@ -100,9 +102,9 @@ module UpTack
 
         def negation(node)
           type = node.operand.accept(self)
-          return :number if Types.fit?(type, :number)
+          return :number if Values::Types.fit?(type, :number)
 
-          problem(node, "Only a number can have a minus before it; this is #{Types.phrase(type)}.")
+          problem(node, "Only a number can have a minus before it; this is #{Values::Types.phrase(type)}.")
         end
 
         def arithmetic(node)
@@ -173,8 +175,8 @@ module UpTack
         def text_test(node)
           [node.text, node.part].each do |part|
             type = part.accept(self)
-            unless Types.fit?(type, :text)
-              problem(part, "`#{node.relation}` looks into texts; this is #{Types.phrase(type)}.")
+            unless Values::Types.fit?(type, :text)
+              problem(part, "`#{node.relation}` looks into texts; this is #{Values::Types.phrase(type)}.")
             end
           end
           BlankComparison.new(self).of_part(node)
@@ -185,11 +187,11 @@ module UpTack
           condition(node.condition, "`if`")
           first = node.consequence.accept(self)
           second = node.alternative.accept(self)
-          return Types::OPEN.include?(first) ? second : first if Types.fit?(first, second)
+          return Values::Types::OPEN.include?(first) ? second : first if Values::Types.fit?(first, second)
 
           problem(
             node.alternative,
-            "`then` gives #{Types.phrase(first)} and `else` gives #{Types.phrase(second)}; both must " \
+            "`then` gives #{Values::Types.phrase(first)} and `else` gives #{Values::Types.phrase(second)}; both must " \
               "give the same type."
           )
         end
@@ -247,14 +249,14 @@ module UpTack
 
         def condition(node, word)
           type = node.accept(self)
-          return if Types.fit?(type, :yes_no)
+          return if Values::Types.fit?(type, :yes_no)
 
-          problem(node, "#{word} needs a condition, something that is yes or no; this is #{Types.phrase(type)}.")
+          problem(node, "#{word} needs a condition, something that is yes or no; this is #{Values::Types.phrase(type)}.")
         end
 
         def comparable(place, left, left_type, right, right_type)
           return same_target(place, left, right) if [left_type, right_type] == %i[link link]
-          return if Types.fit?(left_type, right_type)
+          return if Values::Types.fit?(left_type, right_type)
           return problem(left, link_mistake(left)) if left_type == :link
           return problem(right, link_mistake(right)) if right_type == :link
 
@@ -266,7 +268,7 @@ module UpTack
 
           entry = entry_of(side) or return
           choices = entry.choices
-          return if choices.nil? || choices.any? { |choice| Text.folded(choice) == Text.folded(other.value) }
+          return if choices.nil? || choices.any? { |choice| Unicode.folded(choice) == Unicode.folded(other.value) }
 
           near = Spelling.nearest(other.value, choices)
           warnings << Problem.new(
@@ -284,9 +286,10 @@ module UpTack
             [:text, :date] => " To read a date from a text, use `date(…)`.",
             [:moment, :date] => " To take the day of it, use `date(…)`."
           }[[type, expecting]]
-          return "This must be something that is yes or no; it gives #{Types.phrase(type)}." if expecting == :yes_no
+          gives = "it gives #{Values::Types.phrase(type)}"
+          return "This must be something that is yes or no; #{gives}." if expecting == :yes_no
 
-          "This must give #{Types.phrase(expecting)}; it gives #{Types.phrase(type)}.#{mend}"
+          "This must give #{Values::Types.phrase(expecting)}; #{gives}.#{mend}"
         end
       end
     end

@@ -19,7 +19,7 @@ module UpTack
         def order(left, right)
           case left
           when BigDecimal then numbers(left, right)
-          when String then Text.folded(left) <=> Text.folded(right)
+          when String then Unicode.folded(left) <=> Unicode.folded(right)
           when true, false then TRUTH[left] <=> TRUTH[right]
           else left <=> right
           end

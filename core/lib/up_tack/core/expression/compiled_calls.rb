@@ -31,7 +31,7 @@ module UpTack
 
           lambda do |evaluation, *values|
             text = work.call(evaluation, *values)
-            text && Text.filled(text)
+            text && Unicode.filled(text)
           end
         end
 

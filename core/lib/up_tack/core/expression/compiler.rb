@@ -49,7 +49,7 @@ module UpTack
           name = node.name.to_sym
           lambda do |evaluation|
             value = evaluation.context.person.public_send(name)
-            value unless Text.blank?(value)
+            value unless Unicode.blank?(value)
           end
         end
 
@@ -74,7 +74,7 @@ module UpTack
 
         def join(node)
           parts = node.parts.map { |part| as_text(part) }
-          ->(evaluation) { Text.filled(Text.bounded(parts.map { |part| part.call(evaluation) }.join)) }
+          ->(evaluation) { Unicode.filled(Unicode.bounded(parts.map { |part| part.call(evaluation) }.join)) }
         end
 
         def comparison(node)
@@ -152,7 +152,7 @@ module UpTack
           value = compile(node.value)
           place = place(node)
           lambda do |evaluation|
-            blank = Text.blank?(value.call(evaluation))
+            blank = Unicode.blank?(value.call(evaluation))
             evaluation.probe&.branch(place, blank ? "blank" : "filled")
             blank
           end
@@ -162,7 +162,7 @@ module UpTack
           relation = {"contains" => :include?, "starts with" => :start_with?, "ends with" => :end_with?}.fetch(
             node.relation
           )
-          both(node.text, node.part) { |text, part| Text.folded(text).public_send(relation, Text.folded(part)) }
+          both(node.text, node.part) { |text, part| Unicode.folded(text).public_send(relation, Unicode.folded(part)) }
         end
 
         # A condition that comes to blank counts as not met.
@@ -219,18 +219,18 @@ module UpTack
         # A fixed text is brought into the form for comparing once.
         def with_fixed_text(node, test)
           side = compile(node.left)
-          folded = Text.folded(node.right.value)
+          folded = Unicode.folded(node.right.value)
           place = place(node)
           lambda do |evaluation|
             value = side.call(evaluation) or next
-            order = Text.folded(value) <=> folded
+            order = Unicode.folded(value) <=> folded
             evaluation.probe&.stand(place, order)
             test.call(order)
           end
         end
 
         # By what a probe knows a node; nil where there is no formula to be known by.
-        def place(node) = @text && Bench::Probe::Place.new(@text, node.from, node.to)
+        def place(node) = @text && FormulaPlace.new(@text, node.from, node.to)
 
         # Blank when either side is; else what the block makes of both.
         def both(left, right, &work)

@@ -5,7 +5,7 @@ module UpTack
     module Expression
       # Says a formula with the values that went into one run of it, so that a
       # person can follow the sum: "640 + 55 = 695, not 700".
-      class EvaluatedHumanizer < Words
+      class EvaluatedHumanizer < Humanizer
         FAILED = {
           "=" => "not",
           "<>" => "the same as",
@@ -56,11 +56,11 @@ module UpTack
             count += 1
           end
           titles << "#{count - MEMBERS} more" if count > MEMBERS
-          "#{Words.new(@scope).aggregate(without_condition(node))} " \
+          "#{Humanizer.new(@scope).aggregate(without_condition(node))} " \
             "= #{shown(node)}#{" (#{titles.join(", ")})" if titles.any?}"
         end
 
-        def changed(node) = "#{Words.new(@scope).changed(node)}: #{value_of(node) ? "yes" : "no"}"
+        def changed(node) = "#{Humanizer.new(@scope).changed(node)}: #{value_of(node) ? "yes" : "no"}"
 
         def person(node) = "“#{value_of(node)}”"
 
@@ -108,7 +108,7 @@ module UpTack
 
         def value_of(node)
           @compiler.compile(node).call(@evaluation)
-        rescue Numbers::TooLarge, Text::TooLong
+        rescue Numbers::TooLarge, Unicode::TooLong
           nil
         end
 

@@ -9,7 +9,7 @@ module UpTack
         # values:: the record as it is now, by field key; fields that are never
         #   kept may be missing and are then worked out when they are read
         # old:: the stored record, empty when there is none
-        # context:: a Save::Context
+        # context:: a Context
         # id:: the record's number, nil for one that has none yet
         # outer:: the Evaluation of the record outside, inside an aggregate
         # notes:: what went wrong without stopping, as [code, sentence]

@@ -60,19 +60,22 @@ module UpTack
           value
         rescue Numbers::TooLarge
           evaluation.note(:too_large, "the result has more than #{Numbers::KEPT_DIGITS} digits")
-        rescue Text::TooLong
-          evaluation.note(:too_long, "the text has more than #{LONGEST_RESULT} characters")
+        rescue Unicode::TooLong
+          evaluation.note(:too_long, "the text has more than #{Unicode::LONGEST} characters")
         end
 
+        # @return [Object, nil] the value of a formula that names nothing; nil for all others
+        def fixed_value = (call(Evaluation.new(values: {}, context: nil)) if references.empty? && fleeting.empty?)
+
         # @return [String] the formula in words, fields by their labels
-        def words = Words.new(@scope).of(tree)
+        def words = Humanizer.new(@scope).of(tree)
 
         # @return [String] the formula with the values that went in
         def with_values(evaluation) = EvaluatedHumanizer.new(@scope, evaluation).of(tree)
 
         # @param evaluation [Evaluation]
-        # @return [Parts::Part] the formula taken apart, each part with what it came to
-        def parts(evaluation) = Parts.new(@scope, evaluation).of(tree)
+        # @return [EvaluationTree::Part] the formula taken apart, each part with what it came to
+        def parts(evaluation) = EvaluationTree.new(@scope, evaluation).of(tree)
 
         private
 
@@ -83,7 +86,7 @@ module UpTack
         def settle(value)
           case value
           when BigDecimal then Numbers.settle(value)
-          when String then value unless Text.blank?(value)
+          when String then value unless Unicode.blank?(value)
           else value
           end
         end

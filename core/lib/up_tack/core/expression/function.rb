@@ -84,7 +84,7 @@ module UpTack
           count >= parameters.count { |each| !each.optional } && (parameters.any?(&:many) || count <= parameters.length)
         end
 
-        def result_type(types) = alike ? types.find { |type| !Types::OPEN.include?(type) } || :any : returns
+        def result_type(types) = alike ? types.find { |type| !Values::Types::OPEN.include?(type) } || :any : returns
 
         # @param arguments [Array<Nodes::Node>]
         # @param types [Array<Symbol>] of the arguments

@@ -33,10 +33,8 @@ module UpTack
             return "Any characters may be separators too, so those of this mask can't be left out."
           end
           if bare && varies_inside?(mask.parts)
-            return (
-              "Without its separators this can't be told apart again, since a part before the last one " \
-                "varies in length. Keep the separators."
-            )
+            return "Without its separators this can't be told apart again, since a part before the last one " \
+              "varies in length. Keep the separators."
           end
 
           nil

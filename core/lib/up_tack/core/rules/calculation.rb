@@ -23,6 +23,7 @@ module UpTack
         def always? = keeping == "always"
         def shown? = keeping == "shown"
         def once? = keeping == "once"
+        def calculates? = true
         def follows? = !once?
 
         def problems(table)
@@ -51,7 +52,7 @@ module UpTack
         # @raise [Expression::Invalid]
         def formula(table) = compiled(table, expecting: table.field(field)&.kind)
 
-        def words(table) = Expression::Words.new(table.scope).of(tree)
+        def words(table) = Expression::Humanizer.new(table.scope).of(tree)
 
         def sentence(table)
           label = table.field(field).label
@@ -118,7 +119,7 @@ module UpTack
               evaluation = working.evaluation
               value = formula.call(evaluation)
               working.calculate(rule, field, value, origin: origin, notes: evaluation.noted) do
-                Save::Explanation.of([formula], evaluation)
+                Expression::Explanation.of([formula], evaluation)
               end
             end
 
@@ -131,7 +132,7 @@ module UpTack
               evaluation = working.evaluation
               value = formula.call(evaluation)
               working.set(rule, field, value, origin: origin, notes: evaluation.noted) do
-                Save::Explanation.of([formula], evaluation)
+                Expression::Explanation.of([formula], evaluation)
               end
             end
 

@@ -16,13 +16,13 @@ module UpTack
 
         # A rule about its own field alone leaves the field's name out: "above 0".
         def words(table)
-          Expression::Words.new(table.scope, subject: (field if formula_names(table) == [field])).of(tree)
+          Expression::Humanizer.new(table.scope, subject: (field if formula_names(table) == [field])).of(tree)
         end
 
         def sentence(table)
           return "#{table.field(field).label} must be #{words(table)}." if about_one_field?(table)
 
-          "This must hold: #{Expression::Words.new(table.scope).of(tree)}."
+          "This must hold: #{Expression::Humanizer.new(table.scope).of(tree)}."
         end
 
         def test(table) = Test.new(formula: compiled(table, expecting: :yes_no))
@@ -32,7 +32,7 @@ module UpTack
           Struct.new(:formula, keyword_init: true) do
             def initialize(formula:)
               super
-              told = ->(evaluation) { Save::Explanation.of([formula], evaluation) }
+              told = ->(evaluation) { Expression::Explanation.of([formula], evaluation) }
               @verdicts = {
                 true => Verdict.new(:passed, told).freeze,
                 false => Verdict.new(:refused, told).freeze,
@@ -48,7 +48,7 @@ module UpTack
         def own_problems(table) = formula_problems(table, expecting: :yes_no)
 
         def about_one_field?(table)
-          formula_names(table) == [field] && words(table) != Expression::Words.new(table.scope).of(tree)
+          formula_names(table) == [field] && words(table) != Expression::Humanizer.new(table.scope).of(tree)
         end
       end
     end

@@ -36,10 +36,10 @@ module UpTack
         def reads(table) = links(table)
         def writes = [field]
         def names(table) = [field, *formula_names(table)].uniq
-        def words(table) = "copied from #{Expression::Words.new(table.scope).of(tree)}"
+        def words(table) = "copied from #{Expression::Humanizer.new(table.scope).of(tree)}"
 
         def sentence(table) = "#{table.field(field).label} is copied " \
-          "from #{Expression::Words.new(table.scope).of(tree)} " \
+          "from #{Expression::Humanizer.new(table.scope).of(tree)} " \
           "when #{Masks::Phrases.list(links(table).map { |key| table.field(key).label })} is chosen."
 
         def compile(table)

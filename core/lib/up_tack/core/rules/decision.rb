@@ -37,7 +37,7 @@ module UpTack
           found = formulas.keys.flat_map { |part| input_problems(table, part) }
           found = [problem("rows", "A decision table needs at least one row.")] if found.empty? && rows.empty?
           if found.empty?
-            Decisions::Reading.new(self, table, Core::Reading.new(conventions: Conventions.from({}))).problems
+            Decisions::TableParser.new(self, table, ParseContext.new(conventions: Conventions.from({}))).problems
           else
             found
           end
@@ -77,7 +77,7 @@ module UpTack
         def settled(table, reading)
           return self if shape_problems.any? || writes.any? { |key| table.field(key).nil? }
 
-          Decision.from(to_plain.merge("rows" => Decisions::Reading.new(self, table, reading).plain_rows))
+          Decision.from(to_plain.merge("rows" => Decisions::TableParser.new(self, table, reading).plain_rows))
         rescue Expression::Invalid
           self
         end
@@ -85,7 +85,7 @@ module UpTack
         def with_choices(table, renamed)
           super.merge(
             "rows" =>
-              Decisions::Reading.new(self, table, Core::Reading.new(conventions: Conventions.from({}))).rows_with(
+              Decisions::TableParser.new(self, table, ParseContext.new(conventions: Conventions.from({}))).rows_with(
                 renamed
               )
           )
@@ -105,7 +105,7 @@ module UpTack
             partners: Analysis::Pairs.of(self, table),
             inputs: columns(table).map(&:formula),
             outputs: writes.map { |key| table.field(key) },
-            rows: Decisions::Reading.new(self, table, Core::Reading.new(conventions: Conventions.from({}))).rows
+            rows: Decisions::TableParser.new(self, table, ParseContext.new(conventions: Conventions.from({}))).rows
           )
         end
 
@@ -141,7 +141,7 @@ module UpTack
             private
 
             def fill(working, results, evaluation, words)
-              how = -> { Save::Explanation.of(inputs, evaluation) { |lines| "#{lines.join(", ")} → #{words}" } }
+              how = -> { Expression::Explanation.of(inputs, evaluation) { |lines| "#{lines.join(", ")} → #{words}" } }
               outputs.zip(results) do |target, value|
                 working.fill(rule, target, value, because: reads, words: words, how: how)
               end
@@ -180,7 +180,7 @@ module UpTack
         end
 
         def input_labels(table) =
-          formulas.keys.grep(/\Ainputs/).map { |part| Expression::Words.new(table.scope).of(tree(part)) }
+          formulas.keys.grep(/\Ainputs/).map { |part| Expression::Humanizer.new(table.scope).of(tree(part)) }
       end
     end
   end

@@ -29,7 +29,7 @@ module UpTack
         def names(table) = worked_out? ? [field, *formula_names(table)] : [field]
 
         def words(table)
-          worked_out? ? Expression::Words.new(table.scope).of(tree) : table.field(field).show(fixed(table))
+          worked_out? ? Expression::Humanizer.new(table.scope).of(tree) : table.field(field).show(fixed(table))
         end
 
         # A value that can't be read stays as it is, for `problems` to tell.
@@ -74,7 +74,7 @@ module UpTack
               evaluation = working.evaluation
               value = formula.call(evaluation)
               working.set(rule, field, value, origin: origin, notes: evaluation.noted) do
-                Save::Explanation.of([formula], evaluation)
+                Expression::Explanation.of([formula], evaluation)
               end
             end
           end
@@ -96,14 +96,15 @@ module UpTack
           # Whether a linked record is there is the store's to say, when the rule is settled.
           return [] if table.field(field).link? && @parts["value"].is_a?(Integer)
 
-          read = table.field(field).read(@parts["value"], Reading.new(conventions: Conventions.from({}), today: nil))
-          return [Design::Problem.new(part: "value", message: "A default needs a value.")] if read.nil?
+          read = table.field(field).read(@parts["value"],
+            ParseContext.new(conventions: Conventions.from({}), today: nil))
+          return [Problem.new(part: "value", message: "A default needs a value.")] if read.nil?
 
-          read.is_a?(Values::Unreadable) ? [Design::Problem.new(part: "value", message: read.message)] : []
+          read.is_a?(Values::Unreadable) ? [Problem.new(part: "value", message: read.message)] : []
         end
 
         def doubled(table)
-          Design::Problem.new(
+          Problem.new(
             part: "field",
             message: "#{table.field(field).label} already has a default; change that one."
           )

@@ -45,7 +45,7 @@ module UpTack
         def names(table) = [field, *key_parts, *(@parts["formula"] ? formula_names(table) : [])].uniq
 
         def words(table)
-          mapped? ? "by #{table.field(@parts["by"]).label}" : "where #{Expression::Words.new(table.scope).of(tree)}"
+          mapped? ? "by #{table.field(@parts["by"]).label}" : "where #{Expression::Humanizer.new(table.scope).of(tree)}"
         end
 
         def sentence(table)
@@ -58,7 +58,7 @@ module UpTack
             if mapped?
               "belongs to #{table.field(@parts["by"]).label}"
             else
-              "belongs where #{Expression::Words.new(table.scope).of(tree)}"
+              "belongs where #{Expression::Humanizer.new(table.scope).of(tree)}"
             end
           "#{table.field(field).label} #{belonging}; #{ends.fetch(otherwise)}."
         end
@@ -97,7 +97,7 @@ module UpTack
             parent: (parent(table) if mapped?),
             lists:
               map.to_h do |parent, values|
-                [Expression::Text.folded(parent), values.map { |value| Expression::Text.folded(value) }]
+                [Unicode.folded(parent), values.map { |value| Unicode.folded(value) }]
               end
           )
         end
@@ -125,8 +125,8 @@ module UpTack
               return formula.call(evaluation.with(field.key, value)) != false if formula
 
               found = parent.call(evaluation)
-              allowed = found && lists[Expression::Text.folded(found)]
-              allowed.nil? || allowed.include?(Expression::Text.folded(value))
+              allowed = found && lists[Unicode.folded(found)]
+              allowed.nil? || allowed.include?(Unicode.folded(value))
             end
 
             private
@@ -174,13 +174,13 @@ module UpTack
               table
                 .field(field)
                 .choices
-                .none? { |choice| Expression::Text.folded(choice) == Expression::Text.folded(value) }
+                .none? { |choice| Unicode.folded(choice) == Unicode.folded(value) }
             end
           return [problem("map", "“#{unknown}” is not among the choices of #{table.field(field).label}.")] if unknown
 
           stray =
             map.keys.find do |value|
-              parent.choices.none? { |choice| Expression::Text.folded(choice) == Expression::Text.folded(value) }
+              parent.choices.none? { |choice| Unicode.folded(choice) == Unicode.folded(value) }
             end
           stray ? [problem("map", "“#{stray}” is not among the choices of #{parent.label}.")] : []
         end

@@ -183,7 +183,7 @@ module UpTack
               )
 
             def unmet(evaluation) =
-              Save::Explanation.of([condition], evaluation) { |lines| "its condition does not hold: #{lines.first}" }
+              Expression::Explanation.of([condition], evaluation) { |lines| "its condition does not hold: #{lines.first}" }
 
             def fill(working, met)
               sets.each do |set|
@@ -199,7 +199,7 @@ module UpTack
                   because: triggers,
                   words: origin,
                   how: -> do
-                    Save::Explanation.of([condition, formula], evaluation) do |lines|
+                    Expression::Explanation.of([condition, formula], evaluation) do |lines|
                       [*lines, *evaluation.notes.map(&:last)].join(" → ")
                     end
                   end
@@ -261,8 +261,8 @@ module UpTack
             .list((triggers(table) - writes).map { |key| label(table, key) }.first(3))
             .then { |text| text.empty? ? "a rule" : text }
 
-        def in_words(table, part) = Expression::Words.new(table.scope).of(tree(part))
-        def to_words(table, text) = Expression::Words.new(table.scope).of(Expression.parse(text))
+        def in_words(table, part) = Expression::Humanizer.new(table.scope).of(tree(part))
+        def to_words(table, text) = Expression::Humanizer.new(table.scope).of(Expression.parse(text))
       end
     end
   end

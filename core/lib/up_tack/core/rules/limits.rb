@@ -17,7 +17,7 @@ module UpTack
         def fields(table) = reads(table)
 
         def words(table)
-          low, high = %w[low high].map { |part| @parts[part] && Expression::Words.new(table.scope).of(tree(part)) }
+          low, high = %w[low high].map { |part| @parts[part] && Expression::Humanizer.new(table.scope).of(tree(part)) }
           return "#{low} to #{high}" if low && high
 
           low ? "#{low} or more" : "#{high} or less"
@@ -55,6 +55,14 @@ module UpTack
         def test(table)
           low, high = %w[low high].map { |part| @parts[part] && compiled(table, part: part) }
           Test.new(rule: id, field: table.field(field), low: low, high: high)
+        end
+
+        # Its ends, as far as they are fixed.
+        def bounds(table)
+          return if warning?
+
+          tested = test(table)
+          [tested.low, tested.high].map { |formula| formula&.fixed_value }
         end
 
         # Whether the value lies between its limits.
@@ -103,10 +111,7 @@ module UpTack
         def contradiction(table)
           return [] unless ends.length == 2
 
-          formulas = ends.map { |part| compiled(table, part: part) }
-          return [] unless formulas.all? { |formula| formula.references.empty? && formula.fleeting.empty? }
-
-          low, high = formulas.map { |formula| formula.call(Literals.nothing) }
+          low, high = ends.map { |part| compiled(table, part: part).fixed_value }
           return [] if low.nil? || high.nil? || low <= high
 
           [

@@ -18,9 +18,6 @@ module UpTack
           else %("#{value.to_s.gsub('"', '""')}")
           end
         end
-
-        # @return [Expression::Evaluation] for formulas that name nothing
-        def nothing = Expression::Evaluation.new(values: {}, context: nil)
       end
     end
   end

@@ -66,7 +66,7 @@ module UpTack
               Verdict.new(
                 :refused,
                 ->(seen) do
-                  Save::Explanation.of([formula], seen.before) do |lines|
+                  Expression::Explanation.of([formula], seen.before) do |lines|
                     "#{changed.label} is changed, and #{lines.first}"
                   end
                 end
@@ -81,8 +81,8 @@ module UpTack
         def own_problems(table)
           found = []
           found << problem("when", "Say while what the fields are locked.") unless @parts["when"]
-          unless [nil, *Design::Access::ROLES].include?(@parts["except_role"])
-            found << problem("except_role", "There are the roles #{Design::Access::ROLES.join(", ")}.")
+          unless [nil, *Access::ROLES].include?(@parts["except_role"])
+            found << problem("except_role", "There are the roles #{Access::ROLES.join(", ")}.")
           end
           found << problem("severity", "A lock can't be passed with a reason; name the role that may.") if warning?
           loose = locked(table).find { |key| table.worked_out?(key) }

@@ -112,7 +112,7 @@ module UpTack
 
           message = "#{table.field(field).label} is written when the record is logged; nobody types it, so it " \
             "has no mask."
-          [Design::Problem.new(part: "field", message: message, tolerable: true)]
+          [Problem.new(part: "field", message: message, tolerable: true)]
         end
 
         def choice_problems
@@ -129,9 +129,9 @@ module UpTack
         def mask_problems
           found = Masks::ClientMask.problem(mask, bare: bare?)
           # Earlier versions let some masks be that are typed in more than one way.
-          found ? [Design::Problem.new(part: "mask", message: found, tolerable: true)] : []
+          found ? [Problem.new(part: "mask", message: found, tolerable: true)] : []
         rescue Masks::Invalid => e
-          [Design::Problem.new(part: "mask", message: e.message, from: e.from, to: e.to)]
+          [Problem.new(part: "mask", message: e.message, from: e.from, to: e.to)]
         end
       end
     end

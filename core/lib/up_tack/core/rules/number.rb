@@ -140,9 +140,8 @@ module UpTack
               counting = counting(key)
               count, text = free(working, counting)
               unless text
-                return (
-                  working.refuse(rule, field, "#{field.label} would be longer than it can be.", fields: [field.key])
-                )
+                return working.refuse(rule, field, "#{field.label} would be longer than it can be.",
+                  fields: [field.key])
               end
 
               working.counters.take(counting, count, text)
@@ -174,13 +173,11 @@ module UpTack
               text = Values.show(value)
               owner = working.counters.owner(field.id, text)
               if owner && owner != working.id
-                return (
-                  working.refuse(
-                    rule,
-                    field,
-                    "#{text} was given before#{working.known_as(owner)}; a number is never given twice.",
-                    fields: [field.key]
-                  )
+                return working.refuse(
+                  rule,
+                  field,
+                  "#{text} was given before#{working.known_as(owner)}; a number is never given twice.",
+                  fields: [field.key]
                 )
               end
 
@@ -231,7 +228,7 @@ module UpTack
 
         def counting?(part) = part == "formula"
 
-        def in_words(table, part = "formula") = Expression::Words.new(table.scope).of(tree(part))
+        def in_words(table, part = "formula") = Expression::Humanizer.new(table.scope).of(tree(part))
 
         def count_problems
           found = []

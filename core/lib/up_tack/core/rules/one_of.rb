@@ -41,7 +41,7 @@ module UpTack
               value = evaluation.value(field.key)
               return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
 
-              value = Expression::Text.folded(value) if value.is_a?(String)
+              value = Unicode.folded(value) if value.is_a?(String)
               if values.include?(value)
                 Verdict.new(:passed, "it is on the list")
               else
@@ -57,7 +57,7 @@ module UpTack
           Array(@parts["values"]).map { |plain| design.values.load(plain) }
         end
 
-        def folded(value) = value.is_a?(String) ? Expression::Text.folded(value) : value
+        def folded(value) = value.is_a?(String) ? Unicode.folded(value) : value
 
         def own_problems(table)
           design = table.field(field)
@@ -67,7 +67,9 @@ module UpTack
           return [problem("values", "A list needs at least one value.")] if Array(@parts["values"]).empty?
 
           read =
-            Array(@parts["values"]).map { |text| design.read(text, Reading.new(conventions: Conventions.from({}))) }
+            Array(@parts["values"]).map { |text|
+              design.read(text, ParseContext.new(conventions: Conventions.from({})))
+            }
           wrong = read.find { |value| value.is_a?(Values::Unreadable) }
           return [problem("values", wrong.message)] if wrong
 

@@ -52,12 +52,12 @@ module UpTack
 
         module_function
 
-        # @return [Design::Problem, nil]
+        # @return [Problem, nil]
         def problem(part, value)
           shape = ALL.fetch(part, TEXT)
           return if value.nil? || shape.call(value)
 
-          Design::Problem.new(part: part, message: "The #{part} of a rule is #{WORDS.fetch(shape)}.")
+          Problem.new(part: part, message: "The #{part} of a rule is #{WORDS.fetch(shape)}.")
         end
       end
     end

@@ -31,11 +31,9 @@ module UpTack
               return FILLED unless evaluation.value(field.key).nil?
               return Verdict.new(:refused, "it is blank") unless formula
               if formula.call(evaluation)
-                return (
-                  Verdict.new(
-                    :refused,
-                    ->(seen) { Save::Explanation.of([formula], seen) { |lines| "it is blank, and #{lines.first}" } }
-                  )
+                return Verdict.new(
+                  :refused,
+                  ->(seen) { Expression::Explanation.of([formula], seen) { |lines| "it is blank, and #{lines.first}" } }
                 )
               end
 

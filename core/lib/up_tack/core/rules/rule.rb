@@ -62,8 +62,18 @@ module UpTack
         # @return [Boolean] whether no record is without a value in its field
         def fills_always? = false
 
+        # @return [Boolean] whether its field is calculated by a formula
+        def calculates? = false
+
         # @return [Boolean] whether its field always equals a formula
         def follows? = false
+
+        # @return [Masks::Mask, nil] by which the texts of its field are written
+        def mask = nil
+
+        # @return [Array(Object, Object), nil] the lowest and the highest value that it lets its field have, as
+        #   far as they are fixed; either may be nil, and so may both
+        def bounds(_table) = nil
 
         # @return [Integer] how far a rule that sets nothing looks: 0 at one field, 1 across several,
         #   2 at other records
@@ -98,7 +108,7 @@ module UpTack
         # @return [String] what its tack on the board says: the name, or the rule itself
         def tack(table) = name || words(table)
 
-        # @param reading [Reading] by which to understand what the builder typed
+        # @param reading [ParseContext] by which to understand what the builder typed
         # @return [Rule] the same with fixed values as they are kept
         def settled(_table, _reading) = self
 
@@ -109,7 +119,7 @@ module UpTack
         FORMULAS = %w[formula when saying low high series reaches].freeze
         KEYS = %w[by with locked watch tick outputs].freeze
 
-        # @return [Array<Design::Problem>] parts that are not of the right shape, or too long
+        # @return [Array<Problem>] parts that are not of the right shape, or too long
         def shape_problems
           {"field" => field, "name" => name, "note" => note}.merge(@parts)
             .filter_map { |part, value| PartTypes.problem(part, value) }
@@ -176,16 +186,16 @@ module UpTack
 
         def key_parts = KEYS.flat_map { |part| Array(@parts[part]) }
 
-        # @return [Array<Design::Problem>] of parts that name fields which are not there
+        # @return [Array<Problem>] of parts that name fields which are not there
         def key_problems(table)
           gone = key_parts.find { |key| table.field(key).nil? }
-          gone ? [Design::Problem.new(part: "field", message: "There is no field `#{gone}` in #{table.label}.")] : []
+          gone ? [Problem.new(part: "field", message: "There is no field `#{gone}` in #{table.label}.")] : []
         end
 
-        def problem(part, message) = Design::Problem.new(part: part, message: message)
+        def problem(part, message) = Problem.new(part: part, message: message)
 
         def objection(part, each)
-          Design::Problem.new(part: part, message: each.message, from: each.from, to: each.to, tolerable: true)
+          Problem.new(part: part, message: each.message, from: each.from, to: each.to, tolerable: true)
         end
 
         # @return [Boolean] whether a rule of this kind stands before it on the same field
@@ -199,16 +209,16 @@ module UpTack
         def missing_field(table)
           return [] if table.field(field)
 
-          [Design::Problem.new(part: "field", message: "There is no field `#{field}` in #{table.label}.")]
+          [Problem.new(part: "field", message: "There is no field `#{field}` in #{table.label}.")]
         end
 
-        # @return [Array<Design::Problem>] those of the formula
+        # @return [Array<Problem>] those of the formula
         def formula_problems(table, expecting:, part: "formula")
           formula = compiled(table, expecting: expecting, part: part)
           found = (expecting == :link) ? target_problems(table, formula, part: part) : []
           found + formula.objections.map { |each| objection(part, each) }
         rescue Expression::Invalid => e
-          e.problems.map { |each| Design::Problem.new(part: part, message: each.message, from: each.from, to: each.to) }
+          e.problems.map { |each| Problem.new(part: part, message: each.message, from: each.from, to: each.to) }
         end
 
         # A link must lead to the table that its field points to.
@@ -219,7 +229,7 @@ module UpTack
 
           labels = [wrong.first, table.field(key).target].map { |target| table.neighbours.tables.fetch(target).label }
           [
-            Design::Problem.new(
+            Problem.new(
               part: part,
               message: "This leads to #{labels.first}; #{table.field(key).label} links to #{labels.last}.",
               from: formula.tree.from,

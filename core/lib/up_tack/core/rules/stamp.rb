@@ -176,7 +176,7 @@ module UpTack
 
         def reached? = event == "reached"
         def person?(table) = table.field(field).type == "text"
-        def condition_words(table) = Expression::Words.new(table.scope).of(tree("when"))
+        def condition_words(table) = Expression::Humanizer.new(table.scope).of(tree("when"))
         def watched_labels(table) = Masks::Phrases.list(watch.map { |key| table.field(key).label }, "or")
         def of_watched(table) = watch.empty? ? "" : ": #{watched_labels(table)}"
 

@@ -123,11 +123,11 @@ module UpTack
 
               evaluation = working.evaluation
               unless against?(working, met?(evaluation))
-                return working.pass(rule, field) { Save::Explanation.of([condition], evaluation) }
+                return working.pass(rule, field) { Expression::Explanation.of([condition], evaluation) }
               end
 
               working.refuse(rule, field, message, fields: [field.key, *reads].uniq) do
-                Save::Explanation.of([condition], evaluation)
+                Expression::Explanation.of([condition], evaluation)
               end
             end
 
@@ -169,7 +169,7 @@ module UpTack
 
         private
 
-        def condition_words(table) = Expression::Words.new(table.scope).of(tree("when"))
+        def condition_words(table) = Expression::Humanizer.new(table.scope).of(tree("when"))
       end
     end
   end

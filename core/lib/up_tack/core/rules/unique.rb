@@ -66,7 +66,7 @@ module UpTack
               values = keys.map { |key| evaluation.value(key) }
               return if (!blanks_equal && values.include?(nil)) || !counts?(evaluation)
 
-              values.map! { |value| (value.is_a?(String) && !regard_case) ? Expression::Text.folded(value) : value }
+              values.map! { |value| (value.is_a?(String) && !regard_case) ? Unicode.folded(value) : value }
             end
 
             private

@@ -20,7 +20,7 @@ module UpTack
         Verdict =
           Struct.new(:state, :how) do
             # @param evaluation [Expression::Evaluation] that was judged
-            # @return [String, Save::Explanation, nil]
+            # @return [String, Expression::Explanation, nil]
             def told(evaluation) = how.respond_to?(:call) ? how.call(evaluation) : how
           end
 
@@ -110,7 +110,7 @@ module UpTack
 
         private
 
-        # @return [Array<Design::Problem>] those of the kind's own parts
+        # @return [Array<Problem>] those of the kind's own parts
         def own_problems(_table) = []
 
         def common_problems(table)
@@ -127,7 +127,9 @@ module UpTack
         end
 
         # @return [String] ", as long as …" where it holds only under a condition
-        def while_words(table) = @parts["when"] ? " while #{Expression::Words.new(table.scope).of(tree("when"))}" : ""
+        def while_words(table)
+          @parts["when"] ? " while #{Expression::Humanizer.new(table.scope).of(tree("when"))}" : ""
+        end
 
         # @return [Expression::Formula, nil]
         def condition(table) = @parts["when"] && compiled(table, part: "when")

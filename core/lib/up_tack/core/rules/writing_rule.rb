@@ -20,7 +20,7 @@ module UpTack
 
         private
 
-        # @return [Array<Design::Problem>] of the fields that it sets
+        # @return [Array<Problem>] of the fields that it sets
         def target_key_problems(table, part)
           return [problem(part, "Pick the fields to set.")] if writes.empty?
           if writes.uniq.length < writes.length

@@ -9,7 +9,7 @@ module UpTack
 
         # @param table [Design::Table]
         # @param values [Hash{String=>Object}] of the record as it is stored
-        # @param context [Context]
+        # @param context [Core::Context]
         # @return [Array<String>] sentences, with the record's name before them
         def reasons(table, id, values, context)
           locks = table.rules.grep(Rules::Lock).select(&:whole?)
@@ -17,7 +17,7 @@ module UpTack
 
           evaluation = Expression::Evaluation.new(values: values, old: values, context: context, is_new: false, id: id)
           said = locks.filter_map { |lock| lock.against_deletion(table, evaluation) }
-          said.map { |sentence| "#{Design::RecordTitle.of(table, id, values, context)} is locked: #{sentence}" }
+          said.map { |sentence| "#{RecordTitle.of(table, id, values, context)} is locked: #{sentence}" }
         end
       end
     end

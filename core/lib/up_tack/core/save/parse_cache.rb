@@ -12,7 +12,7 @@ module UpTack
 
         # @param field [Design::Field]
         # @param raw [Object]
-        # @param reading [Reading]
+        # @param reading [ParseContext]
         # @return [Object, nil, Values::Unreadable] as Design::Field#read has it
         def read(field, raw, reading)
           return field.read(raw, reading) if field.link? || !raw.frozen?

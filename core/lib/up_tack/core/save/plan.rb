@@ -49,7 +49,7 @@ module UpTack
             table.fields.select { |field| table.worked_out?(field.key) }.to_h { |field| [field.key, true] }.freeze
           @given = table.fields.select { |field| table.given?(field.key) }.to_h { |field| [field.key, true] }.freeze
           @blank = table.fields.reject { |field| @worked_out.key?(field.key) }.to_h { |field| [field.key, nil] }.freeze
-          @roots = @worked_out.keys.to_h { |key| [key, Analysis::Order.through([key], [], table)] }.freeze
+          @roots = @worked_out.keys.to_h { |key| [key, Analysis::TopologicalSort.through([key], [], table)] }.freeze
           @rules =
             Analysis::Placement
               .new(table)

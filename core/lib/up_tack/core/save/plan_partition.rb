@@ -28,7 +28,7 @@ module UpTack
         def order_independent? = @alone
 
         # @param plan [Plan]
-        # @param upkeep [Analysis::Upkeep] of its project
+        # @param upkeep [Analysis::DependencyGraph] of its project
         def initialize(plan, upkeep)
           @plan = plan
           @table = plan.table

@@ -15,9 +15,7 @@ module UpTack
           return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
           return skip(rule, field, "the linked record is no longer there") if gone?(field, settled)
           if settled.nil?
-            return (
-              skip(rule, field, notes.map(&:last).join("; ").then { |why| why.empty? ? "it comes to blank" : why })
-            )
+            return skip(rule, field, notes.map(&:last).join("; ").then { |why| why.empty? ? "it comes to blank" : why })
           end
 
           before = @values[field.key]

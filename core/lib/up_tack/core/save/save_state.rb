@@ -21,7 +21,7 @@ module UpTack
 
         # @param plan [Plan]
         # @param draft [Draft]
-        # @param context [Context]
+        # @param context [Core::Context]
         # @param begun [PartialSave, nil] where another one stopped, to go on from there
         # @param trace [Boolean, :brief]
         def initialize(plan, draft, context, trace = false, begun = nil)

@@ -11,7 +11,7 @@ module UpTack
       # result:: "read", "set", "passed", "refused", "skipped" or "logged"
       # before, after:: the values in their reading formats, where one changed
       # how:: in words: the values that went in, or why it was skipped
-      # parts:: the formulas behind it taken apart, see Expression::Parts; nil where there are none
+      # parts:: the formulas behind it taken apart, see Expression::EvaluationTree; nil where there are none
       Step = Struct.new(:stage, :field, :key, :rule, :result, :before, :after, :how, :parts, keyword_init: true)
     end
   end

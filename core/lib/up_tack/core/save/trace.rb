@@ -49,7 +49,8 @@ module UpTack
 
           @steps << Step.new(
             stage: @stage, field: field.label, key: field.key, rule: rule&.id, result: result,
-            before: cut(before), after: cut(after), how: how&.to_s, parts: how.is_a?(Explanation) ? how.parts : nil
+            before: cut(before), after: cut(after), how: how&.to_s,
+            parts: how.is_a?(Expression::Explanation) ? how.parts : nil
           )
           nil
         end

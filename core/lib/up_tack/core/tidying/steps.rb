@@ -33,10 +33,8 @@ module UpTack
 
             def fits?(shape, value)
               if %i[texts kinds].include?(shape)
-                return (
-                  value.is_a?(Array) && value.length <= 200 &&
+                return value.is_a?(Array) && value.length <= 200 &&
                     value.all? { |text| text.is_a?(String) && text.length <= 100 }
-                )
               end
 
               value.is_a?(String) && value.length <= 200

@@ -19,10 +19,10 @@ module UpTack
           text = Plain.text(raw, field)
           return text unless text.is_a?(String)
 
-          word = Expression::Text.folded(Plain.word(text))
+          word = Unicode.folded(Plain.word(text))
           return if word.empty?
 
-          field.choices.find { |choice| Expression::Text.folded(Plain.word(choice)) == word } || Unreadable.new(
+          field.choices.find { |choice| Unicode.folded(Plain.word(choice)) == word } || Unreadable.new(
             code: "not_a_choice",
             message: "#{Plain.quoted(text)} is not among the choices: #{field.open_choices.join(", ")}."
           )

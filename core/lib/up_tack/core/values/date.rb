@@ -41,7 +41,7 @@ module UpTack
           return "" if value.nil?
 
           pattern = field&.format.to_h["pattern"]
-          pattern ? Expression::Patterns.write(value, pattern) : edit(value, nil)
+          pattern ? Patterns.write(value, pattern) : edit(value, nil)
         end
 
         # @return [String] as one would type it

@@ -10,7 +10,7 @@ module UpTack
       module DateText
         # Two figures for a year: up to here this century, above it the last.
         CENTURY_TURN = 69
-        WEEKDAY = /\A(?:#{Expression::Patterns::DAYS.map { |day| "#{day[0, 3]}(?:#{day[3..]})?" }.join("|")})\.?,?\s+/i
+        WEEKDAY = /\A(?:#{Patterns::DAYS.map { |day| "#{day[0, 3]}(?:#{day[3..]})?" }.join("|")})\.?,?\s+/i
         DAYS_AWAY = {"today" => 0, "tomorrow" => 1, "yesterday" => -1}.freeze
         MOST_DAYS = 100_000
         # What other programs write behind a day that has no time.
@@ -57,11 +57,9 @@ module UpTack
 
         def from_today(days, text, reading)
           unless reading.today
-            return (
-              Unreadable.new(
-                code: "not_a_date",
-                message: "#{Plain.quoted(text)} counts from today, which is not known here."
-              )
+            return Unreadable.new(
+              code: "not_a_date",
+              message: "#{Plain.quoted(text)} counts from today, which is not known here."
             )
           end
           if days.abs > MOST_DAYS

@@ -31,7 +31,7 @@ module UpTack
         end
 
         # @param records [#title] Ports::NoRecords where names are not to be had
-        def show(value, field, records = Save::Ports::NoRecords)
+        def show(value, field, records = Ports::NoRecords)
           return "" if value.nil?
 
           (field && records.title(field.target, value)) || "No. #{value}"
@@ -44,11 +44,9 @@ module UpTack
         def unfound(text, field, reading)
           alike = reading.records.alike(field.target, text)
           if alike.zero?
-            return (
-              Unreadable.new(
-                code: "no_such_record",
-                message: "#{field.label}: nothing is called #{Plain.quoted(text)}."
-              )
+            return Unreadable.new(
+              code: "no_such_record",
+              message: "#{field.label}: nothing is called #{Plain.quoted(text)}."
             )
           end
 

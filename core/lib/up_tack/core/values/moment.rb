@@ -42,7 +42,7 @@ module UpTack
           return "" if value.nil?
 
           pattern = field&.format.to_h["pattern"]
-          pattern ? Expression::Patterns.write(local(value, field), pattern) : edit(value, field)
+          pattern ? Patterns.write(local(value, field), pattern) : edit(value, field)
         end
 
         # @return [String] as one would type it
@@ -80,11 +80,9 @@ module UpTack
         def day_alone(text, field, reading)
           day = Date.read(text, field, reading)
           if day.is_a?(::Date)
-            return (
-              Unreadable.new(
-                code: "no_time",
-                message: "#{Plain.quoted(text)} is a day; add the time, like #{Date.edit(day, nil)}, 9:30."
-              )
+            return Unreadable.new(
+              code: "no_time",
+              message: "#{Plain.quoted(text)} is a day; add the time, like #{Date.edit(day, nil)}, 9:30."
             )
           end
 
@@ -98,11 +96,9 @@ module UpTack
         def at(day, time, zone, text, reading)
           found = reading.conventions.moments(day, time)
           if found.empty?
-            return (
-              Unreadable.new(
-                code: "no_such_time",
-                message: "There is no #{time} on #{Date.edit(day, nil)}: the clocks go forward then."
-              )
+            return Unreadable.new(
+              code: "no_such_time",
+              message: "There is no #{time} on #{Date.edit(day, nil)}: the clocks go forward then."
             )
           end
           return found.first.first if found.one?

@@ -66,19 +66,15 @@ module UpTack
             return Unreadable.new(code: "not_a_number", message: "#{field.label} takes a number.")
           end
           if number.n_significant_digits > Numbers::KEPT_DIGITS || number.exponent > Numbers::KEPT_DIGITS
-            return (
-              Unreadable.new(
-                code: "too_many_digits",
-                message: "#{field.label} takes numbers of up to 15 digits; this one has more."
-              )
+            return Unreadable.new(
+              code: "too_many_digits",
+              message: "#{field.label} takes numbers of up to 15 digits; this one has more."
             )
           end
           if number.exponent < -Numbers::LARGEST_EXPONENT
-            return (
-              Unreadable.new(
-                code: "too_small",
-                message: "#{field.label} takes no number so close to 0; type 0 instead."
-              )
+            return Unreadable.new(
+              code: "too_small",
+              message: "#{field.label} takes no number so close to 0; type 0 instead."
             )
           end
           return number if field.decimals.nil? || number.scale <= field.decimals

@@ -65,19 +65,15 @@ module UpTack
 
           utf8 = (raw.encoding == Encoding::UTF_8) ? raw : raw.dup.force_encoding(Encoding::UTF_8)
           unless utf8.valid_encoding?
-            return (
-              Unreadable.new(
-                code: "not_unicode",
-                message: "#{label(field)} has characters that are not valid Unicode."
-              )
+            return Unreadable.new(
+              code: "not_unicode",
+              message: "#{label(field)} has characters that are not valid Unicode."
             )
           end
           if (place = utf8.index("\u0000"))
-            return (
-              Unreadable.new(
-                code: "nul",
-                message: "#{label(field)} has a NUL character at place #{place + 1}, which can't be kept."
-              )
+            return Unreadable.new(
+              code: "nul",
+              message: "#{label(field)} has a NUL character at place #{place + 1}, which can't be kept."
             )
           end
           utf8.unicode_normalize(:nfc)

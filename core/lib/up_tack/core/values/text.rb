@@ -23,11 +23,9 @@ module UpTack
           return if text.match?(/\A\s*\z/)
 
           if text.match?(/[\r\n]/)
-            return (
-              Unreadable.new(
-                code: "line_break",
-                message: "#{field.label} holds one line; a long text field can hold several."
-              )
+            return Unreadable.new(
+              code: "line_break",
+              message: "#{field.label} holds one line; a long text field can hold several."
             )
           end
           Plain.within(text, LIMIT, field)

@@ -34,7 +34,7 @@ module UpTack
 
         def show(value, field)
           pattern = field&.format.to_h["pattern"]
-          (pattern && value) ? Expression::Patterns.write(value, pattern) : value.to_s
+          (pattern && value) ? Patterns.write(value, pattern) : value.to_s
         end
 
         # @return [String] as one would type it

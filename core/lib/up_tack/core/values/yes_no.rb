@@ -28,9 +28,9 @@ module UpTack
 
           own =
             {word(field, true) => true, word(field, false) => false}.transform_keys do |each|
-              Expression::Text.folded(each)
+              Unicode.folded(each)
             end
-          own.fetch(Expression::Text.folded(text)) { WORDS.fetch(word) { unreadable(text, field) } }
+          own.fetch(Unicode.folded(text)) { WORDS.fetch(word) { unreadable(text, field) } }
         end
 
         def show(value, field) = value.nil? ? "" : word(field, value)

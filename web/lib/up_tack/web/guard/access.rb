@@ -52,13 +52,11 @@ module UpTack
           verb = (verb == "HEAD") ? "get" : verb.downcase
           @operations.each do |other, shape, id, least, confirm|
             match = (other == verb) && shape.match(path) or next
-            return (
-              Operation.new(
-                id: id,
-                least: least,
-                confirm: confirm,
-                table: match.names.include?("table") ? match[:table] : nil
-              )
+            return Operation.new(
+              id: id,
+              least: least,
+              confirm: confirm,
+              table: match.names.include?("table") ? match[:table] : nil
             )
           end
           nil

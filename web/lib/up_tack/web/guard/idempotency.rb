@@ -70,12 +70,10 @@ module UpTack
             return problem(422, "key_used", "This Idempotency-Key was used for another request; take a new one.")
           end
           unless known.given?
-            return (
-              problem(
-                409,
-                "done_before",
-                "This was done before; the answer to it is no longer known. Look at the record."
-              )
+            return problem(
+              409,
+              "done_before",
+              "This was done before; the answer to it is no longer known. Look at the record."
             )
           end
 

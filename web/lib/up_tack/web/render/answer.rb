@@ -39,7 +39,7 @@ module UpTack
         # @param step [Core::Save::Step]
         def self.step(step) = {**step.to_h, parts: step.parts&.map { |part| Answer.part(part) }}
 
-        # @param part [Core::Expression::Parts::Part]
+        # @param part [Core::Expression::EvaluationTree::Part]
         def self.part(part) = {words: part.words, value: part.value, parts: part.parts.map { |each| Answer.part(each) }}
 
         private
@@ -54,19 +54,17 @@ module UpTack
         def field(field, outcome)
           if outcome.unreadable.key?(field.key)
             raw = outcome.unreadable[field.key]
-            return (
-              {
-                value: nil,
-                text: raw.is_a?(String) ? raw.scrub : "",
-                edit: raw.is_a?(String) ? raw.scrub : "",
-                source: "unreadable",
-                rule: nil,
-                words: nil,
-                pending: false,
-                choices: @choices[field.key],
-                state: @states[field.key].to_h
-              }
-            )
+            return {
+              value: nil,
+              text: raw.is_a?(String) ? raw.scrub : "",
+              edit: raw.is_a?(String) ? raw.scrub : "",
+              source: "unreadable",
+              rule: nil,
+              words: nil,
+              pending: false,
+              choices: @choices[field.key],
+              state: @states[field.key].to_h
+            }
           end
 
           value = outcome.values[field.key]

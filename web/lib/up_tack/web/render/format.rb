@@ -14,7 +14,7 @@ module UpTack
         def of(parts, workspace)
           type = parts["type"].to_s
           unless Core::Values.all.key?(type)
-            Core::Design::Invalid.because("There is no field type “#{type}”.", part: "type")
+            Core::Invalid.because("There is no field type “#{type}”.", part: "type")
           end
 
           field =

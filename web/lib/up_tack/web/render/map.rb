@@ -20,7 +20,7 @@ module UpTack
             end
           known = (fields + rules).to_h { |node| [node[:id], true] }
           edges =
-            Core::Analysis::Map
+            Core::Analysis::RuleGraph
               .new(@workspace.project)
               .edges
               .map { |edge| {from: node(edge.from), to: node(edge.to), how: edge.how, before: edge.before} }
@@ -30,7 +30,7 @@ module UpTack
         private
 
         def node(place) = place.is_a?(Array) ? place.join(".") : place
-        def places = @places ||= Core::Analysis::Map.new(@workspace.project).places
+        def places = @places ||= Core::Analysis::RuleGraph.new(@workspace.project).places
         def builder? = @workspace.person.role == "builder"
 
         def field(field, table)

@@ -7,7 +7,7 @@ module UpTack
       module NoticeOfRules
         module_function
 
-        # @param notices [Array<Core::Analysis::RuleLinter::Notice>]
+        # @param notices [Array<Core::Linting::RuleLinter::Notice>]
         # @param table [Core::Design::Table]
         # @param workspace [Workspace]
         def all(notices, table, workspace)

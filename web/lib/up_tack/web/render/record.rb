@@ -9,7 +9,7 @@ module UpTack
         # @param workspace [Workspace]
         # @param table [Core::Design::Table]
         # @param fields [Array<String>, nil] keys of those wanted; nil for all
-        # @raise [Core::Design::Invalid] for a field that the table does not have
+        # @raise [Core::Invalid] for a field that the table does not have
         def initialize(workspace, table, fields: nil)
           UseCases::Fields.check(table, fields.to_h { |key| [key, nil] }, workspace.visibility) if fields
           @plan = workspace.plan(table.key)
@@ -65,7 +65,7 @@ module UpTack
           {
             id: record.id,
             version: record.version,
-            title: Core::Design::RecordTitle.of(@table, record.id, values, @context),
+            title: Core::Save::RecordTitle.of(@table, record.id, values, @context),
             values: told,
             texts: texts
           }

@@ -7,7 +7,7 @@ module UpTack
       module Review
         module_function
 
-        # @param report [Core::Decisions::Review::Report]
+        # @param report [Core::Decisions::CompletenessCheck::Report]
         # @param rule [Core::Rules::Decision]
         # @param table [Core::Design::Table]
         def of(report, rule, table)

@@ -99,7 +99,7 @@ module UpTack
           return UseCases::Numbers::Counts.new(table, rule).warning if rule.is_a?(Core::Rules::Number)
 
           if builder?
-            said = Core::Analysis::FixedTexts.new(rule, table).all + table.notices.of(rule).map(&:message)
+            said = Core::Linting::FixedTexts.new(rule, table).all + table.notices.of(rule).map(&:message)
             said.empty? ? nil : said.join(" ")
           end
         end

@@ -29,15 +29,13 @@ module UpTack
             draft = rule_sent
             edges = UseCases::Bench::SuggestEdges.new(workspace)
             if draft
-              next(
-                json(
-                  Routes::Bench.suggestions(
-                    if sent["typed"]
-                      edges.of_case(table: table.key, draft: draft, typed: typed)
-                    else
-                      edges.of_draft(table: table.key, draft: draft)
-                    end
-                  )
+              next json(
+                Routes::Bench.suggestions(
+                  if sent["typed"]
+                    edges.of_case(table: table.key, draft: draft, typed: typed)
+                  else
+                    edges.of_draft(table: table.key, draft: draft)
+                  end
                 )
               )
             end
@@ -92,17 +90,15 @@ module UpTack
         # @param table [Core::Design::Table]
         def self.mistakes(count, table)
           unless count
-            return (
-              {
-                state: "waiting",
-                done: 0,
-                total: table.rules.length,
-                tried: nil,
-                noticed: nil,
-                slipping: [],
-                harmless: []
-              }
-            )
+            return {
+              state: "waiting",
+              done: 0,
+              total: table.rules.length,
+              tried: nil,
+              noticed: nil,
+              slipping: [],
+              harmless: []
+            }
           end
 
           slipping =

@@ -10,31 +10,32 @@ module UpTack
             text = sent["text"]
             raise Requests::Malformed, "`text` must be a text." unless text.is_a?(String)
 
-            parsed = Core::Decisions::Sheet.read(text.scrub, workspace.table(params[:table]))
+            parsed = Core::Decisions::TableText.read(text.scrub, workspace.table(params[:table]))
             json({columns: parsed.columns.map(&:to_h), rows: parsed.rows, notes: parsed.notes})
-          rescue Core::Decisions::Sheet::Invalid => e
-            Core::Design::Invalid.because(e.message, part: "text")
+          rescue Core::Decisions::TableText::Invalid => e
+            Core::Invalid.because(e.message, part: "text")
           end
 
           app.post("/api/tables/:table/decisions/review") do
             rule, design = Decisions.sound(workspace, params[:table], design_parts(*Rules::PARTS))
-            json(Render::Review.of(Core::Decisions::Review.new(rule, design).report, rule, design))
+            json(Render::Review.of(Core::Decisions::CompletenessCheck.new(rule, design).report, rule, design))
           end
 
           app.post("/api/tables/:table/decisions/write") do
             rule, design = Decisions.sound(workspace, params[:table], design_parts(*Rules::PARTS))
             json(
               {
-                text: Core::Decisions::Sheet.write(rule, design, separator: (sent["separator"] == "tab") ? "\t" : ",")
+                text: Core::Decisions::TableText.write(rule, design,
+                  separator: (sent["separator"] == "tab") ? "\t" : ",")
               }
             )
           end
         end
 
         # @return [Array(Core::Rules::Decision, Core::Design::Table)] the table as it would be with the rule
-        # @raise [Core::Design::Invalid]
+        # @raise [Core::Invalid]
         def self.sound(workspace, table, plain)
-          Core::Design::Invalid.because("This is no decision table.", part: "kind") unless plain["kind"] == "decision"
+          Core::Invalid.because("This is no decision table.", part: "kind") unless plain["kind"] == "decision"
           workspace.table(table)
           design =
             Core::Design::Changes::PinRule

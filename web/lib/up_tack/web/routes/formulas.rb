@@ -22,7 +22,7 @@ module UpTack
             rescue Core::Expression::Invalid => e
               found = {problems: e.problems.map { |each| Render::Mistake.of(each) }, warnings: [], words: nil}
             end
-            json({**found, pieces: Core::Expression::Pieces.of(text)})
+            json({**found, pieces: Core::Expression::StructuredForm.of(text)})
           end
 
           app.post("/api/tables/:table/pieces") do
@@ -31,7 +31,7 @@ module UpTack
             raise Requests::Malformed, "`pieces` must be an object." unless pieces.is_a?(Hash)
 
             begin
-              json({formula: Core::Expression::Pieces.write(pieces), problem: nil})
+              json({formula: Core::Expression::StructuredForm.write(pieces), problem: nil})
             rescue Core::Expression::Invalid => e
               json({formula: nil, problem: e.message})
             end

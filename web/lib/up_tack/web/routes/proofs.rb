@@ -27,10 +27,10 @@ module UpTack
             proof = table.proof(params[:proof]) or
               raise Store::NotFound, "There is no such proof; it may have been deleted."
             telling =
-              Core::Bench::Telling.new(
+              Core::Design::ExpectationFormatter.new(
                 table,
                 Core::Bench::RecordOverlay
-                  .new(workspace.ground, records: Core::Bench::Script.from(proof.script).values(workspace.project))
+                  .new(workspace.ground, records: Core::Design::Script.from(proof.script).values(workspace.project))
                   .tap { |world| world.context = workspace.context }
               )
             json({proof: proof.to_plain, expects: proof.expectations.map { |each| telling.of(each) }})

@@ -74,7 +74,7 @@ module UpTack
           # What lets the rules act whose values it reads, such as a stamp, and besides each of its fields
           # with another value.
           def upstream(rule)
-            read = Analysis::Order.through(rule.awaits(@table), [], @table)
+            read = Analysis::TopologicalSort.through(rule.awaits(@table), [], @table)
             others = @table.acting_rules.reject { |other| other.id == rule.id || other.stage == "default" }
             writers = others.select { |other| (other.writes & read).any? }
             starts = writers.flat_map { |other| of_points(other).first(OF_UPSTREAM) }.uniq.first(OF_UPSTREAM * 2)

@@ -18,10 +18,10 @@ module UpTack
           # @return [Boolean] whether the rules let it pass
           attr_reader :sound
 
-          # @param ground [CompiledProject]
+          # @param ground [Save::CompiledProject]
           # @param table [Design::Table]
           # @param records [Hash{String=>Hash{Integer=>Hash}}] some real ones that links can lead to
-          # @param clock [Clock]
+          # @param clock [Design::ScriptClock]
           # @param profiles [Hash{String=>Samples::Profile}] by table
           def initialize(ground, table, records:, clock:, profiles: {})
             @ground = ground
@@ -35,15 +35,15 @@ module UpTack
             find
           end
 
-          # @return [Save::Context] with the records, for formulas
+          # @return [Context] with the records, for formulas
           def context
             @context ||=
               begin
                 world = RecordOverlay.new(@ground, records: @records)
-                Save::Context
+                Context
                   .new(
                     clock: @clock,
-                    person: Save::Ports::Person.new(name: "Somebody", email: nil, role: "builder"),
+                    person: Ports::Person.new(name: "Somebody", email: nil, role: "builder"),
                     records: world,
                     counters: Counters.new
                   )

@@ -25,7 +25,7 @@ module UpTack
             Rules::Limits,
             Rules::Length,
             Rules::OneOf,
-            Rules::Fits,
+            Rules::MatchesMask,
             Rules::Mask,
             Rules::Exists,
             Rules::Unique,
@@ -50,7 +50,7 @@ module UpTack
 
           # One character short, and one too many.
           def masked(rule)
-            mask = rule.is_a?(Rules::Mask) ? rule.mask : (rule.is_a?(Rules::Fits) && Masks.read(rule.to_plain["mask"]))
+            mask = rule.mask
             return [] if !mask || @table.given?(rule.field)
 
             sample = Masks::Examples.sample(mask)

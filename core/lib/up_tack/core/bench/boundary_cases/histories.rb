@@ -49,10 +49,10 @@ module UpTack
             case @rule
             when Rules::Lock then locked
             when Rules::Unique then unique
-            when Rules::Mask, Rules::Fits then validated + misfits
+            when Rules::Mask, Rules::MatchesMask then validated + misfits
             when Rules::Validation then validated
             when Rules::Number then numbered
-            when Rules::Stamp, Rules::ChangeCounter, Rules::Line then watched
+            when Rules::Stamp, Rules::ChangeCounter, Rules::LogLine then watched
             when Rules::Decision then cells + filled
             when Rules::Fill then alone + filled
             when Rules::Calculation then calculated

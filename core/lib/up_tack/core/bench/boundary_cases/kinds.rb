@@ -27,7 +27,7 @@ module UpTack
               (key == "idle") ? [other(rule.field)].compact : [{rule.field => :untyped}]
             when Rules::Mask
               masked(rule, key == "fits")
-            when Rules::Fits
+            when Rules::MatchesMask
               masked_text(rule.field, Masks.read(rule.to_plain["mask"]), key == "passed")
             when Rules::Tidy
               if key == "acts"
@@ -68,7 +68,7 @@ module UpTack
               (key == "acts") ? [{}] : rule.reads(@table).map { |link| {link => nil} }
             when Rules::Calculation
               calculated(rule, key)
-            when Rules::ChangeCounter, Rules::Stamp, Rules::Line
+            when Rules::ChangeCounter, Rules::Stamp, Rules::LogLine
               eventful(rule, key)
             else
               []
@@ -188,8 +188,7 @@ module UpTack
                 rule.map.select do |_, children|
                   field.open_choices.any? { |choice| children.include?(choice) == belongs }
                 end
-              return (
-                parents
+              return parents
                   .first(2)
                   .map do |parent, children|
                     {
@@ -197,7 +196,6 @@ module UpTack
                       rule.field => field.open_choices.find { |choice| children.include?(choice) == belongs }
                     }
                   end
-              )
             end
             options = field.link? ? @base.records.fetch(field.target, {}).keys : field.open_choices
             options
@@ -258,7 +256,7 @@ module UpTack
             return [{}] if key == "idle"
 
             columns = rule.columns(@table)
-            reading = Decisions::Reading.new(rule, @table, Reading.new(conventions: Conventions.from({})))
+            reading = Decisions::TableParser.new(rule, @table, ParseContext.new(conventions: Conventions.from({})))
             rows = reading.rows
             regions = Decisions::Regions.values_of(columns, rows)
             way = RowValues.new(regions, rows).find(key[/\Arow (\d+)\z/, 1]&.then { |place| place.to_i - 1 })
@@ -284,7 +282,7 @@ module UpTack
             change = rule.locked(@table).filter_map { |each| other(each) }.first or return []
             role = {
               "user.role" =>
-                Design::Access::ROLES.find { |each| each != rule.to_plain["except_role"] && each != "reader" }
+                Access::ROLES.find { |each| each != rule.to_plain["except_role"] && each != "reader" }
             }
             @solver.ways(tree, key == "refused", @seen).map { |way| change.merge(role).merge("first" => way) }
           end

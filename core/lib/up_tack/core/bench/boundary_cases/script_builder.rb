@@ -15,7 +15,7 @@ module UpTack
         class ScriptBuilder
           # @param table [Design::Table]
           # @param base [Base]
-          # @param clock [Clock]
+          # @param clock [Design::ScriptClock]
           # @param conventions [Conventions]
           def initialize(table, base, clock, conventions)
             @table = table

@@ -63,7 +63,7 @@ module UpTack
             {
               again: false,
               lasting:
-                [Rules::Lock, Rules::ChangeCounter, Rules::Stamp, Rules::Line].any? { |kind| rule.is_a?(kind) } ||
+                [Rules::Lock, Rules::ChangeCounter, Rules::Stamp, Rules::LogLine].any? { |kind| rule.is_a?(kind) } ||
                   (rule.is_a?(Rules::Number) && point.key == "idle") ||
                   (rule.is_a?(Rules::Calculation) && rule.once? && point.key == "idle")
             }
@@ -143,7 +143,7 @@ module UpTack
           # What a field is worked out from has some value, so that the field has one.
           def filled(table, key)
             keys =
-              Analysis::Order
+              Analysis::TopologicalSort
                 .through([key], [], table)
                 .select { |each| table.field(each) && !table.given?(each) && !table.field(each).link? }
             keys.to_h { |each| [each, Samples::Values.usual(table.field(each))] }
@@ -192,18 +192,16 @@ module UpTack
 
           def compared(node, side)
             if side == "off"
-              return (
-                @solver.ways(
-                  Expression::Nodes::Comparison.new(
-                    sign: "<>",
-                    left: node.left,
-                    right: node.right,
-                    from: node.from,
-                    to: node.to
-                  ),
-                  true,
-                  @seen
-                )
+              return @solver.ways(
+                Expression::Nodes::Comparison.new(
+                  sign: "<>",
+                  left: node.left,
+                  right: node.right,
+                  from: node.from,
+                  to: node.to
+                ),
+                true,
+                @seen
               )
             end
 

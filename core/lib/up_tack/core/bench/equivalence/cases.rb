@@ -22,8 +22,8 @@ module UpTack
 
           def initialize(rule, other, table)
             @rules = [rule, other]
-            reading = Core::Reading.new(conventions: Conventions.from({}))
-            @rows = @rules.map { |each| Decisions::Reading.new(each, table, reading).rows }
+            reading = ParseContext.new(conventions: Conventions.from({}))
+            @rows = @rules.map { |each| Decisions::TableParser.new(each, table, reading).rows }
             @axes = Decisions::Axis.of(rule.columns(table), @rows.flatten, table)
           end
 

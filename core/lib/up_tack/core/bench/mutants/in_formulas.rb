@@ -138,7 +138,7 @@ module UpTack
             return [] unless other.is_a?(Nodes::Literal) && other.value.is_a?(String)
 
             list = choices_of(side, scope) or return [edit("text", other, quoted("#{other.value} x"))]
-            near = list.find { |choice| Expression::Text.folded(choice) != Expression::Text.folded(other.value) }
+            near = list.find { |choice| Unicode.folded(choice) != Unicode.folded(other.value) }
             near ? [edit("choice", other, quoted(near))] : []
           end
 

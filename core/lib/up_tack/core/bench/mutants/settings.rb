@@ -179,7 +179,7 @@ module UpTack
 
           # Rows that never fit the same record decide alike in any order.
           def apart?(one, other)
-            reading = Core::Reading.new(conventions: Conventions.from({}))
+            reading = ParseContext.new(conventions: Conventions.from({}))
             @rule
               .columns(@table)
               .each_with_index

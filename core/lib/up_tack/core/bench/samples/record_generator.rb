@@ -14,7 +14,7 @@ module UpTack
           BLANK = 0.2
 
           # @param table [Design::Table]
-          # @param context [Save::Context] for formulas
+          # @param context [Context] for formulas
           # @param profile [Profile]
           # @param linked [Hash{String=>Array<Integer>}] numbers of records that a link can lead to
           # @param there [Hash{String=>Array<Object>}] values that are there elsewhere, by key of a

@@ -36,7 +36,7 @@ module UpTack
             @profile = profile
             @today = today
             @linked = linked
-            @bounds = table.fields.to_h { |field| [field.key, Decisions::Bounds.of(table, field)] }
+            @bounds = table.fields.to_h { |field| [field.key, Conditions::Bounds.of(table, field)] }
             @masks = table.fields.to_h { |field| [field.key, mask(field)] }.compact
             @listed =
               table
@@ -78,13 +78,7 @@ module UpTack
 
           private
 
-          def mask(field)
-            rule =
-              @table.rules.find do |each|
-                (each.is_a?(Rules::Mask) || each.is_a?(Rules::Fits)) && each.field == field.key
-              end or return
-            rule.is_a?(Rules::Mask) ? rule.mask : Masks.read(rule.to_plain["mask"])
-          end
+          def mask(field) = @table.rules.find { |each| each.field == field.key && each.mask }&.mask
 
           def chosen(field, about, random)
             known = about.values.select { |pair| field.open_choices.include?(pair.first) }

@@ -46,13 +46,13 @@ module UpTack
 
           def free_label(label, table)
             label = label[0, Names::LONGEST_LABEL]
-            taken = table["fields"].map { |field| Expression::Text.folded(field["label"]) }
-            return label unless taken.include?(Expression::Text.folded(label))
+            taken = table["fields"].map { |field| Unicode.folded(field["label"]) }
+            return label unless taken.include?(Unicode.folded(label))
 
             (2..)
               .lazy
               .map { |number| "#{label[0, Names::LONGEST_LABEL - 4]} #{number}" }
-              .find { |each| !taken.include?(Expression::Text.folded(each)) }
+              .find { |each| !taken.include?(Unicode.folded(each)) }
           end
 
           def field(plain, detail, key, label)

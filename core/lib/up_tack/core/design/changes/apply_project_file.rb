@@ -7,14 +7,14 @@ module UpTack
         # Merges the design of a project file into the project.
         class ApplyProjectFile < Change
           # @param design [Hash{String=>Object}] plain and sound, as a file holds it
-          # @param tolerating [Array<Problem>, :all] see Project.reopen
+          # @param tolerating [Array<Core::Problem>, :all] see Project.reopen
           def initialize(design:, tolerating: [])
             @design = design
             @tolerating = tolerating
           end
 
           # @return [Project]
-          # @raise [Invalid] where the two do not go together
+          # @raise [Core::Invalid] where the two do not go together
           def apply(project)
             built = build(project, Merge.new(project, @design).plain, tolerating: @tolerating)
             counts = {

@@ -20,7 +20,7 @@ module UpTack
           # the one being written is told with the field that it is pinned on.
           # @param project [Project] as it was before
           # @param own [String, nil] id of the rule being written
-          # @param tolerating [Array<Problem>, :all] what it may have besides those of the project
+          # @param tolerating [Array<Core::Problem>, :all] what it may have besides those of the project
           def build(project, plain, own: nil, tolerating: [])
             Project.reopen(plain, tolerating: (tolerating == :all) ? :all : project.tolerated + tolerating)
           rescue Invalid => e
@@ -47,7 +47,7 @@ module UpTack
           # @param choices [Array<String>] those before
           # @param later [Object] those afterwards
           # @return [Hash{String=>String}] those that get another name
-          # @raise [Invalid]
+          # @raise [Core::Invalid]
           def renaming(renamed, choices, later)
             return {} if renamed.nil?
             unless renamed.is_a?(Hash) && renamed.each_value.all?(String) && later.is_a?(Array)
@@ -75,8 +75,7 @@ module UpTack
             @renamed_choices = renamed.by_id(project)
             renamed.carry(project, plain)
             yield plain
-            retold = RetoldProofs.new(build(project, plain), renamed)
-            retold.any? ? build(project, retold.plain) : retold.project
+            build(project, plain)
           end
 
           # @return [String] which choices are renamed, and which become one with another

@@ -9,7 +9,7 @@ module UpTack
           # @param table [String] key
           # @param rule [Hash{String=>Object}] plain; with the id of an existing rule it takes its place
           # @param records [#find] by which a link that is typed is found
-          def initialize(table:, rule:, records: Save::Ports::NoRecords)
+          def initialize(table:, rule:, records: Ports::NoRecords)
             @table = table
             @rule = rule
             @records = records
@@ -19,7 +19,7 @@ module UpTack
             plain = project.to_plain
             table = plain_table(plain, @table)
             @design = project.table(@table)
-            @reading = Reading.new(conventions: project.conventions, records: @records)
+            @reading = ParseContext.new(conventions: project.conventions, records: @records)
             @rule["id"] ? replace(table) : add(plain, table)
             built = build(project, plain, own: @id)
             design = built.table(@table)

@@ -24,10 +24,10 @@ module UpTack
             plain = project.to_plain
             table = plain_table(plain, @table)
             kept = (table["proofs"] ||= [])
-            if kept.length + @proofs.length > Bench::Proof::MOST
-              Invalid.because("A table has at most #{Bench::Proof::MOST} proofs.", part: "proofs")
+            if kept.length + @proofs.length > Proof::MOST
+              Invalid.because("A table has at most #{Proof::MOST} proofs.", part: "proofs")
             end
-            @reading = Reading.new(conventions: project.conventions, today: @today)
+            @reading = ParseContext.new(conventions: project.conventions, today: @today)
             @project = project
             @design = project.table(@table)
             @ids = @proofs.map { |proof| keep(plain, kept, proof.merge("name" => tidy_label(proof["name"])), table) }
@@ -38,7 +38,7 @@ module UpTack
           private
 
           def keep(plain, kept, proof, table)
-            proof = Bench::Proof.from(settled(proof)).to_plain
+            proof = Proof.from(settled(proof)).to_plain
             unless proof["id"]
               id = next_id(plain, "p")
               kept << {"id" => id}.merge(proof)
@@ -56,7 +56,7 @@ module UpTack
             return proof unless expect.is_a?(Array) && expect.all?(Hash)
 
             proof.merge(
-              "expect" => expect.map { |each| Bench::Expectation.from(each).settled(@design, @reading) },
+              "expect" => expect.map { |each| Expectation.from(each).settled(@design, @reading) },
               "records" => records(proof["records"])
             ).compact
           end

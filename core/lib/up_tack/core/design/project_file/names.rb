@@ -14,7 +14,7 @@ module UpTack
             @tables = plain["tables"] || []
           end
 
-          # @return [Array<Problem>]
+          # @return [Array<Core::Problem>]
           def problems = @problems ||= unknown + doubled_ids + doubled_keys + missing + counted
 
           # @return [Boolean] whether nothing is wrong, but that kinds are not known
@@ -111,12 +111,10 @@ module UpTack
               (table["fields"] || []).filter_map do |field|
                 way = ["tables", table["key"], "fields", field["key"]]
                 if field["list"] && !lists.include?(field["list"])
-                  next(
-                    problem(
-                      "#{field["label"]} uses the list “#{field["list"]}”, which the file does not have.",
-                      *way,
-                      "list"
-                    )
+                  next problem(
+                    "#{field["label"]} uses the list “#{field["list"]}”, which the file does not have.",
+                    *way,
+                    "list"
                   )
                 end
 

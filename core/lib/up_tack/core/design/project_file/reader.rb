@@ -15,7 +15,7 @@ module UpTack
           end
 
           # @return [Content]
-          # @raise [Invalid]
+          # @raise [Core::Invalid]
           def content
             plain = parsed
             shape = Shape.of(plain)
@@ -34,7 +34,7 @@ module UpTack
 
           private
 
-          # @return [Array<Problem>] what is wrong in a file of the right shape
+          # @return [Array<Core::Problem>] what is wrong in a file of the right shape
           def of_content(plain)
             names = Names.new(plain)
             problems = names.problems + Reviews.number(plain)

@@ -18,7 +18,7 @@ module UpTack
           end
 
           # @param plain [Hash] a whole file, which is changed
-          # @return [Array<Problem>]
+          # @return [Array<Core::Problem>]
           def number(plain)
             names = (plain["people"] || []).map { |person| person["name"] }
             plain["tables"].filter_map do |table|
@@ -27,14 +27,12 @@ module UpTack
 
               place = names.index(person)
               unless place
-                next(
-                  Problem.new(
-                    part: "person",
-                    message:
-                      "Suggestions for #{table["label"]} are told to #{person}, who is not among the people of " \
-                        "the file.",
-                    place: "tables › #{table["key"]} › review › person"
-                  )
+                next Problem.new(
+                  part: "person",
+                  message:
+                    "Suggestions for #{table["label"]} are told to #{person}, who is not among the people of " \
+                      "the file.",
+                  place: "tables › #{table["key"]} › review › person"
                 )
               end
 

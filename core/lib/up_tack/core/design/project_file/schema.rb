@@ -280,7 +280,7 @@ module UpTack
           def act
             object(
               {
-                "do" => {"enum" => Bench::Script::ACTS},
+                "do" => {"enum" => Script::ACTS},
                 "field" => TEXT,
                 "value" => SCALAR,
                 "values" => {"type" => "object", "additionalProperties" => SCALAR},
@@ -310,7 +310,7 @@ module UpTack
           def expectation
             object(
               {
-                "what" => {"enum" => Bench::Expectation::WHAT},
+                "what" => {"enum" => Expectation::WHAT},
                 "act" => {"type" => %w[integer null]},
                 "field" => TEXT,
                 "rule" => TEXT,

@@ -36,7 +36,7 @@ module UpTack
             new(schema).tap { |shape| shape.check(plain, schema, [], []) }
           end
 
-          # @return [Array<Problem>]
+          # @return [Array<Core::Problem>]
           attr_reader :problems
 
           def initialize(schema)

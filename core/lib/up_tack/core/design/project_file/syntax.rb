@@ -17,7 +17,7 @@ module UpTack
           SPACE = /[ \t\r\n]*/
 
           # @param text [String]
-          # @return [Problem]
+          # @return [Core::Problem]
           def self.problem(text) = new(text).problem
 
           def initialize(text)
@@ -26,7 +26,7 @@ module UpTack
             @way = []
           end
 
-          # @return [Problem]
+          # @return [Core::Problem]
           def problem
             catch(:fault) do
               value

@@ -20,7 +20,7 @@ module UpTack
                 help: "The first of the values that is not blank.",
                 example: 'coalesce(blank, "Drying")',
                 result: "Drying"
-              ) { |_, *values| values.find { |value| !Text.blank?(value) } },
+              ) { |_, *values| values.find { |value| !Unicode.blank?(value) } },
               # Read by the parser, which makes a node of it: it needs the field, not its value.
               Function.new(
                 "changed",

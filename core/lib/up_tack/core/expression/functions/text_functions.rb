@@ -18,9 +18,9 @@ module UpTack
               pattern = arguments[1]
               next unless pattern.is_a?(Nodes::Literal) && pattern.value.is_a?(String)
 
-              Patterns.check(pattern.value, types.first)
+              Values::Patterns.check(pattern.value, types.first)
               nil
-            rescue Patterns::Invalid => e
+            rescue Values::Patterns::Invalid => e
               TextFunctions.in_pattern(pattern, e)
             end
 
@@ -30,7 +30,7 @@ module UpTack
               pattern = arguments[1]
               next unless pattern.is_a?(Nodes::Literal) && pattern.value.is_a?(String)
 
-              Patterns.advice(pattern.value, types.first)&.then { |advice| TextFunctions.in_pattern(pattern, advice) }
+              Values::Patterns.advice(pattern.value, types.first)&.then { |advice| TextFunctions.in_pattern(pattern, advice) }
             end
 
           module_function
@@ -47,7 +47,7 @@ module UpTack
               'url_encode("oak & ash")',
               "oak%20%26%20ash"
             ) do |_, text|
-              Text.bounded(
+              Unicode.bounded(
                 text.gsub(/[^A-Za-z0-9\-._~]/) { |sign| sign.bytes.map { |byte| format("%%%02X", byte) }.join }
               )
             end
@@ -88,7 +88,7 @@ module UpTack
               ) do |_, text, old, new|
                 next text if text.nil? || old.nil?
 
-                Text.bounded(text.gsub(old) { new.to_s })
+                Unicode.bounded(text.gsub(old) { new.to_s })
               end
             ]
           end
@@ -104,7 +104,7 @@ module UpTack
                 "====="
               ) do |_, text, times|
                 count = count(times, 0)
-                raise Text::TooLong if text.length * count > LONGEST_RESULT
+                raise Unicode::TooLong if text.length * count > Unicode::LONGEST
 
                 text * count
               end
@@ -120,7 +120,7 @@ module UpTack
                 "The first characters of a text; one if no number is given.",
                 'left("Kiln", 2)',
                 "Ki"
-              ) { |_, text, length| Text.graphemes(text).first(count(length, 1)).join },
+              ) { |_, text, length| Unicode.graphemes(text).first(count(length, 1)).join },
               make(
                 "right",
                 {text: :text, length?: :number},
@@ -128,7 +128,7 @@ module UpTack
                 "The last characters of a text; one if no number is given.",
                 'right("Kiln", 2)',
                 "ln"
-              ) { |_, text, length| Text.graphemes(text).last(count(length, 1)).join },
+              ) { |_, text, length| Unicode.graphemes(text).last(count(length, 1)).join },
               make(
                 "mid",
                 {text: :text, start: :number, length: :number},
@@ -137,7 +137,7 @@ module UpTack
                 'mid("KD-017", 4, 3)',
                 "017"
               ) do |_, text, start, length|
-                (start < 1) ? nil : Text.graphemes(text)[count(start, 1) - 1, count(length, 0)].to_a.join
+                (start < 1) ? nil : Unicode.graphemes(text)[count(start, 1) - 1, count(length, 0)].to_a.join
               end
             ]
           end
@@ -151,7 +151,7 @@ module UpTack
                 "How many characters a text has.",
                 'len("Kiln")',
                 "4"
-              ) { |_, text| BigDecimal(Text.graphemes(text).length) },
+              ) { |_, text| BigDecimal(Unicode.graphemes(text).length) },
               make(
                 "find",
                 {part: :text, text: :text, start?: :number},
@@ -196,8 +196,8 @@ module UpTack
                 by_conventions: true
               ) do |evaluation, value, pattern, conventions:|
                 value = evaluation.context.clock.local(value) if value.is_a?(::Time)
-                Text.bounded(Patterns.write(value, pattern, conventions))
-              rescue Patterns::Invalid => e
+                Unicode.bounded(Values::Patterns.write(value, pattern, conventions))
+              rescue Values::Patterns::Invalid => e
                 evaluation.note(:bad_pattern, e.message)
               end
             ]
@@ -212,7 +212,7 @@ module UpTack
           end
 
           # @param node [Nodes::Literal] a fixed pattern
-          # @param mistake [Patterns::Invalid, Patterns::Advice] with offsets in the pattern
+          # @param mistake [Values::Patterns::Invalid, Values::Patterns::Advice] with offsets in the pattern
           # @return [Problem] at its place in the formula, where quotes inside a text are doubled
           def in_pattern(node, mistake)
             starts = [mistake.from, mistake.to].map { |at| node.from + 1 + at + node.value[0...at].count("\"") }
@@ -220,7 +220,7 @@ module UpTack
           end
 
           def capitalised(word)
-            first, *rest = Text.graphemes(word)
+            first, *rest = Unicode.graphemes(word)
             first.upcase + rest.join.downcase
           end
 
@@ -232,12 +232,12 @@ module UpTack
 
             signs = Hash.new { |known, cluster| known[cluster] = FIRST_SIGN + known.length }
             whole, wanted =
-              [text, part].map { |each| Text.graphemes(each).map { |cluster| signs[cluster] }.pack("U*") }
+              [text, part].map { |each| Unicode.graphemes(each).map { |cluster| signs[cluster] }.pack("U*") }
             place = whole.index(wanted, start - 1)
             place && BigDecimal(place + 1)
           end
 
-          def count(number, default) = number ? number.to_i.clamp(0, LONGEST_RESULT) : default
+          def count(number, default) = number ? number.to_i.clamp(0, Unicode::LONGEST) : default
 
           def make(name, takes, returns, help, example, result, **settings, &work)
             Function.new(

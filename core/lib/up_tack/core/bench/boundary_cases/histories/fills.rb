@@ -48,7 +48,7 @@ module UpTack
             def cells
               columns = @rule.columns(@table)
               kinds = Kinds.new(@table, @base, @solver, @seen)
-              rows = Decisions::Reading.new(@rule, @table, Core::Reading.new(conventions: Conventions.from({}))).rows
+              rows = Decisions::TableParser.new(@rule, @table, ParseContext.new(conventions: Conventions.from({}))).rows
               regions = Decisions::Regions.values_of(columns, rows)
               found =
                 rows.each_with_index.flat_map do |row, place|

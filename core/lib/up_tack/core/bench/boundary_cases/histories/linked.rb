@@ -35,7 +35,7 @@ module UpTack
               value = Expression::Source.new(@table.scope, node.source).value
               return {} unless value.one?
 
-              keys = Analysis::Order.through([value.first.key], [], other)
+              keys = Analysis::TopologicalSort.through([value.first.key], [], other)
               keys = keys.select { |key| (field = other.field(key)) && !other.given?(key) && !field.link? }
               keys.first(1).to_h { |key| [key, Scenes.other(other.field(key), one[key], @base.context.clock.today)] }
             end

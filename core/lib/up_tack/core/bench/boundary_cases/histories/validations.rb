@@ -63,7 +63,7 @@ module UpTack
             # Each locked field alone, as each of those who may save.
             def locked
               held, open = [true, false].map { |wanted| turn(wanted) }
-              roles = Design::Access::ROLES - %w[reader]
+              roles = Access::ROLES - %w[reader]
               typed(@rule.locked(@table))
                 .first(MOST_FIELDS)
                 .flat_map do |key|

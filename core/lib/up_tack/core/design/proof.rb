@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # A trial kept with what must come out. It brings everything along that it needs,
+      # records included, so that it comes to the same wherever and whenever it runs.
+      # id:: such as "p12", never given twice
+      # name:: what it shows; group:: under which it stands, nil for none
+      # note:: the builder's own words
+      # script:: the Script; expect:: plain Expectations
+      Proof =
+        Struct.new(:id, :name, :group, :note, :script, :expect, keyword_init: true) do
+          # @param plain [Hash{String=>Object}] from a design
+          def self.from(plain)
+            new(
+              id: plain["id"],
+              name: plain["name"],
+              group: plain["group"].to_s.strip.empty? ? nil : plain["group"],
+              note: plain["note"].to_s.strip.empty? ? nil : plain["note"],
+              script: plain.slice(*Design::Proof::SCRIPT).freeze,
+              expect: plain["expect"] || []
+            ).freeze
+          end
+
+          # @return [Hash{String=>Object}] shares nothing with this proof
+          def to_plain
+            Marshal.load(
+              Marshal.dump(
+                {"id" => id, "name" => name, "group" => group, "note" => note, **script, "expect" => expect}.compact
+              )
+            )
+          end
+
+          # @param table [Design::Table] its own
+          # @return [Array<String>] ids of the rules of which it expects something
+          def speaks_of(table) = expectations.flat_map { |each| each.rules(table) }.uniq
+
+          # @return [Array<Design::Expectation>]
+          def expectations = expect.map { |plain| Design::Expectation.from(plain) }
+        end
+
+      Design::Proof::SCRIPT = %w[form person at start records acts].freeze
+      Design::Proof::LONGEST_NAME = 120
+      Design::Proof::MOST = 2_000
+    end
+  end
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Design
+      # What somebody does on the bench: with which form, as whom, when, from which
+      # record on, and act by act. Plain data, as a project file has it:
+      #
+      #   {"form" => "m181", "person" => {"name" => "Bram Tolley", "role" => "clerk"},
+      #    "at" => "2026-11-23T09:30", "start" => {"from" => "new"},
+      #    "records" => {"members" => {"1" => {"name" => "Ansa Velt"}}},
+      #    "acts" => [{"do" => "type", "field" => "maker", "value" => 1}, {"do" => "save"}]}
+      #
+      # start:: {"from" => "new"}, or "copy" or "real" with the number of a "record"
+      # records:: the little data set of a proof: plain values by table and number
+      # acts:: in their order, each one of ACTS
+      Script =
+        Struct.new(:form, :person, :at, :start, :records, :acts, keyword_init: true) do
+          # @param plain [Hash{String=>Object}]
+          def self.from(plain)
+            new(
+              form: plain["form"],
+              person: plain["person"] || {},
+              at: plain["at"],
+              start: plain["start"] || {"from" => "new"},
+              records: plain["records"] || {},
+              acts: plain["acts"] || []
+            ).freeze
+          end
+
+          # @return [Ports::Person]
+          def actor = Design::Script.actor(person)
+
+          # @param plain [Hash{String=>String}]
+          def self.actor(plain) =
+            Ports::Person.new(name: plain["name"], email: plain["email"], role: plain["role"])
+
+          # @param project [Design::Project]
+          # @return [Hash{String=>Hash{Integer=>Hash}}] the data set as values; what does not
+          #   belong to the project any more is left out
+          def values(project)
+            records.each_with_object({}) do |(key, all), found|
+              table = project.table(key) or next
+              found[key] = all.to_h { |id, plain| [Integer(id), Design::Script.loaded(table, plain)] }
+            end
+          end
+
+          def self.loaded(table, plain)
+            table.fields.to_h do |field|
+              [field.key, plain[field.key].nil? ? nil : Design::Script.value(field, plain[field.key])]
+            end
+          end
+
+          # @raise [ArgumentError, TypeError] for what is no value of the field
+          def self.value(field, plain)
+            case field.type
+            when "text", "long_text", "choice" then plain.to_s
+            when "yes_no" then [true, false].include?(plain) ? plain : raise(TypeError, "#{field.label} is yes or no")
+            when "link" then Integer(plain)
+            else field.values.load(plain.to_s) || raise(ArgumentError, "#{field.label} can't be #{plain}")
+            end
+          end
+        end
+
+      # The acts of a script.
+      #
+      # type::     one "field" gets a "value", and is left: the form answers live
+      # fill_in::  several fields get their "values" at once, as from a program
+      # lines::    the "rows" typed beneath it, records of a "table" that link here by "link"
+      # pass::     the warning of a "rule" is passed with a "reason"
+      # save::     the record is saved, or refused
+      # new::      another record is begun, as "save and next" does
+      # copy::     a copy of the record at hand is begun
+      # delete::   the record at hand is deleted
+      # put_back:: the record that was deleted comes back
+      # wait::     the form is left open for some "days" and "hours"
+      # as::       another "person" goes on
+      Design::Script::ACTS = %w[type fill_in lines pass save new copy delete put_back wait as].freeze
+      # Acts after which nothing is left to be saved.
+      Design::Script::FINAL = %w[save delete put_back].freeze
+      Design::Script::MOST_ACTS = 200
+      Design::Script::MOST_RECORDS = 500
+    end
+  end
+end

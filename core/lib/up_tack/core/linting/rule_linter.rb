@@ -1,0 +1,236 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Linting
+      # What a builder should know of the rules of a table: fields of which no rule
+      # speaks in some case, or more than one; rules that can never hold; fields that
+      # two rules write; rules that read what nothing fills; tables with gaps.
+      class RuleLinter
+        # code:: "gap", "overlap", "never", "two_writers", "unfed", "unreached" or "contradiction"
+        # rules:: ids of the rules that it is about; field:: key of the field
+        # message:: a sentence; examples:: Conditions::OverlapAnalysis::Examples of cases
+        Notice = Struct.new(:code, :rules, :field, :message, :examples, keyword_init: true)
+
+        # @param table [Design::Table] whose rules are sound
+        def initialize(table)
+          @table = table
+        end
+
+        # @return [Array<Notice>]
+        def all =
+          @all ||=
+            @table.fields.flat_map { |field| of_group(field) + of_chain(field) + two_writers(field) } + never +
+            tables + unfed + resting
+
+        # @return [Array<Notice>] those about a rule
+        def of(rule) = all.select { |notice| notice.rules.include?(rule.id) }
+
+        private
+
+        def label(field) = field.label
+
+        # Fill rules that set one field, at least one of them under a condition.
+        def of_group(field)
+          speakers =
+            @table
+              .rules
+              .grep(Rules::Fill)
+              .select { |rule| rule.writes.include?(field.key) && rule.event != "made" }
+              .map { |rule| Conditions::OverlapAnalysis::Clause.new(rule, rule.speaks_while(field.key)) }
+          return [] if speakers.length < 2 || speakers.none?(&:condition)
+
+          found = Conditions::OverlapAnalysis.new(@table, speakers)
+          ids = speakers.map { |speaker| speaker.rule.id }
+          [notice("gap", ids, field, found.gaps, "No rule sets #{label(field)}"), *overlaps(field, found)].compact
+        end
+
+        def overlaps(field, found)
+          found
+            .overlaps
+            .group_by(&:speaking)
+            .map do |rules, examples|
+              last = rules.max_by { |rule| order.index(rule) || 0 }
+              notice(
+                "overlap",
+                rules.map(&:id),
+                field,
+                examples,
+                "#{(rules.length == 2) ? "Two" : rules.length} rules set #{label(field)}, and " \
+                  "“#{last.tack(@table)}” has the last word"
+              )
+            end
+        end
+
+        # Branches of one formula that ends in blank.
+        def of_chain(field)
+          rule = @table.calculation(field.key) or return []
+          branches, ending = chain(Expression.parse(rule.to_plain["formula"]))
+          return [] if branches.length < 2 || !(ending.is_a?(Expression::Nodes::Literal) && ending.value.nil?)
+
+          found =
+            Conditions::OverlapAnalysis.new(
+              @table,
+              branches.map { |condition| Conditions::OverlapAnalysis::Clause.new(rule, condition) },
+              in_order: true
+            )
+          [notice("gap", [rule.id], field, found.gaps, "#{label(field)} comes to blank")].compact
+        end
+
+        def chain(node, branches = [])
+          return [branches, node] unless node.is_a?(Expression::Nodes::Conditional)
+
+          chain(node.alternative, [*branches, node.condition])
+        end
+
+        def notice(code, rules, field, examples, words)
+          return if examples.empty?
+
+          Notice.new(
+            code: code,
+            rules: rules,
+            field: field.key,
+            message: "#{words} #{where(examples.first.words)}.",
+            examples: examples
+          )
+        end
+
+        # @return [String] "where …", or that it is so always
+        def where(words) = words.empty? ? "in any case" : "where #{Masks::Phrases.list(words)}"
+
+        # Fills under conditions are looked at as a group; others that write one field
+        # are told with the order in which they act.
+        def two_writers(field)
+          writers = order.select { |rule| rule.writes.include?(field.key) && !rule.is_a?(Rules::DependentChoice) }
+          if writers.length < 2 || writers.all?(Rules::State) ||
+              writers.all? { |rule| rule.is_a?(Rules::Fill) && rule.speaks_while(field.key) }
+            return []
+          end
+
+          said = writers.map { |rule| "“#{rule.tack(@table)}”" }
+          [
+            Notice.new(
+              code: "two_writers",
+              rules: writers.map(&:id),
+              field: field.key,
+              message: "#{Masks::Phrases.list(said)} set #{label(field)}, in this order; the last that acts decides.",
+              examples: []
+            )
+          ]
+        end
+
+        def order =
+          @order ||=
+            Analysis::TopologicalSort.of_rules(
+              @table.rules.select { |rule| rule.stages.include?("fill") && rule.writes.any? },
+              @table
+            ).sorted
+
+        def never
+          @table.rules.flat_map do |rule|
+            rule
+              .conditions(@table)
+              .filter_map do |tree|
+                next if Conditions::OverlapAnalysis.new(@table,
+                  [Conditions::OverlapAnalysis::Clause.new(rule, tree)]).silent.empty?
+
+                Notice.new(
+                  code: "never",
+                  rules: [rule.id],
+                  field: rule.field,
+                  message:
+                    "It can never be that #{Expression::Humanizer.new(@table.scope).of(tree)}, " \
+                      "so this rule never acts.",
+                  examples: []
+                )
+              end
+          end
+        end
+
+        def tables
+          @table
+            .rules
+            .grep(Rules::Decision)
+            .flat_map do |rule|
+              report = Decisions::CompletenessCheck.new(rule, @table, most_steps: 60_000).report
+              heads = rule.columns(@table).map(&:label)
+              said = ->(example) do
+                heads.zip(example.words).filter_map { |head, words| "#{head} is #{words}" if words }
+              end
+              found = []
+              if report.gaps.any? && said.call(report.gaps.first).any?
+                found << [
+                  "gap",
+                  "No row of #{rule.title} fits where #{Masks::Phrases.list(said.call(report.gaps.first))}."
+                ]
+              end
+              if report.unreached.any?
+                found << [
+                  "unreached",
+                  "Row #{report.unreached.first.first + 1} of #{rule.title} never " \
+                    "decides: #{report.unreached.first.last}."
+                ]
+              end
+              if report.contradictions.any?
+                found << [
+                  "contradiction",
+                  "Rows #{report.contradictions.first[0] + 1} and #{report.contradictions.first[1] + 1} " \
+                    "of #{rule.title} contradict each " \
+                    "other #{where(said.call(report.contradictions.first[2]))}; the upper decides."
+                ]
+              end
+              found.map do |code, message|
+                Notice.new(code: code, rules: [rule.id], field: rule.field, message: message, examples: [])
+              end
+            end
+        end
+
+        # Rules that an earlier version let be written, though they can't act or would be refused now.
+        def resting
+          @table.neighbours.tolerated.flat_map do |problem|
+            ids = problem.stuck || [problem.rule].compact
+            @table
+              .rules
+              .select { |rule| ids.include?(rule.id) }
+              .map do |rule|
+                does = problem.stuck ? "This rule rests, since it can't act" : "This rule could not be written today"
+                Notice.new(
+                  code: "never",
+                  rules: [rule.id],
+                  field: rule.field,
+                  message: "#{does}: #{problem.message}",
+                  examples: []
+                )
+              end
+          end
+        end
+
+        # What no form has and no rule gives stays blank, as far as people type records.
+        def unfed
+          return [] if @table.forms.empty?
+
+          placed = @table.forms.flat_map(&:field_keys)
+          dry =
+            @table.fields.reject do |field|
+              placed.include?(field.key) ||
+                @table.rules.any? do |rule|
+                  rule.writes.include?(field.key) || (rule.owns? && rule.field == field.key)
+                end
+            end
+          dry.flat_map do |field|
+            readers = @table.rules.select { |rule| rule.reads(@table).include?(field.key) && rule.field != field.key }
+            readers.map do |rule|
+              Notice.new(
+                code: "unfed",
+                rules: [rule.id],
+                field: field.key,
+                message: "“#{rule.tack(@table)}” reads #{label(field)}, which no form has and no rule fills.",
+                examples: []
+              )
+            end
+          end
+        end
+      end
+    end
+  end
+end
