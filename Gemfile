@@ -37,6 +37,7 @@ group :test do
   gem "capybara", "~> 3.40"
   gem "cuprite", "~> 0.19"
   gem "json_schemer", "~> 2.5"
+  gem "prism", "~> 1.9"
 end
 
 group :development do

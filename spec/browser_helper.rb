@@ -83,7 +83,7 @@ module BrowserHelp
 
   # axe-core's findings on the page as it stands, in words.
   def accessibility_problems
-    page.execute_script(File.read(File.join(UpTack::App::ROOT, "ui", "node_modules", "axe-core", "axe.min.js")))
+    page.execute_script(File.read(UpTack::Installation.path("ui", "node_modules", "axe-core", "axe.min.js")))
     page.execute_script("const still = new CSSStyleSheet(); still.replaceSync('* { transition: none !important " \
       "}'); document.adoptedStyleSheets = [still]")
     page.evaluate_async_script(<<~JS)
@@ -97,7 +97,7 @@ module BrowserHelp
   # What stood on the screen when an example failed: a picture, and in words what was said, what had
   # the focus, and which answers were no good or have not come.
   def leave_traces(example)
-    picture = File.join(UpTack::App::ROOT, "tmp", "failed_#{example.metadata[:line_number]}.png")
+    picture = UpTack::Installation.path("tmp", "failed_#{example.metadata[:line_number]}.png")
     page.save_screenshot(picture) # rubocop:disable Lint/Debugger -- to be looked at afterwards
     said =
       all("[role=alert], [role=status], [role=dialog], [data-sonner-toast]", wait: 0).map(&:text).reject(&:empty?)

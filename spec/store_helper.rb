@@ -13,7 +13,7 @@ module StoreHelp
   def self.demo
     @demo ||= File.join(FOLDER, "demo.sqlite3").tap do |path|
       UpTack::Store::Database.open(path)
-      UpTack::UseCases::InstallDemo.new.call
+      UpTack::UseCases::Design::InstallDemo.new.call
       UpTack::Store::Database.connection.execute("PRAGMA wal_checkpoint(TRUNCATE)")
       UpTack::Store::Database.close
     end
@@ -42,7 +42,7 @@ module StoreHelp
   def pieces = UpTack::Store::RecordTable.new(workspace.table("pieces"))
 
   def change(kind, **parts) =
-    UpTack::UseCases::ChangeDesign.new(workspace).call(Core::Design::Changes.const_get(kind).new(**parts))
+    UpTack::UseCases::Design::ChangeDesign.new(workspace).call(Core::Design::Changes.const_get(kind).new(**parts))
 
   def unpin(table, kind, field) =
     change(
@@ -52,13 +52,13 @@ module StoreHelp
     )
 
   def unmask(field) = unpin("pieces", "mask", field)
-  def design = UpTack::UseCases::ChangeDesign.new(workspace)
+  def design = UpTack::UseCases::Design::ChangeDesign.new(workspace)
 
   def columns(table) =
     UpTack::Store::Database.connection.columns(table).to_h { |column| [column.name, column.sql_type.downcase] }
 
   def save_piece(typed, id: nil, version: nil, by: "Odile Marsh", at: nil) =
-    UpTack::UseCases::SaveRecord.new(workspace(by, at: at)).call(
+    UpTack::UseCases::Records::SaveRecord.new(workspace(by, at: at)).call(
       table: "pieces",
       typed: typed,
       id: id,

@@ -11,7 +11,7 @@ require_relative "../web/lib/up_tack/web"
 module WebHelp
   include Rack::Test::Methods
 
-  DOCUMENT = YAML.load_file(File.join(UpTack::App::ROOT, "web", "openapi.yaml"))
+  DOCUMENT = YAML.load_file(UpTack::Installation.path("web", "openapi.yaml"))
   OPENAPI = JSONSchemer.openapi(DOCUMENT)
   SEEN = Hash.new { |hash, operation| hash[operation] = Set.new }
 
@@ -104,7 +104,7 @@ RSpec.configure do |config|
   config.include WebHelp, :web
   # On a machine that stalls for a moment a change would be answered as a job,
   # which has examples of its own.
-  config.before(:each, :web) { stub_const("UpTack::Web::Background::PATIENCE", 30) }
+  config.before(:each, :web) { stub_const("UpTack::Web::Helpers::Background::PATIENCE", 30) }
   config.before(:each, :web) { sign_in_as("Odile Marsh") }
   config.before(:each, :store) { UpTack::Web::Application && Rack::Attack.cache.store.clear }
 end

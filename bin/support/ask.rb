@@ -5,7 +5,7 @@
 
 require "json"
 require "sqlite3"
-require_relative "../../core/lib/up_tack/core/expression/text"
+require_relative "../../core/lib/up_tack/core/unicode"
 
 path, shape = ARGV
 sql = $stdin.read.force_encoding(Encoding::UTF_8)
@@ -15,7 +15,7 @@ database.create_function(
   "UP_TACK_FOLDED",
   1,
   SQLite3::Constants::TextRep::UTF8 | SQLite3::Constants::TextRep::DETERMINISTIC
-) { |function, text| function.result = text.nil? ? nil : Core::Unicode.folded(text.to_s) }
+) { |function, text| function.result = text.nil? ? nil : UpTack::Core::Unicode.folded(text.to_s) }
 $stdout.binmode
 if shape == "numbers"
   # As one text: a million rows by themselves take longer to hand over than to sort.

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Run by UseCases::Bench::Mistakes: counts how many small mistakes in the rules of a table its proofs
+# Run by UseCases::Proofs::Mistakes: counts how many small mistakes in the rules of a table its proofs
 # notice, and then looks for a record for each that slips through, on as many cores as there are.
 # Takes one object of JSON and prints lines of JSON, one for each rule and one for each record.
 

@@ -124,9 +124,9 @@ begin
     puts "    #{UpTack::UseCases::People::SetUp.new_code}"
   elsif !begun
     puts "· Putting in the demo: Ember Lane Kiln Share"
-    UpTack::UseCases::InstallDemo.new.call
+    UpTack::UseCases::Design::InstallDemo.new.call
   end
-  UpTack::Workspace.compiled if UpTack::Store::Revision.any?
+  UpTack::Store::CompiledDesign.current if UpTack::Store::Revision.any?
 rescue UpTack::Store::LogKey::Unfit => e
   fail_with("UP_TACK_KEY or #{UpTack::Store::LogKey.file(path)} can't be used: #{e.message}")
 rescue SQLite3::NotADatabaseException, ActiveRecord::StatementInvalid, SQLite3::CantOpenException => e

@@ -10,7 +10,7 @@ RSpec.describe "Changes of many records" do
       **parts
     )
 
-  def undo(batch) = UpTack::UseCases::UndoBatch.new(workspace).call(batch.id)
+  def undo(batch) = UpTack::UseCases::History::UndoBatch.new(workspace).call(batch.id)
 
   def everything(table = "pieces") =
     [].tap { |all| UpTack::Store::RecordTable.new(workspace.table(table)).each { |id, row| all << [id, row.to_h] } }
@@ -69,7 +69,7 @@ RSpec.describe "Changes of many records" do
     given = bulk("number", ids: unnumbered, keep: "passing") if unnumbered.any?
     expect(given&.refused_count.to_i).to eq(0)
     expect { bulk("number", table: "titles", ids: [1]) }.to raise_error(Core::Invalid, /numbered/)
-    expect { bulk("delete", by: "Hale Orrin", ids: [1]) }.to raise_error(UpTack::UseCases::NotAllowed)
+    expect { bulk("delete", by: "Hale Orrin", ids: [1]) }.to raise_error(UpTack::Services::NotAllowed)
   end
 
   it "works out sums elsewhere once for all of them, and they are as if each had been saved alone" do

@@ -61,7 +61,7 @@ RSpec.describe "Backups and checks" do
   end
 
   it "makes those that are due though something else of the schedule fails" do
-    allow(UpTack::UseCases::SendNotices).to receive(:new).and_raise("no post today")
+    allow(UpTack::UseCases::Maintenance::SendNotices).to receive(:new).and_raise("no post today")
     allow(UpTack::Store::Head).to receive(:note).and_raise(Errno::ENOSPC)
     expect { UpTack::Schedule.look }.to output(
       /signed end of the log: Errno::ENOSPC.*notices: RuntimeError: no post today/m
@@ -116,7 +116,7 @@ RSpec.describe "Backups and checks" do
       UpTack::Store::Database.open(path)
       [code, out.string, err.string]
     end
-    file = File.join(UpTack::App::ROOT, "demo", "imports", "clays_with_semicolons.csv")
+    file = UpTack::Installation.path("demo", "imports", "clays_with_semicolons.csv")
     refused = File.join(StoreHelp::FOLDER, "refused.csv")
     expect(run.call("import", "clays", file, "--dry-run", "--refused", refused)).to match(
       [1, /3 rows: 2 new, 0 changed, 0 as they are, 1 refused\nrow 4: .*Nothing was saved/m, ""]

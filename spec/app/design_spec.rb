@@ -32,7 +32,7 @@ RSpec.describe "Changing the design" do
       "note" => "text"
     )
     answer =
-      UpTack::UseCases::SaveRecord.new(workspace).call(
+      UpTack::UseCases::Records::SaveRecord.new(workspace).call(
         table: "order",
         typed: {"select" => "from", "weight_net" => "0.1", "group" => "y", "grosse" => "m"}
       )
@@ -83,7 +83,7 @@ RSpec.describe "Changing the design" do
   it "says what a new type would lose, converts the rest, and gives all back on undo" do
     change(:AddField, table: "pieces", parts: {"label" => "Size", "type" => "text"})
     {1 => "12", 2 => "4.5", 3 => "tall"}.each { |id, size| save_piece({"size" => size}, id: id) }
-    losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "pieces", field: "size", type: "number")
+    losses = UpTack::UseCases::Design::PreviewLosses.new(workspace).call(table: "pieces", field: "size", type: "number")
     expect(losses.to_h).to eq(values: 1, examples: ["tall"], kept: 2, rules: [], choices: [])
     change(:ChangeField, table: "pieces", field: "size", parts: {"type" => "number"})
     expect(columns("pieces")["size"]).to eq("decimal")
@@ -95,7 +95,7 @@ RSpec.describe "Changing the design" do
   end
 
   it "foresees what deleting a field takes along" do
-    losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "pieces", field: "tare")
+    losses = UpTack::UseCases::Design::PreviewLosses.new(workspace).call(table: "pieces", field: "tare")
     expect(losses).to have_attributes(
       values: 28,
       rules: [
@@ -180,7 +180,7 @@ RSpec.describe "Changing the design" do
 
   it "foresees a change to a choice by the choices that it will have" do
     losses = ->(choices) do
-      UpTack::UseCases::PreviewLosses.new(workspace).call(
+      UpTack::UseCases::Design::PreviewLosses.new(workspace).call(
         table: "members",
         field: "name",
         type: "choice",
@@ -202,7 +202,7 @@ RSpec.describe "Changing the design" do
   it "takes the changes of two builders who looked at the same state" do
     first, second = Array.new(2) { workspace.tap(&:project) }
     {"One" => first, "Two" => second}.each do |label, seen|
-      UpTack::UseCases::ChangeDesign.new(seen).call(
+      UpTack::UseCases::Design::ChangeDesign.new(seen).call(
         Core::Design::Changes::AddField.new(table: "pieces", parts: {"label" => label, "type" => "text"})
       )
     end
@@ -213,7 +213,8 @@ RSpec.describe "Changing the design" do
   it "saves by the design as it is, though the request began with an older one" do
     old = workspace.tap(&:project)
     change(:ChangeField, table: "pieces", field: "tag", parts: {"label" => "Label"})
-    answer = UpTack::UseCases::SaveRecord.new(old).call(table: "pieces", typed: good_piece.merge("label" => "PC-00099"))
+    answer = UpTack::UseCases::Records::SaveRecord.new(old).call(table: "pieces",
+      typed: good_piece.merge("label" => "PC-00099"))
     expect(pieces.find(answer.record.id)["label"]).to eq("PC-00099")
   end
 

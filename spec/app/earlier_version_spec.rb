@@ -47,7 +47,7 @@ RSpec.describe "A database of an earlier version", :tampers do
       [[1, 2, 3, 4], 1, 0o600]
     )
     expect(save_piece(good_piece).state).to eq(:saved)
-    expect(UpTack::UseCases::UndoBatch.new(workspace).call(store::Batch.first.id)).to have_attributes(
+    expect(UpTack::UseCases::History::UndoBatch.new(workspace).call(store::Batch.first.id)).to have_attributes(
       undone: 12,
       left: 0
     )

@@ -55,7 +55,7 @@ RSpec.describe "bin/uptack eval", :no_database do
   end
 
   it "runs from any folder" do
-    out = IO.popen([File.join(UpTack::App::ROOT, "bin", "uptack"), "eval", "1 + 1"], chdir: "/tmp", &:read)
+    out = IO.popen([UpTack::Installation.path("bin", "uptack"), "eval", "1 + 1"], chdir: "/tmp", &:read)
     expect(JSON.parse(out)).to eq("type" => "number", "value" => "2")
   end
 end

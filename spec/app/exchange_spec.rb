@@ -153,7 +153,7 @@ RSpec.describe "Records out and in again" do
         field["name"] == "shelves"
       end
     expect(shelves["constraints"]).to eq("minimum" => "0", "maximum" => "6")
-    schema = UpTack::Interchange::Said::JsonSchema.of(workspace.table("pieces"))
+    schema = UpTack::Interchange::SchemaExport::JsonSchema.of(workspace.table("pieces"))
     records = JSON.parse(File.read(out("pieces", "json")))
     expect(
       records.flat_map { |record| JSONSchemer.schema(schema).validate(record).map { |error| error["error"] } }
@@ -213,7 +213,7 @@ RSpec.describe "Records out and in again" do
   end
 
   it "names rows of odd lengths, mixed encodings, doubtful dates and links that mean two" do
-    folder = File.join(UpTack::App::ROOT, "demo", "imports")
+    folder = UpTack::Installation.path("demo", "imports")
     try =
       lambda do |file, table, **settings|
         source = UpTack::Interchange::Source.open(File.join(folder, file))

@@ -22,7 +22,7 @@ RSpec.describe "Forms over the store" do
   def desk(**parts) = keep(nil, **parts) && form_of("pieces", "Desk")
 
   def answer(form, typed, table: "pieces", **more) =
-    UpTack::UseCases::AnswerDraft.new(workspace).call(table: table, typed: typed, form: form.id, **more)
+    UpTack::UseCases::Records::AnswerDraft.new(workspace).call(table: table, typed: typed, form: form.id, **more)
 
   def mistakes(**parts)
     keep(nil, **parts)
@@ -102,7 +102,7 @@ RSpec.describe "Forms over the store" do
     expect(opened.values.values_at("firing", "peak", "maker", "piece")).to eq(["Glaze", 1222, 2, nil])
     expect(opened.origins["maker"].words).to eq("as in the record before")
     saved =
-      UpTack::UseCases::SaveRecord.new(workspace).call(
+      UpTack::UseCases::Records::SaveRecord.new(workspace).call(
         table: "pieces",
         form: form.id,
         carried: {"maker" => 2},
@@ -127,7 +127,8 @@ RSpec.describe "Forms over the store" do
       )
     states = answer(form, {"firing" => "Glaze"}).standing.states
     expect([states["piece"].required, states["firing"].read_only, states["tag"].read_only]).to eq([true, true, false])
-    saved = UpTack::UseCases::SaveRecord.new(workspace).call(table: "pieces", form: form.id, typed: {"peak" => "2000"})
+    saved = UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "pieces", form: form.id,
+      typed: {"peak" => "2000"})
     expect(saved.outcome.refusals.map(&:field)).to include("piece", "maker", "peak")
   end
 
@@ -160,7 +161,7 @@ RSpec.describe "Forms over the store" do
         {"panel" => "clay", "fields" => ["most"]}
       ]
     )
-    losses = UpTack::UseCases::PreviewLosses.new(workspace).call(table: "pieces", field: "top")
+    losses = UpTack::UseCases::Design::PreviewLosses.new(workspace).call(table: "pieces", field: "top")
     expect(losses.rules).to include("It leaves the form Desk of Pieces.", "It leaves the form Kiln desk of Pieces.")
     change(:RemoveField, table: "pieces", field: "top")
     plain = workspace.table("pieces").form(form.id).to_plain
@@ -222,7 +223,7 @@ RSpec.describe "Forms over the store" do
 
     it "totals them before anything is saved" do
       live =
-        UpTack::UseCases::Lines::Answer.new(workspace).call(
+        UpTack::UseCases::Lines::AnswerDraft.new(workspace).call(
           table: "orders",
           typed: {"member" => 1},
           groups: group({typed: bag}, {typed: {"what" => "Firing", "price" => "5"}})
@@ -230,7 +231,7 @@ RSpec.describe "Forms over the store" do
       expect(live.outcome.values["amount"]).to eq(24)
       expect(live.lines.flatten.map { |line| line.outcome.values["total"] }).to eq([19, 5])
       live =
-        UpTack::UseCases::Lines::Answer.new(workspace).call(
+        UpTack::UseCases::Lines::AnswerDraft.new(workspace).call(
           table: "orders",
           typed: {},
           id: 12,
@@ -279,7 +280,7 @@ RSpec.describe "Forms over the store" do
 
     it "tells of a line that somebody else changed or took away meanwhile" do
       version = UpTack::Store::ChangeLog.version_of(workspace.table("order_lines"), 1)
-      UpTack::UseCases::SaveRecord.new(workspace("Senna Whitlock")).call(
+      UpTack::UseCases::Records::SaveRecord.new(workspace("Senna Whitlock")).call(
         table: "order_lines",
         id: 1,
         typed: {"price" => "8"}

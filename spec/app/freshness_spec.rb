@@ -53,18 +53,18 @@ RSpec.describe "A database after anything" do
 
   def edit
     here = table
-    UpTack::UseCases::SaveRecord.new(workspace).call(table: here.key, typed: typed(here), id: pick(ids(here)))
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: here.key, typed: typed(here), id: pick(ids(here)))
   end
 
   def add =
-    UpTack::UseCases::SaveRecord.new(workspace).call(
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(
       table: "pieces",
       typed: good_piece.merge(typed(workspace.table("pieces")))
     )
 
   def delete
     here = table
-    UpTack::UseCases::DeleteRecord.new(workspace).call(table: here.key, id: pick(ids(here)))
+    UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: here.key, id: pick(ids(here)))
   end
 
   def calculate
@@ -144,7 +144,7 @@ RSpec.describe "A database after anything" do
 
   def undo_batch
     batch = UpTack::Store::Batch.last or return
-    UpTack::UseCases::UndoBatch.new(workspace).call(batch.id)
+    UpTack::UseCases::History::UndoBatch.new(workspace).call(batch.id)
   end
 
   def restore
@@ -210,7 +210,7 @@ RSpec.describe "A database after anything" do
   it "works everything out again where an earlier version came to other values" do
     connection = UpTack::Store::Database.connection
     connection.execute("UPDATE pieces SET loss = 1 WHERE id = 5")
-    UpTack::Store::Settings[UpTack::Upkeep::Edition::SETTING] = "1"
+    UpTack::Store::Settings[UpTack::Recalculation::Edition::SETTING] = "1"
     path = UpTack::Store::Database.path
     UpTack::Store::Database.close
     UpTack::Store::Database.open(path)

@@ -162,7 +162,7 @@ RSpec.describe "The change log and what it knows" do
 
   it "brings a deleted record back with its number and all that it held" do
     before = pieces.find(21)
-    UpTack::UseCases::DeleteRecord.new(workspace).call(table: "pieces", id: 21)
+    UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: "pieces", id: 21)
     deleted = UpTack::Store::Entry.last.id
     answer = put_back(deleted)
     expect(answer.state).to eq(:saved), answer.outcome&.refusals.inspect
@@ -225,7 +225,7 @@ RSpec.describe "The change log and what it knows" do
     )
     pin_member.call("stamp", "seen", event: "changed")
     seen = UpTack::Store::RecordTable.new(workspace.table("members")).find(2)["seen"]
-    UpTack::UseCases::SaveRecord.new(workspace("Odile Marsh", at: "2027-01-05T10:00")).call(
+    UpTack::UseCases::Records::SaveRecord.new(workspace("Odile Marsh", at: "2027-01-05T10:00")).call(
       table: "orders",
       id: 9,
       typed: {"status" => "Paid"}

@@ -5,7 +5,10 @@ require "store_helper"
 RSpec.describe "Links in the store" do
   def rows(table) = UpTack::Store::RecordTable.new(workspace.table(table))
   def connection = UpTack::Store::Database.connection
-  def save(table, typed, id: nil) = UpTack::UseCases::SaveRecord.new(workspace).call(table: table, id: id, typed: typed)
+
+  def save(table, typed, id: nil)
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: table, id: id, typed: typed)
+  end
 
   # The queries that a block sends.
   def queries
@@ -34,13 +37,13 @@ RSpec.describe "Links in the store" do
 
   it "let go of their records when their table or field is deleted, and come back without those that are gone" do
     change(:RemoveField, table: "pieces", field: "clay")
-    expect(UpTack::UseCases::DeleteRecord.new(workspace).call(table: "clays", id: 4).state).to eq(:saved)
+    expect(UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: "clays", id: 4).state).to eq(:saved)
     design.undo
     expect([rows("pieces").find(7)["clay"], rows("pieces").find(1)["clay"]]).to eq([nil, 3])
     change(:RemoveTable, table: "order_lines")
     change(:RemoveTable, table: "orders")
     change(:RemoveTable, table: "pieces")
-    expect(UpTack::UseCases::DeleteRecord.new(workspace).call(table: "members", id: 8).state).to eq(:saved)
+    expect(UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: "members", id: 8).state).to eq(:saved)
     3.times { design.undo }
     expect([5, 6, 9].map { |id| rows("orders").find(id)["member"] }).to eq([nil, nil, 2])
     expect([rows("pieces").count, connection.foreign_keys("orders").length]).to eq([28, 1])
@@ -50,7 +53,7 @@ RSpec.describe "Links in the store" do
     change(:AddTable, label: "Kilns", one: "Kiln")
     ["Brick red", "Old Bess"].each { |name| save("kilns", {"name" => name}) }
     losses =
-      UpTack::UseCases::PreviewLosses.new(workspace).call(
+      UpTack::UseCases::Design::PreviewLosses.new(workspace).call(
         table: "pieces",
         field: "clay",
         type: "link",
@@ -78,7 +81,7 @@ RSpec.describe "Links in the store" do
   it "are followed in a few queries, however many records are shown or worked out" do
     few =
       queries do
-        UpTack::UseCases::ListRecords.new(workspace).call(
+        UpTack::UseCases::Records::ListRecords.new(workspace).call(
           table: "pieces",
           filter: "maker.title.text = \"Ms\" and clay.limit > 0",
           limit: 500
@@ -95,14 +98,14 @@ RSpec.describe "Links in the store" do
             .to_plain
             .merge("formula" => "clay.price * wet_weight + len(maker.title.text)")
       )
-    many = queries { UpTack::UseCases::ChangeDesign.new(workspace).call(update) }
+    many = queries { UpTack::UseCases::Design::ChangeDesign.new(workspace).call(update) }
     expect(many.grep(/SELECT .* FROM "(members|titles|clays)"/).length).to be <= 4
   end
 
   it "come to the same where there are too many to hold, or to tell apart" do
     stub_const("UpTack::Store::LinkedRecords::MOST_HELD", 2)
     stub_const("UpTack::Store::RecordTable::BATCH", 3)
-    stub_const("UpTack::Upkeep::Dirty::MOST", 1)
+    stub_const("UpTack::Recalculation::Dirty::MOST", 1)
     save("titles", {"text" => "Prof"}, id: 1)
     expect((1..12).map { |id| rows("members").find(id)["address_as"] }.grep(/\AProf/)).to eq(
       ["Prof Ansa Velt", "Prof Fenna Aldersyke", "Prof Petra  Hollin"]
@@ -142,10 +145,10 @@ RSpec.describe "Links in the store" do
         rule: {"kind" => "default", "field" => "clay", "value" => "Speckled oat"},
         records: workspace.context.records
       )
-    UpTack::UseCases::ChangeDesign.new(workspace).call(pinned)
+    UpTack::UseCases::Design::ChangeDesign.new(workspace).call(pinned)
     expect(save_piece(good_piece).record.values["clay"]).to eq(5)
-    expect(UpTack::UseCases::DeleteRecord.new(workspace).call(table: "clays", id: 5).state).to eq(:saved)
-    answer = UpTack::UseCases::AnswerDraft.new(workspace).call(table: "pieces", typed: good_piece, trace: true)
+    expect(UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: "clays", id: 5).state).to eq(:saved)
+    answer = UpTack::UseCases::Records::AnswerDraft.new(workspace).call(table: "pieces", typed: good_piece, trace: true)
     expect(answer.outcome.steps.find { |step| step.key == "clay" }.how).to eq("the linked record is no longer there")
     expect(save_piece(good_piece).record.values["clay"]).to be_nil
   end
@@ -188,7 +191,7 @@ RSpec.describe "Links in the store" do
       stopped.progress.stop
       expect([done, failed, stopped].map { |job| job.wait(10) }).to eq([true, true, true])
       expect([done.error, failed.error.message, stopped.error.class, done.running?]).to eq(
-        [nil, "No.", UpTack::Upkeep::Stopped, false]
+        [nil, "No.", UpTack::Progress::Stopped, false]
       )
       expect([done.progress.field, done.progress.done, done.progress.total]).to eq(["Loss of Pieces", 2, 2])
       expect(UpTack::Jobs.find(done.id)).to be(done)

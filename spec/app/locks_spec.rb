@@ -47,12 +47,12 @@ RSpec.describe "A lock of the whole record" do
 
   it "holds for every field, those added later too, and against deleting it, alone, in bulk and along with another" do
     change(:AddField, table: "slips", parts: {"label" => "Later", "type" => "text"})
-    save = ->(id, typed) { UpTack::UseCases::SaveRecord.new(clerk).call(table: "slips", id: id, typed: typed) }
+    save = ->(id, typed) { UpTack::UseCases::Records::SaveRecord.new(clerk).call(table: "slips", id: id, typed: typed) }
     [{"later" => "x"}, {"weight" => "3"}, {"name" => "Z"}].each do |typed|
       expect(save.call(2, typed).state).to eq(:refused)
       expect(save.call(1, typed).state).to eq(:saved)
     end
-    delete = ->(id) { UpTack::UseCases::DeleteRecord.new(clerk).call(table: "slips", id: id) }
+    delete = ->(id) { UpTack::UseCases::Records::DeleteRecord.new(clerk).call(table: "slips", id: id) }
     expect([delete.call(2).state, delete.call(2).reasons]).to eq([:linked, ["B is locked: A filed slip stays."]])
     expect([delete.call(1).state, delete.call(1).reasons]).to eq([:linked, ["C is locked: A filed slip stays."]])
     report =
@@ -64,6 +64,6 @@ RSpec.describe "A lock of the whole record" do
       )
     expect([report.saved, report.refused.length, slips.count]).to eq([1, 3, 3])
     # The role that it excepts may.
-    expect(UpTack::UseCases::DeleteRecord.new(workspace).call(table: "slips", id: 2).state).to eq(:saved)
+    expect(UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: "slips", id: 2).state).to eq(:saved)
   end
 end

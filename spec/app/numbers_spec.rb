@@ -18,7 +18,7 @@ RSpec.describe "Numbers in the store" do
   end
 
   def save(typed, id: nil, **more) =
-    UpTack::UseCases::SaveRecord.new(workspace, **more).call(
+    UpTack::UseCases::Records::SaveRecord.new(workspace, **more).call(
       table: "clays",
       typed: {"name" => "Any", "limit" => "1000"}.merge(typed),
       id: id
@@ -30,14 +30,15 @@ RSpec.describe "Numbers in the store" do
 
   it "leaves no gap for a draft or a refusal, and reuses nothing that was deleted" do
     number_clays
-    expect(UpTack::UseCases::AnswerDraft.new(workspace).call(table: "clays", typed: {}).outcome.values["code"]).to eq(
+    expect(UpTack::UseCases::Records::AnswerDraft.new(workspace).call(table: "clays",
+      typed: {}).outcome.values["code"]).to eq(
       "CL-01"
     )
     expect(save({"limit" => "9"}).state).to eq(:refused)
     first = save({})
     expect([code(first), code(save({}))]).to eq(%w[CL-01 CL-02])
     [0, 1].each do |more|
-      UpTack::UseCases::DeleteRecord.new(workspace).call(table: "clays", id: first.record.id + more)
+      UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: "clays", id: first.record.id + more)
     end
     expect(code(save({}))).to eq("CL-03")
   end
@@ -68,7 +69,7 @@ RSpec.describe "Numbers in the store" do
 
   it "takes note of the numbers that a field has when it begins to be numbered" do
     change(:AddField, table: "clays", parts: {"label" => "Code", "type" => "text"})
-    UpTack::UseCases::SaveRecord.new(workspace).call(table: "clays", id: 2, typed: {"code" => "CL-17"})
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "clays", id: 2, typed: {"code" => "CL-17"})
     change(:PinRule, table: "clays", rule: {"kind" => "number", "field" => "code", "formula" => '"CL-" & counter(2)'})
     expect([code(save({})), counts.all.map(&:to_h)]).to eq(["CL-18", [{series: "", next: 19, highest: 18, left: 81}]])
   end
@@ -132,10 +133,11 @@ RSpec.describe "Numbers in the store" do
       rule: {"kind" => "number", "field" => "key", "formula" => 'upper(left(member.name, 3)) & "-" & counter(6)'}
     )
     answer =
-      UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", typed: {"member" => 1, "agreed" => "5"})
+      UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "orders",
+        typed: {"member" => 1, "agreed" => "5"})
     expect(answer.record.values["key"]).to eq("ANS-000001")
     expect(
-      UpTack::UseCases::SaveRecord
+      UpTack::UseCases::Records::SaveRecord
         .new(workspace)
         .call(table: "orders", id: answer.record.id, typed: {"member" => 2})
         .record
@@ -151,7 +153,7 @@ RSpec.describe "Numbers in the store" do
     unpin("clays", "number", "code")
     doubled = save({"code" => "CL-01"}).record.id
     plain = {"kind" => "number", "field" => "code", "formula" => '"CL-" & counter(2)'}
-    preview = UpTack::UseCases::PreviewRule.new(workspace).call(table: "clays", plain: plain)
+    preview = UpTack::UseCases::Effects::PreviewRule.new(workspace).call(table: "clays", plain: plain)
     expect(preview.counts["refused"]).to eq(2)
     expect(preview.examples.first).to include(
       verdict: "refused",

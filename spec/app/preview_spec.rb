@@ -4,7 +4,7 @@ require "store_helper"
 
 RSpec.describe "Previewing a rule on the records that exist" do
   def preview(**plain) =
-    UpTack::UseCases::PreviewRule.new(workspace(at: "2026-11-23T10:00")).call(
+    UpTack::UseCases::Effects::PreviewRule.new(workspace(at: "2026-11-23T10:00")).call(
       table: "pieces",
       plain: plain.transform_keys(&:to_s)
     )
@@ -37,16 +37,16 @@ RSpec.describe "Previewing a rule on the records that exist" do
     UpTack::Store::Database.write do
       UpTack::Store::RecordTable.model("pieces").insert_all!(Array.new(200) { {piece: "Tile", hold: 91} })
     end
-    stub_const("UpTack::UseCases::PreviewRule::PATIENCE", 0)
+    stub_const("UpTack::UseCases::Effects::PreviewRule::PATIENCE", 0)
     rule = {"kind" => "check", "field" => "hold", "formula" => "hold <= 90"}
-    look = ->(all) { UpTack::UseCases::PreviewRule.new(workspace).call(table: "pieces", plain: rule, all: all) }
+    look = ->(all) { UpTack::UseCases::Effects::PreviewRule.new(workspace).call(table: "pieces", plain: rule, all: all) }
     expect(look.call(false)).to have_attributes(looked_at: 50, total: 228)
     expect(look.call(true)).to have_attributes(looked_at: 228, counts: {"passed" => 28, "refused" => 200})
   end
 
   it "shows the worst first, some of each, and the record that was asked for" do
     found =
-      UpTack::UseCases::PreviewRule.new(workspace).call(
+      UpTack::UseCases::Effects::PreviewRule.new(workspace).call(
         table: "pieces",
         plain: {"kind" => "check", "field" => "hold", "formula" => "hold < 15"},
         look_at: 3

@@ -4,8 +4,8 @@ require "stringio"
 require "store_helper"
 
 RSpec.describe "Project files, in the store and on the command line" do
-  let(:demo) { File.read(File.join(UpTack::App::ROOT, "demo", "kiln_share.json")) }
-  let(:bring_in) { UpTack::UseCases::ProjectFiles::ApplyProjectFile.new(workspace) }
+  let(:demo) { File.read(UpTack::Installation.path("demo", "kiln_share.json")) }
+  let(:bring_in) { UpTack::UseCases::Design::ApplyProjectFile.new(workspace) }
 
   # @return [Array(Integer, String, String)] exit status, output and mistakes of a command
   def command(*arguments, input: "")
@@ -24,7 +24,7 @@ RSpec.describe "Project files, in the store and on the command line" do
 
   it "come out as the demo went in, without a password" do
     UpTack::UseCases::People::ChangePerson.new.change(person.id, "password" => "four kilns in a row")
-    text = UpTack::UseCases::ProjectFiles::Write.new(workspace).call
+    text = UpTack::UseCases::Design::WriteProjectFile.new(workspace).call
     expect(text).to eq(demo)
     expect(text).not_to include("password", person.reload.password_digest)
   end

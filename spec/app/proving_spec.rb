@@ -3,14 +3,14 @@
 require "store_helper"
 
 RSpec.describe "Proving, in the store" do
-  def overview = UpTack::UseCases::Bench::Overview.new(workspace)
+  def overview = UpTack::UseCases::Proofs::Overview.new(workspace)
 
   def settle
     UpTack::Proving.wake
     UpTack::Proving.settle
   end
 
-  def line(name) = UpTack::UseCases::Bench::Overview.new(workspace).lines.find { |each| each.proof.name == name }
+  def line(name) = UpTack::UseCases::Proofs::Overview.new(workspace).lines.find { |each| each.proof.name == name }
 
   def change_rule(id, **parts) =
     change(
@@ -50,7 +50,7 @@ RSpec.describe "Proving, in the store" do
 
   it "says before a rule is saved which proofs it would break, and which it would mend" do
     endangered = ->(id, **parts) do
-      UpTack::UseCases::Bench::AffectedProofs.new(workspace).call(
+      UpTack::UseCases::Proofs::AffectedProofs.new(workspace).call(
         table: "pieces",
         change:
           Core::Design::Changes::PinRule.new(
@@ -79,18 +79,19 @@ RSpec.describe "Proving, in the store" do
         {"do" => "save"}
       ]
     }
-    played = UpTack::UseCases::Bench::Play.new(workspace).call(table: "pieces", script: script, propose: true)
+    played = UpTack::UseCases::Proofs::Play.new(workspace).call(table: "pieces", script: script, propose: true)
     expect(played.script["records"].keys).to include("members", "clays")
     proof = played.script.merge("name" => "By itself", "expect" => played.proposed.select(&:usual).map(&:plain))
     change(:SaveProof, table: "pieces", proofs: [proof])
     save_piece({"piece" => "Mug", "maker" => 3, "shelf_code" => "kd017"})
-    UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 3, typed: {"name" => "Somebody Else"})
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "members", id: 3,
+      typed: {"name" => "Somebody Else"})
     settle
     expect(line("By itself").state).to eq("passed")
   end
 
   describe "made-up records" do
-    let(:make) { UpTack::UseCases::Bench::GenerateRecords.new(workspace) }
+    let(:make) { UpTack::UseCases::Proofs::GenerateRecords.new(workspace) }
 
     it "pass the rules, stand in the log as one change, and go again in one, but for those that somebody touched" do
       before = pieces.count
@@ -99,7 +100,7 @@ RSpec.describe "Proving, in the store" do
       expect(pieces.count).to eq(before + 60)
       newest = UpTack::Store::RecordTable.model("pieces").maximum(:id)
       save_piece({"maker_note" => "kept"}, id: newest)
-      undone = UpTack::UseCases::UndoBatch.new(workspace).call(result.batch.id)
+      undone = UpTack::UseCases::History::UndoBatch.new(workspace).call(result.batch.id)
       expect(undone).to have_attributes(undone: 59, left: 1)
       expect(pieces.count).to eq(before + 1)
       expect(UpTack::Store::LogCheck.run.sound).to be(true)
@@ -107,21 +108,22 @@ RSpec.describe "Proving, in the store" do
 
     it "that are stopped leave nothing behind" do
       before = pieces.count
-      progress = UpTack::Upkeep::Progress.new.tap(&:stop)
+      progress = UpTack::Progress.new.tap(&:stop)
       expect {
-        UpTack::UseCases::Bench::GenerateRecords.new(workspace, progress: progress).call(
+        UpTack::UseCases::Proofs::GenerateRecords.new(workspace, progress: progress).call(
           table: "pieces",
           count: 5,
           seed: 1
         )
-      }.to raise_error(UpTack::Upkeep::Stopped)
+      }.to raise_error(UpTack::Progress::Stopped)
       expect(pieces.count).to eq(before)
       expect { make.call(table: "pieces", count: 0, seed: 1) }.to raise_error(Core::Invalid, /1 to 1,000,000/)
     end
 
     it "that one rule alone refuses are told and not saved" do
       %w[r50 r54 r107 r117 r47].each do |rule|
-        found = UpTack::UseCases::Bench::MakeFailing.new(workspace).call(table: "pieces", rule: rule, count: 3, seed: 2)
+        found = UpTack::UseCases::Proofs::MakeFailing.new(workspace).call(table: "pieces", rule: rule, count: 3,
+          seed: 2)
         expect([rule, found.length]).to eq([rule, 3])
       end
     end

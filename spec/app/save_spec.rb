@@ -66,7 +66,7 @@ RSpec.describe "Saving records" do
   end
 
   it "tells the second of two people what the first changed, and overwrites nothing" do
-    seen = UpTack::UseCases::FindRecord.new(workspace).call(table: "pieces", id: 20)
+    seen = UpTack::UseCases::Records::FindRecord.new(workspace).call(table: "pieces", id: 20)
     save_piece({"maker_note" => "Chipped."}, id: 20, by: "Senna Whitlock")
     answer = save_piece({"maker_note" => "Fine."}, id: 20, version: seen.version)
     expect(answer.state).to eq(:conflict)
@@ -76,9 +76,9 @@ RSpec.describe "Saving records" do
   end
 
   it "deletes with a log entry that keeps what was there, unless somebody changed it meanwhile" do
-    seen = UpTack::UseCases::FindRecord.new(workspace).call(table: "pieces", id: 21)
+    seen = UpTack::UseCases::Records::FindRecord.new(workspace).call(table: "pieces", id: 21)
     delete = ->(version) do
-      UpTack::UseCases::DeleteRecord.new(workspace).call(table: "pieces", id: 21, version: version)
+      UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: "pieces", id: 21, version: version)
     end
     save_piece({"absorption" => "8"}, id: 21)
     expect(delete.call(seen.version).state).to eq(:conflict)
@@ -96,7 +96,7 @@ RSpec.describe "Saving records" do
 
   it "gives no record number twice, not even after a column was dropped" do
     last = save_piece(good_piece).record.id
-    UpTack::UseCases::DeleteRecord.new(workspace).call(table: "pieces", id: last)
+    UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: "pieces", id: last)
     change(:RemoveField, table: "pieces", field: "absorption")
     change(:ChangeField, table: "pieces", field: "tag", parts: {"label" => "Label"})
     expect(save_piece(good_piece).record.id).to eq(last + 1)
@@ -119,7 +119,7 @@ RSpec.describe "Saving records" do
   it "answers a live draft as a save would, and writes nothing" do
     count = UpTack::Store::Entry.count
     answer =
-      UpTack::UseCases::AnswerDraft.new(workspace(at: "2028-02-28T12:00")).call(
+      UpTack::UseCases::Records::AnswerDraft.new(workspace(at: "2028-02-28T12:00")).call(
         table: "pieces",
         typed: good_piece,
         trace: true
@@ -130,7 +130,8 @@ RSpec.describe "Saving records" do
     )
     expect(answer.outcome.steps).not_to be_empty
     copy =
-      UpTack::UseCases::AnswerDraft.new(workspace).call(table: "pieces", typed: {"piece" => "Jug"}, copy_of: 14)
+      UpTack::UseCases::Records::AnswerDraft.new(workspace).call(table: "pieces", typed: {"piece" => "Jug"},
+        copy_of: 14)
     expect(copy.outcome.values).to include(
       "piece" => "Jug",
       "hold" => number("90"),

@@ -26,7 +26,7 @@ RSpec.describe "A text looked for in all fields" do
   end
 
   def listed(**view) =
-    UpTack::UseCases::ListRecords.new(workspace).call(table: "odds", limit: 500, **view).records.map(&:id)
+    UpTack::UseCases::Records::ListRecords.new(workspace).call(table: "odds", limit: 500, **view).records.map(&:id)
 
   # Told apart from SQL: what people see of each record, gone through one by one.
   def fields_with(text, id)
@@ -49,7 +49,7 @@ RSpec.describe "A text looked for in all fields" do
       expect(listed(search: text)).to eq(expected), text
       next if expected.empty?
 
-      places = UpTack::UseCases::FindPlaces.new(workspace, "odds", sort: "words")
+      places = UpTack::UseCases::Records::FindPlaces.new(workspace, "odds", sort: "words")
       order = listed(sort: "words")
       walked = [places.text(text, from: 0)]
       walked << places.text(text, from: walked.last.place + 1) while walked.length < expected.length
@@ -72,9 +72,9 @@ RSpec.describe "A text looked for in all fields" do
     expect(listed(search: "mug", filter: "amount = 7")).to eq(listed(search: "mug") & listed(filter: "amount = 7"))
     change(:ChangeField, table: "odds", field: "words", parts: {"access" => {"clerk" => "nothing"}})
     clerk = UpTack::Workspace.new(person: UpTack::Store::Person.new(name: "Clerk", role: "clerk"))
-    expect(UpTack::UseCases::ListRecords.new(clerk).call(table: "odds", search: "mug").records).to eq([])
-    expect(UpTack::UseCases::FindPlaces.new(clerk, "odds").text("mug", from: 0)).to eq(
-      UpTack::UseCases::FindPlaces::NONE
+    expect(UpTack::UseCases::Records::ListRecords.new(clerk).call(table: "odds", search: "mug").records).to eq([])
+    expect(UpTack::UseCases::Records::FindPlaces.new(clerk, "odds").text("mug", from: 0)).to eq(
+      UpTack::UseCases::Records::FindPlaces::NONE
     )
   end
 end

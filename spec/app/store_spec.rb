@@ -33,7 +33,7 @@ RSpec.describe "The store" do
         cursor = nil
         loop do
           page =
-            UpTack::UseCases::ListRecords.new(workspace).call(
+            UpTack::UseCases::Records::ListRecords.new(workspace).call(
               table: "pieces",
               sort: "#{"-" if descending}#{sort || "id"}",
               cursor: cursor,
@@ -60,7 +60,7 @@ RSpec.describe "The store" do
   it "puts blanks last in both directions" do
     [false, true].each do |descending|
       records =
-        UpTack::UseCases::ListRecords
+        UpTack::UseCases::Records::ListRecords
           .new(workspace)
           .call(table: "pieces", sort: "#{"-" if descending}absorption", limit: 500)
           .records
@@ -96,10 +96,10 @@ RSpec.describe "The store" do
   it "survives the process being killed right after a save was answered" do
     path = UpTack::Store::Database.path
     script = <<~RUBY
-      require "#{UpTack::App::ROOT}/app/lib/up_tack/app"
+      require "#{UpTack::Installation::ROOT}/app/lib/up_tack/app"
       UpTack::Store::Database.open("#{path}")
       workspace = UpTack::Workspace.new(person: UpTack::Store::Person.first)
-      answer = UpTack::UseCases::SaveRecord.new(workspace).call(table: "pieces", typed: #{good_piece.inspect})
+      answer = UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "pieces", typed: #{good_piece.inspect})
       puts answer.record.id
       $stdout.flush
       Process.kill(:KILL, Process.pid)

@@ -16,7 +16,9 @@ RSpec.describe "The review of suggestions" do
   def accept(picked = nil, by: "Odile Marsh") =
     tidying::Accept.new(workspace(by)).call(table: "members", picked: picked)
 
-  def save(id, typed) = UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: id, typed: typed)
+  def save(id, typed)
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "members", id: id, typed: typed)
+  end
 
   demo = [
     [10, "Petra  Hollin", "Petra Hollin"],
@@ -41,9 +43,9 @@ RSpec.describe "The review of suggestions" do
       [[all.batch.id, "tidy"], [one.batch.id, "tidy"]]
     )
     expect(entries(batch: all.batch.id).map(&:record_id)).to eq([12, 10])
-    undone = UpTack::UseCases::UndoBatch.new(workspace).call(all.batch.id)
+    undone = UpTack::UseCases::History::UndoBatch.new(workspace).call(all.batch.id)
     expect([undone.undone, undone.left, waiting.map(&:first), all.batch.undone?]).to eq([2, 0, [10, 12], true])
-    expect { UpTack::UseCases::UndoBatch.new(workspace).call(all.batch.id) }.to raise_error(
+    expect { UpTack::UseCases::History::UndoBatch.new(workspace).call(all.batch.id) }.to raise_error(
       Core::Invalid,
       /already/
     )
@@ -55,7 +57,7 @@ RSpec.describe "The review of suggestions" do
     expect([late.saved, late.left, members.find(11)["name"]]).to eq([0, 1, "Dunstan M. Eyre"])
     all = accept
     save(12, "name" => "Sunniva Brooke")
-    undone = UpTack::UseCases::UndoBatch.new(workspace).call(all.batch.id)
+    undone = UpTack::UseCases::History::UndoBatch.new(workspace).call(all.batch.id)
     expect([undone.undone, undone.left, members.find(12)["name"], members.find(10)["name"]]).to eq(
       [1, 1, "Sunniva Brooke", "Petra  Hollin"]
     )
@@ -91,7 +93,7 @@ RSpec.describe "The review of suggestions" do
           .merge("mode" => "save")
     )
     found = accept
-    UpTack::UseCases::UndoBatch.new(workspace).call(found.batch.id)
+    UpTack::UseCases::History::UndoBatch.new(workspace).call(found.batch.id)
     expect(members.find(12)["name"]).to eq("SUNNIVA BROOK")
     save(12, "name" => "FENNA BROOK")
     expect(members.find(12)["name"]).to eq("Fenna Brook")
@@ -112,7 +114,7 @@ RSpec.describe "The review of suggestions" do
   end
 
   describe "notices" do
-    def send_at(at) = UpTack::UseCases::SendNotices.new(workspace(at: at)).call.map(&:subject)
+    def send_at(at) = UpTack::UseCases::Maintenance::SendNotices.new(workspace(at: at)).call.map(&:subject)
 
     it "come once a week, at the hour that was set, when something waits" do
       # 23 Nov 2026 is a Monday.

@@ -8,7 +8,7 @@ RSpec.describe "Typing it right, in the store" do
   def use(name, **parts) = UpTack::UseCases.const_get(name).new(workspace).call(**parts)
 
   def preview(table, plain, **more, &block) =
-    UpTack::UseCases::PreviewRule.new(workspace).call(
+    UpTack::UseCases::Effects::PreviewRule.new(workspace).call(
       table: table,
       plain: plain.transform_keys(&:to_s),
       all: true,
@@ -36,12 +36,12 @@ RSpec.describe "Typing it right, in the store" do
       expect(save_piece({"shelf_code" => "xy001"}, id: 28).state).to eq(:saved)
       expect([stored("pieces", "shelf_code", 28), pieces.find(28)["shelf_code"]]).to eq(%w[XY001 XY-001])
       expect(pieces.having({"shelf_code" => "XY-001"})).to eq([28])
-      page = use(:ListRecords, table: "pieces", filter: "shelf_code = \"XY-001\"")
+      page = use("Records::ListRecords", table: "pieces", filter: "shelf_code = \"XY-001\"")
       expect(page.records.map(&:id)).to eq([28])
-      first = use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 3)
-      rest = use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 3, cursor: first.following)
+      first = use("Records::ListRecords", table: "pieces", sort: "shelf_code", limit: 3)
+      rest = use("Records::ListRecords", table: "pieces", sort: "shelf_code", limit: 3, cursor: first.following)
       expect((first.records + rest.records).map { |record| record.values["shelf_code"] }).to eq(
-        use(:ListRecords, table: "pieces", sort: "shelf_code", limit: 6).records.map do |record|
+        use("Records::ListRecords", table: "pieces", sort: "shelf_code", limit: 6).records.map do |record|
           record.values["shelf_code"]
         end
       )
@@ -85,7 +85,7 @@ RSpec.describe "Typing it right, in the store" do
   end
 
   it "offers the linked records and the choices that belong, to whatever was typed so far" do
-    found = ->(typed) { use(:FindCandidates, table: "pieces", field: "clay", text: "", typed: typed).map(&:title) }
+    found = ->(typed) { use("Records::FindCandidates", table: "pieces", field: "clay", text: "", typed: typed).map(&:title) }
     expect(found.call({})).to eq(["Brick red", "Harbour stoneware", "Raku body", "Snowfall", "Speckled oat"])
     expect(found.call({"clay_family" => "porcelain"})).to eq(["Snowfall"])
     expect(found.call({"clay_family" => "porcelain", "clay" => 1})).to eq(["Snowfall"])
@@ -100,8 +100,8 @@ RSpec.describe "Typing it right, in the store" do
       }
     )
     outcome =
-      UpTack::UseCases::AnswerDraft.new(workspace).call(table: "pieces", typed: {"firing" => "Bisque"}).outcome
-    expect(UpTack::UseCases::OpenChoices.of(workspace.plan("pieces"), outcome)["stage"]).to eq(
+      UpTack::UseCases::Records::AnswerDraft.new(workspace).call(table: "pieces", typed: {"firing" => "Bisque"}).outcome
+    expect(UpTack::Services::OpenChoices.of(workspace.plan("pieces"), outcome)["stage"]).to eq(
       ["Drying", "Bisque fired"]
     )
   end
@@ -111,9 +111,9 @@ RSpec.describe "Typing it right, in the store" do
       UpTack::Store::NameSearch.new(workspace.plan("members"), workspace.context).like(text).map(&:id)
     end
     expect([names.call("velt"), names.call("farrow 0163"), names.call("vel ans")]).to eq([[1, 6], [3], [1, 6]])
-    UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 6, typed: {"name" => "Ansa Brandt"})
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "members", id: 6, typed: {"name" => "Ansa Brandt"})
     expect([names.call("velt"), names.call("brandt"), names.call("anſa Br")]).to eq([[1], [6], [6]])
-    UpTack::UseCases::DeleteRecord.new(workspace).call(table: "members", id: 12)
+    UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: "members", id: 12)
     expect(names.call("sunniva")).to eq([])
   end
 
@@ -134,13 +134,13 @@ RSpec.describe "Typing it right, in the store" do
       }.each do |plain, wanted|
         found = preview("pieces", plain)
         expect([plain, found.problems.map(&:message), found.counts.slice(*wanted.keys)]).to eq([plain, [], wanted])
-        order = found.examples.map { |example| UpTack::UseCases::PreviewRule::ORDER.index(example[:verdict]) }
+        order = found.examples.map { |example| UpTack::UseCases::Effects::PreviewRule::ORDER.index(example[:verdict]) }
         expect(order).to eq(order.sort)
       end
     end
 
     it "come bit by bit, and add up" do
-      stub_const("UpTack::UseCases::PreviewRule::INTERIM", 0)
+      stub_const("UpTack::UseCases::Effects::PreviewRule::INTERIM", 0)
       stub_const("UpTack::Store::RecordTable::BATCH", 10)
       seen = []
       last =
@@ -152,13 +152,13 @@ RSpec.describe "Typing it right, in the store" do
 
     it "are counted for old records that are let be, until somebody mends them" do
       rule = workspace.table("pieces").rules.find { |each| each.name == "not above the clay’s limit" }
-      expect(use(:CountExempt, table: "pieces")).to eq(rule.id => 4)
+      expect(use("Effects::CountExempt", table: "pieces")).to eq(rule.id => 4)
       expect(save_piece({"maker_note" => "x"}, id: 13).state).to eq(:saved)
       expect(save_piece({"peak" => "1001"}, id: 13).outcome.refusals.map(&:message)).to eq(
         ["Peak is above what Brick red can take: 990."]
       )
       expect(save_piece({"peak" => "990"}, id: 13).state).to eq(:saved)
-      expect(use(:CountExempt, table: "pieces")).to eq(rule.id => 3)
+      expect(use("Effects::CountExempt", table: "pieces")).to eq(rule.id => 3)
     end
   end
 
@@ -167,7 +167,7 @@ RSpec.describe "Typing it right, in the store" do
     warning = refused.outcome.refusals.first
     expect(warning).to have_attributes(passable: true, message: "More than 5 kg of clay in one piece? It says 5,100.")
     saved =
-      UpTack::UseCases::SaveRecord.new(workspace).call(
+      UpTack::UseCases::Records::SaveRecord.new(workspace).call(
         table: "pieces",
         typed: good_piece.merge("clay_weight" => "5100", "wet_weight" => "5155"),
         reasons: {warning.rule => "A commission."}
@@ -184,12 +184,14 @@ RSpec.describe "Typing it right, in the store" do
     it "are not remembered" do
       like("x")
       UpTack::Store::Database.write do
-        UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 3, typed: {"name" => "Nobody Yet"})
+        UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "members", id: 3,
+          typed: {"name" => "Nobody Yet"})
         expect(like("nobody")).to eq([3])
         raise ActiveRecord::Rollback
       end
       expect([like("nobody"), like("wilmet")]).to eq([[], [3]])
-      UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 4, typed: {"name" => "Isolde Marsh"})
+      UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "members", id: 4,
+        typed: {"name" => "Isolde Marsh"})
       expect([like("isolde m"), like("penhurrow").length]).to eq([[4], 1])
     end
   end
@@ -199,7 +201,7 @@ RSpec.describe "Typing it right, in the store" do
       change(:SaveList, name: "Bodies", values: ["Brick red", "Snowfall"])
       list = workspace.project.lists.last
       losses =
-        UpTack::UseCases::PreviewLosses.new(workspace).call(
+        UpTack::UseCases::Design::PreviewLosses.new(workspace).call(
           table: "clays",
           field: "name",
           type: "choice",
@@ -219,7 +221,7 @@ RSpec.describe "Typing it right, in the store" do
     it "to a day with its time keeps what can be read so, and comes back" do
       change(:AddField, table: "orders", parts: {"label" => "Fetched", "type" => "text"})
       {1 => "23 Nov 2026, 9:30", 2 => "soon", 3 => "2026-07-01T10:00:00Z"}.each do |id, text|
-        UpTack::UseCases::SaveRecord.new(workspace).call(table: "orders", id: id, typed: {"fetched" => text})
+        UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "orders", id: id, typed: {"fetched" => text})
       end
       change(:ChangeField, table: "orders", field: "fetched", parts: {"type" => "moment"})
       orders = UpTack::Store::RecordTable.new(workspace.table("orders"))
@@ -227,12 +229,12 @@ RSpec.describe "Typing it right, in the store" do
         ["2026-11-23T09:30:00Z", nil, "2026-07-01T10:00:00Z"]
       )
       expect(columns("orders")["fetched"]).to start_with("datetime")
-      page = use(:ListRecords, table: "orders", sort: "fetched", limit: 1)
-      rest = use(:ListRecords, table: "orders", sort: "fetched", limit: 2, cursor: page.following)
+      page = use("Records::ListRecords", table: "orders", sort: "fetched", limit: 1)
+      rest = use("Records::ListRecords", table: "orders", sort: "fetched", limit: 2, cursor: page.following)
       expect((page.records + rest.records).map(&:id)).to eq([3, 1, 2])
       if Core::Expression::Functions.all.key?("date")
         expect(
-          use(:ListRecords, table: "orders", filter: "date(fetched) = date(\"2026-11-23\")").records.map(&:id)
+          use("Records::ListRecords", table: "orders", filter: "date(fetched) = date(\"2026-11-23\")").records.map(&:id)
         ).to eq([1])
       end
       design.undo

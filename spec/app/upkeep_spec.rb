@@ -6,9 +6,9 @@ require "store_helper"
 # gives on the records as they are.
 RSpec.describe "Calculated values that follow" do
   def save(table, typed, id: nil) =
-    UpTack::UseCases::SaveRecord.new(workspace).call(table: table, id: id, typed: typed)
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: table, id: id, typed: typed)
 
-  def delete(table, id) = UpTack::UseCases::DeleteRecord.new(workspace).call(table: table, id: id)
+  def delete(table, id) = UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: table, id: id)
   def rows(table) = UpTack::Store::RecordTable.new(workspace.table(table))
   def shown(table, id, key) = workspace.plan(table).complete(id, rows(table).find(id), workspace.context)[key]
 
@@ -111,7 +111,7 @@ RSpec.describe "Calculated values that follow" do
   it "are worked out again after exactly those changes of the design that can make them stale" do
     from = workspace.project
     dirty = ->(kind, **parts) do
-      UpTack::Upkeep::AfterDesign
+      UpTack::Recalculation::AfterDesign
         .new(from, Core::Design::Changes.const_get(kind).new(**parts).apply(from))
         .dirty
         .places
@@ -154,11 +154,11 @@ RSpec.describe "Calculated values that follow" do
         table: "pieces",
         rule: inner.table("pieces").calculation("page").to_plain.merge("formula" => "tag")
       ).apply(inner)
-    expect(UpTack::Upkeep::AfterDesign.new(inner, changed).dirty.places).to eq([%w[pieces maker_note]])
+    expect(UpTack::Recalculation::AfterDesign.new(inner, changed).dirty.places).to eq([%w[pieces maker_note]])
   end
 
   it "leave everything as it was when the work is stopped" do
-    progress = UpTack::Upkeep::Progress.new
+    progress = UpTack::Progress.new
     progress.stop
     before = [workspace.revision_id, rows("pieces").find(1)]
     changed =
@@ -166,8 +166,8 @@ RSpec.describe "Calculated values that follow" do
         table: "pieces",
         rule: {"id" => rule_on("pieces", "loss"), "kind" => "calculation", "field" => "loss", "formula" => "1"}
       )
-    expect { UpTack::UseCases::ChangeDesign.new(workspace, progress: progress).call(changed) }.to raise_error(
-      UpTack::Upkeep::Stopped
+    expect { UpTack::UseCases::Design::ChangeDesign.new(workspace, progress: progress).call(changed) }.to raise_error(
+      UpTack::Progress::Stopped
     )
     expect([workspace.revision_id, rows("pieces").find(1)]).to eq(before)
   end
@@ -186,7 +186,7 @@ RSpec.describe "Calculated values that follow" do
 
   it "are sorted and filtered by as what is shown compares, kept or not" do
     list = ->(**how) do
-      UpTack::UseCases::ListRecords
+      UpTack::UseCases::Records::ListRecords
         .new(workspace(at: "2026-11-23"))
         .call(table: "members", limit: 500, **how)
         .records
@@ -206,15 +206,16 @@ RSpec.describe "Calculated values that follow" do
     expect(list.call(filter: "title.text = \"dr\" or open_orders > 50", sort: "name")).to eq([6, 8, 4])
     expect(list.call(sort: "-title").first(3)).to eq([3, 1, 8])
     expect { list.call(filter: "name = ") }.to raise_error(Core::Invalid, /Something is missing/)
-    pages = UpTack::UseCases::ListRecords.new(workspace).call(table: "members", filter: "shelves > 0", limit: 4)
+    pages = UpTack::UseCases::Records::ListRecords.new(workspace).call(table: "members", filter: "shelves > 0",
+      limit: 4)
     following =
-      UpTack::UseCases::ListRecords.new(workspace).call(
+      UpTack::UseCases::Records::ListRecords.new(workspace).call(
         table: "members",
         filter: "shelves > 0",
         limit: 4,
         cursor: pages.following
       )
-    totals = UpTack::UseCases::ComputeTotals.new(workspace).call(table: "members", filter: "shelves > 0")
+    totals = UpTack::UseCases::Records::ComputeTotals.new(workspace).call(table: "members", filter: "shelves > 0")
     expect([totals.matching, totals.total, following.records.map(&:id)]).to eq([11, 12, [5, 7, 8, 9]])
   end
 
@@ -276,7 +277,7 @@ RSpec.describe "Calculated values that follow" do
 
   it "turns names into links and back, and says which names it does not know" do
     losses =
-      UpTack::UseCases::PreviewLosses.new(workspace).call(
+      UpTack::UseCases::Design::PreviewLosses.new(workspace).call(
         table: "orders",
         field: "what",
         type: "link",

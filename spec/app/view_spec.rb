@@ -24,7 +24,7 @@ RSpec.describe "A view of records" do
     )
 
   def listed(**view) =
-    UpTack::UseCases::ListRecords.new(workspace).call(table: "odds", limit: 500, **view).records.map(&:id)
+    UpTack::UseCases::Records::ListRecords.new(workspace).call(table: "odds", limit: 500, **view).records.map(&:id)
 
   # The filter worked out by the formula alone, record by record.
   def by_formula(filter)
@@ -111,7 +111,7 @@ RSpec.describe "A view of records" do
         .map { |row| [row["amount"]&.to_i, row["words"] && Core::Unicode.folded(row["words"])] }
     expect(shown).to eq(shown.sort_by { |amount, words| [amount ? -amount : 9, words ? 0 : 1, words.to_s] })
     jump = ->(at) do
-      UpTack::UseCases::ListRecords
+      UpTack::UseCases::Records::ListRecords
         .new(workspace)
         .call(table: "odds", sort: "-amount,words", at: at, limit: 4)
         .records
@@ -119,8 +119,8 @@ RSpec.describe "A view of records" do
     end
     expect(jump.call(17)).to eq(all[17, 4])
     # Of a long list the beginning is there at once, and the rest comes from a process of its own.
-    stub_const("UpTack::UseCases::Selection::HEAD", 9)
-    UpTack::UseCases::Selection::KNOWN.clear
+    stub_const("UpTack::Services::Selection::HEAD", 9)
+    UpTack::Services::Selection::KNOWN.clear
     expect(UpTack::Store::QueryProcess).to receive(:numbers)
       .and_wrap_original { |ask, *question| ask.call(*question).tap { |ids| expect(ids).to eq(all) } }
       .once
@@ -139,7 +139,8 @@ RSpec.describe "A view of records" do
       ]
     )
     reckon = ->(filter) do
-      UpTack::UseCases::ComputeTotals.new(workspace).call(table: "odds", filter: filter, fields: %w[amount words day])
+      UpTack::UseCases::Records::ComputeTotals.new(workspace).call(table: "odds", filter: filter,
+        fields: %w[amount words day])
     end
     found = reckon.call(nil)
     expect(

@@ -123,8 +123,8 @@ RSpec.describe "New records that wait to be written together" do
     bowls = table_of(fields, *own)
     first = bring_in(file(5), bowls)
     latest = UpTack::Store::RecordTable.new(workspace.table(bowls)).page(descending: true, limit: 1).first.first
-    UpTack::UseCases::DeleteRecord.new(workspace).call(table: bowls, id: latest)
-    UpTack::UseCases::UndoBatch.new(workspace).call(first.report.batch.id)
+    UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: bowls, id: latest)
+    UpTack::UseCases::History::UndoBatch.new(workspace).call(first.report.batch.id)
     bring_in(file(3), bowls)
     found = kept(bowls)
     expect([found.first.map(&:first), found.first.map { |_, row| row["tag"] }]).to eq(
@@ -136,15 +136,15 @@ RSpec.describe "New records that wait to be written together" do
     bowls = table_of(fields, *own)
     first = bring_in(file(1_200), bowls)
     ids = UpTack::Store::RecordTable.new(workspace.table(bowls)).page(limit: 2_000).map(&:first)
-    UpTack::UseCases::SaveRecord.new(workspace).call(table: bowls, id: ids[700], typed: {"piece" => "Kept"})
-    UpTack::UseCases::DeleteRecord.new(workspace).call(table: bowls, id: ids[3])
-    undone = UpTack::UseCases::UndoBatch.new(workspace).call(first.report.batch.id)
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: bowls, id: ids[700], typed: {"piece" => "Kept"})
+    UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: bowls, id: ids[3])
+    undone = UpTack::UseCases::History::UndoBatch.new(workspace).call(first.report.batch.id)
     expect([undone.undone, undone.left, kept(bowls).first.map(&:first)]).to eq([first.made - 2, 2, [ids[700]]])
     gone = entries(table: workspace.table(bowls), record: ids[5]).first
     expect([gone.action, gone.field_changes.map(&:field_label), kept(bowls).last]).to eq(
       ["delete", %w[Tag Piece Weight Day By At Edits], true]
     )
-    again = UpTack::UseCases::UndoBatch.new(workspace).call(undone.batch.id)
+    again = UpTack::UseCases::History::UndoBatch.new(workspace).call(undone.batch.id)
     expect([again.undone, again.left, kept(bowls).first.length]).to eq([first.made - 2, 0, first.made - 1])
   end
 

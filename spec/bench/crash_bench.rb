@@ -23,10 +23,10 @@ end
 def work(path, database, tell)
   UpTack::Store::Database.open(database)
   3.times do |index|
-    saved = UpTack::UseCases::SaveRecord.new(workspace).call(table: "pieces", typed: piece(index))
+    saved = UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "pieces", typed: piece(index))
     tell.puts "saved #{saved.record.id}"
   end
-  progress = UpTack::Upkeep::Progress.new
+  progress = UpTack::Progress.new
   Thread.new { loop { tell.puts("at #{progress.done}") && sleep(0.01) } }
   source = UpTack::Interchange::Source.open(path)
   looked = UpTack::UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table("pieces"))

@@ -87,7 +87,8 @@ design = {
 
 Dir.mktmpdir do |folder|
   UpTack::Store::Database.open(File.join(folder, "bench.sqlite3"))
-  UpTack::UseCases::StartProject.new.call(design: design, people: [{"name" => "Odile Marsh", "role" => "builder"}])
+  UpTack::Services::StartProject.new.call(design: design,
+    people: [{"name" => "Odile Marsh", "role" => "builder"}])
   request = Rack::MockRequest.new(UpTack::Web::Application)
   _session, token = UpTack::Store::Session.begin(UpTack::Store::Person.first)
   cookie = "#{UpTack::Web::Guard::Cookies::NAME}=#{Rack::Utils.escape(UpTack::Web::Guard::Cookies.seal(token))}"

@@ -37,8 +37,8 @@ def shell(path, sql) = best { Open3.capture2("sqlite3", path, sql).last.success?
 
 def report(name, path, query, sql)
   ours = Array.new(ROUNDS) do
-    UpTack::UseCases::Selection::KNOWN.clear
-    seconds { ask("records?limit=#{PAGE}&#{query}") }.tap { UpTack::UseCases::Selection::KNOWN.wait }
+    UpTack::Services::Selection::KNOWN.clear
+    seconds { ask("records?limit=#{PAGE}&#{query}") }.tap { UpTack::Services::Selection::KNOWN.wait }
   end.min
   theirs = shell(path, sql)
   puts format("%-34s %8.1f ms  shell %8.1f ms  ratio %.2f", name, ours * 1000, theirs * 1000, ours / theirs)
@@ -102,7 +102,7 @@ Dir.mktmpdir do |folder|
     count * 1000,
     totals / count
   )
-  UpTack::UseCases::Selection::KNOWN.clear
+  UpTack::Services::Selection::KNOWN.clear
   ask("records?limit=#{PAGE}&sort=piece")
   near = seconds { ask("records?limit=#{PAGE}&sort=piece&at=1000") }
   first = seconds { ask("records?limit=#{PAGE}&sort=piece&at=#{COUNT / 2}") }

@@ -28,7 +28,7 @@ end
 def memory(pid = "self") = File.read("/proc/#{pid}/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024
 
 # Looks, after each portion, how much memory the process has that works ahead.
-class Looking < UpTack::Upkeep::Progress
+class Looking < UpTack::Progress
   attr_reader :ahead
 
   def begin_ahead(workspace, **job) = @process = UpTack::UseCases::Imports::WorkerClient.begin(workspace, **job)
@@ -126,7 +126,7 @@ def by_hand(compiled)
       [
         room,
         RbConfig.ruby,
-        *(UpTack::App::COMPILING if compiled),
+        *(UpTack::Installation::COMPILING if compiled),
         "-rbundler/setup",
         "-e",
         BY_HAND_ALONE,

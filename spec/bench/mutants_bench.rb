@@ -16,9 +16,9 @@ Core = UpTack::Core
 folder = Dir.mktmpdir
 at_exit { FileUtils.rm_rf(folder) }
 UpTack::Store::Database.open(File.join(folder, "bench.sqlite3"))
-UpTack::UseCases::InstallDemo.new.call
+UpTack::UseCases::Design::InstallDemo.new.call
 workspace = UpTack::Workspace.new(person: UpTack::Store::Person.first)
-around = UpTack::UseCases::Bench::RelatedRecords.new(workspace)
+around = UpTack::UseCases::Proofs::RelatedRecords.new(workspace)
 project = workspace.project
 tables = project.tables.select { |table| table.rules.any? && [nil, table.key].include?(ARGV[1]) }
 totals =

@@ -14,7 +14,7 @@ Core = UpTack::Core
 def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 def seconds = now.then { |from| yield && (now - from) }
 
-content = Core::Design::ProjectFile.read(File.read(File.join(UpTack::App::ROOT, "demo", "kiln_share.json")))
+content = Core::Design::ProjectFile.read(File.read(UpTack::Installation.path("demo", "kiln_share.json")))
 
 def prove(project)
   proofs = project.tables.flat_map { |table| table.proofs.map { |proof| [table, proof] } }
@@ -40,7 +40,7 @@ def workspace = UpTack::Workspace.new(person: person)
 
 # The same records, once made up and saved, once as if they came from a file.
 def samples(key, count)
-  maker = UpTack::UseCases::Bench::GenerateRecords.new(workspace).maker(workspace.table(key), 1)
+  maker = UpTack::UseCases::Proofs::GenerateRecords.new(workspace).maker(workspace.table(key), 1)
   drafts =
     Array.new(count) { {typed: Core::Bench::Samples::RecordGenerator.typed(workspace.table(key), maker.values)} }
   plain =
@@ -57,7 +57,7 @@ def samples(key, count)
   result = nil
   made =
     seconds do
-      result = UpTack::UseCases::Bench::GenerateRecords.new(workspace).call(table: key, count: count, seed: 2)
+      result = UpTack::UseCases::Proofs::GenerateRecords.new(workspace).call(table: key, count: count, seed: 2)
     end
   memory = File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024
   puts format(
@@ -78,7 +78,7 @@ prove(content.project)
 edges(content.project)
 Dir.mktmpdir do |folder|
   UpTack::Store::Database.open(File.join(folder, "bench.sqlite3"))
-  UpTack::UseCases::InstallDemo.new.call
+  UpTack::UseCases::Design::InstallDemo.new.call
   # Sums on linked records are reckoned after each save, so pieces are measured by fewer.
   {"members" => RECORDS, "firings" => RECORDS, "pieces" => RECORDS / 20}.each { |key, count| samples(key, count) }
   UpTack::Store::Database.close

@@ -71,7 +71,7 @@ def pin(id, field, formula)
       table: "pieces",
       rule: {"id" => id, "kind" => "calculation", "field" => field, "formula" => formula}
     )
-  UpTack::UseCases::ChangeDesign.new(workspace).call(change)
+  UpTack::UseCases::Design::ChangeDesign.new(workspace).call(change)
 end
 
 # The same change made record by record; gives the seconds for all records.
@@ -88,7 +88,8 @@ end
 
 Dir.mktmpdir do |folder|
   UpTack::Store::Database.open(File.join(folder, "bench.sqlite3"))
-  UpTack::UseCases::StartProject.new.call(design: DESIGN, people: [{"name" => "Odile Marsh", "role" => "builder"}])
+  UpTack::Services::StartProject.new.call(design: DESIGN,
+    people: [{"name" => "Odile Marsh", "role" => "builder"}])
   UpTack::Store::Database.write do
     UpTack::Store::RecordTable.model("titles").insert_all!([{text: "Dr"}, {text: "Ms"}])
     UpTack::Store::RecordTable.model("members").insert_all!(
@@ -126,7 +127,7 @@ Dir.mktmpdir do |folder|
   links = seconds { pin("r3", "whose", "maker.address_as & \": \" & tag") }
   watching.kill
   title =
-    seconds { UpTack::UseCases::SaveRecord.new(workspace).call(table: "titles", id: 1, typed: {"text" => "Prof"}) }
+    seconds { UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "titles", id: 1, typed: {"text" => "Prof"}) }
   followed = UpTack::Store::RecordTable.model("pieces").where("whose LIKE 'Prof %'").count
   puts format(
     "a formula changed on %d records: %.2f s, %.1f times as fast as record by record (%.1f s)",

@@ -12,7 +12,7 @@ require_relative "support/studio"
 ROUNDS = Integer(ENV.fetch("ROUNDS", "1500"))
 WARM_UP = 300
 def each_save(count)
-  save = UpTack::UseCases::SaveRecord.new(workspace)
+  save = UpTack::UseCases::Records::SaveRecord.new(workspace)
   count.times { |index| save.call(table: "pieces", typed: piece(index)).state == :saved || abort("refused") }
 end
 

@@ -46,7 +46,7 @@ def piece(index) =
 # @return [Array(String, Array<String>)] the clerk's token and those of the readers
 def prepare(folder)
   UpTack::Store::Database.open(File.join(folder, "up_tack.sqlite3"))
-  UpTack::UseCases::InstallDemo.new.call
+  UpTack::UseCases::Design::InstallDemo.new.call
   clerk = UpTack::Store::Person.find_by(role: "clerk")
   drafts = Array.new(PIECES) { |index| {typed: piece(index)} }
   drafts.each_slice(2_000) do |some|

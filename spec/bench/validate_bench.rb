@@ -65,7 +65,7 @@ def effect(rule)
   all =
     seconds do
       found =
-        UpTack::UseCases::PreviewRule
+        UpTack::UseCases::Effects::PreviewRule
           .new(workspace)
           .call(table: "pieces", plain: rule, all: true) do
             first ||= Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
@@ -82,7 +82,8 @@ def typed =
 
 Dir.mktmpdir do |folder|
   UpTack::Store::Database.open(File.join(folder, "bench.sqlite3"))
-  UpTack::UseCases::StartProject.new.call(design: DESIGN, people: [{"name" => "Odile Marsh", "role" => "builder"}])
+  UpTack::Services::StartProject.new.call(design: DESIGN,
+    people: [{"name" => "Odile Marsh", "role" => "builder"}])
   UpTack::Store::Database.write do
     (0...NAMES).each_slice(2_000) do |some|
       UpTack::Store::RecordTable.model("members").insert_all!(

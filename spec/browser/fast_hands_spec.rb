@@ -237,7 +237,7 @@ RSpec.describe "Fast hands" do
          "answers #{(delay * 1000).to_i} ms late" do
       rows = Array.new(4) { |number| slip.call(number).last }
       rows.each_index do |index|
-        UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"})
+        UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"})
       end
       visit "/t/slips/records"
       expect(page).to have_css("[role=row][data-index='3']", text: "Slip 3")

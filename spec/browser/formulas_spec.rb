@@ -159,9 +159,9 @@ RSpec.describe "Formulas and links" do
   end
 
   it "shows how far long work is, and leaves everything as it was when it is stopped" do
-    stub_const("UpTack::Web::Background::PATIENCE", 0.01)
+    stub_const("UpTack::Web::Helpers::Background::PATIENCE", 0.01)
     go = Queue.new
-    allow_any_instance_of(UpTack::Upkeep::Recalculation).to receive(
+    allow_any_instance_of(UpTack::Recalculation::Run).to receive(
       :differences
     ).and_wrap_original do |original, *given|
       go.pop

@@ -118,7 +118,7 @@ RSpec.describe "Work in the grid" do
     click_button "Filter"
     write_formula "teodor"
     expect(page).to have_text("Shows records in which “teodor” stands anywhere.").and have_text(/\d of 28 records/)
-    count = UpTack::UseCases::ListRecords.new(workspace).call(table: "pieces", search: "teodor").records.length
+    count = UpTack::UseCases::Records::ListRecords.new(workspace).call(table: "pieces", search: "teodor").records.length
     expect(count).to be_between(1, 27)
     expect(page).to have_css("[role=row][data-index='#{count - 1}']").and have_text("#{count} of 28")
   end
@@ -244,7 +244,7 @@ RSpec.describe "Work in the grid" do
     shelves
     open_grid("/t/shelves/records")
     cell(0, "rank").click
-    UpTack::UseCases::SaveRecord.new(workspace).call(table: "shelves", id: 1, typed: {"rank" => "77"})
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "shelves", id: 1, typed: {"rank" => "77"})
     hands.press("88", :enter)
     expect(page).to have_text("Odile Marsh made it “77” meanwhile.").and have_no_css("dialog")
     hands.press(:up, :enter)

@@ -6,7 +6,7 @@ require "browser_helper"
 RSpec.describe "Import" do
   def bring(path) = find("input[type=file]", visible: :all).attach_file(path)
 
-  def demo(name) = File.join(UpTack::App::ROOT, "demo", "imports", name)
+  def demo(name) = UpTack::Installation.path("demo", "imports", name)
 
   it "tries a file on the rules, saves what passes, and takes the mended rest" do
     visit "/t/pieces/records"
@@ -71,7 +71,7 @@ RSpec.describe "Import" do
 
   it "makes a table of a file, with the rules that the builder takes" do
     visit "/import"
-    bring(File.join(UpTack::App::ROOT, "demo", "pieces.csv"))
+    bring(UpTack::Installation.path("demo", "pieces.csv"))
     expect(page).to have_field("Name of the table", with: "Pieces").and have_text(
             "typed as two capitals, “-”, five digits"
           )

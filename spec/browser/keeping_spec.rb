@@ -94,7 +94,7 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
 
   it "finds in History what somebody did, puts it back, and brings back what was deleted" do
     save_piece({"maker_note" => "Written over."}, id: 20, by: "Bram Tolley")
-    UpTack::UseCases::DeleteRecord.new(workspace("Senna Whitlock")).call(table: "pieces", id: 22)
+    UpTack::UseCases::Records::DeleteRecord.new(workspace("Senna Whitlock")).call(table: "pieces", id: 22)
     visit "/t/pieces/history"
     expect(page).to have_text("Saves by day").or have_text("Saves by week")
     click_button "Verify the log"

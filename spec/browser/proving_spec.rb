@@ -182,7 +182,7 @@ RSpec.describe "Proving" do
 
   it "brings a project file in after a look at what it would change, and refuses a wrong one whole" do
     path = File.join(StoreHelp::FOLDER, "in.json")
-    demo = File.read(File.join(UpTack::App::ROOT, "demo", "kiln_share.json"))
+    demo = File.read(UpTack::Installation.path("demo", "kiln_share.json"))
     visit "/"
     click_button "Project file"
     File.write(path, demo.sub("received + 14", "recieved + 14").sub('"kind": "check"', '"kind": "chek"'))

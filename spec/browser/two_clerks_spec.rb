@@ -34,7 +34,7 @@ RSpec.describe "Two clerks" do
   [0, 0.3].each do |delay|
     it "fill neighbouring cells of the same rows, and every value stays, answers #{(delay * 1000).to_i} ms late" do
       rows.times do |index|
-        UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"})
+        UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"})
       end
       odile = sit_down("Odile Marsh", 0, "note")
       bram = Capybara.using_session(:bram) { sit_down("Bram Tolley", 0, "last") }
@@ -55,7 +55,7 @@ RSpec.describe "Two clerks" do
 
   it "type into the same cells: one value is kept, the other waits in sight, and is kept if it is chosen" do
     rows.times do |index|
-      UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"})
+      UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"})
     end
     odile = sit_down("Odile Marsh", 0, "note")
     bram = Capybara.using_session(:bram) { sit_down("Bram Tolley", 0, "note") }
@@ -88,12 +88,13 @@ RSpec.describe "Two clerks" do
 
   it "lose nothing while one of them saves, and letters typed on do not fall into the other record" do
     2.times do |index|
-      UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"})
+      UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "Slip #{index}"})
     end
     visit "/t/slips/forms/1?form=all"
     expect(page).to have_field("Name", with: "Slip 0")
     find_field("Note").native.node.focus
-    UpTack::UseCases::SaveRecord.new(workspace("Bram Tolley")).call(table: "slips", id: 1, typed: {"note" => "Bram's"})
+    UpTack::UseCases::Records::SaveRecord.new(workspace("Bram Tolley")).call(table: "slips", id: 1,
+      typed: {"note" => "Bram's"})
     SlowServer.delay = 0.2
     hands = Typist.new(page.driver.browser.page, words: 120, random: random)
     hands.press("Odile's", %i[control enter], "Next slip", :tab, "Its note")
@@ -137,7 +138,7 @@ RSpec.describe "Two clerks" do
     SlowServer.trouble = ->(env) do
       %i[unanswered unsent].sample(random: random) if env["PATH_INFO"].end_with?("/batch")
     end
-    UpTack::UseCases::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "There"})
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "slips", typed: {"name" => "There"})
     hands = sit_down("Odile Marsh", 1, "name")
     hands.press("First", :tab, "One", :enter, "Second", :tab, "Two", :tab)
     hands.rest

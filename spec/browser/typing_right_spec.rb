@@ -73,7 +73,8 @@ RSpec.describe "Typing it right" do
       table: "members",
       rule: workspace.table("members").rules.find { |rule| rule.kind == "mask" && rule.field == "phone" }.id
     )
-    UpTack::UseCases::SaveRecord.new(workspace).call(table: "members", id: 3, typed: {"phone" => "ring the bell"})
+    UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "members", id: 3,
+      typed: {"phone" => "ring the bell"})
     change(
       :PinRule,
       table: "members",

@@ -62,7 +62,7 @@ RSpec.describe "Typing records" do
   it "keeps what is typed when the server stumbles" do
     visit "/t/pieces/forms?form=all"
     expect(page).to have_field("Received by", with: "Odile Marsh")
-    allow_any_instance_of(UpTack::UseCases::SaveRecord).to receive(:call).and_raise("the disk is full")
+    allow_any_instance_of(UpTack::UseCases::Records::SaveRecord).to receive(:call).and_raise("the disk is full")
     type_into "Piece", "Jug"
     type_into "Maker", "Teodor Quill"
     expect { press([:control, "s"]) && page.has_text?("Something went wrong here.") }.to output(
@@ -77,7 +77,7 @@ RSpec.describe "Typing records" do
   it "keeps what is typed into a record that somebody deletes meanwhile" do
     visit "/t/pieces/forms/22?form=all"
     expect(page).to have_field("Tag", with: "PC-00022")
-    UpTack::UseCases::DeleteRecord.new(workspace("Senna Whitlock")).call(table: "pieces", id: 22)
+    UpTack::UseCases::Records::DeleteRecord.new(workspace("Senna Whitlock")).call(table: "pieces", id: 22)
     type_into "Maker note", "Still here"
     press [:control, "s"]
     expect(page).to have_text("There is no record 22 in Pieces; it may have been deleted.").and have_field(

@@ -114,7 +114,7 @@ RSpec.describe "The bench over HTTP" do
     UpTack::Proving.wake
     UpTack::Proving.settle
     ask(:get, "/api/tables/firings/mistakes")
-    UpTack::UseCases::Bench::Mistakes.settle
+    UpTack::UseCases::Proofs::Mistakes.settle
     count = ask(:get, "/api/tables/firings/mistakes")
     expect(count).to include("state" => "ready", "done" => workspace.table("firings").rules.length)
     expect(count["tried"] - count["noticed"]).to eq(count["slipping"].length)
@@ -140,10 +140,10 @@ RSpec.describe "The bench over HTTP" do
     UpTack::Proving.settle
     state = lambda do
       ask(:get, "/api/tables/firings/mistakes")
-      UpTack::UseCases::Bench::Mistakes.settle
+      UpTack::UseCases::Proofs::Mistakes.settle
       ask(:get, "/api/tables/firings/mistakes")["state"]
     end
-    stub_const("UpTack::UseCases::Bench::Mistakes::SCRIPT", "/nowhere.rb")
+    stub_const("UpTack::UseCases::Proofs::Mistakes::SCRIPT", "/nowhere.rb")
     expect(state.call).to eq("failed")
     RSpec::Mocks.space.reset_all
     ask(:post, "/api/proofs/run")

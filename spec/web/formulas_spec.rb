@@ -154,8 +154,8 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
 
   it "goes on in the background where a change takes long, tells how far it is, and stops when asked" do
     go = Queue.new
-    stub_const("UpTack::Web::Background::PATIENCE", 0.01)
-    allow(UpTack::Upkeep::Recalculation).to receive(:new).and_wrap_original do |original, *arguments, **options|
+    stub_const("UpTack::Web::Helpers::Background::PATIENCE", 0.01)
+    allow(UpTack::Recalculation::Run).to receive(:new).and_wrap_original do |original, *arguments, **options|
       original
         .call(*arguments, **options)
         .tap { |made| allow(made).to receive(:run).and_wrap_original { |run, *rest| go.pop && run.call(*rest) } }

@@ -22,7 +22,7 @@ RSpec.describe "Limits before work, over HTTP" do
       **more.transform_keys(&:to_s)
     }
 
-  def remembered = UpTack::Store::Answer.count
+  def remembered = UpTack::Store::IdempotentResponse.count
 
   it "reads nothing, and holds nothing, for whoever is not signed in" do
     sign_nobody_in
@@ -66,13 +66,13 @@ RSpec.describe "Limits before work, over HTTP" do
   it "holds the lock for the write alone, also where a write is done once" do
     sign_in_as("Odile Marsh")
     writing = nil
-    allow(UpTack::UseCases::SaveRecord).to receive(:new).and_wrap_original do |made, *rest, **more|
+    allow(UpTack::UseCases::Records::SaveRecord).to receive(:new).and_wrap_original do |made, *rest, **more|
       writing = UpTack::Store::Database.writing?
       made.call(*rest, **more)
     end
     2.times { ask(:post, "/api/tables/pieces/records", {typed: good_piece}, {"HTTP_IDEMPOTENCY_KEY" => "four"}) }
     expect([writing, pieces.count]).to eq([false, 29])
-    UpTack::Store::Answer.find_by(key: "four").update!(UpTack::Store::Answer::DONE)
+    UpTack::Store::IdempotentResponse.find_by(key: "four").update!(UpTack::Store::IdempotentResponse::DONE)
     expect(
       ask(:post, "/api/tables/pieces/records", {typed: good_piece}, {"HTTP_IDEMPOTENCY_KEY" => "four"})["code"]
     ).to eq("done_before")
@@ -152,7 +152,7 @@ RSpec.describe "Limits before work, over HTTP" do
     end
     expect(asked.call).to eq(28)
     stub_const("UpTack::Store::Deadline::SLICE", -1)
-    UpTack::UseCases::Selection::KNOWN.clear
+    UpTack::Services::Selection::KNOWN.clear
     expect(asked.call).to eq(28)
   end
 

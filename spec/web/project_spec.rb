@@ -5,7 +5,7 @@ require "web_helper"
 RSpec.describe "The project file over HTTP" do
   before { sign_in_as("Odile Marsh") }
 
-  let(:demo) { File.read(File.join(UpTack::App::ROOT, "demo", "kiln_share.json")) }
+  let(:demo) { File.read(UpTack::Installation.path("demo", "kiln_share.json")) }
 
   it "comes out as a file to keep, and the rule sheet as Markdown" do
     custom_request("GET", "/api/project")

@@ -26,7 +26,7 @@ module UpTack
         @owner = owner
         @shared = shared
         @report = report
-        @progress = Upkeep::Progress.new
+        @progress = Progress.new
         @thread = Thread.new { run(work) }
         @thread.report_on_exception = false
       end

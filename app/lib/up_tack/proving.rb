@@ -47,7 +47,7 @@ module UpTack
       def work
         path = Store::Database.path
         while wanted? && path == Store::Database.path
-          compiled = Workspace.compiled
+          compiled = Store::CompiledDesign.current
           again, @again = @again, false
           @again = true if (again || stale?(compiled)) && !run(compiled, path, again) && again
         end

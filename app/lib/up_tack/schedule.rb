@@ -34,7 +34,7 @@ module UpTack
       {
         "signed end of the log" => -> { Store::Head.note(workspace.clock) },
         "backups" => -> { UseCases::Maintenance::Backups.new(workspace.clock).make_due },
-        "notices" => -> { UseCases::SendNotices.new(workspace).call },
+        "notices" => -> { UseCases::Maintenance::SendNotices.new(workspace).call },
         "waiting files" => -> { UseCases::Imports::Uploads.forget_old }
       }
     end

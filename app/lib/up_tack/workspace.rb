@@ -2,45 +2,8 @@
 
 module UpTack
   # What every use case is given: the design as it is now, its plans, the clock
-  # and who acts. Made for one request; the compiled design behind it is kept
-  # for as long as no revision is added.
+  # and who acts. Made for one request.
   class Workspace
-    # A design with what is derived from it once.
-    # ground:: its tables and forms made ready to be filled in and tried
-    # partings:: of its plans, by table, as far as they were needed
-    Compiled = Struct.new(:path, :revision_id, :project, :plans, :ground, :partings, keyword_init: true)
-
-    @mutex = Mutex.new
-    @compiled = nil
-    Store::Database.on_replace { @mutex.synchronize { @compiled = nil } }
-
-    class << self
-      # @return [Compiled] that of the latest revision
-      def compiled
-        latest = Store::Statements.run("SELECT MAX(id) FROM up_tack_revisions").dig(0, 0) or
-          raise Store::NotFound, "There is no project yet."
-        @mutex.synchronize do
-          @compiled = compile(latest) unless @compiled&.revision_id == latest && @compiled.path == Store::Database.path
-          @compiled
-        end
-      end
-
-      private
-
-      def compile(id)
-        project = Core::Design::Project.reopen(JSON.parse(Store::Revision.find(id).design))
-        plans = project.tables.to_h { |table| [table.key, Core::Save::Plan.new(table, project.conventions)] }
-        Compiled.new(
-          path: Store::Database.path,
-          revision_id: id,
-          project: project,
-          plans: plans,
-          ground: Core::Save::CompiledProject.new(project, plans),
-          partings: {}
-        )
-      end
-    end
-
     # @return [Store::Person] whoever acts
     attr_reader :person
 
@@ -137,6 +100,6 @@ module UpTack
 
     private
 
-    def compiled = @compiled ||= Workspace.compiled
+    def compiled = @compiled ||= Store::CompiledDesign.current
   end
 end

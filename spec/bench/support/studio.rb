@@ -74,7 +74,8 @@ def open_studio(folder, name = "bench.sqlite3")
     "last_id" => 1_000,
     "tables" => [{"id" => "t1", "key" => "pieces", "label" => "Pieces", "fields" => FIELDS, "rules" => RULES}]
   }
-  UpTack::UseCases::StartProject.new.call(design: design, people: [{"name" => "Odile Marsh", "role" => "builder"}])
+  UpTack::Services::StartProject.new.call(design: design,
+    people: [{"name" => "Odile Marsh", "role" => "builder"}])
 end
 
 def workspace = UpTack::Workspace.new(person: UpTack::Store::Person.first)

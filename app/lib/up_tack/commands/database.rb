@@ -14,7 +14,7 @@ module UpTack
         return arguments.slice!(at, 2).last.to_s if at
 
         ::File.join(
-          ENV["UP_TACK_DATA"].to_s.empty? ? ::File.join(App::ROOT, "data") : ENV["UP_TACK_DATA"],
+          ENV["UP_TACK_DATA"].to_s.empty? ? Installation.path("data") : ENV["UP_TACK_DATA"],
           "up_tack.sqlite3"
         )
       end

@@ -20,7 +20,7 @@ module UpTack
         database = Database.path(arguments)
         return missing(database) unless File.file?(database)
 
-        text = Database.open(database) { |workspace| workspace && UseCases::ProjectFiles::Write.new(workspace).call }
+        text = Database.open(database) { |workspace| workspace && UseCases::Design::WriteProjectFile.new(workspace).call }
         return missing(database) unless text
 
         arguments.first ? File.write(arguments.first, text) : @out.print(text)

@@ -46,7 +46,7 @@ module UpTack
             fail_with("There is no project in #{database} yet.")
           end
         end
-      rescue Interchange::Unreadable, Core::Invalid, Store::NotFound, UseCases::NotAllowed => e
+      rescue Interchange::Unreadable, Core::Invalid, Store::NotFound, Services::NotAllowed => e
         fail_with(e.message)
       end
 

@@ -46,13 +46,13 @@ module UpTack
       end
 
       def merge(workspace, text, dry)
-        preview = UseCases::ProjectFiles::ApplyProjectFile.new(workspace).preview(text)
+        preview = UseCases::Design::ApplyProjectFile.new(workspace).preview(text)
         preview.differences.each { |each| @out.puts "#{sign(each)} #{each.place}: #{each.after || each.before}" }
         preview.people.each { |person| @out.puts "+ #{person["name"]} (#{person["role"]})" }
         preview.losses.each { |label, count| @out.puts "! #{count} values of #{label} would be lost" }
         return 0.tap { @out.puts "Nothing was changed." } if dry
 
-        UseCases::ProjectFiles::ApplyProjectFile.new(workspace).call(text)
+        UseCases::Design::ApplyProjectFile.new(workspace).call(text)
         0.tap { @out.puts "Brought in: #{preview.name}" }
       end
 
@@ -77,7 +77,7 @@ module UpTack
           Core::Invalid.because("A new project needs a builder among its people.", part: "people")
         word = password(builder)
         Store::Database.write do
-          UseCases::StartProject.new.call(
+          Services::StartProject.new.call(
             design: content.design,
             people: content.people,
             tolerating: content.tolerating

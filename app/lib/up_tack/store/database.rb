@@ -17,6 +17,7 @@ module UpTack
       NOTED = :up_tack_noted
 
       @forgetting = []
+      @opening = []
 
       class << self
         # @return [String] the file that is open
@@ -52,8 +53,8 @@ module UpTack
           # By which a backup is known as one of this database.
           Settings.cookie_key
           # A file of an older version lacks them.
-          Indexes.follow(Workspace.compiled.project) if Revision.exists?
-          Upkeep::Edition.follow
+          Indexes.follow(CompiledDesign.current.project) if Revision.exists?
+          @opening.each(&:call)
         end
       end
 
@@ -109,12 +110,15 @@ module UpTack
           end
         end
         forget
-        write { Upkeep::Edition.follow }
+        write { @opening.each(&:call) }
       end
 
       # What was remembered of the file is no longer so.
       # @return [void]
       def forget = @forgetting.each(&:call)
+
+      # @yield is called once a file is open and has all the tables of this version, within the transaction
+      def on_open(&block) = @opening << block
 
       # @yield is called when all that is in the file became something else
       def on_replace(&block) = @forgetting << block

@@ -32,7 +32,7 @@ module UpTack
       # The context in which fields that are never kept are worked out.
       attr_writer :context
 
-      # @return [Row, Hash, nil]
+      # @return [LazyRow, Hash, nil]
       def find(table, id)
         known = @found[table]
         known.fetch(id) { known[id] = rows(table).find(id) }
@@ -89,7 +89,7 @@ module UpTack
       end
 
       # Reads all that link to some records in one go, unless they are too many.
-      # @return [Array<Array(Integer, Row)>, nil]
+      # @return [Array<Array(Integer, LazyRow)>, nil]
       def load_linked(table, link, ids)
         return if ids.empty? || rows(table).count_linked(link, ids) > MOST_HELD
 

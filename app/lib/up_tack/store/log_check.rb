@@ -33,12 +33,12 @@ module UpTack
 
       module_function
 
-      # @param progress [Upkeep::Progress]
+      # @param progress [Progress]
       # @param against [String, nil] path of a file that kept an end or entries of this log: a line of each day,
       #   an export, or a backup
       # @return [Verdict]
       # @raise [Unchecked]
-      def run(progress: Upkeep::Progress.none, against: nil)
+      def run(progress: Progress.none, against: nil)
         # It takes as long as it takes, and gives way to whoever types or saves.
         Deadline.within(nil) { look_over(progress, against) }
       end

@@ -40,7 +40,7 @@ module UpTack
 
         private
 
-        def key(plan) = [Database.path, Workspace.compiled.revision_id, plan.table.id]
+        def key(plan) = [Database.path, CompiledDesign.current.revision_id, plan.table.id]
 
         def fleeting(plan, context)
           known = @mutex.synchronize { @known[key(plan)]&.dup }

@@ -6,7 +6,7 @@ module UpTack
     # records no other thread of this one could go on. Where that can't be done the answer
     # is nil, and whoever asks does it here.
     module QueryProcess
-      SCRIPT = File.join(App::ROOT, "bin", "support", "ask.rb")
+      SCRIPT = Installation.path("bin", "support", "ask.rb")
       # Records from which on it is worth a process.
       MANY = 50_000
 

@@ -30,7 +30,7 @@ module UpTack
       # @return [Hash{String=>Object}, nil]
       def find(id)
         raw = Statements.run(select_one, id).first
-        raw && Row.new(layout(nil), raw).to_h
+        raw && LazyRow.new(layout(nil), raw).to_h
       end
 
       # @return [Hash{Integer=>Hash{String=>Object}}] those that exist, in the order asked for
@@ -39,7 +39,7 @@ module UpTack
         ids.filter_map { |id| found[id] && [id, found[id].to_h] }.to_h
       end
 
-      # @return [Array<Array(Integer, Row)>] those that exist, in no order
+      # @return [Array<Array(Integer, LazyRow)>] those that exist, in no order
       def some(ids)
         # Numbers alone, written straight: a thousand nodes take longer to build than to find.
         ids
@@ -47,7 +47,7 @@ module UpTack
           .flat_map { |some| rows(model.where("id IN (#{some.map { |id| Integer(id) }.join(",")})")) }
       end
 
-      # @return [Array<Array(Integer, Row)>] the records whose link points to one of some others
+      # @return [Array<Array(Integer, LazyRow)>] the records whose link points to one of some others
       def linked(link, ids) = rows(model.where(link => ids).order(:id))
 
       # @return [Array<Integer>] their numbers alone
@@ -61,7 +61,7 @@ module UpTack
       end
 
       # @param keys [Array<String>, nil] only these fields; nil for all
-      # @return [Array<Array(Integer, Row)>] the same for one record, from a number on, a batch at a time
+      # @return [Array<Array(Integer, LazyRow)>] the same for one record, from a number on, a batch at a time
       def linked_after(link, id, after, keys = nil)
         Deadline.look
         rows(model.where(link => id).where("id > ?", after).order(:id).limit(BATCH), keys)
@@ -119,7 +119,7 @@ module UpTack
 
       # @param ids [Array<Integer>, nil] only these; nil for all
       # @param keys [Array<String>, nil] only these fields; nil for all
-      # @yield [Array<Array(Integer, Row)>] in order of number, some thousands at a time
+      # @yield [Array<Array(Integer, LazyRow)>] in order of number, some thousands at a time
       def each_batch(ids = nil, keys: nil, &block)
         if ids
           return ids
@@ -213,7 +213,7 @@ module UpTack
         fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields
         layout = layout(keys)
         columns = [model.arel_table[:id], *fields.map { |field| model.arel_table[field.key] }]
-        model.connection.select_rows(scope.select(*columns).to_sql).map { |raw| [raw.first, Row.new(layout, raw)] }
+        model.connection.select_rows(scope.select(*columns).to_sql).map { |raw| [raw.first, LazyRow.new(layout, raw)] }
       end
 
       # Where each field's value lies in a row that was read, and how it is read.

@@ -101,7 +101,7 @@ module UpTack
 
       # @return [Array<String>] ids of the fields in which rules write who did something
       def person_fields =
-        Revision.exists? ? Workspace.compiled.project.tables.flat_map(&:fields).select(&:person).map(&:id) : []
+        Revision.exists? ? CompiledDesign.current.project.tables.flat_map(&:fields).select(&:person).map(&:id) : []
 
       # @param differences [String] JSON
       # @return [String] the same object where there is no name in it

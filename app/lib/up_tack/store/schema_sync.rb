@@ -109,7 +109,7 @@ module UpTack
       end
 
       def stamped?(table, field) =
-        table.rules.any? { |rule| rule.field == field.key && Upkeep::BackfillFromLog.kind?(rule) }
+        table.rules.any? { |rule| rule.field == field.key && rule.backfills? }
 
       # Leaves separators out of what is stored from now on, or puts them in.
       def write_anew(table, before, after)

@@ -20,7 +20,7 @@ module UpTack
       def replace(name, other)
         return unless Revision.exists?
 
-        Workspace.compiled.project.tables.each do |table|
+        CompiledDesign.current.project.tables.each do |table|
           table.fields.select(&:person).each do |field|
             table_name, column = [table.key, field.key].map { |each| connection.quote_table_name(each) }
             connection.execute("UPDATE #{table_name} SET #{column} = " \

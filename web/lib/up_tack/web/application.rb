@@ -4,7 +4,7 @@ module UpTack
   module Web
     # The one Rack application: the API under /api, the interface elsewhere.
     class Application < Sinatra::Base
-      UI = File.join(App::ROOT, "ui", "dist")
+      UI = Installation.path("ui", "dist")
 
       Guard::RateLimits.prepare
       use Guard::Proxies
@@ -21,10 +21,10 @@ module UpTack
       # Answers only to its own names, so that no page elsewhere can reach it under a borrowed one.
       set :host_authorization, {permitted_hosts: Guard::Hosts.permitted}
 
-      helpers Requests, Responses, Background
-      register Problems,
+      helpers Params::Requests, Helpers::Responses, Helpers::Background
+      register Helpers::Problems,
         Guard,
-        FormerKeys,
+        Params::FormerKeys,
         Routes::Session,
         Routes::People,
         Routes::Security,

@@ -118,20 +118,20 @@ module UpTack
           end
           unless Guard::Access.enough?(person.role, operation.least)
             Guard::Refusals.note(person, operation)
-            raise UseCases::NotAllowed,
+            raise Services::NotAllowed,
               "This is for #{(operation.least == "builder") ? "builders" : "builders and clerks"}; you " \
                 "are #{by_token ? "here by a token" : "signed in"} as a #{person.role}."
           end
           confirm if operation.confirm
           former_path
           if operation.table
-            UseCases::NotAllowed.unless_may(person, workspace.table(present_table(operation.table)), :see)
+            Services::NotAllowed.unless_may(person, workspace.table(present_table(operation.table)), :see)
           end
         end
 
         # Whoever finds a browser that is signed in can't do everything with it.
         def confirm
-          raise UseCases::NotAllowed, "A script can't do this; sign in with a browser." if by_token
+          raise Services::NotAllowed, "A script can't do this; sign in with a browser." if by_token
           return if !person.password? || signed_in.confirmed?
 
           raise Unconfirmed, "Type your password again to go on."
@@ -144,7 +144,7 @@ module UpTack
             Core::Invalid.because("The address holds a character that is no text.")
           end
         rescue Rack::QueryParser::InvalidParameterError, Rack::QueryParser::ParameterTypeError, ArgumentError
-          raise Requests::Malformed, "The address can't be read."
+          raise Params::Requests::Malformed, "The address can't be read."
         end
 
         def sound?(text)

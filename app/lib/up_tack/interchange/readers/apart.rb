@@ -7,7 +7,7 @@ module UpTack
       # the file holds, and whatever the libraries make of it, this process and everybody's work go on. One
       # process is asked for the head first and for the rows after it.
       class Apart
-        SCRIPT = File.join(App::ROOT, "bin", "support", "workbook.rb")
+        SCRIPT = Installation.path("bin", "support", "workbook.rb")
         # Bytes of memory, and seconds of work.
         MEMORY = 1_500_000_000
         SECONDS = 900

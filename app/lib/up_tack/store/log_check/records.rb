@@ -15,8 +15,8 @@ module UpTack
         def initialize(verdict, progress)
           @verdict = verdict
           @progress = progress
-          @project = Workspace.compiled.project
-          @names = PresentNames.new(Workspace.compiled.revision_id)
+          @project = CompiledDesign.current.project
+          @names = PresentNames.new(CompiledDesign.current.revision_id)
           @watched = Watched.new(@project)
         end
 

@@ -10,8 +10,8 @@ module UpTack
         # Records at most in one go.
         MOST = 1_000_000
 
-        # @param progress [Upkeep::Progress]
-        def initialize(workspace, progress: Upkeep::Progress.none)
+        # @param progress [Progress]
+        def initialize(workspace, progress: Progress.none)
           @workspace = workspace
           @progress = progress
         end
@@ -23,10 +23,10 @@ module UpTack
         # @param typed [Hash{String=>Object}] raw input by field key, for "change"
         # @param keep [String] one of Bulk::KEEP
         # @return [Report]
-        # @raise [Core::Invalid, NotAllowed, Upkeep::Stopped]
+        # @raise [Core::Invalid, Services::NotAllowed, Recalculation::Stopped]
         def call(table:, kind:, ids: nil, filter: nil, search: nil, typed: {}, keep: "all")
           Core::Invalid.because("`do` is one of #{KINDS.join(", ")}.", part: "do") unless KINDS.include?(kind)
-          @view = View.new(@workspace, table, filter: filter, search: search)
+          @view = Services::View.new(@workspace, table, filter: filter, search: search)
           @table = @view.table
           @ids = (ids || @view.selection.ids).uniq
           Core::Invalid.because("No records are chosen.", part: "ids") if @ids.empty?
@@ -68,7 +68,7 @@ module UpTack
 
         def change_drafts(typed)
           Core::Invalid.because("Say which field is to be changed.", part: "typed") if typed.empty?
-          Fields.check(@table, typed, @workspace.visibility)
+          Services::Fields.check(@table, typed, @workspace.visibility)
           [
             @ids.lazy.map { |id| {typed: typed, id: id} },
             "#{typed.keys.map { |key| @table.field(key).label }.join(", ")} of #{counted} changed"

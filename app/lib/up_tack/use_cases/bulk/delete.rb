@@ -9,7 +9,7 @@ module UpTack
         # Records after which what is held back is written.
         PORTION = 500
 
-        def initialize(workspace, progress: Upkeep::Progress.none)
+        def initialize(workspace, progress: Progress.none)
           @workspace = workspace
           @progress = progress
         end
@@ -18,15 +18,15 @@ module UpTack
         # @param ids [Array<Integer>]
         # @param keep [String] one of Bulk::KEEP
         # @return [Report]
-        # @raise [NotAllowed, Upkeep::Stopped]
+        # @raise [Services::NotAllowed, Recalculation::Stopped]
         def call(table:, ids:, keep:)
           Bulk.attempt(@workspace, keep) do
-            NotAllowed.unless_may(@workspace.person, table, :delete)
+            Services::NotAllowed.unless_may(@workspace.person, table, :delete)
             summary =
               (ids.length == 1) ? "1 record deleted" : "#{Core::Values::Plain.grouped(ids.length)} records deleted"
             report = Report.new(table, @workspace.context.records)
             report.batch = Store::Batch.begin(@workspace, table, summary)
-            delete = DeleteRecord.new(@workspace, way: "bulk", batch: report.batch, holding: true)
+            delete = Records::DeleteRecord.new(@workspace, way: "bulk", batch: report.batch, holding: true)
             @progress.begin(table.label, summary, ids.length)
             ids.each_with_index do |id, place|
               one(delete, report, table, place, id)

@@ -40,7 +40,7 @@ module UpTack
         def shown_all? = @shown.length >= MOST_SHOWN
 
         # @param place [Integer]
-        # @param answer [Answer]
+        # @param answer [Services::SaveResult]
         # @param id [Integer, nil] of the record that was to be changed
         # @param changed [Boolean] whether one that is saved is another than before
         def add(place, answer, id, changed: answer.outcome.nil? || answer.outcome.changes.any?)

@@ -9,8 +9,8 @@ module UpTack
         PORTION = 500
 
         # @param way [String] how they come in, for the change log
-        # @param progress [Upkeep::Progress]
-        def initialize(workspace, way: "bulk", progress: Upkeep::Progress.none)
+        # @param progress [Progress]
+        def initialize(workspace, way: "bulk", progress: Progress.none)
           @workspace = workspace
           @way = way
           @progress = progress
@@ -22,17 +22,18 @@ module UpTack
         # @param summary [String] what is done, in words for History
         # @param keep [String] one of Bulk::KEEP
         # @param total [Integer] how many drafts there are
-        # @yield [Integer, Answer] each draft's place and what became of it, but for those whose record is gone
+        # @yield [Integer, Services::SaveResult] each draft's place and what became of it, but for those whose
+        #   record is gone
         # @return [Report]
-        # @raise [Upkeep::Stopped, NotAllowed, Core::Invalid]
+        # @raise [Recalculation::Stopped, Services::NotAllowed, Core::Invalid]
         def call(table:, drafts:, summary:, keep: "all", total: drafts.size, &seen)
           Bulk.attempt(@workspace, keep) do
             @table = @workspace.table(table)
-            NotAllowed.unless_may(@workspace.person, @table, :edit)
+            Services::NotAllowed.unless_may(@workspace.person, @table, :edit)
             @report = Report.new(@table, @workspace.context.records)
             @report.batch = @batch = Store::Batch.begin(@workspace, @table, summary)
             @progress.begin(@table.label, summary, total)
-            writer = RecordWriter.new(@workspace, @table.key, way: @way, batch: @batch, holding: true)
+            writer = Services::RecordWriter.new(@workspace, @table.key, way: @way, batch: @batch, holding: true)
             place = 0
             drafts.each_slice(PORTION) do |portion|
               write(writer, portion, place, &seen)
@@ -59,7 +60,7 @@ module UpTack
 
           answer =
             theirs(id, version, typed) ||
-            writer.write(typed, stored: stored && Record.new(id: id, values: stored), **more)
+            writer.write(typed, stored: stored && Services::StoredRecord.new(id: id, values: stored), **more)
           @report.add(place, answer, id)
           yield(place, answer) if block_given?
         end
@@ -68,7 +69,7 @@ module UpTack
         def theirs(id, version, typed)
           found = (id && version) ? Store::ChangeLog.since(@table, id, version) : []
           found = found.select { |entry| touches?(entry, typed) } if @way == "grid"
-          found.empty? ? nil : Answer.new(state: :conflict, theirs: found)
+          found.empty? ? nil : Services::SaveResult.new(state: :conflict, theirs: found)
         end
 
         def touches?(entry, typed) =

@@ -95,7 +95,7 @@ module UpTack
                     "title" => table.label,
                     "path" => "data/#{table.key}.csv",
                     "encoding" => "utf-8",
-                    "schema" => Interchange::Said::TableSchema.of(table)
+                    "schema" => Interchange::SchemaExport::TableSchema.of(table)
                   }
                 end
             )
@@ -119,7 +119,7 @@ module UpTack
         def role = @workspace.person.role
 
         def said(table)
-          Interchange::Said::Sql.new(
+          Interchange::SchemaExport::Sql.new(
             table,
             holds: ->(condition) do
               Store::Database.connection.select_value(

@@ -17,11 +17,11 @@ module UpTack
         # @param io [#<<]
         # @param filter [String, nil] and sort:, search: as View takes them
         # @param fields [Array<String>, nil] keys of those wanted, in their order; nil for all that the person may see
-        # @raise [Core::Invalid, NotAllowed]
+        # @raise [Core::Invalid, Services::NotAllowed]
         def call(table:, format:, io:, filter: nil, sort: nil, search: nil, fields: nil)
-          view = View.new(@workspace, table, filter: filter, sort: sort, search: search)
+          view = Services::View.new(@workspace, table, filter: filter, sort: sort, search: search)
           @table = view.table
-          NotAllowed.unless_may(@workspace.person, @table, :see)
+          Services::NotAllowed.unless_may(@workspace.person, @table, :see)
           @fields = wanted(fields, view)
           @plan = @workspace.plan(table)
           @references = References.new(@workspace)
@@ -48,7 +48,7 @@ module UpTack
           open = @workspace.visibility.fields(@table)
           return open unless keys
 
-          Fields.check(@table, keys.to_h { |key| [key, nil] }, @workspace.visibility)
+          Services::Fields.check(@table, keys.to_h { |key| [key, nil] }, @workspace.visibility)
           keys.each { |key| view.check_open(@table.key, key) }
           keys.map { |key| @table.field(key) }
         end
@@ -61,7 +61,7 @@ module UpTack
             @fields
               .reject { |field| @table.kept?(field.key) }
               .flat_map { |field| upkeep.ways(upkeep.calculation(@table.key, field.key)) }
-          Upkeep::Preload.new(ways.uniq.sort_by(&:length), context.records).for(rows.to_a)
+          Recalculation::Preload.new(ways.uniq.sort_by(&:length), context.records).for(rows.to_a)
           rows.each do |id, row|
             Store::Deadline.look
             values = @plan.complete(id, row, context, @fields.map(&:key))

@@ -15,14 +15,14 @@ module UpTack
 
         # @param entry [Integer]
         # @param field [String, nil] id of the field; nil for the whole record
-        # @return [Array(Core::Design::Table, Answer)]
-        # @raise [Store::NotFound, Core::Invalid, NotAllowed]
+        # @return [Array(Core::Design::Table, Services::SaveResult)]
+        # @raise [Store::NotFound, Core::Invalid, Services::NotAllowed]
         def call(entry:, field: nil)
           @workspace.write do
             entry = Store::Entry.find_by(id: entry) or raise Store::NotFound, "There is no such entry."
             @table = @workspace.project.tables.find { |table| table.id == entry.table_id } or
               Core::Invalid.because("Its table is no longer there; bring it back first.")
-            NotAllowed.unless_may(@workspace.person, @table, :edit)
+            Services::NotAllowed.unless_may(@workspace.person, @table, :edit)
             [@table, (entry.action == "delete") ? restore(entry) : put_back(entry, field)]
           end
         end
@@ -43,7 +43,7 @@ module UpTack
               end
               .to_h
           blank = @table.fields.reject { |design| @table.worked_out?(design.key) }.to_h { |design| [design.key, nil] }
-          SaveRecord.new(@workspace, way: "put back", batch: @batch).call(
+          Records::SaveRecord.new(@workspace, way: "put back", batch: @batch).call(
             table: @table.key,
             id: entry.record_id,
             typed: blank.merge(typed),
@@ -71,7 +71,7 @@ module UpTack
             )
           end
 
-          SaveRecord.new(@workspace, way: "put back", batch: @batch).call(
+          Records::SaveRecord.new(@workspace, way: "put back", batch: @batch).call(
             table: @table.key,
             id: entry.record_id,
             typed: typed,

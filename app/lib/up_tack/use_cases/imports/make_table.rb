@@ -32,7 +32,7 @@ module UpTack
 
         private
 
-        def change(change) = ChangeDesign.new(@workspace).call(change).tap { @workspace.renew }
+        def change(change) = Design::ChangeDesign.new(@workspace).call(change).tap { @workspace.renew }
 
         def add(table, field)
           change(

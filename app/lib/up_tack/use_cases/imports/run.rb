@@ -11,9 +11,9 @@ module UpTack
         # refused:: path of the RefusedRows, nil where none were
         Result = Struct.new(:made, :changed, :report, :refused, keyword_init: true)
 
-        # @param progress [Upkeep::Progress]
+        # @param progress [Progress]
         # @param ahead [Proc] begins to work ahead, see Ahead.begin
-        def initialize(workspace, progress: Upkeep::Progress.none, ahead: WorkerClient.method(:begin))
+        def initialize(workspace, progress: Progress.none, ahead: WorkerClient.method(:begin))
           @workspace = workspace
           @progress = progress
           @ahead = ahead
@@ -27,7 +27,7 @@ module UpTack
         # @param name [String] of the file
         # @param rows [Integer] how many there are, about
         # @return [Result]
-        # @raise [Interchange::Unreadable, Upkeep::Stopped, Core::Invalid, NotAllowed]
+        # @raise [Interchange::Unreadable, Recalculation::Stopped, Core::Invalid, Services::NotAllowed]
         def call(source:, table:, settings:, keep:, name:, refused: nil, rows: 0)
           @source = source
           @settings = settings
@@ -43,10 +43,10 @@ module UpTack
         private
 
         def check(table)
-          NotAllowed.unless_may(@workspace.person, table, :edit)
+          Services::NotAllowed.unless_may(@workspace.person, table, :edit)
           taken = @settings.columns.select(&:field)
           Core::Invalid.because("No column belongs to a field.", part: "columns") if taken.empty?
-          Fields.check(table, taken.to_h { |each| [each.field, nil] }, @workspace.visibility)
+          Services::Fields.check(table, taken.to_h { |each| [each.field, nil] }, @workspace.visibility)
           twice = taken.map(&:field).tally.find { |_, times| times > 1 }
           if twice
             Core::Invalid.because("Two columns belong to #{table.field(twice.first).label}.", part: "columns")
@@ -65,7 +65,7 @@ module UpTack
           @table = @workspace.table(table)
           @result.report = Bulk::Report.new(@table, @workspace.context.records)
           @result.report.batch = @batch = Store::Batch.begin(@workspace, @table, "Imported from #{name[0, 120]}")
-          @writer = RecordWriter.new(@workspace, @table.key, way: "import", batch: @batch, holding: true)
+          @writer = Services::RecordWriter.new(@workspace, @table.key, way: "import", batch: @batch, holding: true)
           @drafting = RowToDraft.new(@workspace, @table, @source, @settings)
           @linked_to_itself = @drafting.fields.any? { |field| field.target == @table.key }
           @progress.begin(@table.label, name, rows)
@@ -138,7 +138,8 @@ module UpTack
           # Of its first records the report tells all changes.
           settled = nil unless @result.report.shown_all? && settled&.any?
           answer =
-            @writer.write(typed, stored: stored && Record.new(id: id, values: stored), begun: begun, settled: settled)
+            @writer.write(typed, stored: stored && Services::StoredRecord.new(id: id, values: stored), begun: begun,
+              settled: settled)
           changed = !settled.nil? || answer.outcome.changes.any?
           @result.report.add(row.number, answer, id, changed: changed)
           if answer.state == :refused

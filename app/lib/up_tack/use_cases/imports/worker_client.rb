@@ -7,7 +7,7 @@ module UpTack
       # see nothing of what is written meanwhile, while this one does the rest and writes.
       # It only reads the database; whatever becomes of it, this process can go on alone.
       class WorkerClient
-        SCRIPT = File.join(App::ROOT, "bin", "support", "ahead.rb")
+        SCRIPT = Installation.path("bin", "support", "ahead.rb")
         # Rows from which on it is worth a process.
         MANY = 5_000
         # Bytes that may lie between the two, where the system lets itself be asked for them
@@ -65,7 +65,7 @@ module UpTack
 
         # @param job [Hash] for the Worker
         def initialize(job)
-          @io = IO.popen([MEMORY, RbConfig.ruby, *App::COMPILING, SCRIPT], "r+b")
+          @io = IO.popen([MEMORY, RbConfig.ruby, *Installation::COMPILING, SCRIPT], "r+b")
           make_room
           WorkerClient.hand(job, @io)
           @done = false

@@ -11,20 +11,20 @@ module UpTack
 
         # @param table [String] of the record above; id: its number
         # @param other [String] table of the lines; link: key of their link
-        # @return [Array<Record>] MOST at most, in the order of their numbers
-        # @raise [Store::NotFound, NotAllowed]
+        # @return [Array<Services::StoredRecord>] MOST at most, in the order of their numbers
+        # @raise [Store::NotFound, Services::NotAllowed]
         def call(table:, id:, other:, link:)
-          FindRecord.new(@workspace).call(table: table, id: id)
+          Records::FindRecord.new(@workspace).call(table: table, id: id)
           lines = @workspace.table(other)
           field = lines.field(link)
           unless field&.link? && field.target == table && @workspace.visibility.field?(field)
             raise Store::NotFound, "Records of #{lines.label} do not link here by `#{link}`."
           end
 
-          NotAllowed.unless_may(@workspace.person, lines, :see)
+          Services::NotAllowed.unless_may(@workspace.person, lines, :see)
           found = Store::RecordTable.new(lines).linked(link, [id]).first(MOST)
           versions = Store::ChangeLog.versions_of(lines, found.map(&:first))
-          found.map { |number, values| Record.new(id: number, version: versions[number], values: values.to_h) }
+          found.map { |number, values| Services::StoredRecord.new(id: number, version: versions[number], values: values.to_h) }
         end
       end
     end

@@ -24,10 +24,10 @@ module UpTack
 
         # @param groups [Array<Group>]
         # @param save [Hash] what SaveRecord takes
-        # @return [UseCases::Answer] with lines:, an answer for each row of each group
-        # @raise [Store::NotFound, Core::Invalid, NotAllowed]
+        # @return [Core::SaveResult] with lines:, an answer for each row of each group
+        # @raise [Store::NotFound, Core::Invalid, Services::NotAllowed]
         def call(table:, groups:, **save)
-          return SaveRecord.new(@workspace, way: @way).call(table: table, **save) if groups.empty?
+          return Records::SaveRecord.new(@workspace, way: @way).call(table: table, **save) if groups.empty?
 
           @workspace.write { all(table, groups, **save) }
         rescue Refused => e
@@ -37,14 +37,15 @@ module UpTack
         private
 
         def all(table, groups, **save)
-          foreseeing = Answer.new(@workspace)
+          foreseeing = AnswerDraft.new(@workspace)
           foreseen = foreseeing.call(table: table, groups: groups, **save.slice(:typed, :id, :form, :carried, :reasons))
-          answer = SaveRecord.new(@workspace, way: @way).call(table: table, pending: foreseeing.pending, **save)
+          answer = Records::SaveRecord.new(@workspace, way: @way).call(table: table, pending: foreseeing.pending,
+**save)
           refuse(answer, foreseen.lines) unless answer.state == :saved
           lines = groups.map { |group| group.rows.map { |row| line(group, row, answer.record.id) } }
           flat = lines.flatten(1).compact
           refuse(answer, lines) if flat.any? { |each| each.state != :saved }
-          answer.record = FindRecord.new(@workspace).call(table: table, id: answer.record.id)
+          answer.record = Records::FindRecord.new(@workspace).call(table: table, id: answer.record.id)
           answer
         end
 
@@ -54,13 +55,13 @@ module UpTack
           raise Refused.new(answer)
         end
 
-        # @return [UseCases::Answer, nil] nil for a line that was taken away
+        # @return [Core::SaveResult, nil] nil for a line that was taken away
         def line(group, row, above)
           return gone(group, row) if row.gone
 
           typed = row.typed.except(group.link).merge(group.link => above)
           found =
-            SaveRecord.new(@workspace, way: @way).call(
+            Records::SaveRecord.new(@workspace, way: @way).call(
               table: group.table,
               typed: typed,
               id: row.id,
@@ -74,14 +75,15 @@ module UpTack
         def gone(group, row)
           return if row.id.nil?
 
-          found = DeleteRecord.new(@workspace, way: @way).call(table: group.table, id: row.id, version: row.version)
+          found = Records::DeleteRecord.new(@workspace, way: @way).call(table: group.table, id: row.id,
+            version: row.version)
           (found.state == :saved) ? nil : meanwhile(group, row, {}, found.reasons&.join(" "))
         rescue Store::NotFound
           nil # Somebody else took it away already.
         end
 
         def meanwhile(group, row, typed, message = nil)
-          answer = AnswerDraft.new(@workspace).call(table: group.table, typed: typed, id: row.id)
+          answer = Records::AnswerDraft.new(@workspace).call(table: group.table, typed: typed, id: row.id)
           answer.outcome.refusals += [
             Core::Save::Refusal.new(
               code: "changed_meanwhile",

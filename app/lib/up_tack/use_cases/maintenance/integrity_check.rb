@@ -12,14 +12,14 @@ module UpTack
         # Numbers looked at together.
         PORTION = 500
 
-        # @param progress [Upkeep::Progress]
-        def initialize(workspace, progress: Upkeep::Progress.none)
+        # @param progress [Progress]
+        def initialize(workspace, progress: Progress.none)
           @workspace = workspace
           @progress = progress
         end
 
         # @return [Array<Finding>]
-        # @raise [Upkeep::Stopped]
+        # @raise [Recalculation::Stopped]
         def call = [file, links, log, values, counters]
 
         private
@@ -65,9 +65,9 @@ module UpTack
               .select { |each| project.upkeep.kept?(*each.place) }
           changed =
             Bulk.tried(@workspace) do
-              dirty = Upkeep::Dirty.new
+              dirty = Recalculation::Dirty.new
               kept.each { |each| dirty.add(each.place, :all) }
-              Upkeep::Recalculation.new(@workspace, progress: @progress).run(dirty).reject { |_, count| count.zero? }
+              Recalculation::Run.new(@workspace, progress: @progress).run(dirty).reject { |_, count| count.zero? }
             end
           words =
             changed.map do |(table, field), count|

@@ -15,7 +15,7 @@ module UpTack
         # batch:: the change; given:: how many; refused:: [{id:, title:, message:}], some of them; left:: how many
         Result = Struct.new(:batch, :given, :refused, :left, keyword_init: true)
 
-        def initialize(workspace, progress: Upkeep::Progress.none)
+        def initialize(workspace, progress: Progress.none)
           @workspace = workspace
           @progress = progress
         end
@@ -34,7 +34,7 @@ module UpTack
         end
 
         # @return [Result]
-        # @raise [Upkeep::Stopped]
+        # @raise [Recalculation::Stopped]
         def call(table:, rule:, order: nil, descending: false)
           @workspace.write do
             prepare(table, rule)
@@ -54,10 +54,10 @@ module UpTack
         end
 
         def waiting(order, descending)
-          Fields.check(@table, {order => nil}) if order
+          Services::Fields.check(@table, {order => nil}) if order
           blank = Core::Expression.compile("#{@field.key} is blank", @table.scope)
           sorts = order ? [Store::Query::Sort.new(field: @table.field(order), descending: descending)] : []
-          Selection.new(@workspace, @table, filter: blank, sorts: sorts, descending: descending).ids
+          Services::Selection.new(@workspace, @table, filter: blank, sorts: sorts, descending: descending).ids
         end
 
         # A refusal of this record must not take back what earlier ones were given.
@@ -88,8 +88,9 @@ module UpTack
 
         def run(ids, result)
           result.batch = Store::Batch.begin(@workspace, @table, "Numbered: #{@field.label}")
-          writer = RecordWriter.new(@workspace, @table.key, way: "numbers", batch: result.batch, holding: true)
-          find = FindRecord.new(@workspace)
+          writer = Services::RecordWriter.new(@workspace, @table.key, way: "numbers", batch: result.batch,
+            holding: true)
+          find = Records::FindRecord.new(@workspace)
           @progress.begin(@table.label, @field.label, ids.length)
           ids.each do |id|
             note(result, id, writer.write({}, stored: find.call(table: @table.key, id: id), numbering: true))

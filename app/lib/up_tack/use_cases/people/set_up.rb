@@ -24,9 +24,9 @@ module UpTack
         # @param project [String] name of the project; @param time_zone [String] in the tz database
         # @param person [Hash] "name", "sign_in", "email" and "password" of the builder
         # @return [Store::Person]
-        # @raise [Core::Invalid, NotAllowed]
+        # @raise [Core::Invalid, Services::NotAllowed]
         def call(code:, project:, time_zone:, person:)
-          raise NotAllowed, "This is set up already; sign in." unless SetUp.needed?
+          raise Services::NotAllowed, "This is set up already; sign in." unless SetUp.needed?
 
           unless code?(code.to_s)
             Core::Invalid.because("This is not the code that the terminal shows.", part: "code")
@@ -34,7 +34,7 @@ module UpTack
           Core::Invalid.because("A password is needed.", part: "password") unless person.key?("password")
           digest = ChangePerson.new.digest_of(person)
           Store::Database.write do
-            raise NotAllowed, "This is set up already; sign in." unless SetUp.needed?
+            raise Services::NotAllowed, "This is set up already; sign in." unless SetUp.needed?
 
             name = project.to_s.scrub.strip
             unless name.length.between?(1, 80) && !name.match?(/[[:cntrl:]]/)
@@ -48,7 +48,7 @@ module UpTack
             end
 
             builder = ChangePerson.new.add(person.merge("role" => "builder"), digest: digest)
-            StartProject.new.call(
+            Services::StartProject.new.call(
               design: {"name" => name, "conventions" => {"time_zone" => time_zone}, "tables" => []},
               people: []
             )

@@ -12,15 +12,15 @@ module UpTack
         Result = Struct.new(:batch, :saved, :refused, :left, keyword_init: true)
         SHOWN = 20
 
-        # @param progress [Upkeep::Progress]
-        def initialize(workspace, progress: Upkeep::Progress.none)
+        # @param progress [Progress]
+        def initialize(workspace, progress: Progress.none)
           @workspace = workspace
           @progress = progress
         end
 
         # @param picked [Array<Hash>, nil] "id", "field" and "before" of each; nil for all there are
         # @return [Result]
-        # @raise [Upkeep::Stopped]
+        # @raise [Recalculation::Stopped]
         def call(table:, picked: nil)
           @workspace.write do
             @table = @workspace.table(table)
@@ -47,7 +47,7 @@ module UpTack
           return if wanted.empty?
 
           @result.batch = Store::Batch.begin(@workspace, @table, "Tidied #{labels(wanted)}")
-          save = SaveRecord.new(@workspace, way: "tidy", batch: @result.batch)
+          save = Records::SaveRecord.new(@workspace, way: "tidy", batch: @result.batch)
           @progress.begin(@table.label, labels(wanted), wanted.length)
           wanted.each do |id, typed|
             note(id, typed, save.call(table: @table.key, id: id, typed: typed))

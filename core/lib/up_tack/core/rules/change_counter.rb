@@ -13,6 +13,7 @@ module UpTack
 
         def self.kind = "tally"
         def self.stage = "log"
+        def backfills? = true
         def self.suits?(field, table) = field.type == "number" && !table.given?(field.key)
 
         def owns? = true

@@ -75,6 +75,9 @@ module UpTack
         #   far as they are fixed; either may be nil, and so may both
         def bounds(_table) = nil
 
+        # @return [Boolean] whether the change log tells what it would have written on records that exist
+        def backfills? = false
+
         # @return [Integer] how far a rule that sets nothing looks: 0 at one field, 1 across several,
         #   2 at other records
         def reach(table) = (fields(table).length > 1) ? 1 : 0

@@ -19,6 +19,7 @@ module UpTack
 
         def self.kind = "stamp"
         def self.stage = "log"
+        def backfills? = true
         def self.suits?(field, table) = TYPES.include?(field.type) && !table.given?(field.key)
 
         def owns? = true

@@ -18,7 +18,7 @@ module UpTack
         ORDER = %w[reader clerk builder].freeze
 
         # @return [Access] of this application
-        def self.current = @current ||= new(YAML.load_file(File.join(App::ROOT, "web", "openapi.yaml")))
+        def self.current = @current ||= new(YAML.load_file(Installation.path("web", "openapi.yaml")))
 
         # @param document [Hash]
         def initialize(document)

@@ -34,10 +34,10 @@ module UpTack
           end
 
           # Whoever is not signed in, or sends more than is taken, is answered without anything being read or held.
-          return @app.call(env) unless known?(env) && env["CONTENT_LENGTH"].to_i <= Requests::LARGEST_BODY
+          return @app.call(env) unless known?(env) && env["CONTENT_LENGTH"].to_i <= Params::Requests::LARGEST_BODY
 
           request = fingerprint(env) or return @app.call(env)
-          Store::Answer.alone(who(env), key) { |caller| once(env, caller, key, request) }
+          Store::IdempotentResponse.alone(who(env), key) { |caller| once(env, caller, key, request) }
         ensure
           ActiveRecord::Base.connection_handler.clear_active_connections!
         end
@@ -45,10 +45,10 @@ module UpTack
         private
 
         def once(env, caller, key, request)
-          known = Store::Answer.find_by(caller: caller, key: key)
+          known = Store::IdempotentResponse.find_by(caller: caller, key: key)
           return again(known, request) if known
 
-          answer = Store::Answer.new(caller: caller, key: key, request: request)
+          answer = Store::IdempotentResponse.new(caller: caller, key: key, request: request)
           status, headers, body = Store::Database.noting(answer) { @app.call(env.merge(WITHIN => true)) }
           text = +"".b
           body.each { |part| text << part.b }
@@ -95,9 +95,9 @@ module UpTack
 
         # @return [String, nil] nil for a body beyond what is taken
         def fingerprint(env)
-          body = env["rack.input"]&.read(Requests::LARGEST_BODY + 1).to_s
+          body = env["rack.input"]&.read(Params::Requests::LARGEST_BODY + 1).to_s
           env["rack.input"] = StringIO.new(body)
-          return if body.bytesize > Requests::LARGEST_BODY
+          return if body.bytesize > Params::Requests::LARGEST_BODY
 
           Digest::SHA256.hexdigest([env["REQUEST_METHOD"], env["PATH_INFO"], env["QUERY_STRING"], body].join("\n"))
         end

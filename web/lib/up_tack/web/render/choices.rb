@@ -7,7 +7,7 @@ module UpTack
       module Choices
         module_function
 
-        # @param found [UseCases::PreviewChoices::Foreseen]
+        # @param found [Design::PreviewChoices::Foreseen]
         def foreseen(found) =
           {
             renamed: found.renamed.map(&:to_h),

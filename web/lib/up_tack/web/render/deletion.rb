@@ -7,7 +7,7 @@ module UpTack
       module Deletion
         module_function
 
-        # @param found [UseCases::PreviewDeletion::Consequences]
+        # @param found [Records::PreviewDeletion::Consequences]
         # @param visible [Core::Design::Visibility] of whoever asks
         def of(found, visible)
           (own, *others) = found.deleted

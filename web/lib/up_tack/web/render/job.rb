@@ -12,7 +12,7 @@ module UpTack
           state =
             if job.running?
               "running"
-            elsif job.error.is_a?(Upkeep::Stopped)
+            elsif job.error.is_a?(Progress::Stopped)
               "stopped"
             else
               job.error ? "failed" : "done"

@@ -11,7 +11,7 @@ module UpTack
         # @param table [Core::Design::Table]
         # @param workspace [Workspace]
         def all(notices, table, workspace)
-          real = UseCases::CaseToRecord.new(workspace, table)
+          real = UseCases::Effects::CaseToRecord.new(workspace, table)
           notices.map do |notice|
             {
               **notice.to_h,

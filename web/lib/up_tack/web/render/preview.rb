@@ -7,7 +7,7 @@ module UpTack
       module Preview
         module_function
 
-        # @param preview [UseCases::PreviewRule::Preview]
+        # @param preview [Effects::PreviewRule::Preview]
         # @param table [Core::Design::Table]
         # @param workspace [Workspace]
         def of(preview, table, workspace)

@@ -7,7 +7,7 @@ module UpTack
       module Proofs
         module_function
 
-        # @param overview [UseCases::Bench::Overview]
+        # @param overview [UseCases::Proofs::Overview]
         def of(overview)
           progress = Proving.progress
           proven, rules = overview.coverage.counts
@@ -70,7 +70,7 @@ module UpTack
           }
         end
 
-        # @param found [UseCases::Bench::AffectedProofs::Found]
+        # @param found [UseCases::Proofs::AffectedProofs::Found]
         def endangered(found)
           change = ->(each) do
             {

@@ -11,7 +11,7 @@ module UpTack
         # @param fields [Array<String>, nil] keys of those wanted; nil for all
         # @raise [Core::Invalid] for a field that the table does not have
         def initialize(workspace, table, fields: nil)
-          UseCases::Fields.check(table, fields.to_h { |key| [key, nil] }, workspace.visibility) if fields
+          Services::Fields.check(table, fields.to_h { |key| [key, nil] }, workspace.visibility) if fields
           @plan = workspace.plan(table.key)
           @table = table
           @seen = workspace.visibility.fields(table).select { |field| fields.nil? || fields.include?(field.key) }
@@ -20,10 +20,10 @@ module UpTack
           @upkeep = workspace.project.upkeep
         end
 
-        # @param record [UseCases::Record]
+        # @param record [Core::StoredRecord]
         def of(record) = all([record]).first
 
-        # @param records [Array<UseCases::Record>]
+        # @param records [Array<Core::StoredRecord>]
         # @return [Array<Hash>]
         def all(records)
           prepare(records)
@@ -40,7 +40,7 @@ module UpTack
               .fields
               .reject { |field| @table.kept?(field.key) || @read&.include?(field.key) == false }
               .flat_map { |field| @upkeep.ways(@upkeep.calculation(@table.key, field.key)) }
-          Upkeep::Preload.new(ways.uniq.sort_by(&:length), @context.records).for(batch)
+          Recalculation::Preload.new(ways.uniq.sort_by(&:length), @context.records).for(batch)
           @table
             .fields
             .select(&:link?)

@@ -31,7 +31,7 @@ module UpTack
           needed = UseCases::People::SetUp.needed?
           {
             set_up: needed,
-            project: needed ? nil : Workspace.compiled.project.name,
+            project: needed ? nil : Store::CompiledDesign.current.project.name,
             time_zones: needed ? TZInfo::Timezone.all_data_zone_identifiers.sort : [],
             demo: one_click ? UseCases::People::Demo.people.map { |each| person(each) } : []
           }

@@ -7,7 +7,7 @@ module UpTack
       module Totals
         module_function
 
-        # @param found [UseCases::ComputeTotals::Result]
+        # @param found [Records::ComputeTotals::Result]
         # @param table [Core::Design::Table]
         # @return [Hash]
         def of(found, table)

@@ -13,7 +13,7 @@ module UpTack
           @table = table
         end
 
-        # @param played [UseCases::Bench::Play::Played]
+        # @param played [UseCases::Proofs::Play::Played]
         # @param look_at [Integer, nil] the act whose save is told, from 1; the last by default
         def of(played, look_at: nil)
           trial = played.trial
@@ -22,7 +22,7 @@ module UpTack
             answer: answer(trial, played),
             acts: trial.moments.select(&:act).map { |each| act(each) },
             outcome: outcome(moment, trial),
-            steps: (moment.outcome&.steps || []).map { |step| Answer.step(step) },
+            steps: (moment.outcome&.steps || []).map { |step| SaveResult.step(step) },
             why: why(moment.outcome),
             clock: trial.clock.to_s,
             person: person(trial.person),
@@ -38,16 +38,16 @@ module UpTack
         def answer(trial, played)
           cursor = trial.cursor
           standing =
-            UseCases::FormState.new(states: trial.states, following: cursor ? cursor.all : {}, first: cursor&.first)
+            Services::FormState.new(states: trial.states, following: cursor ? cursor.all : {}, first: cursor&.first)
           found =
-            UseCases::Answer.new(
+            Services::SaveResult.new(
               state: :saved,
               outcome: trial.live,
               standing: standing,
               table: @table.key,
               lines: lines(trial)
             )
-          {**Answer.new(@workspace, @table, records: trial.world).of(found), overtaken: overtaken(trial, played)}
+          {**SaveResult.new(@workspace, @table, records: trial.world).of(found), overtaken: overtaken(trial, played)}
         end
 
         # What the rows beneath the record come to.
@@ -58,7 +58,7 @@ module UpTack
             .map do |rows, table|
               rows.map do |outcome|
                 outcome &&
-                  UseCases::Answer.new(state: outcome.saved? ? :saved : :refused, outcome: outcome, table: table)
+                  Services::SaveResult.new(state: outcome.saved? ? :saved : :refused, outcome: outcome, table: table)
               end
             end
         end

@@ -10,7 +10,7 @@ module UpTack
         def self.registered(app)
           app.post("/api/tables/:table/bench") do
             played =
-              UseCases::Bench::Play.new(workspace).call(
+              UseCases::Proofs::Play.new(workspace).call(
                 table: params[:table],
                 script: script_sent,
                 expect: expected,
@@ -27,7 +27,7 @@ module UpTack
           app.post("/api/tables/:table/edges") do
             table = workspace.table(params[:table])
             draft = rule_sent
-            edges = UseCases::Bench::SuggestEdges.new(workspace)
+            edges = UseCases::Proofs::SuggestEdges.new(workspace)
             if draft
               next json(
                 Routes::Bench.suggestions(
@@ -46,10 +46,10 @@ module UpTack
           end
 
           app.get("/api/tables/:table/mistakes") do
-            Proving.wake unless UseCases::Bench::Overview.new(workspace).fresh?
+            Proving.wake unless UseCases::Proofs::Overview.new(workspace).fresh?
             json(
               Routes::Bench.mistakes(
-                UseCases::Bench::Mistakes.new(workspace).call(params[:table]),
+                UseCases::Proofs::Mistakes.new(workspace).call(params[:table]),
                 workspace.table(params[:table])
               )
             )
@@ -58,22 +58,22 @@ module UpTack
           app.post("/api/tables/:table/mistakes/record") do
             rule, mistake = texts_sent("rule")["rule"], number_sent("mistake")
             unless rule && mistake&.between?(0, 1_000)
-              raise Requests::Malformed, "`rule` and `mistake` say which mistake is meant."
+              raise Params::Requests::Malformed, "`rule` and `mistake` say which mistake is meant."
             end
 
             made =
-              UseCases::Bench::NoticeMistake.new(workspace).call(table: params[:table], rule: rule, mistake: mistake)
+              UseCases::Proofs::NoticeMistake.new(workspace).call(table: params[:table], rule: rule, mistake: mistake)
             json({suggestion: made && Routes::Bench.suggestion(made)})
           end
 
           app.helpers Sent
         end
 
-        # @param found [UseCases::Bench::SuggestEdges::Found]
+        # @param found [UseCases::Proofs::SuggestEdges::Found]
         def self.suggestions(found) =
           {sound: found.sound, suggestions: found.suggestions.map { |each| suggestion(each) }}
 
-        # @param each [UseCases::Bench::SuggestEdges::Suggested]
+        # @param each [UseCases::Proofs::SuggestEdges::Suggested]
         def self.suggestion(each)
           moment = each.candidate.trial.last
           {
@@ -86,7 +86,7 @@ module UpTack
           }
         end
 
-        # @param count [UseCases::Bench::Mistakes::Count, nil]
+        # @param count [UseCases::Proofs::Mistakes::Count, nil]
         # @param table [Core::Design::Table]
         def self.mistakes(count, table)
           unless count
@@ -140,7 +140,7 @@ module UpTack
               "email" => workspace.person.email,
               "role" => workspace.person.role
             }.compact
-            script["at"] = Trial.at(workspace, script["at"]) if script["at"]
+            script["at"] = Params::Trial.at(workspace, script["at"]) if script["at"]
             script
           end
 
@@ -149,20 +149,20 @@ module UpTack
             given = design_parts("draft")["draft"]
             return given&.slice(*Rules::PARTS) if given.nil? || given.is_a?(Hash)
 
-            raise Requests::Malformed, "`draft` must be a rule."
+            raise Params::Requests::Malformed, "`draft` must be a rule."
           end
 
           # @return [Array<Hash>] plain expectations
           def expected
             given = design_parts("expect")["expect"] || []
-            given.is_a?(Array) ? given : raise(Requests::Malformed, "`expect` must be a list.")
+            given.is_a?(Array) ? given : raise(Params::Requests::Malformed, "`expect` must be a list.")
           end
 
           private
 
           def sound(script)
             unless script.values_at("form", "at").compact.all?(String)
-              raise Requests::Malformed, "`form` and `at` must be texts."
+              raise Params::Requests::Malformed, "`form` and `at` must be texts."
             end
 
             script

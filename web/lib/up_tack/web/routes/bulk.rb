@@ -71,7 +71,7 @@ module UpTack
 
         # @return [Hash] of a record that somebody else changed: as it is now, and what they did
         def self.conflict(workspace, table, answer, id)
-          record = UseCases::FindRecord.new(workspace).call(table: table.key, id: id)
+          record = UseCases::Records::FindRecord.new(workspace).call(table: table.key, id: id)
           {
             **result(answer, table, workspace.visibility),
             record: Render::Record.new(workspace, table).of(record),
@@ -79,7 +79,7 @@ module UpTack
           }
         end
 
-        # @param answer [UseCases::Answer]
+        # @param answer [Core::SaveResult]
         # @param visible [Core::Design::Visibility] of whoever asks
         # @return [Hash] what became of one record
         def self.result(answer, table, visible)
@@ -101,14 +101,14 @@ module UpTack
             ids = sent["ids"]
             return ids if ids.nil? || (ids.is_a?(Array) && ids.all? { |id| id.is_a?(Integer) && id.abs < 10**18 })
 
-            raise Requests::Malformed, "`ids` must be a list of record numbers."
+            raise Params::Requests::Malformed, "`ids` must be a list of record numbers."
           end
 
           # @return [Array<Hash>]
           def drafts_sent
             given = sent["records"]
             unless given.is_a?(Array) && given.length.between?(1, MOST)
-              raise Requests::Malformed, "`records` must be a list of at most #{Core::Values::Plain.grouped(MOST)}."
+              raise Params::Requests::Malformed, "`records` must be a list of at most #{Core::Values::Plain.grouped(MOST)}."
             end
 
             given.map { |each| draft_sent(each) }
@@ -124,7 +124,8 @@ module UpTack
                 .all? { |number| number.nil? || (number.is_a?(Integer) && number.abs < 10**18) }
             reasons = each.is_a?(Hash) ? each["reasons"] || {} : {}
             unless sound && reasons.is_a?(Hash) && reasons.values.all?(String)
-              raise Requests::Malformed, "Each of `records` needs `typed`; `id` and `version` are whole numbers."
+              raise Params::Requests::Malformed,
+                "Each of `records` needs `typed`; `id` and `version` are whole numbers."
             end
 
             {typed: each["typed"], id: each["id"], version: each["version"], reasons: reasons}.compact

@@ -8,7 +8,7 @@ module UpTack
         def self.registered(app)
           app.post("/api/tables/:table/decisions/read") do
             text = sent["text"]
-            raise Requests::Malformed, "`text` must be a text." unless text.is_a?(String)
+            raise Params::Requests::Malformed, "`text` must be a text." unless text.is_a?(String)
 
             parsed = Core::Decisions::TableText.read(text.scrub, workspace.table(params[:table]))
             json({columns: parsed.columns.map(&:to_h), rows: parsed.rows, notes: parsed.notes})

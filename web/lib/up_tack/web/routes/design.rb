@@ -8,7 +8,7 @@ module UpTack
         def self.registered(app)
           app.get("/api/design/revisions") do
             revisions =
-              UseCases::Revisions.new(workspace).page(
+              UseCases::Design::Revisions.new(workspace).page(
                 before: number_in_query("before"),
                 person: number_in_query("person")
               )
@@ -16,11 +16,11 @@ module UpTack
           end
 
           app.get("/api/design/revisions/:id/differences") do
-            json(Render::Revision.differences(UseCases::Revisions.new(workspace).differences(record_id)))
+            json(Render::Revision.differences(UseCases::Design::Revisions.new(workspace).differences(record_id)))
           end
 
           app.get("/api/design/revisions/:id/foresight") do
-            found = UseCases::Revisions.new(workspace).foresee(record_id)
+            found = UseCases::Design::Revisions.new(workspace).foresee(record_id)
             json({differences: Render::Revision.differences(found.differences), losses: found.losses})
           end
 
@@ -38,7 +38,7 @@ module UpTack
           end
 
           app.post("/api/design/revisions/:id/rules/:rule/put-back") do
-            change = UseCases::Revisions.new(workspace).rule_before(record_id, params[:rule])
+            change = UseCases::Design::Revisions.new(workspace).rule_before(record_id, params[:rule])
             change_design(->(_) { json({summary: change.summary}) }) { |design| design.call(change) }
           end
         end

@@ -38,7 +38,7 @@ module UpTack
           end
 
           app.patch("/api/tables/:table/fields/:field") do
-            UseCases::FindField.new(workspace).call(table: params[:table], field: params[:field])
+            Services::FindField.new(workspace).call(table: params[:table], field: params[:field])
             position = number_sent("position")
             change =
               if position
@@ -54,18 +54,18 @@ module UpTack
           end
 
           app.post("/api/tables/:table/fields/:field/choices/preview") do
-            UseCases::FindField.new(workspace).call(table: params[:table], field: params[:field])
+            Services::FindField.new(workspace).call(table: params[:table], field: params[:field])
             change =
               changes::ChangeField.new(
                 table: params[:table],
                 field: params[:field],
                 parts: design_parts("choices", "retired", "renamed")
               )
-            json(Render::Choices.foreseen(UseCases::PreviewChoices.new(workspace).call(change)))
+            json(Render::Choices.foreseen(UseCases::Design::PreviewChoices.new(workspace).call(change)))
           end
 
           app.delete("/api/tables/:table/fields/:field") do
-            UseCases::FindField.new(workspace).call(table: params[:table], field: params[:field])
+            Services::FindField.new(workspace).call(table: params[:table], field: params[:field])
             change = changes::RemoveField.new(table: params[:table], field: params[:field])
             change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
           end
@@ -85,7 +85,7 @@ module UpTack
           app.get("/api/tables/:table/fields/:field/losses") do
             choices = params[:choices]&.to_s&.lines(chomp: true)
             json(
-              UseCases::PreviewLosses
+              UseCases::Design::PreviewLosses
                 .new(workspace)
                 .call(
                   table: params[:table],

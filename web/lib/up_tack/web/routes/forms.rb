@@ -5,21 +5,20 @@ module UpTack
     module Routes
       # The forms of a table.
       module Forms
-        PARTS = %w[name note sections order jumps skip_filled buttons].freeze
-
         def self.registered(app)
           changes = Core::Design::Changes
 
           app.post("/api/tables/:table/forms") do
             workspace.table(params[:table])
-            change = changes::SaveForm.new(table: params[:table], form: design_parts(*PARTS))
+            change = changes::SaveForm.new(table: params[:table], form: design_parts(*Params::Requests::FORM_PARTS))
             change_design(->(_) { json({id: change.id}, status: 201) }) { |design| design.call(change) }
           end
 
           app.put("/api/tables/:table/forms/:form") do
             workspace.table(params[:table])
             change =
-              changes::SaveForm.new(table: params[:table], form: design_parts(*PARTS).merge("id" => params[:form]))
+              changes::SaveForm.new(table: params[:table],
+                form: design_parts(*Params::Requests::FORM_PARTS).merge("id" => params[:form]))
             change_design(->(_) { json({id: change.id}) }) { |design| design.call(change) }
           end
 

@@ -28,7 +28,7 @@ module UpTack
           app.post("/api/tables/:table/pieces") do
             workspace.table(params[:table])
             pieces = sent["pieces"]
-            raise Requests::Malformed, "`pieces` must be an object." unless pieces.is_a?(Hash)
+            raise Params::Requests::Malformed, "`pieces` must be an object." unless pieces.is_a?(Hash)
 
             begin
               json({formula: Core::Expression::StructuredForm.write(pieces), problem: nil})

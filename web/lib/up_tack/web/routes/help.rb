@@ -10,9 +10,9 @@ module UpTack
             json(Render::Functions.all)
           end
 
-          app.get("/api/openapi.json") { json(YAML.load_file(File.join(App::ROOT, "web", "openapi.yaml"))) }
+          app.get("/api/openapi.json") { json(YAML.load_file(Installation.path("web", "openapi.yaml"))) }
           app.get("/api/openapi.yaml") do
-            send_file File.join(App::ROOT, "web", "openapi.yaml"), type: "application/yaml"
+            send_file Installation.path("web", "openapi.yaml"), type: "application/yaml"
           end
         end
       end

@@ -8,7 +8,7 @@ module UpTack
         PAGE = 40
 
         def self.registered(app)
-          app.helpers HistoryParams
+          app.helpers Params::HistoryParams
 
           app.get("/api/history") do
             found = history.page(before: number_in_query("before"), limit: PAGE + 1)
@@ -53,7 +53,7 @@ module UpTack
           app.post("/api/history/entries/:id/put-back") do
             table, answer =
               UseCases::History::PutBack.new(workspace).call(entry: record_id, field: texts_sent("field")["field"])
-            UseCases::NotAllowed.unless_may(person, table, :see)
+            Services::NotAllowed.unless_may(person, table, :see)
             saved_or_problem(table.key, answer)
           end
 
@@ -69,7 +69,7 @@ module UpTack
             batch = record_id
             told = ->(result) { {undone: result.undone, left: result.left, batch: result.batch.id} }
             in_background(->(result) { json(told.call(result)) }, report: told) do |progress, workspace|
-              UseCases::UndoBatch.new(workspace, progress: progress).call(batch)
+              UseCases::History::UndoBatch.new(workspace, progress: progress).call(batch)
             end
           end
         end

@@ -12,7 +12,7 @@ module UpTack
 
           app.post("/api/imports") do
             unless request.media_type == "application/octet-stream"
-              raise Requests::Malformed, "Send the file itself as application/octet-stream."
+              raise Params::Requests::Malformed, "Send the file itself as application/octet-stream."
             end
 
             upload = uploads.new(person).add(request.body, params[:name].to_s)
@@ -76,7 +76,7 @@ module UpTack
             parts = design_parts("label", "fields")
             fields = parts["fields"]
             unless fields.is_a?(Array) && fields.all? { |field| Routes::Imports.field?(field) }
-              raise Requests::Malformed, "`fields` must be a list of objects."
+              raise Params::Requests::Malformed, "`fields` must be a list of objects."
             end
 
             table = UseCases::Imports::MakeTable.new(workspace).call(label: parts["label"], fields: fields)
@@ -104,7 +104,7 @@ module UpTack
             sound =
               columns.nil? ||
               (columns.is_a?(Array) && columns.all? { |each| each.is_a?(Hash) && each["column"].is_a?(String) })
-            sound ? plain : raise(Requests::Malformed, "`columns` must be a list of objects with `column`.")
+            sound ? plain : raise(Params::Requests::Malformed, "`columns` must be a list of objects with `column`.")
           end
         end
       end

@@ -22,7 +22,7 @@ module UpTack
           app.helpers Helpers
           app.get("/api/jobs/:id") do
             job = own_job(shared: true)
-            raise job.error if job.error && !job.error.is_a?(Upkeep::Stopped)
+            raise job.error if job.error && !job.error.is_a?(Progress::Stopped)
 
             json(Render::Job.of(job))
           end

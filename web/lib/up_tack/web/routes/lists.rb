@@ -42,7 +42,7 @@ module UpTack
           end
 
           app.post("/api/lists/:list/preview") do
-            json(Render::Choices.foreseen(UseCases::PreviewChoices.new(workspace).call(list_sent)))
+            json(Render::Choices.foreseen(UseCases::Design::PreviewChoices.new(workspace).call(list_sent)))
           end
 
           app.delete("/api/lists/:list") do

@@ -23,7 +23,7 @@ module UpTack
           end
 
           # Makes the checks that are due now, without waiting for the schedule.
-          app.post("/api/outbox/check") { json({sent: UseCases::SendNotices.new(workspace).call.length}) }
+          app.post("/api/outbox/check") { json({sent: UseCases::Maintenance::SendNotices.new(workspace).call.length}) }
         end
       end
     end

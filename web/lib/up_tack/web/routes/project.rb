@@ -9,13 +9,13 @@ module UpTack
           app.get("/api/project") do
             attachment "#{workspace.project.name.gsub(/[^\p{L}\p{N}]+/, "_").downcase}.json"
             content_type "application/json"
-            UseCases::ProjectFiles::Write.new(workspace).call
+            UseCases::Design::WriteProjectFile.new(workspace).call
           end
 
           app.get("/api/project/conventions") { json(Project.conventions(workspace)) }
 
           app.post("/api/project/conventions/preview") do
-            found = UseCases::PreviewConventions.new(workspace).call(conventions_sent)
+            found = UseCases::Design::PreviewConventions.new(workspace).call(conventions_sent)
             json({shown: found.shown.map(&:to_h), typed: found.typed.map(&:to_h)})
           end
 
@@ -25,7 +25,7 @@ module UpTack
           end
 
           app.post("/api/project/preview") do
-            preview = UseCases::ProjectFiles::ApplyProjectFile.new(workspace).preview(file_sent)
+            preview = UseCases::Design::ApplyProjectFile.new(workspace).preview(file_sent)
             json(
               {
                 name: preview.name,
@@ -39,7 +39,7 @@ module UpTack
           app.post("/api/project/bring-in") do
             text = file_sent
             in_background(->(project) { json({name: project.name}) }) do |progress, workspace|
-              UseCases::ProjectFiles::ApplyProjectFile
+              UseCases::Design::ApplyProjectFile
                 .new(workspace, progress: progress)
                 .call(text)
                 .tap { Proving.wake }
@@ -47,7 +47,7 @@ module UpTack
           end
 
           app.get("/api/sheet.md") do
-            overview = UseCases::Bench::Overview.new(workspace)
+            overview = UseCases::Proofs::Overview.new(workspace)
             content_type "text/markdown", charset: "utf-8"
             Core::Bench::Sheet.new(
               workspace.project,
@@ -73,7 +73,7 @@ module UpTack
           # @return [String] the text of a project file
           def file_sent
             text = sent["file"]
-            text.is_a?(String) ? text : raise(Requests::Malformed, "`file` must be the text of a project file.")
+            text.is_a?(String) ? text : raise(Params::Requests::Malformed, "`file` must be the text of a project file.")
           end
         end
       end

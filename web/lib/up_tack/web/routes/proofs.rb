@@ -11,13 +11,13 @@ module UpTack
           changes = Core::Design::Changes
 
           app.get("/api/proofs") do
-            overview = UseCases::Bench::Overview.new(workspace)
+            overview = UseCases::Proofs::Overview.new(workspace)
             Proving.wake unless overview.fresh?
             json(Render::Proofs.of(overview))
           end
 
           app.post("/api/proofs/run") do
-            UseCases::Bench::Mistakes.forget
+            UseCases::Proofs::Mistakes.forget
             Proving.wake(again: true)
             status 204
           end
@@ -40,7 +40,7 @@ module UpTack
             table = workspace.table(params[:table])
             given = sent["proofs"]
             unless given.is_a?(Array) && given.any? && given.length <= 500 && given.all?(Hash)
-              raise Requests::Malformed, "`proofs` must be a list of proofs."
+              raise Params::Requests::Malformed, "`proofs` must be a list of proofs."
             end
 
             change =
@@ -85,7 +85,7 @@ module UpTack
               )
             json(
               Render::Proofs.endangered(
-                UseCases::Bench::AffectedProofs.new(workspace).call(table: table.key, change: change)
+                UseCases::Proofs::AffectedProofs.new(workspace).call(table: table.key, change: change)
               )
             )
           end

@@ -7,7 +7,7 @@ module UpTack
       module Records
         def self.registered(app)
           app.get("/api/tables/:table/records") do
-            page = UseCases::ListRecords.new(workspace).call(
+            page = UseCases::Records::ListRecords.new(workspace).call(
               table: params[:table], **view_in_query, cursor: params[:cursor]&.to_s,
               at: (number_in_query("at") || 0).clamp(0, 2**53), limit: number_in_query("limit") || 100
             )
@@ -18,7 +18,7 @@ module UpTack
           # How many there are, and what fields come to over them.
           app.get("/api/tables/:table/totals") do
             found =
-              UseCases::ComputeTotals.new(workspace).call(
+              UseCases::Records::ComputeTotals.new(workspace).call(
                 table: params[:table],
                 **view_in_query.except(:sort),
                 fields: keys_in_query("fields") || []
@@ -28,7 +28,7 @@ module UpTack
 
           # Where in a view a text stands next, or a record.
           app.get("/api/tables/:table/places") do
-            places = UseCases::FindPlaces.new(workspace, params[:table], **view_in_query)
+            places = UseCases::Records::FindPlaces.new(workspace, params[:table], **view_in_query)
             from = (number_in_query("from") || 0).clamp(0, 2**53)
             id = number_in_query("id")
             json(
@@ -54,7 +54,7 @@ module UpTack
           end
 
           app.get("/api/tables/:table/records/:id") do
-            record = UseCases::FindRecord.new(workspace).call(table: params[:table], id: record_id)
+            record = UseCases::Records::FindRecord.new(workspace).call(table: params[:table], id: record_id)
             json(Render::Record.new(workspace, workspace.table(params[:table])).of(record))
           end
 
@@ -73,7 +73,7 @@ module UpTack
 
           app.delete("/api/tables/:table/records/:id") do
             answer =
-              UseCases::DeleteRecord.new(workspace).call(
+              UseCases::Records::DeleteRecord.new(workspace).call(
                 table: params[:table],
                 id: record_id,
                 version: number_in_query("version")
@@ -84,7 +84,7 @@ module UpTack
           end
 
           app.get("/api/tables/:table/records/:id/deletion") do
-            found = UseCases::PreviewDeletion.new(workspace).call(table: params[:table], id: record_id)
+            found = UseCases::Records::PreviewDeletion.new(workspace).call(table: params[:table], id: record_id)
             json(Render::Deletion.of(found, workspace.visibility))
           end
 
@@ -120,29 +120,29 @@ module UpTack
             own = design_parts("records")["records"]
             found =
               if own
-                UseCases::Bench::FindCandidates.new(workspace).call(**asked, records: own)
+                UseCases::Proofs::FindCandidates.new(workspace).call(**asked, records: own)
               else
-                UseCases::FindCandidates.new(workspace).call(**asked, id: number_sent("id"))
+                UseCases::Records::FindCandidates.new(workspace).call(**asked, id: number_sent("id"))
               end
             json(found.map(&:to_h))
           end
 
           app.post("/api/tables/:table/draft") do
             answer =
-              UseCases::Lines::Answer.new(workspace).call(
+              UseCases::Lines::AnswerDraft.new(workspace).call(
                 table: params[:table],
                 typed: typed,
                 id: number_sent("id"),
                 reasons: reasons,
                 **filling_in
               )
-            json(Render::Answer.new(workspace, workspace.table(params[:table])).of(answer))
+            json(Render::SaveResult.new(workspace, workspace.table(params[:table])).of(answer))
           end
 
           app.post("/api/tables/:table/trial") do
-            trial = Trial.workspace(workspace, person_id: number_sent("person_id"), at: sent["at"])
+            trial = Params::Trial.workspace(workspace, person_id: number_sent("person_id"), at: sent["at"])
             answer =
-              UseCases::AnswerDraft.new(trial).call(
+              UseCases::Records::AnswerDraft.new(trial).call(
                 table: params[:table],
                 typed: typed,
                 id: number_sent("id"),
@@ -153,7 +153,7 @@ module UpTack
                 **filling_in.except(:groups)
               )
             now = trial.clock.local(trial.clock.now).strftime("%Y-%m-%dT%H:%M")
-            json({**Render::Answer.new(trial, workspace.table(params[:table])).of(answer), clock: now})
+            json({**Render::SaveResult.new(trial, workspace.table(params[:table])).of(answer), clock: now})
           end
         end
       end

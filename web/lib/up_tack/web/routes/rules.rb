@@ -23,7 +23,7 @@ module UpTack
 
           app.post("/api/tables/:table/rules/preview") do
             preview =
-              UseCases::PreviewRule.new(workspace).call(
+              UseCases::Effects::PreviewRule.new(workspace).call(
                 table: params[:table],
                 plain: design_parts(*PARTS),
                 look_at: number_sent("look_at"),
@@ -36,14 +36,14 @@ module UpTack
           app.post("/api/tables/:table/rules/effect") do
             parts = design_parts(*PARTS)
             look_at = number_sent("look_at")
-            most = number_sent("most") || UseCases::PreviewRule::EXAMPLES
+            most = number_sent("most") || UseCases::Effects::PreviewRule::EXAMPLES
             design = workspace.table(params[:table])
             workspace.person
             content_type "application/x-ndjson"
             stream do |out|
               line = ->(preview) { out << "#{JSON.generate(Render::Preview.of(preview, design, workspace))}\n" }
               line.call(
-                UseCases::PreviewRule.new(workspace).call(
+                UseCases::Effects::PreviewRule.new(workspace).call(
                   table: params[:table],
                   plain: parts,
                   look_at: look_at,
@@ -58,11 +58,11 @@ module UpTack
           end
 
           app.get("/api/tables/:table/rules/open") do
-            json(UseCases::CountExempt.new(workspace).call(table: params[:table]))
+            json(UseCases::Effects::CountExempt.new(workspace).call(table: params[:table]))
           end
 
           app.put("/api/tables/:table/rules/:rule") do
-            UseCases::FindRule.new(workspace).call(table: params[:table], rule: params[:rule])
+            Services::FindRule.new(workspace).call(table: params[:table], rule: params[:rule])
             change =
               changes::PinRule.new(
                 table: params[:table],
@@ -73,7 +73,7 @@ module UpTack
           end
 
           app.delete("/api/tables/:table/rules/:rule") do
-            UseCases::FindRule.new(workspace).call(table: params[:table], rule: params[:rule])
+            Services::FindRule.new(workspace).call(table: params[:table], rule: params[:rule])
             change = changes::UnpinRule.new(table: params[:table], rule: params[:rule])
             change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
           end

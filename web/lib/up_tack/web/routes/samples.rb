@@ -14,7 +14,7 @@ module UpTack
                 json({made: result.made, given_up: result.given_up, batch: result.batch.id}, status: 201)
               end
             ) do |progress, workspace|
-              UseCases::Bench::GenerateRecords.new(workspace, progress: progress).call(
+              UseCases::Proofs::GenerateRecords.new(workspace, progress: progress).call(
                 table: table,
                 count: count,
                 seed: seed
@@ -47,7 +47,7 @@ module UpTack
           app.post("/api/tables/:table/samples/failing") do
             table = workspace.table(params[:table])
             found =
-              UseCases::Bench::MakeFailing.new(workspace).call(
+              UseCases::Proofs::MakeFailing.new(workspace).call(
                 table: table.key,
                 rule: sent["rule"].to_s,
                 count: number_sent("count"),

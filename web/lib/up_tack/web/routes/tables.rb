@@ -41,7 +41,7 @@ module UpTack
           end
 
           app.get("/api/tables/:table/losses") do
-            json({rules: UseCases::PreviewLosses.new(workspace).of_table(params[:table])})
+            json({rules: UseCases::Design::PreviewLosses.new(workspace).of_table(params[:table])})
           end
 
           app.delete("/api/tables/:table") do

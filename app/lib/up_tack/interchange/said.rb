@@ -1,9 +1,0 @@
-# frozen_string_literal: true
-
-module UpTack
-  module Interchange
-    # What rules are in other languages: constraints of a schema, checks and defaults of SQL.
-    module Said
-    end
-  end
-end

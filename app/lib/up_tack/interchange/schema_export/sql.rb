@@ -1,0 +1,154 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Interchange
+    module SchemaExport
+      # A table in SQL (ISO/IEC 9075, as SQLite takes it): what can be said of its rules as
+      # CHECKs and DEFAULTs, all else as comments, so that nobody takes the SQL for the whole.
+      class Sql
+        TYPES = {
+          "number" => "NUMERIC",
+          "date" => "DATE",
+          "moment" => "TIMESTAMP",
+          "yes_no" => "BOOLEAN",
+          "link" => "INTEGER"
+        }.freeze
+
+        # @param table [Core::Design::Table]
+        # @param holds [Proc] takes a condition in SQL, and says how many records it does not hold for
+        def initialize(table, holds: ->(_) { 0 })
+          @table = table
+          @constraints = Constraints.new(table)
+          @holds = holds
+        end
+
+        # @return [String] CREATE TABLE with its comments
+        def create
+          checks, comments = checks_and_comments
+          lines = [
+            "  \"id\" INTEGER PRIMARY KEY",
+            *@table.kept_fields.map { |field| "  #{column(field)}" },
+            *checks.map { |check| "  #{check}" }
+          ]
+          hidden =
+            @table
+              .fields
+              .reject { |field| @table.kept?(field.key) }
+              .map do |field|
+                "-- #{field.label} is worked out whenever somebody " \
+                  "looks: #{sentence(@table.calculation(field.key))}"
+              end
+          notes = ["-- #{@table.label}", *comments, *hidden].map { |line| line.gsub(/[[:cntrl:]\u2028\u2029]+/, " ") }
+          "#{notes.join("\n")}\nCREATE TABLE #{name(@table.key)} (\n#{lines.join(",\n")}\n);\n"
+        end
+
+        # @return [Array<String>] names of its columns
+        def columns = ["id", *@table.kept_fields.map(&:key)]
+
+        # @return [String] INSERT of one record
+        def insert(id, row) =
+          "INSERT INTO #{name(@table.key)} (#{columns.map { |key| name(key) }.join(", ")}) VALUES " \
+            "(#{[id, *@table.kept_fields.map { |field| literal(row[field.key]) }].join(", ")});\n"
+
+        # @return [String]
+        def literal(value)
+          case value
+          when nil then "NULL"
+          when BigDecimal then Core::Numbers.plain(value)
+          when true then "1"
+          when false then "0"
+          when Integer then value.to_s
+          when Date, Core::DayTime then "'#{value.iso8601}'"
+          when Time then "'#{value.getutc.strftime("%Y-%m-%d %H:%M:%S")}'"
+          else "'#{value.to_s.delete("\0").gsub("'", "''")}'"
+          end
+        end
+
+        private
+
+        def name(text) = "\"#{text.gsub('"', '""')}\""
+
+        def column(field)
+          said = @constraints.of(field.key)
+          parts = [name(field.key), TYPES.fetch(field.type, "TEXT")]
+          parts << "NOT NULL" if said.required && @holds.call("#{name(field.key)} IS NOT NULL").zero?
+          parts << "DEFAULT #{default(field, said)}" if default(field, said)
+          parts << "REFERENCES #{name(field.target)} (\"id\")" if field.link?
+          parts.join(" ")
+        end
+
+        def default(field, said)
+          return literal(said.default) unless said.default.nil?
+
+          rule = @table.rules.find { |each| each.is_a?(Core::Rules::Default) && each.field == field.key }
+          (rule && rule.to_plain["formula"].to_s.strip == "today()") ? "(date('now'))" : nil
+        end
+
+        # What records that are there do not keep to would make them impossible to bring in.
+        def checks_and_comments
+          checks = []
+          comments = []
+          conditions.each do |words, sql|
+            broken = sql ? @holds.call(sql) : nil
+            if broken&.zero?
+              checks << "CHECK (#{sql})"
+            else
+              comments << "-- #{words}#{" (#{broken} records that are there don't keep to it)" if broken&.positive?}"
+            end
+          end
+          [checks, comments]
+        end
+
+        # @return [Array<Array(String, String)>] sentences with conditions, nil where SQL can't say it
+        def conditions
+          of_fields +
+            @constraints
+              .rest
+              .reject do |rule|
+                rule.is_a?(Core::Rules::Default) && default(@table.field(rule.field), @constraints.of(rule.field))
+              end
+              .map do |rule|
+                plain = rule.to_plain
+                said = rule.is_a?(Core::Rules::Check) && !rule.warning? && !rule.lets_old?
+                [
+                  sentence(rule),
+                  if said
+                    Expressions.new(@table).sql(Core::Expression.compile(plain["formula"], @table.scope).tree)
+                  end
+                ]
+              end
+        end
+
+        def of_fields
+          @table.kept_fields.flat_map do |field|
+            said = @constraints.of(field.key)
+            key = name(field.key)
+            [
+              said.least &&
+                ["#{field.label} is at least #{field.show(said.least)}.", "#{key} >= #{literal(said.least)}"],
+              said.greatest &&
+                ["#{field.label} is at most #{field.show(said.greatest)}.", "#{key} <= #{literal(said.greatest)}"],
+              said.among &&
+                [
+                  "#{field.label} is one of a list.",
+                  "#{key} IN (#{said.among.map { |value| literal(value) }.join(", ")})"
+                ],
+              said.shortest &&
+                ["#{field.label} has at least #{said.shortest} characters.", "length(#{key}) >= #{said.shortest}"],
+              said.longest &&
+                ["#{field.label} has at most #{said.longest} characters.", "length(#{key}) <= #{said.longest}"],
+              said.unique &&
+                [
+                  "No two records have the " \
+                    "same #{field.label}#{" (capitals aside)" if said.unique == :folded}.",
+                  nil
+                ]
+            ].compact.select { |each| each.is_a?(Array) }
+          end
+        end
+
+        def sentence(rule) = rule ? rule.sentence(@table).to_s.gsub(/\s+/, " ") : "by a rule"
+      end
+    end
+  end
+end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module UpTack
+  # How far a recalculation is. One thread works and tells; others look, and
+  # may ask it to stop.
+  class Progress
+    # Says that whoever waits has had enough; everything is left as it was.
+    class Stopped < StandardError; end
+
+    # @return [Progress] that nobody looks at
+    def self.none = new
+
+    # field:: what is being worked out, "Address as of Members"; nil before the first
+    # done, total:: records of it
+    attr_reader :field, :done, :total
+
+    def initialize
+      @done = 0
+      @total = 0
+      @stop = false
+    end
+
+    # @raise [Stopped]
+    def begin(table, field, total)
+      check
+      @done = 0
+      @total = total
+      @field = "#{field} of #{table}"
+    end
+
+    # @raise [Stopped]
+    def advance(count)
+      @done += count
+      @total = @done if @done > @total # It was an estimate.
+      check
+    end
+
+    # Asks for an end. Too late once the work is being kept.
+    def stop = @stop = true
+
+    # @raise [Stopped] if somebody asked for it
+    def check
+      raise Stopped, "Stopped; everything is as it was." if @stop
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Services
+    # Remembers the latest answers to questions that are dear to answer, for all
+    # requests of this process. A key says all on which an answer depends.
+    class QueryCache
+      # @param most [Integer] answers remembered
+      def initialize(most)
+        @most = most
+        @mutex = Mutex.new
+        @known = {}
+        @coming = {}
+        Store::Database.on_replace { clear }
+      end
+
+      # Forgets all of them.
+      def clear = @mutex.synchronize { @known.clear }
+
+      # @return [Object] what is remembered, or what the block gives
+      def fetch(key)
+        coming = @mutex.synchronize do
+          return @known[key] = @known.delete(key) if @known.key?(key)
+
+          @coming[key]
+        end
+        coming&.value || keep(key, yield)
+      end
+
+      # Begins to answer a question that will be asked soon; whoever asks it meanwhile waits.
+      # @yield gives the answer, nil where there is none
+      def ahead(key)
+        @mutex.synchronize do
+          return if @known.key?(key) || @coming.any?
+
+          @coming[key] = Thread.new do
+            found = yield
+            found && keep(key, found)
+          ensure
+            @mutex.synchronize { @coming.delete(key) }
+          end
+        end
+      end
+
+      # Waits for what is on its way.
+      def wait = @mutex.synchronize { @coming.values }.each(&:join)
+
+      private
+
+      def keep(key, found)
+        @mutex.synchronize do
+          @known[key] = found
+          @known.shift while @known.length > @most
+        end
+        found
+      end
+    end
+  end
+end

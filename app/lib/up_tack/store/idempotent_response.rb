@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Store
+    # What a write with an Idempotency-Key was answered. That it was done is noted in the same
+    # transaction as what it did, the answer as soon as it is known: whoever asks again under that
+    # key gets the same answer, and nothing is done twice.
+    class IdempotentResponse < SystemRecord
+      self.table_name = "up_tack_answers"
+      # Seconds for which they are kept.
+      KEPT = 24 * 60 * 60
+      # What stands there until the answer is known.
+      DONE = {status: 0, headers: "{}", body: ""}.freeze
+
+      @turns = Hash.new { |turns, name| turns[name] = [Mutex.new, 0] }
+      @mutex = Mutex.new
+
+      class << self
+        def forget_old(now: Time.now.utc) = where("made_at < ?", now - KEPT).delete_all
+
+        # One request after the other under a key; those of other keys go on beside it.
+        # @yield [caller]
+        def alone(caller, key)
+          name = [caller, key]
+          turn = @mutex.synchronize { @turns[name].tap { |each| each[1] += 1 }.first }
+          turn.synchronize { yield caller }
+        ensure
+          @mutex.synchronize { @turns.delete(name) if (@turns[name][1] -= 1).zero? }
+        end
+      end
+
+      # Noted once, by whatever is written first.
+      # @return [void]
+      def done
+        return if persisted?
+
+        IdempotentResponse.forget_old
+        update!(DONE.merge(made_at: Time.now.utc))
+      end
+
+      # @return [Boolean] whether the answer is known
+      def given? = !status.zero?
+
+      # Where the machine stops right now the answer may be lost, and not that it was done: so nobody waits
+      # until it is on the disk.
+      # @return [void]
+      def given(status, headers, body)
+        Database.write(soon: true) do
+          update!(status: status, headers: JSON.generate(headers), body: body, made_at: made_at || Time.now.utc)
+        end
+      end
+
+      # @return [void]
+      def forget
+        Database.write { delete } if persisted?
+      end
+    end
+  end
+end

@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Design
+      # Makes one change of the design: a new revision, and the real tables
+      # brought to follow it, in one transaction.
+      class ChangeDesign
+        # @param progress [Progress] of what must be worked out again
+        def initialize(workspace, progress: Progress.none)
+          @workspace = workspace
+          @progress = progress
+        end
+
+        # @param change [#apply, #summary] one of Core::Design::Changes
+        # @return [Core::Design::Project] the new one
+        # @raise [Core::Invalid, Recalculation::Stopped]
+        def call(change)
+          @workspace.write do
+            from = @workspace.project
+            to = Core::Bench::RetoldProofs.after(change, from)
+            next from if to.to_plain == from.to_plain
+
+            renamed = change.renamed_choices
+            Services::ChoicesInUse.new(@workspace).check(from, to, renamed: renamed)
+            replaced = Store::SchemaSync.new(from, to, renamed: renamed).follow
+            keep(
+              to,
+              from,
+              [replaced],
+              action: "change",
+              summary: change.summary,
+              renamed_choices: (JSON.generate(renamed) if renamed.any?)
+            )
+          end
+        end
+
+        # Takes back the latest change that is not taken back yet.
+        # @return [Store::Revision, nil] what was undone
+        def undo
+          @workspace.write do
+            target = Store::Revision.to_undo or next
+            go_to(target.previous, action: "undo", summary: target.summary, target: target.id)
+            target
+          end
+        end
+
+        # Makes the latest undone change again.
+        # @return [Store::Revision, nil] what was redone
+        def redo
+          @workspace.write do
+            target = Store::Revision.to_redo or next
+            go_to(target, action: "redo", summary: target.summary, target: target.id)
+            target
+          end
+        end
+
+        # Puts the design back to an earlier state, as a change of its own.
+        # @return [Store::Revision] that state
+        def put_back(id)
+          @workspace.write do
+            target = Store::Revision.find_by(id: id) or raise Store::NotFound, "There is no revision #{id}."
+            go_to(target, action: "put back", summary: "As it was after: #{target.summary}", target: target.id)
+            target
+          end
+        end
+
+        private
+
+        # Takes the real tables to the state after a revision, change by change.
+        def go_to(revision, **entry)
+          steps =
+            Store::Lineage.new(Store::Revision.history.order(:id)).steps(from: @workspace.revision_id, to: revision.id)
+          replaced =
+            steps.map do |step|
+              renamed = Store::Revision.find(step.back ? step.from : step.to).renames
+              Store::SchemaSync.new(
+                project_of(step.from),
+                project_of(step.to),
+                back: step.back,
+                renamed: renamed
+              ).follow
+            end
+          keep(project_of(revision.id), @workspace.project, replaced, **entry)
+        end
+
+        # The design of a revision, in which no id is given twice even so.
+        def project_of(id)
+          Core::Design::Project.reopen(
+            JSON.parse(Store::Revision.find(id).design).merge("last_id" => @workspace.project.last_id)
+          )
+        end
+
+        # Keeps the new state, and works out again what it makes stale.
+        # @param replaced [Array<Store::Replaced>] fields with other values than before
+        # @param more [Hash] what else the revision says
+        def keep(project, from, replaced, action:, summary:, target: nil, **more)
+          Store::Revision.create!(
+            made_at: @workspace.clock.now,
+            person_id: @workspace.person.id,
+            person_name: Store::PersonNames.seal(@workspace.person.id, @workspace.person.name),
+            action: action,
+            summary: summary,
+            target_id: target,
+            design: JSON.generate(project.to_plain),
+            **more
+          )
+          @workspace.renew
+          Recalculation::RegisterNumbers.new(@workspace, progress: @progress).run(from, project)
+          told = Store::Replaced.new
+          Recalculation::BackfillFromLog.run(@workspace, from, project, told, progress: @progress)
+          dirty = Recalculation::AfterDesign.new(from, project, [*replaced, told]).dirty
+          Recalculation::Run.new(@workspace, progress: @progress).run(dirty)
+          project
+        end
+      end
+    end
+  end
+end

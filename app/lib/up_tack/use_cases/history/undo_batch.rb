@@ -1,0 +1,150 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module History
+      # Takes back a change of many records as one: each value that is still as the
+      # change left it becomes what it was before, through the rules; a record that it
+      # made goes, and one that it deleted comes back. What somebody changed since, or what the rules refuse now, stays
+      # and is
+      class UndoBatch
+        # undone:: values put back and records taken out; left:: those that stay
+        Result = Struct.new(:batch, :undone, :left, keyword_init: true)
+        # Entries read at a time.
+        PORTION = 500
+
+        def initialize(workspace, progress: Progress.none)
+          @workspace = workspace
+          @progress = progress
+        end
+
+        # @return [Result]
+        # @raise [Store::NotFound, Core::Invalid]
+        def call(id)
+          @workspace.write do
+            batch = Store::Batch.find_by(id: id) or raise Store::NotFound, "There is no such change."
+            unless @workspace.person.builder? || batch.person_id == @workspace.person.id
+              raise Services::NotAllowed, "Only a builder takes back what somebody else changed."
+            end
+            Core::Invalid.because("This change was taken back already.") if batch.undone?
+
+            table = table_of(batch) or Core::Invalid.because("Its table is no longer there.")
+            result = run(batch, table)
+            # What undid nothing leaves nothing either.
+            if result.undone.zero?
+              Core::Invalid.because(
+                "Nothing of this change could be taken back: it was changed since, or the rules refuse it."
+              )
+            end
+            batch.undone if result.left.zero?
+            result
+          end
+        end
+
+        private
+
+        def run(batch, table)
+          entries = Store::Entry.where(batch_id: batch.id)
+          result =
+            Result.new(
+              batch: Store::Batch.begin(@workspace, table, "Taken back: #{batch.summary}", undoes: batch),
+              undone: 0,
+              left: 0
+            )
+          save = Records::SaveRecord.new(@workspace, way: "put back", batch: result.batch)
+          @delete = Records::DeleteRecord.new(@workspace, way: "put back", batch: result.batch, holding: true)
+          @names = Store::PresentNames.new(@workspace.revision_id)
+          @began = Store::Entry.maximum(:id)
+          @progress.begin(table.label, batch.summary, entries.count)
+          bring_all_back(entries.where(action: "delete").order(id: :desc).pluck(:id), result)
+          entries.where.not(action: "delete").order(id: :desc).in_batches(of: PORTION, order: :desc) do |some|
+            some = some.to_a.sort_by { |entry| -entry.id }
+            @touched = touched(some, batch)
+            some.each { |entry| (@table = table_of(entry)) ? put_back(entry, save, result) : result.left += 1 }
+            @delete.finish
+            @progress.advance(PORTION)
+          end
+          result
+        end
+
+        def table_of(entry) = @workspace.project.tables.find { |table| table.id == entry.table_id }
+
+        def put_back(entry, save, result)
+          return take_out(entry, result) if entry.action == "create"
+
+          @delete.finish
+          stored = Store::RecordTable.new(@table).find(entry.record_id)
+          # Of a tick only its beginning counts: it has gone back by itself.
+          changes =
+            entry
+              .field_changes
+              .uniq(&:field_id)
+              .filter_map { |change| (field = typed_field(change)) && [field, *@names.values(entry, change)] }
+          fit, moved = changes.partition { |field, _, after| stored && stored[field.key] == after }
+          result.left += moved.length
+          return if fit.empty?
+
+          typed = fit.to_h { |field, before, _| [field.key, before.nil? ? nil : field.values.dump(before)] }
+          saved = save.call(table: @table.key, id: entry.record_id, typed: typed,
+            restoring_values: true).state == :saved
+          saved ? result.undone += fit.length : result.left += fit.length
+        end
+
+        # Those first that need no other one; a record comes back once those are there to
+        # which its links lead.
+        def bring_all_back(waiting, result)
+          until waiting.empty?
+            left = waiting.reject { |id| bring_back(Store::Entry.find(id), result) }
+            break result.left += left.length if left.length == waiting.length
+
+            waiting = left
+          end
+        end
+
+        def bring_back(entry, result)
+          @table = table_of(entry) or return false
+          back =
+            Store::RecordTable.new(@table).find(entry.record_id).nil? &&
+            History::PutBack.new(@workspace, batch: result.batch).call(entry: entry.id).last.state == :saved
+          @progress.advance(1)
+          result.undone += 1 if back
+          back
+        end
+
+        # A record that nobody has touched since.
+        def take_out(entry, result)
+          gone =
+            (@touched[[entry.table_id, entry.record_id]] || 0) < entry.id &&
+            @delete.call(table: @table.key, id: entry.record_id).state == :saved
+          gone ? result.undone += 1 : result.left += 1
+        rescue Store::NotFound
+          result.left += 1
+        end
+
+        # @return [Hash{Array(String, Integer)=>Integer}] the latest entry of each record, by table
+        #   and number, that stands in the log apart from this change
+        def touched(entries, batch)
+          made = entries.select { |entry| entry.action == "create" }
+          made
+            .group_by(&:table_id)
+            .flat_map do |table, some|
+              others = Store::Entry.where(table_id: table, record_id: some.map(&:record_id), id: ..@began)
+              others
+                .where("batch_id IS NULL OR batch_id <> ?", batch.id)
+                .group(:record_id)
+                .maximum(:id)
+                .map { |record, latest| [[table, record], latest] }
+            end
+            .to_h
+        end
+
+        # What is worked out follows by itself.
+        def typed_field(change)
+          @table.fields.find do |field|
+            field.id == change.field_id && field.type == change.type && !@table.given?(field.key)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,159 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Proofs
+      # How many small mistakes in the rules of a table its proofs notice, which slip through, and a
+      # record for each of these. Counted in processes of their own, so that nobody waits for it, once
+      # for each state of the design and its proofs.
+      class Mistakes
+        SCRIPT = Installation.path("bin", "support", "mistakes.rb")
+        # Counts that are remembered.
+        MOST = 20
+
+        # What is known of one table.
+        # state:: "running", "ready" or "failed"; done, total:: rules
+        # tried, noticed:: mistakes that make a difference; slipping:: of Slip; harmless:: of Harmless
+        Count = Struct.new(:state, :done, :total, :tried, :noticed, :slipping, :harmless, keyword_init: true)
+        # A mistake that makes no difference to any record. words:: what is done; why:: a sentence
+        Harmless = Struct.new(:rule, :words, :why, keyword_init: true)
+        # A mistake that no proof notices. mistake:: its place among those of the rule; words:: what is done
+        # script:: of a record that would show it; looked:: whether one was looked for already
+        Slip = Struct.new(:rule, :mistake, :words, :script, :looked, keyword_init: true)
+
+        @counts = {}
+        @threads = []
+        @mutex = Mutex.new
+        Store::Database.on_replace { forget }
+
+        class << self
+          # @return [Count, nil]
+          def known(key) = @mutex.synchronize { @counts[key] }
+
+          # @param rules [Integer] how many the table has
+          # @param asked [Hash] what the process is told
+          # @return [Count] begun where nobody has asked before
+          def of(key, rules, asked)
+            @mutex.synchronize do
+              @counts.shift while @counts.length >= MOST && !@counts.key?(key)
+              @counts[key] ||= Count
+                .new(state: "running", done: 0, total: rules, tried: 0, noticed: 0, slipping: [], harmless: [])
+                .tap { |count| begin_beside(count, asked) }
+            end
+          end
+
+          # Waits until everything that was begun is counted.
+          # @param seconds [Numeric]
+          # @return [Boolean] whether it is
+          def settle(seconds = 120) = @threads.all? { |thread| thread.join(seconds) }
+
+          # What is asked for after this is counted again.
+          def forget = @mutex.synchronize { @counts.clear }
+
+          private
+
+          def begin_beside(count, asked)
+            @threads = @threads.select(&:alive?)
+            @threads << Thread.new do
+              ask(asked) { |line| line.key?("record") ? record(count, line) : rule(count, line) }
+              count.state = (count.done == count.total) ? "ready" : "failed"
+            rescue SystemCallError, JSON::ParserError, IOError
+              count.state = "failed"
+            end
+          end
+
+          def ask(asked)
+            IO.popen([{"RUBYOPT" => nil}, RbConfig.ruby, *compiled, SCRIPT, {err: File::NULL}], "r+") do |child|
+              child.write(JSON.generate(asked))
+              child.close_write
+              child.each_line { |line| yield JSON.parse(line) }
+            end
+          end
+
+          # What runs the same rules many thousand times gains by Ruby's compiler, where there is one.
+          def compiled = defined?(RubyVM::YJIT) ? ["--yjit"] : []
+
+          def rule(count, line)
+            count.tried += line["tried"]
+            count.noticed += line["noticed"]
+            count.slipping +=
+              line["slipping"].map do |each|
+                Slip.new(rule: each["rule"], mistake: each["mistake"], words: each["words"], looked: false)
+              end
+            count.harmless +=
+              line["harmless"].map { |each| Harmless.new(rule: each["rule"], words: each["words"], why: each["why"]) }
+            count.done += 1
+            count.state = "ready" if count.done == count.total
+          end
+
+          def record(count, line)
+            slip = count.slipping.find { |each| each.rule == line["record"] && each.mistake == line["mistake"] } or
+              return
+            slip.script = line["script"]
+            slip.looked = true
+          end
+        end
+
+        def initialize(workspace)
+          @workspace = workspace
+        end
+
+        # @param table [String] key
+        # @return [Count, nil] nil while the proofs themselves have not run
+        # @raise [Store::NotFound]
+        def call(table)
+          design = @workspace.table(table)
+          overview = Overview.new(@workspace)
+          return unless overview.fresh?
+
+          seen =
+            overview
+              .lines
+              .select { |line| line.table.key == table && line.state == "passed" }
+              .to_h { |line| [line.proof.id, line.run.points] }
+          asked = {
+            "design" => @workspace.project.to_plain,
+            "table" => table,
+            "seen" => seen,
+            "at" => SuggestEdges.clock(@workspace).to_s,
+            "records" => around(design)
+          }
+          Mistakes.of(key(table), design.acting_rules.length, asked)
+        end
+
+        # @return [Slip, nil]
+        def slip(table, rule, mistake) =
+          Mistakes.known(key(table))&.slipping.to_a.find { |each| each.rule == rule && each.mistake == mistake }
+
+        # @return [Array<Slip>] those for which a record was found, as far as they are counted
+        def found(table) = Mistakes.known(key(table))&.slipping.to_a.select(&:script)
+
+        private
+
+        def key(table) = [Store::Database.path, @workspace.revision_id, table]
+
+        # Records that links can lead to, plain.
+        def around(design)
+          RelatedRecords
+            .new(@workspace)
+            .records(design)
+            .to_h do |other, records|
+              target = @workspace.project.table(other)
+              kept = target.fields.reject { |field| target.worked_out?(field.key) }
+              [
+                other,
+                records.to_h do |id, values|
+                  [
+                    id.to_s,
+                    kept
+                      .reject { |field| values[field.key].nil? }
+                      .to_h { |field| [field.key, field.values.dump(values[field.key])] }
+                  ]
+                end
+              ]
+            end
+        end
+      end
+    end
+  end
+end

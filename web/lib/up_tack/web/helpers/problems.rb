@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Helpers
+      # Turns what use cases raise into problem details, all of one shape.
+      module Problems
+        def self.registered(app)
+          app.error(Store::NotFound) { |error| problem(404, "not_found", error.message) }
+          app.error(Core::Invalid) do |error|
+            problem(
+              422,
+              "invalid",
+              error.problems.first.message,
+              mistakes: error.problems.map { |each| Render::Mistake.of(each) }
+            )
+          end
+          app.error(Guard::SignedOut) { |error| problem(401, "signed_out", error.message) }
+          app.error(Guard::CrossSiteRequest) { |error| problem(403, "foreign_page", error.message) }
+          app.error(Services::NotAllowed) { |error| problem(403, "not_allowed", error.message) }
+          app.error(Guard::Unconfirmed) { |error| problem(403, "confirm", error.message) }
+          app.error(UseCases::People::SignIn::Wrong) { |error| problem(403, "wrong_password", error.message) }
+          app.error(UseCases::People::SignIn::Refused) { |error| problem(403, "not_signed_in", error.message) }
+          app.error(Guard::RateLimits::TooMany) do |error|
+            headers "Retry-After" => error.wait.to_s
+            problem(429, "too_many", error.message)
+          end
+          app.error(UpTack::Jobs::TooMany) { |error| problem(429, "too_many", error.message) }
+          app.error(Progress::Stopped) { |error| problem(409, "stopped", error.message) }
+          app.error(Params::Requests::Malformed) { |error| problem(400, "malformed", error.message) }
+          app.error(Params::Requests::TooLarge) { problem(413, "too_large", "This is more than 8 MB; send it in parts.") }
+          app.error(Sinatra::BadRequest) { problem(400, "malformed", "This address can't be read.") }
+          app.error(Store::Deadline::Passed) { |error| problem(503, "too_slow", error.message) }
+          app.error(ActiveRecord::StatementTimeout, ActiveRecord::LockWaitTimeout, SQLite3::BusyException) { busy }
+          app.error(ActiveRecord::ConnectionNotEstablished) { full }
+          app.error { |error| error.cause.is_a?(SQLite3::BusyException) ? busy : unexpected(error) }
+          app.helpers Unexpected
+        end
+
+        # What nobody foresaw: noted with its place, told in plain words.
+        module Unexpected
+          def busy
+            headers "Retry-After" => "1"
+            problem(503, "busy", "Another program is writing to the database; try again in a moment.")
+          end
+
+          def full
+            headers "Retry-After" => "2"
+            problem(503, "busy", "Too much is asked at once; try again in a moment.")
+          end
+
+          def unexpected(error)
+            warn "#{request.request_method} #{request.path_info}: #{error.class}: #{error.message}",
+              *error.backtrace.to_a.first(12).map { |line| "  #{line}" }
+            problem(
+              500,
+              "unexpected",
+              "Something went wrong here. Nothing was saved; what you typed is still in the form."
+            )
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Web
+    module Helpers
+      # Helpers that write a response.
+      module Responses
+        # @param data [Object] for JSON
+        def json(data, status: 200)
+          self.status(status)
+          content_type "application/json"
+          JSON.generate(data)
+        end
+
+        # @return [Hash] the session of whoever is signed in
+        def session_json = Render::Session.of(Workspace.new(person: person), write_key)
+
+        # Stops with problem details after RFC 9457.
+        # @param code [String] for programs
+        # @param title [String] a sentence for people
+        def problem(status, code, title, **details)
+          halt status, {"Content-Type" => "application/problem+json"},
+            JSON.generate({type: "about:blank", title: title, status: status, code: code, **details})
+        end
+
+        # The table as the board shows it.
+        def table_json(key, status: 200)
+          json(Render::Table.new(workspace).full(workspace.table(key)), status: status)
+        end
+
+        # What came of a wish to save: the record, or why not.
+        # @param answer [Core::SaveResult]
+        def saved_or_problem(key, answer, status: 200)
+          table = workspace.table(key)
+          record = answer.record && Render::Record.new(workspace, table).of(answer.record)
+          case answer.state
+          when :saved then json(record, status: status)
+          when :linked then problem(422, "linked", "Not deleted: other records need it. #{answer.reasons.join(" ")}")
+          when :conflict
+            problem(
+              409,
+              "changed_meanwhile",
+              "Somebody else changed this record meanwhile.",
+              record: record,
+              theirs: Render::Entry.new(workspace).all(answer.theirs)
+            )
+          else
+            count =
+              answer.outcome.refusals.length +
+              (answer.lines || []).flatten(1).compact.sum { |line| line.outcome.refusals.length }
+            problem(
+              422,
+              "refused",
+              "Not saved: #{(count == 1) ? "one thing is" : "#{count} things are"} to mend.",
+              answer: Render::SaveResult.new(workspace, table).of(answer)
+            )
+          end
+        end
+      end
+    end
+  end
+end
