@@ -144,7 +144,7 @@ RSpec.describe "The save: a draft through the stages" do
   it "has a pretend port for what the core asks of others" do
     ports = Core::Ports
     expect(ports::NoRecords.find("pieces", 1)).to be_nil
-    counting = Core::Rules::Number::Counting.new("f1", "", 5, 2)
+    counting = Core::Rules::Kinds::Number::Counting.new("f1", "", 5, 2)
     counters = ports::HeldCounters.new
     expect(
       [counters.next(counting), counters.take(counting, 5, "A5"), counters.next(counting), counters.owner("f1", "A5")]

@@ -87,7 +87,7 @@ module UpTack
       def made?(entry) = entry.action == "create"
 
       def value(compiled, stages, id)
-        return tally(compiled, stages) if compiled.rule.is_a?(Core::Rules::ChangeCounter)
+        return tally(compiled, stages) if compiled.rule.counts_changes?
 
         case compiled.rule.event
         when "made" then mark(compiled, stages.find { |stage| made?(stage.entry) })

@@ -29,7 +29,7 @@ module UpTack
 
       def rules(project) =
         if project
-          project.tables.flat_map { |table| table.rules.grep(Core::Rules::Number).map { |rule| [table, rule] } }
+          project.tables.flat_map { |table| table.rules.select(&:numbers?).map { |rule| [table, rule] } }
         else
           []
         end

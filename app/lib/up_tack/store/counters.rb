@@ -38,7 +38,7 @@ module UpTack
         @seen = Counters.written
       end
 
-      # @param counting [Core::Rules::Number::Counting]
+      # @param counting [Kinds::Number::Counting]
       # @return [Integer] the count that comes next
       def next(counting)
         look_up

@@ -38,7 +38,7 @@ module UpTack
       def sought(table)
         table
           .rules
-          .grep(Core::Rules::Unique)
+          .select(&:compares_records?)
           .filter_map do |rule|
             rule.keys.map { |key| table.field(key) }.find { |field| field && !field.link? && table.kept?(field.key) }
           end

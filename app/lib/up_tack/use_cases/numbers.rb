@@ -5,11 +5,11 @@ module UpTack
     # Auto-numbers beyond the single save: records that lack theirs, where a count
     # stands, and how many digits are left.
     module Numbers
-      # @return [Core::Rules::Number]
+      # @return [Kinds::Number]
       # @raise [Store::NotFound]
       def self.rule(table, id)
         found = table.rule(id)
-        if found.is_a?(Core::Rules::Number)
+        if found&.numbers?
           found
         else
           raise(Store::NotFound, "There is no auto-number `#{id}` in #{table.label}.")

@@ -90,7 +90,7 @@ module UpTack
           @given = {}
         end
 
-        # @param counting [Rules::Number::Counting]
+        # @param counting [Kinds::Number::Counting]
         # @return [Integer] the count that comes next, which is not given by that
         def next(counting)
           highest = @highest[[counting.field, counting.series]]

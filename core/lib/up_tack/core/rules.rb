@@ -2,44 +2,47 @@
 
 module UpTack
   module Core
-    # The kinds of rule. Each kind is one file in rules/; adding one means adding
-    # a file and a line to the registry here.
+    # The kinds of rule. Each is a class in rules/kinds/, which says all about itself (Declarations): a file
+    # there is all that it takes for a kind to be known. What it forgets is told when the kinds are loaded.
     module Rules
-      # @return [Hash{String=>Class}] the rule classes by kind, in the order in which they are offered
-      def self.all
-        @all ||=
-          [
-            Default,
-            Mask,
-            Tidy,
-            Fill,
-            Decision,
-            DependentChoice,
-            Copy,
-            Calculation,
-            Check,
-            Required,
-            Limits,
-            Length,
-            OneOf,
-            MatchesMask,
-            Unique,
-            Exists,
-            Lock,
-            State,
-            Number,
-            Stamp,
-            ChangeCounter,
-            LogLine
-          ].to_h { |kind| [kind.kind, kind] }.freeze
-      end
+      # Raised when a kind of rule does not say all that others ask of it.
+      class Incomplete < StandardError; end
 
-      # @param plain [Hash{String=>Object}] from a design
-      # @return [Rule]
-      # @raise [Invalid] for a kind that is not known
-      def self.from(plain)
-        kind = all[plain["kind"]] or Invalid.because("There is no rule kind “#{plain["kind"]}”.", part: "kind")
-        kind.from(plain)
+      # The order in which kinds of one stage are offered; those not named here come after them.
+      OFFERED = %w[
+        default mask tidy fill decision narrow copy calculation
+        check required limits length one_of fits unique exists lock state
+        number stamp tally line
+      ].freeze
+
+      class << self
+        # @return [Hash{String=>Class}] the rule classes by kind, in the order in which they are offered
+        # @raise [Incomplete] where one forgot something
+        def all
+          @all ||=
+            Kinds
+              .classes
+              .each { |kind| complete(kind) }
+              .sort_by { |kind| [OFFERED.index(kind.kind) || OFFERED.length, kind.kind] }
+              .to_h { |kind| [kind.kind, kind] }
+              .freeze
+        end
+
+        # @param plain [Hash{String=>Object}] from a design
+        # @return [Rule]
+        # @raise [Core::Invalid] for a kind that is not known
+        def from(plain)
+          kind = all[plain["kind"]] or
+            Core::Invalid.because("There is no rule kind “#{plain["kind"]}”.", part: "kind")
+          kind.from(plain)
+        end
+
+        private
+
+        def complete(kind)
+          missing = kind.missing
+          raise Incomplete, "#{kind} must still #{missing.join("; ")}." if missing.any?
+        end
       end
     end
   end

@@ -30,50 +30,10 @@ module UpTack
         private
 
         def said?(rule)
-          plain = rule.to_plain
-          return false if rule.is_a?(Core::Rules::Validation) && (rule.warning? || plain["when"] || rule.lets_old?)
-
+          found = rule.constraint(@table) or return false
           entry = @fields.fetch(rule.field)
-          case rule
-          when Core::Rules::Required
-            entry.required = true
-          when Core::Rules::Unique
-            rule.keys == [rule.field] && !rule.blanks_equal? && (entry.unique = rule.case? ? :exactly : :folded)
-          when Core::Rules::Limits
-            limits(entry, plain)
-          when Core::Rules::Length
-            (entry.shortest, entry.longest = plain.values_at("least", "most")) && true
-          when Core::Rules::OneOf
-            entry.among = plain["values"].map { |value| @table.field(rule.field).values.load(value) }
-          when Core::Rules::Default
-            default(rule, entry, plain)
-          else
-            false
-          end
-        end
-
-        def limits(entry, plain)
-          low, high = plain.values_at("low", "high").map { |formula| formula && (fixed(formula) || (return false)) }
-          entry.least, entry.greatest = low, high
+          found.each { |part, value| entry[part] = value }
           true
-        end
-
-        def default(rule, entry, plain)
-          return false if rule.worked_out?
-
-          field = @table.field(rule.field)
-          entry.default = field.values.load(plain["value"])
-          !entry.default.nil?
-        end
-
-        # @return [Object, nil] what a formula comes to, where it is always the same
-        def fixed(text)
-          formula = Core::Expression.compile(text.to_s, @table.scope)
-          return if formula.references.any? || formula.fleeting.any? || formula.momentary.any?
-
-          formula.call(Core::Expression::Evaluation.new(values: {}, context: nil))
-        rescue Core::Expression::Invalid
-          nil
         end
       end
     end

@@ -80,7 +80,7 @@ module UpTack
         def default(field, said)
           return literal(said.default) unless said.default.nil?
 
-          rule = @table.rules.find { |each| each.is_a?(Core::Rules::Default) && each.field == field.key }
+          rule = @table.rules.find { |each| each.defaults? && each.field == field.key }
           (rule && rule.to_plain["formula"].to_s.strip == "today()") ? "(date('now'))" : nil
         end
 
@@ -105,16 +105,13 @@ module UpTack
             @constraints
               .rest
               .reject do |rule|
-                rule.is_a?(Core::Rules::Default) && default(@table.field(rule.field), @constraints.of(rule.field))
+                rule.defaults? && default(@table.field(rule.field), @constraints.of(rule.field))
               end
               .map do |rule|
-                plain = rule.to_plain
-                said = rule.is_a?(Core::Rules::Check) && !rule.warning? && !rule.lets_old?
+                condition = rule.as_condition(@table) unless rule.warning? || rule.lets_old?
                 [
                   sentence(rule),
-                  if said
-                    Expressions.new(@table).sql(Core::Expression.compile(plain["formula"], @table.scope).tree)
-                  end
+                  (Expressions.new(@table).sql(Core::Expression.compile(condition, @table.scope).tree) if condition)
                 ]
               end
         end

@@ -10,7 +10,7 @@ module UpTack
           @fields =
             table
               .rules
-              .grep(Core::Rules::Number)
+              .select(&:numbers?)
               .filter_map { |rule| table.field(rule.field) }
               .to_h { |field| [field.id, field] }
           @told = @fields.transform_values { Set.new }

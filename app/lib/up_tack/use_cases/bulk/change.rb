@@ -82,7 +82,7 @@ module UpTack
         end
 
         def number_drafts
-          if @table.rules.none?(Core::Rules::Number)
+          if @table.rules.none?(&:numbers?)
             Core::Invalid.because("No field of #{@table.label} is numbered.", part: "do")
           end
           [@ids.lazy.map { |id| {typed: {}, id: id, numbering: true} }, "Numbers given to #{counted}"]

@@ -69,7 +69,7 @@ module UpTack
           counts.reduce({}) { |sum, each| sum.merge(each) { |_, one, other| one + other } }.max_by(&:last)&.first
 
         def open_fields(table)
-          numbered = table.rules.grep(Core::Rules::Number).map(&:field)
+          numbered = table.rules.select(&:numbers?).map(&:field)
           table.fields.select do |field|
             (!table.given?(field.key) || numbered.include?(field.key)) && field.allows?(@workspace.person.role, :edit)
           end

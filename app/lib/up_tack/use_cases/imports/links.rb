@@ -17,7 +17,7 @@ module UpTack
           design
             .rules
             .select do |rule|
-              rule.is_a?(Core::Rules::Number) || (rule.is_a?(Core::Rules::Unique) && rule.keys.length == 1)
+              rule.numbers? || (rule.compares_records? && rule.keys.length == 1)
             end
             .map(&:field)
             .uniq

@@ -85,7 +85,7 @@ module UpTack
         def counters
           problems =
             @workspace.project.tables.flat_map do |table|
-              table.rules.grep(Core::Rules::Number).flat_map { |rule| of_numbers(table, table.field(rule.field)) }
+              table.rules.select(&:numbers?).flat_map { |rule| of_numbers(table, table.field(rule.field)) }
             end
           finding(
             "counters",

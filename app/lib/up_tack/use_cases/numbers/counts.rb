@@ -16,7 +16,7 @@ module UpTack
         Count = Struct.new(:series, :next, :highest, :left, keyword_init: true)
 
         # @param table [Core::Design::Table]
-        # @param rule [Core::Rules::Number]
+        # @param rule [Kinds::Number]
         def initialize(table, rule)
           @table = table
           @rule = rule

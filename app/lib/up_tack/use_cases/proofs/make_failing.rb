@@ -80,13 +80,13 @@ module UpTack
         def changes(design, rule, values, outcome, context)
           seen = values.merge(outcome.values.compact.reject { |key, _| design.worked_out?(key) })
           base = Struct.new(:values, :records, :context).new(values, {}, context)
-          key = rule.is_a?(Core::Rules::Mask) ? "unfit" : "refused"
+          key = rule.masks? ? "unfit" : "refused"
           found =
             Core::Bench::BoundaryCases::Kinds.new(design, base, Core::Bench::Solver.new(design, context), seen).ways(
               rule,
               key
             )
-          found = taken(design, rule) if rule.is_a?(Core::Rules::Unique)
+          found = taken(design, rule) if rule.compares_records?
           found.select { |way| way.keys.all? { |each| design.field(each) } && way.values.none?(:untyped) }
         end
 

@@ -22,7 +22,7 @@ module UpTack
           while (design, left = pending.shift)
             (
               design.fields.select(&:link?).map(&:target) +
-                design.rules.grep(Core::Rules::Exists).map { |rule| rule.to_plain["target"] }
+                design.rules.select(&:looks_up?).map { |rule| rule.to_plain["target"] }
             ).uniq.each do |key|
               target = @workspace.project.table(key)
               next if left.zero? || found.key?(target.key) || target.key == table.key
@@ -53,7 +53,7 @@ module UpTack
         def there(table, limit = FEW)
           table
             .rules
-            .grep(Core::Rules::Exists)
+            .select(&:looks_up?)
             .to_h do |rule|
               plain = rule.to_plain
               target = @workspace.project.table(plain["target"])

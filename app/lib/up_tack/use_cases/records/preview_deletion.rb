@@ -46,7 +46,7 @@ module UpTack
         # Those among them that a lock keeps as they are.
         def locked(gone)
           gone.flat_map do |table, ids|
-            next [] if table.rules.grep(Core::Rules::Lock).none?(&:whole?)
+            next [] if table.rules.select(&:locks?).none?(&:whole?)
 
             found =
               Store::RecordTable

@@ -58,7 +58,7 @@ module UpTack
 
         private
 
-        def rules_on(field) = @table.rules.grep(Core::Rules::Tidy).select { |rule| rule.field == field.key }
+        def rules_on(field) = @table.rules.select(&:tidies?).select { |rule| rule.field == field.key }
 
         def titled(found)
           context = @workspace.context

@@ -8,7 +8,7 @@ module UpTack
       # are worked out, and what must follow when a value changes.
       class DependencyGraph
         # One calculated field.
-        # table:: its Design::Table; field:: its Design::Field; rule:: its Rules::Calculation
+        # table:: its Design::Table; field:: its Design::Field; rule:: its Kinds::Calculation
         # formula:: the compiled Expression::Formula
         Calculation = Struct.new(:table, :field, :rule, :formula, keyword_init: true) do
           # @return [Array(String, String)]

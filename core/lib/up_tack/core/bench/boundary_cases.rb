@@ -114,7 +114,7 @@ module UpTack
         # @return [Hash] further changes by which a check lets a record pass, without those that are wanted
         def passing(refusal, wanted, solver, seen)
           rule = refusal.rule && @table.rule(refusal.rule)
-          return {} unless rule.is_a?(Rules::Check)
+          return {} unless rule&.checks?
 
           ways = solver.ways(Expression.parse(rule.to_plain["formula"]), true, seen.merge(wanted))
           ways.find { |way| way.keys.all? { |key| @table.field(key) && !wanted.key?(key) } } || {}
@@ -184,7 +184,7 @@ module UpTack
           others = refusals(played).filter_map { |each| each.rule unless each.rule == aim.rule.id }
           return played if others.empty?
 
-          needed = @table.rules.grep(Rules::Required).map(&:field) | way.keys | aim.rule.fields(@table)
+          needed = @table.rules.select(&:requires?).map(&:field) | way.keys | aim.rule.fields(@table)
           loose = others.flat_map { |id| (rule = @table.rule(id)) ? rule.fields(@table) : [] }.uniq - needed
           again = play(way.merge(loose.reject { |key| @table.given?(key) }.to_h { |key| [key, nil] }), **options)
           (again && shows?(aim, again) && refusals(again).length < refusals(played).length) ? again : played

@@ -12,7 +12,7 @@ module UpTack
         # @param values [#[]] those of the original
         # @return [Hash{String=>Object}] raw input by field key
         def of(table, values)
-          numbered = table.rules.grep(Rules::Number).map(&:field)
+          numbered = table.rules.select(&:numbers?).map(&:field)
           table
             .fields
             .reject { |field| table.given?(field.key) || numbered.include?(field.key) || values[field.key].nil? }

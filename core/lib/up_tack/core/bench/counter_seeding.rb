@@ -18,7 +18,7 @@ module UpTack
               .turns
               .values
               .flatten
-              .grep(Rules::Number::Compiled)
+              .select { |rule| rule.rule.numbers? }
               .each { |rule| note_rule(rule, key, world, counters) }
           end
         end

@@ -14,7 +14,7 @@ module UpTack
           @taken = []
         end
 
-        # @param counting [Rules::Number::Counting]
+        # @param counting [Kinds::Number::Counting]
         # @return [Integer]
         def next(counting)
           from = @next[[counting.field, counting.series]] || @beneath&.next(counting) || counting.start

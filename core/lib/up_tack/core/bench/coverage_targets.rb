@@ -45,7 +45,7 @@ module UpTack
 
         def in_formula(part, text)
           tree = Expression.parse(text)
-          found = (CONDITIONS.include?(part) && !@rule.is_a?(Rules::State)) ? whole(part, text, tree) : []
+          found = (CONDITIONS.include?(part) && !@rule.field_state?) ? whole(part, text, tree) : []
           walk(tree, @table.scope) do |node, scope, inside|
             found.concat(at(node, scope, part, text).each { |point| point.inside = inside })
           end

@@ -16,7 +16,7 @@ module UpTack
         # @param table [Design::Table]
         # @return [Object, nil]
         def of(rule, part, value, table)
-          return value == false if rule.is_a?(Rules::Check) && part == "formula"
+          return value == false if rule.checks? && part == "formula"
           return value == true if CoverageTargets::CONDITIONS.include?(part)
           return value unless KEPT.include?(rule.kind) && !value.nil?
 

@@ -19,7 +19,7 @@ module UpTack
           return numbered(rule) if mutant.plain.nil?
 
           other = Rules.from(mutant.plain)
-          return decided(rule, other) if rule.is_a?(Rules::Decision)
+          return decided(rule, other) if rule.decides?
 
           parts = changed(rule.to_plain, mutant.plain)
           parts.one? ? by_setting(rule, other, parts.first) || by_formula(rule, other) : by_formula(rule, other)
@@ -61,16 +61,16 @@ module UpTack
         def turned?(key)
           return true unless %w[text long_text].include?(@table.field(key).type)
 
-          mask = @table.acting_rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == key }
+          mask = @table.acting_rules.find { |rule| rule.masks? && rule.field == key }
           !mask.nil? && !mask.lets_old? && !mask.mask.turn.nil?
         end
 
         def old_records(rule, other)
-          return numbered(rule) if rule.is_a?(Rules::Mask)
+          return numbered(rule) if rule.masks?
           return "A warning is not given again while its fields stay as they are." if rule.warning? && other.warning?
-          return "A lock is only about fields that are changed." if rule.is_a?(Rules::Lock)
+          return "A lock is only about fields that are changed." if rule.locks?
 
-          unchanged(rule) if rule.is_a?(Rules::Check)
+          unchanged(rule) if rule.checks?
         end
 
         # A check that compares with what was can't refuse where nothing changes.
@@ -90,9 +90,9 @@ module UpTack
 
         # A mask or its settings, where only an auto-number writes.
         def numbered(rule)
-          return unless rule.is_a?(Rules::Mask) && @table.given?(rule.field)
+          return unless rule.masks? && @table.given?(rule.field)
 
-          number = @table.acting_rules.find { |each| each.is_a?(Rules::Number) && each.field == rule.field }
+          number = @table.acting_rules.find { |each| each.numbers? && each.field == rule.field }
           return unless number && shaped?(number, rule.mask)
 
           "Nobody types #{label(rule.field)}; its auto-number writes it in this form."
@@ -128,7 +128,7 @@ module UpTack
         def manner?(rule, other) = (changed(rule.to_plain, other.to_plain) & %w[only_blank overrules]).any?
 
         def watched(rule, other)
-          return unless rule.is_a?(Rules::Fill) && rule.triggers(@table).sort == other.triggers(@table).sort
+          return unless rule.fills? && rule.triggers(@table).sort == other.triggers(@table).sort
 
           "Without a list the rule watches what its formulas read, which is the same."
         end
@@ -140,7 +140,7 @@ module UpTack
         # A condition that another rule keeps from ending.
         def never_ends(rule)
           held = compiled(rule, "when")
-          guards = @table.acting_rules.grep(Rules::Check).reject { |each| each.warning? || each.lets_old? }
+          guards = @table.acting_rules.select(&:checks?).reject { |each| each.warning? || each.lets_old? }
           guard = guards.find { |each| refuses_every_end?(held, compiled(each, "formula")) }
           guard && "“#{guard.name || guard.words(@table)}” refuses every change by which that would end."
         end
@@ -171,7 +171,7 @@ module UpTack
 
         # What the field keeps has its own decimals.
         def rounded_alike?(rule, *texts)
-          kept = %w[calculation default].include?(rule.kind) ? @table.field(rule.field)&.decimals : nil
+          kept = (rule.calculates? || rule.defaults?) ? @table.field(rule.field)&.decimals : nil
           plain = texts.map { |text| Decimals.new(@table).plain(kept ? "round(#{text}, #{kept})" : text) }
           plain.map { |text| Expression::Printer.new.of(Expression.parse(text)) }.uniq.length == 1
         end

@@ -34,7 +34,7 @@ module UpTack
             next @exact[note] << [rule.id, point.key] if point.node.nil?
 
             @exact[[rule.id, *note]] << [rule.id, point.key]
-            @read[note] << [rule.id, point.key] if rule.is_a?(Rules::Calculation) || rule.is_a?(Rules::State)
+            @read[note] << [rule.id, point.key] if rule.calculates? || rule.field_state?
           end
         end
       end

@@ -184,7 +184,7 @@ module UpTack
 
         # What other rules want to be unique would stand against it.
         def unique_elsewhere =
-          @table.rules.grep(Rules::Unique).reject { |rule| rule.id == @rule.id }.flat_map(&:keys) -
+          @table.rules.select(&:compares_records?).reject { |rule| rule.id == @rule.id }.flat_map(&:keys) -
             @rule.fields(@table)
 
         # The second is told from the first by its capitals alone.

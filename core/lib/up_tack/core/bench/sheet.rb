@@ -75,7 +75,7 @@ module UpTack
         end
 
         def decision_rows(rule, table)
-          return [] unless rule.is_a?(Rules::Decision)
+          return [] unless rule.decides?
 
           heads = rule.columns(table).map(&:label) + rule.writes.map { |key| table.field(key).label }
           [

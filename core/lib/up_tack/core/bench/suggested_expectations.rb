@@ -89,7 +89,7 @@ module UpTack
           found = outcome.values[field.key]
           usual = !rule.nil? || found.nil? || written?(field)
           exact = proposed({"what" => "value", "field" => field.key, "is" => Values.dump(found)}, usual)
-          shape = (rule.is_a?(Rules::Number) && found) ? shape(field, found) : nil
+          shape = (rule&.numbers? && found) ? shape(field, found) : nil
           # The count may have outgrown the mask of its field.
           return [exact] unless shape && Masks.read(shape).fits?(Values.show(found))
 
@@ -100,7 +100,7 @@ module UpTack
         def written?(field) = @table.rules.any? { |each| each.stage != "default" && each.writes.include?(field.key) }
 
         def shape(field, text)
-          mask = @table.rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == field.key }
+          mask = @table.rules.find { |rule| rule.masks? && rule.field == field.key }
           if mask
             mask.to_plain["mask"]
           else
@@ -112,7 +112,7 @@ module UpTack
           return [] unless outcome
 
           ruled =
-            @table.rules.grep(Rules::State).map(&:field) |
+            @table.rules.select(&:field_state?).map(&:field) |
             (@trial.ready ? @trial.ready.states.map { |state| state.field.key } : [])
           @trial
             .states

@@ -30,7 +30,7 @@ module UpTack
         # steps:: how many regions it looked at
         Report = Struct.new(:gaps, :unreached, :contradictions, :stopped, :steps, keyword_init: true)
 
-        # @param rule [Rules::Decision] without problems
+        # @param rule [Kinds::Decision] without problems
         # @param table [Design::Table]
         # @param most_steps [Integer]
         def initialize(rule, table, most_steps: MOST_STEPS)

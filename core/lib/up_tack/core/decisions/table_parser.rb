@@ -10,7 +10,7 @@ module UpTack
         # cells:: one Cell an input; outputs:: one value an output, nil for blank
         Row = Struct.new(:cells, :outputs)
 
-        # @param rule [Rules::Decision]
+        # @param rule [Kinds::Decision]
         # @param table [Design::Table]
         # @param reading [ParseContext] by which what was typed is understood
         def initialize(rule, table, reading)

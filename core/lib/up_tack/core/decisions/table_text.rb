@@ -45,7 +45,7 @@ module UpTack
           )
         end
 
-        # @param rule [Rules::Decision]
+        # @param rule [Kinds::Decision]
         # @param separator [String] a tab for a spreadsheet, a comma for a file
         # @return [String]
         def write(rule, table, separator: ",")

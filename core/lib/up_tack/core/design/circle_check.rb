@@ -68,7 +68,7 @@ module UpTack
         def unseen_before?(circle, placement)
           late = placement.late
           circle.acts.any? do |act|
-            act.rule.is_a?(Rules::LogLine) ||
+            act.rule.adds_lines? ||
               (!act.rule.follows? && late.any? { |each| each.equal?(act) || each.rule.equal?(act.rule) })
           end
         end

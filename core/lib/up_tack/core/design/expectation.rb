@@ -37,7 +37,7 @@ module UpTack
         def rules(table)
           case what
           when "refused" then [plain["rule"]].compact
-          when "state" then table.rules.grep(Rules::State).select { |rule| rule.field == field }.map(&:id)
+          when "state" then table.rules.select(&:field_state?).select { |rule| rule.field == field }.map(&:id)
           when "value", "number", "logged" then table.rules.select { |rule| rule.writes.include?(field) }.map(&:id)
           else []
           end

@@ -92,7 +92,7 @@ module UpTack
             return [problem("form", "What a form says of a field's state is a list.")]
           end
 
-          wrong = states.find { |state| !Rules::State::STATES.include?(state["state"]) }
+          wrong = states.find { |state| !Rules.all.fetch("state").states.include?(state["state"]) }
           if wrong
             [problem("form", "A field can be `shown`, `enabled`, `required` or `read_only` while a condition holds.")]
           else

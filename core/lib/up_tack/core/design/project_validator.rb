@@ -151,7 +151,7 @@ module UpTack
 
         # Where a rule alone gives the values, nothing else may.
         def of_writers(rule, table)
-          return [] if rule.owns? || rule.is_a?(Rules::Mask)
+          return [] if rule.owns? || rule.masks?
 
           owner = table.rules.find { |other| other.owns? && rule.writes.include?(other.field) } or return []
           [problem("field", "#{table.field(owner.field)&.label} is written by another rule " \

@@ -41,7 +41,7 @@ module UpTack
           def self.from(plain, neighbours = TableGraph.new, **shared)
             rules = (plain["rules"] || []).map { |rule| Rules.from(rule) }.freeze
             bare = bare_masks(rules)
-            named = rules.select { |rule| names_person?(rule) }.flat_map { |rule| [rule.field, *rule.writes] }
+            named = rules.select { |rule| rule.names_person? }.flat_map { |rule| [rule.field, *rule.writes] }
             new(
               id: plain["id"],
               key: plain["key"],
@@ -67,13 +67,10 @@ module UpTack
             ).freeze
           end
 
-          # @return [Boolean] whether a rule writes who did something
-          def self.names_person?(rule) = rule.is_a?(Rules::Stamp) || rule.to_plain.to_s.include?("user.name")
-
           # @return [Hash{String=>Masks::Mask}] by field key, those whose separators are not stored
           def self.bare_masks(rules)
             rules
-              .grep(Rules::Mask)
+              .select(&:masks?)
               .select { |rule| rule.bare? && rule.shape_problems.empty? }
               .to_h { |rule| [rule.field, rule.mask] }
           rescue Masks::Invalid
@@ -104,7 +101,7 @@ module UpTack
           # Looked up for every record, so it is found once.
           def initialize(fields:, rules: [], title: nil, aliases: [].freeze, **rest)
             super
-            @calculations = rules.grep(Rules::Calculation).reverse.to_h { |rule| [rule.field, rule] }.freeze
+            @calculations = rules.select(&:calculates?).reverse.to_h { |rule| [rule.field, rule] }.freeze
             @owned = rules.select(&:owns?).to_h { |rule| [rule.field, true] }.freeze
             @by_key = fields.reverse.to_h { |field| [field.key, field] }.freeze
             @title_field = field(title.to_s) || fields.find { |field| field.type == "text" }
@@ -126,7 +123,7 @@ module UpTack
           # @return [Table] the same with that, not checked
           def with_rule(id, rule, neighbours = self.neighbours)
             changed = rules.filter_map { |each| (each.id == id) ? rule : each }.freeze
-            bare = (changed.any? { |each| each.is_a?(Rules::Mask) && each.bare? }) ? Table.bare_masks(changed) : {}
+            bare = (changed.any? { |each| each.masks? && each.bare? }) ? Table.bare_masks(changed) : {}
             kept =
               fields
                 .map do |field|
@@ -157,7 +154,7 @@ module UpTack
             own = form.field_items.reject { |item| item["default"].to_s.strip.empty? }
             begun =
               own.map do |item|
-                Rules::Default.from(
+                Rules.from(
                   "id" => "#{form.id}.#{item["field"]}",
                   "kind" => "default",
                   "field" => item["field"],
@@ -169,7 +166,7 @@ module UpTack
               **to_h,
               rules: [
                 *begun,
-                *rules.reject { |rule| rule.is_a?(Rules::Default) && replaced.include?(rule.field) }
+                *rules.reject { |rule| rule.defaults? && replaced.include?(rule.field) }
               ].freeze
             ).freeze
           end
@@ -180,7 +177,7 @@ module UpTack
           # @return [Array<Rules::Rule>] its rules but for those that can't act, as an earlier version left them
           def acting_rules = rules.reject { |rule| neighbours.suspended?(rule) }
 
-          # @return [Rules::Calculation, nil] the rule that works a field out
+          # @return [Kinds::Calculation, nil] the rule that works a field out
           def calculation(key) = @calculations[key]
 
           # @return [Boolean] whether the field follows a formula and can't be typed
@@ -191,7 +188,7 @@ module UpTack
 
           # @param key [String] of a field
           # @return [Masks::Mask, nil] how it is typed
-          def mask(key) = rules.find { |rule| rule.is_a?(Rules::Mask) && rule.field == key }&.mask
+          def mask(key) = rules.find { |rule| rule.masks? && rule.field == key }&.mask
 
           # @return [Boolean] whether the change log watches the field
           def logged?(field)

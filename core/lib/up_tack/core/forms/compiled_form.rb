@@ -10,7 +10,7 @@ module UpTack
 
         # @return [Design::Form]
         attr_reader :form
-        # @return [Array<Rules::State::Compiled>] what it says of how fields stand
+        # @return [Array<Kinds::State::Compiled>] what it says of how fields stand
         attr_reader :states
         # @return [Array<Jump>]
         attr_reader :jumps
@@ -24,7 +24,7 @@ module UpTack
               .field_items
               .flat_map do |item|
                 (item["states"] || []).map do |state|
-                  Rules::State.from(
+                  Rules.from(
                     "id" => form.id,
                     "kind" => "state",
                     "field" => item["field"],

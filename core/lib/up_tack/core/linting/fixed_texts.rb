@@ -38,9 +38,7 @@ module UpTack
         def results
           plain = @rule.to_plain
           pairs = Array(plain["sets"]).flat_map { |set| [[set["field"], set["to"]], [set["field"], set["else"]]] }
-          if [Rules::Default, Rules::Calculation].any? { |kind| @rule.is_a?(kind) }
-            pairs << [@rule.field, plain["formula"]]
-          end
+          pairs << [@rule.field, plain["formula"]] if @rule.defaults? || @rule.calculates?
           pairs.filter_map do |key, text|
             ((field = @table.field(key)) && field.type == "choice" && text) ? [field, text] : nil
           end

@@ -35,7 +35,7 @@ module UpTack
           speakers =
             @table
               .rules
-              .grep(Rules::Fill)
+              .select(&:fills?)
               .select { |rule| rule.writes.include?(field.key) && rule.event != "made" }
               .map { |rule| Conditions::OverlapAnalysis::Clause.new(rule, rule.speaks_while(field.key)) }
           return [] if speakers.length < 2 || speakers.none?(&:condition)
@@ -101,9 +101,9 @@ module UpTack
         # Fills under conditions are looked at as a group; others that write one field
         # are told with the order in which they act.
         def two_writers(field)
-          writers = order.select { |rule| rule.writes.include?(field.key) && !rule.is_a?(Rules::DependentChoice) }
-          if writers.length < 2 || writers.all?(Rules::State) ||
-              writers.all? { |rule| rule.is_a?(Rules::Fill) && rule.speaks_while(field.key) }
+          writers = order.select { |rule| rule.writes.include?(field.key) && !rule.narrows? }
+          if writers.length < 2 || writers.all?(&:field_state?) ||
+              writers.all? { |rule| rule.fills? && rule.speaks_while(field.key) }
             return []
           end
 
@@ -150,7 +150,7 @@ module UpTack
         def tables
           @table
             .rules
-            .grep(Rules::Decision)
+            .select(&:decides?)
             .flat_map do |rule|
               report = Decisions::CompletenessCheck.new(rule, @table, most_steps: 60_000).report
               heads = rule.columns(@table).map(&:label)

@@ -10,8 +10,7 @@ module UpTack
       # reads(table), writes, fields(table), words(table), sentence(table) and
       # compile(table), whose result answers apply(working).
       class Rule
-        # What each kind keeps in the design besides id, kind, field and note.
-        PARTS = [].freeze
+        extend Declarations
 
         # id:: such as "r12"
         # field:: key of the field it is pinned on
@@ -30,13 +29,17 @@ module UpTack
           @field = plain["field"]
           @name = plain["name"].to_s.strip.empty? ? nil : plain["name"]
           @note = plain["note"].to_s.strip.empty? ? nil : plain["note"]
-          @parts = self.class::PARTS.to_h { |part| [part, plain[part]] }.freeze
+          @parts = self.class.part_keys.to_h { |part| [part, plain[part]] }.freeze
         end
 
         # @return [Hash{String=>Object}] without what is not set
         def to_plain
           {"id" => id, "kind" => kind, "field" => field}.merge(@parts.compact, {"name" => name, "note" => note}.compact)
         end
+
+        # What rules of all kinds have besides their parts.
+        TEXTUAL = %w[field name note].to_h { |key| [key, Part.new(key: key, type: :text)] }.freeze
+        private_constant :TEXTUAL
 
         # @return [Boolean] whether it alone gives its field values, so that nobody types them
         def owns? = false
@@ -67,6 +70,72 @@ module UpTack
 
         # @return [Boolean] whether its field always equals a formula
         def follows? = false
+
+        # What it is for, asked by those who must tell kinds apart: each kind answers yes to what it does.
+        #
+        # defaults?:: a new record begins with its value
+        # masks?:: it writes a text as it is typed; tidies?:: it corrects a text
+        # fills?, decides?, copies?:: it sets fields: by formulas, by the rows of a table, from a linked record
+        # narrows?:: it leaves open only some choices
+        # numbers?:: it counts
+        # validates?:: it refuses records or warns: when a field is blank (requires?), by a condition (checks?),
+        #   by the other records of its table (compares_records?) or of another one (looks_up?), by the record
+        #   as it was (locks?)
+        # field_state?:: it shows and hides fields in forms
+        %i[
+          defaults? masks? tidies? fills? decides? copies? narrows? numbers? validates? requires? checks?
+          compares_records? looks_up? locks? field_state?
+        ].each { |question| define_method(question) { false } }
+
+        # @return [Boolean] whether it writes what happened to the record: by adding lines, or by counting changes
+        def logs? = stage == "log"
+        def adds_lines? = false
+        def counts_changes? = false
+
+        # @return [Boolean] whether it may write who did something
+        def names_person? = to_plain.to_s.include?("user.name")
+
+        # @return [Boolean] whether it judges the value of its field, a blank one too
+        def looks_at_value? = false
+
+        # @return [Array<Object>] the values that it names for its field
+        def listed_values(_table) = []
+
+        # @return [Array(Integer, Integer), nil] how long a text of its field is at least and at most, either may be nil
+        def lengths = nil
+
+        # What it says of its field alone, for schemas: required, unique (:exactly or :folded), least, greatest,
+        # among (values), shortest, longest, default, multiple.
+        # @return [Hash{Symbol=>Object}, nil] nil where that is not the whole of it
+        def constraint(_table) = nil
+
+        # @return [String, nil] a formula that is yes where it lets a record pass
+        def as_condition(_table) = nil
+
+        # @param point [String] key of one of its outcomes
+        # @param search [Bench::BoundaryCases::PointCases]
+        # @return [Array<Hash{String=>Object}>] changes of a record that show it
+        def cases(point, search)
+          return search.public_send(self.class.shown_by, self, point) if self.class.shown_by
+
+          condition = as_condition(search.table)
+          condition ? search.meeting(condition, point == "passed") : []
+        end
+
+        # @return [Boolean] whether it only warns, and whether it lets records be that were there before it
+        def warning? = false
+        def lets_old? = false
+
+        # @return [Boolean] whether it looks at other records, be it without naming them in a formula
+        def looks_at_other_records? = compares_records? || looks_up? || locks?
+
+        # @return [Boolean] whether what it does shows only on a record that was there before
+        def needs_stored_record? = locks? || logs?
+
+        # What each kind answers for itself, see Declarations.
+        def words(_table) = raise(NotImplementedError)
+        def sentence(_table) = raise(NotImplementedError)
+        def compile(_table) = raise(NotImplementedError)
 
         # @return [Masks::Mask, nil] by which the texts of its field are written
         def mask = nil
@@ -115,17 +184,11 @@ module UpTack
         # @return [Rule] the same with fixed values as they are kept
         def settled(_table, _reading) = self
 
-        # Texts that a rule keeps beside its formula have at most this many characters.
-        LONGEST_TEXT = 2_000
-
-        # The parts that are formulas, and those that are keys of fields of its table.
-        FORMULAS = %w[formula when saying low high series reaches].freeze
-        KEYS = %w[by with locked watch tick outputs].freeze
-
         # @return [Array<Problem>] parts that are not of the right shape, or too long
         def shape_problems
-          {"field" => field, "name" => name, "note" => note}.merge(@parts)
-            .filter_map { |part, value| PartTypes.problem(part, value) }
+          named = {"field" => field, "name" => name, "note" => note}.map { |key, text| [TEXTUAL.fetch(key), text] }
+          (named + self.class.parts.map { |part| [part, @parts[part.key]] })
+            .filter_map { |part, value| part.problem(value) }
             .first(1)
         end
 
@@ -152,7 +215,7 @@ module UpTack
           end
           return plain if key.nil? || table.key != of
 
-          plain.merge(plain.slice(*KEYS).transform_values { |named| under_new_name(named, key, to) })
+          plain.merge(plain.slice(*self.class.field_keys).transform_values { |named| under_new_name(named, key, to) })
         end
 
         # @param table [Design::Table] its own, before
@@ -172,7 +235,7 @@ module UpTack
         def taker(_part) = nil
 
         # @return [Hash{String=>String}] its formulas, by where they stand, such as "when" or "sets.0.to"
-        def formulas = @parts.slice(*FORMULAS).compact
+        def formulas = @parts.slice(*self.class.formula_keys).compact
 
         # Puts a text where one of its formulas stands in the plain rule.
         def put(plain, part, text)
@@ -187,7 +250,7 @@ module UpTack
           (named == key) ? to : named
         end
 
-        def key_parts = KEYS.flat_map { |part| Array(@parts[part]) }
+        def key_parts = self.class.field_keys.flat_map { |part| Array(@parts[part]) }
 
         # @return [Array<Problem>] of parts that name fields which are not there
         def key_problems(table)

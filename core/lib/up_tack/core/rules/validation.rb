@@ -10,7 +10,6 @@ module UpTack
       # A kind answers besides what a Rule does: test(table), which gives an object
       # that answers call(evaluation) with a Verdict.
       class Validation < Rule
-        COMMON = %w[message saying severity old].freeze
         SEVERITIES = %w[refuse warn].freeze
         OLD = %w[check let].freeze
 
@@ -24,10 +23,20 @@ module UpTack
             def told(evaluation) = how.respond_to?(:call) ? how.call(evaluation) : how
           end
 
-        def self.stage = "validate"
+        stage "validate"
+        effect :check
+        part "message", :text, label: "Message"
+        part "saying", :formula, label: "Message with values"
+        part "severity", :choice, label: "It", choices: [["refuse", "refuses"], ["warn", "only warns"]]
+        part "old", :choice, label: "Records that exist", choices: [["check", "are checked"], ["let", "are let be"]]
 
-        # Parts that every kind keeps beside its own.
-        def self.parts(*own) = (own + COMMON).freeze
+        histories :validated
+
+        def validates? = true
+        def looks_at_value? = true
+
+        # @return [Boolean] whether it holds for every record, so that a schema may say it
+        def without_exception? = !warning? && !lets_old? && @parts["when"].nil?
 
         # @return [Boolean] whether it can be passed with a reason
         def warning? = @parts["severity"] == "warn"

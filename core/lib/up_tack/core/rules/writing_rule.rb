@@ -9,7 +9,8 @@ module UpTack
       # only_blank:: whether they leave alone what is filled
       # overrules:: whether they write over what was typed, whenever that was
       class WritingRule < Rule
-        def self.stage = "fill"
+        stage "fill"
+
         def self.suits?(field, table) = !table.given?(field.key)
 
         def reads_before? = true

@@ -24,7 +24,7 @@ module UpTack
         def with_rule(key, old, new)
           changed = project.with_rule(key, old.id, new)
           # What is worked out is read wherever fields are, by other tables as well.
-          return Save::CompiledProject.new(changed) if [old, new].compact.any? { |rule| rule.kind == "calculation" }
+          return Save::CompiledProject.new(changed) if [old, new].compact.any?(&:calculates?)
 
           plans = project.tables.reject { |table| table.key == key }.to_h { |table| [table.key, plan(table.key)] }
           Save::CompiledProject.new(changed,

@@ -12,7 +12,7 @@ module UpTack
         # @param context [Core::Context]
         # @return [Array<String>] sentences, with the record's name before them
         def reasons(table, id, values, context)
-          locks = table.rules.grep(Rules::Lock).select(&:whole?)
+          locks = table.rules.select(&:locks?).select(&:whole?)
           return [] if locks.empty?
 
           evaluation = Expression::Evaluation.new(values: values, old: values, context: context, is_new: false, id: id)

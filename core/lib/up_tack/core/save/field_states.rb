@@ -13,7 +13,7 @@ module UpTack
         # @param plan [Plan]
         # @param outcome [Outcome]
         # @param person [#role, nil] whoever acts
-        # @param more [Array<Rules::State::Compiled>] what a form says besides
+        # @param more [Array<Kinds::State::Compiled>] what a form says besides
         def initialize(plan, outcome, person, more = [])
           @plan = plan
           @more = more

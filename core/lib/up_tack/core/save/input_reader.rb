@@ -80,7 +80,7 @@ module UpTack
           return if value == @old[field.key]
 
           rule = @table.rules.find { |each| each.field == field.key && each.owns? }
-          kind = rule.is_a?(Rules::Number) ? "is numbered" : "is written"
+          kind = rule.numbers? ? "is numbered" : "is written"
           refuse_typed(field, rule.kind, "#{field.label} #{kind} by a rule and can't be typed.", rule: rule)
         end
 
@@ -98,7 +98,9 @@ module UpTack
         def brings?(key)
           return false if @plan.worked_out?(key)
 
-          restoring? || (@draft.brings && @table.rules.any? { |rule| rule.is_a?(Rules::Number) && rule.field == key })
+          restoring? || (@draft.brings && @table.rules.any? { |rule|
+            rule.numbers? && rule.field == key
+          })
         end
 
         def keep_typed(field, raw, value)

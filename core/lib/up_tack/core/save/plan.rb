@@ -17,11 +17,11 @@ module UpTack
         attr_reader :kept_fields
         # @return [Hash{String=>Design::Field}] all, by key, in their order
         attr_reader :fields
-        # @return [Array<Rules::State::Compiled>] what the table says of how fields stand in a form
+        # @return [Array<Kinds::State::Compiled>] what the table says of how fields stand in a form
         attr_reader :states
-        # @return [Hash{String=>Array<Rules::Required::Test>}] by field key, what must be filled
+        # @return [Hash{String=>Array<Kinds::Required::Test>}] by field key, what must be filled
         attr_reader :required
-        # @return [Array<Rules::Lock::Test>]
+        # @return [Array<Kinds::Lock::Test>]
         attr_reader :locks
         # @return [Hash{String=>nil}] what a new record is before the first stage, by key:
         #   all but what is worked out
@@ -105,13 +105,13 @@ module UpTack
         # @return [Array<#apply>]
         def rules_at(stage) = @rules.fetch(stage)
 
-        # @return [Rules::DependentChoice::Compiled, nil] what narrows the choices of a field
+        # @return [#choices, nil] the compiled rule that narrows the choices of a field
         def narrowing(key) =
           turns
             .each_value
             .lazy
             .flat_map(&:itself)
-            .find { |rule| rule.is_a?(Rules::DependentChoice::Compiled) && rule.field.key == key }
+            .find { |rule| rule.rule.narrows? && rule.field.key == key }
 
         # @return [Boolean] whether a rule may write over what is typed in the field
         def filled?(key) = @filled.key?(key)
@@ -164,16 +164,16 @@ module UpTack
         def compiled(act) = act.main? ? act.rule.compile(table) : act.rule.other_stages(table).fetch(act.own)
 
         def gather_states
-          @states = table.acting_rules.grep(Rules::State).map { |rule| rule.compile(table) }.freeze
+          @states = table.acting_rules.select(&:field_state?).map { |rule| rule.compile(table) }.freeze
           @required =
             table
               .acting_rules
-              .grep(Rules::Required)
+              .select(&:requires?)
               .reject(&:warning?)
               .group_by(&:field)
               .transform_values { |rules| rules.map { |rule| rule.test(table) } }
               .freeze
-          @locks = table.acting_rules.grep(Rules::Lock).map { |rule| rule.test(table) }.freeze
+          @locks = table.acting_rules.select(&:locks?).map { |rule| rule.test(table) }.freeze
         end
       end
     end

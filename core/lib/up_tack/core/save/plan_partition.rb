@@ -58,7 +58,7 @@ module UpTack
 
         # Asked in the order in which the rules act.
         def first?(rule)
-          waits = @waiting ? !(rule.is_a?(Rules::Validation) && apart?(rule)) : waits?(rule)
+          waits = @waiting ? !(rule.validates? && apart?(rule)) : waits?(rule)
           return true unless waits
 
           @waiting = true
@@ -69,11 +69,10 @@ module UpTack
         def apart?(rule) = !waits?(rule) && (read_by(rule) & @later).empty?
 
         # Numbers are counted and stamps pressed when the record is written.
-        def waits?(rule) = rule.is_a?(Rules::Number) || rule.stage == "log" || looks_around?(rule)
+        def waits?(rule) = rule.numbers? || rule.logs? || looks_around?(rule)
 
         def looks_around?(rule)
-          [Rules::Unique, Rules::Exists, Rules::Lock].any? { |kind| rule.is_a?(kind) } ||
-            sees_others?(rule.references(@table), @table.key)
+          rule.looks_at_other_records? || sees_others?(rule.references(@table), @table.key)
         end
 
         # Whether records of another table are known by what may be worked out from those of this one.

@@ -114,7 +114,7 @@ module UpTack
         # @param at [String] key of the field at which the message stands
         # @yield says why, asked only for a trace
         def refuse(rule, field, message, fields:, at: field.key)
-          warning = rule.is_a?(Rules::Validation) && rule.warning?
+          warning = rule.warning?
           reason = warning ? @draft.reasons[rule.id].to_s.strip : ""
           return acknowledge_warning(rule, field, message, reason) unless reason.empty?
 

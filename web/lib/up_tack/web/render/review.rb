@@ -8,7 +8,7 @@ module UpTack
         module_function
 
         # @param report [Core::Decisions::CompletenessCheck::Report]
-        # @param rule [Core::Rules::Decision]
+        # @param rule [Kinds::Decision]
         # @param table [Core::Design::Table]
         def of(report, rule, table)
           inputs = rule.columns(table)

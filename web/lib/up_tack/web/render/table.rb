@@ -84,7 +84,7 @@ module UpTack
 
         # What a browser needs to follow the field's mask, nil where there is none.
         def mask(table, field)
-          rule = table.rules.find { |each| each.is_a?(Core::Rules::Mask) && each.field == field.key }
+          rule = table.rules.find { |each| each.masks? && each.field == field.key }
           rule && Core::Masks::ClientMask.compiled(rule.mask)
         end
 
@@ -96,7 +96,7 @@ module UpTack
         def builder? = @workspace.person.role == "builder"
 
         def notice(rule, table)
-          return UseCases::Numbers::Counts.new(table, rule).warning if rule.is_a?(Core::Rules::Number)
+          return UseCases::Numbers::Counts.new(table, rule).warning if rule.numbers?
 
           if builder?
             said = Core::Linting::FixedTexts.new(rule, table).all + table.notices.of(rule).map(&:message)
@@ -106,7 +106,7 @@ module UpTack
 
         # What makes a calculated field worked out on reading, in words.
         def fleeting(rule, table)
-          rule.is_a?(Core::Rules::Calculation) ? @workspace.project.upkeep.fleeting(table.key, rule.field) : []
+          rule.calculates? ? @workspace.project.upkeep.fleeting(table.key, rule.field) : []
         end
 
         # A rule that reads what is written later acts there.
@@ -138,7 +138,7 @@ module UpTack
             fleeting: fleeting(rule, table),
             parts: plain,
             lets_old: rule.respond_to?(:lets_old?) && rule.lets_old?,
-            warning: rule.is_a?(Core::Rules::Validation) && rule.warning?,
+            warning: rule.warning?,
             notice: notice(rule, table),
             usual_message: rule.respond_to?(:message) ? rule.sentence(table) : nil
           }

@@ -32,7 +32,7 @@ module UpTack
           end
         end
 
-        # @return [Array(Core::Rules::Decision, Core::Design::Table)] the table as it would be with the rule
+        # @return [Array(Kinds::Decision, Core::Design::Table)] the table as it would be with the rule
         # @raise [Core::Invalid]
         def self.sound(workspace, table, plain)
           Core::Invalid.because("This is no decision table.", part: "kind") unless plain["kind"] == "decision"

@@ -5,7 +5,7 @@ module UpTack
     module Routes
       # The rules pinned on a table.
       module Rules
-        PARTS = (%w[id kind field name note] + Core::Rules.all.values.flat_map { |kind| kind::PARTS }).uniq.freeze
+        PARTS = (%w[id kind field name note] + Core::Rules.all.values.flat_map(&:part_keys)).uniq.freeze
 
         def self.registered(app)
           changes = Core::Design::Changes

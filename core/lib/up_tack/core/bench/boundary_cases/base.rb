@@ -91,7 +91,7 @@ module UpTack
           def there(table)
             table
               .rules
-              .grep(Rules::Exists)
+              .select(&:looks_up?)
               .to_h do |rule|
                 plain = rule.to_plain
                 [

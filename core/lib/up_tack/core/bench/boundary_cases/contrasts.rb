@@ -54,7 +54,7 @@ module UpTack
           # Changes, and whether they come later: a formula that looks at what was needs two states.
           def tries(rule, slip)
             ways = fine(rule, slip) + @assignments.of(rule, slip.rule)
-            ways = ways.flat_map { |way| [way.merge(rule.field => nil), way] }.uniq if rule.is_a?(Rules::Required)
+            ways = ways.flat_map { |way| [way.merge(rule.field => nil), way] }.uniq if rule.requires?
             unless [slip.own, slip.other].any? { |formula| formula.tree.looks_back? }
               return ways.map { |way| [way, false] }
             end
@@ -115,7 +115,7 @@ module UpTack
           end
 
           # What is required is missed only where it is blank.
-          def shows?(rule, evaluation) = !rule.is_a?(Rules::Required) || evaluation.value(rule.field).nil?
+          def shows?(rule, evaluation) = !rule.requires? || evaluation.value(rule.field).nil?
 
           def parts?(rule, slip, evaluation)
             came_to(rule, slip, slip.own, evaluation) != came_to(rule, slip, slip.other, evaluation)

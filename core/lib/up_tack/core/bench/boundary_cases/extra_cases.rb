@@ -20,18 +20,6 @@ module UpTack
             @seen = seen
           end
 
-          # Kinds that look at the value of their field.
-          LOOKING = [
-            Rules::Limits,
-            Rules::Length,
-            Rules::OneOf,
-            Rules::MatchesMask,
-            Rules::Mask,
-            Rules::Exists,
-            Rules::Unique,
-            Rules::Check
-          ].freeze
-
           # @param rule [Rules::Rule]
           # @return [Array<Targets::Aim>]
           def of(rule)
@@ -43,7 +31,7 @@ module UpTack
           private
 
           def blank(rule)
-            return [] unless LOOKING.any? { |kind| rule.is_a?(kind) } && !@table.given?(rule.field)
+            return [] unless rule.looks_at_value? && !@table.given?(rule.field)
 
             [aim(rule, "#{@table.field(rule.field).label} is blank", {rule.field => nil})]
           end
@@ -61,11 +49,9 @@ module UpTack
           end
 
           def listed(rule)
-            return [] unless rule.is_a?(Rules::OneOf)
-
             field = @table.field(rule.field)
-            Array(rule.to_plain["values"])
-              .map { |plain| field.values.load(plain) }
+            rule
+              .listed_values(@table)
               .map { |value| aim(rule, "#{field.label} is #{field.show(value)}", {rule.field => value}) }
           end
 

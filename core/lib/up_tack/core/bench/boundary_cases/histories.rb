@@ -45,23 +45,9 @@ module UpTack
 
           private
 
-          def of_kind
-            case @rule
-            when Rules::Lock then locked
-            when Rules::Unique then unique
-            when Rules::Mask, Rules::MatchesMask then validated + misfits
-            when Rules::Validation then validated
-            when Rules::Number then numbered
-            when Rules::Stamp, Rules::ChangeCounter, Rules::LogLine then watched
-            when Rules::Decision then cells + filled
-            when Rules::Fill then alone + filled
-            when Rules::Calculation then calculated
-            when Rules::State then stated
-            when Rules::Tidy then [["untidy text", :typed, {@rule.field => " #{text.upcase}  "}]]
-            when Rules::DependentChoice then old
-            else []
-            end
-          end
+          def of_kind = @rule.class.histories.flat_map { |name| send(name) }
+
+          def untidy = [["untidy text", :typed, {@rule.field => " #{text.upcase}  "}]]
 
           # A record that was there before the rule was.
           def old = refused(3).map { |way| ["is there already, and something else is changed", :touched, way] }

@@ -155,10 +155,10 @@ module UpTack
             unique =
               @table
                 .rules
-                .grep(Rules::Unique)
+                .select(&:compares_records?)
                 .flat_map(&:keys)
                 .reject { |key| @table.given?(key) || whole[key] }
-                .to_h { |key| [key, Kinds.typed(@table.field(key), @table)] }
+                .to_h { |key| [key, PointCases.typed(@table.field(key), @table)] }
             [fill_in(unique.merge(whole)), {"do" => "save"}, {"do" => "new"}, fill_in(unique.merge(whole))]
           end
 
@@ -199,7 +199,7 @@ module UpTack
                 .fields
                 .select(&:link?)
                 .filter_map { |field| values[field.key] && [field.target, values[field.key]] }
-            links + design.rules.grep(Rules::Exists).filter_map { |rule| sought(rule.to_plain, values[rule.field]) }
+            links + design.rules.select(&:looks_up?).filter_map { |rule| sought(rule.to_plain, values[rule.field]) }
           end
 
           def sought(plain, value)

@@ -58,14 +58,14 @@ module UpTack
 
           # Numbers that are kept, locks and stamps show on a record that was there before.
           def scene(rule, point)
-            return {again: true, lasting: false} if rule.is_a?(Rules::Unique) && point.key == "refused"
+            return {again: true, lasting: false} if rule.compares_records? && point.key == "refused"
 
             {
               again: false,
               lasting:
-                [Rules::Lock, Rules::ChangeCounter, Rules::Stamp, Rules::LogLine].any? { |kind| rule.is_a?(kind) } ||
-                  (rule.is_a?(Rules::Number) && point.key == "idle") ||
-                  (rule.is_a?(Rules::Calculation) && rule.once? && point.key == "idle")
+                rule.needs_stored_record? ||
+                  (rule.numbers? && point.key == "idle") ||
+                  (rule.calculates? && rule.once? && point.key == "idle")
             }
           end
 
@@ -222,7 +222,7 @@ module UpTack
             range ? @solver.standing(range.value, node, side, @seen) : []
           end
 
-          def of_kind(rule, key) = Kinds.new(@table, @base, @solver, @seen).ways(rule, key)
+          def of_kind(rule, key) = rule.cases(key, PointCases.new(@table, @base, @solver, @seen))
         end
       end
     end

@@ -11,8 +11,8 @@ module UpTack
 
           MOST = 20_000
 
-          # @param rule [Rules::Decision]
-          # @param other [Rules::Decision] with the same inputs and outputs
+          # @param rule [Kinds::Decision]
+          # @param other [Kinds::Decision] with the same inputs and outputs
           # @param table [Design::Table]
           # @return [Cases, nil] nil where there are too many to go through
           def self.of(rule, other, table)

@@ -7,26 +7,6 @@ module UpTack
         # Mistakes in what a rule keeps beside its formulas: each setting the other way, each entry of a
         # list forgotten, each row and cell of a table changed.
         class Settings
-          # The values that a setting can have, the usual one first.
-          CHOICES = {
-            "half" => %w[refuse clear],
-            "severity" => %w[refuse warn],
-            "old" => %w[check let],
-            "blanks" => %w[apart equal],
-            "mode" => %w[save suggest],
-            "otherwise" => %w[clear keep refuse leave],
-            "which" => %w[first last],
-            "event" => %w[changed reached made ticked],
-            "keeping" => %w[always once],
-            "state" => %w[shown enabled required read_only],
-            "except_role" => [nil, "builder", "clerk"]
-          }.freeze
-          # What a setting is where nothing is said, as far as kinds differ in that.
-          USUAL = {"otherwise" => {"decision" => "leave", "state" => "keep", "narrow" => "clear"}}.freeze
-          FLAGS = %w[case by_hand follow clears only_blank overrules enforced whole].freeze
-          WHOLE = {"least" => 0, "most" => 0, "start" => 1, "step" => 1}.freeze
-          LISTS = %w[values with locked watch steps].freeze
-
           def initialize(rule, table)
             @rule = rule
             @table = table
@@ -41,53 +21,48 @@ module UpTack
 
           private
 
-          def parts = @rule.class::PARTS
           def changed(sort, words, more) = Mutant.new(sort: sort, words: words, plain: @plain.merge(more).compact)
 
-          def choices
-            CHOICES.slice(*parts).flat_map do |part, values|
-              next [] unless meant?(part)
+          # @return [Array<Rules::Part>] those of a type that mean anything in this rule
+          def parts(type) = @rule.class.parts.select { |part| part.type == type && part.meant?(@plain) }
 
-              now = @plain.fetch(part) { USUAL.dig(part, @rule.kind) || values.first }
-              (values - [now]).map { |other| changed("setting", Words.setting(part, other), {part => other}) }
+          def part?(key) = @rule.class.part_keys.include?(key)
+
+          def choices
+            parts(:choice).flat_map do |part|
+              now = @plain.fetch(part.key) { part.options.first }
+              (part.slips - [now]).map do |other|
+                changed("setting", Words.setting(part, other), {part.key => other})
+              end
             end
           end
 
-          # What a setting is for; elsewhere it means nothing.
-          MEANT = {"which" => {"event" => "reached"}, "clears" => {"event" => "reached"}}.freeze
-
-          def meant?(part) = MEANT.fetch(part, {}).all? { |other, value| @plain[other] == value }
-
-          def flags =
-            (FLAGS & parts)
-              .select { |part| meant?(part) }
-              .map do |part|
-                changed(
-                  "setting",
-                  Words.setting(part, @plain[part] ? nil : true),
-                  {part => @plain[part] ? nil : true}
-                )
-              end
+          def flags
+            parts(:flag).map do |part|
+              other = @plain[part.key] ? nil : true
+              changed("setting", Words.setting(part, other), {part.key => other})
+            end
+          end
 
           def whole
-            WHOLE
-              .slice(*parts)
-              .flat_map do |part, usual|
-                next [] if @plain[part].nil? && usual.zero?
+            parts(:whole).flat_map do |part|
+              next [] if @plain[part.key].nil? && part.usual.to_i.zero?
 
-                now = @plain[part] || usual
-                [now + 1, now - 1].reject(&:negative?)
-                  .map { |other| changed("constant", Words.whole(part, other), {part => other}) }
-              end
+              now = @plain[part.key] || part.usual
+              [now + 1, now - 1].reject(&:negative?)
+                .map { |other| changed("constant", Words.whole(part, other), {part.key => other}) }
+            end
           end
 
           def lists
-            (LISTS & parts).flat_map do |part|
-              Array(@plain[part]).each_index.map do |index|
+            @rule.class.parts.select(&:list?).flat_map do |part|
+              next [] if part.key == "outputs"
+
+              Array(@plain[part.key]).each_index.map do |index|
                 changed(
                   "list",
-                  Words.left_out(part, @plain[part][index], @table),
-                  {part => without(@plain[part], index).then { |rest| rest.empty? ? nil : rest }}
+                  Words.left_out(part.key, @plain[part.key][index], @table),
+                  {part.key => without(@plain[part.key], index).then { |rest| rest.empty? ? nil : rest }}
                 )
               end
             end
@@ -95,7 +70,7 @@ module UpTack
 
           # A fixed default.
           def value
-            return [] unless parts.include?("value") && @plain.key?("value")
+            return [] unless part?("value") && @plain.key?("value")
 
             field = @table.field(@rule.field)
             other = another(field, @plain["value"])
@@ -118,7 +93,7 @@ module UpTack
           end
 
           def mask
-            return [] unless parts.include?("mask")
+            return [] unless part?("mask")
 
             [changed("constant", "a place more", {"mask" => "#{@plain["mask"]} DIGIT"}), *counted]
           end
@@ -139,7 +114,7 @@ module UpTack
           end
 
           def map
-            return [] unless parts.include?("map") && @plain["map"].is_a?(Hash)
+            return [] unless part?("map") && @plain["map"].is_a?(Hash)
 
             @plain["map"].flat_map do |parent, values|
               values.each_index.map do |index|
@@ -153,7 +128,7 @@ module UpTack
           end
 
           def rows
-            return [] unless parts.include?("rows")
+            return [] unless part?("rows")
 
             all = @plain["rows"]
             left_out =

@@ -55,11 +55,20 @@ module UpTack
 
           module_function
 
+          # @param part [Rules::Part] a choice or a flag
+          # @param value [String, Boolean, nil] what it is by mistake
           # @return [String]
-          def setting(part, value) = SETTINGS.fetch(part).fetch(value)
+          def setting(part, value)
+            SETTINGS.dig(part.key, value) ||
+              "#{part.label || part.key} #{part.choices.to_h.fetch(value) { value ? "set" : "not set" }}"
+          end
 
+          # @param part [Rules::Part] a whole number
           # @return [String]
-          def whole(part, number) = format(WHOLE.fetch(part), number)
+          def whole(part, number)
+            words = WHOLE[part.key]
+            words ? format(words, number) : "#{part.label || part.key} #{number}"
+          end
 
           # @return [String] a list without one of its entries
           def left_out(part, entry, table)

@@ -28,20 +28,20 @@ module UpTack
             @random = random
             @full = full
             @linked = linked
-            @narrowed = table.rules.grep(Rules::DependentChoice).map { |rule| rule.compile(table) }
+            @narrowed = table.rules.select(&:narrows?).map { |rule| rule.compile(table) }
             @values = Values.new(table, profile, today: context.clock.today, linked: linked, there: there)
             @solver = Solver.new(table, context)
-            @required = table.rules.grep(Rules::Required).reject(&:warning?).map(&:field)
+            @required = table.rules.select(&:requires?).reject(&:warning?).map(&:field)
             @checks =
               table
                 .rules
-                .grep(Rules::Check)
+                .select(&:checks?)
                 .reject(&:warning?)
                 .map { |rule| [rule, Expression.parse(rule.to_plain["formula"])] }
             @filled =
               table
                 .rules
-                .select { |rule| rule.is_a?(Rules::WritingRule) || rule.is_a?(Rules::Copy) }
+                .select { |rule| rule.fills? || rule.decides? || rule.copies? }
                 .flat_map(&:writes)
                 .uniq
             @fields = table.fields.reject { |field| table.given?(field.key) || numbered?(field) }
@@ -80,14 +80,16 @@ module UpTack
             outcome.values.compact
           end
 
-          def numbered?(field) = @table.rules.any? { |rule| rule.is_a?(Rules::Number) && rule.field == field.key }
+          def numbered?(field)
+            @table.rules.any? { |rule| rule.numbers? && rule.field == field.key }
+          end
 
           # What a rule fills is left to it, mostly; what may be blank is, now and then.
           def left?(field)
             return false if @required.include?(field.key)
             if @filled.include?(field.key) ||
                 @table.rules.any? { |rule|
-                  rule.is_a?(Rules::Default) && rule.field == field.key && @random.rand < 0.7
+                  rule.defaults? && rule.field == field.key && @random.rand < 0.7
                 }
               return true
             end
@@ -142,15 +144,11 @@ module UpTack
           def mended_by(refusal, values)
             rule = refusal.rule && @table.rule(refusal.rule)
             field = @table.field(refusal.field)
-            if rule.is_a?(Rules::Required) || rule.is_a?(Rules::Unique) || rule.nil?
-              return values.merge(field.key => @values.of(field, @random))
-            end
+            return values.merge(field.key => @values.of(field, @random)) if rule.nil?
+            return again(rule, values) if rule.checks?
+            return emptied([field.key], values) if rule.narrows? || rule.field_state?
 
-            case rule
-            when Rules::Check then again(rule, values)
-            when Rules::DependentChoice, Rules::State then emptied([field.key], values)
-            else values.merge(field.key => @values.of(field, @random))
-            end
+            values.merge(field.key => @values.of(field, @random))
           end
 
           # Other values are drawn for what the rule speaks of; if that does not help, what

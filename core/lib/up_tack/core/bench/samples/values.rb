@@ -41,20 +41,15 @@ module UpTack
             @listed =
               table
                 .rules
-                .grep(Rules::OneOf)
-                .to_h do |rule|
-                  [
-                    rule.field,
-                    Array(rule.to_plain["values"]).map { |plain| table.field(rule.field).values.load(plain) }
-                  ]
-                end
-            table.rules.grep(Rules::Exists).each { |rule| @listed[rule.field] = @there.fetch(rule.field, []) }
+                .to_h { |rule| [rule.field, rule.listed_values(table)] }
+                .reject { |_, values| values.empty? }
+            table.rules.select(&:looks_up?).each { |rule| @listed[rule.field] = @there.fetch(rule.field, []) }
             @lengths =
               table
                 .rules
-                .grep(Rules::Length)
                 .reject(&:warning?)
-                .to_h { |rule| [rule.field, rule.to_plain.values_at("least", "most")] }
+                .filter_map { |rule| rule.lengths && [rule.field, rule.lengths] }
+                .to_h
           end
 
           # @param random [Random]

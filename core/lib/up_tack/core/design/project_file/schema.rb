@@ -179,37 +179,13 @@ module UpTack
           # What belongs to one kind of rule.
           def rule(kind)
             parts = {"id" => LINE, "kind" => TEXT, "field" => TEXT, "name" => MAYBE_LINE, "note" => MAYBE}.merge(
-              kind::PARTS.to_h { |part| [part, part(part)] }
+              kind.parts.to_h { |part| [part.key, part.schema] }
             )
             {
               "if" => {"properties" => {"kind" => {"const" => kind.kind}}},
               "then" => {"additionalProperties" => false, "properties" => parts}
             }
           end
-
-          SHAPES = {
-            Rules::PartTypes::TEXTS => TEXTS,
-            Rules::PartTypes::WHOLE => WHOLE,
-            Rules::PartTypes::FLAG => FLAG,
-            Rules::PartTypes::ANYTHING => {},
-            Rules::PartTypes::STEPS => {
-              "type" => "array",
-              "items" => {"type" => "object", "required" => %w[do], "properties" => {"do" => TEXT}}
-            },
-            Rules::PartTypes::MAP => {"type" => "object", "additionalProperties" => TEXTS},
-            Rules::PartTypes::SETS => {
-              "type" => "array",
-              "items" => {
-                "type" => "object",
-                "additionalProperties" => false,
-                "required" => %w[field to],
-                "properties" => {"field" => TEXT, "to" => TEXT, "else" => MAYBE}
-              }
-            },
-            Rules::PartTypes::ROWS => {"type" => "array", "items" => TEXTS}
-          }.freeze
-
-          def part(name) = SHAPES.fetch(Rules::PartTypes::ALL[name], TEXT)
 
           def form
             item =

@@ -47,7 +47,7 @@ module UpTack
             # Each cell of a row just not met, while the others are.
             def cells
               columns = @rule.columns(@table)
-              kinds = Kinds.new(@table, @base, @solver, @seen)
+              cases = PointCases.new(@table, @base, @solver, @seen)
               rows = Decisions::TableParser.new(@rule, @table, ParseContext.new(conventions: Conventions.from({}))).rows
               regions = Decisions::Regions.values_of(columns, rows)
               found =
@@ -59,7 +59,7 @@ module UpTack
                   .uniq(&:last)
                   .first(MOST_CELLS)
                   .filter_map do |place, index, values|
-                    way = kinds.inputs(columns, values).first or next
+                    way = cases.inputs(columns, values).first or next
                     [
                       "row #{place + 1}, but #{columns[index].label} is #{shown(columns[index], values[index])}",
                       :typed,

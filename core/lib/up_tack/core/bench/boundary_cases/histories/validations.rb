@@ -11,7 +11,7 @@ module UpTack
             private
 
             def validated
-              return old if @rule.is_a?(Rules::Mask) || !(@rule.warning? || @rule.lets_old? || before?)
+              return old if @rule.masks? || !(@rule.warning? || @rule.lets_old? || before?)
 
               old + @shown.slice("refused").values.map { |played| ["saved with a reason", passed(played.script)] }
             end
@@ -40,7 +40,7 @@ module UpTack
 
             def unique
               met, unmet = [true, false].map { |wanted| turn(wanted) }
-              filled = typed(@rule.keys).to_h { |key| [key, @seen[key] || Kinds.typed(@table.field(key), @table)] }
+              filled = typed(@rule.keys).to_h { |key| [key, @seen[key] || PointCases.typed(@table.field(key), @table)] }
               way = filled.merge(met)
               blank = typed(@rule.keys).to_h { |key| [key, nil] }
               alike = [

@@ -4,8 +4,9 @@ module UpTack
   module Core
     module Bench
       class BoundaryCases
-        # What shows the things that a kind of rule can do, as far as no formula tells.
-        class Kinds
+        # Changes of a base record that show what a rule can do, as far as no formula tells. A kind of rule names the
+        # method that suits it (`shown_by`), or finds its cases by itself.
+        class PointCases
           # A value that its mask lets pass.
           def self.typed(field, table)
             mask = table.mask(field.key)
@@ -19,61 +20,12 @@ module UpTack
             @seen = seen
           end
 
-          # @param key [String] of a point of the rule
-          # @return [Array<Hash{String=>Object}>] changes of the base record
-          def ways(rule, key)
-            case rule
-            when Rules::Default
-              (key == "idle") ? [other(rule.field)].compact : [{rule.field => :untyped}]
-            when Rules::Mask
-              masked(rule, key == "fits")
-            when Rules::MatchesMask
-              masked_text(rule.field, Masks.read(rule.to_plain["mask"]), key == "passed")
-            when Rules::Tidy
-              if key == "acts"
-                [
-                  {rule.field => " #{text(rule.field).upcase}  "},
-                  {rule.field => "#{text(rule.field).downcase}  x"}
-                ]
-              else
-                [{rule.field => rule.run(text(rule.field))}]
-              end
-            when Rules::Required
-              required(rule, key)
-            when Rules::Limits
-              limited(rule, key)
-            when Rules::Length
-              lengths(rule, key)
-            when Rules::OneOf
-              listed(rule, key)
-            when Rules::Check
-              @solver.ways(Expression.parse(rule.to_plain["formula"]), key == "passed", @seen)
-            when Rules::Exists
-              if key == "refused"
-                [{rule.field => "nowhere"}, {rule.field => BigDecimal(999_999)}]
-              else
-                existing(rule)
-              end
-            when Rules::DependentChoice
-              narrowed(rule, key == "belongs")
-            when Rules::State
-              stated(rule, key)
-            when Rules::Decision
-              decided(rule, key)
-            when Rules::Lock
-              locked(rule, key)
-            when Rules::Fill
-              filled(rule, key)
-            when Rules::Copy
-              (key == "acts") ? [{}] : rule.reads(@table).map { |link| {link => nil} }
-            when Rules::Calculation
-              calculated(rule, key)
-            when Rules::ChangeCounter, Rules::Stamp, Rules::LogLine
-              eventful(rule, key)
-            else
-              []
-            end
-          end
+          # @return [Design::Table]
+          attr_reader :table
+
+          # @param text [String] a formula that is yes or no
+          # @return [Array<Hash{String=>Object}>] changes by which it comes out as wanted
+          def meeting(text, wanted) = @solver.ways(Expression.parse(text), wanted, @seen)
 
           # @param columns [Array<Decisions::Input>] of a decision table
           # @param values [Array<Object>] one for each
@@ -84,7 +36,23 @@ module UpTack
             end
           end
 
-          private
+          # The strategies: each is called with a rule and the key of one of its points.
+
+          def defaulted(rule, key) = (key == "idle") ? [other(rule.field)].compact : [{rule.field => :untyped}]
+
+          def untidy(rule, key)
+            return [{rule.field => rule.run(text(rule.field))}] unless key == "acts"
+
+            [{rule.field => " #{text(rule.field).upcase}  "}, {rule.field => "#{text(rule.field).downcase}  x"}]
+          end
+
+          def looked_up(rule, key)
+            return existing(rule) unless key == "refused"
+
+            [{rule.field => "nowhere"}, {rule.field => BigDecimal(999_999)}]
+          end
+
+          def copied(rule, key) = (key == "acts") ? [{}] : rule.reads(@table).map { |link| {link => nil} }
 
           def text(key) = @seen[key].is_a?(String) ? @seen[key] : "Made up"
 
@@ -102,12 +70,12 @@ module UpTack
             end
           end
 
-          def masked(rule, fits) = masked_text(rule.field, rule.mask, fits)
-
           # One character short, and one too many.
-          def masked_text(key, mask, fits)
-            sample = Masks::Examples.sample(mask)
-            fits ? [{key => sample}] : [{key => sample[0...-1]}, {key => "#{sample}#{sample[-1]}"}, {key => "?"}]
+          def masked(rule, key)
+            sample = Masks::Examples.sample(rule.mask)
+            return [{rule.field => sample}] if %w[fits passed].include?(key)
+
+            [sample[0...-1], "#{sample}#{sample[-1]}", "?"].map { |text| {rule.field => text} }
           end
 
           def required(rule, key)
@@ -179,7 +147,8 @@ module UpTack
               .map { |value| {rule.field => value} }
           end
 
-          def narrowed(rule, belongs)
+          def narrowed(rule, key)
+            belongs = key == "belongs"
             field = @table.field(rule.field)
             return strayed(rule) if !belongs && rule.otherwise != "refuse"
 
@@ -230,7 +199,7 @@ module UpTack
             tree = Expression.parse(rule.to_plain["when"])
             met = @solver.ways(tree, true, @seen)
             unmet = @solver.ways(tree, false, @seen)
-            value = @seen[rule.field].nil? ? Kinds.typed(@table.field(rule.field), @table) : @seen[rule.field]
+            value = @seen[rule.field].nil? ? PointCases.typed(@table.field(rule.field), @table) : @seen[rule.field]
             case key
             when "holds"
               met
@@ -300,7 +269,7 @@ module UpTack
               rule
                 .triggers(@table)
                 .select { |each| @seen[each].nil? }
-                .to_h { |each| [each, Kinds.typed(@table.field(each), @table)] }
+                .to_h { |each| [each, PointCases.typed(@table.field(each), @table)] }
             return rule.triggers(@table).map { |each| {each => nil} } if key == "idle" && condition.empty?
 
             met.map { |way| triggers.merge(targets).merge(way) }

@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # How many saves changed any of some fields since the record was made. What
+        # stamps, tallies and log lines write never counts, so a tally can't count itself.
+        class ChangeCounter < Rule
+          kind "tally", label: "Tally", about: "How many saves have changed some fields.", editor: :own
+          stage "log"
+          effect :log
+          part "watch", :fields
+          shown_by :eventful
+          histories :watched
+
+          def counts_changes? = true
+          # The count of a record that is just being made.
+          NONE_YET = BigDecimal(0)
+
+          def backfills? = true
+          def self.suits?(field, table) = field.type == "number" && !table.given?(field.key)
+
+          def owns? = true
+          def fills_always? = true
+          def watch = @parts["watch"] || []
+
+          def problems(table)
+            missing = missing_field(table)
+            return missing if missing.any?
+            return [problem("field", "A tally is a number.")] unless table.field(field).type == "number"
+            if doubled?(table)
+              return [problem("field", "#{table.field(field).label} is a tally already; change that rule.")]
+            end
+            if table.worked_out?(field)
+              return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+            end
+
+            found = key_problems(table)
+            return found if found.any?
+
+            loose = watch.find { |key| key == field || Watched.late?(table, key) }
+            if loose
+              [
+                problem(
+                  "watch",
+                  "#{table.field(loose).label} is written when the record is logged; a tally counts what " \
+                    "people change."
+                )
+              ]
+            else
+              []
+            end
+          end
+
+          def reads(_table) = watch
+          def writes = [field]
+          def names(_table) = [field, *watch].uniq
+          def words(table) = "changes of #{of_watched(table)}"
+
+          def sentence(table) = "#{table.field(field).label} counts the saves after the first that " \
+            "change #{of_watched(table)}."
+
+          def outcomes(_table) = [["acts", "it counts", %w[set]], ["idle", "it does not count", %w[skipped]]]
+
+          def compile(table) =
+            Compiled.new(rule: self, field: table.field(field), watched: Watched.of(table, watch), origin: words(table))
+
+          # A tally made ready to run.
+          Compiled = Struct.new(:rule, :field, :watched, :origin, keyword_init: true) do
+            # @param working [Save::SaveState]
+            def apply(working)
+              count = working.values[field.key]
+              return working.skip(rule, field, "kept as it was") if working.restoring? && count
+              return working.stamp(rule, field, NONE_YET, "counted from the first save on") if working.new?
+              return working.skip(rule, field, "nothing of that changed") unless watched.changed_in?(working)
+
+              working.stamp(rule, field, (count || BigDecimal(0)) + 1, origin)
+            end
+          end
+
+          private
+
+          def of_watched(table) =
+            watch.empty? ? "any field" : Masks::Phrases.list(watch.map { |key| table.field(key).label }, "or")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # Refuses a record for which a condition does not hold, over one field or
+        # across several. A condition that comes to blank does not refuse: what is
+        # missing is the business of "must be filled".
+        class Check < Validation
+          kind "check",
+            label: "Condition",
+            about: "A condition that every record meets.",
+            editor: :own,
+            begins: {"formula" => ""},
+            needs: [%w[formula]]
+          part "formula", :condition, label: "What must hold"
+
+          def as_condition(_table) = @parts["formula"]
+
+          def checks? = true
+
+          def reads(table) = formula_reads(table)
+          def fields(table) = [field, *formula_reads(table)].uniq
+
+          # A rule about its own field alone leaves the field's name out: "above 0".
+          def words(table)
+            Expression::Humanizer.new(table.scope, subject: (field if formula_names(table) == [field])).of(tree)
+          end
+
+          def sentence(table)
+            return "#{table.field(field).label} must be #{words(table)}." if about_one_field?(table)
+
+            "This must hold: #{Expression::Humanizer.new(table.scope).of(tree)}."
+          end
+
+          def test(table) = Test.new(formula: compiled(table, expecting: :yes_no))
+
+          # Whether the condition holds.
+          Test =
+            Struct.new(:formula, keyword_init: true) do
+              def initialize(formula:)
+                super
+                told = ->(evaluation) { Expression::Explanation.of([formula], evaluation) }
+                @verdicts = {
+                  true => Verdict.new(:passed, told).freeze,
+                  false => Verdict.new(:refused, told).freeze,
+                  nil => Verdict.new(:skipped, nil).freeze
+                }.freeze
+              end
+
+              def call(evaluation) = @verdicts[formula.call(evaluation)]
+            end
+
+          private
+
+          def own_problems(table) = formula_problems(table, expecting: :yes_no)
+
+          def about_one_field?(table)
+            formula_names(table) == [field] && words(table) != Expression::Humanizer.new(table.scope).of(tree)
+          end
+        end
+      end
+    end
+  end
+end

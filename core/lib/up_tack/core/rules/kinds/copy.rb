@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # Copies a detail of a linked record at the moment at which the link is
+        # chosen. Afterwards it is a plain value: it can be changed by hand and does
+        # not follow the linked record.
+        class Copy < Rule
+          kind "copy",
+            label: "Copied detail",
+            about: "A detail of a linked record, copied when the link is chosen.",
+            editor: :own,
+            begins: {"formula" => ""},
+            needs: [%w[formula]]
+          stage "fill"
+          effect :copy
+          part "formula", :formula
+          shown_by :copied
+
+          def copies? = true
+
+          def self.suits?(field, table) = !field.link? && !table.given?(field.key)
+
+          def problems(table)
+            missing = missing_field(table)
+            return missing if missing.any?
+            return [problem("field", "A link is picked, not copied.")] if table.field(field).link?
+            if table.worked_out?(field)
+              return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+            end
+            if doubled?(table)
+              return [problem("field", "#{table.field(field).label} is copied already; change that rule.")]
+            end
+
+            found = formula_problems(table, expecting: table.field(field).kind)
+            return found if found.any?
+            unless links(table).any?
+              return [problem("formula", "Name a detail of the linked record, such as `link.field`.")]
+            end
+
+            []
+          end
+
+          def reads(table) = links(table)
+          def writes = [field]
+          def names(table) = [field, *formula_names(table)].uniq
+          def words(table) = "copied from #{Expression::Humanizer.new(table.scope).of(tree)}"
+
+          def sentence(table) = "#{table.field(field).label} is copied " \
+            "from #{Expression::Humanizer.new(table.scope).of(tree)} " \
+            "when #{Masks::Phrases.list(links(table).map { |key| table.field(key).label })} is chosen."
+
+          def compile(table)
+            Compiled.new(
+              rule: self,
+              field: table.field(field),
+              links: links(table),
+              formula: compiled(table, expecting: table.field(field).kind),
+              origin: words(table)
+            )
+          end
+
+          # A copying made ready to run.
+          Compiled =
+            Struct.new(:rule, :field, :links, :formula, :origin, keyword_init: true) do
+              # @param working [Save::SaveState]
+              def apply(working)
+                unread = working.unreadable_among(links)
+                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                if links.none? { |key| working.changed?(key) }
+                  return working.skip(rule, field, "the link is not changed")
+                end
+                if working.typed?(field.key) && !working.superseded?(field.key, links)
+                  return working.skip(rule, field, "filled by hand")
+                end
+
+                value = field.settle(formula.call(working.evaluation))
+                return working.skip(rule, field, value.message) if value.is_a?(Values::Unreadable)
+                if value == working.values[field.key] && !working.typed?(field.key)
+                  return working.skip(rule, field, "it has that value already")
+                end
+
+                working.shape(rule, field, value, origin, because: links)
+              end
+            end
+
+          private
+
+          def taker(_part) = field
+
+          # @return [Array<String>] keys of the links of this table along which it reads
+          def links(table)
+            compiled(table).links
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,199 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # A decision table: from the top, the first row whose cells let the inputs pass
+        # sets all the outputs. An empty cell of an output makes that field blank.
+        #
+        # inputs:: formulas, one a column; outputs:: keys of fields, one a column
+        # rows:: lists of cells, those of the inputs first
+        # otherwise:: what becomes of the outputs where no row fits: "leave" or "clear"
+        class Decision < WritingRule
+          kind "decision", label: "Decision table", about: "Sets fields by the row that fits.", editor: :own
+          effect :decision
+          part "inputs", :inputs
+          part "outputs", :fields
+          part "rows", :rows
+          part "otherwise", :choice, choices: [["leave", "are left"], ["clear", "are cleared"]]
+          part "only_blank", :flag
+          part "overrules", :flag
+          shown_by :decided
+          histories :cells, :filled
+
+          def decides? = true
+          OTHERWISE = %w[leave clear].freeze
+          MOST_COLUMNS = 24
+
+          def moved_by_change? = true
+
+          def inputs = @parts["inputs"] || []
+          def writes = @parts["outputs"] || []
+          def rows = @parts["rows"] || []
+          def clears? = @parts["otherwise"] == "clear"
+
+          def problems(table)
+            found = missing_field(table)
+            found = target_key_problems(table, "outputs") if found.empty?
+            return found if found.any?
+            return [problem("inputs", "Say what the table looks at: one column of inputs at least.")] if inputs.empty?
+            if inputs.length + writes.length > MOST_COLUMNS
+              return [problem("inputs", "A decision table has at most #{MOST_COLUMNS} columns.")]
+            end
+            unless [nil, *OTHERWISE].include?(@parts["otherwise"])
+              return [problem("otherwise", "Where no row fits, the fields can be left (`leave`) or cleared (`clear`).")]
+            end
+
+            found = formulas.keys.flat_map { |part| input_problems(table, part) }
+            found = [problem("rows", "A decision table needs at least one row.")] if found.empty? && rows.empty?
+            if found.empty?
+              Decisions::TableParser.new(self, table, ParseContext.new(conventions: Conventions.from({}))).problems
+            else
+              found
+            end
+          end
+
+          def reads(table) = triggers(table)
+
+          # @return [Array<String>] keys of the fields whose change moves it
+          def triggers(table)
+            formulas
+              .keys
+              .flat_map { |part| compiled(table, part: part).then { |formula| formula.reads + formula.links } }
+              .uniq
+          end
+
+          def names(table) = [*writes, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
+          def words(_table) = title
+          def title = name || "decision table"
+
+          def sentence(table)
+            "#{Masks::Phrases.list(writes.map { |key| label(table, key) })} #{(writes.length == 1) ? "is" : "are"} " \
+              "set from #{Masks::Phrases.list(input_labels(table))} " \
+              "by #{name ? "the table #{name}" : "a table"} " \
+              "of #{rows.length} #{(rows.length == 1) ? "row" : "rows"}#{manner}."
+          end
+
+          def outcomes(table)
+            rows.each_with_index.map do |row, index|
+              number = "row #{index + 1}"
+              cells = row.first(inputs.length).map { |cell| cell.strip.empty? ? "any" : cell }
+              [number, "#{number}: #{cells.join(", ")}", [number]]
+            end + [["no row", "no row fits", ["no row"]], super.last]
+          end
+
+          # Cells are kept in one spelling, so that every firm reads them alike. What
+          # can't be read stays as it is, for `problems` to tell.
+          def settled(table, reading)
+            return self if shape_problems.any? || writes.any? { |key| table.field(key).nil? }
+
+            Decision.from(to_plain.merge("rows" => Decisions::TableParser.new(self, table, reading).plain_rows))
+          rescue Expression::Invalid
+            self
+          end
+
+          def with_choices(table, renamed)
+            super.merge(
+              "rows" =>
+                Decisions::TableParser.new(self, table, ParseContext.new(conventions: Conventions.from({}))).rows_with(
+                  renamed
+                )
+            )
+          end
+
+          # @param table [Design::Table]
+          # @return [Array<Decisions::Input>]
+          # @raise [Expression::Invalid]
+          def columns(table) =
+            inputs.each_index.map { |index| Decisions::Input.new(compiled(table, part: "inputs.#{index}"), table) }
+
+          def compile(table)
+            Compiled.new(
+              rule: self,
+              field: table.field(field),
+              reads: triggers(table),
+              partners: Analysis::Pairs.of(self, table),
+              inputs: columns(table).map(&:formula),
+              outputs: writes.map { |key| table.field(key) },
+              rows: Decisions::TableParser.new(self, table, ParseContext.new(conventions: Conventions.from({}))).rows
+            )
+          end
+
+          # A decision table made ready to run.
+          Compiled =
+            Struct.new(:rule, :field, :reads, :partners, :inputs, :outputs, :rows, keyword_init: true) do
+              # @param working [Save::SaveState]
+              def apply(working)
+                unread = working.unreadable_among(reads)
+                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                unless reads.any? { |key| working.changed?(key) && !working.set_by?(key, partners) }
+                  return working.skip(rule, field, "none of them is changed")
+                end
+
+                evaluation = working.evaluation
+                seen = values(evaluation)
+                place = row_for(seen)
+                working.mark(rule, place ? "row #{place + 1}" : "no row")
+                return fill(working, rows[place].outputs, evaluation, "row #{place + 1} of #{rule.title}") if place
+                return working.skip(rule, field, "no row fits #{said(seen)}") unless rule.clears?
+
+                fill(working, outputs.map { nil }, evaluation, "no row of #{rule.title} fits")
+              end
+
+              # @return [Array<Object>] what the inputs come to
+              def values(evaluation) = inputs.map { |formula| formula.call(evaluation) }
+
+              # @param seen [Array<Object>] as `values` gives them
+              # @return [Integer, nil] index of the row that decides
+              def row_for(seen) =
+                rows.index { |row| row.cells.each_with_index.all? { |cell, index| cell.fits?(seen[index]) } }
+
+              private
+
+              def fill(working, results, evaluation, words)
+                how = -> { Expression::Explanation.of(inputs, evaluation) { |lines| "#{lines.join(", ")} → #{words}" } }
+                outputs.zip(results) do |target, value|
+                  working.fill(rule, target, value, because: reads, words: words, how: how)
+                end
+              end
+
+              def said(seen)
+                marks = field.conventions
+                inputs
+                  .zip(seen)
+                  .map { |formula, value| "#{formula.words} #{value.nil? ? "blank" : Values.show(value, marks)}" }
+                  .join(", ")
+              end
+            end
+
+          private
+
+          def formulas = super.merge(inputs.each_with_index.to_h { |text, index| ["inputs.#{index}", text] })
+
+          def input_problems(table, part)
+            found = formula_problems(table, expecting: nil, part: part)
+            return found if found.any?
+
+            kind = compiled(table, part: part).type
+            return [] if %i[text number date time moment yes_no].include?(kind)
+
+            [
+              problem(
+                part,
+                if kind == :link
+                  "A link is not compared in a table; name one of the linked record's fields."
+                else
+                  "A column looks at a text, a number, a date, a time or yes/no."
+                end
+              )
+            ]
+          end
+
+          def input_labels(table) =
+            formulas.keys.grep(/\Ainputs/).map { |part| Expression::Humanizer.new(table.scope).of(tree(part)) }
+        end
+      end
+    end
+  end
+end

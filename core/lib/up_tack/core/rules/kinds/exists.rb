@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # Refuses a value that no record of another table has in a certain field:
+        # what a link does for its own table, for codes that are typed.
+        class Exists < Validation
+          kind "exists",
+            label: "Exists elsewhere",
+            about: "The value is there in a field of another table.",
+            editor: :own,
+            needs: [%w[target], %w[target_field]]
+          part "target", :table
+          part "target_field", :table_field
+          shown_by :looked_up
+          effect :exists
+
+          def looks_up? = true
+
+          def self.suits?(field, _table) = !%w[link long_text].include?(field.type)
+
+          def reach(_table) = 2
+          def reads(_table) = [field]
+
+          def words(table)
+            other = target(table)
+            "in #{other.label}, as #{other.field(@parts["target_field"]).label}"
+          end
+
+          def sentence(table) = "#{table.field(field).label} must be there #{words(table)}."
+
+          def references(table)
+            super +
+              [
+                Expression::Reference.new(
+                  table: @parts["target"],
+                  key: @parts["target_field"],
+                  steps: [],
+                  before: false
+                )
+              ]
+          end
+
+          def renamed(table, of:, key:, to:)
+            plain = super
+            return plain unless of == @parts["target"]
+
+            plain["target"] = to if key.nil?
+            plain["target_field"] = to if key == @parts["target_field"]
+            plain
+          end
+
+          def test(table) = Test.new(field: table.field(field), target: @parts["target"], key: @parts["target_field"])
+
+          # Whether a record has the value.
+          Test = Struct.new(:field, :target, :key, keyword_init: true) do
+            def formula = nil
+
+            def call(evaluation)
+              value = evaluation.value(field.key)
+              return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+
+              found = evaluation.context.records.having(target, {key => value}, regard_case: false).first
+              found ? Verdict.new(:passed, "No. #{found} has it") : Verdict.new(:refused, "no record has it")
+            end
+          end
+
+          private
+
+          def target(table) = table.neighbours.tables[@parts["target"].to_s]
+
+          def own_problems(table)
+            other = target(table)
+            return [problem("target", "Pick the table in which it must be there.")] unless other
+
+            there = other.field(@parts["target_field"].to_s)
+            unless there && other.kept?(there.key)
+              return [problem("target_field", "Pick the field of #{other.label} in which it must be there.")]
+            end
+            return [] if there.kind == table.field(field).kind
+
+            [problem("target_field", "#{there.label} is of another type than #{table.field(field).label}.")]
+          rescue Expression::Invalid
+            [] # A calculation is broken, of which its own rule tells.
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,285 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # Sets fields to formulas when something happens, and while a condition holds;
+        # where it does not hold, to other formulas or not at all.
+        #
+        # event:: "changed" (one of the watched fields), "reached" (a condition comes
+        #   true) or "made" (a new record)
+        # watch:: keys of the watched fields; none for all that its formulas read
+        # reaches:: the condition that comes true
+        # when:: the condition that must hold
+        # sets:: [{"field" => key, "to" => formula, "else" => formula or nil}];
+        #   `blank` as a formula clears the field
+        class Fill < WritingRule
+          EVENT_WORDS = [["changed", "when fields change"], ["reached", "when a condition comes true"],
+            ["made", "for a new record"]].freeze
+
+          kind "fill", label: "Fill", about: "Sets fields when others change, or when a condition comes true.",
+            editor: :own
+          effect :fill
+          part "event", :choice, choices: EVENT_WORDS
+          part "watch", :fields
+          part "reaches", :condition
+          part "when", :condition
+          part "sets", :sets
+          part "only_blank", :flag
+          part "overrules", :flag
+          shown_by :filled
+          histories :alone, :filled
+
+          def fills? = true
+          EVENTS = %w[changed reached made].freeze
+
+          def event = @parts["event"] || "changed"
+          def moved_by_change? = event == "changed"
+          def sets = @parts["sets"] || []
+          def writes = sets.map { |set| set["field"] }
+
+          def problems(table)
+            found = missing_field(table)
+            if found.empty? && !EVENTS.include?(event)
+              found = [
+                problem(
+                  "event",
+                  "A fill waits for a change (`changed`), for a condition to come true (`reached`) or for a " \
+                    "new record (`made`)."
+                )
+              ]
+            end
+            found = target_key_problems(table, "sets") + key_problems(table) if found.empty?
+            return found if found.any?
+
+            found = formulas.keys.flat_map { |part| problems_of(table, part) }
+            found = [problem("reaches", "Say which condition the rule waits for.")] if found.empty? &&
+              event == "reached" && @parts["reaches"].to_s.strip.empty?
+            found.empty? ? event_problems(table) : found
+          end
+
+          def reads(table) = (triggers(table) + formulas.keys.flat_map { |part| formula_reads(table, part: part) }).uniq
+
+          # @return [Array<String>] keys of the fields whose change moves it
+          def triggers(table)
+            return [] if event == "made"
+            return formula_reads(table, part: "reaches") if event == "reached"
+            return watch if watch.any?
+
+            formulas
+              .keys
+              .flat_map { |part| compiled(table, part: part).then { |formula| formula.reads + formula.links } }
+              .uniq - writes
+          end
+
+          # @param key [String] of a field that it sets
+          # @return [Expression::Nodes::Node, nil] the condition under which it sets it; nil for always
+          def speaks_while(key)
+            set = sets.find { |each| each["field"] == key }
+            held =
+              [("reaches" if event == "reached"), ("when" if @parts["when"] && !otherwise?(set))].compact.map do |part|
+                tree(part)
+              end
+            held.reduce do |left, right|
+              Expression::Nodes::Logic.new(word: "and", left: left, right: right, from: left.from, to: right.to)
+            end
+          end
+
+          def watch = @parts["watch"] || []
+
+          def names(table) =
+            [*writes, *key_parts, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
+
+          def words(table)
+            return name if name
+
+            set_to = sets.map { |set| to_words(table, set["to"]) }.uniq.first(2).join(", ")
+            "#{set_to}#{" while #{in_words(table, "when")}" if @parts["when"]}"
+          end
+
+          def sentence(table)
+            condition = @parts["when"] && in_words(table, "when")
+            both = sets.any? { |set| otherwise?(set) }
+            said =
+              sets.each_with_index.map do |each, index|
+                [
+                  "#{table.field(each["field"]).label} is set to #{in_words(table, "sets.#{index}.to")}",
+                  (" if #{condition}" if condition && both),
+                  (", else to #{in_words(table, "sets.#{index}.else")}" if otherwise?(each))
+                ].join
+              end
+            "#{occasion(table)}#{" and #{condition}" if condition && !both}, #{Masks::Phrases.list(said)}#{manner}."
+          end
+
+          def compile(table)
+            Compiled.new(
+              rule: self,
+              field: table.field(field),
+              triggers: triggers(table),
+              reads: reads(table),
+              partners: Analysis::Pairs.of(self, table),
+              reaches: (compiled(table, expecting: :yes_no, part: "reaches") if event == "reached"),
+              condition: (compiled(table, expecting: :yes_no, part: "when") if @parts["when"]),
+              sets:
+                sets.each_with_index.map do |set, index|
+                  target = table.field(set["field"])
+                  Setting.new(
+                    target,
+                    compiled(table, expecting: target.kind, part: "sets.#{index}.to"),
+                    (compiled(table, expecting: target.kind, part: "sets.#{index}.else") if otherwise?(set))
+                  )
+                end,
+              origin: name ? "filled by #{name}" : "filled from #{labels(table)}"
+            )
+          end
+
+          def renamed(table, of:, key:, to:)
+            plain = super
+            return plain if key.nil? || table.key != of
+
+            plain.merge("sets" => plain["sets"].map { |set| (set["field"] == key) ? set.merge("field" => to) : set })
+          end
+
+          # One field and what it is set to while the condition holds, and where it does not.
+          Setting = Struct.new(:field, :to, :otherwise)
+
+          # A fill made ready to run.
+          Compiled =
+            Struct.new(
+              :rule,
+              :field,
+              :triggers,
+              :reads,
+              :partners,
+              :reaches,
+              :condition,
+              :sets,
+              :origin,
+              keyword_init: true
+            ) do
+              # @param working [Save::SaveState]
+              def apply(working)
+                unread = working.unreadable_among(reads - rule.writes)
+                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                return working.skip(rule, field, quiet) unless moved?(working)
+
+                fill(working, condition.nil? || condition.call(working.evaluation) == true)
+              end
+
+              # @param evaluation [Expression::Evaluation]
+              # @return [Array<Array(Design::Field, Object)>] what it would set, were it moved
+              def results(evaluation)
+                met = condition.nil? || condition.call(evaluation) == true
+                sets.filter_map do |set|
+                  (formula = met ? set.to : set.otherwise) &&
+                    [set.field, set.field.settle(formula.call(evaluation)), formula]
+                end
+              end
+
+              private
+
+              def moved?(working)
+                case rule.event
+                when "made"
+                  working.new?
+                when "reached"
+                  reaches.call(working.evaluation) == true &&
+                    (working.new? || reaches.call(working.evaluation_before) != true)
+                else
+                  triggers.any? { |key| working.changed?(key) && !working.set_by?(key, partners) }
+                end
+              end
+
+              def quiet =
+                {"made" => "only for new records", "reached" => "that did not come true now"}.fetch(
+                  rule.event,
+                  "none of them is changed"
+                )
+
+              def unmet(evaluation) =
+                Expression::Explanation.of([condition], evaluation) { |lines| "its condition does not hold: #{lines.first}" }
+
+              def fill(working, met)
+                sets.each do |set|
+                  formula = met ? set.to : set.otherwise
+                  evaluation = working.evaluation
+                  next working.skip(rule, set.field) { unmet(evaluation) } unless formula
+
+                  value = formula.call(evaluation)
+                  working.fill(
+                    rule,
+                    set.field,
+                    value,
+                    because: triggers,
+                    words: origin,
+                    how: -> do
+                      Expression::Explanation.of([condition, formula], evaluation) do |lines|
+                        [*lines, *evaluation.notes.map(&:last)].join(" → ")
+                      end
+                    end
+                  )
+                end
+              end
+            end
+
+          private
+
+          def formulas
+            inner =
+              sets.each_with_index.flat_map do |set, index|
+                [["sets.#{index}.to", set["to"].to_s], (["sets.#{index}.else", set["else"]] if otherwise?(set))].compact
+              end
+            super.merge(inner.to_h)
+          end
+
+          def taker(part) = (sets[part.split(".")[1].to_i]["field"] if part.start_with?("sets"))
+
+          def otherwise?(set) = !set["else"].to_s.strip.empty?
+
+          def problems_of(table, part)
+            return formula_problems(table, expecting: :yes_no, part: part) unless part.start_with?("sets")
+
+            target = table.field(sets[part.split(".")[1].to_i]["field"])
+            found = formula_problems(table, expecting: target.kind, part: part)
+            if found.empty? && target.link?
+              target_problems(table, compiled(table, part: part), part: part, key: target.key)
+            else
+              found
+            end
+          end
+
+          def event_problems(table)
+            return [] unless event == "changed" && triggers(table).empty?
+
+            [
+              problem(
+                "watch",
+                "Nothing that could change is read here; pick the fields to watch, or let it act on new records."
+              )
+            ]
+          end
+
+          def occasion(table)
+            case event
+            when "made"
+              "On a new record"
+            when "reached"
+              "When it comes true that #{in_words(table, "reaches")}"
+            else
+              "When #{Masks::Phrases.list(triggers(table).map { |key| label(table, key) }, "or")} changes"
+            end
+          end
+
+          def labels(table) =
+            Masks::Phrases
+              .list((triggers(table) - writes).map { |key| label(table, key) }.first(3))
+              .then { |text| text.empty? ? "a rule" : text }
+
+          def in_words(table, part) = Expression::Humanizer.new(table.scope).of(tree(part))
+          def to_words(table, text) = Expression::Humanizer.new(table.scope).of(Expression.parse(text))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # Refuses a text with fewer, or more, characters than are allowed.
+        # Characters are what people count as such (Unicode grapheme clusters).
+        class Length < Validation
+          kind "length",
+            label: "Length",
+            about: "So many characters at least, and at most.",
+            editor: :own,
+            needs: [%w[least most]]
+          part "least", :whole, usual: 0
+          part "most", :whole, usual: 0
+          shown_by :lengths
+
+          def lengths = @parts.values_at("least", "most")
+          def constraint(_table) = ({shortest: @parts["least"], longest: @parts["most"]} if without_exception?)
+
+          def self.suits?(field, _table) = %w[text long_text].include?(field.type)
+
+          def reads(_table) = [field]
+
+          def words(_table)
+            least, most = @parts.values_at("least", "most")
+            return "#{least} characters" if least && least == most
+            return "#{least} to #{most} characters" if least && most
+
+            least ? "#{least} characters or more" : "up to #{most} characters"
+          end
+
+          def sentence(table) = "#{table.field(field).label} must have #{words(table)}."
+
+          # Either end has three sides.
+          def outcomes(table)
+            ends = {"low" => @parts["least"], "high" => @parts["most"]}.compact
+            super +
+              ends.keys.flat_map do |part|
+                %w[below on above].map do |side|
+                  [
+                    "#{part} #{side}",
+                    "#{{"below" => "shorter than", "on" => "exactly", "above" => "longer than"}.fetch(side)} " \
+                      "the #{(part == "low") ? "least" : "most"}",
+                    [[part, side]]
+                  ]
+                end
+              end
+          end
+
+          def test(table) = Test.new(rule: id, field: table.field(field), least: @parts["least"], most: @parts["most"])
+
+          # Whether the text is as long as it may be.
+          Test =
+            Struct.new(:rule, :field, :least, :most, keyword_init: true) do
+              def formula = nil
+
+              def call(evaluation)
+                value = evaluation.value(field.key)
+                return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+
+                length = value.grapheme_clusters.length
+                evaluation.probe&.then do |probe|
+                  {"low" => least, "high" => most}.compact.each do |ending, limit|
+                    probe.side(rule, ending, length <=> limit)
+                  end
+                end
+                state = ((least && length < least) || (most && length > most)) ? :refused : :passed
+                Verdict.new(state, "it has #{length} #{(length == 1) ? "character" : "characters"}")
+              end
+            end
+
+          private
+
+          def own_problems(table)
+            least, most = @parts.values_at("least", "most")
+            unless %w[text long_text].include?(table.field(field).type)
+              return [problem("field", "A length is for texts.")]
+            end
+            unless least || most
+              return [problem("least", "Say how many characters there must be at least, at most, or both.")]
+            end
+            return [] unless least && most && least > most
+
+            [problem("least", "At least #{least} and at most #{most} characters: no text could be both.")]
+          end
+        end
+      end
+    end
+  end
+end

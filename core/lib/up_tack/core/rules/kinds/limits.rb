@@ -1,0 +1,151 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # Refuses a number, date or time below the lowest or above the highest that
+        # the builder allows. Either end is a value or a formula; both ends are
+        # allowed themselves.
+        class Limits < Validation
+          kind "limits",
+            label: "Limits",
+            about: "Between a lowest and a highest value; either may be left open.",
+            editor: :own,
+            needs: [%w[low high]]
+          part "low", :formula
+          part "high", :formula
+          shown_by :limited
+
+          def constraint(table)
+            low, high = %w[low high].map { |part| fixed_end(table, part) }
+            {least: low, greatest: high} if without_exception? && low != :open && high != :open
+          end
+
+          TYPES = %w[number date time moment].freeze
+
+          def self.suits?(field, _table) = TYPES.include?(field.type)
+
+          def reads(table) = [field, *ends.flat_map { |part| formula_reads(table, part: part) }].uniq
+          def fields(table) = reads(table)
+
+          def words(table)
+            low, high = %w[low high].map { |part| @parts[part] && Expression::Humanizer.new(table.scope).of(tree(part)) }
+            return "#{low} to #{high}" if low && high
+
+            low ? "#{low} or more" : "#{high} or less"
+          end
+
+          def sentence(table) = "#{table.field(field).label} must be #{words(table)}."
+
+          # Either end has three sides.
+          def outcomes(table)
+            super +
+              ends.flat_map do |part|
+                %w[below on above].map do |side|
+                  [
+                    "#{part} #{side}",
+                    "#{(side == "on") ? "exactly on" : side} the #{(part == "low") ? "lowest" : "highest"}",
+                    [[part, side]]
+                  ]
+                end
+              end
+          end
+
+          # A value that was typed becomes a formula that gives it.
+          def settled(table, reading)
+            design = table.field(field) or return self
+            ends.reduce(self) do |rule, part|
+              value = design.read(@parts[part], reading)
+              if value.nil? || value.is_a?(Values::Unreadable)
+                rule
+              else
+                Limits.from(rule.to_plain.merge(part => Literals.of(value)))
+              end
+            end
+          end
+
+          def test(table)
+            low, high = %w[low high].map { |part| @parts[part] && compiled(table, part: part) }
+            Test.new(rule: id, field: table.field(field), low: low, high: high)
+          end
+
+          # Its ends, as far as they are fixed.
+          def bounds(table)
+            return if warning?
+
+            tested = test(table)
+            [tested.low, tested.high].map { |formula| formula&.fixed_value }
+          end
+
+          # Whether the value lies between its limits.
+          Test =
+            Struct.new(:rule, :field, :low, :high, keyword_init: true) do
+              def formula = low || high
+
+              def call(evaluation)
+                value = evaluation.value(field.key)
+                return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+
+                least = low&.call(evaluation)
+                most = high&.call(evaluation)
+                evaluation.probe&.then do |probe|
+                  {"low" => least, "high" => most}.compact.each do |ending, limit|
+                    probe.side(rule, ending, value <=> limit)
+                  end
+                end
+                if least && value < least
+                  return Verdict.new(:refused, ->(_) { "#{field.show(value)} is below #{field.show(least)}" })
+                end
+                if most && value > most
+                  return Verdict.new(:refused, ->(_) { "#{field.show(value)} is above #{field.show(most)}" })
+                end
+                return Verdict.new(:skipped, "what limits it is blank") if (low && least.nil?) || (high && most.nil?)
+
+                @passed ||=
+                  Verdict.new(:passed, ->(seen) { "#{field.show(seen.value(field.key))} is within them" }).freeze
+              end
+            end
+
+          private
+
+          # @return [Object, nil, Symbol] what an end always comes to; nil for none, :open where that changes
+          def fixed_end(table, part)
+            return unless @parts[part]
+
+            formula = compiled(table, part: part)
+            value = formula.fixed_value if formula.momentary.empty?
+            value.nil? ? :open : value
+          end
+
+          def ends = %w[low high].select { |part| @parts[part] }
+
+          def own_problems(table)
+            design = table.field(field)
+            return [problem("field", "Limits are for numbers, dates and times.")] unless TYPES.include?(design.type)
+            return [problem("low", "Say the lowest or the highest that is allowed, or both.")] if ends.empty?
+
+            found = ends.flat_map { |part| formula_problems(table, expecting: design.kind, part: part) }
+            found.any? ? found : contradiction(table)
+          end
+
+          # Only fixed ends can be known to contradict each other.
+          def contradiction(table)
+            return [] unless ends.length == 2
+
+            low, high = ends.map { |part| compiled(table, part: part).fixed_value }
+            return [] if low.nil? || high.nil? || low <= high
+
+            [
+              problem(
+                "low",
+                "The lowest, #{table.field(field).show(low)}, is above the " \
+                  "highest, #{table.field(field).show(high)}: nothing could be both."
+              )
+            ]
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,211 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # A line in the record's own running account, added by the save in which its
+        # event happened. Lines stand one below the other, the oldest first; the
+        # field's reading format may turn them round. Earlier lines are never touched.
+        #
+        # event:: "ticked" (somebody sets the yes/no field in tick, which goes back by
+        #   itself), "reached" (the condition in when becomes true) or "changed"
+        #   (one of the fields in watch does)
+        # formula:: what the line says, after the moment
+        # pattern:: how the moment is written (Unicode CLDR), blank for none
+        class LogLine < Rule
+          EVENT_WORDS = [["ticked", "a box is ticked"], ["changed", "fields change"],
+            ["reached", "a condition comes true"]].freeze
+
+          kind "line",
+            label: "Log line",
+            about: "A line that is added to a long text when something happens.",
+            editor: :own,
+            begins: {"event" => "ticked", "formula" => "", "pattern" => "d MMM yyyy, HH:mm"},
+            needs: [%w[formula]]
+          stage "log"
+          effect :line
+          part "event", :choice, choices: EVENT_WORDS
+          part "tick", :field
+          part "when", :condition
+          part "watch", :fields
+          part "formula", :formula
+          part "pattern", :text
+          shown_by :eventful
+          histories :watched
+
+          def adds_lines? = true
+          EVENTS = %w[ticked reached changed].freeze
+          PATTERN = "d MMM yyyy, HH:mm"
+          # A moment by which a pattern is tried.
+          TRIAL = ::Time.utc(2026, 11, 23, 9, 30).freeze
+
+          def self.suits?(field, table) = field.type == "long_text" && !table.worked_out?(field.key)
+
+          def owns? = true
+          def reads_before? = true
+          def event = @parts["event"]
+          def watch = @parts["watch"] || []
+          def tick = @parts["tick"]
+          def pattern = @parts["pattern"] || PATTERN
+
+          def problems(table)
+            missing = missing_field(table)
+            return missing if missing.any?
+            return [problem("field", "A running account is a long text.")] unless table.field(field).type == "long_text"
+            if table.worked_out?(field)
+              return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+            end
+            unless EVENTS.include?(event)
+              return [problem("event", "A line is written when something is `ticked`, `reached` or `changed`.")]
+            end
+
+            key_problems(table) + event_problems(table) + formula_problems(table, expecting: :text) + pattern_problems
+          end
+
+          def reads(table) = (formula_reads(table) + event_reads(table)).uniq
+          def writes = [field]
+          def fields(_table) = [field, *(tick if event == "ticked")]
+
+          def names(table) =
+            [
+              field,
+              *key_parts,
+              *formula_names(table),
+              *((event == "reached") ? formula_names(table, part: "when") : [])
+            ].uniq
+
+          def words(table) = "a line when #{event_words(table)}"
+
+          def sentence(table)
+            line = Expression::Humanizer.new(table.scope).of(tree)
+            back = "; the tick goes back by itself" if event == "ticked"
+            "When #{event_words(table)}, #{table.field(field).label} gets the line #{line}#{back}."
+          end
+
+          def outcomes(_table) = [["acts", "a line is written", %w[set]], ["idle", "no line is written", %w[skipped]]]
+
+          def compile(table)
+            Compiled.new(
+              rule: self,
+              field: table.field(field),
+              tick: (table.field(tick) if event == "ticked"),
+              watched: Watched.of(table, watch),
+              condition: (compiled(table, expecting: :yes_no, part: "when") if event == "reached"),
+              formula: compiled(table, expecting: :text),
+              origin: words(table)
+            )
+          end
+
+          # A log line made ready to run.
+          Compiled =
+            Struct.new(:rule, :field, :tick, :watched, :condition, :formula, :origin, keyword_init: true) do
+              # @param working [Save::SaveState]
+              def apply(working)
+                return working.skip(rule, field, "kept as it was") if working.restoring?
+
+                unread = working.unreadable_among(formula.reads + (condition ? condition.reads : []))
+                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                return working.skip(rule, field, "that did not happen") unless happened?(working)
+
+                write(working)
+              end
+
+              private
+
+              def happened?(working)
+                case rule.event
+                when "ticked"
+                  working.typed?(tick.key) && working.values[tick.key] == true
+                when "changed"
+                  watched.changed_in?(working)
+                else
+                  condition.call(working.evaluation) == true &&
+                    (working.new? || condition.call(working.evaluation_before) != true)
+                end
+              end
+
+              def write(working)
+                evaluation = working.evaluation
+                said = formula.call(evaluation)
+                line = [moment(working), said && Values.show(said).gsub(/\s*[\r\n]+\s*/, " / ").strip].compact
+                  .reject(&:empty?)
+                  .join("  ")
+                before = working.values[field.key]
+                text = [before, line].compact.join("\n")
+                if text.length > Values::LongText::LIMIT
+                  return working.refuse(
+                    rule,
+                    field,
+                    "#{field.label} is full: it holds at " \
+                      "most #{Values::Plain.grouped(Values::LongText::LIMIT)} characters.",
+                    fields: [field.key]
+                  )
+                end
+
+                working.stamp(rule, field, text, origin)
+                working.untick(rule, tick) if tick
+              end
+
+              def moment(working)
+                return if rule.pattern.strip.empty?
+
+                Values::Patterns.write(working.clock.local(working.clock.now), rule.pattern)
+              end
+            end
+
+          private
+
+          def event_reads(table) =
+            {"ticked" => [tick].compact, "reached" => [], "changed" => watch}.fetch(event, []) +
+              ((event == "reached") ? formula_reads(table, part: "when") : [])
+
+          def event_words(table)
+            case event
+            when "ticked"
+              "#{table.field(tick).label} is ticked"
+            when "changed"
+              watched = watch.map { |key| table.field(key).label }
+              "#{watched.empty? ? "any field" : Masks::Phrases.list(watched, "or")} changes"
+            else
+              Expression::Humanizer.new(table.scope).of(tree("when"))
+            end
+          end
+
+          def event_problems(table)
+            case event
+            when "ticked"
+              tick_problems(table)
+            when "reached"
+              return [problem("when", "Say which condition the line waits for.")] if @parts["when"].to_s.strip.empty?
+
+              formula_problems(table, expecting: :yes_no, part: "when")
+            else
+              []
+            end
+          end
+
+          def tick_problems(table)
+            return [problem("tick", "Pick the yes/no field whose tick writes the line.")] if tick.nil?
+            return [] if table.field(tick).nil?
+            unless table.field(tick).type == "yes_no"
+              return [problem("tick", "#{table.field(tick).label} is no yes/no field.")]
+            end
+            if table.given?(tick)
+              return [problem("tick", "#{table.field(tick).label} is given its values by a rule; nobody ticks it.")]
+            end
+
+            []
+          end
+
+          def pattern_problems
+            Values::Patterns.write(TRIAL, pattern) unless pattern.strip.empty?
+            []
+          rescue Values::Patterns::Invalid => e
+            [problem("pattern", e.message)]
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,156 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # How a text must be typed. What was typed, pasted or sent is brought into
+        # the form of the mask; what is half typed is refused, or cleared when the
+        # builder says so.
+        class Mask < Rule
+          kind "mask",
+            label: "Mask",
+            about: "How a text is written while it is typed.",
+            editor: :own,
+            begins: {"mask" => "", "half" => "refuse", "separators" => "keep"},
+            needs: [%w[mask]]
+          stage "mask"
+          effect :mask
+          part "mask", :mask
+          part "half", :choice, choices: [["refuse", "is refused"], ["clear", "is cleared"]]
+          part "separators", :choice, choices: [["keep", "are stored"], ["drop", "are left out"]], slips: []
+          part "message", :text
+          part "old", :choice, choices: [["check", "are checked"], ["let", "are let be"]]
+          shown_by :masked
+          histories :validated, :misfits
+
+          def looks_at_value? = true
+          def masks? = true
+          HALF = %w[refuse clear].freeze
+          SEPARATORS = %w[keep drop].freeze
+
+          def self.suits?(field, table) = field.type == "text" && !table.given?(field.key)
+
+          def problems(table)
+            missing = missing_field(table)
+            return missing if missing.any?
+            return [problem("field", "A mask is for texts of one line.")] unless table.field(field).type == "text"
+            if table.worked_out?(field)
+              return [problem("field", "#{table.field(field).label} is worked out, so nobody types it.")]
+            end
+            if doubled?(table)
+              return [problem("field", "#{table.field(field).label} already has a mask; change that one.")]
+            end
+
+            stamped_problems(table) + choice_problems + mask_problems
+          end
+
+          def writes = [field]
+          def reads(_table) = []
+          def clears? = @parts["half"] == "clear"
+          def bare? = @parts["separators"] == "drop"
+          def lets_old? = @parts["old"] == "let"
+
+          # @return [Masks::Mask]
+          # @raise [Masks::Invalid]
+          def mask = @mask ||= Masks.read(@parts["mask"].to_s)
+
+          def words(_table) = mask.words
+
+          def sentence(table) = "#{table.field(field).label} is typed " \
+            "as #{mask.words}#{"; half typed, it is cleared" if clears?}."
+
+          def message(table) = @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"]
+
+          # A number that a rule gives is never half typed.
+          def outcomes(table)
+            fits = ["fits", "what is typed fits", %w[set passed]]
+            return [fits] if table.given?(field)
+
+            [
+              fits,
+              [
+                "unfit",
+                clears? ? "what is half typed is cleared" : "what does not fit is refused",
+                clears? ? %w[cleared] : %w[refused]
+              ]
+            ]
+          end
+
+          def compile(table) =
+            Compiled.new(
+              rule: self,
+              field: table.field(field),
+              mask: mask,
+              message: @parts["message"].to_s.strip.then { |text| text.empty? ? nil : text }
+            )
+
+          # A mask made ready to run.
+          Compiled =
+            Struct.new(:rule, :field, :mask, :message, keyword_init: true) do
+              # @param working [Save::SaveState]
+              def apply(working)
+                value = working.values[field.key]
+                return working.skip(rule, field, "#{field.label} can't be read yet") if working.unreadable?(field.key)
+                return working.skip(rule, field, "#{field.label} is blank") if value.nil?
+                if rule.lets_old? && !working.new? && !working.changed?(field.key)
+                  return working.skip(rule, field, "left as it was: it is not changed")
+                end
+
+                found = mask.fit(value)
+                return settle(working, value, found.text) if found.complete
+                if rule.clears? && found.half
+                  return working.shape(rule, field, nil, "cleared, since it was half typed: #{found.message}")
+                end
+
+                working.refuse(
+                  rule,
+                  field,
+                  message || "#{found.message[0].upcase}#{found.message[1..]}.",
+                  fields: [field.key]
+                ) { found.message }
+              end
+
+              private
+
+              def settle(working, value, text)
+                return working.pass(rule, field) { "it is written so" } if text == value
+
+                working.shape(rule, field, text, "written by its mask")
+              end
+            end
+
+          private
+
+          # A number may be typed where it is let come along; a stamp never is.
+          def stamped_problems(table)
+            return [] unless Watched.late?(table, field)
+
+            message = "#{table.field(field).label} is written when the record is logged; nobody types it, so it " \
+              "has no mask."
+            [Problem.new(part: "field", message: message, tolerable: true)]
+          end
+
+          def choice_problems
+            found = []
+            unless [nil, *HALF].include?(@parts["half"])
+              found << problem("half", "What is half typed can be refused (`refuse`) or cleared (`clear`).")
+            end
+            unless [nil, *SEPARATORS].include?(@parts["separators"])
+              found << problem("separators", "Separators can be kept (`keep`) or left out of what is stored (`drop`).")
+            end
+            found
+          end
+
+          def mask_problems
+            found = Masks::ClientMask.problem(mask, bare: bare?)
+            # Earlier versions let some masks be that are typed in more than one way.
+            found ? [Problem.new(part: "mask", message: found, tolerable: true)] : []
+          rescue Masks::Invalid => e
+            [Problem.new(part: "mask", message: e.message, from: e.from, to: e.to)]
+          end
+        end
+      end
+    end
+  end
+end

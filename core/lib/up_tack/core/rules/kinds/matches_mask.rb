@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # Refuses a text that is not written as a mask says. Unlike the rule at the
+        # Mask stage it changes nothing.
+        class MatchesMask < Validation
+          kind "fits",
+            label: "Fits a mask",
+            about: "A text that is written as a mask says.",
+            begins: {"mask" => ""},
+            needs: [%w[mask]]
+          part "mask", :mask, label: "Mask"
+          shown_by :masked
+          histories :validated, :misfits
+
+          def self.suits?(field, _table) = field.type == "text"
+
+          def reads(_table) = [field]
+          def mask = @mask ||= Masks.read(@parts["mask"].to_s)
+          def words(_table) = "written as #{mask.words}"
+          def sentence(table) = "#{table.field(field).label} must be #{words(table)}."
+          def test(table) = Test.new(field: table.field(field), mask: mask)
+
+          # Whether the text fits the mask.
+          Test = Struct.new(:field, :mask, keyword_init: true) do
+            def formula = nil
+
+            def call(evaluation)
+              value = evaluation.value(field.key)
+              return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+
+              mask.fits?(value) ? Verdict.new(:passed, "it fits") : Verdict.new(:refused, "it does not fit")
+            end
+          end
+
+          private
+
+          def own_problems(table)
+            return [problem("field", "A mask is for texts of one line.")] unless table.field(field).type == "text"
+
+            mask
+            []
+          rescue Masks::Invalid => e
+            [Problem.new(part: "mask", message: e.message, from: e.from, to: e.to)]
+          end
+        end
+      end
+    end
+  end
+end

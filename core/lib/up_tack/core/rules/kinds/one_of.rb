@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # Refuses a value that is not on a list. Capitals are passed over, as they
+        # are in every comparison.
+        class OneOf < Validation
+          kind "one_of",
+            label: "List",
+            about: "One of the values of a list.",
+            needs: [%w[values]]
+          part "values", :texts, label: "Allowed values, one a line"
+          shown_by :listed
+
+          def listed_values(table) = Array(@parts["values"]).map { |plain| table.field(field).values.load(plain) }
+          def constraint(table) = ({among: listed_values(table)} if without_exception?)
+
+          SHOWN = 6
+
+          def self.suits?(field, _table) = %w[text number date time].include?(field.type)
+
+          def reads(_table) = [field]
+
+          def words(table)
+            shown = listed(table).first(SHOWN).map { |value| table.field(field).show(value) }.join(", ")
+            "one of #{shown}#{", …" if listed(table).length > SHOWN}"
+          end
+
+          def sentence(table) = "#{table.field(field).label} must be #{words(table)}."
+
+          # What was typed is kept as the type keeps it.
+          def settled(table, reading)
+            design = table.field(field) or return self
+            read = Array(@parts["values"]).map { |text| design.read(text, reading) }
+            return self if read.any?(Values::Unreadable)
+
+            OneOf.from(to_plain.merge("values" => read.compact.map { |value| design.values.dump(value).to_s }))
+          end
+
+          def test(table) = Test.new(field: table.field(field), values: listed(table).map { |value| folded(value) })
+
+          # Whether the value is on the list.
+          Test =
+            Struct.new(:field, :values, keyword_init: true) do
+              def formula = nil
+
+              def call(evaluation)
+                value = evaluation.value(field.key)
+                return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
+
+                value = Unicode.folded(value) if value.is_a?(String)
+                if values.include?(value)
+                  Verdict.new(:passed, "it is on the list")
+                else
+                  Verdict.new(:refused, "it is not on the list")
+                end
+              end
+            end
+
+          private
+
+          def listed(table)
+            design = table.field(field)
+            Array(@parts["values"]).map { |plain| design.values.load(plain) }
+          end
+
+          def folded(value) = value.is_a?(String) ? Unicode.folded(value) : value
+
+          def own_problems(table)
+            design = table.field(field)
+            if %w[link yes_no long_text].include?(design.type)
+              return [problem("field", "A list is for texts, numbers, dates and times.")]
+            end
+            return [problem("values", "A list needs at least one value.")] if Array(@parts["values"]).empty?
+
+            read =
+              Array(@parts["values"]).map { |text|
+                design.read(text, ParseContext.new(conventions: Conventions.from({})))
+              }
+            wrong = read.find { |value| value.is_a?(Values::Unreadable) }
+            return [problem("values", wrong.message)] if wrong
+
+            double = read.map { |value| folded(value) }.tally.find { |_, count| count > 1 }
+            double ? [problem("values", "“#{design.show(double.first)}” stands twice on the list.")] : []
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # Refuses a record in which the field is blank: always, or while a
+        # condition holds.
+        class Required < Validation
+          kind "required", label: "Must be filled",
+            about: "The field is not blank, always or while a condition holds.", editor: :own
+          part "when", :condition
+          shown_by :required
+
+          def looks_at_value? = false
+          def constraint(_table) = ({required: true} if without_exception?)
+          def requires? = true
+          FILLED = Verdict.new(:passed, "it is filled").freeze
+          private_constant :FILLED
+
+          def fills_always? = always? && !warning? && !lets_old?
+
+          def reads(table) = [field, *condition_reads(table)].uniq
+          def fields(table) = reads(table)
+          def words(table) = "must be filled#{while_words(table)}"
+          def sentence(table) = "#{table.field(field).label} must be filled#{while_words(table)}."
+
+          def test(table)
+            condition = condition(table)
+            Test.new(field: table.field(field), formula: condition)
+          end
+
+          # Whether the field is filled where it must be.
+          Test =
+            Struct.new(:field, :formula, keyword_init: true) do
+              def call(evaluation)
+                return FILLED unless evaluation.value(field.key).nil?
+                return Verdict.new(:refused, "it is blank") unless formula
+                if formula.call(evaluation)
+                  return Verdict.new(
+                    :refused,
+                    ->(seen) { Expression::Explanation.of([formula], seen) { |lines| "it is blank, and #{lines.first}" } }
+                  )
+                end
+
+                Verdict.new(:passed, "it may be blank now")
+              end
+            end
+
+          private
+
+          def own_problems(table)
+            if @parts["when"] ||
+                table.rules.none? { |other|
+                  other.is_a?(Required) && other.field == field && other.id != id && other.always?
+                }
+              return []
+            end
+
+            [problem("field", "#{table.field(field).label} already must be filled.")]
+          end
+
+          protected
+
+          def always? = @parts["when"].nil?
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,227 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # The moment, the day or the person of something that happened to the
+        # record, written down by the save in which it happened.
+        #
+        # event:: "made", "changed" (any field, or those in watch), or "reached" (the
+        #   condition in when became true)
+        # watch:: keys of fields, empty for all that people or rules change
+        # which:: for "reached": the "first" time or the "last"
+        # clears:: for "reached": whether it is blank again when the condition ends
+        class Stamp < Rule
+          EVENT_WORDS = [["made", "the record is new"], ["changed", "fields change"],
+            ["reached", "a condition comes true"]].freeze
+
+          kind "stamp",
+            label: "Stamp",
+            about: "When something happened to the record, or who did it.",
+            editor: :own,
+            begins: {"event" => "made"}
+          stage "log"
+          effect :log
+          part "event", :choice, choices: EVENT_WORDS
+          part "watch", :fields
+          part "when", :condition
+          part "which", :choice, choices: [["first", "the first time"], ["last", "the last time"]],
+            only: {"event" => "reached"}
+          part "clears", :flag, only: {"event" => "reached"}
+          shown_by :eventful
+          histories :watched
+
+          def names_person? = true
+          EVENTS = %w[made changed reached].freeze
+          WHICH = %w[first last].freeze
+          TYPES = %w[date moment text].freeze
+
+          def backfills? = true
+          def self.suits?(field, table) = TYPES.include?(field.type) && !table.given?(field.key)
+
+          def owns? = true
+          def event = @parts["event"]
+          def watch = @parts["watch"] || []
+          def last? = @parts["which"] == "last"
+          def clears? = @parts["clears"] == true
+
+          def problems(table)
+            missing = missing_field(table)
+            return missing if missing.any?
+            unless TYPES.include?(table.field(field).type)
+              return [problem("field", "A stamp writes a day, a moment or, as text, a person.")]
+            end
+            if doubled?(table)
+              return [problem("field", "#{table.field(field).label} has a stamp already; change that one.")]
+            end
+            if table.worked_out?(field)
+              return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+            end
+            unless EVENTS.include?(event)
+              return [
+                problem(
+                  "event",
+                  "A stamp is for when the record was made (`made`) or changed (`changed`), or a condition " \
+                    "came true (`reached`)."
+                )
+              ]
+            end
+
+            own_problems(table)
+          end
+
+          def reads(table) = reached? ? formula_reads(table, part: "when") : watch
+          def writes = [field]
+          def names(table) = [field, *watch, *(reached? ? formula_names(table, part: "when") : [])].uniq
+
+          def words(table)
+            case event
+            when "made"
+              person?(table) ? "made by" : "made on"
+            when "changed"
+              "last changed #{person?(table) ? "by" : "on"}#{of_watched(table)}"
+            else
+              "#{last? ? "last" : "first"} time that #{condition_words(table)}"
+            end
+          end
+
+          def sentence(table)
+            "#{table.field(field).label} is #{what(table)}#{"; blank again when that ends" if reached? && clears?}."
+          end
+
+          def outcomes(_table) = [["acts", "it is pressed", %w[set]], ["idle", "it is left as it was", %w[skipped]]]
+
+          def compile(table)
+            Compiled.new(
+              rule: self,
+              field: table.field(field),
+              condition: (compiled(table, expecting: :yes_no, part: "when") if reached?),
+              watched: Watched.of(table, watch),
+              origin: words(table)
+            )
+          end
+
+          # A stamp made ready to run.
+          Compiled =
+            Struct.new(:rule, :field, :condition, :watched, :origin, keyword_init: true) do
+              # @param working [Save::SaveState]
+              def apply(working)
+                if working.restoring? && !working.values[field.key].nil?
+                  return working.skip(rule, field, "kept as it was")
+                end
+
+                case rule.event
+                when "made"
+                  working.new? ? press(working) : working.skip(rule, field, "made before")
+                when "changed"
+                  changed(working)
+                else
+                  reached(working)
+                end
+              end
+
+              # @param clock [#day_of]
+              # @return [Object] what the stamp would write
+              def mark(moment, person, clock)
+                case field.type
+                when "text"
+                  person
+                when "date"
+                  clock.day_of(moment)
+                else
+                  Time.at(moment.to_i).utc
+                end
+              end
+
+              private
+
+              def changed(working)
+                watched.changed_in?(working) ? press(working) : working.skip(rule, field, "nothing of that changed")
+              end
+
+              def reached(working)
+                unread = working.unreadable_among(condition.reads)
+                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+
+                holds = condition.call(working.evaluation) == true
+                held = !working.new? && condition.call(working.evaluation_before) == true
+                return ended(working) unless holds
+                if held && !(working.values[field.key].nil? && !rule.last?)
+                  return working.skip(rule, field, "it held before")
+                end
+                if !working.values[field.key].nil? && !rule.last?
+                  return working.skip(rule, field, "it came true before")
+                end
+
+                press(working)
+              end
+
+              def ended(working)
+                return working.skip(rule, field, "it does not hold") if !rule.clears? || working.values[field.key].nil?
+
+                working.stamp(rule, field, nil, "cleared: it no longer holds")
+              end
+
+              def press(working)
+                clock = working.clock
+                working.stamp(
+                  rule,
+                  field,
+                  (field.type == "text") ? working.person.name : mark(clock.now, nil, clock),
+                  origin
+                )
+              end
+            end
+
+          private
+
+          def what(table)
+            changed = watch.empty? ? "the record" : watched_labels(table)
+            if person?(table)
+              {"made" => "who made the record", "changed" => "who last changed #{changed}"}.fetch(event) do
+                "who #{last? ? "last" : "first"} brought it about that #{condition_words(table)}"
+              end
+            else
+              day = (table.field(field).type == "date") ? "the day" : "the moment"
+              {
+                "made" => "#{day} on which the record was made",
+                "changed" => "#{day} on which #{changed} last changed"
+              }.fetch(event) do
+                "#{day} on which it #{last? ? "last" : "first"} came true that #{condition_words(table)}"
+              end
+            end
+          end
+
+          def reached? = event == "reached"
+          def person?(table) = table.field(field).type == "text"
+          def condition_words(table) = Expression::Humanizer.new(table.scope).of(tree("when"))
+          def watched_labels(table) = Masks::Phrases.list(watch.map { |key| table.field(key).label }, "or")
+          def of_watched(table) = watch.empty? ? "" : ": #{watched_labels(table)}"
+
+          def own_problems(table)
+            found = key_problems(table)
+            return found if found.any?
+            return [problem("watch", "A stamp can't watch itself.")] if watch.include?(field)
+            return [] unless reached?
+            return [problem("when", "Say which condition it waits for.")] if @parts["when"].to_s.strip.empty?
+            unless [nil, *WHICH].include?(@parts["which"])
+              return [problem("which", "It is the `first` time or the `last`.")]
+            end
+
+            found = formula_problems(table, expecting: :yes_no, part: "when")
+            return found if found.any? || compiled(table, part: "when").momentary.empty?
+
+            [
+              problem(
+                "when",
+                "Say it without #{compiled(table, part: "when").momentary.first}: the stamp itself finds " \
+                  "out when it became true."
+              )
+            ]
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,197 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # How a field stands to whoever fills in a form, as long as a condition holds;
+        # where it does not hold, the opposite. One statement says both.
+        #
+        # state:: "shown", "enabled" (it can be typed in), "required" or "read_only"
+        # when:: the condition; one that comes to blank does not hold
+        # otherwise:: what becomes of the value of a field that is not shown or not
+        #   enabled: "keep" or "clear"
+        # enforced:: whether a record that goes against it is refused on every way in
+        class State < Rule
+          STATE_WORDS = [["shown", "shown"], ["enabled", "open"], ["required", "required"],
+            ["read_only", "read-only"]].freeze
+
+          kind "state",
+            label: "State",
+            about: "Whether a field is shown, open, required or read-only in forms.",
+            editor: :own,
+            begins: {"state" => "enabled", "when" => "", "otherwise" => "keep"},
+            needs: [%w[when]]
+          stage "validate"
+          effect :state
+          part "state", :choice, choices: STATE_WORDS
+          part "when", :condition
+          part "otherwise", :choice, choices: [["keep", "stays"], ["clear", "is cleared"]]
+          part "enforced", :flag
+          part "message", :text
+          shown_by :stated
+          histories :stated
+
+          def field_state? = true
+          STATES = %w[shown enabled required read_only].freeze
+          OTHERWISE = %w[keep clear].freeze
+          WORDS = {"shown" => "shown", "enabled" => "open", "required" => "required", "read_only" => "read-only"}.freeze
+
+          # @return [Array<String>] how a field can stand
+          def self.states = STATES
+
+          def state = @parts["state"]
+          def clears? = @parts["otherwise"] == "clear"
+          def enforced? = @parts["enforced"] == true
+
+          # It clears where fields are set, and refuses where records are refused.
+          def stages = [("fill" if clears?), "validate"].compact
+          def other_stages(table) = clears? ? {"fill" => Clearing.new(compile(table))} : {}
+
+          def problems(table)
+            missing = missing_field(table)
+            return missing if missing.any?
+            unless STATES.include?(state)
+              return [
+                problem(
+                  "state",
+                  "A field can be `shown`, `enabled`, `required` or `read_only` while a condition holds."
+                )
+              ]
+            end
+            if state != "shown" && table.given?(field)
+              return [
+                problem("state", "#{table.field(field).label} is given its values by a rule; nobody types there.")
+              ]
+            end
+            unless [nil, *OTHERWISE].include?(@parts["otherwise"])
+              return [problem("otherwise", "The value can be kept (`keep`) or cleared (`clear`).")]
+            end
+            if clears? && !%w[shown enabled].include?(state)
+              return [problem("otherwise", "Only a field that is not shown or not open can be cleared.")]
+            end
+            if clears? && table.given?(field)
+              return [
+                problem(
+                  "otherwise",
+                  "#{table.field(field).label} is given its values by a rule; they can't be cleared."
+                )
+              ]
+            end
+            if @parts["when"].to_s.strip.empty?
+              return [problem("when", "Say while what the field is #{WORDS.fetch(state)}.")]
+            end
+
+            formula_problems(table, expecting: :yes_no, part: "when")
+          end
+
+          def reads(table) = formula_reads(table, part: "when") - [field]
+          def awaits(table) = reads(table) | (clears? ? [] : [field])
+          def writes = clears? ? [field] : []
+          def fields(table) = [field, *reads(table)].uniq
+          def names(table) = [field, *formula_names(table, part: "when")].uniq
+          def words(table) = "#{WORDS.fetch(state)} while #{condition_words(table)}"
+
+          def sentence(table)
+            says = {
+              "shown" => "is shown only while",
+              "enabled" => "can be typed in only while",
+              "required" => "must be filled while",
+              "read_only" => "can't be changed while"
+            }.fetch(state)
+            ends = [("otherwise it is cleared" if clears?), ("on every way in" if enforced?)].compact
+            "#{table.field(field).label} #{says} #{condition_words(table)}#{"; #{ends.join(", ")}" if ends.any?}."
+          end
+
+          def outcomes(_table)
+            says = WORDS.fetch(state)
+            found = [["holds", "the field is #{says}", %w[holds]], ["not", "the field is not #{says}", %w[not]]]
+            found << ["cleared", "its value is cleared", %w[cleared]] if clears?
+            found << ["refused", "it refuses what is typed all the same", %w[refused]] if enforced?
+            found
+          end
+
+          def compile(table)
+            Compiled.new(
+              rule: self,
+              field: table.field(field),
+              reads: formula_reads(table, part: "when"),
+              condition: compiled(table, expecting: :yes_no, part: "when"),
+              message: @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"],
+              words: condition_words(table)
+            )
+          end
+
+          # A state made ready to run.
+          Compiled =
+            Struct.new(:rule, :field, :reads, :condition, :message, :words, keyword_init: true) do
+              # @param evaluation [Expression::Evaluation]
+              # @return [Boolean] whether the statement holds now
+              def met?(evaluation)
+                met = condition.call(evaluation) == true
+                evaluation.probe&.step(rule.id, met ? "holds" : "not")
+                met
+              end
+
+              # Refuses what goes against it.
+              # @param working [Save::SaveState]
+              def apply(working)
+                return working.skip(rule, field, "for forms alone") unless rule.enforced? || rule.clears?
+
+                unread = working.unreadable_among(reads)
+                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+
+                evaluation = working.evaluation
+                unless against?(working, met?(evaluation))
+                  return working.pass(rule, field) { Expression::Explanation.of([condition], evaluation) }
+                end
+
+                working.refuse(rule, field, message, fields: [field.key, *reads].uniq) do
+                  Expression::Explanation.of([condition], evaluation)
+                end
+              end
+
+              private
+
+              def against?(working, met)
+                case rule.state
+                when "required" then met && working.values[field.key].nil? && !working.unreadable?(field.key)
+                when "read_only" then met && by_hand?(working)
+                else !met && by_hand?(working) && !working.values[field.key].nil?
+                end
+              end
+
+              def by_hand?(working) = working.typed?(field.key) && working.changed?(field.key) && !working.restoring?
+            end
+
+          # Takes away the value of a field that is no longer shown or open. What
+          # somebody typed after that is not taken away but refused.
+          Clearing =
+            Struct.new(:compiled) do
+              def rule = compiled.rule
+
+              # @param working [Save::SaveState]
+              def apply(working)
+                field = compiled.field
+                reads = compiled.reads
+                unread = working.unreadable_among(reads)
+                return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
+                return if working.values[field.key].nil? || [field.key, *reads].none? { |key| working.changed?(key) }
+                return if compiled.met?(working.evaluation)
+                if working.typed?(field.key) && working.changed?(field.key) &&
+                    !working.typed_before?(field.key, reads - [field.key])
+                  return
+                end
+
+                working.shape(rule, field, nil, "cleared: not #{WORDS.fetch(rule.state)} now", because: reads)
+              end
+            end
+
+          private
+
+          def condition_words(table) = Expression::Humanizer.new(table.scope).of(tree("when"))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # Cleans a text up, in steps of a listed order: whenever it becomes another
+        # one in a save, or as a suggestion that somebody looks at.
+        class Tidy < Rule
+          kind "tidy",
+            label: "Clean-up",
+            about: "What is corrected in a text when it is saved, or suggested.",
+            editor: :own,
+            begins: {"steps" => [{"do" => "trim"}], "mode" => "save"}
+          stage "tidy"
+          effect :tidy
+          part "steps", :steps
+          part "mode", :choice, choices: [["save", "when saved"], ["suggest", "as a suggestion"]]
+          shown_by :untidy
+          histories :untidy
+
+          def tidies? = true
+          MODES = %w[save suggest].freeze
+
+          def self.suits?(field, table) = %w[text long_text].include?(field.type) && !table.given?(field.key)
+
+          def problems(table)
+            missing = missing_field(table)
+            return missing if missing.any?
+            unless %w[text long_text].include?(table.field(field).type)
+              return [problem("field", "Only texts can be tidied.")]
+            end
+            if table.worked_out?(field)
+              return [problem("field", "#{table.field(field).label} is worked out; tidy what it is worked out from.")]
+            end
+            unless [nil, *MODES].include?(@parts["mode"])
+              return [problem("mode", "Tidying happens on `save`, or is a thing to `suggest`.")]
+            end
+
+            found = Tidying.problem(steps)
+            found ? [problem("steps", found)] : []
+          end
+
+          # @return [Array<Hash>]
+          def steps = @parts["steps"] || []
+
+          def suggests? = @parts["mode"] == "suggest"
+          def writes = [field]
+          def words(_table) = "#{"suggested: " if suggests?}#{Tidying.words(steps)}"
+
+          def sentence(table) =
+            "#{table.field(field).label} is " \
+              "tidied#{", once somebody agrees" if suggests?}: #{Tidying.words(steps)}."
+
+          def outcomes(_table) =
+            suggests? ? [["idle", "it only suggests, and leaves a record as it is", %w[skipped]]] : super
+
+          def compile(table) = Compiled.new(rule: self, field: table.field(field))
+
+          # @return [String, nil] the text tidied
+          def run(text) = Tidying.run(text, steps)
+
+          # A clean-up made ready to run.
+          Compiled = Struct.new(:rule, :field, keyword_init: true) do
+            # @param working [Save::SaveState]
+            def apply(working)
+              value = working.values[field.key]
+              if value.nil? || working.unreadable?(field.key)
+                return working.skip(rule, field,
+                  "#{field.label} is blank")
+              end
+              return working.skip(rule, field, "only suggested") if rule.suggests?
+              return working.skip(rule, field, "put back as it was") if working.restoring_values?
+              return working.skip(rule, field, "it is not changed") unless working.changed?(field.key)
+
+              tidied = rule.run(value)
+              (tidied == value) ? working.skip(rule, field, "it is tidy") : working.shape(rule, field, tidied, "tidied")
+            end
+          end
+        end
+      end
+    end
+  end
+end

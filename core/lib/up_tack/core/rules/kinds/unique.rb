@@ -1,0 +1,135 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Rules
+      module Kinds
+        # Refuses a record whose value, alone or together with other fields, another
+        # record has already. Blanks are apart: a blank equals no other, unless the
+        # builder says that it does. With a condition only the records that meet it
+        # are compared with one another.
+        class Unique < Validation
+          kind "unique", label: "Unique", about: "No other record has the same value."
+          part "with", :fields, label: "Together with"
+          part "case", :flag, label: "Capitals tell texts apart"
+          part "blanks", :choice, label: "Blanks",
+            choices: [["apart", "are no value"], ["equal", "count as a value too"]]
+          part "when", :condition, label: "Only among records for which a condition holds"
+          histories :unique
+          effect :unique
+
+          def constraint(_table)
+            return unless without_exception? && keys == [field] && !blanks_equal?
+
+            {unique: case? ? :exactly : :folded}
+          end
+
+          def compares_records? = true
+          BLANKS = %w[apart equal].freeze
+
+          def self.suits?(field, table) = table.kept?(field.key)
+
+          # @return [Array<String>] keys of the fields that must not repeat together
+          def keys = [field, *@parts["with"]].uniq
+
+          def case? = @parts["case"] == true
+          def blanks_equal? = @parts["blanks"] == "equal"
+          def reach(_table) = 2
+          def reads(table) = [*keys, *condition_reads(table)].uniq
+          def fields(_table) = keys
+          def words(table) = "unique#{together(table)}#{while_words(table)}"
+
+          def sentence(table)
+            labels = keys.map { |key| table.field(key).label }
+            "No two records have the same #{Masks::Phrases.list(labels)}#{while_words(table)}."
+          end
+
+          def test(table)
+            Test.new(
+              table: table,
+              keys: keys,
+              regard_case: case?,
+              blanks_equal: blanks_equal?,
+              formula: condition(table)
+            )
+          end
+
+          # Whether no other record has the same values.
+          Test =
+            Struct.new(:table, :keys, :regard_case, :blanks_equal, :formula, keyword_init: true) do
+              def call(evaluation)
+                values = keys.to_h { |key| [key, evaluation.value(key)] }
+                return Verdict.new(:skipped, "#{table.field(values.key(nil)).label} is blank") if apart?(values)
+                return Verdict.new(:skipped, "it is not compared now") unless counts?(evaluation)
+
+                other =
+                  evaluation
+                    .context
+                    .records
+                    .having(table.key, values, regard_case: regard_case)
+                    .find { |id| id != evaluation.id && counted?(evaluation, id) }
+                return Verdict.new(:passed, "no other record has it") unless other
+
+                Verdict.new(
+                  :refused,
+                  "#{evaluation.context.records.title(table.key, other) || "another record"} (No. #{other}) has it"
+                )
+              end
+
+              # @return [Object, nil] what records share when they are the same; nil for one that is not compared
+              def signature(evaluation)
+                values = keys.map { |key| evaluation.value(key) }
+                return if (!blanks_equal && values.include?(nil)) || !counts?(evaluation)
+
+                values.map! { |value| (value.is_a?(String) && !regard_case) ? Unicode.folded(value) : value }
+              end
+
+              private
+
+              def apart?(values) = !blanks_equal && values.values.any?(&:nil?)
+
+              def counts?(evaluation) = formula.nil? || formula.call(evaluation) == true
+
+              def counted?(evaluation, id)
+                return true unless formula
+
+                values = evaluation.context.records.find(table.key, id)
+                values &&
+                  counts?(
+                    Expression::Evaluation.new(
+                      values: values,
+                      old: values,
+                      context: evaluation.context,
+                      is_new: false,
+                      id: id
+                    )
+                  )
+              end
+            end
+
+          private
+
+          def together(table)
+            others = keys.drop(1)
+            others.empty? ? "" : " together with #{Masks::Phrases.list(others.map { |key| table.field(key).label })}"
+          end
+
+          def own_problems(table)
+            unless [nil, *BLANKS].include?(@parts["blanks"])
+              return [problem("blanks", "Blanks are kept `apart` or taken as `equal`.")]
+            end
+
+            loose = keys.find { |key| !table.kept?(key) }
+            if loose
+              [problem("field", "#{table.field(loose).label} is never kept, so its values can't be compared.")]
+            else
+              []
+            end
+          rescue Expression::Invalid
+            [] # A calculation is broken, of which its own rule tells.
+          end
+        end
+      end
+    end
+  end
+end
