@@ -19,7 +19,7 @@ RSpec.describe "The floors" do
   end
 
   it "would show a circle: the graph finds what each file names" do
-    expect(graph.steps("core/save", "core/rules")).to include(start_with("core/save/plan.rb -> core/rules/"))
+    expect(graph.steps("core/design", "core/rules")).to include(start_with("core/design/table.rb -> core/rules"))
     expect(graph.folders.fetch("web/routes")).to include("app/use_cases/records", "web/render")
     expect(graph.folders.keys.grep(/\Acore/).flat_map { |folder|
       graph.folders.fetch(folder)

@@ -10,7 +10,17 @@ export type Field = Schemas["Field"];
 export type FieldParts = Schemas["FieldParts"];
 export type Stage = Schemas["Stage"];
 export type Rule = Schemas["Rule"];
-export type RuleParts = Schemas["RuleParts"];
+export type RuleKind = Schemas["RuleKind"];
+/** A rule as it is sent: one of its kinds. */
+export type SentRule = Schemas["RuleParts"];
+type PartsOf<Union> = Union extends unknown ? keyof Union : never;
+type ValueOf<Union, Part> = Union extends { [key in Part & string]?: infer Value } ? Value : never;
+/** A written rule as the API takes it: the server says what is wrong with it, a foreign part included. */
+export const asSent = (parts: RuleParts) => parts as SentRule;
+/** A rule as it is written, half ready and perhaps of another kind in a moment: any part of any kind. */
+export type RuleParts = { kind: string; field: string } & {
+  [Part in Exclude<PartsOf<SentRule>, "kind" | "field">]?: ValueOf<SentRule, Part>;
+};
 export type Preview = Schemas["Preview"];
 export type Mistake = Schemas["Mistake"];
 export type RecordData = Schemas["Record"];

@@ -2775,6 +2775,8 @@ export interface components {
             fields: components["schemas"]["Field"][];
             stages: components["schemas"]["Stage"][];
             rules: components["schemas"]["Rule"][];
+            /** @description Told to builders: the kinds of rule, and what each is made of. */
+            rule_kinds: components["schemas"]["RuleKind"][];
         };
         Field: {
             /** @description What Up Tack says of it by itself. */
@@ -2869,93 +2871,386 @@ export interface components {
             /** @description What a clerk is told when the builder wrote no message. */
             usual_message: string | null;
         };
-        RuleParts: {
+        RuleParts: components["schemas"]["RuleDefault"] | components["schemas"]["RuleMask"] | components["schemas"]["RuleTidy"] | components["schemas"]["RuleFill"] | components["schemas"]["RuleDecision"] | components["schemas"]["RuleDependentChoice"] | components["schemas"]["RuleCopy"] | components["schemas"]["RuleCalculation"] | components["schemas"]["RuleCheck"] | components["schemas"]["RuleRequired"] | components["schemas"]["RuleLimits"] | components["schemas"]["RuleLength"] | components["schemas"]["RuleOneOf"] | components["schemas"]["RuleMatchesMask"] | components["schemas"]["RuleUnique"] | components["schemas"]["RuleExists"] | components["schemas"]["RuleLock"] | components["schemas"]["RuleState"] | components["schemas"]["RuleNumber"] | components["schemas"]["RuleStamp"] | components["schemas"]["RuleChangeCounter"] | components["schemas"]["RuleLogLine"];
+        /** @description What a new record begins with. */
+        RuleDefault: {
+            /** @enum {string} */
+            kind: "default";
             id?: string | null;
-            kind: string;
             field: string;
             name?: string | null;
             note?: string | null;
             value?: components["schemas"]["Scalar"];
             formula?: string | null;
-            message?: string | null;
-            keeping?: string | null;
-            /** @description A formula that gives the message, with values in it. */
-            saying?: string | null;
-            /** @description refuse or warn */
-            severity?: string | null;
-            /** @description check or let */
-            old?: string | null;
-            /** @description A condition under which alone it holds. */
-            when?: string | null;
-            low?: string | null;
-            high?: string | null;
-            least?: number | null;
-            most?: number | null;
-            values?: string[] | null;
+        };
+        /** @description How a text is written while it is typed. */
+        RuleMask: {
+            /** @enum {string} */
+            kind: "mask";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
             mask?: string | null;
-            /** @description refuse or clear */
+            /** @description refuse, clear */
             half?: string | null;
-            /** @description keep or drop */
+            /** @description keep, drop */
             separators?: string | null;
+            message?: string | null;
+            /** @description check, let */
+            old?: string | null;
+        };
+        /** @description What is corrected in a text when it is saved, or suggested. */
+        RuleTidy: {
+            /** @enum {string} */
+            kind: "tidy";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
             steps?: components["schemas"]["TidyStep"][] | null;
-            /** @description save or suggest */
+            /** @description save, suggest */
             mode?: string | null;
-            /** @description The choice on which another depends. */
-            by?: string | null;
-            map?: {
-                [key: string]: string[];
-            } | null;
-            /** @description clear, keep or refuse */
-            otherwise?: string | null;
-            /** @description Fields together with which it is unique. */
-            with?: string[] | null;
-            /** @description Whether capitals tell texts apart. */
-            case?: boolean | null;
-            /** @description apart or equal */
-            blanks?: string | null;
-            target?: string | null;
-            target_field?: string | null;
-            locked?: string[] | null;
-            /** @description For a lock: whether it holds for every field and against deleting the record. */
-            whole?: boolean | null;
-            /** @description A formula for each value of which an auto-number counts anew. */
-            series?: string | null;
-            start?: number | null;
-            step?: number | null;
-            /** @description Whether people may type another number. */
-            by_hand?: boolean | null;
-            /** @description Whether a number given is written anew when its letters change. */
-            follow?: boolean | null;
-            /** @description For stamps made, changed or reached; for log lines ticked, changed or reached. */
+        };
+        /** @description Sets fields when others change, or when a condition comes true. */
+        RuleFill: {
+            /** @enum {string} */
+            kind: "fill";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            /** @description changed, reached, made */
             event?: string | null;
-            /** @description Keys of the fields that are watched. */
             watch?: string[] | null;
-            /** @description first or last */
-            which?: string | null;
-            clears?: boolean | null;
-            /** @description Key of the yes/no field whose tick writes a line. */
-            tick?: string | null;
-            /** @description How the moment of a log line is written. */
-            pattern?: string | null;
-            except_role?: string | null;
-            /** @description The condition that a fill waits for. */
             reaches?: string | null;
+            when?: string | null;
             sets?: {
                 field: string;
                 to: string;
                 else?: string | null;
             }[] | null;
             only_blank?: boolean | null;
-            /** @description Whether it writes over what was typed. */
             overrules?: boolean | null;
-            /** @description Formulas, one a column of a decision table. */
+        };
+        /** @description Sets fields by the row that fits. */
+        RuleDecision: {
+            /** @enum {string} */
+            kind: "decision";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
             inputs?: string[] | null;
-            /** @description Keys of the fields that a decision table sets. */
             outputs?: string[] | null;
             rows?: string[][] | null;
-            /** @description shown, enabled, required or read_only */
+            /** @description leave, clear */
+            otherwise?: string | null;
+            only_blank?: boolean | null;
+            overrules?: boolean | null;
+        };
+        /** @description Which choices or records another field leaves open. */
+        RuleDependentChoice: {
+            /** @enum {string} */
+            kind: "narrow";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            by?: string | null;
+            map?: {
+                [key: string]: string[];
+            } | null;
+            formula?: string | null;
+            /** @description clear, keep, refuse */
+            otherwise?: string | null;
+            message?: string | null;
+        };
+        /** @description A detail of a linked record, copied when the link is chosen. */
+        RuleCopy: {
+            /** @enum {string} */
+            kind: "copy";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            formula?: string | null;
+        };
+        /** @description The value comes from a formula. */
+        RuleCalculation: {
+            /** @enum {string} */
+            kind: "calculation";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            formula?: string | null;
+            /** @description always, shown, once */
+            keeping?: string | null;
+        };
+        /** @description A condition that every record meets. */
+        RuleCheck: {
+            /** @enum {string} */
+            kind: "check";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            formula?: string | null;
+            message?: string | null;
+            saying?: string | null;
+            /** @description refuse, warn */
+            severity?: string | null;
+            /** @description check, let */
+            old?: string | null;
+        };
+        /** @description The field is not blank, always or while a condition holds. */
+        RuleRequired: {
+            /** @enum {string} */
+            kind: "required";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            when?: string | null;
+            message?: string | null;
+            saying?: string | null;
+            /** @description refuse, warn */
+            severity?: string | null;
+            /** @description check, let */
+            old?: string | null;
+        };
+        /** @description Between a lowest and a highest value; either may be left open. */
+        RuleLimits: {
+            /** @enum {string} */
+            kind: "limits";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            low?: string | null;
+            high?: string | null;
+            message?: string | null;
+            saying?: string | null;
+            /** @description refuse, warn */
+            severity?: string | null;
+            /** @description check, let */
+            old?: string | null;
+        };
+        /** @description So many characters at least, and at most. */
+        RuleLength: {
+            /** @enum {string} */
+            kind: "length";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            least?: number | null;
+            most?: number | null;
+            message?: string | null;
+            saying?: string | null;
+            /** @description refuse, warn */
+            severity?: string | null;
+            /** @description check, let */
+            old?: string | null;
+        };
+        /** @description One of the values of a list. */
+        RuleOneOf: {
+            /** @enum {string} */
+            kind: "one_of";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            values?: string[] | null;
+            message?: string | null;
+            saying?: string | null;
+            /** @description refuse, warn */
+            severity?: string | null;
+            /** @description check, let */
+            old?: string | null;
+        };
+        /** @description A text that is written as a mask says. */
+        RuleMatchesMask: {
+            /** @enum {string} */
+            kind: "fits";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            mask?: string | null;
+            message?: string | null;
+            saying?: string | null;
+            /** @description refuse, warn */
+            severity?: string | null;
+            /** @description check, let */
+            old?: string | null;
+        };
+        /** @description No other record has the same value. */
+        RuleUnique: {
+            /** @enum {string} */
+            kind: "unique";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            with?: string[] | null;
+            case?: boolean | null;
+            /** @description apart, equal */
+            blanks?: string | null;
+            when?: string | null;
+            message?: string | null;
+            saying?: string | null;
+            /** @description refuse, warn */
+            severity?: string | null;
+            /** @description check, let */
+            old?: string | null;
+        };
+        /** @description The value is there in a field of another table. */
+        RuleExists: {
+            /** @enum {string} */
+            kind: "exists";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            target?: string | null;
+            target_field?: string | null;
+            message?: string | null;
+            saying?: string | null;
+            /** @description refuse, warn */
+            severity?: string | null;
+            /** @description check, let */
+            old?: string | null;
+        };
+        /** @description A record, or some of its fields, can no longer be changed. */
+        RuleLock: {
+            /** @enum {string} */
+            kind: "lock";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            when?: string | null;
+            whole?: boolean | null;
+            locked?: string[] | null;
+            /** @description builder, clerk */
+            except_role?: string | null;
+            message?: string | null;
+            saying?: string | null;
+            /** @description refuse, warn */
+            severity?: string | null;
+            /** @description check, let */
+            old?: string | null;
+        };
+        /** @description Whether a field is shown, open, required or read-only in forms. */
+        RuleState: {
+            /** @enum {string} */
+            kind: "state";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            /** @description shown, enabled, required, read_only */
             state?: string | null;
+            when?: string | null;
+            /** @description keep, clear */
+            otherwise?: string | null;
             enforced?: boolean | null;
+            message?: string | null;
+        };
+        /** @description A number that each record is given once, when it is first saved. */
+        RuleNumber: {
+            /** @enum {string} */
+            kind: "number";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            formula?: string | null;
+            series?: string | null;
+            start?: number | null;
+            step?: number | null;
+            by_hand?: boolean | null;
+            follow?: boolean | null;
+        };
+        /** @description When something happened to the record, or who did it. */
+        RuleStamp: {
+            /** @enum {string} */
+            kind: "stamp";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            /** @description made, changed, reached */
+            event?: string | null;
+            watch?: string[] | null;
+            when?: string | null;
+            /** @description first, last */
+            which?: string | null;
+            clears?: boolean | null;
+        };
+        /** @description How many saves have changed some fields. */
+        RuleChangeCounter: {
+            /** @enum {string} */
+            kind: "tally";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            watch?: string[] | null;
+        };
+        /** @description A line that is added to a long text when something happens. */
+        RuleLogLine: {
+            /** @enum {string} */
+            kind: "line";
+            id?: string | null;
+            field: string;
+            name?: string | null;
+            note?: string | null;
+            /** @description ticked, changed, reached */
+            event?: string | null;
+            tick?: string | null;
+            when?: string | null;
+            watch?: string[] | null;
+            formula?: string | null;
+            pattern?: string | null;
+        };
+        /** @description A kind of rule, as it says itself what it is. */
+        RuleKind: {
+            kind: string;
+            label: string;
+            /** @description One line of what it does. */
+            about: string;
+            stage: string;
+            /** @description Whether it refuses records, or warns. */
+            validates: boolean;
+            /** @enum {string} */
+            editor: "common" | "own";
+            /** @description Parts that a new rule has; `$field` stands for the field on which it is pinned. */
+            begins: {
+                [key: string]: unknown;
+            };
+            /** @description Of each of these lists one part must be there before a rule can be looked at. */
+            needs: string[][];
+            parts: components["schemas"]["RulePart"][];
+        };
+        /** @description Something that rules of a kind have. */
+        RulePart: {
+            key: string;
+            /** @enum {string} */
+            type: "formula" | "condition" | "text" | "choice" | "mask" | "table" | "table_field" | "field" | "fields" | "texts" | "inputs" | "whole" | "flag" | "value" | "steps" | "map" | "sets" | "rows";
+            label: string | null;
+            hint: string | null;
+            /** @description The usual one first. */
+            choices: {
+                key: string | null;
+                label: string | null;
+            }[];
+            /** @description Parts with the values that they must have for this one to mean anything. */
+            only: {
+                [key: string]: unknown;
+            };
         };
         Mistake: {
             part: string | null;

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, type CaseExample, data, type ProofParts, type RuleParts, type Script } from "./client";
+import { api, asSent, type CaseExample, data, type ProofParts, type RuleParts, type Script } from "./client";
 import { settled } from "./jobs";
 import { useDesignChange } from "./queries";
 
@@ -31,8 +31,17 @@ export const play = (
 
 export const suggestEdges = (
   table: string,
-  body: { rule?: string; point?: string; open?: boolean; draft?: RuleParts; typed?: CaseExample["typed"] },
-) => data(api.POST("/api/tables/{table}/edges", { params: { path: { table } }, body }));
+  {
+    draft,
+    ...rest
+  }: { rule?: string; point?: string; open?: boolean; draft?: RuleParts; typed?: CaseExample["typed"] },
+) =>
+  data(
+    api.POST("/api/tables/{table}/edges", {
+      params: { path: { table } },
+      body: { ...rest, ...(draft && { draft: asSent(draft) }) },
+    }),
+  );
 
 /** Milliseconds between two looks at mistakes that are being counted. */
 const COUNTING = 1_000;
@@ -52,7 +61,7 @@ export const noticeMistake = (table: string, body: { rule: string; mistake: numb
 
 /** Which proofs a rule would break or mend, were it saved. */
 export const endangered = (table: string, body: RuleParts, signal?: AbortSignal) =>
-  data(api.POST("/api/tables/{table}/rules/proofs", { params: { path: { table } }, body, signal }));
+  data(api.POST("/api/tables/{table}/rules/proofs", { params: { path: { table } }, body: asSent(body), signal }));
 
 export const useKeepProofs = (table: string) =>
   useDesignChange((proofs: ProofParts[]) =>

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import {
   api,
+  asSent,
   type Column,
   data,
   type FieldParts,
@@ -150,9 +151,10 @@ export const useRemoveField = (table: string) =>
 
 export const usePinRule = (table: string) =>
   useDesignChange((rule: RuleParts) => {
-    if (!rule.id) return settled(api.POST("/api/tables/{table}/rules", { params: { path: { table } }, body: rule }));
+    if (!rule.id)
+      return settled(api.POST("/api/tables/{table}/rules", { params: { path: { table } }, body: asSent(rule) }));
     const path = { table, rule: rule.id };
-    return settled(api.PUT("/api/tables/{table}/rules/{rule}", { params: { path }, body: rule }));
+    return settled(api.PUT("/api/tables/{table}/rules/{rule}", { params: { path }, body: asSent(rule) }));
   });
 
 export const useUnpinRule = (table: string) =>

@@ -2,7 +2,7 @@ import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical, PencilLine, Plus } from "lucide-react";
 import type { CSSProperties } from "react";
-import type { Field, Rule, Stage, Table } from "../../api/client";
+import type { Field, Rule, RuleParts, Stage, Table } from "../../api/client";
 import { useProofs } from "../../api/proofs";
 import { useOpenCounts } from "../../api/queries";
 import { usePermissions } from "../../app/usePermissions";
@@ -93,8 +93,9 @@ export function BoardRow(props: Props) {
 
 /** Labels of the fields that a rule sets when this one changes; none where it sets this one. */
 function movedBy(table: Table, rule: Rule, field: Field): string[] {
-  const sets = rule.kind === "fill" ? (rule.parts.sets ?? []).map((set) => set.field) : (rule.parts.outputs ?? []);
-  if (!["fill", "decision"].includes(rule.kind) || sets.includes(field.key)) return [];
+  const parts: RuleParts = rule.parts;
+  const sets = parts.sets?.map((set) => set.field) ?? parts.outputs ?? [];
+  if (sets.includes(field.key)) return [];
   return sets.map((key) => table.fields.find((each) => each.key === key)?.label ?? key);
 }
 

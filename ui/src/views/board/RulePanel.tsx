@@ -1,35 +1,24 @@
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { toast } from "sonner";
-import { type Mistake, ProblemError, type Rule, type RuleParts, type Table } from "../../api/client";
+import { type Mistake, ProblemError, type Rule, type RuleKind, type RuleParts, type Table } from "../../api/client";
 import { usePinRule, useUnpinRule } from "../../api/queries";
 import { editPlace, useEdit } from "../../components/edits";
 import { MessageText } from "../../components/MessageText";
 import { SegmentedControl } from "../../components/SegmentedControl";
 import { words } from "../../words";
 import { DraftBar } from "./DraftBar";
-import { Numbering } from "./Numbering";
 import { Panel } from "./Panel";
-import { CalculationParts } from "./parts/CalculationParts";
-import { CopyParts } from "./parts/CopyParts";
-import { DecisionParts } from "./parts/DecisionParts";
-import { DefaultParts } from "./parts/DefaultParts";
-import { FillParts } from "./parts/FillParts";
-import { LineParts, StampParts, TallyParts } from "./parts/LogParts";
-import { MaskParts } from "./parts/MaskParts";
-import { NarrowParts } from "./parts/NarrowParts";
-import { NumberParts } from "./parts/NumberParts";
-import { StateParts } from "./parts/StateParts";
-import { beginning, VALIDATIONS } from "./parts/shared";
-import { TidyParts } from "./parts/TidyParts";
-import { ValidationParts } from "./parts/ValidationParts";
+import { beginning, kindOf } from "./parts/shared";
 import { Results } from "./Results";
 import { RuleProofs } from "./RuleProofs";
+import { RuleEditor } from "./ruleEditors";
 import { TryRule } from "./TryRule";
 import { usePreview } from "./usePreview";
 
 /** Whether nothing was written yet of a new rule. */
-const isUntouched = (parts: RuleParts) => JSON.stringify(parts) === JSON.stringify(beginning(parts.kind, parts.field));
+const isUntouched = (table: Table, parts: RuleParts) =>
+  JSON.stringify(parts) === JSON.stringify(beginning(kindOf(table, parts.kind), parts.field));
 
 type Props = { table: Table; rule?: Rule; field: string; stage: string; onClose: () => void };
 /** A rule as it is written so far, and what was written for other kinds on the way. */
@@ -42,7 +31,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   const kinds = (place?.kinds ?? []).filter((kind) => suiting.includes(kind));
   const id = table.fields.find((each) => each.key === field)?.id ?? field;
   const edit = useEdit<Written>(rule ? editPlace.rule(table.id, rule.id) : editPlace.newRule(table.id, id, stage), {
-    parts: rule?.parts ?? beginning(kinds[0] ?? "", field),
+    parts: rule?.parts ?? beginning(kindOf(table, kinds[0] ?? ""), field),
     aside: {},
   });
   const { parts, aside } = edit.value;
@@ -57,14 +46,14 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   const keep = (next: Written) => {
     edit.change(next);
     // To have looked at another kind is no draft yet.
-    if (!rule && [next.parts, ...Object.values(next.aside)].every(isUntouched)) edit.done();
+    if (!rule && [next.parts, ...Object.values(next.aside)].every((each) => isUntouched(table, each))) edit.done();
     pin.reset();
   };
   const change = (some: Partial<RuleParts>) => keep({ aside, parts: { ...edit.latest().parts, ...some } });
   // What was written for one kind stands again when somebody comes back to it.
   const changeKind = (kind: string) =>
     keep({
-      parts: aside[kind] ?? beginning(kind, parts.field, parts),
+      parts: aside[kind] ?? beginning(kindOf(table, kind), parts.field, parts),
       aside: { ...aside, [parts.kind]: parts },
     });
   const label = table.fields.find((each) => each.key === parts.field)?.label ?? parts.field;
@@ -72,7 +61,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
     pin.error instanceof ProblemError
       ? (pin.error.problem.mistakes ?? [{ part: null, message: pin.error.message, from: null, to: null }])
       : (preview.data?.problems ?? []);
-  const dirty = rule ? JSON.stringify(parts) !== JSON.stringify(edit.first.parts) : !isUntouched(parts);
+  const dirty = rule ? JSON.stringify(parts) !== JSON.stringify(edit.first.parts) : !isUntouched(table, parts);
   const end = () => {
     edit.done();
     onClose();
@@ -87,7 +76,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       },
     });
 
-  const shared = { table, parts, change, mistakes };
+  const kind = kindOf(table, parts.kind);
   return (
     <Panel
       name={rule?.sentence ?? words.rulePanel.newTitle(place?.label ?? "")}
@@ -132,24 +121,19 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       }
     >
       {place && kinds.length > 1 && !rule && (
-        <KindPick name={place.label} kinds={kinds} value={parts.kind} onChange={changeKind} />
+        <KindPick
+          name={place.label}
+          kinds={kinds.flatMap((key) => kindOf(table, key) ?? [])}
+          value={parts.kind}
+          onChange={changeKind}
+        />
       )}
-      {parts.kind === "default" && <DefaultParts {...shared} />}
-      {parts.kind === "mask" && <MaskParts {...shared} />}
-      {parts.kind === "tidy" && <TidyParts {...shared} />}
-      {parts.kind === "fill" && <FillParts {...shared} />}
-      {parts.kind === "decision" && <DecisionParts {...shared} row={preview.data?.looked?.row ?? null} sound={sound} />}
-      {parts.kind === "state" && <StateParts {...shared} />}
-      {parts.kind === "narrow" && <NarrowParts {...shared} />}
-      {parts.kind === "copy" && <CopyParts {...shared} />}
-      {parts.kind === "calculation" && <CalculationParts {...shared} fleeting={preview.data?.fleeting ?? []} />}
-      {parts.kind === "number" && <NumberParts {...shared} />}
-      {parts.kind === "number" && rule && <Numbering table={table} rule={rule.id} />}
-      {parts.kind === "stamp" && <StampParts {...shared} />}
-      {parts.kind === "tally" && <TallyParts {...shared} />}
-      {parts.kind === "line" && <LineParts {...shared} />}
-      {VALIDATIONS.includes(parts.kind) && (
-        <ValidationParts {...shared} key={parts.kind} usual={usualMessage(parts, preview.data?.sentence, label)} />
+      {kind && (
+        <RuleEditor
+          {...{ table, parts, change, mistakes, rule, sound, kind }}
+          preview={preview.data}
+          usual={usualMessage(parts, preview.data?.sentence, label)}
+        />
       )}
       {/* Beneath what is clicked and typed in: it comes a moment later, and nothing may move beneath a hand. */}
       {(preview.data?.sentence ?? rule?.sentence) && (
@@ -212,20 +196,21 @@ function shownAtPart({ part }: Mistake, kind: string) {
   return SHOWN_AT_PART.includes(place) && !(place === "formula" && WITHOUT_FORMULA.includes(kind));
 }
 
-function KindPick(props: { name: string; kinds: string[]; value: string; onChange: (kind: string) => void }) {
-  const options = props.kinds.map((kind) => [kind, words.rulePanel.kinds[kind] ?? kind] as const);
+function KindPick(props: { name: string; kinds: RuleKind[]; value: string; onChange: (kind: string) => void }) {
+  const options = props.kinds.map((kind) => [kind.kind, kind.label] as const);
   if (options.length < 4) return <SegmentedControl {...props} options={options} />;
   return (
     <fieldset className="flex flex-wrap gap-1.5">
       <legend className="sr-only">{props.name}</legend>
-      {options.map(([kind, label]) => (
+      {props.kinds.map((kind) => (
         <input
-          key={kind}
+          key={kind.kind}
           type="radio"
           name={props.name}
-          aria-label={label}
-          checked={props.value === kind}
-          onChange={() => props.onChange(kind)}
+          aria-label={kind.label}
+          title={kind.about}
+          checked={props.value === kind.kind}
+          onChange={() => props.onChange(kind.kind)}
           className="btn btn-sm checked:!bg-neutral checked:!text-neutral-content"
         />
       ))}

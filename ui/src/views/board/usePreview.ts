@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import type { Preview, RuleParts, Table } from "../../api/client";
 import { streamEffect } from "../../api/effect";
-import { isBegun } from "./parts/shared";
+import { isBegun, kindOf } from "./parts/shared";
 
 /** Milliseconds without a keystroke after which the rule is looked at. */
 const PAUSE = 180;
@@ -12,7 +12,7 @@ export function usePreview(table: Table, parts: RuleParts, lookAt: number | null
   const [pending, setPending] = useState(false);
   const { name: _name, note: _note, ...what } = parts;
   const question = JSON.stringify(what);
-  const begun = isBegun(parts);
+  const begun = isBegun(kindOf(table, parts.kind), parts);
   const { key } = table;
   // A choice that is added may be what a mistake was about.
   const choices = JSON.stringify(table.fields.map((field) => field.choices));

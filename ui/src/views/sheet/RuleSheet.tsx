@@ -1,6 +1,6 @@
 import { useQueries } from "@tanstack/react-query";
 import { FileText, Printer } from "lucide-react";
-import { api, type Covered, data, type ProofLine, type Table } from "../../api/client";
+import { api, type Covered, data, type ProofLine, type RuleParts, type Table } from "../../api/client";
 import { useProofs } from "../../api/proofs";
 import { useSession, useTables } from "../../api/queries";
 import { usePermissions } from "../../app/usePermissions";
@@ -74,7 +74,7 @@ function OneTable({ table, covered, proofs }: TableProps) {
                     {rule.sentence}
                     {rule.note && <span className="quiet"> {rule.note}</span>}
                     <Shown covered={covered.find((each) => each.rule === rule.id)} proofs={proofs} />
-                    {rule.parts.rows && <Rows table={table} rule={rule.parts} />}
+                    {"rows" in rule.parts && <Rows table={table} rule={rule.parts} />}
                   </span>
                 </dd>
               ))}
@@ -115,7 +115,7 @@ function Shown({ covered, proofs }: { covered: Covered | undefined; proofs: Proo
 }
 
 /** The rows of a decision table, as they are written. */
-function Rows({ table, rule }: { table: Table; rule: Table["rules"][number]["parts"] }) {
+function Rows({ table, rule }: { table: Table; rule: RuleParts }) {
   const label = (key: string) => table.fields.find((field) => field.key === key)?.label ?? key;
   const inputs = rule.inputs ?? [];
   return (

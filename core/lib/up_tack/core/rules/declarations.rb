@@ -16,7 +16,8 @@ module UpTack
         # @param label [String] by which builders choose it
         # @param about [String] one line of what it does
         # @param editor [Symbol] :common for the editor that all kinds share, :own for one in the interface
-        # @param begins [Hash{String=>Object}] parts that a new rule of the kind has
+        # @param begins [Hash{String=>Object}] parts that a new rule of the kind has; "$field" in them stands for the
+        #   field on which it is pinned
         # @param needs [Array<Array<String>>] of each of these lists one part must be there before a rule can be
         #   looked at
         # @return [String, nil]

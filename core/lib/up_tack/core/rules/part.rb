@@ -7,7 +7,8 @@ module UpTack
       # key:: under which a design has it, such as "low"
       # type:: one of Part::TYPES
       # label, hint:: in words, for the editor that all kinds have in common
-      # choices:: for :choice: [key, label] of each, the usual one first; nil for "nothing is said"
+      # choices:: for :choice: [key, label] of each, the usual one first; nil for "nothing is said". Two without
+      #   labels are a box to tick
       # usual:: for :whole: what it is where nothing is said
       # slips:: for :choice: those that a slip of the hand may put in its place, all of them mostly
       # only:: parts with the values that they must have for this one to mean anything

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, type CaseExample, data, type RuleParts, type Table } from "../../../api/client";
+import { api, asSent, type CaseExample, data, type RuleParts, type Table } from "../../../api/client";
 import { words } from "../../../words";
 import { TriedCase } from "../TriedCase";
 
@@ -11,7 +11,12 @@ export function Review({ table, parts, onRow }: Props) {
   const found = useQuery({
     queryKey: ["review", table.key, inputs, outputs, rows],
     queryFn: () =>
-      data(api.POST("/api/tables/{table}/decisions/review", { params: { path: { table: table.key } }, body: parts })),
+      data(
+        api.POST("/api/tables/{table}/decisions/review", {
+          params: { path: { table: table.key } },
+          body: asSent(parts),
+        }),
+      ),
     placeholderData: (before) => before,
     retry: false,
   }).data;

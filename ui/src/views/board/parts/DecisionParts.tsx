@@ -1,7 +1,7 @@
 import { Copy, Download, Plus, Upload } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
-import { api, data, ProblemError } from "../../../api/client";
+import { api, asSent, data, ProblemError } from "../../../api/client";
 import { words } from "../../../words";
 import { DecisionGrid } from "../decision/DecisionGrid";
 import { Review } from "../decision/Review";
@@ -67,7 +67,7 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
   };
 
   const written = async (separator: "tab" | "comma") => {
-    const body = { ...parts, separator };
+    const body = { ...asSent(parts), separator };
     return (
       await data(api.POST("/api/tables/{table}/decisions/write", { params: { path: { table: table.key } }, body }))
     ).text;

@@ -1,4 +1,4 @@
-import type { Mistake, RuleParts, Table } from "../../../api/client";
+import type { Mistake, Preview, Rule, RuleKind, RuleParts, Table } from "../../../api/client";
 
 /** What every editor of a kind of rule is given. */
 export type PartsProps = {
@@ -11,67 +11,45 @@ export type PartsProps = {
 /** The mistakes of one part. */
 export const mistakesOf = (mistakes: Mistake[], part: string) => mistakes.filter((mistake) => mistake.part === part);
 
-/** Kinds that refuse a record; they share message, severity and what becomes of old records. */
-export const VALIDATIONS = ["check", "required", "limits", "length", "one_of", "fits", "unique", "exists", "lock"];
-
-/** What each kind begins with. */
-const BEGINNINGS: { [kind: string]: Partial<RuleParts> } = {
-  check: { formula: "" },
-  calculation: { formula: "", keeping: "always" },
-  copy: { formula: "" },
-  lock: { when: "", whole: true },
-  mask: { mask: "", half: "refuse", separators: "keep" },
-  tidy: { steps: [{ do: "trim" }], mode: "save" },
-  narrow: { formula: "", otherwise: "clear" },
-  state: { state: "enabled", when: "", otherwise: "keep" },
-  fits: { mask: "" },
-  number: { formula: "", start: 1, step: 1 },
-  stamp: { event: "made" },
-  line: { event: "ticked", formula: "", pattern: "d MMM yyyy, HH:mm" },
+/** What an editor of one kind alone is given besides. */
+export type EditorProps = PartsProps & {
+  /** The rule as it is kept; undefined for a new one. */
+  rule: Rule | undefined;
+  preview: Preview | undefined;
+  /** Whether the rule as it is written could be kept. */
+  sound: boolean;
 };
+
+/** What a kind of rule says of itself. */
+export const kindOf = (table: Table, kind: string): RuleKind | undefined =>
+  table.rule_kinds.find((each) => each.kind === kind);
+
+/** What rules of all kinds may have, and so keep when another kind is chosen. */
+const IN_COMMON = ["name", "note", "message", "saying", "severity", "old"] as const;
 
 /** A new rule of a kind; what it has in common with one of another kind is kept. */
-export const beginning = (kind: string, field: string, before?: RuleParts): RuleParts => {
-  const { name = null, note = null, message = null, saying = null, severity = null, old = null } = before ?? {};
-  const begun = { kind, field, name, note, message, saying, severity, old, ...BEGINNINGS[kind] };
-  if (kind === "fill") return { ...begun, event: "changed", sets: [{ field, to: "" }] };
-  return kind === "decision" ? { ...begun, inputs: [], outputs: [field], rows: [] } : begun;
-};
+export const beginning = (kind: RuleKind | undefined, field: string, before?: RuleParts): RuleParts => ({
+  kind: kind?.kind ?? "",
+  field,
+  ...Object.fromEntries(IN_COMMON.map((part) => [part, before?.[part] ?? null])),
+  // The field on which it is pinned stands for `$field`.
+  ...JSON.parse(JSON.stringify(kind?.begins ?? {}).replaceAll('"$field"', JSON.stringify(field))),
+});
 
 /** Whether enough is there to look at. */
-export function isBegun(parts: RuleParts): boolean {
-  switch (parts.kind) {
-    case "check":
-    case "calculation":
-    case "copy":
-    case "number":
-    case "line":
-      return (parts.formula ?? "") !== "";
-    case "default":
-      return (parts.value ?? null) !== null || (parts.formula ?? "") !== "";
-    case "mask":
-    case "fits":
-      return (parts.mask ?? "") !== "";
-    case "narrow":
-      return (parts.formula ?? "") !== "" || Boolean(parts.by);
-    case "limits":
-      return Boolean(parts.low || parts.high);
-    case "length":
-      return parts.least != null || parts.most != null;
-    case "one_of":
-      return (parts.values ?? []).length > 0;
-    case "exists":
-      return Boolean(parts.target && parts.target_field);
-    case "stamp":
-      return parts.event !== "reached" || (parts.when ?? "") !== "";
-    case "fill":
-      return (parts.sets ?? []).some((set) => set.to !== "");
-    case "decision":
-      return (parts.inputs ?? []).length > 0 && (parts.rows ?? []).length > 0;
-    case "state":
-    case "lock":
-      return (parts.when ?? "") !== "";
-    default:
-      return true;
-  }
+export function isBegun(kind: RuleKind | undefined, parts: RuleParts): boolean {
+  const plain = parts as { [part: string]: unknown };
+  const meant = (key: string) => {
+    const only = kind?.parts.find((part) => part.key === key)?.only ?? {};
+    return Object.entries(only).every(([other, value]) => plain[other] === value);
+  };
+  return (kind?.needs ?? []).every((keys) => {
+    const wanted = keys.filter(meant);
+    return wanted.length === 0 || wanted.some((key) => isFilled(plain[key]));
+  });
+}
+
+function isFilled(value: unknown): boolean {
+  if (Array.isArray(value)) return value.some((each) => (each as { to?: string })?.to !== "");
+  return value !== null && value !== undefined && value !== "";
 }

@@ -36,6 +36,7 @@ module UpTack
               [Core::Design::Form.usual(table), *table.forms].map do |form|
                 Form.of(form, table, @seen, @workspace.project)
               end,
+            rule_kinds: builder? ? RuleKind.all : [],
             notices: builder? ? NoticeOfRules.all(table.notices.all, table, @workspace) : []
           }
         end

@@ -11,7 +11,12 @@ module UpTack
         # rows:: lists of cells, those of the inputs first
         # otherwise:: what becomes of the outputs where no row fits: "leave" or "clear"
         class Decision < WritingRule
-          kind "decision", label: "Decision table", about: "Sets fields by the row that fits.", editor: :own
+          kind "decision",
+            label: "Decision table",
+            about: "Sets fields by the row that fits.",
+            editor: :own,
+            begins: {"inputs" => [], "outputs" => ["$field"], "rows" => []},
+            needs: [%w[inputs], %w[rows]]
           effect :decision
           part "inputs", :inputs
           part "outputs", :fields

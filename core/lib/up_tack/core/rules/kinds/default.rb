@@ -8,7 +8,8 @@ module UpTack
         # is worked out when the record is made. It never touches a record that
         # exists, nor a field that the person filled or cleared.
         class Default < Rule
-          kind "default", label: "Default", about: "What a new record begins with.", editor: :own
+          kind "default", label: "Default", about: "What a new record begins with.", editor: :own,
+            needs: [%w[value formula]]
           stage "default"
           effect :default
           part "value", :value

@@ -18,8 +18,12 @@ module UpTack
           EVENT_WORDS = [["changed", "when fields change"], ["reached", "when a condition comes true"],
             ["made", "for a new record"]].freeze
 
-          kind "fill", label: "Fill", about: "Sets fields when others change, or when a condition comes true.",
-            editor: :own
+          kind "fill",
+            label: "Fill",
+            about: "Sets fields when others change, or when a condition comes true.",
+            editor: :own,
+            begins: {"event" => "changed", "sets" => [{"field" => "$field", "to" => ""}]},
+            needs: [%w[sets]]
           effect :fill
           part "event", :choice, choices: EVENT_WORDS
           part "watch", :fields

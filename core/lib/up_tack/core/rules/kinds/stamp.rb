@@ -20,12 +20,13 @@ module UpTack
             label: "Stamp",
             about: "When something happened to the record, or who did it.",
             editor: :own,
-            begins: {"event" => "made"}
+            begins: {"event" => "made"},
+            needs: [%w[when]]
           stage "log"
           effect :log
           part "event", :choice, choices: EVENT_WORDS
           part "watch", :fields
-          part "when", :condition
+          part "when", :condition, only: {"event" => "reached"}
           part "which", :choice, choices: [["first", "the first time"], ["last", "the last time"]],
             only: {"event" => "reached"}
           part "clears", :flag, only: {"event" => "reached"}

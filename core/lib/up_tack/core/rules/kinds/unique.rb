@@ -12,8 +12,7 @@ module UpTack
           kind "unique", label: "Unique", about: "No other record has the same value."
           part "with", :fields, label: "Together with"
           part "case", :flag, label: "Capitals tell texts apart"
-          part "blanks", :choice, label: "Blanks",
-            choices: [["apart", "are no value"], ["equal", "count as a value too"]]
+          part "blanks", :choice, label: "Blank counts as a value too", choices: [["apart"], ["equal"]]
           part "when", :condition, label: "Only among records for which a condition holds"
           histories :unique
           effect :unique
