@@ -2866,6 +2866,8 @@ export interface components {
             /** @description Whether old records are only checked when one of its fields changes. */
             lets_old: boolean;
             warning: boolean;
+            /** @description Whether it may refuse a record that is new. */
+            refuses_new: boolean;
             /** @description What a builder should know in time, such as that numbers run out. */
             notice: string | null;
             /** @description What a clerk is told when the builder wrote no message. */
@@ -3225,6 +3227,11 @@ export interface components {
             stage: string;
             /** @description Whether it refuses records, or warns. */
             validates: boolean;
+            /**
+             * @description How it is looked at on records that exist.
+             * @enum {string}
+             */
+            effect: "default" | "mask" | "tidy" | "fill" | "decision" | "dependent_choice" | "copy" | "calculation" | "number" | "check" | "unique" | "exists" | "lock" | "state" | "log" | "line";
             /** @enum {string} */
             editor: "common" | "own";
             /** @description Parts that a new rule has; `$field` stands for the field on which it is pinned. */

@@ -23,7 +23,9 @@ module UpTack
       def written_into(document)
         before, rest = document.split(FROM, 2)
         _, after = rest.split(TO, 2)
-        "#{before}#{FROM}#{YAML.dump(JSON.parse(JSON.generate(schemas))).lines.drop(1).map { |line| "    #{line}" }.join}#{TO}#{after}"
+        "#{before}#{FROM}#{YAML.dump(JSON.parse(JSON.generate(schemas))).lines.drop(1).map { |line|
+          "    #{line}"
+        }.join}#{TO}#{after}"
       end
 
       # @return [Hash{String=>Hash}] by name

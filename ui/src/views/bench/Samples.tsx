@@ -11,14 +11,12 @@ import { FailingRecords } from "./FailingRecords";
 
 /** Enough records to try the grid at size. */
 const AT_SIZE = 5_000;
-const VALIDATING = ["validate", "mask"];
-
 /** Fills the table with made-up records, or shows some that one rule refuses. */
 export function Samples({ table, onClose }: { table: Table; onClose: () => void }) {
   const [aim, setAim] = useState<"pass" | "fail">("pass");
   const [count, setCount] = useState("100");
   const [seed, setSeed] = useState("1");
-  const rules = table.rules.filter((rule) => VALIDATING.includes(rule.stage) && !["state", "lock"].includes(rule.kind));
+  const rules = table.rules.filter((rule) => rule.refuses_new);
   const [rule, setRule] = useState(rules[0]?.id ?? "");
   const make = useMakeUp(table.key);
   const failing = useMutation({

@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import type { Preview, RuleParts, Table } from "../../api/client";
 import { words } from "../../words";
+import { kindOf } from "./parts/shared";
 
 type Props = { table: Table; parts: RuleParts; preview: Preview; pending: boolean };
 
@@ -23,7 +24,8 @@ export function Effect({ table, parts, preview, pending }: Props) {
 function Lines({ table, parts, preview }: Omit<Props, "pending">) {
   const { effect } = words.rulePanel;
   const { changes = 0, blank = 0, failed = 0, refused = 0, unjudged = 0, locked = 0 } = preview.counts;
-  switch (parts.kind) {
+  const way = kindOf(table, parts.kind)?.effect;
+  switch (way) {
     case "default":
       return (
         <>
@@ -73,7 +75,7 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
           )}
         </>
       );
-    case "narrow":
+    case "dependent_choice":
       return (
         <>
           <p className={refused > 0 ? "font-semibold text-secondary" : "text-success"}>
@@ -85,12 +87,12 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
     case "fill":
     case "decision": {
       const { same = 0, differs = 0, idle = 0 } = preview.counts;
-      const out = parts.kind === "fill" ? idle : unjudged;
+      const out = way === "fill" ? idle : unjudged;
       return (
         <>
           <p>{words.fillEffect.fill(same, differs)}</p>
           {out > 0 && (
-            <p className="quiet">{parts.kind === "fill" ? words.fillEffect.none(out) : words.fillEffect.noRow(out)}</p>
+            <p className="quiet">{way === "fill" ? words.fillEffect.none(out) : words.fillEffect.noRow(out)}</p>
           )}
         </>
       );
@@ -116,8 +118,7 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
           <p className="quiet">{words.numbering.effect(blank)}</p>
         </>
       );
-    case "stamp":
-    case "tally":
+    case "log":
       return (
         <>
           <p className={changes > 0 ? "font-semibold" : ""}>{words.logging.filled(changes, preview.looked_at)}</p>
@@ -136,7 +137,7 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
             preview={preview}
             let={parts.old === "let"}
             warn={parts.severity === "warn"}
-            doubles={parts.kind === "unique"}
+            doubles={way === "unique"}
           />
           {unjudged > 0 && <p className="quiet">{effect.unjudged(unjudged)}</p>}
         </>

@@ -1,11 +1,12 @@
 import { X } from "lucide-react";
 import { Link } from "react-router";
-import type { Preview, RuleParts, Table } from "../../api/client";
+import type { Preview, RuleKind, RuleParts, Table } from "../../api/client";
 import { MatchInput } from "../../components/record/MatchInput";
 import { Spaces } from "../../components/Spaces";
 import { words } from "../../words";
 import { Effect } from "./Effect";
 import { Notices } from "./Notices";
+import { kindOf } from "./parts/shared";
 
 type Example = Preview["examples"][number];
 type LookAt = { id: number; title: string } | null;
@@ -22,22 +23,18 @@ type Props = {
   onMore: () => void;
 };
 
+type Way = RuleKind["effect"];
+/** Ways of looking that show what would be there beside what is there. */
+const COMPARING: Way[] = ["default", "calculation", "mask", "tidy", "copy", "number", "log", "fill", "decision"];
+/** Ways of looking at what refuses no record that is there. */
+const MILD: Way[] = ["dependent_choice", "state"];
+
 /** The rule's result on real records, the worst first, and how many it concerns. */
 export function Results({ table, parts, preview, pending, stale, lookAt, onLookAt, onMore }: Props) {
+  const way = kindOf(table, parts.kind)?.effect ?? "check";
   // What only warns, or lets old records be, refuses none of them.
-  const mild = parts.severity === "warn" || parts.old === "let" || parts.kind === "narrow" || parts.kind === "state";
-  const compares = [
-    "default",
-    "calculation",
-    "mask",
-    "tidy",
-    "copy",
-    "number",
-    "stamp",
-    "tally",
-    "fill",
-    "decision",
-  ].includes(parts.kind);
+  const mild = parts.severity === "warn" || parts.old === "let" || MILD.includes(way);
+  const compares = COMPARING.includes(way);
   if (!preview || preview.problems.length > 0) return null;
   return (
     <section aria-label={words.rulePanel.results} aria-busy={pending}>
@@ -57,14 +54,7 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
           <Picker table={table} lookAt={lookAt} onLookAt={onLookAt} />
           <ul className={`mt-2 divide-y divide-base-300/70 border-base-300 border-y ${stale ? "opacity-80" : ""}`}>
             {lookAt && preview.looked?.id === lookAt.id && (
-              <ExampleLine
-                table={table.key}
-                parts={parts.kind}
-                example={preview.looked}
-                compares={compares}
-                mild={mild}
-                lit
-              />
+              <ExampleLine table={table.key} way={way} example={preview.looked} compares={compares} mild={mild} lit />
             )}
             {preview.examples
               .filter((example) => example.id !== lookAt?.id)
@@ -72,7 +62,7 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
                 <ExampleLine
                   key={example.id}
                   table={table.key}
-                  parts={parts.kind}
+                  way={way}
                   example={example}
                   compares={compares}
                   mild={mild}
@@ -137,19 +127,19 @@ const SHAPES: Record<string, string> = {
 
 type LineProps = {
   table: string;
-  /** The kind of the rule. */
-  parts: string;
+  /** How the rule is looked at. */
+  way: Way;
   example: Example;
   compares: boolean;
   mild: boolean;
   lit?: boolean;
 };
 
-function ExampleLine({ table, parts, example, compares, mild, lit = false }: LineProps) {
+function ExampleLine({ table, way, example, compares, mild, lit = false }: LineProps) {
   const refused = words.rulePanel.verdicts[mild ? "strays" : "refused"];
   const tone = mild ? "text-secondary" : "text-error";
   const came = example.result || words.rulePanel.blank;
-  const resting = example.verdict === "idle" || (parts === "decision" && example.verdict === "unjudged");
+  const resting = example.verdict === "idle" || (way === "decision" && example.verdict === "unjudged");
   return (
     <li
       className={`${lit ? "bg-[var(--tint-lit)]" : ""} grid grid-cols-[0.75rem_minmax(0,7rem)_minmax(0,1fr)] items-baseline gap-x-2 py-1.5`}
@@ -162,7 +152,7 @@ function ExampleLine({ table, parts, example, compares, mild, lit = false }: Lin
         {compares ? (
           <span className="flex flex-wrap gap-x-1.5">
             {resting && (
-              <span className="quiet">{words.rulePanel.verdicts[parts === "decision" ? "noRow" : "idle"]}</span>
+              <span className="quiet">{words.rulePanel.verdicts[way === "decision" ? "noRow" : "idle"]}</span>
             )}
             {example.verdict === "refused" && (
               <span className={tone}>

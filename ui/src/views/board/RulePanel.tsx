@@ -86,8 +86,8 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       refused={pin.error ? mistakes : []}
       note={dirty && <DraftBar overtaken={edit.overtaken} onDrop={end} />}
       onSave={save}
-      wide={parts.kind !== "default"}
-      stacked={parts.kind === "decision"}
+      wide={kind?.effect !== "default"}
+      stacked={kind?.effect === "decision"}
       beside={
         <>
           <RuleProofs table={table} parts={parts} {...(rule ? { rule } : {})} sound={sound} dirty={dirty} />
@@ -132,7 +132,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
         <RuleEditor
           {...{ table, parts, change, mistakes, rule, sound, kind }}
           preview={preview.data}
-          usual={usualMessage(parts, preview.data?.sentence, label)}
+          usual={preview.data?.sentence ?? ""}
         />
       )}
       {/* Beneath what is clicked and typed in: it comes a moment later, and nothing may move beneath a hand. */}
@@ -216,8 +216,4 @@ function KindPick(props: { name: string; kinds: RuleKind[]; value: string; onCha
       ))}
     </fieldset>
   );
-}
-
-function usualMessage(parts: RuleParts, sentence: string | null | undefined, label: string) {
-  return sentence ?? (parts.kind === "required" ? `${label} must be filled.` : "");
 }

@@ -37,7 +37,7 @@ const OWN: Record<OwnEditorKind, FC<EditorProps>> = {
   check: CheckParts,
   required: (props) => <WhenParts {...props} label={words.rulePanel.onlyWhile} />,
   limits: LimitsParts,
-  length: LimitsParts,
+  length: (props) => <LimitsParts {...props} counts />,
   exists: ExistsParts,
   lock: LockParts,
   state: StateParts,
@@ -64,7 +64,7 @@ export function RuleEditor(props: EditorProps & { kind: RuleKind; usual: string 
       {kind.validates && (
         <>
           <MessageParts {...shared} key={kind.kind} />
-          <SternnessParts parts={shared.parts} change={shared.change} />
+          {kind.kind !== "lock" && <SternnessParts parts={shared.parts} change={shared.change} />}
         </>
       )}
     </>

@@ -60,7 +60,7 @@ function formOf(table: Table, picked: string | null) {
 function Copied({ table, form, of }: { table: Table; form: Form; of: number }) {
   const original = useRecord(table.key, of);
   if (!original.data) return original.error ? <Failure error={original.error} retry={original.refetch} /> : <Loading />;
-  const numbered = table.rules.filter((rule) => rule.kind === "number").map((rule) => rule.field);
+  const numbered = table.rules.filter((rule) => rule.stage === "number").map((rule) => rule.field);
   const taken = table.fields.filter((field) => !field.given && field.may_edit && !numbered.includes(field.key));
   const begin = Object.fromEntries(
     taken

@@ -1,6 +1,6 @@
 import { CalendarDays, X } from "lucide-react";
 import { lazy, Suspense } from "react";
-import type { Table } from "../../api/client";
+import type { Rule, Table } from "../../api/client";
 import type { Question } from "../../api/history";
 import { useRecord, useSession } from "../../api/queries";
 import { showDay } from "../../components/moments";
@@ -55,7 +55,7 @@ export function Filters({ table, question, put }: Props) {
             label={words.history.rule}
             value={question.rule ?? ""}
             options={table.rules
-              .filter((rule) => SETTING.includes(rule.kind))
+              .filter(setsValues)
               .map((rule) => [rule.id, `${labelOf(table, rule.field)}: ${rule.tack}`])}
             onPick={(rule) => put({ rule })}
           />
@@ -81,23 +81,6 @@ export function Filters({ table, question, put }: Props) {
     </search>
   );
 }
-
-/** Kinds of rules that set values. */
-const SETTING = [
-  "default",
-  "mask",
-  "tidy",
-  "narrow",
-  "copy",
-  "calculation",
-  "number",
-  "stamp",
-  "tally",
-  "line",
-  "fill",
-  "decision",
-  "state",
-];
 
 const labelOf = (table: Table, key: string) => table.fields.find((field) => field.key === key)?.label ?? key;
 
@@ -154,3 +137,6 @@ function Day({ label, value, onPick }: DayProps) {
     </div>
   );
 }
+
+/** Whether a rule sets values: those that refuse records do not, but for a state that clears. */
+const setsValues = (rule: Rule) => rule.stage !== "validate" || rule.stages.length > 1;

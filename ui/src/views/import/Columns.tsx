@@ -10,7 +10,7 @@ type Props = {
 
 /** To which field each column of the file belongs, and how what it shows is read. */
 export function Columns({ table, columns, onChange }: Props) {
-  const numbered = new Set(table.rules.filter((rule) => rule.kind === "number").map((rule) => rule.field));
+  const numbered = new Set(table.rules.filter((rule) => rule.stage === "number").map((rule) => rule.field));
   const fields = table.fields.filter((field) => field.may_edit && (!field.given || numbered.has(field.key)));
   return (
     <div className="sheet overflow-auto">

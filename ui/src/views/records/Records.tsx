@@ -113,7 +113,7 @@ export default function Records() {
             {narrowed ? words.records.filtered(matching ?? 0, total) : words.records.shown(total, total)}
           </span>
         )}
-        {table.may.edit && table.rules.some((rule) => rule.kind === "tidy") && (
+        {table.may.edit && table.rules.some((rule) => rule.stage === "tidy") && (
           <Link to={`/t/${table.key}/tidy`} className="btn btn-ghost btn-sm">
             {words.tidyReview.link}
           </Link>

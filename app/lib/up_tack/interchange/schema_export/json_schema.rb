@@ -26,9 +26,18 @@ module UpTack
             "description" => [table.note, *said.rest.map { |rule| rule.sentence(table) }].compact.join("\n"),
             "type" => "object",
             "additionalProperties" => false,
-            "properties" => fields.to_h { |field| [field.label, property(field, said.of(field.key))] },
+            "properties" =>
+              fields.to_h { |field|
+                [field.label, property(field, said.of(field.key)).merge(of_rules(field, table, said))]
+              },
             "required" => fields.select { |field| said.of(field.key).required }.map(&:label)
           }
+        end
+
+        # What kinds of rule say of a field by themselves.
+        def of_rules(field, table, said)
+          rules = said.rest.select { |rule| rule.field == field.key && !rule.warning? && !rule.lets_old? }
+          rules.map { |rule| rule.json_schema(table) }.reduce({}, :merge)
         end
 
         def property(field, said)

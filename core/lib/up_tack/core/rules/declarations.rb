@@ -32,7 +32,16 @@ module UpTack
           @needs = needs
         end
 
-        attr_reader :label, :about, :editor, :begins, :needs
+        attr_reader :label, :about
+
+        # @return [Symbol] :common or :own, see `kind`
+        def editor = @editor || :common
+
+        # @return [Hash{String=>Object}] see `kind`
+        def begins = @begins || {}
+
+        # @return [Array<Array<String>>] see `kind`
+        def needs = @needs || []
 
         # Says at which stage it acts, or answers it: that of the class above where it says none.
         # @return [String, nil]
@@ -86,23 +95,25 @@ module UpTack
           "sentence" => "sentence(table), a whole sentence",
           "compile" => "compile(table), what a save runs"
         }.freeze
-        # What validations answer besides.
-        TESTED = {"test" => "test(table), an object whose call(evaluation) gives a Verdict"}.freeze
-
         # @return [Array<String>] what the kind has forgotten to say, in sentences
         def missing
           found = []
           found << "say its kind: kind \"…\", label: \"…\", about: \"…\"" unless @kind && @label && @about
           found << "say at which stage it acts: stage \"…\"" unless stage
           found << "say how it looks at records that exist: effect :…" unless effect
-          expected = (self < Validation) ? EXPECTED.merge(TESTED) : EXPECTED
-          expected.each do |name, words|
-            found << "define #{words}" if instance_method(name).owner.equal?(Rule)
-          end
-          found + unlabelled + unknown_needs
+          EXPECTED.each { |name, words| found << "define #{words}" if instance_method(name).owner.equal?(Rule) }
+          found + untested + unlabelled + unknown_needs
         end
 
         private
+
+        def untested
+          return [] unless self < Validation && instance_method(:test).owner.equal?(Validation) &&
+            instance_method(:as_condition).owner.equal?(Rule)
+
+          ["define as_condition(table), a formula that is yes where it lets a record pass (or test(table), an " \
+            "object whose call(evaluation) gives a Verdict)"]
+        end
 
         # The common editor has nothing else to go by.
         def unlabelled

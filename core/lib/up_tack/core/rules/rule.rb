@@ -109,6 +109,9 @@ module UpTack
         # @return [Hash{Symbol=>Object}, nil] nil where that is not the whole of it
         def constraint(_table) = nil
 
+        # @return [Hash{String=>Object}] what it says of its field in JSON Schema, besides its sentence
+        def json_schema(_table) = {}
+
         # @return [String, nil] a formula that is yes where it lets a record pass
         def as_condition(_table) = nil
 

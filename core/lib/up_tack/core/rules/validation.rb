@@ -7,8 +7,9 @@ module UpTack
       # may have values in it; whether they refuse or only warn; and whether
       # records that were there before are let be.
       #
-      # A kind answers besides what a Rule does: test(table), which gives an object
-      # that answers call(evaluation) with a Verdict.
+      # A kind answers besides what a Rule does: as_condition(table), a formula that is yes where it lets
+      # a record pass; or, where no formula says it, test(table), an object that answers call(evaluation)
+      # with a Verdict.
       class Validation < Rule
         SEVERITIES = %w[refuse warn].freeze
         OLD = %w[check let].freeze
@@ -63,6 +64,27 @@ module UpTack
 
         def names(table) =
           [field, *key_parts, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
+
+        # Whether a condition is met.
+        ConditionTest =
+          Struct.new(:formula, keyword_init: true) do
+            def initialize(formula:)
+              super
+              told = ->(evaluation) { Expression::Explanation.of([formula], evaluation) }
+              @verdicts = {
+                true => Verdict.new(:passed, told).freeze,
+                false => Verdict.new(:refused, told).freeze,
+                nil => Verdict.new(:skipped, nil).freeze
+              }.freeze
+            end
+
+            def call(evaluation) = @verdicts[formula.call(evaluation)]
+          end
+
+        # What is asked of each record: `as_condition`, unless a kind has a test of its own.
+        # @return [#call, #formula] answers an evaluation with a Verdict
+        def test(table) =
+          ConditionTest.new(formula: Expression.compile(as_condition(table), table.scope, expecting: :yes_no))
 
         # @return [Compiled]
         def compile(table)

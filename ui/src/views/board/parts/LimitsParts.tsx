@@ -4,8 +4,7 @@ import { words } from "../../../words";
 import { mistakesOf, type PartsProps } from "./shared";
 
 /** The lowest and the highest: values or formulas for limits, numbers of characters for a length. */
-export function LimitsParts({ parts, change, mistakes }: PartsProps) {
-  const length = parts.kind === "length";
+export function LimitsParts({ parts, change, mistakes, counts: length = false }: PartsProps & { counts?: boolean }) {
   const ends: [keyof RuleParts, string][] = length
     ? [
         ["least", words.rulePanel.least],

@@ -21,7 +21,7 @@ export function LockParts(props: PartsProps) {
       <p className="quiet -mt-2 text-xs">
         {parts.whole ? words.rulePanel.lockWholeAim : words.rulePanel.lockFieldsAim}
       </p>
-      <WhenParts {...props} label="" />
+      <WhenParts {...props} />
       {!parts.whole && (
         <FieldList
           table={table}

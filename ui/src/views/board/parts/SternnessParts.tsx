@@ -5,18 +5,16 @@ import type { PartsProps } from "./shared";
 export function SternnessParts({ parts, change }: Pick<PartsProps, "parts" | "change">) {
   return (
     <div className="flex flex-col gap-1.5">
-      {parts.kind !== "lock" && (
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={parts.severity === "warn"}
-            onChange={() => change({ severity: parts.severity === "warn" ? null : "warn" })}
-          />
-          {words.rulePanel.onlyWarn}
-        </label>
-      )}
-      {parts.kind !== "lock" && <LetOld parts={parts} change={change} />}
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={parts.severity === "warn"}
+          onChange={() => change({ severity: parts.severity === "warn" ? null : "warn" })}
+        />
+        {words.rulePanel.onlyWarn}
+      </label>
+      <LetOld parts={parts} change={change} />
     </div>
   );
 }

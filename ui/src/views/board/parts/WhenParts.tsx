@@ -2,12 +2,12 @@ import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
 import { words } from "../../../words";
 import { mistakesOf, type PartsProps } from "./shared";
 
-/** A condition under which alone the rule holds; without it, it always does. */
-export function WhenParts({ table, parts, change, mistakes, label }: PartsProps & { label: string }) {
+/** A condition under which alone the rule holds; without it, it always does. Without a label it has to be there. */
+export function WhenParts({ table, parts, change, mistakes, label }: PartsProps & { label?: string }) {
   const given = parts.when !== null && parts.when !== undefined;
   return (
     <div className="flex flex-col gap-2">
-      {parts.kind !== "lock" && (
+      {label && (
         <label className="flex items-center gap-2">
           <input
             type="checkbox"

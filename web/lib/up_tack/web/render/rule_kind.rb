@@ -17,6 +17,7 @@ module UpTack
             about: kind.about,
             stage: kind.stage,
             validates: kind < Core::Rules::Validation,
+            effect: kind.effect,
             editor: kind.editor,
             begins: kind.begins,
             needs: kind.needs,

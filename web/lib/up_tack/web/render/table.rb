@@ -140,6 +140,7 @@ module UpTack
             parts: plain,
             lets_old: rule.respond_to?(:lets_old?) && rule.lets_old?,
             warning: rule.warning?,
+            refuses_new: (rule.validates? || rule.masks?) && !rule.needs_stored_record?,
             notice: notice(rule, table),
             usual_message: rule.respond_to?(:message) ? rule.sentence(table) : nil
           }

@@ -34,23 +34,7 @@ module UpTack
             "This must hold: #{Expression::Humanizer.new(table.scope).of(tree)}."
           end
 
-          def test(table) = Test.new(formula: compiled(table, expecting: :yes_no))
-
-          # Whether the condition holds.
-          Test =
-            Struct.new(:formula, keyword_init: true) do
-              def initialize(formula:)
-                super
-                told = ->(evaluation) { Expression::Explanation.of([formula], evaluation) }
-                @verdicts = {
-                  true => Verdict.new(:passed, told).freeze,
-                  false => Verdict.new(:refused, told).freeze,
-                  nil => Verdict.new(:skipped, nil).freeze
-                }.freeze
-              end
-
-              def call(evaluation) = @verdicts[formula.call(evaluation)]
-            end
+          def test(table) = ConditionTest.new(formula: compiled(table, expecting: :yes_no))
 
           private
 
