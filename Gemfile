@@ -30,6 +30,7 @@ gem "rubyzip", "~> 3.2", require: "zip"
 
 # schedule
 gem "rufus-scheduler", "~> 3.9"
+gem "semantic_logger", "~> 4.16"
 
 group :test do
   gem "rspec", "~> 3.13"
@@ -38,9 +39,12 @@ group :test do
   gem "cuprite", "~> 0.19"
   gem "json_schemer", "~> 2.5"
   gem "prism", "~> 1.9"
+  gem "simplecov", "~> 0.22", require: false
+  gem "yard", "~> 0.9", require: false
 end
 
 group :development do
+  gem "debug", "~> 1.10"
   gem "rubocop", "~> 1.91"
   gem "standard", "~> 1.57"
 end

@@ -145,6 +145,7 @@ configuration = Puma::Configuration.new do |config|
   config.app UpTack::Web::Application
   config.quiet
 end
+UpTack::Log.start
 UpTack::Schedule.start
 launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr))
 # Said only once it listens and hears signals.

@@ -14,6 +14,9 @@ module UpTack
       def initialize = super("You have #{MOST} pieces of long work going on. Wait for one of them, or stop it.")
     end
 
+    # How work may end by itself: stopped, refused, or without what it needs.
+    EXPECTED = [Progress::Stopped, Core::Invalid, Services::NotAllowed, Store::NotFound, Interchange::Unreadable].freeze
+
     # One piece of work.
     class Job
       attr_reader :id, :owner, :shared, :progress, :result, :error, :ended_at
@@ -46,6 +49,8 @@ module UpTack
         @result = work.call(progress)
       rescue => e
         @error = e
+        # What people are told by a sentence is no failure of the program.
+        Log["Jobs"].error("Work in the background failed", e) unless EXPECTED.any? { |kind| e.is_a?(kind) }
       ensure
         ActiveRecord::Base.connection_handler.clear_active_connections!
         @ended_at = Process.clock_gettime(Process::CLOCK_MONOTONIC)

@@ -53,6 +53,8 @@ module UpTack
         end
       rescue Store::NotFound
         nil # There is no project yet.
+      rescue => e
+        Log["Proving"].error("The proofs could not be run", e)
       ensure
         ActiveRecord::Base.connection_handler.clear_active_connections!
       end
@@ -78,7 +80,11 @@ module UpTack
         in_turn(all, compiled.revision_id, again).each_slice(AT_ONCE) do |some|
           return false if @stop || @wanted || path != Store::Database.path
 
-          keep(some.map { |table, proof| runner.call(table, proof).tap { @progress.done += 1 } }, compiled.revision_id)
+          results = some.map { |table, proof| runner.call(table, proof).tap { @progress.done += 1 } }
+          while (error = runner.errors.shift)
+            Log["Proving"].error("A proof could not be run", error)
+          end
+          keep(results, compiled.revision_id)
         end
         Store::Database.write { Store::ProofRun.where.not(proof_id: all.map { |_, proof| proof.id }).delete_all }
         true

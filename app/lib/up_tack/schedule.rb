@@ -23,7 +23,7 @@ module UpTack
       due(workspace).each do |name, work|
         work.call
       rescue => e
-        warn "The schedule, #{name}: #{e.class}: #{e.message}"
+        Log["Schedule"].error("#{name} failed", e)
       end
     ensure
       ActiveRecord::Base.connection_handler.clear_active_connections!

@@ -20,7 +20,7 @@ export function useCare<Input, Output>(work: (input: Input) => Promise<Output>, 
 }
 
 export const makeBackup = () => data(api.POST("/api/backups"));
-export const dropBackup = (name: string) => data(api.DELETE("/api/backups/{name}", { params: { path: { name } } }));
+export const deleteBackup = (name: string) => data(api.DELETE("/api/backups/{name}", { params: { path: { name } } }));
 export const restoreBackup = (name: string) =>
   confirmed(() => data(api.POST("/api/backups/{name}/restore", { params: { path: { name } } })));
 export const scheduleBackups = (body: Schedule) => data(api.PUT("/api/backups/settings", { body }));

@@ -153,7 +153,7 @@ export interface paths {
             cookie?: never;
         };
         /** What somebody sees who is not signed in. */
-        get: operations["welcome"];
+        get: operations["getWelcome"];
         put?: never;
         post?: never;
         delete?: never;
@@ -268,7 +268,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Delete a table; an undo brings it back with its records. */
-        delete: operations["removeTable"];
+        delete: operations["deleteTable"];
         options?: never;
         head?: never;
         /** Rename a table or change its note. */
@@ -331,7 +331,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Delete a field and the rules that name it; an undo brings all back. */
-        delete: operations["removeField"];
+        delete: operations["deleteField"];
         options?: never;
         head?: never;
         /** Rename, retype or move a field. The formulas that use it follow. */
@@ -453,7 +453,7 @@ export interface paths {
             cookie?: never;
         };
         /** How many old records are still let be by each rule that lets them. */
-        get: operations["countOpen"];
+        get: operations["countExempt"];
         put?: never;
         post?: never;
         delete?: never;
@@ -751,7 +751,7 @@ export interface paths {
         get: operations["listTokens"];
         put?: never;
         /** Make a token with which a script comes in as oneself, in a role that is no more than one's own, until it ends. */
-        post: operations["makeToken"];
+        post: operations["createToken"];
         delete?: never;
         options?: never;
         head?: never;
@@ -788,7 +788,7 @@ export interface paths {
         get: operations["listBackups"];
         put?: never;
         /** Copy the database while it runs; the copy is looked at once it is written. */
-        post: operations["makeBackup"];
+        post: operations["createBackup"];
         delete?: never;
         options?: never;
         head?: never;
@@ -826,7 +826,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Take a copy away. */
-        delete: operations["dropBackup"];
+        delete: operations["deleteBackup"];
         options?: never;
         head?: never;
         patch?: never;
@@ -861,7 +861,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Look whether all of the database holds: the file, links, the change log, kept values and counters. */
-        post: operations["checkUp"];
+        post: operations["checkDatabase"];
         delete?: never;
         options?: never;
         head?: never;
@@ -878,7 +878,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Bring in a file with records, which is kept for a day: CSV, XLSX, ODS, JSON or JSON Lines. */
-        post: operations["bringFile"];
+        post: operations["uploadFile"];
         delete?: never;
         options?: never;
         head?: never;
@@ -895,7 +895,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Make a table with fields and rules as they were proposed for a file. */
-        post: operations["makeTableOfFile"];
+        post: operations["createTableFromFile"];
         delete?: never;
         options?: never;
         head?: never;
@@ -914,7 +914,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** What a file's columns show, and to which fields of a table they belong. */
-        post: operations["lookAtFile"];
+        post: operations["profileFile"];
         delete?: never;
         options?: never;
         head?: never;
@@ -975,7 +975,7 @@ export interface paths {
             cookie?: never;
         };
         /** How many records a filter lets through, and what fields come to over them. */
-        get: operations["reckonTotals"];
+        get: operations["getTotals"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1020,7 +1020,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Delete a record; the change log keeps what it held. */
-        delete: operations["removeRecord"];
+        delete: operations["deleteRecord"];
         options?: never;
         head?: never;
         /** Save changes of a record through the rules. */
@@ -1103,7 +1103,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** A field for a detail of a linked record: one that follows it, or one copied when the link is chosen. */
-        post: operations["bringDetail"];
+        post: operations["addLinkedField"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1329,7 +1329,7 @@ export interface paths {
         put: operations["changeList"];
         post?: never;
         /** Delete a list that no field uses. */
-        delete: operations["removeList"];
+        delete: operations["deleteList"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1424,7 +1424,7 @@ export interface paths {
         put: operations["changeForm"];
         post?: never;
         /** Delete a form; records and rules stay. */
-        delete: operations["removeForm"];
+        delete: operations["deleteForm"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1543,7 +1543,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Keep a view under a name: a filter, an order and columns; one of the same name is replaced. */
-        post: operations["keepFilter"];
+        post: operations["saveFilter"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1565,7 +1565,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Forget a kept filter. */
-        delete: operations["dropFilter"];
+        delete: operations["deleteFilter"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1815,7 +1815,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Keep proofs. */
-        post: operations["keepProofs"];
+        post: operations["saveProofs"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1839,7 +1839,7 @@ export interface paths {
         put: operations["changeProof"];
         post?: never;
         /** Take a proof away. */
-        delete: operations["dropProof"];
+        delete: operations["deleteProof"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1858,7 +1858,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Which proofs a rule would break, and which it would mend, were it saved. */
-        post: operations["endangeredProofs"];
+        post: operations["listAffectedProofs"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1879,7 +1879,7 @@ export interface paths {
         get: operations["listSamples"];
         put?: never;
         /** Fill the table with made-up records that pass its rules. */
-        post: operations["makeUpRecords"];
+        post: operations["generateRecords"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1899,7 +1899,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Made-up records that one rule refuses; none of them is saved. */
-        post: operations["makeFailingRecords"];
+        post: operations["generateFailingRecords"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1985,7 +1985,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Merge a project file into the project, as one change that can be undone. */
-        post: operations["bringInProject"];
+        post: operations["applyProject"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2089,7 +2089,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Put back a value, or the whole record as it was before an entry; or bring back the record that it deleted. */
-        post: operations["putBackEntry"];
+        post: operations["restoreEntry"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2159,7 +2159,7 @@ export interface paths {
             cookie?: never;
         };
         /** What putting the design back to the state after a revision would do. Changes nothing. */
-        get: operations["foreseePutBack"];
+        get: operations["previewRestore"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2181,7 +2181,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Put one rule back as it was before a revision. */
-        post: operations["putBackRule"];
+        post: operations["restoreRule"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2234,7 +2234,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Put the design back to the state after a revision. */
-        post: operations["putBackDesign"];
+        post: operations["restoreDesign"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4150,7 +4150,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    welcome: {
+    getWelcome: {
         parameters: {
             query?: never;
             header?: never;
@@ -4358,7 +4358,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    removeTable: {
+    deleteTable: {
         parameters: {
             query?: never;
             header?: never;
@@ -4460,7 +4460,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    removeField: {
+    deleteField: {
         parameters: {
             query?: never;
             header?: never;
@@ -4666,7 +4666,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    countOpen: {
+    countExempt: {
         parameters: {
             query?: never;
             header?: never;
@@ -5265,7 +5265,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    makeToken: {
+    createToken: {
         parameters: {
             query?: never;
             header?: never;
@@ -5329,7 +5329,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    makeBackup: {
+    createBackup: {
         parameters: {
             query?: never;
             header?: never;
@@ -5396,7 +5396,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    dropBackup: {
+    deleteBackup: {
         parameters: {
             query?: never;
             header?: never;
@@ -5442,7 +5442,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    checkUp: {
+    checkDatabase: {
         parameters: {
             query?: never;
             header?: never;
@@ -5471,7 +5471,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    bringFile: {
+    uploadFile: {
         parameters: {
             query: {
                 name: string;
@@ -5501,7 +5501,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    makeTableOfFile: {
+    createTableFromFile: {
         parameters: {
             query?: never;
             header?: never;
@@ -5527,7 +5527,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    lookAtFile: {
+    profileFile: {
         parameters: {
             query?: never;
             header?: never;
@@ -5669,7 +5669,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    reckonTotals: {
+    getTotals: {
         parameters: {
             query?: {
                 /** @description A condition in the formula language. */
@@ -5782,7 +5782,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    removeRecord: {
+    deleteRecord: {
         parameters: {
             query?: {
                 version?: number;
@@ -5943,7 +5943,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    bringDetail: {
+    addLinkedField: {
         parameters: {
             query?: never;
             header?: never;
@@ -6345,7 +6345,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    removeList: {
+    deleteList: {
         parameters: {
             query?: never;
             header?: never;
@@ -6471,7 +6471,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    removeForm: {
+    deleteForm: {
         parameters: {
             query?: never;
             header?: never;
@@ -6666,7 +6666,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    keepFilter: {
+    saveFilter: {
         parameters: {
             query?: never;
             header?: never;
@@ -6692,7 +6692,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    dropFilter: {
+    deleteFilter: {
         parameters: {
             query?: never;
             header?: never;
@@ -7106,7 +7106,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    keepProofs: {
+    saveProofs: {
         parameters: {
             query?: never;
             header?: never;
@@ -7179,7 +7179,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    dropProof: {
+    deleteProof: {
         parameters: {
             query?: never;
             header?: never;
@@ -7203,7 +7203,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    endangeredProofs: {
+    listAffectedProofs: {
         parameters: {
             query?: never;
             header?: never;
@@ -7264,7 +7264,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    makeUpRecords: {
+    generateRecords: {
         parameters: {
             query?: never;
             header?: never;
@@ -7300,7 +7300,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    makeFailingRecords: {
+    generateFailingRecords: {
         parameters: {
             query?: never;
             header?: never;
@@ -7468,7 +7468,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    bringInProject: {
+    applyProject: {
         parameters: {
             query?: never;
             header?: never;
@@ -7683,7 +7683,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    putBackEntry: {
+    restoreEntry: {
         parameters: {
             query?: never;
             header?: never;
@@ -7798,7 +7798,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    foreseePutBack: {
+    previewRestore: {
         parameters: {
             query?: never;
             header?: never;
@@ -7829,7 +7829,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    putBackRule: {
+    restoreRule: {
         parameters: {
             query?: never;
             header?: never;
@@ -7874,7 +7874,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    putBackDesign: {
+    restoreDesign: {
         parameters: {
             query?: never;
             header?: never;

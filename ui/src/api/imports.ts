@@ -4,7 +4,7 @@ import { reported } from "./jobs";
 import type { Report } from "./records";
 
 export type FileColumn = components["schemas"]["FileColumn"];
-export type Look = operations["lookAtFile"]["responses"][200]["content"]["application/json"];
+export type Look = operations["profileFile"]["responses"][200]["content"]["application/json"];
 export type Proposed = Look["proposed"][number];
 export type Imported = { made: number; changed: number; report: Report };
 type Wish = operations["importFile"]["requestBody"]["content"]["application/json"];
@@ -12,7 +12,7 @@ export type Options = Pick<Wish, "delimiter" | "encoding" | "sheet">;
 export type Settings = Pick<Wish, "columns" | "match" | "blanks">;
 
 /** Sends a file, telling how much of it is there; a browser's own fetch can't tell that. */
-export const bringFile = (file: File, onProgress: (share: number) => void) =>
+export const uploadFile = (file: File, onProgress: (share: number) => void) =>
   new Promise<{ id: string; name: string }>((resolve, reject) => {
     const request = new XMLHttpRequest();
     request.open("POST", `/api/imports?name=${encodeURIComponent(file.name)}`);
@@ -33,7 +33,7 @@ export const bringFile = (file: File, onProgress: (share: number) => void) =>
     request.send(file);
   });
 
-export const lookAtFile = (id: string, table: string | null, options: Options) =>
+export const profileFile = (id: string, table: string | null, options: Options) =>
   data(api.POST("/api/imports/{id}/look", { params: { path: { id } }, body: { table, ...options } }));
 
 /** Tries the rows on the rules, or saves them; a long one goes on in the background and can be stopped. */

@@ -3,7 +3,7 @@ import { api, data } from "./client";
 import { confirmed } from "./confirmed";
 import type { operations } from "./generated";
 
-type Wish = operations["makeToken"]["requestBody"]["content"]["application/json"];
+type Wish = operations["createToken"]["requestBody"]["content"]["application/json"];
 
 export const useTokens = () => useQuery({ queryKey: ["tokens"], queryFn: () => data(api.GET("/api/tokens")) });
 

@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import {
   type Backup,
   checkUp,
-  dropBackup,
+  deleteBackup,
   type Findings,
   makeBackup,
   restoreBackup,
@@ -28,7 +28,7 @@ export default function Care() {
   const backups = useBackups();
   const make = useCare(makeBackup);
   const restore = useCare(restoreBackup);
-  const drop = useCare(dropBackup);
+  const drop = useCare(deleteBackup);
   const check = useCare<void, Findings>(checkUp);
   const [asked, setAsked] = useState<{ what: "restore" | "drop"; copy: Backup } | null>(null);
   if (!backups.data) return backups.error ? <Failure error={backups.error} retry={backups.refetch} /> : <Loading />;

@@ -1,7 +1,7 @@
 import { FileUp } from "lucide-react";
 import { useRef, useState } from "react";
 import { ProblemError } from "../../api/client";
-import { bringFile } from "../../api/imports";
+import { uploadFile } from "../../api/imports";
 import { words } from "../../words";
 
 /** Where a file is dropped or picked. */
@@ -16,7 +16,7 @@ export function DropFile({ onFile }: { onFile: (upload: { id: string; name: stri
     setFailure(null);
     setShare(0);
     try {
-      onFile(await bringFile(file, setShare));
+      onFile(await uploadFile(file, setShare));
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
       setFailure(error.message);

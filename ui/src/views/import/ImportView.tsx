@@ -7,8 +7,8 @@ import {
   type Imported,
   importFile,
   type Look,
-  lookAtFile,
   type Options,
+  profileFile,
   refusedPath,
 } from "../../api/imports";
 import { type Keep, undoBatch } from "../../api/records";
@@ -35,7 +35,7 @@ export default function ImportView() {
 
   const read = (id: string, how: Options) =>
     attempt(async () => {
-      const next = await lookAtFile(id, table.key, how);
+      const next = await profileFile(id, table.key, how);
       setOptions(how);
       setLook(next);
       setColumns(next.columns);

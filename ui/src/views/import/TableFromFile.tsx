@@ -1,7 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { type Look, lookAtFile, makeTable, type Proposed } from "../../api/imports";
+import { type Look, makeTable, type Proposed, profileFile } from "../../api/imports";
 import { useAttempt } from "../../components/useAttempt";
 import { words } from "../../words";
 import { DropFile } from "./DropFile";
@@ -20,7 +20,7 @@ export default function TableFromFile() {
 
   const read = (id: string, how: object) =>
     attempt(async () => {
-      const next = await lookAtFile(id, null, how);
+      const next = await profileFile(id, null, how);
       setLook(next);
       setLabel(
         next.name

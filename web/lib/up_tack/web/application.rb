@@ -7,6 +7,7 @@ module UpTack
       UI = Installation.path("ui", "dist")
 
       Guard::RateLimits.prepare
+      use Guard::RequestId
       use Guard::Proxies
       use Rack::Attack
       use Guard::Idempotency

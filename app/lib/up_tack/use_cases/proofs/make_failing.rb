@@ -81,11 +81,8 @@ module UpTack
           seen = values.merge(outcome.values.compact.reject { |key, _| design.worked_out?(key) })
           base = Struct.new(:values, :records, :context).new(values, {}, context)
           key = rule.masks? ? "unfit" : "refused"
-          found =
-            Core::Bench::BoundaryCases::Kinds.new(design, base, Core::Bench::Solver.new(design, context), seen).ways(
-              rule,
-              key
-            )
+          solver = Core::Bench::Solver.new(design, context)
+          found = rule.cases(key, Core::Bench::BoundaryCases::PointCases.new(design, base, solver, seen))
           found = taken(design, rule) if rule.compares_records?
           found.select { |way| way.keys.all? { |each| design.field(each) } && way.values.none?(:untyped) }
         end

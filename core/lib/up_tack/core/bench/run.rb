@@ -17,7 +17,12 @@ module UpTack
         # @param ground [Save::CompiledProject] made of them, where there is one already
         def initialize(project, plans = {}, ground: Save::CompiledProject.new(project, plans))
           @ground = ground
+          @errors = []
         end
+
+        # @return [Array<StandardError>] over which proofs tripped that nobody foresaw; they are the program's fault
+        #   and not the proof's, so whoever runs proofs must not keep them to themselves
+        attr_reader :errors
 
         # @param key [String]
         # @return [Design::Table]
@@ -53,7 +58,8 @@ module UpTack
         def passes?(table, proof)
           played = trial(table, proof, trace: false)
           !played.is_a?(String) && proof.expectations.all? { |each| ExpectationMatcher.met?(each, played, table) }
-        rescue => _error # whatever it is, it does not come out as it must
+        rescue => e # whatever it is, it does not come out as it must
+          @errors << e
           false
         end
 
@@ -105,6 +111,7 @@ module UpTack
 
           [played, proof.expectations.map { |each| ExpectationMatcher.verdict(each, played, table) }.reject(&:met)]
         rescue => e
+          @errors << e
           [nil, [unfit("Something in it can't be worked out: #{e.message.lines.first.to_s.strip[0, 200]}.")]]
         end
 

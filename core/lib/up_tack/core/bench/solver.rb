@@ -116,7 +116,7 @@ module UpTack
               is_new: @old.empty?
             )
           )
-        rescue Numbers::TooLarge, Unicode::TooLong, NoMethodError, KeyError
+        rescue Numbers::TooLarge, Unicode::TooLong
           nil
         end
 

@@ -34,6 +34,9 @@ module UpTack
 
         attr_reader :label, :about
 
+        # @return [Boolean] whether its rules refuse records, or warn
+        def validation? = ancestors.include?(Validation)
+
         # @return [Symbol] :common or :own, see `kind`
         def editor = @editor || :common
 

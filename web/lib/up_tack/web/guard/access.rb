@@ -28,7 +28,10 @@ module UpTack
               .each_value
               .flat_map(&:values)
               .grep(Hash)
-              .to_h { |operation| [operation["operationId"], operation["summary"].to_s] }
+              .flat_map { |operation|
+                operation.values_at("operationId", "x-former-id").compact.map { |id| [id, operation["summary"].to_s] }
+              }
+              .to_h
           @operations =
             document
               .fetch("paths")
@@ -62,7 +65,7 @@ module UpTack
           nil
         end
 
-        # @param id [String] of an operation
+        # @param id [String] of an operation, or one that it had before, as an old log may have it
         # @return [String] what it does, in words
         def summary(id) = @summaries.fetch(id, id)
 

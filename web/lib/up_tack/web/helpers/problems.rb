@@ -50,8 +50,7 @@ module UpTack
           end
 
           def unexpected(error)
-            warn "#{request.request_method} #{request.path_info}: #{error.class}: #{error.message}",
-              *error.backtrace.to_a.first(12).map { |line| "  #{line}" }
+            Log["Request"].error("#{request.request_method} #{request.path_info} failed", error)
             problem(
               500,
               "unexpected",

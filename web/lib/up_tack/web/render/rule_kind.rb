@@ -16,7 +16,7 @@ module UpTack
             label: kind.label,
             about: kind.about,
             stage: kind.stage,
-            validates: kind < Core::Rules::Validation,
+            validates: kind.validation?,
             effect: kind.effect,
             editor: kind.editor,
             begins: kind.begins,

@@ -171,8 +171,6 @@ module UpTack
             return if value.nil?
 
             value.is_a?(String) ? value : Values.dump(value)
-          rescue NoMethodError
-            value.to_s
           end
 
           # Only the records to which something leads come along: those that are linked to, and those in
