@@ -13,6 +13,7 @@ module UpTack
       loader.ignore(__FILE__)
       # What was kept by formulas of an earlier version is calculated again when a file is opened.
       loader.on_load("UpTack::Store::Database") { |database, _| database.on_open { Recalculation::Edition.follow } }
+      loader.enable_reloading if ENV["UP_TACK_RELOAD"]
       loader.setup
     end
   end

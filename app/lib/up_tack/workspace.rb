@@ -40,7 +40,6 @@ module UpTack
     # @return [Core::Save::PlanPartition] of the table's plan
     def parting(key) = compiled.partings[key] ||= Core::Save::PlanPartition.new(plan(key), project.upkeep)
 
-    # @param counters [#next] what counts; by default nothing that it counts is kept
     # @param form [String, nil] id of a form; nil for no form
     # @return [Array(Core::Save::Plan, Core::Forms::CompiledForm)] by which a record is worked out
     #   that somebody types in the form; without a form the second is nil

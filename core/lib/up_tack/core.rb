@@ -15,6 +15,7 @@ module UpTack
     LOADER = Zeitwerk::Loader.new.tap do |loader|
       loader.tag = "up_tack-core"
       loader.push_dir(File.join(__dir__, "core"), namespace: Core)
+      loader.enable_reloading if ENV["UP_TACK_RELOAD"]
       loader.setup
     end
   end

@@ -3,19 +3,21 @@ import { api, data, type Job } from "./client";
 import { confirmed } from "./confirmed";
 import type { components } from "./generated";
 import { reported } from "./jobs";
+import { queryKeys } from "./queryKeys";
 
 export type Backup = components["schemas"]["Backup"];
 export type Schedule = { every: "never" | "hour" | "day" | "week"; hour: number; keep: number; days: number };
 export type Findings = { findings: { what: string; sound: boolean; told: string }[] };
 
-export const useBackups = () => useQuery({ queryKey: ["backups"], queryFn: () => data(api.GET("/api/backups")) });
+export const useBackups = () =>
+  useQuery({ queryKey: queryKeys.backups(), queryFn: () => data(api.GET("/api/backups")) });
 
 /** Something done to the backups, after which they are asked for again. */
 export function useCare<Input, Output>(work: (input: Input) => Promise<Output>, everything = false) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: work,
-    onSuccess: () => client.invalidateQueries(everything ? undefined : { queryKey: ["backups"] }),
+    onSuccess: () => client.invalidateQueries(everything ? undefined : { queryKey: queryKeys.backups() }),
   });
 }
 

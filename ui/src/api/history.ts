@@ -2,6 +2,7 @@ import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tansta
 import { api, data } from "./client";
 import type { components, paths } from "./generated";
 import { settled } from "./jobs";
+import { queryKeys } from "./queryKeys";
 
 /** Which entries of the change log are asked for. */
 export type Question = Omit<NonNullable<paths["/api/history"]["get"]["parameters"]["query"]>, "before">;
@@ -12,7 +13,7 @@ export type RecordData = components["schemas"]["Record"];
 
 export const useHistory = (question: Question) =>
   useInfiniteQuery({
-    queryKey: ["history", question],
+    queryKey: queryKeys.history(question),
     queryFn: ({ pageParam }) =>
       data(api.GET("/api/history", { params: { query: { ...question, before: pageParam } } })),
     initialPageParam: undefined as number | undefined,
@@ -23,7 +24,7 @@ export const useHistory = (question: Question) =>
 /** How many saves there were over time. */
 export const useHistoryCounts = (question: Question) =>
   useQuery({
-    queryKey: ["history", "counts", question],
+    queryKey: queryKeys.historyCounts(question),
     queryFn: () => data(api.GET("/api/history/counts", { params: { query: question } })),
     placeholderData: (before) => before,
   });
@@ -56,7 +57,7 @@ export const useVerifyLog = () => useMutation({ mutationFn: () => settled(api.PO
 
 export const useRevisions = (person: number | undefined) =>
   useQuery({
-    queryKey: ["revisions", person],
+    queryKey: queryKeys.revisions(person),
     queryFn: () => data(api.GET("/api/design/revisions", { params: { query: { person } } })),
     placeholderData: (before) => before,
   });
@@ -64,7 +65,7 @@ export const useRevisions = (person: number | undefined) =>
 /** What a revision made different. */
 export const useDifferences = (revision: number, enabled: boolean) =>
   useQuery({
-    queryKey: ["differences", revision],
+    queryKey: queryKeys.differences(revision),
     queryFn: () => data(api.GET("/api/design/revisions/{revision}/differences", { params: { path: { revision } } })),
     enabled,
     staleTime: Number.POSITIVE_INFINITY,
@@ -73,7 +74,7 @@ export const useDifferences = (revision: number, enabled: boolean) =>
 /** What putting a state of the design back would do. */
 export const useForesight = (revision: number) =>
   useQuery({
-    queryKey: ["foresight", revision],
+    queryKey: queryKeys.restorePreview(revision),
     queryFn: () => data(api.GET("/api/design/revisions/{revision}/foresight", { params: { path: { revision } } })),
     gcTime: 0,
   });

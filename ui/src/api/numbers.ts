@@ -2,13 +2,14 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, data } from "./client";
 import type { components } from "./generated";
 import { settled } from "./jobs";
+import { queryKeys } from "./queryKeys";
 
 export type Count = components["responses"]["Counts"]["content"]["application/json"]["counts"][number];
 
 /** Where the counts of an auto-number stand. */
 export const useCounts = (table: string, rule: string) =>
   useQuery({
-    queryKey: ["counts", table, rule],
+    queryKey: queryKeys.counts(table, rule),
     queryFn: () => data(api.GET("/api/tables/{table}/rules/{rule}/counts", { params: { path: { table, rule } } })),
   });
 
@@ -18,8 +19,8 @@ export function useSetCount(table: string, rule: string) {
     mutationFn: (body: { series: string; next: number }) =>
       data(api.PUT("/api/tables/{table}/rules/{rule}/counts", { params: { path: { table, rule } }, body })),
     onSuccess: (found) => {
-      client.setQueryData(["counts", table, rule], found);
-      for (const key of ["table", "waiting"]) client.invalidateQueries({ queryKey: [key, table] });
+      client.setQueryData(queryKeys.counts(table, rule), found);
+      for (const kind of ["table", "waiting"] as const) client.invalidateQueries({ queryKey: [kind, table] });
     },
   });
 }
@@ -27,7 +28,7 @@ export function useSetCount(table: string, rule: string) {
 /** Records that lack their number, as they would be numbered. */
 export const useWaiting = (table: string, rule: string, order: string, descending: boolean) =>
   useQuery({
-    queryKey: ["waiting", table, rule, order, descending],
+    queryKey: queryKeys.waiting(table, rule, order, descending),
     queryFn: () =>
       data(
         api.GET("/api/tables/{table}/rules/{rule}/waiting", {

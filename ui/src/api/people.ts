@@ -2,11 +2,12 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, data, setWriteKey } from "./client";
 import { confirmed } from "./confirmed";
 import type { components } from "./generated";
+import { queryKeys } from "./queryKeys";
 
 export type PersonEntry = components["schemas"]["PersonEntry"];
 export type PersonParts = components["schemas"]["PersonParts"];
 
-export const usePeople = () => useQuery({ queryKey: ["people"], queryFn: () => data(api.GET("/api/people")) });
+export const usePeople = () => useQuery({ queryKey: queryKeys.people(), queryFn: () => data(api.GET("/api/people")) });
 
 /** Adds a person, or changes the one with the number. */
 export function useKeepPerson() {
@@ -19,8 +20,8 @@ export function useKeepPerson() {
           : data(api.PATCH("/api/people/{id}", { params: { path: { id } }, body })),
       ),
     onSuccess: () => {
-      client.invalidateQueries({ queryKey: ["people"] });
-      client.invalidateQueries({ queryKey: ["session"] });
+      client.invalidateQueries({ queryKey: queryKeys.people() });
+      client.invalidateQueries({ queryKey: queryKeys.session() });
     },
   });
 }
@@ -31,7 +32,7 @@ export function useOwnPassword() {
     mutationFn: (body: { old: string; new: string }) => data(api.PUT("/api/session/password", { body })),
     onSuccess: (session) => {
       setWriteKey(session.write_key);
-      client.setQueryData(["session"], session);
+      client.setQueryData(queryKeys.session(), session);
     },
   });
 }

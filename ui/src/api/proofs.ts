@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, asSent, type CaseExample, data, type ProofParts, type RuleParts, type Script } from "./client";
 import { settled } from "./jobs";
 import { useDesignChange } from "./queries";
+import { queryKeys } from "./queryKeys";
 
 /** Milliseconds between two looks at proofs that are being run. */
 const PACE = 500;
@@ -9,7 +10,7 @@ const PACE = 500;
 /** All proofs with what came of them, and how far they cover the rules; looked at again while they run. */
 export const useProofs = (enabled = true) =>
   useQuery({
-    queryKey: ["proofs"],
+    queryKey: queryKeys.proofs(),
     queryFn: () => data(api.GET("/api/proofs")),
     enabled,
     refetchInterval: (query) => (query.state.data && !query.state.data.fresh ? PACE : false),
@@ -49,7 +50,7 @@ const COUNTING = 1_000;
 /** How many small mistakes in the rules of a table its proofs notice; looked at again while they are counted. */
 export const useMistakes = (table: string) =>
   useQuery({
-    queryKey: ["proofs", "mistakes", table],
+    queryKey: queryKeys.mistakes(table),
     queryFn: () => data(api.GET("/api/tables/{table}/mistakes", { params: { path: { table } } })),
     refetchInterval: (query) =>
       query.state.data?.state === "running" || query.state.data?.state === "waiting" ? COUNTING : false,
@@ -82,13 +83,13 @@ export function useRunProofs() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: () => data(api.POST("/api/proofs/run")),
-    onSuccess: () => client.invalidateQueries({ queryKey: ["proofs"] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: queryKeys.proofs() }),
   });
 }
 
 export const useSamples = (table: string) =>
   useQuery({
-    queryKey: ["samples", table],
+    queryKey: queryKeys.samples(table),
     queryFn: () => data(api.GET("/api/tables/{table}/samples", { params: { path: { table } } })),
   });
 

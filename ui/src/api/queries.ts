@@ -14,10 +14,11 @@ import {
 } from "./client";
 import type { components } from "./generated";
 import { settled } from "./jobs";
+import { queryKeys } from "./queryKeys";
 
 export const useSession = () =>
   useQuery({
-    queryKey: ["session"],
+    queryKey: queryKeys.session(),
     queryFn: async () => {
       const session = await data(api.GET("/api/session"));
       setWriteKey(session.write_key);
@@ -26,28 +27,28 @@ export const useSession = () =>
     refetchInterval: (query) => (query.state.error ? false : 60_000),
   });
 
-export const useTables = () => useQuery({ queryKey: ["tables"], queryFn: () => data(api.GET("/api/tables")) });
+export const useTables = () => useQuery({ queryKey: queryKeys.tables(), queryFn: () => data(api.GET("/api/tables")) });
 
 export const useTable = (table: string) =>
   useQuery({
-    queryKey: ["table", table],
+    queryKey: queryKeys.table(table),
     queryFn: () => data(api.GET("/api/tables/{table}", { params: { path: { table } } })),
     enabled: table !== "",
   });
 
 export const useFunctions = () =>
   useQuery({
-    queryKey: ["functions"],
+    queryKey: queryKeys.functions(),
     queryFn: () => data(api.GET("/api/functions")),
     staleTime: Number.POSITIVE_INFINITY,
   });
 
 /** Fields and rules of all tables, and what feeds what. */
-export const useMap = () => useQuery({ queryKey: ["map"], queryFn: () => data(api.GET("/api/map")) });
+export const useMap = () => useQuery({ queryKey: queryKeys.map(), queryFn: () => data(api.GET("/api/map")) });
 
 export const useRecord = (table: string, id: number | null) =>
   useQuery({
-    queryKey: ["record", table, id],
+    queryKey: queryKeys.record(table, id),
     queryFn: () => data(api.GET("/api/tables/{table}/records/{id}", { params: { path: { table, id: id ?? 0 } } })),
     enabled: id !== null,
     gcTime: 0,
@@ -56,7 +57,7 @@ export const useRecord = (table: string, id: number | null) =>
 /** The latest records of a table. */
 export const useLatest = (table: string) =>
   useQuery({
-    queryKey: ["records", table, "latest"],
+    queryKey: queryKeys.latestRecords(table),
     queryFn: () =>
       data(api.GET("/api/tables/{table}/records", { params: { path: { table }, query: { sort: "-id", limit: 200 } } })),
   });
@@ -66,7 +67,7 @@ export const countMatching = async (table: string, filter: string) =>
   (await data(api.GET("/api/tables/{table}/totals", { params: { path: { table }, query: { filter } } }))).matching;
 
 /** What formulas can name in every table. */
-export const useNames = () => useQuery({ queryKey: ["names"], queryFn: () => data(api.GET("/api/names")) });
+export const useNames = () => useQuery({ queryKey: queryKeys.names(), queryFn: () => data(api.GET("/api/names")) });
 
 /** Records of a table by words of their names. */
 export const findMatches = (table: string, text: string, signal?: AbortSignal) =>
@@ -229,7 +230,7 @@ export const usePutBack = () =>
 
 export const useTableLosses = (table: string, enabled: boolean) =>
   useQuery({
-    queryKey: ["table-losses", table],
+    queryKey: queryKeys.tableLosses(table),
     queryFn: () => data(api.GET("/api/tables/{table}/losses", { params: { path: { table } } })),
     enabled,
     gcTime: 0,
@@ -249,7 +250,7 @@ export const losses = (
 /** How many old records each rule that lets them be still lets be. */
 export const useOpenCounts = (table: string, enabled: boolean) =>
   useQuery({
-    queryKey: ["open", table],
+    queryKey: queryKeys.exempt(table),
     queryFn: () => data(api.GET("/api/tables/{table}/rules/open", { params: { path: { table } } })),
     enabled,
   });

@@ -4,6 +4,7 @@ import { api, data, type Job, type RecordData } from "./client";
 import type { components, paths } from "./generated";
 import { reported } from "./jobs";
 import type { Typed } from "./queries";
+import { queryKeys } from "./queryKeys";
 import { untilAnswered, writeName } from "./sending";
 
 type Schemas = components["schemas"];
@@ -41,7 +42,7 @@ export const listRecords = (
 /** How many records there are, how many match, and what fields come to over those. */
 export const useTotals = (table: string, { filter, search }: Omit<View, "sort">, fields: string[]) =>
   useQuery({
-    queryKey: ["records", table, "totals", filter, search, fields],
+    queryKey: queryKeys.recordTotals(table, filter, search, fields),
     queryFn: ({ signal }) =>
       data(
         api.GET("/api/tables/{table}/totals", {

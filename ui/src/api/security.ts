@@ -2,6 +2,7 @@ import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tansta
 import { api, data } from "./client";
 import { confirmed } from "./confirmed";
 import type { components } from "./generated";
+import { queryKeys, refresh } from "./queryKeys";
 
 export type SignedIn = components["schemas"]["SignedIn"];
 export type SecurityEvent = components["schemas"]["SecurityEvent"];
@@ -9,11 +10,12 @@ export type SecurityEvent = components["schemas"]["SecurityEvent"];
 /** Events of a page, as the server gives them. */
 const PAGE = 50;
 
-export const useSessions = () => useQuery({ queryKey: ["sessions"], queryFn: () => data(api.GET("/api/sessions")) });
+export const useSessions = () =>
+  useQuery({ queryKey: queryKeys.sessions(), queryFn: () => data(api.GET("/api/sessions")) });
 
 export const useSecurityLog = () =>
   useInfiniteQuery({
-    queryKey: ["security"],
+    queryKey: queryKeys.security(),
     queryFn: ({ pageParam }) =>
       data(api.GET("/api/security", { params: { query: pageParam ? { before: pageParam } : {} } })),
     initialPageParam: 0,
@@ -26,8 +28,7 @@ export function useSecurity<Input, Output>(work: (input: Input) => Promise<Outpu
   return useMutation({
     mutationFn: work,
     onSuccess: () => {
-      for (const key of ["people", "session", "sessions", "security", "tokens"])
-        client.invalidateQueries({ queryKey: [key] });
+      refresh(client, "people", "session", "sessions", "security", "tokens");
     },
   });
 }

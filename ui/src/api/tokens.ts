@@ -2,16 +2,17 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, data } from "./client";
 import { confirmed } from "./confirmed";
 import type { operations } from "./generated";
+import { queryKeys } from "./queryKeys";
 
 type Wish = operations["createToken"]["requestBody"]["content"]["application/json"];
 
-export const useTokens = () => useQuery({ queryKey: ["tokens"], queryFn: () => data(api.GET("/api/tokens")) });
+export const useTokens = () => useQuery({ queryKey: queryKeys.tokens(), queryFn: () => data(api.GET("/api/tokens")) });
 
 export function useMakeToken() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (body: Wish) => confirmed(() => data(api.POST("/api/tokens", { body }))),
-    onSuccess: () => client.invalidateQueries({ queryKey: ["tokens"] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: queryKeys.tokens() }),
   });
 }
 
@@ -19,7 +20,7 @@ export function useRevokeToken() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (id: number) => data(api.DELETE("/api/tokens/{id}", { params: { path: { id } } })),
-    onSuccess: () => client.invalidateQueries({ queryKey: ["tokens"] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: queryKeys.tokens() }),
   });
 }
 
@@ -61,7 +62,7 @@ export type Document = {
 
 export const useApiDocument = () =>
   useQuery({
-    queryKey: ["openapi"],
+    queryKey: queryKeys.openapi(),
     queryFn: () => data(api.GET("/api/openapi.json")) as Promise<unknown> as Promise<Document>,
     staleTime: Number.POSITIVE_INFINITY,
   });

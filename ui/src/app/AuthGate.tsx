@@ -2,9 +2,11 @@ import { useQueryClient } from "@tanstack/react-query";
 import { lazy, type ReactNode, Suspense, useEffect, useState } from "react";
 import { ProblemError, type Session, SIGNED_OUT, setWriteKey } from "../api/client";
 import { useSession } from "../api/queries";
+import { queryKeys } from "../api/queryKeys";
 import { Failure } from "../components/Failure";
 import { Loading } from "../components/Loading";
 import { ownedBy } from "../components/record/tabs";
+import { ofTab } from "../storage";
 
 const SignIn = lazy(() => import("../views/sign_in/SignIn"));
 
@@ -23,7 +25,7 @@ export function AuthGate({ children }: { children: ReactNode }) {
       // Of several answers that come at once, the one that says why has the last word.
       if (event instanceof CustomEvent)
         setReason((before) => (before === null || !PLAIN.test(event.detail) ? event.detail : before));
-      client.resetQueries({ queryKey: ["session"] });
+      client.resetQueries({ queryKey: queryKeys.session() });
     };
     window.addEventListener(SIGNED_OUT, onSignedOut);
     return () => window.removeEventListener(SIGNED_OUT, onSignedOut);
@@ -34,7 +36,7 @@ export function AuthGate({ children }: { children: ReactNode }) {
     setReason(null);
     // Nothing that one person saw is kept for the next.
     client.removeQueries({ predicate: (query) => query.queryKey[0] !== "session" });
-    client.setQueryData(["session"], found);
+    client.setQueryData(queryKeys.session(), found);
   };
 
   const refused = session.error instanceof ProblemError && session.error.problem.status === 401;
@@ -45,7 +47,7 @@ export function AuthGate({ children }: { children: ReactNode }) {
       </Suspense>
     );
   if (session.data) {
-    sessionStorage.setItem(HERE, "yes");
+    ofTab.set(HERE, "yes");
     ownedBy(session.data.person.id);
     return (
       <div key={session.data.person.id} className="contents">
@@ -59,7 +61,7 @@ export function AuthGate({ children }: { children: ReactNode }) {
 const HERE = "up-tack-was-here";
 
 /** Whether somebody was signed in in this tab, who deserves to be told why no longer. */
-const wasHere = () => sessionStorage.getItem(HERE) === "yes";
+const wasHere = () => ofTab.get(HERE) === "yes";
 
 /** Forgets that, for whoever signs out on purpose. */
-export const leave = () => sessionStorage.removeItem(HERE);
+export const leave = () => ofTab.set(HERE, null);

@@ -1,5 +1,6 @@
 import { useEffect } from "react";
 import { isRouteErrorResponse, useRouteError } from "react-router";
+import { ofTab } from "../storage";
 import { words } from "../words";
 import { MissingPage } from "./MissingPage";
 
@@ -13,11 +14,11 @@ export function FailedPage() {
   const missing = isRouteErrorResponse(error) && error.status === 404;
   const cut = isCut(error);
   // A part that did not arrive is asked for again automatically: whatever was typed is kept in the browser.
-  const retry = cut && Date.now() - Number(sessionStorage.getItem(RELOADED) ?? 0) > AGAIN;
+  const retry = cut && Date.now() - Number(ofTab.get(RELOADED) ?? 0) > AGAIN;
   useEffect(() => {
     if (!missing) console.error(error);
     if (!retry) return;
-    sessionStorage.setItem(RELOADED, String(Date.now()));
+    ofTab.set(RELOADED, String(Date.now()));
     window.location.reload();
   }, [retry, missing, error]);
   if (missing) return <MissingPage />;

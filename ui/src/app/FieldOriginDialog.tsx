@@ -1,27 +1,25 @@
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
 import { toast } from "sonner";
 import { useMap } from "../api/queries";
 import { Dialog } from "../components/Dialog";
 import { OfField } from "../views/map/NodeDetails";
 import { words } from "../words";
+import { useShortcuts } from "./useShortcuts";
 
 /** “What writes this?”, in one key: of the field in which the cursor is, else of the one pointed at. */
 export function FieldOriginDialog() {
   const [field, setField] = useState<string | null>(null);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== words.writers.key || event.ctrlKey || event.altKey || event.metaKey) return;
+  useShortcuts({
+    [words.writers.key]: (event) => {
       event.preventDefault();
       const place = document.activeElement?.closest<HTMLElement>("[data-writes]");
       const pointed = [...document.querySelectorAll<HTMLElement>("[data-writes]:hover")].at(-1);
       const found = (place ?? pointed)?.dataset.writes;
       if (found) setField(found);
       else toast(words.writers.none);
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, []);
+    },
+  });
   if (!field) return null;
   return <WritersDialog id={field} onClose={() => setField(null)} />;
 }

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Bell } from "lucide-react";
 import { Link } from "react-router";
 import { api, data } from "../api/client";
+import { queryKeys } from "../api/queryKeys";
 import { words } from "../words";
 
 /** Milliseconds between two looks. */
@@ -10,7 +11,7 @@ const PACE = 60_000;
 /** How many notices wait for somebody, on the way to them; nothing where there are none. */
 export function NoticesWaiting({ person }: { person: string }) {
   const notices = useQuery({
-    queryKey: ["outbox"],
+    queryKey: queryKeys.outbox(),
     queryFn: () => data(api.GET("/api/outbox")),
     refetchInterval: PACE,
     retry: false,

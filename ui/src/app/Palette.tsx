@@ -5,7 +5,9 @@ import { useNavigate } from "react-router";
 import { api, data } from "../api/client";
 import { useProofs } from "../api/proofs";
 import { findMatches, useSession, useTables } from "../api/queries";
+import { queryKeys } from "../api/queryKeys";
 import { Dialog } from "../components/Dialog";
+import { useDebounced } from "../components/useDebounced";
 import { viewPath } from "../views/records/sorting";
 import { words } from "../words";
 import { ranked } from "./ranking";
@@ -20,15 +22,6 @@ const MOST_RECORDS = 8;
 /** Milliseconds without a keystroke after which records are looked for. */
 const PAUSE = 120;
 
-function usePaused(text: string) {
-  const [paused, setPaused] = useState(text);
-  useEffect(() => {
-    const timer = setTimeout(() => setPaused(text), PAUSE);
-    return () => clearTimeout(timer);
-  }, [text]);
-  return paused;
-}
-
 /** Finds any table, view, field, rule, record or command by typing. */
 export function Palette({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate();
@@ -38,7 +31,7 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const tables = useTables();
   const proofs = useProofs(may.design);
   const inside = useQuery({
-    queryKey: ["palette", tables.data?.map((table) => table.key)],
+    queryKey: queryKeys.palette(tables.data?.map((table) => table.key)),
     enabled: tables.data !== undefined,
     queryFn: () =>
       Promise.all(
@@ -48,10 +41,13 @@ export function Palette({ onClose }: { onClose: () => void }) {
       ),
   });
   const [typed, setTyped] = useState("");
-  const text = usePaused(typed.trim());
+  const text = useDebounced(typed.trim(), PAUSE);
   // Records are found by the server, among any number of them.
   const records = useQuery({
-    queryKey: ["palette", "records", text, tables.data?.map((table) => table.key)],
+    queryKey: queryKeys.paletteRecords(
+      text,
+      tables.data?.map((table) => table.key),
+    ),
     enabled: text !== "" && tables.data !== undefined,
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) =>

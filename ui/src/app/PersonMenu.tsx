@@ -16,9 +16,11 @@ import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import type { Session } from "../api/client";
 import { signOut } from "../api/people";
+import { queryKeys } from "../api/queryKeys";
 import { Confirm } from "../components/Confirm";
 import { Popover } from "../components/Popover";
 import { forgetAll, unsavedHere } from "../components/record/tabs";
+import { lasting } from "../storage";
 import { words } from "../words";
 import { leave } from "./AuthGate";
 import { usePermissions } from "./usePermissions";
@@ -38,16 +40,14 @@ export function PersonMenu({ session, onShortcuts, onPassword, onWriting }: Prop
     leave();
     await signOut();
     // Once nothing of this person is shown any more.
-    await client.resetQueries({ queryKey: ["session"] });
+    await client.resetQueries({ queryKey: queryKeys.session() });
     forgetAll();
   };
   const ask = () => (unsavedHere() > 0 ? setUnsaved(unsavedHere()) : goOut());
-  const [theme, setTheme] = useState<Theme>(() =>
-    localStorage.getItem(STORED) === "lamplight" ? "lamplight" : "calico",
-  );
+  const [theme, setTheme] = useState<Theme>(() => (lasting.get(STORED) === "lamplight" ? "lamplight" : "calico"));
   useEffect(() => {
     document.documentElement.dataset.theme = theme;
-    localStorage.setItem(STORED, theme);
+    lasting.set(STORED, theme);
   }, [theme]);
 
   const item = "flex w-full items-center gap-2 rounded px-2 py-1.5 text-left hover:bg-base-200";

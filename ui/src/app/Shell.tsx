@@ -18,6 +18,7 @@ import { typingInto } from "./typingInto";
 import { useAstray } from "./useAstray";
 import { useDesignUndo } from "./useDesignUndo";
 import { usePermissions } from "./usePermissions";
+import { useShortcuts } from "./useShortcuts";
 import { WritingDialog } from "./WritingDialog";
 
 const VIEWS = Object.entries(words.views);
@@ -33,21 +34,22 @@ export function Shell() {
   const { undo, redo } = useDesignUndo();
   useAstray();
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const control = event.ctrlKey || event.metaKey;
-      if (control && event.key.toLowerCase() === "k") {
-        event.preventDefault();
-        setOpen("palette");
-      } else if (event.key === "?" && !typingInto(event.target)) {
-        setOpen("shortcuts");
-      } else if (may.design && control && event.key.toLowerCase() === "z" && !typingInto(event.target)) {
-        event.preventDefault();
-        event.shiftKey ? redo() : undo();
-      }
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
+  const outside = (action: () => void) => (event: KeyboardEvent) => {
+    if (typingInto(event.target)) return;
+    event.preventDefault();
+    action();
+  };
+  const help = outside(() => setOpen("shortcuts"));
+  useShortcuts({
+    "mod+k": (event) => {
+      event.preventDefault();
+      setOpen("palette");
+    },
+    // Where a keyboard has it, with the shift key and without.
+    "Shift+?": help,
+    "?": help,
+    "mod+z": may.design ? outside(undo) : undefined,
+    "mod+Shift+z": may.design ? outside(redo) : undefined,
   });
 
   useEffect(() => {

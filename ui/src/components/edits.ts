@@ -1,4 +1,5 @@
 import { useCallback, useRef, useState, useSyncExternalStore } from "react";
+import { lasting, readJson } from "../storage";
 import { onForgetting } from "./record/tabs";
 
 /**
@@ -13,23 +14,14 @@ const listeners = new Set<() => void>();
 const inPage = new Map<string, string>();
 
 function read(place: string): Kept | null {
-  try {
-    const found = inPage.get(place) ?? localStorage.getItem(PREFIX + place);
-    const kept = found ? JSON.parse(found) : null;
-    return kept && typeof kept === "object" && "value" in kept ? (kept as Kept) : null;
-  } catch {
-    return null;
-  }
+  const kept = readJson<Kept>({ get: (name) => inPage.get(place) ?? lasting.get(name) }, PREFIX + place);
+  return kept && typeof kept === "object" && "value" in kept ? kept : null;
 }
 
 function write(place: string, kept: Kept | null) {
   inPage.delete(place);
-  try {
-    if (kept) localStorage.setItem(PREFIX + place, JSON.stringify(kept));
-    else localStorage.removeItem(PREFIX + place);
-  } catch {
-    if (kept) inPage.set(place, JSON.stringify(kept));
-  }
+  const text = kept && JSON.stringify(kept);
+  if (!lasting.set(PREFIX + place, text) && text) inPage.set(place, text);
   for (const listener of listeners) listener();
 }
 
@@ -45,7 +37,7 @@ const subscribe = (listener: () => void) => {
 const placesNow = () =>
   [
     ...inPage.keys(),
-    ...Object.keys(localStorage).flatMap((each) => (each.startsWith(PREFIX) ? [each.slice(PREFIX.length)] : [])),
+    ...lasting.names().flatMap((each) => (each.startsWith(PREFIX) ? [each.slice(PREFIX.length)] : [])),
   ].join("\n");
 
 /** The places of everything that is half written, for those who show them. */

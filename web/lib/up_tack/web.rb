@@ -14,6 +14,7 @@ module UpTack
     LOADER = Zeitwerk::Loader.new.tap do |loader|
       loader.tag = "up_tack-web"
       loader.push_dir(File.join(__dir__, "web"), namespace: Web)
+      loader.enable_reloading if ENV["UP_TACK_RELOAD"]
       loader.setup
     end
   end

@@ -4,6 +4,7 @@ import { type KeyboardEvent, useRef } from "react";
 import { flushSync } from "react-dom";
 import { api, data, type FormItem, type RecordData, type Table } from "../../api/client";
 import { useTable } from "../../api/queries";
+import { queryKeys } from "../../api/queryKeys";
 import { words } from "../../words";
 import { land } from "./keyQueue";
 import { LineCell } from "./LineCell";
@@ -23,7 +24,7 @@ export function LineList({ table, id, item, draft, lines }: Props) {
   const group = groupName(other, link);
   const design = useTable(other).data;
   const stored = useQuery({
-    queryKey: ["records", "lines", table.key, id, other, link],
+    queryKey: queryKeys.lines(table.key, id, other, link),
     queryFn: () =>
       data(
         api.GET("/api/tables/{table}/records/{id}/lines/{other}/{link}", {

@@ -2,7 +2,7 @@ import { useCallback, useContext, useState } from "react";
 import { findCandidates } from "../../api/queries";
 import type { InputProps } from "./FieldInput";
 import { MatchInput } from "./MatchInput";
-import { NewLinked } from "./NewLinked";
+import { NewLinkedContext } from "./NewLinkedContext";
 import { OwnRecordsContext } from "./OwnRecordsContext";
 
 type Props = InputProps & { input: Record<string, unknown>; className: string };
@@ -11,6 +11,7 @@ type Props = InputProps & { input: Record<string, unknown>; className: string };
 export function LinkInput({ field, value, within, onKey, onLink, onBusy, input, className }: Props) {
   const [making, setMaking] = useState<string | null>(null);
   const { table, typed, id } = within;
+  const NewLinked = useContext(NewLinkedContext);
   const records = useContext(OwnRecordsContext) ?? undefined;
   const search = useCallback(
     (text: string, signal?: AbortSignal) => findCandidates(table, field.key, { text, typed, id, records }, signal),
@@ -33,7 +34,7 @@ export function LinkInput({ field, value, within, onKey, onLink, onBusy, input, 
         // Only a form waits for searches, and only a form has a next field.
         goesOn={onBusy !== undefined}
       />
-      {making !== null && (
+      {making !== null && NewLinked && (
         <NewLinked
           table={field.target ?? ""}
           name={making}

@@ -3,21 +3,15 @@ import { useCallback, useEffect, useState } from "react";
 import { createPortal } from "react-dom";
 import { api, data, ProblemError } from "../../api/client";
 import { type Typed, useTable } from "../../api/queries";
+import { refresh } from "../../api/queryKeys";
 import { words } from "../../words";
 import { Dialog } from "../Dialog";
+import type { NewLinkedProps } from "./NewLinkedContext";
 import { RecordFields } from "./RecordFields";
 import { useDraft } from "./useDraft";
 
-type Props = {
-  table: string;
-  /** What was typed in the link, with which the new record's name begins. */
-  name: string;
-  onMade: (made: { id: number; title: string }) => void;
-  onClose: () => void;
-};
-
 /** A new linked record, made without leaving the form; it goes through its own table's rules. */
-export function NewLinked({ table, name, onMade, onClose }: Props) {
+export function NewLinked({ table, name, onMade, onClose }: NewLinkedProps) {
   const design = useTable(table).data;
   const client = useQueryClient();
   const [problem, setProblem] = useState<string | null>(null);
@@ -42,7 +36,7 @@ export function NewLinked({ table, name, onMade, onClose }: Props) {
     try {
       const body = { typed: draft.typed, reasons: draft.reasons, way: "form" };
       const made = await data(api.POST("/api/tables/{table}/records", { params: { path: { table } }, body }));
-      for (const key of ["records", "history", "tables"]) client.invalidateQueries({ queryKey: [key] });
+      refresh(client, "records", "history", "tables");
       onMade({ id: made.id, title: made.title });
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;

@@ -1,6 +1,7 @@
 import type { Typed } from "../../api/queries";
+import { lasting, readJson } from "../../storage";
 import type { LinesTyped } from "./lines";
-import { leftBehind, ownPlace, placeOf, read, write } from "./tabs";
+import { leftBehind, ownPlace, placeOf } from "./tabs";
 
 /** A write whose answer has not come yet: sent again as it was, it is not done twice. */
 export type Sent = { key: string; body: { [part: string]: unknown } };
@@ -15,39 +16,31 @@ export function keptDraft(table: string, id: number | null): Kept | null {
   const place = placeFor(table, id);
   const own = ownPlace(place);
   // The last version named drafts without a tab.
-  const name = read(own) === null ? leftBehind(place, place)[0] : own;
+  const name = lasting.get(own) === null ? leftBehind(place, place)[0] : own;
   if (!name) return null;
-  try {
-    const found = JSON.parse(read(name) ?? "null") as Kept | null;
-    if (name !== own) {
-      write(own, read(name));
-      write(name, null);
-    }
-    return found;
-  } catch {
-    return null;
+  const found = readJson<Kept>(lasting, name);
+  if (found && name !== own) {
+    lasting.set(own, lasting.get(name));
+    lasting.set(name, null);
   }
+  return found;
 }
 
 export function keepDraft(table: string, id: number | null, draft: Kept) {
   const empty = Object.keys(draft.typed).length === 0 && Object.keys(draft.lines ?? {}).length === 0 && !draft.sent;
-  write(ownPlace(placeFor(table, id)), empty ? null : JSON.stringify(draft));
+  lasting.set(ownPlace(placeFor(table, id)), empty ? null : JSON.stringify(draft));
 }
 
-export const forgetDraft = (table: string, id: number | null) => write(ownPlace(placeFor(table, id)), null);
+export const forgetDraft = (table: string, id: number | null) => lasting.set(ownPlace(placeFor(table, id)), null);
 
 /** What a form takes over from the record typed before it. */
 export function carriedOf(table: string, form: string): Typed {
-  try {
-    return JSON.parse(read(placeOf("carried", table, form)) ?? "{}") as Typed;
-  } catch {
-    return {};
-  }
+  return readJson<Typed>(lasting, placeOf("carried", table, form)) ?? {};
 }
 
 export const keepCarried = (table: string, form: string, values: Typed) =>
-  write(placeOf("carried", table, form), JSON.stringify(values));
+  lasting.set(placeOf("carried", table, form), JSON.stringify(values));
 
 /** The form in which this person last typed records of a table. */
-export const lastForm = (table: string) => read(placeOf("form", table));
-export const keepLastForm = (table: string, form: string) => write(placeOf("form", table), form);
+export const lastForm = (table: string) => lasting.get(placeOf("form", table));
+export const keepLastForm = (table: string, form: string) => lasting.set(placeOf("form", table), form);

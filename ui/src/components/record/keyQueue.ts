@@ -1,3 +1,4 @@
+import { ofTab, readJson } from "../../storage";
 import { astray, playText, press } from "./playing";
 import { onForgetting } from "./tabs";
 
@@ -251,20 +252,11 @@ const PLACE = "up-tack-keys";
 
 /** Keys that wait outlive a reload of their tab. */
 function remember(keys: { held: Stroke[]; aside: Stroke[] }) {
-  try {
-    if (keys.held.length + keys.aside.length === 0) sessionStorage.removeItem(PLACE);
-    else sessionStorage.setItem(PLACE, JSON.stringify(keys));
-  } catch {
-    // Without a store they wait in the page alone.
-  }
+  ofTab.set(PLACE, keys.held.length + keys.aside.length === 0 ? null : JSON.stringify(keys));
 }
 
 function recalled(): { held: Stroke[]; aside: Stroke[] } {
-  try {
-    return JSON.parse(sessionStorage.getItem(PLACE) ?? "null") ?? { held: [], aside: [] };
-  } catch {
-    return { held: [], aside: [] };
-  }
+  return readJson(ofTab, PLACE) ?? { held: [], aside: [] };
 }
 
 /** The keys of this page that wait for their place. */

@@ -1,3 +1,5 @@
+import { lasting, ofTab } from "../../storage";
+
 let owner = 0;
 
 /** Whoever types from now on; nobody meets what another person left here. */
@@ -11,39 +13,22 @@ export const ownedBy = (person: number) => {
  */
 const GONE = 150_000;
 const BEAT = 5_000;
-const alive = (tab: string) => Date.now() - Number(read(`up-tack-tab/${tab}`) ?? 0) < GONE;
+const alive = (tab: string) => Date.now() - Number(lasting.get(`up-tack-tab/${tab}`) ?? 0) < GONE;
 
 /** Each tab has what is its own: two that type new records at a time must not mix them. */
 const tab = ownTab();
 
 function ownTab() {
-  const known = sessionStorage.getItem("up-tack-tab");
+  const known = ofTab.get("up-tack-tab");
   // A tab that was duplicated has the name of the one it came from, which still lives.
   const name = known && !alive(known) ? known : Math.random().toString(36).slice(2);
-  const beat = () => write(`up-tack-tab/${name}`, String(Date.now()));
-  sessionStorage.setItem("up-tack-tab", name);
+  const beat = () => lasting.set(`up-tack-tab/${name}`, String(Date.now()));
+  ofTab.set("up-tack-tab", name);
   beat();
   setInterval(beat, BEAT);
-  window.addEventListener("pagehide", () => write(`up-tack-tab/${name}`, null));
+  window.addEventListener("pagehide", () => lasting.set(`up-tack-tab/${name}`, null));
   window.addEventListener("pageshow", beat);
   return name;
-}
-
-export function read(name: string) {
-  try {
-    return localStorage.getItem(name);
-  } catch {
-    return null;
-  }
-}
-
-export function write(name: string, text: string | null) {
-  try {
-    if (text === null) localStorage.removeItem(name);
-    else localStorage.setItem(name, text);
-  } catch {
-    // A full or forbidden store: what is typed still stands in the page itself.
-  }
 }
 
 /** Where something of this person is kept, whichever tab does. */
@@ -54,9 +39,9 @@ export const ownPlace = (place: string) => `${place}/${tab}`;
 
 /** Places at which tabs that are gone kept the same, and those of versions that knew no tabs. */
 export function leftBehind(place: string, ...older: string[]) {
-  const names = Object.keys(localStorage).filter((name) => name.startsWith(`${place}/`));
+  const names = lasting.names().filter((name) => name.startsWith(`${place}/`));
   const gone = names.filter((name) => name !== ownPlace(place) && !alive(name.slice(place.length + 1)));
-  return [...gone, ...older.filter((name) => read(name) !== null)];
+  return [...gone, ...older.filter((name) => lasting.get(name) !== null)];
 }
 
 /** What holds something that somebody typed and has not saved. */
@@ -69,12 +54,12 @@ export const onForgetting = (forget: () => void) => {
 };
 
 /** How many things stand in this browser that were typed and not saved. */
-export const unsavedHere = () => Object.keys(localStorage).filter((name) => UNSAVED.test(name)).length;
+export const unsavedHere = () => lasting.names().filter((name) => UNSAVED.test(name)).length;
 
 /** Nothing of whoever signs out is left for whoever comes next; only the light stays as it is. */
 export function forgetAll() {
   for (const forget of forgetting) forget();
-  for (const store of [localStorage, sessionStorage])
-    for (const name of Object.keys(store))
-      if (name.startsWith("up-tack") && !/^up-tack-(theme|tab)/.test(name)) store.removeItem(name);
+  for (const store of [lasting, ofTab])
+    for (const name of store.names())
+      if (name.startsWith("up-tack") && !/^up-tack-(theme|tab)/.test(name)) store.set(name, null);
 }

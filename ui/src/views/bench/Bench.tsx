@@ -9,6 +9,7 @@ import { FormLayout } from "../../components/record/FormLayout";
 import { LineList } from "../../components/record/LineList";
 import { OwnRecordsContext } from "../../components/record/OwnRecordsContext";
 import { WhyContext } from "../../components/record/WhyContext";
+import { WithNewLinked } from "../../components/record/WithNewLinked";
 import { words } from "../../words";
 import { Acts } from "./Acts";
 import { Edges, type EdgeWish } from "./Edges";
@@ -28,7 +29,15 @@ import { BEGINNING, formOf, type Setting, useTrial } from "./useTrial";
 type Shown = "edges" | "missing" | "samples" | "mistakes";
 
 /** Where records are tried as anybody, on any day, without touching the real ones, and where proofs are kept. */
-export default function Bench() {
+export default function BenchView() {
+  return (
+    <WithNewLinked>
+      <Bench />
+    </WithNewLinked>
+  );
+}
+
+function Bench() {
   const table = useTableHere();
   const session = useSession();
   const [params, setParams] = useSearchParams();

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import type { Expectation, ProofParts, Table } from "../../api/client";
 import { suggestEdges, useKeepProofs } from "../../api/proofs";
+import { queryKeys } from "../../api/queryKeys";
 import { Dialog } from "../../components/Dialog";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
@@ -20,7 +21,7 @@ type Props = { table: Table; wish: EdgeWish; onTry: (proof: ProofParts) => void;
 export function Edges({ table, wish, onTry, onClose }: Props) {
   const [open, setOpen] = useState<"open" | "all">(wish.rule ? "all" : "open");
   const found = useQuery({
-    queryKey: ["edges", table.key, wish, open],
+    queryKey: queryKeys.edges(table.key, wish, open),
     queryFn: () => suggestEdges(table.key, { ...wish, open: open === "open" }),
     gcTime: 0,
   });

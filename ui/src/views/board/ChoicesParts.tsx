@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, data } from "../../api/client";
+import { queryKeys } from "../../api/queryKeys";
 import { ChoiceRows } from "../../components/ChoiceRows";
 import type { Choices } from "../../components/choices";
 import { words } from "../../words";
@@ -13,7 +14,7 @@ type Props = { value: ChoiceSettings; onChange: (value: ChoiceSettings) => void 
 /** The choices of a field: a list of its own, or one that the project keeps for several fields. */
 export function ChoicesParts({ value, onChange }: Props) {
   const [editing, setEditing] = useState(false);
-  const lists = useQuery({ queryKey: ["lists"], queryFn: () => data(api.GET("/api/lists")) }).data ?? [];
+  const lists = useQuery({ queryKey: queryKeys.lists(), queryFn: () => data(api.GET("/api/lists")) }).data ?? [];
   const shared = lists.find((each) => each.id === value.list);
   return (
     <div className="flex flex-col gap-2">

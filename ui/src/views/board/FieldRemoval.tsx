@@ -3,6 +3,7 @@ import { useEffect, useRef } from "react";
 import { toast } from "sonner";
 import type { Table } from "../../api/client";
 import { losses, useRemoveField } from "../../api/queries";
+import { queryKeys } from "../../api/queryKeys";
 import { useDesignUndo } from "../../app/useDesignUndo";
 import { Confirm } from "../../components/Confirm";
 import { words } from "../../words";
@@ -15,7 +16,7 @@ export function FieldRemoval({ table, field, onClose, onRemoved }: Props) {
   const remove = useRemoveField(table.key);
   const { undo } = useDesignUndo();
   const loss = useQuery({
-    queryKey: ["losses", table.key, field],
+    queryKey: queryKeys.losses(table.key, field),
     queryFn: () => losses(table.key, field, {}),
     gcTime: 0,
     staleTime: 0,

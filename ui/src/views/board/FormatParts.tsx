@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, data, type Field } from "../../api/client";
+import { queryKeys } from "../../api/queryKeys";
 import { MessageText } from "../../components/MessageText";
 import { words } from "../../words";
 
@@ -14,7 +15,7 @@ type Props = {
 /** How values of the field are shown, whatever way they were typed, with an example at once. */
 export function FormatParts({ type, decimals, value, onChange }: Props) {
   const tried = useQuery({
-    queryKey: ["format", type, decimals, value],
+    queryKey: queryKeys.format(type, decimals, value),
     queryFn: () => data(api.POST("/api/formats", { body: { type, decimals, format: value } })),
     placeholderData: (before, query) => (query?.queryKey[1] === type ? before : undefined),
   }).data;

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, data, ProblemError } from "../../api/client";
 import { foreseeList, useDropList, useKeepList } from "../../api/queries";
+import { queryKeys } from "../../api/queryKeys";
 import { ChoiceRows } from "../../components/ChoiceRows";
 import { type Choices, sentChoices, storedChoices } from "../../components/choices";
 import { Dialog } from "../../components/Dialog";
@@ -13,7 +14,7 @@ const NEW: Editing = { id: null, name: "", ...storedChoices([], []) };
 
 /** The lists of choices that the project keeps for several fields. */
 export function Lists({ onClose }: { onClose: () => void }) {
-  const lists = useQuery({ queryKey: ["lists"], queryFn: () => data(api.GET("/api/lists")) }).data ?? [];
+  const lists = useQuery({ queryKey: queryKeys.lists(), queryFn: () => data(api.GET("/api/lists")) }).data ?? [];
   const [editing, setEditing] = useState<Editing | null>(null);
   const keep = useKeepList();
   const drop = useDropList();

@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import type { components } from "../../api/generated";
+import { queryKeys } from "../../api/queryKeys";
 import { Dialog } from "../../components/Dialog";
 import { Loading } from "../../components/Loading";
 import { words } from "../../words";
@@ -11,7 +12,7 @@ type Props = { foresee: () => Promise<Foreseen>; onSave: () => void; onClose: ()
 export function RenamedChoices({ foresee, onSave, onClose }: Props) {
   // Asked once for each opening: what is shown is what was written when it was opened.
   const found = useQuery({
-    queryKey: ["choices", "foreseen"],
+    queryKey: queryKeys.choicesPreview(),
     queryFn: foresee,
     gcTime: 0,
     staleTime: 0,

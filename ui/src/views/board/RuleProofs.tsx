@@ -2,8 +2,9 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import type { Rule, RuleParts, Table } from "../../api/client";
 import { endangered, useProofs } from "../../api/proofs";
+import { queryKeys } from "../../api/queryKeys";
 import { CoverageIcon } from "../../components/CoverageIcon";
-import { useCalm } from "../../components/useCalm";
+import { useDebounced } from "../../components/useDebounced";
 import { words } from "../../words";
 
 /** Milliseconds of calm after which it is asked what a rule would do to the proofs. */
@@ -16,9 +17,9 @@ export function RuleProofs({ table, parts, rule, sound, dirty }: Props) {
   const proofs = useProofs();
   const any = (proofs.data?.proofs.length ?? 0) > 0;
   const text = JSON.stringify(parts);
-  const calm = useCalm(text, CALM);
+  const calm = useDebounced(text, CALM);
   const found = useQuery({
-    queryKey: ["endangered", table.key, calm],
+    queryKey: queryKeys.endangered(table.key, calm),
     queryFn: ({ signal }) => endangered(table.key, JSON.parse(calm), signal),
     enabled: any && sound && dirty && calm === text,
     gcTime: 10_000,

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { CaseExample, RuleParts, Table } from "../../api/client";
 import { suggestEdges } from "../../api/proofs";
+import { queryKeys } from "../../api/queryKeys";
 import { words } from "../../words";
 import { cameOut } from "../bench/Edges";
 
@@ -11,7 +12,7 @@ type Props = { table: Table; parts: RuleParts; typed: CaseExample["typed"] };
 export function TriedCase({ table, parts, typed }: Props) {
   const [open, setOpen] = useState(false);
   const found = useQuery({
-    queryKey: ["try", table.key, "case", parts, typed],
+    queryKey: queryKeys.triedCase(table.key, parts, typed),
     queryFn: () => suggestEdges(table.key, { draft: parts, typed }),
     enabled: open,
     retry: false,

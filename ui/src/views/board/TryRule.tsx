@@ -2,7 +2,8 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Act, RuleParts, Table } from "../../api/client";
 import { suggestEdges } from "../../api/proofs";
-import { useCalm } from "../../components/useCalm";
+import { queryKeys } from "../../api/queryKeys";
+import { useDebounced } from "../../components/useDebounced";
 import { words } from "../../words";
 import { cameOut } from "../bench/Edges";
 
@@ -24,9 +25,9 @@ const CALM = 600;
 export function TryRule({ table, parts, sound }: Props) {
   const [open, setOpen] = useState(false);
   const text = JSON.stringify(parts);
-  const calm = useCalm(text, CALM);
+  const calm = useDebounced(text, CALM);
   const found = useQuery({
-    queryKey: ["try", table.key, calm],
+    queryKey: queryKeys.triedRule(table.key, calm),
     queryFn: () => suggestEdges(table.key, { draft: JSON.parse(calm) }),
     enabled: open && sound && calm === text,
     placeholderData: (before: Awaited<ReturnType<typeof suggestEdges>> | undefined) => before,

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import type { RecordData, Table } from "../../api/client";
 import { foreseeDeletion } from "../../api/queries";
+import { queryKeys } from "../../api/queryKeys";
 import { Confirm } from "../../components/Confirm";
 import { Dialog } from "../../components/Dialog";
 import { words } from "../../words";
@@ -10,7 +11,7 @@ type Props = { table: Table; record: RecordData; onConfirm: () => void; onClose:
 /** Asks before a record is deleted, and says what becomes of those that link to it. */
 export function DeleteDialog({ table, record, onConfirm, onClose }: Props) {
   const foreseen = useQuery({
-    queryKey: ["deletion", table.key, record.id],
+    queryKey: queryKeys.deletion(table.key, record.id),
     queryFn: () => foreseeDeletion(table.key, record.id),
     gcTime: 0,
   }).data;

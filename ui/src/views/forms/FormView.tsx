@@ -7,12 +7,21 @@ import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { keepLastForm, lastForm } from "../../components/record/kept";
+import { WithNewLinked } from "../../components/record/WithNewLinked";
 import { words } from "../../words";
 import { RecordForm } from "./RecordForm";
 import { RecordSheet } from "./RecordSheet";
 
 /** The clerk's page: one record, new or kept, in the form that was picked or used last. */
-export default function FormView() {
+export default function FormViewWithLinks() {
+  return (
+    <WithNewLinked>
+      <FormView />
+    </WithNewLinked>
+  );
+}
+
+function FormView() {
   const table = useTableHere();
   const { id } = useParams();
   const number = id === undefined ? null : Number(id);

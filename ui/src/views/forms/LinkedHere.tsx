@@ -1,6 +1,7 @@
 import { useQueries } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { countMatching, useNames } from "../../api/queries";
+import { queryKeys } from "../../api/queryKeys";
 import { words } from "../../words";
 
 /** The records of other tables that link to this one, counted, each kind a step away. */
@@ -9,7 +10,7 @@ export function LinkedHere({ table, id }: { table: string; id: number }) {
   const counts = useQueries({
     queries: linked.map((each) => {
       const filter = `${each.link}.id = ${id}`;
-      return { queryKey: ["records", each.table, "count", filter], queryFn: () => countMatching(each.table, filter) };
+      return { queryKey: queryKeys.recordCount(each.table, filter), queryFn: () => countMatching(each.table, filter) };
     }),
   });
   if (linked.length === 0) return null;

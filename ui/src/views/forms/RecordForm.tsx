@@ -4,6 +4,7 @@ import { useNavigate } from "react-router";
 import { toast } from "sonner";
 import { api, data, type Form, ProblemError, type RecordData, type Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
+import { refresh } from "../../api/queryKeys";
 import { FormLayout } from "../../components/record/FormLayout";
 import { firstInput } from "../../components/record/focusFirst";
 import { carriedOf, forgetDraft, keptDraft } from "../../components/record/kept";
@@ -122,7 +123,7 @@ export function RecordForm({ table, form, record, begin }: Props) {
       kept.saved();
       forgetDraft(table.key, id);
       toast(words.form.deleted(record?.title ?? ""));
-      for (const key of ["records", "history", "tables", "table"]) client.invalidateQueries({ queryKey: [key] });
+      refresh(client, "records", "history", "tables", "table");
       navigate(`/t/${table.key}/records`);
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;

@@ -1,16 +1,11 @@
-import { useEffect } from "react";
+import { inDialog, useShortcuts } from "../../app/useShortcuts";
 
 /** Ctrl S saves, Ctrl Enter saves and goes on; the field that is being typed in counts. */
 export function useFormKeys({ save, saveNext }: { save: () => void; saveNext: () => void }) {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey)) return;
-      const action = { s: save, enter: saveNext }[event.key.toLowerCase()];
-      if (!action || document.querySelector("dialog[open]")) return;
-      event.preventDefault();
-      action();
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  });
+  const alone = (action: () => void) => (event: KeyboardEvent) => {
+    if (inDialog()) return;
+    event.preventDefault();
+    action();
+  };
+  useShortcuts({ "mod+s": alone(save), "mod+Enter": alone(saveNext) });
 }

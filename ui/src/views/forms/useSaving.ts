@@ -14,6 +14,7 @@ import {
   type Table,
 } from "../../api/client";
 import type { Typed } from "../../api/queries";
+import { queryKeys, refresh } from "../../api/queryKeys";
 import { untilAnswered, writeName } from "../../api/sending";
 import { firstInput, firstRefused } from "../../components/record/focusFirst";
 import { keepCarried, type Sent } from "../../components/record/kept";
@@ -93,8 +94,8 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
     if (id === null && values.length > 0) keepCarried(table.key, form.id, Object.fromEntries(values));
     toast.success(unchanged ? words.form.unchanged : words.form.saved(saved.title));
     // The table's description is the same as before; lists and counts are looked up when they are shown.
-    for (const key of ["records", "history"]) client.invalidateQueries({ queryKey: [key] });
-    client.invalidateQueries({ queryKey: ["tables"], refetchType: "none" });
+    refresh(client, "records", "history");
+    client.invalidateQueries({ queryKey: queryKeys.tables(), refetchType: "none" });
   };
 
   /** Where the cursor goes after a save; a form that is drawn again sees to it. */
@@ -112,7 +113,7 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
       return keyQueue.release(firstInput(answer));
     }
     keyQueue.resumeAt = next ? null : from;
-    client.setQueryData(["record", table.key, saved.id], saved);
+    client.setQueryData(queryKeys.record(table.key, saved.id), saved);
     if (next) return navigate(`/t/${table.key}/forms?form=${form.id}`);
     if (id === null) return navigate(`/t/${table.key}/forms/${saved.id}?form=${form.id}`);
     if (saved.version !== record?.version) return;

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, data, type Entry } from "../../api/client";
 import { useSession, useUndoBatch } from "../../api/queries";
+import { queryKeys } from "../../api/queryKeys";
 import { words } from "../../words";
 import { EntryLine } from "./EntryLine";
 
@@ -15,7 +16,7 @@ export function BatchLine({ entry, batch, onRecord }: Props) {
   const me = useSession().data?.person;
   const may = me?.role === "builder" || me?.id === entry.person_id;
   const entries = useQuery({
-    queryKey: ["history", "batch", batch.id],
+    queryKey: queryKeys.historyBatch(batch.id),
     queryFn: async () => (await data(api.GET("/api/history", { params: { query: { batch: batch.id } } }))).entries,
     enabled: open,
   }).data;

@@ -11,6 +11,7 @@ import {
   profileFile,
   refusedPath,
 } from "../../api/imports";
+import { refresh } from "../../api/queryKeys";
 import { type Keep, undoBatch } from "../../api/records";
 import { useTableHere } from "../../app/TableFrame";
 import { useAttempt } from "../../components/useAttempt";
@@ -71,14 +72,13 @@ export default function ImportView() {
       const saved = what.report.batch !== null;
       setFound({ what, saved });
       if (!saved) return;
-      for (const key of ["records", "history", "tables", "open", "proofs"])
-        client.invalidateQueries({ queryKey: [key] });
+      refresh(client, "records", "history", "tables", "open", "proofs");
       toast.success(words.imports.done(what.report.saved));
     });
   const takeBack = (batch: number) =>
     attempt(async () => {
       const { undone, left } = await undoBatch(batch);
-      for (const key of ["records", "history", "tables"]) client.invalidateQueries({ queryKey: [key] });
+      refresh(client, "records", "history", "tables");
       toast(words.grid.undone(undone, left));
       setFound(null);
     });

@@ -2,6 +2,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { type Look, makeTable, type Proposed, profileFile } from "../../api/imports";
+import { refresh } from "../../api/queryKeys";
 import { useAttempt } from "../../components/useAttempt";
 import { words } from "../../words";
 import { DropFile } from "./DropFile";
@@ -44,7 +45,7 @@ export default function TableFromFile() {
           rules: rules.filter((rule) => !left.includes(rule.words)).map((rule) => rule.parts),
         }));
       const made = await makeTable(label, chosen);
-      for (const key of ["tables", "names", "map", "session"]) client.invalidateQueries({ queryKey: [key] });
+      refresh(client, "tables", "names", "map", "session");
       navigate(`/t/${made.key}/import?file=${look?.id}`);
     });
   const change = (column: string, parts: Partial<Choice>) =>

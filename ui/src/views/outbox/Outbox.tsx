@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
 import { toast } from "sonner";
 import { api, data } from "../../api/client";
+import { queryKeys } from "../../api/queryKeys";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { words } from "../../words";
@@ -10,8 +11,8 @@ import { words } from "../../words";
 export default function Outbox() {
   const client = useQueryClient();
   const navigate = useNavigate();
-  const notices = useQuery({ queryKey: ["outbox"], queryFn: () => data(api.GET("/api/outbox")) });
-  const refresh = () => client.invalidateQueries({ queryKey: ["outbox"] });
+  const notices = useQuery({ queryKey: queryKeys.outbox(), queryFn: () => data(api.GET("/api/outbox")) });
+  const refresh = () => client.invalidateQueries({ queryKey: queryKeys.outbox() });
   const read = useMutation({
     mutationFn: (id: number) => data(api.PUT("/api/outbox/{id}/read", { params: { path: { id } } })),
     onSuccess: refresh,

@@ -7,6 +7,7 @@ import { type BulkWish, useTotals } from "../../api/records";
 import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
+import { WithNewLinked } from "../../components/record/WithNewLinked";
 import { words } from "../../words";
 import { TypedAhead } from "../forms/TypedAhead";
 import { BulkBar } from "./BulkBar";
@@ -25,7 +26,15 @@ import { useRowSelection } from "./useRowSelection";
 import { ViewBar } from "./ViewBar";
 
 /** All records of the table in a grid: sorted, filtered, typed in place, and changed many at a time. */
-export default function Records() {
+export default function RecordsView() {
+  return (
+    <WithNewLinked>
+      <Records />
+    </WithNewLinked>
+  );
+}
+
+function Records() {
   const table = useTableHere();
   const [params, setParams] = useSearchParams();
   const sort = params.get("sort") ?? "";

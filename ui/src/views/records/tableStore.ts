@@ -1,4 +1,5 @@
-import { leftBehind, onForgetting, ownPlace, placeOf, read, write } from "../../components/record/tabs";
+import { leftBehind, onForgetting, ownPlace, placeOf } from "../../components/record/tabs";
+import { lasting, readJson } from "../../storage";
 
 /** A list of this tab for each table: the same wherever it is shown, and kept in the browser. */
 export function tableStore<Item>(kind: string, older?: (table: string) => string) {
@@ -7,12 +8,8 @@ export function tableStore<Item>(kind: string, older?: (table: string) => string
   onForgetting(() => lists.clear());
 
   const parsed = (name: string): Item[] => {
-    try {
-      const found: unknown = JSON.parse(read(name) ?? "[]");
-      return Array.isArray(found) ? found : [];
-    } catch {
-      return [];
-    }
+    const found = readJson<Item[]>(lasting, name);
+    return Array.isArray(found) ? found : [];
   };
 
   /** What this tab kept, and what tabs left behind that are gone. */
@@ -20,8 +17,8 @@ export function tableStore<Item>(kind: string, older?: (table: string) => string
     const place = placeOf(kind, table);
     const left = leftBehind(place, ...(older ? [older(table)] : []));
     const all = [...parsed(ownPlace(place)), ...left.flatMap(parsed)];
-    if (left.length > 0) write(ownPlace(place), JSON.stringify(all));
-    for (const name of left) write(name, null);
+    if (left.length > 0) lasting.set(ownPlace(place), JSON.stringify(all));
+    for (const name of left) lasting.set(name, null);
     return all;
   };
 
@@ -38,7 +35,7 @@ export function tableStore<Item>(kind: string, older?: (table: string) => string
       const next = change(get(table));
       lists.set(placeOf(kind, table), next);
       // More than a browser remembers is still kept as long as the page is open.
-      write(ownPlace(placeOf(kind, table)), next.length > 0 ? JSON.stringify(next) : null);
+      lasting.set(ownPlace(placeOf(kind, table)), next.length > 0 ? JSON.stringify(next) : null);
       for (const listener of listeners) listener();
     },
     subscribe: (listener: () => void) => {

@@ -2,6 +2,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
 import { toast } from "sonner";
 import { api, data, ProblemError, type RecordData, type Table } from "../../api/client";
+import { queryKeys, refresh as refreshKinds } from "../../api/queryKeys";
 import { type Draft, FEW, type Keep, undoBatch, type Written, writeBatch } from "../../api/records";
 import { writeName } from "../../api/sending";
 import { words } from "../../words";
@@ -42,7 +43,7 @@ export function useBatchWrite(table: Table) {
   };
 
   const refresh = (order = true) => {
-    for (const key of ["history", "tables", "record", "open", "proofs"]) client.invalidateQueries({ queryKey: [key] });
+    refreshKinds(client, "history", "tables", "record", "open", "proofs");
     client.invalidateQueries({
       predicate: ({ queryKey: [kind, key, part] }) =>
         kind === "records" && (order || !(key === table.key && part === "window")),
@@ -60,7 +61,7 @@ export function useBatchWrite(table: Table) {
       }),
     ).catch(() => undefined);
     client.setQueriesData<{ records: RecordData[]; following: string | null }>(
-      { queryKey: ["records", table.key, "window"] },
+      { queryKey: queryKeys.recordWindow(table.key) },
       (page) => page && { ...page, records: page.records.map((record) => fresh.get(record.id) ?? record) },
     );
   };
@@ -113,7 +114,7 @@ export function useBatchWrite(table: Table) {
     remember,
     /** The row that was typed in is left: rows may take the places that are theirs now. */
     settle: () => {
-      if (stale.current) client.invalidateQueries({ queryKey: ["records", table.key, "window"] });
+      if (stale.current) client.invalidateQueries({ queryKey: queryKeys.recordWindow(table.key) });
       stale.current = false;
     },
     /**

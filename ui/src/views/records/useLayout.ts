@@ -12,6 +12,7 @@ import {
 } from "@tanstack/react-table";
 import { useMemo, useState, useSyncExternalStore } from "react";
 import type { Column, Field, RecordData, Table } from "../../api/client";
+import { lasting, readJson } from "../../storage";
 import { usualWidth } from "./widths";
 
 const features = tableFeatures({
@@ -33,12 +34,8 @@ export type Layout = Column[];
 const stored = (table: Table) => `up-tack-columns-${table.id}`;
 
 function read(table: Table): Layout | null {
-  try {
-    const found = JSON.parse(localStorage.getItem(stored(table)) ?? "null");
-    return Array.isArray(found) ? found : null;
-  } catch {
-    return null;
-  }
+  const found = readJson<Layout>(lasting, stored(table));
+  return Array.isArray(found) ? found : null;
 }
 
 /** A layout made whole: fields that were added since come at the end, those that are gone are passed over. */
@@ -57,8 +54,7 @@ export function useLayout(table: Table, sample: RecordData[], opened: Layout | n
 
   const put = (next: Layout | null) => {
     setKept(next);
-    if (next) localStorage.setItem(stored(table), JSON.stringify(next));
-    else localStorage.removeItem(stored(table));
+    lasting.set(stored(table), next && JSON.stringify(next));
   };
   const change = (field: string, parts: Partial<Column>) =>
     put(layout.map((column) => (column.field === field ? clean({ ...column, ...parts }) : column)));

@@ -18,18 +18,18 @@ export const within = (box: Box, row: number, column: number) =>
 /** The cells that are chosen in a grid of so many rows and columns. */
 export function useRange(rows: number, columns: number) {
   const [range, setRange] = useState<Range>({ active: { row: 0, column: 0 }, head: { row: 0, column: 0 } });
-  const fit = ({ row, column }: Place): Place => ({
+  const inside = ({ row, column }: Place): Place => ({
     row: Math.max(0, Math.min(rows - 1, row)),
     column: Math.max(0, Math.min(columns - 1, column)),
   });
   // A filter or a change elsewhere may have left fewer of them.
-  const now: Range = { active: fit(range.active), head: fit(range.head) };
+  const now: Range = { active: inside(range.active), head: inside(range.head) };
   return {
     range: now,
     box: boxOf(now),
     /** Goes to a place, or stretches the range to it. */
     go: (place: Place, stretch = false) => {
-      const head = fit(place);
+      const head = inside(place);
       setRange({ active: stretch ? now.active : head, head });
       return head;
     },
@@ -39,6 +39,6 @@ export function useRange(rows: number, columns: number) {
         active: { ...now.active, row: now.active.row + by },
         head: { ...now.head, row: now.head.row + by },
       }),
-    put: (active: Place, head: Place) => setRange({ active: fit(active), head: fit(head) }),
+    put: (active: Place, head: Place) => setRange({ active: inside(active), head: inside(head) }),
   };
 }

@@ -3,6 +3,7 @@ import { FileText, Printer } from "lucide-react";
 import { api, type Covered, data, type ProofLine, type RuleParts, type Table } from "../../api/client";
 import { useProofs } from "../../api/proofs";
 import { useSession, useTables } from "../../api/queries";
+import { queryKeys } from "../../api/queryKeys";
 import { usePermissions } from "../../app/usePermissions";
 import { CoverageIcon } from "../../components/CoverageIcon";
 import { Loading } from "../../components/Loading";
@@ -17,7 +18,7 @@ export default function RuleSheet() {
   const proofs = useProofs(may.design).data;
   const tables = useQueries({
     queries: lines.map(({ key }) => ({
-      queryKey: ["table", key],
+      queryKey: queryKeys.table(key),
       queryFn: () => data(api.GET("/api/tables/{table}", { params: { path: { table: key } } })),
     })),
   }).flatMap((query) => query.data ?? []);

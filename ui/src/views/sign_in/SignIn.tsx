@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, data, type Session } from "../../api/client";
+import { queryKeys } from "../../api/queryKeys";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { Mark } from "../../components/Mark";
@@ -12,7 +13,7 @@ type Props = { reason: string | null; onSession: (session: Session) => void };
 
 /** What stands before everything: signing in, the demo's people, or the first set-up. */
 export default function SignIn({ reason, onSession }: Props) {
-  const welcome = useQuery({ queryKey: ["welcome"], queryFn: () => data(api.GET("/api/welcome")) });
+  const welcome = useQuery({ queryKey: queryKeys.welcome(), queryFn: () => data(api.GET("/api/welcome")) });
   if (!welcome.data) return welcome.error ? <Failure error={welcome.error} retry={welcome.refetch} /> : <Loading />;
   const { set_up, project, demo, time_zones } = welcome.data;
   return (

@@ -5,6 +5,7 @@ import { toast } from "sonner";
 import { api, data, ProblemError } from "../../api/client";
 import { settled } from "../../api/jobs";
 import { useUndoBatch } from "../../api/queries";
+import { queryKeys } from "../../api/queryKeys";
 import { useTableHere } from "../../app/TableFrame";
 import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
@@ -24,7 +25,7 @@ export default function TidyReview() {
   const [asking, setAsking] = useState(false);
   const [told, setTold] = useState<{ id: number; title: string; message: string }[]>([]);
   const pages = useInfiniteQuery({
-    queryKey: ["suggestions", table.key],
+    queryKey: queryKeys.suggestions(table.key),
     queryFn: ({ pageParam }) =>
       data(
         api.GET("/api/tables/{table}/suggestions", {

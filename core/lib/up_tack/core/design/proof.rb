@@ -40,9 +40,11 @@ module UpTack
           def expectations = expect.map { |plain| Design::Expectation.from(plain) }
         end
 
-      Design::Proof::SCRIPT = %w[form person at start records acts].freeze
-      Design::Proof::LONGEST_NAME = 120
-      Design::Proof::MOST = 2_000
+      class Proof
+        SCRIPT = %w[form person at start records acts].freeze
+        LONGEST_NAME = 120
+        MOST = 2_000
+      end
     end
   end
 end

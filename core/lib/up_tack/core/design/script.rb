@@ -62,24 +62,26 @@ module UpTack
           end
         end
 
-      # The acts of a script.
-      #
-      # type::     one "field" gets a "value", and is left: the form answers live
-      # fill_in::  several fields get their "values" at once, as from a program
-      # lines::    the "rows" typed beneath it, records of a "table" that link here by "link"
-      # pass::     the warning of a "rule" is passed with a "reason"
-      # save::     the record is saved, or refused
-      # new::      another record is begun, as "save and next" does
-      # copy::     a copy of the record at hand is begun
-      # delete::   the record at hand is deleted
-      # put_back:: the record that was deleted comes back
-      # wait::     the form is left open for some "days" and "hours"
-      # as::       another "person" goes on
-      Design::Script::ACTS = %w[type fill_in lines pass save new copy delete put_back wait as].freeze
-      # Acts after which nothing is left to be saved.
-      Design::Script::FINAL = %w[save delete put_back].freeze
-      Design::Script::MOST_ACTS = 200
-      Design::Script::MOST_RECORDS = 500
+      class Script
+        # The acts of a script.
+        #
+        # type::     one "field" gets a "value", and is left: the form answers live
+        # fill_in::  several fields get their "values" at once, as from a program
+        # lines::    the "rows" typed beneath it, records of a "table" that link here by "link"
+        # pass::     the warning of a "rule" is passed with a "reason"
+        # save::     the record is saved, or refused
+        # new::      another record is begun, as "save and next" does
+        # copy::     a copy of the record at hand is begun
+        # delete::   the record at hand is deleted
+        # put_back:: the record that was deleted comes back
+        # wait::     the form is left open for some "days" and "hours"
+        # as::       another "person" goes on
+        ACTS = %w[type fill_in lines pass save new copy delete put_back wait as].freeze
+        # Acts after which nothing is left to be saved.
+        FINAL = %w[save delete put_back].freeze
+        MOST_ACTS = 200
+        MOST_RECORDS = 500
+      end
     end
   end
 end

@@ -183,7 +183,7 @@ module UpTack
         # @return [String] what its tack on the board says: the name, or the rule itself
         def tack(table) = name || words(table)
 
-        # @param reading [ParseContext] by which to understand what the builder typed
+        # @param _reading [ParseContext] by which to understand what the builder typed
         # @return [Rule] the same with fixed values as they are kept
         def settled(_table, _reading) = self
 
@@ -233,7 +233,7 @@ module UpTack
 
         private
 
-        # @param part [String] one of its formulas
+        # @param _part [String] one of its formulas
         # @return [String, nil] key of the field that takes what it gives
         def taker(_part) = nil
 

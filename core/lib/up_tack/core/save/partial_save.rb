@@ -4,9 +4,11 @@ module UpTack
   module Core
     module Save
       # Numbers and days made of whole numbers already; records share many of them.
-      NUMBERS, DAYS = [->(whole) { BigDecimal(whole) }, ->(whole) { Calendar.numbered(whole) }].map do |make|
+      shared = ->(make) do
         Hash.new { |known, whole| ((known.length < 20_000) ? known : known.clear)[whole] = make.call(whole) }
       end
+      NUMBERS = shared.call(->(whole) { BigDecimal(whole) })
+      DAYS = shared.call(->(whole) { Calendar.numbered(whole) })
       private_constant :NUMBERS, :DAYS
 
       # A new record halfway through its rules, to be finished elsewhere.

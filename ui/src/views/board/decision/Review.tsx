@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, asSent, type CaseExample, data, type RuleParts, type Table } from "../../../api/client";
+import { queryKeys } from "../../../api/queryKeys";
 import { words } from "../../../words";
 import { TriedCase } from "../TriedCase";
 
@@ -9,7 +10,7 @@ type Props = { table: Table; parts: RuleParts; onRow: (row: number) => void };
 export function Review({ table, parts, onRow }: Props) {
   const { inputs, outputs, rows } = parts;
   const found = useQuery({
-    queryKey: ["review", table.key, inputs, outputs, rows],
+    queryKey: queryKeys.review(table.key, inputs, outputs, rows),
     queryFn: () =>
       data(
         api.POST("/api/tables/{table}/decisions/review", {

@@ -1,6 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { api, data } from "../../../api/client";
+import { queryKeys } from "../../../api/queryKeys";
+import { useDebounced } from "../../../components/useDebounced";
 import { words } from "../../../words";
 
 type Props = { ready: boolean; value: string; onChange: (mask: string) => void };
@@ -8,19 +10,15 @@ type Props = { ready: boolean; value: string; onChange: (mask: string) => void }
 /** Masks to choose from: readings of one text that is written as it should be, or ready-made ones. */
 export function MaskExample({ ready, value, onChange }: Props) {
   const [example, setExample] = useState("");
-  const [settled, setSettled] = useState("");
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(example), 150);
-    return () => clearTimeout(timer);
-  }, [example]);
+  const settled = useDebounced(example, 150);
   const readings = useQuery({
-    queryKey: ["mask-readings", settled],
+    queryKey: queryKeys.maskReadings(settled),
     queryFn: async () => (await data(api.POST("/api/masks", { body: { example: settled } }))).readings,
     enabled: !ready && settled.trim() !== "",
     placeholderData: (before) => before,
   }).data;
   const made = useQuery({
-    queryKey: ["masks"],
+    queryKey: queryKeys.masks(),
     queryFn: () => data(api.GET("/api/masks/ready-made")),
     enabled: ready,
     staleTime: Number.POSITIVE_INFINITY,

@@ -1,8 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { api, data } from "../../../api/client";
+import { queryKeys } from "../../../api/queryKeys";
 import { MessageText } from "../../../components/MessageText";
 import { SegmentedControl } from "../../../components/SegmentedControl";
+import { useDebounced } from "../../../components/useDebounced";
 import { words } from "../../../words";
 import { MaskExample } from "./MaskExample";
 import { MaskPieces } from "./MaskPieces";
@@ -13,13 +15,9 @@ type Way = "example" | "pieces" | "text" | "ready";
 
 /** What the server reads from a mask, shortly after the last key. */
 export function useMask(mask: string, text: string, bare: boolean) {
-  const [settled, setSettled] = useState({ mask, text });
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled({ mask, text }), 120);
-    return () => clearTimeout(timer);
-  }, [mask, text]);
+  const settled = useDebounced({ mask, text }, 120);
   return useQuery({
-    queryKey: ["mask", settled.mask, settled.text, bare],
+    queryKey: queryKeys.mask(settled.mask, settled.text, bare),
     queryFn: () => data(api.POST("/api/masks", { body: { ...settled, bare } })),
     enabled: settled.mask !== "",
     placeholderData: (before) => before,

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { ArrowDown, ArrowUp, X } from "lucide-react";
 import { useState } from "react";
 import { api, data, type RuleParts } from "../../../api/client";
+import { queryKeys } from "../../../api/queryKeys";
 import { Difference } from "../../../components/Difference";
 import { IconButton } from "../../../components/IconButton";
 import { words } from "../../../words";
@@ -14,7 +15,7 @@ type Step = NonNullable<RuleParts["steps"]>[number];
 export function TidyParts({ parts, change, mistakes }: PartsProps) {
   const steps: Step[] = parts.steps ?? [];
   const known = useQuery({
-    queryKey: ["tidying"],
+    queryKey: queryKeys.tidying(),
     queryFn: () => data(api.GET("/api/tidying")),
     staleTime: Number.POSITIVE_INFINITY,
   }).data;
@@ -91,7 +92,7 @@ export function TidyParts({ parts, change, mistakes }: PartsProps) {
 function Example({ steps }: { steps: Step[] }) {
   const [text, setText] = useState("");
   const tried = useQuery({
-    queryKey: ["tidy-try", steps, text],
+    queryKey: queryKeys.tidyTry(steps, text),
     queryFn: () => data(api.POST("/api/tidying", { body: { steps, text } })),
     enabled: steps.length > 0,
     placeholderData: (before) => before,

@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { ArrowLeft, Trash2 } from "lucide-react";
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { toast } from "sonner";
 import { api, type FormParts, type Mistake, ProblemError, type Table } from "../../../api/client";
@@ -8,7 +8,9 @@ import { settled } from "../../../api/jobs";
 import { MissingPage } from "../../../app/MissingPage";
 import { useTableHere } from "../../../app/TableFrame";
 import { usePermissions } from "../../../app/usePermissions";
+import { useShortcuts } from "../../../app/useShortcuts";
 import { editPlace, useEdit } from "../../../components/edits";
+import { WithNewLinked } from "../../../components/record/WithNewLinked";
 import { words } from "../../../words";
 import { FormPreview } from "./FormPreview";
 import { FormSettings } from "./FormSettings";
@@ -16,7 +18,15 @@ import { Structure } from "./Structure";
 import { beginning, partsOf } from "./shape";
 
 /** Where a form is laid out, with the form running beside it. */
-export default function FormDesigner() {
+export default function FormDesignerView() {
+  return (
+    <WithNewLinked>
+      <FormDesigner />
+    </WithNewLinked>
+  );
+}
+
+function FormDesigner() {
   const table = useTableHere();
   const { form: id = "new" } = useParams();
   const may = usePermissions();
@@ -75,17 +85,12 @@ function Designer({ table, id, saved }: Props) {
   };
 
   // Heard wherever the cursor is.
-  const saving = useRef(save);
-  saving.current = save;
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== "Enter" || !(event.ctrlKey || event.metaKey)) return;
+  useShortcuts({
+    "mod+Enter": (event) => {
       event.preventDefault();
-      saving.current();
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, []);
+      save();
+    },
+  });
 
   return (
     <div className="grid h-full grid-rows-[auto_minmax(0,1fr)]">

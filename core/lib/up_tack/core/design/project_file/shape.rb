@@ -29,7 +29,6 @@ module UpTack
           }.freeze
 
           # @param plain [Hash]
-          # @param plain [Hash]
           # @return [Shape] that has been over it
           def self.of(plain)
             schema = (@schema ||= Schema.to_h)
