@@ -80,7 +80,8 @@ module UpTack
         ActiveRecord::ConnectionAdapters::SQLite3Adapter.set_callback(:checkout, :after) do |connection|
           raw = connection.raw_connection
           unless taught.key?(raw)
-            Database.register_functions(connection)
+            # Named from the top: where code is loaded anew, this module may be another one by now.
+            ::UpTack::Store::Database.register_functions(connection)
             # SQLite's own way of waiting would keep every other thread of this
             # process from going on, the one that it waits for among them.
             raw.busy_handler_timeout = BUSY_TIMEOUT
