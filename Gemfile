@@ -43,8 +43,12 @@ group :test do
   gem "yard", "~> 0.9", require: false
 end
 
-group :development do
+# For bin/dev alone.
+group :console, optional: true do
   gem "debug", "~> 1.10"
+end
+
+group :development do
   gem "rubocop", "~> 1.91"
   gem "standard", "~> 1.57"
 end

@@ -4,6 +4,9 @@ require "tmpdir"
 require "core_helper"
 require_relative "../app/lib/up_tack/app"
 
+# With UP_TACK_LOG_LEVEL=error it shows what went wrong inside.
+UpTack::Log.start if ENV["UP_TACK_LOG_LEVEL"]
+
 # Short ways to the store for specs: every example gets a database of its own,
 # copied from one that was filled with the demo once.
 module StoreHelp
@@ -17,6 +20,17 @@ module StoreHelp
       UpTack::Store::Database.connection.execute("PRAGMA wal_checkpoint(TRUNCATE)")
       UpTack::Store::Database.close
     end
+  end
+
+  # @return [String] what the program logs meanwhile
+  def logged
+    io = StringIO.new
+    appender = SemanticLogger.add_appender(io: io)
+    yield
+    SemanticLogger.flush
+    io.string
+  ensure
+    SemanticLogger.remove_appender(appender)
   end
 
   def self.open_copy

@@ -69,7 +69,9 @@ RSpec.describe "What is hidden, over HTTP" do
     end
   end
 
-  def shows?(body) = body.match?(/zq\d+secret|7310\d{3}|7,310,\d{3}/)
+  # Within seals, which are hexadecimal, such figures come up by themselves.
+  marks = /zq\d+secret|(?<!\h)7310\d{3}(?!\h)|7,310,\d{3}/
+  define_method(:shows?) { |body| body.match?(marks) }
 
   people.each do |role, name|
     it "shows a #{role} nothing of it in any answer" do
@@ -94,7 +96,7 @@ RSpec.describe "What is hidden, over HTTP" do
           walked += 1
           text = unpacked(last_response)
           if shows?(text)
-            leaks << "#{method} #{path} #{body}: #{text[/.{0,60}(zq\d+secret|7310\d{3}|7,310,\d{3}).{0,40}/m]}"
+            leaks << "#{method} #{path} #{body}: #{text[/.{0,60}#{marks}.{0,40}/m]}"
           end
           [status, text]
         end

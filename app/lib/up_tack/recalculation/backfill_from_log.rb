@@ -121,7 +121,7 @@ module UpTack
       def mark(compiled, stage) = stage && compiled.mark(stage.entry.made_at, stage.entry.person_name, @workspace.clock)
 
       def settled(field, value)
-        value = field.settle(value) if field.type == "number"
+        value = field.settle(value) if field.numeric?
         value.is_a?(Core::Values::Unreadable) ? nil : value
       end
     end

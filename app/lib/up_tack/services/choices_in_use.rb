@@ -37,8 +37,8 @@ module UpTack
       def pairs(from, to)
         from.tables.flat_map do |table|
           after = to.tables.find { |each| each.id == table.id } or next []
-          table.fields.select { |field| field.type == "choice" && table.kept?(field.key) }.filter_map do |field|
-            new = after.fields.find { |each| each.id == field.id && each.type == "choice" }
+          table.fields.select { |field| field.listed? && table.kept?(field.key) }.filter_map do |field|
+            new = after.fields.find { |each| each.id == field.id && each.listed? }
             [table, field, new] if new
           end
         end

@@ -13,7 +13,7 @@ module UpTack
         plan
           .table
           .fields
-          .select { |field| field.type == "choice" }
+          .select { |field| field.listed? }
           .to_h do |field|
             narrowing = plan.narrowing(field.key)
             [

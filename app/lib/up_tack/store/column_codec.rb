@@ -2,7 +2,7 @@
 
 module UpTack
   module Store
-    # How values of each type lie in a column, and come back.
+    # How values lie in a column, and come back: by the way that their field type names (`cell`).
     module ColumnCodec
       # Days already read from their texts; records share few of them.
       DAYS = Hash.new do |known, raw|
@@ -11,21 +11,21 @@ module UpTack
       end
 
       READ = {
-        "number" => ->(raw) { raw.is_a?(Float) ? BigDecimal(raw, Core::Numbers::KEPT_DIGITS) : BigDecimal(raw.to_s) },
-        "date" => ->(raw) { raw.is_a?(String) ? DAYS[raw] : Core::Calendar.same(raw) },
-        "yes_no" => ->(raw) { [1, true, "t", "1"].include?(raw) },
-        "moment" => ->(raw) { raw.is_a?(String) ? Time.utc(*raw.scan(/\d+/).first(6).map(&:to_i)) : raw },
-        "time" => ->(raw) { Core::DayTime.read(raw) },
-        "link" => ->(raw) { raw.to_i }
+        number: ->(raw) { raw.is_a?(Float) ? BigDecimal(raw, Core::Numbers::KEPT_DIGITS) : BigDecimal(raw.to_s) },
+        day: ->(raw) { raw.is_a?(String) ? DAYS[raw] : Core::Calendar.same(raw) },
+        yes_no: ->(raw) { [1, true, "t", "1"].include?(raw) },
+        moment: ->(raw) { raw.is_a?(String) ? Time.utc(*raw.scan(/\d+/).first(6).map(&:to_i)) : raw },
+        time: ->(raw) { Core::DayTime.read(raw) },
+        integer: ->(raw) { raw.to_i }
       }.freeze
       AS_IS = ->(raw) { raw }
 
       WRITE = {
-        "number" => ->(value) { value.scale.zero? ? value.to_i : value.to_s("F") },
-        "date" => ->(value) { value.iso8601 },
-        "time" => ->(value) { value.iso8601 },
-        "moment" => ->(value) { second(value) },
-        "yes_no" => ->(value) { value ? 1 : 0 }
+        number: ->(value) { value.scale.zero? ? value.to_i : value.to_s("F") },
+        day: ->(value) { value.iso8601 },
+        time: ->(value) { value.iso8601 },
+        moment: ->(value) { second(value) },
+        yes_no: ->(value) { value ? 1 : 0 }
       }.freeze
 
       module_function
@@ -40,11 +40,11 @@ module UpTack
 
       # @param field [Core::Design::Field]
       # @return [Proc] from what a column holds, not NULL, to a value
-      def reader(field) = field.bare ? field.bare.method(:dressed) : READ.fetch(field.type, AS_IS)
+      def reader(field) = field.bare ? field.bare.method(:dressed) : READ.fetch(field.values.cell, AS_IS)
 
       # @param field [Core::Design::Field]
       # @return [Proc, nil] from a value, not nil, to what a column takes; nil where it takes it as it is
-      def writer(field) = field.bare ? field.bare.method(:bare) : WRITE[field.type]
+      def writer(field) = field.bare ? field.bare.method(:bare) : WRITE[field.values.cell]
 
       # @param field [Core::Design::Field, nil] needed where its separators are left out
       # @return [Object] a value as a column takes it
@@ -52,9 +52,9 @@ module UpTack
         return field.bare.bare(value) if field&.bare && value
 
         case value
-        when BigDecimal then WRITE.fetch("number").call(value)
+        when BigDecimal then WRITE.fetch(:number).call(value)
         when Core::DayTime, Date then value.iso8601
-        when Time then WRITE.fetch("moment").call(value)
+        when Time then WRITE.fetch(:moment).call(value)
         when true then 1
         when false then 0
         else value

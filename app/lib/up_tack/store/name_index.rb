@@ -118,7 +118,7 @@ module UpTack
             .kept_fields
             .reject do |field|
               field == @table.title_field || @table.worked_out?(field.key) || field.access&.value?("nothing") ||
-                field.closed.any? || %w[long_text yes_no].include?(field.type)
+                field.closed.any? || (field.long? || field.yes_no?)
             end
             .first(NameSearch::DETAILS + 2)
       end

@@ -14,7 +14,7 @@ module UpTack
       # @param change [FieldChange] of it
       # @return [Array(Object, Object)] the values before and after
       def values(entry, change)
-        return change.values unless change.type == "choice" && renames.any?
+        return change.values unless Core::Values[change.type].listed? && renames.any?
 
         change.values.map do |value|
           value &&

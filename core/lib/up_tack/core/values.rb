@@ -2,19 +2,8 @@
 
 module UpTack
   module Core
-    # The types that a field can have. Each type is one file in values/ and
-    # answers the same few questions:
-    #
-    # key::     its name in the design, such as "yes_no"
-    # label::   its name on screen
-    # kind::    what it is in an expression (:text, :number, :date, :time, :yes_no, :link)
-    # column::  the kind of column that stores it
-    # read(raw, field, reading)::  what was typed or sent, as a value, nil for
-    #   blank, or an Unreadable with a message for people
-    # show(value, field)::  the value in its reading format
-    # edit(value, field)::  as one would type it, where that is another than show
-    # FORMAT::  what of its reading format can be set
-    # dump(value) and load(plain)::  to and from JSON, without loss
+    # The types that a field can have: each is one file in values/ that extends Type, where it is said what a type
+    # answers; a file there is all that it takes for a type to be known.
     module Values
       # The answer to something typed that is no value of the type.
       # code:: for programs; message:: for people, a whole sentence
@@ -25,11 +14,34 @@ module UpTack
       # @raise [KeyError] for a name that is no type
       def self.[](key) = all.fetch(key)
 
+      # The order in which types are offered; those not named here come after them.
+      OFFERED = %w[text long_text number date time moment yes_no choice link].freeze
+
+      # Raised when a type does not say all that others ask of it.
+      class Incomplete < StandardError; end
+
       # @return [Hash{String=>Module}] the types by key, in the order in which they are offered
+      # @raise [Incomplete] where one forgot something
       def self.all
         @all ||=
-          [Text, LongText, Number, Date, Time, Moment, YesNo, Choice, Link].to_h { |type| [type.key, type] }.freeze
+          found
+            .sort_by { |type| [OFFERED.index(type.key) || OFFERED.length, type.key] }
+            .to_h { |type| [type.key, type] }
+            .freeze
       end
+
+      # @return [Array<Module>] found by their files
+      def self.found
+        names = Dir[File.join(__dir__, "values", "*.rb")].map { |file| File.basename(file, ".rb") }
+        types =
+          names
+            .map { |name| const_get(name.split("_").map(&:capitalize).join) }
+            .select { |each| each.singleton_class.include?(Type) }
+        types.each do |type|
+          raise Incomplete, "#{type} must still #{type.missing.join("; ")}." if type.missing.any?
+        end
+      end
+      private_class_method :found
 
       # @param conventions [Conventions, nil] of the firm; nil for numbers as programs write them
       # @return [String] a value of any type as an expression's `&` writes it

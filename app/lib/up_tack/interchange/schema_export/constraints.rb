@@ -19,7 +19,7 @@ module UpTack
           @table = table
           @fields =
             table.fields.to_h do |field|
-              [field.key, Field.new(among: (field.open_choices + field.retired if field.type == "choice"))]
+              [field.key, Field.new(among: (field.open_choices + field.retired if field.listed?))]
             end
           @rest = table.rules.reject { |rule| said?(rule) }
         end

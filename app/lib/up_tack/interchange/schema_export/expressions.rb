@@ -28,7 +28,7 @@ module UpTack
         def field(node)
           field = @table.field(node.key)
           if node.before || node.outside || field.nil? || field.bare || !@table.kept?(field.key) ||
-              %w[link moment].include?(field.type)
+              (field.link? || field.moment?)
             return
           end
 
@@ -76,7 +76,7 @@ module UpTack
         def number?(node)
           case node
           when Core::Expression::Nodes::Literal then node.value.is_a?(BigDecimal)
-          when Core::Expression::Nodes::Field then @table.field(node.key)&.type == "number"
+          when Core::Expression::Nodes::Field then @table.field(node.key)&.numeric?
           when Core::Expression::Nodes::Arithmetic then node.children.all? { |child| number?(child) }
           when Core::Expression::Nodes::Negation then number?(node.operand)
           else false

@@ -5,14 +5,6 @@ module UpTack
     module SchemaExport
       # A record of a table as JSON Schema (2020-12): what it looks like in JSON exports.
       module JsonSchema
-        TYPES = {
-          "number" => {"type" => "number"},
-          "date" => {"type" => "string", "format" => "date"},
-          "moment" => {"type" => "string", "format" => "date-time"},
-          "yes_no" => {"type" => "boolean"},
-          "link" => {"type" => "string", "description" => "The linked record, by its name or what numbers it."}
-        }.freeze
-
         module_function
 
         # @param table [Core::Design::Table]
@@ -41,7 +33,7 @@ module UpTack
         end
 
         def property(field, said)
-          shape = TYPES.fetch(field.type, {"type" => "string"}).dup
+          shape = field.values.json_schema
           shape["description"] = [shape["description"], field.note].compact.reject(&:empty?).join(" ")
           shape.delete("description") if shape["description"].empty?
           numbers = ->(value) {

@@ -6,14 +6,6 @@ module UpTack
       # A table in SQL (ISO/IEC 9075, as SQLite takes it): what can be said of its rules as
       # CHECKs and DEFAULTs, all else as comments, so that nobody takes the SQL for the whole.
       class Sql
-        TYPES = {
-          "number" => "NUMERIC",
-          "date" => "DATE",
-          "moment" => "TIMESTAMP",
-          "yes_no" => "BOOLEAN",
-          "link" => "INTEGER"
-        }.freeze
-
         # @param table [Core::Design::Table]
         # @param holds [Proc] takes a condition in SQL, and says how many records it does not hold for
         def initialize(table, holds: ->(_) { 0 })
@@ -70,7 +62,7 @@ module UpTack
 
         def column(field)
           said = @constraints.of(field.key)
-          parts = [name(field.key), TYPES.fetch(field.type, "TEXT")]
+          parts = [name(field.key), field.values.sql]
           parts << "NOT NULL" if said.required && @holds.call("#{name(field.key)} IS NOT NULL").zero?
           parts << "DEFAULT #{default(field, said)}" if default(field, said)
           parts << "REFERENCES #{name(field.target)} (\"id\")" if field.link?

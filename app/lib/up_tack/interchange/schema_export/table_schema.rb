@@ -5,15 +5,6 @@ module UpTack
     module SchemaExport
       # A table as Frictionless Table Schema (version 1), with its constraints.
       module TableSchema
-        TYPES = {
-          "number" => "number",
-          "date" => "date",
-          "moment" => "datetime",
-          "yes_no" => "boolean",
-          "link" => "integer",
-          "time" => "string"
-        }.freeze
-
         module_function
 
         # @param table [Core::Design::Table]
@@ -53,7 +44,7 @@ module UpTack
             "name" => field.key,
             "title" => field.label,
             "description" => field.note,
-            "type" => TYPES.fetch(field.type, "string"),
+            "type" => field.values.table_schema,
             "constraints" => (constraints if constraints.any?)
           }.compact
         end

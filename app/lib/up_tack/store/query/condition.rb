@@ -41,7 +41,7 @@ module UpTack
 
         def inversion(node) = node.operand.accept(self)&.then { |sql| "(NOT #{sql})" }
 
-        def field(node) = (kept(node)&.type == "yes_no") ? "(#{Keys.name(kept(node))} = 1)" : nil
+        def field(node) = kept(node)&.yes_no? ? "(#{Keys.name(kept(node))} = 1)" : nil
 
         def blank_test(node) = kept(node.value)&.then { |field| "(#{Keys.name(field)} IS NULL)" }
 

@@ -37,7 +37,7 @@ module UpTack
           quoted((folded?(field) && cell.is_a?(String)) ? Core::Unicode.folded(cell) : cell)
         end
 
-        def folded?(field) = %w[text long_text choice].include?(field.type)
+        def folded?(field) = field.folded?
 
         def name(field) = "rows.#{Database.connection.quote_column_name(field.key)}"
 

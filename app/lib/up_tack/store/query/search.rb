@@ -69,7 +69,7 @@ module UpTack
           @values ||= {}
           return @values[field.key] if @values.key?(field.key)
 
-          found = field.values.read(@text, field, @reading) unless field.type == "yes_no"
+          found = field.values.read(@text, field, @reading) unless field.yes_no?
           @values[field.key] = found.is_a?(Core::Values::Unreadable) ? nil : found
         end
       end

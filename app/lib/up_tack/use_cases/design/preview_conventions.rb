@@ -37,7 +37,7 @@ module UpTack
           found =
             table.kept_fields.filter_map do |field|
               other = later.field(field.key)
-              next unless %w[number moment].include?(field.type)
+              next unless field.numeric? || field.moment?
 
               value =
                 Store::RecordTable

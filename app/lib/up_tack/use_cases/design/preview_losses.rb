@@ -88,7 +88,7 @@ module UpTack
             examples: found[:examples],
             kept: found[:kept],
             rules: [],
-            choices: (new.type == "choice") ? missing(found[:distinct], new) : []
+            choices: new.listed? ? missing(found[:distinct], new) : []
           )
         end
 

@@ -21,7 +21,7 @@ module UpTack
             end
             .map(&:field)
             .uniq
-            .select { |key| design.field(key).type == "text" && design.kept?(key) }
+            .select { |key| design.field(key).one_line? && design.kept?(key) }
         end
 
         # @param field [Core::Design::Field] a link

@@ -17,7 +17,7 @@ module UpTack
             next unless each.is_a?(Nodes::Field) && !each.before && !each.outside
 
             field = @table.field(each.key)
-            next unless field && %w[number date time moment].include?(field.type)
+            next unless field&.ordered?
 
             next found.concat(roots(field.key)) if @table.worked_out?(field.key)
 

@@ -38,15 +38,7 @@ module UpTack
         def self.other(field, now, today, mask: nil)
           return masked(mask, now) if mask
 
-          case field.type
-          when "choice" then field.open_choices.find { |choice| choice != now }
-          when "yes_no" then now != true
-          when "number" then (now || BigDecimal(0)) + 1
-          when "date" then (now || today) - 1
-          when "link" then nil
-          when "moment", "time" then Samples::Values.usual(field)
-          else "#{now || "Made up"} b"
-          end
+          field.values.other(field, now, today)
         end
 
         # Another text that fits: the last character that may be another one is.
@@ -288,7 +280,7 @@ module UpTack
             begin
               ruled = @table.rules.flat_map { |rule| rule.fields(@table) }
               @table.fields.select do |each|
-                %w[text long_text].include?(each.type) && !@table.given?(each.key) && !ruled.include?(each.key)
+                each.textual? && !@table.given?(each.key) && !ruled.include?(each.key)
               end
             end
         end

@@ -49,7 +49,7 @@ module UpTack
             field = leaves[name].field or next
             next if field.key != name || given?(name)
 
-            found[name] = (%w[text long_text].include?(field.type) ? texts_of_all_lengths : []) | values[name].compact
+            found[name] = (field.textual? ? texts_of_all_lengths : []) | values[name].compact
           end
         rescue Expression::Invalid, KeyError, NoMethodError
           {}

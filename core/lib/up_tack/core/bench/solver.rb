@@ -131,11 +131,7 @@ module UpTack
         # @return [Object] the least by which its values differ
         def step(key)
           field = @table.field(key)
-          case field&.type
-          when "number" then field.decimals ? BigDecimal("1e-#{field.decimals}") : BigDecimal("0.1")
-          when "moment", "time" then 60
-          else 1
-          end
+          field ? field.values.step(field) : 1
         end
 
         private
@@ -276,12 +272,10 @@ module UpTack
           found = []
           nodes.each do |node|
             node.walk do |each|
-              unless each.is_a?(Nodes::Field) && !each.outside && (field = @table.field(each.key)) &&
-                  %w[choice yes_no].include?(field.type)
-                next
-              end
+              next unless each.is_a?(Nodes::Field) && !each.outside && (field = @table.field(each.key))
+              next unless field.listed? || field.yes_no?
 
-              ((field.type == "choice") ? field.open_choices : [true, false]).each do |option|
+              (field.listed? ? field.open_choices : [true, false]).each do |option|
                 found << assign(each, option)
               end
             end

@@ -59,7 +59,7 @@ module UpTack
               next input(row, column).with(&columns[column]).to_s if column < @inputs.length
 
               field = @outputs[column - @inputs.length]
-              (field.type == "choice") ? renamed.name(@table.key, field.key, row[column].to_s) : row[column].to_s
+              field.listed? ? renamed.name(@table.key, field.key, row[column].to_s) : row[column].to_s
             end
           end
         end

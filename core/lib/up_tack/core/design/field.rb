@@ -113,6 +113,11 @@ module UpTack
             plain
           end
 
+          # What its type is for, see Values::Type.
+          %i[
+            textual? one_line? long? listed? yes_no? numeric? day? moment? clock? ordered? folded?
+          ].each { |question| define_method(question) { !@values.nil? && @values.public_send(question) } }
+
           def link? = type == "link"
 
           # @return [Boolean] whether people of a role may :see or :edit it
@@ -135,7 +140,7 @@ module UpTack
 
           # @return [String] the value as one would type it
           def edit(value, records = nil)
-            (!value.nil? && values.respond_to?(:edit)) ? values.edit(value, self) : show(value, records)
+            (value.nil? || link?) ? show(value, records) : values.edit(value, self)
           end
 
           # @return [String] what stands where there is no value
@@ -148,11 +153,7 @@ module UpTack
           # rounded to its decimals, a choice must be one of its list.
           # @return [Object, nil, Values::Unreadable]
           def settle(value)
-            return if value.nil?
-            return value if type == "yes_no" || type == "date"
-
-            value = Numbers.round(value, decimals) if value.is_a?(BigDecimal) && decimals
-            values.read(value, self, nil)
+            values.settle(value, self) unless value.nil?
           end
         end
     end

@@ -44,7 +44,7 @@ module UpTack
                   "columns" => 2,
                   "items" =>
                     table.fields.map do |field|
-                      {"field" => field.key, "width" => (field.type == "long_text") ? 2 : 1}
+                      {"field" => field.key, "width" => field.long? ? 2 : 1}
                     end
                 }
               ]

@@ -28,7 +28,7 @@ module UpTack
             wrong = known.key?(name) && setting_problem(known[name], value, field)
             return wrong if wrong
           end
-          same_words(format) if field.type == "yes_no"
+          same_words(format) if field.yes_no?
         end
 
         def setting_problem(shape, value, field)

@@ -168,17 +168,13 @@ module UpTack
         def of_field(field)
           return [problem("type", "There is no field type “#{field.type}”.")] unless Values.all.key?(field.type)
 
-          own =
-            case field.type
-            when "choice"
-              field.list ? of_shared(field) : Choices.problems(field.label, field.choices, field.retired)
-            when "number"
-              of_decimals(field)
-            when "link"
-              of_link(field)
-            else
-              []
-            end
+          own = []
+          if field.listed?
+            own += field.list ? of_shared(field) : Choices.problems(field.label, field.choices,
+              field.retired)
+          end
+          own += of_decimals(field) if field.numeric?
+          own += of_link(field) if field.link?
           own + Formats.problems(field) +
             [Access.problem(field.access, Access::FIELD)].compact.map { |message| problem("access", message) }
         end

@@ -67,7 +67,7 @@ module UpTack
         def formula(text, table, given_to: nil)
           return text if text.to_s.strip.empty?
 
-          taker = [table.key, given_to] if given_to && table.field(given_to)&.type == "choice"
+          taker = [table.key, given_to] if given_to && table.field(given_to)&.listed?
           Expression::ChoiceTexts.new(table.scope).of(Expression.parse(text), given_to: taker).reverse_each do |found|
             name = literal(found) or next
             text = text[0...found.from] + Rules::Literals.of(name) + text[found.to..]

@@ -53,12 +53,7 @@ module UpTack
 
           # @raise [ArgumentError, TypeError] for what is no value of the field
           def self.value(field, plain)
-            case field.type
-            when "text", "long_text", "choice" then plain.to_s
-            when "yes_no" then [true, false].include?(plain) ? plain : raise(TypeError, "#{field.label} is yes or no")
-            when "link" then Integer(plain)
-            else field.values.load(plain.to_s) || raise(ArgumentError, "#{field.label} can't be #{plain}")
-            end
+            field.values.scripted(plain, field)
           end
         end
 

@@ -104,7 +104,7 @@ module UpTack
             @calculations = rules.select(&:calculates?).reverse.to_h { |rule| [rule.field, rule] }.freeze
             @owned = rules.select(&:owns?).to_h { |rule| [rule.field, true] }.freeze
             @by_key = fields.reverse.to_h { |field| [field.key, field] }.freeze
-            @title_field = field(title.to_s) || fields.find { |field| field.type == "text" }
+            @title_field = field(title.to_s) || fields.find { |field| field.one_line? }
           end
 
           # @return [Field, nil] that by which people know a record

@@ -78,7 +78,7 @@ module UpTack
 
         def entry(table, field)
           Expression::Scope::Entry.new(
-            key: field.key, label: field.label, type: field.kind, choices: (field.choices if field.type == "choice"),
+            key: field.key, label: field.label, type: field.kind, choices: (field.choices if field.listed?),
             show: ->(value) { field.show(value) }, target: (-> { scope(tables.fetch(field.target)) } if field.link?),
             reverse: (field.reverse.to_s == "") ? table.label : field.reverse, computed: computed(table, field)
           )

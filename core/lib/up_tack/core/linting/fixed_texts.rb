@@ -40,7 +40,7 @@ module UpTack
           pairs = Array(plain["sets"]).flat_map { |set| [[set["field"], set["to"]], [set["field"], set["else"]]] }
           pairs << [@rule.field, plain["formula"]] if @rule.defaults? || @rule.calculates?
           pairs.filter_map do |key, text|
-            ((field = @table.field(key)) && field.type == "choice" && text) ? [field, text] : nil
+            ((field = @table.field(key)) && field.listed? && text) ? [field, text] : nil
           end
         end
 

@@ -41,7 +41,7 @@ module UpTack
           @whole =
             table
               .fields
-              .select { |field| %w[number date].include?(field.type) }
+              .select { |field| field.numeric? || field.day? }
               .to_h { |field| [field.key, field.type] }
               .freeze
           @kept_fields = table.kept_fields.freeze

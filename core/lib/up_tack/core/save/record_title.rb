@@ -25,7 +25,7 @@ module UpTack
         #   who may see the table, since everybody knows a record by the same name
         def fields(table) = [table.title_field, *texts(table)].compact.uniq
 
-        def texts(table) = table.fields.select { |field| field.type == "text" && !field.access.to_h.value?("nothing") }
+        def texts(table) = table.fields.select { |field| field.one_line? && !field.access.to_h.value?("nothing") }
 
         def another(table, id, values, context)
           texts(table).lazy.map { |field| shown(table, field, id, values, context) }.find { |each| !each.empty? }

@@ -6,7 +6,7 @@ module UpTack
       # One of the field's listed choices, kept as the text of the choice. Case
       # is passed over when it is typed and settled to that of the list.
       module Choice
-        FORMAT = {}.freeze
+        extend Type
 
         module_function
 
@@ -14,6 +14,12 @@ module UpTack
         def label = "Choice"
         def kind = :text
         def column = :text
+
+        def listed? = true
+        def usual(field) = field.open_choices.first
+        def other(field, now, _today) = field.open_choices.find { |choice| choice != now }
+        def slip(field, plain) = other(field, plain, nil)
+        def scripted(plain, _field) = plain.to_s
 
         def read(raw, field, _reading)
           text = Plain.text(raw, field)
@@ -29,8 +35,6 @@ module UpTack
         end
 
         def show(value, _field) = value.to_s
-        def dump(value) = value
-        def load(plain) = plain
       end
     end
   end

@@ -6,6 +6,8 @@ module UpTack
       # A calendar day, after ISO 8601 in the store and as "23 Nov 2026" for
       # reading, or by the field's own pattern (Unicode CLDR). Years 1 to 9999.
       module Date
+        extend Type
+
         MONTHS = %w[January February March April May June July August September October November December].freeze
         USUAL = "d MMM yyyy"
         FORMAT = {"pattern" => :pattern}.freeze
@@ -27,6 +29,16 @@ module UpTack
         def label = "Date"
         def kind = :date
         def column = :date
+
+        def day? = true
+        def settle(value, _field) = value
+        def usual(_field) = Calendar.day(2026, 6, 15)
+        def other(_field, now, today) = (now || today) - 1
+        def slip(_field, plain) = (Calendar.iso8601(plain) + 1).iso8601
+        def cell = :day
+        def sql = "DATE"
+        def json_schema = {"type" => "string", "format" => "date"}
+        def table_schema = "date"
 
         def read(raw, field, reading)
           return Calendar.same(raw) if raw.is_a?(::Date)

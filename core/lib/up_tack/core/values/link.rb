@@ -6,9 +6,10 @@ module UpTack
       # A link to a record of another table, kept as that record's number. A
       # program gives the number; a person gives the name, as it is shown.
       module Link
+        extend Type
+
         # Names tried in a message when several records have the same one.
         MOST_EXAMPLES = 5
-        FORMAT = {}.freeze
 
         module_function
 
@@ -16,6 +17,18 @@ module UpTack
         def label = "Link"
         def kind = :link
         def column = :bigint
+
+        def link? = true
+        def usual(_field) = 1
+        def other(_field, _now, _today) = nil
+        def scripted(plain, _field) = Integer(plain)
+        def cell = :integer
+        def sql = "INTEGER"
+
+        def json_schema =
+          {"type" => "string", "description" => "The linked record, by its name or what numbers it."}
+
+        def table_schema = "integer"
 
         def read(raw, field, reading)
           return existing(raw, field, reading) if raw.is_a?(Integer)

@@ -6,6 +6,8 @@ module UpTack
       # Text of several lines, line breaks and all, normalised to NFC. Its format:
       # "turned" (whether the last line is shown first).
       module LongText
+        extend Type
+
         # Characters at most: enough for a megabyte of plain text.
         LIMIT = 1_100_000
         # Whether the last line stands first, as in a running account.
@@ -17,6 +19,12 @@ module UpTack
         def label = "Long text"
         def kind = :text
         def column = :text
+
+        def long? = true
+        def usual(_field) = "Made up"
+        def other(_field, now, _today) = "#{now || "Made up"} b"
+        def slip(_field, plain) = "#{plain} x"
+        def scripted(plain, _field) = plain.to_s
 
         def read(raw, field, _reading)
           text = Plain.text(raw, field)
@@ -30,8 +38,6 @@ module UpTack
 
         # @return [String] as one would type it: never turned round
         def edit(value, _field) = value.to_s
-        def dump(value) = value
-        def load(plain) = plain
       end
     end
   end

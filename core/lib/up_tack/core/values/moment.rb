@@ -6,6 +6,8 @@ module UpTack
       # A day with a time, kept in UTC to the second and shown in the firm's time
       # zone, as "23 Nov 2026, 09:30" or by the field's own pattern (Unicode CLDR).
       module Moment
+        extend Type
+
         FORMAT = {"pattern" => :pattern}.freeze
         READY_MADE = [
           "d MMM yyyy, HH:mm",
@@ -27,6 +29,15 @@ module UpTack
         def label = "Day and time"
         def kind = :moment
         def column = :datetime
+
+        def moment? = true
+        def usual(_field) = ::Time.utc(2026, 6, 15, 12)
+        def other(field, _now, _today) = usual(field)
+        def step(_field) = 60
+        def cell = :moment
+        def sql = "TIMESTAMP"
+        def json_schema = {"type" => "string", "format" => "date-time"}
+        def table_schema = "datetime"
 
         def read(raw, field, reading)
           return raw.getutc.round if raw.is_a?(::Time)

@@ -8,6 +8,8 @@ module UpTack
       # format: "group" (whether thousands are set apart), "before" and "after" (a
       # unit or currency sign).
       module Number
+        extend Type
+
         FORMAT = {"group" => :flag, "before" => :text, "after" => :text}.freeze
 
         module_function
@@ -16,6 +18,25 @@ module UpTack
         def label = "Number"
         def kind = :number
         def column = :decimal
+
+        def numeric? = true
+        def usual(_field) = BigDecimal(1)
+        def other(_field, now, _today) = (now || BigDecimal(0)) + 1
+        def step(field) = BigDecimal(field.decimals ? "1e-#{field.decimals}" : "0.1")
+
+        def slip(field, plain) =
+          Numbers.plain(BigDecimal(plain.to_s) + (field.decimals ? BigDecimal("1e-#{field.decimals}") : 1))
+
+        # Rounded to the decimals of its field.
+        def settle(value, field)
+          value = Numbers.round(value, field.decimals) if value.is_a?(BigDecimal) && field.decimals
+          read(value, field, nil)
+        end
+
+        def cell = :number
+        def sql = "NUMERIC"
+        def json_schema = {"type" => "number"}
+        def table_schema = "number"
 
         def read(raw, field, reading)
           number = raw.is_a?(BigDecimal) ? raw : nil

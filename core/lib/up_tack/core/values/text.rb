@@ -6,9 +6,10 @@ module UpTack
       # One line of text. Kept exactly as typed, but normalised to NFC (Unicode
       # UAX #15), so that the same word typed on two machines is the same text.
       module Text
+        extend Type
+
         # Characters at most.
         LIMIT = 4_000
-        FORMAT = {}.freeze
 
         module_function
 
@@ -16,6 +17,12 @@ module UpTack
         def label = "Text"
         def kind = :text
         def column = :text
+
+        def one_line? = true
+        def usual(_field) = "Made up"
+        def other(_field, now, _today) = "#{now || "Made up"} b"
+        def slip(_field, plain) = "#{plain} x"
+        def scripted(plain, _field) = plain.to_s
 
         def read(raw, field, _reading)
           text = Plain.text(raw, field)
@@ -32,8 +39,6 @@ module UpTack
         end
 
         def show(value, _field) = value.to_s
-        def dump(value) = value
-        def load(plain) = plain
       end
     end
   end

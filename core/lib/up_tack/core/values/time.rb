@@ -6,6 +6,8 @@ module UpTack
       # A time of day, kept as "09:30:00" after ISO 8601 and read as "09:30", or by
       # the field's own pattern (Unicode CLDR).
       module Time
+        extend Type
+
         FORMAT = {"pattern" => :pattern}.freeze
         READY_MADE = ["HH:mm", "H:mm", "h:mm a", "HH:mm:ss", "HH'h'mm"].freeze
 
@@ -15,6 +17,12 @@ module UpTack
         def label = "Time"
         def kind = :time
         def column = :text
+
+        def clock? = true
+        def usual(_field) = DayTime.of(12, 0)
+        def other(field, _now, _today) = usual(field)
+        def step(_field) = 60
+        def cell = :time
 
         def read(raw, field, _reading)
           return raw if raw.is_a?(DayTime)

@@ -5,6 +5,8 @@ module UpTack
     module Values
       # Yes, no or blank. A field may have words of its own for them.
       module YesNo
+        extend Type
+
         FORMAT = {"yes" => :text, "no" => :text}.freeze
         WORDS = {
           "yes" => true, "y" => true, "true" => true, "1" => true, "x" => true,
@@ -17,6 +19,20 @@ module UpTack
         def label = "Yes/no"
         def kind = :yes_no
         def column = :boolean
+
+        def yes_no? = true
+        def settle(value, _field) = value
+        def usual(_field) = true
+        def other(_field, now, _today) = now != true
+        def slip(_field, plain) = plain != true
+
+        def scripted(plain, field) =
+          [true, false].include?(plain) ? plain : raise(TypeError, "#{field.label} is yes or no")
+
+        def cell = :yes_no
+        def sql = "BOOLEAN"
+        def json_schema = {"type" => "boolean"}
+        def table_schema = "boolean"
 
         def read(raw, field, _reading)
           text = Plain.text(raw, field)
@@ -51,9 +67,6 @@ module UpTack
                 "not #{Plain.quoted(text)}."
           )
         end
-
-        def dump(value) = value
-        def load(plain) = plain
       end
     end
   end

@@ -18,6 +18,8 @@ module UpTack
         FROM_ALL = 20
         PERIOD = 600
         PAUSE = 15
+        # Wrong tries, by what they are counted under.
+        WRONG = SlidingCount.new(PERIOD) { Rack::Attack.cache.store }
         ASKED = %r{\A/api/(session|session/confirm|session/password|set-up)\z}
 
         # A name was tried too often.
@@ -61,8 +63,10 @@ module UpTack
         # @return [void]
         # @raise [TooMany]
         def check(name, request)
-          raise TooMany.new(left) if wrong(near(name, request)) >= UNDER_NAME
-          return if known?(name, request) || wrong(far(name)) < FROM_ALL
+          if WRONG.of(near(name, request)) >= UNDER_NAME
+            raise TooMany.new(WRONG.wait(near(name, request), UNDER_NAME))
+          end
+          return if known?(name, request) || WRONG.of(far(name)) < FROM_ALL
 
           heard = cache.read("#{far(name)} heard")
           raise TooMany.new(PAUSE) if heard && now - heard < PAUSE
@@ -74,8 +78,8 @@ module UpTack
         # @return [void]
         def failed(name, request, kind = "sign_in_failed")
           person = Store::Person.signing_in_as(name)
-          count = Rack::Attack.cache.count(near(name, request), PERIOD)
-          Rack::Attack.cache.count(far(name), PERIOD) unless known?(name, request)
+          count = WRONG.add(near(name, request))
+          WRONG.add(far(name)) unless known?(name, request)
           Store::Event.add_soon(
             (count == UNDER_NAME) ? "locked_out" : kind,
             {"from" => request.ip, "known" => !person.nil?},
@@ -85,7 +89,7 @@ module UpTack
 
         # Whoever is in has not been guessing.
         # @return [void]
-        def forget(name, request) = Rack::Attack.cache.delete("#{now / PERIOD}:#{near(name, request)}")
+        def forget(name, request) = WRONG.forget(near(name, request))
 
         def details(wait) =
           {
@@ -103,9 +107,7 @@ module UpTack
           end
 
         def far(name) = "name:#{Store::Person.folded(name)}"
-        def wrong(key) = Rack::Attack.cache.read("#{now / PERIOD}:#{key}").to_i
         def known?(name, request) = Devices.known_to(request.cookies).include?(Store::Person.signing_in_as(name)&.id)
-        def left = PERIOD - (now % PERIOD)
         def now = Time.now.to_i
         def cache = Rack::Attack.cache.store
       end

@@ -77,7 +77,7 @@ module UpTack
         # Each field with what is the same for all records.
         def lines =
           @lines ||=
-            @seen.map { |field| [field.key, field, field.values, %w[text long_text choice].include?(field.type)] }
+            @seen.map { |field| [field.key, field, field.values, field.folded?] }
       end
     end
   end

@@ -43,18 +43,18 @@ module UpTack
           private
 
           def of_field(field)
-            choices = %w[text long_text].include?(field.type) ? TEXTS : field.open_choices
+            choices = field.textual? ? TEXTS : field.open_choices
             [*others(field), nil, *choices].uniq.map { |value| {field.key => value} }
           end
 
           # Values on both sides of what is there.
           def others(field)
             now = @seen[field.key]
-            further = case field.type
-            when "date" then DAYS.map { |days| (now || @base.context.clock.today) + days }
-            when "number" then [(now || BigDecimal(4)) / 2, BigDecimal(0), odd(field, now || BigDecimal(4))]
-            when "link" then linked(field, now)
-            end
+            further =
+              if field.day? then DAYS.map { |days| (now || @base.context.clock.today) + days }
+              elsif field.numeric? then [(now || BigDecimal(4)) / 2, BigDecimal(0), odd(field, now || BigDecimal(4))]
+              elsif field.link? then linked(field, now)
+              end
             [Scenes.other(field, now, @base.context.clock.today), *further].compact
           end
 

@@ -72,7 +72,7 @@ module UpTack
             fields = typed(slip, %w[number]).select { |field| usual.value(field.key) }
             odd = fields.to_h { |field| [field.key, usual.value(field.key) + (7 * step(field))] }
             branches = typed(slip, %w[choice yes_no]).flat_map do |field|
-              ((field.type == "choice") ? field.open_choices : [true, false]).map { |value| {field.key => value} }
+              (field.listed? ? field.open_choices : [true, false]).map { |value| {field.key => value} }
             end
             [{}, *branches].flat_map { |branch| [branch, odd.merge(branch)] }.each do |start|
               evaluation = start.reduce(usual) { |seen, (key, value)| seen.with(key, value) }

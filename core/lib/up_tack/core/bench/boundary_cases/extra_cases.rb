@@ -67,7 +67,7 @@ module UpTack
 
           def choices(rule, key)
             field = @table.field(key)
-            return [] unless field.type == "choice"
+            return [] unless field.listed?
 
             field.open_choices.map { |choice| aim(rule, "#{field.label} is #{choice}", {key => choice}) } +
               [aim(rule, "#{field.label} is none of its choices", {key => "#{field.open_choices.first} not"})]
@@ -75,7 +75,7 @@ module UpTack
 
           def days(rule, key)
             field = @table.field(key)
-            return [] unless field.type == "date" && calendar?(rule, key)
+            return [] unless field.day? && calendar?(rule, key)
 
             DAYS.map do |words, (year, month, day)|
               aim(

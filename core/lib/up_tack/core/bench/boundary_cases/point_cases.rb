@@ -58,16 +58,8 @@ module UpTack
 
           def other(key)
             field = @table.field(key)
-            now = @seen[key]
-            case field.type
-            when "choice" then field.open_choices.find { |choice| choice != now }&.then { |choice| {key => choice} }
-            when "yes_no" then {key => now != true}
-            when "number" then {key => (now || BigDecimal(0)) + 1}
-            when "date" then {key => (now || @base.context.clock.today) - 1}
-            when "moment", "time" then {key => Samples::Values.usual(field)}
-            when "link" then nil
-            else {key => "#{now || "Made up"} b"}
-            end
+            another = field.values.other(field, @seen[key], @base.context.clock.today)
+            another.nil? ? nil : {key => another}
           end
 
           # One character short, and one too many.
@@ -182,7 +174,7 @@ module UpTack
             rule
               .reads(@table)
               .flat_map do |key|
-                if @table.field(key).type == "choice"
+                if @table.field(key).listed?
                   @table
                     .field(key)
                     .open_choices

@@ -63,7 +63,7 @@ module UpTack
           private
 
           def single = @fields.reduce(1) { |count, field| count * values_of(field).length }
-          def values_of(field) = [*((field.type == "choice") ? field.choices : [true, false]), nil]
+          def values_of(field) = [*(field.listed? ? field.choices : [true, false]), nil]
 
           def records
             @records ||= begin

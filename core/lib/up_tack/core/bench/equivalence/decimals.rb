@@ -54,7 +54,7 @@ module UpTack
 
           def number(node)
             field = node.outside ? nil : @table.field(node.key)
-            field.decimals if field&.type == "number"
+            field.decimals if field&.numeric?
           end
 
           def combined(sign, left, right)

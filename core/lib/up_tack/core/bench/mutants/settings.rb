@@ -73,23 +73,8 @@ module UpTack
             return [] unless part?("value") && @plain.key?("value")
 
             field = @table.field(@rule.field)
-            other = another(field, @plain["value"])
+            other = field.values.slip(field, @plain["value"])
             other.nil? ? [] : [changed("constant", "another value", {"value" => other})]
-          end
-
-          def another(field, now)
-            case field.type
-            when "choice"
-              field.open_choices.find { |choice| choice != now }
-            when "yes_no"
-              now != true
-            when "number"
-              Numbers.plain(BigDecimal(now.to_s) + (field.decimals ? BigDecimal("1e-#{field.decimals}") : 1))
-            when "date"
-              (Calendar.iso8601(now) + 1).iso8601
-            when "text", "long_text"
-              "#{now} x"
-            end
           end
 
           def mask
@@ -206,7 +191,7 @@ module UpTack
 
           def outputs_of(column, cell)
             field = @table.field(@rule.writes[column])
-            other = cell.strip.empty? ? nil : another(field, cell)
+            other = cell.strip.empty? ? nil : field.values.slip(field, cell)
             [if other.nil?
                nil
              else

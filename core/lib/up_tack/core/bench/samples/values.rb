@@ -12,16 +12,7 @@ module UpTack
           # @param field [Design::Field]
           # @return [Object] some value that such a field can have
           def self.usual(field)
-            case field.type
-            when "number" then BigDecimal(1)
-            when "date" then Calendar.day(2026, 6, 15)
-            when "moment" then ::Time.utc(2026, 6, 15, 12)
-            when "time" then DayTime.of(12, 0)
-            when "yes_no" then true
-            when "choice" then field.open_choices.first
-            when "link" then 1
-            else "Made up"
-            end
+            field.values.usual(field)
           end
 
           # @param table [Design::Table]
@@ -58,20 +49,25 @@ module UpTack
             about = @profile[field.key]
             return @listed[field.key][random.rand([@listed[field.key].length, 1].max)] if @listed.key?(field.key)
 
-            case field.type
-            when "yes_no" then weighted(about, random) { random.rand < 0.3 }
-            when "choice" then chosen(field, about, random)
-            when "link" then ((found = @linked[field.key]) && found.any?) ? found[random.rand(found.length)] : nil
-            when "number" then number(field, about, random)
-            when "date" then date(field, about, random)
-            when "moment" then ::Time.at((@today.to_time.to_i + random.rand(-90 * DAY..0)) / 60 * 60).utc
-            when "time" then DayTime.new(random.rand(8 * 12...18 * 12) * 300)
-            when "long_text" then Words.sentence(random)
-            else text(field, about, random)
-            end
+            return weighted(about, random) { random.rand < 0.3 } if field.yes_no?
+            return chosen(field, about, random) if field.listed?
+            return linked(field, random) if field.link?
+            return number(field, about, random) if field.numeric?
+            return date(field, about, random) if field.day?
+            return moment(random) if field.moment?
+            return DayTime.new(random.rand(8 * 12...18 * 12) * 300) if field.clock?
+
+            field.long? ? Words.sentence(random) : text(field, about, random)
           end
 
           private
+
+          def linked(field, random)
+            found = @linked[field.key]
+            found[random.rand(found.length)] if found&.any?
+          end
+
+          def moment(random) = ::Time.at((@today.to_time.to_i + random.rand(-90 * DAY..0)) / 60 * 60).utc
 
           def mask(field) = @table.rules.find { |each| each.field == field.key && each.mask }&.mask
 

@@ -38,7 +38,7 @@ module UpTack
           # @return [Array(Project, String)] with renamed choices, and which they are, where there are any
           def carried(project)
             field = project.table(@table)&.field(@field)
-            unless field&.type == "choice" && field.list.nil? && @parts.fetch("type", "choice") == "choice"
+            unless field&.listed? && field.list.nil? && @parts.fetch("type", "choice") == "choice"
               return project, nil
             end
 

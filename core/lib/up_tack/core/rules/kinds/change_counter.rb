@@ -19,7 +19,7 @@ module UpTack
           NONE_YET = BigDecimal(0)
 
           def backfills? = true
-          def self.suits?(field, table) = field.type == "number" && !table.given?(field.key)
+          def self.suits?(field, table) = field.numeric? && !table.given?(field.key)
 
           def owns? = true
           def fills_always? = true
@@ -28,7 +28,7 @@ module UpTack
           def problems(table)
             missing = missing_field(table)
             return missing if missing.any?
-            return [problem("field", "A tally is a number.")] unless table.field(field).type == "number"
+            return [problem("field", "A tally is a number.")] unless table.field(field).numeric?
             if doubled?(table)
               return [problem("field", "#{table.field(field).label} is a tally already; change that rule.")]
             end

@@ -95,7 +95,7 @@ module UpTack
 
           def with_choices(table, renamed)
             plain = super
-            return plain if worked_out? || table.field(field).type != "choice"
+            return plain if worked_out? || !table.field(field).listed?
 
             plain.merge("value" => renamed.name(table.key, field, @parts["value"].to_s))
           end

@@ -28,7 +28,7 @@ module UpTack
           def narrows? = true
           OTHERWISE = %w[clear keep refuse].freeze
 
-          def self.suits?(field, table) = %w[choice link].include?(field.type) && !table.given?(field.key)
+          def self.suits?(field, table) = (field.listed? || field.link?) && !table.given?(field.key)
 
           def problems(table)
             missing = missing_field(table)
@@ -174,7 +174,7 @@ module UpTack
           def map_problems(table)
             parent = table.field(@parts["by"])
             return key_problems(table) unless parent
-            unless parent.type == "choice" && table.field(field).type == "choice"
+            unless parent.listed? && table.field(field).listed?
               return [
                 problem(
                   "by",

@@ -19,7 +19,7 @@ module UpTack
           def lengths = @parts.values_at("least", "most")
           def constraint(_table) = ({shortest: @parts["least"], longest: @parts["most"]} if without_exception?)
 
-          def self.suits?(field, _table) = %w[text long_text].include?(field.type)
+          def self.suits?(field, _table) = field.textual?
 
           def reads(_table) = [field]
 

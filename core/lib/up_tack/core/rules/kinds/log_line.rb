@@ -40,7 +40,7 @@ module UpTack
           # A moment by which a pattern is tried.
           TRIAL = ::Time.utc(2026, 11, 23, 9, 30).freeze
 
-          def self.suits?(field, table) = field.type == "long_text" && !table.worked_out?(field.key)
+          def self.suits?(field, table) = field.long? && !table.worked_out?(field.key)
 
           def owns? = true
           def reads_before? = true
@@ -52,7 +52,7 @@ module UpTack
           def problems(table)
             missing = missing_field(table)
             return missing if missing.any?
-            return [problem("field", "A running account is a long text.")] unless table.field(field).type == "long_text"
+            return [problem("field", "A running account is a long text.")] unless table.field(field).long?
             if table.worked_out?(field)
               return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
             end
@@ -188,7 +188,7 @@ module UpTack
           def tick_problems(table)
             return [problem("tick", "Pick the yes/no field whose tick writes the line.")] if tick.nil?
             return [] if table.field(tick).nil?
-            unless table.field(tick).type == "yes_no"
+            unless table.field(tick).yes_no?
               return [problem("tick", "#{table.field(tick).label} is no yes/no field.")]
             end
             if table.given?(tick)

@@ -29,12 +29,12 @@ module UpTack
           HALF = %w[refuse clear].freeze
           SEPARATORS = %w[keep drop].freeze
 
-          def self.suits?(field, table) = field.type == "text" && !table.given?(field.key)
+          def self.suits?(field, table) = field.one_line? && !table.given?(field.key)
 
           def problems(table)
             missing = missing_field(table)
             return missing if missing.any?
-            return [problem("field", "A mask is for texts of one line.")] unless table.field(field).type == "text"
+            return [problem("field", "A mask is for texts of one line.")] unless table.field(field).one_line?
             if table.worked_out?(field)
               return [problem("field", "#{table.field(field).label} is worked out, so nobody types it.")]
             end

@@ -16,7 +16,7 @@ module UpTack
           shown_by :masked
           histories :validated, :misfits
 
-          def self.suits?(field, _table) = field.type == "text"
+          def self.suits?(field, _table) = field.one_line?
 
           def reads(_table) = [field]
           def mask = @mask ||= Masks.read(@parts["mask"].to_s)
@@ -39,7 +39,7 @@ module UpTack
           private
 
           def own_problems(table)
-            return [problem("field", "A mask is for texts of one line.")] unless table.field(field).type == "text"
+            return [problem("field", "A mask is for texts of one line.")] unless table.field(field).one_line?
 
             mask
             []

@@ -33,7 +33,7 @@ module UpTack
           # Stands for the count while what is around it is found out (private use area).
           MARK = "\u{E000}"
 
-          def self.suits?(field, table) = %w[text number].include?(field.type) && !table.given?(field.key)
+          def self.suits?(field, table) = (field.one_line? || field.numeric?) && !table.given?(field.key)
 
           def start = @parts["start"] || 1
           def step = @parts["step"] || 1
@@ -232,7 +232,7 @@ module UpTack
                 )
               end
 
-              def value_of(text) = (field.type == "number") ? BigDecimal(text) : text
+              def value_of(text) = field.numeric? ? BigDecimal(text) : text
             end
 
           # How the numbers of one series are counted.
@@ -268,7 +268,7 @@ module UpTack
                 )
               ]
             end
-            if table.field(field).type == "number" && !formula.tree.is_a?(Expression::Nodes::Call)
+            if table.field(field).numeric? && !formula.tree.is_a?(Expression::Nodes::Call)
               return [problem("formula", "A number field takes the count alone, such as `counter(1)`.")]
             end
             if formula.momentary.any?

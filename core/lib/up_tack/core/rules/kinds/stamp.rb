@@ -169,7 +169,7 @@ module UpTack
                 working.stamp(
                   rule,
                   field,
-                  (field.type == "text") ? working.person.name : mark(clock.now, nil, clock),
+                  field.one_line? ? working.person.name : mark(clock.now, nil, clock),
                   origin
                 )
               end
@@ -184,7 +184,7 @@ module UpTack
                 "who #{last? ? "last" : "first"} brought it about that #{condition_words(table)}"
               end
             else
-              day = (table.field(field).type == "date") ? "the day" : "the moment"
+              day = table.field(field).day? ? "the day" : "the moment"
               {
                 "made" => "#{day} on which the record was made",
                 "changed" => "#{day} on which #{changed} last changed"
@@ -195,7 +195,7 @@ module UpTack
           end
 
           def reached? = event == "reached"
-          def person?(table) = table.field(field).type == "text"
+          def person?(table) = table.field(field).one_line?
           def condition_words(table) = Expression::Humanizer.new(table.scope).of(tree("when"))
           def watched_labels(table) = Masks::Phrases.list(watch.map { |key| table.field(key).label }, "or")
           def of_watched(table) = watch.empty? ? "" : ": #{watched_labels(table)}"

@@ -22,7 +22,7 @@ module UpTack
           def tidies? = true
           MODES = %w[save suggest].freeze
 
-          def self.suits?(field, table) = %w[text long_text].include?(field.type) && !table.given?(field.key)
+          def self.suits?(field, table) = field.textual? && !table.given?(field.key)
 
           def problems(table)
             missing = missing_field(table)

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Core
+    module Values
+      # What every field type answers. A type is a module of its own in values/ that extends this one; its file there
+      # makes it known. It says by itself `key`, `label`, `kind`, `column`, `read`, `show` and a sample (`usual`,
+      # `other`); for the rest it is asked these questions, of which others take what they need, and never for its name.
+      #
+      # key::     its name in the design, such as "yes_no"
+      # label::   its name on screen
+      # kind::    what it is in an expression (:text, :number, :date, :time, :moment, :yes_no, :link)
+      # column::  the kind of column that stores it
+      # read(raw, field, reading)::  what was typed or sent, as a value, nil for
+      #   blank, or an Unreadable with a message for people
+      # show(value, field)::  the value in its reading format
+      # usual(field)::  some value that such a field can have
+      # other(field, now, today)::  another value than it has now, nil where none is known
+      module Type
+        # What a type must say by itself, with what it is.
+        EXPECTED = {
+          key: "key, its name in the design", label: "label, its name on screen",
+          kind: "kind, what it is in an expression", column: "column, the kind of column that stores it",
+          read: "read(raw, field, reading), what was typed as a value", show: "show(value, field), a value for reading",
+          usual: "usual(field), some value that such a field can have",
+          other: "other(field, now, today), another value than it has now"
+        }.freeze
+
+        # What of its reading format can be set: :text, :flag or :pattern by name.
+        FORMAT = {}.freeze
+
+        # @return [String] a value as one would type it
+        def edit(value, field) = show(value, field)
+
+        # To and from JSON, without loss.
+        def dump(value) = value
+        def load(plain) = plain
+
+        # @return [Object] a value as a script has it, in JSON
+        # @raise [ArgumentError, TypeError] for what is no value of the field
+        def scripted(plain, field) = load(plain.to_s) || raise(ArgumentError, "#{field.label} can't be #{plain}")
+
+        # Brings a computed value into what the field can hold.
+        # @return [Object, nil, Unreadable]
+        def settle(value, field) = read(value, field, nil)
+
+        # @return [Boolean] whether it is a text that people write; of one line, or of several
+        def textual? = one_line? || long?
+        def one_line? = false
+        def long? = false
+
+        # @return [Boolean] whether it is one of a list; one of two; a record of another table
+        def listed? = false
+        def yes_no? = false
+        def link? = false
+
+        # @return [Boolean] whether it is a number, a day, a day with a time, a time of day
+        def numeric? = false
+        def day? = false
+        def moment? = false
+        def clock? = false
+
+        # @return [Boolean] whether its values have an order, so that they can lie between two others
+        def ordered? = numeric? || day? || moment? || clock?
+
+        # @return [Boolean] whether capitals make no difference when its values are compared
+        def folded? = textual? || listed?
+
+        # @return [Numeric] the least by which two values differ
+        def step(_field) = 1
+
+        # @param plain [Object] a value as a design keeps it
+        # @return [Object, nil] another one, as a slip of the hand makes it
+        def slip(_field, _plain) = nil
+
+        # @return [Symbol] how a column holds it, see Store::ColumnCodec; :as_is where as it is
+        def cell = :as_is
+
+        # What it is in SQL, in JSON Schema and in Table Schema.
+        def sql = "TEXT"
+        def json_schema = {"type" => "string"}
+        def table_schema = "string"
+
+        # @return [Array<String>] what the type has forgotten to say, in sentences
+        def missing = EXPECTED.reject { |name, _| respond_to?(name) }.map { |_, words| "define #{words}" }
+      end
+    end
+  end
+end
