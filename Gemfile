@@ -39,7 +39,6 @@ group :test do
   gem "cuprite", "~> 0.19"
   gem "json_schemer", "~> 2.5"
   gem "prism", "~> 1.9"
-  gem "simplecov", "~> 0.22", require: false
   gem "yard", "~> 0.9", require: false
 end
 

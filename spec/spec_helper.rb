@@ -1,14 +1,19 @@
 # frozen_string_literal: true
 
-# bin/test has the lines counted that specs run through; both of its processes go into one sum.
-if ENV["UP_TACK_COVERAGE"]
-  require "simplecov"
-  SimpleCov.command_name(ENV["UP_TACK_COVERAGE"])
-  SimpleCov.coverage_dir("tmp/coverage")
-  SimpleCov.formatter = nil
-  SimpleCov.start do
-    track_files "{core,app,web}/lib/**/*.rb"
-    add_filter(%r{\A/(spec|bin|vendor)/})
+# bin/test has the lines counted that specs run through, each once: that costs next to nothing. What both of its
+# processes ran is added up by bin/support/coverage.rb.
+if (name = ENV["UP_TACK_COVERAGE"])
+  require "coverage"
+  require "fileutils"
+  require "json"
+  Coverage.start(oneshot_lines: true)
+  at_exit do
+    root = File.expand_path("..", __dir__)
+    FileUtils.mkdir_p("#{root}/tmp/coverage")
+    own = Coverage.result.select { |file, _| file.match?(%r{\A#{Regexp.escape(root)}/(core|app|web)/lib/}) }
+    File.write("#{root}/tmp/coverage/#{name}.json", JSON.generate(own.transform_values { |found|
+      found[:oneshot_lines]
+    }))
   end
 end
 
