@@ -1,32 +1,13 @@
 # frozen_string_literal: true
 
-require "fileutils"
 require "json"
-require "open3"
-require "tmpdir"
+require_relative "support/code_beside"
 
 # The walk through a new kind of rule in CONTRIBUTING.md, done: its file is put where it says, in a copy of the code.
 RSpec.describe "A new kind of rule, as CONTRIBUTING.md tells it" do
-  root = File.expand_path("..", __dir__)
-  example = File.read("#{root}/CONTRIBUTING.md")[%r{<!-- (\S+/kinds/\S+) -->\n```ruby\n(.*?)```}m] && Regexp.last_match
-
-  # Runs a script beside a copy of the code that has the example.
-  # @return [String] what it printed
-  def beside(root, path, code, script)
-    Dir.mktmpdir do |copy|
-      FileUtils.cp_r(%w[core app].map { |floor| "#{root}/#{floor}" }, copy)
-      File.write("#{copy}/#{path}", code)
-      output, status =
-        Open3.capture2e(RbConfig.ruby, "-rbundler/setup", "-e", "require \"#{copy}/app/lib/up_tack/app\"\n#{script}",
-          chdir: root)
-      raise output unless status.success?
-
-      output
-    end
-  end
+  path, code = CodeBeside.example("rules/kinds/multiple_of.rb")
 
   design = <<~RUBY
-    require "json"
     include UpTack
     project = Core::Design::Project.from(
       "name" => "Studio", "last_id" => 9, "tables" => [{
@@ -46,7 +27,7 @@ RSpec.describe "A new kind of rule, as CONTRIBUTING.md tells it" do
   RUBY
 
   it "is one file: it tests, tells, is proven, has edges and mistakes, and is exported" do
-    found = beside(root, example[1], example[2], <<~RUBY)
+    found = CodeBeside.run(path, code, <<~RUBY)
       #{design}
       ground = Core::Save::CompiledProject.new(project)
       run = Core::Bench::Run.new(project, ground: ground)
@@ -82,8 +63,8 @@ RSpec.describe "A new kind of rule, as CONTRIBUTING.md tells it" do
     /, label: "A multiple of", hint: ".*?"/ => "label its part of"
   }.each do |line, told|
     it "is refused when it forgets to #{told}" do
-      incomplete = example[2].sub(line, "")
-      expect { beside(root, example[1], incomplete, "UpTack::Core::Rules.all") }
+      incomplete = code.sub(line, "")
+      expect { CodeBeside.run(path, incomplete, "UpTack::Core::Rules.all") }
         .to raise_error(/Rules::Kinds::MultipleOf must still .*#{Regexp.escape(told)}/m)
     end
   end

@@ -52,12 +52,11 @@ module UpTack
         def text(cell) = cell.match?(/\A\s*\z/) ? nil : made(cell)
 
         def made(cell)
-          case field.type
-          when "date" then date(cell)
-          when "number" then number(cell)
-          when "link" then @links.find(field, Interchange::Profile.text(cell))
-          when "yes_no" then cell
-          when "moment" then cell.is_a?(Date) ? cell.iso8601 : Interchange::Profile.text(cell)
+          if field.day? then date(cell)
+          elsif field.numeric? then number(cell)
+          elsif field.link? then @links.find(field, Interchange::Profile.text(cell))
+          elsif field.yes_no? then cell
+          elsif field.moment? then cell.is_a?(Date) ? cell.iso8601 : Interchange::Profile.text(cell)
           else plain(cell)
           end
         end

@@ -111,13 +111,9 @@ module UpTack
         def fits?(profile, field)
           values = profile.distinct&.keys or return false
           known =
-            case field.type
-            when "choice"
-              field.choices.map { |choice| Core::Unicode.folded(choice) }
-            when "link"
-              names(field.target)
-            else
-              return false
+            if field.listed? then field.choices.map { |choice| Core::Unicode.folded(choice) }
+            elsif field.link? then names(field.target)
+            else return false
             end
           values.count { |value| known.include?(Core::Unicode.folded(value)) } >= values.length * ENOUGH
         end

@@ -28,17 +28,14 @@ module UpTack
         end
 
         def kind(field, table)
-          case field.type
-          when "link"
-            "A link to a record of #{table.neighbours.tables.fetch(field.target).label}."
-          when "choice"
+          return "A link to a record of #{table.neighbours.tables.fetch(field.target).label}." if field.link?
+
+          if field.listed?
             more = ", and more" if field.open_choices.length > 8
-            "One of #{Masks::Phrases.list(field.open_choices.first(8), "or")}#{more}."
-          when "number"
-            field.decimals ? "A number; it takes #{Values::Number.decimals_in_words(field.decimals)}." : "A number."
-          else
-            "#{field.values.label}."
+            return "One of #{Masks::Phrases.list(field.open_choices.first(8), "or")}#{more}."
           end
+          takes = "; it takes #{Values::Number.decimals_in_words(field.decimals)}" if field.numeric? && field.decimals
+          "#{field.values.described}#{takes}."
         end
 
         # @yield [Table] whether another table may be told of

@@ -20,6 +20,7 @@ module UpTack
         def column = :decimal
 
         def numeric? = true
+        def described = "A number"
         def usual(_field) = BigDecimal(1)
         def other(_field, now, _today) = (now || BigDecimal(0)) + 1
         def step(field) = BigDecimal(field.decimals ? "1e-#{field.decimals}" : "0.1")

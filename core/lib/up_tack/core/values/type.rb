@@ -12,7 +12,7 @@ module UpTack
       # kind::    what it is in an expression (:text, :number, :date, :time, :moment, :yes_no, :link)
       # column::  the kind of column that stores it
       # read(raw, field, reading)::  what was typed or sent, as a value, nil for
-      #   blank, or an Unreadable with a message for people
+      #   blank, or an Unreadable with a message for people; it reads what `dump` gives, too
       # show(value, field)::  the value in its reading format
       # usual(field)::  some value that such a field can have
       # other(field, now, today)::  another value than it has now, nil where none is known
@@ -66,10 +66,13 @@ module UpTack
         # @return [Boolean] whether capitals make no difference when its values are compared
         def folded? = textual? || listed?
 
+        # @return [String] what a value of it is, in a sentence about a field
+        def described = label
+
         # @return [Numeric] the least by which two values differ
         def step(_field) = 1
 
-        # @param plain [Object] a value as a design keeps it
+        # @param _plain [Object] a value as a design keeps it
         # @return [Object, nil] another one, as a slip of the hand makes it
         def slip(_field, _plain) = nil
 

@@ -10,7 +10,6 @@ module UpTack
           include Enumerable
 
           MOST = 20_000
-          FINITE = %w[choice yes_no].freeze
           Nodes = Expression::Nodes
           # What has more values than can be gone through.
           ENDLESS = [Nodes::Path, Nodes::Aggregate, Nodes::Person].freeze
@@ -27,7 +26,7 @@ module UpTack
             return if keys.empty? || formulas.any? { |formula| formula.fleeting.any? }
 
             fields = keys.map { |key| table.field(key) }
-            return unless fields.all? { |field| field && FINITE.include?(field.type) }
+            return unless fields.all? { |field| field && (field.listed? || field.yes_no?) }
 
             before ||= formulas.any? { |formula| formula.tree.looks_back? }
             new(fields, before).then { |found| found if found.length <= MOST }

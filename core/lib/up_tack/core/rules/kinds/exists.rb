@@ -19,7 +19,7 @@ module UpTack
 
           def looks_up? = true
 
-          def self.suits?(field, _table) = !%w[link long_text].include?(field.type)
+          def self.suits?(field, _table) = !field.link? && !field.long?
 
           def reach(_table) = 2
           def reads(_table) = [field]

@@ -22,9 +22,7 @@ module UpTack
             {least: low, greatest: high} if without_exception? && low != :open && high != :open
           end
 
-          TYPES = %w[number date time moment].freeze
-
-          def self.suits?(field, _table) = TYPES.include?(field.type)
+          def self.suits?(field, _table) = field.ordered?
 
           def reads(table) = [field, *ends.flat_map { |part| formula_reads(table, part: part) }].uniq
           def fields(table) = reads(table)
@@ -122,7 +120,7 @@ module UpTack
 
           def own_problems(table)
             design = table.field(field)
-            return [problem("field", "Limits are for numbers, dates and times.")] unless TYPES.include?(design.type)
+            return [problem("field", "Limits are for numbers, dates and times.")] unless design.ordered?
             return [problem("low", "Say the lowest or the highest that is allowed, or both.")] if ends.empty?
 
             found = ends.flat_map { |part| formula_problems(table, expecting: design.kind, part: part) }

@@ -19,7 +19,7 @@ module UpTack
 
           SHOWN = 6
 
-          def self.suits?(field, _table) = %w[text number date time].include?(field.type)
+          def self.suits?(field, _table) = field.one_line? || (field.ordered? && !field.moment?)
 
           def reads(_table) = [field]
 
@@ -70,7 +70,7 @@ module UpTack
 
           def own_problems(table)
             design = table.field(field)
-            if %w[link yes_no long_text].include?(design.type)
+            if design.link? || design.yes_no? || design.long?
               return [problem("field", "A list is for texts, numbers, dates and times.")]
             end
             return [problem("values", "A list needs at least one value.")] if Array(@parts["values"]).empty?

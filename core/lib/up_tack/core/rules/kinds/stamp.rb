@@ -36,10 +36,10 @@ module UpTack
           def names_person? = true
           EVENTS = %w[made changed reached].freeze
           WHICH = %w[first last].freeze
-          TYPES = %w[date moment text].freeze
 
           def backfills? = true
-          def self.suits?(field, table) = TYPES.include?(field.type) && !table.given?(field.key)
+          def self.suits?(field, table) = fits?(field) && !table.given?(field.key)
+          def self.fits?(field) = field.day? || field.moment? || field.one_line?
 
           def owns? = true
           def event = @parts["event"]
@@ -50,7 +50,7 @@ module UpTack
           def problems(table)
             missing = missing_field(table)
             return missing if missing.any?
-            unless TYPES.include?(table.field(field).type)
+            unless Stamp.fits?(table.field(field))
               return [problem("field", "A stamp writes a day, a moment or, as text, a person.")]
             end
             if doubled?(table)
@@ -125,14 +125,9 @@ module UpTack
               # @param clock [#day_of]
               # @return [Object] what the stamp would write
               def mark(moment, person, clock)
-                case field.type
-                when "text"
-                  person
-                when "date"
-                  clock.day_of(moment)
-                else
-                  Time.at(moment.to_i).utc
-                end
+                return person if field.one_line?
+
+                field.day? ? clock.day_of(moment) : Time.at(moment.to_i).utc
               end
 
               private
