@@ -96,7 +96,7 @@ module BrowserHelp
 
   # What stood on the screen when an example failed: a picture, and in words what was said, what had
   # the focus, and which answers were no good or have not come.
-  def leave_traces(example)
+  def dump_failure(example)
     picture = UpTack::Installation.path("tmp", "failed_#{example.metadata[:line_number]}.png")
     page.save_screenshot(picture) # rubocop:disable Lint/Debugger -- to be looked at afterwards
     said =
@@ -133,7 +133,7 @@ RSpec.configure do |config|
   config.include BrowserHelp, :browser
   config.before(:each, :browser) { |example| enter_as("Odile Marsh") unless example.metadata[:signed_out] }
   config.after(:each, :browser) do |example|
-    leave_traces(example) if example.exception
+    dump_failure(example) if example.exception
     page.execute_script("localStorage.clear()") if page.current_url.start_with?("http")
     Capybara.reset_sessions!
   end

@@ -47,7 +47,7 @@ RSpec.describe "A database after anything" do
   def typed(table) =
     table
       .fields
-      .reject { |field| table.given?(field.key) || %w[time moment].include?(field.type) }
+      .reject { |field| table.rule_owned?(field.key) || %w[time moment].include?(field.type) }
       .sample(@random.rand(1..3), random: @random)
       .to_h { |field| [field.key, value_for(field)] }
 

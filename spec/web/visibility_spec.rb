@@ -79,7 +79,7 @@ RSpec.describe "What is hidden, over HTTP" do
         workspace.project.tables.flat_map do |table|
           table
             .fields
-            .reject { |field| field == table.title_field || field.link? || table.given?(field.key) }
+            .reject { |field| field == table.title_field || field.link? || table.rule_owned?(field.key) }
             .select { |field| %w[text long_text number].include?(field.type) }
             .map { |field| [table.key, field.key] }
         end

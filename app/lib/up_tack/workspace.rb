@@ -38,7 +38,7 @@ module UpTack
     def plan(key) = compiled.plans.fetch(table(key).key)
 
     # @return [Core::Save::PlanPartition] of the table's plan
-    def parting(key) = compiled.partings[key] ||= Core::Save::PlanPartition.new(plan(key), project.upkeep)
+    def partition(key) = compiled.partitions[key] ||= Core::Save::PlanPartition.new(plan(key), project.upkeep)
 
     # @param form [String, nil] id of a form; nil for no form
     # @return [Array(Core::Save::Plan, Core::Forms::CompiledForm)] by which a record is worked out
@@ -83,9 +83,9 @@ module UpTack
 
     # Runs the block in one transaction, by the design as it is once every writer
     # before has finished: what this request saw earlier may be past.
-    # @param apart [Boolean] see Store::Database.write
-    def write(apart: false)
-      Store::Database.write(apart: apart) do
+    # @param savepoint [Boolean] see Store::Database.write
+    def write(savepoint: false)
+      Store::Database.write(savepoint: savepoint) do
         renew
         yield
       end

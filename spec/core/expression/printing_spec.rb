@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "core_helper"
-require "support/plain_walk"
+require "support/reference_interpreter"
 require "support/random_formula"
 
 # Properties on generated formulas; the seed is fixed, so a failure can be seen again.
@@ -48,7 +48,7 @@ RSpec.describe "Expressions, printed and compiled" do
       text = RandomFormula.new(random).any(4)
       formula = Core::Expression.compile(text, scope)
       evaluation = Core::Expression::Evaluation.new(values: values, context: context)
-      wanted = PlainWalk.new(values).of(formula.tree)
+      wanted = ReferenceInterpreter.new(values).of(formula.tree)
       expect(formula.call(evaluation)).to eq(wanted), text
       wanted
     end

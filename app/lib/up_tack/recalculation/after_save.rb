@@ -11,8 +11,8 @@ module UpTack
 
       # @param workspace [Workspace]
       # @param table [Core::Design::Table]
-      # @param holding [Boolean] whether it waits for `settle`, if it may
-      def initialize(workspace, table, holding: false)
+      # @param buffered [Boolean] whether it waits for `settle`, if it may
+      def initialize(workspace, table, buffered: false)
         @workspace = workspace
         @table = table
         @fields =
@@ -20,7 +20,7 @@ module UpTack
             readers = workspace.project.upkeep.readers(table.key, field.key).reject { |reader| reader.steps.empty? }
             [field, readers] if readers.any?
           end
-        unless holding && @fields.any? && DeferralPolicy.new(workspace.project, table).wait?(@fields.flat_map(&:last))
+        unless buffered && @fields.any? && DeferralPolicy.new(workspace.project, table).wait?(@fields.flat_map(&:last))
           return
         end
 

@@ -36,7 +36,7 @@ module UpTack
 
       def adopt(table, rule)
         compiled = rule.compile(table)
-        counters = Store::Counters.new(holding: true)
+        counters = Store::Counters.new(buffered: true)
         rows = Store::RecordTable.new(table)
         @progress.begin(table.label, table.field(rule.field).label, rows.count)
         rows.each_batch do |batch|

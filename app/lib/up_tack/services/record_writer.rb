@@ -15,30 +15,30 @@ module UpTack
       # @param way [String] how they come in, for the change log
       # @param batch [Store::Batch, nil] the greater change that they are part of
       # @param form [String, nil] id of the form in which they are typed
-      # @param holding [Boolean] whether counts, and which fields the log tells of, are written only by `finish`
-      def initialize(workspace, table, way:, batch: nil, form: nil, holding: false)
+      # @param buffered [Boolean] whether counts, and which fields the log tells of, are written only by `finish`
+      def initialize(workspace, table, way:, batch: nil, form: nil, buffered: false)
         @workspace = workspace
-        @holding = holding
+        @buffered = buffered
         @plan, @form = workspace.filled_in(table, form)
         @table = @plan.table
         @way = way
         @batch = batch
         @rows = Store::RecordTable.new(@table, @plan.kept_fields)
-        @counters = Store::Counters.new(holding: holding)
+        @counters = Store::Counters.new(buffered: buffered)
         @log =
-          Store::LogWriter.new(holding: holding, entries: way == "import", open: holding ? parting.open_fields : [])
-        @upkeep = Recalculation::AfterSave.new(workspace, @table, holding: holding)
+          Store::LogWriter.new(buffered: buffered, entries: way == "import",
+            open: buffered ? partition.open_fields : [])
+        @upkeep = Recalculation::AfterSave.new(workspace, @table, buffered: buffered)
         @waiting = []
-        @wait = holding && way == "import" && @upkeep.quiet? && parting.order_independent?
+        @wait = buffered && way == "import" && @upkeep.quiet? && partition.order_independent?
       end
 
       # @param stored [Services::StoredRecord, nil] nil for a new record
       # @param id [Integer, nil] number of a deleted record that comes back
       # @param pending [Store::UnsavedOverlay, nil] what is about to be saved beside it
       # @param carried [Hash{String=>Object}] what the form takes over from the record before
-      # @param begun [Core::Save::PartialSave, nil] how far a new record was taken elsewhere
-      # @param settled [Store::PreparedRow, nil] what is settled of it by that; the answer's outcome
-      #   tells no changes of it then
+      # @param begun [Core::Save::PartialSave, nil] result of the worker's phase 1
+      # @param settled [Store::PreparedRow, nil] its serialised columns and log entry; the outcome has no changes then
       # @param more [Hash] what a Core::Save::Draft takes besides
       # @return [Services::SaveResult] :saved or :refused
       # @raise [Core::Invalid] for a field that the table does not have
@@ -55,10 +55,10 @@ module UpTack
             carried: @form ? carried.slice(*@form.form.carried) : NONE,
             **more
           )
-        @context = @workspace.context(counters: @counters, pending: pending) unless @holding && @context
+        @context = @workspace.context(counters: @counters, pending: pending) unless @buffered && @context
         outcome =
           if begun
-            Core::Save.finish(@plan, draft, begun, @context, parting, told: !settled.nil?)
+            Core::Save.run_dependent(@plan, draft, begun, @context, partition, told: !settled.nil?)
           else
             Core::Save.call(@plan, draft, @context)
           end
@@ -133,7 +133,7 @@ module UpTack
           id = @rows.insert(outcome.values, id: id, settled: settled&.cells, open: open_places)
         followed = belongs(id, stored, outcome)
         version = log(id, action(stored, restored), outcome, @last.last, followed, settled)
-        @context.records.forget(@table.key) if @holding
+        @context.records.forget(@table.key) if @buffered
         return StoredRecord.new(id: id, version: version, values: kept(outcome)) if followed.empty?
 
         @context = nil
@@ -190,9 +190,9 @@ module UpTack
       end
 
       # Only for records that were begun elsewhere, which are those of no form.
-      def parting = @parting ||= @workspace.parting(@table.key)
+      def partition = @partition ||= @workspace.partition(@table.key)
 
-      def open_places = @open_places ||= parting.open.map(&:last)
+      def open_places = @open_places ||= partition.open.map(&:last)
 
       def action(stored, restored)
         return "update" if stored

@@ -5,9 +5,9 @@ module UpTack
     # The design of the latest revision with what is derived from it once. Kept for as long as no
     # revision is added.
     # ground:: its tables and forms made ready to be filled in and tried
-    # partings:: of its plans, by table, as far as they were needed
+    # partitions:: of its plans, by table, as far as they were needed
     CompiledDesign =
-      Struct.new(:path, :revision_id, :project, :plans, :ground, :partings, keyword_init: true) do
+      Struct.new(:path, :revision_id, :project, :plans, :ground, :partitions, keyword_init: true) do
         @mutex = Mutex.new
         @current = nil
 
@@ -38,7 +38,7 @@ module UpTack
               project: project,
               plans: plans,
               ground: Core::Save::CompiledProject.new(project, plans),
-              partings: {}
+              partitions: {}
             )
           end
         end

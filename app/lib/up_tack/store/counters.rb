@@ -26,9 +26,9 @@ module UpTack
         attr_accessor :written
       end
 
-      # @param holding [Boolean] whether what was taken is written only by `finish`
-      def initialize(holding: false)
-        @holding = holding
+      # @param buffered [Boolean] whether what was taken is written only by `finish`
+      def initialize(buffered: false)
+        @buffered = buffered
         @taken = []
         @settled = []
         @given = {}
@@ -73,7 +73,7 @@ module UpTack
       # Nobody else writes while this transaction does, so what was read stays true.
       def stored_owner(field, text)
         @asked += 1
-        @held[field] = read_owners(field) if @holding && @asked == PATIENCE
+        @held[field] = read_owners(field) if @buffered && @asked == PATIENCE
         held = @held[field]
         held ? held[text] : Statements.run(OWNER, field, text).dig(0, 0)
       end
@@ -101,7 +101,7 @@ module UpTack
 
       # What was taken belongs to the record that was saved.
       # @param finish [Boolean] whether it is written now
-      def settle(record_id, finish: !@holding)
+      def settle(record_id, finish: !@buffered)
         taken = @taken
         @taken = []
         taken.each do |counting, count, text|

@@ -68,14 +68,14 @@ module UpTack
           adapter: "sqlite3", database: path, pool: POOL, timeout: BUSY_TIMEOUT,
           default_transaction_mode: :immediate, pragmas: {synchronous: "full"}
         }.merge(more))
-        teach_each
+        register_on_checkout
       end
 
       # Once for each connection of the pool, when it is first taken out of it.
-      def teach_each
-        return if @teaching
+      def register_on_checkout
+        return if @registering
 
-        @teaching = true
+        @registering = true
         taught = ObjectSpace::WeakMap.new
         ActiveRecord::ConnectionAdapters::SQLite3Adapter.set_callback(:checkout, :after) do |connection|
           raw = connection.raw_connection
@@ -131,12 +131,12 @@ module UpTack
       def writing? = !Thread.current[:up_tack_writing].nil?
 
       # Runs the block in one transaction; all of it is kept, or nothing.
-      # @param apart [Boolean] whether an error takes back what the block did, though it be
+      # @param savepoint [Boolean] whether an error takes back what the block did, though it be
       #   part of a greater transaction which goes on. Only there that needs a savepoint,
       #   beneath which SQLite writes down every page that it changes, twice as slowly.
       # @param soon [Boolean] whether it need not be on the disk yet when this is over
-      def write(apart: false, soon: false, &block)
-        return apart ? within(&block) : yield if writing?
+      def write(savepoint: false, soon: false, &block)
+        return savepoint ? within(&block) : yield if writing?
 
         WRITING.synchronize { relaxed(soon) { in_transaction(&block) } }
       end

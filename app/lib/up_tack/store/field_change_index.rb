@@ -16,8 +16,8 @@ module UpTack
          ORDER BY entry_id DESC LIMIT 1) >= up_tack_entries.id
       SQL
 
-      # All entries that tell of a field, beginning at the list of them, which lies in the order of their
-      # numbers; by which they are found then, and by no index, though SQLite would guess otherwise.
+      # All entries that tell of a field, the newest last. Start from the id list and forbid the index SQLite
+      # would otherwise pick.
       # @param field [String] id
       # @return [ActiveRecord::Relation]
       def self.entries(field)

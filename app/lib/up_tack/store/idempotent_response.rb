@@ -39,7 +39,7 @@ module UpTack
       end
 
       # @return [Boolean] whether the answer is known
-      def given? = !status.zero?
+      def rule_owned? = !status.zero?
 
       # Where the machine stops right now the answer may be lost, and not that it was done: so nobody waits
       # until it is on the disk.

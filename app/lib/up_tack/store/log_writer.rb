@@ -22,13 +22,13 @@ module UpTack
         held.last
       end
 
-      # @param holding [Boolean] whether fields are held back until `finish`
+      # @param buffered [Boolean] whether fields are held back until `finish`
       # @param entries [Boolean] whether entries are held back too, where nobody looks at them
       #   before: written in one go they are written faster
       # @param open [Array<Core::Design::Field>] those of which something is still told where the others are settled
-      def initialize(holding: false, entries: false, open: [])
-        @holding = holding
-        @entries = holding && entries
+      def initialize(buffered: false, entries: false, open: [])
+        @buffered = buffered
+        @entries = buffered && entries
         @open = open
         @waiting = []
         @differences = ChangeSerializer.new
@@ -48,7 +48,7 @@ module UpTack
         # Others may be named in another way once more is written.
         tell(said) if changes.any? { |change| change.field.link? }
         write_waiting unless @entries
-        finish unless @holding
+        finish unless @buffered
         values.first
       end
 

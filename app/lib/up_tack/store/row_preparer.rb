@@ -12,10 +12,10 @@ module UpTack
       Shape = Struct.new(:parts, :told)
 
       # @param table [Core::Design::Table]
-      # @param parting [Core::Save::PlanPartition]
-      def initialize(table, parting)
+      # @param partition [Core::Save::PlanPartition]
+      def initialize(table, partition)
         @table = table
-        @parting = parting
+        @partition = partition
         @differences = ChangeSerializer.new
         @parts = {}
         @shapes = Core::InternCache.new(very: true)
@@ -27,7 +27,7 @@ module UpTack
       # @return [PreparedRow]
       def of(begun)
         cells = []
-        stretches = Array.new(@parting.open.length + 1)
+        stretches = Array.new(@partition.open.length + 1)
         values = begun.values
         blank = false
         shape = @shapes.one(begun.origins) { shape(begun) }
@@ -50,13 +50,13 @@ module UpTack
       # @return [Shape]
       def shape(begun)
         parts =
-          @parting.settled.map do |field, place|
+          @partition.settled.map do |field, place|
             rule = begun.rule(field.key)
             @parts[[field.key, rule]] ||= Part.new(
               field.key,
               Core::InternCache.new,
               place,
-              @parting.open.count { |_, at| at < place },
+              @partition.open.count { |_, at| at < place },
               field,
               ColumnCodec.writer(field),
               @table.logged?(field),

@@ -43,7 +43,7 @@ module UpTack
         def ready(sql)
           raw = at_hand
           held = @held[raw] || @mutex.synchronize { @held[raw] ||= {} }
-          held[sql] ||= Ready.new(raw.prepare(sql))
+          held[sql] ||= PreparedStatement.new(raw.prepare(sql))
         end
 
         # Lets go of connections that are closed.

@@ -30,7 +30,7 @@ module UpTack
 
       def self.run(workspace, stays)
         found = nil
-        workspace.write(apart: true) do
+        workspace.write(savepoint: true) do
           found = yield
           raise TakeBack unless stays.call(found)
         end

@@ -2,9 +2,8 @@
 
 module UpTack
   module Core
-    # One object for all that are equal, and what was made of it: many records are alike in
-    # what stands in them, and what is the same object is read, handed over and looked up only
-    # once. Where few turn out to be alike it stops looking.
+    # Interns equal objects and memoises what is derived from them; switches itself off when the hit rate is
+    # low. Cells of many records are equal, so they are parsed, passed on and looked up once.
     class InternCache
       # Those remembered at a time, and bytes of a text that is.
       MOST = 1_000

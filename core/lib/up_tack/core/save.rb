@@ -22,19 +22,19 @@ module UpTack
       def self.call(plan, draft, context, trace: false)
         working = SaveState.new(plan, draft, context, trace)
         working.read_typed
-        take(plan.turns, working, context.probe)
+        take(plan.rules_by_stage, working, context.probe)
         working.log_changes
         working.outcome
       end
 
       # Takes a new record through those rules that see nothing of what is written meanwhile.
-      # @param parting [PlanPartition] of the plan
+      # @param partition [PlanPartition] of the plan
       # @return [PartialSave, nil] nil where the record has to be taken through all rules at once,
       #   as when something refuses it
-      def self.begin(plan, draft, context, parting)
+      def self.run_independent(plan, draft, context, partition)
         working = SaveState.new(plan, draft, context)
         working.read_typed
-        take(parting.first, working)
+        take(partition.first, working)
         working.begun
       end
 
@@ -44,15 +44,15 @@ module UpTack
       # @param told [Boolean] whether changes of the fields that are settled by `begin` are
       #   known already, and left out of what comes out
       # @return [Outcome]
-      def self.finish(plan, draft, begun, context, parting, told: false)
+      def self.run_dependent(plan, draft, begun, context, partition, told: false)
         working = SaveState.new(plan, draft, context, false, begun)
-        take(parting.rest, working)
-        told ? working.outcome(parting.open_fields) : working.outcome
+        take(partition.rest, working)
+        told ? working.outcome(partition.open_fields) : working.outcome
       end
 
-      # @param turns [Hash{String=>Array<#apply>}] by key of the stage
-      def self.take(turns, working, probe = nil)
-        turns.each do |stage, rules|
+      # @param rules_by_stage [Hash{String=>Array<#apply>}] by key of the stage
+      def self.take(rules_by_stage, working, probe = nil)
+        rules_by_stage.each do |stage, rules|
           working.enter(stage)
           working.read_carried if stage == "default"
           # What is written down of a save is not, where there is none, and so nothing can wait for it;

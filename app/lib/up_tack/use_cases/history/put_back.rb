@@ -88,7 +88,7 @@ module UpTack
 
           design = field_of(change) or
             Core::Invalid.because("#{change.field_label} is no longer there, or of another type.")
-          if @table.given?(design.key)
+          if @table.rule_owned?(design.key)
             Core::Invalid.because(
               "#{design.label} is given its values by a rule; put back what it is made from."
             )
@@ -110,7 +110,8 @@ module UpTack
 
           later.each_with_object({}) do |each, values|
             each.field_changes.reverse_each do |change|
-              (design = field_of(change)) && !@table.given?(design.key) && values[design.key] = before(each, change)
+              (design = field_of(change)) && !@table.rule_owned?(design.key) && values[design.key] =
+                                                                                  before(each, change)
             end
           end
         end

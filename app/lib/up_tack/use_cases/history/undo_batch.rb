@@ -52,7 +52,7 @@ module UpTack
               left: 0
             )
           save = Records::SaveRecord.new(@workspace, way: "put back", batch: result.batch)
-          @delete = Records::DeleteRecord.new(@workspace, way: "put back", batch: result.batch, holding: true)
+          @delete = Records::DeleteRecord.new(@workspace, way: "put back", batch: result.batch, buffered: true)
           @names = Store::PresentNames.new(@workspace.revision_id)
           @began = Store::Entry.maximum(:id)
           @progress.begin(table.label, batch.summary, entries.count)
@@ -141,7 +141,7 @@ module UpTack
         # What is worked out follows by itself.
         def typed_field(change)
           @table.fields.find do |field|
-            field.id == change.field_id && field.type == change.type && !@table.given?(field.key)
+            field.id == change.field_id && field.type == change.type && !@table.rule_owned?(field.key)
           end
         end
       end

@@ -71,7 +71,8 @@ module UpTack
         def open_fields(table)
           numbered = table.rules.select(&:numbers?).map(&:field)
           table.fields.select do |field|
-            (!table.given?(field.key) || numbered.include?(field.key)) && field.allows?(@workspace.person.role, :edit)
+            (!table.rule_owned?(field.key) || numbered.include?(field.key)) && field.allows?(@workspace.person.role,
+              :edit)
           end
         end
 

@@ -30,7 +30,7 @@ module UpTack
         # @param rows [Integer] how many there are, about
         # @return [WorkerClient, nil] nil where it is not worth it, or can't be
         def self.begin(workspace, source:, table:, settings:, rows: MANY)
-          return if rows < MANY || workspace.clock.pretend? || !workspace.parting(table.key).any?
+          return if rows < MANY || workspace.clock.pretend? || !workspace.partition(table.key).any?
 
           person = workspace.person
           new(

@@ -22,9 +22,9 @@ module UpTack
 
           @source = job[:source]
           @plan = @workspace.plan(job[:table])
-          @parting = @workspace.parting(job[:table])
+          @partition = @workspace.partition(job[:table])
           @drafting = RowToDraft.new(@workspace, @plan.table, @source, job[:settings])
-          @settling = Store::RowPreparer.new(@plan.table, @parting)
+          @settling = Store::RowPreparer.new(@plan.table, @partition)
           @readings = Core::Save::ParseCache.new
           @shapes = Core::InternCache.new
           @origins = Core::InternCache.new
@@ -47,8 +47,7 @@ module UpTack
 
         private
 
-        # All rows take each step before the next one is taken: what a step needs is at hand
-        # then, which is felt.
+        # Process step by step across the batch for cache locality (measurably faster).
         # @return [Array<Array>] number, cells and problem of each row; and of one that was begun
         #   its raw input, of which only the keys matter from here on, and the members of
         #   Core::Save::PartialSave and of Store::Settled
@@ -58,7 +57,8 @@ module UpTack
           begun =
             drafts.map do |typed, reasons|
               if reasons.empty?
-                Core::Save.begin(@plan, Core::Save::Draft.new(typed: typed, brings: true), context, @parting)
+                Core::Save.run_independent(@plan, Core::Save::Draft.new(typed: typed, brings: true), context,
+                  @partition)
               end
             end
           settled = begun.map { |each| each && settle(each) }

@@ -25,7 +25,7 @@ module UpTack
         def foresee(table:, rule:, order: nil, descending: false)
           prepare(table, rule)
           ids = waiting(order, descending)
-          counters = Store::Counters.new(holding: true)
+          counters = Store::Counters.new(buffered: true)
           context = @workspace.context(counters: counters)
           Foresight.new(
             waiting: ids.length,
@@ -89,7 +89,7 @@ module UpTack
         def run(ids, result)
           result.batch = Store::Batch.begin(@workspace, @table, "Numbered: #{@field.label}")
           writer = Services::RecordWriter.new(@workspace, @table.key, way: "numbers", batch: result.batch,
-            holding: true)
+            buffered: true)
           find = Records::FindRecord.new(@workspace)
           @progress.begin(@table.label, @field.label, ids.length)
           ids.each do |id|

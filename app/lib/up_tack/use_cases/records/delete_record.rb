@@ -8,13 +8,13 @@ module UpTack
       class DeleteRecord
         # @param way [String] how it comes, for the change log
         # @param batch [Store::Batch, nil] the greater change that it is a part of
-        # @param holding [Boolean] whether which fields the log tells of is written only by `finish`,
+        # @param buffered [Boolean] whether which fields the log tells of is written only by `finish`,
         #   for many deletions; before anybody else writes to the log it must be called
-        def initialize(workspace, way: "form", batch: nil, holding: false)
+        def initialize(workspace, way: "form", batch: nil, buffered: false)
           @workspace = workspace
           @way = way
           @batch = batch
-          @log = Store::LogWriter.new(holding: holding)
+          @log = Store::LogWriter.new(buffered: buffered)
           @rows = Hash.new { |known, design| known[design] = Store::RecordTable.new(design) }.compare_by_identity
           @upkeep =
             Hash.new { |known, design|
@@ -65,7 +65,7 @@ module UpTack
           end
 
           # What may fail halfway is done by itself, so that a greater change goes on without it.
-          consequences.cleared.any? ? @workspace.write(apart: true) {
+          consequences.cleared.any? ? @workspace.write(savepoint: true) {
             carry_out(consequences)
           } : carry_out(consequences)
           Services::SaveResult.new(state: :saved, record: stored)

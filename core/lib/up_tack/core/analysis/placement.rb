@@ -50,7 +50,7 @@ module UpTack
 
         # @return [Hash{String=>Array<Act>}] by key of the stage, in the order in which they act
         # @raise [KeyError] where a circle keeps some of them from acting
-        def turns
+        def rules_by_stage
           STAGES.to_h do |stage|
             writing, other = at(stage).partition { |act| act.writes.any? }
             sorted = order(writing).sorted

@@ -67,7 +67,7 @@ module UpTack
 
         # By stage; within one in the order of what they read.
         def in_order(table)
-          acting = Placement.new(table).turns.values.flatten.select(&:main?).map(&:rule)
+          acting = Placement.new(table).rules_by_stage.values.flatten.select(&:main?).map(&:rule)
           acting + (table.rules - acting)
         end
       end

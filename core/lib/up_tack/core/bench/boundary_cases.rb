@@ -178,15 +178,14 @@ module UpTack
           nil
         end
 
-        # The same without what other rules refuse about it, where that can be left blank:
-        # a record tells more of a rule if nothing else stands against it.
+        # Retry with the fields of other failing rules blanked, to isolate this rule.
         def alone(aim, way, options, played)
           others = refusals(played).filter_map { |each| each.rule unless each.rule == aim.rule.id }
           return played if others.empty?
 
           needed = @table.rules.select(&:requires?).map(&:field) | way.keys | aim.rule.fields(@table)
           loose = others.flat_map { |id| (rule = @table.rule(id)) ? rule.fields(@table) : [] }.uniq - needed
-          again = play(way.merge(loose.reject { |key| @table.given?(key) }.to_h { |key| [key, nil] }), **options)
+          again = play(way.merge(loose.reject { |key| @table.rule_owned?(key) }.to_h { |key| [key, nil] }), **options)
           (again && shows?(aim, again) && refusals(again).length < refusals(played).length) ? again : played
         end
 

@@ -15,7 +15,7 @@ module UpTack
           numbered = table.rules.select(&:numbers?).map(&:field)
           table
             .fields
-            .reject { |field| table.given?(field.key) || numbered.include?(field.key) || values[field.key].nil? }
+            .reject { |field| table.rule_owned?(field.key) || numbered.include?(field.key) || values[field.key].nil? }
             .to_h { |field| [field.key, field.values.dump(values[field.key])] }
         end
       end

@@ -15,7 +15,7 @@ module UpTack
 
             ground
               .plan(key)
-              .turns
+              .rules_by_stage
               .values
               .flatten
               .select { |rule| rule.rule.numbers? }

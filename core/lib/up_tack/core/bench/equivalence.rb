@@ -85,12 +85,12 @@ module UpTack
         def enforced(rule)
           return "What is cleared is refused on every way in already." if rule.clears?
 
-          "Only a rule writes #{label(rule.field)}; nobody can type it." if @table.given?(rule.field)
+          "Only a rule writes #{label(rule.field)}; nobody can type it." if @table.rule_owned?(rule.field)
         end
 
         # A mask or its settings, where only an auto-number writes.
         def numbered(rule)
-          return unless rule.masks? && @table.given?(rule.field)
+          return unless rule.masks? && @table.rule_owned?(rule.field)
 
           number = @table.acting_rules.find { |each| each.numbers? && each.field == rule.field }
           return unless number && shaped?(number, rule.mask)

@@ -63,7 +63,7 @@ module UpTack
         def valued(source, other, one, limit, sign)
           key = source.value.one? ? source.value.first.key : nil
           field = key && other.field(key)
-          return [] unless field&.numeric? && !other.given?(key)
+          return [] unless field&.numeric? && !other.rule_owned?(key)
 
           [one.merge(key => limit + (sign * BigDecimal("1e-#{field.decimals || 1}")))]
         end

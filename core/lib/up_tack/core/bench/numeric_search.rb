@@ -21,7 +21,7 @@ module UpTack
 
             next found.concat(roots(field.key)) if @table.worked_out?(field.key)
 
-            found << field.key unless given?(field.key)
+            found << field.key unless rule_owned?(field.key)
           end
           found.select { |key| may_change?(key) }
         end
@@ -29,7 +29,7 @@ module UpTack
         # What a calculated field is worked out from.
         def roots(key)
           (Analysis::TopologicalSort.through([key], [], @table) - [key]).select do |each|
-            !@table.given?(each) && %w[number date time moment].include?(@table.field(each)&.type)
+            !@table.rule_owned?(each) && %w[number date time moment].include?(@table.field(each)&.type)
           end
         end
 

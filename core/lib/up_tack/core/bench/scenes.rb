@@ -102,7 +102,9 @@ module UpTack
 
         # There before with the changes; then one of the fields that the rule names is changed.
         def moved(way)
-          keys = (@rule.names(@table) | @rule.fields(@table)).select { |key| @table.field(key) && !@table.given?(key) }
+          keys = (@rule.names(@table) | @rule.fields(@table)).select { |key|
+            @table.field(key) && !@table.rule_owned?(key)
+          }
           keys.filter_map { |key| (value = other(key)).nil? ? nil : standing_script(way, {key => value}) }
         end
 
@@ -257,7 +259,7 @@ module UpTack
           }
         end
 
-        def targets = (@rule.writes | [@rule.field]).reject { |key| @table.given?(key) }
+        def targets = (@rule.writes | [@rule.field]).reject { |key| @table.rule_owned?(key) }
         def children?(way) = way.key?("children")
 
         def own(way) =
@@ -268,7 +270,7 @@ module UpTack
           field = unruled.find { |each| !way.key?(each.key) && each.key != @rule.field }
           field ||=
             @table.fields.find do |each|
-              !@table.given?(each.key) && !way.key?(each.key) && !@rule.fields(@table).include?(each.key) &&
+              !@table.rule_owned?(each.key) && !way.key?(each.key) && !@rule.fields(@table).include?(each.key) &&
                 !each.link?
             end
           field && [field.key, other(field.key)]
@@ -280,7 +282,7 @@ module UpTack
             begin
               ruled = @table.rules.flat_map { |rule| rule.fields(@table) }
               @table.fields.select do |each|
-                each.textual? && !@table.given?(each.key) && !ruled.include?(each.key)
+                each.textual? && !@table.rule_owned?(each.key) && !ruled.include?(each.key)
               end
             end
         end

@@ -47,7 +47,7 @@ module UpTack
           values = Conditions::Domains.new(@table, leaves, [[left, right]]).values
           names.each_with_object({}) do |name, found|
             field = leaves[name].field or next
-            next if field.key != name || given?(name)
+            next if field.key != name || rule_owned?(name)
 
             found[name] = (field.textual? ? texts_of_all_lengths : []) | values[name].compact
           end

@@ -255,7 +255,7 @@ module UpTack
           when Nodes::Field
             return {"first.#{node.key}" => value} if node.before && @table.field(node.key)
 
-            if !node.before && !node.outside && (field = @table.field(node.key)) && !given?(field.key)
+            if !node.before && !node.outside && (field = @table.field(node.key)) && !rule_owned?(field.key)
               {node.key => value}
             end
           when Nodes::Path
@@ -303,7 +303,7 @@ module UpTack
           [assign(path, value.is_a?(String) ? value : shifted(value, target))].compact
         end
 
-        def given?(key) = @free ? @table.worked_out?(key) : @table.given?(key)
+        def rule_owned?(key) = @free ? @table.worked_out?(key) : @table.rule_owned?(key)
 
         def kind(node)
           return Values::Types.of(node.value) if node.is_a?(Nodes::Literal)

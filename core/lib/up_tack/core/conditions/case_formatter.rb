@@ -33,7 +33,7 @@ module UpTack
         def values(given)
           leaves =
             @conditions.leaves.all.select do |leaf|
-              leaf.field && !given[leaf.text].nil? && !@table.given?(leaf.field.key)
+              leaf.field && !given[leaf.text].nil? && !@table.rule_owned?(leaf.field.key)
             end
           leaves.to_h { |leaf| [leaf.field.key, Values.dump(given[leaf.text])] }
         end

@@ -102,7 +102,7 @@ module UpTack
 
         def of_default(item)
           begun = item["carry"] || item["default"].to_s.strip != ""
-          return [] unless begun && @table.given?(item["field"])
+          return [] unless begun && @table.rule_owned?(item["field"])
 
           [
             problem(

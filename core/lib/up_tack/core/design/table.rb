@@ -184,7 +184,7 @@ module UpTack
           def worked_out?(key) = !(rule = calculation(key)).nil? && !rule.once?
 
           # @return [Boolean] whether a rule alone gives the field its values
-          def given?(key) = worked_out?(key) || @owned.key?(key)
+          def rule_owned?(key) = worked_out?(key) || @owned.key?(key)
 
           # @param key [String] of a field
           # @return [Masks::Mask, nil] how it is typed

@@ -130,8 +130,8 @@ module UpTack
 
             private
 
-            # A warning that somebody passed is not given again until one of its fields
-            # changes; and a deleted record that comes back is none that is new.
+            # An acknowledged warning is not given again until one of its fields changes. Restored records are
+            # not treated as new.
             def eased?(working)
               return false unless rule.lets_old? || rule.warning?
 

@@ -11,7 +11,7 @@ module UpTack
       class WritingRule < Rule
         stage "fill"
 
-        def self.suits?(field, table) = !table.given?(field.key)
+        def self.suits?(field, table) = !table.rule_owned?(field.key)
 
         def reads_before? = true
         def only_blank? = @parts["only_blank"] == true

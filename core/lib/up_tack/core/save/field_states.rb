@@ -35,7 +35,7 @@ module UpTack
             enabled: holds?(rules, "enabled"),
             required: required?(field, rules),
             read_only:
-              @plan.given?(field.key) || !field.allows?(@person&.role, :edit) ||
+              @plan.rule_owned?(field.key) || !field.allows?(@person&.role, :edit) ||
                 rules.any? { |rule| rule.rule.state == "read_only" && met?(rule) } || locked?(field)
           )
         end
@@ -44,7 +44,7 @@ module UpTack
         def holds?(rules, state) = rules.all? { |rule| rule.rule.state != state || met?(rule) }
 
         def required?(field, rules)
-          return false if @plan.given?(field.key)
+          return false if @plan.rule_owned?(field.key)
 
           rules.any? { |rule| rule.rule.state == "required" && met?(rule) } ||
             @plan

@@ -15,7 +15,7 @@ module UpTack
             field = @fields[key] or next
             value = known ? known.read(field, raw, reading) : field.read(raw, reading)
             next refuse_role(field) if refused_by_role?(field, value)
-            next claim(field, value) if @plan.given?(key) && !brings?(key)
+            next assert_value(field, value) if @plan.rule_owned?(key) && !brings?(key)
 
             value = retired(field, value) if field.retired.any? && field.retired.include?(value)
             value.is_a?(Values::Unreadable) ? keep_unread(field, raw, value) : keep_typed(field, raw, value)
@@ -30,7 +30,7 @@ module UpTack
           reading = @context.reading(@plan.conventions)
           @draft.carried.each do |key, raw|
             field = @fields[key]
-            next if field.nil? || typed?(key) || @plan.given?(key) || !field.allows?(@context.person&.role, :edit)
+            next if field.nil? || typed?(key) || @plan.rule_owned?(key) || !field.allows?(@context.person&.role, :edit)
 
             value = field.read(raw, reading)
             if value.nil? || value.is_a?(Values::Unreadable) || field.retired.include?(value) || gone?(field, value)
@@ -52,7 +52,7 @@ module UpTack
 
           role = @context.person&.role
           !field.allows?(role, :see) ||
-            (!field.allows?(role, :edit) && !@plan.given?(field.key) && value != @old[field.key])
+            (!field.allows?(role, :edit) && !@plan.rule_owned?(field.key) && value != @old[field.key])
         end
 
         # A record keeps its own retired choice; none can be given it anew.
@@ -67,7 +67,7 @@ module UpTack
           )
         end
 
-        def refuse_claim(rule, field, value)
+        def refuse_asserted(rule, field, value)
           return if @claimed[field.key] == value
 
           refuse_typed(field, "worked_out", "#{field.label} is worked out and can't be typed.", rule: rule)
@@ -75,7 +75,7 @@ module UpTack
 
         # What somebody typed where only a rule writes: of a calculation it may be
         # right, which shows when it is worked out.
-        def claim(field, value)
+        def assert_value(field, value)
           return @claimed = @claimed.merge(field.key => value) if @plan.worked_out?(field.key)
           return if value == @old[field.key]
 

@@ -47,24 +47,26 @@ module UpTack
           @kept_fields = table.kept_fields.freeze
           @worked_out =
             table.fields.select { |field| table.worked_out?(field.key) }.to_h { |field| [field.key, true] }.freeze
-          @given = table.fields.select { |field| table.given?(field.key) }.to_h { |field| [field.key, true] }.freeze
+          @given = table.fields.select { |field|
+            table.rule_owned?(field.key)
+          }.to_h { |field| [field.key, true] }.freeze
           @blank = table.fields.reject { |field| @worked_out.key?(field.key) }.to_h { |field| [field.key, nil] }.freeze
           @roots = @worked_out.keys.to_h { |key| [key, Analysis::TopologicalSort.through([key], [], table)] }.freeze
           @rules =
             Analysis::Placement
               .new(table)
-              .turns
+              .rules_by_stage
               .transform_values { |acts| acts.map { |act| compiled(act) }.freeze }
               .freeze
           gather_states
-          @came =
+          @origin_cache =
             Hash.new do |sources, source|
               sources[source] = Hash.new do |rules, rule|
                 rules[rule] = Hash.new { |known, words| known[words] = Origin.new(source, rule, words).freeze }
               end
             end
           @filled =
-            turns
+            rules_by_stage
               .each_value
               .flat_map do |rules|
                 rules.select { |rule| FILLING.include?(rule.rule.stage) || rule.rule.stages.length > 1 }
@@ -89,7 +91,7 @@ module UpTack
                 new.awaits(table).sort == old.awaits(@table).sort
             )
           unless same &&
-              turns.each_value.all? { |rules|
+              rules_by_stage.each_value.all? { |rules|
                 rules.none? { |rule| rule.rule.moved_by_change? && rule.rule.id == old.id && rule.partners.any? }
               }
             return
@@ -99,7 +101,7 @@ module UpTack
         end
 
         # @return [Hash{String=>Array<#apply>}] by key of the stage, in the order of the stages
-        def turns = @rules
+        def rules_by_stage = @rules
 
         # @param stage [String]
         # @return [Array<#apply>]
@@ -107,7 +109,7 @@ module UpTack
 
         # @return [#choices, nil] the compiled rule that narrows the choices of a field
         def narrowing(key) =
-          turns
+          rules_by_stage
             .each_value
             .lazy
             .flat_map(&:itself)
@@ -117,14 +119,14 @@ module UpTack
         def filled?(key) = @filled.key?(key)
 
         # @return [Boolean] whether only a rule gives the field its values
-        def given?(key) = @given.key?(key)
+        def rule_owned?(key) = @given.key?(key)
 
         # @return [Boolean] whether the field follows its formula and can't be typed
         def worked_out?(key) = @worked_out.key?(key)
 
         # @param words [String, nil] which are the same each time that a rule acts so
         # @return [Origin] one for all values that came in the same way
-        def origin(source, rule, words = nil) = @came[source][rule][words]
+        def origin(source, rule, words = nil) = @origin_cache[source][rule][words]
 
         # Fields that are never kept, worked out for a stored record.
         # @param values [Hash{String=>Object}] the kept ones
@@ -143,7 +145,7 @@ module UpTack
         def exchange(table, old, new)
           @table = table
           @rules =
-            turns
+            rules_by_stage
               .to_h do |stage, rules|
                 [
                   stage,

@@ -23,8 +23,7 @@ module UpTack
         # @return [Array<Array(Design::Field, Integer)>] the other kept ones, likewise
         attr_reader :settled
 
-        # @return [Boolean] whether no rule looks at other records of the table, so that nobody
-        #   can tell whether they are written already
+        # @return [Boolean] true if no rule reads other records of this table, so records may be written in any order
         def order_independent? = @alone
 
         # @param plan [Plan]
@@ -35,14 +34,14 @@ module UpTack
           @upkeep = upkeep
           @waiting = false
           @later = []
-          parts = plan.turns.transform_values { |rules| rules.partition { |rule| first?(rule.rule) } }
+          parts = plan.rules_by_stage.transform_values { |rules| rules.partition { |rule| first?(rule.rule) } }
           @first = parts.transform_values(&:first).reject { |_, rules| rules.empty? }.freeze
           @rest = parts.transform_values(&:last).reject { |_, rules| rules.empty? }.freeze
           @open, @settled =
             plan.kept_fields.each_with_index.partition { |field, _| field.link? || @later.include?(field.key) }
           @open_fields = @open.map(&:first).freeze
           @alone =
-            plan.turns.each_value.all? { |rules| rules.none? { |rule| looks_around?(rule.rule) } } &&
+            plan.rules_by_stage.each_value.all? { |rules| rules.none? { |rule| looks_around?(rule.rule) } } &&
             @table.fields.none? { |field| field.link? && named_by_others?(field.target) }
           freeze
         end

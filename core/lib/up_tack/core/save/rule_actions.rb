@@ -34,7 +34,7 @@ module UpTack
           before = @values.fetch(field.key) { @old[field.key] }
           @values[field.key] = settled
           @origins[field.key] = @plan.origin("rule", rule.id, origin)
-          refuse_claim(rule, field, settled) if @claimed.key?(field.key)
+          refuse_asserted(rule, field, settled) if @claimed.key?(field.key)
           return skip(rule, field) { why_blank_after(rule, notes) } if settled.nil? && before.nil?
 
           tell("set", field, rule, before, settled) { settled.nil? ? why_blank_after(rule, notes) : yield }
@@ -84,9 +84,9 @@ module UpTack
         # A rule gives a value another form, or takes it away. What was typed stays
         # known as typed, unless it is gone.
         # @param because [Array<String>] keys of the fields whose change moves the rule
-        def shape(rule, field, value, words, because: [])
+        def reformat(rule, field, value, words, because: [])
           typed = !value.nil? && @origins[field.key]&.source == "typed" && because.empty?
-          write(rule, field, value, words, because: moving(because), how: words, typed: typed)
+          write(rule, field, value, words, because: changed_causes(because), how: words, typed: typed)
         end
 
         # A rule sets a field from others, unless somebody typed there since, or it
@@ -95,7 +95,7 @@ module UpTack
         # @param because [Array<String>] keys of the fields whose change moves the rule
         # @param how [Proc] says the values that went in, asked only for a trace
         def fill(rule, field, value, because:, words:, how:)
-          because = moving(because)
+          because = changed_causes(because)
           settled = field.settle(value)
           return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
           return skip(rule, field, "the linked record is no longer there") if gone?(field, settled)

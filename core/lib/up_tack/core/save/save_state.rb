@@ -12,7 +12,7 @@ module UpTack
 
         attr_reader :values
 
-        # What most records have none of, and what is made only once it is needed.
+        # Shared empty hash, to avoid allocations; replaced when something is put into it.
         NOTHING = {}.freeze
 
         TYPED = Origin.new("typed").freeze
@@ -62,7 +62,7 @@ module UpTack
         end
 
         # @return [Boolean] whether, in a live draft, the field was typed before one of the others changed
-        def superseded?(key, others) = hand.superseded?(key, moving(others))
+        def superseded?(key, others) = hand.superseded?(key, changed_causes(others))
 
         # @return [Boolean] whether, in a live draft, the field was typed before one of the others,
         #   be it that those are again what they were
@@ -188,7 +188,7 @@ module UpTack
         end
 
         # @return [Array<String>] those that changed, and what those are worked out from
-        def moving(keys) =
+        def changed_causes(keys) =
           keys
             .select { |key| changed?(key) }
             .flat_map { |key| @plan.roots.fetch(key, [key]) }
@@ -204,7 +204,7 @@ module UpTack
 
         def records = @context.records
 
-        # Of what no rule set and nobody typed it is told when somebody asks.
+        # Origins of untouched fields are computed lazily.
         def origins
           return @origins if @begun
 

@@ -69,7 +69,7 @@ module UpTack
           unless known.request == request
             return problem(422, "key_used", "This Idempotency-Key was used for another request; take a new one.")
           end
-          unless known.given?
+          unless known.rule_owned?
             return problem(
               409,
               "done_before",

@@ -108,7 +108,7 @@ module UpTack
             field: field&.label || change.field_label,
             id: change.field_id,
             key: field&.key,
-            back: !field.nil? && field.type == change.type && !table.given?(field.key),
+            back: !field.nil? && field.type == change.type && !table.rule_owned?(field.key),
             before: before,
             after: after,
             rule: change.rule_id && sentence(rule, table, change.rule_id)

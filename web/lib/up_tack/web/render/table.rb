@@ -76,7 +76,7 @@ module UpTack
             kinds: Core::Rules.all.filter_map { |name, kind| name if kind.suits?(field, table) },
             calculated: table.calculation(field.key)&.keeping,
             kept: table.kept?(field.key),
-            given: table.given?(field.key),
+            given: table.rule_owned?(field.key),
             sentence: @seen.sentence(field, table),
             access: field.access || {},
             may_edit: @seen.table?(table, :edit) && @seen.field?(field, :edit)

@@ -36,7 +36,9 @@ module UpTack
 
           # Each field that a rule names, with other values and with none.
           def of_fields(rule)
-            keys = (rule.names(@table) | rule.fields(@table)).select { |key| @table.field(key) && !@table.given?(key) }
+            keys = (rule.names(@table) | rule.fields(@table)).select { |key|
+              @table.field(key) && !@table.rule_owned?(key)
+            }
             numbered(rule) + keys.flat_map { |key| of_field(@table.field(key)) }
           end
 

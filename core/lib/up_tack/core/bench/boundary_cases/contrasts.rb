@@ -85,7 +85,9 @@ module UpTack
           end
 
           def typed(slip, &fits)
-            slip.own.reads.map { |key| @table.field(key) }.select(&fits).reject { |field| @table.given?(field.key) }
+            slip.own.reads.map { |key|
+              @table.field(key)
+            }.select(&fits).reject { |field| @table.rule_owned?(field.key) }
           end
 
           def parting(rule, slip, evaluation, field)

@@ -31,7 +31,7 @@ module UpTack
           private
 
           def blank(rule)
-            return [] unless rule.looks_at_value? && !@table.given?(rule.field)
+            return [] unless rule.looks_at_value? && !@table.rule_owned?(rule.field)
 
             [aim(rule, "#{@table.field(rule.field).label} is blank", {rule.field => nil})]
           end
@@ -39,7 +39,7 @@ module UpTack
           # One character short, and one too many.
           def masked(rule)
             mask = rule.mask
-            return [] if !mask || @table.given?(rule.field)
+            return [] if !mask || @table.rule_owned?(rule.field)
 
             sample = Masks::Examples.sample(mask)
             [
@@ -62,7 +62,7 @@ module UpTack
               .walk do |node|
                 found << node.key if node.is_a?(Expression::Nodes::Field) && !node.before && !node.outside
               end
-            found.select { |key| @table.field(key) && !@table.given?(key) }
+            found.select { |key| @table.field(key) && !@table.rule_owned?(key) }
           end
 
           def choices(rule, key)
@@ -88,7 +88,7 @@ module UpTack
 
           # What the rule works out once must be left to it.
           def open_target(rule, key) =
-            if rule.writes.include?(rule.field) && rule.field != key && !@table.given?(rule.field)
+            if rule.writes.include?(rule.field) && rule.field != key && !@table.rule_owned?(rule.field)
               {rule.field => :untyped}
             else
               {}

@@ -69,7 +69,7 @@ module UpTack
           def other(key) =
             Scenes.other(@table.field(key), @seen[key], @base.context.clock.today, mask: @table.mask(key))
 
-          def typed(keys) = keys.reject { |key| @table.given?(key) }
+          def typed(keys) = keys.reject { |key| @table.rule_owned?(key) }
           def label(key) = @table.field(key).label
 
           # @return [String] a field and a value of it
@@ -130,7 +130,7 @@ module UpTack
 
           # Its field is typed in while the condition holds, and while it does not.
           def stated
-            return [] if @table.given?(@rule.field)
+            return [] if @table.rule_owned?(@rule.field)
 
             @shown.slice("holds", "not").flat_map do |key, played|
               value = other(@rule.field) or next []

@@ -98,7 +98,7 @@ module UpTack
             return [] if limit_node.nil?
 
             own = Expression::Nodes::Field.new(key: key, from: 0, to: 0)
-            return @solver.standing(own, limit_node, side, @seen) if @table.given?(key)
+            return @solver.standing(own, limit_node, side, @seen) if @table.rule_owned?(key)
 
             sign = {"below" => -1, "on" => 0, "above" => 1}.fetch(side)
             limit = @solver.value_of(limit_node, @seen)
@@ -268,21 +268,21 @@ module UpTack
           end
 
           def calculated(rule, key)
-            if key == "acts" && rule.reads(@table).all? { |each| @seen[each] || @table.given?(each) }
+            if key == "acts" && rule.reads(@table).all? { |each| @seen[each] || @table.rule_owned?(each) }
               return {}, rule.once? ? {rule.field => :untyped} : {}
             end
             if key == "acts"
               return [
                 rule
                     .reads(@table)
-                    .reject { |each| @table.given?(each) || @seen[each] }
+                    .reject { |each| @table.rule_owned?(each) || @seen[each] }
                     .to_h { |each| [each, Samples::Values.usual(@table.field(each))] }
               ]
             end
 
             return [other(rule.field)].compact if rule.once?
 
-            open = rule.reads(@table).reject { |each| @table.given?(each) }
+            open = rule.reads(@table).reject { |each| @table.rule_owned?(each) }
             [*open.map { |each| {each => nil} }, open.to_h { |each| [each, nil] }]
           end
 
@@ -294,14 +294,14 @@ module UpTack
 
             watched =
               if plain["watch"].to_a.empty?
-                @table.fields.map(&:key).reject { |each| @table.given?(each) }
+                @table.fields.map(&:key).reject { |each| @table.rule_owned?(each) }
               else
                 plain["watch"]
               end
             if key == "acts"
               watched.filter_map { |each| other(each) }.first(3)
             else
-              (@table.fields.map(&:key).reject { |each| @table.given?(each) } - watched)
+              (@table.fields.map(&:key).reject { |each| @table.rule_owned?(each) } - watched)
                 .filter_map { |each| other(each) }
                 .first(3)
             end

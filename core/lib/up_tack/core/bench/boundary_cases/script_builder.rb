@@ -66,7 +66,7 @@ module UpTack
 
           def stored(children, person)
             table, link, *all = children
-            loose = @table.fields.reject { |field| @table.given?(field.key) }.map(&:key)
+            loose = @table.fields.reject { |field| @table.rule_owned?(field.key) }.map(&:key)
             (@records[@table.key] ||= {})[OWN] = @base.values.slice(*loose)
             ids = all.each_index.map { |index| FIRST_CHILD + index }
             (@records[table] ||= {}).merge!(ids.zip(all).to_h { |id, values| [id, values.merge(link => OWN)] })
@@ -96,7 +96,7 @@ module UpTack
           end
 
           def plain_row(design, values)
-            loose = values.reject { |key, value| design.given?(key) || value.nil? }
+            loose = values.reject { |key, value| design.rule_owned?(key) || value.nil? }
             loose.to_h { |key, value| [key, dumped(key, value)] }
           end
 
@@ -157,7 +157,7 @@ module UpTack
                 .rules
                 .select(&:compares_records?)
                 .flat_map(&:keys)
-                .reject { |key| @table.given?(key) || whole[key] }
+                .reject { |key| @table.rule_owned?(key) || whole[key] }
                 .to_h { |key| [key, PointCases.typed(@table.field(key), @table)] }
             [fill_in(unique.merge(whole)), {"do" => "save"}, {"do" => "new"}, fill_in(unique.merge(whole))]
           end

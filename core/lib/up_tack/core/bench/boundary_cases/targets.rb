@@ -145,7 +145,7 @@ module UpTack
             keys =
               Analysis::TopologicalSort
                 .through([key], [], table)
-                .select { |each| table.field(each) && !table.given?(each) && !table.field(each).link? }
+                .select { |each| table.field(each) && !table.rule_owned?(each) && !table.field(each).link? }
             keys.to_h { |each| [each, Samples::Values.usual(table.field(each))] }
           end
 

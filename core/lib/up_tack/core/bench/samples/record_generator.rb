@@ -44,7 +44,7 @@ module UpTack
                 .select { |rule| rule.fills? || rule.decides? || rule.copies? }
                 .flat_map(&:writes)
                 .uniq
-            @fields = table.fields.reject { |field| table.given?(field.key) || numbered?(field) }
+            @fields = table.fields.reject { |field| table.rule_owned?(field.key) || numbered?(field) }
             @begun = begun
           end
 

@@ -19,7 +19,7 @@ module UpTack
           NONE_YET = BigDecimal(0)
 
           def backfills? = true
-          def self.suits?(field, table) = field.numeric? && !table.given?(field.key)
+          def self.suits?(field, table) = field.numeric? && !table.rule_owned?(field.key)
 
           def owns? = true
           def fills_always? = true

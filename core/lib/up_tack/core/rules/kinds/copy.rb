@@ -21,7 +21,7 @@ module UpTack
 
           def copies? = true
 
-          def self.suits?(field, table) = !field.link? && !table.given?(field.key)
+          def self.suits?(field, table) = !field.link? && !table.rule_owned?(field.key)
 
           def problems(table)
             missing = missing_field(table)
@@ -82,7 +82,7 @@ module UpTack
                   return working.skip(rule, field, "it has that value already")
                 end
 
-                working.shape(rule, field, value, origin, because: links)
+                working.reformat(rule, field, value, origin, because: links)
               end
             end
 

@@ -25,7 +25,7 @@ module UpTack
 
           def defaults? = true
 
-          def self.suits?(field, table) = !table.given?(field.key)
+          def self.suits?(field, table) = !table.rule_owned?(field.key)
 
           # @return [Boolean] whether a formula gives the value
           def worked_out? = !@parts["formula"].nil?

@@ -28,7 +28,7 @@ module UpTack
           def narrows? = true
           OTHERWISE = %w[clear keep refuse].freeze
 
-          def self.suits?(field, table) = (field.listed? || field.link?) && !table.given?(field.key)
+          def self.suits?(field, table) = (field.listed? || field.link?) && !table.rule_owned?(field.key)
 
           def problems(table)
             missing = missing_field(table)
@@ -156,7 +156,7 @@ module UpTack
                 meant = working.typed?(field.key) && !working.superseded?(field.key, reads)
                 return refuse(working, value) if meant || rule.otherwise == "refuse"
 
-                working.shape(rule, field, nil, "cleared: “#{working.show(field, value)}” does not belong to " \
+                working.reformat(rule, field, nil, "cleared: “#{working.show(field, value)}” does not belong to " \
                   "this #{Masks::Phrases.list(labels)}", because: reads)
               end
 

@@ -25,7 +25,7 @@ module UpTack
           def looks_at_value? = false
           def locks? = true
 
-          def self.suits?(field, table) = !table.given?(field.key)
+          def self.suits?(field, table) = !table.rule_owned?(field.key)
 
           def reach(_table) = 2
           def reads(table) = locked(table)
@@ -39,7 +39,7 @@ module UpTack
           def locked(table)
             return [field, *@parts["locked"]].uniq unless whole?
 
-            table.fields.map(&:key).reject { |key| table.worked_out?(key) || table.given?(key) }
+            table.fields.map(&:key).reject { |key| table.worked_out?(key) || table.rule_owned?(key) }
           end
 
           def words(table) = "#{"all " if whole?}locked#{while_words(table)}#{except}"

@@ -191,7 +191,7 @@ module UpTack
             unless table.field(tick).yes_no?
               return [problem("tick", "#{table.field(tick).label} is no yes/no field.")]
             end
-            if table.given?(tick)
+            if table.rule_owned?(tick)
               return [problem("tick", "#{table.field(tick).label} is given its values by a rule; nobody ticks it.")]
             end
 

@@ -29,7 +29,7 @@ module UpTack
           HALF = %w[refuse clear].freeze
           SEPARATORS = %w[keep drop].freeze
 
-          def self.suits?(field, table) = field.one_line? && !table.given?(field.key)
+          def self.suits?(field, table) = field.one_line? && !table.rule_owned?(field.key)
 
           def problems(table)
             missing = missing_field(table)
@@ -65,7 +65,7 @@ module UpTack
           # A number that a rule gives is never half typed.
           def outcomes(table)
             fits = ["fits", "what is typed fits", %w[set passed]]
-            return [fits] if table.given?(field)
+            return [fits] if table.rule_owned?(field)
 
             [
               fits,
@@ -100,7 +100,7 @@ module UpTack
                 found = mask.fit(value)
                 return settle(working, value, found.text) if found.complete
                 if rule.clears? && found.half
-                  return working.shape(rule, field, nil, "cleared, since it was half typed: #{found.message}")
+                  return working.reformat(rule, field, nil, "cleared, since it was half typed: #{found.message}")
                 end
 
                 working.refuse(
@@ -116,7 +116,7 @@ module UpTack
               def settle(working, value, text)
                 return working.pass(rule, field) { "it is written so" } if text == value
 
-                working.shape(rule, field, text, "written by its mask")
+                working.reformat(rule, field, text, "written by its mask")
               end
             end
 

@@ -33,7 +33,7 @@ module UpTack
           # Stands for the count while what is around it is found out (private use area).
           MARK = "\u{E000}"
 
-          def self.suits?(field, table) = (field.one_line? || field.numeric?) && !table.given?(field.key)
+          def self.suits?(field, table) = (field.one_line? || field.numeric?) && !table.rule_owned?(field.key)
 
           def start = @parts["start"] || 1
           def step = @parts["step"] || 1

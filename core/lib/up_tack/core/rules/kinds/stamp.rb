@@ -38,7 +38,7 @@ module UpTack
           WHICH = %w[first last].freeze
 
           def backfills? = true
-          def self.suits?(field, table) = fits?(field) && !table.given?(field.key)
+          def self.suits?(field, table) = fits?(field) && !table.rule_owned?(field.key)
           def self.fits?(field) = field.day? || field.moment? || field.one_line?
 
           def owns? = true

@@ -59,7 +59,7 @@ module UpTack
                 )
               ]
             end
-            if state != "shown" && table.given?(field)
+            if state != "shown" && table.rule_owned?(field)
               return [
                 problem("state", "#{table.field(field).label} is given its values by a rule; nobody types there.")
               ]
@@ -70,7 +70,7 @@ module UpTack
             if clears? && !%w[shown enabled].include?(state)
               return [problem("otherwise", "Only a field that is not shown or not open can be cleared.")]
             end
-            if clears? && table.given?(field)
+            if clears? && table.rule_owned?(field)
               return [
                 problem(
                   "otherwise",
@@ -183,7 +183,7 @@ module UpTack
                   return
                 end
 
-                working.shape(rule, field, nil, "cleared: not #{WORDS.fetch(rule.state)} now", because: reads)
+                working.reformat(rule, field, nil, "cleared: not #{WORDS.fetch(rule.state)} now", because: reads)
               end
             end
 

@@ -22,7 +22,7 @@ module UpTack
           def tidies? = true
           MODES = %w[save suggest].freeze
 
-          def self.suits?(field, table) = field.textual? && !table.given?(field.key)
+          def self.suits?(field, table) = field.textual? && !table.rule_owned?(field.key)
 
           def problems(table)
             missing = missing_field(table)
@@ -74,7 +74,8 @@ module UpTack
               return working.skip(rule, field, "it is not changed") unless working.changed?(field.key)
 
               tidied = rule.run(value)
-              (tidied == value) ? working.skip(rule, field, "it is tidy") : working.shape(rule, field, tidied, "tidied")
+              (tidied == value) ? working.skip(rule, field,
+                "it is tidy") : working.reformat(rule, field, tidied, "tidied")
             end
           end
         end

@@ -85,7 +85,7 @@ module UpTack
             def shown(column, value) = value.nil? ? "blank" : column.show(value)
 
             def blanked(fields)
-              open = fields.reject { |field| @table.given?(field.key) }
+              open = fields.reject { |field| @table.rule_owned?(field.key) }
               open.map { |field| ["#{field.label} is blank later", :changed, targets.merge(field.key => nil)] }
             end
 

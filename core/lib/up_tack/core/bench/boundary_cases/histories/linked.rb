@@ -36,7 +36,7 @@ module UpTack
               return {} unless value.one?
 
               keys = Analysis::TopologicalSort.through([value.first.key], [], other)
-              keys = keys.select { |key| (field = other.field(key)) && !other.given?(key) && !field.link? }
+              keys = keys.select { |key| (field = other.field(key)) && !other.rule_owned?(key) && !field.link? }
               keys.first(1).to_h { |key| [key, Scenes.other(other.field(key), one[key], @base.context.clock.today)] }
             end
           end

@@ -21,7 +21,7 @@ module UpTack
 
             # Texts that the mask takes and another one does not, which a slip of the hand could have made of it.
             def misfits
-              return [] if @table.given?(@rule.field)
+              return [] if @table.rule_owned?(@rule.field)
 
               own = Masks.read(@rule.to_plain["mask"])
               sample = Masks::Examples.sample(own)

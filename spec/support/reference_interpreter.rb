@@ -2,7 +2,7 @@
 
 # Works a formula out by walking over its tree, with nothing prepared: what the
 # compiler is held against. Knows the nodes that RandomFormula makes.
-class PlainWalk
+class ReferenceInterpreter
   NODES = Core::Expression::Nodes
 
   def initialize(values)

@@ -100,7 +100,7 @@ RSpec.describe "New records that wait to be written together" do
         path = StoreHelp.open_copy
         # A rule that looks for other records, and has nothing to say since its field stays blank.
         bowls = table_of(fields, *own, *(wait ? [] : [{"kind" => "unique", "field" => "spare"}]))
-        expect(workspace.parting(bowls).order_independent?).to be(wait)
+        expect(workspace.partition(bowls).order_independent?).to be(wait)
         result = bring_in(file(2_300), bowls)
         [
           [

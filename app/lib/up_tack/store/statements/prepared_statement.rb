@@ -3,9 +3,8 @@
 module UpTack
   module Store
     module Statements
-      # One of them. What it was given last stays with SQLite, so only what is another is
-      # handed over again; the same object is the same value only where it is frozen.
-      class Ready
+      # A prepared statement. Rebinds only parameters that changed; identity is trusted only for frozen objects.
+      class PreparedStatement
         NONE = [].freeze
 
         def initialize(statement)

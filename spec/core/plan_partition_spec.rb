@@ -3,7 +3,7 @@
 require "core_helper"
 
 RSpec.describe "A save in two halves" do
-  def parting(rules, **others)
+  def partition(rules, **others)
     project = studio({"pieces" => rules}.merge(others))
     Core::Save::PlanPartition.new(Core::Save::Plan.new(project.table("pieces"), project.conventions), project.upkeep)
   end
@@ -55,7 +55,7 @@ RSpec.describe "A save in two halves" do
     ]
   }.each do |what, (rules, waiting, others)|
     it "leaves for later #{what}" do
-      found = parting(rules, **(others || {}))
+      found = partition(rules, **(others || {}))
       expect([kinds(found.rest), (kinds(found.first) + kinds(found.rest)).sort]).to eq(
         [waiting, rules.map { |rule| "#{rule["kind"]} #{rule["field"]}" }.sort]
       )
@@ -82,12 +82,12 @@ RSpec.describe "A save in two halves" do
     ]
   }.each do |what, (rules, alone, others)|
     it "#{"does not stand" unless alone}#{"stands" if alone} alone with #{what}" do
-      expect(parting(rules, **(others || {})).order_independent?).to be(alone)
+      expect(partition(rules, **(others || {})).order_independent?).to be(alone)
     end
   end
 
   it "leaves open what is still set later, and links, whose names may be others by then" do
-    found = parting([number, heavy])
+    found = partition([number, heavy])
     expect([found.open.map { |field, place| [field.key, place] }, found.settled.map { |field, _| field.key }]).to eq(
       [[["tag", 0], ["maker", 1], ["helper", 2]], %w[weight stage whose share]]
     )
@@ -147,7 +147,7 @@ RSpec.describe "A save in two halves" do
     it "comes to the same as one that is made at once, for made-up records of #{table.label}" do
       table = ground.project.table(table.key)
       plan = ground.plan(table.key)
-      parting = Core::Save::PlanPartition.new(plan, ground.project.upkeep)
+      partition = Core::Save::PlanPartition.new(plan, ground.project.upkeep)
       linked = table.fields.select(&:link?).to_h { |each| [each.key, world.present(each.target).map(&:first)] }
       maker =
         Core::Bench::Samples::RecordGenerator.new(
@@ -163,7 +163,7 @@ RSpec.describe "A save in two halves" do
           typed = Core::Bench::Samples::RecordGenerator.typed(table, maker.values)
           typed = typed.reject { random.rand(4).zero? } if index.odd?
           at_once = Core::Save.call(plan, Core::Save::Draft.new(typed: typed), counting)
-          half = Core::Save.begin(plan, Core::Save::Draft.new(typed: typed), counting, parting)
+          half = Core::Save.run_independent(plan, Core::Save::Draft.new(typed: typed), counting, partition)
           # Whatever can't be handed over is made at once, so it must be worth it.
           unless half
             expect(at_once.refusals + at_once.passed + at_once.unreadable.to_a + at_once.overtaken).not_to(eq([]))
@@ -172,12 +172,12 @@ RSpec.describe "A save in two halves" do
 
           half = Marshal.load(Marshal.dump(half.pack(plan))).unpack(plan)
           finished =
-            Core::Save.finish(
+            Core::Save.run_dependent(
               plan,
               Core::Save::Draft.new(typed: typed.transform_values { nil }),
               half,
               counting,
-              parting
+              partition
             )
           expect(outcome(finished)).to eq(outcome(at_once))
         end
