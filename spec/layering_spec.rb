@@ -58,6 +58,22 @@ RSpec.describe "The floors" do
     expect(output).to include("Sinatra")
   end
 
+  # Errors that the store raises are told by web; what it does is asked of use cases. The guard alone, which stands
+  # before them, knows sessions and times.
+  it "leave the store to use cases: routes, parameters and renderings name none of it but errors and times" do
+    known = /Store::(NotFound|Deadline|Backups::(Kept|Unsound))\b/
+    named =
+      Dir["#{root}/web/lib/up_tack/web/{routes,params,render,helpers}/**/*.rb"].flat_map do |file|
+        File
+          .readlines(file)
+          .grep_v(/^\s*#/)
+          .grep(/\bStore::/)
+          .reject { |line| line.gsub(known, "") !~ /\bStore::/ }
+          .map { |line| "#{file.delete_prefix("#{root}/")}: #{line.strip}" }
+      end
+    expect(named).to be_empty, named.join("\n")
+  end
+
   it "name nothing of an upper floor in their files" do
     above = {
       "core" => /ActiveRecord|ActiveSupport|Sinatra|Rack::|UpTack::(Store|UseCases|Web)|\b(Store|UseCases|Web)::/,

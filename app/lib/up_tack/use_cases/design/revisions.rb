@@ -13,6 +13,13 @@ module UpTack
         #   what "records" of a table or "values" of a field
         Foreseen = Struct.new(:differences, :losses, keyword_init: true)
 
+        # @return [String, nil] in words, the change that an undo would take back; and that which a redo would repeat
+        def self.to_undo = Store::Revision.to_undo&.summary
+        def self.to_redo = Store::Revision.to_redo&.summary
+
+        # @return [String] what the project is called now
+        def self.project_name = Store::CompiledDesign.current.project.name
+
         def initialize(workspace)
           @workspace = workspace
         end

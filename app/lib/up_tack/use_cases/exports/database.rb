@@ -10,6 +10,13 @@ module UpTack
           @workspace = workspace
         end
 
+        # @param kind [Symbol] :sql, :sqlite or :package
+        # @param file [File] open for writing
+        # @return [void] when all of it is written, however long that takes
+        def write(kind, file)
+          Store::Deadline.unhurried { (kind == :sql) ? sql(file) : public_send(kind, file.path) }
+        end
+
         # @return [Array<Core::Design::Table>] linked ones before those that link to them, as far as there is such an
         # order
         def tables

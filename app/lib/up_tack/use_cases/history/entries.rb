@@ -8,6 +8,18 @@ module UpTack
         # Entries gone through at a time for an export.
         BATCH = 500
 
+        # @return [Hash{String=>Object}] the signed end of the log, as an export ends with it
+        def self.head = Store::Head.kept
+
+        # @param entries [Array<Store::Entry>]
+        # @return [Array<Integer>] numbers of those before which the clock was set back
+        def self.set_back(entries)
+          before = Store::Entry.where(id: entries.map { |entry| entry.id - 1 }).pluck(:id, :made_at).to_h
+          entries
+            .select { |entry| (at = before[entry.id - 1]) && entry.made_at < at - Store::LogCheck::TOLERANCE }
+            .map(&:id)
+        end
+
         # @param question [Question]
         # @param seen [Array<String>, nil] ids of the tables that may be told of, nil for all
         def initialize(question, seen: nil)

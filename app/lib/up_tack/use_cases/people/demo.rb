@@ -14,6 +14,9 @@ module UpTack
           Store::Person.where(id: Store::Settings.demo_people, active: true, password_digest: nil).order(:id).to_a
         end
 
+        # @return [Boolean] whether the demo is not ended yet
+        def there? = Store::Settings.demo?
+
         # Makes those inactive who never got a password. Whoever ends it must have one, or there would be
         # nobody left to come in.
         # @param by [Store::Person]

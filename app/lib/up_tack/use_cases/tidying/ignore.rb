@@ -28,6 +28,9 @@ module UpTack
           end
         end
 
+        # @return [Integer] how many are put aside in a table
+        def count(table:) = Store::DismissedSuggestion.where(table_id: @workspace.table(table).id).count
+
         # Suggests again what was put aside.
         # @return [Integer] how many
         def forget(table:)

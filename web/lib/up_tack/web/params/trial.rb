@@ -12,7 +12,7 @@ module UpTack
         # @return [Workspace]
         # @raise [Core::Invalid] for a day or hour that there is not
         def workspace(real, person_id:, at:)
-          person = person_id ? Store::Person.find_by(id: person_id) : real.person
+          person = person_id ? UseCases::People::Directory.find(person_id) : real.person
           raise Store::NotFound, "There is no such person." unless person
           return Workspace.new(person: person) if at.to_s.strip.empty?
 

@@ -14,7 +14,7 @@ module UpTack
 
         # @param entries [Array<Store::Entry>]
         def all(entries)
-          @earlier = Store::Entry.where(id: entries.map { |entry| entry.id - 1 }).pluck(:id, :made_at).to_h
+          @set_back = UseCases::History::Entries.set_back(entries)
           entries.map { |entry| one(entry) }
         end
 
@@ -67,8 +67,7 @@ module UpTack
         end
 
         # Whether the clock stood later at the entry before.
-        def set_back?(entry) =
-          (before = @earlier[entry.id - 1]) ? entry.made_at < before - Store::LogCheck::TOLERANCE : false
+        def set_back?(entry) = @set_back.include?(entry.id)
 
         def batch(entry)
           found = entry.batch or return

@@ -37,7 +37,7 @@ module UpTack
           history.each_batch do |batch|
             yield batch.zip(@entries.all(batch)).flat_map { |entry, shown| lines(entry, shown) }.join
           end
-          head = Store::Head.kept
+          head = UseCases::History::Entries.head
           yield CSV.generate_line(["up to #{head["entry"]}", *Array.new(COLUMNS.length - 2), JSON.generate(head)])
         end
 
@@ -51,7 +51,7 @@ module UpTack
               first = false
             end
           end
-          yield "#{"," unless first}\n#{JSON.generate({head: Store::Head.kept})}\n]\n"
+          yield "#{"," unless first}\n#{JSON.generate({head: UseCases::History::Entries.head})}\n]\n"
         end
 
         private

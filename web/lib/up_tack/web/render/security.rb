@@ -114,7 +114,7 @@ module UpTack
         # @return [String] what it does, as the API's document says
         def operation(id) = Guard::Access.current.summary(id).then { |text| text.chomp(".").sub(/\A./, &:downcase) }
 
-        def name(id) = Store::Person.find_by(id: id)&.name || "person #{id}"
+        def name(id) = UseCases::People::Directory.name(id)
       end
     end
   end

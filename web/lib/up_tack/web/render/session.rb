@@ -15,13 +15,13 @@ module UpTack
             project: {name: workspace.project.name, time_zone: workspace.project.conventions.time_zone},
             person: person(workspace.person),
             has_password: workspace.person.password?,
-            demo: Store::Settings.demo?,
+            demo: UseCases::People::Demo.there?,
             write_key: key,
-            people: Store::Person.order(:id).map { |each| person(each) },
+            people: UseCases::People::Directory.all.map { |each| person(each) },
             clock: {now: now.strftime("%Y-%m-%dT%H:%M"), today_text: now.strftime("%a %-d %b %Y")},
             types: Core::Values.all.values.map { |type| {key: type.key, label: type.label} },
-            undo: builder ? Store::Revision.to_undo&.summary : nil,
-            redo: builder ? Store::Revision.to_redo&.summary : nil
+            undo: builder ? UseCases::Design::Revisions.to_undo : nil,
+            redo: builder ? UseCases::Design::Revisions.to_redo : nil
           }
         end
 
@@ -31,7 +31,7 @@ module UpTack
           needed = UseCases::People::SetUp.needed?
           {
             set_up: needed,
-            project: needed ? nil : Store::CompiledDesign.current.project.name,
+            project: needed ? nil : UseCases::Design::Revisions.project_name,
             time_zones: needed ? TZInfo::Timezone.all_data_zone_identifiers.sort : [],
             demo: one_click ? UseCases::People::Demo.people.map { |each| person(each) } : []
           }

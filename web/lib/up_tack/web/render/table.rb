@@ -50,7 +50,7 @@ module UpTack
             one: table.record_name,
             note: table.note,
             sentence: Core::Design::Descriptions.table(table) { |other| @seen.table?(other) },
-            records: Store::RecordTable.new(table).count
+            records: UseCases::Records::CountRecords.of(table)
           }
         end
 

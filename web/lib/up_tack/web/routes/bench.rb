@@ -172,7 +172,7 @@ module UpTack
         # @return [Hash{String=>String}]
         # @raise [Store::NotFound]
         def self.person(id)
-          found = Store::Person.find_by(id: id) or raise Store::NotFound, "There is no such person."
+          found = UseCases::People::Directory.find(id) or raise Store::NotFound, "There is no such person."
           {"name" => found.name, "email" => found.email, "role" => found.role}.compact
         end
       end

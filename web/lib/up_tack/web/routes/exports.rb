@@ -40,8 +40,7 @@ module UpTack
           WHOLE.each do |kind, (ending, type)|
             app.get("/api/export.#{ending}") do
               hand_out("#{workspace.project.name}.#{ending}", type) do |file|
-                export = UseCases::Exports::Database.new(workspace)
-                Store::Deadline.unhurried { (kind == "sql") ? export.sql(file) : export.public_send(kind, file.path) }
+                UseCases::Exports::Database.new(workspace).write(kind.to_sym, file)
               end
             end
           end

@@ -61,8 +61,8 @@ module UpTack
             whole = person.builder?
             in_background(
               ->(verdict) { json(Render::Verdict.of(verdict, whole: whole)) },
-              shared: "verify #{Store::Database.path}"
-            ) { |progress, _| Store::LogCheck.run(progress: progress) }
+              shared: UseCases::Maintenance::VerifyLog.shared
+            ) { |progress, _| UseCases::Maintenance::VerifyLog.call(progress: progress) }
           end
 
           app.post("/api/history/batches/:id/undo") do

@@ -23,7 +23,7 @@ module UpTack
         end
 
         def self.registered(app)
-          app.get("/api/people") { json(Store::Person.order(:id).map { |each| Render::Session.entry(each) }) }
+          app.get("/api/people") { json(UseCases::People::Directory.all.map { |each| Render::Session.entry(each) }) }
 
           app.post("/api/people") do
             json(

@@ -103,9 +103,7 @@ module UpTack
           # Records whose name, or what stands beside it, has the words typed.
           app.get("/api/tables/:table/matches") do
             matches =
-              Store::NameSearch.new(workspace.plan(params[:table]), workspace.context).like(
-                params[:text].to_s.scrub[0, 200]
-              )
+              UseCases::Records::FindMatches.new(workspace).call(table: params[:table], text: params[:text].to_s.scrub)
             json(matches.map(&:to_h))
           end
 

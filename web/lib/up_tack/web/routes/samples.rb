@@ -23,14 +23,7 @@ module UpTack
           end
 
           app.get("/api/tables/:table/samples") do
-            table = workspace.table(params[:table])
-            batches =
-              Store::Batch
-                .where(table_id: table.id, undoes_id: nil)
-                .where("summary LIKE 'Made up: %'")
-                .order(id: :desc)
-                .limit(50)
-                .reject(&:undone?)
+            batches = UseCases::Proofs::MadeUpBatches.new(workspace).call(table: params[:table])
             json(
               batches.map do |batch|
                 {

@@ -28,7 +28,7 @@ module UpTack
                 suggestions: lines,
                 count: count,
                 rules: suggestions.any_rules?,
-                ignored: Store::DismissedSuggestion.where(table_id: table.id).count
+                ignored: UseCases::Tidying::Ignore.new(workspace).count(table: table.key)
               }
             )
           end

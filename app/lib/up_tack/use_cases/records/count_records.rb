@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module UpTack
+  module UseCases
+    module Records
+      # How many records a table has.
+      module CountRecords
+        # @param table [Core::Design::Table]
+        # @return [Integer]
+        def self.of(table) = Store::RecordTable.new(table).count
+      end
+    end
+  end
+end
