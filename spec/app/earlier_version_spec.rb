@@ -66,3 +66,26 @@ RSpec.describe "A database of an earlier version", :tampers do
     )
   end
 end
+
+# The demo’s project file as the version before wrote it.
+RSpec.describe "A project file of an earlier version" do
+  it "is read without loss, and comes in to the last rule" do
+    text = Zlib.gunzip(File.binread(File.expand_path("../fixtures/project_version_1.json.gz", __dir__)))
+    content = Core::Design::ProjectFile.read(text)
+    people = content.people.each_with_index.to_h { |each, index| [index + 1, each] }
+    expect(content.version).to eq(1)
+    expect(JSON.parse(Core::Design::ProjectFile.write(content.project, people))).to eq(
+      JSON.parse(text).merge("version" => Core::Design::ProjectFile::VERSION)
+    )
+    UpTack::Store::Database.open(File.join(StoreHelp::FOLDER, "empty.sqlite3"))
+    UpTack::UseCases::People::SetUp.new.call(
+      code: UpTack::UseCases::People::SetUp.new_code,
+      project: "Kiln",
+      time_zone: "Europe/Dublin",
+      person: {"name" => "Odile Marsh", "sign_in" => "odile", "password" => "four kilns in a row"}
+    )
+    UpTack::UseCases::Design::ApplyProjectFile.new(workspace).call(text)
+    rules = JSON.parse(text)["tables"].to_h { |table| [table["key"], table["rules"].length] }
+    expect(rules.keys.to_h { |key| [key, workspace.table(key).rules.length] }).to eq(rules)
+  end
+end

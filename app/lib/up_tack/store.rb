@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "active_record"
+require "active_support/security_utils"
 require "base64"
 require "bcrypt"
 require "fileutils"

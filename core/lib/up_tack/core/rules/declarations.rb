@@ -104,15 +104,17 @@ module UpTack
           found << "say its kind: kind \"…\", label: \"…\", about: \"…\"" unless @kind && @label && @about
           found << "say at which stage it acts: stage \"…\"" unless stage
           found << "say how it looks at records that exist: effect :…" unless effect
-          EXPECTED.each { |name, words| found << "define #{words}" if instance_method(name).owner.equal?(Rule) }
+          EXPECTED.each { |name, words| found << "define #{words}" if unsaid?(name) }
           found + untested + unlabelled + unknown_needs
         end
 
         private
 
+        # @return [Boolean] whether the kind leaves a question as every rule, or every one of a class, answers it
+        def unsaid?(question, answered_by = Questions) = instance_method(question).owner.equal?(answered_by)
+
         def untested
-          return [] unless self < Validation && instance_method(:test).owner.equal?(Validation) &&
-            instance_method(:as_condition).owner.equal?(Rule)
+          return [] unless self < Validation && unsaid?(:as_condition) && unsaid?(:test, Validation)
 
           ["define as_condition(table), a formula that is yes where it lets a record pass (or test(table), an " \
             "object whose call(evaluation) gives a Verdict)"]
