@@ -148,6 +148,10 @@ RSpec.describe "Typing it right, over HTTP" do
     expect(ask(:post, "/api/formats", {type: "date", format: {}})["ready_made"].length).to be >= 6
     expect(ask(:post, "/api/formats", {type: "date", format: {pattern: "Q'"}})["problem"]).to be_a(String)
     expect(ask(:post, "/api/formats", {type: "potato"}) && status).to eq(422)
+    Core::Values.all.each_key do |type|
+      found = ask(:post, "/api/formats", {type: type, format: {blank: "not known", group: true}})
+      expect([type, status, found["problem"]]).to eq([type, 200, nil])
+    end
   end
 
   it "reviews suggestions and takes them back" do

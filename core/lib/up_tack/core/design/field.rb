@@ -12,7 +12,7 @@ module UpTack
       # choices:: for choices: the list, in its order, retired ones included
       # retired:: those of them that old records keep and new ones can't have
       # list:: for choices: id of the project's list that it uses, nil for one of its own
-      # format:: how values are shown, see each type's FORMAT; "blank" for all of them
+      # format:: how values are shown, see format_parts of each type; "blank" for all of them
       # target:: for links: key of the table it points to
       # on_delete:: for links: what happens when the linked record is deleted,
       #   "refuse" (that deletion), "clear" (this value) or "delete" (this record along)

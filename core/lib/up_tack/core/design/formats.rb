@@ -22,7 +22,7 @@ module UpTack
           return if format.nil?
           return "A reading format is an object of settings." unless format.is_a?(Hash)
 
-          known = field.values::FORMAT.merge("blank" => :text)
+          known = field.values.format_parts.merge("blank" => :text)
           format.each do |name, value|
             # What belonged to another type of the field is passed over.
             wrong = known.key?(name) && setting_problem(known[name], value, field)

@@ -10,9 +10,7 @@ module UpTack
 
         MONTHS = %w[January February March April May June July August September October November December].freeze
         USUAL = "d MMM yyyy"
-        FORMAT = {"pattern" => :pattern}.freeze
-        # Patterns to choose from.
-        READY_MADE = [
+        PATTERNS = [
           "d MMM yyyy",
           "EEE d MMM yyyy",
           "d MMMM yyyy",
@@ -31,6 +29,9 @@ module UpTack
         def column = :date
 
         def day? = true
+        def format_parts = {"pattern" => :pattern}
+        def offered_patterns = PATTERNS
+        def format_examples(_field, _now, today) = [today]
         def settle(value, _field) = value
         def usual(_field) = Calendar.day(2026, 6, 15)
         def other(_field, now, today) = (now || today) - 1

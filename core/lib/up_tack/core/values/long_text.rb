@@ -10,8 +10,6 @@ module UpTack
 
         # Characters at most: enough for a megabyte of plain text.
         LIMIT = 1_100_000
-        # Whether the last line stands first, as in a running account.
-        FORMAT = {"turned" => :flag}.freeze
 
         module_function
 
@@ -21,6 +19,10 @@ module UpTack
         def column = :text
 
         def long? = true
+
+        # Whether the last line stands first, as in a running account.
+        def format_parts = {"turned" => :flag}
+
         def usual(_field) = "Made up"
         def other(_field, now, _today) = "#{now || "Made up"} b"
         def slip(_field, plain) = "#{plain} x"

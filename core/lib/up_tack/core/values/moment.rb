@@ -8,8 +8,7 @@ module UpTack
       module Moment
         extend Type
 
-        FORMAT = {"pattern" => :pattern}.freeze
-        READY_MADE = [
+        PATTERNS = [
           "d MMM yyyy, HH:mm",
           "EEE d MMM yyyy, HH:mm",
           "d MMM, H:mm",
@@ -31,6 +30,9 @@ module UpTack
         def column = :datetime
 
         def moment? = true
+        def format_parts = {"pattern" => :pattern}
+        def offered_patterns = PATTERNS
+        def format_examples(_field, now, _today) = [now.round]
         def usual(_field) = ::Time.utc(2026, 6, 15, 12)
         def other(field, _now, _today) = usual(field)
         def step(_field) = 60

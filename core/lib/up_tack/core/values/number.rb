@@ -10,7 +10,7 @@ module UpTack
       module Number
         extend Type
 
-        FORMAT = {"group" => :flag, "before" => :text, "after" => :text}.freeze
+        EXAMPLES = %w[1234.5 -0.25 1000000].map { |text| BigDecimal(text) }.freeze
 
         module_function
 
@@ -20,6 +20,11 @@ module UpTack
         def column = :decimal
 
         def numeric? = true
+        def format_parts = {"group" => :flag, "before" => :text, "after" => :text}
+
+        def format_examples(field, _now, _today) =
+          field.decimals ? EXAMPLES.map { |number| Numbers.round(number, field.decimals) } : EXAMPLES
+
         def described = "A number"
         def usual(_field) = BigDecimal(1)
         def other(_field, now, _today) = (now || BigDecimal(0)) + 1

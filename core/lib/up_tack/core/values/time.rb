@@ -8,8 +8,7 @@ module UpTack
       module Time
         extend Type
 
-        FORMAT = {"pattern" => :pattern}.freeze
-        READY_MADE = ["HH:mm", "H:mm", "h:mm a", "HH:mm:ss", "HH'h'mm"].freeze
+        PATTERNS = ["HH:mm", "H:mm", "h:mm a", "HH:mm:ss", "HH'h'mm"].freeze
 
         module_function
 
@@ -19,6 +18,9 @@ module UpTack
         def column = :text
 
         def clock? = true
+        def format_parts = {"pattern" => :pattern}
+        def offered_patterns = PATTERNS
+        def format_examples(_field, _now, _today) = [DayTime.of(9, 5), DayTime.of(17, 30)]
         def usual(_field) = DayTime.of(12, 0)
         def other(field, _now, _today) = usual(field)
         def step(_field) = 60

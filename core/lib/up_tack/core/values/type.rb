@@ -26,11 +26,17 @@ module UpTack
           other: "other(field, now, today), another value than it has now"
         }.freeze
 
-        # What of its reading format can be set: :text, :flag or :pattern by name.
-        FORMAT = {}.freeze
-
         # @return [String] a value as one would type it
         def edit(value, field) = show(value, field)
+
+        # @return [Hash{String=>Symbol}] what of its reading format can be set: :text, :flag or :pattern, by name
+        def format_parts = {}
+
+        # @return [Array<String>] patterns to choose from
+        def offered_patterns = []
+
+        # @return [Array<Object>] values on which a reading format is shown
+        def format_examples(_field, _now, _today) = []
 
         # To and from JSON, without loss.
         def dump(value) = value

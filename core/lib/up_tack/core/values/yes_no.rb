@@ -7,7 +7,6 @@ module UpTack
       module YesNo
         extend Type
 
-        FORMAT = {"yes" => :text, "no" => :text}.freeze
         WORDS = {
           "yes" => true, "y" => true, "true" => true, "1" => true, "x" => true,
           "no" => false, "n" => false, "false" => false, "0" => false
@@ -21,6 +20,8 @@ module UpTack
         def column = :boolean
 
         def yes_no? = true
+        def format_parts = {"yes" => :text, "no" => :text}
+        def format_examples(_field, _now, _today) = [true, false]
         def settle(value, _field) = value
         def usual(_field) = true
         def other(_field, now, _today) = now != true
