@@ -104,7 +104,7 @@ RSpec.describe "The order of rules" do
           .new(random.rand(2..7)) { any_rule(kinds.sample(random: random), keys, random) }
           .uniq { |rule| [rule["kind"], rule["field"]] }
       table = design(rules, random)
-      acting = plan(table).turns.values.flatten.map { |rule| rule.rule.id }
+      acting = plan(table).rules_by_stage.values.flatten.map { |rule| rule.rule.id }
       expect(acting.uniq).to match_array(table.rules.map(&:id))
     rescue Core::Invalid => e
       refused += 1
@@ -251,7 +251,7 @@ RSpec.describe "The order of rules" do
     expect(project.table("pieces").notices.all.map(&:message)).to all(
       include("This rule rests, since it can't act: These values would wait for one another")
     )
-    expect(plan(project.table("pieces")).turns.values.flatten).to be_empty
+    expect(plan(project.table("pieces")).rules_by_stage.values.flatten).to be_empty
     expect(
       Core::Design::Changes::AddField
         .new(table: "pieces", parts: {"label" => "C", "type" => "text"})
@@ -293,7 +293,7 @@ RSpec.describe "The order of rules" do
         expect(project.tolerated.length).to eq((ids & %i[r3 r4]).length + (((ids & %i[r1 r2]).length == 2) ? 1 : 0))
         text = Core::Design::ProjectFile.write(project)
         expect(Core::Design::ProjectFile.write(Core::Design::ProjectFile.read(text).project)).to eq(text)
-        turns = plan(project.table("pieces")).turns.values.flatten.map { |act| act.rule.id.to_sym }
+        turns = plan(project.table("pieces")).rules_by_stage.values.flatten.map { |act| act.rule.id.to_sym }
         expect(turns).to match_array(((ids & %i[r1 r2]).length == 2) ? ids - %i[r1 r2] : ids)
       end
   end
