@@ -9,8 +9,8 @@ export const bindings = (keys: string): string[] =>
   keys.includes("mod+") ? [keys.replace("mod+", "Control+"), keys.replace("mod+", "Meta+")] : [keys];
 
 /**
- * Keys that are heard wherever the cursor is. Whoever handles one keeps the browser from doing so
- * (`event.preventDefault()`), and is not asked where another one did that already.
+ * Keys that are heard wherever the cursor is, also where a list of choices has taken them already: Ctrl Enter
+ * chooses there and saves too. Whoever handles one keeps the browser from doing so (`event.preventDefault()`).
  */
 export function useShortcuts(shortcuts: Shortcuts) {
   const latest = useRef(shortcuts);
@@ -18,14 +18,11 @@ export function useShortcuts(shortcuts: Shortcuts) {
   const known = Object.keys(shortcuts).sort().join(" ");
   useEffect(() => {
     const map = Object.fromEntries(
-      known.split(" ").flatMap((keys) =>
-        bindings(keys).map((each) => [
-          each,
-          (event: KeyboardEvent) => {
-            if (!event.defaultPrevented) latest.current[keys]?.(event);
-          },
-        ]),
-      ),
+      known
+        .split(" ")
+        .flatMap((keys) =>
+          bindings(keys).map((each) => [each, (event: KeyboardEvent) => latest.current[keys]?.(event)]),
+        ),
     );
     return tinykeys(window, map);
   }, [known]);

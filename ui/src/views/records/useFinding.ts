@@ -6,7 +6,7 @@ export function useFinding(grid: RefObject<HTMLElement | null>) {
   const [isOpen, setOpen] = useState(false);
   useShortcuts({
     "mod+f": (event) => {
-      if (inDialog()) return;
+      if (event.defaultPrevented || inDialog()) return;
       event.preventDefault();
       setOpen(true);
     },
