@@ -118,11 +118,19 @@ module BrowserHelp
     warn "no traces of #{example.full_description}: #{error.message}"
   end
 
+  # Looked at and closed at once: an Escape that comes after they are gone closes the panel.
+  def close_suggestions = execute_script(<<~JS)
+    if (document.querySelector(".cm-tooltip-autocomplete")) {
+      const escape = new KeyboardEvent("keydown", { key: "Escape", bubbles: true, cancelable: true });
+      document.querySelector(".cm-content").dispatchEvent(escape);
+    }
+  JS
+
   def write_formula(text)
     find(".cm-content").native.node.focus
     press [:control, "a"]
     press(*text.chars)
-    press :Escape if has_css?(".cm-tooltip-autocomplete", wait: 0)
+    close_suggestions
   end
 end
 
