@@ -56,18 +56,27 @@ module WebHelp
 
   private
 
-  def hold_against_document(method, path)
-    template =
-      DOCUMENT["paths"].keys.find do |each|
-        path.match?(/\A#{Regexp.escape(each).gsub(/\\\{\w+\\\}/, "[^/]+")}\z/) && DOCUMENT["paths"][each].key?(method)
-      end
-    return expect(status).to(be_between(400, 499), "#{method} #{path} is not in the document") unless template
+  # @return [Hash, nil] the operation of the document that answers this
+  def operation_at(method, path)
+    DOCUMENT["paths"].each_value.find { |operations|
+      template = DOCUMENT["paths"].key(operations)
+      operations.key?(method) && path.match?(/\A#{Regexp.escape(template).gsub(/\\\{\w+\\\}/, "[^/]+")}\z/)
+    }&.fetch(method)
+  end
 
-    operation = DOCUMENT["paths"][template][method]
+  # @return [Hash, nil] what an operation answers with this status
+  def response_of(operation, code)
+    response = operation["responses"][code.to_s] || operation["responses"]["default"]
+    response&.key?("$ref") ? DOCUMENT.dig("components", "responses", response["$ref"].split("/").last) : response
+  end
+
+  def hold_against_document(method, path)
+    operation = operation_at(method, path)
+    return expect(status).to(be_between(400, 499), "#{method} #{path} is not in the document") unless operation
+
     SEEN[operation["operationId"]] << status
-    response = operation["responses"][status.to_s] || operation["responses"]["default"]
+    response = response_of(operation, status)
     expect(response).not_to be_nil, "#{method} #{path} answered #{status}, which the document does not have"
-    response = DOCUMENT.dig("components", "responses", response["$ref"].split("/").last) if response["$ref"]
     return expect(last_response.body).to(be_empty) unless response["content"]
 
     type, media = response["content"].first
@@ -75,27 +84,31 @@ module WebHelp
     return lines_are_previews if type == "application/x-ndjson" && path.end_with?("/preview")
     return unless type.include?("json") && type != "application/x-ndjson"
 
-    errors =
-      schema(media["schema"])
-        .validate(JSON.parse(last_response.body))
-        .map { |error| "#{error["data_pointer"]}: #{error["error"]}" }
-    expect(errors).to be_empty
+    expect(misfits(media["schema"], JSON.parse(last_response.body))).to be_empty
   end
+
+  # @return [Array<String>] where data are not as a schema of the document says
+  def misfits(schema, data) =
+    schema(schema).validate(data).map { |error| "#{error["data_pointer"]}: #{error["error"]}" }
 
   def lines_are_previews
     errors = last_response.body.lines.flat_map { |line| OPENAPI.schema("Preview").validate(JSON.parse(line)).to_a }
     expect(errors).to be_empty
   end
 
+  SCHEMAS = {}
+  private_constant :SCHEMAS
+
   def schema(schema)
     return OPENAPI.schema(schema["$ref"].split("/").last) if schema["$ref"]
 
-    JSONSchemer.schema(
-      JSON.parse(JSON.generate(schema).gsub("#/components/schemas/", "#/$defs/")).merge(
-        "$defs" =>
-          JSON.parse(JSON.generate(DOCUMENT.dig("components", "schemas")).gsub("#/components/schemas/", "#/$defs/"))
+    SCHEMAS[schema] ||=
+      JSONSchemer.schema(
+        JSON.parse(JSON.generate(schema).gsub("#/components/schemas/", "#/$defs/")).merge(
+          "$defs" =>
+            JSON.parse(JSON.generate(DOCUMENT.dig("components", "schemas")).gsub("#/components/schemas/", "#/$defs/"))
+        )
       )
-    )
   end
 end
 

@@ -21,7 +21,7 @@ module UpTack
     class Job
       attr_reader :id, :owner, :shared, :progress, :result, :error, :ended_at
 
-      # @param report [Proc, nil] makes of the result what is told at the end
+      # @param report [Proc, nil] gives what is told at the end, from the result and the workspace of whoever asks
       # @param owner [Integer, nil] number of the person whose work it is
       # @param shared [String, nil] the name under which it is everybody's
       def initialize(id, report, owner = nil, shared = nil, &work)
@@ -40,8 +40,9 @@ module UpTack
 
       def running? = @ended_at.nil?
 
-      # @return [Hash, nil] what is told at the end; nil before, and where there is nothing to tell
-      def told = (!running? && error.nil? && @report) ? @report.call(result) : nil
+      # @param workspace [Workspace] of whoever asks, who is told what they may see
+      # @return [Hash, Array, nil] what is told at the end; nil before, and where there is nothing to tell
+      def told(workspace) = (!running? && error.nil? && @report) ? @report.call(result, workspace) : nil
 
       private
 
@@ -61,7 +62,7 @@ module UpTack
     @mutex = Mutex.new
 
     class << self
-      # @param report [Proc, nil] makes of the result what is told at the end
+      # @param report [Proc, nil] see Job
       # @param shared [String, nil] a name under which whoever asks while it runs gets the same job
       # @yield [progress] the work; what it gives is the job's result
       # @return [Job] begun

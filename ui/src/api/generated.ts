@@ -2526,8 +2526,8 @@ export interface components {
             field: string | null;
             done: number;
             total: number;
-            /** @description What came of it, as the answer would have said it had it come at once; null before the end, and where nothing is told. */
-            report: Record<string, never> | null;
+            /** @description What came of it, exactly as the answer would have said it had it come at once; null before the end, and where there is nothing to tell (204). */
+            report: Record<string, never> | unknown[] | null;
         };
         Names: {
             key: string;

@@ -28,20 +28,13 @@ export const stopJob = (job: string) => data(api.DELETE("/api/jobs/{job}", { par
 type Answered<T> = { data?: T; response: Response };
 
 /**
- * The result of a change of the design. One that takes long goes on in the background; this waits
- * for its end, and gives what it tells then, or null where what it made is asked for again anyway.
+ * The result of work that may take long: such work goes on in the background, and tells at its end what
+ * the answer would have told had it come at once.
  */
-export async function settled<T>(call: Promise<Answered<T>>): Promise<Exclude<T, Job> | null> {
+export async function settled<T>(call: Promise<Answered<T>>): Promise<Exclude<T, Job>> {
   const { data: found, response } = await call;
   if (response.status !== 202) return found as Exclude<T, Job>;
-  return ((await ended(found as Job)).report as Exclude<T, Job> | null | undefined) ?? null;
-}
-
-/** The same for work that tells at its end what came of it, however long it took. */
-export async function reported<T>(call: Promise<Answered<T | Job>>): Promise<T> {
-  const { data: found, response } = await call;
-  if (response.status !== 202) return found as T;
-  return (await ended(found as Job)).report as T;
+  return (await ended(found as Job)).report as Exclude<T, Job>;
 }
 
 async function ended(begun: Job) {

@@ -1,8 +1,8 @@
 import { useQueries, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, data, type Job, type RecordData } from "./client";
+import { api, data, type RecordData } from "./client";
 import type { components, paths } from "./generated";
-import { reported } from "./jobs";
+import { settled } from "./jobs";
 import type { Typed } from "./queries";
 import { queryKeys } from "./queryKeys";
 import { untilAnswered, writeName } from "./sending";
@@ -107,12 +107,12 @@ export function writeBatch(
   name = writeName(),
 ): Promise<Written> {
   const send = (headers: { [name: string]: string }) =>
-    reported<Written>(
+    settled(
       api.POST("/api/tables/{table}/batch", {
         params: { path: { table } },
         body: { records, keep, way: "grid" },
         headers,
-      }) as Promise<{ data?: Written | Job; response: Response }>,
+      }),
     );
   if (records.length > FEW) return send({});
   const headers = { "Idempotency-Key": name };
@@ -142,20 +142,8 @@ export type BulkWish = {
 
 /** Does the same with many records, or tries it; long ones go on in the background. */
 export const changeMany = (table: string, wish: BulkWish, keep: Keep) =>
-  reported<Report>(
-    api.POST("/api/tables/{table}/bulk", { params: { path: { table } }, body: { ...wish, keep } }) as Promise<{
-      data?: Report | Job;
-      response: Response;
-    }>,
-  );
-
-type Undone = { undone: number; left: number; batch: number };
+  settled(api.POST("/api/tables/{table}/bulk", { params: { path: { table } }, body: { ...wish, keep } }));
 
 /** Takes back a change of many records; the change that did so can be taken back as well. */
 export const undoBatch = (batch: number) =>
-  reported<Undone>(
-    api.POST("/api/history/batches/{batch}/undo", { params: { path: { batch } } }) as Promise<{
-      data?: Undone | Job;
-      response: Response;
-    }>,
-  );
+  settled(api.POST("/api/history/batches/{batch}/undo", { params: { path: { batch } } }));

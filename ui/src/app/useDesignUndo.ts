@@ -13,12 +13,13 @@ export function useDesignUndo() {
   async function run(step: typeof undoIt, done: (what: string) => string, nothing: string) {
     try {
       const found = await step(undefined);
-      const summary = found?.summary;
-      toast(summary ? done(summary) : found ? nothing : words.job.done);
+      const summary = found.summary;
+      toast(summary ? done(summary) : nothing);
       // A table that was renamed or has gone is no longer at this address.
       if (summary?.startsWith("Table ")) navigate("/");
     } catch (error) {
-      if (error instanceof ProblemError) toast.error(error.message);
+      if (!(error instanceof ProblemError)) throw error;
+      toast.error(error.message);
     }
   }
 

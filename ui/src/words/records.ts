@@ -208,7 +208,6 @@ export const recordsWords = {
     acceptText: "Each record goes through its rules. All of it is one entry in History and can be taken back as one.",
     accepted: (n: number, left: number) =>
       `${n === 1 ? "1 text tidied" : `${n.toLocaleString("en")} texts tidied`}${left > 0 ? `, ${left} left as they were` : ""}.`,
-    acceptedAll: "Tidied.",
     ignored: (n: number) => (n === 1 ? "1 suggestion put aside." : `${n.toLocaleString("en")} suggestions put aside.`),
     again: (n: number) => `Suggest ${n.toLocaleString("en")} ignored again`,
     empty: "Everything is tidy, or put aside.",

@@ -73,10 +73,7 @@ function Waiting({ table, rule }: Props) {
   if (!waiting || waiting.waiting === 0)
     return give.data ? <p className="text-success">{words.numbering.given(give.data.given)}</p> : null;
   const done = () =>
-    give.mutate(
-      { order, descending },
-      { onSuccess: (found) => toast(found ? words.numbering.given(found.given) : words.job.done) },
-    );
+    give.mutate({ order, descending }, { onSuccess: (found) => toast(words.numbering.given(found.given)) });
   return (
     <div>
       <h3 className="mb-1 text-base">{words.numbering.waiting(waiting.waiting)}</h3>

@@ -60,8 +60,7 @@ export default function TidyReview() {
       ),
     onSuccess: (result) => {
       done();
-      setTold(result?.refused ?? []);
-      if (!result) return toast.success(words.tidyReview.acceptedAll);
+      setTold(result.refused);
       const text = words.tidyReview.accepted(result.saved, result.left);
       const batch = result.batch;
       if (batch) toast.success(text, { action: { label: words.shell.undo, onClick: () => undo.mutate(batch) } });

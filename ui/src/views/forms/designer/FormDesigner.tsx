@@ -53,6 +53,12 @@ function Designer({ table, id, saved }: Props) {
     setRefused(null);
   };
 
+  const refuse = (error: unknown) => {
+    if (!(error instanceof ProblemError)) throw error;
+    setRefused(error.message.replaceAll("`", ""));
+    setMistakes(error.problem.mistakes ?? []);
+  };
+
   const save = async () => {
     try {
       const made =
@@ -67,21 +73,23 @@ function Designer({ table, id, saved }: Props) {
       edit.done();
       await client.invalidateQueries();
       toast.success(words.designer.saved(form.name));
-      const own = (made as { id?: string } | undefined)?.id ?? id;
-      navigate(`/t/${table.key}/forms?form=${own}`);
+      navigate(`/t/${table.key}/forms?form=${made.id}`);
     } catch (error) {
-      if (!(error instanceof ProblemError)) throw error;
-      setRefused(error.message.replaceAll("`", ""));
-      setMistakes(error.problem.mistakes ?? []);
+      refuse(error);
     }
   };
 
   const remove = async () => {
-    await settled(api.DELETE("/api/tables/{table}/forms/{form}", { params: { path: { table: table.key, form: id } } }));
-    edit.done();
-    await client.invalidateQueries();
-    toast(words.designer.removed(form.name));
-    navigate(`/t/${table.key}/forms`);
+    try {
+      const path = { table: table.key, form: id };
+      await settled(api.DELETE("/api/tables/{table}/forms/{form}", { params: { path } }));
+      edit.done();
+      await client.invalidateQueries();
+      toast(words.designer.removed(form.name));
+      navigate(`/t/${table.key}/forms`);
+    } catch (error) {
+      refuse(error);
+    }
   };
 
   // Heard wherever the cursor is.

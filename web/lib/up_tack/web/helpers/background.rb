@@ -10,41 +10,51 @@ module UpTack
         # Seconds after which the answer is a job to look at rather than the result.
         PATIENCE = 0.8
 
-        # @yield [Design::ChangeDesign] what is to be done; gives what the second block needs
-        # @param answer [Proc] makes the answer from it
-        # @param report [Proc, nil] makes of it what the job tells at its end
-        def change_design(answer, report: nil)
-          in_background(answer, report: report) do |progress, workspace|
+        # @param told [Proc, nil] see #in_background
+        # @yield [Design::ChangeDesign] what is to be done; gives what `told` needs
+        def change_design(told = nil, status: 200)
+          in_background(told, status: status) do |progress, workspace|
             result = yield UseCases::Design::ChangeDesign.new(workspace, progress: progress)
             Proving.wake
             result
           end
         end
 
-        # @yield [UpTack::Progress, Workspace] what is to be done
-        # @param report [Proc, nil] makes of its result what the job tells at its end
+        # Answers with what came of it, or with a job that tells the same at its end.
+        # @param told [Proc, nil] gives what is told (an Array or a Hash for JSON), from the result and the
+        #   workspace of whoever asks for it; without one there is nothing to tell, which is answered with 204
+        # @param status [Integer] of the answer when it can be waited for
         # @param shared [String, nil] see Jobs.start
-        def in_background(answer, report: nil, shared: nil, &work)
+        # @yield [UpTack::Progress, Workspace] what is to be done
+        def in_background(told = nil, status: 200, shared: nil, &work)
           chosen = person
           # What is done once, with its answer, is waited for.
           if env[Guard::Idempotency::WITHIN]
-            return answer.call(work.call(Progress.none, Workspace.new(person: chosen)).tap { workspace.renew })
+            return ended(work.call(Progress.none, Workspace.new(person: chosen)), told, status)
           end
 
           job =
-            Jobs.start(report, owner: chosen.id, shared: shared) do |progress|
+            Jobs.start(told, owner: chosen.id, shared: shared) do |progress|
               work.call(progress, Workspace.new(person: chosen))
             end
-          job.wait(PATIENCE) ? ended(job, answer) : json(Render::Job.of(job), status: 202)
+          return json(Render::Job.of(job, workspace), status: 202) unless job.wait(PATIENCE)
+
+          raise job.error if job.error
+
+          ended(job.result, told, status)
         end
+
+        # @param key [String] of a table
+        # @return [Proc] tells the table as it is after a change
+        def whole_table(key) = ->(_, workspace) { Render::Table.new(workspace).full(workspace.table(key)) }
 
         private
 
-        def ended(job, answer)
-          raise job.error if job.error
-
+        def ended(result, told, status)
           workspace.renew
-          answer.call(job.result)
+          return 204 unless told
+
+          json(told.call(result, workspace), status: status)
         end
       end
     end

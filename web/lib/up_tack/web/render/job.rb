@@ -8,7 +8,8 @@ module UpTack
         module_function
 
         # @param job [Jobs::Job]
-        def of(job)
+        # @param workspace [Workspace] of whoever asks
+        def of(job, workspace)
           state =
             if job.running?
               "running"
@@ -23,7 +24,7 @@ module UpTack
             field: job.progress.field,
             done: job.progress.done,
             total: job.progress.total,
-            report: job.told
+            report: job.told(workspace)
           }
         end
       end

@@ -19,19 +19,19 @@ module UpTack
               search: sent["search"]&.to_s&.scrub
             }
             asked.update(typed: sent["typed"] ? typed : {}, keep: sent["keep"].to_s)
-            in_background(
-              ->(report) { json(Render::Report.of(report, table, workspace.visibility)) },
-              report: ->(report) { Render::Report.of(report, table, workspace.visibility) }
-            ) { |progress, workspace| UseCases::Bulk::Change.new(workspace, progress: progress).call(**asked) }
+            told = ->(report, workspace) { Render::Report.of(report, table, workspace.visibility) }
+            in_background(told) do |progress, workspace|
+              UseCases::Bulk::Change.new(workspace, progress: progress).call(**asked)
+            end
           end
 
           app.post("/api/tables/:table/batch") do
             table = workspace.table(params[:table])
             drafts, came, keep = drafts_sent, way, sent["keep"] ? sent["keep"].to_s : "all"
-            told = ->((report, results)) do
+            told = ->((report, results), workspace) do
               {report: Render::Report.of(report, table, workspace.visibility), results: results}
             end
-            in_background(->(done) { json(told.call(done)) }, report: told) do |progress, workspace|
+            in_background(told) do |progress, workspace|
               Routes::Bulk.write(
                 workspace,
                 UseCases::Bulk::Write.new(workspace, way: came, progress: progress),

@@ -25,21 +25,21 @@ module UpTack
           end
 
           app.post("/api/design/undo") do
-            change_design(->(revision) { json({summary: revision&.summary}) }, &:undo)
+            change_design(->(revision, _) { {summary: revision&.summary} }, &:undo)
           end
 
           app.post("/api/design/redo") do
-            change_design(->(revision) { json({summary: revision&.summary}) }, &:redo)
+            change_design(->(revision, _) { {summary: revision&.summary} }, &:redo)
           end
 
           app.post("/api/design/revisions/:id/put-back") do
             revision = record_id
-            change_design(->(found) { json({summary: found.summary}) }) { |design| design.put_back(revision) }
+            change_design(->(found, _) { {summary: found.summary} }) { |design| design.put_back(revision) }
           end
 
           app.post("/api/design/revisions/:id/rules/:rule/put-back") do
             change = UseCases::Design::Revisions.new(workspace).rule_before(record_id, params[:rule])
-            change_design(->(_) { json({summary: change.summary}) }) { |design| design.call(change) }
+            change_design(->(*) { {summary: change.summary} }) { |design| design.call(change) }
           end
         end
       end

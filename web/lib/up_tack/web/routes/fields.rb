@@ -34,7 +34,7 @@ module UpTack
                 parts: design_parts(*PARTS - %w[renamed aliases]),
                 position: number_sent("position")
               )
-            change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
+            change_design(whole_table(params[:table]), status: 201) { |design| design.call(change) }
           end
 
           app.patch("/api/tables/:table/fields/:field") do
@@ -50,7 +50,7 @@ module UpTack
                   parts: design_parts(*PARTS - ["key"])
                 )
               end
-            change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
+            change_design(whole_table(params[:table])) { |design| design.call(change) }
           end
 
           app.post("/api/tables/:table/fields/:field/choices/preview") do
@@ -67,7 +67,7 @@ module UpTack
           app.delete("/api/tables/:table/fields/:field") do
             Services::FindField.new(workspace).call(table: params[:table], field: params[:field])
             change = changes::RemoveField.new(table: params[:table], field: params[:field])
-            change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
+            change_design(whole_table(params[:table])) { |design| design.call(change) }
           end
 
           app.post("/api/tables/:table/details") do
@@ -79,7 +79,7 @@ module UpTack
                 detail: sent["detail"].to_s,
                 copy: sent["copy"] == true
               )
-            change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
+            change_design(whole_table(params[:table]), status: 201) { |design| design.call(change) }
           end
 
           app.get("/api/tables/:table/fields/:field/losses") do

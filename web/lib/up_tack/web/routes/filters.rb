@@ -19,13 +19,13 @@ module UpTack
                 sort: parts["sort"],
                 columns: parts["columns"]
               )
-            change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
+            change_design(whole_table(params[:table]), status: 201) { |design| design.call(change) }
           end
 
           app.delete("/api/tables/:table/filters/:filter") do
             workspace.table(params[:table])
             change = changes::DeleteFilter.new(table: params[:table], filter: params[:filter])
-            change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
+            change_design(whole_table(params[:table])) { |design| design.call(change) }
           end
         end
       end

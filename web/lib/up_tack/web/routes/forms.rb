@@ -11,7 +11,7 @@ module UpTack
           app.post("/api/tables/:table/forms") do
             workspace.table(params[:table])
             change = changes::SaveForm.new(table: params[:table], form: design_parts(*Params::Requests::FORM_PARTS))
-            change_design(->(_) { json({id: change.id}, status: 201) }) { |design| design.call(change) }
+            change_design(->(*) { {id: change.id} }, status: 201) { |design| design.call(change) }
           end
 
           app.put("/api/tables/:table/forms/:form") do
@@ -19,13 +19,13 @@ module UpTack
             change =
               changes::SaveForm.new(table: params[:table],
                 form: design_parts(*Params::Requests::FORM_PARTS).merge("id" => params[:form]))
-            change_design(->(_) { json({id: change.id}) }) { |design| design.call(change) }
+            change_design(->(*) { {id: change.id} }) { |design| design.call(change) }
           end
 
           app.delete("/api/tables/:table/forms/:form") do
             workspace.table(params[:table])
             change = changes::DeleteForm.new(table: params[:table], id: params[:form])
-            change_design(->(_) { status 204 }) { |design| design.call(change) }
+            change_design { |design| design.call(change) }
           end
         end
       end

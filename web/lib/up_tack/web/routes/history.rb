@@ -58,17 +58,16 @@ module UpTack
           end
 
           app.post("/api/history/verify") do
-            whole = person.builder?
-            in_background(
-              ->(verdict) { json(Render::Verdict.of(verdict, whole: whole)) },
-              shared: UseCases::Maintenance::VerifyLog.shared
-            ) { |progress, _| UseCases::Maintenance::VerifyLog.call(progress: progress) }
+            told = ->(verdict, workspace) { Render::Verdict.of(verdict, whole: workspace.person.builder?) }
+            in_background(told, shared: UseCases::Maintenance::VerifyLog.shared) do |progress, _|
+              UseCases::Maintenance::VerifyLog.call(progress: progress)
+            end
           end
 
           app.post("/api/history/batches/:id/undo") do
             batch = record_id
-            told = ->(result) { {undone: result.undone, left: result.left, batch: result.batch.id} }
-            in_background(->(result) { json(told.call(result)) }, report: told) do |progress, workspace|
+            told = ->(result, _) { {undone: result.undone, left: result.left, batch: result.batch.id} }
+            in_background(told) do |progress, workspace|
               UseCases::History::UndoBatch.new(workspace, progress: progress).call(batch)
             end
           end

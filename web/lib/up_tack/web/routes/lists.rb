@@ -17,6 +17,9 @@ module UpTack
               renamed: parts["renamed"]
             )
           end
+
+          # @return [Proc] tells all lists as they are after a change
+          def all_lists = ->(_, workspace) { Render::Lists.of(workspace.project, workspace.visibility) }
         end
 
         def self.registered(app)
@@ -29,16 +32,12 @@ module UpTack
             parts = design_parts("name", "values", "retired")
             change =
               changes::SaveList.new(name: parts["name"], values: parts["values"], retired: parts["retired"] || [])
-            change_design(
-              ->(project) { json(Render::Lists.of(project, workspace.visibility), status: 201) }
-            ) { |design| design.call(change) }
+            change_design(all_lists, status: 201) { |design| design.call(change) }
           end
 
           app.put("/api/lists/:list") do
             change = list_sent
-            change_design(->(project) { json(Render::Lists.of(project, workspace.visibility)) }) do |design|
-              design.call(change)
-            end
+            change_design(all_lists) { |design| design.call(change) }
           end
 
           app.post("/api/lists/:list/preview") do
@@ -47,9 +46,7 @@ module UpTack
 
           app.delete("/api/lists/:list") do
             change = changes::DeleteList.new(id: params[:list])
-            change_design(->(project) { json(Render::Lists.of(project, workspace.visibility)) }) do |design|
-              design.call(change)
-            end
+            change_design(all_lists) { |design| design.call(change) }
           end
         end
       end

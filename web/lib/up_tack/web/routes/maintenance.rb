@@ -36,8 +36,8 @@ module UpTack
           end
 
           app.post("/api/check") do
-            told = ->(findings) { {findings: findings.map(&:to_h)} }
-            in_background(->(findings) { json(told.call(findings)) }, report: told) do |progress, workspace|
+            told = ->(findings, _) { {findings: findings.map(&:to_h)} }
+            in_background(told) do |progress, workspace|
               UseCases::Maintenance::IntegrityCheck.new(workspace, progress: progress).call
             end
           end

@@ -37,11 +37,12 @@ module UpTack
               order: Numbers.order_in(sent),
               descending: sent["descending"] == true
             }
-            in_background(
-              ->(result) do
-                json({given: result.given, left: result.left, refused: result.refused, batch: result.batch&.id})
-              end
-            ) { |progress, workspace| UseCases::Numbers::Give.new(workspace, progress: progress).call(**wish) }
+            told = ->(result, _) do
+              {given: result.given, left: result.left, refused: result.refused, batch: result.batch&.id}
+            end
+            in_background(told) do |progress, workspace|
+              UseCases::Numbers::Give.new(workspace, progress: progress).call(**wish)
+            end
           end
         end
 

@@ -21,7 +21,7 @@ module UpTack
 
           app.patch("/api/project/conventions") do
             change = Core::Design::Changes::ChangeConventions.new(parts: conventions_sent)
-            change_design(->(_) { json(Project.conventions(workspace)) }) { |design| design.call(change) }
+            change_design(->(_, workspace) { Project.conventions(workspace) }) { |design| design.call(change) }
           end
 
           app.post("/api/project/preview") do
@@ -38,7 +38,7 @@ module UpTack
 
           app.post("/api/project/bring-in") do
             text = file_sent
-            in_background(->(project) { json({name: project.name}) }) do |progress, workspace|
+            in_background(->(project, _) { {name: project.name} }) do |progress, workspace|
               UseCases::Design::ApplyProjectFile
                 .new(workspace, progress: progress)
                 .call(text)

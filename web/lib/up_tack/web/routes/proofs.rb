@@ -49,10 +49,7 @@ module UpTack
                 proofs: design_parts("proofs").fetch("proofs").map { |proof| proof.slice(*PARTS) },
                 today: workspace.clock.today
               )
-            change_design(
-              ->(_) { json({ids: change.ids}, status: 201) },
-              report: ->(_) { {ids: change.ids} }
-            ) { |design| design.call(change) }
+            change_design(->(*) { {ids: change.ids} }, status: 201) { |design| design.call(change) }
           end
 
           app.put("/api/tables/:table/proofs/:proof") do
@@ -63,15 +60,13 @@ module UpTack
                 proofs: [design_parts(*PARTS).merge("id" => params[:proof])],
                 today: workspace.clock.today
               )
-            change_design(->(_) { json({ids: change.ids}) }, report: ->(_) { {ids: change.ids} }) do |design|
-              design.call(change)
-            end
+            change_design(->(*) { {ids: change.ids} }) { |design| design.call(change) }
           end
 
           app.delete("/api/tables/:table/proofs/:proof") do
             table = workspace.table(params[:table])
             change = changes::DeleteProof.new(table: table.key, id: params[:proof])
-            change_design(->(_) { status 204 }) { |design| design.call(change) }
+            change_design { |design| design.call(change) }
           end
 
           # Which proofs a rule would break, were it saved.

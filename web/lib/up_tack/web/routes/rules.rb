@@ -18,7 +18,7 @@ module UpTack
                 rule: design_parts(*PARTS - ["id"]),
                 records: workspace.context.records
               )
-            change_design(->(_) { table_json(params[:table], status: 201) }) { |design| design.call(change) }
+            change_design(whole_table(params[:table]), status: 201) { |design| design.call(change) }
           end
 
           app.post("/api/tables/:table/rules/preview") do
@@ -69,13 +69,13 @@ module UpTack
                 rule: design_parts(*PARTS).merge("id" => params[:rule]),
                 records: workspace.context.records
               )
-            change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
+            change_design(whole_table(params[:table])) { |design| design.call(change) }
           end
 
           app.delete("/api/tables/:table/rules/:rule") do
             Services::FindRule.new(workspace).call(table: params[:table], rule: params[:rule])
             change = changes::UnpinRule.new(table: params[:table], rule: params[:rule])
-            change_design(->(_) { table_json(params[:table]) }) { |design| design.call(change) }
+            change_design(whole_table(params[:table])) { |design| design.call(change) }
           end
         end
       end

@@ -21,9 +21,8 @@ module UpTack
           app.post("/api/tables") do
             parts = design_parts("label", "one", "key")
             change = changes::AddTable.new(label: parts["label"], one: parts["one"], key: parts["key"])
-            change_design(->(project) { table_json(project.tables.last.key, status: 201) }) do |design|
-              design.call(change)
-            end
+            told = ->(project, workspace) { whole_table(project.tables.last.key).call(project, workspace) }
+            change_design(told, status: 201) { |design| design.call(change) }
           end
 
           app.get("/api/tables/:table") { table_json(params[:table]) }
@@ -35,9 +34,10 @@ module UpTack
                 table: params[:table],
                 parts: design_parts("label", "one", "note", "title", "review", "log", "access", "aliases")
               )
-            change_design(->(project) { table_json(project.tables.find { |table| table.id == id }.key) }) do |design|
-              design.call(change)
+            told = ->(project, workspace) do
+              whole_table(project.tables.find { |table| table.id == id }.key).call(project, workspace)
             end
+            change_design(told) { |design| design.call(change) }
           end
 
           app.get("/api/tables/:table/losses") do
@@ -47,7 +47,7 @@ module UpTack
           app.delete("/api/tables/:table") do
             workspace.table(params[:table])
             change = changes::RemoveTable.new(table: params[:table])
-            change_design(->(_) { status 204 }) { |design| design.call(change) }
+            change_design { |design| design.call(change) }
           end
         end
       end

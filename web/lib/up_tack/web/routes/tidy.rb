@@ -36,11 +36,10 @@ module UpTack
           app.post("/api/tables/:table/suggestions/accept") do
             table = workspace.table(params[:table]).key
             chosen = picked
-            in_background(
-              ->(result) do
-                json({saved: result.saved, left: result.left, refused: result.refused, batch: result.batch&.id})
-              end
-            ) do |progress, workspace|
+            told = ->(result, _) do
+              {saved: result.saved, left: result.left, refused: result.refused, batch: result.batch&.id}
+            end
+            in_background(told) do |progress, workspace|
               UseCases::Tidying::Accept.new(workspace, progress: progress).call(table: table, picked: chosen)
             end
           end

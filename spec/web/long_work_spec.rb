@@ -1,0 +1,116 @@
+# frozen_string_literal: true
+
+require "web_helper"
+
+# Work that takes long is answered with a job. On a busy machine that is any work, so nobody may be told
+# less then: at its end the job says what the answer would have said had it come at once.
+RSpec.describe "Work that takes long" do
+  include WebHelp
+
+  may_take_long =
+    WebHelp::DOCUMENT["paths"].values.flat_map(&:values).select { |each| each.is_a?(Hash) && each["responses"]&.key?("202") }
+
+  # Each job is over when it is looked at, and yet was not when the answer was given.
+  before do
+    allow_any_instance_of(UpTack::Jobs::Job).to receive(:wait).and_wrap_original do |wait|
+      wait.call(60)
+      false
+    end
+  end
+
+  # @return [Object, nil] what the job tells at its end
+  def told(method, path, body = {})
+    job = ask(method, path, body)
+    expect([method, path, status]).to eq([method, path, 202]), job.inspect
+    operation = operation_at(method.to_s, path)
+    (@asked ||= Set.new) << operation["operationId"]
+    job = ask(:get, "/api/jobs/#{job["id"]}")
+    expect([method, path, job["state"]]).to eq([method, path, "done"]), job.inspect
+    direct = operation["responses"].keys.find { |code| %w[200 201 204].include?(code) }
+    schema = response_of(operation, direct).dig("content", "application/json", "schema")
+    wrong = schema ? misfits(schema, job["report"]) : Array(job["report"])
+    expect([method, path, wrong]).to eq([method, path, []])
+    job["report"]
+  end
+
+  def design_tables
+    expect(told(:post, "/api/tables", {label: "Glaze tests"})["key"]).to eq("glaze_tests")
+    told(:patch, "/api/tables/glaze_tests", {note: "Test tiles."})
+    told(:post, "/api/tables/glaze_tests/fields", {label: "Tile", type: "text"})
+    told(:patch, "/api/tables/glaze_tests/fields/tile", {label: "Test tile"})
+    told(:delete, "/api/tables/glaze_tests/fields/tile")
+    told(:delete, "/api/tables/glaze_tests")
+    told(:post, "/api/tables/pieces/details", {link: "maker", detail: "phone", copy: true})
+    told(:patch, "/api/project/conventions", {decimal_mark: ",", group_mark: "."})
+  end
+
+  def design_rules
+    rule = {kind: "required", field: "maker_note"}
+    id = told(:post, "/api/tables/pieces/rules", rule)["rules"].last["id"]
+    told(:put, "/api/tables/pieces/rules/#{id}", rule.merge(message: "Say something."))
+    told(:delete, "/api/tables/pieces/rules/#{id}")
+    expect(told(:post, "/api/design/undo")["summary"]).to be_a(String)
+    expect(told(:post, "/api/design/redo")["summary"]).to be_a(String)
+    revision = ask(:get, "/api/design/revisions").first
+    told(:post, "/api/design/revisions/#{revision["id"]}/rules/#{id}/put-back")
+    told(:post, "/api/design/revisions/#{revision["id"]}/put-back")
+  end
+
+  def design_more
+    list = told(:post, "/api/lists", {name: "Shelves", values: %w[A B]}).last["id"]
+    told(:put, "/api/lists/#{list}", {name: "Shelves", values: %w[A B C]})
+    told(:delete, "/api/lists/#{list}")
+    form = {name: "Desk", sections: [{label: "", items: [{field: "maker_note"}]}]}
+    id = told(:post, "/api/tables/pieces/forms", form)["id"]
+    expect(told(:put, "/api/tables/pieces/forms/#{id}", form)["id"]).to eq(id)
+    told(:delete, "/api/tables/pieces/forms/#{id}")
+    told(:post, "/api/tables/pieces/filters", {name: "Heavy", formula: "maker_note is not blank"})
+    told(:delete, "/api/tables/pieces/filters/#{workspace.table("pieces").filters.last.id}")
+    told(:post, "/api/project/bring-in", {file: custom_request("GET", "/api/project").body})
+  end
+
+  def prove
+    proof = {name: "It saves", at: "2026-11-23T09:30", person_id: 1, acts: [], expect: [{what: "refused"}]}
+    id = told(:post, "/api/tables/pieces/proofs", {proofs: [proof]})["ids"].first
+    told(:put, "/api/tables/pieces/proofs/#{id}", proof)
+    told(:delete, "/api/tables/pieces/proofs/#{id}")
+    expect(told(:post, "/api/tables/members/samples", {count: 2, seed: 3})["made"]).to be_positive
+    expect(told(:post, "/api/check")["findings"]).not_to be_empty
+    expect(told(:post, "/api/history/verify")["sound"]).to be(true)
+  end
+
+  def write_many
+    draft = {key: "a", typed: {name: "Moss", family: "Stoneware", limit: "1240", price: "1.20"}}
+    expect(told(:post, "/api/tables/clays/batch", {records: [draft], keep: "all"})["results"].length).to eq(1)
+    wish = {do: "change", keep: "all", ids: [1, 2], typed: {maker_note: "Seen."}}
+    batch = told(:post, "/api/tables/pieces/bulk", wish)["batch"]
+    expect(told(:post, "/api/history/batches/#{batch}/undo")["undone"]).to eq(2)
+    told(:post, "/api/tables/members/suggestions/accept", {picked: nil})
+    number = workspace.table("pieces").rules.find { |rule| rule.kind == "number" }
+    expect(told(:post, "/api/tables/pieces/rules/#{number.id}/waiting", {order: ""})["given"]).to eq(0)
+    custom_request("POST", "/api/imports?name=clays.csv", "Name;Family\nMoor;Stoneware\n",
+      {"CONTENT_TYPE" => "application/octet-stream", "HTTP_X_WRITE_KEY" => @write_key})
+    id = JSON.parse(last_response.body)["id"]
+    expect(told(:post, "/api/tables/clays/import", {id: id, keep: "none", match: "name"})).to include("made", "report")
+  end
+
+  it "tells at its end what it would have told at once, whatever it is" do
+    design_tables
+    design_rules
+    design_more
+    prove
+    write_many
+    expect(may_take_long.map { |operation| operation["operationId"] } - @asked.to_a).to eq([])
+  end
+
+  it "tells whoever asks what they may see, not what whoever began it may" do
+    verdict = UpTack::Store::LogCheck::Verdict.new(
+      sound: false, entries: 1, events: 0, broken: 4, faults: ["Entry 4 of Pieces was changed."], set_back: []
+    )
+    allow(UpTack::UseCases::Maintenance::VerifyLog).to receive(:call).and_return(verdict)
+    expect(told(:post, "/api/history/verify")["faults"]).to eq(["Entry 4 of Pieces was changed."])
+    job = ask(:post, "/api/history/verify")
+    sign_in_as("Bram Tolley")
+    expect(ask(:get, "/api/jobs/#{job["id"]}")["report"]["faults"]).to eq([UpTack::Web::Render::Verdict::SILENT])
+  end
+end
