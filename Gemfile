@@ -6,6 +6,9 @@ ruby ">= 3.1"
 
 gem "zeitwerk", "~> 2.6"
 gem "bigdecimal"
+# Says at which line and column a text stops being JSON; refuses a name that stands twice.
+gem "json", "~> 3.1"
+gem "json_schemer", "~> 2.5"
 
 # store
 gem "activerecord", "~> 7.2"
@@ -37,7 +40,6 @@ group :test do
   gem "rack-test", "~> 2.3"
   gem "capybara", "~> 3.40"
   gem "cuprite", "~> 0.19"
-  gem "json_schemer", "~> 2.5"
   gem "prism", "~> 1.9"
   gem "yard", "~> 0.9", require: false
 end

@@ -9,6 +9,9 @@ module UpTack
       module ProjectFile
         # Reads a project file as a whole, or says everything that is wrong with it and where.
         class Reader
+          # Levels of objects and lists, one in another.
+          DEEPEST = 100
+
           # @param text [String]
           def initialize(text)
             @text = text
@@ -18,9 +21,9 @@ module UpTack
           # @raise [Core::Invalid]
           def content
             plain = parsed
-            shape = Shape.of(plain)
+            shape = Shape.new(plain)
             problems = shape.problems
-            whole = problems.empty? ? plain : shape.mended(plain)
+            whole = problems.empty? ? plain : shape.without_faults
             problems += zone_problems(plain)
             problems += of_content(whole) if whole && problems.none? { |problem| problem.part == "time_zone" }
             raise Invalid, problems.uniq(&:message) if problems.any?
@@ -63,7 +66,7 @@ module UpTack
               Invalid.because("The file is longer than #{LONGEST / 1_000_000} million characters.", part: "file")
             end
 
-            plain = JSON.parse(text, max_nesting: Syntax::DEEPEST)
+            plain = JSON.parse(text, max_nesting: DEEPEST)
             Invalid.because("This is no project file: it holds no object.", part: "file") unless plain.is_a?(Hash)
             unless plain["format"] == FORMAT
               Invalid.because("This is no project file: its format " \
@@ -73,8 +76,17 @@ module UpTack
 
             version(plain["version"])
             plain
-          rescue JSON::ParserError # deep nesting is one, too
-            raise Invalid, [Syntax.problem(text)]
+          rescue JSON::NestingError
+            Invalid.because("This is no project file: it is nested too deeply.", part: "file")
+          rescue JSON::ParserError => e
+            what = e.message.sub(/ at line \d+ column \d+\z/, "").sub(/, got: .*|: [^:]*\n.*\z/m, "")
+            raise Invalid, [
+              Problem.new(
+                part: "file",
+                message: "This is no complete JSON: #{what} (line #{e.line}, column #{e.column}).",
+                place: "line #{e.line}"
+              )
+            ]
           end
 
           def version(number)

@@ -1,24 +1,17 @@
 # frozen_string_literal: true
 
+require "json_schemer"
+
 module UpTack
   module Core
     module Design
       module ProjectFile
-        # Holds a project file against its Schema and says what is not of the right shape, by
-        # the names that people know: a small reading of JSON Schema, as far as the schema
-        # uses it.
+        # Holds a project file against its Schema and says what is not of the right shape, by the names
+        # that people know.
         class Shape
+          # Faults that are told at most.
           MOST = 200
           KINDS = {
-            "string" => [String],
-            "integer" => [Integer],
-            "number" => [Integer, Float, BigDecimal],
-            "boolean" => [TrueClass, FalseClass],
-            "null" => [NilClass],
-            "object" => [Hash],
-            "array" => [Array]
-          }.freeze
-          WORDS = {
             "string" => "a text",
             "integer" => "a whole number",
             "number" => "a number",
@@ -27,31 +20,38 @@ module UpTack
             "object" => "an object",
             "array" => "a list"
           }.freeze
+          # What a fault is called, by the part of the schema that found it.
+          WORDS = {
+            "enum" => ->(error) { "it must be one of #{error["schema"]["enum"].join(", ")}" },
+            "const" => ->(error) { "it must be #{error["schema"]["const"]}" },
+            "pattern" => ->(_) { "it can't hold line breaks or other control characters" },
+            "minimum" => ->(error) { "it must be at least #{error["schema"]["minimum"]}" },
+            "maximum" => ->(error) { "it must be at most #{error["schema"]["maximum"]}" },
+            "schema" => ->(_) { "nothing of that name belongs here" }
+          }.freeze
+          # How the library calls a value of the wrong type: by the type, or that there are several.
+          TYPES = [*KINDS.keys, "type"].freeze
+
+          # @return [JSONSchemer::Schema]
+          def self.schemer = @schemer ||= JSONSchemer.schema(Schema.to_h, regexp_resolver: "ecma")
 
           # @param plain [Hash]
-          # @return [Shape] that has been over it
-          def self.of(plain)
-            schema = (@schema ||= Schema.to_h)
-            new(schema).tap { |shape| shape.check(plain, schema, [], []) }
+          def initialize(plain)
+            @plain = plain
+            @errors = self.class.schemer.validate(plain).first(MOST)
           end
 
           # @return [Array<Core::Problem>]
-          attr_reader :problems
+          def problems = @problems ||= @errors.flat_map { |error| told(error) }
 
-          def initialize(schema)
-            @definitions = schema.fetch("$defs")
-            @problems = []
-            @places = []
-          end
+          # @return [Hash, nil] the file without what is not of the right shape, so that the rest can be
+          #   looked at too; nil where something is missing
+          def without_faults
+            return if @errors.any? { |error| error["type"] == "required" }
 
-          # @param plain [Hash] as it was looked at
-          # @return [Hash, nil] the same without what is not of the right shape, so that the
-          #   rest can be looked at too; nil where something is missing
-          def mended(plain)
-            return if @places.include?(nil)
-
-            copy = Marshal.load(Marshal.dump(plain))
-            @places.each do |*way, last|
+            copy = Marshal.load(Marshal.dump(@plain))
+            @errors.each do |error|
+              *way, last = place(error)
               parent = way.empty? ? copy : copy.dig(*way)
               parent.is_a?(Hash) ? parent.delete(last) : parent[last] = nil
             end
@@ -60,76 +60,50 @@ module UpTack
             nil
           end
 
-          # @param way [Array<String>] where it is, in names; place, in keys and numbers
-          def check(value, schema, way, place)
-            schema = @definitions.fetch(schema["$ref"].split("/").last) if schema["$ref"]
-            return if @problems.length >= MOST
-            return unless kind?(value, schema, way, place)
-
-            if schema["enum"] && !schema["enum"].include?(value)
-              told(way, place, "it must be one of #{schema["enum"].join(", ")}")
-            end
-            if schema["pattern"] && value.is_a?(String) && !value.match?(pattern(schema["pattern"]))
-              told(way, place, "it can't hold line breaks or other control characters")
-            end
-            object(value, schema, way, place) if value.is_a?(Hash)
-            list(value, schema, way, place) if value.is_a?(Array)
-          end
-
           private
 
-          def kind?(value, schema, way, place)
-            kinds = Array(schema["type"])
-            return true if kinds.empty? || kinds.any? { |kind| KINDS.fetch(kind).any? { |each| value.is_a?(each) } }
-
-            told(way, place, "it must be #{kinds.map { |kind| WORDS.fetch(kind) }.join(" or ")}")
-            false
-          end
-
-          # JSON Schema's anchors (ECMA-262) are those of the whole text.
-          def pattern(text) = (@patterns ||= {})[text] ||= Regexp.new(text.sub(/\A\^/, "\\A").sub(/\$\z/, "\\z"))
-
-          def object(value, schema, way, place)
-            (schema["required"] || []).each { |name| told(way, nil, "“#{name}” is missing") unless value.key?(name) }
-            (schema["allOf"] || []).each do |each|
-              if each["if"]["properties"].all? { |name, wish| value[name] == wish["const"] }
-                object(value, each["then"], way, place)
-              end
-            end
-            known = schema["properties"] || {}
-            value.each do |name, each|
-              next check(each, known[name], [*way, name], [*place, name]) if known.key?(name)
-
-              if schema["additionalProperties"] == false
-                told([*way, name], [*place, name], "nothing of that name belongs here")
-              end
-              if schema["additionalProperties"].is_a?(Hash)
-                check(each, schema["additionalProperties"], [*way, name], [*place, name])
-              end
+          def told(error)
+            way = names(place(error))
+            missing = error.dig("details", "missing_keys")
+            faults = missing ? missing.map { |name| "“#{name}” is missing" } : [what(error)]
+            faults.map do |fault|
+              Problem.new(
+                part: way.last.to_s,
+                message: "#{way.empty? ? "The file" : way.join(" › ")}: #{fault}.",
+                place: way.join(" › ")
+              )
             end
           end
 
-          def list(value, schema, way, place)
-            return unless schema["items"]
+          def what(error)
+            return WORDS.fetch(error["type"]).call(error) unless TYPES.include?(error["type"])
 
-            value.each_with_index do |each, index|
-              check(each, schema["items"], [*way, named(each) || (index + 1).to_s], [*place, index])
+            "it must be #{Array(error["schema"]["type"]).map { |kind| KINDS.fetch(kind) }.join(" or ")}"
+          end
+
+          # @return [Array<String, Integer>] keys and numbers that lead to what a JSON pointer (RFC 6901) tells
+          def place(error)
+            value = @plain
+            error["data_pointer"].split("/").drop(1).map do |step|
+              step = value.is_a?(Array) ? Integer(step) : step.gsub("~1", "/").gsub("~0", "~")
+              value = value[step]
+              step
             end
           end
 
-          def named(value) =
+          # @return [Array<String>] the same by the names of what stands in a list
+          def names(place)
+            value = @plain
+            place.map do |step|
+              value = value[step]
+              step.is_a?(Integer) ? name(value) || (step + 1).to_s : step
+            end
+          end
+
+          def name(value) =
             if value.is_a?(Hash)
               value.values_at("key", "name", "id").find { |each| each.is_a?(String) && !each.match?(/[[:cntrl:]]/) }
             end
-
-          def told(way, place, what)
-            @places << place
-            @problems << Problem.new(
-              part: way.last.to_s,
-              message: "#{way.empty? ? "The file" : way.join(" › ")}: #{what}.",
-              place: way.join(" › ")
-            )
-          end
         end
       end
     end
