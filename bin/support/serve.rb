@@ -129,6 +129,8 @@ begin
   UpTack::Store::CompiledDesign.current if UpTack::Store::Revision.any?
 rescue UpTack::Store::LogKey::Unfit => e
   fail_with("UP_TACK_KEY or #{UpTack::Store::LogKey.file(path)} can't be used: #{e.message}")
+rescue UpTack::Store::SystemTables::TooNew => e
+  fail_with("#{path}: #{e.message}")
 rescue SQLite3::NotADatabaseException, ActiveRecord::StatementInvalid, SQLite3::CantOpenException => e
   fail_with("#{path} can't be opened as a database of Up Tack (#{e.message.lines.first.strip}).")
 end

@@ -54,6 +54,16 @@ RSpec.describe "A database of an earlier version", :tampers do
     expect(store::LogCheck.run.faults).to eq([])
   end
 
+  it "is left as it is by a version before the one that wrote it" do
+    store::Database.open(@path)
+    store::Database.connection.execute("INSERT INTO up_tack_migrations (version) VALUES (10000)")
+    store::Database.close
+    bytes = File.binread(@path)
+    expect { store::Database.open(@path) }.to raise_error(store::SystemTables::TooNew, /A newer Up Tack is needed/)
+    expect { store::Backups.check(@path) }.to raise_error(store::Backups::Unsound, /A newer Up Tack is needed/)
+    expect(File.binread(@path)).to eq(bytes)
+  end
+
   it "says for good where its log did not hold when it was first opened" do
     file = SQLite3::Database.new(@path)
     file.execute("DROP TRIGGER up_tack_entries_no_update")

@@ -28,6 +28,9 @@ module UpTack
 
       err.puts "Commands: #{all.map { |each, kind| "\n  uptack #{each} #{kind::USAGE}" }.join}"
       (name.nil? || name == "--help") ? 0 : 2
+    rescue Store::SystemTables::TooNew => e
+      err.puts e.message
+      2
     end
 
     # Says what is wrong in a file, a line each.

@@ -94,8 +94,9 @@ module UpTack
         said = database.get_first_value("PRAGMA integrity_check")
         raise Unsound, "The copy does not hold: #{said.to_s.lines.first&.strip}." unless said == "ok"
 
-        database.get_first_value("SELECT value FROM up_tack_settings WHERE name = 'steps'") or
-          raise Unsound, "#{File.basename(path)} is no database of Up Tack."
+        version = SystemTables.version(database)
+        raise Unsound, "#{File.basename(path)} is no database of Up Tack." unless version
+        raise Unsound, SystemTables::TooNew.new.message if version > SystemTables.latest
       rescue SQLite3::Exception => e
         raise Unsound, "#{File.basename(path)} can't be read as a database of Up Tack: #{e.message}."
       ensure

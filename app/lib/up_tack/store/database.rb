@@ -66,7 +66,8 @@ module UpTack
         @path = path
         ActiveRecord::Base.establish_connection({
           adapter: "sqlite3", database: path, pool: POOL, timeout: BUSY_TIMEOUT,
-          default_transaction_mode: :immediate, pragmas: {synchronous: "full"}
+          default_transaction_mode: :immediate, pragmas: {synchronous: "full"},
+          use_metadata_table: false
         }.merge(more))
         register_on_checkout
       end

@@ -67,11 +67,11 @@ module UpTack
       end
 
       def unguarded
-        tables = SystemTables::ONLY_ADDED_TO.slice("up_tack_entries", "up_tack_revisions", "up_tack_batches")
-        names = tables.flat_map { |table, name| SystemTables.triggers(table, name).keys }
+        tables = AppendOnly::TABLES.slice("up_tack_entries", "up_tack_revisions", "up_tack_batches")
+        names = tables.flat_map { |table, name| AppendOnly.triggers(table, name).keys }
         names.each { |name| connection.execute("DROP TRIGGER IF EXISTS #{name}") }
         yield
-        tables.each { |table, name| SystemTables.append_only(connection, table, name) }
+        tables.each { |table, name| AppendOnly.guard(connection, table, name) }
       end
 
       def seal_names

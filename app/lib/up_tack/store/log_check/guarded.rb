@@ -12,14 +12,14 @@ module UpTack
             LogCheck
               .rows("SELECT name, sql, tbl_name FROM sqlite_master WHERE type = 'trigger'")
               .to_h { |name, sql, table| [name, [sql, table]] }
-          SystemTables.all_triggers.each do |name, sql|
+          AppendOnly.all_triggers.each do |name, sql|
             verdict.fault("The trigger #{name}, which guards the log, is missing.") unless there.key?(name)
             if there.key?(name) && same(there[name].first) != same(sql)
               verdict.fault("The trigger #{name}, which guards the log, is another one.")
             end
           end
           # Up Tack makes no others.
-          (there.keys - SystemTables.all_triggers.keys).each do |name|
+          (there.keys - AppendOnly.all_triggers.keys).each do |name|
             verdict.fault("There is a trigger #{name} on #{there[name].last} that Up Tack did not make.")
           end
         end
