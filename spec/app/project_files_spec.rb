@@ -83,7 +83,7 @@ RSpec.describe "Project files, in the store and on the command line" do
           end
         end
     expect(command("prove", file(JSON.generate(sound))).first).to eq(0)
-    expect(command("prove", file(demo[0, 9_000]))).to match([2, "", /ends here, in the middle/])
+    expect(command("prove", file(demo[0, 9_000]))).to match([2, "", /no complete JSON: unexpected end of input/])
     expect(command("prove", "nowhere.json").first).to eq(2)
   end
 

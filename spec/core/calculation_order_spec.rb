@@ -124,6 +124,24 @@ RSpec.describe "The upkeep of calculated fields" do
     end
   end
 
+  # Rules that ask whether a value is kept, or what it reads, before anybody looked for a circle.
+  [
+    {kind: "unique", field: "whose"},
+    {kind: "unique", field: "tag", with: %w[whose]},
+    {kind: "check", field: "tag", formula: "whose is not blank"},
+    {kind: "default", field: "weight", formula: "share + 1"},
+    {kind: "fill", field: "weight", event: "changed", watch: %w[share], sets: [{"field" => "weight", "to" => "share"}]},
+    {kind: "stamp", field: "tag", event: "changed", watch: %w[whose]}
+  ].product(%w[always shown], %w[always shown once]).each do |other, first, second|
+    it "refuses one kept #{first} and #{second} beside #{other[:kind]} of #{other[:field]}" do
+      circle = [pinned("whose", "stage & share", first), pinned("share", "len(whose)", second)]
+      expect { studio("pieces" => [*circle, other.transform_keys(&:to_s)]) }.to raise_error(
+        Core::Invalid,
+        /in a circle: (Whose → Share|Share → Whose)|is never kept/
+      )
+    end
+  end
+
   it "says a link's side by side values, and nothing of a record that is not there" do
     expect(seen_from("pieces", 1, "maker.name & \"/\" & helper.name")).to eq("Ansa Velt/Maro Tinsley")
     gone = Core::Ports::HeldRecords.new({"pieces" => {1 => {"maker" => 77}}})

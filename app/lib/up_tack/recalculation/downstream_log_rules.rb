@@ -17,12 +17,7 @@ module UpTack
       def self.awaited?(table, key) = table.rules.any? { |rule| waiting?(rule, table, [key]) }
 
       # Only what names one of the fields: that a record followed another is no change made to it.
-      def self.waiting?(rule, table, keys)
-        return false unless rule.stage == "log" && rule.owns?
-
-        named = (rule.respond_to?(:event) && rule.event == "reached") ? rule.reads(table) : rule.watch
-        (named & keys).any?
-      end
+      def self.waiting?(rule, table, keys) = rule.logs? && rule.owns? && (rule.awaited(table) & keys).any?
 
       # @param moved [Hash{Array(String, String)=>Hash{Integer=>Object}}] by table and
       #   field, what the records held before, by their numbers

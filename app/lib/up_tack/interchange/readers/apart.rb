@@ -24,6 +24,9 @@ module UpTack
           @format, @columns, @notes, @sheets, @sheet = head.values_at("format", "columns", "notes", "sheets", "sheet")
         end
 
+        # @return [Hash{Symbol=>Object}] how it is read: sheet: the name of one, and sheets: of all
+        def read_as = {sheets: sheets, sheet: sheet}
+
         # @return [Integer] rows, about, by which progress is told
         def size = @size ||= ask("size") { |frame| break frame }
 

@@ -53,6 +53,9 @@ module UpTack
           "It is written in several encodings: line#{"s" if @mixed.length > 1} #{lines} can't be read as UTF-8."
         end
 
+        # @return [Hash{Symbol=>Object}] how it is read: encoding: and delimiter:
+        def read_as = {encoding: encoding, delimiter: delimiter}
+
         # @return [Integer] its size, by which progress is told
         def size = File.size(@path)
 

@@ -37,6 +37,9 @@ module UpTack
           @keys = keys.keys
         end
 
+        # @return [Hash] how it is read: nothing that somebody could know better
+        def read_as = {}
+
         # @return [Integer] its size, by which progress is told
         def size = File.size(@path)
 

@@ -21,6 +21,8 @@ module UpTack
 
         private
 
+        def formulas = [@rule.formula].compact
+
         # @return [Array(Object, Array<String>, Evaluation)] the value, and why there is none
         def worked_out(id, values)
           evaluation = evaluation(id, values, is_new: false)

@@ -25,8 +25,7 @@ module UpTack
 
         private
 
-        def formulas =
-          [@rule.test.formula, @rule.saying, *(@rule.test.respond_to?(:high) ? [@rule.test.high] : [])].compact.uniq
+        def formulas = [*@rule.test.formulas, @rule.saying].compact
       end
     end
   end

@@ -22,6 +22,8 @@ module UpTack
 
         private
 
+        def formulas = [@rule.formula].compact
+
         def copied(id, values)
           value = @field.settle(@rule.formula.call(evaluation(id, values)))
           value unless value.is_a?(Core::Values::Unreadable)

@@ -18,7 +18,7 @@ module UpTack
           design = @workspace.table(table)
           rules =
             design.rules.select do |rule|
-              rule.respond_to?(:lets_old?) && rule.lets_old? && @workspace.visibility.rule?(rule, design)
+              rule.lets_old? && @workspace.visibility.rule?(rule, design)
             end
           rules.to_h do |rule|
             [

@@ -35,6 +35,8 @@ module UpTack
 
         private
 
+        def formulas = [@rule.formula].compact
+
         # @return [Object, nil, Core::Values::Unreadable]
         def result(evaluation) = @rule.formula ? @field.settle(@rule.formula.call(evaluation)) : @rule.fixed
 

@@ -25,6 +25,8 @@ module UpTack
 
         private
 
+        def formulas = [@rule.formula].compact
+
         def parent(id, values)
           return unless @rule.by
 

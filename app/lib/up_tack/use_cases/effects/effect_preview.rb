@@ -56,8 +56,8 @@ module UpTack
 
         private
 
-        # @return [Array<Core::Expression::Formula>]
-        def formulas = (@rule.respond_to?(:formula) && @rule.formula) ? [@rule.formula] : []
+        # @return [Array<Core::Expression::Formula>] by which it comes to what it says
+        def formulas = []
 
         def ways = @ways ||= formulas.flat_map { |formula| @design.neighbours.upkeep.ways_of(formula) }.uniq
 

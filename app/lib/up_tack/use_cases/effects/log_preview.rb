@@ -47,7 +47,7 @@ module UpTack
 
         def holds?(id, values) = condition.nil? || condition.call(evaluation(id, values)) == true
 
-        def condition = @rule.respond_to?(:condition) ? @rule.condition : nil
+        def condition = @rule.condition
 
         def formulas = [condition].compact
 

@@ -38,9 +38,12 @@ module UpTack
         # @return [Array<String>] what in a calculation, or in what it reads,
         #   changes with the hour or the person, in words
         def fleeting(table, key)
-          (@fleeting ||= {})[[table, key]] ||= begin
+          @fleeting ||= {}
+          @fleeting.fetch([table, key]) do |place|
+            # One that leads back to itself, of which the circle is told later, adds nothing on the way.
+            @fleeting[place] = []
             found = calculation(table, key)
-            (found.nil? || found.rule.once?) ? [] : fleeting_in(found.formula)
+            @fleeting[place] = (found.nil? || found.rule.once?) ? [] : fleeting_in(found.formula)
           end
         end
 

@@ -26,7 +26,7 @@ module UpTack
 
         def context=(context)
           @context = context
-          @beneath.context = context if @beneath.respond_to?(:context=)
+          @beneath.context = context
         end
 
         # @return [Hash{String=>Object}, nil]

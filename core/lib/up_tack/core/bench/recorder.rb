@@ -41,7 +41,7 @@ module UpTack
           @records.having(table, values, regard_case: regard_case).each { |id| find(table, id) }
 
         def context=(context)
-          @records.context = context if @records.respond_to?(:context=)
+          @records.context = context
         end
 
         # @return [Hash{String=>Hash{String=>Hash{String=>Object}}}] plain values by table

@@ -50,14 +50,14 @@ module UpTack
         # @return [String, nil]
         def stage(key = nil)
           @stage = key if key
-          @stage || (superclass.stage if superclass.respond_to?(:stage))
+          @stage || above&.stage
         end
 
         # Says which of the ways of looking at records that exist suits it, or answers it.
         # @return [Symbol] see UseCases::Effects
         def effect(key = nil)
           @effect = key if key
-          @effect || (superclass.effect if superclass.respond_to?(:effect))
+          @effect || above&.effect
         end
 
         # Says which method of Bench::BoundaryCases::PointCases finds records that show what it can do, or answers it;
@@ -73,7 +73,7 @@ module UpTack
         # @return [Array<Symbol>]
         def histories(*names)
           @histories = names if names.any?
-          @histories || (superclass.respond_to?(:histories) ? superclass.histories : [])
+          @histories || above&.histories || []
         end
 
         # Says that rules of the kind keep something in the design.
@@ -81,7 +81,7 @@ module UpTack
         def part(key, type, **more) = (@own_parts ||= []) << Part.new(key: key, type: type, **more)
 
         # @return [Array<Part>] its own, then those of the class above
-        def parts = @parts ||= [*@own_parts, *(superclass.parts if superclass.respond_to?(:parts))].freeze
+        def parts = @parts ||= [*@own_parts, *above&.parts].freeze
 
         # @return [Array<String>] their keys
         def part_keys = @part_keys ||= parts.map(&:key).freeze
@@ -109,6 +109,9 @@ module UpTack
         end
 
         private
+
+        # @return [Declarations, nil] the class above, which may have said what the kind does not
+        def above = (superclass if superclass.is_a?(Declarations))
 
         # @return [Boolean] whether the kind leaves a question as every rule, or every one of a class, answers it
         def unsaid?(question, answered_by = Questions) = instance_method(question).owner.equal?(answered_by)

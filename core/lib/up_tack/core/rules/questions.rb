@@ -55,6 +55,10 @@ module UpTack
         # @return [Boolean] whether it writes what happened to the record: by adding lines, or by counting changes
         def logs? = stage == "log"
         def adds_lines? = false
+
+        # @return [Array<String>] keys of the fields after a change of which it writes down what happened
+        def awaited(_table) = []
+
         def counts_changes? = false
 
         # @return [Boolean] whether it may write who did something

@@ -21,7 +21,7 @@ module UpTack
           Struct.new(:state, :how) do
             # @param evaluation [Expression::Evaluation] that was judged
             # @return [String, Expression::Explanation, nil]
-            def told(evaluation) = how.respond_to?(:call) ? how.call(evaluation) : how
+            def told(evaluation) = how.is_a?(Proc) ? how.call(evaluation) : how
           end
 
         stage "validate"
@@ -65,9 +65,20 @@ module UpTack
         def names(table) =
           [field, *key_parts, *formulas.keys.flat_map { |part| formula_names(table, part: part) }].uniq
 
+        # What a test answers besides call(evaluation).
+        module Judging
+          # @return [Array<Expression::Formula>] by which it judges
+          def formulas = [formula].compact
+
+          # @return [Expression::Formula, nil] the first of them
+          def formula = nil
+        end
+
         # Whether a condition is met.
         ConditionTest =
           Struct.new(:formula, keyword_init: true) do
+            include Judging
+
             def initialize(formula:)
               super
               told = ->(evaluation) { Expression::Explanation.of([formula], evaluation) }
@@ -82,7 +93,7 @@ module UpTack
           end
 
         # What is asked of each record: `as_condition`, unless a kind has a test of its own.
-        # @return [#call, #formula] answers an evaluation with a Verdict
+        # @return [#call, Judging] answers an evaluation with a Verdict
         def test(table) =
           ConditionTest.new(formula: Expression.compile(as_condition(table), table.scope, expecting: :yes_no))
 

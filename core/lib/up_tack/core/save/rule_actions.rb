@@ -160,7 +160,7 @@ module UpTack
           @values[field.key] = value
           @origins[field.key] = Origin.new(typed ? "typed" : "rule", rule.id, words)
           tell("set", field, rule, before, value, value.nil? ? "cleared" : "set") do
-            how.respond_to?(:call) ? how.call : how
+            how.is_a?(Proc) ? how.call : how
           end
         end
 

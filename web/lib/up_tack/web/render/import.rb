@@ -17,10 +17,11 @@ module UpTack
             format: source.format,
             rows: found.rows,
             notes: found.notes,
-            encoding: source.respond_to?(:encoding) ? source.encoding : nil,
-            delimiter: source.respond_to?(:delimiter) ? source.delimiter : nil,
-            sheets: source.respond_to?(:sheets) ? source.sheets : [],
-            sheet: source.respond_to?(:sheet) ? source.sheet : nil,
+            encoding: nil,
+            delimiter: nil,
+            sheets: [],
+            sheet: nil,
+            **source.read_as,
             columns: found.profiles.zip(found.settings.columns).map { |profile, taken| column(profile, taken) },
             proposed:
               UseCases::Imports::NewTable

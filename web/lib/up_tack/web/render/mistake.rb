@@ -7,10 +7,10 @@ module UpTack
       module Mistake
         module_function
 
+        # @param problem [Core::Problem, Core::Expression::Problem]
         def of(problem)
-          part = problem.respond_to?(:part) ? problem.part : "formula"
-          place = problem.respond_to?(:place) ? problem.place : nil
-          {part: part, message: problem.message, from: problem.from, to: problem.to, **(place ? {place: place} : {})}
+          told = problem.to_h
+          {part: told.fetch(:part, "formula"), **told.slice(:message, :from, :to), **told.slice(:place).compact}
         end
       end
     end

@@ -58,7 +58,7 @@ module UpTack
           rule = id && table.rule(id)
           return Core::Design::Visibility::SILENT if rule && !visible.rule?(rule, table)
 
-          rule&.name || rule&.then { |found| found.respond_to?(:sentence) ? found.sentence(table) : nil }
+          rule&.name || rule&.sentence(table)
         end
       end
     end

@@ -138,11 +138,11 @@ module UpTack
             keeping: plain["keeping"],
             fleeting: fleeting(rule, table),
             parts: plain,
-            lets_old: rule.respond_to?(:lets_old?) && rule.lets_old?,
+            lets_old: rule.lets_old?,
             warning: rule.warning?,
             refuses_new: (rule.validates? || rule.masks?) && !rule.needs_stored_record?,
             notice: notice(rule, table),
-            usual_message: rule.respond_to?(:message) ? rule.sentence(table) : nil
+            usual_message: (rule.sentence(table) if rule.class.part_keys.include?("message"))
           }
         end
       end

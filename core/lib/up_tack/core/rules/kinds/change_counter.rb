@@ -54,6 +54,7 @@ module UpTack
           end
 
           def reads(_table) = watch
+          def awaited(_table) = watch
           def writes = [field]
           def names(_table) = [field, *watch].uniq
           def words(table) = "changes of #{of_watched(table)}"
@@ -68,6 +69,9 @@ module UpTack
 
           # A tally made ready to run.
           Compiled = Struct.new(:rule, :field, :watched, :origin, keyword_init: true) do
+            # @return [nil] it counts whatever the record holds
+            def condition = nil
+
             # @param working [Save::SaveState]
             def apply(working)
               count = working.values[field.key]

@@ -56,7 +56,7 @@ module UpTack
 
           # Whether a record has the value.
           Test = Struct.new(:field, :target, :key, keyword_init: true) do
-            def formula = nil
+            include Judging
 
             def call(evaluation)
               value = evaluation.value(field.key)

@@ -54,7 +54,7 @@ module UpTack
           # Whether the text is as long as it may be.
           Test =
             Struct.new(:rule, :field, :least, :most, keyword_init: true) do
-              def formula = nil
+              include Judging
 
               def call(evaluation)
                 value = evaluation.value(field.key)

@@ -79,7 +79,10 @@ module UpTack
           # Whether the value lies between its limits.
           Test =
             Struct.new(:rule, :field, :low, :high, keyword_init: true) do
-              def formula = low || high
+              include Judging
+
+              def formulas = [low, high].compact
+              def formula = formulas.first
 
               def call(evaluation)
                 value = evaluation.value(field.key)

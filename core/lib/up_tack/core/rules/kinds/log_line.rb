@@ -65,6 +65,7 @@ module UpTack
 
           def reads(table) = (formula_reads(table) + event_reads(table)).uniq
           def writes = [field]
+          def awaited(table) = (event == "reached") ? reads(table) : watch
           def fields(_table) = [field, *(tick if event == "ticked")]
 
           def names(table) =

@@ -26,7 +26,7 @@ module UpTack
 
           # Whether the text fits the mask.
           Test = Struct.new(:field, :mask, keyword_init: true) do
-            def formula = nil
+            include Judging
 
             def call(evaluation)
               value = evaluation.value(field.key)

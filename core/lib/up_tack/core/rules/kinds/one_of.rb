@@ -44,7 +44,7 @@ module UpTack
           # Whether the value is on the list.
           Test =
             Struct.new(:field, :values, keyword_init: true) do
-              def formula = nil
+              include Judging
 
               def call(evaluation)
                 value = evaluation.value(field.key)

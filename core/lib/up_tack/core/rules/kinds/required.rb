@@ -33,6 +33,8 @@ module UpTack
           # Whether the field is filled where it must be.
           Test =
             Struct.new(:field, :formula, keyword_init: true) do
+              include Judging
+
               def call(evaluation)
                 return FILLED unless evaluation.value(field.key).nil?
                 return Verdict.new(:refused, "it is blank") unless formula

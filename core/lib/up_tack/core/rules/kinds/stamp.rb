@@ -73,6 +73,7 @@ module UpTack
           end
 
           def reads(table) = reached? ? formula_reads(table, part: "when") : watch
+          def awaited(table) = reads(table)
           def writes = [field]
           def names(table) = [field, *watch, *(reached? ? formula_names(table, part: "when") : [])].uniq
 

@@ -56,6 +56,8 @@ module UpTack
           # Whether no other record has the same values.
           Test =
             Struct.new(:table, :keys, :regard_case, :blanks_equal, :formula, keyword_init: true) do
+              include Judging
+
               def call(evaluation)
                 values = keys.to_h { |key| [key, evaluation.value(key)] }
                 return Verdict.new(:skipped, "#{table.field(values.key(nil)).label} is blank") if apart?(values)
