@@ -7,7 +7,7 @@ import { PasswordDialog } from "../views/people/PasswordDialog";
 import { words } from "../words";
 import { ClockChip } from "./ClockChip";
 import { FieldOriginDialog } from "./FieldOriginDialog";
-import { JobDialog } from "./JobDialog";
+import { JobProgress } from "./JobProgress";
 import { NoticesWaiting } from "./NoticesWaiting";
 import { Palette } from "./Palette";
 import { PasswordAgain } from "./PasswordAgain";
@@ -119,7 +119,7 @@ export function Shell() {
           <Outlet />
         </Suspense>
       </main>
-      <JobDialog />
+      <JobProgress />
       <FieldOriginDialog />
       <PasswordAgain />
       {open === "palette" && <Palette onClose={() => setOpen(null)} />}

@@ -14,9 +14,14 @@ type Props = {
 export function Dialog({ title, onClose, children, wide = false, closable = false }: Props) {
   const element = useRef<HTMLDialogElement>(null);
   useEffect(() => {
+    const before = document.activeElement;
     if (!element.current?.open) element.current?.showModal();
     // The browser would put the focus on the first thing that can have it, which need not be what is typed into.
     element.current?.querySelector<HTMLElement>("input:not([type=radio]), textarea")?.focus();
+    // Who was typing before goes on where they were, unless something else has the focus by now.
+    return () => {
+      if (document.activeElement === document.body && before instanceof HTMLElement) before.focus();
+    };
   }, []);
   return (
     <dialog

@@ -64,7 +64,6 @@ export const shellWords = {
     stop: "Stop",
     note: "Until it is finished everything stays as it was. Stopping leaves the design and all records unchanged.",
     stopped: "Stopped. The design and all records are as they were.",
-    done: "Done.",
   },
   roles: { builder: "builders", clerk: "clerks", reader: "readers" } as Record<string, string>,
   writing: {

@@ -90,9 +90,13 @@ export function useBatchWrite(table: Table) {
   const deliver = async (sent: OnTheWay, inPlace: boolean): Promise<Written> => {
     going.add(sent.name);
     try {
-      const work = () => writeBatch(table.key, sent.drafts, sent.keep, say, sent.name);
+      // Remembered within its turn: an undo that was pressed meanwhile comes next, and is of this.
+      const work = async () => {
+        const written = await writeBatch(table.key, sent.drafts, sent.keep, say, sent.name);
+        remember(written.report.batch);
+        return written;
+      };
       const found = await inTurn(work).finally(() => toast.dismiss(SILENT));
-      remember(found.report.batch);
       const saved = found.results.filter((each) => each.state === "saved" && each.id !== null);
       for (const each of saved) if (each.id !== null && each.version) versions.current.set(each.id, each.version);
       if (saved.length > 0 && saved.length <= 3) await show(saved.map((each) => each.id as number));
