@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "semantic_logger"
 require "tmpdir"
 require "core_helper"
 require_relative "../app/lib/up_tack/app"

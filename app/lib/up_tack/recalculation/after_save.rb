@@ -57,13 +57,11 @@ module UpTack
         end
       end
 
-      # Lets rules act that wait for what became another value elsewhere; called once
-      # the save itself is in the log.
-      def echo
-        moved = @moved
-        @moved = nil
-        DownstreamLogRules.new(@workspace).run(moved) if moved&.any?
-      end
+      # What became another value elsewhere and is waited for there, which is acted on once the save itself is
+      # in the log.
+      # @return [Hash{Array(String, String)=>Hash{Integer=>Object}}, nil] by table and field, what the records
+      #   held before, by their numbers; given once
+      def take_moved = @moved.tap { @moved = nil }
 
       private
 

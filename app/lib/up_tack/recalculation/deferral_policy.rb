@@ -18,7 +18,7 @@ module UpTack
       # @return [Boolean]
       def wait?(readers)
         reached = reached(readers)
-        reached.none? { |table, key| table == @table.key || DownstreamLogRules.awaited?(@project.table(table), key) } &&
+        reached.none? { |table, key| table == @table.key || AwaitedFields.awaited?(@project.table(table), key) } &&
           @table.rules.flat_map { |rule| rule.references(@table) }.none? { |each| sees?(each, reached, []) }
       end
 

@@ -50,7 +50,7 @@ module UpTack
           (ids == :all) ? Store::RecordTable.new(calculation.table).count : ids.length
         )
         writer = Run::Writer.new(calculation)
-        awaited = DownstreamLogRules.awaited?(calculation.table, calculation.field.key)
+        awaited = AwaitedFields.awaited?(calculation.table, calculation.field.key)
         Store::RecordTable.new(calculation.table).each_batch((ids == :all) ? nil : ids) do |batch|
           changes = differences(calculation, batch)
           remember(calculation, changes, batch) if awaited

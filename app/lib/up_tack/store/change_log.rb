@@ -15,7 +15,7 @@ module UpTack
       # @param workspace [Workspace] of whoever saves
       # @param records [LinkedRecords] by which links are named
       # @param log [LogWriter]
-      # @param settled [PreparedRow, nil] what is written down besides
+      # @param prepared [PreparedRow, nil] what is written down besides
       # @return [Integer] the entry's number, which is the record's version from now on
       def add(
         table:,
@@ -30,7 +30,7 @@ module UpTack
         batch: nil,
         records: workspace.context.records,
         log: LogWriter.new,
-        settled: nil
+        prepared: nil
       )
         changes = changes.select { |change| table.logged?(change.field) } if table.log
         number, name = workspace.author
@@ -53,7 +53,7 @@ module UpTack
           ],
           changes,
           records,
-          settled
+          prepared
         )
       end
 

@@ -11,7 +11,7 @@ module UpTack
       LATEST = "SELECT id, seal FROM up_tack_entries ORDER BY id DESC LIMIT 1"
 
       # What an entry says. values:: as `add` has them
-      Said = Struct.new(:values, :changes, :records, :settled)
+      Said = Struct.new(:values, :changes, :records, :prepared)
 
       # @return [String] a moment as the log keeps it, in UTC
       def self.moment(time)
@@ -25,7 +25,7 @@ module UpTack
       # @param buffered [Boolean] whether fields are held back until `finish`
       # @param entries [Boolean] whether entries are held back too, where nobody looks at them
       #   before: written in one go they are written faster
-      # @param open [Array<Core::Design::Field>] those of which something is still told where the others are settled
+      # @param open [Array<Core::Design::Field>] those of which something is still told where the others are prepared
       def initialize(buffered: false, entries: false, open: [])
         @buffered = buffered
         @entries = buffered && entries
@@ -39,12 +39,12 @@ module UpTack
       #   the first, is given here
       # @param changes [Array<Core::Save::Change>] what it tells
       # @param records [LinkedRecords] by which links are named
-      # @param settled [PreparedRow, nil] what it tells besides
+      # @param prepared [PreparedRow, nil] what it tells besides
       # @return [Integer] the entry's number
-      def add(values, changes, records, settled = nil)
+      def add(values, changes, records, prepared = nil)
         begin_chain unless @last
         values[0] = @last += 1
-        @waiting << (said = Said.new(values, changes, records, settled))
+        @waiting << (said = Said.new(values, changes, records, prepared))
         # Others may be named in another way once more is written.
         tell(said) if changes.any? { |change| change.field.link? }
         write_waiting unless @entries
@@ -104,15 +104,15 @@ module UpTack
         Statements.insert_all(ENTRY, @waiting.map(&:values))
         @waiting.each do |said|
           @fields.add_changes(said.values.first, said.changes)
-          @fields.add(said.values.first, said.settled.told) if said.settled
+          @fields.add(said.values.first, said.prepared.told) if said.prepared
         end
         @waiting.clear
       end
 
       def tell(said)
         said.values << (
-          if said.settled
-            merged(said.settled, said.changes, said.records)
+          if said.prepared
+            merged(said.prepared, said.changes, said.records)
           else
             @differences.of(said.changes, said.records)
           end
@@ -120,16 +120,16 @@ module UpTack
       end
 
       # @return [String] all in the order of the fields
-      def merged(settled, changes, records)
+      def merged(prepared, changes, records)
         index = 0
-        pieces = [settled.stretches[0]]
+        pieces = [prepared.stretches[0]]
         @open.each_with_index do |field, place|
           if changes[index]&.field.equal?(field)
             change = changes[index]
             pieces << @differences.piece(field, change.before, change.after, change.rule, records)
             index += 1
           end
-          pieces << settled.stretches[place + 1]
+          pieces << prepared.stretches[place + 1]
         end
         "[#{pieces.compact.join(",")}]"
       end

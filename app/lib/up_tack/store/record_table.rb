@@ -145,14 +145,14 @@ module UpTack
       def each(&block) = each_batch { |batch| batch.each(&block) }
 
       # @param id [Integer, nil] the number that it had before, for a record that comes back
-      # @param settled [Array<Object>, nil] what columns take, where that is known already
+      # @param prepared [Array<Object>, nil] what columns take, where that is known already
       # @param open [Array<Integer>] places of the fields where it is not
       # @return [Integer] the new record's number
-      def insert(values, id: nil, settled: nil, open: nil)
+      def insert(values, id: nil, prepared: nil, open: nil)
         return Statements.insert(Statements::Insertion.nothing(quoted(@table.key)), []) if @fields.empty? && id.nil?
 
         insertion = (@insertions ||= {})[id.nil?] ||= insertion([*("id" if id), *@fields.map(&:key)])
-        cells = cells(values, settled, open)
+        cells = cells(values, prepared, open)
         cells.unshift(id) if id
         Statements.insert(insertion, cells)
       end
@@ -166,7 +166,7 @@ module UpTack
         insertion = (@insertions ||= {})[false] ||= insertion(["id", *@fields.map(&:key)])
         Statements.insert_all(
           insertion,
-          records.map { |id, values, settled| cells(values, settled, open).unshift(id) }
+          records.map { |id, values, prepared| cells(values, prepared, open).unshift(id) }
         )
       end
 
@@ -206,8 +206,8 @@ module UpTack
 
       def insertion(columns) = Statements::Insertion.new(quoted(@table.key), columns.map { |name| quoted(name) })
 
-      def cells(values, settled, open) =
-        settled ? filled_up(settled, values, open) : writers.map { |writer| cell(writer, values) }
+      def cells(values, prepared, open) =
+        prepared ? filled_up(prepared, values, open) : writers.map { |writer| cell(writer, values) }
 
       def rows(scope, keys = nil)
         fields = keys ? @fields.select { |field| keys.include?(field.key) } : @fields

@@ -33,7 +33,7 @@ module UpTack
             @report = Report.new(@table, @workspace.context.records)
             @report.batch = @batch = Store::Batch.begin(@workspace, @table, summary)
             @progress.begin(@table.label, summary, total)
-            writer = Services::RecordWriter.new(@workspace, @table.key, way: @way, batch: @batch, buffered: true)
+            writer = Services::BulkRecordWriter.new(@workspace, @table.key, way: @way, batch: @batch)
             place = 0
             drafts.each_slice(PORTION) do |portion|
               write(writer, portion, place, &seen)

@@ -23,9 +23,8 @@ module UpTack
           @given = 0
         end
 
-        # @yield [Array<Array(Interchange::Source::Row, Hash, Array<Hash>, Core::Save::PartialSave, Store::Settled)>]
-        #   rows with their raw input and what stands against it, and how far they were taken
-        #   and what is settled by that, nil where nothing was done there
+        # @yield [Array<Array(Interchange::Source::Row, Hash, Array<Hash>, Services::BulkRecordWriter::Ahead)>]
+        #   rows with their raw input and what stands against it, and what was done of them already, if anything
         # @raise [Interchange::Unreadable]
         def each_portion(&block)
           return if here(until_ready: true, &block)
@@ -78,8 +77,10 @@ module UpTack
             row,
             typed.freeze,
             NONE,
-            Core::Save::PartialSave.new(values, origins, claimed).unpack(@plan),
-            Store::PreparedRow.new(columns.each(&:freeze), stretches, told)
+            Services::BulkRecordWriter::Ahead.new(
+              Core::Save::PartialSave.new(values, origins, claimed).unpack(@plan),
+              Store::PreparedRow.new(columns.each(&:freeze), stretches, told)
+            )
           ]
         end
       end

@@ -65,7 +65,7 @@ module UpTack
           @table = @workspace.table(table)
           @result.report = Bulk::Report.new(@table, @workspace.context.records)
           @result.report.batch = @batch = Store::Batch.begin(@workspace, @table, "Imported from #{name[0, 120]}")
-          @writer = Services::RecordWriter.new(@workspace, @table.key, way: "import", batch: @batch, buffered: true)
+          @writer = Services::BulkRecordWriter.new(@workspace, @table.key, way: "import", batch: @batch)
           @drafting = RowToDraft.new(@workspace, @table, @source, @settings)
           @linked_to_itself = @drafting.fields.any? { |field| field.target == @table.key }
           @progress.begin(@table.label, name, rows)
@@ -91,8 +91,8 @@ module UpTack
         def write(portion)
           there = found(portion)
           @workspace.clock.still do
-            portion.each do |row, typed, reasons, begun, settled|
-              begun ? write_one(row, typed, nil, begun, settled) : one(row, typed, reasons, there)
+            portion.each do |row, typed, reasons, ahead|
+              ahead ? write_one(row, typed, nil, ahead) : one(row, typed, reasons, there)
             end
             @writer.finish
           end
@@ -133,14 +133,13 @@ module UpTack
           write_one(row, typed, id)
         end
 
-        def write_one(row, typed, id, begun = nil, settled = nil)
+        def write_one(row, typed, id, ahead = nil)
           stored = id && Store::RecordTable.new(@table).find(id)
           # Of its first records the report tells all changes.
-          settled = nil unless @result.report.shown_all? && settled&.any?
-          answer =
-            @writer.write(typed, stored: stored && Services::StoredRecord.new(id: id, values: stored), begun: begun,
-              settled: settled)
-          changed = !settled.nil? || answer.outcome.changes.any?
+          ahead&.row = nil unless @result.report.shown_all? && ahead&.row&.any?
+          record = stored && Services::StoredRecord.new(id: id, values: stored)
+          answer = @writer.write(typed, stored: record, ahead: ahead)
+          changed = ahead&.row ? true : answer.outcome.changes.any?
           @result.report.add(row.number, answer, id, changed: changed)
           if answer.state == :refused
             return @refused&.add(

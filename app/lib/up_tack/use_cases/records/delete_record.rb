@@ -115,7 +115,7 @@ module UpTack
             workspace: @workspace, way: @way, title: title, batch: @batch, log: @log
           )
           @log.finish if followed.any?
-          upkeep.echo
+          Services::DownstreamWriter.new(@workspace).write(upkeep.take_moved)
         end
       end
     end
