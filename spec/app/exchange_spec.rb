@@ -95,7 +95,7 @@ RSpec.describe "Records out and in again" do
         }
       end
     saved =
-      UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(
+      UpTack::UseCases::Bulk::Write.new(workspace, channel: "import").call(
         table: from,
         drafts: drafts.map { |typed| {typed: typed} },
         summary: "Odds"

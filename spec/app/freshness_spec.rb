@@ -132,7 +132,7 @@ RSpec.describe "A database after anything" do
   def put_back = design.put_back(pick(UpTack::Store::Revision.pluck(:id)))
 
   def bulk
-    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(
+    UpTack::UseCases::Bulk::Write.new(workspace, channel: "import").call(
       table: "pieces",
       drafts:
         ids(workspace.table("pieces"))

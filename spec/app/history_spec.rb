@@ -139,7 +139,8 @@ RSpec.describe "The change log and what it knows" do
     from = Time.utc(2027, 1, 1)
     expect(entries(table: table, person: person("Bram Tolley").id, from: from).length).to eq(2)
     expect(entries(table: table, field: table.field("stage").id, from: from).map(&:record_id)).to eq([25])
-    expect([entries(table: table, to: from), entries(table: table, way: "import")].map(&:empty?)).to eq([false, true])
+    expect([entries(table: table, to: from),
+      entries(table: table, channel: "import")].map(&:empty?)).to eq([false, true])
     default = table.rules.find { |rule| rule.kind == "default" && rule.field == "received" }
     expect(entries(table: table, rule: default.id).map(&:action).uniq).to eq(["create"])
   end
@@ -153,7 +154,7 @@ RSpec.describe "The change log and what it knows" do
     expect(put_back(middle, by: "Bram Tolley").record.values).to include("maker_note" => "First.", "fragile" => false)
     expect(pieces.find(20)["piece"]).not_to eq("Dish")
     expect(entries(table: workspace.table("pieces"), record: 20).first).to have_attributes(
-      way: "put back",
+      channel: "put back",
       person_name: "Bram Tolley",
       action: "update"
     )
@@ -236,7 +237,7 @@ RSpec.describe "The change log and what it knows" do
       "seen" => seen
     )
     expect(UpTack::Store::Entry.last).to have_attributes(
-      way: "rule",
+      channel: "rule",
       action: "update",
       record_id: 2,
       person_name: "Odile Marsh"

@@ -33,7 +33,8 @@ RSpec.describe "A lock of the whole record" do
       [["A", "Open", nil], ["B", "Filed", nil], ["C", "Filed", 1], ["D", "Open", nil]].map do |name, stage, over|
         {typed: {"name" => name, "stage" => stage, "over" => over}}
       end
-    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: "slips", drafts: drafts, summary: "Slips")
+    UpTack::UseCases::Bulk::Write.new(workspace, channel: "import").call(table: "slips", drafts: drafts,
+      summary: "Slips")
   end
 
   let(:clerk) do

@@ -45,8 +45,8 @@ RSpec.describe "Numbers in the store" do
 
   it "keeps imported numbers and goes on after them, in a batch as well" do
     number_clays
-    expect(code(save({"code" => "CL-41"}, way: "import"))).to eq("CL-41")
-    expect(save({"code" => "CL-41"}, way: "import").outcome.refusals.map(&:message)).to eq(
+    expect(code(save({"code" => "CL-41"}, channel: "import"))).to eq("CL-41")
+    expect(save({"code" => "CL-41"}, channel: "import").outcome.refusals.map(&:message)).to eq(
       ["CL-41 was given before to “Any”; a number is never given twice."]
     )
     drafts =
@@ -56,7 +56,7 @@ RSpec.describe "Numbers in the store" do
     given = []
     report =
       UpTack::UseCases::Bulk::Write
-        .new(workspace, way: "import")
+        .new(workspace, channel: "import")
         .call(table: "clays", drafts: drafts, summary: "Clays", keep: "passing") do |_, answer|
           given << answer.record&.values&.fetch("code")
         end
@@ -163,7 +163,7 @@ RSpec.describe "Numbers in the store" do
     change(:PinRule, table: "clays", rule: plain)
     finding = UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.find { |each| each.what == "counters" }
     expect([finding.sound, finding.told]).to match([false, a_string_including("CL-01 is in 2 records")])
-    save({"code" => "CL-77"}, id: doubled, way: "import")
+    save({"code" => "CL-77"}, id: doubled, channel: "import")
     expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)).to eq([])
   end
 end

@@ -22,7 +22,7 @@ RSpec.describe "Saving records" do
       id: answer.record.version,
       person_name: "Bram Tolley",
       action: "create",
-      way: "form",
+      channel: "form",
       record_title: "PC-00029",
       made_at: Time.utc(2026, 11, 23, 9, 15)
     )

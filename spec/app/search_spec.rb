@@ -22,7 +22,7 @@ RSpec.describe "A text looked for in all fields" do
         }
         {typed: typed.merge("other" => (at.positive? ? random.rand(1..at) : nil))}
       end
-    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(table: "odds", drafts: drafts, summary: "Odds")
+    UpTack::UseCases::Bulk::Write.new(workspace, channel: "import").call(table: "odds", drafts: drafts, summary: "Odds")
   end
 
   def listed(**view) =

@@ -148,7 +148,7 @@ RSpec.describe "The store" do
 
   it "finds what must be unique by an index, however many records there are" do
     tag = workspace.table("pieces").field("tag")
-    %w[PC-00012 PC–00012].flat_map { |text| UpTack::Store::EqualityConditions.ways(tag, text, false) }
+    %w[PC-00012 PC–00012].flat_map { |text| UpTack::Store::EqualityConditions.alternatives(tag, text, false) }
       .each do |way|
         plan =
           UpTack::Store::Database

@@ -17,7 +17,7 @@ RSpec.describe "A view of records" do
   end
 
   def fill(records) =
-    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(
+    UpTack::UseCases::Bulk::Write.new(workspace, channel: "import").call(
       table: "odds",
       drafts: records.map { |typed| {typed: typed} },
       summary: "Odds"

@@ -46,7 +46,7 @@ def samples(key, count)
   plain =
     seconds do
       drafts.each_slice(5_000) do |some|
-        UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(
+        UpTack::UseCases::Bulk::Write.new(workspace, channel: "import").call(
           table: key,
           drafts: some,
           summary: "Plain",

@@ -27,7 +27,7 @@ def compare(folder)
     theirs += seconds { (ROUNDS / 10).times { |index| ByHand::Piece.create!(piece(index)) } }
     batch +=
       seconds do
-        UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(
+        UpTack::UseCases::Bulk::Write.new(workspace, channel: "import").call(
           table: "pieces",
           drafts: Array.new(ROUNDS) { |index| {typed: piece(index)} },
           summary: "Batch"

@@ -50,7 +50,7 @@ def prepare(folder)
   clerk = UpTack::Store::Person.find_by(role: "clerk")
   drafts = Array.new(PIECES) { |index| {typed: piece(index)} }
   drafts.each_slice(2_000) do |some|
-    UpTack::UseCases::Bulk::Write.new(UpTack::Workspace.new(person: clerk), way: "import").call(
+    UpTack::UseCases::Bulk::Write.new(UpTack::Workspace.new(person: clerk), channel: "import").call(
       table: "pieces",
       drafts: some,
       summary: "Pieces"

@@ -138,7 +138,7 @@ RSpec.describe "Care in the interface" do
   end
 
   it "finds the beginnings of words first, keeps its list at the top, and any record through the server" do
-    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(
+    UpTack::UseCases::Bulk::Write.new(workspace, channel: "import").call(
       table: "clays",
       drafts:
         Array.new(400) do |at|

@@ -26,7 +26,7 @@ RSpec.describe "Work in the grid" do
         "message" => "Least is not above most."
       }
     )
-    UpTack::UseCases::Bulk::Write.new(workspace, way: "import").call(
+    UpTack::UseCases::Bulk::Write.new(workspace, channel: "import").call(
       table: "shelves",
       drafts:
         %w[Ash Beech Cedar Deal].each_with_index.map do |name, at|

@@ -44,7 +44,7 @@ RSpec.describe "The upkeep of calculated fields" do
     )
     expect(ways.call("pieces", "tag")).to eq([["share", []]])
     expect(ways.call("members", "greeting")).to eq([])
-    expect(upkeep.ways(upkeep.calculation("pieces", "whose")).map { |steps| steps.map(&:key) }).to eq(
+    expect(upkeep.paths(upkeep.calculation("pieces", "whose")).map { |steps| steps.map(&:key) }).to eq(
       [["helper"], %w[helper title]]
     )
   end

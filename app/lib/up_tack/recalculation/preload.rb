@@ -5,17 +5,17 @@ module UpTack
     # Reads the records that formulas will ask for on a batch of records in
     # a few queries, one for each step, never record by record.
     class Preload
-      # @param ways [Array<Array<Core::Expression::Step>>] shorter ones first
+      # @param paths [Array<Array<Core::Expression::Step>>] shorter ones first
       # @param records [Store::LinkedRecords]
-      def initialize(ways, records)
-        @ways = ways
+      def initialize(paths, records)
+        @paths = paths
         @records = records
       end
 
       # @param batch [Array<Array(Integer, #[])>] numbers with values
       def for(batch)
         reached = {[] => batch}
-        @ways.each do |steps|
+        @paths.each do |steps|
           before = reached[steps[0...-1]] or next
           reached[steps] = step(steps.last, before)
         end

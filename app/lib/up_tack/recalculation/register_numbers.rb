@@ -48,12 +48,12 @@ module UpTack
 
       def take_note(compiled, batch, counters)
         context = @workspace.context
-        ways =
+        paths =
           [compiled.formula, compiled.series].compact
-            .flat_map { |formula| @workspace.project.upkeep.ways_of(formula) }
+            .flat_map { |formula| @workspace.project.upkeep.paths_of(formula) }
             .uniq
             .sort_by(&:length)
-        Preload.new(ways, context.records).for(batch)
+        Preload.new(paths, context.records).for(batch)
         batch.each do |id, values|
           number = values[compiled.field.key]
           next if number.nil?

@@ -75,7 +75,7 @@ module UpTack
       # @return [Array<Array(Integer, Object)>] numbers with new values
       def differences(calculation, batch)
         context = @workspace.context
-        Preload.new(@upkeep.ways(calculation), context.records).for(batch)
+        Preload.new(@upkeep.paths(calculation), context.records).for(batch)
         key = calculation.field.key
         formula = calculation.formula
         given =

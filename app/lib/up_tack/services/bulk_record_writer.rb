@@ -14,10 +14,10 @@ module UpTack
       def initialize(workspace, table, **more)
         super
         @counters = Store::Counters.new(buffered: true)
-        @log = Store::LogWriter.new(buffered: true, entries: @way == "import", open: partition.open_fields)
+        @log = Store::LogWriter.new(buffered: true, entries: @channel == "import", open: partition.open_fields)
         @upkeep = Recalculation::AfterSave.new(workspace, @table, buffered: true)
         @waiting = []
-        @wait = @way == "import" && quiet? && partition.order_independent?
+        @wait = @channel == "import" && quiet? && partition.order_independent?
       end
 
       # @param ahead [Ahead, nil]

@@ -12,14 +12,16 @@ module UpTack
 
       # @param workspace [Workspace]
       # @param table [String] key
-      # @param way [String] how they come in, for the change log
+      # @param channel [String] how they come in: one of Store::Entry::CHANNELS
       # @param batch [Store::Batch, nil] the greater change that they are part of
       # @param form [String, nil] id of the form in which they are typed
-      def initialize(workspace, table, way:, batch: nil, form: nil)
+      def initialize(workspace, table, channel:, batch: nil, form: nil)
         @workspace = workspace
         @plan, @form = workspace.filled_in(table, form)
         @table = @plan.table
-        @way = way
+        @channel = channel
+        raise ArgumentError, "There is no channel #{channel}." unless Store::Entry::CHANNELS.include?(channel)
+
         @batch = batch
         @rows = Store::RecordTable.new(@table, @plan.kept_fields)
         @counters = Store::Counters.new
@@ -43,7 +45,7 @@ module UpTack
             typed: typed,
             stored: stored&.values,
             id: known,
-            brings: @way == "import",
+            brings: @channel == "import",
             carried: @form ? carried.slice(*@form.form.carried) : NONE,
             **more
           )
@@ -133,7 +135,7 @@ module UpTack
       end
 
       # Rules act that wait for what became another value elsewhere.
-      def echo = DownstreamWriter.new(@workspace).write(@upkeep.take_moved)
+      def echo = DownstreamLogRules.new(@workspace).write(@upkeep.take_moved)
 
       # @param what [Hash] what Store::ChangeLog.add takes besides
       # @return [Integer] number of the entry
@@ -146,7 +148,7 @@ module UpTack
           records: @context.records,
           log: @log,
           workspace: @workspace,
-          way: @way,
+          channel: @channel,
           batch: @batch,
           **what
         )

@@ -11,6 +11,7 @@ module UpTack
       # @param followed [Hash{Array(String, String)=>Integer}] how many calculated
       #   values of other records became other ones, by table and field
       # @param passed [Array<Core::Save::AcknowledgedWarning>] warnings passed with a reason
+      # @param channel [String] one of Entry::CHANNELS
       # @param batch [Batch, nil] the greater change that it is a part of
       # @param workspace [Workspace] of whoever saves
       # @param records [LinkedRecords] by which links are named
@@ -23,7 +24,7 @@ module UpTack
         action:,
         changes:,
         workspace:,
-        way:,
+        channel:,
         title:,
         followed: {},
         passed: [],
@@ -41,7 +42,7 @@ module UpTack
             LogWriter.moment(workspace.clock.now),
             number,
             name,
-            way,
+            channel,
             action,
             table.id,
             record_id,

@@ -3,8 +3,7 @@
 module UpTack
   module Store
     # One save in the change log.
-    # way:: how the save came in: "form", "grid", "api", "tidy", "numbers", "import",
-    #   "put back", "rule"
+    # channel:: how the save came in, one of CHANNELS; the column is called way
     # action:: "create", "update" or "delete"; "restored" where a backup took the place of all that there was
     # table_id:: id of the table in the design, which stays the same through renaming; "" for a restore
     # person_name:: see PersonNames
@@ -13,6 +12,13 @@ module UpTack
     class Entry < SystemRecord
       self.table_name = "up_tack_entries"
       prepend PersonNames::Kept
+
+      alias_attribute :channel, :way
+
+      # Ways into the database: by people and scripts, many at once, and by Up Tack itself.
+      CHANNELS = [
+        "form", "grid", "api", "import", "bulk", "tidy", "numbers", "made up", "put back", "backup", "rule"
+      ].freeze
 
       belongs_to :batch, class_name: "UpTack::Store::Batch", optional: true
 

@@ -15,7 +15,7 @@ module UpTack
       # @param value [Object, nil]
       # @param regard_case [Boolean] whether capitals tell texts apart
       # @return [Array<Condition>] ways in which the column can hold it, each of which an index can find
-      def ways(field, value, regard_case)
+      def alternatives(field, value, regard_case)
         column = quoted(field.key)
         return [Condition.new("#{column} IS NULL", [])] if value.nil?
 

@@ -71,7 +71,9 @@ module UpTack
       # @param regard_case [Boolean] whether capitals tell texts apart
       # @return [Array<Integer>] numbers of the records that hold all of them
       def having(values, regard_case: false)
-        first, *others = values.map { |key, value| EqualityConditions.ways(@table.field(key), value, regard_case) }
+        first, *others = values.map { |key, value|
+          EqualityConditions.alternatives(@table.field(key), value, regard_case)
+        }
         found =
           first
             .product(*others)

@@ -9,7 +9,7 @@ module UpTack
       # table:: Core::Design::Table; record:: its number; person:: a number
       # field, rule:: ids; way:: as the log has it; batch:: a number
       # from, to:: moments in UTC, the second not included
-      Question = Struct.new(:table, :record, :person, :field, :rule, :way, :batch, :from, :to, keyword_init: true)
+      Question = Struct.new(:table, :record, :person, :field, :rule, :channel, :batch, :from, :to, keyword_init: true)
     end
   end
 end

@@ -47,7 +47,7 @@ module UpTack
 
         def write(kind, typed, keep)
           drafts, summary = drafts(kind, typed)
-          Write.new(@workspace, way: (kind == "tidy") ? "tidy" : "bulk", progress: @progress).call(
+          Write.new(@workspace, channel: (kind == "tidy") ? "tidy" : "bulk", progress: @progress).call(
             table: @table.key,
             drafts: drafts,
             summary: summary,

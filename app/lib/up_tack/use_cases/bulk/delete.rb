@@ -26,7 +26,7 @@ module UpTack
               (ids.length == 1) ? "1 record deleted" : "#{Core::Values::Plain.grouped(ids.length)} records deleted"
             report = Report.new(table, @workspace.context.records)
             report.batch = Store::Batch.begin(@workspace, table, summary)
-            delete = Records::DeleteRecord.new(@workspace, way: "bulk", batch: report.batch, buffered: true)
+            delete = Records::DeleteRecord.new(@workspace, channel: "bulk", batch: report.batch, buffered: true)
             @progress.begin(table.label, summary, ids.length)
             ids.each_with_index do |id, place|
               one(delete, report, table, place, id)

@@ -8,11 +8,11 @@ module UpTack
         # Records written between two looks at the clock.
         PORTION = 500
 
-        # @param way [String] how they come in, for the change log
+        # @param channel [String] how they come in, for the change log
         # @param progress [Progress]
-        def initialize(workspace, way: "bulk", progress: Progress.none)
+        def initialize(workspace, channel: "bulk", progress: Progress.none)
           @workspace = workspace
-          @way = way
+          @channel = channel
           @progress = progress
         end
 
@@ -33,7 +33,7 @@ module UpTack
             @report = Report.new(@table, @workspace.context.records)
             @report.batch = @batch = Store::Batch.begin(@workspace, @table, summary)
             @progress.begin(@table.label, summary, total)
-            writer = Services::BulkRecordWriter.new(@workspace, @table.key, way: @way, batch: @batch)
+            writer = Services::BulkRecordWriter.new(@workspace, @table.key, channel: @channel, batch: @batch)
             place = 0
             drafts.each_slice(PORTION) do |portion|
               write(writer, portion, place, &seen)
@@ -68,7 +68,7 @@ module UpTack
         # In the grid people work cell by cell: what others did to other cells stands beside it.
         def theirs(id, version, typed)
           found = (id && version) ? Store::ChangeLog.since(@table, id, version) : []
-          found = found.select { |entry| touches?(entry, typed) } if @way == "grid"
+          found = found.select { |entry| touches?(entry, typed) } if @channel == "grid"
           found.empty? ? nil : Services::SaveResult.new(state: :conflict, theirs: found)
         end
 

@@ -53,7 +53,7 @@ module UpTack
         def run(at:, by:, **record)
           zone = Store::CompiledDesign.current.project.conventions.time_zone
           workspace = Workspace.new(person: @people.fetch(by), clock: Clock.standing(zone, at))
-          answer = Records::SaveRecord.new(workspace, way: "form").call(**record)
+          answer = Records::SaveRecord.new(workspace, channel: "form").call(**record)
           return if answer.state == :saved
 
           raise "The demo's own rules refuse #{record}: #{answer.outcome.refusals.map(&:message).join(" ")}"

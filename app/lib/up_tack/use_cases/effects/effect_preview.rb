@@ -39,10 +39,10 @@ module UpTack
 
         # Reads what the rule asks of other records, for a batch of records.
         def prepare(batch)
-          return if ways.empty?
+          return if paths.empty?
 
           @context = @workspace.context if @context.records.held > MOST_HELD
-          Recalculation::Preload.new(ways, @context.records).for(batch)
+          Recalculation::Preload.new(paths, @context.records).for(batch)
         end
 
         # @return [Array<Core::Expression::Problem>]
@@ -59,7 +59,7 @@ module UpTack
         # @return [Array<Core::Expression::Formula>] by which it comes to what it says
         def formulas = []
 
-        def ways = @ways ||= formulas.flat_map { |formula| @design.neighbours.upkeep.ways_of(formula) }.uniq
+        def paths = @paths ||= formulas.flat_map { |formula| @design.neighbours.upkeep.paths_of(formula) }.uniq
 
         def stored(id, values) =
           values.fetch(@field.key) { @design.scope[@field.key].computed&.call(evaluation(id, values, is_new: false)) }

@@ -57,11 +57,11 @@ module UpTack
           context = @workspace.context
           rows = Store::RecordTable.new(@table).find_all(ids)
           upkeep = @workspace.project.upkeep
-          ways =
+          paths =
             @fields
               .reject { |field| @table.kept?(field.key) }
-              .flat_map { |field| upkeep.ways(upkeep.calculation(@table.key, field.key)) }
-          Recalculation::Preload.new(ways.uniq.sort_by(&:length), context.records).for(rows.to_a)
+              .flat_map { |field| upkeep.paths(upkeep.calculation(@table.key, field.key)) }
+          Recalculation::Preload.new(paths.uniq.sort_by(&:length), context.records).for(rows.to_a)
           rows.each do |id, row|
             Store::Deadline.look
             values = @plan.complete(id, row, context, @fields.map(&:key))

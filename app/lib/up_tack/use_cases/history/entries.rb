@@ -105,7 +105,7 @@ module UpTack
           scope = scope.where(table_id: @seen) if @seen
           scope = scope.where(record_id: @question.record) if @question.record
           scope = scope.where(person_id: @question.person) if @question.person
-          scope = scope.where(way: @question.way) if @question.way
+          scope = scope.where(way: @question.channel) if @question.channel
           scope = scope.where(batch_id: @question.batch) if @question.batch
           scope = scope.where(made_at: @question.from..) if @question.from
           scope = scope.where("made_at < ?", @question.to) if @question.to

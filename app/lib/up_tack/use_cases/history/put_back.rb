@@ -43,7 +43,7 @@ module UpTack
               end
               .to_h
           blank = @table.fields.reject { |design| @table.worked_out?(design.key) }.to_h { |design| [design.key, nil] }
-          Records::SaveRecord.new(@workspace, way: "put back", batch: @batch).call(
+          Records::SaveRecord.new(@workspace, channel: "put back", batch: @batch).call(
             table: @table.key,
             id: entry.record_id,
             typed: blank.merge(typed),
@@ -71,7 +71,7 @@ module UpTack
             )
           end
 
-          Records::SaveRecord.new(@workspace, way: "put back", batch: @batch).call(
+          Records::SaveRecord.new(@workspace, channel: "put back", batch: @batch).call(
             table: @table.key,
             id: entry.record_id,
             typed: typed,

@@ -51,8 +51,8 @@ module UpTack
               undone: 0,
               left: 0
             )
-          save = Records::SaveRecord.new(@workspace, way: "put back", batch: result.batch)
-          @delete = Records::DeleteRecord.new(@workspace, way: "put back", batch: result.batch, buffered: true)
+          save = Records::SaveRecord.new(@workspace, channel: "put back", batch: result.batch)
+          @delete = Records::DeleteRecord.new(@workspace, channel: "put back", batch: result.batch, buffered: true)
           @names = Store::PresentNames.new(@workspace.revision_id)
           @began = Store::Entry.maximum(:id)
           @progress.begin(table.label, batch.summary, entries.count)

@@ -65,7 +65,7 @@ module UpTack
           @table = @workspace.table(table)
           @result.report = Bulk::Report.new(@table, @workspace.context.records)
           @result.report.batch = @batch = Store::Batch.begin(@workspace, @table, "Imported from #{name[0, 120]}")
-          @writer = Services::BulkRecordWriter.new(@workspace, @table.key, way: "import", batch: @batch)
+          @writer = Services::BulkRecordWriter.new(@workspace, @table.key, channel: "import", batch: @batch)
           @drafting = RowToDraft.new(@workspace, @table, @source, @settings)
           @linked_to_itself = @drafting.fields.any? { |field| field.target == @table.key }
           @progress.begin(@table.label, name, rows)

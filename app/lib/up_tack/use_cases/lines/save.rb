@@ -17,9 +17,9 @@ module UpTack
 
         MEANWHILE = "Somebody else changed or deleted this line meanwhile; look at the record anew."
 
-        def initialize(workspace, way: "form")
+        def initialize(workspace, channel: "form")
           @workspace = workspace
-          @way = way
+          @channel = channel
         end
 
         # @param groups [Array<Group>]
@@ -27,7 +27,7 @@ module UpTack
         # @return [Core::SaveResult] with lines:, an answer for each row of each group
         # @raise [Store::NotFound, Core::Invalid, Services::NotAllowed]
         def call(table:, groups:, **save)
-          return Records::SaveRecord.new(@workspace, way: @way).call(table: table, **save) if groups.empty?
+          return Records::SaveRecord.new(@workspace, channel: @channel).call(table: table, **save) if groups.empty?
 
           @workspace.write { all(table, groups, **save) }
         rescue Refused => e
@@ -39,8 +39,10 @@ module UpTack
         def all(table, groups, **save)
           foreseeing = AnswerDraft.new(@workspace)
           foreseen = foreseeing.call(table: table, groups: groups, **save.slice(:typed, :id, :form, :carried, :reasons))
-          answer = Records::SaveRecord.new(@workspace, way: @way).call(table: table, pending: foreseeing.pending,
-**save)
+          answer =
+            Records::SaveRecord.new(@workspace, channel: @channel).call(
+              table: table, pending: foreseeing.pending, **save
+            )
           refuse(answer, foreseen.lines) unless answer.state == :saved
           lines = groups.map { |group| group.rows.map { |row| line(group, row, answer.record.id) } }
           flat = lines.flatten(1).compact
@@ -61,7 +63,7 @@ module UpTack
 
           typed = row.typed.except(group.link).merge(group.link => above)
           found =
-            Records::SaveRecord.new(@workspace, way: @way).call(
+            Records::SaveRecord.new(@workspace, channel: @channel).call(
               table: group.table,
               typed: typed,
               id: row.id,
@@ -75,7 +77,7 @@ module UpTack
         def gone(group, row)
           return if row.id.nil?
 
-          found = Records::DeleteRecord.new(@workspace, way: @way).call(table: group.table, id: row.id,
+          found = Records::DeleteRecord.new(@workspace, channel: @channel).call(table: group.table, id: row.id,
             version: row.version)
           (found.state == :saved) ? nil : meanwhile(group, row, {}, found.reasons&.join(" "))
         rescue Store::NotFound

@@ -88,7 +88,7 @@ module UpTack
 
         def run(ids, result)
           result.batch = Store::Batch.begin(@workspace, @table, "Numbered: #{@field.label}")
-          writer = Services::BulkRecordWriter.new(@workspace, @table.key, way: "numbers", batch: result.batch)
+          writer = Services::BulkRecordWriter.new(@workspace, @table.key, channel: "numbers", batch: result.batch)
           find = Records::FindRecord.new(@workspace)
           @progress.begin(@table.label, @field.label, ids.length)
           ids.each do |id|

@@ -75,7 +75,7 @@ module UpTack
 
         # A writer for each portion, so that what it holds back does not grow without end.
         def make(design, maker, count, result)
-          writer = Services::BulkRecordWriter.new(@workspace, design.key, way: "made up", batch: result.batch)
+          writer = Services::BulkRecordWriter.new(@workspace, design.key, channel: "made up", batch: result.batch)
           count.times { write(design, writer, maker) ? result.made += 1 : result.given_up += 1 }
           writer.finish
           @progress.advance(count)

@@ -52,9 +52,9 @@ module UpTack
           values = maker.values
           plan = @workspace.plan(design.key)
           outcome = saved(plan, design, values, context)
-          ways = changes(design, rule, values, outcome, context)
-          ways
-            .rotate(ways.empty? ? 0 : turn % ways.length)
+          assignments = changes(design, rule, values, outcome, context)
+          assignments
+            .rotate(assignments.empty? ? 0 : turn % assignments.length)
             .each do |change|
               changed = values.merge(change)
               typed = Core::Bench::Samples::RecordGenerator.typed(design, changed)
@@ -84,7 +84,11 @@ module UpTack
           solver = Core::Bench::Solver.new(design, context)
           found = rule.cases(key, Core::Bench::BoundaryCases::PointCases.new(design, base, solver, seen))
           found = taken(design, rule) if rule.compares_records?
-          found.select { |way| way.keys.all? { |each| design.field(each) } && way.values.none?(:untyped) }
+          found.select { |assignment|
+            assignment.keys.all? { |each|
+              design.field(each)
+            } && assignment.values.none?(:untyped)
+          }
         end
 
         # What other records have already, the latest of them.

@@ -137,17 +137,17 @@ module UpTack
           values = []
           plan = @workspace.plan(@view.table.key)
           upkeep = @workspace.project.upkeep
-          ways =
+          paths =
             if @view.table.kept?(field.key)
               []
             else
-              upkeep.ways(upkeep.calculation(@view.table.key, field.key)).uniq.sort_by(&:length)
+              upkeep.paths(upkeep.calculation(@view.table.key, field.key)).uniq.sort_by(&:length)
             end
           Store::RecordTable
             .new(@view.table)
             .each_batch(@view.whole? ? nil : @selection.ids) do |batch|
               context = @workspace.context
-              Recalculation::Preload.new(ways, context.records).for(batch)
+              Recalculation::Preload.new(paths, context.records).for(batch)
               values.concat(batch.map { |id, row| plan.complete(id, row.to_h, context, [field.key])[field.key] })
             end
           values

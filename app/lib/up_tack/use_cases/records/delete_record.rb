@@ -6,13 +6,13 @@ module UpTack
       # Deletes a record, with what the builder chose for the records that link to
       # it; the change log keeps what each of them held.
       class DeleteRecord
-        # @param way [String] how it comes, for the change log
+        # @param channel [String] how it comes, for the change log
         # @param batch [Store::Batch, nil] the greater change that it is a part of
         # @param buffered [Boolean] whether which fields the log tells of is written only by `finish`,
         #   for many deletions; before anybody else writes to the log it must be called
-        def initialize(workspace, way: "form", batch: nil, buffered: false)
+        def initialize(workspace, channel: "form", batch: nil, buffered: false)
           @workspace = workspace
-          @way = way
+          @channel = channel
           @batch = batch
           @log = Store::LogWriter.new(buffered: buffered)
           @rows = Hash.new { |known, design| known[design] = Store::RecordTable.new(design) }.compare_by_identity
@@ -88,7 +88,7 @@ module UpTack
 
         def clear(design, field, id)
           answer =
-            SaveRecord.new(@workspace, way: @way, batch: @batch).call(
+            SaveRecord.new(@workspace, channel: @channel, batch: @batch).call(
               table: design.key,
               id: id,
               typed: {field.key => nil}
@@ -112,10 +112,10 @@ module UpTack
           followed = upkeep.run(record.id, before: record.values, after: {})
           Store::ChangeLog.add(
             table: design, record_id: record.id, action: "delete", changes: changes, followed: followed,
-            workspace: @workspace, way: @way, title: title, batch: @batch, log: @log
+            workspace: @workspace, channel: @channel, title: title, batch: @batch, log: @log
           )
           @log.finish if followed.any?
-          Services::DownstreamWriter.new(@workspace).write(upkeep.take_moved)
+          Services::DownstreamLogRules.new(@workspace).write(upkeep.take_moved)
         end
       end
     end

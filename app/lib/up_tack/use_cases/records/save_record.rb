@@ -6,11 +6,11 @@ module UpTack
       # The one use case that writes a record, whichever way it comes in.
       class SaveRecord
         # @param workspace [Workspace]
-        # @param way [String] how it comes in, for the change log
+        # @param channel [String] how it comes in, for the change log
         # @param batch [Store::Batch, nil] the greater change that it is a part of
-        def initialize(workspace, way: "form", batch: nil)
+        def initialize(workspace, channel: "form", batch: nil)
           @workspace = workspace
-          @way = way
+          @channel = channel
           @batch = batch
         end
 
@@ -33,7 +33,7 @@ module UpTack
             theirs = (stored && version) ? Store::ChangeLog.since(@workspace.table(table), id, version) : []
             next Services::SaveResult.new(state: :conflict, record: stored, theirs: theirs) if theirs.any?
 
-            Services::RecordWriter.new(@workspace, table, way: @way, batch: @batch, form: form).write(
+            Services::RecordWriter.new(@workspace, table, channel: @channel, batch: @batch, form: form).write(
               typed,
               stored: stored,
               id: id,

@@ -47,7 +47,7 @@ module UpTack
           return if wanted.empty?
 
           @result.batch = Store::Batch.begin(@workspace, @table, "Tidied #{labels(wanted)}")
-          save = Records::SaveRecord.new(@workspace, way: "tidy", batch: @result.batch)
+          save = Records::SaveRecord.new(@workspace, channel: "tidy", batch: @result.batch)
           @progress.begin(@table.label, labels(wanted), wanted.length)
           wanted.each do |id, typed|
             note(id, typed, save.call(table: @table.key, id: id, typed: typed))

@@ -65,11 +65,11 @@ module UpTack
 
         # @return [Array<Array<Step>>] the ways along which a calculation reads other
         #   records, each after those that are its beginning
-        def ways(calculation) = (@ways ||= {})[calculation.place] ||= ways_of(calculation.formula)
+        def paths(calculation) = (@paths ||= {})[calculation.place] ||= paths_of(calculation.formula)
 
         # @param formula [Expression::Formula] any formula of a table of the project
         # @return [Array<Array<Step>>]
-        def ways_of(formula)
+        def paths_of(formula)
           reads(formula, [])
             .map(&:last)
             .flat_map { |steps| (1..steps.length).map { |count| steps.first(count) } }

@@ -13,9 +13,9 @@ module UpTack
         Candidate = Struct.new(:words, :script, :trial, :points, :stage, :mere, keyword_init: true)
 
         # script:: plain; points:: keys of those that were seen, by rule; trial:: played
-        # way:: the changes of the base record, nil where its story is longer
+        # assignment:: the changes of the base record, nil where its story is longer
         Played =
-          Struct.new(:script, :points, :trial, :way) do
+          Struct.new(:script, :points, :trial, :assignment) do
             # @return [Boolean] whether a point of a rule was seen, by their keys
             def shows?(rule, point) = points.fetch(rule, []).include?(point)
           end
@@ -76,7 +76,7 @@ module UpTack
             Contrasts.new(
               @table,
               Assignments.new(@table, @base, seen),
-              ->(way, lasting) { lasting ? play_later(way, seen) : play(way) }
+              ->(assignment, lasting) { lasting ? play_later(assignment, seen) : play(assignment) }
             )
           histories = Histories.new(@table, @base, @scene, @base.solver(@table, seen), seen)
           hits =
@@ -94,21 +94,21 @@ module UpTack
 
         # Changes that come to a record that was saved before; where it could not be saved as it should be
         # then, it is with what lets the other rules pass it.
-        def play_later(way, seen)
-          played = play(way, lasting: true)
+        def play_later(assignment, seen)
+          played = play(assignment, lasting: true)
           refused =
             played&.trial&.moments&.find do |moment|
               moment.act&.fetch("do") == "save" && moment.state == "refused" && moment.outcome
             end
-          return played unless refused && way["first"]
+          return played unless refused && assignment["first"]
 
           solver = @base.solver(@table, seen)
           first =
             refused
               .outcome
               .refusals
-              .reduce(way["first"]) { |kept, refusal| kept.merge(passing(refusal, kept, solver, seen)) }
-          (first == way["first"]) ? played : play(way.merge("first" => first), lasting: true)
+              .reduce(assignment["first"]) { |kept, refusal| kept.merge(passing(refusal, kept, solver, seen)) }
+          (first == assignment["first"]) ? played : play(assignment.merge("first" => first), lasting: true)
         end
 
         # @return [Hash] further changes by which a check lets a record pass, without those that are wanted
@@ -116,8 +116,8 @@ module UpTack
           rule = refusal.rule && @table.rule(refusal.rule)
           return {} unless rule&.checks?
 
-          ways = solver.ways(Expression.parse(rule.to_plain["formula"]), true, seen.merge(wanted))
-          ways.find { |way| way.keys.all? { |key| @table.field(key) && !wanted.key?(key) } } || {}
+          assignments = solver.assignments_for(Expression.parse(rule.to_plain["formula"]), true, seen.merge(wanted))
+          assignments.find { |assignment| assignment.keys.all? { |key| @table.field(key) && !wanted.key?(key) } } || {}
         end
 
         # What is told in the same words are several ways to show one thing: the first that does.
@@ -134,7 +134,7 @@ module UpTack
         def by_point(rule)
           cleanest =
             @by_rule[rule.id]
-              .select(&:way)
+              .select(&:assignment)
               .sort_by
               .with_index { |played, index| [refusals(played).count { |each| each.rule != rule.id }, index] }
           cleanest.each_with_object({}) do |played, found|
@@ -146,7 +146,7 @@ module UpTack
           Targets::Aim.new(
             rule: rule,
             words: Targets.titled(rule, @table, words),
-            ways: [],
+            assignments: [],
             exact: true,
             again: false,
             lasting: false
@@ -167,25 +167,27 @@ module UpTack
         # @return [Array(Targets::Aim, Played)]
         def hit(aim)
           aim
-            .ways
+            .assignments
             .first(WAYS)
-            .each do |way|
+            .each do |assignment|
               scenes(aim).each do |options|
-                played = play(way, **options)
-                return aim, alone(aim, way, options, played) if played && shows?(aim, played)
+                played = play(assignment, **options)
+                return aim, alone(aim, assignment, options, played) if played && shows?(aim, played)
               end
             end
           nil
         end
 
         # Retry with the fields of other failing rules blanked, to isolate this rule.
-        def alone(aim, way, options, played)
+        def alone(aim, assignment, options, played)
           others = refusals(played).filter_map { |each| each.rule unless each.rule == aim.rule.id }
           return played if others.empty?
 
-          needed = @table.rules.select(&:requires?).map(&:field) | way.keys | aim.rule.fields(@table)
+          needed = @table.rules.select(&:requires?).map(&:field) | assignment.keys | aim.rule.fields(@table)
           loose = others.flat_map { |id| (rule = @table.rule(id)) ? rule.fields(@table) : [] }.uniq - needed
-          again = play(way.merge(loose.reject { |key| @table.rule_owned?(key) }.to_h { |key| [key, nil] }), **options)
+          again = play(assignment.merge(loose.reject { |key|
+            @table.rule_owned?(key)
+          }.to_h { |key| [key, nil] }), **options)
           (again && shows?(aim, again) && refusals(again).length < refusals(played).length) ? again : played
         end
 
@@ -200,13 +202,13 @@ module UpTack
         def shows?(aim, played) = aim.point.nil? || played.shows?(aim.rule.id, aim.point.key)
 
         # @return [Played, nil]
-        def play(way, **options)
-          script = @scene.script(way, **options)
-          script && played(script, way)
+        def play(assignment, **options)
+          script = @scene.script(assignment, **options)
+          script && played(script, assignment)
         end
 
         # @return [Played, nil] nil once as many were played as may be
-        def played(script, way = nil)
+        def played(script, assignment = nil)
           return @played[script] if @played.length >= MOST
 
           @played[script] ||= begin
@@ -216,7 +218,7 @@ module UpTack
               trace: false).play
             trial.look
             points = @index.seen(probe.notes)
-            made = Played.new(script, points, trial, way)
+            made = Played.new(script, points, trial, assignment)
             points.each_key { |rule| @by_rule[rule] << made }
             made
           end

@@ -78,10 +78,14 @@ module UpTack
         # Each once, the simplest first.
         def scripts(rule, mutant)
           scenes = Scenes.new(@table, @base, @scene, rule, @seen)
-          ways = @assignments.of(rule, mutant.plain && Rules.from(mutant.plain))
+          assignments = @assignments.of(rule, mutant.plain && Rules.from(mutant.plain))
           Scenes::ALL
             .lazy
-            .flat_map { |scene| ways.lazy.flat_map { |way| [scenes.script(scene, way)].flatten.compact } }
+            .flat_map { |scene|
+            assignments.lazy.flat_map { |assignment|
+              [scenes.script(scene, assignment)].flatten.compact
+            }
+          }
             .uniq
         end
       end

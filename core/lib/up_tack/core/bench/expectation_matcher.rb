@@ -182,10 +182,10 @@ module UpTack
         def cursor(plain)
           return [false, "the script uses no form"] unless @trial.cursor
 
-          ways = @trial.cursor.all
-          return [false, "#{telling.label(plain["after"])} is not on the form"] unless ways.key?(plain["after"])
+          following = @trial.cursor.all
+          return [false, "#{telling.label(plain["after"])} is not on the form"] unless following.key?(plain["after"])
 
-          to = ways[plain["after"]]
+          to = following[plain["after"]]
           [to == plain["to"], "it goes to #{to ? telling.label(to) : "the end"}"]
         end
 

@@ -17,7 +17,8 @@ module UpTack
           sample = @samples.call(other)
           return sample unless node.condition
 
-          sample.merge(Solver.new(other, @context, free: true).ways(node.condition, true, sample).first || {})
+          sample.merge(Solver.new(other, @context, free: true).assignments_for(node.condition, true,
+            sample).first || {})
         end
 
         private

@@ -65,9 +65,9 @@ module UpTack
         end
 
         # @param name [Symbol] one of ALL
-        # @param way [Hash{String=>Object}] changes of the base record, see BoundaryCases::Scene
+        # @param assignment [Hash{String=>Object}] changes of the base record, see BoundaryCases::Scene
         # @return [Hash, Array<Hash>, nil] a plain script, or some
-        def script(name, way) = send(name, way)
+        def script(name, assignment) = send(name, assignment)
 
         # @return [Hash{String=>Object}, nil] another value of a field that no rule looks at
         def spare = @spare ||= untouched({})&.then { |key, value| {key => value} }
@@ -75,37 +75,37 @@ module UpTack
         private
 
         # Typed anew, all at once.
-        def typed(way) = @scene.script(way)
+        def typed(assignment) = @scene.script(assignment)
 
         # Saved first as the base record.
-        def changed(way) = children?(way) ? nil : @scene.script(way, lasting: true)
+        def changed(assignment) = children?(assignment) ? nil : @scene.script(assignment, lasting: true)
 
         # Saved with the changes first, and then as the base record is.
-        def back(way)
-          return if way.empty? || children?(way)
+        def back(assignment)
+          return if assignment.empty? || children?(assignment)
 
-          plain = way.reject { |key, _| key.include?(".") || %w[clock first].include?(key) }
+          plain = assignment.reject { |key, _| key.include?(".") || %w[clock first].include?(key) }
           @scene.script(plain.keys.to_h { |key| [key, @base.values[key]] }.merge("first" => plain))
         end
 
         # There before, as it is with the changes; then something else is changed.
-        def touched(way)
-          other = untouched(way) or return
-          standing_script(way, {other.first => other.last})
+        def touched(assignment)
+          other = untouched(assignment) or return
+          standing_script(assignment, {other.first => other.last})
         end
 
         # There before, as the base record is; then changed.
-        def standing(way)
-          plain = own(way)
+        def standing(assignment)
+          plain = own(assignment)
           plain.empty? ? nil : standing_script({}, plain)
         end
 
         # There before with the changes; then one of the fields that the rule names is changed.
-        def moved(way)
+        def moved(assignment)
           keys = (@rule.names(@table) | @rule.fields(@table)).select { |key|
             @table.field(key) && !@table.rule_owned?(key)
           }
-          keys.filter_map { |key| (value = other(key)).nil? ? nil : standing_script(way, {key => value}) }
+          keys.filter_map { |key| (value = other(key)).nil? ? nil : standing_script(assignment, {key => value}) }
         end
 
         def standing_script(stored, changes)
@@ -135,20 +135,20 @@ module UpTack
           @stands ||= @seen.reject { |key, _| @table.worked_out?(key) }.transform_values { |value| dumped(value) }
 
         # The warning is passed with a reason; what refuses is not moved by that.
-        def passed(way)
-          return unless @rule.stage == "validate" && !children?(way)
+        def passed(assignment)
+          return unless @rule.stage == "validate" && !children?(assignment)
 
-          script = @scene.script(way) or return
+          script = @scene.script(assignment) or return
           {**script, "acts" => [*script["acts"], {"do" => "pass", "rule" => @rule.id, "reason" => "known"}]}
         end
 
         # Two of them, one after the other.
-        def twice(way) = children?(way) ? nil : @scene.script(way, again: true)
+        def twice(assignment) = children?(assignment) ? nil : @scene.script(assignment, again: true)
 
         # A second record with the changes, after one without.
-        def another(way)
+        def another(assignment)
           script = twice({}) or return
-          plain = own(way)
+          plain = own(assignment)
           return if plain.empty?
 
           first, save, new, second = script["acts"]
@@ -163,14 +163,14 @@ module UpTack
           }
         end
 
-        def twice_passed(way)
-          script = twice(way) or return
+        def twice_passed(assignment)
+          script = twice(assignment) or return
           {**script, "acts" => [*script["acts"], {"do" => "pass", "rule" => @rule.id, "reason" => "known"}]}
         end
 
         # There before, beside another one that is the same.
-        def beside(way)
-          script = touched(way) or return
+        def beside(assignment)
+          script = touched(assignment) or return
           own = script["records"][@table.key]
           twin = own[OWN.to_s].except(*unique_elsewhere)
           {**script, "records" => script["records"].merge(@table.key => own.merge("2" => twin))}
@@ -182,8 +182,8 @@ module UpTack
             @rule.fields(@table)
 
         # The second is told from the first by its capitals alone.
-        def half(way)
-          script = twice(way) or return
+        def half(assignment)
+          script = twice(assignment) or return
           acts = script["acts"].map(&:dup)
           acts.last["values"] = acts.last["values"].transform_values do |value|
             (value.is_a?(String) && value.match?(/\p{Ll}/) && value.length < 30) ? value.swapcase : value
@@ -192,37 +192,38 @@ module UpTack
         end
 
         # A copy of a saved one.
-        def copied(way)
-          return if children?(way)
+        def copied(assignment)
+          return if children?(assignment)
 
-          script = @scene.script(way) or return
+          script = @scene.script(assignment) or return
           {**script, "acts" => [*script["acts"], {"do" => "save"}, {"do" => "copy"}]}
         end
 
         # What the rule sets is typed by hand as well.
-        def by_hand(way)
+        def by_hand(assignment)
           values = targets.to_h { |key| [key, other(key)] }.compact
-          values.empty? ? nil : @scene.script(way.merge(values))
+          values.empty? ? nil : @scene.script(assignment.merge(values))
         end
 
         # What the rule sets is there already when it is moved.
-        def refilled(way)
+        def refilled(assignment)
           filled = targets.to_h { |key| [key, other(key)] }.compact
-          plain = own(way).except(*targets)
+          plain = own(assignment).except(*targets)
           (filled.empty? || plain.empty?) ? nil : standing_script(filled, plain)
         end
 
-        def as_clerk(way) = as("clerk", way)
-        def as_builder(way) = as("builder", way)
+        def as_clerk(assignment) = as("clerk", assignment)
+        def as_builder(assignment) = as("builder", assignment)
 
-        def as(role, way)
-          script = changed(way.merge("user.role" => role)) || @scene.script(way.merge("user.role" => role)) or return
+        def as(role, assignment)
+          by = assignment.merge("user.role" => role)
+          script = changed(by) || @scene.script(by) or return
           {**script, "person" => script["person"].merge("name" => "Somebody else")}
         end
 
         # Saved, and changed on another day by somebody else.
-        def later(way)
-          script = changed(way) or return
+        def later(assignment)
+          script = changed(assignment) or return
           first, *rest = script["acts"]
           {
             **script,
@@ -237,11 +238,11 @@ module UpTack
         end
 
         # It happens, ends, and happens again on another day.
-        def again_later(way)
-          plain = own(way)
+        def again_later(assignment)
+          plain = own(assignment)
           return if plain.empty?
 
-          script = @scene.script(way) or return
+          script = @scene.script(assignment) or return
           usual = plain.keys.to_h { |key| [key, dumped(@base.values[key])] }
           wait = {"do" => "wait", "days" => 2, "hours" => 0}
           {
@@ -260,17 +261,19 @@ module UpTack
         end
 
         def targets = (@rule.writes | [@rule.field]).reject { |key| @table.rule_owned?(key) }
-        def children?(way) = way.key?("children")
+        def children?(assignment) = assignment.key?("children")
 
-        def own(way) =
-          way.reject { |key, value| key.include?(".") || %w[clock first children].include?(key) || value == :untyped }
+        def own(assignment) =
+          assignment.reject { |key, value|
+            key.include?(".") || %w[clock first children].include?(key) || value == :untyped
+          }
 
         # A field that nothing concerns, with another value.
-        def untouched(way)
-          field = unruled.find { |each| !way.key?(each.key) && each.key != @rule.field }
+        def untouched(assignment)
+          field = unruled.find { |each| !assignment.key?(each.key) && each.key != @rule.field }
           field ||=
             @table.fields.find do |each|
-              !@table.rule_owned?(each.key) && !way.key?(each.key) && !@rule.fields(@table).include?(each.key) &&
+              !@table.rule_owned?(each.key) && !assignment.key?(each.key) && !@rule.fields(@table).include?(each.key) &&
                 !each.link?
             end
           field && [field.key, other(field.key)]

@@ -51,18 +51,18 @@ module UpTack
         #   far as can be told; keys are those of fields, "link.field" for a linked record's,
         #   "first.field" for what a record was stored as, "user.role" for the person,
         #   "children" for records that link here
-        def ways(node, wanted, values)
+        def assignments_for(node, wanted, values)
           case node
           when Nodes::Literal
             (node.value == wanted) ? [{}] : []
           when Nodes::Inversion
-            ways(node.operand, !wanted, values)
+            assignments_for(node.operand, !wanted, values)
           when Nodes::Logic
             joined(node, wanted, values)
           when Nodes::Comparison
             (wanted ? SIDES : OTHER_SIDES)
               .fetch(node.sign)
-              .flat_map { |side| standing(node.left, node.right, side, values) }
+              .flat_map { |side| assignments_relating(node.left, node.right, side, values) }
           when Nodes::Range
             ranged(node, wanted, values)
           when Nodes::Membership
@@ -82,7 +82,7 @@ module UpTack
 
         # @param side [String] "below", "on" or "above", just as far as can be
         # @return [Array<Hash{String=>Object}>] changes by which the left stands so to the right
-        def standing(left, right, side, values)
+        def assignments_relating(left, right, side, values)
           return texts(left, right, side, values) if kind(left) == :text || kind(right) == :text
 
           target = {"below" => -1, "on" => 0, "above" => 1}.fetch(side)
@@ -90,7 +90,7 @@ module UpTack
           found = searched(left, right, target, values) if found.empty?
           if found.empty?
             found =
-              optional([left, right]).select { |way| order(left, right, with(values, way)) == target }
+              optional([left, right]).select { |assignment| order(left, right, with(values, assignment)) == target }
           end
           if found.empty?
             found =
@@ -138,25 +138,30 @@ module UpTack
 
         def joined(node, wanted, values)
           both = (node.word == "and") == wanted
-          return node.children.flat_map { |child| ways(child, wanted, values) } unless both
+          return node.children.flat_map { |child| assignments_for(child, wanted, values) } unless both
 
-          first = ways(node.left, wanted, values)
-          first.flat_map { |way| ways(node.right, wanted, with(values, way)).map { |other| way.merge(other) } }
+          first = assignments_for(node.left, wanted, values)
+          first.flat_map { |assignment|
+            assignments_for(node.right, wanted, with(values, assignment)).map { |other|
+              assignment.merge(other)
+            }
+          }
         end
 
         def ranged(node, wanted, values)
           unless wanted
             return [
-              standing(node.value, node.low, "below", values),
-              standing(node.value, node.high, "above", values)
+              assignments_relating(node.value, node.low, "below", values),
+              assignments_relating(node.value, node.high, "above", values)
             ].flatten(1)
           end
 
-          standing(node.value, node.low, "on", values) + standing(node.value, node.high, "on", values)
+          assignments_relating(node.value, node.low, "on",
+            values) + assignments_relating(node.value, node.high, "on", values)
         end
 
         def among(node, wanted, values)
-          return node.options.flat_map { |option| standing(node.value, option, "on", values) } if wanted
+          return node.options.flat_map { |option| assignments_relating(node.value, option, "on", values) } if wanted
 
           field = field_of(node.value)
           others =
@@ -172,9 +177,10 @@ module UpTack
 
         def chosen(node, wanted, values)
           [true, false].flat_map do |met|
-            ways(node.condition, met, values).flat_map do |way|
-              ways(met ? node.consequence : node.alternative, wanted, with(values, way)).map do |other|
-                way.merge(other)
+            assignments_for(node.condition, met, values).flat_map do |assignment|
+              assignments_for(met ? node.consequence : node.alternative, wanted,
+                with(values, assignment)).map do |other|
+                assignment.merge(other)
               end
             end
           end
@@ -246,7 +252,9 @@ module UpTack
 
         # @return [Hash, nil] the change that gives a part of a formula a value, where it is
         #   a field that somebody may type, a field of a linked record, or the person's role
-        def assign(node, value) = assigned(node, value)&.then { |way| way if may_change?(way.keys.first) }
+        def assign(node, value)
+          assigned(node, value)&.then { |assignment| assignment if may_change?(assignment.keys.first) }
+        end
 
         def may_change?(key) = @through.nil? || key.split(".").first == @through
 
@@ -317,7 +325,7 @@ module UpTack
         def same?(one, other) =
           !one.nil? && one.instance_of?(other.class) && Expression::Comparator.order(one, other).zero?
 
-        def with(values, way) = values.merge(way)
+        def with(values, assignment) = values.merge(assignment)
       end
     end
   end

@@ -146,8 +146,8 @@ module UpTack
           key = @trial.typed.keys.last
           return [] unless @trial.cursor && key
 
-          ways = @trial.cursor.all
-          ways.key?(key) ? [proposed({"what" => "cursor", "after" => key, "to" => ways[key]}, false)] : []
+          following = @trial.cursor.all
+          following.key?(key) ? [proposed({"what" => "cursor", "after" => key, "to" => following[key]}, false)] : []
         end
 
         def outcome = @moment.outcome

@@ -22,8 +22,8 @@ module UpTack
         # @return [Array<Hash{String=>Object}>]
         def all
           found = []
-          each_way(values.to_a, {}) do |way|
-            found << way
+          each_assignment(values.to_a, {}) do |assignment|
+            found << assignment
             return found if found.length >= MOST
           end
           found
@@ -31,11 +31,11 @@ module UpTack
 
         private
 
-        def each_way(left, way, &block)
-          return block.call(way) if left.empty?
+        def each_assignment(left, assignment, &block)
+          return block.call(assignment) if left.empty?
 
           (text, options), *rest = left
-          options.each { |value| each_way(rest, way.merge(text => value), &block) }
+          options.each { |value| each_assignment(rest, assignment.merge(text => value), &block) }
         end
       end
     end

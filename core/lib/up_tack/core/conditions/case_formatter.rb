@@ -22,10 +22,12 @@ module UpTack
         # @return [Array<String>]
         def words(given, telling)
           blank = telling.select { |text| given[text].nil? }
-          way = @conditions.values(given)
-          concerned = @unknowns.select { |unknown| (leaves_of(unknown) & telling).any? && !way[unknown.text].nil? }
+          assignment = @conditions.values(given)
+          concerned = @unknowns.select { |unknown|
+            (leaves_of(unknown) & telling).any? && !assignment[unknown.text].nil?
+          }
           blank.map { |text| "#{@conditions.leaves[text].node.accept(@say)} is blank" } |
-            concerned.flat_map { |unknown| of(unknown, way, concerned.map(&:text)) }.uniq
+            concerned.flat_map { |unknown| of(unknown, assignment, concerned.map(&:text)) }.uniq
         end
 
         # @param given [Hash{String=>Object}] a value by the text of each leaf
@@ -77,8 +79,8 @@ module UpTack
 
         def leaves_of(unknown) = @conditions.leaves.of(unknown.node)
 
-        def of(unknown, way, telling)
-          value = way[unknown.text]
+        def of(unknown, assignment, telling)
+          value = assignment[unknown.text]
           name = unknown.node.accept(@say)
           if unknown.kind == :test && !unknown.node.is_a?(Expression::Nodes::Field)
             return [value ? "it holds that #{name}" : "it does not hold that #{name}"]
@@ -87,17 +89,17 @@ module UpTack
           compared =
             unknown
               .peers
-              .select { |text| telling.include?(text) && !way[text].nil? }
-              .map { |text| beside(unknown, name, way, text) }
+              .select { |text| telling.include?(text) && !assignment[text].nil? }
+              .map { |text| beside(unknown, name, assignment, text) }
           peered =
             compared.any? ||
             @unknowns.any? { |other| other.peers.include?(unknown.text) && telling.include?(other.text) }
           (peered && unknown.constants.empty?) ? compared : [*compared, alone(unknown, name, value)]
         end
 
-        def beside(unknown, name, way, text)
+        def beside(unknown, name, assignment, text)
           other = @unknowns.find { |each| each.text == text }
-          order = Expression::Comparator.order(way[unknown.text], way[text]).clamp(-1, 1)
+          order = Expression::Comparator.order(assignment[unknown.text], assignment[text]).clamp(-1, 1)
           "#{name} #{RELATIONS.fetch(order)} #{other.node.accept(@say)}"
         end
 

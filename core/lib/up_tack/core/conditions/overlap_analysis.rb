@@ -44,7 +44,9 @@ module UpTack
           if @in_order
             []
           else
-            groups.select { |speaking, _| speaking.length > 1 }.flat_map { |speaking, ways| told(speaking, ways) }
+            groups.select { |speaking, _|
+              speaking.length > 1
+            }.flat_map { |speaking, assignments| told(speaking, assignments) }
           end
 
         # @return [Array<Rules::Rule>] rules that speak nowhere
@@ -58,13 +60,13 @@ module UpTack
         private
 
         # @return [Hash{Array<Clause>=>Array<Hash>}] the cases by who speaks there
-        def groups = @groups ||= @cases.all.group_by { |way| speaking(way) }
+        def groups = @groups ||= @cases.all.group_by { |assignment| speaking(assignment) }
 
-        def speaking(way)
-          (@speaking ||= {})[way] ||= begin
+        def speaking(assignment)
+          (@speaking ||= {})[assignment] ||= begin
             found =
               @speakers.select do |speaker|
-                speaker.condition.nil? || @conditions.truth(speaker.condition, way) == true
+                speaker.condition.nil? || @conditions.truth(speaker.condition, assignment) == true
               end
             @in_order ? found.first(1) : found
           end
@@ -72,10 +74,12 @@ module UpTack
 
         # What does not matter is left out, and what then reads alike is told once. Cases of values come
         # before those of blanks, which are more at hand.
-        def told(speaking, ways)
+        def told(speaking, assignments)
           found = []
-          spread(ways.sort_by.with_index { |way, index| [way.values.count(&:nil?), index] }).each do |way|
-            example = example(way, speaking)
+          spread(assignments.sort_by.with_index { |assignment, index|
+            [assignment.values.count(&:nil?), index]
+          }).each do |assignment|
+            example = example(assignment, speaking)
             found << example unless found.any? { |each| each.words == example.words }
             break if found.length >= MOST
           end
@@ -83,20 +87,21 @@ module UpTack
         end
 
         # Some of many, from the first to the last.
-        def spread(ways)
-          return ways if ways.length <= LOOKED
+        def spread(assignments)
+          return assignments if assignments.length <= LOOKED
 
-          (0...LOOKED).map { |index| ways[index * ways.length / LOOKED] }.unshift(ways.first).uniq
+          (0...LOOKED).map { |index| assignments[index * assignments.length / LOOKED] }.unshift(assignments.first).uniq
         end
 
-        def example(way, speaking)
-          telling = way.keys - indifferent(way, speaking)
-          Example.new(@telling.words(way, telling), @telling.values(way), @telling.linked(way), speaking.map(&:rule))
+        def example(assignment, speaking)
+          telling = assignment.keys - indifferent(assignment, speaking)
+          Example.new(@telling.words(assignment, telling), @telling.values(assignment), @telling.linked(assignment),
+            speaking.map(&:rule))
         end
 
         # Leaves that can have any of their values, together, without a difference to who speaks.
-        def indifferent(way, speaking)
-          way
+        def indifferent(assignment, speaking)
+          assignment
             .keys
             .each_with_object([]) do |text, free|
               texts = [*free, text]
@@ -106,7 +111,7 @@ module UpTack
               if lists
                   .first
                   .product(*lists.drop(1))
-                  .all? { |values| speaking(way.merge(texts.zip(values).to_h)) == speaking }
+                  .all? { |values| speaking(assignment.merge(texts.zip(values).to_h)) == speaking }
                 free << text
               end
             end

@@ -59,7 +59,7 @@ module UpTack
           @reached = 0
           gaps = walk(0, (1 << @rows.length) - 1)
           Report.new(
-            gaps: told(gaps).map { |way| example(way) }.uniq(&:words),
+            gaps: told(gaps).map { |assignment| example(assignment) }.uniq(&:words),
             unreached: stopped? ? [] : unreached,
             contradictions: contradictions,
             stopped: stopped?,
@@ -100,18 +100,26 @@ module UpTack
 
         # Values are told apart from blanks, which are a case of their own.
         def told(gaps)
-          mixed = ->(way) do
-            way.select { |axis, points| points.length > 1 && points.any? { |point| blank?(axis, point) } }.keys
+          mixed = ->(assignment) do
+            assignment.select { |axis, points| points.length > 1 && points.any? { |point| blank?(axis, point) } }.keys
           end
           filled =
-            gaps.map do |way|
-              way.merge(mixed.call(way).to_h { |axis| [axis, way[axis].reject { |point| blank?(axis, point) }] })
+            gaps.map do |assignment|
+              assignment.merge(mixed.call(assignment).to_h { |axis|
+                [axis, assignment[axis].reject { |point|
+                  blank?(axis, point)
+                }]
+              })
             end
           blanks =
             gaps
               .zip(filled)
-              .flat_map do |way, rest|
-                mixed.call(way).map { |axis| rest.merge(axis => way[axis].select { |point| blank?(axis, point) }) }
+              .flat_map do |assignment, rest|
+                mixed.call(assignment).map { |axis|
+                  rest.merge(axis => assignment[axis].select { |point|
+                    blank?(axis, point)
+                  })
+                }
               end
           filled + blanks
         end
@@ -128,8 +136,10 @@ module UpTack
           groups(axis, alive).each_with_object([]) do |(left, points), found|
             return found if @steps >= @most_steps
 
-            ways = walk(depth + 1, left)
-            found.concat((points.length == @masks[axis].length) ? ways : ways.map { |way| {axis => points}.merge(way) })
+            assignments = walk(depth + 1, left)
+            found.concat((points.length == @masks[axis].length) ? assignments : assignments.map { |assignment|
+              {axis => points}.merge(assignment)
+            })
           end.first(MOST_FOUND)
         end
 
@@ -172,8 +182,8 @@ module UpTack
               both = overlap(first, other) or next
               next if covers?(other, first) || covers?(first, other)
 
-              way = undecided(both, ((1 << other) - 1) & ~(1 << first)) or next
-              found << [first, other, example(way)]
+              assignment = undecided(both, ((1 << other) - 1) & ~(1 << first)) or next
+              found << [first, other, example(assignment)]
             end
           end
           found
@@ -254,10 +264,10 @@ module UpTack
 
         def inside?(sets, wide) = sets.each_index.all? { |axis| (sets[axis] & ~wide[axis]).zero? }
 
-        def example(way)
+        def example(assignment)
           words, values = Array.new(@inputs.length), Array.new(@inputs.length)
           @axes.each_with_index do |axis, index|
-            points = way[index]&.sort
+            points = assignment[index]&.sort
             said = points && axis.words(points)
             axis.columns.each_with_index do |column, at|
               words[column] = said && said[at]

@@ -112,13 +112,13 @@ module UpTack
         def inner_table(item, table) = item["lines"] ? item["lines"]["table"] : table.field(item["panel"].to_s)&.target
 
         def put(plain, part, text)
-          *way, last = way(part)
-          plain.dig(*way)[last] = text
+          *path, last = path(part)
+          plain.dig(*path)[last] = text
         end
 
         # @param part [String] where a formula stands, such as "jumps.0.when"
         # @return [Array<String, Integer>] the steps that lead there
-        def way(part) = part.split(".").map { |step| step.match?(/\A\d+\z/) ? step.to_i : step }
+        def path(part) = part.split(".").map { |step| step.match?(/\A\d+\z/) ? step.to_i : step }
 
         def references(text, table) = Expression.compile(text, table.scope).references
       end

@@ -95,7 +95,7 @@ module UpTack
         def form(form, table)
           plain = Marshal.load(Marshal.dump(form.to_plain))
           form.formulas(table).each do |part, (text, _)|
-            taker = part.end_with?(".default") ? plain.dig(*FormRewriter.way(part)[0...-1])["field"] : nil
+            taker = part.end_with?(".default") ? plain.dig(*FormRewriter.path(part)[0...-1])["field"] : nil
             FormRewriter.put(plain, part, formula(text, table, given_to: taker))
           end
           plain

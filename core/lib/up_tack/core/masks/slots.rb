@@ -22,13 +22,17 @@ module UpTack
         # @raise [Invalid] when there are too many ways to leave parts out
         def of(parts)
           rows = parts.reduce([[]]) do |found, part|
-            ways = ways(part)
-            ways.flat_map { |way| found.map { |row| row + way } }.tap { |all| too_many if all.length > MOST_ROWS }
+            alternatives = alternatives(part)
+            alternatives.flat_map { |way|
+              found.map { |row|
+                row + way
+              }
+            }.tap { |all| too_many if all.length > MOST_ROWS }
           end
           rows.reject(&:empty?).uniq
         end
 
-        def ways(part)
+        def alternatives(part)
           case part
           when Reader::Literal then [part.characters.map { |each| Fixed.new(each) }]
           when Reader::Optional then [[], *of(part.parts)]

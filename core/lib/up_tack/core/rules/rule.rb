@@ -97,8 +97,8 @@ module UpTack
 
         # Puts a text where one of its formulas stands in the plain rule.
         def put(plain, part, text)
-          *way, last = part.split(".").map { |step| step.match?(/\A\d+\z/) ? step.to_i : step }
-          (way.empty? ? plain : plain.dig(*way))[last] = text
+          *path, last = part.split(".").map { |step| step.match?(/\A\d+\z/) ? step.to_i : step }
+          (path.empty? ? plain : plain.dig(*path))[last] = text
         end
 
         # @param named [String, Array<String>] keys of fields

@@ -25,19 +25,19 @@ module UpTack
         module Helpers
           # Leads to the table, and the field, that have the key now.
           def former_path
-            way = request.path_info.split("/", -1)
-            return unless way[2] == "tables" && way[3] && aliases?
+            segments = request.path_info.split("/", -1)
+            return unless segments[2] == "tables" && segments[3] && aliases?
 
-            table = project.present_key(way[3])
-            field = project.table(table)&.present_key(way[5]) if way[4] == "fields" && way[5]
+            table = project.present_key(segments[3])
+            field = project.table(table)&.present_key(segments[5]) if segments[4] == "fields" && segments[5]
             request.path_info = [
               "",
               "api",
               "tables",
-              present_table(way[3]),
-              way[4],
-              field ? present(table, way[5]) : way[5],
-              *way[6..]
+              present_table(segments[3]),
+              segments[4],
+              field ? present(table, segments[5]) : segments[5],
+              *segments[6..]
             ].compact.join("/")
           end
 

@@ -144,7 +144,7 @@ module UpTack
         end
 
         # @return [String] how a record comes in: from a page of the interface, else by program
-        def way = %w[form grid].include?(sent["way"]) ? sent["way"] : "api"
+        def channel = %w[form grid].include?(sent["way"]) ? sent["way"] : "api"
 
         # @return [Integer, nil] a whole number from the body
         # @raise [Malformed] for anything else

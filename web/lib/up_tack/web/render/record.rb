@@ -35,12 +35,12 @@ module UpTack
         # Linked records are read in a few queries, not record by record.
         def prepare(records)
           batch = records.map { |record| [record.id, record.values] }
-          ways =
+          paths =
             @table
               .fields
               .reject { |field| @table.kept?(field.key) || @read&.include?(field.key) == false }
-              .flat_map { |field| @upkeep.ways(@upkeep.calculation(@table.key, field.key)) }
-          Recalculation::Preload.new(ways.uniq.sort_by(&:length), @context.records).for(batch)
+              .flat_map { |field| @upkeep.paths(@upkeep.calculation(@table.key, field.key)) }
+          Recalculation::Preload.new(paths.uniq.sort_by(&:length), @context.records).for(batch)
           @table
             .fields
             .select(&:link?)

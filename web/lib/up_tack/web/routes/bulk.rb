@@ -27,14 +27,14 @@ module UpTack
 
           app.post("/api/tables/:table/batch") do
             table = workspace.table(params[:table])
-            drafts, came, keep = drafts_sent, way, sent["keep"] ? sent["keep"].to_s : "all"
+            drafts, came, keep = drafts_sent, channel, sent["keep"] ? sent["keep"].to_s : "all"
             told = ->((report, results), workspace) do
               {report: Render::Report.of(report, table, workspace.visibility), results: results}
             end
             in_background(told) do |progress, workspace|
               Routes::Bulk.write(
                 workspace,
-                UseCases::Bulk::Write.new(workspace, way: came, progress: progress),
+                UseCases::Bulk::Write.new(workspace, channel: came, progress: progress),
                 table: table,
                 drafts: drafts,
                 keep: keep

@@ -44,7 +44,7 @@ module UpTack
 
           app.post("/api/tables/:table/records") do
             answer =
-              UseCases::Lines::Save.new(workspace, way: way).call(
+              UseCases::Lines::Save.new(workspace, channel: channel).call(
                 table: params[:table],
                 typed: typed,
                 reasons: reasons,
@@ -60,7 +60,7 @@ module UpTack
 
           app.patch("/api/tables/:table/records/:id") do
             answer =
-              UseCases::Lines::Save.new(workspace, way: way).call(
+              UseCases::Lines::Save.new(workspace, channel: channel).call(
                 table: params[:table],
                 id: record_id,
                 typed: typed,

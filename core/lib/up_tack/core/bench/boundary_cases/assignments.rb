@@ -89,8 +89,8 @@ module UpTack
           # Those of all points in turn, so that each has some.
           def by_points(rule, table)
             solver = @base.solver(table, @seen)
-            lists = Targets.new(table, @base, solver, @seen).of(rule).map { |aim| aim.ways.first(OF_EACH) }
-            (0...OF_EACH).flat_map { |index| lists.filter_map { |ways| ways[index] } }.uniq
+            lists = Targets.new(table, @base, solver, @seen).of(rule).map { |aim| aim.assignments.first(OF_EACH) }
+            (0...OF_EACH).flat_map { |index| lists.filter_map { |assignments| assignments[index] } }.uniq
           rescue Expression::Invalid, KeyError, NoMethodError
             []
           end

@@ -39,12 +39,12 @@ module UpTack
             open.each_with_object([]) do |slip, found|
               next if found.any? { |_, played| differs?(rule, slip, played) }
 
-              tries(rule, slip).each do |way, lasting|
-                next unless tried.length < MOST_PLAYED || tried.include?([way, lasting])
+              tries(rule, slip).each do |assignment, lasting|
+                next unless tried.length < MOST_PLAYED || tried.include?([assignment, lasting])
 
-                tried << [way, lasting]
-                played = @play.call(way, lasting)
-                break found << [words(way), played] if played && differs?(rule, slip, played)
+                tried << [assignment, lasting]
+                played = @play.call(assignment, lasting)
+                break found << [words(assignment), played] if played && differs?(rule, slip, played)
               end
             end
           end
@@ -53,16 +53,20 @@ module UpTack
 
           # Changes, and whether they come later: a formula that looks at what was needs two states.
           def tries(rule, slip)
-            ways = fine(rule, slip) + @assignments.of(rule, slip.rule)
-            ways = ways.flat_map { |way| [way.merge(rule.field => nil), way] }.uniq if rule.requires?
+            assignments = fine(rule, slip) + @assignments.of(rule, slip.rule)
+            assignments = assignments.flat_map { |assignment|
+              [assignment.merge(rule.field => nil), assignment]
+            }.uniq if rule.requires?
             unless [slip.own, slip.other].any? { |formula| formula.tree.looks_back? }
-              return ways.map { |way| [way, false] }
+              return assignments.map { |assignment| [assignment, false] }
             end
 
-            turns = ways.select { |way| way.length == 1 && !way.keys.first.start_with?("first") }
+            turns = assignments.select { |assignment|
+              assignment.length == 1 && !assignment.keys.first.start_with?("first")
+            }
             pairs = turns.product(turns).select { |one, other| one.keys == other.keys && one != other }
-            pairs.map { |first, way| [way.merge("first" => first), true] } +
-              ways.flat_map { |way| [[way, false], [way, true]] }
+            pairs.map { |first, assignment| [assignment.merge("first" => first), true] } +
+              assignments.flat_map { |assignment| [[assignment, false], [assignment, true]] }
           end
 
           # Numbers at which the formulas part, be it in the last decimal of what is kept: looked for by
@@ -129,8 +133,8 @@ module UpTack
             nil
           end
 
-          def words(way)
-            fields = way.keys.filter_map { |key| @table.field(key.split(".").first)&.label }.uniq
+          def words(assignment)
+            fields = assignment.keys.filter_map { |key| @table.field(key.split(".").first)&.label }.uniq
             fields.empty? ? "an ordinary record" : "another #{Masks::Phrases.list(fields)}"
           end
         end

@@ -132,12 +132,12 @@ module UpTack
             found
           end
 
-          def aim(rule, words, way) =
+          def aim(rule, words, assignment) =
             Targets::Aim.new(
               rule: rule,
               point: nil,
               words: Targets.titled(rule, @table, words),
-              ways: [way],
+              assignments: [assignment],
               exact: true,
               again: false,
               lasting: false

@@ -35,8 +35,8 @@ module UpTack
           def of(rule, shown)
             @rule, @shown = rule, shown
             @scenes = Scenes.new(@table, @base, @scene, rule, @seen)
-            told = (of_kind + linked).map do |words, scene, way|
-              [words, scene.is_a?(Hash) ? scene : @scenes.script(scene, way)]
+            told = (of_kind + linked).map do |words, scene, assignment|
+              [words, scene.is_a?(Hash) ? scene : @scenes.script(scene, assignment)]
             end
             told.select(&:last).uniq(&:last)
           rescue Expression::Invalid, KeyError
@@ -50,16 +50,18 @@ module UpTack
           def untidy = [["untidy text", :typed, {@rule.field => " #{text.upcase}  "}]]
 
           # A record that was there before the rule was.
-          def old = refused(3).map { |way| ["is there already, and something else is changed", :touched, way] }
+          def old
+            refused(3).map { |assignment| ["is there already, and something else is changed", :touched, assignment] }
+          end
 
           # The changes by which the rule was seen to refuse.
           def refused(most = 1)
             keys = %w[refused unfit stray cleared]
             further = @shown.except(*keys).values.select { |played| played.trial.last.state == "refused" }
-            (@shown.slice(*keys).values + further).map(&:way).uniq.first(most)
+            (@shown.slice(*keys).values + further).map(&:assignment).uniq.first(most)
           end
 
-          def acting = @shown.slice("acts", "holds", "row 1").values.map(&:way).first(1)
+          def acting = @shown.slice("acts", "holds", "row 1").values.map(&:assignment).first(1)
 
           def condition =
             @rule.formula_parts.values_at("reaches", "when").compact.first&.then { |part| Expression.parse(part) }
@@ -116,15 +118,15 @@ module UpTack
             alone = typed(@rule.watch).first(MOST_FIELDS).filter_map do |key|
               (value = other(key)) && ["#{label(key)} changes", :changed, {key => value}]
             end
-            way = acting.first || {}
+            assignment = acting.first || {}
             spare = @scenes.spare || {}
-            once = way.empty? ? spare : way
+            once = assignment.empty? ? spare : assignment
             alone + [
               ["something else changes", :changed, spare],
               ["another day, by somebody else", :later, once],
-              ["it ends", :back, way],
-              ["it ends and happens again", :again_later, way],
-              ["it held before, and something else is changed", :touched, way]
+              ["it ends", :back, assignment],
+              ["it ends and happens again", :again_later, assignment],
+              ["it held before, and something else is changed", :touched, assignment]
             ].reject { |_, name, changes| changes.empty? && name != :later }
           end
 
@@ -135,10 +137,10 @@ module UpTack
             @shown.slice("holds", "not").flat_map do |key, played|
               value = other(@rule.field) or next []
               words = "typed in while the condition #{(key == "holds") ? "holds" : "does not hold"}"
-              next [[words, typed_in(played.script, value)]] if played.way.key?("children")
+              next [[words, typed_in(played.script, value)]] if played.assignment.key?("children")
 
-              way = played.way.merge(@rule.field => value)
-              [[words, :typed, way], ["#{words}, later", :changed, way]]
+              assignment = played.assignment.merge(@rule.field => value)
+              [[words, :typed, assignment], ["#{words}, later", :changed, assignment]]
             end
           end
 

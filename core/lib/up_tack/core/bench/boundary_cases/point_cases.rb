@@ -25,14 +25,14 @@ module UpTack
 
           # @param text [String] a formula that is yes or no
           # @return [Array<Hash{String=>Object}>] changes by which it comes out as wanted
-          def meeting(text, wanted) = @solver.ways(Expression.parse(text), wanted, @seen)
+          def meeting(text, wanted) = @solver.assignments_for(Expression.parse(text), wanted, @seen)
 
           # @param columns [Array<Decisions::Input>] of a decision table
           # @param values [Array<Object>] one for each
           # @return [Array<Hash{String=>Object}>] changes of the base record by which the inputs are so
           def inputs(columns, values)
-            columns.zip(values).reduce([{}]) do |ways, (column, value)|
-              ways.flat_map { |found| set(column.formula.tree, value).map { |more| found.merge(more) } }
+            columns.zip(values).reduce([{}]) do |assignments, (column, value)|
+              assignments.flat_map { |found| set(column.formula.tree, value).map { |more| found.merge(more) } }
             end
           end
 
@@ -77,8 +77,8 @@ module UpTack
 
             if condition
               @solver
-                .ways(Expression.parse(condition), true, @seen.merge(rule.field => nil))
-                .map { |way| way.merge(rule.field => nil) }
+                .assignments_for(Expression.parse(condition), true, @seen.merge(rule.field => nil))
+                .map { |assignment| assignment.merge(rule.field => nil) }
             else
               blank
             end
@@ -98,7 +98,7 @@ module UpTack
             return [] if limit_node.nil?
 
             own = Expression::Nodes::Field.new(key: key, from: 0, to: 0)
-            return @solver.standing(own, limit_node, side, @seen) if @table.rule_owned?(key)
+            return @solver.assignments_relating(own, limit_node, side, @seen) if @table.rule_owned?(key)
 
             sign = {"below" => -1, "on" => 0, "above" => 1}.fetch(side)
             limit = @solver.value_of(limit_node, @seen)
@@ -159,13 +159,14 @@ module UpTack
                   end
             end
             options = field.link? ? @base.records.fetch(field.target, {}).keys : field.open_choices
+            condition = Expression.parse(rule.to_plain["formula"])
             options
               .flat_map do |option|
                 @solver
-                  .ways(Expression.parse(rule.to_plain["formula"]), belongs, @seen.merge(rule.field => option))
-                  .map { |way| {rule.field => option}.merge(way) }
+                  .assignments_for(condition, belongs, @seen.merge(rule.field => option))
+                  .map { |assignment| {rule.field => option}.merge(assignment) }
               end
-              .reject { |way| way.keys.any? { |key| key.include?(".") } }
+              .reject { |assignment| assignment.keys.any? { |key| key.include?(".") } }
               .first(4)
           end
 
@@ -189,17 +190,17 @@ module UpTack
 
           def stated(rule, key)
             tree = Expression.parse(rule.to_plain["when"])
-            met = @solver.ways(tree, true, @seen)
-            unmet = @solver.ways(tree, false, @seen)
+            met = @solver.assignments_for(tree, true, @seen)
+            unmet = @solver.assignments_for(tree, false, @seen)
             value = @seen[rule.field].nil? ? PointCases.typed(@table.field(rule.field), @table) : @seen[rule.field]
             case key
             when "holds"
               met
             when "not"
-              unmet.map { |way| {rule.field => nil}.merge(way) }
+              unmet.map { |assignment| {rule.field => nil}.merge(assignment) }
             when "cleared"
-              unmet.map do |way|
-                way.merge("first" => met.first.to_h.merge(rule.field => value), rule.field => :untyped)
+              unmet.map do |assignment|
+                assignment.merge("first" => met.first.to_h.merge(rule.field => value), rule.field => :untyped)
               end
             else
               against(rule, met, unmet, value)
@@ -208,9 +209,9 @@ module UpTack
 
           # What somebody types all the same.
           def against(rule, met, unmet, value)
-            return met.map { |way| way.merge(rule.field => nil) } if rule.state == "required"
+            return met.map { |assignment| assignment.merge(rule.field => nil) } if rule.state == "required"
 
-            ((rule.state == "read_only") ? met : unmet).map { |way| way.merge(rule.field => value) }
+            ((rule.state == "read_only") ? met : unmet).map { |assignment| assignment.merge(rule.field => value) }
           end
 
           def decided(rule, key)
@@ -220,12 +221,12 @@ module UpTack
             reading = Decisions::TableParser.new(rule, @table, ParseContext.new(conventions: Conventions.from({})))
             rows = reading.rows
             regions = Decisions::Regions.values_of(columns, rows)
-            way = RowValues.new(regions, rows).find(key[/\Arow (\d+)\z/, 1]&.then { |place| place.to_i - 1 })
-            way ||= columns.map { nil } if key == "no row"
-            return [] unless way
+            assignment = RowValues.new(regions, rows).find(key[/\Arow (\d+)\z/, 1]&.then { |place| place.to_i - 1 })
+            assignment ||= columns.map { nil } if key == "no row"
+            return [] unless assignment
 
             open = rule.writes.to_h { |target| [target, :untyped] }
-            inputs(columns, way).map { |found| found.merge(open) }
+            inputs(columns, assignment).map { |found| found.merge(open) }
           end
 
           def set(node, value)
@@ -235,7 +236,7 @@ module UpTack
             end
 
             literal = Expression::Nodes::Literal.new(value: value, from: 0, to: 0)
-            value.nil? ? [{}] : @solver.standing(node, literal, "on", @seen)
+            value.nil? ? [{}] : @solver.assignments_relating(node, literal, "on", @seen)
           end
 
           def locked(rule, key)
@@ -245,16 +246,20 @@ module UpTack
               "user.role" =>
                 Access::ROLES.find { |each| each != rule.to_plain["except_role"] && each != "reader" }
             }
-            @solver.ways(tree, key == "refused", @seen).map { |way| change.merge(role).merge("first" => way) }
+            @solver.assignments_for(tree, key == "refused", @seen).map { |assignment|
+              change.merge(role).merge("first" => assignment)
+            }
           end
 
           def filled(rule, key)
             condition = rule.to_plain.values_at("reaches", "when").compact.map { |text| Expression.parse(text) }
             targets = rule.writes.to_h { |target| [target, :untyped] }
             met =
-              condition.reduce([{}]) do |ways, tree|
-                ways.flat_map do |way|
-                  @solver.ways(tree, key == "acts", @seen.merge(way)).first(3).map { |more| way.merge(more) }
+              condition.reduce([{}]) do |assignments, tree|
+                assignments.flat_map do |assignment|
+                  @solver.assignments_for(tree, key == "acts", @seen.merge(assignment)).first(3).map { |more|
+                    assignment.merge(more)
+                  }
                 end
               end
             triggers =
@@ -264,7 +269,7 @@ module UpTack
                 .to_h { |each| [each, PointCases.typed(@table.field(each), @table)] }
             return rule.triggers(@table).map { |each| {each => nil} } if key == "idle" && condition.empty?
 
-            met.map { |way| triggers.merge(targets).merge(way) }
+            met.map { |assignment| triggers.merge(targets).merge(assignment) }
           end
 
           def calculated(rule, key)
@@ -288,7 +293,7 @@ module UpTack
 
           def eventful(rule, key)
             plain = rule.to_plain
-            return @solver.ways(Expression.parse(plain["when"]), key == "acts", @seen) if plain["when"]
+            return @solver.assignments_for(Expression.parse(plain["when"]), key == "acts", @seen) if plain["when"]
             return [{plain["tick"] => key == "acts"}] if plain["tick"]
             return [{}] if plain["event"] == "made"
 

@@ -24,20 +24,20 @@ module UpTack
             @conventions = conventions
           end
 
-          # @param way [Hash{String=>Object}] changes
+          # @param assignment [Hash{String=>Object}] changes
           # @param again [Boolean] whether a record like it is saved before
           # @param lasting [Boolean] whether the changes come to a record that was saved before
           # @return [Hash{String=>Object}, nil] a plain script; nil where nothing can come of it
-          def script(way, again: false, lasting: false)
-            way = way.dup
-            first = first_of(way)
-            children = way.delete("children")
+          def script(assignment, again: false, lasting: false)
+            assignment = assignment.dup
+            first = first_of(assignment)
+            children = assignment.delete("children")
             @records = @base.records.transform_values(&:dup)
-            person = person(way)
+            person = person(assignment)
             return lasting ? typed_beneath(children, person) : stored(children, person) if children
 
-            at = at(way.delete("clock")) or return
-            acts = acts(linked(way), first && linked(first.dup), again, lasting || !first.nil?)
+            at = at(assignment.delete("clock")) or return
+            acts = acts(linked(assignment), first && linked(first.dup), again, lasting || !first.nil?)
             {
               "person" => person,
               "at" => at,
@@ -50,13 +50,13 @@ module UpTack
           private
 
           # @return [Hash, nil] what the record is when it is saved for the first time
-          def first_of(way)
+          def first_of(assignment)
             own =
-              way
+              assignment
                 .keys
                 .select { |key| key.start_with?("first.") }
-                .to_h { |key| [key.delete_prefix("first."), way.delete(key)] }
-            given = way.delete("first")
+                .to_h { |key| [key.delete_prefix("first."), assignment.delete(key)] }
+            given = assignment.delete("first")
             (given || own.any?) ? given.to_h.merge(own) : nil
           end
 
@@ -100,9 +100,11 @@ module UpTack
             loose.to_h { |key, value| [key, dumped(key, value)] }
           end
 
-          def person(way)
+          def person(assignment)
             plain = {"name" => "Somebody", "role" => "builder"}
-            way.keys.grep(/\Auser\./).each { |key| plain[key.delete_prefix("user.")] = way.delete(key).to_s }
+            assignment.keys.grep(/\Auser\./).each { |key|
+              plain[key.delete_prefix("user.")] = assignment.delete(key).to_s
+            }
             plain
           end
 
@@ -124,21 +126,21 @@ module UpTack
           def twice_at(day) = (0..23).find { |hour| @conventions.moments(day, DayTime.of(hour, 30)).length > 1 }
 
           # @return [Hash{String=>Object}] the changes with links in place of what they change
-          def linked(way)
-            paths = way.keys.select { |key| key.include?(".") }
+          def linked(assignment)
+            paths = assignment.keys.select { |key| key.include?(".") }
             paths.group_by { |key| key.split(".").first }.each do |link, keys|
               field = @table.field(link)
               all = (@records[field.target] ||= {})
-              id = way.fetch(link) { @base.values[link] } || all.keys.first
-              made = (all[id] || {}).merge(keys.to_h { |key| [key.split(".").last, way.delete(key)] })
-              way[link] = (all.keys.max || 0) + 1
-              all[way[link]] = made
+              id = assignment.fetch(link) { @base.values[link] } || all.keys.first
+              made = (all[id] || {}).merge(keys.to_h { |key| [key.split(".").last, assignment.delete(key)] })
+              assignment[link] = (all.keys.max || 0) + 1
+              all[assignment[link]] = made
             end
-            way
+            assignment
           end
 
-          def acts(way, first, again, lasting)
-            whole = @base.values.merge(way)
+          def acts(assignment, first, again, lasting)
+            whole = @base.values.merge(assignment)
             return twice(whole) if again
             return [fill_in(whole)] unless lasting
 
@@ -146,7 +148,7 @@ module UpTack
             [
               fill_in(before),
               {"do" => "save"},
-              fill_in(first ? way : way.reject { |key, value| before.key?(key) && before[key] == value })
+              fill_in(first ? assignment : assignment.reject { |key, value| before.key?(key) && before[key] == value })
             ]
           end
 

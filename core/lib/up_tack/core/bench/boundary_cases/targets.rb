@@ -9,10 +9,10 @@ module UpTack
         # record will do.
         class Targets
           # point:: the CoverageTargets::Point; rule:: the Rule; words:: what it tests
-          # ways:: [Hash] changes of the base record; exact:: see above
+          # assignments:: [Hash] changes of the base record; exact:: see above
           # again:: whether two records are made, alike but for the second's changes
           # lasting:: whether it is about a record that is stored first, and then changed
-          Aim = Struct.new(:rule, :point, :words, :ways, :exact, :again, :lasting, keyword_init: true)
+          Aim = Struct.new(:rule, :point, :words, :assignments, :exact, :again, :lasting, keyword_init: true)
 
           # @param table [Design::Table]
           # @param base [Base]
@@ -35,7 +35,7 @@ module UpTack
                   rule: rule,
                   point: point,
                   words: words(rule, point),
-                  ways: ways(rule, point),
+                  assignments: assignments_for(rule, point),
                   exact: exact?(point),
                   **scene(rule, point)
                 )
@@ -69,7 +69,7 @@ module UpTack
             }
           end
 
-          def ways(rule, point)
+          def assignments_for(rule, point)
             return children(point) if point.inside
             return held(rule, reached(point), point.part) if point.node
 
@@ -78,15 +78,15 @@ module UpTack
           end
 
           # What is under a condition is only looked at while that holds.
-          def held(rule, ways, part)
+          def held(rule, assignments, part)
             conditions =
               rule.formula_parts.slice("when", "reaches").except(part).values.map { |text| Expression.parse(text) }
-            return ways if conditions.empty?
+            return assignments if conditions.empty?
 
-            ways.flat_map do |way|
-              conditions.reduce([way]) do |all, tree|
+            assignments.flat_map do |assignment|
+              conditions.reduce([assignment]) do |all, tree|
                 all.flat_map do |each|
-                  @solver.ways(tree, true, @seen.merge(each)).first(2).map { |more| more.merge(each) }
+                  @solver.assignments_for(tree, true, @seen.merge(each)).first(2).map { |more| more.merge(each) }
                 end
               end
             end
@@ -98,16 +98,22 @@ module UpTack
             starts =
               [PathConditions.deciding(point.node, tree), PathConditions.to(point.node, tree)].uniq
                 .flat_map { |conditions| holding(conditions) }
-            starts.uniq.flat_map { |start| of_node(point, @seen.merge(start)).map { |way| start.merge(way) } }.uniq
+            starts.uniq.flat_map { |start|
+              of_node(point, @seen.merge(start)).map { |assignment|
+                start.merge(assignment)
+              }
+            }.uniq
           end
 
           # @param conditions [Array<Array(Nodes::Node, Boolean)>]
           # @return [Array<Hash>] changes by which each comes to what is wanted
           def holding(conditions)
-            conditions.reduce([{}]) do |ways, (node, wanted)|
-              ways
-                .flat_map do |way|
-                  @solver.ways(node, wanted, @seen.merge(way)).first(2).map { |more| way.merge(more) }
+            conditions.reduce([{}]) do |assignments, (node, wanted)|
+              assignments
+                .flat_map do |assignment|
+                  @solver.assignments_for(node, wanted, @seen.merge(assignment)).first(2).map { |more|
+                    assignment.merge(more)
+                  }
                 end
                 .first(4)
             end
@@ -124,9 +130,11 @@ module UpTack
             blank = other.fields.to_h { |field| [field.key, nil] }
             leading = PathConditions.to(point.node, point.inside.condition)
             starts =
-              leading.reduce([{}]) do |ways, (node, wanted)|
-                ways.flat_map do |way|
-                  solver.ways(node, wanted, blank.merge(way)).first(2).map { |more| way.merge(more) }
+              leading.reduce([{}]) do |assignments, (node, wanted)|
+                assignments.flat_map do |assignment|
+                  solver.assignments_for(node, wanted, blank.merge(assignment)).first(2).map { |more|
+                    assignment.merge(more)
+                  }
                 end
               end
             # What is added up or compared is there, so that it shows whether the record counts.
@@ -136,7 +144,7 @@ module UpTack
               Targets
                 .new(other, @base, solver, blank.merge(start))
                 .of_node(point, blank.merge(start))
-                .map { |way| {"children" => [step.table, step.key, own.merge(start, way)]} }
+                .map { |assignment| {"children" => [step.table, step.key, own.merge(start, assignment)]} }
             end
           end
 
@@ -162,14 +170,15 @@ module UpTack
               compared(node, side) + grown(node, side)
             when Expression::Nodes::Membership
               if side == "none"
-                @solver.ways(node, false, @seen)
+                @solver.assignments_for(node, false, @seen)
               else
-                @solver.standing(node.value, node.options[point.key[/option (\d+)/, 1].to_i - 1], "on", @seen)
+                @solver.assignments_relating(node.value, node.options[point.key[/option (\d+)/, 1].to_i - 1], "on",
+                  @seen)
               end
             when Expression::Nodes::BlankTest
-              @solver.ways(node, side == "blank", @seen)
+              @solver.assignments_for(node, side == "blank", @seen)
             when Expression::Nodes::Conditional
-              @solver.ways(node.condition, side == "then", @seen)
+              @solver.assignments_for(node.condition, side == "then", @seen)
             else
               limit(point, node, side)
             end
@@ -192,7 +201,7 @@ module UpTack
 
           def compared(node, side)
             if side == "off"
-              return @solver.ways(
+              return @solver.assignments_for(
                 Expression::Nodes::Comparison.new(
                   sign: "<>",
                   left: node.left,
@@ -205,12 +214,12 @@ module UpTack
               )
             end
 
-            @solver.standing(node.left, node.right, side, @seen)
+            @solver.assignments_relating(node.left, node.right, side, @seen)
           end
 
           # The end of a range, or a condition as a whole.
           def limit(point, node, side)
-            return @solver.ways(node, side == "yes", @seen) if %w[yes no].include?(side)
+            return @solver.assignments_for(node, side == "yes", @seen) if %w[yes no].include?(side)
 
             range = nil
             Expression
@@ -219,7 +228,7 @@ module UpTack
                 range ||= each if each.is_a?(Expression::Nodes::Range) &&
                   (each.low.equal?(node) || each.high.equal?(node))
               end
-            range ? @solver.standing(range.value, node, side, @seen) : []
+            range ? @solver.assignments_relating(range.value, node, side, @seen) : []
           end
 
           def of_kind(rule, key) = rule.cases(key, PointCases.new(@table, @base, @solver, @seen))

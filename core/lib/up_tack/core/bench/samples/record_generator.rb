@@ -129,16 +129,18 @@ module UpTack
             seen = @begun.merge(values) { |_, begun, typed| typed.nil? ? begun : typed }
             return values unless @solver.value_of(tree, seen) == false
 
-            way = ways(rule, tree, seen).find { |each| @solver.value_of(tree, seen.merge(each)) == true }
-            way ? values.merge(way) : values
+            assignment = assignments_for(rule, tree, seen).find { |each|
+              @solver.value_of(tree, seen.merge(each)) == true
+            }
+            assignment ? values.merge(assignment) : values
           end
 
           # The field on which a rule is pinned is moved rather than others.
-          def ways(rule, tree, values)
+          def assignments_for(rule, tree, values)
             @solver
-              .ways(tree, true, values)
-              .select { |way| way.keys.none? { |key| key.include?(".") } }
-              .sort_by { |way| way.key?(rule.field) ? 0 : 1 }
+              .assignments_for(tree, true, values)
+              .select { |assignment| assignment.keys.none? { |key| key.include?(".") } }
+              .sort_by { |assignment| assignment.key?(rule.field) ? 0 : 1 }
           end
 
           def mended_by(refusal, values)

@@ -84,7 +84,7 @@ module UpTack
               .map do |id, all|
                 problem(
                   "The id “#{id}” stands #{all.length} " \
-                    "times: #{all.map { |_, way| way.join(" › ") }.join(" and ")}.",
+                    "times: #{all.map { |_, path| path.join(" › ") }.join(" and ")}.",
                   *all.last.last
                 )
               end
@@ -97,11 +97,11 @@ module UpTack
               end
           end
 
-          def twice(all, part, what, *way)
+          def twice(all, part, what, *path)
             all
               .group_by { |each| each[part].to_s.downcase }
               .select { |_, same| same.length > 1 }
-              .map { |key, same| problem("There are #{same.length} #{what}s with the key “#{key}”.", *way, key) }
+              .map { |key, same| problem("There are #{same.length} #{what}s with the key “#{key}”.", *path, key) }
           end
 
           def missing
@@ -109,11 +109,11 @@ module UpTack
             keys = @tables.map { |table| table["key"] }
             @tables.flat_map do |table|
               (table["fields"] || []).filter_map do |field|
-                way = ["tables", table["key"], "fields", field["key"]]
+                path = ["tables", table["key"], "fields", field["key"]]
                 if field["list"] && !lists.include?(field["list"])
                   next problem(
                     "#{field["label"]} uses the list “#{field["list"]}”, which the file does not have.",
-                    *way,
+                    *path,
                     "list"
                   )
                 end
@@ -121,7 +121,7 @@ module UpTack
                 if field["type"] == "link" && !keys.include?(field["target"])
                   problem(
                     "#{field["label"]} links to the table “#{field["target"]}”, which the file does not have.",
-                    *way,
+                    *path,
                     "target"
                   )
                 end
@@ -145,8 +145,8 @@ module UpTack
             end
           end
 
-          def problem(message, *way) =
-            Problem.new(part: way.last.to_s, message: message, place: way.compact.join(" › "))
+          def problem(message, *path) =
+            Problem.new(part: path.last.to_s, message: message, place: path.compact.join(" › "))
         end
       end
     end

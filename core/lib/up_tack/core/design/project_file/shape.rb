@@ -51,8 +51,8 @@ module UpTack
 
             copy = Marshal.load(Marshal.dump(@plain))
             @errors.each do |error|
-              *way, last = place(error)
-              parent = way.empty? ? copy : copy.dig(*way)
+              *path, last = place(error)
+              parent = path.empty? ? copy : copy.dig(*path)
               parent.is_a?(Hash) ? parent.delete(last) : parent[last] = nil
             end
             copy
@@ -63,14 +63,14 @@ module UpTack
           private
 
           def told(error)
-            way = names(place(error))
+            path = names(place(error))
             missing = error.dig("details", "missing_keys")
             faults = missing ? missing.map { |name| "“#{name}” is missing" } : [what(error)]
             faults.map do |fault|
               Problem.new(
-                part: way.last.to_s,
-                message: "#{way.empty? ? "The file" : way.join(" › ")}: #{fault}.",
-                place: way.join(" › ")
+                part: path.last.to_s,
+                message: "#{path.empty? ? "The file" : path.join(" › ")}: #{fault}.",
+                place: path.join(" › ")
               )
             end
           end

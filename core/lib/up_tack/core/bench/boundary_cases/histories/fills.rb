@@ -13,8 +13,12 @@ module UpTack
             # A field that moves it changes, and no other.
             def alone
               @rule.triggers(@table).reject { |key| @table.worked_out?(key) }.first(MOST_FIELDS).flat_map do |key|
-                ways = condition ? turned(condition, key) : differently(key).first(1).map { |value| {key => value} }
-                ways.first(2).map { |way| ["#{label(key)} alone changes", :changed, targets.merge(way)] }
+                assignments = condition ? turned(condition, key) : differently(key).first(1).map { |value|
+                  {key => value}
+                }
+                assignments.first(2).map { |assignment|
+                  ["#{label(key)} alone changes", :changed, targets.merge(assignment)]
+                }
               end
             end
 
@@ -22,13 +26,13 @@ module UpTack
             def turned(condition, key)
               solver = @base.solver(@table, @seen, through: key)
               @solver
-                .ways(condition, false, @seen)
+                .assignments_for(condition, false, @seen)
                 .first(2)
                 .flat_map do |unmet|
                   solver
-                    .ways(condition, true, @seen.merge(unmet))
+                    .assignments_for(condition, true, @seen.merge(unmet))
                     .reject(&:empty?)
-                    .map { |way| way.merge("first" => unmet) }
+                    .map { |assignment| assignment.merge("first" => unmet) }
                 end
             end
 
@@ -36,11 +40,13 @@ module UpTack
 
             # What it sets is there already, or is typed by hand too.
             def filled
-              way = acting.first || {}
+              assignment = acting.first || {}
+              blank = typed(@rule.writes).to_h { |key| [key, nil] }
               [
-                ["its fields are filled already", :refilled, way], ["its fields are typed by hand too", :by_hand, way],
-                ["its fields are left blank by hand", :typed, way.merge(typed(@rule.writes).to_h { |key| [key, nil] })],
-                ["changed later", :changed, way]
+                ["its fields are filled already", :refilled, assignment],
+                ["its fields are typed by hand too", :by_hand, assignment],
+                ["its fields are left blank by hand", :typed, assignment.merge(blank)],
+                ["changed later", :changed, assignment]
               ]
             end
 
@@ -59,11 +65,11 @@ module UpTack
                   .uniq(&:last)
                   .first(MOST_CELLS)
                   .filter_map do |place, index, values|
-                    way = cases.inputs(columns, values).first or next
+                    assignment = cases.inputs(columns, values).first or next
                     [
                       "row #{place + 1}, but #{columns[index].label} is #{shown(columns[index], values[index])}",
                       :typed,
-                      targets.merge(way)
+                      targets.merge(assignment)
                     ]
                   end
               told + blanked(columns.filter_map(&:field)) + undecided
@@ -71,9 +77,9 @@ module UpTack
 
             # A row fitted, and none does any more.
             def undecided
-              none = @shown["no row"]&.way
-              rows = @shown.select { |key, _| key.start_with?("row ") }.values.map(&:way)
-              row = rows.find { |way| way.keys.all? { |key| @table.field(key) } }
+              none = @shown["no row"]&.assignment
+              rows = @shown.select { |key, _| key.start_with?("row ") }.values.map(&:assignment)
+              row = rows.find { |assignment| assignment.keys.all? { |key| @table.field(key) } }
               return [] unless none && row
 
               [

@@ -41,15 +41,15 @@ module UpTack
             def unique
               met, unmet = [true, false].map { |wanted| turn(wanted) }
               filled = typed(@rule.keys).to_h { |key| [key, @seen[key] || PointCases.typed(@table.field(key), @table)] }
-              way = filled.merge(met)
+              assignment = filled.merge(met)
               blank = typed(@rule.keys).to_h { |key| [key, nil] }
               alike = [
-                ["there twice already, and something else is changed", :beside, way],
-                ["a second one, saved with a reason", :twice_passed, way],
-                ["a second one in other capitals", :half, way],
-                ["a second one, and neither is compared", :twice, way.merge(unmet)],
-                ["blank twice", :twice, way.merge(blank)],
-                ["blank twice already", :beside, way.merge(blank)]
+                ["there twice already, and something else is changed", :beside, assignment],
+                ["a second one, saved with a reason", :twice_passed, assignment],
+                ["a second one in other capitals", :half, assignment],
+                ["a second one, and neither is compared", :twice, assignment.merge(unmet)],
+                ["blank twice", :twice, assignment.merge(blank)],
+                ["blank twice already", :beside, assignment.merge(blank)]
               ]
               apart = typed(@rule.keys).filter_map do |key|
                 (value = other(key)) && ["a second one with #{named(key, value)}", :another, {key => value}]
@@ -58,7 +58,7 @@ module UpTack
             end
 
             # Changes by which the condition of the rule holds, or does not.
-            def turn(wanted) = condition ? @solver.ways(condition, wanted, @seen).first || {} : {}
+            def turn(wanted) = condition ? @solver.assignments_for(condition, wanted, @seen).first || {} : {}
 
             # Each locked field alone, as each of those who may save.
             def locked

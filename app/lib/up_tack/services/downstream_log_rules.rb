@@ -5,11 +5,11 @@ module UpTack
     # A calculated value can become another one because a record elsewhere was
     # saved. Stamps, tallies and log lines that wait for it act then too, on each
     # record that it concerns, as an entry of its own: "by a rule".
-    class DownstreamWriter
+    class DownstreamLogRules
       # @param workspace [Workspace]
       def initialize(workspace)
         @workspace = workspace
-        @writers = Hash.new { |hash, key| hash[key] = RecordWriter.new(workspace, key, way: "rule") }
+        @writers = Hash.new { |hash, key| hash[key] = RecordWriter.new(workspace, key, channel: "rule") }
       end
 
       # @param moved [Hash{Array(String, String)=>Hash{Integer=>Object}}, nil] by table and
