@@ -44,7 +44,7 @@ module StoreHelp
 
   def self.close(path)
     UpTack::Proving.stop
-    UpTack::Store::Event.settle
+    UpTack::Store::Event.flush
     UpTack::Store::Database.close
     FileUtils.rm_f(Dir["#{path}*"])
   end

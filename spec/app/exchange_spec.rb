@@ -250,7 +250,7 @@ RSpec.describe "Records out and in again" do
     expect(try.call("formulas_as_text.csv", "members").last).to eq([])
   end
 
-  it "says which reading of its dates a column takes, and what settled it" do
+  it "says which reading of its dates a column takes, and what decided it" do
     notes =
       lambda do |*dates|
         Dir.mktmpdir do |folder|

@@ -5,9 +5,9 @@ require "store_helper"
 RSpec.describe "Proving, in the store" do
   def overview = UpTack::UseCases::Proofs::Overview.new(workspace)
 
-  def settle
+  def until_proven
     UpTack::Proving.wake
-    UpTack::Proving.settle
+    UpTack::Proving.join
   end
 
   def line(name) = UpTack::UseCases::Proofs::Overview.new(workspace).lines.find { |each| each.proof.name == name }
@@ -21,7 +21,7 @@ RSpec.describe "Proving, in the store" do
 
   it "runs all proofs of the demo, tells how far they cover it, and what of it is broken" do
     expect(overview.lines.map(&:state).uniq).to eq(["waiting"])
-    settle
+    until_proven
     expect(overview.lines.map(&:state).tally).to eq("passed" => 60, "broken" => 2)
     states = overview.coverage.all.to_h { |covered| [covered.rule.id, covered.state] }
     expect(states.values_at("r54", "r88", "r61")).to eq(%w[proven broken untried])
@@ -29,10 +29,10 @@ RSpec.describe "Proving, in the store" do
   end
 
   it "runs them again after every change, and tells the first step that differs from the last good run" do
-    settle
+    until_proven
     change_rule("r40", formula: "today() - 1")
     expect(line("Begins as bisque, drying, received today by whoever types").state).to eq("waiting")
-    settle
+    until_proven
     broken = line("Begins as bisque, drying, received today by whoever types")
     expect(broken.run.differences).to match(
       [a_hash_including("expected" => "Received is 23 Nov 2026", "actual" => "Received is 22 Nov 2026")]
@@ -44,7 +44,7 @@ RSpec.describe "Proving, in the store" do
       "now" => "blank → 22 Nov 2026"
     )
     design.undo
-    settle
+    until_proven
     expect(line("Begins as bisque, drying, received today by whoever types").state).to eq("passed")
   end
 
@@ -86,7 +86,7 @@ RSpec.describe "Proving, in the store" do
     save_piece({"piece" => "Mug", "maker" => 3, "shelf_code" => "kd017"})
     UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "members", id: 3,
       typed: {"name" => "Somebody Else"})
-    settle
+    until_proven
     expect(line("By itself").state).to eq("passed")
   end
 

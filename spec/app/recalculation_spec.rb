@@ -41,7 +41,7 @@ RSpec.describe "Calculated values that follow" do
           .new(each.table)
           .each do |id, row|
             fresh =
-              each.field.settle(
+              each.field.coerce(
                 each.formula.call(
                   Core::Expression::Evaluation.new(values: row, context: ws.context, is_new: false, id: id)
                 )

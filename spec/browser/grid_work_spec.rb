@@ -8,7 +8,7 @@ require "support/slow_server"
 RSpec.describe "Work in the grid" do
   include GridHelp
 
-  def settled(seconds = 15) =
+  def eventually(seconds = 15) =
     page.document.synchronize(seconds) { raise Capybara::ExpectationNotMet, "not yet" unless yield }
 
   def shelves
@@ -52,7 +52,7 @@ RSpec.describe "Work in the grid" do
     click_button "Show it"
     expect(page).to have_css("[aria-invalid=true]", text: "nine")
     hands.press("980", :enter)
-    settled { UpTack::Store::RecordTable.new(workspace.table("glazes")).count == 5 }
+    eventually { UpTack::Store::RecordTable.new(workspace.table("glazes")).count == 5 }
     found = []
     UpTack::Store::RecordTable
       .new(workspace.table("glazes"))
@@ -76,16 +76,16 @@ RSpec.describe "Work in the grid" do
     cell(0, "rank").click
     cell(3, "rank").click(:shift)
     hands.press([:control, "d"])
-    settled { ranks.call == [0, 0, 0, 0] }
+    eventually { ranks.call == [0, 0, 0, 0] }
     3.times do
       hands.press([:control, "z"])
-      settled { ranks.call == [0, 10, 20, 30] }
+      eventually { ranks.call == [0, 10, 20, 30] }
       hands.press([:control, "y"])
-      settled { ranks.call == [0, 0, 0, 0] }
+      eventually { ranks.call == [0, 0, 0, 0] }
     end
     # What is typed while one is on its way stays, in the cell where the keys were heard.
     hands.press([:control, "z"], :down, :down, :down, :down, "50", :enter)
-    settled { [*ranks.call, shelf(5)&.fetch("rank")&.to_i] == [0, 10, 20, 30, 50] }
+    eventually { [*ranks.call, shelf(5)&.fetch("rank")&.to_i] == [0, 10, 20, 30, 50] }
   end
 
   it "undoes and does again, cuts, fills down and to the right, repeats a block, and draws it further by its corner" do
@@ -95,31 +95,31 @@ RSpec.describe "Work in the grid" do
     cell(0, "rank").click
     cell(3, "rank").click(:shift)
     hands.press([:control, "d"])
-    settled { ranks.call == [0, 0, 0, 0] }
+    eventually { ranks.call == [0, 0, 0, 0] }
     hands.press([:control, "z"])
-    settled { ranks.call == [0, 10, 20, 30] }
+    eventually { ranks.call == [0, 10, 20, 30] }
     expect(page).to have_text("Taken back")
     hands.press([:control, "y"])
-    settled { ranks.call == [0, 0, 0, 0] }
+    eventually { ranks.call == [0, 0, 0, 0] }
     hands.press([:control, "z"])
-    settled { ranks.call == [0, 10, 20, 30] }
+    eventually { ranks.call == [0, 10, 20, 30] }
     paste("1\n2")
-    settled { ranks.call == [1, 2, 1, 2] }
+    eventually { ranks.call == [1, 2, 1, 2] }
     cell(1, "rank").click
     from, to = find("[data-handle]").native, cell(3, "rank").native
     page.driver.browser.mouse.move(x: from.node.find_position[0], y: from.node.find_position[1]).down
     page.driver.browser.mouse.move(x: to.node.find_position[0], y: to.node.find_position[1]).up
-    settled { ranks.call == [1, 2, 2, 2] }
+    eventually { ranks.call == [1, 2, 2, 2] }
     cell(0, "most").click
     hands.press([:control, "r"])
     cell(0, "least").click
     cell(0, "most").click(:shift)
     hands.press([:control, "r"])
-    settled { shelf(1).values_at("least", "most") == [1, 1] }
+    eventually { shelf(1).values_at("least", "most") == [1, 1] }
     cell(2, "rank").click
     page.execute_script("window.cut = new DataTransfer(); document.activeElement.dispatchEvent(new " \
       "ClipboardEvent('cut', {clipboardData: window.cut, bubbles: true, cancelable: true}))")
-    settled { ranks.call == [1, 2, nil, 2] }
+    eventually { ranks.call == [1, 2, nil, 2] }
     expect(page.evaluate_script("window.cut.getData('text/plain')")).to eq("2")
   end
 
@@ -150,7 +150,7 @@ RSpec.describe "Work in the grid" do
     hands.press("8", :tab)
     expect(page).to have_text("1 row waits to be mended: ").or have_text("Least is not above most.")
     hands.press("9", :enter)
-    settled { shelf(2).values_at("least", "most") == [8, 9] }
+    eventually { shelf(2).values_at("least", "most") == [8, 9] }
     expect(page).to have_no_text("waits to be mended")
     cell(2, "least").click
     hands.press("8", :enter)
@@ -191,7 +191,7 @@ RSpec.describe "Work in the grid" do
     ).to be(true)
     find("[data-reason]").native.node.focus
     hands.press("The loft", :enter)
-    settled { UpTack::Store::RecordTable.new(workspace.table("shelves")).count == 5 }
+    eventually { UpTack::Store::RecordTable.new(workspace.table("shelves")).count == 5 }
     expect(shelf(5)["rank"]).to eq(500)
     expect(entries(record: 5, table: workspace.table("shelves")).first.passed).to include("The loft")
     expect(page).to have_no_text("waits to be mended")
@@ -224,7 +224,7 @@ RSpec.describe "Work in the grid" do
     paste("1\n2\n")
     cell(3, "most").click
     hands.press("8", :enter)
-    settled { shelf(4)["most"] == 8 && shelf(2)["rank"] == 2 }
+    eventually { shelf(4)["most"] == 8 && shelf(2)["rank"] == 2 }
     expect([shelf(1).values_at("rank", "most"), shelf(3)["rank"]]).to eq([[1, 5], 20])
   ensure
     SlowServer.reset
@@ -238,7 +238,7 @@ RSpec.describe "Work in the grid" do
     hands.press("31", :enter)
     cell(1, "most").click
     hands.press("7", :enter)
-    settled { shelf(2)["most"] == 7 }
+    eventually { shelf(2)["most"] == 7 }
     expect([shelf(4)["rank"], UpTack::Store::RecordTable.new(workspace.table("shelves")).count]).to eq([31, 4])
   ensure
     SlowServer.reset
@@ -250,7 +250,7 @@ RSpec.describe "Work in the grid" do
     cell(0, "name").click
     SlowServer.delay = 0.1
     hands.press("Zelkova", :tab, "7", :enter, "Birch", :enter)
-    settled { shelf(2)["name"] == "Birch" }
+    eventually { shelf(2)["name"] == "Birch" }
     expect([shelf(1).values_at("name", "rank"), shelf(3)["name"]]).to eq([["Zelkova", 7], "Cedar"])
     expect(page).to have_css("[role=row][data-index='3']", text: "Zelkova").and have_css(
       "[role=row][data-index='0']",
@@ -272,7 +272,7 @@ RSpec.describe "Work in the grid" do
       expect(page).to have_text("77").and have_text("88")
       click_button "Save what I chose"
     end
-    settled { shelf(1)["rank"] == 88 }
+    eventually { shelf(1)["rank"] == 88 }
     expect(page).to have_no_css("dialog[open]")
     expect(page.evaluate_script("document.activeElement.getAttribute('role')")).to eq("grid")
   end

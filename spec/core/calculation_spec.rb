@@ -78,7 +78,7 @@ RSpec.describe "Calculated fields" do
     expect(design.kept_fields.map(&:key)).to eq(%w[received days])
   end
 
-  it "are blank with a note where there is no answer, and settle to the field's decimals" do
+  it "are blank with a note where there is no answer, and are rounded to the field's decimals" do
     design =
       table(
         field("a", "number"),

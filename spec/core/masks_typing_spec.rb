@@ -6,7 +6,7 @@ require "open3"
 require "support/random_mask"
 
 RSpec.describe "Typing by a mask" do
-  # mask => {typed => [settled text, what is missing or wrong]}
+  # mask => {typed => [formatted text, what is missing or wrong]}
   cases = {
     '2UPPER "-" 3DIGIT' => {
       "kd017" => ["KD-017", nil],
@@ -59,7 +59,7 @@ RSpec.describe "Typing by a mask" do
   }
 
   cases.each do |mask, texts|
-    it "settles what arrives: #{mask}" do
+    it "formats what arrives: #{mask}" do
       found = texts.keys.to_h { |text| [text, Core::Masks.read(mask).fit(text).then { |fit| [fit.text, fit.message] }] }
       expect(found).to eq(texts)
     end

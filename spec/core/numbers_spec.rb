@@ -25,8 +25,8 @@ RSpec.describe Core::Numbers do
       "-0.1234567890123455" => "-0.123456789012346",
       "12345678901234.55" => "12345678901234.6",
       "999999999999999" => "999999999999999"
-    }.each { |text, wanted| expect(described_class.plain(described_class.settle(number(text)))).to eq(wanted) }
-    expect { described_class.settle(number("1e15")) }.to raise_error(described_class::TooLarge)
+    }.each { |text, wanted| expect(described_class.plain(described_class.normalize(number(text)))).to eq(wanted) }
+    expect { described_class.normalize(number("1e15")) }.to raise_error(described_class::TooLarge)
   end
 
   it "raises to powers within bounds, quickly" do
@@ -50,7 +50,7 @@ RSpec.describe Core::Numbers do
 
   it "carries enough digits that a third times three is one" do
     third = described_class.divide(number("1"), number("3"))
-    expect(described_class.settle(described_class.multiply(third, number("3")))).to eq(1)
+    expect(described_class.normalize(described_class.multiply(third, number("3")))).to eq(1)
   end
 
   it "lets what is far too small come to nothing" do

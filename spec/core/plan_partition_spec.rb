@@ -88,7 +88,7 @@ RSpec.describe "A save in two halves" do
 
   it "leaves open what is still set later, and links, whose names may be others by then" do
     found = partition([number, heavy])
-    expect([found.open.map { |field, place| [field.key, place] }, found.settled.map { |field, _| field.key }]).to eq(
+    expect([found.open.map { |field, place| [field.key, place] }, found.closed.map { |field, _| field.key }]).to eq(
       [[["tag", 0], ["maker", 1], ["helper", 2]], %w[weight stage whose share]]
     )
   end

@@ -31,8 +31,8 @@ RSpec.describe "Validations" do
         ["22 nov 2026", "23 nov 2026", "24 nov 2026"]
       )
     ).to eq(["23 nov 2026", "24 nov 2026"])
-    settled = Core::Rules.from(rule("limits", "due", low: "1/2/26")).settled(table(field("due", "date")), reading)
-    expect(settled.to_plain["low"]).to eq("date(\"2026-02-01\")")
+    limits = Core::Rules.from(rule("limits", "due", low: "1/2/26")).normalized(table(field("due", "date")), reading)
+    expect(limits.to_plain["low"]).to eq("date(\"2026-02-01\")")
     design = table(field("peak", "number"), field("top", "number"), rules: [rule("limits", "peak", high: "top")])
     expect(
       [%w[5 5], %w[5.1 5], ["6", ""]].map { |peak, top| save(design, {"peak" => peak, "top" => top}).saved? }

@@ -14,7 +14,7 @@ class ReferenceInterpreter
     value = walk(tree)
     return if blank?(value)
 
-    value.is_a?(BigDecimal) ? Core::Numbers.settle(value) : value
+    value.is_a?(BigDecimal) ? Core::Numbers.normalize(value) : value
   end
 
   private

@@ -89,7 +89,7 @@ RSpec.describe "The bench over HTTP" do
         "expect" => [seen["proposed"].first["plain"]]
       )
     id = ask(:post, "/api/tables/pieces/proofs", {proofs: [proof]})["ids"].first
-    UpTack::Proving.settle
+    UpTack::Proving.join
     line = ask(:get, "/api/proofs")["proofs"].find { |each| each["id"] == id }
     expect(line).to include("name" => "Weights must add up", "state" => "passed")
 
@@ -97,7 +97,7 @@ RSpec.describe "The bench over HTTP" do
     found = ask(:post, "/api/tables/pieces/rules/proofs", rule.merge("formula" => "clay_weight + tare <= wet_weight"))
     expect(found["broken"].map { |each| each["id"] }).to include(id)
     ask(:put, "/api/tables/pieces/rules/r54", rule.except("id").merge("formula" => "clay_weight + tare <= wet_weight"))
-    UpTack::Proving.settle
+    UpTack::Proving.join
     line = ask(:get, "/api/proofs")["proofs"].find { |each| each["id"] == id }
     expect(line["state"]).to eq("broken")
     expect(line["first_step"]).to include(
@@ -112,9 +112,9 @@ RSpec.describe "The bench over HTTP" do
     count = ask(:get, "/api/tables/firings/mistakes")
     expect(count["state"]).to eq("waiting")
     UpTack::Proving.wake
-    UpTack::Proving.settle
+    UpTack::Proving.join
     ask(:get, "/api/tables/firings/mistakes")
-    UpTack::UseCases::Proofs::Mistakes.settle
+    UpTack::UseCases::Proofs::Mistakes.join
     count = ask(:get, "/api/tables/firings/mistakes")
     expect(count).to include("state" => "ready", "done" => workspace.table("firings").rules.length)
     expect(count["tried"] - count["noticed"]).to eq(count["slipping"].length)
@@ -137,17 +137,17 @@ RSpec.describe "The bench over HTTP" do
 
   it "counts mistakes again once the proofs are run again, where they could not be counted" do
     UpTack::Proving.wake
-    UpTack::Proving.settle
+    UpTack::Proving.join
     state = lambda do
       ask(:get, "/api/tables/firings/mistakes")
-      UpTack::UseCases::Proofs::Mistakes.settle
+      UpTack::UseCases::Proofs::Mistakes.join
       ask(:get, "/api/tables/firings/mistakes")["state"]
     end
     stub_const("UpTack::UseCases::Proofs::Mistakes::SCRIPT", "/nowhere.rb")
     expect(state.call).to eq("failed")
     RSpec::Mocks.space.reset_all
     ask(:post, "/api/proofs/run")
-    UpTack::Proving.settle
+    UpTack::Proving.join
     expect(state.call).to eq("ready")
   end
 

@@ -20,7 +20,7 @@ RSpec.describe "People, sessions and tokens, over HTTP" do
     @write_key = sign_in(name)["write_key"]
   end
 
-  def events(kind) = store::Event.settle || store::Event.where(kind: kind).to_a
+  def events(kind) = store::Event.flush || store::Event.where(kind: kind).to_a
 
   def confirm(text = good)
     ask(:post, "/api/session/confirm", {password: text})

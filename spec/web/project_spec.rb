@@ -12,7 +12,7 @@ RSpec.describe "The project file over HTTP" do
     expect(last_response.headers["Content-Disposition"]).to include("ember_lane_kiln_share.json")
     expect(last_response.body).to eq(demo)
     UpTack::Proving.wake
-    UpTack::Proving.settle
+    UpTack::Proving.join
     sheet = ask(:get, "/api/sheet.md")
     expect(sheet).to include(
       "93 of 103 rules are proven; 60 of 62 proofs come out as they must.",

@@ -11,16 +11,16 @@ mkdirSync(at("../node_modules/.cache/"), { recursive: true });
 const file = at("../node_modules/.cache/masking.mjs");
 writeFileSync(file, outputText);
 
-const { settle, follow, hasLongCharacters } = await import(pathToFileURL(file));
+const { format, follow, hasLongCharacters } = await import(pathToFileURL(file));
 const { default: IMask } = await import("imask");
 
-// Key by key, as an input hears it; a text with longer characters is settled as a whole instead.
+// Key by key, as an input hears it; a text with longer characters is formatted as a whole instead.
 const typed = (mask, text) => {
-  if (hasLongCharacters(text)) return settle(mask, text).text;
+  if (hasLongCharacters(text)) return format(mask, text).text;
   const following = IMask.createMask(follow(mask));
   for (const key of text) following.append(key, { input: true, raw: true });
   return following.value;
 };
 
 const cases = JSON.parse(readFileSync(0, "utf8"));
-console.log(JSON.stringify(cases.map(({ mask, text }) => ({ ...settle(mask, text), typed: typed(mask, text) }))));
+console.log(JSON.stringify(cases.map(({ mask, text }) => ({ ...format(mask, text), typed: typed(mask, text) }))));

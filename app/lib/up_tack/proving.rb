@@ -40,7 +40,7 @@ module UpTack
       # Waits until everything is proven.
       # @param seconds [Numeric]
       # @return [Boolean] whether it is
-      def settle(seconds = 60) = @thread.nil? || !@thread.join(seconds).nil?
+      def join(seconds = 60) = @thread.nil? || !@thread.join(seconds).nil?
 
       private
 

@@ -41,7 +41,7 @@ RSpec.describe "Texts that say nothing" do
       .product(texts, texts)
       .each do |formula, one, other|
         values = {"one" => one, "other" => other}
-        kept = field.settle(call(formula, values))
+        kept = field.coerce(call(formula, values))
         expect(call("(#{formula}) is blank", values)).to eq(kept.nil?), [formula, one, other].inspect
         expect(call("coalesce(#{formula}, \"else\") = \"else\"", values)).to eq(kept.nil?),
           [formula, one, other].inspect

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, data } from "./client";
 import { confirmed } from "./confirmed";
 import type { components } from "./generated";
-import { settled } from "./jobs";
+import { awaitJob } from "./jobs";
 import { queryKeys } from "./queryKeys";
 
 export type Backup = components["schemas"]["Backup"];
@@ -26,4 +26,4 @@ export const deleteBackup = (name: string) => data(api.DELETE("/api/backups/{nam
 export const restoreBackup = (name: string) =>
   confirmed(() => data(api.POST("/api/backups/{name}/restore", { params: { path: { name } } })));
 export const scheduleBackups = (body: Schedule) => data(api.PUT("/api/backups/settings", { body }));
-export const checkUp = () => settled(api.POST("/api/check"));
+export const checkUp = () => awaitJob(api.POST("/api/check"));

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, data } from "./client";
 import type { components } from "./generated";
-import { settled } from "./jobs";
+import { awaitJob } from "./jobs";
 import { useDesignChange } from "./queries";
 import { queryKeys } from "./queryKeys";
 
@@ -22,4 +22,4 @@ export const useReadings = (parts: Conventions, enabled: boolean) =>
   });
 
 export const useChangeConventions = () =>
-  useDesignChange((parts: Conventions) => settled(api.PATCH("/api/project/conventions", { body: parts })));
+  useDesignChange((parts: Conventions) => awaitJob(api.PATCH("/api/project/conventions", { body: parts })));

@@ -1,7 +1,7 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, data } from "./client";
 import type { components, paths } from "./generated";
-import { settled } from "./jobs";
+import { awaitJob } from "./jobs";
 import { queryKeys } from "./queryKeys";
 
 /** Which entries of the change log are asked for. */
@@ -53,7 +53,7 @@ export function usePutBackEntry() {
   });
 }
 
-export const useVerifyLog = () => useMutation({ mutationFn: () => settled(api.POST("/api/history/verify")) });
+export const useVerifyLog = () => useMutation({ mutationFn: () => awaitJob(api.POST("/api/history/verify")) });
 
 export const useRevisions = (person: number | undefined) =>
   useQuery({
@@ -83,7 +83,7 @@ export function usePutBackRule() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ revision, rule }: { revision: number; rule: string }) =>
-      settled(
+      awaitJob(
         api.POST("/api/design/revisions/{revision}/rules/{rule}/put-back", { params: { path: { revision, rule } } }),
       ),
     onSuccess: () => {

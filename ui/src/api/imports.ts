@@ -1,6 +1,6 @@
 import { api, data, ProblemError, type Table, writeHeaders } from "./client";
 import type { components, operations } from "./generated";
-import { settled } from "./jobs";
+import { awaitJob } from "./jobs";
 import type { Report } from "./records";
 
 export type FileColumn = components["schemas"]["FileColumn"];
@@ -38,7 +38,7 @@ export const profileFile = (id: string, table: string | null, options: Options) 
 
 /** Tries the rows on the rules, or saves them; a long one goes on in the background and can be stopped. */
 export const importFile = (table: string, wish: Wish) =>
-  settled(api.POST("/api/tables/{table}/import", { params: { path: { table } }, body: wish }));
+  awaitJob(api.POST("/api/tables/{table}/import", { params: { path: { table } }, body: wish }));
 
 export const refusedPath = (id: string, options: Options) =>
   `/api/imports/${id}/refused?${new URLSearchParams(Object.entries(options).filter((each): each is [string, string] => Boolean(each[1])))}`;

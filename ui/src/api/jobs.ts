@@ -31,7 +31,7 @@ type Answered<T> = { data?: T; response: Response };
  * The result of work that may take long: such work goes on in the background, and tells at its end what
  * the answer would have told had it come at once.
  */
-export async function settled<T>(call: Promise<Answered<T>>): Promise<Exclude<T, Job>> {
+export async function awaitJob<T>(call: Promise<Answered<T>>): Promise<Exclude<T, Job>> {
   const { data: found, response } = await call;
   if (response.status !== 202) return found as Exclude<T, Job>;
   return (await ended(found as Job)).report as Exclude<T, Job>;

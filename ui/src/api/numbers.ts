@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, data } from "./client";
 import type { components } from "./generated";
-import { settled } from "./jobs";
+import { awaitJob } from "./jobs";
 import { queryKeys } from "./queryKeys";
 
 export type Count = components["responses"]["Counts"]["content"]["application/json"]["counts"][number];
@@ -42,7 +42,7 @@ export function useGiveNumbers(table: string, rule: string) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (body: { order: string; descending: boolean }) =>
-      settled(api.POST("/api/tables/{table}/rules/{rule}/waiting", { params: { path: { table, rule } }, body })),
+      awaitJob(api.POST("/api/tables/{table}/rules/{rule}/waiting", { params: { path: { table, rule } }, body })),
     onSuccess: () => {
       client.invalidateQueries();
     },

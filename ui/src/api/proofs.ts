@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, asSent, type CaseExample, data, type ProofParts, type RuleParts, type Script } from "./client";
-import { settled } from "./jobs";
+import { awaitJob } from "./jobs";
 import { useDesignChange } from "./queries";
 import { queryKeys } from "./queryKeys";
 
@@ -66,17 +66,17 @@ export const endangered = (table: string, body: RuleParts, signal?: AbortSignal)
 
 export const useKeepProofs = (table: string) =>
   useDesignChange((proofs: ProofParts[]) =>
-    settled(api.POST("/api/tables/{table}/proofs", { params: { path: { table } }, body: { proofs } })),
+    awaitJob(api.POST("/api/tables/{table}/proofs", { params: { path: { table } }, body: { proofs } })),
   );
 
 export const useChangeProof = (table: string) =>
   useDesignChange(({ id, ...body }: ProofParts & { id: string }) =>
-    settled(api.PUT("/api/tables/{table}/proofs/{proof}", { params: { path: { table, proof: id } }, body })),
+    awaitJob(api.PUT("/api/tables/{table}/proofs/{proof}", { params: { path: { table, proof: id } }, body })),
   );
 
 export const useDropProof = (table: string) =>
   useDesignChange((proof: string) =>
-    settled(api.DELETE("/api/tables/{table}/proofs/{proof}", { params: { path: { table, proof } } })),
+    awaitJob(api.DELETE("/api/tables/{table}/proofs/{proof}", { params: { path: { table, proof } } })),
   );
 
 export function useRunProofs() {
@@ -95,7 +95,7 @@ export const useSamples = (table: string) =>
 
 export const useMakeUp = (table: string) =>
   useDesignChange((body: { count: number; seed: number }) =>
-    settled(api.POST("/api/tables/{table}/samples", { params: { path: { table } }, body })),
+    awaitJob(api.POST("/api/tables/{table}/samples", { params: { path: { table } }, body })),
   );
 
 export const makeFailing = (table: string, body: { rule: string; count: number; seed: number }) =>

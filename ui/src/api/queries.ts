@@ -13,7 +13,7 @@ import {
   type Table,
 } from "./client";
 import type { components } from "./generated";
-import { settled } from "./jobs";
+import { awaitJob } from "./jobs";
 import { queryKeys } from "./queryKeys";
 
 export const useSession = () =>
@@ -105,7 +105,7 @@ export function useDesignChange<Input, Output>(change: (input: Input) => Promise
 }
 
 export const useAddTable = () =>
-  useDesignChange((body: { label: string; one?: string }) => settled(api.POST("/api/tables", { body })));
+  useDesignChange((body: { label: string; one?: string }) => awaitJob(api.POST("/api/tables", { body })));
 
 export const useRenameTable = () =>
   useDesignChange(
@@ -122,20 +122,20 @@ export const useRenameTable = () =>
       log?: Table["log"];
       access?: Table["access"];
       aliases?: string[];
-    }) => settled(api.PATCH("/api/tables/{table}", { params: { path: { table } }, body })),
+    }) => awaitJob(api.PATCH("/api/tables/{table}", { params: { path: { table } }, body })),
   );
 
 export const useRemoveTable = () =>
-  useDesignChange((table: string) => settled(api.DELETE("/api/tables/{table}", { params: { path: { table } } })));
+  useDesignChange((table: string) => awaitJob(api.DELETE("/api/tables/{table}", { params: { path: { table } } })));
 
 export const useAddField = (table: string) =>
   useDesignChange((body: FieldParts & { label: string; type: string }) =>
-    settled(api.POST("/api/tables/{table}/fields", { params: { path: { table } }, body })),
+    awaitJob(api.POST("/api/tables/{table}/fields", { params: { path: { table } }, body })),
   );
 
 export const useChangeField = (table: string) =>
   useDesignChange(({ field, ...body }: FieldParts & { field: string }) =>
-    settled(api.PATCH("/api/tables/{table}/fields/{field}", { params: { path: { table, field } }, body })),
+    awaitJob(api.PATCH("/api/tables/{table}/fields/{field}", { params: { path: { table, field } }, body })),
   );
 
 /** What follows when choices of a field are renamed or merged. */
@@ -147,30 +147,30 @@ export const foreseeChoices = (
 
 export const useRemoveField = (table: string) =>
   useDesignChange((field: string) =>
-    settled(api.DELETE("/api/tables/{table}/fields/{field}", { params: { path: { table, field } } })),
+    awaitJob(api.DELETE("/api/tables/{table}/fields/{field}", { params: { path: { table, field } } })),
   );
 
 export const usePinRule = (table: string) =>
   useDesignChange((rule: RuleParts) => {
     if (!rule.id)
-      return settled(api.POST("/api/tables/{table}/rules", { params: { path: { table } }, body: asSent(rule) }));
+      return awaitJob(api.POST("/api/tables/{table}/rules", { params: { path: { table } }, body: asSent(rule) }));
     const path = { table, rule: rule.id };
-    return settled(api.PUT("/api/tables/{table}/rules/{rule}", { params: { path }, body: asSent(rule) }));
+    return awaitJob(api.PUT("/api/tables/{table}/rules/{rule}", { params: { path }, body: asSent(rule) }));
   });
 
 export const useUnpinRule = (table: string) =>
   useDesignChange((rule: string) =>
-    settled(api.DELETE("/api/tables/{table}/rules/{rule}", { params: { path: { table, rule } } })),
+    awaitJob(api.DELETE("/api/tables/{table}/rules/{rule}", { params: { path: { table, rule } } })),
   );
 
 export const useKeepFilter = (table: string) =>
   useDesignChange((body: { name: string; formula: string; sort?: string | null; columns?: Column[] | null }) =>
-    settled(api.POST("/api/tables/{table}/filters", { params: { path: { table } }, body })),
+    awaitJob(api.POST("/api/tables/{table}/filters", { params: { path: { table } }, body })),
   );
 
 export const useDropFilter = (table: string) =>
   useDesignChange((filter: string) =>
-    settled(api.DELETE("/api/tables/{table}/filters/{filter}", { params: { path: { table, filter } } })),
+    awaitJob(api.DELETE("/api/tables/{table}/filters/{filter}", { params: { path: { table, filter } } })),
   );
 
 type ListParts = components["schemas"]["ListParts"];
@@ -182,8 +182,8 @@ export const foreseeList = (list: string, body: ListParts) =>
 export const useKeepList = () =>
   useDesignChange(({ id, ...body }: ListParts & { id: string | null }) =>
     id
-      ? settled(api.PUT("/api/lists/{list}", { params: { path: { list: id } }, body }))
-      : settled(api.POST("/api/lists", { body })),
+      ? awaitJob(api.PUT("/api/lists/{list}", { params: { path: { list: id } }, body }))
+      : awaitJob(api.POST("/api/lists", { body })),
   );
 
 /** More choices of a field, at the end of its own list or of the one that it shares. */
@@ -191,14 +191,14 @@ export const useAddChoices = (table: string) =>
   useDesignChange(async ({ field, texts }: { field: Table["fields"][number]; texts: string[] }) => {
     const choices = [...field.choices, ...texts];
     if (!field.list)
-      return settled(
+      return awaitJob(
         api.PATCH("/api/tables/{table}/fields/{field}", {
           params: { path: { table, field: field.key } },
           body: { choices, retired: field.retired },
         }),
       );
     const list = (await data(api.GET("/api/lists"))).find((each) => each.id === field.list);
-    return settled(
+    return awaitJob(
       api.PUT("/api/lists/{list}", {
         params: { path: { list: field.list } },
         body: { name: list?.name ?? "", values: choices, retired: field.retired },
@@ -207,25 +207,25 @@ export const useAddChoices = (table: string) =>
   });
 
 export const useDropList = () =>
-  useDesignChange((list: string) => settled(api.DELETE("/api/lists/{list}", { params: { path: { list } } })));
+  useDesignChange((list: string) => awaitJob(api.DELETE("/api/lists/{list}", { params: { path: { list } } })));
 
 /** A field for a detail of a linked record, filled by a rule. */
 export const useBringDetail = (table: string) =>
   useDesignChange((body: { link: string; detail: string; copy: boolean }) =>
-    settled(api.POST("/api/tables/{table}/details", { params: { path: { table } }, body })),
+    awaitJob(api.POST("/api/tables/{table}/details", { params: { path: { table } }, body })),
   );
 
 /** Takes back a change of many records. */
 export const useUndoBatch = () =>
   useDesignChange((batch: number) =>
-    settled(api.POST("/api/history/batches/{batch}/undo", { params: { path: { batch } } })),
+    awaitJob(api.POST("/api/history/batches/{batch}/undo", { params: { path: { batch } } })),
   );
 
-export const useUndo = () => useDesignChange(() => settled(api.POST("/api/design/undo")));
-export const useRedo = () => useDesignChange(() => settled(api.POST("/api/design/redo")));
+export const useUndo = () => useDesignChange(() => awaitJob(api.POST("/api/design/undo")));
+export const useRedo = () => useDesignChange(() => awaitJob(api.POST("/api/design/redo")));
 export const usePutBack = () =>
   useDesignChange((revision: number) =>
-    settled(api.POST("/api/design/revisions/{revision}/put-back", { params: { path: { revision } } })),
+    awaitJob(api.POST("/api/design/revisions/{revision}/put-back", { params: { path: { revision } } })),
   );
 
 export const useTableLosses = (table: string, enabled: boolean) =>

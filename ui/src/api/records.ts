@@ -2,7 +2,7 @@ import { useQueries, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, data, type RecordData } from "./client";
 import type { components, paths } from "./generated";
-import { settled } from "./jobs";
+import { awaitJob } from "./jobs";
 import type { Typed } from "./queries";
 import { queryKeys } from "./queryKeys";
 import { untilAnswered, writeName } from "./sending";
@@ -107,7 +107,7 @@ export function writeBatch(
   name = writeName(),
 ): Promise<Written> {
   const send = (headers: { [name: string]: string }) =>
-    settled(
+    awaitJob(
       api.POST("/api/tables/{table}/batch", {
         params: { path: { table } },
         body: { records, keep, way: "grid" },
@@ -142,8 +142,8 @@ export type BulkWish = {
 
 /** Does the same with many records, or tries it; long ones go on in the background. */
 export const changeMany = (table: string, wish: BulkWish, keep: Keep) =>
-  settled(api.POST("/api/tables/{table}/bulk", { params: { path: { table } }, body: { ...wish, keep } }));
+  awaitJob(api.POST("/api/tables/{table}/bulk", { params: { path: { table } }, body: { ...wish, keep } }));
 
 /** Takes back a change of many records; the change that did so can be taken back as well. */
 export const undoBatch = (batch: number) =>
-  settled(api.POST("/api/history/batches/{batch}/undo", { params: { path: { batch } } }));
+  awaitJob(api.POST("/api/history/batches/{batch}/undo", { params: { path: { batch } } }));

@@ -11,7 +11,7 @@ module UpTack
 
       # @param workspace [Workspace]
       # @param table [Core::Design::Table]
-      # @param buffered [Boolean] whether it waits for `settle`, if it may
+      # @param buffered [Boolean] whether it waits for `run_deferred`, if it may
       def initialize(workspace, table, buffered: false)
         @workspace = workspace
         @table = table
@@ -47,7 +47,7 @@ module UpTack
 
       # Works out what waits.
       # @return [Hash{Array(String, String)=>Integer}] values elsewhere that became other ones
-      def settle
+      def run_deferred
         return NONE unless @held
 
         @fields.each { |_, readers| mark(@held, readers, @made, {}) } if @made.any?

@@ -62,7 +62,7 @@ module UpTack
         @context = @workspace.context
         batch.to_h do |id, row|
           stages = stages(entries.fetch(id, []), row)
-          [id, rules.to_h { |rule| [rule.field.key, settled(rule.field, value(rule, stages, id))] }]
+          [id, rules.to_h { |rule| [rule.field.key, coerced(rule.field, value(rule, stages, id))] }]
         end
       end
 
@@ -120,8 +120,8 @@ module UpTack
 
       def mark(compiled, stage) = stage && compiled.mark(stage.entry.made_at, stage.entry.person_name, @workspace.clock)
 
-      def settled(field, value)
-        value = field.settle(value) if field.numeric?
+      def coerced(field, value)
+        value = field.coerce(value) if field.numeric?
         value.is_a?(Core::Values::Unreadable) ? nil : value
       end
     end

@@ -65,7 +65,7 @@ module UpTack
               text
             )
           counters.keep(compiled.counting(series || ""), count, text)
-          counters.settle(id, finish: false)
+          counters.commit(id, finish: false)
         end
       end
     end

@@ -88,7 +88,7 @@ module UpTack
           next if calculation.rule.once? && (!row[key].nil? || given.include?(id))
 
           value =
-            settled(
+            coerced(
               calculation.field,
               formula.call(
                 Core::Expression::Evaluation.new(values: row, old: row, context: context, is_new: false, id: id)
@@ -101,8 +101,8 @@ module UpTack
         end
       end
 
-      def settled(field, value)
-        value = field.settle(value)
+      def coerced(field, value)
+        value = field.coerce(value)
         value.is_a?(Core::Values::Unreadable) ? nil : value
       end
 

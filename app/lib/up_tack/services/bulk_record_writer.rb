@@ -97,7 +97,7 @@ module UpTack
 
       # What followed from all of them is told with the last one.
       def tell_what_followed
-        followed = @upkeep.settle
+        followed = @upkeep.run_deferred
         return if followed.empty? || @last.nil?
 
         look_around

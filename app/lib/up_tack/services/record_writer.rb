@@ -129,7 +129,7 @@ module UpTack
       # @param context [Core::Context, nil] see Core::Save::RecordTitle.of
       # @return [Hash] as Recalculation::AfterSave#run has it
       def follow(id, before, after, context = nil)
-        @counters.settle(id)
+        @counters.commit(id)
         @last = [id, Core::Save::RecordTitle.of(@table, id, after, context)]
         @upkeep.run(id, before: before, after: after)
       end

@@ -30,7 +30,7 @@ module UpTack
       def initialize(buffered: false)
         @buffered = buffered
         @taken = []
-        @settled = []
+        @committed = []
         @given = {}
         @next = {}
         @asked = 0
@@ -101,11 +101,11 @@ module UpTack
 
       # What was taken belongs to the record that was saved.
       # @param finish [Boolean] whether it is written now
-      def settle(record_id, finish: !@buffered)
+      def commit(record_id, finish: !@buffered)
         taken = @taken
         @taken = []
         taken.each do |counting, count, text|
-          @settled << [counting, count, text, record_id]
+          @committed << [counting, count, text, record_id]
           (@given[counting.field] ||= {})[text] = [record_id, count]
           move_on(counting, count) if count
         end
@@ -124,13 +124,13 @@ module UpTack
 
       # Writes what belongs to records.
       def finish
-        return if @settled.empty?
+        return if @committed.empty?
 
         Statements.insert_all(
           GIVE,
-          @settled.map { |counting, count, text, record| [counting.field, text, record, counting.series, count] }
+          @committed.map { |counting, count, text, record| [counting.field, text, record, counting.series, count] }
         )
-        @settled
+        @committed
           .select { |_, count, _, _| count }
           .group_by(&:first)
           .each do |counting, all|
@@ -138,7 +138,7 @@ module UpTack
             Statements.run(MOVE, counting.field, counting.series, Counters.after(highest, counting), highest)
           end
         keep_up
-        @settled = []
+        @committed = []
         @given = {}
       end
 

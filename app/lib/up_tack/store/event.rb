@@ -54,7 +54,7 @@ module UpTack
 
       # Waits until all of those are written.
       # @return [void]
-      def self.settle
+      def self.flush
         writer = @mutex.synchronize { @writer }
         writer&.join
         write_waiting

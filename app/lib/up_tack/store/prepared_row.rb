@@ -2,7 +2,7 @@
 
 module UpTack
   module Store
-    # What is settled of a new record before it is written, and can be handed over.
+    # What is decided of a new record before it is written, and can be handed over.
     # cells:: what columns take, by the places of their fields; nil where that is still open
     # stretches:: what the log says, in JSON: of the fields before the first open one, of
     #   those between it and the second, and so on; empty where it says nothing

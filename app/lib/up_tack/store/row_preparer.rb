@@ -4,11 +4,11 @@ module UpTack
   module Store
     # Works out, for the records of a table, what is Settled of them before they are written.
     class RowPreparer
-      # One settled field, where a rule gave it its value or somebody typed it.
+      # One closed field, where a rule gave it its value or somebody typed it.
       # stretch:: which of the stretches of a Settled tells of it
       # known:: by value, what its column takes and what the log says of it
       Part = Struct.new(:key, :known, :place, :stretch, :field, :writer, :logged, :rule)
-      # parts:: of all settled fields; told:: ids of those that the log tells of where none is blank
+      # parts:: of all closed fields; told:: ids of those that the log tells of where none is blank
       Shape = Struct.new(:parts, :told)
 
       # @param table [Core::Design::Table]
@@ -50,7 +50,7 @@ module UpTack
       # @return [Shape]
       def shape(begun)
         parts =
-          @partition.settled.map do |field, place|
+          @partition.closed.map do |field, place|
             rule = begun.rule(field.key)
             @parts[[field.key, rule]] ||= Part.new(
               field.key,

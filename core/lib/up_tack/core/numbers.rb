@@ -89,7 +89,7 @@ module UpTack
 
       # What is kept of a result: at most 15 significant digits.
       # @raise [TooLarge] from 10^15 up
-      def settle(value)
+      def normalize(value)
         exponent = value.exponent
         raise TooLarge if exponent > KEPT_DIGITS
         return ZERO if exponent < -LARGEST_EXPONENT

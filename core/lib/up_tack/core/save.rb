@@ -41,7 +41,7 @@ module UpTack
       # Takes it through the others.
       # @param draft [Draft] whose typed holds the same fields, be it without what was typed
       # @param begun [PartialSave]
-      # @param told [Boolean] whether changes of the fields that are settled by `begin` are
+      # @param told [Boolean] whether changes of the fields that are closed by `run_independent` are
       #   known already, and left out of what comes out
       # @return [Outcome]
       def self.run_dependent(plan, draft, begun, context, partition, told: false)

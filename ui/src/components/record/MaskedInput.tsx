@@ -1,7 +1,7 @@
 import { type ClipboardEvent, type ComponentProps, type FormEvent, useEffect, useMemo, useRef, useState } from "react";
 import { useIMask } from "react-imask";
 import { words } from "../../words";
-import { type CompiledMask, follow, hasLongCharacters, passedOver, settle } from "./masking";
+import { type CompiledMask, follow, format, hasLongCharacters, passedOver } from "./masking";
 
 /** Characters beyond which a pasted text is not even tried. */
 const MOST_PASTED = 4_000;
@@ -14,7 +14,7 @@ type Props = {
 } & Pick<ComponentProps<"input">, "id" | "className" | "placeholder" | "aria-invalid" | "aria-describedby">;
 
 /** Whether the mask library can take a text key by key: it counts an emoji as two. */
-const followed = (mask: CompiledMask, text: string) => settle(mask, text).fits && !hasLongCharacters(text);
+const followed = (mask: CompiledMask, text: string) => format(mask, text).fits && !hasLongCharacters(text);
 
 /**
  * An input that follows a mask key by key. While its text does not fit (an old one, a pasted one, or
@@ -52,19 +52,19 @@ export function MaskedInput({ mask, value, onType, onLeave, ...input }: Props) {
   }, [fits]);
 
   const put = (text: string, place: number | null) => {
-    const settled = settle(mask, text);
+    const formatted = format(mask, text);
     // Separators may have come before the caret.
-    const head = settle(mask, text.slice(0, place ?? text.length));
-    caret.current = settled.fits && head.fits ? head.text.length : place;
-    setFree(!settled.fits || hasLongCharacters(settled.text));
-    onType(settled.text);
+    const head = format(mask, text.slice(0, place ?? text.length));
+    caret.current = formatted.fits && head.fits ? head.text.length : place;
+    setFree(!formatted.fits || hasLongCharacters(formatted.text));
+    onType(formatted.text);
   };
 
   // Heard before the mask hears it: a deletion that would push the rest out is not the mask's to handle.
   const before = (event: FormEvent<HTMLInputElement>) => {
     const { value: now, selectionStart } = event.currentTarget;
     const deleted = (event.nativeEvent as InputEvent).inputType?.startsWith("delete");
-    if (!free && !hasLongCharacters(now) && !(deleted && now !== "" && !settle(mask, now).fits)) return;
+    if (!free && !hasLongCharacters(now) && !(deleted && now !== "" && !format(mask, now).fits)) return;
     event.stopPropagation();
     put(now, selectionStart);
   };

@@ -185,7 +185,7 @@ export function MatchInput({
       <input
         {...box.getInputProps({
           ...input,
-          // Taken at once, not when the list has settled: a fast hand must not outrun it.
+          // Taken at once, not when the list has been shown: a fast hand must not outrun it.
           onChange: (event) => {
             picked.current = false;
             moved.current = false;

@@ -10,11 +10,11 @@ export type CompiledMask = {
   longest: number;
 };
 
-/** What a mask makes of a text: its settled form, whether it is complete, and whether every character found a place. */
-export type Settled = { text: string; complete: boolean; fits: boolean };
+/** What a mask makes of a text: its formatted text, whether it is complete, and whether every character found a place. */
+export type Formatted = { text: string; complete: boolean; fits: boolean };
 
 /** How many characters found a place, and how many fixed ones came by themselves. */
-type Walked = Settled & { used: number; given: number };
+type Walked = Formatted & { used: number; given: number };
 
 const CASES: { [sign: string]: string } = { U: "upper", L: "lower" };
 /** Capitals, letters for titles among them, and small letters: what is in its case already stays as it is. */
@@ -125,7 +125,7 @@ function best(mask: CompiledMask, text: string): { index: number; walked: Walked
 }
 
 /** What the mask makes of a whole text. One that does not fit stays as it is, so that nothing is lost. */
-export function settle(mask: CompiledMask, text: string): Settled {
+export function format(mask: CompiledMask, text: string): Formatted {
   const { walked } = best(mask, text);
   return walked.fits
     ? { text: walked.text, complete: walked.complete, fits: true }

@@ -39,7 +39,7 @@ export function useCursor({ box, form, draft, prefix, onEnd }: Props) {
 
   const move = async (from: string) => {
     const turn = keyQueue.hold("move");
-    const { answer } = await draft.settled();
+    const { answer } = await draft.answered();
     await drawn();
     // The form was left meanwhile; whatever stands there now takes the keys.
     if (gone.current) return keyQueue.release(null, turn);

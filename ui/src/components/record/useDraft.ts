@@ -29,7 +29,7 @@ export type Draft = {
   /** Something, such as a search for what was typed, that is still to become a field's input. */
   wait: (work: Promise<unknown>) => void;
   /** Ends when everything typed so far is answered: with that answer, and what counts as typed by then. */
-  settled: () => Promise<{ typed: Typed; reasons: { [rule: string]: string }; answer: Answer | undefined }>;
+  answered: () => Promise<{ typed: Typed; reasons: { [rule: string]: string }; answer: Answer | undefined }>;
   /** Shows the messages of every field, from this answer on. */
   showAll: (answer: Answer, fields: Field[]) => void;
   reset: (typed?: Typed) => void;
@@ -128,7 +128,7 @@ export function useDraft(
     pending.current = Promise.all([pending.current, work.catch(() => undefined)]);
   }, []);
 
-  const settled = useCallback(async () => {
+  const answered = useCallback(async () => {
     let seen: Promise<unknown>;
     do {
       seen = pending.current;
@@ -169,7 +169,7 @@ export function useDraft(
     leave,
     again,
     wait,
-    settled,
+    answered,
     showAll,
     reset,
   };

@@ -25,9 +25,9 @@ export function useFieldText({ field, raw, found, answered, onLeave }: Props) {
   const [linked, setLinked] = useState<{ id: number; title: string } | null>(null);
   // What was typed stands until the server has read it; no answer, late or lost, takes it away.
   const asTyped = linked && raw === linked.id ? linked.title : String(raw ?? found?.text ?? "");
-  const settled = answered && found && found.source !== "unreadable" ? found.text : asTyped;
+  const whole = answered && found && found.source !== "unreadable" ? found.text : asTyped;
   // Whoever is in the field sees it as one would type it, without unit and the like.
-  const plain = answered && found && inside && raw === undefined ? found.edit : settled;
+  const plain = answered && found && inside && raw === undefined ? found.edit : whole;
 
   const leave = (now: string | null) => {
     setText(null);

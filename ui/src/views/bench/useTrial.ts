@@ -116,7 +116,7 @@ export function useTrial(table: Table, begin: Setting, typedFirst: Typed) {
 
   /** Does something with the record: what was typed comes before it. */
   const act = async (added: Act) => {
-    const { typed } = await draft.settled();
+    const { typed } = await draft.answered();
     const before = state.current;
     const next = [
       ...before.acts,
@@ -216,7 +216,7 @@ export function useTrial(table: Table, begin: Setting, typedFirst: Typed) {
 
   /** The script as it stands, for a proof. */
   const whole = async () => {
-    const { typed } = await draft.settled();
+    const { typed } = await draft.answered();
     const found = script(typed, draft.reasons);
     const last = found.acts?.at(-1)?.do ?? "";
     return {

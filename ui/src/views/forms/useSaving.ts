@@ -107,7 +107,7 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
         draft.reset();
         onNext();
       });
-      const { answer } = await draft.settled();
+      const { answer } = await draft.answered();
       await drawn();
       keyQueue.takeUp();
       return keyQueue.release(firstInput(answer));
@@ -167,7 +167,7 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
     const from = fieldOf(document.activeElement);
     keyQueue.hold();
     setSaving(true);
-    const { typed, reasons, answer } = await draft.settled();
+    const { typed, reasons, answer } = await draft.answered();
     const { body: more, note } = around();
     const all = merged ?? typed;
     if (id === null && !begun && Object.keys(all).length === 0 && more.lines.every(({ rows }) => rows.length === 0)) {

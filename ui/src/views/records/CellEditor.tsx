@@ -128,7 +128,7 @@ export function CellEditor(props: Props) {
   const save = async (to: Move | null, given?: { typed: Typed; version: number | null }) => {
     if (saving.current) return;
     // The reason may have been typed just now.
-    const { reasons } = messages.some((each) => each.passable) ? await draft.settled() : draft;
+    const { reasons } = messages.some((each) => each.passable) ? await draft.answered() : draft;
     const passed = Object.keys(reasons).length > 0 ? (others?.[field.key] ?? null) : undefined;
     const value = picked.current === undefined ? passed : picked.current;
     if (value === undefined) return onDone(to);

@@ -114,7 +114,7 @@ export function Grid(props: Props) {
       requestAnimationFrame(() => virtual.scrollToIndex(active.row + by));
     },
     (key) => {
-      writing.settle();
+      writing.leaveRow();
       props.onRowLeft(key);
     },
   );

@@ -117,7 +117,7 @@ export function useBatchWrite(table: Table) {
     refresh,
     remember,
     /** The row that was typed in is left: rows may take the places that are theirs now. */
-    settle: () => {
+    leaveRow: () => {
       if (stale.current) client.invalidateQueries({ queryKey: queryKeys.recordWindow(table.key) });
       stale.current = false;
     },

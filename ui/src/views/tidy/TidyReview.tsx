@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { toast } from "sonner";
 import { api, data, ProblemError } from "../../api/client";
-import { settled } from "../../api/jobs";
+import { awaitJob } from "../../api/jobs";
 import { useUndoBatch } from "../../api/queries";
 import { queryKeys } from "../../api/queryKeys";
 import { useTableHere } from "../../app/TableFrame";
@@ -52,7 +52,7 @@ export default function TidyReview() {
   });
   const accept = useMutation({
     mutationFn: (some: Suggestion[] | null) =>
-      settled(
+      awaitJob(
         api.POST("/api/tables/{table}/suggestions/accept", {
           params: { path: { table: table.key } },
           body: what(some),

@@ -147,7 +147,7 @@ module UpTack
               .new(@table.scope)
               .compile(node)
               .call(Core::Expression::Evaluation.new(values: {}, old: {}, context: @context, is_new: false))
-          value.is_a?(BigDecimal) ? Core::Numbers.settle(value) : value
+          value.is_a?(BigDecimal) ? Core::Numbers.normalize(value) : value
         end
       end
     end

@@ -26,7 +26,7 @@ module UpTack
         # @return [Array(Object, Array<String>, Evaluation)] the value, and why there is none
         def worked_out(id, values)
           evaluation = evaluation(id, values, is_new: false)
-          result = @field.settle(@rule.formula.call(evaluation))
+          result = @field.coerce(@rule.formula.call(evaluation))
           notes = evaluation.notes.map(&:last)
           return [result, notes, evaluation] unless result.is_a?(Core::Values::Unreadable)
 

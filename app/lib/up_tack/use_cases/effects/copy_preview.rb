@@ -25,7 +25,7 @@ module UpTack
         def formulas = [@rule.formula].compact
 
         def copied(id, values)
-          value = @field.settle(@rule.formula.call(evaluation(id, values)))
+          value = @field.coerce(@rule.formula.call(evaluation(id, values)))
           value unless value.is_a?(Core::Values::Unreadable)
         end
 

@@ -38,7 +38,7 @@ module UpTack
         def formulas = [@rule.formula].compact
 
         # @return [Object, nil, Core::Values::Unreadable]
-        def result(evaluation) = @rule.formula ? @field.settle(@rule.formula.call(evaluation)) : @rule.fixed
+        def result(evaluation) = @rule.formula ? @field.coerce(@rule.formula.call(evaluation)) : @rule.fixed
 
         def judged(result, stored)
           return "blank" if result.nil? || result.is_a?(Core::Values::Unreadable)

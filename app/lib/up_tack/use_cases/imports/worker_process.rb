@@ -24,7 +24,7 @@ module UpTack
           @plan = @workspace.plan(job[:table])
           @partition = @workspace.partition(job[:table])
           @drafting = RowToDraft.new(@workspace, @plan.table, @source, job[:settings])
-          @settling = Store::RowPreparer.new(@plan.table, @partition)
+          @preparer = Store::RowPreparer.new(@plan.table, @partition)
           @readings = Core::Save::ParseCache.new
           @shapes = Core::InternCache.new
           @origins = Core::InternCache.new
@@ -61,7 +61,7 @@ module UpTack
                   @partition)
               end
             end
-          settled = begun.map { |each| each && settle(each) }
+          prepared = begun.map { |each| each && prepare(each) }
           rows.each_with_index.map do |row, index|
             half = begun[index] or next row.pack
 
@@ -69,15 +69,15 @@ module UpTack
               *row.pack,
               @shapes.one(drafts[index].first.keys) { |keys| keys.to_h { |key| [key, nil] } },
               *half.pack(@plan),
-              *settled[index]
+              *prepared[index]
             ]
           end
         end
 
-        def settle(begun)
+        def prepare(begun)
           # Looking at the one before is quicker than looking for an equal one.
           begun.origins = @latest = (begun.origins == @latest) ? @latest : @origins.one(begun.origins)
-          @settling.of(begun)
+          @preparer.of(begun)
         end
       end
     end

@@ -73,7 +73,7 @@ module UpTack
               ),
               context
             )
-          outcome.saved? ? counters.settle(id, finish: false) : counters.drop
+          outcome.saved? ? counters.commit(id, finish: false) : counters.drop
           outcome
         end
 

@@ -84,7 +84,7 @@ module UpTack
           end
 
           person.changed_by = @by
-          person.assign_attributes(settled(parts.slice(*PARTS)))
+          person.assign_attributes(normalized(parts.slice(*PARTS)))
           problem = problem(person)
           Core::Invalid.because(problem.last, part: problem.first) if problem
 
@@ -95,7 +95,7 @@ module UpTack
           person
         end
 
-        def settled(parts)
+        def normalized(parts)
           parts.to_h do |name, value|
             next name, value unless value.is_a?(String)
 

@@ -11,7 +11,7 @@ module UpTack
         # @param before [Integer, nil] number of an event; only older ones
         # @return [Array<Store::Event>] the newest first
         def self.page(before: nil)
-          Store::Event.settle
+          Store::Event.flush
           events = Store::Event.where.not(kind: Store::Event::SILENT).order(id: :desc).limit(PAGE)
           (before ? events.where("id < ?", before) : events).to_a
         end

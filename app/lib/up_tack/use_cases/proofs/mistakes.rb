@@ -45,7 +45,7 @@ module UpTack
           # Waits until everything that was begun is counted.
           # @param seconds [Numeric]
           # @return [Boolean] whether it is
-          def settle(seconds = 120) = @threads.all? { |thread| thread.join(seconds) }
+          def join(seconds = 120) = @threads.all? { |thread| thread.join(seconds) }
 
           # What is asked for after this is counted again.
           def forget = @mutex.synchronize { @counts.clear }

@@ -117,7 +117,7 @@ module UpTack
             end
         end
 
-        def average(sum, count) = Core::Numbers.settle(sum.div(count, Core::Numbers::WORKING_DIGITS))
+        def average(sum, count) = Core::Numbers.normalize(sum.div(count, Core::Numbers::WORKING_DIGITS))
 
         def by_hand(field)
           values = every_value(field).compact

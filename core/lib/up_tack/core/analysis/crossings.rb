@@ -60,7 +60,7 @@ module UpTack
         def straight(low, high, &stand)
           first, last = stand.call(low), stand.call(high)
           HALVINGS.times do
-            middle = Numbers.settle((low + high) / 2)
+            middle = Numbers.normalize((low + high) / 2)
             break if middle == low || middle == high
 
             answer = stand.call(middle)

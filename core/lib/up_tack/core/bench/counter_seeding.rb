@@ -32,7 +32,7 @@ module UpTack
                 Expression::Evaluation.new(values: values, old: values, context: world.context, is_new: false, id: id)
               series, count = rule.told(evaluation, Values.show(number))
               counters.keep(rule.counting(series || ""), count, Values.show(number))
-              counters.settle(id)
+              counters.commit(id)
             end
         end
       end

@@ -38,7 +38,7 @@ module UpTack
         def keep(counting, count, text) = take(counting, count, text)
 
         # The record was saved: what it took is given.
-        def settle(record)
+        def commit(record)
           @taken.each do |counting, count, text|
             @given[[counting.field, text]] = [record, count]
             place = [counting.field, counting.series]

@@ -21,7 +21,7 @@ module UpTack
           return value unless KEPT.include?(rule.kind) && !value.nil?
 
           target = part.start_with?("sets.") ? rule.sets[part.split(".")[1].to_i]["field"] : rule.field
-          table.field(target).settle(value)
+          table.field(target).coerce(value)
         end
       end
     end

@@ -45,10 +45,10 @@ module UpTack
 
           unit = slope.abs
           count = ((unit * target) - first) / slope
-          settled = settle(field, shifted(from, steps(count, key)))
-          return [] if settled.nil?
+          coerced = coerce(field, shifted(from, steps(count, key)))
+          return [] if coerced.nil?
 
-          (order(left, right, with(values, {key => settled})) == target) ? [{key => settled}] : []
+          (order(left, right, with(values, {key => coerced})) == target) ? [{key => coerced}] : []
         end
 
         def steps(count, key)
@@ -64,8 +64,8 @@ module UpTack
           end
         end
 
-        def settle(field, value)
-          found = field.settle(value)
+        def coerce(field, value)
+          found = field.coerce(value)
           found.is_a?(Core::Values::Unreadable) ? nil : found
         end
 

@@ -132,7 +132,7 @@ module UpTack
           return moment(act, "refused", outcome: outcome, message: refused) if refused
 
           logged = changes(outcome)
-          settle(@id)
+          take_up(@id)
           moment(act, "saved", outcome: outcome, logged: logged)
         end
 
@@ -186,7 +186,7 @@ module UpTack
 
           @gone = false
           keep(outcome, id)
-          settle(id)
+          take_up(id)
           outcome
         end
 
@@ -244,8 +244,6 @@ module UpTack
           forget_live
         end
 
-        def settle(id) = take_up(id)
-
         def type_quietly(field, value)
           @typed.delete(field)
           @typed[field] = value
@@ -300,7 +298,7 @@ module UpTack
               keep(outcome) if @stored.nil? || outcome.changes.any?
               @lines = @beneath.lay(@id, context, live: false)
               refused = line_refusals
-              @counters.settle(@id) unless refused
+              @counters.commit(@id) unless refused
               refused.nil?
             end
             refused.nil?
@@ -343,7 +341,7 @@ module UpTack
 
         def keep(outcome, id = @id)
           @id = @world.write(@design.key, id, outcome.values)
-          @counters.settle(@id)
+          @counters.commit(@id)
           @world.context = context
         end
 

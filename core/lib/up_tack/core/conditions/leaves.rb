@@ -33,7 +33,7 @@ module UpTack
             field, tree = inner
             formula = compile(tree)
             lambda do |evaluation|
-              value = field.settle(formula.call(evaluation))
+              value = field.coerce(formula.call(evaluation))
               value unless value.is_a?(Core::Values::Unreadable)
             end
           end

@@ -46,7 +46,7 @@ module UpTack
         # @param table [Design::Table]
         # @param reading [ParseContext] by which to understand what the builder typed
         # @return [Hash{String=>Object}] plain, with values as they are kept
-        def settled(table, reading)
+        def normalized(table, reading)
           design = table.field(field.to_s)
           return plain unless design && %w[value logged].include?(what)
 

@@ -152,8 +152,8 @@ module UpTack
           # Brings a computed value into what the field can hold: numbers are
           # rounded to its decimals, a choice must be one of its list.
           # @return [Object, nil, Values::Unreadable]
-          def settle(value)
-            values.settle(value, self) unless value.nil?
+          def coerce(value)
+            values.coerce(value, self) unless value.nil?
           end
         end
     end

@@ -26,7 +26,7 @@ module UpTack
           end
           pairs = tables
           pairs.each { |own, theirs| parts(own, theirs) }
-          pairs.each { |own, theirs| settle(own, theirs) }
+          pairs.each { |own, theirs| translate_ids(own, theirs) }
           @plain.delete("lists") if @plain["lists"].empty?
           @merged = @plain
         end
@@ -69,16 +69,16 @@ module UpTack
         end
 
         # What names something by its id names it by that which it has here.
-        def settle(own, theirs)
+        def translate_ids(own, theirs)
           own["fields"].each do |field|
             field["list"] = @ids.fetch(field["list"], field["list"]) if field["list"] && from_file?(field["id"])
           end
           own["log"] = theirs["log"].transform_values { |ids| ids.map { |id| @ids.fetch(id, id) } } if theirs["log"]
-          own["proofs"].each { |proof| settle_proof(proof) if from_file?(proof["id"]) }
+          own["proofs"].each { |proof| translate_proof(proof) if from_file?(proof["id"]) }
           %w[filters forms proofs].each { |part| own.delete(part) if own[part].empty? }
         end
 
-        def settle_proof(proof)
+        def translate_proof(proof)
           proof["form"] = @ids.fetch(proof["form"], proof["form"]) if proof["form"]
           [*proof["acts"], *proof["expect"]].each do |each|
             each["rule"] = @ids.fetch(each["rule"], each["rule"]) if each["rule"]

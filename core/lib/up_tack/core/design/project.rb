@@ -37,7 +37,7 @@ module UpTack
                     end
                     .freeze
               )
-            neighbours.settle(project.tables)
+            neighbours.register(project.tables)
             project.tolerated = tolerate(ProjectValidator.new(project).problems, tolerating)
             neighbours.tolerate(project.tolerated)
             project.freeze
@@ -77,7 +77,7 @@ module UpTack
                   end
                 end
                 .freeze
-            neighbours.settle(all)
+            neighbours.register(all)
             neighbours.tolerate(tolerated.to_a)
             Project.new(**to_h, tables: all).freeze
           end

@@ -26,7 +26,7 @@ module UpTack
         end
 
         # @param tables [Array<Table>] all of them
-        def settle(tables) = @tables = tables.to_h { |table| [table.key, table] }.freeze
+        def register(tables) = @tables = tables.to_h { |table| [table.key, table] }.freeze
 
         # @return [Array<Core::Problem>] what the design has from an earlier version
         def tolerated = @tolerated || []
@@ -92,7 +92,7 @@ module UpTack
 
           lambda do |evaluation|
             formula = upkeep.calculation(table.key, field.key).formula
-            value = field.settle(formula.call(evaluation))
+            value = field.coerce(formula.call(evaluation))
             value unless value.is_a?(Values::Unreadable)
           end
         end

@@ -4,8 +4,8 @@ module UpTack
   module Core
     module Expression
       # Turns a checked tree into nested lambdas that take an Evaluation and
-      # give a value, nil for blank. Everything that can be settled without a
-      # record (which field, which sign, which function) is settled here, once.
+      # give a value, nil for blank. Everything that can be decided without a
+      # record (which field, which sign, which function) is decided here, once.
       class Compiler
         include Lookup
         include CompiledFields

@@ -55,7 +55,7 @@ module UpTack
         # @return [Object, nil] the value, nil for blank. A result out of bounds
         #   is blank with a note in the evaluation.
         def call(evaluation)
-          value = settle(run.call(evaluation))
+          value = normalize(run.call(evaluation))
           evaluation.probe&.result(text, value)
           value
         rescue Numbers::TooLarge
@@ -83,9 +83,9 @@ module UpTack
         def run = @run ||= Compiler.new(@scope, text: text).compile(tree)
 
         # As it would be kept: numbers by their digits, and a text without anything to read is none.
-        def settle(value)
+        def normalize(value)
           case value
-          when BigDecimal then Numbers.settle(value)
+          when BigDecimal then Numbers.normalize(value)
           when String then value unless Unicode.blank?(value)
           else value
           end

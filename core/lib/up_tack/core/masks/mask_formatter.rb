@@ -12,7 +12,7 @@ module UpTack
         SEPARATORS = "[\\s\\-\u2010-\u2015/.,_:;()\u00b7'\u2019]"
         SEPARATOR = /\A#{SEPARATORS}\z/
 
-        # text:: the settled form; what was given where it does not fit
+        # text:: the formatted text; what was given where it does not fit
         # complete:: whether the whole mask is filled
         # message:: what is missing or wrong, nil when it is complete
         # half:: whether what is there fits so far
@@ -26,7 +26,7 @@ module UpTack
           def complete? = left.none? { |slot| slot.is_a?(Slots::Input) && !slot.optional }
 
           # @return [String] with the fixed characters that end it
-          def settled = text + left.grep(Slots::Fixed).map(&:character).join
+          def formatted = text + left.grep(Slots::Fixed).map(&:character).join
         end
 
         # @param rows [Array<Array<Slots::Fixed, Slots::Input>>]
@@ -46,7 +46,7 @@ module UpTack
 
           best = best(characters)
           return Result.new(text: text, complete: false, message: misfit(best)) if best.lost
-          return Result.new(text: best.settled, complete: true, message: nil) if best.complete?
+          return Result.new(text: best.formatted, complete: true, message: nil) if best.complete?
 
           Result.new(text: best.text, complete: false, message: missing(best), half: true)
         end

@@ -154,7 +154,7 @@ module UpTack
 
         # @param _reading [ParseContext] by which to understand what the builder typed
         # @return [Rule] the same with fixed values as they are kept
-        def settled(_table, _reading) = self
+        def normalized(_table, _reading) = self
       end
     end
   end

@@ -21,7 +21,7 @@ module UpTack
         #   record has when they are written
         attr_reader :open
         # @return [Array<Array(Design::Field, Integer)>] the other kept ones, likewise
-        attr_reader :settled
+        attr_reader :closed
 
         # @return [Boolean] true if no rule reads other records of this table, so records may be written in any order
         def order_independent? = @alone
@@ -37,7 +37,7 @@ module UpTack
           parts = plan.rules_by_stage.transform_values { |rules| rules.partition { |rule| first?(rule.rule) } }
           @first = parts.transform_values(&:first).reject { |_, rules| rules.empty? }.freeze
           @rest = parts.transform_values(&:last).reject { |_, rules| rules.empty? }.freeze
-          @open, @settled =
+          @open, @closed =
             plan.kept_fields.each_with_index.partition { |field, _| field.link? || @later.include?(field.key) }
           @open_fields = @open.map(&:first).freeze
           @alone =

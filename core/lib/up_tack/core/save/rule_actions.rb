@@ -11,33 +11,33 @@ module UpTack
         # A rule sets a field.
         # @yield says the values that went in, asked only for a trace
         def set(rule, field, value, origin:, notes: NONE)
-          settled = field.settle(value)
-          return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
-          return skip(rule, field, "the linked record is no longer there") if gone?(field, settled)
-          if settled.nil?
+          coerced = field.coerce(value)
+          return skip(rule, field, coerced.message) if coerced.is_a?(Values::Unreadable)
+          return skip(rule, field, "the linked record is no longer there") if gone?(field, coerced)
+          if coerced.nil?
             return skip(rule, field, notes.map(&:last).join("; ").then { |why| why.empty? ? "it comes to blank" : why })
           end
 
           before = @values[field.key]
-          @values[field.key] = settled
+          @values[field.key] = coerced
           @origins[field.key] = @plan.origin("rule", rule.id, origin)
-          tell("set", field, rule, before, settled) { yield if block_given? }
+          tell("set", field, rule, before, coerced) { yield if block_given? }
         end
 
         # A rule says what a field always equals, blank included. What somebody
         # sent for such a field is refused unless it is the same.
         # @yield as for `set`
         def calculate(rule, field, value, origin:, notes: NONE)
-          settled = field.settle(value)
-          notes += [[:unreadable, settled.message]] if settled.is_a?(Values::Unreadable)
-          settled = nil if settled.is_a?(Values::Unreadable)
+          coerced = field.coerce(value)
+          notes += [[:unreadable, coerced.message]] if coerced.is_a?(Values::Unreadable)
+          coerced = nil if coerced.is_a?(Values::Unreadable)
           before = @values.fetch(field.key) { @old[field.key] }
-          @values[field.key] = settled
+          @values[field.key] = coerced
           @origins[field.key] = @plan.origin("rule", rule.id, origin)
-          refuse_asserted(rule, field, settled) if @claimed.key?(field.key)
-          return skip(rule, field) { why_blank_after(rule, notes) } if settled.nil? && before.nil?
+          refuse_asserted(rule, field, coerced) if @claimed.key?(field.key)
+          return skip(rule, field) { why_blank_after(rule, notes) } if coerced.nil? && before.nil?
 
-          tell("set", field, rule, before, settled) { settled.nil? ? why_blank_after(rule, notes) : yield }
+          tell("set", field, rule, before, coerced) { coerced.nil? ? why_blank_after(rule, notes) : yield }
         end
 
         # A rule gives the record its number, which is kept when the record is.
@@ -96,18 +96,18 @@ module UpTack
         # @param how [Proc] says the values that went in, asked only for a trace
         def fill(rule, field, value, because:, words:, how:)
           because = changed_causes(because)
-          settled = field.settle(value)
-          return skip(rule, field, settled.message) if settled.is_a?(Values::Unreadable)
-          return skip(rule, field, "the linked record is no longer there") if gone?(field, settled)
+          coerced = field.coerce(value)
+          return skip(rule, field, coerced.message) if coerced.is_a?(Values::Unreadable)
+          return skip(rule, field, "the linked record is no longer there") if gone?(field, coerced)
           if typed?(field.key) && !rule.overrules? && !hand.superseded?(field.key, because)
             return skip(rule, field, @values[field.key].nil? ? "cleared by hand" : "filled by hand")
           end
           if rule.only_blank? && !(@values[field.key].nil? && !unreadable?(field.key))
             return skip(rule, field, "it is filled already")
           end
-          return skip(rule, field, "it has that value already") if settled == @values[field.key] && !typed?(field.key)
+          return skip(rule, field, "it has that value already") if coerced == @values[field.key] && !typed?(field.key)
 
-          write(rule, field, settled, words, because: because, how: how)
+          write(rule, field, coerced, words, because: because, how: how)
         end
 
         # A rule refuses the record, or warns of it.

@@ -4,7 +4,7 @@ module UpTack
   module Core
     module Values
       # One of the field's listed choices, kept as the text of the choice. Case
-      # is passed over when it is typed and settled to that of the list.
+      # does not matter when it is typed, and becomes that of the list.
       module Choice
         extend Type
 

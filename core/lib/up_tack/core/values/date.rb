@@ -32,7 +32,7 @@ module UpTack
         def format_parts = {"pattern" => :pattern}
         def offered_patterns = PATTERNS
         def format_examples(_field, _now, today) = [today]
-        def settle(value, _field) = value
+        def coerce(value, _field) = value
         def usual(_field) = Calendar.day(2026, 6, 15)
         def other(_field, now, today) = (now || today) - 1
         def slip(_field, plain) = (Calendar.iso8601(plain) + 1).iso8601

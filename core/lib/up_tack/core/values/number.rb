@@ -34,7 +34,7 @@ module UpTack
           Numbers.plain(BigDecimal(plain.to_s) + (field.decimals ? BigDecimal("1e-#{field.decimals}") : 1))
 
         # Rounded to the decimals of its field.
-        def settle(value, field)
+        def coerce(value, field)
           value = Numbers.round(value, field.decimals) if value.is_a?(BigDecimal) && field.decimals
           read(value, field, nil)
         end

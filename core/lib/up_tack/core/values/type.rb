@@ -48,7 +48,7 @@ module UpTack
 
         # Brings a computed value into what the field can hold.
         # @return [Object, nil, Unreadable]
-        def settle(value, field) = read(value, field, nil)
+        def coerce(value, field) = read(value, field, nil)
 
         # @return [Boolean] whether it is a text that people write; of one line, or of several
         def textual? = one_line? || long?

@@ -22,7 +22,7 @@ module UpTack
         def yes_no? = true
         def format_parts = {"yes" => :text, "no" => :text}
         def format_examples(_field, _now, _today) = [true, false]
-        def settle(value, _field) = value
+        def coerce(value, _field) = value
         def usual(_field) = true
         def other(_field, now, _today) = now != true
         def slip(_field, plain) = plain != true

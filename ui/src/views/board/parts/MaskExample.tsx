@@ -10,11 +10,11 @@ type Props = { ready: boolean; value: string; onChange: (mask: string) => void }
 /** Masks to choose from: readings of one text that is written as it should be, or ready-made ones. */
 export function MaskExample({ ready, value, onChange }: Props) {
   const [example, setExample] = useState("");
-  const settled = useDebounced(example, 150);
+  const debounced = useDebounced(example, 150);
   const readings = useQuery({
-    queryKey: queryKeys.maskReadings(settled),
-    queryFn: async () => (await data(api.POST("/api/masks", { body: { example: settled } }))).readings,
-    enabled: !ready && settled.trim() !== "",
+    queryKey: queryKeys.maskReadings(debounced),
+    queryFn: async () => (await data(api.POST("/api/masks", { body: { example: debounced } }))).readings,
+    enabled: !ready && debounced.trim() !== "",
     placeholderData: (before) => before,
   }).data;
   const made = useQuery({

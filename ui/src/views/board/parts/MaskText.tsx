@@ -15,11 +15,11 @@ type Way = "example" | "pieces" | "text" | "ready";
 
 /** What the server reads from a mask, shortly after the last key. */
 export function useMask(mask: string, text: string, bare: boolean) {
-  const settled = useDebounced({ mask, text }, 120);
+  const debounced = useDebounced({ mask, text }, 120);
   return useQuery({
-    queryKey: queryKeys.mask(settled.mask, settled.text, bare),
-    queryFn: () => data(api.POST("/api/masks", { body: { ...settled, bare } })),
-    enabled: settled.mask !== "",
+    queryKey: queryKeys.mask(debounced.mask, debounced.text, bare),
+    queryFn: () => data(api.POST("/api/masks", { body: { ...debounced, bare } })),
+    enabled: debounced.mask !== "",
     placeholderData: (before) => before,
   }).data;
 }

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { toast } from "sonner";
 import { api, type FormParts, type Mistake, ProblemError, type Table } from "../../../api/client";
-import { settled } from "../../../api/jobs";
+import { awaitJob } from "../../../api/jobs";
 import { MissingPage } from "../../../app/MissingPage";
 import { useTableHere } from "../../../app/TableFrame";
 import { usePermissions } from "../../../app/usePermissions";
@@ -63,8 +63,10 @@ function Designer({ table, id, saved }: Props) {
     try {
       const made =
         id === "new"
-          ? await settled(api.POST("/api/tables/{table}/forms", { params: { path: { table: table.key } }, body: form }))
-          : await settled(
+          ? await awaitJob(
+              api.POST("/api/tables/{table}/forms", { params: { path: { table: table.key } }, body: form }),
+            )
+          : await awaitJob(
               api.PUT("/api/tables/{table}/forms/{form}", {
                 params: { path: { table: table.key, form: id } },
                 body: form,
@@ -82,7 +84,7 @@ function Designer({ table, id, saved }: Props) {
   const remove = async () => {
     try {
       const path = { table: table.key, form: id };
-      await settled(api.DELETE("/api/tables/{table}/forms/{form}", { params: { path } }));
+      await awaitJob(api.DELETE("/api/tables/{table}/forms/{form}", { params: { path } }));
       edit.done();
       await client.invalidateQueries();
       toast(words.designer.removed(form.name));

@@ -32,7 +32,7 @@ module UpTack
           {
             filled: total.filled,
             blank: matching - total.filled,
-            sum: total.sum && field.show(Core::Numbers.settle(total.sum)),
+            sum: total.sum && field.show(Core::Numbers.normalize(total.sum)),
             average: total.average && average(total.average, field),
             least: shown.call(total.least),
             greatest: shown.call(total.greatest)

@@ -54,9 +54,9 @@ module UpTack
           # Changes, and whether they come later: a formula that looks at what was needs two states.
           def tries(rule, slip)
             assignments = fine(rule, slip) + @assignments.of(rule, slip.rule)
-            assignments = assignments.flat_map { |assignment|
-              [assignment.merge(rule.field => nil), assignment]
-            }.uniq if rule.requires?
+            if rule.requires?
+              assignments = assignments.flat_map { |each| [each.merge(rule.field => nil), each] }.uniq
+            end
             unless [slip.own, slip.other].any? { |formula| formula.tree.looks_back? }
               return assignments.map { |assignment| [assignment, false] }
             end

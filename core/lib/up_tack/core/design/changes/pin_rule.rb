@@ -47,7 +47,7 @@ module UpTack
           end
 
           # Through the rule's class, so that only what belongs to its kind is kept.
-          def rule_with(id) = Rules.from(@rule.merge("id" => id)).settled(@design, @reading).to_plain
+          def rule_with(id) = Rules.from(@rule.merge("id" => id)).normalized(@design, @reading).to_plain
         end
       end
     end

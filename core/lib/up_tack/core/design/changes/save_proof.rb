@@ -38,7 +38,7 @@ module UpTack
           private
 
           def keep(plain, kept, proof, table)
-            proof = Proof.from(settled(proof)).to_plain
+            proof = Proof.from(normalized(proof)).to_plain
             unless proof["id"]
               id = next_id(plain, "p")
               kept << {"id" => id}.merge(proof)
@@ -51,12 +51,12 @@ module UpTack
             proof["id"]
           end
 
-          def settled(proof)
+          def normalized(proof)
             expect = proof["expect"]
             return proof unless expect.is_a?(Array) && expect.all?(Hash)
 
             proof.merge(
-              "expect" => expect.map { |each| Expectation.from(each).settled(@design, @reading) },
+              "expect" => expect.map { |each| Expectation.from(each).normalized(@design, @reading) },
               "records" => records(proof["records"])
             ).compact
           end

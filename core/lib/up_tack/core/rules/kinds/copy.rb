@@ -76,7 +76,7 @@ module UpTack
                   return working.skip(rule, field, "filled by hand")
                 end
 
-                value = field.settle(formula.call(working.evaluation))
+                value = field.coerce(formula.call(working.evaluation))
                 return working.skip(rule, field, value.message) if value.is_a?(Values::Unreadable)
                 if value == working.values[field.key] && !working.typed?(field.key)
                   return working.skip(rule, field, "it has that value already")

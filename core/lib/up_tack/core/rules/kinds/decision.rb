@@ -90,7 +90,7 @@ module UpTack
 
           # Cells are kept in one spelling, so that every firm reads them alike. What
           # can't be read stays as it is, for `problems` to tell.
-          def settled(table, reading)
+          def normalized(table, reading)
             return self if shape_problems.any? || writes.any? { |key| table.field(key).nil? }
 
             Decision.from(to_plain.merge("rows" => Decisions::TableParser.new(self, table, reading).plain_rows))

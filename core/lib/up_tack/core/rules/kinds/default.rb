@@ -47,7 +47,7 @@ module UpTack
           end
 
           # A value that can't be read stays as it is, for `problems` to tell.
-          def settled(table, reading)
+          def normalized(table, reading)
             field = table.field(self.field)
             return self if worked_out? || field.nil?
 
@@ -107,7 +107,7 @@ module UpTack
           def fixed(table) = table.field(field).values.load(@parts["value"])
 
           def value_problems(table)
-            # Whether a linked record is there is the store's to say, when the rule is settled.
+            # Whether a linked record is there is the store's to say, when the rule is saved.
             return [] if table.field(field).link? && @parts["value"].is_a?(Integer)
 
             read = table.field(field).read(@parts["value"],

@@ -177,7 +177,7 @@ module UpTack
                 met = condition.nil? || condition.call(evaluation) == true
                 sets.filter_map do |set|
                   (formula = met ? set.to : set.otherwise) &&
-                    [set.field, set.field.settle(formula.call(evaluation)), formula]
+                    [set.field, set.field.coerce(formula.call(evaluation)), formula]
                 end
               end
 

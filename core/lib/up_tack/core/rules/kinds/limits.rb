@@ -51,7 +51,7 @@ module UpTack
           end
 
           # A value that was typed becomes a formula that gives it.
-          def settled(table, reading)
+          def normalized(table, reading)
             design = table.field(field) or return self
             ends.reduce(self) do |rule, part|
               value = design.read(@parts[part], reading)

@@ -98,7 +98,7 @@ module UpTack
                 end
 
                 found = mask.fit(value)
-                return settle(working, value, found.text) if found.complete
+                return write_formatted(working, value, found.text) if found.complete
                 if rule.clears? && found.half
                   return working.reformat(rule, field, nil, "cleared, since it was half typed: #{found.message}")
                 end
@@ -113,7 +113,7 @@ module UpTack
 
               private
 
-              def settle(working, value, text)
+              def write_formatted(working, value, text)
                 return working.pass(rule, field) { "it is written so" } if text == value
 
                 working.reformat(rule, field, text, "written by its mask")

@@ -31,7 +31,7 @@ module UpTack
           def sentence(table) = "#{table.field(field).label} must be #{words(table)}."
 
           # What was typed is kept as the type keeps it.
-          def settled(table, reading)
+          def normalized(table, reading)
             design = table.field(field) or return self
             read = Array(@parts["values"]).map { |text| design.read(text, reading) }
             return self if read.any?(Values::Unreadable)
