@@ -18,6 +18,14 @@ RSpec.describe "The floors" do
     expect(told).to be_empty, told.join("\n")
   end
 
+  it "have no line of the interface that is longer than a screen is wide" do
+    long =
+      Dir[File.join(root, "ui", "src", "**", "*.{ts,tsx,css}")].grep_v(/generated/).flat_map do |file|
+        File.foreach(file).with_index(1).filter_map { |line, at| "#{file}:#{at}" if line.chomp.length > 120 }
+      end
+    expect(long).to eq([])
+  end
+
   it "would show a circle: the graph finds what each file names" do
     expect(graph.steps("core/design", "core/rules")).to include(start_with("core/design/table.rb -> core/rules"))
     expect(graph.folders.fetch("web/routes")).to include("app/use_cases/records", "web/render")

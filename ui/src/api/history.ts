@@ -6,9 +6,11 @@ import { queryKeys } from "./queryKeys";
 
 /** Which entries of the change log are asked for. */
 export type Question = Omit<NonNullable<paths["/api/history"]["get"]["parameters"]["query"]>, "before">;
-export type Difference =
-  paths["/api/design/revisions/{revision}/differences"]["get"]["responses"]["200"]["content"]["application/json"][number];
-export type Verdict = paths["/api/history/verify"]["post"]["responses"]["200"]["content"]["application/json"];
+/** What an operation answers. */
+type Told<Answers extends { responses: { 200: { content: { "application/json": unknown } } } }> =
+  Answers["responses"][200]["content"]["application/json"];
+export type Difference = Told<paths["/api/design/revisions/{revision}/differences"]["get"]>[number];
+export type Verdict = Told<paths["/api/history/verify"]["post"]>;
 export type RecordData = components["schemas"]["Record"];
 
 export const useHistory = (question: Question) =>

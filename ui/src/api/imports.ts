@@ -40,8 +40,10 @@ export const profileFile = (id: string, table: string | null, options: Options) 
 export const importFile = (table: string, wish: Wish) =>
   awaitJob(api.POST("/api/tables/{table}/import", { params: { path: { table } }, body: wish }));
 
-export const refusedPath = (id: string, options: Options) =>
-  `/api/imports/${id}/refused?${new URLSearchParams(Object.entries(options).filter((each): each is [string, string] => Boolean(each[1])))}`;
+export const refusedPath = (id: string, options: Options) => {
+  const given = Object.entries(options).filter((each): each is [string, string] => Boolean(each[1]));
+  return `/api/imports/${id}/refused?${new URLSearchParams(given)}`;
+};
 
 export const makeTable = (
   label: string,

@@ -12,7 +12,10 @@ export type Report = Schemas["Report"];
 export type Total = Schemas["Total"];
 export type Keep = Schemas["Keep"];
 
-/** What of a table's records is looked at, as the API takes it: keys of fields, each with a minus where the greatest comes first. */
+/**
+ * What of a table's records is looked at, as the API takes it: keys of fields, each with a minus where the greatest
+ * comes first.
+ */
 export type View = { sort: string; filter: string; search: string };
 
 /** A view as a query of the API, without what is not set. */

@@ -9,7 +9,8 @@ export function ClockChip({ now, zone }: { now: string; zone: string }) {
   return (
     <span
       title={words.shell.clock(zone)}
-      className={`flex items-center gap-1.5 rounded px-2 py-0.5 text-xs tabular-nums max-md:hidden ${pretend ? "border border-accent border-dashed text-accent" : "border border-transparent opacity-85"}`}
+      className={`flex items-center gap-1.5 rounded px-2 py-0.5 text-xs tabular-nums max-md:hidden
+        ${pretend ? "border border-accent border-dashed text-accent" : "border border-transparent opacity-85"}`}
     >
       <Clock size={13} aria-hidden />
       {showMoment(pretend ?? now)}

@@ -23,7 +23,8 @@ export function NoticesWaiting({ person }: { person: string }) {
       to="/outbox"
       title={words.outbox.waiting(count)}
       aria-label={words.outbox.waiting(count)}
-      className="flex items-center gap-1 rounded-full bg-accent px-2 py-0.5 font-semibold text-accent-content text-xs tabular-nums"
+      className="flex items-center gap-1 rounded-full bg-accent px-2 py-0.5 font-semibold text-accent-content
+        text-xs tabular-nums"
     >
       <Bell size={12} aria-hidden />
       {count}

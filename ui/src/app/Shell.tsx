@@ -62,7 +62,10 @@ export function Shell() {
       <a href="#content" className="btn btn-sm absolute -top-12 left-2 z-50 focus:top-2">
         {words.shell.skip}
       </a>
-      <header className="flex min-h-12 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 bg-neutral px-4 py-1 text-neutral-content print:hidden">
+      <header
+        className="flex min-h-12 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 bg-neutral px-4 py-1
+        text-neutral-content print:hidden"
+      >
         <Link to="/" className="flex items-center gap-2 font-title text-lg font-semibold" title={words.shell.allTables}>
           <Mark />
           <span className="max-sm:sr-only">{words.name}</span>
@@ -84,7 +87,8 @@ export function Shell() {
                   key={view}
                   to={`/t/${here.data.key}/${view}`}
                   className={({ isActive }) =>
-                    `rounded px-2.5 py-1 ${isActive ? "bg-base-100 font-semibold text-base-content" : "opacity-80 hover:opacity-100"}`
+                    `rounded px-2.5 py-1 ` +
+                    `${isActive ? "bg-base-100 font-semibold text-base-content" : "opacity-80 hover:opacity-100"}`
                   }
                 >
                   {label}
@@ -97,7 +101,8 @@ export function Shell() {
           <button
             type="button"
             onClick={() => setOpen("palette")}
-            className="flex items-center gap-2 rounded border border-white/25 px-2 py-0.5 text-xs opacity-85 hover:opacity-100 max-md:hidden"
+            className="flex items-center gap-2 rounded border border-white/25 px-2 py-0.5 text-xs opacity-85
+              hover:opacity-100 max-md:hidden"
           >
             {words.shell.find}
             <kbd className="font-sans opacity-75">Ctrl K</kbd>

@@ -28,7 +28,8 @@ export function Dialog({ title, onClose, children, wide = false, closable = fals
       ref={element}
       onClose={onClose}
       aria-label={title}
-      className={`sheet m-auto max-h-[85vh] w-full overflow-auto p-5 text-base-content shadow-xl backdrop:bg-black/40 ${wide ? "max-w-3xl" : "max-w-lg"}`}
+      className={`sheet m-auto max-h-[85vh] w-full overflow-auto p-5 text-base-content shadow-xl
+        backdrop:bg-black/40 ${wide ? "max-w-3xl" : "max-w-lg"}`}
     >
       <h2 className="mb-3 text-xl">{title}</h2>
       {children}

@@ -52,7 +52,8 @@ export function Popover({ label, name, className = "", align = "left", passed = 
       </button>
       {open && (
         <div
-          className={`sheet absolute top-full z-40 mt-1 p-2 text-base-content shadow-lg ${align === "right" ? "right-0" : "left-0"}`}
+          className={`sheet absolute top-full z-40 mt-1 p-2 text-base-content shadow-lg
+            ${align === "right" ? "right-0" : "left-0"}`}
         >
           {children(close)}
         </div>

@@ -16,7 +16,8 @@ export const careWords = {
     drop: "Delete",
     restoreTitle: (when: string) => `Put back the copy of ${when}?`,
     restoreText:
-      "All tables, records, rules and the change log become what they were then. What is there now is copied first, and that copy stays for at least 30 days. Everybody is signed out, you too.",
+      "All tables, records, rules and the change log become what they were then. What is there now is copied " +
+      "first, and that copy stays for at least 30 days. Everybody is signed out, you too.",
     dropTitle: (when: string) => `Delete the copy of ${when}?`,
     dropText: "It is gone for good.",
     restored: (name: string) => `The backup is restored. What was there before is in ${name}. Sign in again.`,
@@ -35,7 +36,9 @@ export const careWords = {
   },
   tokens: {
     title: "Tokens for scripts",
-    aim: "A script sends its token as “Authorization: Bearer …” and may do what the token's role may, as this person, until the token ends.",
+    aim:
+      "A script sends its token as “Authorization: Bearer …” and may do what the token's role may, as this " +
+      "person, until the token ends.",
     name: "What it is for",
     role: "Role",
     ends: "Ends",

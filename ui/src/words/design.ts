@@ -50,7 +50,8 @@ export const designWords = {
     save: "Save field",
     remove: "Delete field",
     retypeLoses: (n: number, examples: string) =>
-      `${n === 1 ? "1 value" : `${n} values`} can't be read in the new type and would be left blank: ${examples}. An undo brings them back.`,
+      `${n === 1 ? "1 value" : `${n} values`} can't be read in the new type and would be left blank: ` +
+      `${examples}. An undo brings them back.`,
     retypeKeeps: (n: number) => `All ${n} values can be kept.`,
     removeTitle: (label: string) => `Delete ${label}?`,
     removeValues: (n: number) => (n === 1 ? "1 record has a value in it." : `${n} records have a value in it.`),
@@ -139,11 +140,13 @@ export const designWords = {
       once: {
         name: "Worked out once",
         follows:
-          "When the record is made, or when what it reads is first there. After that a plain value that can be changed by hand.",
+          "When the record is made, or when what it reads is first there. After that a plain value that can be " +
+          "changed by hand.",
       },
     },
     fleeting: (what: string) =>
-      `It reads ${what}, which changes by itself, so it is worked out whenever somebody looks. It can be sorted and filtered by all the same.`,
+      `It reads ${what}, which changes by itself, so it is worked out whenever somebody looks. It can be sorted ` +
+      `and filtered by all the same.`,
     wouldChange: (n: number, total: number) =>
       n === 0 ? `None of the ${total} records would change.` : `${n} of ${total} records would change.`,
     wouldShow: (n: number, total: number) =>

@@ -41,7 +41,10 @@ export const fillingWords = {
     rowDown: (n: number) => `Move row ${n} down`,
     rowRemove: (n: number) => `Take row ${n} out`,
     cell: (row: number, label: string) => `Row ${row}, ${label}`,
-    hint: "Paste a block from a spreadsheet anywhere here. Empty: any value; a; b: one of them; > 5, 3..9 or 3..<9: numbers and dates; blank: no value. An empty cell of a field that is set clears it. The first row from the top that fits decides.",
+    hint:
+      "Paste a block from a spreadsheet anywhere here. Empty: any value; a; b: one of them; > 5, 3..9 or " +
+      "3..<9: numbers and dates; blank: no value. An empty cell of a field that is set clears it. The first " +
+      "row from the top that fits decides.",
     any: "any",
     cleared: "cleared",
     copy: "Copy",
@@ -50,7 +53,8 @@ export const fillingWords = {
     exportCsv: "CSV file",
     importCsv: "From a CSV file",
     tooWide: (has: number, room: number) =>
-      `Not pasted: the block has ${has} columns and there is room for ${room} from here. Add columns first, or copy it with its head line.`,
+      `Not pasted: the block has ${has} columns and there is room for ${room} from here. Add columns first, or ` +
+      `copy it with its head line.`,
     pasted: (rows: number) => (rows === 1 ? "1 row pasted." : `${rows} rows pasted.`),
     unnamed: "Column without a field",
     otherwise: "Where no row fits",
@@ -93,7 +97,8 @@ export const fillingWords = {
   },
   fillEffect: {
     fill: (same: number, differs: number) =>
-      `Records that exist stay as they are. Were it to act on them now, ${differs} would get another value and ${same} have it already.`,
+      `Records that exist stay as they are. Were it to act on them now, ${differs} would get another value and ` +
+      `${same} have it already.`,
     none: (n: number) =>
       n === 1 ? "In 1 of them its condition does not hold." : `In ${n} of them its condition does not hold.`,
     noRow: (n: number) => (n === 1 ? "No row fits 1 of them." : `No row fits ${n} of them.`),

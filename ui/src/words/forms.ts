@@ -131,7 +131,9 @@ export const formsWords = {
     name: "Rule sheet",
     markdown: "As Markdown",
     shown: (state: string, seen: number, of: number, names: string[]) =>
-      `${state}, ${seen} of ${of} seen${names.length > 0 ? ` · ${names.slice(0, 3).join(" · ")}${names.length > 3 ? ` · ${names.length - 3} more` : ""}` : ""}`,
+      [`${state}, ${seen} of ${of} seen`, ...names.slice(0, 3), names.length > 3 && `${names.length - 3} more`]
+        .filter(Boolean)
+        .join(" · "),
   },
   writers: {
     title: (label: string, table: string) => `What writes ${label} of ${table}?`,

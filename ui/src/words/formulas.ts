@@ -62,7 +62,9 @@ export const formulasWords = {
   language: {
     title: "The formula language",
     link: "All signs and functions",
-    aim: "Fields by their keys, signs as in a sum, words as in a sentence. Blank in a sum or a comparison gives blank; text compares without regard to capitals.",
+    aim:
+      "Fields by their keys, signs as in a sum, words as in a sentence. Blank in a sum or a comparison gives " +
+      "blank; text compares without regard to capitals.",
     signs: "Signs and words",
     lines: [
       ["wet_weight - tare", "fields by key; type any part of the name and pick"],
@@ -77,7 +79,8 @@ export const formulasWords = {
       ["&", "joins as text; blank joins as nothing"],
       [
         "=  <>  <  <=  >  >=",
-        'comparisons; also: between a and b, in (a, b), contains, starts with, ends with, is blank, is not blank, fits "mask"',
+        "comparisons; also: between a and b, in (a, b), contains, starts with, ends with, is blank, is not blank, " +
+          'fits "mask"',
       ],
       ["and, or, not", "conditions; a condition that comes to blank counts as not met"],
       ["if … then … else …", "one or another"],

@@ -34,7 +34,8 @@ export const gridWords = {
     why: "Why is this blank?",
     whyNot: "Nothing here says why; it was not filled.",
     ofMany: (rows: number, columns: number) =>
-      `${rows.toLocaleString("en")} ${rows === 1 ? "row" : "rows"} × ${columns} ${columns === 1 ? "column" : "columns"}`,
+      `${rows.toLocaleString("en")} ${rows === 1 ? "row" : "rows"} × ${columns} ` +
+      `${columns === 1 ? "column" : "columns"}`,
     copied: (n: number) => `${n === 1 ? "1 cell" : `${n.toLocaleString("en")} cells`} copied.`,
     tooMuch: "Up to 5,000 rows can be copied, pasted or cleared at once; for more, export and import.",
     emptyRow: "Type a new record here",
@@ -99,10 +100,14 @@ export const gridWords = {
     looking: "Trying it on each record…",
     would: (kind: string, saved: number, unchanged: number, refused: number) =>
       kind === "delete"
-        ? `${saved.toLocaleString("en")} will be deleted${refused > 0 ? `, ${refused.toLocaleString("en")} can't be deleted` : ""}.`
+        ? `${saved.toLocaleString("en")} will be deleted` +
+          `${refused > 0 ? `, ${refused.toLocaleString("en")} can't be deleted` : ""}.`
         : kind === "copy"
-          ? `${saved.toLocaleString("en")} ${saved === 1 ? "copy" : "copies"} will be made${refused > 0 ? `, ${refused.toLocaleString("en")} would be refused` : ""}.`
-          : `${saved.toLocaleString("en")} would be saved, ${unchanged.toLocaleString("en")} ${unchanged === 1 ? "is" : "are"} that way already, ${refused.toLocaleString("en")} would be refused.`,
+          ? `${saved.toLocaleString("en")} ${saved === 1 ? "copy" : "copies"} will be made` +
+            `${refused > 0 ? `, ${refused.toLocaleString("en")} would be refused` : ""}.`
+          : `${saved.toLocaleString("en")} would be saved, ${unchanged.toLocaleString("en")} ` +
+            `${unchanged === 1 ? "is" : "are"} that way already, ${refused.toLocaleString("en")} would be ` +
+            `refused.`,
     refusedBy: "Refused",
     noRule: "as it can't be read, or the record is gone",
     what: "What the rules would make of them",

@@ -82,12 +82,16 @@ export const importsWords = {
   exports: {
     link: "Export",
     shown: (records: number, columns: number) =>
-      `What the grid shows: ${records.toLocaleString("en")} ${records === 1 ? "record" : "records"}, ${columns} ${columns === 1 ? "column" : "columns"}`,
+      `What the grid shows: ${records.toLocaleString("en")} ${records === 1 ? "record" : "records"}, ${columns} ` +
+      `${columns === 1 ? "column" : "columns"}`,
     whole: (records: number, columns: number) =>
-      `The whole table: ${records.toLocaleString("en")} ${records === 1 ? "record" : "records"}, ${columns} ${columns === 1 ? "column" : "columns"}`,
+      `The whole table: ${records.toLocaleString("en")} ${records === 1 ? "record" : "records"}, ${columns} ` +
+      `${columns === 1 ? "column" : "columns"}`,
     formats: { csv: "CSV", xlsx: "XLSX", json: "JSON", jsonl: "JSON Lines" },
     schema: "What a record looks like, as JSON Schema",
-    note: "Texts that a spreadsheet would take for formulas get a ' before them; it goes again when the file comes back.",
+    note:
+      "Texts that a spreadsheet would take for formulas get a ' before them; it goes again when the file " +
+      "comes back.",
     all: "All tables with their records",
     allAim: "For other programs. The rules go along as far as each format can say them.",
     sql: "SQL",

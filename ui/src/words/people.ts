@@ -51,7 +51,8 @@ export const peopleWords = {
     signOutAsk: "Sign out and delete what is not saved?",
     signOutDo: "Delete it and sign out",
     signOutLoses: (n: number) =>
-      `${n === 1 ? "1 thing that you typed in this browser is" : `${n} things that you typed in this browser are`} not saved. Save first what you want to keep.`,
+      (n === 1 ? "1 thing that you typed in this browser is" : `${n} things that you typed in this browser are`) +
+      " not saved. Save first what you want to keep.",
     signedInAs: "Signed in as",
   },
   access: {

@@ -147,7 +147,8 @@ export const proofsWords = {
           ? "1 record that it brings along"
           : `${n} records that it brings along`,
     bringsHint:
-      "It runs with these records alone, so that it comes to the same whatever becomes of the real ones. Links are told by number.",
+      "It runs with these records alone, so that it comes to the same whatever becomes of the real ones. Links " +
+      "are told by number.",
     bringMore: "Bring another record …",
     leaveOut: (name: string) => `Leave ${name} out`,
     fillMore: (name: string) => `Fill another field of ${name}`,
@@ -210,7 +211,9 @@ export const proofsWords = {
   },
   mistakes: {
     title: (table: string) => `Mistakes that slip through in ${table}`,
-    aim: "Each rule was changed a little, as a slip of the hand would: a sign, a limit, a choice, a setting. These changes break no proof.",
+    aim:
+      "Each rule was changed a little, as a slip of the hand would: a sign, a limit, a choice, a setting. " +
+      "These changes break no proof.",
     counting: (done: number, total: number) => `Counting small mistakes: ${done} of ${total} rules`,
     waiting: "Small mistakes are counted once the proofs have run.",
     noticed: (noticed: number, tried: number) =>
@@ -236,7 +239,9 @@ export const proofsWords = {
     tryNone: "This rule has no edges to try.",
     cameOut: (values: string) => `Comes out: ${values}`,
     title: (table: string) => `Records at the edges of ${table}`,
-    aim: "Made from the rules themselves. Say of each whether what comes out is what you meant; what you confirm becomes a proof.",
+    aim:
+      "Made from the rules themselves. Say of each whether what comes out is what you meant; what you confirm " +
+      "becomes a proof.",
     which: "Which",
     open: "what no proof shows",
     all: "all edges",
@@ -259,7 +264,9 @@ export const proofsWords = {
     atSize: (n: number) => `${n.toLocaleString("en")}, to try the grid at size`,
     name: "Made-up",
     title: (table: string) => `Made-up records for ${table}`,
-    aim: "Plausible records that nobody typed: names, days, codes by their masks, choices as often as they occur, links. They can be taken out again in one go.",
+    aim:
+      "Plausible records that nobody typed: names, days, codes by their masks, choices as often as they " +
+      "occur, links. They can be taken out again in one go.",
     which: "Which",
     pass: "that pass the rules",
     fail: "that one rule refuses",

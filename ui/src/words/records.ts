@@ -58,7 +58,8 @@ export const recordsWords = {
     reason: "the reason goes into History",
     passable: "It can be passed with a reason.",
     tooMuchPasted: (n: number, most: number) =>
-      `Not taken: the pasted text has ${n.toLocaleString("en")} characters; here fit ${most}. What was in the field is still there.`,
+      `Not taken: the pasted text has ${n.toLocaleString("en")} characters; here fit ${most}. What was in the ` +
+      `field is still there.`,
     noMatch: "No record of that name.",
     twins: "Two have this name; pick one with the arrow keys.",
     cantRemove: (title: string) => `${title} can't be deleted`,
@@ -179,7 +180,8 @@ export const recordsWords = {
       restore: "",
     } as Record<string, string>,
     followed: (n: number, field: string, table: string) =>
-      `With it, ${field} became another value in ${n === 1 ? "1 record" : `${n.toLocaleString("en")} records`} of ${table}.`,
+      `With it, ${field} became another value in ` +
+      `${n === 1 ? "1 record" : `${n.toLocaleString("en")} records`} of ${table}.`,
     putBackAsk: (day: string) => `Restore the design of ${day}?`,
     putBackDo: "Restore it",
     putBackLooking: "Looking at what would be lost…",
@@ -207,7 +209,8 @@ export const recordsWords = {
     ignoreSome: (n: number) => `Ignore ${n} picked`,
     acceptText: "Each record goes through its rules. All of it is one entry in History and can be taken back as one.",
     accepted: (n: number, left: number) =>
-      `${n === 1 ? "1 text tidied" : `${n.toLocaleString("en")} texts tidied`}${left > 0 ? `, ${left} left as they were` : ""}.`,
+      `${n === 1 ? "1 text tidied" : `${n.toLocaleString("en")} texts tidied`}` +
+      `${left > 0 ? `, ${left} left as they were` : ""}.`,
     ignored: (n: number) => (n === 1 ? "1 suggestion put aside." : `${n.toLocaleString("en")} suggestions put aside.`),
     again: (n: number) => `Suggest ${n.toLocaleString("en")} ignored again`,
     empty: "Everything is tidy, or put aside.",

@@ -149,7 +149,8 @@ export const rulesWords = {
   narrow: {
     list: "What belongs to what",
     pasteHint: (parent: string, field: string) =>
-      `Tick what belongs; with Shift a range, on the name the whole row. Or click here and paste two columns: ${parent}, ${field}.`,
+      `Tick what belongs; with Shift a range, on the name the whole row. Or click here and paste two columns: ` +
+      `${parent}, ${field}.`,
     wholeRow: "All of the row, or none",
     pasted: (n: number, values: number) =>
       `${n === 1 ? "1 pair" : `${n} pairs`} taken over, for ${values === 1 ? "1 value" : `${values} values`}.`,

@@ -64,7 +64,8 @@ export function FormulaEditor({ table, label, value, onChange, mistakes, focus =
   return (
     <div>
       <div
-        className={`rounded border bg-base-200/60 ${mistakes.length > 0 ? "border-error" : "border-base-300"} focus-within:outline-2 focus-within:outline-accent`}
+        className={`rounded border bg-base-200/60 ${mistakes.length > 0 ? "border-error" : "border-base-300"}
+          focus-within:outline-2 focus-within:outline-accent`}
       >
         <CodeMirror
           ref={editor}

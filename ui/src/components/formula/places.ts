@@ -88,7 +88,10 @@ export function resolve(parts: string[], table: string, home: string, names: All
 export const isSource = (text: string, from: number) =>
   /\b(count|sum|average|min|max|join)\s*\(\s*$/i.test(bare(text).slice(0, from));
 
-/** What people call the linked records that an aggregate goes over, and the field it takes; null when there are none such. */
+/**
+ * What people call the linked records that an aggregate goes over, and the field it takes; null when there are none
+ * such.
+ */
 export function linkedLabels(parts: string[], home: string, names: AllNames): string[] | null {
   const labels: string[] = [];
   const rest = [...parts];

@@ -6,7 +6,10 @@ const Calendar = lazy(() => import("./Calendar"));
 
 type Props = { value: string; label: string; onPick: (text: string) => void };
 
-/** A small calendar for those who would rather point than type. The keyboard passes it over: typing a date is quicker. */
+/**
+ * A small calendar for those who would rather point than type. The keyboard passes it over: typing a date is
+ * quicker.
+ */
 export function DayPicker({ value, label, onPick }: Props) {
   return (
     <div className="-translate-y-1/2 absolute top-1/2 right-1">

@@ -74,7 +74,10 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
           <button
             type="button"
             tabIndex={-1}
-            className={`quiet ml-auto shrink-0 px-1 text-[0.6875rem] underline decoration-dotted underline-offset-2 hover:text-base-content ${value === "" ? "" : "opacity-0 focus-visible:opacity-100 group-focus-within/box:opacity-100 group-hover/box:opacity-100"}`}
+            className={`quiet ml-auto shrink-0 px-1 text-[0.6875rem] underline decoration-dotted underline-offset-2
+              hover:text-base-content
+              ${value === "" ? "" : "opacity-0 focus-visible:opacity-100"}
+              ${value === "" ? "" : "group-focus-within/box:opacity-100 group-hover/box:opacity-100"}`}
             title={value === "" ? words.bench.whyBlank(label || field.label) : words.bench.why(label || field.label)}
             onClick={() => askWhy(field.key)}
           >
@@ -86,10 +89,14 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
       <div
         onFocus={() => setInside(true)}
         onBlur={() => setInside(false)}
-        className={`relative rounded-t ${line} ${ground} focus-within:bg-base-100 focus-within:outline-2 focus-within:outline-accent`}
+        className={`relative rounded-t ${line} ${ground} focus-within:bg-base-100 focus-within:outline-2
+          focus-within:outline-accent`}
       >
         {answered && found?.pending && (
-          <span className="absolute top-1.5 right-2 rounded-full border border-secondary border-dashed px-1.5 text-[0.6875rem] text-secondary">
+          <span
+            className="absolute top-1.5 right-2 rounded-full border border-secondary border-dashed px-1.5
+            text-[0.6875rem] text-secondary"
+          >
             {words.numbering.pending}
           </span>
         )}

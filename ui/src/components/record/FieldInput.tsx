@@ -44,7 +44,10 @@ const LOOK = "w-full bg-transparent px-2.5 py-1.5 outline-none";
 /** Whether a rule alone gives the field its values, or the person's role lets them only look. */
 export const isReadOnly = (field: Field) => field.given || !field.may_edit;
 
-/** The input that belongs to a field's type. What is typed is read by the server, so dates and numbers are typed freely. */
+/**
+ * The input that belongs to a field's type. What is typed is read by the server, so dates and numbers are typed
+ * freely.
+ */
 export function FieldInput(props: InputProps) {
   const { field, id, value, invalid, describedBy, onKey, onLeave, onPick } = props;
   const onType = (text: string) => {

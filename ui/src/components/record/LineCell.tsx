@@ -58,7 +58,10 @@ export function LineCell({
     <div
       onFocus={() => setInside(true)}
       onBlur={() => setInside(false)}
-      className={`relative ${refused ? "line-refused bg-[var(--tint-refused)]" : computed ? "line-computed" : "line-typed"} ${field.kind === "number" ? "text-right [&_input]:text-right" : ""} focus-within:outline-2 focus-within:outline-accent`}
+      className={`relative
+        ${refused ? "line-refused bg-[var(--tint-refused)]" : computed ? "line-computed" : "line-typed"}
+        ${field.kind === "number" ? "text-right [&_input]:text-right" : ""} focus-within:outline-2
+        focus-within:outline-accent`}
     >
       <label htmlFor={id} className="sr-only">
         {label}

@@ -30,7 +30,10 @@ type Props = {
 /** Milliseconds without a keystroke after which records are looked for. */
 const PAUSE = 120;
 
-/** Finds a record by any part of its name, typed slowly or fast, with enough beside it to tell two of one name apart. */
+/**
+ * Finds a record by any part of its name, typed slowly or fast, with enough beside it to tell two of one name
+ * apart.
+ */
 export function MatchInput({
   table,
   search,
@@ -214,7 +217,8 @@ export function MatchInput({
       />
       <ul
         {...box.getMenuProps()}
-        className={`sheet absolute top-full right-0 left-0 z-30 mt-0.5 max-h-64 overflow-auto text-base-content shadow-lg ${open ? "" : "hidden"}`}
+        className={`sheet absolute top-full right-0 left-0 z-30 mt-0.5 max-h-64 overflow-auto text-base-content
+          shadow-lg ${open ? "" : "hidden"}`}
       >
         {open &&
           matches.map((match, index) => (

@@ -65,7 +65,10 @@ export function NewLinked({ table, name, onMade, onClose }: NewLinkedProps) {
           </p>
         )}
         <RecordFields table={design} draft={draft} id={null} prefix="new-" />
-        <div className="-mx-5 -mb-5 sticky bottom-[-1.25rem] mt-4 flex justify-end gap-2 border-base-300 border-t bg-base-100 px-5 py-3">
+        <div
+          className="-mx-5 -mb-5 sticky bottom-[-1.25rem] mt-4 flex justify-end gap-2 border-base-300 border-t
+          bg-base-100 px-5 py-3"
+        >
           <button type="button" className="btn btn-sm" onClick={onClose}>
             {words.common.cancel}
           </button>

@@ -10,7 +10,10 @@ export type CompiledMask = {
   longest: number;
 };
 
-/** What a mask makes of a text: its formatted text, whether it is complete, and whether every character found a place. */
+/**
+ * What a mask makes of a text: its formatted text, whether it is complete, and whether every character found a
+ * place.
+ */
 export type Formatted = { text: string; complete: boolean; fits: boolean };
 
 /** How many characters found a place, and how many fixed ones came by themselves. */

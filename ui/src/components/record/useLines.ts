@@ -30,7 +30,10 @@ export function useLines(begin: LinesTyped) {
     [put],
   );
 
-  /** Types one value of a line, over what else was typed in it by now: a fast hand leaves two before a line is drawn anew. */
+  /**
+   * Types one value of a line, over what else was typed in it by now: a fast hand leaves two before a line is drawn
+   * anew.
+   */
   const type = useCallback(
     (group: string, line: LineTyped, field: string, value: LineTyped["typed"][string]) => {
       inCell.current = null;

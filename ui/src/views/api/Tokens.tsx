@@ -96,7 +96,10 @@ export function Tokens() {
                   ? words.tokens.over
                   : `${words.tokens.ends.toLowerCase()} ${showDay(token.ends_at.slice(0, 10))}`}
               </span>
-              <span className="quiet flex-1">{`${words.tokens.used.toLowerCase()}: ${token.seen_at ? showDay(token.seen_at.slice(0, 10)) : words.tokens.never}`}</span>
+              <span className="quiet flex-1">
+                {words.tokens.used.toLowerCase()}:{" "}
+                {token.seen_at ? showDay(token.seen_at.slice(0, 10)) : words.tokens.never}
+              </span>
               <button
                 type="button"
                 className="link text-error text-xs"

@@ -82,7 +82,9 @@ function Chip({
 }) {
   const refused = result?.state === "refused";
   const told = words.bench.did(act, result?.state ?? "done");
-  const look = `rounded border px-1.5 py-0.5 ${chosen ? "border-secondary bg-[var(--tint-lit)]" : refused ? "border-error text-error" : "border-base-300"}`;
+  const look =
+    `rounded border px-1.5 py-0.5 ` +
+    `${chosen ? "border-secondary bg-[var(--tint-lit)]" : refused ? "border-error text-error" : "border-base-300"}`;
   const title = [result?.message, result?.at && showMoment(result.at)].filter(Boolean).join("\n");
   if (act.do !== "save")
     return (

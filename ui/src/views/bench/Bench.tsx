@@ -69,7 +69,7 @@ function Bench() {
       toast.error(error.message);
     }
   };
-  // biome-ignore lint/correctness/useExhaustiveDependencies: opened when another proof is wanted, not when the bench is drawn anew
+  // biome-ignore lint/correctness/useExhaustiveDependencies: opened when another proof is wanted
   useEffect(() => {
     if (wanted && wanted !== proof?.id) open(wanted);
   }, [wanted, table.key]);
@@ -107,7 +107,10 @@ function Bench() {
   const record = !setting.own && setting.start.from === "real" ? setting.start.record : null;
   const line = proofs.data?.proofs.find((each) => each.id === proof?.id);
   return (
-    <div className="grid min-h-full items-start gap-4 p-4 lg:h-full lg:grid-cols-[16rem_minmax(0,1fr)_22rem] lg:grid-rows-[minmax(0,1fr)]">
+    <div
+      className="grid min-h-full items-start gap-4 p-4 lg:h-full lg:grid-cols-[16rem_minmax(0,1fr)_22rem]
+      lg:grid-rows-[minmax(0,1fr)]"
+    >
       <ProofList
         table={table}
         proofs={proofs.data}

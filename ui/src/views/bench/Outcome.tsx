@@ -14,7 +14,8 @@ export function Outcome({ trial, onKeep }: { trial: Trial; onKeep: () => void })
         : "";
   return (
     <div
-      className={`flex shrink-0 items-start gap-3 rounded-[var(--radius-box)] px-4 py-3 ${good ? "bg-primary text-primary-content" : "bg-error text-error-content"}`}
+      className={`flex shrink-0 items-start gap-3 rounded-[var(--radius-box)] px-4 py-3
+        ${good ? "bg-primary text-primary-content" : "bg-error text-error-content"}`}
     >
       <div className="min-w-0 flex-1" role="status">
         <p className="font-semibold text-base">{title}</p>

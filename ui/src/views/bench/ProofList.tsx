@@ -68,7 +68,10 @@ export function ProofList({ table, proofs, open, onOpen, onShow }: Props) {
         {groups.map((group) => (
           <div key={group}>
             {group && (
-              <h3 className="border-base-300 border-b bg-base-200/70 px-3 py-1 font-sans font-semibold text-secondary text-xs tracking-normal">
+              <h3
+                className="border-base-300 border-b bg-base-200/70 px-3 py-1 font-sans font-semibold
+                text-secondary text-xs tracking-normal"
+              >
                 {group}
               </h3>
             )}
@@ -116,7 +119,8 @@ function ProofButton({ proof, isOpen, onOpen }: { proof: ProofLine; isOpen: bool
         aria-current={isOpen}
         onClick={onOpen}
         title={proof.note ?? undefined}
-        className={`flex w-full items-start gap-2.5 px-3 py-1.5 text-left ${isOpen ? "bg-[var(--tint-lit)]" : "hover:bg-base-200"}`}
+        className={`flex w-full items-start gap-2.5 px-3 py-1.5 text-left
+          ${isOpen ? "bg-[var(--tint-lit)]" : "hover:bg-base-200"}`}
       >
         <CoverageIcon state={proof.state} className="mt-1.5 size-2.5" />
         <span className="min-w-0 flex-1">

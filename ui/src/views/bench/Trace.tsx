@@ -96,7 +96,7 @@ function StepLine({ step, table, lit }: { step: Step; table: Table; lit: boolean
           <summary className="quiet cursor-pointer">{words.bench.unfold}</summary>
           <ul className="mt-0.5 font-mono">
             {step.parts.map((part, index) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: parts of a formula have no name of their own and never move
+              // biome-ignore lint/suspicious/noArrayIndexKey: parts of a formula never move
               <Unfolded key={index} part={part} />
             ))}
           </ul>
@@ -115,7 +115,7 @@ function Unfolded({ part }: { part: FormulaPart }) {
       {part.parts.length > 0 && (
         <ul className="ml-1.5 border-[var(--stitch)] border-l border-dashed pl-2.5">
           {part.parts.map((each, index) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: parts of a formula have no name of their own and never move
+            // biome-ignore lint/suspicious/noArrayIndexKey: parts of a formula never move
             <Unfolded key={index} part={each} />
           ))}
         </ul>

@@ -42,7 +42,8 @@ export function BoardRow(props: Props) {
       ref={setNodeRef}
       data-row={index}
       data-writes={`${table.key}.${field.key}`}
-      className={`group/row relative grid min-h-11 border-base-300/70 border-b bg-base-100 ${isDragging ? "z-10 shadow-lg" : ""}`}
+      className={`group/row relative grid min-h-11 border-base-300/70 border-b bg-base-100
+        ${isDragging ? "z-10 shadow-lg" : ""}`}
       style={{ ...columns, transform: CSS.Translate.toString(transform), transition }}
     >
       <div
@@ -69,7 +70,8 @@ export function BoardRow(props: Props) {
           tabIndex={at === field.key ? 0 : -1}
           onFocus={() => setAt(field.key)}
           onClick={() => open({ field: field.key })}
-          className={`-ml-1 min-w-0 flex-1 rounded py-1 pr-2 pl-1 text-left ${openHere ? "bg-base-200" : "hover:bg-base-200"}`}
+          className={`-ml-1 min-w-0 flex-1 rounded py-1 pr-2 pl-1 text-left
+            ${openHere ? "bg-base-200" : "hover:bg-base-200"}`}
           title={field.note ?? undefined}
           aria-label={`${field.label} ${lowerFirst(field.type_label)}${begun ? ` ${words.drafts.short}` : ""}`}
         >
@@ -99,9 +101,12 @@ function movedBy(table: Table, rule: Rule, field: Field): string[] {
   return sets.map((key) => table.fields.find((each) => each.key === key)?.label ?? key);
 }
 
+/** A place without a rule beside others, seen by whoever points there. */
+const SHY = "opacity-0 group-hover/cell:opacity-80";
 /** The place of a rule that is half written: dashed, with the word. */
 const BEGUN =
-  "grid min-h-6 place-items-center rounded border border-b-2 border-secondary border-dashed bg-base-100 px-1.5 py-0.5 text-secondary text-xs";
+  "grid min-h-6 place-items-center rounded border border-b-2 border-secondary border-dashed bg-base-100 px-1.5 " +
+  "py-0.5 text-secondary text-xs";
 
 function Cell({
   table,
@@ -132,7 +137,8 @@ function Cell({
 
   return (
     <div
-      className={`group/cell relative flex min-w-0 items-center gap-1 py-1 ${narrow ? "flex-wrap justify-center px-0.5" : "flex-col items-start justify-center px-1.5"}`}
+      className={`group/cell relative flex min-w-0 items-center gap-1 py-1
+        ${narrow ? "flex-wrap justify-center px-0.5" : "flex-col items-start justify-center px-1.5"}`}
     >
       {rules.map((rule) => (
         <Tack
@@ -172,7 +178,11 @@ function Cell({
           className={
             begun
               ? BEGUN
-              : `grid place-items-center rounded border border-secondary border-dashed bg-base-100 text-secondary hover:opacity-100 focus-visible:opacity-100 ${openHere ? "opacity-100" : table.rules.length === 0 ? "opacity-60" : "opacity-0 group-hover/cell:opacity-80"} ${rules.length > 0 && !narrow ? "absolute top-1 right-1 size-5" : "size-6"} ${rules.length > 0 && narrow && !openHere ? "sr-only focus-visible:not-sr-only" : ""}`
+              : `grid place-items-center rounded border border-secondary border-dashed bg-base-100 text-secondary
+                hover:opacity-100 focus-visible:opacity-100
+                ${openHere ? "opacity-100" : table.rules.length === 0 ? "opacity-60" : SHY}
+                ${rules.length > 0 && !narrow ? "absolute top-1 right-1 size-5" : "size-6"}
+                ${rules.length > 0 && narrow && !openHere ? "sr-only focus-visible:not-sr-only" : ""}`
           }
         >
           {begun ? (

@@ -43,7 +43,8 @@ export function BoardRows(props: Props) {
               title={`${stage.label}: ${stage.aim}`}
             >
               <p
-                className={`truncate font-semibold text-secondary uppercase ${narrow ? "text-[0.6875rem]" : "text-xs tracking-wide"}`}
+                className={`truncate font-semibold text-secondary uppercase
+                  ${narrow ? "text-[0.6875rem]" : "text-xs tracking-wide"}`}
               >
                 <span className={narrow ? "@min-[38rem]:sr-only" : "mr-1 font-normal opacity-75"}>{index + 1}</span>
                 <span className={narrow ? "@max-[38rem]:sr-only" : ""}>{stage.label}</span>
@@ -76,5 +77,6 @@ export function BoardRows(props: Props) {
 function columnWidths(table: Table, narrow: boolean) {
   if (narrow) return `minmax(7rem, 9rem) repeat(${table.stages.length}, minmax(1.9rem, 1fr))`;
   const used = new Set(table.rules.map((rule) => rule.stage));
-  return `11rem ${table.stages.map((stage) => (used.has(stage.key) ? "minmax(0, 1.9fr)" : "minmax(0, 1fr)")).join(" ")}`;
+  const columns = table.stages.map((stage) => (used.has(stage.key) ? "minmax(0, 1.9fr)" : "minmax(0, 1fr)"));
+  return `11rem ${columns.join(" ")}`;
 }

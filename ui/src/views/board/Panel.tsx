@@ -54,7 +54,9 @@ export function Panel({
       ref={panel}
       tabIndex={-1}
       aria-label={name}
-      className={`flex max-w-full shrink-0 flex-col border-base-300 border-l bg-base-100 max-lg:fixed max-lg:inset-y-0 max-lg:right-0 max-lg:z-30 max-lg:shadow-xl ${stacked ? "w-[56rem]" : wide ? "w-[52rem] max-xl:w-[29rem]" : "w-[29rem]"}`}
+      className={`flex max-w-full shrink-0 flex-col border-base-300 border-l bg-base-100 max-lg:fixed
+        max-lg:inset-y-0 max-lg:right-0 max-lg:z-30 max-lg:shadow-xl
+        ${stacked ? "w-[56rem]" : wide ? "w-[52rem] max-xl:w-[29rem]" : "w-[29rem]"}`}
       onKeyDown={(event) => {
         if (event.key === "Escape" && !event.defaultPrevented) onClose();
         if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) {

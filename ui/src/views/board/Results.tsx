@@ -142,7 +142,8 @@ function ExampleLine({ table, way, example, compares, mild, lit = false }: LineP
   const resting = example.verdict === "idle" || (way === "decision" && example.verdict === "unjudged");
   return (
     <li
-      className={`${lit ? "bg-[var(--tint-lit)]" : ""} grid grid-cols-[0.75rem_minmax(0,7rem)_minmax(0,1fr)] items-baseline gap-x-2 py-1.5`}
+      className={`${lit ? "bg-[var(--tint-lit)]" : ""} grid grid-cols-[0.75rem_minmax(0,7rem)_minmax(0,1fr)]
+        items-baseline gap-x-2 py-1.5`}
     >
       <span className={`self-center ${SHAPES[example.verdict]}`} aria-hidden />
       <Link to={`/t/${table}/forms/${example.id}`} className="truncate underline-offset-2 hover:underline">
@@ -169,7 +170,8 @@ function ExampleLine({ table, way, example, compares, mild, lit = false }: LineP
             )}
             {!resting && example.verdict !== "refused" && (
               <span
-                className={`min-w-0 break-words ${example.verdict === "failed" ? "text-error" : example.result ? "stitched" : "quiet"}`}
+                className={`min-w-0 break-words
+                  ${example.verdict === "failed" ? "text-error" : example.result ? "stitched" : "quiet"}`}
               >
                 <Spaces text={came} />
               </span>

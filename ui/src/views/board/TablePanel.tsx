@@ -78,7 +78,10 @@ export function TablePanel({ table, onClose }: Props) {
           onChange={(next) => set({ mode: next })}
         />
         {mode !== "all" && (
-          <div className="grid max-h-56 grid-cols-2 gap-x-3 gap-y-1 overflow-auto rounded border border-base-300 px-2.5 py-2">
+          <div
+            className="grid max-h-56 grid-cols-2 gap-x-3 gap-y-1 overflow-auto rounded border border-base-300
+            px-2.5 py-2"
+          >
             {table.fields
               .filter((field) => field.kept)
               .map((field) => (

@@ -66,9 +66,19 @@ export function Tack({
       onPointerEnter={onPoint}
       onPointerLeave={onLeave}
       onClick={onOpen}
-      title={`${rule.note ? `${rule.note}\n` : ""}${rule.sentence}${shared ? ` (${words.board.shared})` : ""}${draft ? ` ${words.drafts.onTack}` : ""}${open > 0 ? ` ${words.board.open(open)}` : ""}${rule.notice ? ` ${rule.notice}` : ""}`}
+      title={[
+        rule.note && `${rule.note}\n`,
+        rule.sentence,
+        shared && ` (${words.board.shared})`,
+        draft && ` ${words.drafts.onTack}`,
+        open > 0 && ` ${words.board.open(open)}`,
+        rule.notice && ` ${rule.notice}`,
+      ]
+        .filter(Boolean)
+        .join("")}
       aria-label={narrow ? `${rule.sentence}${draft ? ` ${words.drafts.onTack}` : ""}` : undefined}
-      className={`relative flex max-w-full items-center gap-1.5 rounded border border-b-2 text-xs ${light} ${narrow ? "size-6 justify-center" : "px-1.5 py-0.5"}`}
+      className={`relative flex max-w-full items-center gap-1.5 rounded border border-b-2 text-xs ${light}
+        ${narrow ? "size-6 justify-center" : "px-1.5 py-0.5"}`}
     >
       {moves.length > 0 ? (
         <Eye size={11} className="shrink-0 text-secondary" aria-hidden />
@@ -89,7 +99,10 @@ export function Tack({
         <TriangleAlert size={12} className="shrink-0 text-secondary" aria-label={rule.notice} />
       )}
       {!narrow && open > 0 && (
-        <span className="shrink-0 rounded-full border border-secondary border-dashed px-1 text-[0.625rem] text-secondary tabular-nums">
+        <span
+          className="shrink-0 rounded-full border border-secondary border-dashed px-1 text-[0.625rem]
+          text-secondary tabular-nums"
+        >
           {words.board.openShort(open)}
         </span>
       )}

@@ -120,7 +120,8 @@ export default function Care() {
                 <span
                   role="img"
                   aria-label={each.sound ? words.care.sound : words.care.broken}
-                  className={`inline-block size-2.5 shrink-0 ${each.sound ? "rounded-full bg-success" : "rotate-45 bg-error"}`}
+                  className={`inline-block size-2.5 shrink-0
+                    ${each.sound ? "rounded-full bg-success" : "rotate-45 bg-error"}`}
                 />
                 <span className={each.sound ? "" : "text-error"}>{each.told}</span>
               </li>

@@ -66,7 +66,8 @@ function FormPicker({ table, form, record }: { table: Table; form: Form; record:
             key={each.id}
             to={`/t/${table.key}/forms${record ? `/${record.id}` : ""}?form=${each.id}`}
             aria-current={each.id === form.id ? "page" : undefined}
-            className={`rounded px-2 py-0.5 ${each.id === form.id ? "bg-neutral text-neutral-content" : "hover:bg-base-300"}`}
+            className={`rounded px-2 py-0.5
+              ${each.id === form.id ? "bg-neutral text-neutral-content" : "hover:bg-base-300"}`}
           >
             {each.name}
           </Link>

@@ -103,7 +103,9 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
         (entry.action === "delete" || (entry.action === "update" && entry.changes.length > 1)) && (
           <button
             type="button"
-            className={`btn btn-xs ${entry.action === "delete" ? "" : "btn-ghost opacity-0 focus-visible:opacity-100 group-hover/entry:opacity-100"}`}
+            className={`btn btn-xs
+              ${entry.action === "delete" ? "" : "btn-ghost opacity-0 focus-visible:opacity-100"}
+              ${entry.action === "delete" ? "" : "group-hover/entry:opacity-100"}`}
             disabled={putBack.isPending}
             title={entry.action === "delete" ? words.history.bringBackTitle : words.history.putAllBackTitle}
             onClick={() => back()}

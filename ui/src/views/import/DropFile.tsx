@@ -38,7 +38,8 @@ export function DropFile({ onFile }: { onFile: (upload: { id: string; name: stri
         setOver(false);
         take(event.dataTransfer.files[0]);
       }}
-      className={`flex flex-col items-center gap-3 rounded border-2 border-dashed px-6 py-12 text-center ${over ? "border-accent bg-[var(--tint-lit)]" : "border-[var(--stitch)] bg-base-100"}`}
+      className={`flex flex-col items-center gap-3 rounded border-2 border-dashed px-6 py-12 text-center
+        ${over ? "border-accent bg-[var(--tint-lit)]" : "border-[var(--stitch)] bg-base-100"}`}
     >
       <FileUp size={28} aria-hidden className="text-secondary" />
       <p className="text-lg">{words.imports.drop}</p>

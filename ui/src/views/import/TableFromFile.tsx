@@ -10,7 +10,10 @@ import { FileNotes } from "./FileNotes";
 
 type Choice = Proposed & { taken: boolean; left: string[] };
 
-/** A table made of a file: its fields with guessed types, and the rules that its values keep to, to take or to leave. */
+/**
+ * A table made of a file: its fields with guessed types, and the rules that its values keep to, to take or to
+ * leave.
+ */
 export default function TableFromFile() {
   const navigate = useNavigate();
   const client = useQueryClient();

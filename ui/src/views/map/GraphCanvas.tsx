@@ -8,6 +8,9 @@ import { words } from "../../words";
 import type { Graph } from "./graph";
 import { HEIGHT, placed, WIDTH } from "./layout";
 
+/** A node that was clicked. */
+const LIT = "border-accent bg-[var(--tint-lit)]";
+
 type Props = { graph: Graph; table: string; picked: string | null; onPick: (id: string) => void };
 type FieldNode = Node<{ field: MapField; elsewhere: boolean; picked: boolean }, "field">;
 type RuleNode = Node<{ rule: MapRule; picked: boolean }, "rule">;
@@ -102,7 +105,8 @@ function FieldShape({ data }: NodeProps<FieldNode>) {
     <div
       data-writes={field.id}
       title={field.note ? `${field.note}\n${field.sentence}` : field.sentence}
-      className={`flex h-full flex-col justify-center border-b-2 px-2 ${picked ? "border-accent bg-[var(--tint-lit)]" : elsewhere ? "border-base-300 bg-base-200" : "border-base-content/50 bg-base-100"}`}
+      className={`flex h-full flex-col justify-center border-b-2 px-2
+        ${picked ? LIT : elsewhere ? "border-base-300 bg-base-200" : "border-base-content/50 bg-base-100"}`}
     >
       <Ends />
       <span className="truncate font-semibold text-[0.8125rem] leading-tight">{field.label}</span>
@@ -119,7 +123,8 @@ function RuleShape({ data }: NodeProps<RuleNode>) {
   return (
     <div
       title={[rule.sentence, rule.note, notice].filter(Boolean).join("\n")}
-      className={`flex h-full items-center gap-1.5 rounded border border-b-2 px-2 ${picked ? "border-accent bg-[var(--tint-lit)]" : notice ? "border-secondary border-dashed bg-base-100" : "border-base-300 bg-base-100"}`}
+      className={`flex h-full items-center gap-1.5 rounded border border-b-2 px-2
+        ${picked ? LIT : notice ? "border-secondary border-dashed bg-base-100" : "border-base-300 bg-base-100"}`}
     >
       <Ends />
       <Mark size={11} className="shrink-0 text-primary" />

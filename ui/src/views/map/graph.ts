@@ -51,7 +51,10 @@ export function neighbours(graph: Graph, node: string) {
 /** Stages whose rules set fields from others; the picture begins with these. */
 const FEEDING = ["fill", "calculate", "number"];
 
-/** The part of the graph that is shown: one table with what it touches elsewhere, or what a picked node is connected with. */
+/**
+ * The part of the graph that is shown: one table with what it touches elsewhere, or what a picked node is connected
+ * with.
+ */
 export function part(graph: Graph, table: string | null, picked: string | null, checks: boolean): Graph {
   let ids: Set<string>;
   if (picked) {

@@ -42,7 +42,8 @@ export default function Outbox() {
           {notices.data.map((notice) => (
             <li key={notice.id} className="flex items-start gap-3 px-4 py-3">
               <span
-                className={`mt-1.5 size-2 shrink-0 rounded-full ${notice.read ? "border border-base-300" : "bg-secondary"}`}
+                className={`mt-1.5 size-2 shrink-0 rounded-full
+                  ${notice.read ? "border border-base-300" : "bg-secondary"}`}
                 aria-hidden
               />
               <div className="min-w-0 flex-1">

@@ -137,7 +137,8 @@ function NewTable() {
   const [label, setLabel] = useState("");
   return (
     <form
-      className="flex flex-col justify-center gap-2 rounded-[var(--radius-box)] border border-base-300 border-dashed p-4"
+      className="flex flex-col justify-center gap-2 rounded-[var(--radius-box)] border border-base-300
+        border-dashed p-4"
       onSubmit={(event) => {
         event.preventDefault();
         add.mutate({ label }, { onSuccess: (table) => table && navigate(`/t/${table.key}/rules`) });

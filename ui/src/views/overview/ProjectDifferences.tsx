@@ -21,7 +21,10 @@ export function ProjectDifferences({ preview }: { preview: Preview }) {
       {people.length > 0 && (
         <p>{words.project.people(people.map((each) => `${each.name} (${each.role})`).join(", "))}</p>
       )}
-      <ul className="flex max-h-72 flex-col divide-y divide-base-300 overflow-auto border-base-300 border-y text-[0.8125rem]">
+      <ul
+        className="flex max-h-72 flex-col divide-y divide-base-300 overflow-auto border-base-300 border-y
+        text-[0.8125rem]"
+      >
         {[...changed, ...added].map((each) => (
           <li key={`${each.what}${each.id}`} className="py-1.5">
             <p className="flex items-baseline gap-2">

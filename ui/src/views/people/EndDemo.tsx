@@ -11,7 +11,10 @@ export function EndDemo({ session }: { session: Session }) {
   const [open, setOpen] = useState<"password" | "end" | null>(null);
   const end = useSecurity<void, { ended: { name: string }[] }>(endDemo);
   return (
-    <div className="mb-4 flex flex-wrap items-center gap-3 rounded border border-secondary border-dashed bg-[var(--tint-lit)] px-4 py-3">
+    <div
+      className="mb-4 flex flex-wrap items-center gap-3 rounded border border-secondary border-dashed
+      bg-[var(--tint-lit)] px-4 py-3"
+    >
       <p className="min-w-60 flex-1">{words.security.demoRuns}</p>
       <button
         type="button"

@@ -24,7 +24,8 @@ export function BulkBar({ table, count, matching, all, onDo, onAll, onNone }: Pr
   ];
   return (
     <section
-      className="mb-2 flex flex-wrap items-center gap-2 rounded border border-secondary border-dashed bg-[var(--tint-lit)] px-3 py-1.5"
+      className="mb-2 flex flex-wrap items-center gap-2 rounded border border-secondary border-dashed
+        bg-[var(--tint-lit)] px-3 py-1.5"
       aria-label={words.bulk.picked(count)}
     >
       <span className="font-semibold tabular-nums">{words.bulk.picked(count)}</span>

@@ -26,12 +26,14 @@ export function GridFoot({ columns, template, matching, totals, onTotal }: Props
   return (
     <div
       role="row"
-      className="sticky bottom-0 z-30 grid border-base-300 border-t-2 border-dashed bg-base-100 text-xs shadow-[0_4px_0_var(--color-base-100)]"
+      className="sticky bottom-0 z-30 grid border-base-300 border-t-2 border-dashed bg-base-100 text-xs
+        shadow-[0_4px_0_var(--color-base-100)]"
       style={{ gridTemplateColumns: template }}
     >
       <div
         role="gridcell"
-        className="sticky left-0 z-[3] col-span-2 truncate border-base-300 border-r bg-base-100 px-2 py-1.5 text-right font-semibold tabular-nums"
+        className="sticky left-0 z-[3] col-span-2 truncate border-base-300 border-r bg-base-100 px-2 py-1.5
+          text-right font-semibold tabular-nums"
       >
         {matching?.toLocaleString("en") ?? "…"}
       </div>
@@ -46,7 +48,8 @@ export function GridFoot({ columns, template, matching, totals, onTotal }: Props
             style={left !== null ? { left: EDGE + left } : undefined}
           >
             <div
-              className={`flex gap-1.5 truncate px-2.5 py-1.5 tabular-nums ${field.kind === "number" ? "justify-end" : ""}`}
+              className={`flex gap-1.5 truncate px-2.5 py-1.5 tabular-nums
+                ${field.kind === "number" ? "justify-end" : ""}`}
             >
               {total ? (
                 <>

@@ -60,7 +60,8 @@ export function GridHead({ columns, template, sort, onSort, resizeHandler, onWid
               type="button"
               title={words.grid.sortBy(field.label)}
               onClick={(event) => onSort(sortedBy(sort, field.key, event.shiftKey))}
-              className={`flex h-full w-full items-center gap-1 px-2.5 py-2 font-semibold text-secondary text-xs hover:bg-base-200 ${field.kind === "number" ? "justify-end" : ""}`}
+              className={`flex h-full w-full items-center gap-1 px-2.5 py-2 font-semibold text-secondary text-xs
+                hover:bg-base-200 ${field.kind === "number" ? "justify-end" : ""}`}
             >
               <span className="truncate">{field.label}</span>
               {term && (term.descending ? <ArrowDown size={12} aria-hidden /> : <ArrowUp size={12} aria-hidden />)}
@@ -80,7 +81,8 @@ export function GridHead({ columns, template, sort, onSort, resizeHandler, onWid
                 if (step) onWidth(field.id, width + step);
               }}
               tabIndex={-1}
-              className="absolute top-1 right-0 bottom-1 w-1.5 cursor-col-resize border-base-300 border-r hover:border-accent hover:border-r-2"
+              className="absolute top-1 right-0 bottom-1 w-1.5 cursor-col-resize border-base-300 border-r
+                hover:border-accent hover:border-r-2"
             />
           </div>
         );

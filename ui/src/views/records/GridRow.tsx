@@ -55,7 +55,8 @@ export const GridRow = memo(function GridRow(props: Props) {
       data-index={row}
       aria-rowindex={row + 2}
       aria-selected={picked}
-      className={`absolute top-0 left-0 grid border-base-300/60 border-b ${editing ? "z-20" : ""} ${late ? "opacity-50" : ""} ${lit}`}
+      className={`absolute top-0 left-0 grid border-base-300/60 border-b ${editing ? "z-20" : ""}
+        ${late ? "opacity-50" : ""} ${lit}`}
       style={{ gridTemplateColumns: template, height: HEIGHT, transform: `translateY(${top}px)` }}
     >
       <div role="gridcell" className={`sticky left-0 z-[2] flex items-center justify-center ${lit}`}>
@@ -166,7 +167,8 @@ function CellText({ field, record, waiting, empty }: CellTextProps) {
       <OpenAddress
         field={field}
         text={text}
-        className="absolute top-0 right-0 hidden h-full items-center bg-inherit px-1.5 group-hover/cell:flex group-data-[active]/cell:flex"
+        className="absolute top-0 right-0 hidden h-full items-center bg-inherit px-1.5 group-hover/cell:flex
+          group-data-[active]/cell:flex"
       />
     </>
   );

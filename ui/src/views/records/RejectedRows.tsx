@@ -26,7 +26,8 @@ export function RejectedRows({ table, mending, onRetry, onGoTo }: Props) {
   const label = table.fields.find((field) => field.key === first?.field)?.label;
   return (
     <section
-      className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1 rounded border border-error bg-[var(--tint-refused)] px-3 py-1.5"
+      className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1 rounded border border-error
+        bg-[var(--tint-refused)] px-3 py-1.5"
       aria-label={words.grid.waiting(waiting.length)}
     >
       <span className="font-semibold text-error">{words.grid.waiting(waiting.length)}</span>

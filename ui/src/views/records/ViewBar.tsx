@@ -44,7 +44,8 @@ export function ViewBar(props: Props) {
         {table.filters.map((each) => (
           <span
             key={each.id}
-            className={`flex items-center rounded border ${open?.id === each.id ? "border-secondary bg-[var(--tint-lit)]" : "border-base-300 bg-base-100"}`}
+            className={`flex items-center rounded border
+              ${open?.id === each.id ? "border-secondary bg-[var(--tint-lit)]" : "border-base-300 bg-base-100"}`}
           >
             <button
               type="button"

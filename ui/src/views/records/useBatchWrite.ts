@@ -23,7 +23,10 @@ const outbox = tableStore<OnTheWay>("sent");
 /** Those that this page is sending. */
 const going = new Set<string>();
 
-/** Writes what is typed, pasted or cleared in the grid, each time as one change that can be taken back and made again. */
+/**
+ * Writes what is typed, pasted or cleared in the grid, each time as one change that can be taken back and made
+ * again.
+ */
 export function useBatchWrite(table: Table) {
   const client = useQueryClient();
   /** Changes made here, the latest last, and those that took some of them back. */

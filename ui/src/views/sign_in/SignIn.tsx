@@ -18,7 +18,10 @@ export default function SignIn({ reason, onSession }: Props) {
   const { set_up, project, demo, time_zones } = welcome.data;
   return (
     <div className="flex h-full flex-col overflow-auto">
-      <header className="flex min-h-12 shrink-0 items-center gap-2 bg-neutral px-4 font-semibold font-title text-lg text-neutral-content">
+      <header
+        className="flex min-h-12 shrink-0 items-center gap-2 bg-neutral px-4 font-semibold font-title text-lg
+        text-neutral-content"
+      >
         <Mark />
         {words.name}
       </header>
@@ -93,7 +96,8 @@ function DemoPeople({ people, onSession }: { people: Session["people"]; onSessio
             <button
               type="button"
               disabled={busy}
-              className="flex w-full items-baseline gap-3 rounded border border-base-300 bg-base-100 px-3 py-2 text-left hover:border-primary"
+              className="flex w-full items-baseline gap-3 rounded border border-base-300 bg-base-100 px-3 py-2
+                text-left hover:border-primary"
               onClick={() => send(() => data(api.POST("/api/session/demo", { body: { person_id: person.id } })))}
             >
               <span className="flex-1 font-semibold">{person.name}</span>

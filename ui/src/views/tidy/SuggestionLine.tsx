@@ -19,7 +19,8 @@ export function SuggestionLine({ table, suggestion, picked, onPick, onAccept, on
   const name = `${suggestion.label}: ${suggestion.before}`;
   return (
     <li
-      className={`grid grid-cols-[1.25rem_minmax(0,9rem)_minmax(0,1fr)_auto] items-center gap-x-3 px-4 py-1.5 max-sm:grid-cols-[1.25rem_minmax(0,1fr)_auto] ${picked ? "bg-[var(--tint-lit)]" : ""}`}
+      className={`grid grid-cols-[1.25rem_minmax(0,9rem)_minmax(0,1fr)_auto] items-center gap-x-3 px-4 py-1.5
+        max-sm:grid-cols-[1.25rem_minmax(0,1fr)_auto] ${picked ? "bg-[var(--tint-lit)]" : ""}`}
     >
       <input
         type="checkbox"

@@ -110,7 +110,8 @@ export function DecisionGrid({ table, decision, faults, formulaFaults, lit, onCh
               <th
                 // biome-ignore lint/suspicious/noArrayIndexKey: a column is known by its place
                 key={column}
-                className={`group/head min-w-24 px-2 pb-1.5 font-semibold ${column === decision.inputs.length ? "border-secondary border-l border-dashed" : ""}`}
+                className={`group/head min-w-24 px-2 pb-1.5 font-semibold
+                  ${column === decision.inputs.length ? "border-secondary border-l border-dashed" : ""}`}
               >
                 <Head
                   label={label(column)}
@@ -141,7 +142,8 @@ export function DecisionGrid({ table, decision, faults, formulaFaults, lit, onCh
                   <td
                     // biome-ignore lint/suspicious/noArrayIndexKey: a cell is known by its place
                     key={column}
-                    className={`p-0 ${column === decision.inputs.length ? "border-secondary border-l border-dashed" : ""}`}
+                    className={`p-0
+                      ${column === decision.inputs.length ? "border-secondary border-l border-dashed" : ""}`}
                   >
                     <input
                       data-cell={`${row}.${column}`}
@@ -149,7 +151,8 @@ export function DecisionGrid({ table, decision, faults, formulaFaults, lit, onCh
                       aria-invalid={Boolean(fault)}
                       title={fault}
                       list={choices(column).length > 0 ? `choices-${column}` : undefined}
-                      className={`w-full bg-transparent px-2 py-1 outline-offset-[-2px] ${fault ? "bg-[var(--tint-refused)] text-error" : ""} ${isInput ? "" : "font-semibold"}`}
+                      className={`w-full bg-transparent px-2 py-1 outline-offset-[-2px]
+                        ${fault ? "bg-[var(--tint-refused)] text-error" : ""} ${isInput ? "" : "font-semibold"}`}
                       value={cells[column] ?? ""}
                       placeholder={isInput ? words.decision.any : words.decision.cleared}
                       autoComplete="off"

@@ -104,8 +104,8 @@ export function laidOver(decision: Decision, row: number, column: number, block:
 
 /**
  * The table that a block with a head line makes. A column is set when its head says so or it was
- * set before; in a new table the first, and those that compare, are looked at and the others are set. A head that names no
- * field stays as the column's formula, where its mistake is told.
+ * set before; in a new table the first, and those that compare, are looked at and the others are set.
+ * A head that names no field stays as the column's formula, where its mistake is told.
  */
 export function fromHeaded(before: Decision, parsed: Parsed, table: Table): Decision {
   const told = parsed.columns.some((column) => column.output !== null);

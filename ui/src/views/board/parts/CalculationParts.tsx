@@ -32,7 +32,8 @@ export function CalculationParts({ table, parts, change, mistakes, fleeting }: P
         {KEEPING.map((each) => (
           <label
             key={each}
-            className={`flex items-start gap-2 rounded border px-2.5 py-1.5 ${keeping === each ? "border-primary bg-base-200/70" : "border-base-300"}`}
+            className={`flex items-start gap-2 rounded border px-2.5 py-1.5
+              ${keeping === each ? "border-primary bg-base-200/70" : "border-base-300"}`}
           >
             <input
               type="radio"

@@ -14,7 +14,10 @@ export function FieldList({ table, label, except, value, onChange }: Props) {
   return (
     <fieldset>
       <legend className="mb-1 font-semibold">{label}</legend>
-      <div className="grid max-h-40 grid-cols-2 gap-x-3 gap-y-1 overflow-auto rounded border border-base-300 px-2.5 py-2">
+      <div
+        className="grid max-h-40 grid-cols-2 gap-x-3 gap-y-1 overflow-auto rounded border border-base-300 px-2.5
+        py-2"
+      >
         {table.fields
           .filter((field) => field.key !== except && field.kept)
           .map((field) => (

@@ -45,7 +45,8 @@ export function MaskExample({ ready, value, onChange }: Props) {
           {offered.map((each) => (
             <label
               key={each.mask}
-              className="flex cursor-pointer items-start gap-2 border-base-300/70 border-b px-2.5 py-1.5 last:border-0 hover:bg-base-200"
+              className="flex cursor-pointer items-start gap-2 border-base-300/70 border-b px-2.5 py-1.5
+                last:border-0 hover:bg-base-200"
             >
               <input
                 type="radio"
