@@ -42,7 +42,7 @@ RSpec.describe "A file that another process reads ahead" do
   end
 
   # All that came of it, but for the moment.
-  def told(result, path)
+  def contents(result, path)
     report = result.report
     untimed = ->(values) { values.reject { |_, value| value.is_a?(Time) } }
     rows = [].tap { |all| pieces.each { |id, row| all << [id, untimed.call(row.to_h)] } }
@@ -88,7 +88,7 @@ RSpec.describe "A file that another process reads ahead" do
 
   it "comes to the same as when it is read here, whatever becomes of the other process" do
     path = file
-    expected = told(bring_in(path, alone), path)
+    expected = contents(bring_in(path, alone), path)
     expect(expected[:counts].values_at(0, 5)).to match([be > 1_300, be > 60])
     from = nil
     seen =
@@ -112,7 +112,7 @@ RSpec.describe "A file that another process reads ahead" do
       end
     {"helped" => seen, "killed" => killed, "killed halfway" => halfway}.each do |how, way|
       in_a_fresh_one do
-        told(bring_in(path, way), path).each do |what, found|
+        contents(bring_in(path, way), path).each do |what, found|
           expect([how, what, found]).to eq([how, what, expected[what]])
         end
       end

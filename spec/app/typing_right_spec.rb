@@ -5,7 +5,7 @@ require "store_helper"
 RSpec.describe "Typing it right, in the store" do
   def connection = UpTack::Store::Database.connection
   def stored(table, column, id) = connection.select_value("SELECT #{column} FROM #{table} WHERE id = #{id}")
-  def use(name, **parts) = UpTack::UseCases.const_get(name).new(workspace).call(**parts)
+  def call_use_case(name, **parts) = UpTack::UseCases.const_get(name).new(workspace).call(**parts)
 
   def preview(table, plain, **more, &block) =
     UpTack::UseCases::Effects::PreviewRule.new(workspace).call(
@@ -36,12 +36,13 @@ RSpec.describe "Typing it right, in the store" do
       expect(save_piece({"shelf_code" => "xy001"}, id: 28).state).to eq(:saved)
       expect([stored("pieces", "shelf_code", 28), pieces.find(28)["shelf_code"]]).to eq(%w[XY001 XY-001])
       expect(pieces.having({"shelf_code" => "XY-001"})).to eq([28])
-      page = use("Records::ListRecords", table: "pieces", filter: "shelf_code = \"XY-001\"")
+      page = call_use_case("Records::ListRecords", table: "pieces", filter: "shelf_code = \"XY-001\"")
       expect(page.records.map(&:id)).to eq([28])
-      first = use("Records::ListRecords", table: "pieces", sort: "shelf_code", limit: 3)
-      rest = use("Records::ListRecords", table: "pieces", sort: "shelf_code", limit: 3, cursor: first.following)
+      first = call_use_case("Records::ListRecords", table: "pieces", sort: "shelf_code", limit: 3)
+      rest = call_use_case("Records::ListRecords", table: "pieces", sort: "shelf_code", limit: 3,
+        cursor: first.following)
       expect((first.records + rest.records).map { |record| record.values["shelf_code"] }).to eq(
-        use("Records::ListRecords", table: "pieces", sort: "shelf_code", limit: 6).records.map do |record|
+        call_use_case("Records::ListRecords", table: "pieces", sort: "shelf_code", limit: 6).records.map do |record|
           record.values["shelf_code"]
         end
       )
@@ -85,7 +86,7 @@ RSpec.describe "Typing it right, in the store" do
   end
 
   it "offers the linked records and the choices that belong, to whatever was typed so far" do
-    found = ->(typed) { use("Records::FindCandidates", table: "pieces", field: "clay", text: "", typed: typed).map(&:title) }
+    found = ->(typed) { call_use_case("Records::FindCandidates", table: "pieces", field: "clay", text: "", typed: typed).map(&:title) }
     expect(found.call({})).to eq(["Brick red", "Harbour stoneware", "Raku body", "Snowfall", "Speckled oat"])
     expect(found.call({"clay_family" => "porcelain"})).to eq(["Snowfall"])
     expect(found.call({"clay_family" => "porcelain", "clay" => 1})).to eq(["Snowfall"])
@@ -152,13 +153,13 @@ RSpec.describe "Typing it right, in the store" do
 
     it "are counted for old records that are let be, until somebody mends them" do
       rule = workspace.table("pieces").rules.find { |each| each.name == "not above the clay’s limit" }
-      expect(use("Effects::CountExempt", table: "pieces")).to eq(rule.id => 4)
+      expect(call_use_case("Effects::CountExempt", table: "pieces")).to eq(rule.id => 4)
       expect(save_piece({"maker_note" => "x"}, id: 13).state).to eq(:saved)
       expect(save_piece({"peak" => "1001"}, id: 13).outcome.refusals.map(&:message)).to eq(
         ["Peak is above what Brick red can take: 990."]
       )
       expect(save_piece({"peak" => "990"}, id: 13).state).to eq(:saved)
-      expect(use("Effects::CountExempt", table: "pieces")).to eq(rule.id => 3)
+      expect(call_use_case("Effects::CountExempt", table: "pieces")).to eq(rule.id => 3)
     end
   end
 
@@ -229,12 +230,13 @@ RSpec.describe "Typing it right, in the store" do
         ["2026-11-23T09:30:00Z", nil, "2026-07-01T10:00:00Z"]
       )
       expect(columns("orders")["fetched"]).to start_with("datetime")
-      page = use("Records::ListRecords", table: "orders", sort: "fetched", limit: 1)
-      rest = use("Records::ListRecords", table: "orders", sort: "fetched", limit: 2, cursor: page.following)
+      page = call_use_case("Records::ListRecords", table: "orders", sort: "fetched", limit: 1)
+      rest = call_use_case("Records::ListRecords", table: "orders", sort: "fetched", limit: 2, cursor: page.following)
       expect((page.records + rest.records).map(&:id)).to eq([3, 1, 2])
       if Core::Expression::Functions.all.key?("date")
         expect(
-          use("Records::ListRecords", table: "orders", filter: "date(fetched) = date(\"2026-11-23\")").records.map(&:id)
+          call_use_case("Records::ListRecords", table: "orders",
+            filter: "date(fetched) = date(\"2026-11-23\")").records.map(&:id)
         ).to eq([1])
       end
       design.undo

@@ -42,7 +42,7 @@ RSpec.describe "The bench" do
   def type(field, value) = {"do" => "type", "field" => field, "value" => value}
   def fill(values) = {"do" => "fill_in", "values" => values}
 
-  def came_out(...) =
+  def result_of(...) =
     run
       .call(pieces, proof(...))
       .then { |result| [result.state, result.differences.map { |each| "#{each.expected}: #{each.actual}" }] }
@@ -88,7 +88,7 @@ RSpec.describe "The bench" do
     ]
     again = {"what" => "value", "field" => "tag", "is" => "PC-042", "act" => 2}
     expect(
-      came_out(
+      result_of(
         acts,
         again,
         {"what" => "value", "field" => "tag", "is" => "PC-043", "act" => 7},
@@ -195,16 +195,16 @@ RSpec.describe "The bench" do
   ].each do |expectation, told|
     it "expects #{expectation.values.compact.join(" ")}#{", and says what came out instead" if told}" do
       expectation = expectation.merge("rule" => rules["limits"]) if expectation["rule"]
-      expect(came_out([fill(whole), save], expectation, form: "all")).to eq(told ? ["broken", [told]] : ["passed", []])
+      expect(result_of([fill(whole), save], expectation, form: "all")).to eq(told ? ["broken", [told]] : ["passed", []])
     end
   end
 
   it "says that a proof can't be run any more, and why" do
-    expect(came_out([], {"what" => "saved"}, form: "m9")).to eq(
+    expect(result_of([], {"what" => "saved"}, form: "m9")).to eq(
       ["unfit", ["it can be run: The form that it was typed in is no longer there."]]
     )
     expect(
-      came_out([], {"what" => "saved"}, records: {"pieces" => {"1" => {"weight" => "heavy"}}}).last.first
+      result_of([], {"what" => "saved"}, records: {"pieces" => {"1" => {"weight" => "heavy"}}}).last.first
     ).to include("no longer fit")
   end
 

@@ -3,7 +3,7 @@
 require "core_helper"
 
 RSpec.describe "The kinds of rule" do
-  def told(outcome, stage) =
+  def steps_of(outcome, stage) =
     outcome.steps.select { |step| step.stage == stage }.map { |step| [step.field, step.result, step.how] }
 
   it "are all in the registry, each at a stage that there is" do
@@ -83,14 +83,14 @@ RSpec.describe "The kinds of rule" do
     end
 
     it "says in the trace why it did not fill" do
-      steps = told(save(design, {"hold" => "many", "firing" => "", "fragile" => "yes"}, trace: true), "default")
+      steps = steps_of(save(design, {"hold" => "many", "firing" => "", "fragile" => "yes"}, trace: true), "default")
       expect(steps).to include(
         ["Firing", "skipped", "cleared by hand"],
         ["Fragile", "skipped", "filled by hand"],
         ["Hold", "skipped", "filled by hand"],
         ["Tag", "skipped", "Hold can't be read yet"]
       )
-      expect(told(save(design, {}, trace: true), "default")).to include(["Due", "skipped", "it comes to blank"])
+      expect(steps_of(save(design, {}, trace: true), "default")).to include(["Due", "skipped", "it comes to blank"])
     end
   end
 

@@ -4,7 +4,7 @@ require "core_helper"
 
 RSpec.describe "Validations" do
   # Which of some texts a rule on one field lets pass.
-  def passing(field, rule, texts) =
+  def accepted(field, rule, texts) =
     texts.select { |text| save(table(field, rules: [rule]), {field["key"] => text}).saved? }
 
   def problem_with(*fields, rule)
@@ -18,14 +18,14 @@ RSpec.describe "Validations" do
 
   it "keep within limits, both ends allowed, by values and by formulas" do
     expect(
-      passing(
+      accepted(
         field("peak", "number"),
         rule("limits", "peak", low: "600", high: "1300"),
         ["599.9", "600", "1300", "1300.1", ""]
       )
     ).to eq(["600", "1300", ""])
     expect(
-      passing(
+      accepted(
         field("due", "date"),
         rule("limits", "due", low: "today()"),
         ["22 nov 2026", "23 nov 2026", "24 nov 2026"]
@@ -52,14 +52,14 @@ RSpec.describe "Validations" do
 
   it "count characters as people do" do
     expect(
-      passing(field("name"), rule("length", "name", least: 2, most: 3), ["a", "ab", "👨‍👩‍👧éx", "abcd", ""])
+      accepted(field("name"), rule("length", "name", least: 2, most: 3), ["a", "ab", "👨‍👩‍👧éx", "abcd", ""])
     ).to eq(["ab", "👨‍👩‍👧éx", ""])
   end
 
   it "hold a value against a list, a mask and a condition" do
-    expect(passing(field("size"), rule("one_of", "size", values: %w[S M]), ["s", "M", "L", ""])).to eq(["s", "M", ""])
-    expect(passing(field("n", "number"), rule("one_of", "n", values: %w[1 2.5]), %w[1.0 2.50 2])).to eq(%w[1.0 2.50])
-    expect(passing(field("code"), rule("fits", "code", mask: '2UPPER "-" 3DIGIT'), ["KD-017", "kd-017", ""])).to eq(
+    expect(accepted(field("size"), rule("one_of", "size", values: %w[S M]), ["s", "M", "L", ""])).to eq(["s", "M", ""])
+    expect(accepted(field("n", "number"), rule("one_of", "n", values: %w[1 2.5]), %w[1.0 2.50 2])).to eq(%w[1.0 2.50])
+    expect(accepted(field("code"), rule("fits", "code", mask: '2UPPER "-" 3DIGIT'), ["KD-017", "kd-017", ""])).to eq(
       ["KD-017", ""]
     )
   end

@@ -19,7 +19,7 @@ RSpec.describe "Work that takes long" do
   end
 
   # @return [Object, nil] what the job tells at its end
-  def told(method, path, body = {})
+  def report_of(method, path, body = {})
     job = ask(method, path, body)
     expect([method, path, status]).to eq([method, path, 202]), job.inspect
     operation = operation_at(method.to_s, path)
@@ -34,64 +34,65 @@ RSpec.describe "Work that takes long" do
   end
 
   def design_tables
-    expect(told(:post, "/api/tables", {label: "Glaze tests"})["key"]).to eq("glaze_tests")
-    told(:patch, "/api/tables/glaze_tests", {note: "Test tiles."})
-    told(:post, "/api/tables/glaze_tests/fields", {label: "Tile", type: "text"})
-    told(:patch, "/api/tables/glaze_tests/fields/tile", {label: "Test tile"})
-    told(:delete, "/api/tables/glaze_tests/fields/tile")
-    told(:delete, "/api/tables/glaze_tests")
-    told(:post, "/api/tables/pieces/details", {link: "maker", detail: "phone", copy: true})
-    told(:patch, "/api/project/conventions", {decimal_mark: ",", group_mark: "."})
+    expect(report_of(:post, "/api/tables", {label: "Glaze tests"})["key"]).to eq("glaze_tests")
+    report_of(:patch, "/api/tables/glaze_tests", {note: "Test tiles."})
+    report_of(:post, "/api/tables/glaze_tests/fields", {label: "Tile", type: "text"})
+    report_of(:patch, "/api/tables/glaze_tests/fields/tile", {label: "Test tile"})
+    report_of(:delete, "/api/tables/glaze_tests/fields/tile")
+    report_of(:delete, "/api/tables/glaze_tests")
+    report_of(:post, "/api/tables/pieces/details", {link: "maker", detail: "phone", copy: true})
+    report_of(:patch, "/api/project/conventions", {decimal_mark: ",", group_mark: "."})
   end
 
   def design_rules
     rule = {kind: "required", field: "maker_note"}
-    id = told(:post, "/api/tables/pieces/rules", rule)["rules"].last["id"]
-    told(:put, "/api/tables/pieces/rules/#{id}", rule.merge(message: "Say something."))
-    told(:delete, "/api/tables/pieces/rules/#{id}")
-    expect(told(:post, "/api/design/undo")["summary"]).to be_a(String)
-    expect(told(:post, "/api/design/redo")["summary"]).to be_a(String)
+    id = report_of(:post, "/api/tables/pieces/rules", rule)["rules"].last["id"]
+    report_of(:put, "/api/tables/pieces/rules/#{id}", rule.merge(message: "Say something."))
+    report_of(:delete, "/api/tables/pieces/rules/#{id}")
+    expect(report_of(:post, "/api/design/undo")["summary"]).to be_a(String)
+    expect(report_of(:post, "/api/design/redo")["summary"]).to be_a(String)
     revision = ask(:get, "/api/design/revisions").first
-    told(:post, "/api/design/revisions/#{revision["id"]}/rules/#{id}/put-back")
-    told(:post, "/api/design/revisions/#{revision["id"]}/put-back")
+    report_of(:post, "/api/design/revisions/#{revision["id"]}/rules/#{id}/put-back")
+    report_of(:post, "/api/design/revisions/#{revision["id"]}/put-back")
   end
 
   def design_more
-    list = told(:post, "/api/lists", {name: "Shelves", values: %w[A B]}).last["id"]
-    told(:put, "/api/lists/#{list}", {name: "Shelves", values: %w[A B C]})
-    told(:delete, "/api/lists/#{list}")
+    list = report_of(:post, "/api/lists", {name: "Shelves", values: %w[A B]}).last["id"]
+    report_of(:put, "/api/lists/#{list}", {name: "Shelves", values: %w[A B C]})
+    report_of(:delete, "/api/lists/#{list}")
     form = {name: "Desk", sections: [{label: "", items: [{field: "maker_note"}]}]}
-    id = told(:post, "/api/tables/pieces/forms", form)["id"]
-    expect(told(:put, "/api/tables/pieces/forms/#{id}", form)["id"]).to eq(id)
-    told(:delete, "/api/tables/pieces/forms/#{id}")
-    told(:post, "/api/tables/pieces/filters", {name: "Heavy", formula: "maker_note is not blank"})
-    told(:delete, "/api/tables/pieces/filters/#{workspace.table("pieces").filters.last.id}")
-    told(:post, "/api/project/bring-in", {file: custom_request("GET", "/api/project").body})
+    id = report_of(:post, "/api/tables/pieces/forms", form)["id"]
+    expect(report_of(:put, "/api/tables/pieces/forms/#{id}", form)["id"]).to eq(id)
+    report_of(:delete, "/api/tables/pieces/forms/#{id}")
+    report_of(:post, "/api/tables/pieces/filters", {name: "Heavy", formula: "maker_note is not blank"})
+    report_of(:delete, "/api/tables/pieces/filters/#{workspace.table("pieces").filters.last.id}")
+    report_of(:post, "/api/project/bring-in", {file: custom_request("GET", "/api/project").body})
   end
 
   def prove
     proof = {name: "It saves", at: "2026-11-23T09:30", person_id: 1, acts: [], expect: [{what: "refused"}]}
-    id = told(:post, "/api/tables/pieces/proofs", {proofs: [proof]})["ids"].first
-    told(:put, "/api/tables/pieces/proofs/#{id}", proof)
-    told(:delete, "/api/tables/pieces/proofs/#{id}")
-    expect(told(:post, "/api/tables/members/samples", {count: 2, seed: 3})["made"]).to be_positive
-    expect(told(:post, "/api/check")["findings"]).not_to be_empty
-    expect(told(:post, "/api/history/verify")["sound"]).to be(true)
+    id = report_of(:post, "/api/tables/pieces/proofs", {proofs: [proof]})["ids"].first
+    report_of(:put, "/api/tables/pieces/proofs/#{id}", proof)
+    report_of(:delete, "/api/tables/pieces/proofs/#{id}")
+    expect(report_of(:post, "/api/tables/members/samples", {count: 2, seed: 3})["made"]).to be_positive
+    expect(report_of(:post, "/api/check")["findings"]).not_to be_empty
+    expect(report_of(:post, "/api/history/verify")["sound"]).to be(true)
   end
 
   def write_many
     draft = {key: "a", typed: {name: "Moss", family: "Stoneware", limit: "1240", price: "1.20"}}
-    expect(told(:post, "/api/tables/clays/batch", {records: [draft], keep: "all"})["results"].length).to eq(1)
+    expect(report_of(:post, "/api/tables/clays/batch", {records: [draft], keep: "all"})["results"].length).to eq(1)
     wish = {do: "change", keep: "all", ids: [1, 2], typed: {maker_note: "Seen."}}
-    batch = told(:post, "/api/tables/pieces/bulk", wish)["batch"]
-    expect(told(:post, "/api/history/batches/#{batch}/undo")["undone"]).to eq(2)
-    told(:post, "/api/tables/members/suggestions/accept", {picked: nil})
+    batch = report_of(:post, "/api/tables/pieces/bulk", wish)["batch"]
+    expect(report_of(:post, "/api/history/batches/#{batch}/undo")["undone"]).to eq(2)
+    report_of(:post, "/api/tables/members/suggestions/accept", {picked: nil})
     number = workspace.table("pieces").rules.find { |rule| rule.kind == "number" }
-    expect(told(:post, "/api/tables/pieces/rules/#{number.id}/waiting", {order: ""})["given"]).to eq(0)
+    expect(report_of(:post, "/api/tables/pieces/rules/#{number.id}/waiting", {order: ""})["given"]).to eq(0)
     custom_request("POST", "/api/imports?name=clays.csv", "Name;Family\nMoor;Stoneware\n",
       {"CONTENT_TYPE" => "application/octet-stream", "HTTP_X_WRITE_KEY" => @write_key})
     id = JSON.parse(last_response.body)["id"]
-    expect(told(:post, "/api/tables/clays/import", {id: id, keep: "none", match: "name"})).to include("made", "report")
+    expect(report_of(:post, "/api/tables/clays/import",
+      {id: id, keep: "none", match: "name"})).to include("made", "report")
   end
 
   it "tells at its end what it would have told at once, whatever it is" do
@@ -108,7 +109,7 @@ RSpec.describe "Work that takes long" do
       sound: false, entries: 1, events: 0, broken: 4, faults: ["Entry 4 of Pieces was changed."], set_back: []
     )
     allow(UpTack::UseCases::Maintenance::VerifyLog).to receive(:call).and_return(verdict)
-    expect(told(:post, "/api/history/verify")["faults"]).to eq(["Entry 4 of Pieces was changed."])
+    expect(report_of(:post, "/api/history/verify")["faults"]).to eq(["Entry 4 of Pieces was changed."])
     job = ask(:post, "/api/history/verify")
     sign_in_as("Bram Tolley")
     expect(ask(:get, "/api/jobs/#{job["id"]}")["report"]["faults"]).to eq([UpTack::Web::Render::Verdict::SILENT])

@@ -70,7 +70,7 @@ module UpTack
         source = Interchange::Source.open(path)
         looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, design)
         settings =
-          UseCases::Imports::Given.over(
+          UseCases::Imports::SettingsOverride.over(
             looked.settings,
             "columns" => maps.map { |map| told(map, source, design) },
             "match" => match,

@@ -34,7 +34,7 @@ module UpTack
           @ground = ground
           @table = table
           @clock = clock
-          @base = Base.new(ground, table, records: records, clock: clock, profiles: profiles)
+          @base = BaseRecord.new(ground, table, records: records, clock: clock, profiles: profiles)
           @index = PointIndex.new(ground.project)
           @scene = ScriptBuilder.new(table, @base, clock, ground.project.conventions)
           @played = {}

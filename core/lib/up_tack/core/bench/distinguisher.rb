@@ -21,7 +21,7 @@ module UpTack
           @ground = ground
           @table = table
           @clock = clock
-          @base = BoundaryCases::Base.new(ground, table, records: records, clock: clock, profiles: profiles)
+          @base = BoundaryCases::BaseRecord.new(ground, table, records: records, clock: clock, profiles: profiles)
           @scene = BoundaryCases::ScriptBuilder.new(table, @base, clock, ground.project.conventions)
           @seen = seen_values
           @played = {}

@@ -52,7 +52,7 @@ module UpTack
         end
 
         # @param table [Design::Table]
-        # @param base [BoundaryCases::Base]
+        # @param base [BoundaryCases::BaseRecord]
         # @param scene [BoundaryCases::ScriptBuilder]
         # @param rule [Rules::Rule]
         # @param seen [Hash{String=>Object}] the base record as it comes out

@@ -40,7 +40,7 @@ module UpTack
             in_background(told) do |progress, workspace|
               source = upload.source(options)
               looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table(table.key))
-              settings = UseCases::Imports::Given.over(looked.settings, plain)
+              settings = UseCases::Imports::SettingsOverride.over(looked.settings, plain)
               UseCases::Imports::Run.new(workspace, progress: progress).call(
                 source: source,
                 table: table.key,

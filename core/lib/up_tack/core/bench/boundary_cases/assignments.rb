@@ -17,7 +17,7 @@ module UpTack
           DAYS = [5, 40, -40, 400, -400].freeze
 
           # @param table [Design::Table]
-          # @param base [Base]
+          # @param base [BaseRecord]
           # @param seen [Hash{String=>Object}] the base record as it comes out
           def initialize(table, base, seen)
             @table = table

@@ -17,7 +17,7 @@ module UpTack
           MOST_CELLS = 60
 
           # @param table [Design::Table]
-          # @param base [Base]
+          # @param base [BaseRecord]
           # @param scene [ScriptBuilder]
           # @param solver [Solver]
           # @param seen [Hash{String=>Object}] the base record as it comes out

@@ -14,7 +14,7 @@ module UpTack
         # record is when it is saved for the first time; :untyped leaves a field to the rules.
         class ScriptBuilder
           # @param table [Design::Table]
-          # @param base [Base]
+          # @param base [BaseRecord]
           # @param clock [Design::ScriptClock]
           # @param conventions [Conventions]
           def initialize(table, base, clock, conventions)

@@ -15,7 +15,7 @@ module UpTack
           Aim = Struct.new(:rule, :point, :words, :assignments, :exact, :again, :lasting, keyword_init: true)
 
           # @param table [Design::Table]
-          # @param base [Base]
+          # @param base [BaseRecord]
           # @param solver [Solver]
           # @param seen [Hash{String=>Object}] the base record as it comes out
           def initialize(table, base, solver, seen)

@@ -4,7 +4,7 @@ module UpTack
   module UseCases
     module Imports
       # Settings as they are sent or typed, plain, over those that were guessed.
-      module Given
+      module SettingsOverride
         ORDERS = %w[dmy mdy ymd].freeze
         MARKS = %w[. ,].freeze
 

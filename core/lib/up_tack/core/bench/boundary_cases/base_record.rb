@@ -6,7 +6,7 @@ module UpTack
       class BoundaryCases
         # The record from which edges start: a made-up one that passes, with the records
         # that it links to. All scenes at the edges are this one, changed in one respect.
-        class Base
+        class BaseRecord
           # Drawn before it is given up to find one that passes.
           TRIES = 12
           SEED = 20_261_123
