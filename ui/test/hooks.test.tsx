@@ -2,6 +2,7 @@ import { act, renderHook } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { bindings, useShortcuts } from "../src/app/useShortcuts";
 import { useEdit } from "../src/components/edits";
+import { useAfterPause } from "../src/components/useAfterPause";
 import { useDebounced } from "../src/components/useDebounced";
 
 beforeEach(() => localStorage.clear());
@@ -33,6 +34,37 @@ describe("useDebounced", () => {
     rerender({ value: { mask: "b" } });
     act(() => vi.advanceTimersByTime(60));
     expect(result.current).toEqual({ mask: "b" });
+  });
+});
+
+describe("useAfterPause", () => {
+  it("works once for the last of several changes, with what stands there then", () => {
+    vi.useFakeTimers();
+    const done: string[] = [];
+    const initialProps = { text: "a" };
+    const { rerender } = renderHook(({ text }) => useAfterPause(() => done.push(text), 100, text), { initialProps });
+    vi.advanceTimersByTime(60);
+    rerender({ text: "ab" });
+    vi.advanceTimersByTime(60);
+    expect(done).toEqual([]);
+    vi.advanceTimersByTime(60);
+    rerender({ text: "ab" });
+    vi.advanceTimersByTime(500);
+    expect(done).toEqual(["ab"]);
+  });
+
+  it("aborts what is under way when something changes, or there is nothing to do any more", () => {
+    vi.useFakeTimers();
+    const signals: AbortSignal[] = [];
+    const { rerender } = renderHook(
+      ({ on, idle }) => useAfterPause(idle ? null : (signal) => signals.push(signal), 10, on),
+      { initialProps: { on: "a", idle: false } },
+    );
+    vi.advanceTimersByTime(20);
+    rerender({ on: "b", idle: false });
+    vi.advanceTimersByTime(20);
+    rerender({ on: "b", idle: true });
+    expect(signals.map((signal) => signal.aborted)).toEqual([true, true]);
   });
 });
 

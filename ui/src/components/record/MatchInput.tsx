@@ -2,6 +2,7 @@ import { useCombobox } from "downshift";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { findMatches } from "../../api/queries";
 import { words } from "../../words";
+import { useAfterPause } from "../useAfterPause";
 import { keyQueue } from "./keyQueue";
 
 export type Match = { id: number; title: string; details: string[] };
@@ -94,27 +95,19 @@ export function MatchInput({
 
   // An open list without a keystroke shows everybody; what stands in the field stays.
   const query = text ?? (box.isOpen ? "" : null);
-  useEffect(() => {
-    if (query === null) return;
-    const stop = new AbortController();
-    const timer = setTimeout(() => {
-      latest.current(query, stop.signal).then(
-        (answer) => {
-          setMatches(answer);
-          setFound(query);
-          setFailed(false);
-          highlight.current(answer.length > 0 ? 0 : -1);
-        },
-        () => {
-          if (!stop.signal.aborted) setFailed(true);
-        },
-      );
-    }, PAUSE);
-    return () => {
-      clearTimeout(timer);
-      stop.abort();
-    };
-  }, [query]);
+  const seek = (text: string, signal: AbortSignal) =>
+    latest.current(text, signal).then(
+      (answer) => {
+        setMatches(answer);
+        setFound(text);
+        setFailed(false);
+        highlight.current(answer.length > 0 ? 0 : -1);
+      },
+      () => {
+        if (!signal.aborted) setFailed(true);
+      },
+    );
+  useAfterPause(query === null ? null : (signal) => seek(query, signal), PAUSE, query ?? "");
 
   const leave = async () => {
     if (leaving.current) return;

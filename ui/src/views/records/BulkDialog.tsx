@@ -4,6 +4,7 @@ import { ProblemError, type Scalar, type Table } from "../../api/client";
 import { type BulkWish, changeMany, type Report } from "../../api/records";
 import { Dialog } from "../../components/Dialog";
 import { FieldInput, isReadOnly } from "../../components/record/FieldInput";
+import { useAfterPause } from "../../components/useAfterPause";
 import { words } from "../../words";
 import { ReportOf } from "./ReportOf";
 import type { Writing } from "./useBatchWrite";
@@ -40,25 +41,17 @@ export function BulkDialog({ table, kind, target, count, writing, onDone, onClos
   useEffect(() => {
     setReport(null);
     setFailure(null);
-    if (!ready) return;
-    let stale = false;
-    const timer = setTimeout(
-      async () => {
-        try {
-          const found = await changeMany(table.key, wish, "none");
-          if (!stale) setReport(found);
-        } catch (error) {
-          if (!(error instanceof ProblemError)) throw error;
-          if (!stale) setFailure(error.message);
-        }
-      },
-      kind === "change" ? PAUSE : 0,
-    );
-    return () => {
-      stale = true;
-      clearTimeout(timer);
-    };
   }, [question, ready]);
+  const rehearse = async (signal: AbortSignal) => {
+    try {
+      const found = await changeMany(table.key, wish, "none");
+      if (!signal.aborted) setReport(found);
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+      if (!signal.aborted) setFailure(error.message);
+    }
+  };
+  useAfterPause(ready ? rehearse : null, kind === "change" ? PAUSE : 0, question);
 
   const go = async () => {
     setBusy(true);

@@ -1,7 +1,8 @@
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { type Mistake, ProblemError, type Table } from "../../api/client";
 import { checkFormula } from "../../api/queries";
 import { FormulaOrPieces } from "../../components/formula/FormulaOrPieces";
+import { useAfterPause } from "../../components/useAfterPause";
 import { words } from "../../words";
 
 type Props = {
@@ -23,32 +24,26 @@ export function FilterEditor({ table, filter, search, onFilter, onSearch }: Prop
   const [formula, setFormula] = useState(filter || search);
   const [mistakes, setMistakes] = useState<Mistake[]>([]);
 
-  useEffect(() => {
-    if (formula === (filter || search)) return;
-    const stop = new AbortController();
-    const timer = setTimeout(async () => {
-      if (formula.trim() === "") {
-        setMistakes([]);
-        return onFilter(null);
-      }
-      try {
-        const { problems } = await checkFormula(table.key, formula, true, stop.signal);
-        // A field's key begins a condition, not a text to look for.
-        const begins = table.fields.some((field) => field.key === formula.trim().split(/[ .]/)[0]);
-        const isText = problems.length > 0 && !begins && PLAIN.test(formula.trim());
-        setMistakes(isText ? [] : problems);
-        if (isText) onSearch(formula.trim());
-        else if (problems.length === 0) onFilter(formula);
-      } catch (error) {
-        if (error instanceof ProblemError && !stop.signal.aborted)
-          setMistakes([{ part: "formula", message: error.message, from: null, to: null }]);
-      }
-    }, PAUSE);
-    return () => {
-      clearTimeout(timer);
-      stop.abort();
-    };
-  });
+  const use = async (signal: AbortSignal) => {
+    if (formula.trim() === "") {
+      setMistakes([]);
+      return onFilter(null);
+    }
+    try {
+      const { problems } = await checkFormula(table.key, formula, true, signal);
+      if (signal.aborted) return;
+      // A field's key begins a condition, not a text to look for.
+      const begins = table.fields.some((field) => field.key === formula.trim().split(/[ .]/)[0]);
+      const isText = problems.length > 0 && !begins && PLAIN.test(formula.trim());
+      setMistakes(isText ? [] : problems);
+      if (isText) onSearch(formula.trim());
+      else if (problems.length === 0) onFilter(formula);
+    } catch (error) {
+      if (error instanceof ProblemError && !signal.aborted)
+        setMistakes([{ part: "formula", message: error.message, from: null, to: null }]);
+    }
+  };
+  useAfterPause(formula === (filter || search) ? null : use, PAUSE, formula);
 
   return (
     <div className="sheet max-w-3xl p-3">

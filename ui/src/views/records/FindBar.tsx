@@ -3,6 +3,7 @@ import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { ProblemError, type Table } from "../../api/client";
 import { findText, type View } from "../../api/records";
 import { IconButton } from "../../components/IconButton";
+import { useAfterPause } from "../../components/useAfterPause";
 import { words } from "../../words";
 import type { GridColumn } from "./useLayout";
 import type { Place } from "./useRange";
@@ -74,12 +75,11 @@ export function FindBar({ table, view, columns, from, onFound, onClose }: Props)
   useEffect(() => {
     setFound(null);
     latest.current += 1;
-    if (text.trim() === "") return;
-    const timer = setTimeout(() => {
-      steps.current = look(begun.current, false, false);
-    }, PAUSE);
-    return () => clearTimeout(timer);
   }, [text]);
+  const begin = () => {
+    steps.current = look(begun.current, false, false);
+  };
+  useAfterPause(text.trim() === "" ? null : begin, PAUSE, text);
 
   const onKeyDown = (event: KeyboardEvent) => {
     event.stopPropagation();
