@@ -2537,6 +2537,8 @@ export interface components {
                 key: string;
                 label: string;
                 kind: string;
+                /** @description Tests that a condition offers for it. */
+                relations: string[];
                 type_label: string;
                 target: string | null;
                 choices: string[];
@@ -2790,6 +2792,11 @@ export interface components {
             type_label: string;
             /** @description What it is in a formula. */
             kind: string;
+            /**
+             * @description By which input people change it.
+             * @enum {string}
+             */
+            editor: "line" | "area" | "number" | "day" | "choice" | "answer" | "link";
             decimals: number | null;
             choices: string[];
             retired: string[];
@@ -3227,6 +3234,8 @@ export interface components {
             stage: string;
             /** @description Whether it refuses records, or warns. */
             validates: boolean;
+            /** @description Whether its rules can do no more than warn, or leave out records that exist. */
+            lenient: boolean;
             /**
              * @description How it is looked at on records that exist.
              * @enum {string}
@@ -5575,6 +5584,8 @@ export interface operations {
                             rules: {
                                 parts: Record<string, never>;
                                 words: string;
+                                /** @description Whether later values may well break it. */
+                                doubtful: boolean;
                             }[];
                         }[];
                     };

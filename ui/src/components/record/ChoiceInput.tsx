@@ -21,7 +21,7 @@ const PAUSE = 1_000;
 /** A list to pick from: the choices that are open now, or the two words for yes and no. */
 export function ChoiceInput({ field, choices, value, input, className, begun: first, onPick, onLeave }: Props) {
   const open =
-    field.type === "choice"
+    field.editor === "choice"
       ? (choices ?? field.choices.filter((choice) => !field.retired.includes(choice)))
       : [field.format.yes || words.records.yes, field.format.no || words.records.no];
   // A value that can't be picked any more is kept until another is.

@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import type { Field } from "../../api/client";
 import type { Typed } from "../../api/queries";
 import { words } from "../../words";
@@ -49,21 +50,7 @@ export const isReadOnly = (field: Field) => field.given || !field.may_edit;
  * freely.
  */
 export function FieldInput(props: InputProps) {
-  const { field, id, value, invalid, describedBy, onKey, onLeave, onPick } = props;
-  const onType = (text: string) => {
-    props.onType(text);
-    onKey?.(text);
-  };
-  const placeholder = field.format.blank;
-  const own = props.inLine ? { "data-line-input": field.key } : { "data-input": field.key };
-  const shared = {
-    id,
-    ...own,
-    "aria-invalid": invalid,
-    "aria-describedby": describedBy,
-    "aria-required": props.required || undefined,
-  };
-
+  const { field, id, value, invalid, describedBy, onKey } = props;
   if (isReadOnly(field) || props.closed) {
     return (
       <output
@@ -75,60 +62,75 @@ export function FieldInput(props: InputProps) {
       </output>
     );
   }
-  if (field.type === "link") return <LinkInput {...props} input={shared} className={LOOK} />;
-  if (field.type === "choice" || field.type === "yes_no") {
-    return (
-      <ChoiceInput
-        field={field}
-        choices={props.choices}
-        value={value}
-        input={shared}
-        className={LOOK}
-        begun={props.begun}
-        onPick={onPick}
-        onLeave={onLeave}
-      />
-    );
-  }
+  const onType = (text: string) => {
+    props.onType(text);
+    onKey?.(text);
+  };
+  const own = props.inLine ? { "data-line-input": field.key } : { "data-input": field.key };
+  const input = {
+    id,
+    ...own,
+    "aria-invalid": invalid,
+    "aria-describedby": describedBy,
+    "aria-required": props.required || undefined,
+  };
+  const Input = INPUTS[field.editor];
+  return <Input {...props} onType={onType} input={input} />;
+}
+
+type Shared = InputProps & { input: { id: string; "aria-invalid": boolean; "aria-describedby": string } };
+
+function Choice({ field, choices, value, input, begun, onPick, onLeave }: Shared) {
+  const given = { field, choices, value, input, begun, onPick, onLeave };
+  return <ChoiceInput {...given} className={LOOK} />;
+}
+
+function Area({ input, value, onType, onLeave }: Shared) {
+  return (
+    <textarea
+      {...input}
+      rows={3}
+      className={`${LOOK} block resize-y`}
+      value={value}
+      onChange={(event) => onType(event.target.value)}
+      onBlur={onLeave}
+    />
+  );
+}
+
+function Line({ field, input, value, onType, onLeave }: Shared) {
+  const shared = { ...input, value, placeholder: field.format.blank };
   if (field.mask)
-    return (
-      <MaskedInput
-        {...shared}
-        mask={field.mask}
-        value={value}
-        className={LOOK}
-        placeholder={placeholder}
-        onType={onType}
-        onLeave={onLeave}
-      />
-    );
-  if (field.type === "long_text") {
-    return (
-      <textarea
-        {...shared}
-        rows={3}
-        className={`${LOOK} block resize-y`}
-        value={value}
-        onChange={(event) => onType(event.target.value)}
-        onBlur={onLeave}
-      />
-    );
-  }
+    return <MaskedInput {...shared} mask={field.mask} className={LOOK} onType={onType} onLeave={onLeave} />;
+  return (
+    <input
+      {...shared}
+      className={`${LOOK} ${field.editor === "day" ? "pr-9" : ""}`}
+      autoComplete="off"
+      inputMode={field.editor === "number" ? "decimal" : undefined}
+      onChange={(event) => onType(event.target.value)}
+      onBlur={onLeave}
+    />
+  );
+}
+
+function Day(props: Shared) {
+  const { field, value, onPick } = props;
   return (
     <>
-      <input
-        {...shared}
-        className={`${LOOK} ${field.type === "date" ? "pr-9" : ""}`}
-        value={value}
-        placeholder={placeholder}
-        autoComplete="off"
-        inputMode={field.type === "number" ? "decimal" : undefined}
-        onChange={(event) => onType(event.target.value)}
-        onBlur={onLeave}
-      />
-      {field.type === "date" && (
-        <DayPicker value={value} label={`${words.form.pickDay}: ${field.label}`} onPick={onPick} />
-      )}
+      <Line {...props} />
+      {!field.mask && <DayPicker value={value} label={`${words.form.pickDay}: ${field.label}`} onPick={onPick} />}
     </>
   );
 }
+
+/** The inputs by what a field's type says of its editor. */
+const INPUTS: { [editor in Field["editor"]]: (props: Shared) => ReactNode } = {
+  line: Line,
+  number: Line,
+  day: Day,
+  area: Area,
+  choice: Choice,
+  answer: Choice,
+  link: (props) => <LinkInput {...props} className={LOOK} />,
+};

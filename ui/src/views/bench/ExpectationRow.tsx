@@ -199,7 +199,7 @@ type PlainProps = {
 
 /** A value as it is kept: dates after ISO 8601, a link by its number; nothing for blank. */
 function Plain({ label, field, value, onChange }: PlainProps) {
-  if (field?.type === "yes_no")
+  if (field?.editor === "answer")
     return (
       <select
         className="select select-sm w-24"
@@ -220,7 +220,7 @@ function Plain({ label, field, value, onChange }: PlainProps) {
       value={value === null || value === undefined ? "" : String(value)}
       onChange={(event) => {
         const text = event.target.value;
-        onChange(text === "" ? null : field?.type === "link" && /^\d+$/.test(text) ? Number(text) : text);
+        onChange(text === "" ? null : field?.editor === "link" && /^\d+$/.test(text) ? Number(text) : text);
       }}
     />
   );

@@ -117,7 +117,7 @@ const typable = (table: Table) =>
 
 function typed(field: Field, text: string) {
   if (text === "") return null;
-  if (field.type === "link") return /^\d+$/.test(text) ? Number(text) : text;
-  if (field.type === "yes_no" && ["true", "yes"].includes(text)) return true;
-  return field.type === "yes_no" && ["false", "no"].includes(text) ? false : text;
+  if (field.editor === "link") return /^\d+$/.test(text) ? Number(text) : text;
+  if (field.editor === "answer" && ["true", "yes"].includes(text)) return true;
+  return field.editor === "answer" && ["false", "no"].includes(text) ? false : text;
 }

@@ -57,7 +57,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
   const set = (some: Partial<Settings>) => edit.change((now) => ({ ...now, ...some }));
   const rename = useRenameTable();
   const { values: listed, retired, renamed } = sentChoices(choices);
-  const own = type === "choice" && field.type === "choice" && !choices.list && !field.list;
+  const own = type === "choice" && field.editor === "choice" && !choices.list && !field.list;
   const asks = own && Object.keys(renamed).length > 0;
   const [asking, setAsking] = useState(false);
   const loss = useLoss(
@@ -204,7 +204,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           <LinkParts table={table} link={link} onChange={(next) => set({ link: next })} />
         </div>
       )}
-      {field.type === "link" && type === "link" && <LinkDetails table={table} link={field} />}
+      {field.editor === "link" && type === "link" && <LinkDetails table={table} link={field} />}
       <div data-part="format">
         <FormatParts
           type={type}

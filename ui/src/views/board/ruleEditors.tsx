@@ -64,7 +64,7 @@ export function RuleEditor(props: EditorProps & { kind: RuleKind; usual: string 
       {kind.validates && (
         <>
           <MessageParts {...shared} key={kind.kind} />
-          {kind.kind !== "lock" && <SternnessParts parts={shared.parts} change={shared.change} />}
+          {kind.lenient && <SternnessParts parts={shared.parts} change={shared.change} />}
         </>
       )}
     </>

@@ -15,7 +15,7 @@ export function RecordSheet({ table, record, role }: Props) {
       <p className="quiet mb-3">{words.access.readOnlyTable(role)}</p>
       <dl className="sheet grid gap-x-5 gap-y-3 px-5 py-4 sm:grid-cols-2">
         {table.fields.map((field) => (
-          <div key={field.key} className={`min-w-0 ${field.type === "long_text" ? "sm:col-span-2" : ""}`}>
+          <div key={field.key} className={`min-w-0 ${field.editor === "area" ? "sm:col-span-2" : ""}`}>
             <dt className="quiet text-xs">{field.label}</dt>
             <dd className={`whitespace-pre-wrap break-words ${field.given ? "stitched w-fit" : ""}`}>
               {record.texts[field.key] ? (

@@ -125,9 +125,7 @@ export default function ImportView() {
                     {table.fields
                       .filter(
                         (field) =>
-                          taken.some((column) => column.field === field.key) &&
-                          field.type !== "long_text" &&
-                          field.kept,
+                          taken.some((column) => column.field === field.key) && field.editor !== "area" && field.kept,
                       )
                       .map((field) => (
                         <option key={field.key} value={field.key}>

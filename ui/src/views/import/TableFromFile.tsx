@@ -33,8 +33,7 @@ export default function TableFromFile() {
           .replace(/^./, (sign) => sign.toUpperCase()),
       );
       // That all values so far lie between two need not be a rule.
-      const doubtful = (each: Proposed) =>
-        each.rules.filter((rule) => (rule.parts as { kind?: string }).kind === "limits").map((rule) => rule.words);
+      const doubtful = (each: Proposed) => each.rules.filter((rule) => rule.doubtful).map((rule) => rule.words);
       setFields(next.proposed.map((each) => ({ ...each, taken: true, left: doubtful(each) })));
     });
   const make = () =>

@@ -54,7 +54,7 @@ export function CellEditor(props: Props) {
   );
   const draft = useDraft(ask);
   // Of a list the letters pick; they are not its value.
-  const listed = field.type === "choice" || field.type === "yes_no";
+  const listed = field.editor === "choice" || field.editor === "answer";
   const [text, setText] = useState<string | null>(listed ? null : begun);
   // A warning keeps a new row back until it is passed with a reason, here as in the form.
   const [messages, setMessages] = useState<{ message: string; rule: string | null; passable: boolean }[]>(

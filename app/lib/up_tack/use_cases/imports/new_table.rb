@@ -8,8 +8,12 @@ module UpTack
       class NewTable
         # A field. column:: of the file; choices:: for a choice; rules:: Suggestions
         Proposed = Struct.new(:column, :label, :type, :choices, :rules, keyword_init: true)
-        # A rule that all values keep to. parts:: as a rule is pinned, without the field; words:: for people
-        Suggestion = Struct.new(:parts, :words, keyword_init: true)
+        # A rule that all values keep to. parts:: as a rule is pinned, without the field; words:: for people;
+        # doubtful:: whether values may well break it later, so that it is only taken when somebody says so
+        Suggestion =
+          Struct.new(:parts, :words, :doubtful, keyword_init: true) do
+            def initialize(doubtful: false, **) = super
+          end
 
         # Rows from which on values tell anything, and different values of a choice at most.
         ENOUGH = 8
@@ -67,7 +71,8 @@ module UpTack
           if low && low != high
             found << Suggestion.new(
               parts: {"kind" => "limits", "low" => Core::Numbers.plain(low), "high" => Core::Numbers.plain(high)},
-              words: "between #{Core::Numbers.plain(low)} and #{Core::Numbers.plain(high)}"
+              words: "between #{Core::Numbers.plain(low)} and #{Core::Numbers.plain(high)}",
+              doubtful: true
             )
           end
           found

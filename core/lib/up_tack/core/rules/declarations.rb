@@ -37,6 +37,9 @@ module UpTack
         # @return [Boolean] whether its rules refuse records, or warn
         def validation? = ancestors.include?(Validation)
 
+        # @return [Boolean] whether its rules can do no more than warn, or leave out records that exist
+        def lenient? = validation?
+
         # @return [Symbol] :common or :own, see `kind`
         def editor = @editor || :common
 

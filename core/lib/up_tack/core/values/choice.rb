@@ -16,6 +16,7 @@ module UpTack
         def column = :text
 
         def listed? = true
+        def editor = "choice"
         def usual(field) = field.open_choices.first
         def other(field, now, _today) = field.open_choices.find { |choice| choice != now }
         def slip(field, plain) = other(field, plain, nil)

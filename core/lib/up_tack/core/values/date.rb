@@ -29,6 +29,7 @@ module UpTack
         def column = :date
 
         def day? = true
+        def editor = "day"
         def format_parts = {"pattern" => :pattern}
         def offered_patterns = PATTERNS
         def format_examples(_field, _now, today) = [today]

@@ -19,6 +19,8 @@ module UpTack
         def column = :bigint
 
         def link? = true
+        def editor = "link"
+        def relations = Type::BLANKNESS
         def usual(_field) = 1
         def other(_field, _now, _today) = nil
         def scripted(plain, _field) = Integer(plain)

@@ -19,6 +19,7 @@ module UpTack
         def column = :text
 
         def long? = true
+        def editor = "area"
 
         # Whether the last line stands first, as in a running account.
         def format_parts = {"turned" => :flag}

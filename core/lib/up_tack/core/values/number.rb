@@ -20,6 +20,7 @@ module UpTack
         def column = :decimal
 
         def numeric? = true
+        def editor = "number"
         def format_parts = {"group" => :flag, "before" => :text, "after" => :text}
 
         def format_examples(field, _now, _today) =

@@ -69,6 +69,17 @@ module UpTack
         # @return [Boolean] whether its values have an order, so that they can lie between two others
         def ordered? = numeric? || day? || moment? || clock?
 
+        BLANKNESS = ["is blank", "is not blank"].freeze
+        ORDERS = ["=", "<>", "<", "<=", ">", ">=", *BLANKNESS].freeze
+        TEXT_TESTS = ["=", "<>", "contains", "starts with", "ends with", "in", "not in", *BLANKNESS].freeze
+
+        # @return [Array<String>] tests that a condition offers for it, in that order
+        def relations = ordered? ? ORDERS : TEXT_TESTS
+
+        # @return [String] by which input people change it: "line", "area" (several lines), "number" and "day" (a line
+        #   with what helps), "choice", "answer" (yes or no) or "link"
+        def editor = "line"
+
         # @return [Boolean] whether capitals make no difference when its values are compared
         def folded? = textual? || listed?
 

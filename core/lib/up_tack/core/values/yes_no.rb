@@ -20,6 +20,8 @@ module UpTack
         def column = :boolean
 
         def yes_no? = true
+        def editor = "answer"
+        def relations = ["=", *Type::BLANKNESS]
         def format_parts = {"yes" => :text, "no" => :text}
         def format_examples(_field, _now, _today) = [true, false]
         def coerce(value, _field) = value

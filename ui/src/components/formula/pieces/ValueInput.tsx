@@ -3,22 +3,13 @@ import { words } from "../../../words";
 import type { AllNames, Field } from "../places";
 import { FieldPick } from "./FieldPick";
 
-const ORDERED = ["=", "<>", "<", "<=", ">", ">="];
-const BLANK = ["is blank", "is not blank"];
 /** What stands for the present, by kind. */
 const PRESENT: { [kind: string]: string | undefined } = { date: "today()", moment: "now()" };
 
-/** The relations that a field of this kind can be tested by, and in any case the one that is there. */
+/** The relations that a field can be tested by, and in any case the one that is there. */
 export function relationsOf(field: Field | undefined, present?: string): string[] {
-  const found = relations(field?.kind);
+  const found = field?.relations ?? [];
   return present && !found.includes(present) ? [...found, present] : found;
-}
-
-function relations(kind: string | undefined): string[] {
-  if (kind === "number" || kind === "date" || kind === "time" || kind === "moment") return [...ORDERED, ...BLANK];
-  if (kind === "yes_no") return ["=", ...BLANK];
-  if (kind === "link") return BLANK;
-  return ["=", "<>", "contains", "starts with", "ends with", "in", "not in", ...BLANK];
 }
 
 /** What a fresh test compares with. */

@@ -139,7 +139,7 @@ export function unknownChoices(decision: Decision, table: Table, faults: Map<str
     const [row = 0, column = 0] = place.split(".").map(Number);
     const isInput = column < decision.inputs.length;
     const key = isInput ? decision.inputs[column] : decision.outputs[column - decision.inputs.length];
-    const field = table.fields.find((each) => each.key === key && each.type === "choice");
+    const field = table.fields.find((each) => each.key === key && each.editor === "choice");
     if (!field) continue;
     const cell = decision.rows[row]?.[column] ?? "";
     const texts = (isInput ? cell.split(";") : [cell]).map((text) =>

@@ -118,7 +118,7 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
           label={words.decision.addInput}
           options={[
             ...table.fields
-              .filter((field) => !taken.includes(field.key) && field.type !== "link")
+              .filter((field) => !taken.includes(field.key) && field.editor !== "link")
               .map((field) => [field.key, field.label] as const),
             [FORMULA, words.decision.ownFormula] as const,
           ]}

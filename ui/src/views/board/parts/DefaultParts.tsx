@@ -44,15 +44,15 @@ function FixedValue({ table, parts, change }: Omit<Props, "mistakes">) {
   const field = table.fields.find((each) => each.key === parts.field);
   const name = words.rulePanel.fixed;
   const choices =
-    field?.type === "choice"
+    field?.editor === "choice"
       ? field.choices.map((each) => [each, each] as const)
-      : field?.type === "yes_no"
+      : field?.editor === "answer"
         ? ([
             ["yes", words.records.yes],
             ["no", words.records.no],
           ] as const)
         : null;
-  if (field?.type === "link")
+  if (field?.editor === "link")
     return <FixedLink target={field.target ?? ""} parts={parts} change={change} name={name} />;
   const value = parts.value === true ? "yes" : parts.value === false ? "no" : String(parts.value ?? "");
   if (choices) {
@@ -65,7 +65,7 @@ function FixedValue({ table, parts, change }: Omit<Props, "mistakes">) {
         onChange={(event) =>
           change({
             value:
-              field?.type === "yes_no"
+              field?.editor === "answer"
                 ? ({ yes: true, no: false }[event.target.value] ?? null)
                 : event.target.value || null,
           })
@@ -80,14 +80,14 @@ function FixedValue({ table, parts, change }: Omit<Props, "mistakes">) {
       </select>
     );
   }
-  const Input = field?.type === "long_text" ? "textarea" : "input";
+  const Input = field?.editor === "area" ? "textarea" : "input";
   return (
     <Input
       data-first
       aria-label={name}
-      className={`${field?.type === "long_text" ? "textarea" : "input"} w-full`}
+      className={`${field?.editor === "area" ? "textarea" : "input"} w-full`}
       value={value}
-      placeholder={field?.type === "date" ? "2026-11-23" : undefined}
+      placeholder={field?.editor === "day" ? "2026-11-23" : undefined}
       onChange={(event) => change({ value: event.target.value || null })}
     />
   );

@@ -10,7 +10,8 @@ import { mistakesOf, type PartsProps } from "./shared";
 /** A stamp: of which event, and of which of its times. */
 export function StampParts(props: PartsProps) {
   const { table, parts, change } = props;
-  const person = table.fields.find((field) => field.key === parts.field)?.type === "text";
+  const field = table.fields.find((each) => each.key === parts.field);
+  const person = field?.kind === "text" && field.editor === "line";
   const { events } = words.logging;
   return (
     <>
@@ -123,7 +124,7 @@ function TickField({ table, parts, change }: Pick<PartsProps, "table" | "parts" 
   );
 }
 
-const yesNo = (table: Table) => table.fields.filter((field) => field.type === "yes_no" && !field.given);
+const yesNo = (table: Table) => table.fields.filter((field) => field.editor === "answer" && !field.given);
 
 function Watch({ table, parts, change }: PartsProps) {
   return (

@@ -58,7 +58,7 @@ export function NarrowMap({ table, parts, change }: Pick<PartsProps, "table" | "
           onChange={(event) => change({ by: event.target.value, map: {} })}
         >
           {table.fields
-            .filter((each) => each.type === "choice" && each.key !== parts.field)
+            .filter((each) => each.editor === "choice" && each.key !== parts.field)
             .map((each) => (
               <option key={each.key} value={each.key}>
                 {each.label}

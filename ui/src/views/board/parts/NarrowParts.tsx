@@ -9,8 +9,8 @@ const OTHERWISE = ["clear", "keep", "refuse"] as const;
 /** Which choices belong: by a list for each value of another choice, or by a condition. */
 export function NarrowParts({ table, parts, change, mistakes }: PartsProps) {
   const field = table.fields.find((each) => each.key === parts.field);
-  const parents = table.fields.filter((each) => each.type === "choice" && each.key !== parts.field);
-  const listed = field?.type === "choice" && parents.length > 0;
+  const parents = table.fields.filter((each) => each.editor === "choice" && each.key !== parts.field);
+  const listed = field?.editor === "choice" && parents.length > 0;
   const byList = Boolean(parts.by);
   return (
     <>

@@ -171,7 +171,7 @@ function AddItem({ table, form, onAdd }: AddProps) {
   const placed = fieldsOn(form);
   const taken = form.sections.flatMap((section) => section.items.map(itemKey));
   const free = table.fields.filter((field) => !placed.includes(field.key));
-  const panels = table.fields.filter((field) => field.type === "link" && !taken.includes(`panel:${field.key}`));
+  const panels = table.fields.filter((field) => field.editor === "link" && !taken.includes(`panel:${field.key}`));
   const lines = linked.filter((each) => !taken.includes(`lines:${each.table}.${each.link}`));
   const add = (value: string) => {
     const [kind = "", first = "", second = ""] = value.split("|");

@@ -27,7 +27,7 @@ export function beginning(table: Table, name: string): FormParts {
       {
         title: null,
         columns: 2,
-        items: fields.map((field) => ({ field: field.key, width: field.type === "long_text" ? 2 : 1 })),
+        items: fields.map((field) => ({ field: field.key, width: field.editor === "area" ? 2 : 1 })),
       },
     ],
   };

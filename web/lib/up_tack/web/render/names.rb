@@ -26,6 +26,7 @@ module UpTack
             key: field.key,
             label: field.label,
             kind: field.kind,
+            relations: field.values.relations,
             type_label: type_label(field, project),
             target: field.target,
             choices: field.choices

@@ -17,6 +17,7 @@ module UpTack
             about: kind.about,
             stage: kind.stage,
             validates: kind.validation?,
+            lenient: kind.lenient?,
             effect: kind.effect,
             editor: kind.editor,
             begins: kind.begins,

@@ -63,6 +63,7 @@ module UpTack
             type: field.type,
             type_label: Names.type_label(field, @workspace.project),
             kind: field.kind,
+            editor: field.values.editor,
             decimals: field.decimals,
             choices: field.choices,
             retired: field.retired,

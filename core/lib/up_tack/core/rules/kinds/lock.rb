@@ -25,6 +25,9 @@ module UpTack
           def looks_at_value? = false
           def locks? = true
 
+          # It is about records that exist, and a warning would lock nothing.
+          def self.lenient? = false
+
           def self.suits?(field, table) = !table.rule_owned?(field.key)
 
           def reach(_table) = 2
