@@ -56,7 +56,7 @@ RSpec.describe "A save in two halves" do
   }.each do |what, (rules, waiting, others)|
     it "leaves for later #{what}" do
       found = partition(rules, **(others || {}))
-      expect([kinds(found.rest), (kinds(found.first) + kinds(found.rest)).sort]).to eq(
+      expect([kinds(found.dependent), (kinds(found.independent) + kinds(found.dependent)).sort]).to eq(
         [waiting, rules.map { |rule| "#{rule["kind"]} #{rule["field"]}" }.sort]
       )
     end

@@ -34,7 +34,7 @@ module UpTack
       def self.run_independent(plan, draft, context, partition)
         working = SaveState.new(plan, draft, context)
         working.read_typed
-        take(partition.first, working)
+        take(partition.independent, working)
         working.begun
       end
 
@@ -46,7 +46,7 @@ module UpTack
       # @return [Outcome]
       def self.run_dependent(plan, draft, begun, context, partition, told: false)
         working = SaveState.new(plan, draft, context, false, begun)
-        take(partition.rest, working)
+        take(partition.dependent, working)
         told ? working.outcome(partition.open_fields) : working.outcome
       end
 

@@ -12,9 +12,9 @@ module UpTack
       # nobody can tell when they ran.
       class PlanPartition
         # @return [Hash{String=>Array<#apply>}] by key of the stage, in the order of the stages
-        attr_reader :first
+        attr_reader :independent
         # @return [Hash{String=>Array<#apply>}] likewise
-        attr_reader :rest
+        attr_reader :dependent
 
         # @return [Array<Array(Design::Field, Integer)>] those kept ones that the others may still
         #   set, with their places among all; and links, which are told by the name that the linked
@@ -34,9 +34,9 @@ module UpTack
           @upkeep = upkeep
           @waiting = false
           @later = []
-          parts = plan.rules_by_stage.transform_values { |rules| rules.partition { |rule| first?(rule.rule) } }
-          @first = parts.transform_values(&:first).reject { |_, rules| rules.empty? }.freeze
-          @rest = parts.transform_values(&:last).reject { |_, rules| rules.empty? }.freeze
+          parts = plan.rules_by_stage.transform_values { |rules| rules.partition { |rule| independent?(rule.rule) } }
+          @independent = parts.transform_values(&:first).reject { |_, rules| rules.empty? }.freeze
+          @dependent = parts.transform_values(&:last).reject { |_, rules| rules.empty? }.freeze
           @open, @closed =
             plan.kept_fields.each_with_index.partition { |field, _| field.link? || @later.include?(field.key) }
           @open_fields = @open.map(&:first).freeze
@@ -51,12 +51,12 @@ module UpTack
 
         # @return [Boolean] whether anything can be done ahead: not where records of the
         #   table link to one another, which other ones are there being seen then
-        def any? = @first.any? && @table.fields.none? { |field| field.target == @table.key }
+        def any? = @independent.any? && @table.fields.none? { |field| field.target == @table.key }
 
         private
 
         # Asked in the order in which the rules act.
-        def first?(rule)
+        def independent?(rule)
           waits = @waiting ? !(rule.validates? && apart?(rule)) : waits?(rule)
           return true unless waits
 
