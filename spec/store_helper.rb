@@ -52,7 +52,7 @@ module StoreHelp
   def person(name = "Odile Marsh") = UpTack::Store::Person.find_by!(name: name)
 
   def workspace(name = "Odile Marsh", at: nil) =
-    UpTack::Workspace.new(person: person(name), clock: at && UpTack::Clock.standing("Europe/Dublin", at))
+    UpTack::Workspace.new(person: person(name), clock: at && UpTack::Clock.stopped("Europe/Dublin", at))
 
   def pieces = UpTack::Store::RecordTable.new(workspace.table("pieces"))
 

@@ -32,7 +32,7 @@ RSpec.describe "Forms over the store" do
   end
 
   describe "where the cursor goes" do
-    def following(typed, **parts) = answer(desk(**parts), typed).standing.following
+    def following(typed, **parts) = answer(desk(**parts), typed).form_state.following
 
     it "goes on in the order of the layout, or in one of its own, and ends" do
       expect(following({})).to eq(
@@ -43,7 +43,7 @@ RSpec.describe "Forms over the store" do
         "peak" => nil
       )
       keep(form_of("pieces", "Desk").id, order: %w[firing piece])
-      expect(answer(form_of("pieces", "Desk"), {}).standing).to have_attributes(
+      expect(answer(form_of("pieces", "Desk"), {}).form_state).to have_attributes(
         first: "firing",
         following: include("firing" => "piece", "piece" => "maker", "maker" => "clay", "clay" => "peak")
       )
@@ -65,7 +65,7 @@ RSpec.describe "Forms over the store" do
         "clay" => "maker",
         "maker" => nil
       )
-      expect(answer(form_of("pieces", "Desk"), {"firing" => "raku"}).standing.following["piece"]).to eq("peak")
+      expect(answer(form_of("pieces", "Desk"), {"firing" => "raku"}).form_state.following["piece"]).to eq("peak")
       keep(
         form_of("pieces", "Desk").id,
         jumps: [{"after" => "piece", "to" => "clay"}],
@@ -80,7 +80,7 @@ RSpec.describe "Forms over the store" do
           }
         ]
       )
-      expect(answer(form_of("pieces", "Desk"), {}).standing.following["piece"]).to eq("firing")
+      expect(answer(form_of("pieces", "Desk"), {}).form_state.following["piece"]).to eq("firing")
     end
   end
 
@@ -125,7 +125,7 @@ RSpec.describe "Forms over the store" do
           }
         ]
       )
-    states = answer(form, {"firing" => "Glaze"}).standing.states
+    states = answer(form, {"firing" => "Glaze"}).form_state.states
     expect([states["piece"].required, states["firing"].read_only, states["tag"].read_only]).to eq([true, true, false])
     saved = UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "pieces", form: form.id,
       typed: {"peak" => "2000"})

@@ -35,7 +35,7 @@ RSpec.describe "Backups and checks" do
   end
 
   it "makes those that are due, and keeps them by number and age" do
-    clock = ->(text) { UpTack::Clock.standing("Europe/Dublin", text) }
+    clock = ->(text) { UpTack::Clock.stopped("Europe/Dublin", text) }
     made = ->(text) { UpTack::UseCases::Maintenance::Backups.new(clock.call(text)).make_due }
     backups.change("every" => "day", "hour" => 2, "keep" => 3, "days" => 10)
     expect(

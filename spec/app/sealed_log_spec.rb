@@ -167,7 +167,7 @@ RSpec.describe "The sealed log", :tampers do
     backups.change("keep" => 1)
     backups.make
     expect(backups.all.map(&:name)).to include(copy)
-    UpTack::UseCases::Maintenance::Backups.new(UpTack::Clock.standing("Europe/Dublin", "2027-06-01T10:00")).drop(copy)
+    UpTack::UseCases::Maintenance::Backups.new(UpTack::Clock.stopped("Europe/Dublin", "2027-06-01T10:00")).drop(copy)
     expect(backups.all.map(&:name)).not_to include(copy)
   end
 

@@ -16,7 +16,7 @@ module UpTack
     # @param zone [String]
     # @param text [String] day and hour at the firm, "2026-11-23T09:30"
     # @return [Clock, nil] standing still at that moment; nil if there is none such
-    def self.standing(zone, text)
+    def self.stopped(zone, text)
       match = /\A(\d{4})-(\d{2})-(\d{2})(?:[T ](\d{2}):(\d{2}))?\z/.match(text.to_s) or return
       year, month, day, hour, minute = match.captures.map(&:to_i)
       return unless year.positive? && Core::Calendar.valid?(year, month, day) && hour < 24 && minute < 60

@@ -17,20 +17,20 @@ module UpTack
     # outcome:: what came out of the core
     # theirs:: on a conflict, the entries that somebody else added meanwhile
     # reasons:: what stands against a deletion, in sentences
-    # standing:: how the fields of the form stand; lines:: what came of the lines beneath it; table:: its key
+    # form_state:: how the fields of the form stand; lines:: what came of the lines beneath it; table:: its key
     SaveResult =
-      Struct.new(:state, :record, :outcome, :theirs, :reasons, :standing, :lines, :table) do
+      Struct.new(:state, :record, :outcome, :theirs, :reasons, :form_state, :lines, :table) do
         def initialize(
           state: nil,
           record: nil,
           outcome: nil,
           theirs: nil,
           reasons: nil,
-          standing: nil,
+          form_state: nil,
           lines: nil,
           table: nil
         )
-          super(state, record, outcome, theirs, reasons, standing, lines, table)
+          super(state, record, outcome, theirs, reasons, form_state, lines, table)
         end
       end
   end

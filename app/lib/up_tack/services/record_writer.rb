@@ -102,7 +102,7 @@ module UpTack
           record: stored,
           outcome: outcome,
           table: @table.key,
-          standing: FormState.of(@plan, @form, outcome, @workspace.person)
+          form_state: FormState.of(@plan, @form, outcome, @workspace.person)
         )
       end
 

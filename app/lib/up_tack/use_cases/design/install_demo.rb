@@ -52,7 +52,7 @@ module UpTack
 
         def run(at:, by:, **record)
           zone = Store::CompiledDesign.current.project.conventions.time_zone
-          workspace = Workspace.new(person: @people.fetch(by), clock: Clock.standing(zone, at))
+          workspace = Workspace.new(person: @people.fetch(by), clock: Clock.stopped(zone, at))
           answer = Records::SaveRecord.new(workspace, channel: "form").call(**record)
           return if answer.state == :saved
 

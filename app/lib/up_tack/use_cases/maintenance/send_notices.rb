@@ -30,7 +30,7 @@ module UpTack
           local = @workspace.clock.local(@workspace.clock.now)
           hour = (review["every"] == "hour") ? local.hour : review.fetch("hour", 9)
           at =
-            Clock.standing(
+            Clock.stopped(
               @workspace.project.conventions.time_zone,
               format("%s %02d:00", day(review, local, hour).iso8601, hour)
             )

@@ -57,7 +57,7 @@ module UpTack
             state: outcome.saved? ? :saved : :refused,
             record: stored,
             outcome: outcome,
-            standing: Services::FormState.of(plan, ready, outcome, @workspace.person),
+            form_state: Services::FormState.of(plan, ready, outcome, @workspace.person),
             table: table
           )
         end

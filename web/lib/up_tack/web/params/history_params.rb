@@ -76,7 +76,7 @@ module UpTack
 
         def midnight(day) =
           Time.at(
-            Clock.standing(workspace.project.conventions.time_zone, "#{day.strftime("%Y-%m-%d")} 00:00").now.to_i
+            Clock.stopped(workspace.project.conventions.time_zone, "#{day.strftime("%Y-%m-%d")} 00:00").now.to_i
           ).utc
 
         # @return [Array<Date>] the first days of all periods, and that after the last

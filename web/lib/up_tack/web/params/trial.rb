@@ -21,7 +21,7 @@ module UpTack
 
         def clock(real, text)
           moment = at(real, text)
-          Clock.standing(real.project.conventions.time_zone, moment) ||
+          Clock.stopped(real.project.conventions.time_zone, moment) ||
             Core::Invalid.because("There is no hour #{moment[11..]}.", part: "at")
         end
 

@@ -21,8 +21,8 @@ module UpTack
         # @param answer [Core::SaveResult]
         def of(answer)
           outcome = answer.outcome
-          standing = answer.standing || Services::FormState.of(@plan, nil, outcome, @workspace.person)
-          @states = standing.states
+          form_state = answer.form_state || Services::FormState.of(@plan, nil, outcome, @workspace.person)
+          @states = form_state.states
           @choices = Services::OpenChoices.of(@plan, outcome)
           {
             would_save: outcome.saved?,
@@ -30,8 +30,8 @@ module UpTack
             messages: outcome.refusals.map { |each| @visible.refusal(each, @table).to_h },
             overtaken: outcome.overtaken,
             steps: outcome.steps.map { |step| SaveResult.step(step) },
-            following: standing.following,
-            first: standing.first,
+            following: form_state.following,
+            first: form_state.first,
             lines: lines(answer)
           }
         end

@@ -37,13 +37,13 @@ module UpTack
 
         def answer(trial, played)
           cursor = trial.cursor
-          standing =
+          form_state =
             Services::FormState.new(states: trial.states, following: cursor ? cursor.all : {}, first: cursor&.first)
           found =
             Services::SaveResult.new(
               state: :saved,
               outcome: trial.live,
-              standing: standing,
+              form_state: form_state,
               table: @table.key,
               lines: lines(trial)
             )
