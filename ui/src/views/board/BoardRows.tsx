@@ -1,7 +1,8 @@
-import { closestCenter, DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { closestCenter, DndContext, type DragEndEvent } from "@dnd-kit/core";
 import { SortableContext, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { useState } from "react";
 import type { Table } from "../../api/client";
+import { droppedOn, useDragging } from "../../components/dragging";
 import { words } from "../../words";
 import type { Opened } from "./Board";
 import { BoardRow } from "./BoardRow";
@@ -20,13 +21,14 @@ type Props = {
 export function BoardRows(props: Props) {
   const { table, narrow, move } = props;
   const [at, setAt] = useState<string | null>(null);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
+  const sensors = useDragging();
   const columns = { gridTemplateColumns: columnWidths(table, narrow) };
 
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const position = table.fields.findIndex((field) => field.id === over?.id);
-    const field = table.fields.find((each) => each.id === active.id);
-    if (field && position >= 0 && active.id !== over?.id) move(field.key, position);
+  const onDragEnd = (event: DragEndEvent) => {
+    const to = droppedOn(event);
+    const position = table.fields.findIndex((field) => field.id === to);
+    const field = table.fields.find((each) => each.id === event.active.id);
+    if (field && position >= 0) move(field.key, position);
   };
 
   return (

@@ -1,22 +1,9 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from "@dnd-kit/core";
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from "@dnd-kit/sortable";
+import { closestCenter, DndContext, type DragEndEvent } from "@dnd-kit/core";
+import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { Columns3, GripVertical, Pin } from "lucide-react";
 import type { Column, Table } from "../../api/client";
+import { droppedOn, useDragging } from "../../components/dragging";
 import { Popover } from "../../components/Popover";
 import { words } from "../../words";
 import type { useLayout } from "./useLayout";
@@ -25,14 +12,11 @@ type Props = { table: Table; layout: ReturnType<typeof useLayout> };
 
 /** Which columns are shown, in which order, and which of them stay in sight. */
 export function ColumnsMenu({ table, layout }: Props) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
+  const sensors = useDragging(true);
+  const onDragEnd = (event: DragEndEvent) => {
     const ids = layout.layout.map((column) => column.field);
-    if (over && active.id !== over.id)
-      layout.put(arrayMove(layout.layout, ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
+    const to = droppedOn(event);
+    if (to !== null) layout.put(arrayMove(layout.layout, ids.indexOf(String(event.active.id)), ids.indexOf(to)));
   };
   const hidden = layout.layout.filter((column) => column.hidden).length;
   return (

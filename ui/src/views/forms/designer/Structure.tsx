@@ -1,9 +1,10 @@
-import { closestCenter, DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { closestCenter, DndContext, type DragEndEvent } from "@dnd-kit/core";
 import { SortableContext, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { Plus, X } from "lucide-react";
 import { type KeyboardEvent, useRef, useState } from "react";
 import type { FormItem, FormParts, Mistake, Table } from "../../../api/client";
 import { useNames } from "../../../api/queries";
+import { droppedOn, useDragging } from "../../../components/dragging";
 import { words } from "../../../words";
 import { ItemRow } from "./ItemRow";
 import {
@@ -27,7 +28,7 @@ export function Structure({ table, form, onChange, mistakes }: Props) {
   const [opened, setOpened] = useState<string | null>(null);
   const [said, setSaid] = useState("");
   const box = useRef<HTMLDivElement>(null);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
+  const sensors = useDragging();
   const places = new Map<string, Place>();
   form.sections.forEach((section, at) => {
     section.items.forEach((item, index) => {
@@ -40,10 +41,10 @@ export function Structure({ table, form, onChange, mistakes }: Props) {
       box.current?.querySelector<HTMLElement>(`[data-item="${CSS.escape(key)}"] [data-handle]`)?.focus(),
     );
 
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const from = places.get(String(active.id));
-    const to = places.get(String(over?.id));
-    if (from && to && active.id !== over?.id) onChange(movedTo(form, from, to));
+  const onDragEnd = (event: DragEndEvent) => {
+    const from = places.get(String(event.active.id));
+    const to = places.get(droppedOn(event) ?? "");
+    if (from && to) onChange(movedTo(form, from, to));
   };
 
   const onKeyDown = (event: KeyboardEvent, item: FormItem) => {
