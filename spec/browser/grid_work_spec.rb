@@ -36,6 +36,17 @@ RSpec.describe "Work in the grid" do
     )
   end
 
+  def ranks = (1..4).map { |id| shelf(id)["rank"]&.to_i }
+
+  def fill_ranks_down
+    shelves
+    open_grid("/t/shelves/records")
+    cell(0, "rank").click
+    cell(3, "rank").click(:shift)
+    hands.press([:control, "d"])
+    eventually { ranks == [0, 0, 0, 0] }
+  end
+
   def shelf(id) = UpTack::Store::RecordTable.new(workspace.table("shelves")).find(id)
 
   it "fills an empty table from the row at the end, by hand and by a block that is pasted" do
@@ -70,46 +81,34 @@ RSpec.describe "Work in the grid" do
   # On a busy machine any work may be answered as a job; whoever presses the next key notices nothing of it.
   it "undoes and does again by keys where each takes long" do
     stub_const("UpTack::Web::Helpers::Background::PATIENCE", -1)
-    shelves
-    open_grid("/t/shelves/records")
-    ranks = -> { (1..4).map { |id| shelf(id)["rank"]&.to_i } }
-    cell(0, "rank").click
-    cell(3, "rank").click(:shift)
-    hands.press([:control, "d"])
-    eventually { ranks.call == [0, 0, 0, 0] }
+    fill_ranks_down
     3.times do
       hands.press([:control, "z"])
-      eventually { ranks.call == [0, 10, 20, 30] }
+      eventually { ranks == [0, 10, 20, 30] }
       hands.press([:control, "y"])
-      eventually { ranks.call == [0, 0, 0, 0] }
+      eventually { ranks == [0, 0, 0, 0] }
     end
     # What is typed while one is on its way stays, in the cell where the keys were heard.
     hands.press([:control, "z"], :down, :down, :down, :down, "50", :enter)
-    eventually { [*ranks.call, shelf(5)&.fetch("rank")&.to_i] == [0, 10, 20, 30, 50] }
+    eventually { [*ranks, shelf(5)&.fetch("rank")&.to_i] == [0, 10, 20, 30, 50] }
   end
 
   it "undoes and does again, cuts, fills down and to the right, repeats a block, and draws it further by its corner" do
-    shelves
-    open_grid("/t/shelves/records")
-    ranks = -> { (1..4).map { |id| shelf(id)["rank"]&.to_i } }
-    cell(0, "rank").click
-    cell(3, "rank").click(:shift)
-    hands.press([:control, "d"])
-    eventually { ranks.call == [0, 0, 0, 0] }
+    fill_ranks_down
     hands.press([:control, "z"])
-    eventually { ranks.call == [0, 10, 20, 30] }
+    eventually { ranks == [0, 10, 20, 30] }
     expect(page).to have_text("Taken back")
     hands.press([:control, "y"])
-    eventually { ranks.call == [0, 0, 0, 0] }
+    eventually { ranks == [0, 0, 0, 0] }
     hands.press([:control, "z"])
-    eventually { ranks.call == [0, 10, 20, 30] }
+    eventually { ranks == [0, 10, 20, 30] }
     paste("1\n2")
-    eventually { ranks.call == [1, 2, 1, 2] }
+    eventually { ranks == [1, 2, 1, 2] }
     cell(1, "rank").click
     from, to = find("[data-handle]").native, cell(3, "rank").native
     page.driver.browser.mouse.move(x: from.node.find_position[0], y: from.node.find_position[1]).down
     page.driver.browser.mouse.move(x: to.node.find_position[0], y: to.node.find_position[1]).up
-    eventually { ranks.call == [1, 2, 2, 2] }
+    eventually { ranks == [1, 2, 2, 2] }
     cell(0, "most").click
     hands.press([:control, "r"])
     cell(0, "least").click
@@ -119,7 +118,7 @@ RSpec.describe "Work in the grid" do
     cell(2, "rank").click
     page.execute_script("window.cut = new DataTransfer(); document.activeElement.dispatchEvent(new " \
       "ClipboardEvent('cut', {clipboardData: window.cut, bubbles: true, cancelable: true}))")
-    eventually { ranks.call == [1, 2, nil, 2] }
+    eventually { ranks == [1, 2, nil, 2] }
     expect(page.evaluate_script("window.cut.getData('text/plain')")).to eq("2")
   end
 

@@ -10,7 +10,7 @@ export function useAfterPause(work: ((signal: AbortSignal) => unknown) | null, p
   const latest = useRef(work);
   latest.current = work;
   const wanted = work !== null;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: each change of what it depends on begins anew
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each change of what it depends on starts it again
   useEffect(() => {
     if (!wanted) return;
     const stop = new AbortController();

@@ -1,4 +1,5 @@
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
+import { useAfterPause } from "./useAfterPause";
 
 /**
  * A value, once it has not changed for a while.
@@ -6,14 +7,7 @@ import { useEffect, useRef, useState } from "react";
  */
 export function useDebounced<T>(value: T, pause: number): T {
   const [calm, setCalm] = useState(value);
-  const latest = useRef(value);
-  latest.current = value;
-  // Values are compared by what they say, so that an object made anew each time is no change.
-  const said = typeof value === "string" ? value : JSON.stringify(value);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what is said is the value
-  useEffect(() => {
-    const timer = setTimeout(() => setCalm(latest.current), pause);
-    return () => clearTimeout(timer);
-  }, [said, pause]);
+  // Values are compared by what they say, so that an object made again each time is no change.
+  useAfterPause(() => setCalm(value), pause, typeof value === "string" ? value : JSON.stringify(value));
   return calm;
 }

@@ -13,9 +13,6 @@ module UpTack
       # @param more [Hash] as RecordWriter has it
       def initialize(workspace, table, **more)
         super
-        @counters = Store::Counters.new(buffered: true)
-        @log = Store::LogWriter.new(buffered: true, entries: @channel == "import", open: partition.open_fields)
-        @upkeep = Recalculation::AfterSave.new(workspace, @table, buffered: true)
         @waiting = []
         @wait = @channel == "import" && quiet? && partition.order_independent?
       end
@@ -43,6 +40,12 @@ module UpTack
       end
 
       private
+
+      def new_counters = Store::Counters.new(buffered: true)
+      def new_upkeep = Recalculation::AfterSave.new(@workspace, @table, buffered: true)
+
+      def new_log =
+        Store::LogWriter.new(buffered: true, entries: @channel == "import", open: partition.open_fields)
 
       # What others hold is looked up once for many.
       def look_around(pending = nil)

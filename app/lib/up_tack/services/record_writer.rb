@@ -24,9 +24,7 @@ module UpTack
 
         @batch = batch
         @rows = Store::RecordTable.new(@table, @plan.kept_fields)
-        @counters = Store::Counters.new
-        @log = Store::LogWriter.new
-        @upkeep = Recalculation::AfterSave.new(workspace, @table)
+        @counters, @log, @upkeep = new_counters, new_log, new_upkeep
       end
 
       # @param stored [Services::StoredRecord, nil] nil for a new record
@@ -74,6 +72,10 @@ module UpTack
       end
 
       private
+
+      def new_counters = Store::Counters.new
+      def new_log = Store::LogWriter.new
+      def new_upkeep = Recalculation::AfterSave.new(@workspace, @table)
 
       # @param pending [Store::UnsavedOverlay, nil]
       def look_around(pending = nil) = @context = @workspace.context(counters: @counters, pending: pending)

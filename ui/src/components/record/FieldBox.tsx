@@ -9,6 +9,9 @@ import type { Draft } from "./useDraft";
 import { useFieldText } from "./useFieldText";
 import { WhyContext } from "./WhyContext";
 
+/** Seen by whoever points or types there. */
+const SHY = "opacity-0 focus-visible:opacity-100 group-focus-within/box:opacity-100 group-hover/box:opacity-100";
+
 type Props = {
   table: string;
   /** The record that is edited, null for a new one. */
@@ -76,8 +79,7 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
             tabIndex={-1}
             className={`quiet ml-auto shrink-0 px-1 text-[0.6875rem] underline decoration-dotted underline-offset-2
               hover:text-base-content
-              ${value === "" ? "" : "opacity-0 focus-visible:opacity-100"}
-              ${value === "" ? "" : "group-focus-within/box:opacity-100 group-hover/box:opacity-100"}`}
+              ${value === "" ? "" : SHY}`}
             title={value === "" ? words.bench.whyBlank(label || field.label) : words.bench.why(label || field.label)}
             onClick={() => askWhy(field.key)}
           >

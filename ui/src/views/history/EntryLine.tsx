@@ -7,6 +7,9 @@ import { usePermissions } from "../../app/usePermissions";
 import { words } from "../../words";
 import { ChangeLine } from "./ChangeLine";
 
+/** Seen by whoever points there. */
+const SHY = "btn-ghost opacity-0 focus-visible:opacity-100 group-hover/entry:opacity-100";
+
 type Props = {
   entry: Entry;
   /** Whether only this record is shown. */
@@ -104,8 +107,7 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
           <button
             type="button"
             className={`btn btn-xs
-              ${entry.action === "delete" ? "" : "btn-ghost opacity-0 focus-visible:opacity-100"}
-              ${entry.action === "delete" ? "" : "group-hover/entry:opacity-100"}`}
+              ${entry.action === "delete" ? "" : SHY}`}
             disabled={putBack.isPending}
             title={entry.action === "delete" ? words.history.bringBackTitle : words.history.putAllBackTitle}
             onClick={() => back()}

@@ -44,9 +44,13 @@ module UpTack
           ended(job.result, told, status)
         end
 
-        # @param key [String] of a table
+        # @param key [String, nil] of a table; nil where the block finds it
+        # @yield [Core::Design::Project] the changed design, where the key follows from that
         # @return [Proc] tells the table as it is after a change
-        def whole_table(key) = ->(_, workspace) { Render::Table.new(workspace).full(workspace.table(key)) }
+        def whole_table(key = nil, &find) =
+          ->(project, workspace) do
+            Render::Table.new(workspace).full(workspace.table(key || find.call(project)))
+          end
 
         private
 

@@ -21,8 +21,8 @@ module UpTack
           app.post("/api/tables") do
             parts = design_parts("label", "one", "key")
             change = changes::AddTable.new(label: parts["label"], one: parts["one"], key: parts["key"])
-            told = ->(project, workspace) { whole_table(project.tables.last.key).call(project, workspace) }
-            change_design(told, status: 201) { |design| design.call(change) }
+            made = whole_table { |project| project.tables.last.key }
+            change_design(made, status: 201) { |design| design.call(change) }
           end
 
           app.get("/api/tables/:table") { table_json(params[:table]) }
@@ -34,10 +34,8 @@ module UpTack
                 table: params[:table],
                 parts: design_parts("label", "one", "note", "title", "review", "log", "access", "aliases")
               )
-            told = ->(project, workspace) do
-              whole_table(project.tables.find { |table| table.id == id }.key).call(project, workspace)
-            end
-            change_design(told) { |design| design.call(change) }
+            changed = whole_table { |project| project.tables.find { |table| table.id == id }.key }
+            change_design(changed) { |design| design.call(change) }
           end
 
           app.get("/api/tables/:table/losses") do
