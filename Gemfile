@@ -9,6 +9,8 @@ gem "bigdecimal"
 # Says at which line and column a text stops being JSON; refuses a name that stands twice.
 gem "json", "~> 3.1"
 gem "json_schemer", "~> 2.5"
+# What people are told, by key, with a form for one and one for many.
+gem "i18n", "~> 1.14"
 
 # store
 gem "activerecord", "~> 7.2"

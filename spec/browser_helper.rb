@@ -82,6 +82,16 @@ module BrowserHelp
     "document.activeElement.textContent)")
 
   # axe-core's findings on the page as it stands, in words.
+  # Pastes as the browser does, into what has the focus, without a clipboard that other programs share.
+  def paste(text)
+    page.execute_script(<<~JS, text)
+      const clipboardData = new DataTransfer();
+      clipboardData.setData("text/plain", arguments[0]);
+      const pasted = new ClipboardEvent("paste", {clipboardData, bubbles: true, cancelable: true});
+      document.activeElement.dispatchEvent(pasted);
+    JS
+  end
+
   def accessibility_problems
     page.execute_script(File.read(UpTack::Installation.path("ui", "node_modules", "axe-core", "axe.min.js")))
     page.execute_script("const still = new CSSStyleSheet(); still.replaceSync('* { transition: none !important " \
@@ -89,8 +99,10 @@ module BrowserHelp
     page.evaluate_async_script(<<~JS)
       const done = arguments[0];
       // Rows of a grid are alike, and there are hundreds of cells: the first ones tell of all.
-      axe.run({exclude: [["[role=row]:nth-child(n+4)"]]}, {resultTypes: ["violations"], rules: {region: {enabled: false}}}).then((found) =>
-        done(found.violations.map((each) => each.id + ": " + each.nodes.slice(0, 2).map((node) => node.html.slice(0, 160)).join(" | "))));
+      const looked = {exclude: [["[role=row]:nth-child(n+4)"]]};
+      const shown = (nodes) => nodes.slice(0, 2).map((node) => node.html.slice(0, 160)).join(" | ");
+      axe.run(looked, {resultTypes: ["violations"], rules: {region: {enabled: false}}}).then((found) =>
+        done(found.violations.map((each) => each.id + ": " + shown(each.nodes))));
     JS
   end
 

@@ -39,7 +39,8 @@ RSpec.describe "The floors" do
       require "#{root}/#{file}"
       #{loader}.eager_load
       wrong = #{forbidden.inspect}.select { |name| Object.const_defined?(name) }
-      wrong += $LOADED_FEATURES.grep(%r{/(active_support|active_record|sinatra|rack)/}).first(1) if #{file.start_with?("core")}
+      libraries = $LOADED_FEATURES.grep(%r{/(active_support|active_record|sinatra|rack)/})
+      wrong += libraries.first(1) if #{file.start_with?("core")}
       abort wrong.join(", ") if wrong.any?
     RUBY
     Open3.capture2e(RbConfig.ruby, "-rbundler/setup", "-e", script, chdir: root)

@@ -22,15 +22,19 @@ RSpec.describe "A new field type, as CONTRIBUTING.md tells it" do
             {"id" => "f3", "key" => "whole", "label" => "Whole", "type" => "duration"}
           ],
           "rules" => [
-            {"id" => "r1", "kind" => "calculation", "field" => "whole", "formula" => "ramp + hold", "keeping" => "always"},
+            {
+              "id" => "r1", "kind" => "calculation", "field" => "whole", "formula" => "ramp + hold",
+              "keeping" => "always"
+            },
             {"id" => "r2", "kind" => "limits", "field" => "ramp", "low" => "30"}
           ]
         }]
       }
       Services::StartProject.new.call(design: plain, people: [{"name" => "Odile Marsh", "role" => "builder"}])
       workspace = Workspace.new(person: Store::Person.first)
-      save = ->(ramp) { UseCases::Records::SaveRecord.new(workspace).call(table: "firings", typed: {"ramp" => ramp, "hold" => "0:45"}) }
-      saved, short, odd = %w[1:30 0:20 soon].map { |ramp| save.call(ramp) }
+      save = UseCases::Records::SaveRecord.new(workspace)
+      saved, short, odd =
+        %w[1:30 0:20 soon].map { |ramp| save.call(table: "firings", typed: {"ramp" => ramp, "hold" => "0:45"}) }
       table = workspace.table("firings")
       list = UseCases::Records::ListRecords.new(workspace)
       clock = Core::Design::ScriptClock.at("2026-11-23T09:00", workspace.project.conventions)
@@ -39,7 +43,7 @@ RSpec.describe "A new field type, as CONTRIBUTING.md tells it" do
         shown: table.fields.map { |field| field.show(saved.record.values[field.key]) },
         refused: [short, odd].map { |each| each.outcome.refusals.map(&:message).first },
         cells: Store::Database.connection.select_rows("SELECT ramp, hold, whole FROM firings").first,
-        found: [list.call(table: "firings", filter: "ramp > 60").records.length, list.call(table: "firings", sort: "-whole").records.length],
+        found: [{filter: "ramp > 60"}, {sort: "-whole"}].map { list.call(table: "firings", **_1).records.length },
         edges: edges.map { |each| each.trial.last.state }.uniq.sort,
         mistakes: Core::Bench::Mutants.of(table.rules.last, table).length,
         json: Interchange::SchemaExport::JsonSchema.of(table)["properties"]["Ramp"]["type"],

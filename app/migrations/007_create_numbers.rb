@@ -8,6 +8,8 @@ class CreateNumbers < ActiveRecord::Migration[7.2]
     execute("CREATE TABLE up_tack_numbers (field_id TEXT NOT NULL, text TEXT NOT NULL, record_id " \
       "INTEGER NOT NULL, series TEXT NOT NULL, count INTEGER, PRIMARY KEY (field_id, text)) " \
       "WITHOUT ROWID")
-    UpTack::Store::AppendOnly.never_changed("up_tack_numbers", "numbers that were given").each_value { |sql| execute(sql) }
+    UpTack::Store::AppendOnly.never_changed("up_tack_numbers", "numbers that were given").each_value { |sql|
+      execute(sql)
+    }
   end
 end

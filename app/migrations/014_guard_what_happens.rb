@@ -25,7 +25,10 @@ class GuardWhatHappens < ActiveRecord::Migration[7.2]
       .then { |store| [store::Session, store::Token, store::Person, store::Event, store::Batch, store::Revision] }
       .each(&:reset_column_information)
     # Who comes in with one click is who could before, and nobody who is added later.
-    UpTack::Store::Settings["demo_people"] = JSON.generate(UpTack::Store::Settings.demo_people) if UpTack::Store::Settings.demo?
+    if UpTack::Store::Settings.demo?
+      UpTack::Store::Settings["demo_people"] =
+        JSON.generate(UpTack::Store::Settings.demo_people)
+    end
     UpTack::Store::Resealing.keyed
   end
 end

@@ -39,7 +39,9 @@ RSpec.describe "Previewing a rule on the records that exist" do
     end
     stub_const("UpTack::UseCases::Effects::PreviewRule::PATIENCE", 0)
     rule = {"kind" => "check", "field" => "hold", "formula" => "hold <= 90"}
-    look = ->(all) { UpTack::UseCases::Effects::PreviewRule.new(workspace).call(table: "pieces", plain: rule, all: all) }
+    look = ->(all) {
+      UpTack::UseCases::Effects::PreviewRule.new(workspace).call(table: "pieces", plain: rule, all: all)
+    }
     expect(look.call(false)).to have_attributes(looked_at: 50, total: 228)
     expect(look.call(true)).to have_attributes(looked_at: 228, counts: {"passed" => 28, "refused" => 200})
   end

@@ -86,7 +86,9 @@ RSpec.describe "Typing it right, in the store" do
   end
 
   it "offers the linked records and the choices that belong, to whatever was typed so far" do
-    found = ->(typed) { call_use_case("Records::FindCandidates", table: "pieces", field: "clay", text: "", typed: typed).map(&:title) }
+    found = ->(typed) {
+      call_use_case("Records::FindCandidates", table: "pieces", field: "clay", text: "", typed: typed).map(&:title)
+    }
     expect(found.call({})).to eq(["Brick red", "Harbour stoneware", "Raku body", "Snowfall", "Speckled oat"])
     expect(found.call({"clay_family" => "porcelain"})).to eq(["Snowfall"])
     expect(found.call({"clay_family" => "porcelain", "clay" => 1})).to eq(["Snowfall"])

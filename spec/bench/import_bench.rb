@@ -80,14 +80,19 @@ end
 
 BARE = <<~SQL
   CREATE TABLE pieces (
-    id INTEGER PRIMARY KEY, tag TEXT UNIQUE, piece TEXT NOT NULL CHECK (trim(piece) <> ''), maker TEXT NOT NULL, clay NUMERIC, tare NUMERIC, wet NUMERIC CHECK (clay + tare = wet),
-    firing TEXT CHECK (firing IN ('Bisque', 'Glaze', 'Lustre', 'Raku')), peak NUMERIC CHECK (peak BETWEEN 600 AND 1300), received DATE DEFAULT (date('now')),
-    collect_by DATE GENERATED ALWAYS AS (date(received, '+14 days')) STORED, made_by TEXT, changed_on TEXT, edits NUMERIC DEFAULT 0, note TEXT, CHECK (NOT (firing = 'Raku' AND peak > 1000)));
+    id INTEGER PRIMARY KEY, tag TEXT UNIQUE, piece TEXT NOT NULL CHECK (trim(piece) <> ''), maker TEXT NOT NULL,
+    clay NUMERIC, tare NUMERIC, wet NUMERIC CHECK (clay + tare = wet),
+    firing TEXT CHECK (firing IN ('Bisque', 'Glaze', 'Lustre', 'Raku')),
+    peak NUMERIC CHECK (peak BETWEEN 600 AND 1300), received DATE DEFAULT (date('now')),
+    collect_by DATE GENERATED ALWAYS AS (date(received, '+14 days')) STORED, made_by TEXT, changed_on TEXT,
+    edits NUMERIC DEFAULT 0, note TEXT, CHECK (NOT (firing = 'Raku' AND peak > 1000)));
   CREATE TABLE log (id INTEGER PRIMARY KEY, at TEXT, record INTEGER, who TEXT, changes TEXT);
   CREATE INDEX log_by_record ON log (record);
   CREATE TRIGGER logged AFTER INSERT ON pieces BEGIN
     INSERT INTO log (at, record, who, changes) VALUES (datetime('now'), NEW.id, NEW.made_by,
-      json_object('tag', NEW.tag, 'piece', NEW.piece, 'maker', NEW.maker, 'clay', NEW.clay, 'tare', NEW.tare, 'wet', NEW.wet, 'firing', NEW.firing, 'peak', NEW.peak, 'received', NEW.received, 'collect_by', NEW.collect_by, 'note', NEW.note));
+      json_object('tag', NEW.tag, 'piece', NEW.piece, 'maker', NEW.maker, 'clay', NEW.clay, 'tare', NEW.tare,
+        'wet', NEW.wet, 'firing', NEW.firing, 'peak', NEW.peak, 'received', NEW.received,
+        'collect_by', NEW.collect_by, 'note', NEW.note));
   END;
 SQL
 

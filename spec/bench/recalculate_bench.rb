@@ -127,7 +127,9 @@ Dir.mktmpdir do |folder|
   links = seconds { pin("r3", "whose", "maker.address_as & \": \" & tag") }
   watching.kill
   title =
-    seconds { UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "titles", id: 1, typed: {"text" => "Prof"}) }
+    seconds {
+      UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "titles", id: 1, typed: {"text" => "Prof"})
+    }
   followed = UpTack::Store::RecordTable.model("pieces").where("whose LIKE 'Prof %'").count
   puts format(
     "a formula changed on %d records: %.2f s, %.1f times as fast as record by record (%.1f s)",

@@ -61,9 +61,11 @@ MILLION = 1_000_000
 def fill_log
   UpTack::Store::Database.connection.execute(<<~SQL)
     WITH RECURSIVE counting(n) AS (SELECT 1 UNION ALL SELECT n + 1 FROM counting WHERE n < #{MILLION})
-    INSERT INTO up_tack_entries (id, made_at, person_id, person_name, way, action, table_id, record_id, record_title, revision_id, differences, seal)
-    SELECT (SELECT MAX(id) FROM up_tack_entries) + n, datetime('2022-11-24', '+' || (n * 126) || ' seconds'), 1 + n % 3, 'Odile Marsh', 'form', 'update', 't1', 1 + n % 5000,
-      'PC-' || n, 1, '[["f2","Piece","text","Mug","Bowl",null],["f6","Wet","number","600","610",null]]', 'x' FROM counting
+    INSERT INTO up_tack_entries (id, made_at, person_id, person_name, way, action, table_id, record_id, record_title,
+      revision_id, differences, seal)
+    SELECT (SELECT MAX(id) FROM up_tack_entries) + n, datetime('2022-11-24', '+' || (n * 126) || ' seconds'),
+      1 + n % 3, 'Odile Marsh', 'form', 'update', 't1', 1 + n % 5000, 'PC-' || n, 1,
+      '[["f2","Piece","text","Mug","Bowl",null],["f6","Wet","number","600","610",null]]', 'x' FROM counting
   SQL
   UpTack::Store::Database.connection.execute(
     "INSERT OR IGNORE INTO up_tack_changed (field_id, entry_id) SELECT 'f2', id FROM " \

@@ -3,15 +3,6 @@
 require "browser_helper"
 
 RSpec.describe "Filling fields from others, and forms that know where the cursor goes next" do
-  # Pastes as a browser does: into what has the focus.
-  def paste(text)
-    page.execute_script(<<~JS, text)
-      const board = new DataTransfer();
-      board.setData("text/plain", arguments[0]);
-      document.activeElement.dispatchEvent(new ClipboardEvent("paste", {clipboardData: board, bubbles: true, cancelable: true}));
-    JS
-  end
-
   def focus_on(name) = find_field(name).native.node.focus
   def cell(row, label) = find("input[aria-label='Row #{row}, #{label}']")
   def at?(id) = page.has_css?("##{id}:focus")

@@ -6,10 +6,18 @@ require "browser_helper"
 RSpec.describe "By finger and by ear" do
   def small_controls
     page.evaluate_script(<<~JS)
-      [...document.querySelectorAll("button, select, input:not([type=checkbox]):not([type=radio]), textarea, header a, nav a, summary")]
-        .filter((each) => { const box = each.getBoundingClientRect(); return box.width > 1 && box.height > 1 && !each.closest(".sr-only, [aria-hidden=true]") && getComputedStyle(each).opacity !== "0" })
-        .filter((each) => each.getBoundingClientRect().height < 43.5)
-        .map((each) => (each.getAttribute("aria-label") || each.textContent || each.id).trim().slice(0, 40) + " " + each.getBoundingClientRect().height)
+      (() => {
+      const fields = "select, input:not([type=checkbox]):not([type=radio]), textarea";
+      const controls = [...document.querySelectorAll(`button, ${fields}, header a, nav a, summary`)];
+      const box = (each) => each.getBoundingClientRect();
+      const shown = (each) =>
+        box(each).width > 1 && box(each).height > 1 && !each.closest(".sr-only, [aria-hidden=true]") &&
+        getComputedStyle(each).opacity !== "0";
+      const name = (each) => (each.getAttribute("aria-label") || each.textContent || each.id).trim().slice(0, 40);
+      return controls
+        .filter((each) => shown(each) && box(each).height < 43.5)
+        .map((each) => name(each) + " " + box(each).height);
+      })()
     JS
   end
 

@@ -9,15 +9,6 @@ RSpec.describe "Typing it right" do
   def into(label) = find_field(label).native.node.focus
   def caret = evaluate_script("document.activeElement.selectionStart")
 
-  # As the browser's own paste does, without a clipboard that other programs share.
-  def paste(text)
-    page.execute_script(<<~JS, text)
-      const data = new DataTransfer();
-      data.setData("text", arguments[0]);
-      document.activeElement.dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}));
-    JS
-  end
-
   def open_form(table = "pieces", id = nil)
     visit "#{["/t/#{table}/forms", id].compact.join("/")}?form=all"
     expect(page).to have_field((table == "pieces") ? "Received by" : "Name", with: /\w/)

@@ -108,11 +108,7 @@ RSpec.describe "Setting up how things are typed" do
     find("input[aria-label='By a list']").click
     select "Firing", from: "Depends on"
     find("section[aria-label='What belongs to what']").native.node.focus
-    page.execute_script(<<~JS)
-      const data = new DataTransfer();
-      data.setData("text/plain", "Bisque\\tDrying\\nbisque\\tBisque fired\\nRaku\\tCollected\\nSalt\\tDrying\\n");
-      document.activeElement.dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}));
-    JS
+    paste("Bisque\tDrying\nbisque\tBisque fired\nRaku\tCollected\nSalt\tDrying\n")
     expect(page).to have_text("3 pairs taken over. In neither list: “Salt”.")
     find("input[aria-label='Glaze: Bisque fired']").click
     find("input[aria-label='Glaze: Collected']").click(:shift)

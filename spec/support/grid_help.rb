@@ -11,15 +11,6 @@ module GridHelp
     find("[role=grid]").native.node.focus
   end
 
-  # What a spreadsheet would put into the clipboard, pasted where the cursor is.
-  def paste(text)
-    page.execute_script(<<~JS, text)
-      const data = new DataTransfer();
-      data.setData("text/plain", arguments[0]);
-      document.activeElement.dispatchEvent(new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}));
-    JS
-  end
-
   def cell(row, field) = find("[role=row][data-index='#{row}'] [role=gridcell][data-writes$='.#{field}']")
   def hands = Typist.new(page.driver.browser.page, words: nil)
 end

@@ -8,7 +8,9 @@ RSpec.describe "Work that takes long" do
   include WebHelp
 
   may_take_long =
-    WebHelp::DOCUMENT["paths"].values.flat_map(&:values).select { |each| each.is_a?(Hash) && each["responses"]&.key?("202") }
+    WebHelp::DOCUMENT["paths"].values.flat_map(&:values).select { |each|
+      each.is_a?(Hash) && each["responses"]&.key?("202")
+    }
 
   # Each job is over when it is looked at, and yet was not when the answer was given.
   before do

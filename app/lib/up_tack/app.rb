@@ -16,5 +16,7 @@ module UpTack
       loader.enable_reloading if ENV["UP_TACK_RELOAD"]
       loader.setup
     end
+
+    Core::Messages.add(File.expand_path("../../messages", __dir__))
   end
 end

@@ -11,7 +11,7 @@ module UpTack
 
     # Somebody has as much going on as they may.
     class TooMany < StandardError
-      def initialize = super("You have #{MOST} pieces of long work going on. Wait for one of them, or stop it.")
+      def initialize = super(Core::Messages["app.jobs.you_have_pieces_of_long_work_going", most: MOST])
     end
 
     # How work may end by itself: stopped, refused, or without what it needs.
@@ -83,7 +83,7 @@ module UpTack
       # @raise [Store::NotFound]
       def find(id) =
         @mutex.synchronize { @jobs[id] } ||
-          raise(Store::NotFound, "There is no such job; it may have ended a while ago.")
+          raise(Store::NotFound, Core::Messages["common.there_is_no_such_job"])
 
       private
 

@@ -40,7 +40,7 @@ module UpTack
 
     # @raise [Stopped] if somebody asked for it
     def check
-      raise Stopped, "Stopped; everything is as it was." if @stop
+      raise Stopped, Core::Messages["app.progress.everything_is_as"] if @stop
     end
   end
 end

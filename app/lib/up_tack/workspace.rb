@@ -26,7 +26,9 @@ module UpTack
 
     # @return [Core::Design::Table]
     # @raise [Store::NotFound]
-    def table(key) = project.table(key) || raise(Store::NotFound, "There is no table `#{key}`.")
+    def table(key) = project.table(key) || raise(Store::NotFound, Core::Messages[
+      "common.there_is_no_table", table: key
+    ])
 
     # @return [Hash{String=>Core::Save::Plan}] all, by table
     def plans = compiled.plans
@@ -47,7 +49,7 @@ module UpTack
     def filled_in(key, form)
       design = table(key)
       if form && !design.form(form)
-        raise Store::NotFound, "There is no such form of #{design.label}; it may have been deleted."
+        raise Store::NotFound, Core::Messages["common.there_is_no_such_form", design: design.label]
       end
 
       ground.filled_in(key, form)

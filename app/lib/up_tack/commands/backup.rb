@@ -22,7 +22,7 @@ module UpTack
         path = Database.path(arguments)
         at = arguments.index("--to")
         to = at && arguments[at + 1]
-        raise Store::NotFound, "There is no file #{path}." unless File.file?(path)
+        raise Store::NotFound, Core::Messages["commands.all.there_is_no_file", path: path] unless File.file?(path)
 
         @out.puts Store::Backups.new(path).make("hand", to: to)
         0

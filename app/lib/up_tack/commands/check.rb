@@ -39,7 +39,7 @@ module UpTack
       private
 
       def tell_missing(path)
-        @err.puts "There is no project in #{path}."
+        @err.puts Core::Messages["commands.all.there_is_no_project", path: path]
         2
       end
     end

@@ -81,16 +81,16 @@ module UpTack
 
       def day(text)
         Core::Expression::Functions::DateFunctions.iso(text) ||
-          raise(ArgumentError, "#{text} is not a date like 2026-11-23.")
+          raise(ArgumentError, Core::Messages["commands.eval.is_not_date_like_2026_11_23", text: text])
       end
 
       def values_in(json)
         values = JSON.parse(json, decimal_class: BigDecimal)
-        raise ArgumentError, "The values must be a JSON object." unless values.is_a?(Hash)
+        raise ArgumentError, Core::Messages["commands.eval.values_must_be_json_object"] unless values.is_a?(Hash)
 
         values.to_h { |key, value| [key, scalar(key, value)] }
       rescue JSON::ParserError, EncodingError
-        raise ArgumentError, "The values are not valid JSON."
+        raise ArgumentError, Core::Messages["commands.eval.values_are_not_valid_json"]
       end
 
       def scalar(key, value)
@@ -99,10 +99,10 @@ module UpTack
           number = BigDecimal(value)
           return number if number.finite? && number.n_significant_digits <= 15 && number.exponent <= 15
 
-          raise ArgumentError, "#{key} has more than 15 digits."
+          raise ArgumentError, Core::Messages["commands.eval.has_more_than_15_digits", key: key]
         when String then value.unicode_normalize(:nfc)
         when nil, true, false then value
-        else raise ArgumentError, "#{key} must be a single value."
+        else raise ArgumentError, Core::Messages["commands.eval.must_be_single_value", key: key]
         end
       end
 

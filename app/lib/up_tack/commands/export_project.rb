@@ -20,7 +20,9 @@ module UpTack
         database = Database.path(arguments)
         return missing(database) unless File.file?(database)
 
-        text = Database.open(database) { |workspace| workspace && UseCases::Design::WriteProjectFile.new(workspace).call }
+        text = Database.open(database) { |workspace|
+          workspace && UseCases::Design::WriteProjectFile.new(workspace).call
+        }
         return missing(database) unless text
 
         arguments.first ? File.write(arguments.first, text) : @out.print(text)
@@ -30,7 +32,7 @@ module UpTack
       private
 
       def missing(database)
-        @err.puts "There is no project in #{database}."
+        @err.puts Core::Messages["commands.all.there_is_no_project", path: database]
         2
       end
     end

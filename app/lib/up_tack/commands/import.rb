@@ -43,7 +43,7 @@ module UpTack
           if workspace
             bring_in(workspace, table, path, flags, maps, match, refused)
           else
-            fail_with("There is no project in #{database} yet.")
+            fail_with(Core::Messages["commands.import.there_is_no_project_in_yet", database: database])
           end
         end
       rescue Interchange::Unreadable, Core::Invalid, Store::NotFound, Services::NotAllowed => e
@@ -118,13 +118,17 @@ module UpTack
         column, _, field = map.rpartition("=")
         unless source.columns.include?(column)
           Core::Invalid.because(
-            "The file has no column “#{column}”; it has #{source.columns.first(20).join(", ")}."
+            Core::Messages[
+              "commands.import.file_has_no_column",
+              column: column,
+              columns: source.columns.first(20).join(", ")
+            ]
           )
         end
         return {"column" => column, "field" => nil} if field == "-"
 
         found = design.fields.find { |each| each.key == field || each.label.casecmp?(field) } or
-          Core::Invalid.because("#{design.label} has no field “#{field}”.")
+          Core::Invalid.because(Core::Messages["commands.import.has_no_field", design: design.label, field: field])
         {"column" => column, "field" => found.key}
       end
 
@@ -139,7 +143,8 @@ module UpTack
             @out.puts "row #{each.place}: #{each.refusals.map { |refusal| refusal[:message] }.join(" ")}"
           end
         @out.puts "and #{report.refused_count - SHOWN} more" if report.refused_count > SHOWN
-        @out.puts "Nothing was saved." if keep == "none" || (keep == "all" && !report.clean?)
+        nothing = keep == "none" || (keep == "all" && !report.clean?)
+        @out.puts Core::Messages["commands.import.nothing_was_saved"] if nothing
         report.clean? ? 0 : 1
       end
     end

@@ -50,7 +50,7 @@ module UpTack
         preview.differences.each { |each| @out.puts "#{sign(each)} #{each.place}: #{each.after || each.before}" }
         preview.people.each { |person| @out.puts "+ #{person["name"]} (#{person["role"]})" }
         preview.losses.each { |label, count| @out.puts "! #{count} values of #{label} would be lost" }
-        return 0.tap { @out.puts "Nothing was changed." } if dry
+        return 0.tap { @out.puts Core::Messages["commands.import_project.nothing_was_changed"] } if dry
 
         UseCases::Design::ApplyProjectFile.new(workspace).call(text)
         0.tap { @out.puts "Brought in: #{preview.name}" }
@@ -64,8 +64,12 @@ module UpTack
 
       def dry_start(text)
         content = Core::Design::ProjectFile.read(text)
-        @out.puts "#{content.design["name"]}: #{content.design["tables"].length} " \
-                    "tables, #{content.people.length} people. Nothing was changed."
+        @out.puts Core::Messages[
+          "commands.import_project.tables_people",
+          project: content.design["name"],
+          tables: content.design["tables"].length,
+          people: content.people.length
+                  ]
         0
       end
 
@@ -74,7 +78,10 @@ module UpTack
 
         content = Core::Design::ProjectFile.read(text)
         builder = content.people.find { |person| person["role"] == "builder" } or
-          Core::Invalid.because("A new project needs a builder among its people.", part: "people")
+          Core::Invalid.because(
+            Core::Messages["commands.import_project.new_project_needs_builder_among_its_people"],
+            part: "people"
+          )
         word = password(builder)
         Store::Database.write do
           Services::StartProject.new.call(
@@ -88,8 +95,11 @@ module UpTack
           )
         end
         0.tap do
-          @out.puts "#{content.design["name"]} is set up; sign in " \
-                      "as #{Store::Person.folded(builder["name"].split.first)}."
+          @out.puts Core::Messages[
+            "commands.import_project.is_set_up",
+            project: content.design["name"],
+            sign_in: Store::Person.folded(builder["name"].split.first)
+                    ]
         end
       end
 
@@ -99,7 +109,11 @@ module UpTack
         problem = Store::Person.password_problem(word)
         if problem
           Core::Invalid.because(
-            "#{problem} Give the password of #{builder["name"]} on standard input.",
+            Core::Messages[
+              "commands.import_project.give_password_of_on_standard_input",
+              problem: problem,
+              builder: builder["name"]
+            ],
             part: "password"
           )
         end

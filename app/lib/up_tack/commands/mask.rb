@@ -26,7 +26,7 @@ module UpTack
 
         mask, text = arguments.map { |argument| argument.dup.force_encoding(Encoding::UTF_8) }
         unless mask.valid_encoding? && text.valid_encoding?
-          return fail_with("The mask and the text must be valid UTF-8.")
+          return fail_with(Core::Messages["commands.mask.mask_and_text_must_be_valid_utf"])
         end
 
         print_fit(Core::Masks.read(mask), text.unicode_normalize(:nfc))

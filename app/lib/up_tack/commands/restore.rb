@@ -48,7 +48,7 @@ module UpTack
 
       def list(store)
         store.all.each { |each| @out.puts "#{each.name}  #{each.why}, #{(each.bytes / 1_000_000.0).round(1)} MB" }
-        @out.puts "No backups yet." if store.all.empty?
+        @out.puts Core::Messages["commands.restore.no_backups_yet"] if store.all.empty?
         0
       end
     end

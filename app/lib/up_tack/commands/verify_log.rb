@@ -46,13 +46,14 @@ module UpTack
       private
 
       def missing(path)
-        @err.puts path ? "There is no file #{path}." : "Say which file to compare with: --against FILE"
+        @err.puts path ? Core::Messages[
+          "commands.all.there_is_no_file", path: path
+        ] : "Say which file to compare with: --against FILE"
         2
       end
 
       def unkeyed(path)
-        @err.puts "The key of this log is not here: there is no file #{Store::LogKey.file(path)}, and " \
-          "UP_TACK_KEY is empty. Without it nobody can tell whether the log holds."
+        @err.puts Core::Messages["commands.verify_log.key_of_log_is_not_here", file: Store::LogKey.file(path)]
         2
       end
 

@@ -105,9 +105,11 @@ module UpTack
         orders = rows_by_order.slice("dmy", "mdy")
         return unless orders.length == 2
 
-        "“#{name}” has dates of both " \
-          "orders: #{orders.map { |_, (row, text)| "#{text} in row #{row}" }.join(", ")}. Those that " \
-          "don't fit the chosen order will be refused."
+        Core::Messages[
+          "interchange.profile.has_dates_of_both_orders",
+          name: name,
+          orders: orders.map { |_, (row, text)| "#{text} in row #{row}" }.join(", ")
+        ]
       end
 
       ORDERS = {"dmy" => "day first", "mdy" => "month first", "ymd" => "year first"}.freeze
@@ -120,8 +122,15 @@ module UpTack
         row, text = rows_by_order[order]
         why = row ? "since row #{row} has #{text}" : "as other columns or the firm write dates"
         others = (@either_way == 1) ? "another date" : "#{Core::Values::Plain.grouped(@either_way)} other dates"
-        "“#{name}” is read #{ORDERS.fetch(order)}, #{why}; #{others}, such as #{@example.last} in " \
-          "row #{@example.first}, would allow the other order. Choose it at the column if that is meant."
+        Core::Messages[
+          "interchange.profile.is_read",
+          name: name,
+          orders: ORDERS.fetch(order),
+          why: why,
+          others: others,
+          example: @example.last,
+          row: @example.first
+        ]
       end
 
       # @return [Array(BigDecimal, BigDecimal), nil] the least and the greatest number

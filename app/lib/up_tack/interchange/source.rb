@@ -16,7 +16,7 @@ module UpTack
       # @return [Readers::Csv, Readers::Apart, Readers::Json]
       # @raise [Unreadable]
       def open(path, name: File.basename(path), options: {})
-        raise Unreadable, "#{name} is empty." if File.zero?(path)
+        raise Unreadable, Core::Messages["interchange.source.is_empty", name: name] if File.zero?(path)
 
         case (found = format(path, name))
         when "packed" then Readers::Apart.new(path, name, options)
@@ -33,11 +33,11 @@ module UpTack
         return "packed" if head.start_with?("PK")
         if %w[xlsx ods].include?(ending)
           raise Unreadable,
-            "#{name} is not a workbook, though its ending says so; it may have been cut off or renamed."
+            Core::Messages["interchange.source.is_not_workbook_though_its_ending_says", name: name]
         end
 
         told = known_as(head)
-        raise Unreadable, "#{name} is #{told}, not a table. Save it as CSV, XLSX, ODS or JSON." if told
+        raise Unreadable, Core::Messages["interchange.source.is_not_table", name: name, kind: told] if told
         return (ending == "jsonl" || head.lstrip.start_with?("{")) ? "jsonl" : "json" if %w[json jsonl].include?(ending)
 
         "csv"
@@ -64,7 +64,8 @@ module UpTack
       # @raise [Unreadable]
       def columns(names, file)
         if names.length > MOST_COLUMNS
-          raise Unreadable, "#{file} has #{names.length} columns; up to #{MOST_COLUMNS} are read."
+          raise Unreadable,
+            Core::Messages["interchange.source.has_columns", file: file, number: names.length, most: MOST_COLUMNS]
         end
 
         seen = Hash.new(0)
@@ -75,8 +76,12 @@ module UpTack
           seen[text] += 1
           next text if seen[text] == 1
 
-          notes << "Two columns are called “#{text}”; the one in place #{index + 1} is told as “#{text} " \
-            "(#{seen[text]})”."
+          notes << Core::Messages[
+            "interchange.source.two_columns_are_called",
+            text: text,
+            place: index + 1,
+            number: seen[text]
+          ]
           "#{text} (#{seen[text]})"
         end
         [found, notes]

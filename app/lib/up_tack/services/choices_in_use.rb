@@ -26,7 +26,7 @@ module UpTack
               "of #{table.label} #{(count == 1) ? "has" : "have"} “#{choice}” as #{field.label}"
           end
         Core::Invalid.because(
-          "#{named.join("; ")}. Retire it instead: those that have it keep it, and nobody can pick it anew.",
+          Core::Messages["services.choices_in_use.retire_it_instead", named: named.join("; ")],
           part: "choices"
         )
       end

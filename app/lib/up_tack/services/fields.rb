@@ -10,12 +10,15 @@ module UpTack
       # @raise [Core::Invalid] naming the first field that the table does not have
       def check(table, typed, visible = nil)
         if table.fields.empty?
-          Core::Invalid.because("#{table.label} has no fields yet; add one before records.")
+          Core::Invalid.because(Core::Messages["services.fields.has_no_fields_yet", table: table.label])
         end
         unknown = typed.keys.find { |key| table.field(key).nil? || visible&.field?(table.field(key)) == false } or
           return
 
-        Core::Invalid.because("There is no field `#{unknown}` in #{table.label}.", part: unknown)
+        Core::Invalid.because(
+          Core::Messages["common.there_is_no_field", unknown: unknown, table: table.label],
+          part: unknown
+        )
       end
     end
   end

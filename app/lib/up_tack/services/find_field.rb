@@ -12,7 +12,8 @@ module UpTack
       # @raise [Store::NotFound]
       def call(table:, field:)
         design = @workspace.table(table)
-        design.field(field) || raise(Store::NotFound, "There is no field `#{field}` in #{design.label}.")
+        design.field(field) ||
+          raise(Store::NotFound, Core::Messages["common.there_is_no_field", unknown: field, table: design.label])
       end
     end
   end

@@ -13,7 +13,10 @@ module UpTack
       def call(table:, rule:)
         design = @workspace.table(table)
         design.rule(rule) ||
-          raise(Store::NotFound, "There is no rule `#{rule}` in #{design.label}; it may have been taken off.")
+          raise(
+            Store::NotFound,
+            Core::Messages["services.find_rule.there_is_no_rule", rule: rule, design: design.label]
+          )
       end
     end
   end

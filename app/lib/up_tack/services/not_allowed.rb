@@ -13,9 +13,14 @@ module UpTack
 
         raise new(
                 {
-                  see: "#{table.label} is not open to a #{person.role}.",
-                  edit: "A #{person.role} may look at #{table.label}, not change it.",
-                  delete: "A #{person.role} may not delete records of #{table.label}."
+                  see: Core::Messages["services.not_allowed.is_not_open_to", table: table.label, role: person.role],
+                  edit:
+                    Core::Messages[
+                      "services.not_allowed.may_look_at_not_change",
+                      role: person.role,
+                      table: table.label
+                    ],
+                  delete: Core::Messages["common.may_not_delete_records", role: person.role, table: table.label]
                 }.fetch(what)
               )
       end

@@ -20,7 +20,9 @@ module UpTack
         @plan, @form = workspace.filled_in(table, form)
         @table = @plan.table
         @channel = channel
-        raise ArgumentError, "There is no channel #{channel}." unless Store::Entry::CHANNELS.include?(channel)
+        unless Store::Entry::CHANNELS.include?(channel)
+          raise ArgumentError, Core::Messages["services.record_writer.there_is_no_channel", channel: channel]
+        end
 
         @batch = batch
         @rows = Store::RecordTable.new(@table, @plan.kept_fields)

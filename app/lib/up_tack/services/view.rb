@@ -79,9 +79,12 @@ module UpTack
       def check_open(table, key)
         visible = @workspace.visibility
         design = @workspace.project.table(table)
-        Core::Invalid.because("There is no table `#{table}`.") unless visible.table?(design)
+        Core::Invalid.because(Core::Messages["common.there_is_no_table", table: table]) unless visible.table?(design)
         unless key.nil? || visible.field?(design.field(key))
-          Core::Invalid.because("There is no field `#{key}` in #{design.label}.", part: key)
+          Core::Invalid.because(
+            Core::Messages["common.there_is_no_field", unknown: key, table: design.label],
+            part: key
+          )
         end
       end
 
@@ -101,7 +104,10 @@ module UpTack
       def check_sorts
         keys = @terms.map(&:first) - [NUMBER]
         if keys.length > MOST_SORTS
-          Core::Invalid.because("Records can be sorted by #{MOST_SORTS} fields at most.", part: "sort")
+          Core::Invalid.because(
+            Core::Messages["services.view.records_can_be_sorted_by_fields", most: MOST_SORTS],
+            part: "sort"
+          )
         end
         Fields.check(@table, keys.to_h { |key| [key, nil] }, @workspace.visibility)
         keys.each { |key| check_open(@table.key, key) }

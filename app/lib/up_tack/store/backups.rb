@@ -38,7 +38,7 @@ module UpTack
       # @raise [NotFound]
       def path(name)
         unless name.to_s.match?(NAME) && File.file?(File.join(@folder, name))
-          raise NotFound, "There is no backup of that name."
+          raise NotFound, Core::Messages["store.backups.there_is_no_backup_of_name"]
         end
 
         File.join(@folder, name)
@@ -69,8 +69,7 @@ module UpTack
       def drop(name, now: Time.now.utc)
         found = path(name)
         if stays?(copy(name), now)
-          raise Kept, "This copy was made before a restore and stays for #{STAYS} days: what the restore cut " \
-            "off is nowhere else."
+          raise Kept, Core::Messages["store.backups.copy_was_made_before_restore_and_stays", days: STAYS]
         end
 
         FileUtils.rm_f(found)
@@ -92,13 +91,24 @@ module UpTack
       def self.check(path)
         database = SQLite3::Database.new(path, readonly: true)
         said = database.get_first_value("PRAGMA integrity_check")
-        raise Unsound, "The copy does not hold: #{said.to_s.lines.first&.strip}." unless said == "ok"
+        unless said == "ok"
+          raise Unsound,
+            Core::Messages["store.backups.copy_does_not_hold", reason: said.to_s.lines.first&.strip]
+        end
 
         version = SystemTables.version(database)
-        raise Unsound, "#{File.basename(path)} is no database of Up Tack." unless version
+        unless version
+          raise Unsound,
+            Core::Messages["store.backups.is_no_database_of_up_tack", file: File.basename(path)]
+        end
         raise Unsound, SystemTables::TooNew.new.message if version > SystemTables.latest
       rescue SQLite3::Exception => e
-        raise Unsound, "#{File.basename(path)} can't be read as a database of Up Tack: #{e.message}."
+        raise Unsound,
+          Core::Messages[
+            "store.backups.cant_be_read_as_database_of_up",
+            file: File.basename(path),
+            reason: e.message
+          ]
       ensure
         database&.close
       end
@@ -120,7 +130,7 @@ module UpTack
             SQLite3::Constants::ErrorCode::BUSY,
             SQLite3::Constants::ErrorCode::LOCKED
           ].include?(state)
-            raise Unsound, "The database could not be copied (SQLite says #{state})."
+            raise Unsound, Core::Messages["store.backups.database_could_not_be_copied_sqlite_says", state: state]
           end
 
           Thread.pass

@@ -16,7 +16,7 @@ module UpTack
           # @raise [NotFound] while there is none
           def current
             latest = Statements.run("SELECT MAX(id) FROM up_tack_revisions").dig(0, 0) or
-              raise NotFound, "There is no project yet."
+              raise NotFound, Core::Messages["store.compiled_design.there_is_no_project_yet"]
             @mutex.synchronize do
               @current = compile(latest) unless @current&.revision_id == latest && @current.path == Database.path
               @current

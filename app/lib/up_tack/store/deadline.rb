@@ -27,7 +27,7 @@ module UpTack
 
       # The question took too long.
       class Passed < StandardError
-        def initialize = super("This took too long and was stopped. Ask for fewer records, or by a simpler condition.")
+        def initialize = super(Core::Messages["store.deadline.took_too_long_and_was_stopped"])
       end
 
       @turns = Mutex.new

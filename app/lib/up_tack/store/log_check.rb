@@ -46,8 +46,7 @@ module UpTack
       def look_over(progress, against)
         verdict = Verdict.new(sound: true, entries: 0, events: 0, faults: [], set_back: [])
         unless Database.connection.table_exists?("up_tack_events")
-          raise Unchecked, "This file is of an earlier version, whose log was not sealed under a key. Open it with " \
-            "this version once."
+          raise Unchecked, Core::Messages["store.log_check.file_is_of_earlier_version_whose_log"]
         end
 
         told = against && Against.read(against)

@@ -60,7 +60,10 @@ module UpTack
         # @return [Key]
         # @raise [Unfit]
         def of(text)
-          raise Unfit, "A key has at least #{SHORTEST} characters." if text.length < SHORTEST
+          if text.length < SHORTEST
+            raise Unfit,
+              Core::Messages["store.log_key.key_has_at_least_characters", least: SHORTEST]
+          end
 
           bytes = text.match?(/\A\h{64}\z/) ? [text].pack("H*") : Digest::SHA256.digest("up_tack key #{text}")
           Key.new(Digest::SHA256.hexdigest("up_tack id #{bytes}")[0, 16], bytes)

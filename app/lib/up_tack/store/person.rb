@@ -39,12 +39,16 @@ module UpTack
       # @param others [Array<String>] what it may not be: names by which the person is known
       # @return [String, nil] what is wrong with a password, in words
       def self.password_problem(text, others: [])
-        return "A password has at least #{SHORTEST} characters." unless text.is_a?(String) && text.length >= SHORTEST
-        if text.bytesize > LONGEST_BYTES
-          return "A password has at most #{LONGEST_BYTES} bytes; accented letters take two."
+        unless text.is_a?(String) && text.length >= SHORTEST
+          return Core::Messages["store.person.password_has_at_least_characters", least: SHORTEST]
         end
-        return "A password can't hold that character." if text.include?("\u0000") || !text.valid_encoding?
-        return "A password needs more than one character over and over." if text.chars.uniq.length < 4
+        if text.bytesize > LONGEST_BYTES
+          return Core::Messages["store.person.password_has_at_most_bytes", most: LONGEST_BYTES]
+        end
+        if text.include?("\u0000") || !text.valid_encoding?
+          return Core::Messages["store.person.password_cant_hold_character"]
+        end
+        return Core::Messages["store.person.password_needs_more_than_one_character_over"] if text.chars.uniq.length < 4
 
         guessed_problem(
           text,
@@ -60,12 +64,12 @@ module UpTack
       def self.guessed_problem(text, names)
         rest = names.sort_by { |name| -name.length }.reduce(folded(text)) { |left, name| left.gsub(name, "") }
         if rest != folded(text) && rest.length < BESIDES
-          return "A password can't be your name with a little more; whoever knows you tries that first."
+          return Core::Messages["store.person.password_cant_be_your_name_with_little"]
         end
 
         score = (@tester ||= Zxcvbn::Tester.new).test(text, names).score
         if score < STRONG
-          "This password is among those that are guessed first. Take a few words that do not belong together."
+          Core::Messages["store.person.password_is_among_those_are_guessed_first"]
         end
       end
 

@@ -59,7 +59,7 @@ module UpTack
       def earlier
         before, fault, last = Seal::BEGINNING, nil, nil
         each_entry do |entry, seal|
-          fault ||= "Entry #{entry.first} did not hold when the log was first sealed under a key." unless seal ==
+          fault ||= Core::Messages["store.resealing.entry_did_not_hold_when_log", entry: entry.first] unless seal ==
             Seal.unkeyed(before, entry) && entry.first == last.to_i + 1
           before, last = seal || Seal.unkeyed(before, entry), entry.first
         end

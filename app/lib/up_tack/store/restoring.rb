@@ -63,7 +63,8 @@ module UpTack
         @counters.each do |field, series, following, highest|
           Statements.run(<<~SQL, field, series, following, highest)
             INSERT INTO up_tack_counters (field_id, series, next, highest) VALUES (?1, ?2, ?3, ?4)
-            ON CONFLICT (field_id, series) DO UPDATE SET next = MAX(next, ?3), highest = NULLIF(MAX(COALESCE(highest, 0), COALESCE(?4, 0)), 0)
+            ON CONFLICT (field_id, series) DO UPDATE
+            SET next = MAX(next, ?3), highest = NULLIF(MAX(COALESCE(highest, 0), COALESCE(?4, 0)), 0)
           SQL
         end
       end

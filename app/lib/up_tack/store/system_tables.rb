@@ -41,7 +41,7 @@ module UpTack
 
       # A file that was written by a later version, whose tables this one does not know.
       class TooNew < StandardError
-        def initialize = super("This database was written by a newer Up Tack. A newer Up Tack is needed to open it.")
+        def initialize = super(Core::Messages["store.system_tables.database_was_written_by_newer_up_tack"])
       end
 
       # What there is one of each, by name.

@@ -19,7 +19,10 @@ module UpTack
       # @return [Report] without a batch where nothing of it stays
       # @raise [Core::Invalid]
       def self.attempt(workspace, keep)
-        Core::Invalid.because("`keep` is all, passing or none.", part: "keep") unless KEEP.include?(keep)
+        unless KEEP.include?(keep)
+          Core::Invalid.because(Core::Messages["use_cases.bulk.keep_is_all_passing_or_none"],
+            part: "keep")
+        end
         stays = ->(report) { keep == "passing" || (keep == "all" && report.clean?) }
         run(workspace, stays) { yield }.tap { |report| report.batch = nil unless stays.call(report) }
       end

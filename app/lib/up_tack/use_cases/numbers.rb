@@ -12,7 +12,10 @@ module UpTack
         if found&.numbers?
           found
         else
-          raise(Store::NotFound, "There is no auto-number `#{id}` in #{table.label}.")
+          raise(
+            Store::NotFound,
+            Core::Messages["use_cases.numbers.there_is_no_auto_number", id: id, table: table.label]
+          )
         end
       end
     end

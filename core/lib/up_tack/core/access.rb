@@ -50,7 +50,7 @@ module UpTack
           access.all? do |role, word|
             USUAL.key?(role) && words.key?(word) && (role != "reader" || %w[nothing see].include?(word))
           end
-        sound ? nil : "For clerks it is one of #{words.keys.join(", ")}, for readers “see” or “nothing”."
+        sound ? nil : Messages["core.access.for_clerks_it_is_one", levels: words.keys.join(", ")]
       end
     end
   end

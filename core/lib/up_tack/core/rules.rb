@@ -33,7 +33,7 @@ module UpTack
         # @raise [Core::Invalid] for a kind that is not known
         def from(plain)
           kind = all[plain["kind"]] or
-            Core::Invalid.because("There is no rule kind “#{plain["kind"]}”.", part: "kind")
+            Core::Invalid.because(Messages["rules.all.there_is_no_rule_kind", kind: plain["kind"]], part: "kind")
           kind.from(plain)
         end
 
@@ -41,7 +41,7 @@ module UpTack
 
         def complete(kind)
           missing = kind.missing
-          raise Incomplete, "#{kind} must still #{missing.join("; ")}." if missing.any?
+          raise Incomplete, Messages["common.must_still", kind: kind, missing: missing.join("; ")] if missing.any?
         end
       end
     end

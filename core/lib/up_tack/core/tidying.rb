@@ -21,11 +21,11 @@ module UpTack
       # @param steps [Array<Hash>]
       # @return [String, nil] what is wrong with them
       def problem(steps)
-        return "A clean-up needs at least one step." if steps.empty?
+        return Messages["tidying.all.clean_up_needs_at_least_one_step"] if steps.empty?
 
         steps.each do |step|
           known = Steps.all[step["do"]]
-          return "There is no clean-up step “#{step["do"]}”." unless known
+          return Messages["tidying.all.there_is_no_clean_up_step", step: step["do"]] unless known
 
           wrong = known.problem(step)
           return wrong if wrong

@@ -38,7 +38,10 @@ module UpTack
             .map { |name| const_get(name.split("_").map(&:capitalize).join) }
             .select { |each| each.singleton_class.include?(Type) }
         types.each do |type|
-          raise Incomplete, "#{type} must still #{type.missing.join("; ")}." if type.missing.any?
+          if type.missing.any?
+            raise Incomplete,
+              Messages["common.must_still", kind: type, missing: type.missing.join("; ")]
+          end
         end
       end
       private_class_method :found

@@ -60,7 +60,9 @@ module UpTack
 
       # Every other address belongs to the interface, which finds its own way.
       get "*" do
-        raise Store::NotFound, "There is nothing at #{request.path_info}." if request.path_info.start_with?("/api/")
+        if request.path_info.start_with?("/api/")
+          raise Store::NotFound, Core::Messages["web.all.there_is_nothing_at", path: request.path_info]
+        end
 
         file = asset(request.path_info)
         next page unless file

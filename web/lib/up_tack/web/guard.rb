@@ -48,7 +48,7 @@ module UpTack
           text = request.env["HTTP_AUTHORIZATION"].to_s[/\ABearer +(\S+)\z/i, 1]
           @by_token =
             text &&
-            (Store::Token.of(text) or raise SignedOut, "This token is not known, or it has ended or was revoked.")
+            (Store::Token.of(text) or raise SignedOut, Core::Messages["web.guard.token_is_not_known"])
         end
 
         # @return [Store::Session]
@@ -59,8 +59,7 @@ module UpTack
               token = Guard::Cookies.open(request.cookies[Guard::Cookies::NAME])
               found = token && Store::Session.of(token) or
                 raise SignedOut,
-                  "You are not signed in, or your session has ended. Sign in again; what you typed is kept " \
-                    "in this browser."
+                  Core::Messages["web.guard.you_are_not_signed_in_or_your"]
               @token = token
               found.person.active ? found : switched_off(found)
             end
@@ -106,7 +105,7 @@ module UpTack
           refuse_unsound
           refuse_foreign
           operation = Guard::Access.current.find(request.request_method, request.path_info)
-          raise Store::NotFound, "There is nothing at #{request.path_info}." unless operation
+          raise Store::NotFound, Core::Messages["web.all.there_is_nothing_at", path: request.path_info] unless operation
 
           authorise(operation) unless operation.least == "anyone"
         end
@@ -119,8 +118,11 @@ module UpTack
           unless Guard::Access.enough?(person.role, operation.least)
             Guard::Refusals.note(person, operation)
             raise Services::NotAllowed,
-              "This is for #{(operation.least == "builder") ? "builders" : "builders and clerks"}; you " \
-                "are #{by_token ? "here by a token" : "signed in"} as a #{person.role}."
+              Core::Messages[
+                by_token ? "web.guard.not_for_role_of_token" : "web.guard.not_for_your_role",
+                those: (operation.least == "builder") ? "builders" : "builders and clerks",
+                role: person.role
+              ]
           end
           confirm if operation.confirm
           former_path
@@ -131,20 +133,20 @@ module UpTack
 
         # Whoever finds a browser that is signed in can't do everything with it.
         def confirm
-          raise Services::NotAllowed, "A script can't do this; sign in with a browser." if by_token
+          raise Services::NotAllowed, Core::Messages["web.guard.script_cant_do"] if by_token
           return if !person.password? || signed_in.confirmed?
 
-          raise Unconfirmed, "Type your password again to go on."
+          raise Unconfirmed, Core::Messages["web.guard.type_your_password_again_to_go"]
         end
 
         # No address and no question has a character that no text has.
         def refuse_unsound
           texts = [Rack::Utils.unescape_path(request.path_info), *request.GET.flatten(3)].map(&:to_s)
           unless texts.all? { |text| sound?(text) }
-            Core::Invalid.because("The address holds a character that is no text.")
+            Core::Invalid.because(Core::Messages["web.guard.address_holds_character_is_no_text"])
           end
         rescue Rack::QueryParser::InvalidParameterError, Rack::QueryParser::ParameterTypeError, ArgumentError
-          raise Params::Requests::Malformed, "The address can't be read."
+          raise Params::Requests::Malformed, Core::Messages["web.guard.address_cant_be_read"]
         end
 
         def sound?(text)
@@ -160,19 +162,19 @@ module UpTack
           site = request.env["HTTP_SEC_FETCH_SITE"].to_s
           own = origin.empty? || origin == "#{request.scheme}://#{request.host_with_port}"
           unless own && ["", "same-origin", "none"].include?(site)
-            raise CrossSiteRequest, "Another site's page may not write here."
+            raise CrossSiteRequest, Core::Messages["web.guard.another_sites_page_may_not_write_here"]
           end
         end
 
         def refuse_without_key
           return if Guard::Cookies.same?(request.env["HTTP_X_WRITE_KEY"], write_key)
 
-          raise CrossSiteRequest, "This write does not carry the key of its session; load the page anew."
+          raise CrossSiteRequest, Core::Messages["web.guard.write_does_not_carry_key"]
         end
 
         def switched_off(session)
           session.delete
-          raise SignedOut, "Your account was made inactive by a builder. What you typed is kept in this browser."
+          raise SignedOut, Core::Messages["web.guard.your_account_was_made_inactive_by_builder"]
         end
       end
     end

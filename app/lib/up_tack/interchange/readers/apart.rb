@@ -70,8 +70,7 @@ module UpTack
 
         def beyond
           let_go
-          Unreadable.new("#{@name} takes more memory or time to open than a workbook may here. Save it as CSV, " \
-            "which may be of any size.")
+          Unreadable.new(Core::Messages["interchange.apart.takes_more_memory_or_time_to_open", name: @name])
         end
 
         # It ends once nobody holds its pipes any more.

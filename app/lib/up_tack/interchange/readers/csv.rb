@@ -36,7 +36,7 @@ module UpTack
           @encoding = options["encoding"] || found.name
           @mixed = options["encoding"] ? [] : found.mixed
           sample = read_sample
-          raise Unreadable, "#{name} holds no text; it is no CSV file." if sample.include?("\0")
+          raise Unreadable, Core::Messages["interchange.csv.holds_no_text", name: name] if sample.include?("\0")
 
           @delimiter = DELIMITERS.include?(options["delimiter"]) ? options["delimiter"] : tell_delimiter(sample)
           @ends = tell_ends(sample)
@@ -50,7 +50,11 @@ module UpTack
         def mixed_note
           most = EncodingDetector::MOST_LINES
           lines = "#{@mixed.first(most).join(", ")}#{" and more" if @mixed.length > most}"
-          "It is written in several encodings: line#{"s" if @mixed.length > 1} #{lines} can't be read as UTF-8."
+          Core::Messages[
+            "interchange.csv.it_is_written_in_several_encodings",
+            plural: ("s" if @mixed.length > 1),
+            lines: lines
+          ]
         end
 
         # @return [Hash{Symbol=>Object}] how it is read: encoding: and delimiter:
@@ -95,20 +99,28 @@ module UpTack
           count = columns.length
           if cells.length != count
             extra = cells.drop(count)
-            problem = "The row has #{cells.length} cells, the head has #{count}." if extra.any? { |cell|
+            if extra.any? { |cell|
               !cell.to_s.empty?
             }
+              problem = Core::Messages["interchange.all.row_has_cells_head", cells: cells.length, number: count]
+            end
             cells = Array.new(count) { |index| cells[index] }
           end
           bad = @mixed.any? ? cells.index { |cell| cell&.include?(LOST) } : nil
-          problem ||= "“#{columns[bad]}” holds bytes that are no text in #{encoding}." if bad
+          if bad
+            problem ||=
+              Core::Messages["interchange.csv.holds_bytes_are_no_text", column: columns[bad], encoding: encoding]
+          end
           Source::Row.new(number, cells, problem, true)
         end
 
         def first_row
           head = nil
           lines { |csv, _| head = shift(csv, 1) }
-          raise Unreadable, "#{@name} has no rows." if head.nil? || head.compact.empty?
+          if head.nil? || head.compact.empty?
+            raise Unreadable,
+              Core::Messages["interchange.all.has_no_rows", name: @name]
+          end
 
           head
         end
@@ -125,7 +137,7 @@ module UpTack
               "a quote stands in the middle of a cell, or a cell is " \
                 "beyond #{Core::Values::Plain.grouped(Source::LONGEST_CELL)} characters"
             end
-          raise Unreadable, "Row #{number} of #{@name} can't be read: #{why}. Everything before it is sound."
+          raise Unreadable, Core::Messages["interchange.csv.row_of_cant_be_read", number: number, name: @name, why: why]
         end
 
         def lines(strictly: false)

@@ -21,7 +21,12 @@ module UpTack
           @format = format
           found = EncodingDetector.call(path)
           unless found.name == "UTF-8" && found.mixed.empty?
-            raise Unreadable, "#{name} is not sound UTF-8, which JSON must be: line #{found.mixed.first || 1}."
+            raise Unreadable,
+              Core::Messages[
+                "interchange.json.is_not_sound_utf_8_which_json",
+                name: name,
+                line: found.mixed.first || 1
+              ]
           end
 
           @mark = found.mark
@@ -31,7 +36,7 @@ module UpTack
             object.each_key { |key| keys[key] = true }
             break if (count += 1) >= SAMPLE
           end
-          raise Unreadable, "#{name} holds no objects." if keys.empty?
+          raise Unreadable, Core::Messages["interchange.json.holds_no_objects", name: name] if keys.empty?
 
           @columns, @notes = Source.columns(keys.keys, name)
           @keys = keys.keys
@@ -51,8 +56,15 @@ module UpTack
             number += 1
             nested = object.find { |_, value| value.is_a?(Hash) || value.is_a?(Array) }
             unknown = object.keys - @keys
-            problem = "“#{nested.first}” holds a list or an object; a cell holds one value." if nested
-            problem ||= "It has “#{unknown.first}”, which none of the first #{SAMPLE} objects has." if unknown.any?
+            problem = Core::Messages["interchange.json.holds_list_or_object", nested: nested.first] if nested
+            if unknown.any?
+              problem ||=
+                Core::Messages[
+                  "interchange.json.it_has_which_none_of_first_objects",
+                  unknown: unknown.first,
+                  number: SAMPLE
+                ]
+            end
             yield Source::Row.new(number, @keys.map { |key| cell(object[key]) }, problem), place
           end
         end
@@ -78,7 +90,9 @@ module UpTack
           number = 0
           while (line = file.gets("\n", LONGEST + 1))
             number += 1
-            raise Unreadable, "Line #{number} of #{@name} is too long." if line.bytesize > LONGEST
+            if line.bytesize > LONGEST
+              raise Unreadable, Core::Messages["interchange.json.line_of_is_too_long", number: number, name: @name]
+            end
             next if line.strip.empty?
 
             yield object(line, "Line #{number}"), file.pos
@@ -102,7 +116,10 @@ module UpTack
                 escaped = true if sign == "\\"
               elsif sign == '"' then text = true
               elsif "{[".include?(sign)
-                raise Unreadable, "#{@name} is no list of objects." if !begun && sign != "["
+                if !begun && sign != "["
+                  raise Unreadable,
+                    Core::Messages["interchange.json.is_no_list_of_objects", name: @name]
+                end
 
                 begun = true
                 held = +sign if depth == 1
@@ -116,27 +133,33 @@ module UpTack
                 end
                 ended = true if depth.zero?
               elsif depth == 1 && !",\s\n\r\t".include?(sign) && held.nil?
-                raise Unreadable, "Object #{count + 1} of #{@name} is no object."
+                raise Unreadable,
+                  Core::Messages["interchange.json.object_of_is_no_object", number: count + 1, name: @name]
               end
-              raise Unreadable, "Object #{count + 1} of #{@name} is too long." if held && held.bytesize > LONGEST
+              if held && held.bytesize > LONGEST
+                raise Unreadable,
+                  Core::Messages["interchange.json.object_of_is_too_long", number: count + 1, name: @name]
+              end
             end
           end
-          raise Unreadable, "#{@name} is no list of objects." unless begun
+          raise Unreadable, Core::Messages["interchange.json.is_no_list_of_objects", name: @name] unless begun
           unless ended
             raise Unreadable,
-              "#{@name} ends within object #{count + 1}; it was cut off. Everything before it is sound."
+              Core::Messages["interchange.json.ends_within_object", name: @name, number: count + 1]
           end
         end
 
         def object(text, place)
           found = JSON.parse(text.dup.force_encoding(Encoding::UTF_8), decimal_class: BigDecimal, max_nesting: 20)
-          raise Unreadable, "#{place} of #{@name} is no object." unless found.is_a?(Hash)
+          unless found.is_a?(Hash)
+            raise Unreadable,
+              Core::Messages["interchange.json.of_is_no_object", place: place, name: @name]
+          end
 
           found
         rescue JSON::ParserError, EncodingError
           raise Unreadable,
-            "#{place} of #{@name} is not sound JSON; the file may have been cut off there. Everything " \
-              "before it is sound."
+            Core::Messages["interchange.json.of_is_not_sound_json", place: place, name: @name]
         end
       end
     end

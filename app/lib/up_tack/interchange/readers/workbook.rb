@@ -32,18 +32,22 @@ module UpTack
         def self.format(path, name)
           entries = Zip::File.open(path) { |zip| zip.entries.map { |entry| [entry.name, entry.size] } }
           found = TYPES.find { |_, entry| entries.any? { |known, _| known == entry } }&.first or
-            raise Unreadable, "#{name} is a packed file, but no workbook."
+            raise Unreadable, Core::Messages["interchange.workbook.is_packed_file_but_no_workbook", name: name]
           check_size(path, name, found, entries.sum(&:last))
           texts = entries.find { |known, _| known == "xl/sharedStrings.xml" }&.last.to_i
           if texts > MOST_TEXTS
             raise Unreadable,
-              "#{name} holds #{texts / 1_000_000} MB of texts, too much for this format here. " \
-                "Save it as CSV, which may be of any size."
+              Core::Messages["interchange.workbook.holds_mb_of_texts_too_much", name: name, size: texts / 1_000_000]
           end
 
           beyond = Bounds.problem(path, found)
           if beyond
-            raise Unreadable, "#{name} says that it holds #{beyond}, which no honest workbook does; it is not opened."
+            raise Unreadable,
+              Core::Messages[
+                "interchange.workbook.says_it_holds_which_no_honest_workbook",
+                name: name,
+                beyond: beyond
+              ]
           end
 
           found
@@ -51,21 +55,28 @@ module UpTack
           raise
         rescue *DAMAGE
           raise Unreadable,
-            "#{name} is a workbook that can't be opened; it may have been cut off. Save it again and retry."
+            Core::Messages["interchange.workbook.is_workbook_cant_be_opened", name: name]
         end
 
         def self.check_size(path, name, format, unpacked)
           packed = File.size(path)
           if unpacked > SMALL && unpacked / packed > MOST_RATIO
             raise Unreadable,
-              "#{name} would unpack to #{unpacked / 1_000_000} MB from #{(packed / 1_000_000.0).ceil} " \
-                "MB, which no honest workbook does; it is not opened."
+              Core::Messages[
+                "interchange.workbook.would_unpack_to_mb_from_mb",
+                name: name,
+                size: unpacked / 1_000_000,
+                packed: (packed / 1_000_000.0).ceil
+              ]
           end
           return if unpacked <= MOST_UNPACKED.fetch(format)
 
           raise Unreadable,
-            "#{name} holds #{unpacked / 1_000_000} MB, too much for this format here. Save it as CSV, " \
-              "which may be of any size."
+            Core::Messages[
+              "interchange.workbook.holds_mb_too_much_for_format_here",
+              name: name,
+              size: unpacked / 1_000_000
+            ]
         end
         private_class_method :check_size
 
@@ -86,10 +97,14 @@ module UpTack
             @sheets = book.sheets
             @sheet =
               @sheets.include?(options["sheet"]) ? options["sheet"] : @sheets.find { |each| first_row(book, each) }
-            head = @sheet && first_row(book, @sheet) or raise Unreadable, "#{name} has no rows."
+            head = @sheet && first_row(book, @sheet) or
+              raise Unreadable, Core::Messages["interchange.all.has_no_rows", name: name]
             head = head.reverse.drop_while(&:nil?).reverse
             @columns, @notes = Source.columns(head, name)
-            @notes = ["It has #{@sheets.length} sheets; “#{@sheet}” is read."] + @notes if @sheets.length > 1
+            if @sheets.length > 1
+              @notes =
+                [Core::Messages["interchange.workbook.it_has_sheets", number: @sheets.length, sheet: @sheet]] + @notes
+            end
           end
         end
 
@@ -106,7 +121,10 @@ module UpTack
               next if number == 1 || cells.all?(&:nil?)
 
               extra = cells.drop(columns.length).any?
-              problem = "The row has #{cells.length} cells, the head has #{columns.length}." if extra
+              if extra
+                problem =
+                  Core::Messages["interchange.all.row_has_cells_head", cells: cells.length, number: columns.length]
+              end
               row = Source::Row.new(number, Array.new(columns.length) { |index| cells[index] }, problem)
               apart { yield row, number }
             end
@@ -177,8 +195,12 @@ module UpTack
             text = value.to_s
             if text.length > Source::LONGEST_CELL
               raise Unreadable,
-                "A cell of #{@name} holds #{Core::Values::Plain.grouped(text.length)} " \
-                  "characters; #{Core::Values::Plain.grouped(Source::LONGEST_CELL)} are read."
+                Core::Messages[
+                  "interchange.workbook.cell_of_holds_characters",
+                  name: @name,
+                  length: Core::Values::Plain.grouped(text.length),
+                  most: Core::Values::Plain.grouped(Source::LONGEST_CELL)
+                ]
             end
 
             text.empty? ? nil : text
@@ -214,8 +236,12 @@ module UpTack
         rescue *DAMAGE => e
           raise if e.is_a?(Unreadable) || e.equal?(@outside)
 
-          raise Unreadable, "#{@name} is a workbook that can't be read (#{e.class.name.split("::").last}); it may " \
-            "have been cut off. Save it again and retry."
+          raise Unreadable,
+            Core::Messages[
+              "interchange.workbook.is_workbook_cant_be_read",
+              name: @name,
+              reason: e.class.name.split("::").last
+            ]
         ensure
           book&.close
           GC.start if File.size(@path) > LARGE # What it unpacked is not held until the next one is opened.

@@ -114,22 +114,33 @@ module UpTack
             key = name(field.key)
             [
               said.least &&
-                ["#{field.label} is at least #{field.show(said.least)}.", "#{key} >= #{literal(said.least)}"],
+                [Core::Messages[
+                  "interchange.sql.is_at_least", field: field.label, least: field.show(said.least)
+                ], "#{key} >= #{literal(said.least)}"],
               said.greatest &&
-                ["#{field.label} is at most #{field.show(said.greatest)}.", "#{key} <= #{literal(said.greatest)}"],
+                [Core::Messages[
+                  "interchange.sql.is_at_most", field: field.label, most: field.show(said.greatest)
+                ], "#{key} <= #{literal(said.greatest)}"],
               said.among &&
                 [
-                  "#{field.label} is one of a list.",
+                  Core::Messages["interchange.sql.is_one_of_list", field: field.label],
                   "#{key} IN (#{said.among.map { |value| literal(value) }.join(", ")})"
                 ],
               said.shortest &&
-                ["#{field.label} has at least #{said.shortest} characters.", "length(#{key}) >= #{said.shortest}"],
+                [Core::Messages[
+                  "interchange.sql.has_at_least_characters", field: field.label, least: said.shortest
+                ], "length(#{key}) >= #{said.shortest}"],
               said.longest &&
-                ["#{field.label} has at most #{said.longest} characters.", "length(#{key}) <= #{said.longest}"],
+                [Core::Messages[
+                  "interchange.sql.has_at_most_characters", field: field.label, most: said.longest
+                ], "length(#{key}) <= #{said.longest}"],
               said.unique &&
                 [
-                  "No two records have the " \
-                    "same #{field.label}#{" (capitals aside)" if said.unique == :folded}.",
+                  Core::Messages[
+                    "common.no_two_records_have_same",
+                    field: field.label,
+                    folded: (" (capitals aside)" if said.unique == :folded)
+                  ],
                   nil
                 ]
             ].compact.select { |each| each.is_a?(Array) }

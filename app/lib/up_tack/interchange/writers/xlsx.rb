@@ -38,8 +38,10 @@ module UpTack
           @cells += cells.length
           if @cells > MOST_CELLS
             Core::Invalid.because(
-              "A workbook takes #{Core::Values::Plain.grouped(MOST_CELLS)} cells here; take CSV, or " \
-                "fewer records or columns."
+              Core::Messages[
+                "interchange.xlsx.workbook_takes_cells_here",
+                most: Core::Values::Plain.grouped(MOST_CELLS)
+              ]
             )
           end
 

@@ -26,7 +26,7 @@ module UpTack
             end
           if seals.values.all?(&:empty?)
             raise Unchecked,
-              "#{File.basename(path)} tells nothing of a log: it is no backup, no export and no file of daily ends."
+              Core::Messages["store.against.tells_nothing_of_log", file: File.basename(path)]
           end
 
           new(seals)
@@ -36,7 +36,12 @@ module UpTack
           JSON::ParserError,
           CSV::MalformedCSVError,
           EncodingError => e
-          raise Unchecked, "#{File.basename(path)} can't be read: #{e.message.lines.first.strip}."
+          raise Unchecked,
+            Core::Messages[
+              "store.against.cant_be_read",
+              file: File.basename(path),
+              reason: e.message.lines.first.strip
+            ]
         end
 
         def self.backup(path)
@@ -103,9 +108,9 @@ module UpTack
                 there = @met[table].key?(id)
                 [
                   if there
-                    "#{what} #{id} is another one than the file tells of."
+                    Core::Messages["store.against.is_another_one_than_file_tells", thing: what, id: id]
                   else
-                    "#{what} #{id}, of which the file tells, is missing: the log was cut off or replaced."
+                    Core::Messages["store.against.of_which_file_tells_is_missing", thing: what, id: id]
                   end,
                   (id if table == "up_tack_entries")
                 ]

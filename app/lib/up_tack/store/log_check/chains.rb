@@ -75,15 +75,14 @@ module UpTack
           what = WHAT.fetch(table)
           missing = id != @last + 1 && !restore
           if missing
-            fault(table, "#{what} #{@last + 1} is missing.", @last + 1)
+            fault(table, Core::Messages["store.chains.is_missing", thing: what, number: @last + 1], @last + 1)
           elsif (key = key(table, id)).nil? || seal != yield(key)
             fault(
               table,
               if key
-                "What #{what.downcase} #{id} says is not what was sealed, or the #{what.downcase} before " \
-                  "it was changed."
+                Core::Messages["store.chains.what_says_is_not_what_was_sealed", thing: what.downcase, id: id]
               else
-                "#{what} #{id} was sealed under another key, which is not here."
+                Core::Messages["store.chains.was_sealed_under_another_key", thing: what, id: id]
               end,
               id
             )
@@ -122,7 +121,13 @@ module UpTack
           if given > @last
             fault(
               table,
-              "#{what} #{@last + 1} is missing: the log was cut off after #{what.downcase} #{@last}.",
+              Core::Messages[
+                "store.chains.last_is_missing",
+                thing: what,
+                number: @last + 1,
+                kind: what.downcase,
+                last: @last
+              ],
               @last + 1
             )
           end
@@ -130,18 +135,26 @@ module UpTack
 
         def signed(ends)
           kept = Head.kept
-          return @verdict.fault("The signed end of the log is missing.") unless kept
+          return @verdict.fault(Core::Messages["store.chains.signed_end_of_log_is_missing"]) unless kept
 
           key = LogKey.find(kept["key"]) or
-            return @verdict.fault("The end of the log was signed under another key, which is not here.")
+            return @verdict.fault(Core::Messages["store.chains.end_of_log_was_signed_under_another"])
           unless Head.signature(kept, key) == kept["signature"]
-            return @verdict.fault("The end of the log is not what was signed.")
+            return @verdict.fault(Core::Messages["store.chains.end_of_log_is_not_what"])
           end
           return if kept.values_at(*Head::PARTS) == ends
 
           broken = kept["entry"] > ends[0]
-          @verdict.fault("The log ends with entry #{ends[0]} and event #{ends[2]}; it was signed up to " \
-            "entry #{kept["entry"]} and event #{kept["event"]}.", broken ? ends[0] + 1 : nil)
+          @verdict.fault(
+            Core::Messages[
+              "store.chains.log_ends_with_entry_and_event",
+              entry: ends[0],
+              event: ends[2],
+              signed_entry: kept["entry"],
+              signed_event: kept["event"]
+            ],
+            broken ? ends[0] + 1 : nil
+          )
         end
 
         def compare

@@ -13,14 +13,18 @@ module UpTack
               .rows("SELECT name, sql, tbl_name FROM sqlite_master WHERE type = 'trigger'")
               .to_h { |name, sql, table| [name, [sql, table]] }
           AppendOnly.all_triggers.each do |name, sql|
-            verdict.fault("The trigger #{name}, which guards the log, is missing.") unless there.key?(name)
+            unless there.key?(name)
+              verdict.fault(Core::Messages["store.guarded.trigger_which_guards_log_is_missing", name: name])
+            end
             if there.key?(name) && same(there[name].first) != same(sql)
-              verdict.fault("The trigger #{name}, which guards the log, is another one.")
+              verdict.fault(Core::Messages["store.guarded.trigger_which_guards_log_is_another_one", name: name])
             end
           end
           # Up Tack makes no others.
           (there.keys - AppendOnly.all_triggers.keys).each do |name|
-            verdict.fault("There is a trigger #{name} on #{there[name].last} that Up Tack did not make.")
+            verdict.fault(
+              Core::Messages["store.guarded.there_is_trigger_on_up_tack_did", name: name, there: there[name].last]
+            )
           end
         end
 

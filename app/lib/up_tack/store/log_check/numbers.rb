@@ -34,11 +34,20 @@ module UpTack
             missing = @told[id].length - (noted.length - extra.length)
             [
               if extra.any?
-                "#{field.label} of #{@table.label}: #{extra.first} is noted as given, and no entry tells of it."
+                Core::Messages[
+                  "store.numbers.is_noted_as_given_and_no_entry",
+                  field: field.label,
+                  table: @table.label,
+                  number: extra.first
+                ]
               end,
               if missing.positive?
-                "#{field.label} of #{@table.label}: #{missing} numbers that the log tells of are not " \
-                  "noted as given."
+                Core::Messages[
+                  "store.numbers.numbers_log_tells_of_are_not_noted",
+                  field: field.label,
+                  table: @table.label,
+                  missing: missing
+                ]
               end
             ].compact
           end

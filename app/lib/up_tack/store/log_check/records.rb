@@ -73,15 +73,24 @@ module UpTack
         def compare(table, fields, id, row, told, numbers)
           gone = told.empty? ? nil : told.last.action == "delete"
           if row && gone.nil?
-            return @verdict.fault("Record #{id} of #{table.label} is there, and the log does not tell of it.")
+            return @verdict.fault(
+              Core::Messages["store.records.record_of_is_there_and_log", id: id, table: table.label]
+            )
           end
           if row && gone
-            return @verdict.fault(
-              "Record #{id} of #{table.label} is there, though entry #{told.last.id} tells that it was deleted."
+            return (
+              @verdict.fault(
+                Core::Messages[
+                  "store.records.record_of_is_there_though_entry_tells",
+                  id: id,
+                  table: table.label,
+                  told: told.last.id
+                ]
+              )
             )
           end
           if row.nil? && gone == false
-            return @verdict.fault("Record #{id} of #{table.label} is gone, and the log does not tell why.")
+            return @verdict.fault(Core::Messages["store.records.record_of_is_gone_and_log", id: id, table: table.label])
           end
 
           latest = {}
@@ -101,8 +110,15 @@ module UpTack
           expected = said ? @names.values(*said).last : nil
           return if same?(expected, row[field.key], field)
 
-          @verdict.fault("#{field.label} of record #{id} of #{table.label} is not " \
-            "what #{said ? "entry #{said.first.id} tells" : "the log tells"}: it was changed from outside.")
+          @verdict.fault(
+            Core::Messages[
+              "store.records.of_record_of_is_not_what",
+              field: field.label,
+              id: id,
+              table: table.label,
+              source: said ? "entry #{said.first.id} tells" : "the log tells"
+            ]
+          )
         end
 
         def same?(expected, there, field)

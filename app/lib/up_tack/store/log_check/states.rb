@@ -21,16 +21,26 @@ module UpTack
             known = chains.vouched.select { |(of, _), _| of == table }.to_h { |(_, id), digest| [id, digest] }
             there.each { |id, digest| compare(verdict, table, id, digest, known) }
             known.each do |id, digest|
-              verdict.fault("#{CALLED[table]} #{id} is gone, and nothing tells why.") if digest && !there.key?(id)
+              if digest && !there.key?(id)
+                verdict.fault(
+                  Core::Messages["store.states.is_gone_and_nothing_tells_why", thing: CALLED[table], id: id]
+                )
+              end
             end
           end
         end
 
         def compare(verdict, table, id, digest, known)
-          return verdict.fault("#{CALLED[table]} #{id} is there, and nothing tells of it.") if known[id].nil?
+          if known[id].nil?
+            return (
+              verdict.fault(
+                Core::Messages["store.states.is_there_and_nothing_tells", thing: CALLED[table], id: id]
+              )
+            )
+          end
 
           unless known[id] == digest
-            verdict.fault("#{CALLED[table]} #{id} is not as it was written down: it was changed from outside.")
+            verdict.fault(Core::Messages["store.states.is_not_as_it_was_written_down", thing: CALLED[table], id: id])
           end
         end
       end

@@ -25,14 +25,17 @@ module UpTack
         # @return [Report]
         # @raise [Core::Invalid, Services::NotAllowed, Recalculation::Stopped]
         def call(table:, kind:, ids: nil, filter: nil, search: nil, typed: {}, keep: "all")
-          Core::Invalid.because("`do` is one of #{KINDS.join(", ")}.", part: "do") unless KINDS.include?(kind)
+          unless KINDS.include?(kind)
+            Core::Invalid.because(Core::Messages["bulk.change.do_is_one_of", kinds: KINDS.join(", ")],
+              part: "do")
+          end
           @view = Services::View.new(@workspace, table, filter: filter, search: search)
           @table = @view.table
           @ids = (ids || @view.selection.ids).uniq
-          Core::Invalid.because("No records are chosen.", part: "ids") if @ids.empty?
+          Core::Invalid.because(Core::Messages["bulk.change.no_records_are_chosen"], part: "ids") if @ids.empty?
           if @ids.length > MOST
             Core::Invalid.because(
-              "#{Core::Values::Plain.grouped(MOST)} records can be changed at once.",
+              Core::Messages["bulk.change.records_can_be_changed_at_once", most: Core::Values::Plain.grouped(MOST)],
               part: "ids"
             )
           end
@@ -67,7 +70,10 @@ module UpTack
         end
 
         def change_drafts(typed)
-          Core::Invalid.because("Say which field is to be changed.", part: "typed") if typed.empty?
+          if typed.empty?
+            Core::Invalid.because(Core::Messages["bulk.change.say_which_field_is_to_be_changed"],
+              part: "typed")
+          end
           Services::Fields.check(@table, typed, @workspace.visibility)
           [
             @ids.lazy.map { |id| {typed: typed, id: id} },
@@ -83,7 +89,10 @@ module UpTack
 
         def number_drafts
           if @table.rules.none?(&:numbers?)
-            Core::Invalid.because("No field of #{@table.label} is numbered.", part: "do")
+            Core::Invalid.because(
+              Core::Messages["bulk.change.no_field_of_is_numbered", table: @table.label],
+              part: "do"
+            )
           end
           [@ids.lazy.map { |id| {typed: {}, id: id, numbering: true} }, "Numbers given to #{counted}"]
         end
@@ -93,7 +102,10 @@ module UpTack
           chosen = @ids.to_set
           suggestions = Tidying::Suggestions.new(@workspace, @table)
           unless suggestions.any_rules?
-            Core::Invalid.because("No clean-up is pinned in #{@table.label}.", part: "do")
+            Core::Invalid.because(
+              Core::Messages["bulk.change.no_clean_up_is_pinned", table: @table.label],
+              part: "do"
+            )
           end
           suggestions.each { |id, field, _, after| wanted[id][field.key] = after if chosen.include?(id) }
           [@ids.lazy.map { |id| {typed: wanted.fetch(id, {}), id: id} }, "#{counted} tidied"]

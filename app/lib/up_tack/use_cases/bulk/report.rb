@@ -58,7 +58,7 @@ module UpTack
               answer.outcome.values
             )
           when :conflict
-            refuse(place, id, [told("Somebody else changed this record meanwhile.")])
+            refuse(place, id, [told(Core::Messages["common.somebody_else_changed_record_meanwhile"])])
           else
             refuse(place, id, (answer.reasons || []).map { |reason| told(reason) })
           end

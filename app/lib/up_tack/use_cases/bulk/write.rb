@@ -78,7 +78,7 @@ module UpTack
           end
 
         def missing(place, id) =
-          @report.fail(place, id, "There is no record #{id} in #{@table.label}; it may have been deleted.")
+          @report.fail(place, id, Core::Messages["common.there_is_no_record", id: id, table: @table.label])
       end
     end
   end

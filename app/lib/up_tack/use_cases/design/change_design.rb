@@ -59,7 +59,8 @@ module UpTack
         # @return [Store::Revision] that state
         def put_back(id)
           @workspace.write do
-            target = Store::Revision.find_by(id: id) or raise Store::NotFound, "There is no revision #{id}."
+            target = Store::Revision.find_by(id: id) or
+              raise Store::NotFound, Core::Messages["designing.all.there_is_no_revision", id: id]
             go_to(target, action: "put back", summary: "As it was after: #{target.summary}", target: target.id)
             target
           end

@@ -64,7 +64,9 @@ module UpTack
           forms =
             Core::Design::Dependants
               .forms(@workspace.project, table: design.key, key: field.key)
-              .map { |table, form| "It leaves the form #{form.name} of #{table.label}." }
+              .map { |table, form|
+              Core::Messages["designing.preview_losses.it_leaves_form_of", form: form.name, table: table.label]
+            }
           Losses.new(
             values: Store::RecordTable.new(design).filled.fetch(field.key, 0),
             examples: [],
@@ -75,10 +77,10 @@ module UpTack
 
         def of_retyping(design, old, new)
           unless Core::Values.all.key?(new.type)
-            Core::Invalid.because("There is no field type “#{new.type}”.", part: "type")
+            Core::Invalid.because(Core::Messages["common.there_is_no_field_type", type: new.type], part: "type")
           end
           if new.link? && @workspace.project.table(new.target.to_s).nil?
-            Core::Invalid.because("Pick the table to link to.", part: "target")
+            Core::Invalid.because(Core::Messages["designing.preview_losses.pick_table_to_link"], part: "target")
           end
           return Losses.new(values: 0, examples: [], kept: 0, rules: []) unless design.kept?(old.key)
 

@@ -37,14 +37,16 @@ module UpTack
         # @return [Array<Core::Design::ProjectDiff::Difference>] what a revision made different
         # @raise [Store::NotFound]
         def differences(id)
-          revision = Store::Revision.find_by(id: id) or raise Store::NotFound, "There is no revision #{id}."
+          revision = Store::Revision.find_by(id: id) or
+            raise Store::NotFound, Core::Messages["designing.all.there_is_no_revision", id: id]
           Core::Design::ProjectDiff.new(revision.previous && project(revision.previous), project(revision)).differences
         end
 
         # @return [Foreseen] what putting the design back to the state after a revision would do
         # @raise [Store::NotFound]
         def foresee(id)
-          revision = Store::Revision.find_by(id: id) or raise Store::NotFound, "There is no revision #{id}."
+          revision = Store::Revision.find_by(id: id) or
+            raise Store::NotFound, Core::Messages["designing.all.there_is_no_revision", id: id]
           now, back = @workspace.project, project(revision)
           Foreseen.new(differences: Core::Design::ProjectDiff.new(now, back).differences, losses: losses(now, back))
         end
@@ -54,14 +56,14 @@ module UpTack
         # @raise [Store::NotFound, Core::Invalid]
         def rule_before(id, rule)
           found = differences(id).find { |each| each.what == "rule" && each.id == rule } or
-            raise Store::NotFound, "That revision did not change such a rule."
+            raise Store::NotFound, Core::Messages["designing.revisions.revision_did_not_change_such_rule"]
           table = @workspace.project.tables.find { |each| each.id == found.table } or
-            Core::Invalid.because("Its table is no longer there.")
+            Core::Invalid.because(Core::Messages["common.its_table_is_no_longer_there"])
           earlier = project(Store::Revision.find(id).previous).tables.find { |each| each.id == found.table }&.rule(rule)
           now = table.rule(rule)
           return Core::Design::Changes::UnpinRule.new(table: table.key, rule: rule) if earlier.nil? && now
 
-          Core::Invalid.because("The rule is not there, as it was then.") unless earlier
+          Core::Invalid.because(Core::Messages["designing.revisions.rule_is_not_there"]) unless earlier
           Core::Design::Changes::PinRule.new(
             table: table.key,
             rule: now ? earlier.to_plain : earlier.to_plain.except("id")

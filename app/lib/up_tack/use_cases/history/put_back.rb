@@ -19,9 +19,10 @@ module UpTack
         # @raise [Store::NotFound, Core::Invalid, Services::NotAllowed]
         def call(entry:, field: nil)
           @workspace.write do
-            entry = Store::Entry.find_by(id: entry) or raise Store::NotFound, "There is no such entry."
+            entry = Store::Entry.find_by(id: entry) or
+              raise Store::NotFound, Core::Messages["history.put_back.there_is_no_such_entry"]
             @table = @workspace.project.tables.find { |table| table.id == entry.table_id } or
-              Core::Invalid.because("Its table is no longer there; bring it back first.")
+              Core::Invalid.because(Core::Messages["history.put_back.its_table_is_no_longer_there"])
             Services::NotAllowed.unless_may(@workspace.person, @table, :edit)
             [@table, (entry.action == "delete") ? restore(entry) : put_back(entry, field)]
           end
@@ -31,7 +32,7 @@ module UpTack
 
         def restore(entry)
           if Store::RecordTable.new(@table).find(entry.record_id)
-            Core::Invalid.because("This record is there already.")
+            Core::Invalid.because(Core::Messages["history.put_back.record_is_there_already"])
           end
 
           typed =
@@ -54,7 +55,7 @@ module UpTack
 
         def put_back(entry, field)
           stored = Store::RecordTable.new(@table).find(entry.record_id) or
-            Core::Invalid.because("This record was deleted; bring it back by the entry that deleted it.")
+            Core::Invalid.because(Core::Messages["history.put_back.record_was_deleted"])
           earlier =
             if field
               value_before(entry, field)
@@ -67,7 +68,9 @@ module UpTack
               .to_h { |key, value| [key, dumped(@table.field(key), value)] }
           if typed.empty?
             Core::Invalid.because(
-              field ? "It has that value already." : "The record is as it was then already."
+              field ? Core::Messages[
+                "history.put_back.it_has_value_already"
+              ] : Core::Messages["history.put_back.record_is_as_it_was_then_already"]
             )
           end
 
@@ -81,16 +84,18 @@ module UpTack
 
         def value_before(entry, id)
           change = entry.field_changes.find { |each| each.field_id == id } or
-            raise Store::NotFound, "That entry says nothing of such a field."
+            raise Store::NotFound, Core::Messages["history.put_back.entry_says_nothing_of_such_field"]
           unless @workspace.visibility.field?(@table.fields.find { |each| each.id == id })
-            raise Store::NotFound, "That entry says nothing of such a field."
+            raise Store::NotFound, Core::Messages["history.put_back.entry_says_nothing_of_such_field"]
           end
 
           design = field_of(change) or
-            Core::Invalid.because("#{change.field_label} is no longer there, or of another type.")
+            Core::Invalid.because(
+              Core::Messages["history.put_back.is_no_longer_there_or_of_another", field_label: change.field_label]
+            )
           if @table.rule_owned?(design.key)
             Core::Invalid.because(
-              "#{design.label} is given its values by a rule; put back what it is made from."
+              Core::Messages["history.put_back.is_given_its_values_by_rule", design: design.label]
             )
           end
 
@@ -105,7 +110,7 @@ module UpTack
               .where("id >= ?", entry.id)
               .order(id: :desc)
           if later.any? { |each| each.action == "create" }
-            Core::Invalid.because("Before that, the record was not there.")
+            Core::Invalid.because(Core::Messages["history.put_back.before_record_was_not_there"])
           end
 
           later.each_with_object({}) do |each, values|

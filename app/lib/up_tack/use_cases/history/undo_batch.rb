@@ -22,18 +22,20 @@ module UpTack
         # @raise [Store::NotFound, Core::Invalid]
         def call(id)
           @workspace.write do
-            batch = Store::Batch.find_by(id: id) or raise Store::NotFound, "There is no such change."
+            batch = Store::Batch.find_by(id: id) or
+              raise Store::NotFound, Core::Messages["history.undo_batch.there_is_no_such_change"]
             unless @workspace.person.builder? || batch.person_id == @workspace.person.id
-              raise Services::NotAllowed, "Only a builder takes back what somebody else changed."
+              raise Services::NotAllowed,
+                Core::Messages["history.undo_batch.only_builder_takes_back_what_somebody_else"]
             end
-            Core::Invalid.because("This change was taken back already.") if batch.undone?
+            Core::Invalid.because(Core::Messages["history.undo_batch.change_was_taken_back_already"]) if batch.undone?
 
-            table = table_of(batch) or Core::Invalid.because("Its table is no longer there.")
+            table = table_of(batch) or Core::Invalid.because(Core::Messages["common.its_table_is_no_longer_there"])
             result = run(batch, table)
             # What undid nothing leaves nothing either.
             if result.undone.zero?
               Core::Invalid.because(
-                "Nothing of this change could be taken back: it was changed since, or the rules refuse it."
+                Core::Messages["history.undo_batch.nothing_of_change_could_be_taken_back"]
               )
             end
             batch.undone if result.left.zero?

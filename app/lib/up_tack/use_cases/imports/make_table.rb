@@ -15,7 +15,10 @@ module UpTack
         # @return [Core::Design::Table]
         # @raise [Core::Invalid]
         def call(label:, fields:)
-          Core::Invalid.because("A table needs at least one field.", part: "fields") if fields.empty?
+          if fields.empty?
+            Core::Invalid.because(Core::Messages["imports.make_table.table_needs_at_least_one_field"],
+              part: "fields")
+          end
           @workspace.write do
             before = @workspace.project.tables.map(&:id)
             change(Core::Design::Changes::AddTable.new(label: label))

@@ -45,17 +45,28 @@ module UpTack
         def check(table)
           Services::NotAllowed.unless_may(@workspace.person, table, :edit)
           taken = @settings.columns.select(&:field)
-          Core::Invalid.because("No column belongs to a field.", part: "columns") if taken.empty?
+          if taken.empty?
+            Core::Invalid.because(Core::Messages["imports.run.no_column_belongs_to_field"],
+              part: "columns")
+          end
           Services::Fields.check(table, taken.to_h { |each| [each.field, nil] }, @workspace.visibility)
           twice = taken.map(&:field).tally.find { |_, times| times > 1 }
           if twice
-            Core::Invalid.because("Two columns belong to #{table.field(twice.first).label}.", part: "columns")
+            Core::Invalid.because(
+              Core::Messages["imports.run.two_columns_belong_to", field: table.field(twice.first).label],
+              part: "columns"
+            )
           end
           missing = taken.map(&:column) - @source.columns
-          Core::Invalid.because("The file has no column “#{missing.first}”.", part: "columns") if missing.any?
+          if missing.any?
+            Core::Invalid.because(
+              Core::Messages["imports.run.file_has_no_column", column: missing.first],
+              part: "columns"
+            )
+          end
           if @settings.match && taken.none? { |each| each.field == @settings.match }
             Core::Invalid.because(
-              "Records are found by a field that one of the columns belongs to.",
+              Core::Messages["imports.run.records_are_found_by_field_one"],
               part: "match"
             )
           end
@@ -116,15 +127,21 @@ module UpTack
             value = typed[@settings.match]
             ids = value.nil? ? [] : there.fetch(Store::RecordTable.sought(value), [])
             if ids.length > 1
-              return refuse(
-                row,
-                nil,
-                [
-                  RowToDraft.reason(
-                    @settings.match,
-                    "#{ids.length} records have this value: #{ids.first(5).join(", ")}."
-                  )
-                ]
+              return (
+                refuse(
+                  row,
+                  nil,
+                  [
+                    RowToDraft.reason(
+                      @settings.match,
+                      Core::Messages[
+                        "imports.run.several_have_value",
+                        number: ids.length,
+                        examples: ids.first(5).join(", ")
+                      ]
+                    )
+                  ]
+                )
               )
             end
 

@@ -19,7 +19,7 @@ module UpTack
           columns = guessed.columns.map { |taken| told.key?(taken.column) ? changed(taken, told[taken.column]) : taken }
           blanks = plain["blanks"] || guessed.blanks
           unless %w[left kept].include?(blanks)
-            Core::Invalid.because("`blanks` is left or kept.", part: "blanks")
+            Core::Invalid.because(Core::Messages["imports.settings_override.blanks_is_left_or_kept"], part: "blanks")
           end
           Settings.new(
             columns: columns,
@@ -34,7 +34,7 @@ module UpTack
           sound = (field.nil? || field.is_a?(String)) && ORDERS.include?(dates) && MARKS.include?(decimal)
           unless sound
             Core::Invalid.because(
-              "What is said of the column “#{taken.column}” makes no sense.",
+              Core::Messages["imports.settings_override.what_is_said_of_column_makes", column: taken.column],
               part: "columns"
             )
           end

@@ -65,7 +65,10 @@ module UpTack
         # @raise [Store::NotFound]
         def find(id)
           path = id.to_s.match?(/\A\h{24}\z/) && File.join(@folder, id)
-          raise Store::NotFound, "That file is no longer here; import it again." unless path && File.file?(path)
+          unless path && File.file?(path)
+            raise Store::NotFound,
+              Core::Messages["imports.uploads.file_is_no_longer_here"]
+          end
 
           Upload.new(id: id, path: path, name: File.read("#{path}.name"))
         end

@@ -18,7 +18,10 @@ module UpTack
           Store::Database.open_readonly(job[:path])
           id, role = job[:person]
           @workspace = Workspace.new(person: Store::Person.find(id).tap { |person| person.role = role })
-          raise Store::NotFound, "The design is another one." unless @workspace.revision_id == job[:revision]
+          unless @workspace.revision_id == job[:revision]
+            raise Store::NotFound,
+              Core::Messages["imports.worker_process.design_is_another_one"]
+          end
 
           @source = job[:source]
           @plan = @workspace.plan(job[:table])

@@ -40,9 +40,13 @@ module UpTack
 
           Core::Invalid.because(
             if group.rows.length > MOST
-              "At most #{MOST} lines are saved at once."
+              Core::Messages["lines.answer_draft.at_most_lines_are_saved_at_once", most: MOST]
             else
-              "Records of #{@workspace.table(group.table).label} do not link here by `#{group.link}`."
+              Core::Messages[
+                "lines.all.records_of_do_not_link_here",
+                table: @workspace.table(group.table).label,
+                link: group.link
+              ]
             end,
             part: "lines"
           )

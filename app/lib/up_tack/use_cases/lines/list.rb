@@ -18,13 +18,16 @@ module UpTack
           lines = @workspace.table(other)
           field = lines.field(link)
           unless field&.link? && field.target == table && @workspace.visibility.field?(field)
-            raise Store::NotFound, "Records of #{lines.label} do not link here by `#{link}`."
+            raise Store::NotFound,
+              Core::Messages["lines.all.records_of_do_not_link_here", table: lines.label, link: link]
           end
 
           Services::NotAllowed.unless_may(@workspace.person, lines, :see)
           found = Store::RecordTable.new(lines).linked(link, [id]).first(MOST)
           versions = Store::ChangeLog.versions_of(lines, found.map(&:first))
-          found.map { |number, values| Services::StoredRecord.new(id: number, version: versions[number], values: values.to_h) }
+          found.map { |number, values|
+            Services::StoredRecord.new(id: number, version: versions[number], values: values.to_h)
+          }
         end
       end
     end

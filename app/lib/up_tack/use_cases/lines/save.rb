@@ -15,7 +15,7 @@ module UpTack
           end
         end
 
-        MEANWHILE = "Somebody else changed or deleted this line meanwhile; look at the record anew."
+        MEANWHILE = Core::Messages["lines.save.changed_meanwhile"]
 
         def initialize(workspace, channel: "form")
           @workspace = workspace

@@ -30,12 +30,15 @@ module UpTack
         def change(plain)
           wanted = settings.merge(plain.slice(*USUAL.keys))
           unless EVERY.include?(wanted["every"])
-            Core::Invalid.because("Backups are made every hour, day or week, or never.", part: "every")
+            Core::Invalid.because(
+              Core::Messages["maintenance.backups.backups_are_made_every_hour_day"],
+              part: "every"
+            )
           end
           {"hour" => 0..23, "keep" => 1..1_000, "days" => 1..3_650}.each do |part, range|
             unless wanted[part].is_a?(Integer) && range.cover?(wanted[part])
               Core::Invalid.because(
-                "#{part} is a whole number from #{range.first} to #{range.last}.",
+                Core::Messages["maintenance.backups.is_whole_number", part: part, least: range.first, most: range.last],
                 part: part
               )
             end

@@ -29,7 +29,12 @@ module UpTack
         def file
           @progress.begin("Database", "File", 1)
           said = connection.select_values("PRAGMA integrity_check")
-          finding("file", said == ["ok"], "The file holds.", "SQLite says: #{said.first(3).join("; ")}.")
+          finding(
+            "file",
+            said == ["ok"],
+            Core::Messages["maintenance.integrity_check.file_holds"],
+            Core::Messages["maintenance.integrity_check.sqlite_says", findings: said.first(3).join("; ")]
+          )
         end
 
         def links
@@ -37,9 +42,12 @@ module UpTack
           finding(
             "links",
             broken.empty?,
-            "Every link leads to a record.",
-            "#{broken.length} links lead " \
-              "nowhere: #{broken.first(3).map { |table, id, target| "#{table} #{id} to #{target}" }.join(", ")}."
+            Core::Messages["maintenance.integrity_check.every_link_leads_to_record"],
+            Core::Messages[
+              "maintenance.integrity_check.links_lead_nowhere",
+              number: broken.length,
+              examples: broken.first(3).map { |table, id, target| "#{table} #{id} to #{target}" }.join(", ")
+            ]
           )
         end
 
@@ -48,9 +56,11 @@ module UpTack
           finding(
             "log",
             verdict.sound,
-            "All #{Core::Values::Plain.grouped(verdict.entries)} entries of the change log hold, and " \
-              "every record is as they tell.",
-            "The change log does not hold. #{verdict.faults.first(3).join(" ")}"
+            Core::Messages[
+              "maintenance.integrity_check.all_entries_of_change_log_hold",
+              entries: Core::Values::Plain.grouped(verdict.entries)
+            ],
+            Core::Messages["maintenance.integrity_check.log_does_not_hold", faults: verdict.faults.first(3).join(" ")]
           )
         end
 
@@ -76,9 +86,8 @@ module UpTack
           finding(
             "values",
             changed.empty?,
-            "All values " \
-              "of #{(kept.length == 1) ? "1 calculated field" : "#{kept.length} calculated fields"} are fresh.",
-            "Stale: #{words.join(", ")}."
+            Core::Messages["maintenance.integrity_check.all_values_are_fresh", count: kept.length],
+            Core::Messages["maintenance.integrity_check.stale", values: words.join(", ")]
           )
         end
 
@@ -90,7 +99,7 @@ module UpTack
           finding(
             "counters",
             problems.empty?,
-            "Every counter is ahead of the numbers that were given.",
+            Core::Messages["maintenance.integrity_check.every_counter_is_ahead_of_numbers"],
             problems.join(" ")
           )
         end
@@ -103,24 +112,36 @@ module UpTack
           return [] if found.empty?
 
           number, count = found.first
-          more = (found.length > 1) ? " and #{found.length - 1} more" : ""
           [
-            "#{field.label} of #{table.label}: #{number} is in #{count} records#{more}; a number is " \
-              "given once, so change all but one of them."
+            Core::Messages[
+              "maintenance.integrity_check.number_is_in_several_records",
+              field: field.label,
+              table: table.label,
+              number: number,
+              records: count,
+              more: (found.length > 1) ? Core::Messages["common.and_more", number: found.length - 1] : ""
+            ]
           ]
         end
 
         def behind(table, field)
           rows = connection.select_rows(<<~SQL)
             SELECT numbers.series, MAX(numbers.count), counters.next FROM up_tack_numbers AS numbers
-            LEFT JOIN up_tack_counters AS counters ON counters.field_id = numbers.field_id AND counters.series = numbers.series
+            LEFT JOIN up_tack_counters AS counters
+            ON counters.field_id = numbers.field_id AND counters.series = numbers.series
             WHERE numbers.field_id = #{connection.quote(field.id)} AND numbers.count IS NOT NULL GROUP BY numbers.series
           SQL
           rows
             .select { |_, highest, following| following.nil? || following <= highest }
             .map do |series, highest, following|
-              "#{field.label} of #{table.label}#{" (#{series})" unless series.empty?} was given up " \
-                "to #{highest}, and its counter stands at #{following || "nothing"}."
+              Core::Messages[
+                "maintenance.integrity_check.of_was_given_up",
+                field: field.label,
+                table: table.label,
+                series: (" (#{series})" unless series.empty?),
+                highest: highest,
+                next_count: following || "nothing"
+              ]
             end
         end
 
@@ -145,8 +166,13 @@ module UpTack
             []
           else
             [
-              "#{field.label} of #{table.label}: #{missing.length} records have a number that is not " \
-                "noted as given, such as #{missing.first.last}."
+              Core::Messages[
+                "maintenance.integrity_check.records_have_number_is_not_noted",
+                field: field.label,
+                table: table.label,
+                number: missing.length,
+                example: missing.first.last
+              ]
             ]
           end
         end

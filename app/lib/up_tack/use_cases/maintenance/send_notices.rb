@@ -53,10 +53,12 @@ module UpTack
             next if count.zero? || person.nil?
 
             Store::Notice.create!(
-              made_at: @workspace.clock.now, table_id: table.id, person_id: person.id, path: "/t/#{table.key}/tidy",
-              subject: "#{table.label}: #{(count == 1) ? "1 suggestion waits" : "#{count} suggestions wait"}",
-              body: "In #{table.label} #{(count == 1) ? "a text" : "#{count} texts"} could be tidied. " \
-                "Look at them side by side, and accept or ignore each."
+              made_at: @workspace.clock.now,
+              table_id: table.id,
+              person_id: person.id,
+              path: "/t/#{table.key}/tidy",
+              subject: Core::Messages["maintenance.send_notices.subject", table: table.label, count: count],
+              body: Core::Messages["maintenance.send_notices.body", table: table.label, count: count]
             )
           end
         end

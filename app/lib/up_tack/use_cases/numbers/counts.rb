@@ -42,22 +42,31 @@ module UpTack
           full = all.select { |count| count.left <= room * (1 - WARNING) }.min_by(&:left) or return
           where = count_name(full)
           if full.left.negative? || full.left.zero?
-            return "The count#{where} has gone past its #{@rule.digits(@table)} digits; numbers are longer " \
-              "than their padding now."
+            return (
+              Core::Messages[
+                "numbers.counts.count_has_gone_past_its_digits",
+                where: where,
+                digits: @rule.digits(@table)
+              ]
+            )
           end
 
-          "#{full.left} #{(full.left == 1) ? "number is" : "numbers are"} left#{where} " \
-            "with #{@rule.digits(@table)} digits; after that numbers get longer."
+          Core::Messages[
+            "numbers.counts.left_with_digits",
+            count: full.left,
+            where: where,
+            digits: @rule.digits(@table)
+          ]
         end
 
         # @param following [Integer] the count that comes next
         # @raise [Core::Invalid] when it would give a number again
         def set(series, following)
           unless following.is_a?(Integer) && following.between?(0, 10**Core::Numbers::KEPT_DIGITS - 1)
-            Core::Invalid.because("The next count is a whole number, 0 or more.", part: "next")
+            Core::Invalid.because(Core::Messages["numbers.counts.next_count_is_whole_number_0"], part: "next")
           end
           if @rule.series? && series.to_s.strip.empty?
-            Core::Invalid.because("Name the series, such as one that is listed.", part: "series")
+            Core::Invalid.because(Core::Messages["numbers.counts.name_series_such_as_one_is_listed"], part: "series")
           end
 
           Store::Database.write do
@@ -69,8 +78,12 @@ module UpTack
               ).dig(0, 0)
             if highest && following <= highest
               Core::Invalid.because(
-                "#{highest} was given already#{count_name(Count.new(series: series))}; to repeat none, " \
-                  "the next count is #{highest + 1} or more.",
+                Core::Messages[
+                  "numbers.counts.was_given_already",
+                  highest: highest,
+                  new: count_name(Count.new(series: series)),
+                  next_count: highest + 1
+                ],
                 part: "next"
               )
             end

@@ -36,7 +36,7 @@ module UpTack
         def own_password(person, old:, new:)
           now = Store::Person.find(person.id)
           unless !now.password? || SignIn.new.right?(now, old.to_s)
-            raise SignIn::Wrong, "The old password is another one."
+            raise SignIn::Wrong, Core::Messages["people.change_person.old_password_is_another_one"]
           end
 
           change(person.id, {"password" => new})
@@ -64,7 +64,7 @@ module UpTack
 
         def found(id)
           person = Store::Person.find_by(id: id)
-          raise Store::NotFound, "There is no such person." if person.nil? || person.anonymous?
+          raise Store::NotFound, Core::Messages["common.there_is_no_such_person"] if person.nil? || person.anonymous?
 
           person.changed_by = @by
           person
@@ -78,7 +78,9 @@ module UpTack
               &.first
           if wrong
             Core::Invalid.because(
-              (wrong == "active") ? "A person is active or not." : "This is a text.",
+              (wrong == "active") ? Core::Messages[
+                "people.change_person.person_is_active"
+              ] : Core::Messages["common.is_text"],
               part: wrong
             )
           end
@@ -106,15 +108,21 @@ module UpTack
 
         # @return [Array(String, String), nil] the part and what is wrong with it
         def problem(person)
-          return "name", "A person needs a name of up to #{LONGEST} characters." unless text?(person.name)
-          unless person.sign_in.to_s.match?(/\A[[:alnum:]._@-]{2,40}\z/)
-            return "sign_in", "A sign-in name has 2 to 40 letters, figures, dots or dashes."
+          unless text?(person.name)
+            return "name", Core::Messages["people.change_person.person_needs_name_of_up_to_characters", most: LONGEST]
           end
-          return "email", "An e-mail address has an @ in it." unless person.email.to_s.match?(EMAIL)
-          return "role", "There are the roles #{ROLES.join(", ")}." unless ROLES.include?(person.role)
+          unless person.sign_in.to_s.match?(/\A[[:alnum:]._@-]{2,40}\z/)
+            return "sign_in", Core::Messages["people.change_person.sign_in_name_has_2_to_40"]
+          end
+          unless person.email.to_s.match?(EMAIL)
+            return "email", Core::Messages["people.change_person.e_mail_address"]
+          end
+          unless ROLES.include?(person.role)
+            return "role", Core::Messages["common.there_are_roles", roles: ROLES.join(", ")]
+          end
 
           if Store::Person.where(sign_in: person.sign_in).where.not(id: person.id).exists?
-            ["sign_in", "Somebody else signs in as “#{person.sign_in}”."]
+            ["sign_in", Core::Messages["people.change_person.somebody_else_signs", sign_in: person.sign_in]]
           end
         end
 
@@ -126,7 +134,7 @@ module UpTack
           return if Store::Person.where(role: "builder", active: true).where.not(id: person.id).exists?
 
           Core::Invalid.because(
-            "#{person.name} is the only builder; make somebody else a builder first.",
+            Core::Messages["people.change_person.is_only_builder", person: person.name],
             part: "role"
           )
         end

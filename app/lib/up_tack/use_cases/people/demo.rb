@@ -27,7 +27,7 @@ module UpTack
             by = Store::Person.find(by.id)
             unless by.password?
               Core::Invalid.because(
-                "Set a password of your own first: after this nobody comes in without one.",
+                Core::Messages["people.demo.set_password_of_your_own_first"],
                 part: "password"
               )
             end

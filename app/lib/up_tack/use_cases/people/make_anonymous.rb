@@ -26,12 +26,17 @@ module UpTack
 
         def take_out(id)
           person = Store::Person.find_by(id: id)
-          raise Store::NotFound, "There is no such person." if person.nil? || person.anonymous?
+          raise Store::NotFound, Core::Messages["common.there_is_no_such_person"] if person.nil? || person.anonymous?
 
           if person.id == @by.id
-            Core::Invalid.because("You can't make yourself anonymous; another builder can.")
+            Core::Invalid.because(Core::Messages["people.make_anonymous.you_cant_make_yourself_anonymous"])
           end
-          Core::Invalid.because("Make #{person.name} inactive first.", part: "active") if person.active
+          if person.active
+            Core::Invalid.because(
+              Core::Messages["people.make_anonymous.make_inactive_first", person: person.name],
+              part: "active"
+            )
+          end
           names = Store::PersonNames.all_of(person.id)
           Store::PersonNames.forget_person(person.id)
           person.changed_by = @by

@@ -18,7 +18,8 @@ module UpTack
         # @return [Store::Notice] marked as read
         # @raise [Store::NotFound]
         def read(id)
-          notice = own.find_by(id: id) or raise Store::NotFound, "There is no such notice."
+          notice = own.find_by(id: id) or
+            raise Store::NotFound, Core::Messages["people.notices.there_is_no_such_notice"]
           @workspace.write { notice.update!(read_at: @workspace.clock.now) } unless notice.read_at
           notice
         end

@@ -18,7 +18,10 @@ module UpTack
         # @param id [Integer]
         # @raise [Store::NotFound]
         def stop(id)
-          finish(visible.find_by(id: id) || raise(Store::NotFound, "There is no such session; it may have ended."))
+          finish(
+            visible.find_by(id: id) ||
+              raise(Store::NotFound, Core::Messages["people.sessions.there_is_no_such_session"])
+          )
         end
 
         # All of one's own but the one that asks.

@@ -26,23 +26,26 @@ module UpTack
         # @return [Store::Person]
         # @raise [Core::Invalid, Services::NotAllowed]
         def call(code:, project:, time_zone:, person:)
-          raise Services::NotAllowed, "This is set up already; sign in." unless SetUp.needed?
+          raise Services::NotAllowed, Core::Messages["people.set_up.is_set_up_already"] unless SetUp.needed?
 
           unless code?(code.to_s)
-            Core::Invalid.because("This is not the code that the terminal shows.", part: "code")
+            Core::Invalid.because(Core::Messages["people.set_up.is_not_code_terminal_shows"], part: "code")
           end
-          Core::Invalid.because("A password is needed.", part: "password") unless person.key?("password")
+          unless person.key?("password")
+            Core::Invalid.because(Core::Messages["people.set_up.password_is_needed"],
+              part: "password")
+          end
           digest = ChangePerson.new.digest_of(person)
           Store::Database.write do
-            raise Services::NotAllowed, "This is set up already; sign in." unless SetUp.needed?
+            raise Services::NotAllowed, Core::Messages["people.set_up.is_set_up_already"] unless SetUp.needed?
 
             name = project.to_s.scrub.strip
             unless name.length.between?(1, 80) && !name.match?(/[[:cntrl:]]/)
-              Core::Invalid.because("The project needs a name of up to 80 characters.", part: "project")
+              Core::Invalid.because(Core::Messages["people.set_up.project_needs_name_of_up_to_80"], part: "project")
             end
             unless TZInfo::Timezone.all_identifiers.include?(time_zone)
               Core::Invalid.because(
-                "There is no time zone “#{time_zone.to_s.scrub[0, 40]}”.",
+                Core::Messages["people.set_up.there_is_no_time_zone", time_zone: time_zone.to_s.scrub[0, 40]],
                 part: "time_zone"
               )
             end

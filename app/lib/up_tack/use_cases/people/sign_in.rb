@@ -19,9 +19,9 @@ module UpTack
         def call(name:, password:)
           person = Store::Person.signing_in_as(name)
           known = right?(person, password.to_s)
-          raise Refused, "That name and password do not belong together." unless known
+          raise Refused, Core::Messages["people.sign_in.name_and_password_do_not_belong_together"] unless known
           unless person.active
-            raise Refused, "#{person.name} can no longer sign in here; a builder has made this account inactive."
+            raise Refused, Core::Messages["people.sign_in.can_no_longer_sign_in_here", person: person.name]
           end
 
           person
@@ -31,7 +31,8 @@ module UpTack
         # @return [Store::Person]
         # @raise [Refused]
         def in_demo(id)
-          Demo.people.find { |person| person.id == id } or raise Refused, "This person signs in with a password."
+          Demo.people.find { |person| person.id == id } or
+            raise Refused, Core::Messages["people.sign_in.person_signs_in_with_password"]
         end
 
         # @return [Boolean] whether the password is theirs

@@ -22,16 +22,19 @@ module UpTack
           name = name.to_s.strip.gsub(/\s+/, " ")
           roles = Store::Token::ROLES
           unless name.length.between?(1, 80)
-            Core::Invalid.because("Say what the token is for, in up to 80 characters.", part: "name")
+            Core::Invalid.because(Core::Messages["people.tokens.say_what_token_is_for_in_up"], part: "name")
           end
           unless roles.include?(role) && roles.index(role) <= roles.index(@person.role)
             Core::Invalid.because(
-              "A token's role is #{roles.join(", ")}, and no more than your own.",
+              Core::Messages["people.tokens.tokens_role_is_and_no_more_than", roles: roles.join(", ")],
               part: "role"
             )
           end
           unless days.is_a?(Integer) && days.between?(1, Store::Token::MOST_DAYS)
-            Core::Invalid.because("A token lasts 1 to #{Store::Token::MOST_DAYS} days.", part: "days")
+            Core::Invalid.because(
+              Core::Messages["people.tokens.token_lasts_1_to_days", most: Store::Token::MOST_DAYS],
+              part: "days"
+            )
           end
 
           Store::Database.write { Store::Token.make(@person, name: name, role: role, days: days) }
@@ -40,7 +43,7 @@ module UpTack
         # @param id [Integer]
         # @raise [Store::NotFound]
         def revoke(id)
-          token = mine.find_by(id: id) or raise Store::NotFound, "There is no such token."
+          token = mine.find_by(id: id) or raise Store::NotFound, Core::Messages["people.tokens.there_is_no_such_token"]
           Store::Database.write { token.revoke(why: "revoked", by: @person) }
         end
 

@@ -22,7 +22,7 @@ module UpTack
         # @raise [Store::NotFound, Core::Invalid]
         def call(table:, field:, text:, records:, typed: {})
           link = Services::FindField.new(@workspace).call(table: table, field: field)
-          Core::Invalid.because("#{link.label} is no link.", part: "field") unless link.link?
+          Core::Invalid.because(Core::Messages["common.is_no_link", link: link.label], part: "field") unless link.link?
 
           check(table, records)
           trial = trial(table, records, typed.except(field))
@@ -63,7 +63,7 @@ module UpTack
           clock = Core::Design::ScriptClock.new(@workspace.clock.now, @workspace.project.conventions)
           Core::Bench::Trial.new(@workspace.ground, table, Core::Design::Script.from(script), clock: clock).play
         rescue ArgumentError, TypeError => e
-          Core::Invalid.because("The records of this proof no longer fit the tables: #{e.message}.")
+          Core::Invalid.because(Core::Messages["proofs.all.records_of_proof_no_longer_fit_tables", reason: e.message])
         end
 
         def belongs?(trial, field, id)

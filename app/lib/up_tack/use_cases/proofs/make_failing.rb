@@ -23,9 +23,10 @@ module UpTack
         # @raise [Core::Invalid, Store::NotFound]
         def call(table:, rule:, count:, seed:)
           design = @workspace.table(table)
-          meant = design.rule(rule) or raise Store::NotFound, "There is no such rule of #{design.label}."
+          meant = design.rule(rule) or
+            raise Store::NotFound, Core::Messages["proofs.make_failing.there_is_no_such_rule", design: design.label]
           unless meant.outcomes(design).any? { |key, _, marks| marks.include?("refused") || key == "refused" }
-            Core::Invalid.because("This rule refuses nothing; pick a validation or a mask.", part: "rule")
+            Core::Invalid.because(Core::Messages["proofs.make_failing.rule_refuses_nothing"], part: "rule")
           end
           unless count.is_a?(Integer) && count.between?(1, MOST)
             Core::Invalid.because(

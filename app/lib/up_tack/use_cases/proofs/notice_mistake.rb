@@ -20,9 +20,9 @@ module UpTack
         # @raise [Store::NotFound]
         def call(table:, rule:, mistake:)
           design = @workspace.table(table)
-          own = design.rule(rule) or raise Store::NotFound, "There is no such rule."
+          own = design.rule(rule) or raise Store::NotFound, Core::Messages["proofs.all.there_is_no_such_rule"]
           mutant = Core::Bench::Mutants.of(own, design)[mistake] or
-            raise Store::NotFound, "There is no such mistake of this rule any more. Reload the page."
+            raise Store::NotFound, Core::Messages["proofs.notice_mistake.there_is_no_such_mistake_of_rule"]
           slip = Mistakes.new(@workspace).slip(table, rule, mistake)
           script = slip&.looked ? slip.script : found(design, own, mutant)
           script && played(script, design, own, mutant.words)

@@ -56,7 +56,7 @@ module UpTack
 
         def check(design, script, expect)
           if script["form"] && !design.form(script["form"])
-            raise Store::NotFound, "There is no such form of #{design.label}; it may have been deleted."
+            raise Store::NotFound, Core::Messages["common.there_is_no_such_form", design: design.label]
           end
 
           proof =
@@ -101,7 +101,7 @@ module UpTack
             **more
           ).play
         rescue ArgumentError, TypeError => e
-          Core::Invalid.because("The records of this proof no longer fit the tables: #{e.message}.")
+          Core::Invalid.because(Core::Messages["proofs.all.records_of_proof_no_longer_fit_tables", reason: e.message])
         end
 
         def clock(script) = script["at"] ? Core::Design::ScriptClock.at(script["at"], conventions) : now

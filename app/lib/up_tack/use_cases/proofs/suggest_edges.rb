@@ -23,7 +23,9 @@ module UpTack
         # @raise [Store::NotFound]
         def call(table:, rule: nil, point: nil, open: false)
           design = @workspace.table(table)
-          rules = rule ? [design.rule(rule) || raise(Store::NotFound, "There is no such rule.")] : design.rules
+          rules = rule ? [design.rule(rule) || raise(Store::NotFound, Core::Messages[
+            "proofs.all.there_is_no_such_rule"
+          ])] : design.rules
           around = RelatedRecords.new(@workspace)
           edges =
             Core::Bench::BoundaryCases.new(
@@ -142,7 +144,7 @@ module UpTack
             **Play.real(ground, @workspace.context.records)
           ).play
         rescue ArgumentError, TypeError => e
-          Core::Invalid.because("This can't be tried: #{e.message}.")
+          Core::Invalid.because(Core::Messages["proofs.suggest_edges.cant_be_tried", reason: e.message])
         end
 
         # Records for mistakes that the proofs of now do not notice, as far as they are counted.

@@ -20,9 +20,10 @@ module UpTack
         def call(table:, field:, text:, typed: {}, id: nil)
           link = Services::FindField.new(@workspace).call(table: table, field: field)
           unless @workspace.visibility.field?(link)
-            raise Store::NotFound, "There is no field `#{field}` in #{@workspace.table(table).label}."
+            raise Store::NotFound,
+              Core::Messages["common.there_is_no_field", unknown: field, table: @workspace.table(table).label]
           end
-          Core::Invalid.because("#{link.label} is no link.", part: "field") unless link.link?
+          Core::Invalid.because(Core::Messages["common.is_no_link", link: link.label], part: "field") unless link.link?
 
           naming = Store::NameSearch.new(@workspace.plan(link.target), @workspace.context)
           narrowing = @workspace.plan(table).narrowing(field) or return naming.like(text)

@@ -6,7 +6,7 @@ module UpTack
       # Reads one record.
       class FindRecord
         # @return [String] what people are told
-        def self.missing(design, id) = "There is no record #{id} in #{design.label}; it may have been deleted."
+        def self.missing(design, id) = Core::Messages["common.there_is_no_record", id: id, table: design.label]
 
         def initialize(workspace)
           @workspace = workspace

@@ -65,7 +65,7 @@ module UpTack
 
             new(id: id, at: at, view: view)
           rescue ArgumentError, JSON::ParserError
-            Core::Invalid.because("This is not a cursor of this list; begin again without one.", part: "cursor")
+            Core::Invalid.because(Core::Messages["records.list_records.is_not_cursor_of_list"], part: "cursor")
           end
 
           def to_s = Base64.urlsafe_encode64(JSON.generate([id, at, view]), padding: false)

@@ -9,7 +9,7 @@ module UpTack
         # Names in a message.
         EXAMPLES = 3
         # Said in the place of what would name records that somebody may not see.
-        HIDDEN = "Records that are not open to you need it."
+        HIDDEN = Core::Messages["records.preview_deletion.hidden_records_need_it"]
 
         # deleted:: [[table, numbers]], the record itself first
         # cleared:: [[table, field, numbers]] whose link would be cleared
@@ -97,10 +97,14 @@ module UpTack
               .new(design)
               .find_all(ids.first(EXAMPLES))
               .map { |id, values| Core::Save::RecordTitle.of(design, id, values, context) }
-          more = (ids.length > EXAMPLES) ? " and #{ids.length - EXAMPLES} more" : ""
-          count = (ids.length == 1) ? "1 record" : "#{ids.length} records"
-          "#{count} of #{design.label} #{(ids.length == 1) ? "has" : "have"} it " \
-            "as #{field.label}: #{names.join(", ")}#{more}."
+          Core::Messages[
+            "records.preview_deletion.records_have_it",
+            count: ids.length,
+            table: design.label,
+            field: field.label,
+            names: names.join(", "),
+            more: (ids.length > EXAMPLES) ? Core::Messages["common.and_more", number: ids.length - EXAMPLES] : ""
+          ]
         end
       end
     end

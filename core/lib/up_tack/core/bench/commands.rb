@@ -29,7 +29,7 @@ module UpTack
         end
 
         def save(trial, act)
-          return trial.moment(act, "done", message: "The record was deleted; there is nothing to save.") if trial.gone?
+          return trial.moment(act, "done", message: Messages["bench.commands.record_was_deleted"]) if trial.gone?
 
           trial.save(act)
         end
@@ -51,7 +51,7 @@ module UpTack
 
         def put_back(trial, act)
           outcome = trial.put_back or
-            return trial.moment(act, "done", message: "Nothing was deleted that could be put back.")
+            return trial.moment(act, "done", message: Messages["bench.commands.nothing_was_deleted_could_be_put_back"])
           if outcome.saved?
             trial.moment(act, "back", outcome: outcome)
           else

@@ -34,7 +34,12 @@ module UpTack
               .partition { |_, _, field| field.on_delete == "refuse" }
           if refused.any?
             return refused.map do |design, other, field|
-              "#{@world.title(design.key, other)} in #{design.label} has it as #{field.label}."
+              Messages[
+                "bench.deletion.in_has_it_as",
+                record: @world.title(design.key, other),
+                design: design.label,
+                field: field.label
+              ]
             end
           end
 

@@ -48,14 +48,14 @@ module UpTack
         def kept(rule, other)
           return if rule.once? || other.once?
 
-          "A value that is calculated when it is read and one that is kept are always the same."
+          Messages["bench.equivalence.value_is_calculated_when_it_is_read"]
         end
 
         # Capitals in which nobody can type.
         def one_case(rule)
           return unless rule.keys.all? { |key| turned?(key) }
 
-          "The mask of #{label(rule.field)} writes every letter in one case."
+          Messages["bench.equivalence.mask_of_writes_every_letter_in_one", label: label(rule.field)]
         end
 
         def turned?(key)
@@ -67,8 +67,8 @@ module UpTack
 
         def old_records(rule, other)
           return numbered(rule) if rule.masks?
-          return "A warning is not given again while its fields stay as they are." if rule.warning? && other.warning?
-          return "A lock is only about fields that are changed." if rule.locks?
+          return Messages["bench.equivalence.warning_is_not_given_again_while"] if rule.warning? && other.warning?
+          return Messages["bench.equivalence.lock_is_only_about_fields_are_changed"] if rule.locks?
 
           unchanged(rule) if rule.checks?
         end
@@ -79,13 +79,13 @@ module UpTack
           combinations = Combinations.of(@table, [formula]) or return
           return if combinations.unchanged.any? { |evaluation| formula.call(evaluation) == false }
 
-          "The rule never refuses a record in which nothing it looks at changes."
+          Messages["bench.equivalence.rule_never_refuses_record_in_which_nothing"]
         end
 
         def enforced(rule)
-          return "What is cleared is refused on every way in already." if rule.clears?
+          return Messages["bench.equivalence.what_is_cleared_is_refused_on_every"] if rule.clears?
 
-          "Only a rule writes #{label(rule.field)}; nobody can type it." if @table.rule_owned?(rule.field)
+          Messages["bench.equivalence.only_rule_writes", label: label(rule.field)] if @table.rule_owned?(rule.field)
         end
 
         # A mask or its settings, where only an auto-number writes.
@@ -95,7 +95,7 @@ module UpTack
           number = @table.acting_rules.find { |each| each.numbers? && each.field == rule.field }
           return unless number && shaped?(number, rule.mask)
 
-          "Nobody types #{label(rule.field)}; its auto-number writes it in this form."
+          Messages["bench.equivalence.nobody_types", label: label(rule.field)]
         end
 
         # Whether what a number is made of always fits a mask: fixed texts, counts and years.
@@ -121,7 +121,7 @@ module UpTack
           return unless rule.inputs == other.inputs && rule.writes == other.writes && !manner?(rule, other)
 
           cases = Cases.of(rule, other, @table) or return
-          "Every case is decided the same way." if cases.all? { |one, two| one == two }
+          Messages["bench.equivalence.every_case_is_decided_same_way"] if cases.all? { |one, two| one == two }
         end
 
         # Whether the two differ in what becomes of fields that have a value.
@@ -130,11 +130,11 @@ module UpTack
         def watched(rule, other)
           return unless rule.fills? && rule.triggers(@table).sort == other.triggers(@table).sort
 
-          "Without a list the rule watches what its formulas read, which is the same."
+          Messages["bench.equivalence.without_list_rule_watches_what_its_formulas"]
         end
 
         def lettered(rule)
-          "Nothing in this number but the count ever changes." if rule.reads(@table).empty?
+          Messages["bench.equivalence.nothing_in_number_but_count_ever_changes"] if rule.reads(@table).empty?
         end
 
         # A condition that another rule keeps from ending.
@@ -142,7 +142,11 @@ module UpTack
           held = compiled(rule, "when")
           guards = @table.acting_rules.select(&:checks?).reject { |each| each.warning? || each.lets_old? }
           guard = guards.find { |each| refuses_every_end?(held, compiled(each, "formula")) }
-          guard && "“#{guard.name || guard.words(@table)}” refuses every change by which that would end."
+          guard &&
+            Messages[
+              "bench.equivalence.refuses_every_change_by_which_would_end",
+              rule: guard.name || guard.words(@table)
+            ]
         end
 
         def refuses_every_end?(held, guard)
@@ -158,7 +162,7 @@ module UpTack
           return unless changed(rule.formula_parts, other.formula_parts) == [part]
 
           texts = [rule, other].map { |each| each.formula_parts[part] }
-          return "The field keeps the same decimals either way." if rounded_alike?(rule, *texts)
+          return Messages["bench.equivalence.field_keeps_same_decimals_either_way"] if rounded_alike?(rule, *texts)
 
           pair = [rule, other].map { |each| compiled(each, part) }
           combinations = Combinations.of(@table, pair) or return
@@ -166,7 +170,7 @@ module UpTack
             one, two = pair.map { |formula| Effect.of(rule, part, formula.call(evaluation), @table) }
             one == two
           end
-          "It comes to the same for #{combinations.words}." if same
+          Messages["bench.equivalence.it_comes_to_same", combinations: combinations.words] if same
         end
 
         # What the field keeps has its own decimals.

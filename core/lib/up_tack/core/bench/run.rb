@@ -68,17 +68,17 @@ module UpTack
         def trial(table, proof, probe: nil, trace: true)
           script = Design::Script.from(proof.script)
           clock = Design::ScriptClock.at(script.at, @ground.project.conventions) or
-            return "There is no such day and hour: #{script.at}."
-          return "The form that it was typed in is no longer there." if script.form && table.form(script.form).nil?
+            return Messages["bench.run.there_is_no_such_day_and_hour", at: script.at]
+          return Messages["bench.run.form_it_was_typed"] if script.form && table.form(script.form).nil?
 
           if script.start["record"] && script.start["from"] != "new" &&
               !(script.records[table.key] || {}).key?(script.start["record"].to_s)
-            return "The record that it begins with is not among its own."
+            return Messages["bench.run.record_it_begins_with_is_not_among"]
           end
 
           Trial.new(@ground, table.key, script, clock: clock, probe: probe, trace: trace).play
         rescue ArgumentError, TypeError, KeyError, FloatDomainError => e
-          "Its records no longer fit the tables: #{e.message}."
+          Messages["bench.run.its_records_no_longer_fit_tables", reason: e.message]
         end
 
         # @param trial [Trial]
@@ -112,7 +112,17 @@ module UpTack
           [played, proof.expectations.map { |each| ExpectationMatcher.verdict(each, played, table) }.reject(&:met)]
         rescue => e
           @errors << e
-          [nil, [unfit("Something in it can't be worked out: #{e.message.lines.first.to_s.strip[0, 200]}.")]]
+          [
+            nil,
+            [
+              unfit(
+                Messages[
+                  "bench.run.something_in_it_cant_be_worked_out",
+                  reason: e.message.lines.first.to_s.strip[0, 200]
+                ]
+              )
+            ]
+          ]
         end
 
         def unfit(why) = ExpectationMatcher::Verdict.new(met: false, expected: "it can be run", actual: why, field: nil)

@@ -30,8 +30,13 @@ module UpTack
           head = [
             "# #{plain(@project.name)}: rule sheet",
             "",
-            "#{@counts.first} of #{@counts.last} rules are proven; #{passed} of #{@states.length} " \
-              "proofs come out as they must."
+            Messages[
+              "bench.sheet.of_rules_are_proven",
+              proven: @counts.first,
+              all: @counts.last,
+              passed: passed,
+              proofs: @states.length
+            ]
           ]
           "#{[*head, *@project.tables.flat_map { |table| ["", *of_table(table)] }].join("\n")}\n"
         end

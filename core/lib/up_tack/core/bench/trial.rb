@@ -151,9 +151,9 @@ module UpTack
 
         # @return [Array<String>] why it can't be deleted, empty when it is
         def delete
-          return ["There is no saved record to delete."] unless @id && @stored
+          return [Messages["bench.trial.there_is_no_saved_record_to_delete"]] unless @id && @stored
           unless @design.allows?(@person.role, :delete)
-            return ["A #{@person.role} may not delete records of #{@design.label}."]
+            return [Messages["common.may_not_delete_records", role: @person.role, table: @design.label]]
           end
 
           reasons = Deletion.new(@ground, @world).call(@design, @id) { |table, id, link| cleared(table, id, link) }
@@ -204,7 +204,9 @@ module UpTack
 
         # @return [String, nil] why whoever acts may not save here at all
         def forbidden =
-          @design.allows?(@person.role, :edit) ? nil : "A #{@person.role} may not change records of #{@design.label}."
+          @design.allows?(@person.role, :edit) ? nil : Messages[
+            "bench.trial.may_not_change_records", role: @person.role, design: @design.label
+          ]
 
         # @return [Boolean] whether the record at hand was deleted
         def gone? = @gone == true

@@ -29,7 +29,7 @@ module UpTack
           if outcome.values[field.key].nil?
             undone(table, steps, field)
           else
-            Answer.new(step: nil, words: "#{field.label} is as it was stored; nothing in this save touched it.")
+            Answer.new(step: nil, words: Messages["bench.value_explanation.is_as_it_was_stored", field: field.label])
           end
         end
 
@@ -46,21 +46,28 @@ module UpTack
         def undone(table, steps, field)
           writers = table.rules.select { |rule| rule.writes.include?(field.key) }
           if writers.empty?
-            return Answer.new(step: nil, words: "Nobody typed anything in #{field.label}, and no rule writes it.")
+            return Answer.new(step: nil,
+              words: Messages["bench.value_explanation.no_rule_writes_it", field: field.label])
           end
 
           index = steps.rindex { |step| step.result == "skipped" && writers.any? { |rule| rule.id == step.rule } }
           unless index
             return Answer.new(
               step: nil,
-              words: "Nobody typed anything in #{field.label}, and no rule had cause to write it."
+              words: Messages["bench.value_explanation.no_rule_had_cause", field: field.label]
             )
           end
 
           rule = writers.find { |each| each.id == steps[index].rule }
           Answer.new(
             step: index,
-            words: "#{field.label} is blank: “#{rule.tack(table)}” was passed over, since #{steps[index].how}."
+            words:
+              Messages[
+                "bench.value_explanation.is_blank",
+                field: field.label,
+                rule: rule.tack(table),
+                reason: steps[index].how
+              ]
           )
         end
       end

@@ -36,7 +36,10 @@ module UpTack
         # @raise [Invalid]
         def self.read(text, input, reading)
           pieces = split(text.to_s)
-          raise Invalid, "A cell has at most #{MOST_PARTS} values." if pieces.length > MOST_PARTS
+          if pieces.length > MOST_PARTS
+            raise Invalid,
+              Messages["decisions.cell.cell_has_at_most_values", most: MOST_PARTS]
+          end
 
           new(pieces.map { |piece| part(piece, input, reading) }, input)
         end
@@ -47,7 +50,7 @@ module UpTack
 
           pieces = text.scan(/(?:"(?:[^"]|"")*"|[^;"]|"(?=[^"]*\z))+/).map(&:strip)
           if pieces.any?(&:empty?) || text.strip.start_with?(";") || text.strip.end_with?(";") || text.match?(/;\s*;/)
-            raise Invalid, "A value is missing beside a semicolon."
+            raise Invalid, Messages["decisions.cell.value_is_missing_beside_semicolon"]
           end
 
           pieces
@@ -74,8 +77,13 @@ module UpTack
             )
           return Part.new(kind: :compare, sign: sign, low: value) if input.ordered? || %w[= <>].include?(sign)
 
-          raise Invalid, "“#{sign}” compares numbers, dates and times; #{input.label} " \
-            "holds #{Values::Types.phrase(input.kind)}."
+          raise Invalid,
+            Messages[
+              "decisions.cell.compares_numbers_dates_and_times",
+              sign: sign,
+              input: input.label,
+              kind: Values::Types.phrase(input.kind)
+            ]
         end
 
         def self.ranged(piece, input, reading)
@@ -84,13 +92,16 @@ module UpTack
           low, high =
             [low, high.sub(/\A\s*</, "")].map do |text|
               if text.strip.empty?
-                raise(Invalid, "A range has a value at either end, as in 900..1100.")
+                raise(Invalid, Messages["decisions.cell.range_has_value_at_either_end"])
               else
                 value(text.strip, input, reading)
               end
             end
           order = Expression::Comparator.order(low, high)
-          raise Invalid, "This range ends before it begins." if order.positive? || (order.zero? && open)
+          if order.positive? || (order.zero? && open)
+            raise Invalid,
+              Messages["decisions.cell.range_ends_before_it_begins"]
+          end
 
           Part.new(kind: :range, low: low, high: high, open: open)
         end
@@ -104,8 +115,11 @@ module UpTack
 
         def self.mended(message, text, input)
           near = input.choices && Expression::Spelling.nearest(text.downcase, input.choices.map(&:downcase))
-          near ? "#{message.chomp(".")}; did you " \
-            "mean #{input.choices.find { |choice| choice.downcase == near }}?" : message
+          near ? Messages[
+            "decisions.cell.did_you_mean",
+            problem: message.chomp("."),
+            suggestion: input.choices.find { |choice| choice.downcase == near }
+          ] : message
         end
 
         def initialize(parts, input)

@@ -48,7 +48,9 @@ module UpTack
         # @return [Object, Values::Unreadable] never nil
         def read(text, reading)
           value = reader.read(text, reading)
-          value.nil? ? Values::Unreadable.new(code: "blank", message: "A value is missing here.") : value
+          value.nil? ? Values::Unreadable.new(code: "blank", message: Messages[
+            "decisions.input.value_is_missing_here"
+          ]) : value
         end
 
         # @return [String] the value as a cell keeps it: the same for every firm

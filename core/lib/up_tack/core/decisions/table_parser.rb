@@ -34,7 +34,13 @@ module UpTack
         def problems
           @rule.rows.each_with_index.flat_map do |row, index|
             if row.length > width
-              next [problem(index, 0, "Row #{index + 1} has #{row.length} cells; there are #{width} columns.")]
+              next [
+                problem(
+                  index,
+                  0,
+                  Messages["decisions.table_parser.row_has_cells", place: index + 1, row: row.length, width: width]
+                )
+              ]
             end
 
             width.times.filter_map { |column| (message = fault(row, column)) && problem(index, column, message) }

@@ -30,9 +30,14 @@ module UpTack
         # @raise [Invalid]
         def read(text, table)
           lines = cells(text.sub(/\A\u{FEFF}/, ""))
-          raise Invalid, "There is nothing to paste." if lines.empty?
+          raise Invalid, Messages["decisions.table_text.there_is_nothing_to_paste"] if lines.empty?
           if lines.length > MOST_LINES + 1
-            raise Invalid, "A decision table has at most #{MOST_LINES} rows; this has #{lines.length}."
+            raise Invalid,
+              Messages[
+                "decisions.table_text.decision_table_has_at_most_rows",
+                most: MOST_LINES,
+                lines: lines.length
+              ]
           end
 
           width = lines.map(&:length).max
@@ -63,8 +68,12 @@ module UpTack
             .map { |row| row.map { |cell| cell.to_s.strip } }
             .reject { |row| row.all?(&:empty?) }
         rescue CSV::MalformedCSVError => e
-          raise Invalid, "This can't be read as a table: #{e.message.sub(/ in line \d+\.?\z/, "")} " \
-            "(line #{e.line_number})."
+          raise Invalid,
+            Messages[
+              "decisions.table_text.cant_be_read_as_table",
+              reason: e.message.sub(%r{ in line \d+\.?\z}, ""),
+              line_number: e.line_number
+            ]
         end
 
         # A first line that names at least half of its columns is a head.
@@ -90,13 +99,13 @@ module UpTack
           unknown = columns.select { |column| column.head.to_s != "" && column.field.nil? }.map(&:head)
           [
             (if ragged.any?
-               "#{(ragged.length == 1) ? "Row #{ragged.first + 1} was" : "#{ragged.length} rows were"} " \
-                "shorter than the others; the missing cells are empty."
+               Messages["decisions.table_text.shorter_than_others", count: ragged.length, row: ragged.first + 1]
              end),
             (if unknown.any?
-               "No field is " \
-                "called #{Masks::Phrases.list(unknown.map { |head| Values::Plain.quoted(head) }, "or")}; " \
-                "pick one for the column."
+               Messages[
+                 "decisions.table_text.no_field_is_called",
+                 unknown: Masks::Phrases.list(unknown.map { |head| Values::Plain.quoted(head) }, "or")
+               ]
              end)
           ].compact
         end

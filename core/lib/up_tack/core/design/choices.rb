@@ -19,20 +19,19 @@ module UpTack
         end
 
         def message(label, values, retired)
-          return "The choices are a list of texts." unless [values, retired].all?(Array)
-          return "#{label} needs at least one choice." if values.empty?
-          return "A field has at most #{MOST} choices." if values.length > MOST
+          return Messages["design.choices.choices_are_list_of_texts"] unless [values, retired].all?(Array)
+          return Messages["design.choices.needs_at_least_one_choice", label: label] if values.empty?
+          return Messages["design.choices.field_has_at_most_choices", most: MOST] if values.length > MOST
           unless values.all? { |choice| sound?(choice) }
-            return "Each choice is a short text of up to #{Names::LONGEST_LABEL} characters, without spaces " \
-              "at its ends."
+            return Messages["design.choices.each_choice_is_short_text_of_up", most: Names::LONGEST_LABEL]
           end
 
           folded = values.map { |choice| Unicode.folded(choice) }
           double = values.find { |choice| folded.count(Unicode.folded(choice)) > 1 }
-          return "“#{double}” stands twice among the choices." if double
-          return "A retired choice must be one of the list." unless (retired - values).empty?
+          return Messages["design.choices.stands_twice_among_choices", name: double] if double
+          return Messages["design.choices.retired_choice_must_be_one_of_list"] unless (retired - values).empty?
 
-          "All choices of #{label} are retired; new records need one that is not." if retired.length == values.length
+          Messages["design.choices.all_choices_of_are_retired", label: label] if retired.length == values.length
         end
 
         def sound?(choice) = Names.label_problem(choice).nil? && choice == choice.strip

@@ -13,9 +13,12 @@ module UpTack
         def self.problem(labels, table, hint: nil, **more)
           message =
             if labels.one?
-              "The value of #{labels.first} would wait for itself: the formula reads the field that it sets."
+              Messages["design.circle_check.value_of_would_wait_for_itself", source: labels.first]
             else
-              "These values would wait for one another in a circle: #{[*labels, labels.first].join(" → ")}."
+              Messages[
+                "design.circle_check.these_values_would_wait_for_one_another",
+                circle: [*labels, labels.first].join(" → ")
+              ]
             end
           Problem.new(
             part: "formula",
@@ -61,7 +64,7 @@ module UpTack
             (Analysis::TopologicalSort.through(act.rule.awaits(@table), [],
               @table) & circle.acts.flat_map(&:writes)).first or
             return
-          "If the value before this save is meant, write `old.#{read}`, which waits for nothing."
+          Messages["design.circle_check.if_value_before_save_is_meant_write", read: read]
         end
 
         # Earlier versions passed over circles through log lines, and through what acts later than its stage.

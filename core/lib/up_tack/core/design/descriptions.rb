@@ -18,21 +18,36 @@ module UpTack
           writers = rules.select { |rule| rule.writes.include?(field.key) || (rule.owns? && rule.field == field.key) }
           said = [
             kind(field, table),
-            writers.empty? ? "Typed by people; no rule writes it." : nil,
+            writers.empty? ? Messages["design.descriptions.typed_by_people"] : nil,
             *writers.first(MOST_RULES).map { |rule| rule.sentence(table) }
           ]
           others = rules - writers
           said.concat(others.first(MOST_RULES).map { |rule| rule.sentence(table) })
-          said << "And #{others.length - MOST_RULES} rules more." if others.length > MOST_RULES
+          if others.length > MOST_RULES
+            said << Messages["design.descriptions.and_rules_more", number: others.length - MOST_RULES]
+          end
           said.compact.join(" ")
         end
 
         def kind(field, table)
-          return "A link to a record of #{table.neighbours.tables.fetch(field.target).label}." if field.link?
+          if field.link?
+            return (
+              Messages[
+                "design.descriptions.link_to_record_of",
+                table: table.neighbours.tables.fetch(field.target).label
+              ]
+            )
+          end
 
           if field.listed?
             more = ", and more" if field.open_choices.length > 8
-            return "One of #{Masks::Phrases.list(field.open_choices.first(8), "or")}#{more}."
+            return (
+              Messages[
+                "design.descriptions.one_of",
+                choices: Masks::Phrases.list(field.open_choices.first(8), "or"),
+                more: more
+              ]
+            )
           end
           takes = "; it takes #{Values::Number.decimals_in_words(field.decimals)}" if field.numeric? && field.decimals
           "#{field.values.described}#{takes}."
@@ -55,8 +70,8 @@ module UpTack
           fields = count(table.fields.length, "field")
           rules = "#{count(table.rules.length, "rule")} #{(table.rules.length == 1) ? "holds" : "hold"}"
           [
-            "Each #{table.record_name.downcase} has #{fields}; #{rules} on every way in.",
-            ("It links to #{Masks::Phrases.list(links)}." if links.any?),
+            Messages["design.descriptions.each_has", record: table.record_name.downcase, fields: fields, rules: rules],
+            (Messages["design.descriptions.it_links_to", links: Masks::Phrases.list(links)] if links.any?),
             ("#{Masks::Phrases.list(back)} #{(back.length == 1) ? "links" : "link"} here." if back.any?)
           ].compact.join(" ")
         end

@@ -29,19 +29,23 @@ module UpTack
         private
 
         def shape_problem
-          return "There are sections, each with a list of items." unless sound_sections?
+          return Messages["design.form_inspection.there_are_sections_each_with_list"] unless sound_sections?
           unless @form.sections.all? { |section|
                    (section["columns"] || 1).is_a?(Integer) && (section["columns"] || 1).between?(1, MOST_COLUMNS)
                  }
-            return "A section has 1 to #{MOST_COLUMNS} columns."
+            return Messages["design.form_inspection.section_has_1_to_columns", most: MOST_COLUMNS]
           end
-          return "A form has at most #{MOST_ITEMS} items." if @form.items.length > MOST_ITEMS
-          return "Jumps are a list." unless @form.jumps.is_a?(Array) && @form.jumps.all?(Hash)
+          if @form.items.length > MOST_ITEMS
+            return Messages["design.form_inspection.form_has_at_most_items", most: MOST_ITEMS]
+          end
+          unless @form.jumps.is_a?(Array) && @form.jumps.all?(Hash)
+            return Messages["design.form_inspection.jumps_are_list"]
+          end
           unless [@form.order].compact.all? { |order| order.is_a?(Array) && order.all?(String) }
-            return "The order of the cursor is a list of fields."
+            return Messages["design.form_inspection.order_of_cursor_is_list_of_fields"]
           end
           unless @form.buttons.is_a?(Array) && (@form.buttons - Form::BUTTONS).empty?
-            return "There are the buttons #{Form::BUTTONS.join(", ")}."
+            return Messages["design.form_inspection.there_are_buttons", buttons: Form::BUTTONS.join(", ")]
           end
 
           text_problem
@@ -59,7 +63,7 @@ module UpTack
             @form.items.flat_map { |item| item.values_at("label", "hint") } +
             @form.sections.map { |section| section["title"] } + [@form.note]
           unless texts.compact.all? { |text| text.is_a?(String) && text.length <= LONGEST_HINT }
-            "Titles, labels and hints are short texts."
+            Messages["design.form_inspection.titles_labels_and_hints_are_short_texts"]
           end
         end
 
@@ -72,16 +76,30 @@ module UpTack
             return []
           end
 
-          [problem("name", "There is already a form “#{@form.name}”.")]
+          [problem("name", Messages["design.form_inspection.there_is_already_form", form: @form.name])]
         end
 
         def of_fields
           keys = @form.field_keys
           gone = keys.find { |key| @table.field(key).nil? }
-          return [problem("form", "#{@form.name}: there is no field `#{gone}` in #{@table.label}.")] if gone
+          if gone
+            return [
+              problem(
+                "form",
+                Messages["design.form_inspection.there_is_no_field", form: @form.name, gone: gone, table: @table.label]
+              )
+            ]
+          end
 
           double = keys.tally.key(2)
-          return [problem("form", "#{@table.field(double).label} stands twice on #{@form.name}.")] if double
+          if double
+            return [
+              problem(
+                "form",
+                Messages["design.form_inspection.stands_twice_on", field: @table.field(double).label, form: @form.name]
+              )
+            ]
+          end
 
           @form.field_items.flat_map { |item| of_states(item) + of_default(item) }
         end
@@ -89,12 +107,12 @@ module UpTack
         def of_states(item)
           states = item["states"] || []
           unless states.is_a?(Array) && states.all?(Hash)
-            return [problem("form", "What a form says of a field's state is a list.")]
+            return [problem("form", Messages["design.form_inspection.what_form_says_of_fields_state"])]
           end
 
           wrong = states.find { |state| !Rules.all.fetch("state").states.include?(state["state"]) }
           if wrong
-            [problem("form", "A field can be `shown`, `enabled`, `required` or `read_only` while a condition holds.")]
+            [problem("form", Messages["common.field_can_be_shown_enabled_required"])]
           else
             []
           end
@@ -107,7 +125,7 @@ module UpTack
           [
             problem(
               "form",
-              "#{@table.field(item["field"]).label} is given its values by a rule; a form can't begin it."
+              Messages["design.form_inspection.is_given_its_values_by_rule", field: @table.field(item["field"]).label]
             )
           ]
         end
@@ -120,8 +138,7 @@ module UpTack
             unless item["field"]
               problem(
                 "form",
-                "Something on #{@form.name} is neither a field, nor records that link here, nor details of a linked " \
-                  "one."
+                Messages["design.form_inspection.something_on_is_neither_field_nor_records", form: @form.name]
               )
             end
           end
@@ -132,7 +149,7 @@ module UpTack
           table = @table.neighbours.tables[other]
           field = table&.field(link)
           unless field&.link? && field.target == @table.key
-            return problem("form", "#{@form.name}: no records of that table link here.")
+            return problem("form", Messages["design.form_inspection.no_records_of_table_link_here", form: @form.name])
           end
 
           of_inner(item, table)
@@ -140,14 +157,22 @@ module UpTack
 
         def of_panel(item)
           field = @table.field(item["panel"])
-          return problem("form", "#{@form.name}: details come from a linked record; pick a link.") unless field&.link?
+          unless field&.link?
+            return problem("form",
+              Messages["design.form_inspection.details_come_from_linked_record", form: @form.name])
+          end
 
           of_inner(item, @table.neighbours.tables.fetch(field.target))
         end
 
         def of_inner(item, table)
           gone = Array(item["fields"]).find { |key| table.field(key).nil? }
-          problem("form", "#{@form.name}: there is no field `#{gone}` in #{table.label}.") if gone
+          if gone
+            problem(
+              "form",
+              Messages["design.form_inspection.there_is_no_field", form: @form.name, gone: gone, table: table.label]
+            )
+          end
         end
 
         def of_jumps
@@ -160,11 +185,19 @@ module UpTack
             if loose
               next problem(
                 "form",
-                "A jump leads from a field of the form to another one, to the first blank one or to the end."
+                Messages["design.form_inspection.jump_leads_from_field_of_form"]
               )
             end
             if places.uniq.one?
-              next problem("form", "A jump after #{@table.field(places.first).label} leads back to itself.")
+              next(
+                problem(
+                  "form",
+                  Messages[
+                    "design.form_inspection.jump_after_leads_back_to_itself",
+                    field: @table.field(places.first).label
+                  ]
+                )
+              )
             end
           end
         end

@@ -20,7 +20,7 @@ module UpTack
         def message(field)
           format = field.format
           return if format.nil?
-          return "A reading format is an object of settings." unless format.is_a?(Hash)
+          return Messages["design.formats.reading_format_is_object_of_settings"] unless format.is_a?(Hash)
 
           known = field.values.format_parts.merge("blank" => :text)
           format.each do |name, value|
@@ -33,11 +33,15 @@ module UpTack
 
         def setting_problem(shape, value, field)
           return if value.nil?
-          return ([true, false].include?(value) ? nil : "#{field.label}: this setting is on or off.") if shape == :flag
+          if shape == :flag
+            return ([true, false].include?(value) ? nil : Messages[
+              "design.formats.setting_is_on_or_off", field: field.label
+            ])
+          end
           unless value.is_a?(String) &&
               value.length <= ((shape == :pattern) ? Values::Patterns::LONGEST : LONGEST) &&
               !value.match?(/[[:cntrl:]]/)
-            return "#{field.label}: a reading format is made of texts of up to #{LONGEST} characters."
+            return Messages["design.formats.reading_format_is_made_of_texts", field: field.label, most: LONGEST]
           end
 
           pattern_problem(value, field) if shape == :pattern
@@ -54,7 +58,8 @@ module UpTack
           yes, no = format.values_at("yes", "no").map { |word| Unicode.folded(word.to_s.strip) }
           return if yes.empty? && no.empty?
 
-          "The words for yes and no must differ." if yes == no || %w[no n].include?(yes) || %w[yes y].include?(no)
+          Messages["design.formats.words_for_yes_and_no_must_differ"] if yes == no || %w[no
+            n].include?(yes) || %w[yes y].include?(no)
         end
       end
     end

@@ -43,20 +43,22 @@ module UpTack
         # @return [String, nil] what is wrong with a key
         def key_problem(key)
           unless key.is_a?(String) && key.match?(SHAPE)
-            return "A key is made of small letters a to z, figures and single underscores, and begins with a letter."
+            return Messages["design.names.key_is_made_of_small_letters"]
           end
-          return "A key has at most #{LONGEST_KEY} characters." if key.length > LONGEST_KEY
+          return Messages["design.names.key_has_at_most_characters", most: LONGEST_KEY] if key.length > LONGEST_KEY
 
-          "`#{key}` is a word of the formula language or of the store; pick another key." if reserved?(key)
+          Messages["design.names.is_word_of_formula_language", key: key] if reserved?(key)
         end
 
         # @return [String, nil] what is wrong with a label
         def label_problem(label)
-          return "A name is needed." unless label.is_a?(String) && !label.strip.empty?
-          return "This is not valid text." unless label.valid_encoding?
-          return "A name has at most #{LONGEST_LABEL} characters." if label.length > LONGEST_LABEL
+          return Messages["design.names.name_is_needed"] unless label.is_a?(String) && !label.strip.empty?
+          return Messages["common.is_not_valid_text"] unless label.valid_encoding?
+          if label.length > LONGEST_LABEL
+            return Messages["design.names.name_has_at_most_characters", most: LONGEST_LABEL]
+          end
 
-          "A name can't hold line breaks or other control characters." if label.match?(/[[:cntrl:]]/)
+          Messages["design.names.name_cant_hold_line_breaks_or_other"] if label.match?(/[[:cntrl:]]/)
         end
 
         def reserved?(key)

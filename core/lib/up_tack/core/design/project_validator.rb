@@ -36,13 +36,13 @@ module UpTack
         def of_shape(table)
           found = of_name(table)
           if table.one && Names.label_problem(table.one)
-            found << problem("one", "What one record is called is a short text.")
+            found << problem("one", Messages["design.project_validator.what_one_record_is_called_is_short"])
           end
           if table.fields.length > MOST_FIELDS
-            found << problem("fields", "A table has at most #{MOST_FIELDS} fields.")
+            found << problem("fields", Messages["design.project_validator.table_has_at_most_fields", most: MOST_FIELDS])
           end
           unless sound_title?(table)
-            found << problem("title", "People can know a record by a field of this table that is no link.")
+            found << problem("title", Messages["design.project_validator.people_can_know_record_by_field"])
           end
           found.concat(of_review(table.review)) if table.review
           found.concat(of_log(table.log)) if table.log
@@ -64,7 +64,7 @@ module UpTack
             [
               problem(
                 "review",
-                "A check is made every hour, day or week, at an hour from 0 to 23, and tells one person."
+                Messages["design.project_validator.check_is_made_every_hour_day"]
               )
             ]
           end
@@ -74,7 +74,7 @@ module UpTack
           sound =
             log.is_a?(Hash) && log.length == 1 && %w[only all_but].include?(log.keys.first) &&
             log.values.first.is_a?(Array) && log.values.first.all?(String)
-          sound ? [] : [problem("log", "The change log watches `only` some fields, or `all_but` some.")]
+          sound ? [] : [problem("log", Messages["design.project_validator.change_log_watches_only_some_fields"])]
         end
 
         # @param named [Array<Field, Table>]
@@ -82,10 +82,15 @@ module UpTack
           keys = named.flat_map { |each| [each.key, *each.aliases] }
           sound =
             named.all? { |each| each.aliases.is_a?(Array) && each.aliases.all? { |key| Names.key_problem(key).nil? } }
-          return [problem("aliases", "An alias is a key of small letters, figures and underscores.")] unless sound
+          unless sound
+            return [problem("aliases",
+              Messages["design.project_validator.alias_is_key_of_small_letters_figures"])]
+          end
 
           double = (keys.tally.select { |_, count| count > 1 }.keys & named.flat_map(&:aliases)).first
-          double ? [problem("aliases", "`#{double}` is an alias of more than one, or a key as well.")] : []
+          double ? [problem("aliases", Messages[
+            "design.project_validator.is_alias_of_more_than_one", name: double
+          ])] : []
         end
 
         # Who may see a record sees by what people know it.
@@ -95,7 +100,7 @@ module UpTack
             [
               problem(
                 "access",
-                "People know a record of #{table.label} by #{title.label}; who may see the table sees it."
+                Messages["design.project_validator.people_know_record", table: table.label, title: title.label]
               )
             ]
           else
@@ -112,7 +117,12 @@ module UpTack
 
         def of_forms(table)
           if table.forms.length > FormInspection::MOST_FORMS
-            return [problem("form", "A table has at most #{FormInspection::MOST_FORMS} forms.")]
+            return [
+              problem(
+                "form",
+                Messages["design.project_validator.table_has_at_most_forms", most: FormInspection::MOST_FORMS]
+              )
+            ]
           end
 
           table.forms.flat_map { |form| FormInspection.new(form, table).problems }
@@ -120,7 +130,14 @@ module UpTack
 
         def of_proofs(table)
           doubled = table.proofs.map(&:id).tally.find { |_, count| count > 1 }
-          return [problem("proofs", "Two proofs of #{table.label} have the id #{doubled.first}.")] if doubled
+          if doubled
+            return [
+              problem(
+                "proofs",
+                Messages["design.project_validator.two_proofs_of_have_id", table: table.label, id: doubled.first]
+              )
+            ]
+          end
 
           table.proofs.flat_map { |proof| ProofInspection.new(proof, table, @project.conventions).problems }
         end
@@ -129,13 +146,18 @@ module UpTack
           label = Names.label_problem(filter.name)
           return [problem("name", label)] if label
           if table.filters.count { |each| each.name.to_s.downcase == filter.name.downcase } > 1
-            return [problem("name", "There is already a view “#{filter.name}”.")]
+            return [problem("name", Messages["design.project_validator.there_is_already_view", filter: filter.name])]
           end
           unless filter.formula.is_a?(String)
-            return [problem("formula", "A filter is a condition in words of the formula language.")]
+            return [problem("formula", Messages["design.project_validator.filter_is_condition_in_words_of_formula"])]
           end
           unless filter.sound?
-            return [problem("columns", "The order or the columns of the view “#{filter.name}” make no sense.")]
+            return [
+              problem(
+                "columns",
+                Messages["design.project_validator.order_or_columns_of_view_make", filter: filter.name]
+              )
+            ]
           end
 
           filter.compiled(table)
@@ -154,19 +176,30 @@ module UpTack
           return [] if rule.owns? || rule.masks?
 
           owner = table.rules.find { |other| other.owns? && rule.writes.include?(other.field) } or return []
-          [problem("field", "#{table.field(owner.field)&.label} is written by another rule " \
-            "already: #{owner.sentence(table)}")]
+          label = table.field(owner.field)&.label
+          [
+            problem(
+              "field",
+              Messages["design.project_validator.is_written_already", field: label, sentence: owner.sentence(table)]
+            )
+          ]
         end
 
         def of_name(named)
           label = Names.label_problem(named.label)
           key = Names.key_problem(named.key)
-          note = problem("note", "A note is a text.") unless named.note.nil? || named.note.is_a?(String)
+          unless named.note.nil? || named.note.is_a?(String)
+            note = problem("note",
+              Messages["design.project_validator.note_is_text"])
+          end
           [label && problem("label", label), key && problem("key", key), note].compact
         end
 
         def of_field(field)
-          return [problem("type", "There is no field type “#{field.type}”.")] unless Values.all.key?(field.type)
+          unless Values.all.key?(field.type)
+            return [problem("type",
+              Messages["common.there_is_no_field_type", type: field.type])]
+          end
 
           own = []
           if field.listed?
@@ -180,7 +213,9 @@ module UpTack
         end
 
         def of_shared(field)
-          @project.list(field.list) ? [] : [problem("list", "#{field.label}: there is no such list in this project.")]
+          @project.list(field.list) ? [] : [problem("list", Messages[
+            "design.project_validator.there_is_no_such_list_in_project", field: field.label
+          ])]
         end
 
         def of_list(list)
@@ -189,7 +224,7 @@ module UpTack
           if @project.lists.count { |each|
                Unicode.folded(each.name.to_s) == Unicode.folded(list.name)
              } > 1
-            return [problem("name", "There is already a list “#{list.name}”.")]
+            return [problem("name", Messages["design.project_validator.there_is_already_list", list: list.name])]
           end
 
           Choices.problems(list.name, list.values, list.retired)
@@ -198,17 +233,16 @@ module UpTack
         def of_link(field)
           found = []
           unless @project.table(field.target.to_s)
-            found << problem("target", "Pick the table that #{field.label} links to.")
+            found << problem("target", Messages["design.project_validator.pick_table_links_to", field: field.label])
           end
           unless ON_DELETE.include?(field.on_delete)
             found << problem(
               "on_delete",
-              "When the linked record is deleted, its deletion can be refused, the link cleared or this " \
-                "record deleted along."
+              Messages["design.project_validator.when_linked_record_is_deleted_its_deletion"]
             )
           end
           unless field.reverse.to_s == "" || Names.label_problem(field.reverse).nil?
-            found << problem("reverse", "What the other side is called is a short text.")
+            found << problem("reverse", Messages["design.project_validator.what_other_side_is_called_is_short"])
           end
           found
         end
@@ -218,7 +252,12 @@ module UpTack
             return []
           end
 
-          [problem("decimals", "A number field takes 0 to #{MOST_DECIMALS} decimals.")]
+          [
+            problem(
+              "decimals",
+              Messages["design.project_validator.number_field_takes_0_to_decimals", most: MOST_DECIMALS]
+            )
+          ]
         end
 
         def doubles(named, what)
@@ -229,7 +268,12 @@ module UpTack
                   .group_by { |each| Unicode.folded(each[part].to_s) }
                   .values
                   .select { |group| group.length > 1 }
-              groups.map { |group| problem(part.to_s, "There is already a #{what} “#{group.first[part]}”.") }
+              groups.map { |group|
+                problem(
+                  part.to_s,
+                  Messages["design.project_validator.there_is_already", thing: what, name: group.first[part]]
+                )
+              }
             end
             .uniq(&:message)
             .first(1)

@@ -8,7 +8,7 @@ module UpTack
       # hidden too.
       class Visibility
         # What is said in the place of a message that names, or shows, what is hidden.
-        SILENT = "A rule that is not open to you speaks against this. Ask a builder."
+        SILENT = Messages["design.visibility.hidden_rule"]
 
         # @param project [Project]
         # @param role [String, nil] nil for a program of the firm's own, which sees everything

@@ -45,7 +45,10 @@ module UpTack
 
           @checker.problem(
             condition,
-            "`where` needs a condition, something that is yes or no; this is #{Values::Types.phrase(type)}."
+            Messages[
+              "expression.aggregate_check.where_needs_condition_something_is_yes",
+              type: Values::Types.phrase(type)
+            ]
           )
         end
 
@@ -53,7 +56,10 @@ module UpTack
           separator = @node.separator or return
           type = separator.accept(@checker)
           unless Values::Types.fit?(type, :text)
-            @checker.problem(separator, "What stands between the parts is a text; this is #{Values::Types.phrase(type)}.")
+            @checker.problem(
+              separator,
+              Messages["expression.aggregate_check.what_stands_between_parts_is_text", type: Values::Types.phrase(type)]
+            )
           end
         end
 
@@ -62,8 +68,16 @@ module UpTack
 
           value = Aggregation.value_node(source.value)
           if @node.name == "count"
-            return @checker.problem(source.value.first, "`count` counts records, not values; a condition says which: " \
-              "`count(#{@node.source.first.key} where #{source.value.first.key} is not blank)`.")
+            return (
+              @checker.problem(
+                source.value.first,
+                Messages[
+                  "expression.aggregate_check.count_counts_records_not_values",
+                  source: @node.source.first.key,
+                  field: source.value.first.key
+                ]
+              )
+            )
           end
 
           type = value.accept(@checker)
@@ -73,7 +87,12 @@ module UpTack
 
           @checker.problem(
             source.value.last,
-            "`#{@node.name}` takes #{@aggregation.taken_in_words}; this is #{Values::Types.phrase(type)}."
+            Messages[
+              "expression.aggregate_check.this_is",
+              function: @node.name,
+              taken_in_words: @aggregation.taken_in_words,
+              type: Values::Types.phrase(type)
+            ]
           )
         end
 
@@ -83,7 +102,10 @@ module UpTack
           table = source.reverse.scope
           field = table.entries.values.find { |entry| @aggregation.takes?(entry.type) }
           such = field ? ", as in `#{@node.name}(#{@node.source.map(&:key).join(".")}.#{field.key})`" : ""
-          @checker.problem(@node, "Say which field of #{table.label} to take#{such}.")
+          @checker.problem(
+            @node,
+            Messages["expression.aggregate_check.say_which_field_of_to_take", table: table.label, such: such]
+          )
         end
       end
     end

@@ -23,7 +23,7 @@ module UpTack
           condition = where
           separator = @parser.expression if token.value == "join" && @parser.accept_symbol(",")
           condition ||= where
-          closing = @parser.expect_symbol(")", "This bracket is not closed; a `)` is missing.", opening)
+          closing = @parser.expect_symbol(")", Messages["expression.all.bracket_is_not_closed"], opening)
           Nodes::Aggregate.new(
             name: token.value,
             source: source,

@@ -15,51 +15,51 @@ module UpTack
             [
               new(
                 "count",
-                "How many linked records there are.",
-                "count(pieces where stage = \"Collected\")",
-                [],
-                :number,
-                Counted
+                help: "How many linked records there are.",
+                example: "count(pieces where stage = \"Collected\")",
+                takes: [],
+                gives: :number,
+                account: Counted
               ),
               new(
                 "sum",
-                "The sum of a number over the linked records; 0 if there is none.",
-                "sum(orders.amount where status = \"Open\")",
-                %i[number],
-                :number,
-                Summed
+                help: "The sum of a number over the linked records; 0 if there is none.",
+                example: "sum(orders.amount where status = \"Open\")",
+                takes: %i[number],
+                gives: :number,
+                account: Summed
               ),
               new(
                 "average",
-                "The average of a number over the linked records.",
-                "average(pieces.clay_weight)",
-                %i[number],
-                :number,
-                Averaged
+                help: "The average of a number over the linked records.",
+                example: "average(pieces.clay_weight)",
+                takes: %i[number],
+                gives: :number,
+                account: Averaged
               ),
               new(
                 "min",
-                "The smallest or earliest among the linked records.",
-                "min(pieces.received)",
-                %i[number date time moment text],
-                nil,
-                Smallest
+                help: "The smallest or earliest among the linked records.",
+                example: "min(pieces.received)",
+                takes: %i[number date time moment text],
+                gives: nil,
+                account: Smallest
               ),
               new(
                 "max",
-                "The largest or latest among the linked records.",
-                "max(pieces.received where stage <> \"Collected\")",
-                %i[number date time moment text],
-                nil,
-                Largest
+                help: "The largest or latest among the linked records.",
+                example: "max(pieces.received where stage <> \"Collected\")",
+                takes: %i[number date time moment text],
+                gives: nil,
+                account: Largest
               ),
               new(
                 "join",
-                "The texts of the linked records in a row, with something between.",
-                "join(pieces.tag, \", \" where stage = \"Drying\")",
-                %i[text number date time moment yes_no],
-                :text,
-                Joined
+                help: "The texts of the linked records in a row, with something between.",
+                example: "join(pieces.tag, \", \" where stage = \"Drying\")",
+                takes: %i[text number date time moment yes_no],
+                gives: :text,
+                account: Joined
               )
             ].to_h { |each| [each.name, each] }.freeze
         end
@@ -77,7 +77,7 @@ module UpTack
           end
         end
 
-        def initialize(name, help, example, takes, gives, account)
+        def initialize(name, help:, example:, takes:, gives:, account:)
           @name = name
           @help = help
           @example = example

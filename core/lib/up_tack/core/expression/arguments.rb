@@ -47,7 +47,13 @@ module UpTack
         end
 
         def count_mistake
-          "`#{@function.name}` takes #{@function.count_in_words}, as in `#{@function.example}`; #{given}."
+          Messages[
+            "expression.arguments.takes_as_in",
+            function: @function.name,
+            count_in_words: @function.count_in_words,
+            example: @function.example,
+            given: given
+          ]
         end
 
         def given
@@ -58,13 +64,25 @@ module UpTack
 
         def type_mistake(index)
           if @function.alike
-            return "All parts of `#{@function.name}` must be of one type; this is #{Values::Types.phrase(@types[index])}."
+            return (
+              Messages[
+                "expression.arguments.all_parts_of_must_be_of_one",
+                function: @function.name,
+                types: Values::Types.phrase(@types[index])
+              ]
+            )
           end
           return @checker.link_mistake(@node.arguments[index]) if @types[index] == :link
 
           parameter = @function.parameter(index)
           wanted = parameter.types.map { |type| Values::Types.phrase(type) }.join(" or ")
-          "`#{@function.name}` takes #{wanted} as its #{parameter.name}; this is #{Values::Types.phrase(@types[index])}."
+          Messages[
+            "expression.arguments.takes_as_its",
+            function: @function.name,
+            wanted: wanted,
+            parameter: parameter.name,
+            types: Values::Types.phrase(@types[index])
+          ]
         end
       end
     end

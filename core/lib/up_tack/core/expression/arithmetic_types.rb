@@ -44,25 +44,44 @@ module UpTack
             "^" => "raised"
           }.fetch(sign)
           both = "#{upcase_first(Values::Types.phrase(left))} and #{Values::Types.phrase(right)} can't be #{verb}"
-          return "#{both}; to join them as text use `&`." if sign == "+" && pair.include?(:text)
-          if pair.include?(:text) && pair.include?(:number)
-            return "#{both}; to read a number from a text, use `value(…)`."
+          if sign == "+" && pair.include?(:text)
+            return Messages["expression.arithmetic_types.to_join_them_as_text_use", both: both]
           end
-          return "#{both}; take the day of the moment with `date(…)`." if pair.sort == %i[date moment]
-          return "#{both}; the difference of two dates is `-`." if sign == "+" && pair == %i[date date]
+          if pair.include?(:text) && pair.include?(:number)
+            return Messages["expression.arithmetic_types.to_read_number_from_text", both: both]
+          end
+          return Messages["expression.arithmetic_types.take_day_of_moment_with_date", both: both] if pair.sort == %i[
+            date moment
+          ]
+          if sign == "+" && pair == %i[
+            date date
+          ]
+            return Messages["expression.arithmetic_types.difference_of_two_dates", both: both]
+          end
 
           "#{both}."
         end
 
         # @return [String] why two values can't be compared, with a mend
         def uncomparable(left, left_type, right, right_type)
-          both = "#{upcase_first(Values::Types.phrase(left_type))} can't be compared with #{Values::Types.phrase(right_type)}"
+          one, other = [left_type, right_type].map { |type| Values::Types.phrase(type) }
+          both = "#{upcase_first(one)} can't be compared with #{other}"
           types = [left_type, right_type]
           text = [[left, left_type], [right, right_type]].find { |_, type| type == :text }&.first
           value = text.is_a?(Nodes::Literal) ? "\"#{text.value}\"" : "…"
-          return "#{both}; write the date as `date(#{value})`." if types.sort == %i[date text]
-          return "#{both}; to read a number from a text, use `value(#{value})`." if types.sort == %i[number text]
-          return "#{both}; take the day of the moment with `date(…)`." if types.sort == %i[date moment]
+          if types.sort == %i[
+            date text
+          ]
+            return Messages["expression.arithmetic_types.write_date_as_date", both: both, value: value]
+          end
+          if types.sort == %i[
+            number text
+          ]
+            return Messages["expression.arithmetic_types.to_read_number_from_field", both: both, value: value]
+          end
+          return Messages["expression.arithmetic_types.take_day_of_moment_with_date", both: both] if types.sort == %i[
+            date moment
+          ]
 
           "#{both}."
         end

@@ -17,19 +17,30 @@ module UpTack
           value = [node.left, node.right].find { |side| blank?(side) } or return
           other = value.equal?(node.right) ? node.left : node.right
           test = (node.sign == "<>") ? "is not blank" : "is blank"
-          warn(node, "Nothing can be compared with #{said(value)}; write `#{@printer.of(other)} #{test}`.")
+          warn(
+            node,
+            Messages[
+              "expression.blank_comparison.nothing_can_be_compared",
+              value: said(value),
+              other: @printer.of(other),
+              test: test
+            ]
+          )
         end
 
         # @param node [Nodes::Membership]
         def of_options(node)
           value = node.options.find { |option| blank?(option) } or return
-          warn(value, "A list never finds #{said(value)}; write `… or #{@printer.of(node.value)} is blank`.")
+          warn(
+            value,
+            Messages["expression.blank_comparison.list_never_finds", value: said(value), field: @printer.of(node.value)]
+          )
         end
 
         # @param node [Nodes::Range]
         def of_ends(node)
           value = [node.low, node.high].find { |limit| blank?(limit) } or return
-          warn(value, "No value lies between #{said(value)} and another one; leave this end out with `>=` or `<=`.")
+          warn(value, Messages["expression.blank_comparison.no_value_lies_between_and_another_one", value: said(value)])
         end
 
         # @param node [Nodes::TextTest]
@@ -38,7 +49,12 @@ module UpTack
 
           warn(
             node.part,
-            "No text #{node.relation} #{said(node.part)}; write `#{@printer.of(node.text)} is not blank`."
+            Messages[
+              "expression.blank_comparison.no_text",
+              relation: node.relation,
+              part: said(node.part),
+              text: @printer.of(node.text)
+            ]
           )
         end
 

@@ -43,7 +43,7 @@ module UpTack
         # @return [String]
         def link_mistake(node)
           scope = target_of(node)
-          return "This is a link; pick one of the linked record's fields." unless scope
+          return Messages["expression.checked_names.is_link"] unless scope
 
           name = spelled(node)
           example = scope.example
@@ -56,7 +56,7 @@ module UpTack
         def outside(node)
           return @scope.outer if @scope.outer
 
-          problem(node, "`this.` means the record around linked ones; here, write `#{node.key}` alone.")
+          problem(node, Messages["expression.checked_names.means_record_around_linked_ones", node: node.key])
           nil
         end
 
@@ -71,7 +71,7 @@ module UpTack
           scope = target_of(owner)
           unless scope
             problem(owner,
-              "`#{spelled(owner)}` is #{Values::Types.phrase(type)}, not a link; it has no fields of its own.")
+              Messages["expression.checked_names.is_not_link", path: spelled(owner), type: Values::Types.phrase(type)])
             return
           end
           last = references.last
@@ -106,21 +106,44 @@ module UpTack
           return meant if meant
 
           near ||= scope.nearest(key)&.key
-          return "There is no field `#{key}`#{in_table(scope)}; did you mean `#{near}`?" if near
-          return "There is no field `#{key}`; a text stands in quotes, like \"#{key}\"." if scope.entries.empty?
+          if near
+            return (
+              Messages[
+                "expression.checked_names.no_field_but_one_alike",
+                key: key,
+                in_table: in_table(scope),
+                near: near
+              ]
+            )
+          end
+          return Messages["expression.checked_names.no_field_perhaps_a_text", key: key] if scope.entries.empty?
           if scope.reverses.any? { |each| each.scope.key == key }
-            return "`#{key}` are many records; put them into one value, as in `count(#{key})`."
+            return Messages["expression.checked_names.are_many_records", key: key]
           end
 
           along = scope.entries.values.find { |entry| entry.link? && entry.target.call[key] }
-          "There is no field " \
-            "`#{key}`#{in_table(scope)}#{"; #{along.target.call.label} has one: `#{along.key}.#{key}`" if along}."
+          Messages[
+            "expression.checked_names.no_field",
+            key: key,
+            in_table: in_table(scope),
+            elsewhere:
+              (
+                if along
+                  Messages[
+                    "expression.checked_names.elsewhere",
+                    table: along.target.call.label,
+                    link: along.key,
+                    key: key
+                  ]
+                end
+              )
+          ]
         end
 
         # A name that is something else: a choice, a field's label, or a function without its brackets.
         def meant_by(key, scope)
           entry = scope.entries.values.find { |each| each.label.downcase == key }
-          return "“#{entry.label}” is called `#{entry.key}` in formulas." if entry
+          return Messages["expression.all.is_called_in_formulas", label: entry.label, key: entry.key] if entry
 
           entry, choice =
             scope
@@ -134,10 +157,9 @@ module UpTack
           function = Functions[key] or return
           needed = function.parameters.reject(&:optional)
           if needed.empty?
-            "`#{key}` is a function; write `#{key}()`."
+            Messages["expression.checked_names.is_function_without_arguments", key: key]
           else
-            "`#{key}` is a function; write `#{key}(…)` with #{needed.map(&:name).join(" and ")} in " \
-              "the brackets."
+            Messages["expression.checked_names.is_function", key: key, needed: needed.map(&:name).join(" and ")]
           end
         end
 

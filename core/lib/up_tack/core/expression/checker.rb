@@ -73,9 +73,12 @@ module UpTack
 
         def fits(node)
           type = node.text.accept(self)
-          problem(node.text, "`fits` looks at a text; this is #{Values::Types.phrase(type)}.") unless Values::Types.fit?(
+          unless Values::Types.fit?(
             type, :text
           )
+            problem(node.text,
+              Messages["expression.checker.fits_looks_at_text", type: Values::Types.phrase(type)])
+          end
           Masks.read(node.mask.value)
           :yes_no
         rescue Masks::Invalid => e
@@ -104,7 +107,10 @@ module UpTack
           type = node.operand.accept(self)
           return :number if Values::Types.fit?(type, :number)
 
-          problem(node, "Only a number can have a minus before it; this is #{Values::Types.phrase(type)}.")
+          problem(
+            node,
+            Messages["expression.checker.only_number_can_have_minus_before", type: Values::Types.phrase(type)]
+          )
         end
 
         def arithmetic(node)
@@ -131,7 +137,7 @@ module UpTack
           right = node.right.accept(self)
           comparable(node, node.left, left, node.right, right)
           if !%w[= <>].include?(node.sign) && [left, right].include?(:yes_no)
-            problem(node, "Yes and no have no order; compare them with `=` or `<>`.")
+            problem(node, Messages["expression.checker.yes_and_no_have_no_order"])
           end
           choice_warning(node.left, node.right)
           choice_warning(node.right, node.left)
@@ -176,7 +182,14 @@ module UpTack
           [node.text, node.part].each do |part|
             type = part.accept(self)
             unless Values::Types.fit?(type, :text)
-              problem(part, "`#{node.relation}` looks into texts; this is #{Values::Types.phrase(type)}.")
+              problem(
+                part,
+                Messages[
+                  "expression.checker.looks_into_texts",
+                  relation: node.relation,
+                  type: Values::Types.phrase(type)
+                ]
+              )
             end
           end
           BlankComparison.new(self).of_part(node)
@@ -191,8 +204,11 @@ module UpTack
 
           problem(
             node.alternative,
-            "`then` gives #{Values::Types.phrase(first)} and `else` gives #{Values::Types.phrase(second)}; both must " \
-              "give the same type."
+            Messages[
+              "expression.checker.then_gives_and_else_gives",
+              first: Values::Types.phrase(first),
+              second: Values::Types.phrase(second)
+            ]
           )
         end
 
@@ -207,7 +223,8 @@ module UpTack
           return problem(node, aggregate_mistake(node)) if Parser::AGGREGATES.include?(node.name)
 
           near = Spelling.nearest(node.name, Functions.all.keys + Parser::AGGREGATES)
-          problem(node, "There is no function `#{node.name}`#{near ? "; did you mean `#{near}`?" : "."}")
+          key = near ? "expression.checker.no_function_but_one_alike" : "expression.checker.no_function"
+          problem(node, Messages[key, function: node.name, near: near])
         end
 
         # Keeps a problem with its place.
@@ -221,15 +238,15 @@ module UpTack
 
         # A counter's digits are known when it is written, so that the board can warn in time.
         def counter(node)
-          return problem(node, "`counter(…)` counts only in an auto-number.") unless @counting
-          return problem(node, "A counter counts for this record, not for linked ones.") if @scope.outer
+          return problem(node, Messages["expression.checker.counter_counts_only_in_auto_number"]) unless @counting
+          return problem(node, Messages["expression.checker.counter_counts_for_record_not_for_linked"]) if @scope.outer
 
           digits = node.arguments.first
           whole =
             digits.is_a?(Nodes::Literal) && digits.value.is_a?(BigDecimal) && digits.value.frac.zero? &&
             digits.value.between?(1, Numbers::KEPT_DIGITS)
           unless whole && node.arguments.one?
-            return problem(node, "A counter has 1 to #{Numbers::KEPT_DIGITS} digits, as in `counter(5)`.")
+            return problem(node, Messages["expression.checker.counter_has_1_to_digits", most: Numbers::KEPT_DIGITS])
           end
 
           @counters << digits.value.to_i
@@ -237,21 +254,35 @@ module UpTack
         end
 
         def aggregate_mistake(node)
-          "`#{node.name}` goes over linked records, as in `#{Aggregation[node.name].example}`."
+          Messages[
+            "expression.checker.goes_over_linked_records",
+            function: node.name,
+            example: Aggregation[node.name].example
+          ]
         end
 
         def same_target(place, left, right)
           one, other = target_of(left), target_of(right)
           return if one.nil? || other.nil? || one.key == other.key
 
-          problem(place, "A link to #{one.label} can't be compared with a link to #{other.label}.")
+          problem(
+            place,
+            Messages["expression.checker.link_to_cant_be_compared_with_link", one: one.label, table: other.label]
+          )
         end
 
         def condition(node, word)
           type = node.accept(self)
           return if Values::Types.fit?(type, :yes_no)
 
-          problem(node, "#{word} needs a condition, something that is yes or no; this is #{Values::Types.phrase(type)}.")
+          problem(
+            node,
+            Messages[
+              "expression.checker.needs_condition_something_is_yes",
+              word: word,
+              type: Values::Types.phrase(type)
+            ]
+          )
         end
 
         def comparable(place, left, left_type, right, right_type)
@@ -287,7 +318,7 @@ module UpTack
             [:moment, :date] => " To take the day of it, use `date(…)`."
           }[[type, expecting]]
           gives = "it gives #{Values::Types.phrase(type)}"
-          return "This must be something that is yes or no; #{gives}." if expecting == :yes_no
+          return Messages["expression.checker.must_be_something_is_yes", gives: gives] if expecting == :yes_no
 
           "This must give #{Values::Types.phrase(expecting)}; #{gives}.#{mend}"
         end

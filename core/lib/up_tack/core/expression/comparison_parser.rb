@@ -60,7 +60,7 @@ module UpTack
           last =
             @parser.expect_word(
               "blank",
-              "After `is`, `blank` or `not blank` is expected; to compare values, use `=`."
+              Messages["expression.comparison_parser.after_is_blank_or_not_blank"]
             )
           test = Nodes::BlankTest.new(value: left, from: left.from, to: last.to)
           inverted ? Nodes::Inversion.new(operand: test, from: left.from, to: last.to) : test
@@ -69,7 +69,7 @@ module UpTack
         def within(left)
           @parser.advance
           low = operand
-          @parser.expect_word("and", "`between` needs two ends, as in `between 0 and 90`.")
+          @parser.expect_word("and", Messages["expression.comparison_parser.between_needs_two_ends_as_in_between"])
           high = operand
           Nodes::Range.new(value: left, low: low, high: high, from: left.from, to: high.to)
         end
@@ -79,11 +79,11 @@ module UpTack
           opening =
             @parser.expect_symbol(
               "(",
-              "After `in`, a list in brackets is expected, as in `in (\"Bisque\", \"Glaze\")`."
+              Messages["expression.comparison_parser.after_in_list_in_brackets_is_expected"]
             )
           options = [@parser.expression]
           options << @parser.expression while @parser.accept_symbol(",")
-          closing = @parser.expect_symbol(")", "This list is not closed; a `)` is missing.", opening)
+          closing = @parser.expect_symbol(")", Messages["expression.comparison_parser.list_is_not_closed"], opening)
           Nodes::Membership.new(value: left, options: options, from: left.from, to: closing.to)
         end
 
@@ -92,7 +92,7 @@ module UpTack
           token = @parser.peek
           unless token.kind == :text
             @parser.problem(
-              "After `fits`, a mask in quotes is expected, as in `fits \"2UPPER \"\"-\"\" 3DIGIT\"`.",
+              Messages["expression.comparison_parser.after_fits_mask_in_quotes_is_expected"],
               token
             )
           end
@@ -103,7 +103,12 @@ module UpTack
 
         def text_test(left, relation, words)
           @parser.advance
-          @parser.expect_word("with", "After `#{relation.split.first}`, the word `with` is expected.") if words == 2
+          if words == 2
+            @parser.expect_word(
+              "with",
+              Messages["expression.comparison_parser.after_word_with_is_expected", relation: relation.split.first]
+            )
+          end
           part = operand
           Nodes::TextTest.new(relation: relation, text: left, part: part, from: left.from, to: part.to)
         end

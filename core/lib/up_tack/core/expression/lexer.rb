@@ -27,7 +27,10 @@ module UpTack
 
         # @param text [String] at most LONGEST characters
         def initialize(text)
-          raise Invalid, [Problem.new(message: "This is not valid text.", from: 0, to: 0)] unless text.valid_encoding?
+          unless text.valid_encoding?
+            raise Invalid,
+              [Problem.new(message: Messages["common.is_not_valid_text"], from: 0, to: 0)]
+          end
 
           @text = text.encode(Encoding::UTF_8)
           @scanner = StringScanner.new(@text)
@@ -37,7 +40,11 @@ module UpTack
         # @raise [Invalid] at the first sign that has no meaning
         def tokens
           if @text.length > LONGEST
-            problem("A formula has at most 4,000 characters; this one has #{@text.length}.", LONGEST, @text.length)
+            problem(
+              Messages["expression.lexer.formula_has_at_most_4_000_characters", length: @text.length],
+              LONGEST,
+              @text.length
+            )
           end
           found = []
           loop do
@@ -66,7 +73,7 @@ module UpTack
           elsif ALIASES.key?(@scanner.check(/./m).to_s)
             made(:symbol, ALIASES.fetch(@scanner.getch), from)
           else
-            problem("The sign `#{@scanner.getch}` has no meaning here.", from, from + 1)
+            problem(Messages["expression.lexer.sign_has_no_meaning_here", sign: @scanner.getch], from, from + 1)
           end
         end
 
@@ -75,11 +82,11 @@ module UpTack
         def text_literal(from)
           opening = @scanner.getch
           if opening != "\""
-            problem("These are curly quotes; text stands in straight ones, like \"this\".", from, from + 1)
+            problem(Messages["expression.lexer.these_are_curly_quotes"], from, from + 1)
           end
           content = @scanner.scan(/(?:[^"]|"")*/)
           unless @scanner.skip(/"/)
-            problem("This text is not closed; a double quote is missing at its end.", from, @text.length)
+            problem(Messages["expression.lexer.text_is_not_closed"], from, @text.length)
           end
           made(:text, content.gsub('""', '"').unicode_normalize(:nfc), from)
         end
@@ -88,21 +95,25 @@ module UpTack
           if @scanner.check(/[\p{L}_]/)
             @scanner.scan(/[\p{L}\p{N}_]+/)
             problem(
-              "A name can't begin with a figure; if this is a number and a name, put a sign between them.",
+              Messages["expression.lexer.name_cant_begin_with_figure"],
               from,
               @scanner.charpos
             )
           end
           value = BigDecimal(figures.start_with?(".") ? "0#{figures}" : figures)
           if value.n_significant_digits > Numbers::KEPT_DIGITS || value.exponent > Numbers::KEPT_DIGITS
-            problem("A number has at most 15 digits.", from, @scanner.charpos)
+            problem(Messages["expression.lexer.number_has_at_most_15_digits"], from, @scanner.charpos)
           end
           made(:number, value, from)
         end
 
         def foreign(sign, from)
           @scanner.pos += sign.bytesize
-          problem("`#{sign}` is not used here: #{MENDS.fetch(sign)}.", from, @scanner.charpos)
+          problem(
+            Messages["expression.lexer.is_not_used_here", sign: sign, mends: MENDS.fetch(sign)],
+            from,
+            @scanner.charpos
+          )
         end
 
         def problem(message, from, to)

@@ -10,7 +10,7 @@ module UpTack
 
         # @return [String] what to do with a choice that stands in a formula without quotes
         def self.quoting(choice, entry) =
-          "“#{choice}” is a choice of #{entry.label}; write it in quotes: \"#{choice}\"."
+          Messages["expression.meant.is_choice_of", choice: choice, label: entry.label]
 
         # @param scope [Scope]
         def initialize(scope)
@@ -30,7 +30,7 @@ module UpTack
           entry, place = first(@scope.entries.values.reject { |entry| word?(entry.label) }, plain, &:label)
           entry &&
             Problem.new(
-              message: "“#{entry.label}” is called `#{entry.key}` in formulas.",
+              message: Messages["expression.all.is_called_in_formulas", label: entry.label, key: entry.key],
               from: place,
               to: place + entry.label.length
             )

@@ -47,7 +47,7 @@ module UpTack
         # @return [Nodes::Node]
         # @raise [Invalid]
         def tree
-          problem("The formula is empty.", peek) if peek.end?
+          problem(Messages["expression.parser.formula_is_empty"], peek) if peek.end?
           node = expression
           problem(leftover(peek), peek) unless peek.end?
           node
@@ -94,8 +94,7 @@ module UpTack
           left = joined
           node = ComparisonParser.new(self).after(left)
           if node != left && (COMPARISONS.include?(peek.value) || peek.word?("between", "in", "contains"))
-            problem("Only two values can be compared at a time; join the comparisons with `and`, or use " \
-              "`between … and …`.", peek)
+            problem(Messages["expression.parser.only_two_values_can_be_compared"], peek)
           end
           node
         end
@@ -152,7 +151,7 @@ module UpTack
           when :number, :text then literal(advance)
           when :symbol then bracketed(token)
           when :word then named(token)
-          else problem("Something is missing at the end; a field, a value or a function is expected.", token)
+          else problem(Messages["expression.parser.something_is_missing_at_end"], token)
           end
         end
 
@@ -162,13 +161,13 @@ module UpTack
 
         def bracketed(token)
           unless accept_symbol("(")
-            problem("A field, a value or a function is expected here, not `#{token.value}`.", token)
+            problem(Messages["expression.parser.field_value_or_function_is_expected_here", sign: token.value], token)
           end
           inner = expression
           if peek.symbol?(",")
-            problem("A list can stand only after `in`, as in `stage in (\"Drying\", \"Glazed\")`.", peek)
+            problem(Messages["expression.parser.list_can_stand_only_after"], peek)
           end
-          expect_symbol(")", "This bracket is not closed; a `)` is missing.", token)
+          expect_symbol(")", Messages["expression.all.bracket_is_not_closed"], token)
           inner
         end
 
@@ -194,9 +193,9 @@ module UpTack
         def conditional
           start = advance
           condition = expression
-          expect_word("then", "After the condition of an `if`, the word `then` is expected.")
+          expect_word("then", Messages["expression.parser.after_condition_of_if_word_then"])
           consequence = expression
-          expect_word("else", "An `if` needs an `else` that says what comes out otherwise; `else blank` is allowed.")
+          expect_word("else", Messages["expression.parser.if_needs_else_says_what_comes_out"])
           alternative = expression
           Nodes::Conditional.new(
             condition: condition,
@@ -209,8 +208,8 @@ module UpTack
 
         def old_field
           start = advance
-          expect_symbol(".", "After `old`, a dot and a field are expected, as in `old.stage`.")
-          token = expect_name("After `old.`, the key of a field is expected.")
+          expect_symbol(".", Messages["expression.parser.after_old_dot_and_field_are_expected"])
+          token = expect_name(Messages["expression.parser.after_old"])
           along(Nodes::Field.new(key: token.value, before: true, from: start.from, to: token.to))
         end
 
@@ -218,16 +217,18 @@ module UpTack
           start = advance
           expect_symbol(
             ".",
-            "After `this`, a dot and a field of the record outside are expected, as in `this.received`."
+            Messages["expression.parser.after_dot_and_field_of_record_outside"]
           )
-          token = expect_name("After `this.`, the key of a field is expected.")
+          token = expect_name(Messages["expression.parser.after_this"])
           along(Nodes::Field.new(key: token.value, outside: true, from: start.from, to: token.to))
         end
 
         # The dots after a field: along links to other records.
         def along(node)
           while (dot = accept_symbol("."))
-            token = (peek.kind == :word) ? advance : problem("After a dot, the key of a field is expected.", dot)
+            token = (peek.kind == :word) ? advance : problem(Messages[
+              "expression.parser.after_dot_key_of_field_is_expected"
+            ], dot)
             node = Nodes::Path.new(owner: node, key: token.value, from: node.from, to: token.to)
           end
           node
@@ -235,17 +236,17 @@ module UpTack
 
         def person
           start = advance
-          expect_symbol(".", "Pick what is meant of the person: `user.name`, `user.email` or `user.role`.")
-          token = expect_name("After `user.`, one of `name`, `email` or `role` is expected.")
+          expect_symbol(".", Messages["expression.parser.pick_what_is_meant_of_person"])
+          token = expect_name(Messages["expression.parser.after_user"])
           unless PERSON_PARTS.include?(token.value)
-            problem("There is no `user.#{token.value}`; there are `user.name`, `user.email` and `user.role`.", token)
+            problem(Messages["expression.parser.there_is_no_user", sign: token.value], token)
           end
           Nodes::Person.new(name: token.value, from: start.from, to: token.to)
         end
 
         def call_or_field(token)
           if RESERVED.include?(token.value)
-            problem("`#{token.value}` can't stand here; a field, a value or a function is expected.", token)
+            problem(Messages["expression.parser.value_is_expected", sign: token.value], token)
           end
           advance
           if peek.symbol?("(")
@@ -258,14 +259,14 @@ module UpTack
         def changed(token)
           opening = advance
           field = changed_field
-          closing = expect_symbol(")", "This bracket is not closed; a `)` is missing.", opening)
+          closing = expect_symbol(")", Messages["expression.all.bracket_is_not_closed"], opening)
           Nodes::Changed.new(field: field, from: token.from, to: closing.to)
         end
 
         def changed_field
-          name = expect_name("`changed` takes one field of this record, as in `changed(stage)`.")
+          name = expect_name(Messages["expression.parser.changed_takes_one_field_of_record"])
           unless peek.symbol?(")") && !RESERVED.include?(name.value)
-            problem("`changed` takes one field of this record, as in `changed(stage)`.", peek.end? ? name : peek)
+            problem(Messages["expression.parser.changed_takes_one_field_of_record"], peek.end? ? name : peek)
           end
           Nodes::Field.new(key: name.value, from: name.from, to: name.to)
         end
@@ -277,7 +278,7 @@ module UpTack
             if arguments.any?
               expect_symbol(
                 ",",
-                "A comma is expected between the parts given to `#{token.value}`, or a `)` at their end.",
+                Messages["expression.parser.comma_is_expected_between_parts_given", sign: token.value],
                 opening
               )
             end
@@ -289,17 +290,17 @@ module UpTack
 
         def deeper
           @depth += 1
-          problem("This is nested more than #{DEEPEST} deep; split the formula.", peek) if @depth > DEEPEST
+          problem(Messages["expression.parser.is_nested_more_than_deep", most: DEEPEST], peek) if @depth > DEEPEST
           yield
         ensure
           @depth -= 1
         end
 
         def leftover(token)
-          return "This `)` closes nothing; a `(` is missing before it." if token.symbol?(")")
-          return "`#{token.value}` can't stand here." if token.kind == :symbol
+          return Messages["expression.parser.closes_nothing"] if token.symbol?(")")
+          return Messages["expression.parser.cant_stand_here", sign: token.value] if token.kind == :symbol
 
-          "Something is missing before this: a sign such as `+`, `=` or `&`, or a comma."
+          Messages["expression.parser.something_is_missing_before"]
         end
       end
     end

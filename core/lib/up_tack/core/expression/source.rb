@@ -94,20 +94,43 @@ module UpTack
         def unlinked(segment)
           tables = @scope.reverses.map { |each| each.scope.key }.uniq
           near = Spelling.nearest(segment.key, tables)
-          return "No table `#{segment.key}` links to #{@scope.label}; did you mean `#{near}`?" if near
+          if near
+            return (
+              Messages[
+                "expression.source.no_table_links_to_but_one_alike",
+                segment: segment.key,
+                table: @scope.label,
+                near: near
+              ]
+            )
+          end
           if (entry = @scope[segment.key])
-            return "#{entry.label} is one value of this record; this goes over linked " \
-              "records#{tables.any? ? ", such as `#{tables.first}`" : ", and no table links here"}."
+            return one_value(entry, tables)
           end
 
-          names = tables.map { |each| "`#{each}`" }.join(", ")
-          known = "; there #{(tables.length == 1) ? "is" : "are"} #{names}" if tables.any?
-          "No table `#{segment.key}` links to #{@scope.label || "this"}#{known}."
+          Messages[
+            "expression.source.no_table_links_to",
+            segment: segment.key,
+            table: @scope.label || "this",
+            known: tables.any? ? Messages["expression.source.known", count: tables.length, tables: listed(tables)] : ""
+          ]
         end
 
+        def one_value(entry, tables)
+          return Messages["expression.source.is_one_value", label: entry.label] if tables.empty?
+
+          Messages["expression.source.is_one_value_unlike", label: entry.label, table: tables.first]
+        end
+
+        def listed(tables) = tables.map { |each| "`#{each}`" }.join(", ")
+
         def ambiguous(segment, found)
-          "#{found.first.scope.label} link here in #{found.length} ways; say which is " \
-            "meant: #{found.map { |each| "`#{segment.key}.#{each.link.key}`" }.join(" or ")}."
+          Messages[
+            "expression.source.link_here_in_ways",
+            table: found.first.scope.label,
+            number: found.length,
+            paths: found.map { |each| "`#{segment.key}.#{each.link.key}`" }.join(" or ")
+          ]
         end
       end
     end

@@ -30,7 +30,7 @@ module UpTack
           when "text" then joined(pieces["parts"])
           when "choice" then "if #{tests(pieces)} then #{joined(pieces["met"])} else #{joined(pieces["unmet"])}"
           when "condition" then tests(pieces)
-          else wrong("There is no such shape of pieces.")
+          else wrong(Messages["expression.structured_form_writer.there_is_no_such_shape_of_pieces"])
           end
         end
 
@@ -56,14 +56,14 @@ module UpTack
 
         def tests(pieces)
           found = list(pieces["tests"]).map { |test| test(test) }
-          wrong("A condition needs at least one test.") if found.empty?
+          wrong(Messages["expression.structured_form_writer.condition_needs_at_least_one_test"]) if found.empty?
           found.join((pieces["match"] == "any") ? " or " : " and ")
         end
 
         def test(test)
           field = name(test["field"])
           relation = test["relation"]
-          wrong("There is no such test.") unless RELATIONS.include?(relation)
+          wrong(Messages["expression.structured_form_writer.there_is_no_such_test"]) unless RELATIONS.include?(relation)
           return "#{field} #{relation}" if relation.end_with?("blank")
           if relation.end_with?("in")
             return "#{field} #{relation} " \
@@ -81,7 +81,7 @@ module UpTack
           when "date" then "date(#{quoted(given)})"
           when "answer" then given ? "yes" : "no"
           when "field" then name(given)
-          else wrong("A test needs a value to compare with.")
+          else wrong(Messages["expression.structured_form_writer.test_needs_value_to_compare"])
           end
         end
 
@@ -90,9 +90,9 @@ module UpTack
 
           wrong(
             if text.to_s == ""
-              "A test needs a number to compare with."
+              Messages["expression.structured_form_writer.test_needs_number_to_compare"]
             else
-              "#{Values::Plain.quoted(text.to_s)} is not a number."
+              Messages["common.is_not_number", text: Values::Plain.quoted(text.to_s)]
             end
           )
         end
@@ -100,13 +100,17 @@ module UpTack
         def name(text)
           return text if text.is_a?(String) && text.match?(NAME)
 
-          wrong("Pick a field.")
+          wrong(Messages["expression.structured_form_writer.pick_field"])
         end
 
-        def list(given) = (given.is_a?(Array) && given.all?(Hash)) ? given : wrong("The pieces are not complete.")
+        def list(given) = (given.is_a?(Array) && given.all?(Hash)) ? given : wrong(Messages[
+          "expression.structured_form_writer.pieces_are_not_complete"
+        ])
 
         def quoted(text)
-          wrong("The pieces are not complete.") unless text.nil? || text.is_a?(String)
+          unless text.nil? || text.is_a?(String)
+            wrong(Messages["expression.structured_form_writer.pieces_are_not_complete"])
+          end
           "\"#{text.to_s.gsub("\"", "\"\"")}\""
         end
 

@@ -113,7 +113,8 @@ module UpTack
               code: "two_writers",
               rules: writers.map(&:id),
               field: field.key,
-              message: "#{Masks::Phrases.list(said)} set #{label(field)}, in this order; the last that acts decides.",
+              message:
+                Messages["linting.rule_linter.set_in_order", rules: Masks::Phrases.list(said), label: label(field)],
               examples: []
             )
           ]
@@ -139,8 +140,10 @@ module UpTack
                   rules: [rule.id],
                   field: rule.field,
                   message:
-                    "It can never be that #{Expression::Humanizer.new(@table.scope).of(tree)}, " \
-                      "so this rule never acts.",
+                    Messages[
+                      "linting.rule_linter.it_can_never_be_so_rule_never",
+                      condition: Expression::Humanizer.new(@table.scope).of(tree)
+                    ],
                   examples: []
                 )
               end
@@ -161,22 +164,34 @@ module UpTack
               if report.gaps.any? && said.call(report.gaps.first).any?
                 found << [
                   "gap",
-                  "No row of #{rule.title} fits where #{Masks::Phrases.list(said.call(report.gaps.first))}."
+                  Messages[
+                    "linting.rule_linter.no_row_of_fits_where",
+                    rule: rule.title,
+                    case: Masks::Phrases.list(said.call(report.gaps.first))
+                  ]
                 ]
               end
               if report.unreached.any?
                 found << [
                   "unreached",
-                  "Row #{report.unreached.first.first + 1} of #{rule.title} never " \
-                    "decides: #{report.unreached.first.last}."
+                  Messages[
+                    "linting.rule_linter.row_of_never_decides",
+                    row: report.unreached.first.first + 1,
+                    rule: rule.title,
+                    reason: report.unreached.first.last
+                  ]
                 ]
               end
               if report.contradictions.any?
                 found << [
                   "contradiction",
-                  "Rows #{report.contradictions.first[0] + 1} and #{report.contradictions.first[1] + 1} " \
-                    "of #{rule.title} contradict each " \
-                    "other #{where(said.call(report.contradictions.first[2]))}; the upper decides."
+                  Messages[
+                    "linting.rule_linter.rows_and_of_contradict_each_other",
+                    upper: report.contradictions.first[0] + 1,
+                    lower: report.contradictions.first[1] + 1,
+                    rule: rule.title,
+                    where: where(said.call(report.contradictions.first[2]))
+                  ]
                 ]
               end
               found.map do |code, message|
@@ -193,12 +208,12 @@ module UpTack
               .rules
               .select { |rule| ids.include?(rule.id) }
               .map do |rule|
-                does = problem.stuck ? "This rule rests, since it can't act" : "This rule could not be written today"
+                key = problem.stuck ? "linting.rule_linter.rests" : "linting.rule_linter.could_not_be_written_today"
                 Notice.new(
                   code: "never",
                   rules: [rule.id],
                   field: rule.field,
-                  message: "#{does}: #{problem.message}",
+                  message: Messages[key, problem: problem.message],
                   examples: []
                 )
               end
@@ -224,7 +239,8 @@ module UpTack
                 code: "unfed",
                 rules: [rule.id],
                 field: field.key,
-                message: "“#{rule.tack(@table)}” reads #{label(field)}, which no form has and no rule fills.",
+                message:
+                  Messages["linting.rule_linter.reads_which_no_form", rule: rule.tack(@table), label: label(field)],
                 examples: []
               )
             end

@@ -81,13 +81,11 @@ module UpTack
 
         def unclear(part, other)
           said = other.is_a?(String) ? "“#{other}”" : Phrases.part(other)
-          "Nothing shows where #{Phrases.part(part)} end and #{said} begin; put a sign between " \
-            "them, or fix their number."
+          Messages["masks.ambiguity.nothing_shows_where_end_and_begin", part: Phrases.part(part), said: said]
         end
 
         def unseen(part)
-          "Nothing shows whether #{Phrases.of(part.parts)} is there or left out, since what follows may begin alike; " \
-            "put a sign before it, or make two fields of it."
+          Messages["masks.ambiguity.nothing_shows_whether_is_there_or_left", parts: Phrases.of(part.parts)]
         end
       end
     end

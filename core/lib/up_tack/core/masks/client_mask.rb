@@ -27,14 +27,13 @@ module UpTack
           clash = Ambiguity.new(mask.parts).message
           return clash if clash
           if mask.rows.any? { |row| row.grep(Slots::Input).empty? }
-            return "A mask needs a place for what is typed; this one has fixed characters only."
+            return Messages["masks.client_mask.mask_needs_place_for_what_is_typed"]
           end
           if bare && mask.rows.flatten.any? { |slot| slot.is_a?(Slots::Input) && slot.name == "ANY" }
-            return "Any characters may be separators too, so those of this mask can't be left out."
+            return Messages["masks.client_mask.any_characters_may_be_separators_too"]
           end
           if bare && varies_inside?(mask.parts)
-            return "Without its separators this can't be told apart again, since a part before the last one " \
-              "varies in length. Keep the separators."
+            return Messages["masks.client_mask.without_its_separators_cant_be_told_apart"]
           end
 
           nil

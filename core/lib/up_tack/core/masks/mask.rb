@@ -77,9 +77,12 @@ module UpTack
               when Reader::Literal
                 Regexp.escape(part.characters.join)
               when Reader::Optional
-                "(?:#{source(part.parts)})?"
+                inner = source(part.parts)
+                nested = part.parts.length == 1 && part.parts.first.is_a?(Reader::Optional)
+                nested ? inner : "(?:#{inner})?"
               else
-                "(?:#{CharacterClasses::ALL.fetch(part.name).source.delete_prefix("\\A").delete_suffix("\\z")}){#{part.least},#{part.most}}"
+                kind = CharacterClasses::ALL.fetch(part.name).source.delete_prefix("\\A").delete_suffix("\\z")
+                "(?:#{kind}){#{part.least},#{part.most}}"
               end
             end
             .join

@@ -22,10 +22,13 @@ module UpTack
         # @return [Array<Repeated, Literal, Optional>]
         # @raise [Invalid]
         def parts
-          mistake("A mask has at most #{LONGEST} characters.", LONGEST, @text.length) if @text.length > LONGEST
+          if @text.length > LONGEST
+            mistake(Messages["masks.reader.mask_has_at_most_characters", most: LONGEST], LONGEST,
+              @text.length)
+          end
           found = sequence(0)
-          mistake("This `]` closes nothing.", place, place + 1) unless @scanner.eos?
-          mistake("A mask needs at least one part, such as `3DIGIT`.", 0, @text.length) if found.empty?
+          mistake(Messages["masks.reader.closes_nothing"], place, place + 1) unless @scanner.eos?
+          mistake(Messages["masks.reader.mask_needs_at_least_one_part"], 0, @text.length) if found.empty?
           found
         end
 
@@ -56,17 +59,17 @@ module UpTack
 
         def optional(from, depth)
           if depth >= DEEPEST
-            mistake("Optional parts stand at most #{DEEPEST} deep within one another.", from, from + 1)
+            mistake(Messages["masks.reader.optional_parts_stand_at_most_deep_within", most: DEEPEST], from, from + 1)
           end
           inner = sequence(depth + 1)
-          mistake("This `[` is not closed.", from, from + 1) unless @scanner.skip(/\]/)
+          mistake(Messages["masks.reader.is_not_closed"], from, from + 1) unless @scanner.skip(/\]/)
           Optional.new(parts: inner)
         end
 
         def literal(from)
           characters = @scanner.scan(/[^"]*/)
-          mistake("This literal is not closed; a double quote is missing.", from, place) unless @scanner.skip(/"/)
-          mistake("A fixed text needs at least one character.", from, place) if characters.empty?
+          mistake(Messages["masks.reader.literal_is_not_closed"], from, place) unless @scanner.skip(/"/)
+          mistake(Messages["masks.reader.fixed_text_needs_at_least_one_character"], from, place) if characters.empty?
           Literal.new(characters: characters.grapheme_clusters)
         end
 
@@ -76,15 +79,18 @@ module UpTack
           unless name
             @scanner.getch if place == from
             mistake(
-              "A kind of character is expected here: #{CharacterClasses::ALL.keys.join(", ")}.",
+              Messages["masks.reader.kind_of_character_is_expected_here", kinds: CharacterClasses::ALL.keys.join(", ")],
               from,
               [place, from + 1].max
             )
           end
           unless CharacterClasses::ALL.key?(name.upcase)
             mistake(
-              "There is no kind of character `#{name}`; there " \
-                "are #{CharacterClasses::ALL.keys.join(", ")}.",
+              Messages[
+                "masks.reader.there_is_no_kind_of_character",
+                name: name,
+                kinds: CharacterClasses::ALL.keys.join(", ")
+              ],
               from,
               place
             )
@@ -92,7 +98,7 @@ module UpTack
 
           least, most = bounds(counts)
           if most > MOST || least > most || most.zero?
-            mistake("A repetition goes up to #{MOST}, the smaller number first.", from, place)
+            mistake(Messages["masks.reader.repetition_goes_up_to_smaller_number_first", most: MOST], from, place)
           end
           Repeated.new(name: name.upcase, least: least, most: most)
         end

@@ -40,7 +40,7 @@ module UpTack
           end
         end
 
-        def too_many = raise(Invalid.new("A mask to type by has at most 4 optional parts.", 0, 0))
+        def too_many = raise(Invalid.new(Messages["masks.slots.mask_to_type_by_has_at_most"], 0, 0))
       end
     end
   end

@@ -52,7 +52,7 @@ module UpTack
 
         def from_text(text)
           nothing_said if text.empty?
-          raise Invalid.new("A fixed text can't hold a double quote.", 0, 0) if text.include?('"')
+          raise Invalid.new(Messages["masks.writer.fixed_text_cant_hold_double_quote"], 0, 0) if text.include?('"')
 
           %("#{text}")
         end
@@ -60,7 +60,7 @@ module UpTack
         def nothing_said =
           raise(
             Invalid.new(
-              "This piece says nothing yet: a fixed text needs characters, an optional part needs pieces.",
+              Messages["masks.writer.piece_says_nothing_yet"],
               0,
               0
             )

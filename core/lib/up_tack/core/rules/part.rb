@@ -15,7 +15,9 @@ module UpTack
       Part =
         Struct.new(:key, :type, :label, :hint, :choices, :usual, :slips, :only, keyword_init: true) do
           def initialize(key:, type:, label: nil, hint: nil, choices: [], usual: nil, slips: nil, only: {})
-            Part::TYPES.fetch(type) { raise Incomplete, "There is no type of part #{type.inspect}." }
+            Part::TYPES.fetch(type) {
+              raise Incomplete, Messages["rules.part.there_is_no_type_of_part", type: type.inspect]
+            }
             super(key: key, type: type, label: label, hint: hint, choices: choices, usual: usual,
                   slips: slips || choices.map(&:first), only: only)
           end
@@ -40,7 +42,7 @@ module UpTack
             shape = Part::TYPES.fetch(type)
             return if value.nil? || shape.sound.call(value)
 
-            Problem.new(part: key, message: "The #{key} of a rule is #{shape.words}.")
+            Problem.new(part: key, message: Messages["rules.part.of_rule_is", key: key, shape: shape.words])
           end
 
           # @return [Hash{String=>Object}] JSON Schema of its values

@@ -113,7 +113,9 @@ module UpTack
         # @return [Array<Problem>] of parts that name fields which are not there
         def key_problems(table)
           gone = key_parts.find { |key| table.field(key).nil? }
-          gone ? [Problem.new(part: "field", message: "There is no field `#{gone}` in #{table.label}.")] : []
+          gone ? [Problem.new(part: "field", message: Messages[
+            "common.there_is_no_field", unknown: gone, table: table.label
+          ])] : []
         end
 
         def problem(part, message) = Problem.new(part: part, message: message)
@@ -133,7 +135,12 @@ module UpTack
         def missing_field(table)
           return [] if table.field(field)
 
-          [Problem.new(part: "field", message: "There is no field `#{field}` in #{table.label}.")]
+          [
+            Problem.new(
+              part: "field",
+              message: Messages["common.there_is_no_field", unknown: field, table: table.label]
+            )
+          ]
         end
 
         # @return [Array<Problem>] those of the formula
@@ -155,7 +162,13 @@ module UpTack
           [
             Problem.new(
               part: part,
-              message: "This leads to #{labels.first}; #{table.field(key).label} links to #{labels.last}.",
+              message:
+                Messages[
+                  "rules.rule.leads_to",
+                  source: labels.first,
+                  field: table.field(key).label,
+                  target: labels.last
+                ],
               from: formula.tree.from,
               to: formula.tree.to
             )

@@ -158,10 +158,10 @@ module UpTack
         def common_problems(table)
           found = []
           unless [nil, *SEVERITIES].include?(@parts["severity"])
-            found << problem("severity", "A validation can `refuse` or `warn`.")
+            found << problem("severity", Messages["rules.validation.validation_can_refuse_or_warn"])
           end
           unless [nil, *OLD].include?(@parts["old"])
-            found << problem("old", "Old records can be checked (`check`) or let be (`let`).")
+            found << problem("old", Messages["rules.validation.old_records_can_be_checked_check"])
           end
           found.concat(formula_problems(table, expecting: :text, part: "saying")) if @parts["saying"]
           found.concat(formula_problems(table, expecting: :yes_no, part: "when")) if @parts["when"]

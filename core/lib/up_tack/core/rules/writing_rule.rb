@@ -23,20 +23,30 @@ module UpTack
 
         # @return [Array<Problem>] of the fields that it sets
         def target_key_problems(table, part)
-          return [problem(part, "Pick the fields to set.")] if writes.empty?
+          return [problem(part, Messages["rules.writing_rule.pick_fields_to_set"])] if writes.empty?
           if writes.uniq.length < writes.length
-            return [problem(part, "#{label(table, writes.tally.key(2) || writes.first)} is set twice in this rule.")]
+            return [
+              problem(
+                part,
+                Messages[
+                  "rules.writing_rule.is_set_twice_in_rule",
+                  field: label(table, writes.tally.key(2) || writes.first)
+                ]
+              )
+            ]
           end
           unless writes.include?(field)
-            return [problem("field", "The rule is pinned on #{label(table, field)}, so it sets that field too.")]
+            return [
+              problem("field", Messages["rules.writing_rule.rule_is_pinned_on_so_it_sets", field: label(table, field)])
+            ]
           end
 
           loose = writes.find { |key| table.field(key).nil? }
-          return [problem(part, "There is no field `#{loose}` in #{table.label}.")] if loose
+          return [problem(part, Messages["common.there_is_no_field", unknown: loose, table: table.label])] if loose
 
           given = writes.find { |key| table.worked_out?(key) }
           if given
-            [problem(part, "#{label(table, given)} is worked out by a rule already; it can't be set by another.")]
+            [problem(part, Messages["rules.writing_rule.is_worked_out_by_rule_already", field: label(table, given)])]
           else
             []
           end

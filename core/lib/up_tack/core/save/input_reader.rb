@@ -62,15 +62,19 @@ module UpTack
           Values::Unreadable.new(
             code: "retired",
             message:
-              "“#{value}” is retired: records that have it keep it, but no other can be given it. There " \
-                "is: #{field.open_choices.join(", ")}."
+              Messages["save.input_reader.is_retired", value: value, choices: field.open_choices.join(", ")]
           )
         end
 
         def refuse_asserted(rule, field, value)
           return if @claimed[field.key] == value
 
-          refuse_typed(field, "worked_out", "#{field.label} is worked out and can't be typed.", rule: rule)
+          refuse_typed(
+            field,
+            "worked_out",
+            Messages["save.input_reader.is_worked_out_and_cant_be_typed", field: field.label],
+            rule: rule
+          )
         end
 
         # What somebody typed where only a rule writes: of a calculation it may be
@@ -81,11 +85,20 @@ module UpTack
 
           rule = @table.rules.find { |each| each.field == field.key && each.owns? }
           kind = rule.numbers? ? "is numbered" : "is written"
-          refuse_typed(field, rule.kind, "#{field.label} #{kind} by a rule and can't be typed.", rule: rule)
+          refuse_typed(
+            field,
+            rule.kind,
+            Messages["save.input_reader.by_rule_and_cant_be_typed", field: field.label, kind: kind],
+            rule: rule
+          )
         end
 
         def refuse_role(field) =
-          refuse_typed(field, "not_allowed", "#{field.label} can't be changed by a #{@context.person.role}.")
+          refuse_typed(
+            field,
+            "not_allowed",
+            Messages["save.input_reader.cant_be_changed_by", field: field.label, role: @context.person.role]
+          )
 
         def refuse_typed(field, code, message, rule: nil)
           @refusals += [

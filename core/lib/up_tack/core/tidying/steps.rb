@@ -20,13 +20,15 @@ module UpTack
               given
                 .except("do")
                 .each do |name, value|
-                  return "The step “#{label}” has no setting “#{name}”." unless settings.key?(name)
+                  unless settings.key?(name)
+                    return Messages["tidying.steps.step_has_no_setting", label: label, name: name]
+                  end
                   unless fits?(settings[name], value)
                     return "“#{label}”: #{name} is #{(settings[name] == :texts) ? "a list of texts" : "a text"}."
                   end
                 end
               missing = settings.keys.find { |name| settings[name] == :needed && given[name].to_s.empty? }
-              missing ? "“#{label}” needs to know what to look for." : kinds_problem(given)
+              missing ? Messages["tidying.steps.needs_to_know_what_to_look", label: label] : kinds_problem(given)
             end
 
             private
@@ -44,11 +46,11 @@ module UpTack
               name = settings.key(:kinds) or return
               kinds = given[name]
               if kinds.to_a.empty? && given["also"].to_s.empty?
-                return "“#{label}” needs at least one kind of characters."
+                return Messages["tidying.steps.needs_at_least_one_kind_of_characters", label: label]
               end
 
               unknown = kinds.to_a.find { |kind| !Kinds::ALL.key?(kind) }
-              "There is no kind of characters “#{unknown}”." if unknown
+              Messages["tidying.steps.there_is_no_kind_of_characters", unknown: unknown] if unknown
             end
           end
 

@@ -29,10 +29,16 @@ module UpTack
           word = Unicode.folded(Plain.word(text))
           return if word.empty?
 
-          field.choices.find { |choice| Unicode.folded(Plain.word(choice)) == word } || Unreadable.new(
-            code: "not_a_choice",
-            message: "#{Plain.quoted(text)} is not among the choices: #{field.open_choices.join(", ")}."
-          )
+          field.choices.find { |choice| Unicode.folded(Plain.word(choice)) == word } ||
+            Unreadable.new(
+              code: "not_a_choice",
+              message:
+                Messages[
+                  "values.choice.is_not_among_choices",
+                  text: Plain.quoted(text),
+                  choices: field.open_choices.join(", ")
+                ]
+            )
         end
 
         def show(value, _field) = value.to_s

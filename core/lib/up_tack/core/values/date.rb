@@ -67,10 +67,14 @@ module UpTack
         # @return [Date, Unreadable]
         def build(year, month, day)
           unless month.between?(1, 12)
-            return Unreadable.new(code: "no_such_date", message: "There is no month #{month}.")
+            return Unreadable.new(code: "no_such_date",
+              message: Messages["values.date.there_is_no_month", month: month])
           end
           unless year.between?(1, 9999) && Calendar.valid?(year, month, day)
-            return Unreadable.new(code: "no_such_date", message: "There is no #{day} #{MONTHS[month - 1]} #{year}.")
+            return Unreadable.new(
+              code: "no_such_date",
+              message: Messages["values.date.no_such_day", day: day, month: MONTHS[month - 1], year: year]
+            )
           end
           Calendar.day(year, month, day)
         end

@@ -42,9 +42,9 @@ module UpTack
             code: "not_a_date",
             message:
               if timed
-                "#{Plain.quoted(text)} has a time; this takes a day alone."
+                Messages["values.date_text.has_time", text: Plain.quoted(text)]
               else
-                "#{Plain.quoted(text)} is not a date; type it like 23 Nov 2026."
+                Messages["values.date_text.is_not_date", text: Plain.quoted(text)]
               end
           )
         end
@@ -59,18 +59,24 @@ module UpTack
           unless reading.today
             return Unreadable.new(
               code: "not_a_date",
-              message: "#{Plain.quoted(text)} counts from today, which is not known here."
+              message: Messages["values.date_text.counts_from_today_which_is_not_known", text: Plain.quoted(text)]
             )
           end
           if days.abs > MOST_DAYS
-            return Unreadable.new(code: "no_such_date", message: "#{Plain.quoted(text)} is too far away.")
+            return Unreadable.new(
+              code: "no_such_date",
+              message: Messages["values.date_text.is_too_far_away", text: Plain.quoted(text)]
+            )
           end
 
           (reading.today + days).then do |day|
             if day.year.between?(1, 9999)
               day
             else
-              Unreadable.new(code: "no_such_date", message: "#{Plain.quoted(text)} is too far away.")
+              Unreadable.new(
+                code: "no_such_date",
+                message: Messages["values.date_text.is_too_far_away", text: Plain.quoted(text)]
+              )
             end
           end
         end
@@ -141,8 +147,11 @@ module UpTack
           Unreadable.new(
             code: "ambiguous",
             message:
-              "#{Plain.quoted(text)} could be #{days.map { |day| Date.edit(day, nil) }.join(" or ")}; " \
-                "type the one that is meant."
+              Messages[
+                "values.all.could_be",
+                text: Plain.quoted(text),
+                readings: days.map { |day| Date.edit(day, nil) }.join(" or ")
+              ]
           )
         end
       end

@@ -61,16 +61,19 @@ module UpTack
           if alike.zero?
             return Unreadable.new(
               code: "no_such_record",
-              message: "#{field.label}: nothing is called #{Plain.quoted(text)}."
+              message: Messages["values.link.nothing_is_called", field: field.label, text: Plain.quoted(text)]
             )
           end
 
-          count = (alike < 10) ? alike : "10 or more"
           Unreadable.new(
             code: "several_records",
             message:
-              "#{field.label}: #{count} #{(alike == 1) ? "matches" : "match"} #{Plain.quoted(text)}; " \
-                "choose with the arrow keys."
+              Messages[
+                (alike < 10) ? "values.link.several_match" : "values.link.many_match",
+                field: field.label,
+                count: alike,
+                text: Plain.quoted(text)
+              ]
           )
         end
 
@@ -81,7 +84,7 @@ module UpTack
 
           Unreadable.new(
             code: "no_such_record",
-            message: "#{field.label}: there is no record #{number}; it may have been deleted."
+            message: Messages["values.link.there_is_no_record", field: field.label, number: number]
           )
         end
 
@@ -93,8 +96,17 @@ module UpTack
           return unfound(text, field, reading) if found.empty?
 
           numbers = found.first(MOST_EXAMPLES).map { |id| "No. #{id}" }.join(", ")
-          Unreadable.new(code: "several_records", message: "#{field.label}: several are called #{Plain.quoted(text)} " \
-            "(#{numbers}#{", …" if found.length > MOST_EXAMPLES}); pick the one that is meant.")
+          Unreadable.new(
+            code: "several_records",
+            message:
+              Messages[
+                "values.link.several_are_called",
+                field: field.label,
+                text: Plain.quoted(text),
+                numbers: numbers,
+                more: (", …" if found.length > MOST_EXAMPLES)
+              ]
+          )
         end
       end
     end

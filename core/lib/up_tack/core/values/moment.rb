@@ -95,13 +95,13 @@ module UpTack
           if day.is_a?(::Date)
             return Unreadable.new(
               code: "no_time",
-              message: "#{Plain.quoted(text)} is a day; add the time, like #{Date.edit(day, nil)}, 9:30."
+              message: Messages["values.moment.is_day", text: Plain.quoted(text), day: Date.edit(day, nil)]
             )
           end
 
           Unreadable.new(
             code: "not_a_moment",
-            message: "#{Plain.quoted(text)} is not a day and a time; type it like 23 Nov 2026, 9:30."
+            message: Messages["values.moment.is_not_day_and_time", text: Plain.quoted(text)]
           )
         end
 
@@ -111,7 +111,7 @@ module UpTack
           if found.empty?
             return Unreadable.new(
               code: "no_such_time",
-              message: "There is no #{time} on #{Date.edit(day, nil)}: the clocks go forward then."
+              message: Messages["values.moment.no_such_time", time: time, day: Date.edit(day, nil)]
             )
           end
           return found.first.first if found.one?
@@ -122,8 +122,11 @@ module UpTack
           Unreadable.new(
             code: "ambiguous",
             message:
-              "#{Plain.quoted(text)} is there twice, since the clocks go back then: " \
-                "type #{found.map { |_, name| "#{time} #{name}" }.join(" or ")}."
+              Messages[
+                "values.moment.is_there_twice_since_clocks_go_back",
+                text: Plain.quoted(text),
+                readings: found.map { |_, name| "#{time} #{name}" }.join(" or ")
+              ]
           )
         end
 

@@ -91,18 +91,19 @@ module UpTack
 
         def within(number, field)
           unless number.finite?
-            return Unreadable.new(code: "not_a_number", message: "#{field.label} takes a number.")
+            return Unreadable.new(code: "not_a_number",
+              message: Messages["values.number.takes_number", field: field.label])
           end
           if number.n_significant_digits > Numbers::KEPT_DIGITS || number.exponent > Numbers::KEPT_DIGITS
             return Unreadable.new(
               code: "too_many_digits",
-              message: "#{field.label} takes numbers of up to 15 digits; this one has more."
+              message: Messages["values.number.takes_numbers_of_up_to_15_digits", field: field.label]
             )
           end
           if number.exponent < -Numbers::LARGEST_EXPONENT
             return Unreadable.new(
               code: "too_small",
-              message: "#{field.label} takes no number so close to 0; type 0 instead."
+              message: Messages["values.number.takes_no_number_so_close_to_0", field: field.label]
             )
           end
           return number if field.decimals.nil? || number.scale <= field.decimals

@@ -26,9 +26,9 @@ module UpTack
 
           second = @bare.index(RESERVED, @place.end(0)) || @bare[0...@place.begin(0)].index(RESERVED) or return
           message = if @bare[second] == ";"
-            "A pattern for a number has one part; negative numbers get their minus sign without one."
+            Messages["values.number_pattern.pattern_for_number_has_one_part"]
           else
-            "A pattern for a number has one place for its figures; put text in single quotes."
+            Messages["values.number_pattern.pattern_for_number_has_one_place"]
           end
           raise Values::Patterns::Invalid.new(message, second, @pattern.length)
         end
@@ -49,7 +49,7 @@ module UpTack
         private
 
         def needs_figures
-          Values::Patterns::Invalid.new("A pattern for a number needs a `0` or `#`, as in `#,##0.00`.", 0,
+          Values::Patterns::Invalid.new(Messages["values.number_pattern.pattern_for_number_needs_0"], 0,
             @pattern.length)
         end
 

@@ -63,12 +63,18 @@ module UpTack
 
         def message(text, compact, conventions)
           readings = readings(compact, conventions)
-          return "#{Plain.quoted(text)} is not a number." if readings.empty?
+          return Messages["common.is_not_number", text: Plain.quoted(text)] if readings.empty?
           if readings.one?
-            return "#{Plain.quoted(text)} is not written as a number here; type #{readings.first} if that is meant."
+            return (
+              Messages[
+                "values.number_text.is_not_written_as_number_here",
+                text: Plain.quoted(text),
+                reading: readings.first
+              ]
+            )
           end
 
-          "#{Plain.quoted(text)} could be #{readings.join(" or ")}; type the one that is meant."
+          Messages["values.all.could_be", text: Plain.quoted(text), readings: readings.join(" or ")]
         end
 
         # What somebody may have meant who writes numbers in another way.

@@ -77,7 +77,7 @@ module UpTack
             runs(pattern) { |letter, from, to| raise unknown(letter, from, to, known) unless known.key?(letter) }
             return if pattern.gsub(/'[^']*'/, "").match?(/[A-Za-z]/)
 
-            raise Invalid.new("A pattern needs a letter, such as `d` or `HH`.", 0, pattern.length)
+            raise Invalid.new(Messages["values.patterns.pattern_needs_letter_such_as_d"], 0, pattern.length)
           end
 
           # @return [Advice, nil]
@@ -88,7 +88,14 @@ module UpTack
               meant, is, other = SELDOM[letter]
               next unless meant && pattern.match?(/[yM]/)
 
-              message = "`#{pattern[from...to]}` is #{is}; #{other} is `#{meant * (to - from).clamp(1, 2)}`."
+              message =
+                Messages[
+                  "values.patterns.is_is",
+                  pattern: pattern[from...to],
+                  is: is,
+                  other: other,
+                  suggestion: meant * (to - from).clamp(1, 2)
+                ]
               return Advice.new(message, from, to)
             end
             nil
@@ -118,12 +125,16 @@ module UpTack
 
           def check_shape(pattern)
             if pattern.length > LONGEST
-              raise Invalid.new("A pattern has at most #{LONGEST} characters.", LONGEST, pattern.length)
+              raise Invalid.new(
+                Messages["values.patterns.pattern_has_at_most_characters", most: LONGEST],
+                LONGEST,
+                pattern.length
+              )
             end
             return if pattern.count("'").even?
 
             from = pattern.rindex("'")
-            raise Invalid.new("A text in the pattern is not closed; a single quote is missing.", from, pattern.length)
+            raise Invalid.new(Messages["values.patterns.text_in_pattern_is_not_closed"], from, pattern.length)
           end
 
           # @yield [letter, from, to] for each run of one letter outside quotes

@@ -22,7 +22,9 @@ module UpTack
           when true then "yes"
           when false then "no"
           when ::Date then raw.iso8601
-          else Unreadable.new(code: "not_a_value", message: "#{label(field)} takes one value, not a list or an object.")
+          else Unreadable.new(code: "not_a_value", message: Messages[
+            "values.plain.takes_one_value_not_list_or_object", label: label(field)
+          ])
           end
         end
 
@@ -43,7 +45,13 @@ module UpTack
 
           Unreadable.new(
             code: "too_long",
-            message: "#{label(field)} holds at most #{grouped(limit)} characters; this is #{grouped(text.length)}."
+            message:
+              Messages[
+                "values.plain.holds_at_most_characters",
+                label: label(field),
+                most: grouped(limit),
+                length: grouped(text.length)
+              ]
           )
         end
 
@@ -57,7 +65,10 @@ module UpTack
         def figures(number, field)
           return Numbers.plain(number) if number.finite? && number.exponent.abs <= LARGEST_EXPONENT
 
-          Unreadable.new(code: "too_many_digits", message: "#{label(field)} can't take a number of that size.")
+          Unreadable.new(
+            code: "too_many_digits",
+            message: Messages["values.plain.cant_take_number_of_size", label: label(field)]
+          )
         end
 
         def clean(raw, field)
@@ -67,13 +78,14 @@ module UpTack
           unless utf8.valid_encoding?
             return Unreadable.new(
               code: "not_unicode",
-              message: "#{label(field)} has characters that are not valid Unicode."
+              message: Messages["values.plain.has_characters_are_not_valid_unicode", label: label(field)]
             )
           end
           if (place = utf8.index("\u0000"))
             return Unreadable.new(
               code: "nul",
-              message: "#{label(field)} has a NUL character at place #{place + 1}, which can't be kept."
+              message:
+                Messages["values.plain.has_nul_character_at_place_which_cant", label: label(field), place: place + 1]
             )
           end
           utf8.unicode_normalize(:nfc)

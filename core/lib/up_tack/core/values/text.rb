@@ -32,7 +32,7 @@ module UpTack
           if text.match?(/[\r\n]/)
             return Unreadable.new(
               code: "line_break",
-              message: "#{field.label} holds one line; a long text field can hold several."
+              message: Messages["values.text.holds_one_line", field: field.label]
             )
           end
           Plain.within(text, LIMIT, field)

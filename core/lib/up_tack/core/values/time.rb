@@ -67,7 +67,7 @@ module UpTack
         def not_a_time(text) =
           Unreadable.new(
             code: "not_a_time",
-            message: "#{Plain.quoted(text)} is not a time of day; type it like 9:30."
+            message: Messages["values.time.is_not_time_of_day", text: Plain.quoted(text)]
           )
 
         def dump(value) = value&.iso8601

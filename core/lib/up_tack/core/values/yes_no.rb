@@ -66,8 +66,13 @@ module UpTack
           Unreadable.new(
             code: "not_yes_or_no",
             message:
-              "#{field.label} takes #{word(field, true).downcase} or #{word(field, false).downcase}, " \
-                "not #{Plain.quoted(text)}."
+              Messages[
+                "values.yes_no.takes_or_not",
+                field: field.label,
+                yes: word(field, true).downcase,
+                no: word(field, false).downcase,
+                text: Plain.quoted(text)
+              ]
           )
         end
       end

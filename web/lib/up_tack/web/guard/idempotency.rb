@@ -30,7 +30,11 @@ module UpTack
             return @app.call(env)
           end
           unless key.match?(/\A[\x21-\x7E ]{1,#{LONGEST}}\z/)
-            return problem(400, "malformed", "An Idempotency-Key has up to #{LONGEST} plain characters.")
+            return problem(
+              400,
+              "malformed",
+              Core::Messages["web.idempotency.idempotency_key_has_up_to_plain_characters", most: LONGEST]
+            )
           end
 
           # Whoever is not signed in, or sends more than is taken, is answered without anything being read or held.
@@ -67,13 +71,14 @@ module UpTack
 
         def again(known, request)
           unless known.request == request
-            return problem(422, "key_used", "This Idempotency-Key was used for another request; take a new one.")
+            return problem(422, "key_used",
+              Core::Messages["web.idempotency.idempotency_key_was_used_for_another_request"])
           end
           unless known.rule_owned?
             return problem(
               409,
               "done_before",
-              "This was done before; the answer to it is no longer known. Look at the record."
+              Core::Messages["web.idempotency.was_done_before"]
             )
           end
 

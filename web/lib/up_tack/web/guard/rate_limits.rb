@@ -30,7 +30,7 @@ module UpTack
           def initialize(wait)
             @wait = wait
             super(
-              "Too many wrong passwords. Wait #{wait} seconds and try again, or ask a builder for a new password."
+              Core::Messages["web.rate_limits.too_many_wrong_passwords", wait: wait]
             )
           end
         end
@@ -94,7 +94,7 @@ module UpTack
         def details(wait) =
           {
             type: "about:blank",
-            title: "Too many passwords in a short time; wait #{wait} seconds.",
+            title: Core::Messages["web.rate_limits.too_many_passwords", wait: wait],
             status: 429,
             code: "too_many"
           }

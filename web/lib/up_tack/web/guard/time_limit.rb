@@ -41,7 +41,7 @@ module UpTack
         end
 
         def full
-          title = "Too much is asked at once; try again in a moment."
+          title = Core::Messages["web.all.too_much_is_asked_at_once"]
           [
             503,
             {"content-type" => "application/problem+json", "retry-after" => "2"},

@@ -28,8 +28,12 @@ module UpTack
           app.error(UpTack::Jobs::TooMany) { |error| problem(429, "too_many", error.message) }
           app.error(Progress::Stopped) { |error| problem(409, "stopped", error.message) }
           app.error(Params::Requests::Malformed) { |error| problem(400, "malformed", error.message) }
-          app.error(Params::Requests::TooLarge) { problem(413, "too_large", "This is more than 8 MB; send it in parts.") }
-          app.error(Sinatra::BadRequest) { problem(400, "malformed", "This address can't be read.") }
+          app.error(Params::Requests::TooLarge) {
+            problem(413, "too_large", Core::Messages["web.problems.is_more_than_8_mb"])
+          }
+          app.error(Sinatra::BadRequest) {
+            problem(400, "malformed", Core::Messages["web.problems.address_cant_be_read"])
+          }
           app.error(Store::Deadline::Passed) { |error| problem(503, "too_slow", error.message) }
           app.error(ActiveRecord::StatementTimeout, ActiveRecord::LockWaitTimeout, SQLite3::BusyException) { busy }
           app.error(ActiveRecord::ConnectionNotEstablished) { full }
@@ -41,12 +45,12 @@ module UpTack
         module Unexpected
           def busy
             headers "Retry-After" => "1"
-            problem(503, "busy", "Another program is writing to the database; try again in a moment.")
+            problem(503, "busy", Core::Messages["web.problems.another_program_is_writing_to_database"])
           end
 
           def full
             headers "Retry-After" => "2"
-            problem(503, "busy", "Too much is asked at once; try again in a moment.")
+            problem(503, "busy", Core::Messages["web.all.too_much_is_asked_at_once"])
           end
 
           def unexpected(error)
@@ -54,7 +58,7 @@ module UpTack
             problem(
               500,
               "unexpected",
-              "Something went wrong here. Nothing was saved; what you typed is still in the form."
+              Core::Messages["web.problems.something_went_wrong_here"]
             )
           end
         end

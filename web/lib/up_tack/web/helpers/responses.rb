@@ -35,12 +35,14 @@ module UpTack
           record = answer.record && Render::Record.new(workspace, table).of(answer.record)
           case answer.state
           when :saved then json(record, status: status)
-          when :linked then problem(422, "linked", "Not deleted: other records need it. #{answer.reasons.join(" ")}")
+          when :linked
+            reasons = answer.reasons.join(" ")
+            problem(422, "linked", Core::Messages["web.responses.not_deleted_others_need", reasons: reasons])
           when :conflict
             problem(
               409,
               "changed_meanwhile",
-              "Somebody else changed this record meanwhile.",
+              Core::Messages["common.somebody_else_changed_record_meanwhile"],
               record: record,
               theirs: Render::Entry.new(workspace).all(answer.theirs)
             )
@@ -51,7 +53,7 @@ module UpTack
             problem(
               422,
               "refused",
-              "Not saved: #{(count == 1) ? "one thing is" : "#{count} things are"} to mend.",
+              Core::Messages["web.responses.not_saved", count: count],
               answer: Render::SaveResult.new(workspace, table).of(answer)
             )
           end

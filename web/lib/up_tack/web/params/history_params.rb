@@ -47,13 +47,16 @@ module UpTack
 
         def visible_field(table)
           key = text_in_query("field") or return
-          raise Requests::Malformed, "A field is asked for together with its table." unless table
+          unless table
+            raise Requests::Malformed,
+              Core::Messages["web.history_params.field_is_asked_for_together"]
+          end
 
           field =
             table.field(present(table.key, key)) ||
-            raise(Store::NotFound, "There is no field `#{key}` in #{table.label}.")
+            raise(Store::NotFound, Core::Messages["common.there_is_no_field", unknown: key, table: table.label])
           unless workspace.visibility.field?(field)
-            raise Store::NotFound, "There is no field `#{key}` in #{table.label}."
+            raise Store::NotFound, Core::Messages["common.there_is_no_field", unknown: key, table: table.label]
           end
 
           field.id
@@ -69,7 +72,10 @@ module UpTack
           text = text_in_query(name) or return
           match = /\A(\d{4})-(\d\d)-(\d\d)\z/.match(text)
           sound = match && match[1].to_i.positive? && Core::Calendar.valid?(*match.captures.map(&:to_i))
-          raise Requests::Malformed, "`#{name}` must be a day, such as 2026-11-23." unless sound
+          unless sound
+            raise Requests::Malformed,
+              Core::Messages["web.history_params.must_be_day_such_as_2026_11", name: name]
+          end
 
           midnight(Core::Calendar.day(*match.captures.map(&:to_i)) + later)
         end

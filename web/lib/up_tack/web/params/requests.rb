@@ -27,20 +27,23 @@ module UpTack
         def sent
           @sent ||=
             begin
-              raise Malformed, "Send the body as application/json." unless request.media_type == "application/json"
+              unless request.media_type == "application/json"
+                raise Malformed,
+                  Core::Messages["web.requests.send_body_as_application_json"]
+              end
 
               parsed = JSON.parse(raw_body, decimal_class: BigDecimal, max_nesting: DEEPEST_BODY)
-              raise Malformed, "The body must be a JSON object." unless parsed.is_a?(Hash)
+              raise Malformed, Core::Messages["web.requests.body_must_be_json_object"] unless parsed.is_a?(Hash)
 
               unsound =
                 parsed
                   .find { |_, value| value.is_a?(String) && (value.include?("\u0000") || !value.valid_encoding?) }
                   &.first
-              Core::Invalid.because("This holds a character that is no text.", part: unsound) if unsound
+              Core::Invalid.because(Core::Messages["web.requests.holds_character_is_no_text"], part: unsound) if unsound
               with_present_keys(parsed, params[:table])
             end
         rescue JSON::ParserError, EncodingError, ArgumentError
-          raise Malformed, "The body is not valid JSON."
+          raise Malformed, Core::Messages["web.requests.body_is_not_valid_json"]
         end
 
         # @return [Array<String>, nil] keys of fields named in the query, nil without the name
@@ -68,7 +71,7 @@ module UpTack
           unsound = parts.keys.find { |name| !sound.call(parts[name]) }
           if unsound
             Core::Invalid.because(
-              "This can't be kept: it is too long or holds characters that are not valid text.",
+              Core::Messages["web.requests.cant_be_kept"],
               part: unsound
             )
           end
@@ -78,7 +81,7 @@ module UpTack
         # @return [Hash{String=>Object}] what was typed, by field key
         def typed
           given = sent["typed"]
-          raise Malformed, "`typed` must be an object of field keys and values." unless given.is_a?(Hash)
+          raise Malformed, Core::Messages["web.requests.typed_must_be_object_of_field_keys"] unless given.is_a?(Hash)
 
           given
         end
@@ -88,7 +91,7 @@ module UpTack
           given = sent["reasons"] || {}
           unless given.is_a?(Hash) &&
               given.values.all? { |text| text.is_a?(String) && text.length <= 2_000 && !text.include?("\u0000") }
-            raise Malformed, "`reasons` must be an object of rules and texts."
+            raise Malformed, Core::Messages["web.requests.reasons_must_be_object_of_rules"]
           end
 
           given
@@ -98,13 +101,16 @@ module UpTack
         def filling_in
           form, carried, lines = sent.values_at("form", "carried", "lines")
           unless [form].compact.all? { |id| id.is_a?(String) && id.length <= 40 }
-            raise Malformed, "`form` must be the id of a form."
+            raise Malformed, Core::Messages["web.requests.form_must_be_id_of_form"]
           end
-          raise Malformed, "`carried` must be an object of field keys and values." unless [carried].compact.all?(Hash)
+          unless [carried].compact.all?(Hash)
+            raise Malformed,
+              Core::Messages["web.requests.carried_must_be_object_of_field_keys"]
+          end
           unless [lines].compact.all? { |groups|
                    groups.is_a?(Array) && groups.length <= 20 && groups.all? { |group| group?(group) }
                  }
-            raise Malformed, "`lines` must be a list of tables, links and rows."
+            raise Malformed, Core::Messages["web.requests.lines_must_be_list_of_tables_links"]
           end
 
           {
@@ -124,7 +130,10 @@ module UpTack
         # @return [Hash{String=>Object}, nil] the parts of a form that is being designed
         def form_tried
           parts = design_parts("form_parts")["form_parts"]
-          raise Malformed, "`form_parts` must be an object." unless parts.nil? || parts.is_a?(Hash)
+          unless parts.nil? || parts.is_a?(Hash)
+            raise Malformed,
+              Core::Messages["web.requests.form_parts_must_be_object"]
+          end
 
           parts&.slice(*FORM_PARTS)
         end
@@ -140,7 +149,7 @@ module UpTack
                   each.is_a?(Hash) && each["id"].is_a?(Integer) && each.values_at("field", "before").all?(String)
                 end
             )
-          sound ? given : raise(Malformed, "`picked` must be a list of records, fields and texts.")
+          sound ? given : raise(Malformed, Core::Messages["web.requests.picked_must_be_list_of_records_fields"])
         end
 
         # @return [String] how a record comes in: from a page of the interface, else by program
@@ -152,7 +161,7 @@ module UpTack
           value = sent[name]
           return value if value.nil? || (value.is_a?(Integer) && value.abs < 10**18)
 
-          raise Malformed, "`#{name}` must be a whole number."
+          raise Malformed, Core::Messages["web.requests.must_be_whole_number", name: name]
         end
 
         # @return [Integer, nil] a whole number from the query
@@ -160,11 +169,13 @@ module UpTack
           text = params[name].to_s
           return if text.empty?
 
-          whole_number(text) || raise(Malformed, "`#{name}` must be a whole number.")
+          whole_number(text) || raise(Malformed, Core::Messages["web.requests.must_be_whole_number", name: name])
         end
 
         # @return [Integer] the record in the path
-        def record_id = whole_number(params[:id].to_s) || raise(Store::NotFound, "There is no such record.")
+        def record_id = whole_number(params[:id].to_s) || raise(Store::NotFound, Core::Messages[
+          "web.requests.there_is_no_such_record"
+        ])
 
         # @return [Hash{String=>String}] members of the body that are texts, as far as they are given
         # @raise [Malformed] for one that is something else
@@ -172,7 +183,9 @@ module UpTack
           sent
             .slice(*names)
             .each do |name, value|
-              raise Malformed, "`#{name}` must be a text." unless value.is_a?(String) && value.length <= 1_000
+              unless value.is_a?(String) && value.length <= 1_000
+                raise Malformed, Core::Messages["web.requests.must_be_text", name: name]
+              end
             end
         end
 
@@ -203,7 +216,7 @@ module UpTack
 
           text = request.body.read(LARGEST_BODY + 1).to_s.dup.force_encoding(Encoding::UTF_8)
           raise TooLarge if text.bytesize > LARGEST_BODY
-          raise Malformed, "The body is not valid UTF-8." unless text.valid_encoding?
+          raise Malformed, Core::Messages["web.requests.body_is_not_valid_utf_8"] unless text.valid_encoding?
 
           text
         end

@@ -13,7 +13,7 @@ module UpTack
         # @raise [Core::Invalid] for a day or hour that there is not
         def workspace(real, person_id:, at:)
           person = person_id ? UseCases::People::Directory.find(person_id) : real.person
-          raise Store::NotFound, "There is no such person." unless person
+          raise Store::NotFound, Core::Messages["common.there_is_no_such_person"] unless person
           return Workspace.new(person: person) if at.to_s.strip.empty?
 
           Workspace.new(person: person, clock: clock(real, at.to_s.scrub[0, 80]))
@@ -22,7 +22,7 @@ module UpTack
         def clock(real, text)
           moment = at(real, text)
           Clock.stopped(real.project.conventions.time_zone, moment) ||
-            Core::Invalid.because("There is no hour #{moment[11..]}.", part: "at")
+            Core::Invalid.because(Core::Messages["web.trial.there_is_no_hour", moment: moment[11..]], part: "at")
         end
 
         # @param text [String] a day, and an hour if it is not to be that of now
@@ -37,7 +37,10 @@ module UpTack
               nil,
               Core::ParseContext.new(conventions: conventions, today: real.clock.today)
             )
-          Core::Invalid.because(day&.message || "A day is needed.", part: "at") unless day.is_a?(Date)
+          unless day.is_a?(Date)
+            Core::Invalid.because(day&.message || Core::Messages["web.trial.day_is_needed"],
+              part: "at")
+          end
 
           hour =
             if match[:hour]
@@ -46,7 +49,7 @@ module UpTack
               real.clock.local(real.clock.now).strftime("%H:%M")
             end
           unless Core::Design::ScriptClock.at("#{day.iso8601}T#{hour}", conventions)
-            Core::Invalid.because("There is no hour #{hour}.", part: "at")
+            Core::Invalid.because(Core::Messages["web.trial.there_is_no_hour", moment: hour], part: "at")
           end
 
           "#{day.iso8601}T#{hour}"

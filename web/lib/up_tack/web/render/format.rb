@@ -12,7 +12,7 @@ module UpTack
         def of(parts, workspace)
           type = parts["type"].to_s
           unless Core::Values.all.key?(type)
-            Core::Invalid.because("There is no field type “#{type}”.", part: "type")
+            Core::Invalid.because(Core::Messages["common.there_is_no_field_type", type: type], part: "type")
           end
 
           field =

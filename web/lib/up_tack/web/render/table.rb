@@ -117,7 +117,7 @@ module UpTack
           return rule.sentence(table) if rule.stages.include?(last)
 
           stage = Core::Stages::ALL.find { |each| each.key == last }.label
-          "#{rule.sentence(table)} It acts at #{stage}, once what it reads is there."
+          Core::Messages["web.table.it_acts_at_once_what_it_reads", rule: rule.sentence(table), stage: stage]
         end
 
         def rule(rule, table)

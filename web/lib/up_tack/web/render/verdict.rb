@@ -8,7 +8,7 @@ module UpTack
         module_function
 
         # What is told to those who may not see everything.
-        SILENT = "It does not hold; a builder can see what is wrong."
+        SILENT = Core::Messages["web.verdict.does_not_hold"]
 
         # @param verdict [Store::LogCheck::Verdict]
         # @param whole [Boolean] whether what does not hold may be named

@@ -58,7 +58,7 @@ module UpTack
           app.post("/api/tables/:table/mistakes/record") do
             rule, mistake = texts_sent("rule")["rule"], number_sent("mistake")
             unless rule && mistake&.between?(0, 1_000)
-              raise Params::Requests::Malformed, "`rule` and `mistake` say which mistake is meant."
+              raise Params::Requests::Malformed, Core::Messages["web.bench.rule_and_mistake_say_which_mistake"]
             end
 
             made =
@@ -149,20 +149,22 @@ module UpTack
             given = design_parts("draft")["draft"]
             return given&.slice(*Rules::PARTS) if given.nil? || given.is_a?(Hash)
 
-            raise Params::Requests::Malformed, "`draft` must be a rule."
+            raise Params::Requests::Malformed, Core::Messages["web.bench.draft_must_be_rule"]
           end
 
           # @return [Array<Hash>] plain expectations
           def expected
             given = design_parts("expect")["expect"] || []
-            given.is_a?(Array) ? given : raise(Params::Requests::Malformed, "`expect` must be a list.")
+            given.is_a?(Array) ? given : raise(Params::Requests::Malformed, Core::Messages[
+              "web.bench.expect_must_be_list"
+            ])
           end
 
           private
 
           def sound(script)
             unless script.values_at("form", "at").compact.all?(String)
-              raise Params::Requests::Malformed, "`form` and `at` must be texts."
+              raise Params::Requests::Malformed, Core::Messages["web.bench.form_and_at_must_be_texts"]
             end
 
             script
@@ -172,7 +174,8 @@ module UpTack
         # @return [Hash{String=>String}]
         # @raise [Store::NotFound]
         def self.person(id)
-          found = UseCases::People::Directory.find(id) or raise Store::NotFound, "There is no such person."
+          found = UseCases::People::Directory.find(id) or
+            raise Store::NotFound, Core::Messages["common.there_is_no_such_person"]
           {"name" => found.name, "email" => found.email, "role" => found.role}.compact
         end
       end

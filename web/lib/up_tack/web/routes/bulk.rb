@@ -101,14 +101,15 @@ module UpTack
             ids = sent["ids"]
             return ids if ids.nil? || (ids.is_a?(Array) && ids.all? { |id| id.is_a?(Integer) && id.abs < 10**18 })
 
-            raise Params::Requests::Malformed, "`ids` must be a list of record numbers."
+            raise Params::Requests::Malformed, Core::Messages["web.bulk.ids_must_be_list_of_record_numbers"]
           end
 
           # @return [Array<Hash>]
           def drafts_sent
             given = sent["records"]
             unless given.is_a?(Array) && given.length.between?(1, MOST)
-              raise Params::Requests::Malformed, "`records` must be a list of at most #{Core::Values::Plain.grouped(MOST)}."
+              raise Params::Requests::Malformed,
+                Core::Messages["web.bulk.records_must_be_list_of_at_most", most: Core::Values::Plain.grouped(MOST)]
             end
 
             given.map { |each| draft_sent(each) }
@@ -125,7 +126,7 @@ module UpTack
             reasons = each.is_a?(Hash) ? each["reasons"] || {} : {}
             unless sound && reasons.is_a?(Hash) && reasons.values.all?(String)
               raise Params::Requests::Malformed,
-                "Each of `records` needs `typed`; `id` and `version` are whole numbers."
+                Core::Messages["web.bulk.each_of_records_needs_typed"]
             end
 
             {typed: each["typed"], id: each["id"], version: each["version"], reasons: reasons}.compact

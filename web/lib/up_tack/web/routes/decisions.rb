@@ -8,7 +8,10 @@ module UpTack
         def self.registered(app)
           app.post("/api/tables/:table/decisions/read") do
             text = sent["text"]
-            raise Params::Requests::Malformed, "`text` must be a text." unless text.is_a?(String)
+            unless text.is_a?(String)
+              raise Params::Requests::Malformed,
+                Core::Messages["web.decisions.text_must_be_text"]
+            end
 
             parsed = Core::Decisions::TableText.read(text.scrub, workspace.table(params[:table]))
             json({columns: parsed.columns.map(&:to_h), rows: parsed.rows, notes: parsed.notes})
@@ -35,7 +38,10 @@ module UpTack
         # @return [Array(Kinds::Decision, Core::Design::Table)] the table as it would be with the rule
         # @raise [Core::Invalid]
         def self.sound(workspace, table, plain)
-          Core::Invalid.because("This is no decision table.", part: "kind") unless plain["kind"] == "decision"
+          unless plain["kind"] == "decision"
+            Core::Invalid.because(Core::Messages["web.decisions.is_no_decision_table"],
+              part: "kind")
+          end
           workspace.table(table)
           design =
             Core::Design::Changes::PinRule

@@ -28,7 +28,10 @@ module UpTack
           app.post("/api/tables/:table/pieces") do
             workspace.table(params[:table])
             pieces = sent["pieces"]
-            raise Params::Requests::Malformed, "`pieces` must be an object." unless pieces.is_a?(Hash)
+            unless pieces.is_a?(Hash)
+              raise Params::Requests::Malformed,
+                Core::Messages["web.formulas.pieces_must_be_object"]
+            end
 
             begin
               json({formula: Core::Expression::StructuredForm.write(pieces), problem: nil})

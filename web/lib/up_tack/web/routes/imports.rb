@@ -12,13 +12,14 @@ module UpTack
 
           app.post("/api/imports") do
             unless request.media_type == "application/octet-stream"
-              raise Params::Requests::Malformed, "Send the file itself as application/octet-stream."
+              raise Params::Requests::Malformed,
+                Core::Messages["web.imports.send_file_itself_as_application_octet_stream"]
             end
 
             upload = uploads.new(person).add(request.body, params[:name].to_s)
             json({id: upload.id, name: upload.name}, status: 201)
           rescue uploads::TooLarge
-            problem(413, "too_large", "A file of up to 1 GB can be brought in here; for more, use uptack import.")
+            problem(413, "too_large", Core::Messages["web.imports.file_of_up_to_1_gb"])
           end
 
           app.post("/api/imports/:id/look") do
@@ -56,7 +57,10 @@ module UpTack
           # The rows that were refused, in the format that went in.
           app.get("/api/imports/:id/refused") do
             upload = uploads.new(person).find(params[:id])
-            raise Store::NotFound, "No row of this file was refused." unless File.file?(upload.refused)
+            unless File.file?(upload.refused)
+              raise Store::NotFound,
+                Core::Messages["web.imports.no_row_of_file_was_refused"]
+            end
 
             source = upload.source(params.slice(*OPTIONS))
             io = StringIO.new("".b)
@@ -76,7 +80,7 @@ module UpTack
             parts = design_parts("label", "fields")
             fields = parts["fields"]
             unless fields.is_a?(Array) && fields.all? { |field| Routes::Imports.field?(field) }
-              raise Params::Requests::Malformed, "`fields` must be a list of objects."
+              raise Params::Requests::Malformed, Core::Messages["web.imports.fields_must_be_list_of_objects"]
             end
 
             table = UseCases::Imports::MakeTable.new(workspace).call(label: parts["label"], fields: fields)
@@ -104,7 +108,9 @@ module UpTack
             sound =
               columns.nil? ||
               (columns.is_a?(Array) && columns.all? { |each| each.is_a?(Hash) && each["column"].is_a?(String) })
-            sound ? plain : raise(Params::Requests::Malformed, "`columns` must be a list of objects with `column`.")
+            sound ? plain : raise(Params::Requests::Malformed, Core::Messages[
+              "web.imports.columns_must_be_list_of_objects"
+            ])
           end
         end
       end

@@ -12,7 +12,7 @@ module UpTack
           def own_job(shared: false)
             job = UpTack::Jobs.find(params[:id])
             open = (shared && job.shared) || job.owner == person.id || person.builder?
-            raise Store::NotFound, "There is no such job; it may have ended a while ago." unless open
+            raise Store::NotFound, Core::Messages["common.there_is_no_such_job"] unless open
 
             job
           end

@@ -18,7 +18,7 @@ module UpTack
                 .slice("mask", "example", "text")
                 .find { |_, value| value.is_a?(Array) || value.is_a?(Hash) }
                 &.first
-            Core::Invalid.because("This is a text.", part: odd) if odd
+            Core::Invalid.because(Core::Messages["common.is_text"], part: odd) if odd
             json(Render::Mask.of(**parts.slice("mask", "pieces", "example", "text", "bare").transform_keys(&:to_sym)))
           end
 

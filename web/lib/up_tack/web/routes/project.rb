@@ -73,7 +73,9 @@ module UpTack
           # @return [String] the text of a project file
           def file_sent
             text = sent["file"]
-            text.is_a?(String) ? text : raise(Params::Requests::Malformed, "`file` must be the text of a project file.")
+            text.is_a?(String) ? text : raise(Params::Requests::Malformed, Core::Messages[
+              "web.project.file_must_be_text_of_project_file"
+            ])
           end
         end
       end

@@ -25,7 +25,7 @@ module UpTack
           app.get("/api/tables/:table/proofs/:proof") do
             table = workspace.table(params[:table])
             proof = table.proof(params[:proof]) or
-              raise Store::NotFound, "There is no such proof; it may have been deleted."
+              raise Store::NotFound, Core::Messages["web.proofs.there_is_no_such_proof"]
             telling =
               Core::Design::ExpectationFormatter.new(
                 table,
@@ -40,7 +40,7 @@ module UpTack
             table = workspace.table(params[:table])
             given = sent["proofs"]
             unless given.is_a?(Array) && given.any? && given.length <= 500 && given.all?(Hash)
-              raise Params::Requests::Malformed, "`proofs` must be a list of proofs."
+              raise Params::Requests::Malformed, Core::Messages["web.proofs.proofs_must_be_list_of_proofs"]
             end
 
             change =

@@ -37,7 +37,8 @@ module UpTack
 
           app.post("/api/session/demo") do
             unless Guard::Hosts.own_machine?(request)
-              raise UseCases::People::SignIn::Refused, "One click works on the machine alone that the demo runs on."
+              raise UseCases::People::SignIn::Refused,
+                Core::Messages["web.session.one_click_works_on_machine_alone_demo"]
             end
 
             begin_session(UseCases::People::SignIn.new.in_demo(number_sent("person_id")))
@@ -54,7 +55,7 @@ module UpTack
             given = texts_sent("password")["password"]
             counted(person.sign_in) do
               unless person.password? && UseCases::People::SignIn.new.right?(person, given)
-                raise UseCases::People::SignIn::Wrong, "That is not your password."
+                raise UseCases::People::SignIn::Wrong, Core::Messages["web.session.is_not_your_password"]
               end
             end
             signed_in.confirm

@@ -36,10 +36,10 @@ module UpTack
 
           def detail_of(project)
             link = project.table(@table).field(@link)
-            Invalid.because("#{link.label} is no link.", part: "link") unless link.link?
+            Invalid.because(Messages["common.is_no_link", link: link.label], part: "link") unless link.link?
             detail = project.table(link.target).field(@detail.to_s)
             if detail.nil? || detail.link?
-              Invalid.because("Pick a field of the linked record that is no link.", part: "detail")
+              Invalid.because(Messages["design.add_linked_field.pick_field_of_linked_record"], part: "detail")
             end
             detail
           end

@@ -51,18 +51,21 @@ module UpTack
           def renaming(renamed, choices, later)
             return {} if renamed.nil?
             unless renamed.is_a?(Hash) && renamed.each_value.all?(String) && later.is_a?(Array)
-              Invalid.because("What is renamed is told by new names under old ones.", part: "renamed")
+              Invalid.because(Messages["design.change.what_is_renamed_is_told_by_new"], part: "renamed")
             end
 
             unknown = renamed.keys.find { |name| !choices.include?(name) }
             if unknown
               Invalid.because(
-                "There is no choice “#{unknown}” to rename; it may have been renamed elsewhere.",
+                Messages["design.change.there_is_no_choice_to_rename", unknown: unknown],
                 part: "renamed"
               )
             end
             astray = renamed.values.find { |name| !later.include?(name) }
-            Invalid.because("“#{astray}” is not among the choices as they are to be.", part: "renamed") if astray
+            if astray
+              Invalid.because(Messages["design.change.is_not_among_choices_as_they_are", choice: astray],
+                part: "renamed")
+            end
 
             renamed.reject { |name, other| name == other }
           end
@@ -93,12 +96,15 @@ module UpTack
 
           def plain_table(plain, key)
             plain["tables"].find { |table| table["key"] == key } ||
-              Invalid.because("There is no table `#{key}`.", part: "table")
+              Invalid.because(Messages["common.there_is_no_table", table: key], part: "table")
           end
 
           def plain_field(table, key)
             table["fields"].find { |field| field["key"] == key } ||
-              Invalid.because("There is no field `#{key}` in #{table["label"]}.", part: "field")
+              Invalid.because(
+                Messages["common.there_is_no_field", unknown: key, table: table["label"]],
+                part: "field"
+              )
           end
 
           def next_id(plain, letter)
@@ -124,7 +130,7 @@ module UpTack
             known = kept.is_a?(Array) && (kept - (plain["aliases"] || [])).empty?
             unless known
               Invalid.because(
-                "Former keys can only be dropped; one that was not there can't be added.",
+                Messages["design.change.former_keys_can_only_be_dropped"],
                 part: "aliases"
               )
             end

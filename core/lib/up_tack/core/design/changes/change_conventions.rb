@@ -26,7 +26,7 @@ module UpTack
             plain["conventions"] = plain["conventions"].merge(@parts)
             if plain["conventions"]["decimal_mark"] == plain["conventions"]["group_mark"]
               Invalid.because(
-                "The mark of decimals and that of thousands must be two different ones.",
+                Messages["design.change_conventions.mark_of_decimals_and_of_thousands"],
                 part: "group_mark"
               )
             end
@@ -40,12 +40,12 @@ module UpTack
           def check
             CHOICES.each do |part, all|
               unless @parts[part].nil? || all.include?(@parts[part])
-                Invalid.because("There is no such way of writing.", part: part)
+                Invalid.because(Messages["design.change_conventions.there_is_no_such_way_of_writing"], part: part)
               end
             end
             zone = @parts["time_zone"]
             unless zone.nil? || TZInfo::Timezone.all_data_zone_identifiers.include?(zone)
-              Invalid.because("There is no time zone of that name.", part: "time_zone")
+              Invalid.because(Messages["design.change_conventions.there_is_no_time_zone_of_name"], part: "time_zone")
             end
           end
         end

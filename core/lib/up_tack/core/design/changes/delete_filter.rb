@@ -18,7 +18,7 @@ module UpTack
             table = plain_table(plain, @table)
             filter =
               table["filters"].to_a.find { |each| each["id"] == @filter } ||
-              Invalid.because("There is no such view; it may have been taken away.", part: "id")
+              Invalid.because(Messages["design.delete_filter.there_is_no_such_view"], part: "id")
             table["filters"].delete(filter)
             @summary = "View #{filter["name"]} of #{table["label"]} taken away"
             build(project, plain)

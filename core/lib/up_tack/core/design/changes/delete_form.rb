@@ -18,7 +18,7 @@ module UpTack
             table = plain_table(plain, @table)
             form =
               (table["forms"] || []).find { |each| each["id"] == @id } ||
-              Invalid.because("There is no such form in #{table["label"]}; it may have been deleted.", part: "id")
+              Invalid.because(Messages["design.all.there_is_no_such_form", table: table["label"]], part: "id")
             table["forms"].delete(form)
             @summary = "Form #{form["name"]} of #{table["label"]} deleted"
             build(project, plain)

@@ -13,14 +13,14 @@ module UpTack
           def apply(project)
             plain = project.to_plain
             list =
-              project.list(@id) || Invalid.because("There is no such list; it may have been deleted.", part: "id")
+              project.list(@id) || Invalid.because(Messages["design.all.there_is_no_such_list"], part: "id")
             users =
               project.tables.flat_map do |table|
                 table.fields.select { |field| field.list == @id }.map { |field| "#{field.label} of #{table.label}" }
               end
             if users.any?
               Invalid.because(
-                "#{list.name} is used by #{users.join(", ")}; give them other choices first.",
+                Messages["design.delete_list.is_used_by", list: list.name, users: users.join(", ")],
                 part: "id"
               )
             end

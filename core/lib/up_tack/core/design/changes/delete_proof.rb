@@ -18,7 +18,7 @@ module UpTack
             table = plain_table(plain, @table)
             index =
               (table["proofs"] || []).index { |each| each["id"] == @id } ||
-              Invalid.because("There is no such proof in #{table["label"]}; it may have been deleted.", part: "id")
+              Invalid.because(Messages["design.all.there_is_no_such_proof", table: table["label"]], part: "id")
             proof = table["proofs"].delete_at(index)
             @summary = "Proof #{Values::Plain.quoted(proof["name"], 60)} taken away from #{table["label"]}"
             build(project, plain)

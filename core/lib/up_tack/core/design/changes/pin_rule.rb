@@ -40,7 +40,7 @@ module UpTack
             index =
               table["rules"].index { |each| each["id"] == @id } ||
               Invalid.because(
-                "There is no rule `#{@id}` in #{table["label"]}; it may have been deleted.",
+                Messages["design.all.there_is_no_rule", id: @id, table: table["label"]],
                 part: "id"
               )
             table["rules"][index] = rule_with(@id)

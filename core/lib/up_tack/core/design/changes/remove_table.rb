@@ -22,8 +22,12 @@ module UpTack
               end
             if links.any?
               Invalid.because(
-                "#{links.join(" and ")} #{(links.length == 1) ? "links" : "link"} to #{table["label"]}; " \
-                  "delete that first or link it elsewhere.",
+                Messages[
+                  "design.remove_table.delete_first_or_link_it_elsewhere",
+                  count: links.length,
+                  links: links.join(" and "),
+                  table: table["label"]
+                ],
                 part: "table"
               )
             end

@@ -25,7 +25,7 @@ module UpTack
             if @id
               index =
                 forms.index { |each| each["id"] == @id } ||
-                Invalid.because("There is no such form in #{table["label"]}; it may have been deleted.", part: "id")
+                Invalid.because(Messages["design.all.there_is_no_such_form", table: table["label"]], part: "id")
               forms[index] = parts
               @summary = "Form #{parts["name"]} of #{table["label"]} changed"
             else

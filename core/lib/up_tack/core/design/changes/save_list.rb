@@ -39,7 +39,7 @@ module UpTack
           def replace(plain)
             list =
               (plain["lists"] || []).find { |each| each["id"] == @id } ||
-              Invalid.because("There is no such list; it may have been deleted.", part: "id")
+              Invalid.because(Messages["design.all.there_is_no_such_list"], part: "id")
             list.merge!(@parts)
           end
         end

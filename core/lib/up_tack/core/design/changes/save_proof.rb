@@ -25,7 +25,7 @@ module UpTack
             table = plain_table(plain, @table)
             kept = (table["proofs"] ||= [])
             if kept.length + @proofs.length > Proof::MOST
-              Invalid.because("A table has at most #{Proof::MOST} proofs.", part: "proofs")
+              Invalid.because(Messages["design.save_proof.table_has_at_most_proofs", most: Proof::MOST], part: "proofs")
             end
             @reading = ParseContext.new(conventions: project.conventions, today: @today)
             @project = project
@@ -46,7 +46,7 @@ module UpTack
             end
             index =
               kept.index { |each| each["id"] == proof["id"] } ||
-              Invalid.because("There is no such proof in #{table["label"]}; it may have been deleted.", part: "id")
+              Invalid.because(Messages["design.all.there_is_no_such_proof", table: table["label"]], part: "id")
             kept[index] = proof
             proof["id"]
           end

@@ -12,11 +12,13 @@ module UpTack
           end
 
           def apply(project)
-            design = project.table(@table) || Invalid.because("There is no table `#{@table}`.", part: "table")
+            design =
+              project.table(@table) ||
+              Invalid.because(Messages["common.there_is_no_table", table: @table], part: "table")
             rule =
               design.rule(@rule) ||
               Invalid.because(
-                "There is no rule `#{@rule}` in #{design.label}; it may have been deleted.",
+                Messages["design.all.there_is_no_rule", id: @rule, table: design.label],
                 part: "id"
               )
             plain = project.to_plain

@@ -39,7 +39,11 @@ module UpTack
                     .reject { |rule| Rules.all.key?(rule["kind"]) }
                     .map do |rule|
                       problem(
-                        "There is no rule kind “#{rule["kind"]}”; there are #{Rules.all.keys.join(", ")}.",
+                        Messages[
+                          "design.names.there_is_no_rule_kind",
+                          kind: rule["kind"],
+                          kinds: Rules.all.keys.join(", ")
+                        ],
                         "tables",
                         table["key"],
                         "rules",
@@ -52,7 +56,11 @@ module UpTack
                     .reject { |field| Values.all.key?(field["type"]) }
                     .map do |field|
                       problem(
-                        "There is no field type “#{field["type"]}”; there are #{Values.all.keys.join(", ")}.",
+                        Messages[
+                          "design.names.there_is_no_field_type",
+                          type: field["type"],
+                          types: Values.all.keys.join(", ")
+                        ],
                         "tables",
                         table["key"],
                         "fields",
@@ -83,8 +91,12 @@ module UpTack
               .select { |id, all| id && all.length > 1 }
               .map do |id, all|
                 problem(
-                  "The id “#{id}” stands #{all.length} " \
-                    "times: #{all.map { |_, path| path.join(" › ") }.join(" and ")}.",
+                  Messages[
+                    "design.names.id_stands_times",
+                    id: id,
+                    times: all.length,
+                    places: all.map { |_, path| path.join(" › ") }.join(" and ")
+                  ],
                   *all.last.last
                 )
               end
@@ -101,7 +113,9 @@ module UpTack
             all
               .group_by { |each| each[part].to_s.downcase }
               .select { |_, same| same.length > 1 }
-              .map { |key, same| problem("There are #{same.length} #{what}s with the key “#{key}”.", *path, key) }
+              .map { |key, same|
+              problem(Messages["design.names.same_key", number: same.length, thing: what, key: key], *path, key)
+            }
           end
 
           def missing
@@ -111,16 +125,18 @@ module UpTack
               (table["fields"] || []).filter_map do |field|
                 path = ["tables", table["key"], "fields", field["key"]]
                 if field["list"] && !lists.include?(field["list"])
-                  next problem(
-                    "#{field["label"]} uses the list “#{field["list"]}”, which the file does not have.",
-                    *path,
-                    "list"
+                  next(
+                    problem(
+                      Messages["design.names.uses_list_which_file", field: field["label"], list: field["list"]],
+                      *path,
+                      "list"
+                    )
                   )
                 end
 
                 if field["type"] == "link" && !keys.include?(field["target"])
                   problem(
-                    "#{field["label"]} links to the table “#{field["target"]}”, which the file does not have.",
+                    Messages["design.names.links_to_table_which_file", field: field["label"], target: field["target"]],
                     *path,
                     "target"
                   )
@@ -141,7 +157,16 @@ module UpTack
             if @plain["last_id"].to_i >= highest
               []
             else
-              [problem("The highest number given so far is #{highest}, not #{@plain["last_id"].inspect}.", "last_id")]
+              [
+                problem(
+                  Messages[
+                    "design.names.highest_number_given_so_far",
+                    highest: highest,
+                    given: @plain["last_id"].inspect
+                  ],
+                  "last_id"
+                )
+              ]
             end
           end
 

@@ -61,29 +61,37 @@ module UpTack
 
           def parsed
             text = @text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\u{FEFF}")
-            Invalid.because("The file is not valid UTF-8.", part: "file") unless text.valid_encoding?
+            Invalid.because(Messages["design.reader.file_is_not_valid_utf_8"], part: "file") unless text.valid_encoding?
             if text.length > LONGEST
-              Invalid.because("The file is longer than #{LONGEST / 1_000_000} million characters.", part: "file")
+              Invalid.because(
+                Messages["design.reader.file_is_longer_than_million_characters", most: LONGEST / 1_000_000],
+                part: "file"
+              )
             end
 
             plain = JSON.parse(text, max_nesting: DEEPEST)
-            Invalid.because("This is no project file: it holds no object.", part: "file") unless plain.is_a?(Hash)
+            Invalid.because(Messages["design.reader.holds_no_object"], part: "file") unless plain.is_a?(Hash)
             unless plain["format"] == FORMAT
-              Invalid.because("This is no project file: its format " \
-                "is #{plain["format"].is_a?(String) ? "“#{plain["format"][0, 40]}”" : "not named"}, not " \
-                "“#{FORMAT}”.", part: "format")
+              Invalid.because(
+                Messages[
+                  "design.reader.another_format",
+                  actual: plain["format"].is_a?(String) ? "“#{plain["format"][0, 40]}”" : "not named",
+                  expected: FORMAT
+                ],
+                part: "format"
+              )
             end
 
             version(plain["version"])
             plain
           rescue JSON::NestingError
-            Invalid.because("This is no project file: it is nested too deeply.", part: "file")
+            Invalid.because(Messages["design.reader.nested_too_deeply"], part: "file")
           rescue JSON::ParserError => e
             what = e.message.sub(/ at line \d+ column \d+\z/, "").sub(/, got: .*|: [^:]*\n.*\z/m, "")
             raise Invalid, [
               Problem.new(
                 part: "file",
-                message: "This is no complete JSON: #{what} (line #{e.line}, column #{e.column}).",
+                message: Messages["design.reader.is_no_complete_json", thing: what, line: e.line, column: e.column],
                 place: "line #{e.line}"
               )
             ]
@@ -91,13 +99,12 @@ module UpTack
 
           def version(number)
             unless number.is_a?(Integer) && number.positive?
-              Invalid.because("A project file says its version as a whole number.", part: "version")
+              Invalid.because(Messages["design.reader.project_file_says_its_version_as_whole"], part: "version")
             end
             return if number <= VERSION
 
             Invalid.because(
-              "This file is of version #{number}; this Up Tack reads versions up to #{VERSION}. A newer " \
-                "Up Tack is needed.",
+              Messages["design.reader.file_is_of_version", number: number, newest: VERSION],
               part: "version"
             )
           end

@@ -27,12 +27,13 @@ module UpTack
 
               place = names.index(person)
               unless place
-                next Problem.new(
-                  part: "person",
-                  message:
-                    "Suggestions for #{table["label"]} are told to #{person}, who is not among the people of " \
-                      "the file.",
-                  place: "tables › #{table["key"]} › review › person"
+                next(
+                  Problem.new(
+                    part: "person",
+                    message:
+                      Messages["design.reviews.suggestions_for_are_told_to_who", table: table["label"], person: person],
+                    place: "tables › #{table["key"]} › review › person"
+                  )
                 )
               end
 

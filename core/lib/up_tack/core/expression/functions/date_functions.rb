@@ -13,7 +13,7 @@ module UpTack
             text = node.is_a?(Nodes::Literal) && node.value
             next if !text.is_a?(String) || DateFunctions.iso(text)
 
-            message = "There is no date \"#{text}\"; write it as year-month-day, like date(\"2026-11-23\")."
+            message = Messages["expression.date_functions.there_is_no_date", text: text]
             Problem.new(message: message, from: node.from, to: node.to)
           end
 
@@ -61,9 +61,9 @@ module UpTack
 
           def taking_apart
             [
-              part("year", "The year of a date.", "2026", &:year),
-              part("month", "The month of a date, 1 to 12.", "11", &:month),
-              part("day", "The day of the month of a date.", "23", &:day),
+              part("year", Messages["expression.date_functions.year_of_date"], "2026", &:year),
+              part("month", Messages["expression.date_functions.month_of_date_1_to_12"], "11", &:month),
+              part("day", Messages["expression.date_functions.day_of_month_of_date"], "23", &:day),
               make(
                 "weekday",
                 {date: :date, type?: :number},
@@ -99,8 +99,14 @@ module UpTack
                 time_of(evaluation, hour, minute, second) ||
                   evaluation.note(:not_a_time, "there is no such time of day")
               end,
-              part_of_day("hour", "The hour of a time or moment, 0 to 23.", "9", :hour, :hour),
-              part_of_day("minute", "The minute of a time or moment, 0 to 59.", "30", :minute, :min)
+              part_of_day("hour", Messages["expression.date_functions.hour_of_time_or_moment_0"], "9", :hour, :hour),
+              part_of_day(
+                "minute",
+                Messages["expression.date_functions.minute_of_time_or_moment_0"],
+                "30",
+                :minute,
+                :min
+              )
             ]
           end
 

@@ -17,7 +17,7 @@ module UpTack
                 returns: :any,
                 alike: true,
                 blanks: true,
-                help: "The first of the values that is not blank.",
+                help: Messages["expression.logic_functions.first_of_values_is_not_blank"],
                 example: 'coalesce(blank, "Drying")',
                 result: "Drying"
               ) { |_, *values| values.find { |value| !Unicode.blank?(value) } },
@@ -28,14 +28,15 @@ module UpTack
                 takes: {field: :any},
                 returns: :yes_no,
                 help:
-                  "Whether a field of this record differs from what is stored; known only while a record is saved.",
+                  Messages["expression.logic_functions.whether_field_of_record_differs_from_what"],
                 example: "changed(stage)",
                 result: nil
               ) { |_, _| nil },
               Function.new(
                 "counter", group: "Logic", takes: {digits: :number}, returns: :text,
-                help: "The record's own number, filled up with zeros to so many digits; known only in an " \
-                  "auto-number.", example: '"PC-" & counter(5)', result: nil
+                help: Messages[
+                  "expression.logic_functions.records_own_number_filled_up_with_zeros"
+                ], example: '"PC-" & counter(5)', result: nil
               ) { |evaluation, digits| evaluation.counted(digits.to_i) }
             ]
           end

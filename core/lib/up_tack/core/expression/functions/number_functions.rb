@@ -70,14 +70,14 @@ module UpTack
               end,
               extreme(
                 "min",
-                "The smallest of several values; blanks are passed over. With one name, over linked records.",
+                Messages["expression.number_functions.smallest_of_several_values"],
                 "min(3, 1, 2)",
                 "1",
                 :negative?
               ),
               extreme(
                 "max",
-                "The largest of several values; blanks are passed over. With one name, over linked records.",
+                Messages["expression.number_functions.largest_of_several_values"],
                 "max(3, 1, 2)",
                 "3",
                 :positive?

@@ -30,7 +30,9 @@ module UpTack
               pattern = arguments[1]
               next unless pattern.is_a?(Nodes::Literal) && pattern.value.is_a?(String)
 
-              Values::Patterns.advice(pattern.value, types.first)&.then { |advice| TextFunctions.in_pattern(pattern, advice) }
+              Values::Patterns.advice(pattern.value, types.first)&.then { |advice|
+                TextFunctions.in_pattern(pattern, advice)
+              }
             end
 
           module_function

@@ -44,14 +44,19 @@ module UpTack
             missing = missing_field(table)
             return missing if missing.any?
             unless KEEPING.include?(keeping)
-              return [problem("keeping", "A calculated field is kept `always`, `shown` or worked out `once`.")]
+              return [problem("keeping", Messages["rules.calculation.calculated_field_is_kept_always_shown"])]
             end
             if doubled?(table)
-              return [problem("field", "#{table.field(field).label} is worked out by a rule already; change that one.")]
+              return [
+                problem(
+                  "field",
+                  Messages["rules.calculation.is_worked_out_by_rule_already", field: table.field(field).label]
+                )
+              ]
             end
 
             if table.field(field).link?
-              return [problem("field", "A link is picked, not worked out; a default can begin it.")]
+              return [problem("field", Messages["rules.calculation.link_is_picked_not_worked_out"])]
             end
 
             found = formula_problems(table, expecting: table.field(field).kind)
@@ -72,11 +77,11 @@ module UpTack
             label = table.field(field).label
             case keeping
             when "once"
-              "#{label} is worked out once as #{words(table)}."
+              Messages["rules.calculation.is_worked_out_once", label: label, words: words(table)]
             when "shown"
-              "#{label} is shown as #{words(table)} and not kept."
+              Messages["rules.calculation.is_shown_as_and_not_kept", label: label, words: words(table)]
             else
-              "#{label} always equals #{words(table)}."
+              Messages["rules.calculation.always_equals", label: label, words: words(table)]
             end
           end
 
@@ -169,15 +174,14 @@ module UpTack
               [
                 problem(
                   "formula",
-                  "#{momentary.first} is known only while a record is saved, so nothing can always equal " \
-                    "it. Work the field out once instead."
+                  Messages["rules.calculation.is_known_only_while_record_is_saved", word: momentary.first]
                 )
               ]
             elsif default
               [
                 problem(
                   "field",
-                  "#{table.field(field).label} has a default, which this would overrule; take the default off first."
+                  Messages["rules.calculation.has_default_which_would_overrule", field: table.field(field).label]
                 )
               ]
             else

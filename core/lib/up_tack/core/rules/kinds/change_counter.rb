@@ -28,12 +28,19 @@ module UpTack
           def problems(table)
             missing = missing_field(table)
             return missing if missing.any?
-            return [problem("field", "A tally is a number.")] unless table.field(field).numeric?
+            unless table.field(field).numeric?
+              return [problem("field",
+                Messages["rules.change_counter.tally_is_number"])]
+            end
             if doubled?(table)
-              return [problem("field", "#{table.field(field).label} is a tally already; change that rule.")]
+              return [
+                problem("field", Messages["rules.change_counter.is_tally_already", field: table.field(field).label])
+              ]
             end
             if table.worked_out?(field)
-              return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+              return [
+                problem("field", Messages["rules.all.is_worked_out_by_rule_already", field: table.field(field).label])
+              ]
             end
 
             found = key_problems(table)
@@ -44,8 +51,7 @@ module UpTack
               [
                 problem(
                   "watch",
-                  "#{table.field(loose).label} is written when the record is logged; a tally counts what " \
-                    "people change."
+                  Messages["rules.change_counter.is_written_when_record_is_logged", field: table.field(loose).label]
                 )
               ]
             else
@@ -59,8 +65,11 @@ module UpTack
           def names(_table) = [field, *watch].uniq
           def words(table) = "changes of #{of_watched(table)}"
 
-          def sentence(table) = "#{table.field(field).label} counts the saves after the first that " \
-            "change #{of_watched(table)}."
+          def sentence(table) = Messages[
+            "rules.change_counter.counts_saves_after_first_change",
+            field: table.field(field).label,
+            of_watched: of_watched(table)
+          ]
 
           def outcomes(_table) = [["acts", "it counts", %w[set]], ["idle", "it does not count", %w[skipped]]]
 

@@ -29,9 +29,11 @@ module UpTack
           end
 
           def sentence(table)
-            return "#{table.field(field).label} must be #{words(table)}." if about_one_field?(table)
+            if about_one_field?(table)
+              return Messages["rules.all.must_be", field: table.field(field).label, words: words(table)]
+            end
 
-            "This must hold: #{Expression::Humanizer.new(table.scope).of(tree)}."
+            Messages["rules.check.must_hold", condition: Expression::Humanizer.new(table.scope).of(tree)]
           end
 
           def test(table) = ConditionTest.new(formula: compiled(table, expecting: :yes_no))

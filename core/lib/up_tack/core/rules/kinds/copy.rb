@@ -26,18 +26,20 @@ module UpTack
           def problems(table)
             missing = missing_field(table)
             return missing if missing.any?
-            return [problem("field", "A link is picked, not copied.")] if table.field(field).link?
+            return [problem("field", Messages["rules.copy.link_is_picked_not_copied"])] if table.field(field).link?
             if table.worked_out?(field)
-              return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+              return [
+                problem("field", Messages["rules.all.is_worked_out_by_rule_already", field: table.field(field).label])
+              ]
             end
             if doubled?(table)
-              return [problem("field", "#{table.field(field).label} is copied already; change that rule.")]
+              return [problem("field", Messages["rules.copy.is_copied_already", field: table.field(field).label])]
             end
 
             found = formula_problems(table, expecting: table.field(field).kind)
             return found if found.any?
             unless links(table).any?
-              return [problem("formula", "Name a detail of the linked record, such as `link.field`.")]
+              return [problem("formula", Messages["rules.copy.name_detail_of_linked_record"])]
             end
 
             []
@@ -48,9 +50,12 @@ module UpTack
           def names(table) = [field, *formula_names(table)].uniq
           def words(table) = "copied from #{Expression::Humanizer.new(table.scope).of(tree)}"
 
-          def sentence(table) = "#{table.field(field).label} is copied " \
-            "from #{Expression::Humanizer.new(table.scope).of(tree)} " \
-            "when #{Masks::Phrases.list(links(table).map { |key| table.field(key).label })} is chosen."
+          def sentence(table) = Messages[
+            "rules.copy.is_copied_from_when_is_chosen",
+            field: table.field(field).label,
+            condition: Expression::Humanizer.new(table.scope).of(tree),
+            links: Masks::Phrases.list(links(table).map { |key| table.field(key).label })
+          ]
 
           def compile(table)
             Compiled.new(

@@ -42,16 +42,21 @@ module UpTack
             found = missing_field(table)
             found = target_key_problems(table, "outputs") if found.empty?
             return found if found.any?
-            return [problem("inputs", "Say what the table looks at: one column of inputs at least.")] if inputs.empty?
+            return [problem("inputs", Messages["rules.decision.say_what_table_looks"])] if inputs.empty?
             if inputs.length + writes.length > MOST_COLUMNS
-              return [problem("inputs", "A decision table has at most #{MOST_COLUMNS} columns.")]
+              return [
+                problem("inputs", Messages["rules.decision.decision_table_has_at_most_columns", most: MOST_COLUMNS])
+              ]
             end
             unless [nil, *OTHERWISE].include?(@parts["otherwise"])
-              return [problem("otherwise", "Where no row fits, the fields can be left (`leave`) or cleared (`clear`).")]
+              return [problem("otherwise", Messages["rules.decision.where_no_row_fits_fields"])]
             end
 
             found = formulas.keys.flat_map { |part| input_problems(table, part) }
-            found = [problem("rows", "A decision table needs at least one row.")] if found.empty? && rows.empty?
+            if found.empty? && rows.empty?
+              found = [problem("rows",
+                Messages["rules.decision.decision_table_needs_at_least_one_row"])]
+            end
             if found.empty?
               Decisions::TableParser.new(self, table, ParseContext.new(conventions: Conventions.from({}))).problems
             else
@@ -74,10 +79,15 @@ module UpTack
           def title = name || "decision table"
 
           def sentence(table)
-            "#{Masks::Phrases.list(writes.map { |key| label(table, key) })} #{(writes.length == 1) ? "is" : "are"} " \
-              "set from #{Masks::Phrases.list(input_labels(table))} " \
-              "by #{name ? "the table #{name}" : "a table"} " \
-              "of #{rows.length} #{(rows.length == 1) ? "row" : "rows"}#{manner}."
+            Messages[
+              "rules.decision.sentence",
+              count: writes.length,
+              fields: Masks::Phrases.list(writes.map { |key| label(table, key) }),
+              inputs: Masks::Phrases.list(input_labels(table)),
+              table: name ? "the table #{name}" : "a table",
+              rows: Messages["common.rows", count: rows.length],
+              manner: manner
+            ]
           end
 
           def outcomes(table)
@@ -187,9 +197,9 @@ module UpTack
               problem(
                 part,
                 if kind == :link
-                  "A link is not compared in a table; name one of the linked record's fields."
+                  Messages["rules.decision.link_is_not_compared_in_table"]
                 else
-                  "A column looks at a text, a number, a date, a time or yes/no."
+                  Messages["rules.decision.column_looks_at_text_number_date_time"]
                 end
               )
             ]

@@ -55,7 +55,9 @@ module UpTack
             value.is_a?(Values::Unreadable) ? self : Default.from(to_plain.merge("value" => field.values.dump(value)))
           end
 
-          def sentence(table) = "#{table.field(field).label} begins as #{words(table)}."
+          def sentence(table) = Messages[
+            "rules.default.begins_as", field: table.field(field).label, words: words(table)
+          ]
 
           # @return [Compiled]
           def compile(table)
@@ -112,7 +114,7 @@ module UpTack
 
             read = table.field(field).read(@parts["value"],
               ParseContext.new(conventions: Conventions.from({}), today: nil))
-            return [Problem.new(part: "value", message: "A default needs a value.")] if read.nil?
+            return [Problem.new(part: "value", message: Messages["rules.default.default_needs_value"])] if read.nil?
 
             read.is_a?(Values::Unreadable) ? [Problem.new(part: "value", message: read.message)] : []
           end
@@ -120,7 +122,7 @@ module UpTack
           def doubled(table)
             Problem.new(
               part: "field",
-              message: "#{table.field(field).label} already has a default; change that one."
+              message: Messages["rules.default.already_has_default", field: table.field(field).label]
             )
           end
         end

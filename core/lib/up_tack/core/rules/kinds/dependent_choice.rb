@@ -34,16 +34,21 @@ module UpTack
             missing = missing_field(table)
             return missing if missing.any?
             unless %w[choice link].include?(table.field(field).type)
-              return [problem("field", "Only a choice or a link can be narrowed.")]
+              return [problem("field", Messages["rules.dependent_choice.only_choice_or_link_can_be_narrowed"])]
             end
             if doubled?(table)
-              return [problem("field", "#{table.field(field).label} is narrowed already; change that rule.")]
+              return [
+                problem(
+                  "field",
+                  Messages["rules.dependent_choice.is_narrowed_already", field: table.field(field).label]
+                )
+              ]
             end
             unless [nil, *OTHERWISE].include?(@parts["otherwise"])
               return [
                 problem(
                   "otherwise",
-                  "What no longer belongs can be cleared (`clear`), kept (`keep`) or refused (`refuse`)."
+                  Messages["rules.dependent_choice.what_no_longer_belongs_can_be_cleared"]
                 )
               ]
             end
@@ -60,7 +65,9 @@ module UpTack
           def names(table) = [field, *key_parts, *(@parts["formula"] ? formula_names(table) : [])].uniq
 
           def words(table)
-            mapped? ? "by #{table.field(@parts["by"]).label}" : "where #{Expression::Humanizer.new(table.scope).of(tree)}"
+            return "by #{table.field(@parts["by"]).label}" if mapped?
+
+            "where #{Expression::Humanizer.new(table.scope).of(tree)}"
           end
 
           def sentence(table)
@@ -161,7 +168,13 @@ module UpTack
               end
 
               def refuse(working, value)
-                text = message || "“#{working.show(field, value)}” does not belong to this #{Masks::Phrases.list(labels)}."
+                text =
+                  message ||
+                  Messages[
+                    "rules.dependent_choice.does_not_belong_to",
+                    value: working.show(field, value),
+                    labels: Masks::Phrases.list(labels)
+                  ]
                 working.refuse(rule, field, text, fields: [field.key, *reads]) { "it does not belong" }
               end
             end
@@ -178,11 +191,14 @@ module UpTack
               return [
                 problem(
                   "by",
-                  "A list for each value needs a choice that depends on a choice; write a condition instead."
+                  Messages["rules.dependent_choice.list_for_each_value_needs_choice_depends"]
                 )
               ]
             end
-            return [problem("by", "#{parent.label} can't depend on itself.")] if parent.key == field
+            if parent.key == field
+              return [problem("by",
+                Messages["rules.dependent_choice.cant_depend_on_itself", parent: parent.label])]
+            end
 
             unknown =
               map.values.flatten.find do |value|
@@ -191,13 +207,26 @@ module UpTack
                   .choices
                   .none? { |choice| Unicode.folded(choice) == Unicode.folded(value) }
               end
-            return [problem("map", "“#{unknown}” is not among the choices of #{table.field(field).label}.")] if unknown
+            if unknown
+              return [
+                problem(
+                  "map",
+                  Messages[
+                    "rules.dependent_choice.is_not_among_choices",
+                    unknown: unknown,
+                    field: table.field(field).label
+                  ]
+                )
+              ]
+            end
 
             stray =
               map.keys.find do |value|
                 parent.choices.none? { |choice| Unicode.folded(choice) == Unicode.folded(value) }
               end
-            stray ? [problem("map", "“#{stray}” is not among the choices of #{parent.label}.")] : []
+            stray ? [problem("map", Messages[
+              "rules.dependent_choice.is_not_among_choices", unknown: stray, field: parent.label
+            ])] : []
           end
 
           def narrowing_problems(table)
@@ -207,7 +236,10 @@ module UpTack
               return [
                 problem(
                   "formula",
-                  "The condition must name #{table.field(field).label}, which stands for the one looked at."
+                  Messages[
+                    "rules.dependent_choice.condition_must_name_which_stands_for_one",
+                    field: table.field(field).label
+                  ]
                 )
               ]
             end

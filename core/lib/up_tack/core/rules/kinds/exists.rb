@@ -29,7 +29,9 @@ module UpTack
             "in #{other.label}, as #{other.field(@parts["target_field"]).label}"
           end
 
-          def sentence(table) = "#{table.field(field).label} must be there #{words(table)}."
+          def sentence(table) = Messages[
+            "rules.exists.must_be_there", field: table.field(field).label, words: words(table)
+          ]
 
           def references(table)
             super +
@@ -73,15 +75,22 @@ module UpTack
 
           def own_problems(table)
             other = target(table)
-            return [problem("target", "Pick the table in which it must be there.")] unless other
+            return [problem("target", Messages["rules.exists.pick_table_in"])] unless other
 
             there = other.field(@parts["target_field"].to_s)
             unless there && other.kept?(there.key)
-              return [problem("target_field", "Pick the field of #{other.label} in which it must be there.")]
+              return [
+                problem("target_field", Messages["rules.exists.pick_field_of", table: other.label])
+              ]
             end
             return [] if there.kind == table.field(field).kind
 
-            [problem("target_field", "#{there.label} is of another type than #{table.field(field).label}.")]
+            [
+              problem(
+                "target_field",
+                Messages["rules.exists.is_of_another_type_than", other: there.label, field: table.field(field).label]
+              )
+            ]
           rescue Expression::Invalid
             [] # A calculation is broken, of which its own rule tells.
           end

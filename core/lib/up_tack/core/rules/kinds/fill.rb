@@ -49,8 +49,7 @@ module UpTack
               found = [
                 problem(
                   "event",
-                  "A fill waits for a change (`changed`), for a condition to come true (`reached`) or for a " \
-                    "new record (`made`)."
+                  Messages["rules.fill.fill_waits_for_change_changed_for_condition"]
                 )
               ]
             end
@@ -58,7 +57,7 @@ module UpTack
             return found if found.any?
 
             found = formulas.keys.flat_map { |part| problems_of(table, part) }
-            found = [problem("reaches", "Say which condition the rule waits for.")] if found.empty? &&
+            found = [problem("reaches", Messages["rules.fill.say_which_condition_rule_waits"])] if found.empty? &&
               event == "reached" && @parts["reaches"].to_s.strip.empty?
             found.empty? ? event_problems(table) : found
           end
@@ -202,7 +201,9 @@ module UpTack
                 )
 
               def unmet(evaluation) =
-                Expression::Explanation.of([condition], evaluation) { |lines| "its condition does not hold: #{lines.first}" }
+                Expression::Explanation.of([condition], evaluation) { |lines|
+                  "its condition does not hold: #{lines.first}"
+                }
 
               def fill(working, met)
                 sets.each do |set|
@@ -259,7 +260,7 @@ module UpTack
             [
               problem(
                 "watch",
-                "Nothing that could change is read here; pick the fields to watch, or let it act on new records."
+                Messages["rules.fill.nothing_could_change_is_read_here"]
               )
             ]
           end

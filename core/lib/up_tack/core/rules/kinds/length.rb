@@ -31,7 +31,7 @@ module UpTack
             least ? "#{least} characters or more" : "up to #{most} characters"
           end
 
-          def sentence(table) = "#{table.field(field).label} must have #{words(table)}."
+          def sentence(table) = Messages["rules.length.must_have", field: table.field(field).label, words: words(table)]
 
           # Either end has three sides.
           def outcomes(table)
@@ -76,14 +76,14 @@ module UpTack
           def own_problems(table)
             least, most = @parts.values_at("least", "most")
             unless %w[text long_text].include?(table.field(field).type)
-              return [problem("field", "A length is for texts.")]
+              return [problem("field", Messages["rules.length.length_is_for_texts"])]
             end
             unless least || most
-              return [problem("least", "Say how many characters there must be at least, at most, or both.")]
+              return [problem("least", Messages["rules.length.say_how_many_characters_there"])]
             end
             return [] unless least && most && least > most
 
-            [problem("least", "At least #{least} and at most #{most} characters: no text could be both.")]
+            [problem("least", Messages["rules.length.at_least_and_at_most_characters", least: least, most: most])]
           end
         end
       end

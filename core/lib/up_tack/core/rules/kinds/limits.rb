@@ -28,13 +28,15 @@ module UpTack
           def fields(table) = reads(table)
 
           def words(table)
-            low, high = %w[low high].map { |part| @parts[part] && Expression::Humanizer.new(table.scope).of(tree(part)) }
+            low, high = %w[low high].map { |part|
+              @parts[part] && Expression::Humanizer.new(table.scope).of(tree(part))
+            }
             return "#{low} to #{high}" if low && high
 
             low ? "#{low} or more" : "#{high} or less"
           end
 
-          def sentence(table) = "#{table.field(field).label} must be #{words(table)}."
+          def sentence(table) = Messages["rules.all.must_be", field: table.field(field).label, words: words(table)]
 
           # Either end has three sides.
           def outcomes(table)
@@ -123,8 +125,11 @@ module UpTack
 
           def own_problems(table)
             design = table.field(field)
-            return [problem("field", "Limits are for numbers, dates and times.")] unless design.ordered?
-            return [problem("low", "Say the lowest or the highest that is allowed, or both.")] if ends.empty?
+            unless design.ordered?
+              return [problem("field",
+                Messages["rules.limits.limits_are_for_numbers_dates_and_times"])]
+            end
+            return [problem("low", Messages["rules.limits.say_lowest_or_highest_is_allowed"])] if ends.empty?
 
             found = ends.flat_map { |part| formula_problems(table, expecting: design.kind, part: part) }
             found.any? ? found : contradiction(table)
@@ -140,8 +145,11 @@ module UpTack
             [
               problem(
                 "low",
-                "The lowest, #{table.field(field).show(low)}, is above the " \
-                  "highest, #{table.field(field).show(high)}: nothing could be both."
+                Messages[
+                  "rules.limits.lowest_is_above_highest",
+                  low: table.field(field).show(low),
+                  high: table.field(field).show(high)
+                ]
               )
             ]
           end

@@ -48,10 +48,18 @@ module UpTack
           def words(table) = "#{"all " if whole?}locked#{while_words(table)}#{except}"
 
           def sentence(table)
-            return "The whole record can't be changed or deleted#{while_words(table)}#{except}." if whole?
+            if whole?
+              return (
+                Messages[
+                  "rules.lock.whole_record_cant_be_changed_or_deleted",
+                  while_words: while_words(table),
+                  except: except
+                ]
+              )
+            end
 
             labels = Masks::Phrases.list(locked(table).map { |key| table.field(key).label })
-            "#{labels} can't be changed#{while_words(table)}#{except}."
+            Messages["rules.lock.cant_be_changed", labels: labels, while_words: while_words(table), except: except]
           end
 
           def test(table) =
@@ -98,14 +106,14 @@ module UpTack
 
           def own_problems(table)
             found = []
-            found << problem("when", "Say while what the fields are locked.") unless @parts["when"]
+            found << problem("when", Messages["rules.lock.say_while_what_fields_are_locked"]) unless @parts["when"]
             unless [nil, *Access::ROLES].include?(@parts["except_role"])
-              found << problem("except_role", "There are the roles #{Access::ROLES.join(", ")}.")
+              found << problem("except_role", Messages["common.there_are_roles", roles: Access::ROLES.join(", ")])
             end
-            found << problem("severity", "A lock can't be passed with a reason; name the role that may.") if warning?
+            found << problem("severity", Messages["rules.lock.lock_cant_be_passed_with_reason"]) if warning?
             loose = locked(table).find { |key| table.worked_out?(key) }
             if loose
-              found << problem("field", "#{table.field(loose).label} is worked out; lock what it is worked out from.")
+              found << problem("field", Messages["rules.lock.is_worked_out", field: table.field(loose).label])
             end
             found
           end

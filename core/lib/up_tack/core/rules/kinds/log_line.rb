@@ -52,12 +52,17 @@ module UpTack
           def problems(table)
             missing = missing_field(table)
             return missing if missing.any?
-            return [problem("field", "A running account is a long text.")] unless table.field(field).long?
+            unless table.field(field).long?
+              return [problem("field",
+                Messages["rules.log_line.running_account_is_long_text"])]
+            end
             if table.worked_out?(field)
-              return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+              return [
+                problem("field", Messages["rules.all.is_worked_out_by_rule_already", field: table.field(field).label])
+              ]
             end
             unless EVENTS.include?(event)
-              return [problem("event", "A line is written when something is `ticked`, `reached` or `changed`.")]
+              return [problem("event", Messages["rules.log_line.line_is_written_when_something_is_ticked"])]
             end
 
             key_problems(table) + event_problems(table) + formula_problems(table, expecting: :text) + pattern_problems
@@ -81,7 +86,13 @@ module UpTack
           def sentence(table)
             line = Expression::Humanizer.new(table.scope).of(tree)
             back = "; the tick goes back by itself" if event == "ticked"
-            "When #{event_words(table)}, #{table.field(field).label} gets the line #{line}#{back}."
+            Messages[
+              "rules.log_line.when_gets_line",
+              event_words: event_words(table),
+              field: table.field(field).label,
+              line: line,
+              back: back
+            ]
           end
 
           def outcomes(_table) = [["acts", "a line is written", %w[set]], ["idle", "no line is written", %w[skipped]]]
@@ -135,12 +146,17 @@ module UpTack
                 before = working.values[field.key]
                 text = [before, line].compact.join("\n")
                 if text.length > Values::LongText::LIMIT
-                  return working.refuse(
-                    rule,
-                    field,
-                    "#{field.label} is full: it holds at " \
-                      "most #{Values::Plain.grouped(Values::LongText::LIMIT)} characters.",
-                    fields: [field.key]
+                  return (
+                    working.refuse(
+                      rule,
+                      field,
+                      Messages[
+                        "rules.log_line.is_full",
+                        field: field.label,
+                        most: Values::Plain.grouped(Values::LongText::LIMIT)
+                      ],
+                      fields: [field.key]
+                    )
                   )
                 end
 
@@ -178,7 +194,10 @@ module UpTack
             when "ticked"
               tick_problems(table)
             when "reached"
-              return [problem("when", "Say which condition the line waits for.")] if @parts["when"].to_s.strip.empty?
+              if @parts["when"].to_s.strip.empty?
+                return [problem("when",
+                  Messages["rules.log_line.say_which_condition_line_waits"])]
+              end
 
               formula_problems(table, expecting: :yes_no, part: "when")
             else
@@ -187,13 +206,15 @@ module UpTack
           end
 
           def tick_problems(table)
-            return [problem("tick", "Pick the yes/no field whose tick writes the line.")] if tick.nil?
+            return [problem("tick", Messages["rules.log_line.pick_yes_no_field_whose_tick_writes"])] if tick.nil?
             return [] if table.field(tick).nil?
             unless table.field(tick).yes_no?
-              return [problem("tick", "#{table.field(tick).label} is no yes/no field.")]
+              return [problem("tick", Messages["rules.log_line.is_no_yes_no_field", field: table.field(tick).label])]
             end
             if table.rule_owned?(tick)
-              return [problem("tick", "#{table.field(tick).label} is given its values by a rule; nobody ticks it.")]
+              return [
+                problem("tick", Messages["rules.log_line.is_given_its_values_by_rule", field: table.field(tick).label])
+              ]
             end
 
             []

@@ -34,12 +34,20 @@ module UpTack
           def problems(table)
             missing = missing_field(table)
             return missing if missing.any?
-            return [problem("field", "A mask is for texts of one line.")] unless table.field(field).one_line?
+            unless table.field(field).one_line?
+              return [problem("field",
+                Messages["rules.all.mask_is_for_texts_of_one_line"])]
+            end
             if table.worked_out?(field)
-              return [problem("field", "#{table.field(field).label} is worked out, so nobody types it.")]
+              return [
+                problem(
+                  "field",
+                  Messages["rules.mask.is_worked_out_so_nobody_types", field: table.field(field).label]
+                )
+              ]
             end
             if doubled?(table)
-              return [problem("field", "#{table.field(field).label} already has a mask; change that one.")]
+              return [problem("field", Messages["rules.mask.already_has_mask", field: table.field(field).label])]
             end
 
             stamped_problems(table) + choice_problems + mask_problems
@@ -57,8 +65,12 @@ module UpTack
 
           def words(_table) = mask.words
 
-          def sentence(table) = "#{table.field(field).label} is typed " \
-            "as #{mask.words}#{"; half typed, it is cleared" if clears?}."
+          def sentence(table) =
+            Messages[
+              clears? ? "rules.mask.sentence_if_half_typed_is_cleared" : "rules.mask.sentence",
+              field: table.field(field).label,
+              mask: mask.words
+            ]
 
           def message(table) = @parts["message"].to_s.strip.empty? ? sentence(table) : @parts["message"]
 
@@ -126,18 +138,17 @@ module UpTack
           def stamped_problems(table)
             return [] unless Watched.late?(table, field)
 
-            message = "#{table.field(field).label} is written when the record is logged; nobody types it, so it " \
-              "has no mask."
+            message = Messages["rules.mask.is_written_when_record_is_logged", field: table.field(field).label]
             [Problem.new(part: "field", message: message, tolerable: true)]
           end
 
           def choice_problems
             found = []
             unless [nil, *HALF].include?(@parts["half"])
-              found << problem("half", "What is half typed can be refused (`refuse`) or cleared (`clear`).")
+              found << problem("half", Messages["rules.mask.what_is_half_typed_can_be_refused"])
             end
             unless [nil, *SEPARATORS].include?(@parts["separators"])
-              found << problem("separators", "Separators can be kept (`keep`) or left out of what is stored (`drop`).")
+              found << problem("separators", Messages["rules.mask.separators_can_be_kept_keep_or_left"])
             end
             found
           end

@@ -21,7 +21,7 @@ module UpTack
           def reads(_table) = [field]
           def mask = @mask ||= Masks.read(@parts["mask"].to_s)
           def words(_table) = "written as #{mask.words}"
-          def sentence(table) = "#{table.field(field).label} must be #{words(table)}."
+          def sentence(table) = Messages["rules.all.must_be", field: table.field(field).label, words: words(table)]
           def test(table) = Test.new(field: table.field(field), mask: mask)
 
           # Whether the text fits the mask.
@@ -39,7 +39,10 @@ module UpTack
           private
 
           def own_problems(table)
-            return [problem("field", "A mask is for texts of one line.")] unless table.field(field).one_line?
+            unless table.field(field).one_line?
+              return [problem("field",
+                Messages["rules.all.mask_is_for_texts_of_one_line"])]
+            end
 
             mask
             []

@@ -47,15 +47,20 @@ module UpTack
             missing = missing_field(table)
             return missing if missing.any?
             unless %w[text number].include?(table.field(field).type)
-              return [problem("field", "A number is given to a field for text or for numbers.")]
+              return [problem("field", Messages["rules.number.number_is_given_to_field_for_text"])]
             end
             if doubled?(table)
               return [
-                problem("field", "#{table.field(field).label} is given a number by a rule already; change that one.")
+                problem(
+                  "field",
+                  Messages["rules.number.is_given_number_by_rule_already", field: table.field(field).label]
+                )
               ]
             end
             if table.worked_out?(field)
-              return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+              return [
+                problem("field", Messages["rules.all.is_worked_out_by_rule_already", field: table.field(field).label])
+              ]
             end
 
             count_problems + of_formula(table) +
@@ -73,8 +78,12 @@ module UpTack
               ("from #{start}" unless start == 1),
               ("in steps of #{step}" unless step == 1)
             ].compact
-            "#{table.field(field).label} is the number #{in_words(table)}, given when the record is " \
-              "first saved#{", #{more.join(", ")}" if more.any?}."
+            Messages[
+              "rules.number.is_number_given_when_record_is_first",
+              field: table.field(field).label,
+              formula: in_words(table),
+              more: (", #{more.join(", ")}" if more.any?)
+            ]
           end
 
           # @return [Integer] digits that the count is filled up to
@@ -155,8 +164,12 @@ module UpTack
                 counting = counting(key)
                 count, text = free(working, counting)
                 unless text
-                  return working.refuse(rule, field, "#{field.label} would be longer than it can be.",
-                    fields: [field.key])
+                  return working.refuse(
+                    rule,
+                    field,
+                    Messages["rules.number.would_be_longer_than", field: field.label],
+                    fields: [field.key]
+                  )
                 end
 
                 working.counters.take(counting, count, text)
@@ -182,7 +195,12 @@ module UpTack
               def keep(working)
                 value = working.values[field.key]
                 if value.nil?
-                  return working.refuse(rule, field, "#{field.label} stays as it was given.", fields: [field.key])
+                  return working.refuse(
+                    rule,
+                    field,
+                    Messages["rules.number.stays_as_it_was_given", field: field.label],
+                    fields: [field.key]
+                  )
                 end
 
                 text = Values.show(value)
@@ -191,7 +209,7 @@ module UpTack
                   return working.refuse(
                     rule,
                     field,
-                    "#{text} was given before#{working.known_as(owner)}; a number is never given twice.",
+                    Messages["rules.number.was_given_before", text: text, owner: working.known_as(owner)],
                     fields: [field.key]
                   )
                 end
@@ -225,8 +243,12 @@ module UpTack
                 working.refuse(
                   rule,
                   field,
-                  "#{field.label} is counted anew for each #{series.words}, which is " \
-                    "blank#{"; fill #{labels[blank]}" if blank}.",
+                  Messages[
+                    blank ? "rules.number.series_is_blank_for_want" : "rules.number.series_is_blank",
+                    field: field.label,
+                    series: series.words,
+                    missing: labels[blank]
+                  ],
                   fields: [place],
                   at: place
                 )
@@ -248,9 +270,9 @@ module UpTack
           def count_problems
             found = []
             unless step.positive?
-              found << problem("step", "The step is 1 or more: with 0 every record would get the same number.")
+              found << problem("step", Messages["rules.number.step_is_1_or_more"])
             end
-            found << problem("start", "The count starts at 0 or more.") if start.negative?
+            found << problem("start", Messages["rules.number.count_starts_at_0_or_more"]) if start.negative?
             found
           end
 
@@ -263,19 +285,18 @@ module UpTack
               return [
                 problem(
                   "formula",
-                  "Without `counter(…)` every record would get the same number; add it, as in `\"PC-\" & " \
-                    "counter(5)`."
+                  Messages["rules.number.without_counter_every_record_would_get_same"]
                 )
               ]
             end
             if table.field(field).numeric? && !formula.tree.is_a?(Expression::Nodes::Call)
-              return [problem("formula", "A number field takes the count alone, such as `counter(1)`.")]
+              return [problem("formula", Messages["rules.number.number_field_takes_count_alone"])]
             end
             if formula.momentary.any?
               return [
                 problem(
                   "formula",
-                  "#{formula.momentary.first} is known only while a record is saved; a number is made of what stays."
+                  Messages["rules.number.is_known_only_while_record_is_saved", word: formula.momentary.first]
                 )
               ]
             end
@@ -287,7 +308,7 @@ module UpTack
           def of_series(table)
             series = compiled(table, part: "series")
             if series.reads.empty? && series.fleeting.empty?
-              return [problem("series", "Name what the count begins anew for, such as `year(received)`.")]
+              return [problem("series", Messages["rules.number.name_what_count_begins_anew"])]
             end
             return [] if (series.reads - compiled(table).reads).empty? || !series.reads.any?
 
@@ -295,8 +316,11 @@ module UpTack
             [
               problem(
                 "formula",
-                "Numbers of two series would be the same: let #{left_out.label} stand in the number too, " \
-                  "since the count begins anew for each #{in_words(table, "series")}."
+                Messages[
+                  "rules.number.numbers_of_two_series_would_be_same",
+                  left_out: left_out.label,
+                  series: in_words(table, "series")
+                ]
               )
             ]
           rescue Expression::Invalid

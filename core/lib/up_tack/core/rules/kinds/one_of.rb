@@ -28,7 +28,7 @@ module UpTack
             "one of #{shown}#{", …" if listed(table).length > SHOWN}"
           end
 
-          def sentence(table) = "#{table.field(field).label} must be #{words(table)}."
+          def sentence(table) = Messages["rules.all.must_be", field: table.field(field).label, words: words(table)]
 
           # What was typed is kept as the type keeps it.
           def normalized(table, reading)
@@ -71,9 +71,12 @@ module UpTack
           def own_problems(table)
             design = table.field(field)
             if design.link? || design.yes_no? || design.long?
-              return [problem("field", "A list is for texts, numbers, dates and times.")]
+              return [problem("field", Messages["rules.one_of.list_is_for_texts_numbers_dates"])]
             end
-            return [problem("values", "A list needs at least one value.")] if Array(@parts["values"]).empty?
+            if Array(@parts["values"]).empty?
+              return [problem("values",
+                Messages["rules.one_of.list_needs_at_least_one_value"])]
+            end
 
             read =
               Array(@parts["values"]).map { |text|
@@ -83,7 +86,9 @@ module UpTack
             return [problem("values", wrong.message)] if wrong
 
             double = read.map { |value| folded(value) }.tally.find { |_, count| count > 1 }
-            double ? [problem("values", "“#{design.show(double.first)}” stands twice on the list.")] : []
+            double ? [problem("values", Messages[
+              "rules.one_of.stands_twice_on_list", value: design.show(double.first)
+            ])] : []
           end
         end
       end

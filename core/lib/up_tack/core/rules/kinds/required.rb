@@ -23,7 +23,10 @@ module UpTack
           def reads(table) = [field, *condition_reads(table)].uniq
           def fields(table) = reads(table)
           def words(table) = "must be filled#{while_words(table)}"
-          def sentence(table) = "#{table.field(field).label} must be filled#{while_words(table)}."
+
+          def sentence(table) = Messages[
+            "rules.required.must_be_filled", field: table.field(field).label, while_words: while_words(table)
+          ]
 
           def test(table)
             condition = condition(table)
@@ -41,7 +44,11 @@ module UpTack
                 if formula.call(evaluation)
                   return Verdict.new(
                     :refused,
-                    ->(seen) { Expression::Explanation.of([formula], seen) { |lines| "it is blank, and #{lines.first}" } }
+                    ->(seen) {
+                      Expression::Explanation.of([formula], seen) { |lines|
+                        "it is blank, and #{lines.first}"
+                      }
+                    }
                   )
                 end
 
@@ -59,7 +66,7 @@ module UpTack
               return []
             end
 
-            [problem("field", "#{table.field(field).label} already must be filled.")]
+            [problem("field", Messages["rules.required.already_must_be_filled", field: table.field(field).label])]
           end
 
           protected

@@ -51,20 +51,21 @@ module UpTack
             missing = missing_field(table)
             return missing if missing.any?
             unless Stamp.fits?(table.field(field))
-              return [problem("field", "A stamp writes a day, a moment or, as text, a person.")]
+              return [problem("field", Messages["rules.stamp.stamp_writes_day_moment_or_as_text"])]
             end
             if doubled?(table)
-              return [problem("field", "#{table.field(field).label} has a stamp already; change that one.")]
+              return [problem("field", Messages["rules.stamp.has_stamp_already", field: table.field(field).label])]
             end
             if table.worked_out?(field)
-              return [problem("field", "#{table.field(field).label} is worked out by a rule already.")]
+              return [
+                problem("field", Messages["rules.all.is_worked_out_by_rule_already", field: table.field(field).label])
+              ]
             end
             unless EVENTS.include?(event)
               return [
                 problem(
                   "event",
-                  "A stamp is for when the record was made (`made`) or changed (`changed`), or a condition " \
-                    "came true (`reached`)."
+                  Messages["rules.stamp.stamp_is_for_when_record_was_made"]
                 )
               ]
             end
@@ -199,11 +200,14 @@ module UpTack
           def own_problems(table)
             found = key_problems(table)
             return found if found.any?
-            return [problem("watch", "A stamp can't watch itself.")] if watch.include?(field)
+            return [problem("watch", Messages["rules.stamp.stamp_cant_watch_itself"])] if watch.include?(field)
             return [] unless reached?
-            return [problem("when", "Say which condition it waits for.")] if @parts["when"].to_s.strip.empty?
+            if @parts["when"].to_s.strip.empty?
+              return [problem("when",
+                Messages["rules.stamp.say_which_condition_it_waits"])]
+            end
             unless [nil, *WHICH].include?(@parts["which"])
-              return [problem("which", "It is the `first` time or the `last`.")]
+              return [problem("which", Messages["rules.stamp.it_is_first_time_or_last"])]
             end
 
             found = formula_problems(table, expecting: :yes_no, part: "when")
@@ -212,8 +216,7 @@ module UpTack
             [
               problem(
                 "when",
-                "Say it without #{compiled(table, part: "when").momentary.first}: the stamp itself finds " \
-                  "out when it became true."
+                Messages["rules.stamp.say_it_without", word: compiled(table, part: "when").momentary.first]
               )
             ]
           end

@@ -55,31 +55,31 @@ module UpTack
               return [
                 problem(
                   "state",
-                  "A field can be `shown`, `enabled`, `required` or `read_only` while a condition holds."
+                  Messages["common.field_can_be_shown_enabled_required"]
                 )
               ]
             end
             if state != "shown" && table.rule_owned?(field)
               return [
-                problem("state", "#{table.field(field).label} is given its values by a rule; nobody types there.")
+                problem("state", Messages["rules.state.is_given_its_values_by_rule", field: table.field(field).label])
               ]
             end
             unless [nil, *OTHERWISE].include?(@parts["otherwise"])
-              return [problem("otherwise", "The value can be kept (`keep`) or cleared (`clear`).")]
+              return [problem("otherwise", Messages["rules.state.value_can_be_kept_keep_or_cleared"])]
             end
             if clears? && !%w[shown enabled].include?(state)
-              return [problem("otherwise", "Only a field that is not shown or not open can be cleared.")]
+              return [problem("otherwise", Messages["rules.state.only_field_is_not_shown"])]
             end
             if clears? && table.rule_owned?(field)
               return [
                 problem(
                   "otherwise",
-                  "#{table.field(field).label} is given its values by a rule; they can't be cleared."
+                  Messages["rules.state.values_of_rule_cant_be_cleared", field: table.field(field).label]
                 )
               ]
             end
             if @parts["when"].to_s.strip.empty?
-              return [problem("when", "Say while what the field is #{WORDS.fetch(state)}.")]
+              return [problem("when", Messages["rules.state.say_while_what_field", state: WORDS.fetch(state)])]
             end
 
             formula_problems(table, expecting: :yes_no, part: "when")

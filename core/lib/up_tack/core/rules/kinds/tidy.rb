@@ -28,13 +28,13 @@ module UpTack
             missing = missing_field(table)
             return missing if missing.any?
             unless %w[text long_text].include?(table.field(field).type)
-              return [problem("field", "Only texts can be tidied.")]
+              return [problem("field", Messages["rules.tidy.only_texts_can_be_tidied"])]
             end
             if table.worked_out?(field)
-              return [problem("field", "#{table.field(field).label} is worked out; tidy what it is worked out from.")]
+              return [problem("field", Messages["rules.tidy.is_worked_out", field: table.field(field).label])]
             end
             unless [nil, *MODES].include?(@parts["mode"])
-              return [problem("mode", "Tidying happens on `save`, or is a thing to `suggest`.")]
+              return [problem("mode", Messages["rules.tidy.tidying_happens_on_save_or_is_thing"])]
             end
 
             found = Tidying.problem(steps)
@@ -49,8 +49,11 @@ module UpTack
           def words(_table) = "#{"suggested: " if suggests?}#{Tidying.words(steps)}"
 
           def sentence(table) =
-            "#{table.field(field).label} is " \
-              "tidied#{", once somebody agrees" if suggests?}: #{Tidying.words(steps)}."
+            Messages[
+              suggests? ? "rules.tidy.sentence_of_suggestions" : "rules.tidy.sentence",
+              field: table.field(field).label,
+              steps: Tidying.words(steps)
+            ]
 
           def outcomes(_table) =
             suggests? ? [["idle", "it only suggests, and leaves a record as it is", %w[skipped]]] : super

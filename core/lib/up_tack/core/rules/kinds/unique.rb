@@ -40,7 +40,7 @@ module UpTack
 
           def sentence(table)
             labels = keys.map { |key| table.field(key).label }
-            "No two records have the same #{Masks::Phrases.list(labels)}#{while_words(table)}."
+            Messages["common.no_two_records_have_same", field: Masks::Phrases.list(labels), folded: while_words(table)]
           end
 
           def test(table)
@@ -117,12 +117,17 @@ module UpTack
 
           def own_problems(table)
             unless [nil, *BLANKS].include?(@parts["blanks"])
-              return [problem("blanks", "Blanks are kept `apart` or taken as `equal`.")]
+              return [problem("blanks", Messages["rules.unique.blanks_are_kept_apart_or_taken"])]
             end
 
             loose = keys.find { |key| !table.kept?(key) }
             if loose
-              [problem("field", "#{table.field(loose).label} is never kept, so its values can't be compared.")]
+              [
+                problem(
+                  "field",
+                  Messages["rules.unique.is_never_kept_so_its_values_cant", field: table.field(loose).label]
+                )
+              ]
             else
               []
             end

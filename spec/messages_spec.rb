@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+require "core_helper"
+require_relative "support/messages_in_code"
+
+# The catalogue of what people are told, and the code that asks for it, held against each other.
+RSpec.describe "The catalogue of messages" do
+  root = File.expand_path("..", __dir__)
+  code = MessagesInCode.new(root)
+  catalogue = MessagesInCode.catalogue(root)
+  gaps = ->(text) { [text].flatten.flat_map { |each| each.scan(/%\{(\w+)\}/).flatten }.uniq }
+  texts = ->(entry) { entry.is_a?(Hash) ? entry.values : entry }
+
+  it "has every message that the code asks for, with a value for each gap" do
+    wrong =
+      code.uses.flat_map do |use|
+        next "#{use.place} names no key" if use.keys.empty?
+
+        use.keys.filter_map do |key|
+          entry = catalogue[key] or next "#{use.place}: there is no message #{key}"
+          missing = gaps.call(texts.call(entry)) - use.values
+          missing |= ["count"] if entry.is_a?(Hash) && !use.values.include?("count")
+          "#{use.place}: #{key} lacks #{missing.join(", ")}" if missing.any?
+        end
+      end
+    expect(wrong).to be_empty, wrong.join("\n")
+  end
+
+  it "has no message that nothing asks for, and one form for one, one for others" do
+    expect(catalogue.keys - code.uses.flat_map(&:keys)).to eq([])
+    expect(catalogue.select { |_, entry| entry.is_a?(Hash) && entry.keys.sort != %w[one other] }).to eq({})
+    named = catalogue.values.flat_map { |entry| gaps.call(texts.call(entry)) }
+    expect(named & I18n::RESERVED_KEYS.map(&:to_s)).to eq([])
+  end
+
+  it "holds every whole sentence: none is written where it is told" do
+    expect(code.sentences).to be_empty, code.sentences.join("\n")
+  end
+
+  it "counts: one is told in the singular, any other number in the plural" do
+    told = ->(count) { UpTack::Core::Messages["common.rows", count: count] }
+    expect([0, 1, 2].map(&told)).to eq(["0 rows", "1 row", "2 rows"])
+    expect { UpTack::Core::Messages["common.nothing"] }.to raise_error(I18n::MissingTranslationData)
+    expect { UpTack::Core::Messages["common.is_no_link"] }.to raise_error(I18n::MissingInterpolationArgument)
+  end
+end
