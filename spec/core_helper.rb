@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../core/lib/up_tack/core"
+require_relative "support/thorough"
 
 # The specs speak of the core by this name alone.
 Core = UpTack::Core

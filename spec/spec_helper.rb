@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# bin/test has the lines counted that specs run through, each once: that costs next to nothing. What both of its
+# bin/test has the lines counted that specs run through, each once: that costs next to nothing. What all its
 # processes ran is added up by bin/support/coverage.rb.
 if (name = ENV["UP_TACK_COVERAGE"])
   require "coverage"

@@ -45,13 +45,14 @@ RSpec.describe "Broken files" do
     it "takes or refuses #{File.basename(path)} whole, wherever it is cut off or damaged" do
       whole = File.binread(path)
       changed =
-        Array.new(5) { whole[0, random.rand(whole.bytesize)] } + Array.new(5) { |length| whole[0, length] } +
-        Array.new(3) do
+        Array.new(Thorough.rounds(2)) { whole[0, random.rand(whole.bytesize)] } +
+        Thorough.some(Array.new(5) { |length| whole[0, length] }, 2, random) +
+        Array.new(Thorough.rounds(2)) do
           whole.dup.tap { |bytes| 4.times { bytes.setbyte(random.rand(bytes.bytesize), random.rand(256)) } }
         end
       # The directory of a packed file stands at its end.
       changed +=
-        Array.new(4) do
+        Array.new(Thorough.rounds(2)) do
           whole.dup.tap do |bytes|
             2.times { bytes.setbyte([bytes.bytesize - 1 - random.rand(400), 0].max, random.rand(256)) }
           end
@@ -66,7 +67,7 @@ RSpec.describe "Broken files" do
   end
 
   it "is not misled by a wrong ending" do
-    files.product(%w[csv xlsx ods json jsonl]).each do |path, ending|
+    Thorough.some(files.product(%w[csv xlsx ods json jsonl]), 15, random).each do |path, ending|
       before = counts
       answer = take(File.binread(path), "as.#{ending}", table_of(path))
       expect(counts).to eq(before), "#{path} as #{ending}" if answer == :refused

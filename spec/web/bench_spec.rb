@@ -109,39 +109,39 @@ RSpec.describe "The bench over HTTP" do
   end
 
   it "counts the mistakes that proofs notice, and makes a record for one that slips through" do
-    count = ask(:get, "/api/tables/firings/mistakes")
+    count = ask(:get, "/api/tables/orders/mistakes")
     expect(count["state"]).to eq("waiting")
     UpTack::Proving.wake
     UpTack::Proving.join
-    ask(:get, "/api/tables/firings/mistakes")
+    ask(:get, "/api/tables/orders/mistakes")
     UpTack::UseCases::Proofs::Mistakes.join
-    count = ask(:get, "/api/tables/firings/mistakes")
-    expect(count).to include("state" => "ready", "done" => workspace.table("firings").rules.length)
+    count = ask(:get, "/api/tables/orders/mistakes")
+    expect(count).to include("state" => "ready", "done" => workspace.table("orders").rules.length)
     expect(count["tried"] - count["noticed"]).to eq(count["slipping"].length)
     expect(count["harmless"].map { |each| each["why"] }).to all(end_with("."))
     slip = count["slipping"].find { |each| !each["alike"] }
     made =
-      ask(:post, "/api/tables/firings/mistakes/record", {rule: slip["rule"], mistake: slip["mistake"]})[
+      ask(:post, "/api/tables/orders/mistakes/record", {rule: slip["rule"], mistake: slip["mistake"]})[
         "suggestion"
       ]
     expect(made["words"].first).to include("notices")
     expect(made["expect"]).not_to be_empty
-    expect(ask(:post, "/api/tables/firings/edges", {})["suggestions"].map { |each| each["script"] }).to include(
+    expect(ask(:post, "/api/tables/orders/edges", {})["suggestions"].map { |each| each["script"] }).to include(
       made["script"]
     )
-    expect([ask(:post, "/api/tables/firings/mistakes/record", {rule: "r999999", mistake: 0}), status].last).to eq(
+    expect([ask(:post, "/api/tables/orders/mistakes/record", {rule: "r999999", mistake: 0}), status].last).to eq(
       404
     )
-    expect([ask(:post, "/api/tables/firings/mistakes/record", {rule: slip["rule"]}), status].last).to eq(400)
+    expect([ask(:post, "/api/tables/orders/mistakes/record", {rule: slip["rule"]}), status].last).to eq(400)
   end
 
   it "counts mistakes again once the proofs are run again, where they could not be counted" do
     UpTack::Proving.wake
     UpTack::Proving.join
     state = lambda do
-      ask(:get, "/api/tables/firings/mistakes")
+      ask(:get, "/api/tables/clays/mistakes")
       UpTack::UseCases::Proofs::Mistakes.join
-      ask(:get, "/api/tables/firings/mistakes")["state"]
+      ask(:get, "/api/tables/clays/mistakes")["state"]
     end
     stub_const("UpTack::UseCases::Proofs::Mistakes::SCRIPT", "/nowhere.rb")
     expect(state.call).to eq("failed")

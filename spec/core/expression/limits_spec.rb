@@ -107,9 +107,8 @@ RSpec.describe "Expressions: any input gives a value or a mistake with a place" 
       "\u0000"
     ]
     values = {"a" => BigDecimal("1.5"), "b" => "word", "none" => nil}
-    random = Random.new(20_261_123)
-    random_formulas = Integer(ENV.fetch("RANDOM_FORMULAS", "30000"))
-    random_formulas.times do
+    random = Random.new(RSpec.configuration.seed)
+    Thorough.rounds(8_000).times do
       text = Array.new(random.rand(1..14)) { pieces[random.rand(pieces.length)] }.join(" ")
       begin
         value_of(text, values)

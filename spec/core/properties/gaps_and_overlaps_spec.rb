@@ -110,7 +110,7 @@ RSpec.describe "Gaps and overlaps" do
   it "are those that there are, none more and none less" do
     random = Random.new(RSpec.configuration.seed)
     wrong = []
-    1_400.times do
+    Thorough.rounds(600).times do
       keys = domains.keys.sample(random.rand(1..2), random: random)
       keys |= ["n"] if keys.include?("m")
       required = keys.select { random.rand < 0.5 }
@@ -276,7 +276,7 @@ RSpec.describe "Gaps and overlaps" do
     random = Random.new(RSpec.configuration.seed)
     sources = {"n + 1" => %w[n], "n - m" => %w[n m], "year(d)" => %w[d], "twice" => %w[n]}
     wrong = []
-    600.times do
+    Thorough.rounds(400).times do
       inputs = ["c", "b", "n", "n + 1", "n - m", "m", "year(d)", "d", "f", "twice"].sample(
         random.rand(1..3),
         random: random

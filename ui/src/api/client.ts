@@ -7,6 +7,7 @@ export type Session = Schemas["Session"];
 export type TableLine = Schemas["TableLine"];
 export type Table = Schemas["Table"];
 export type Field = Schemas["Field"];
+export type FieldType = Schemas["FieldType"];
 export type FieldParts = Schemas["FieldParts"];
 export type Stage = Schemas["Stage"];
 export type Rule = Schemas["Rule"];

@@ -2729,13 +2729,26 @@ export interface components {
                 now: string;
                 today_text: string;
             };
-            types: {
-                key: string;
-                label: string;
-            }[];
+            types: components["schemas"]["FieldType"][];
             /** @description What an undo would take back. */
             undo: string | null;
             redo: string | null;
+        };
+        /** @description A type of fields, as it describes itself. */
+        FieldType: {
+            key: string;
+            label: string;
+            /** @description What is said of a field of this type alone. */
+            settings: ("decimals" | "choices" | "link")[];
+            /** @description What of its display format is a text or a choice between on and off; `pattern` is apart. */
+            format: {
+                /** @enum {string} */
+                name: "group" | "before" | "after" | "turned" | "yes" | "no";
+                /** @enum {string} */
+                kind: "text" | "flag";
+            }[];
+            /** @description Whether people can know a record by a field of this type. */
+            titles: boolean;
         };
         TableLine: {
             /** @description What Up Tack says of it by itself. */

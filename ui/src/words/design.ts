@@ -120,6 +120,7 @@ export const designWords = {
     group: "Thousands set apart",
     before: "Sign before",
     after: "Unit after",
+    turned: "Show the last line first",
     yes: "Word for yes",
     no: "Word for no",
     blank: "Shown where it is blank",

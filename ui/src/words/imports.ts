@@ -68,16 +68,6 @@ export const importsWords = {
     noRules: "none seen",
     make: "Make the table",
     makeNote: "Fields and rules can be changed at any time. The records come in next.",
-    types: {
-      text: "Text",
-      long_text: "Long text",
-      number: "Number",
-      date: "Date",
-      yes_no: "Yes/no",
-      choice: "Choice",
-      time: "Time",
-      moment: "Moment",
-    } as Record<string, string>,
   },
   exports: {
     link: "Export",

@@ -66,7 +66,6 @@ export const loggingWords = {
         : `Filled from the change log on ${n} of ${total} records, where it is blank.`,
     unknown: (n: number) => `${n.toLocaleString("en")} stay blank: the log does not know.`,
     lines: "Lines are written from now on; records that exist stay as they are.",
-    turned: "Show the last line first",
     title: "Change log",
     all: "every field",
     only: "only the ticked",

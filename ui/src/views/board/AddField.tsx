@@ -1,29 +1,32 @@
 import { Plus } from "lucide-react";
 import { useRef } from "react";
 import type { Table } from "../../api/client";
-import { useAddField, useSession, useTables } from "../../api/queries";
+import { useAddField, useTables } from "../../api/queries";
 import { editPlace, useEdit } from "../../components/edits";
+import { useFieldTypes } from "../../components/fieldTypes";
 import { words } from "../../words";
 
 /** The last row of the board: a name and a type make a field, and the next can be typed at once. */
 export function AddField({ table }: { table: Table }) {
   const add = useAddField(table.key);
-  const types = useSession().data?.types ?? [];
+  const types = useFieldTypes();
   const edit = useEdit(editPlace.newField(table.id), { label: "", type: "text", target: "" });
   const { label, type, target } = edit.value;
   const set = (some: Partial<typeof edit.value>) => edit.change((now) => ({ ...now, ...some }));
+  const settings = types.of(type).settings;
+  const links = settings.includes("link");
   const tables = useTables().data ?? [];
   const input = useRef<HTMLInputElement>(null);
 
   const submit = () => {
     if (label.trim() === "" || add.isPending) return;
-    const choices = type === "choice" ? [words.board.types.choicesNew] : undefined;
+    const choices = settings.includes("choices") ? [words.board.types.choicesNew] : undefined;
     add.mutate(
       {
         label,
         type,
         choices,
-        target: type === "link" ? target || tables.find((each) => each.key !== table.key)?.key : undefined,
+        target: links ? target || tables.find((each) => each.key !== table.key)?.key : undefined,
       },
       {
         onSuccess: () => {
@@ -62,13 +65,13 @@ export function AddField({ table }: { table: Table }) {
         onChange={(event) => set({ type: event.target.value })}
         className="select select-sm w-36"
       >
-        {types.map((each) => (
+        {types.all.map((each) => (
           <option key={each.key} value={each.key}>
             {each.label}
           </option>
         ))}
       </select>
-      {type === "link" && (
+      {links && (
         <select
           aria-label={words.link.target}
           value={target || tables.find((each) => each.key !== table.key)?.key}

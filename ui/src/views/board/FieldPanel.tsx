@@ -2,17 +2,17 @@ import { Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { toast } from "sonner";
 import { type Field, ProblemError, type Table } from "../../api/client";
-import { foreseeChoices, losses, useChangeField, useRenameTable, useSession } from "../../api/queries";
+import { foreseeChoices, losses, useChangeField, useRenameTable } from "../../api/queries";
 import { sentChoices, storedChoices } from "../../components/choices";
 import { editPlace, useEdit } from "../../components/edits";
+import { useFieldTypes } from "../../components/fieldTypes";
 import { words } from "../../words";
 import { AccessParts } from "./AccessParts";
-import { type ChoiceSettings, ChoicesParts } from "./ChoicesParts";
 import { DraftBar } from "./DraftBar";
+import { FieldSettings, type OwnSettings } from "./FieldSettings";
 import { FormatParts, type FormatSettings } from "./FormatParts";
 import { FormerKeys } from "./FormerKeys";
-import { LinkDetails } from "./LinkDetails";
-import { beginLink, LinkParts, type LinkSettings } from "./LinkParts";
+import { beginLink } from "./LinkParts";
 import { Panel } from "./Panel";
 import { RenamedChoices } from "./RenamedChoices";
 
@@ -24,13 +24,10 @@ type Props = {
   onRenamed: (key: string) => void;
 };
 
-type Settings = {
+type Settings = OwnSettings & {
   label: string;
   type: string;
-  decimals: string;
-  choices: ChoiceSettings;
   format: FormatSettings;
-  link: LinkSettings;
   known: boolean;
   note: string;
   access: Field["access"];
@@ -40,7 +37,7 @@ type Settings = {
 /** A field's name, type and what belongs to the type. Says what a new type would lose before it is saved. */
 export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props) {
   const change = useChangeField(table.key);
-  const types = useSession().data?.types ?? [];
+  const types = useFieldTypes();
   const edit = useEdit<Settings>(editPlace.field(table.id, field.id), {
     label: field.label,
     type: field.type,
@@ -57,16 +54,18 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
   const set = (some: Partial<Settings>) => edit.change((now) => ({ ...now, ...some }));
   const rename = useRenameTable();
   const { values: listed, retired, renamed } = sentChoices(choices);
-  const own = type === "choice" && field.editor === "choice" && !choices.list && !field.list;
+  const chosen = types.of(type);
+  const [lists, links] = [chosen.settings.includes("choices"), chosen.settings.includes("link")];
+  const own = lists && field.editor === "choice" && !choices.list && !field.list;
   const asks = own && Object.keys(renamed).length > 0;
   const [asking, setAsking] = useState(false);
   const loss = useLoss(
     table.key,
     field,
     type,
-    type === "choice" && !choices.list ? listed.join("\n") : undefined,
-    type === "choice" ? (choices.list ?? undefined) : undefined,
-    type === "link" ? link.target : undefined,
+    lists && !choices.list ? listed.join("\n") : undefined,
+    lists ? (choices.list ?? undefined) : undefined,
+    links ? link.target : undefined,
   );
 
   const save = () => (asks ? setAsking(true) : write());
@@ -81,8 +80,8 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
         format,
         access,
         aliases,
-        ...(type === "choice" ? { list: choices.list, choices: listed, retired, ...(asks ? { renamed } : {}) } : {}),
-        ...(type === "link" ? link : {}),
+        ...(lists ? { list: choices.list, choices: listed, retired, ...(asks ? { renamed } : {}) } : {}),
+        ...(links ? link : {}),
       },
       {
         onSuccess: (changed) => {
@@ -155,7 +154,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           value={type}
           onChange={(event) => set({ type: event.target.value })}
         >
-          {types.map((each) => (
+          {types.all.map((each) => (
             <option key={each.key} value={each.key}>
               {each.label}
             </option>
@@ -177,43 +176,16 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           {words.choices.addLost(loss.choices.length)}
         </button>
       )}
-      {type === "number" && (
-        <label className="flex flex-col gap-1 font-semibold">
-          {words.fieldPanel.decimals}
-          <select
-            className="select w-32 font-normal"
-            value={decimals}
-            onChange={(event) => set({ decimals: event.target.value })}
-          >
-            <option value="">{words.fieldPanel.anyDecimals}</option>
-            {[...Array(11).keys()].map((each) => (
-              <option key={each} value={each}>
-                {each}
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
-      {type === "choice" && (
-        <div data-part="choices">
-          <ChoicesParts value={choices} onChange={(next) => set({ choices: next })} />
-        </div>
-      )}
-      {type === "link" && (
-        <div data-part="link">
-          <LinkParts table={table} link={link} onChange={(next) => set({ link: next })} />
-        </div>
-      )}
-      {field.editor === "link" && type === "link" && <LinkDetails table={table} link={field} />}
+      <FieldSettings table={table} field={field} type={chosen} value={edit.value} onChange={set} />
       <div data-part="format">
         <FormatParts
-          type={type}
+          type={chosen}
           decimals={decimals === "" ? null : Number(decimals)}
           value={format}
           onChange={(next) => set({ format: next })}
         />
       </div>
-      {type !== "link" && type !== "yes_no" && (
+      {chosen.titles && (
         <label className="flex items-center gap-2">
           <input
             type="checkbox"

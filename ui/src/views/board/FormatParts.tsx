@@ -1,39 +1,64 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, data, type Field } from "../../api/client";
+import { api, data, type Field, type FieldType } from "../../api/client";
 import { queryKeys } from "../../api/queryKeys";
 import { MessageText } from "../../components/MessageText";
 import { words } from "../../words";
 
 export type FormatSettings = Field["format"];
 type Props = {
-  type: string;
+  type: FieldType;
   decimals: number | null;
   value: FormatSettings;
   onChange: (value: FormatSettings) => void;
 };
 
+type Part = FieldType["format"][number]["name"];
+type Flag = Extract<Part, "group" | "turned">;
+type Text = Exclude<Part, Flag>;
+const HINTS: Partial<Record<Text | "blank", string>> = {
+  before: "€ ",
+  after: " kg",
+  yes: words.records.yes,
+  no: words.records.no,
+};
+
 /** How values of the field are shown, whatever way they were typed, with an example at once. */
 export function FormatParts({ type, decimals, value, onChange }: Props) {
   const tried = useQuery({
-    queryKey: queryKeys.format(type, decimals, value),
-    queryFn: () => data(api.POST("/api/formats", { body: { type, decimals, format: value } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === type ? before : undefined),
+    queryKey: queryKeys.format(type.key, decimals, value),
+    queryFn: () => data(api.POST("/api/formats", { body: { type: type.key, decimals, format: value } })),
+    placeholderData: (before, query) => (query?.queryKey[1] === type.key ? before : undefined),
   }).data;
   const put = (part: keyof FormatSettings, text: string) => {
     const { [part]: _gone, ...rest } = value;
     onChange(text === "" ? rest : { ...rest, [part]: text });
   };
-  const text = (part: "before" | "after" | "yes" | "no" | "blank", label: string, hint?: string) => (
+  const text = (part: Text | "blank") => (
     <label key={part} className="flex min-w-0 flex-col gap-0.5 text-xs">
-      {label}
+      {words.format[part]}
       <input
         className="input input-sm w-full"
         value={value[part] ?? ""}
-        placeholder={hint}
+        placeholder={HINTS[part]}
         onChange={(event) => put(part, event.target.value)}
       />
     </label>
   );
+  const flag = (part: Flag) => (
+    <label key={part} className="flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="checkbox checkbox-sm"
+        checked={value[part] === true}
+        onChange={() => {
+          const { [part]: on, ...rest } = value;
+          onChange(on ? rest : { ...rest, [part]: true });
+        }}
+      />
+      {words.format[part]}
+    </label>
+  );
+  const texts = type.format.filter((each) => each.kind === "text");
   return (
     <fieldset className="flex flex-col gap-2">
       <legend className="mb-1 font-semibold">{words.format.title}</legend>
@@ -65,47 +90,9 @@ export function FormatParts({ type, decimals, value, onChange }: Props) {
           </label>
         </div>
       )}
-      {type === "number" && (
-        <>
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={value.group === true}
-              onChange={() => {
-                const { group, ...rest } = value;
-                onChange(group ? rest : { ...rest, group: true });
-              }}
-            />
-            {words.format.group}
-          </label>
-          <div className="grid grid-cols-2 gap-2">
-            {text("before", words.format.before, "€ ")}
-            {text("after", words.format.after, " kg")}
-          </div>
-        </>
-      )}
-      {type === "long_text" && (
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={value.turned === true}
-            onChange={() => {
-              const { turned, ...rest } = value;
-              onChange(turned ? rest : { ...rest, turned: true });
-            }}
-          />
-          {words.logging.turned}
-        </label>
-      )}
-      {type === "yes_no" && (
-        <div className="grid grid-cols-2 gap-2">
-          {text("yes", words.format.yes, words.records.yes)}
-          {text("no", words.format.no, words.records.no)}
-        </div>
-      )}
-      {text("blank", words.format.blank)}
+      {type.format.filter((each) => each.kind === "flag").map((each) => flag(each.name as Flag))}
+      {texts.length > 0 && <div className="grid grid-cols-2 gap-2">{texts.map((each) => text(each.name as Text))}</div>}
+      {text("blank")}
       {tried?.problem ? (
         <p className="text-error" role="alert">
           <MessageText text={tried.problem} />

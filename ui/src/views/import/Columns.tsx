@@ -25,7 +25,7 @@ export function Columns({ table, columns, onChange }: Props) {
         </thead>
         <tbody>
           {columns.map((column) => {
-            const type = fields.find((field) => field.key === column.field)?.type;
+            const kind = fields.find((field) => field.key === column.field)?.kind;
             return (
               <tr
                 key={column.column}
@@ -58,7 +58,7 @@ export function Columns({ table, columns, onChange }: Props) {
                   </select>
                 </td>
                 <td className="px-4 py-1.5">
-                  {(type === "date" || type === "moment") && column.dated && (
+                  {(kind === "date" || kind === "moment") && column.dated && (
                     <select
                       className="select select-sm w-44"
                       aria-label={`${words.imports.readAs}: ${column.column}`}
@@ -74,7 +74,7 @@ export function Columns({ table, columns, onChange }: Props) {
                       ))}
                     </select>
                   )}
-                  {type === "number" && (
+                  {kind === "number" && (
                     <select
                       className="select select-sm w-44"
                       aria-label={`${words.imports.readAs}: ${column.column}`}

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { type Look, makeTable, type Proposed, profileFile } from "../../api/imports";
 import { refresh } from "../../api/queryKeys";
+import { useFieldTypes } from "../../components/fieldTypes";
 import { useAttempt } from "../../components/useAttempt";
 import { words } from "../../words";
 import { DropFile } from "./DropFile";
@@ -21,6 +22,8 @@ export default function TableFromFile() {
   const [label, setLabel] = useState("");
   const [fields, setFields] = useState<Choice[]>([]);
   const { attempt, busy, failure } = useAttempt();
+  const types = useFieldTypes();
+  const lists = (type: string) => types.of(type).settings.includes("choices");
 
   const read = (id: string, how: object) =>
     attempt(async () => {
@@ -43,7 +46,7 @@ export default function TableFromFile() {
         .map(({ label: name, type, choices, rules, left }) => ({
           label: name,
           type,
-          choices: type === "choice" ? choices : null,
+          choices: lists(type) ? choices : null,
           rules: rules.filter((rule) => !left.includes(rule.words)).map((rule) => rule.parts),
         }));
       const made = await makeTable(label, chosen);
@@ -112,11 +115,13 @@ export default function TableFromFile() {
                         value={field.type}
                         onChange={(event) => change(field.column, { type: event.target.value })}
                       >
-                        {Object.entries(words.imports.types).map(([type, name]) => (
-                          <option key={type} value={type} disabled={type === "choice" && !field.choices}>
-                            {name}
-                          </option>
-                        ))}
+                        {types.all
+                          .filter((type) => !type.settings.includes("link"))
+                          .map((type) => (
+                            <option key={type.key} value={type.key} disabled={lists(type.key) && !field.choices}>
+                              {type.label}
+                            </option>
+                          ))}
                       </select>
                     </td>
                     <td className="quiet max-w-64 truncate px-4 py-1.5">

@@ -17,6 +17,7 @@ module UpTack
 
         def listed? = true
         def editor = "choice"
+        def settings = %w[choices]
         def usual(field) = field.open_choices.first
         def other(field, now, _today) = field.open_choices.find { |choice| choice != now }
         def slip(field, plain) = other(field, plain, nil)

@@ -20,6 +20,8 @@ module UpTack
 
         def link? = true
         def editor = "link"
+        def settings = %w[link]
+        def titles? = false
         def relations = Type::BLANKNESS
         def usual(_field) = 1
         def other(_field, _now, _today) = nil

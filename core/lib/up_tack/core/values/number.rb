@@ -21,6 +21,7 @@ module UpTack
 
         def numeric? = true
         def editor = "number"
+        def settings = %w[decimals]
         def format_parts = {"group" => :flag, "before" => :text, "after" => :text}
 
         def format_examples(field, _now, _today) =

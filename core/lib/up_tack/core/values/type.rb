@@ -29,6 +29,12 @@ module UpTack
         # @return [String] a value as one would type it
         def edit(value, field) = show(value, field)
 
+        # @return [Array<String>] what is said of a field of this type alone: "decimals", "choices" or "link"
+        def settings = []
+
+        # @return [Boolean] whether people can know a record by it
+        def titles? = true
+
         # @return [Hash{String=>Symbol}] what of its reading format can be set: :text, :flag or :pattern, by name
         def format_parts = {}
 

@@ -21,6 +21,7 @@ module UpTack
 
         def yes_no? = true
         def editor = "answer"
+        def titles? = false
         def relations = ["=", *Type::BLANKNESS]
         def format_parts = {"yes" => :text, "no" => :text}
         def format_examples(_field, _now, _today) = [true, false]

@@ -19,10 +19,15 @@ module UpTack
             write_key: key,
             people: UseCases::People::Directory.all.map { |each| person(each) },
             clock: {now: now.strftime("%Y-%m-%dT%H:%M"), today_text: now.strftime("%a %-d %b %Y")},
-            types: Core::Values.all.values.map { |type| {key: type.key, label: type.label} },
+            types: Core::Values.all.values.map { |type| field_type(type) },
             undo: builder ? UseCases::Design::Revisions.to_undo : nil,
             redo: builder ? UseCases::Design::Revisions.to_redo : nil
           }
+        end
+
+        def field_type(type)
+          format = type.format_parts.reject { |_, kind| kind == :pattern }.map { |name, kind| {name: name, kind: kind} }
+          {key: type.key, label: type.label, settings: type.settings, format: format, titles: type.titles?}
         end
 
         # What somebody sees who is not signed in.
