@@ -45,8 +45,8 @@ RSpec.describe "A new field type, as CONTRIBUTING.md tells it" do
         cells: Store::Database.connection.select_rows("SELECT ramp, hold, whole FROM firings").first,
         found: [{filter: "ramp > 60"}, {sort: "-whole"}].map { list.call(table: "firings", **_1).records.length },
         edges: edges.map { |each| each.trial.last.state }.uniq.sort,
-        mistakes: Core::Bench::Mutants.of(table.rules.last, table).length,
-        json: Interchange::SchemaExport::JsonSchema.of(table)["properties"]["Ramp"]["type"],
+        mistakes: Core::Bench::Mutants.all(table.rules.last, table).length,
+        json: Interchange::SchemaExport::JsonSchema.generate(table)["properties"]["Ramp"]["type"],
         sql: Interchange::SchemaExport::Sql.new(table).create.include?('"ramp" INTEGER'),
         offered: Core::Values.all.keys.last
       )

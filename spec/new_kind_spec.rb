@@ -37,9 +37,9 @@ RSpec.describe "A new kind of rule, as CONTRIBUTING.md tells it" do
         sentence: rule.sentence(table),
         proofs: table.proofs.map { |proof| run.differences(table, proof).empty? },
         edges: edges.map { |each| each.trial.last.state }.uniq.sort,
-        mistakes: Core::Bench::Mutants.of(rule, table).length,
+        mistakes: Core::Bench::Mutants.all(rule, table).length,
         sql: Interchange::SchemaExport::Sql.new(table).create,
-        schema: Interchange::SchemaExport::JsonSchema.of(table)["properties"]["Bag kg"]["multipleOf"],
+        schema: Interchange::SchemaExport::JsonSchema.generate(table)["properties"]["Bag kg"]["multipleOf"],
         api: Interchange::ApiRules.schemas.fetch("RuleMultipleOf")["properties"]["kind"]["enum"],
         file: Core::Design::ProjectFile::Schema.to_h.to_s.include?("multiple_of")
       )

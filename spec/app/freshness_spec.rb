@@ -164,13 +164,13 @@ RSpec.describe "A database after anything" do
       @random = Random.new(RSpec.configuration.seed + round)
       done = Array.new(12) { pick(steps).tap { |step| attempt(step) } }
       findings = UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound)
-      expect(findings.map(&:told)).to eq([]), "after #{done.join(", ")} " \
-        "(seed #{RSpec.configuration.seed + round}): #{findings.map(&:told).join(" ")}"
+      expect(findings.map(&:message)).to eq([]), "after #{done.join(", ")} " \
+        "(seed #{RSpec.configuration.seed + round}): #{findings.map(&:message).join(" ")}"
     end
   end
 
   def sound =
-    expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)).to(eq([]))
+    expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:message)).to(eq([]))
 
   it "follows values that come back when a calculation is taken off" do
     [%w[Girth number], %w[Doubled number]].each do |label, type|

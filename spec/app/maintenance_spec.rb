@@ -84,7 +84,7 @@ RSpec.describe "Backups and checks" do
         .new(workspace)
         .call
         .reject(&:sound)
-        .to_h { |each| [each.what, each.told] }
+        .to_h { |each| [each.what, each.message] }
     end
     expect(check.call).to eq({})
     connection = UpTack::Store::Database.connection

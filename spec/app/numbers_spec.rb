@@ -162,8 +162,8 @@ RSpec.describe "Numbers in the store" do
     )
     change(:PinRule, table: "clays", rule: plain)
     finding = UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.find { |each| each.what == "counters" }
-    expect([finding.sound, finding.told]).to match([false, a_string_including("CL-01 is in 2 records")])
+    expect([finding.sound, finding.message]).to match([false, a_string_including("CL-01 is in 2 records")])
     save({"code" => "CL-77"}, id: doubled, channel: "import")
-    expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)).to eq([])
+    expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:message)).to eq([])
   end
 end

@@ -152,7 +152,7 @@ RSpec.describe "The sealed log", :tampers do
     )
     expect(entry.differences).to include(cut["seal"])
     expect(store::Revision.order(:id).last).to have_attributes(action: "restore", summary: entry.record_title)
-    expect(store::Event.where(kind: "restored").last.told["cut_off"]).to include("entry" => 346, "seal" => cut["seal"])
+    expect(store::Event.where(kind: "restored").last.facts["cut_off"]).to include("entry" => 346, "seal" => cut["seal"])
     expect([verify.sound, verify(against: backups.path(copy)).sound]).to eq([true, true])
     # Who may come in stays as it was, and no number is given twice.
     expect([person("Hale Orrin"), store::Person.find(3)].map { |each| [each.name, each.active] }).to eq(
@@ -160,7 +160,7 @@ RSpec.describe "The sealed log", :tampers do
     )
     expect(pieces.page.flat_map { |_, row| row.values }.grep(/Senna/)).to eq([])
     expect(store::Entry.where(person_id: 3).map(&:person_name).uniq).to eq(["Person 3"])
-    expect(store::Token.of(mine.last)).to be_a(store::Token)
+    expect(store::Token.authenticate(mine.last)).to be_a(store::Token)
     expect(save_piece(good_piece).record.then { |record| [record.id, record.values["tag"]] }).to eq([35, "PC-00035"])
     expect(design.undo).to be_nil
     expect { backups.drop(copy) }.to raise_error(store::Backups::Kept)

@@ -104,7 +104,7 @@ RSpec.describe "Typing it right, in the store" do
     )
     outcome =
       UpTack::UseCases::Records::AnswerDraft.new(workspace).call(table: "pieces", typed: {"firing" => "Bisque"}).outcome
-    expect(UpTack::Services::OpenChoices.of(workspace.plan("pieces"), outcome)["stage"]).to eq(
+    expect(UpTack::Services::OpenChoices.find(workspace.plan("pieces"), outcome)["stage"]).to eq(
       ["Drying", "Bisque fired"]
     )
   end

@@ -77,7 +77,7 @@ def problems(saved, imported)
     found << "records beside the log: #{rows.count} " \
       "and #{UpTack::Store::Entry.where(action: "create").count}"
   end
-  found + UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:told)
+  found + UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:message)
 end
 
 Dir.mktmpdir do |folder|

@@ -24,7 +24,7 @@ tables = project.tables.select { |table| table.rules.any? && [nil, table.key].in
 totals =
   tables.map do |table|
     found =
-      Noticing.of(project, table, records: around.records(table), profiles: {table.key => around.profile(table)})
+      Noticing.run(project, table, records: around.records(table), profiles: {table.key => around.profile(table)})
     puts format(
       "%s, %d rules: %d records at the edges notice %d of %d mistakes (%.1f %%) in %.1f s; with " \
         "%d records more %d (%.1f %%), looked for in %.1f s",

@@ -130,7 +130,8 @@ RSpec.describe "Auto-numbers" do
         .first
     told =
       %w[ANS-000042 ANS-42 WIL-000042 000042 ANS-].map do |text|
-        rule.told(Core::Expression::Evaluation.new(values: {"maker" => "Ansa"}, context: context), text).last
+        rule.series_and_count(Core::Expression::Evaluation.new(values: {"maker" => "Ansa"}, context: context),
+          text).last
       end
     expect(told).to eq([42, 42, nil, nil, nil])
   end

@@ -235,7 +235,7 @@ RSpec.describe "The bench" do
 
   it "tells why a field holds what it holds, or is blank" do
     trial = run.trial(pieces, proof([fill("weight" => "200")], {"what" => "refused"}))
-    why = ->(key) { Core::Bench::ValueExplanation.of(pieces, trial.last.outcome, pieces.field(key)) }
+    why = ->(key) { Core::Bench::ValueExplanation.explain(pieces, trial.last.outcome, pieces.field(key)) }
     expect(why.call("share").words).to eq(
       "Share comes from “if Weight > 100 then Weight ÷ 2, else Weight”: 200 > 100: yes, so 200 ÷ 2."
     )
@@ -257,13 +257,13 @@ RSpec.describe "The bench" do
         .new(Core::Design::Project.from(plain))
         .call(Core::Design::Project.from(plain).table("pieces"), proof([fill(whole), save], {"what" => "saved"}))
         .steps
-    expect(Core::Bench::Divergence.of(good, now).to_h).to include(
+    expect(Core::Bench::Divergence.between(good, now).to_h).to include(
       stage: "calculate",
       field: "share",
       was: "blank → 100",
       now: "blank → 200"
     )
-    expect(Core::Bench::Divergence.of(good, good)).to be_nil
+    expect(Core::Bench::Divergence.between(good, good)).to be_nil
   end
 
   it "carries a proof through new names of fields and tables" do

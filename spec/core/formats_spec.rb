@@ -38,7 +38,7 @@ RSpec.describe "Reading formats" do
     expect(shown("date", Date.new(2026, 3, 5), {"pattern" => "EEEE d MMMM ''yy"})).to eq(
       ["Thursday 5 March '26", "5 Mar 2026"]
     )
-    expect(shown("time", Core::DayTime.of(0, 5), {"pattern" => "h:mm a"})).to eq(["12:05 am", "00:05"])
+    expect(shown("time", Core::DayTime.at(0, 5), {"pattern" => "h:mm a"})).to eq(["12:05 am", "00:05"])
     expect(
       shown(
         "moment",
@@ -159,7 +159,7 @@ RSpec.describe "Reading formats" do
     it "reads back as the same time, on both halves of the clock" do
       (0...1440).step(7) do |minute|
         Core::DayTime
-          .of(minute / 60, minute % 60)
+          .at(minute / 60, minute % 60)
           .then { |time| expect(again("time", time, {"pattern" => "h:mm a"}, {})).to eq([time, time]) }
       end
     end

@@ -12,7 +12,7 @@ RSpec.describe "Small mistakes in rules" do
   it "are rules that could be saved, each another one, told in words" do
     project.tables.each do |each|
       each.rules.each do |rule|
-        mutants = Core::Bench::Mutants.of(rule, each)
+        mutants = Core::Bench::Mutants.all(rule, each)
         expect(mutants.map(&:plain).uniq.length).to eq(mutants.length)
         expect(mutants.map(&:plain)).not_to include(rule.to_plain)
         expect(mutants.map(&:words)).to all(satisfy { |words| !words.strip.empty? && !words.include?("#<") })
@@ -22,7 +22,7 @@ RSpec.describe "Small mistakes in rules" do
     sorts =
       project
         .tables
-        .flat_map { |each| each.rules.flat_map { |rule| Core::Bench::Mutants.of(rule, each).map(&:sort) } }
+        .flat_map { |each| each.rules.flat_map { |rule| Core::Bench::Mutants.all(rule, each).map(&:sort) } }
         .uniq
     expect(Core::Bench::Mutants::SORTS - sorts).to eq([])
   end
@@ -32,7 +32,7 @@ RSpec.describe "Small mistakes in rules" do
 
   tables.each do |key, design|
     it "in #{key} are noticed by the records at the edges, with what is expected of them by default" do
-      found = Noticing.of(design, design.table(key))
+      found = Noticing.run(design, design.table(key))
       puts "\n#{key}: #{found.edges} records at the edges notice #{found.noticed} of #{found.tried} mistakes"
       expect(found.noticed.fdiv(found.tried)).to be >= 0.98, found.left.join("\n")
     end
@@ -41,7 +41,7 @@ RSpec.describe "Small mistakes in rules" do
   # Each rule of a table as a slip of the hand would have made it: another design, whose own slips count.
   it "are noticed in other designs as well, or have a record made for them" do
     random = Random.new(RSpec.configuration.seed)
-    found = Array.new(4) { Noticing.of(*varied(project, random.rand(2).zero? ? "order_lines" : "firings", random)) }
+    found = Array.new(4) { Noticing.run(*varied(project, random.rand(2).zero? ? "order_lines" : "firings", random)) }
     noticed, tried = found.sum(&:noticed_then), found.sum(&:tried)
     expect(noticed.fdiv(tried)).to be >= 0.95, found.flat_map(&:left).join("\n")
   end
@@ -50,7 +50,7 @@ RSpec.describe "Small mistakes in rules" do
     plain = project.to_plain
     rules = plain["tables"].find { |each| each["key"] == key }.tap { |each| each["proofs"] = [] }["rules"]
     rules.each_index.to_a.sample(3, random: random).each do |index|
-      mutants = Core::Bench::Mutants.of(Core::Rules.from(rules[index]), project.table(key)).select(&:plain)
+      mutants = Core::Bench::Mutants.all(Core::Rules.from(rules[index]), project.table(key)).select(&:plain)
       other = mutants.sample(random: random) or next
       before, rules[index] = rules[index], other.plain
       Core::Design::Project.from(plain)
@@ -71,7 +71,7 @@ RSpec.describe "Small mistakes in rules" do
       harmless =
         own.rules.flat_map do |rule|
           Core::Bench::Mutants
-            .of(rule, own)
+            .all(rule, own)
             .filter_map { |mutant| reasons.reason(rule, mutant) && [rule.id, mutant.plain] }
         end
       noticed =
@@ -112,7 +112,7 @@ RSpec.describe "Small mistakes in rules" do
     ground = Core::Save::CompiledProject.new(project)
     proofs = pieces.proofs.sample(6, random: random)
     (pieces.rules.sample(12, random: random) | pieces.rules.select(&:owns?)).each do |rule|
-      mutant = Core::Bench::Mutants.of(rule, pieces).sample(random: random) or next
+      mutant = Core::Bench::Mutants.all(rule, pieces).sample(random: random) or next
       plain = project.to_plain
       rules = plain["tables"].find { |each| each["key"] == "pieces" }["rules"]
       index = rules.index { |each| each["id"] == rule.id }

@@ -29,7 +29,7 @@ RSpec.describe "The demo's proofs" do
       broken = Core::Design::Project.from(changed)
       again = Core::Bench::Run.new(broken)
       results
-        .select { |result| result.seen.key?(rule.id) }
+        .select { |result| result.reached.key?(rule.id) }
         .any? do |result|
           came_out.call(again.differences(broken.table(result.table.key), result.proof)) !=
             came_out.call(result.differences)
@@ -57,8 +57,8 @@ RSpec.describe "The demo's proofs" do
         .flat_map do |table|
           table
             .rules
-            .select { |rule| results.any? { |result| result.seen.key?(rule.id) } }
-            .flat_map { |rule| Mutants.of(rule).map { |mutant| [table, rule, mutant] } }
+            .select { |rule| results.any? { |result| result.reached.key?(rule.id) } }
+            .flat_map { |rule| Mutants.all(rule).map { |mutant| [table, rule, mutant] } }
         end
         .reject { |_, rule, mutant| alike.include?([rule.id, mutant.words]) }
     tried = Thorough.some(tried, 100)

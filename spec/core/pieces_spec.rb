@@ -3,7 +3,7 @@
 require "core_helper"
 
 RSpec.describe "Formulas from pieces" do
-  def pieces(text) = Core::Expression::StructuredForm.of(text)
+  def pieces(text) = Core::Expression::StructuredForm.parse(text)
   def write(given) = Core::Expression::StructuredForm.write(given)
 
   [
@@ -17,8 +17,8 @@ RSpec.describe "Formulas from pieces" do
     "weight > tare and maker.name = user.name"
   ].each do |text|
     it "shows #{text} and writes it again" do
-      expect(Core::Expression::Printer.new.of(Core::Expression.parse(write(pieces(text))))).to eq(
-        Core::Expression::Printer.new.of(Core::Expression.parse(write(pieces(write(pieces(text))))))
+      expect(Core::Expression::Printer.new.print(Core::Expression.parse(write(pieces(text))))).to eq(
+        Core::Expression::Printer.new.print(Core::Expression.parse(write(pieces(write(pieces(text))))))
       )
       expect(meaning(write(pieces(text)))).to eq(meaning(text))
     end
@@ -26,7 +26,7 @@ RSpec.describe "Formulas from pieces" do
 
   # What can be compared: the shortest text of it, whether or not a guard names the link or its field.
   def meaning(text) =
-    Core::Expression::Printer.new.of(Core::Expression.parse(text)).gsub("title.text is blank", "title is blank")
+    Core::Expression::Printer.new.print(Core::Expression.parse(text)).gsub("title.text is blank", "title is blank")
 
   [
     "weight * 2",

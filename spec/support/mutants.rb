@@ -12,7 +12,7 @@ module Mutants
 
   # @param rule [UpTack::Core::Rules::Rule]
   # @return [Array<Mutant>]
-  def of(rule)
+  def all(rule)
     plain = rule.to_plain
     # What is only suggested does nothing when a record is saved, left out or not.
     left_out = (plain["mode"] == "suggest") ? [] : [Mutant.new("left out", nil)]

@@ -10,7 +10,7 @@ class ReferenceInterpreter
   end
 
   # @return [Object, nil] as a Formula would give it
-  def of(tree)
+  def interpret(tree)
     value = walk(tree)
     return if blank?(value)
 

@@ -70,7 +70,7 @@ RSpec.describe "People, sessions and tokens, over HTTP" do
       %w[Bram\ Tolley Bram\ Tolley Senna\ Whitlock].map do |name|
         store::Token.make(person(name), name: "Script", role: "clerk", days: 9)
       end
-    works = -> { made.map { |_, text| !store::Token.of(text).nil? } }
+    works = -> { made.map { |_, text| !store::Token.authenticate(text).nil? } }
     expect(ask(:get, "/api/tokens").map { |each| each["person"]["name"] }.tally).to eq(
       "Bram Tolley" => 2,
       "Senna Whitlock" => 1
@@ -83,7 +83,7 @@ RSpec.describe "People, sessions and tokens, over HTTP" do
       store::Person.find_by(name: "Senna Whitlock").id,
       {"active" => true}
     )
-    expect([works.call, events("token_ended").map { |each| each.told["why"] }]).to eq(
+    expect([works.call, events("token_ended").map { |each| each.facts["why"] }]).to eq(
       [[false, false, false], ["revoked", "another password", "no longer active"]]
     )
     sign_in_as("Hale Orrin")
@@ -132,7 +132,7 @@ RSpec.describe "People, sessions and tokens, over HTTP" do
     expect([guess.call("192.0.2.99"), last_response.headers["Retry-After"]]).to eq([429, "15"])
     rack_mock_session.cookie_jar = known
     expect(sign_in("bram", from: "192.0.2.98") && status).to eq(200)
-    expect(events("locked_out").map(&:told)).to eq([{"from" => "192.0.2.2", "known" => true}])
+    expect(events("locked_out").map(&:facts)).to eq([{"from" => "192.0.2.2", "known" => true}])
   end
 
   it "believes what tells of addresses from the proxies alone that are named" do

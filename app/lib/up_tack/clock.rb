@@ -69,7 +69,7 @@ module UpTack
     def day_at(at)
       seconds = at + offset(at)
       day = seconds.div(DAY)
-      @day = [day, Core::Calendar.of(Time.at(seconds).utc)] unless @day&.first == day
+      @day = [day, Core::Calendar.date_of(Time.at(seconds).utc)] unless @day&.first == day
       @day.last
     end
 

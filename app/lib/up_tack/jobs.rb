@@ -42,7 +42,7 @@ module UpTack
 
       # @param workspace [Workspace] of whoever asks, who is told what they may see
       # @return [Hash, Array, nil] what is told at the end; nil before, and where there is nothing to tell
-      def told(workspace) = (!running? && error.nil? && @report) ? @report.call(result, workspace) : nil
+      def report_to(workspace) = (!running? && error.nil? && @report) ? @report.call(result, workspace) : nil
 
       private
 

@@ -112,7 +112,7 @@ module UpTack
         passed = result.state == "passed"
         divergence =
           if good && !passed && result.state == "broken"
-            Core::Bench::Divergence.of(JSON.parse(good), JSON.parse(JSON.generate(result.steps)))
+            Core::Bench::Divergence.between(JSON.parse(good), JSON.parse(JSON.generate(result.steps)))
           end
         {
           proof_id: result.proof.id,
@@ -120,7 +120,7 @@ module UpTack
           state: result.state,
           result:
             JSON.generate(result.differences.map { |each| each.to_h.slice(:expected, :actual, :field, :rules) }),
-          seen: JSON.generate(result.seen),
+          seen: JSON.generate(result.reached),
           good: passed ? JSON.generate(result.steps) : good,
           good_at: passed ? Time.now.utc : good_at,
           divergence: divergence && JSON.generate(divergence.to_h)

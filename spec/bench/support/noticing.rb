@@ -26,7 +26,7 @@ module Noticing
   # @param table [UpTack::Core::Design::Table]
   # @param around [Hash] records and profiles, as Edges takes them
   # @return [Found]
-  def of(project, table, **around)
+  def run(project, table, **around)
     ground = UpTack::Core::Save::CompiledProject.new(project)
     clock = UpTack::Core::Design::ScriptClock.at("2026-11-23T09:00", project.conventions)
     candidates = BENCH::BoundaryCases.new(ground, table, clock: clock, **around).candidates
@@ -60,7 +60,7 @@ module Noticing
           "expect" => expect))
       end
     made.filter_map do |proof|
-      run.call(table, proof).then { |result| [proof, result.seen] if result.state == "passed" }
+      run.call(table, proof).then { |result| [proof, result.reached] if result.state == "passed" }
     end
   end
 

@@ -27,9 +27,9 @@ RSpec.describe "Expressions, printed and compiled" do
     600.times do
       text = RandomFormula.new(random).any(4)
       tree = Core::Expression.parse(text)
-      printed = Core::Expression::Printer.new.of(tree)
+      printed = Core::Expression::Printer.new.print(tree)
       expect(shape(Core::Expression.parse(printed))).to eq(shape(tree)), "#{text}\n#{printed}"
-      expect(Core::Expression::Printer.new.of(Core::Expression.parse(printed))).to eq(printed)
+      expect(Core::Expression::Printer.new.print(Core::Expression.parse(printed))).to eq(printed)
     end
   end
 
@@ -48,7 +48,7 @@ RSpec.describe "Expressions, printed and compiled" do
       text = RandomFormula.new(random).any(4)
       formula = Core::Expression.compile(text, scope)
       evaluation = Core::Expression::Evaluation.new(values: values, context: context)
-      wanted = ReferenceInterpreter.new(values).of(formula.tree)
+      wanted = ReferenceInterpreter.new(values).interpret(formula.tree)
       expect(formula.call(evaluation)).to eq(wanted), text
       wanted
     end
@@ -76,7 +76,7 @@ RSpec.describe "Expressions, printed and compiled" do
     "user.name" => "user.name"
   }.each do |text, printed|
     it("prints #{text} as #{printed}") do
-      expect(Core::Expression::Printer.new.of(Core::Expression.parse(text))).to eq(printed)
+      expect(Core::Expression::Printer.new.print(Core::Expression.parse(text))).to eq(printed)
     end
   end
 end

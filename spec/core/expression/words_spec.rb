@@ -15,7 +15,7 @@ RSpec.describe "Expressions in words" do
   end
 
   def words(text, subject = nil)
-    Core::Expression::Humanizer.new(design.scope, subject: subject).of(Core::Expression.parse(text))
+    Core::Expression::Humanizer.new(design.scope, subject: subject).humanize(Core::Expression.parse(text))
   end
 
   it "says fields by their labels and signs as people read them" do
@@ -60,7 +60,7 @@ RSpec.describe "Expressions in words" do
     # Nothing reads as a call of its name, and no argument is left out.
     Core::Expression::Functions.all.each_value do |function|
       given = function.parameters.flat_map { |each| each.many ? %w[Clay Tare] : [each.name] }
-      said = Core::Expression::Spoken.of(function.name, given)
+      said = Core::Expression::Spoken.speak(function.name, given)
       expect(said).not_to match(/\b#{function.name} of [^,]+, /), said
       expect(given.first(2).reject { |each| said.include?(each) } - %w[type mode]).to eq([]), said
     end
@@ -109,7 +109,7 @@ RSpec.describe "Expressions in words" do
         context: context
       )
     shown = ->(text) do
-      Core::Expression::EvaluatedHumanizer.new(design.scope, evaluation).of(Core::Expression.parse(text))
+      Core::Expression::EvaluatedHumanizer.new(design.scope, evaluation).humanize(Core::Expression.parse(text))
     end
     expect(shown.call("clay + tare = wet")).to eq("640 + 55 = 695, not 700")
     expect(shown.call("clay + tare >= wet * 2")).to eq("640 + 55 = 695, below 700 × 2 = 1400")
@@ -126,7 +126,8 @@ RSpec.describe "Expressions in words" do
   it "follows a renamed field, and only that" do
     text = "clay + clay_2 + old.clay & \"clay\" -- clay"
     formula = Core::Expression.compile(text, table(field("clay", "number"), field("clay_2", "number")).scope)
-    renamed = Core::Expression::Renaming.of(text, formula.references, table: "pieces", key: "clay", to: "body_weight")
+    renamed = Core::Expression::Renaming.rename(text, formula.references, table: "pieces", key: "clay",
+      to: "body_weight")
     expect(renamed).to eq("body_weight + clay_2 + old.body_weight & \"clay\" -- clay")
   end
 end

@@ -67,7 +67,7 @@ RSpec.describe "Numbers as the firm writes them" do
       Core::Expression::Scope.of_values(
         "n" => BigDecimal(1),
         "day" => CoreHelp::TODAY,
-        "hour" => Core::DayTime.of(9, 30)
+        "hour" => Core::DayTime.at(9, 30)
       )
     {
       'text(day, "DD/MM/YYYY")' => %w[YYYY `yyyy`],

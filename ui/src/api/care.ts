@@ -7,7 +7,7 @@ import { queryKeys } from "./queryKeys";
 
 export type Backup = components["schemas"]["Backup"];
 export type Schedule = { every: "never" | "hour" | "day" | "week"; hour: number; keep: number; days: number };
-export type Findings = { findings: { what: string; sound: boolean; told: string }[] };
+export type Findings = { findings: { what: string; sound: boolean; message: string }[] };
 
 export const useBackups = () =>
   useQuery({ queryKey: queryKeys.backups(), queryFn: () => data(api.GET("/api/backups")) });

@@ -5484,7 +5484,7 @@ export interface operations {
                             /** @enum {string} */
                             what: "file" | "links" | "log" | "values" | "counters";
                             sound: boolean;
-                            told: string;
+                            message: string;
                         }[];
                     };
                 };

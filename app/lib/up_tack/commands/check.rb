@@ -28,7 +28,7 @@ module UpTack
           next tell_missing(path) unless workspace
 
           findings = UseCases::Maintenance::IntegrityCheck.new(workspace).call
-          findings.each { |each| @out.puts "#{each.sound ? "sound   " : "BROKEN  "}#{each.told}" }
+          findings.each { |each| @out.puts "#{each.sound ? "sound   " : "BROKEN  "}#{each.message}" }
           findings.all?(&:sound) ? 0 : 1
         end
       rescue ActiveRecord::ActiveRecordError, SQLite3::Exception => e

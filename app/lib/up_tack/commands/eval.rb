@@ -68,14 +68,14 @@ module UpTack
           return fail_with("#{sentence[0].upcase}#{sentence[1..]}.", formula.tree.from, formula.tree.to)
         end
 
-        type = value.nil? ? :any : Core::Values::Types.of(value)
+        type = value.nil? ? :any : Core::Values::Types.type_of(value)
         @out.puts JSON.generate(type: Core::Values::Types.name(type), value: Core::Values.dump(value))
         0
       end
 
       def context
         now = @today ? Time.utc(@today.year, @today.month, @today.day, 12) : Time.now.utc
-        clock = Core::Ports::StoppedClock.new(now: now, today: @today || Core::Calendar.of(Time.now))
+        clock = Core::Ports::StoppedClock.new(now: now, today: @today || Core::Calendar.date_of(Time.now))
         Core::Context.new(clock: clock, person: Core::Ports::Person.new)
       end
 

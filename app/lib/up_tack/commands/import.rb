@@ -72,7 +72,7 @@ module UpTack
         settings =
           UseCases::Imports::SettingsOverride.over(
             looked.settings,
-            "columns" => maps.map { |map| told(map, source, design) },
+            "columns" => maps.map { |map| column_mapping(map, source, design) },
             "match" => match,
             "blanks" => flags["--keep-blank"] ? "kept" : nil
           )
@@ -114,7 +114,7 @@ module UpTack
         FileUtils.rm_f(upload.refused)
       end
 
-      def told(map, source, design)
+      def column_mapping(map, source, design)
         column, _, field = map.rpartition("=")
         unless source.columns.include?(column)
           Core::Invalid.because(

@@ -36,8 +36,8 @@ module UpTack
             Core::Messages["interchange.source.is_not_workbook_though_its_ending_says", name: name]
         end
 
-        told = known_as(head)
-        raise Unreadable, Core::Messages["interchange.source.is_not_table", name: name, kind: told] if told
+        kind = known_as(head)
+        raise Unreadable, Core::Messages["interchange.source.is_not_table", name: name, kind: kind] if kind
         return (ending == "jsonl" || head.lstrip.start_with?("{")) ? "jsonl" : "json" if %w[json jsonl].include?(ending)
 
         "csv"

@@ -60,7 +60,7 @@ module UpTack
 
           text = Core::Values.show(number)
           series, count =
-            compiled.told(
+            compiled.series_and_count(
               Core::Expression::Evaluation.new(values: values, old: values, context: context, is_new: false, id: id),
               text
             )

@@ -55,7 +55,7 @@ module UpTack
       def outcome(draft)
         return super unless @ahead
 
-        Core::Save.run_dependent(@plan, draft, @ahead.partial, @context, partition, told: !@ahead.row.nil?)
+        Core::Save.run_dependent(@plan, draft, @ahead.partial, @context, partition, open_only: !@ahead.row.nil?)
       end
 
       def written(stored, id, outcome)

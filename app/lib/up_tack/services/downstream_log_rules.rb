@@ -43,7 +43,7 @@ module UpTack
         @writers[table.key].amend(
           StoredRecord.new(id: id, values: now),
           written,
-          told: changes.select { |change| written.include?(change) || before.key?(change.field.key) }
+          logged: changes.select { |change| written.include?(change) || before.key?(change.field.key) }
         )
       end
 

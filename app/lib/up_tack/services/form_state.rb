@@ -12,7 +12,7 @@ module UpTack
       # @param outcome [Core::Save::Outcome]
       # @param person [#role]
       # @return [Services::FormState]
-      def self.of(plan, ready, outcome, person)
+      def self.build(plan, ready, outcome, person)
         states = Core::Save::FieldStates.new(plan, outcome, person, ready ? ready.states : []).all
         cursor = ready && Core::Forms::FocusOrder.new(ready, outcome, states)
         new(states: states, following: cursor ? cursor.all : {}, first: cursor&.first)

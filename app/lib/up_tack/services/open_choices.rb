@@ -9,7 +9,7 @@ module UpTack
       # @param plan [Core::Save::Plan]
       # @param outcome [Core::Save::Outcome]
       # @return [Hash{String=>Array<String>}] by field key, for every choice
-      def of(plan, outcome)
+      def find(plan, outcome)
         plan
           .table
           .fields

@@ -62,14 +62,14 @@ module UpTack
       # Writes what rules made of a stored record by themselves, as an entry of its own.
       # @param stored [Services::StoredRecord] as it is
       # @param changes [Array<Core::Save::Change>]
-      # @param told [Array<Core::Save::Change>] those that its entry tells of
+      # @param logged [Array<Core::Save::Change>] those that its entry tells of
       # @return [void]
-      def amend(stored, changes, told:)
+      def amend(stored, changes, logged:)
         look_around
         made = changes.to_h { |change| [change.field.key, change.after] }
         @rows.update(stored.id, made)
         followed = follow(stored.id, stored.values, stored.values.merge(made), @context)
-        log(stored.id, "update", @last.last, changes: told, followed: followed)
+        log(stored.id, "update", @last.last, changes: logged, followed: followed)
         echo
       end
 
@@ -106,7 +106,7 @@ module UpTack
           record: stored,
           outcome: outcome,
           table: @table.key,
-          form_state: FormState.of(@plan, @form, outcome, @workspace.person)
+          form_state: FormState.build(@plan, @form, outcome, @workspace.person)
         )
       end
 
@@ -130,11 +130,11 @@ module UpTack
       def insert(id, outcome) = @rows.insert(outcome.values, id: id)
 
       # The number that was taken is the record's, and others may follow it.
-      # @param context [Core::Context, nil] see Core::Save::RecordTitle.of
+      # @param context [Core::Context, nil] see Core::Save::RecordTitle.find
       # @return [Hash] as Recalculation::AfterSave#run has it
       def follow(id, before, after, context = nil)
         @counters.commit(id)
-        @last = [id, Core::Save::RecordTitle.of(@table, id, after, context)]
+        @last = [id, Core::Save::RecordTitle.find(@table, id, after, context)]
         @upkeep.run(id, before: before, after: after)
       end
 

@@ -76,7 +76,7 @@ module UpTack
 
       def look_up = query.whole? ? query.ids : worked_out
 
-      def names(table) = Store::NameIndex.of(@workspace.plan(table), @workspace.context)
+      def names(table) = Store::NameIndex.find(@workspace.plan(table), @workspace.context)
 
       def key
         fleeting = [@filter, *sorting].compact.any? { |formula| upkeep.fleeting_in(formula).any? }

@@ -64,7 +64,7 @@ module UpTack
           searched,
           text,
           context.reading(@workspace.project.conventions),
-          ->(table) { Store::NameIndex.of(@workspace.plan(table), context) }
+          ->(table) { Store::NameIndex.find(@workspace.plan(table), context) }
         )
       end
 

@@ -18,7 +18,7 @@ module UpTack
       # @param changes [Array<Core::Save::Change>]
       # @param records [LinkedRecords] by which links are named
       # @return [String]
-      def of(changes, records) =
+      def serialize(changes, records) =
         "[#{changes.map { |change| piece(change.field, change.before, change.after, change.rule, records) }.join(",")}]"
 
       # What rules give many records of a batch alike is not written anew for each.

@@ -8,7 +8,7 @@ module UpTack
       self.table_name = "up_tack_ignored"
 
       # @return [Hash{Array(String, Integer)=>String}] values by field id and record number
-      def self.of(table)
+      def self.in_table(table)
         where(table_id: table.id)
           .pluck(:field_id, :record_id, :value)
           .to_h { |field, record, value| [[field, record], value] }

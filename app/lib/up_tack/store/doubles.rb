@@ -12,7 +12,7 @@ module UpTack
       # @param table [Core::Design::Table]
       # @param field [Core::Design::Field]
       # @return [Hash{String=>Integer}] how many records have each, by the number as text
-      def of(table, field)
+      def find(table, field)
         return {} unless table.kept?(field.key)
 
         column = Database.connection.quote_column_name(field.key)

@@ -17,12 +17,12 @@ module UpTack
       LATEST = "SELECT id, seal FROM up_tack_events ORDER BY id DESC LIMIT 1"
 
       # @return [Hash{String=>Object}]
-      def told = JSON.parse(details)
+      def facts = JSON.parse(details)
 
       # @param person [Person, nil] who did it
       # @param id [Integer, nil] its number, where it does not follow the one before
       # @return [void]
-      def self.add(kind, told = {}, person: nil, now: Time.now.utc, id: nil)
+      def self.add(kind, facts = {}, person: nil, now: Time.now.utc, id: nil)
         Database.write do
           last, seal = Statements.run(LATEST).first || [0, Seal::BEGINNING]
           entry, entry_seal = Statements.run(LogWriter::LATEST).first || [0, Seal::BEGINNING]
@@ -33,7 +33,7 @@ module UpTack
             number,
             person ? PersonNames.seal(number, person.name) : "",
             kind,
-            JSON.generate(told),
+            JSON.generate(facts),
             entry,
             entry_seal
           ]
@@ -47,8 +47,8 @@ module UpTack
 
       # The same as soon as nobody else writes; whoever is refused does not wait for it.
       # @return [void]
-      def self.add_soon(kind, told = {}, person: nil)
-        @waiting << [Database.path, Time.now.utc, kind, told, person]
+      def self.add_soon(kind, facts = {}, person: nil)
+        @waiting << [Database.path, Time.now.utc, kind, facts, person]
         @mutex.synchronize { @writer = Thread.new { write_waiting } unless @writer&.alive? }
       end
 
@@ -62,8 +62,8 @@ module UpTack
 
       def self.write_waiting
         until @waiting.empty?
-          path, now, kind, told, person = @waiting.pop(true)
-          add(kind, told, person: person, now: now) if path == Database.path
+          path, now, kind, facts, person = @waiting.pop(true)
+          add(kind, facts, person: person, now: now) if path == Database.path
         end
       rescue ThreadError
         nil # Another thread was faster.

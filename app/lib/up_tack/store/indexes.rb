@@ -30,7 +30,7 @@ module UpTack
 
       # @return [Hash{String=>Array(String, Array)}] statements by name, each with what makes it what it is
       def wanted(project)
-        project.tables.flat_map { |table| sought(table).flat_map { |field| of(table, field) } }.to_h
+        project.tables.flat_map { |table| sought(table).flat_map { |field| statements(table, field) } }.to_h
       end
 
       # @return [Array<Core::Design::Field>] the first field of each rule that looks for other records of the same
@@ -45,7 +45,7 @@ module UpTack
           .uniq
       end
 
-      def of(table, field)
+      def statements(table, field)
         name, column, place = "#{PREFIX}#{field.id}", quoted(field.key), quoted(table.key)
         mark = [table.id, field.id, field.type, !field.bare.nil?]
         unless Query::Keys.folded?(field)

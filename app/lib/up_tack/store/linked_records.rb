@@ -12,7 +12,7 @@ module UpTack
 
       # @param project [Core::Design::Project]
       # @return [LinkedRecords] for names alone, outside any request
-      def self.of(project)
+      def self.build(project)
         records = new(project.tables.to_h { |table| [table.key, Core::Save::Plan.new(table, project.conventions)] })
         clock = Clock.new(project.conventions.time_zone)
         records.context = Core::Context.new(clock: clock, person: Core::Ports::Person.new, records: records)
@@ -57,7 +57,7 @@ module UpTack
       # @return [String, nil]
       def title(table, id)
         @titles[[table, id]] ||= (found = find(table, id)) &&
-          Core::Save::RecordTitle.of(@plans.fetch(table).table, id, found, @context)
+          Core::Save::RecordTitle.find(@plans.fetch(table).table, id, found, @context)
       end
 
       # @return [Array<Integer>]
@@ -75,7 +75,7 @@ module UpTack
       end
 
       # @return [Integer] linked records that it holds
-      def held = @found.sum { |_, known| known.length } + @linked.sum { |_, known| known.length }
+      def size = @found.sum { |_, known| known.length } + @linked.sum { |_, known| known.length }
 
       # Reads records in one go.
       # @param ids [Array<Integer>]

@@ -49,9 +49,9 @@ module UpTack
           raise Unchecked, Core::Messages["store.log_check.file_is_of_earlier_version_whose_log"]
         end
 
-        told = against && Against.read(against)
+        claims = against && Against.read(against)
         Guarded.run(verdict)
-        chains = Chains.new(verdict, progress, told).run
+        chains = Chains.new(verdict, progress, claims).run
         States.run(verdict, chains)
         Records.new(verdict, progress).run if verdict.sound && Revision.exists?
         verdict.head = Head.kept

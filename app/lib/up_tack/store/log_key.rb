@@ -59,7 +59,7 @@ module UpTack
         # @param text [String] of a line or of the environment
         # @return [Key]
         # @raise [Unfit]
-        def of(text)
+        def parse(text)
           if text.length < SHORTEST
             raise Unfit,
               Core::Messages["store.log_key.key_has_at_least_characters", least: SHORTEST]
@@ -82,7 +82,7 @@ module UpTack
             else
               []
             end
-          [*lines, *(given unless given.empty?)].map { |line| of(line) }
+          [*lines, *(given unless given.empty?)].map { |line| parse(line) }
         end
       end
     end

@@ -58,7 +58,7 @@ module UpTack
       # @return [void]
       def add_restore(number, now, who, summary, revision, cut)
         begin_chain
-        told = [["", "Log", "text", JSON.generate(cut["cut_off"]), @seal, nil]]
+        differences = [["", "Log", "text", JSON.generate(cut["cut_off"]), @seal, nil]]
         values = [
           number,
           LogWriter.moment(now),
@@ -73,9 +73,9 @@ module UpTack
           nil,
           nil,
           nil,
-          JSON.generate(told)
+          JSON.generate(differences)
         ]
-        Statements.insert_all(ENTRY, [[*values, Seal.of(@seal, values, @key)]])
+        Statements.insert_all(ENTRY, [[*values, Seal.compute(@seal, values, @key)]])
         Head.write
         @last = @seal = nil
       end
@@ -100,11 +100,11 @@ module UpTack
         return if @waiting.empty?
 
         @waiting.each { |said| tell(said) unless said.values.length == Seal::COLUMNS.length }
-        @waiting.each { |said| said.values << (@seal = Seal.of(@seal, said.values, @key)) }
+        @waiting.each { |said| said.values << (@seal = Seal.compute(@seal, said.values, @key)) }
         Statements.insert_all(ENTRY, @waiting.map(&:values))
         @waiting.each do |said|
           @fields.add_changes(said.values.first, said.changes)
-          @fields.add(said.values.first, said.prepared.told) if said.prepared
+          @fields.add(said.values.first, said.prepared.logged) if said.prepared
         end
         @waiting.clear
       end
@@ -114,7 +114,7 @@ module UpTack
           if said.prepared
             merged(said.prepared, said.changes, said.records)
           else
-            @differences.of(said.changes, said.records)
+            @differences.serialize(said.changes, said.records)
           end
         )
       end

@@ -23,7 +23,7 @@ module UpTack
         # @param plan [Core::Save::Plan]
         # @param context [Core::Context]
         # @return [NameIndex] up to date
-        def of(plan, context)
+        def find(plan, context)
           return new(plan, context) unless lasting?(plan.table)
           return fleeting(plan, context) if Database.connection.transaction_open?
 
@@ -160,7 +160,7 @@ module UpTack
       end
 
       def name(id, row, context)
-        title = Core::Save::RecordTitle.of(@table, id, row, context)
+        title = Core::Save::RecordTitle.find(@table, id, row, context)
         others = beside.filter_map { |field| field.show(row[field.key], context.records) unless row[field.key].nil? }
         folded = Core::Unicode.folded([title, *others].join("\n"))
         Name.new(id, title, folded[/\A[^\n]*/], folded)

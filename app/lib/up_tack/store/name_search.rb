@@ -16,7 +16,7 @@ module UpTack
       def initialize(plan, context)
         @table = plan.table
         @context = context
-        @index = NameIndex.of(plan, context)
+        @index = NameIndex.find(plan, context)
       end
 
       # @return [Array<Integer>] records of exactly this name, capitals aside

@@ -27,7 +27,7 @@ module UpTack
         def seal(person, name)
           return name unless person&.positive?
 
-          held([:sealed, person, name]) { encrypted(person, name, key(person) || begun(person)) }
+          memoize([:sealed, person, name]) { encrypted(person, name, key(person) || begun(person)) }
         end
 
         # @param text [String, nil] as it is kept
@@ -36,13 +36,13 @@ module UpTack
           return text unless text.is_a?(String) && text.include?("\u0002")
 
           # rubocop:disable Style/PerlBackrefs
-          text.gsub(MARK) { |reference| held([:opened, reference]) { decrypted($1.to_i, $2) || "Person #{$1}" } }
+          text.gsub(MARK) { |reference| memoize([:opened, reference]) { decrypted($1.to_i, $2) || "Person #{$1}" } }
         end
 
         # @param text [String] that a rule wrote, with names in it
         # @return [String] the same with each of them sealed
         def seal_within(text)
-          names, pattern = held([:names]) do
+          names, pattern = memoize([:names]) do
             known = Person.where.not(sign_in: nil).order(id: :desc).pluck(:name, :id).to_h
             [known, Regexp.union(known.keys.sort_by { |name| -name.length })]
           end
@@ -74,7 +74,7 @@ module UpTack
 
         private
 
-        def held(question)
+        def memoize(question)
           question = [Database.path, *question]
           @mutex.synchronize { return @held[question] if @held.key?(question) }
           found = yield

@@ -96,7 +96,7 @@ module UpTack
         sought
           .each_slice(500)
           .each_with_object({}) do |some, found|
-            column = Query::Keys.of(field)
+            column = Query::Keys.expression(field)
             list = some.map { |value| Query::Keys.value(value, field) }.join(", ")
             Database
               .connection

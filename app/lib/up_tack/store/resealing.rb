@@ -95,7 +95,7 @@ module UpTack
           unless differences.equal?(entry.last)
             Statements.run("UPDATE up_tack_entries SET differences = ? WHERE id = ?", differences, entry.first)
           end
-          before = set_seal(entry.first, Seal.of(before, [*entry[0...-1], differences], LogKey.current))
+          before = set_seal(entry.first, Seal.compute(before, [*entry[0...-1], differences], LogKey.current))
         end
       end
 

@@ -8,8 +8,8 @@ module UpTack
       # stretch:: which of the stretches of a Settled tells of it
       # known:: by value, what its column takes and what the log says of it
       Part = Struct.new(:key, :known, :place, :stretch, :field, :writer, :logged, :rule)
-      # parts:: of all closed fields; told:: ids of those that the log tells of where none is blank
-      Shape = Struct.new(:parts, :told)
+      # parts:: of all closed fields; logged:: ids of those that the log tells of where none is blank
+      Shape = Struct.new(:parts, :logged)
 
       # @param table [Core::Design::Table]
       # @param partition [Core::Save::PlanPartition]
@@ -19,13 +19,13 @@ module UpTack
         @differences = ChangeSerializer.new
         @parts = {}
         @shapes = Core::InternCache.new(very: true)
-        @told = Core::InternCache.new
+        @logged = Core::InternCache.new
       end
 
       # @param begun [Core::Save::PartialSave] whose origins are the same object as those of others
       #   whose fields came about alike
       # @return [PreparedRow]
-      def of(begun)
+      def prepare(begun)
         cells = []
         stretches = Array.new(@partition.open.length + 1)
         values = begun.values
@@ -42,7 +42,7 @@ module UpTack
           stretch = part.stretch
           (before = stretches[stretch]) ? before << "," << piece : stretches[stretch] = +piece
         end
-        PreparedRow.new(cells, stretches, blank ? @told.one(told(shape, values)) : shape.told)
+        PreparedRow.new(cells, stretches, blank ? @logged.one(logged_fields(shape, values)) : shape.logged)
       end
 
       private
@@ -63,10 +63,12 @@ module UpTack
               rule
             )
           end
-        Shape.new(parts, @told.one(parts.select(&:logged).map { |part| part.field.id }))
+        Shape.new(parts, @logged.one(parts.select(&:logged).map { |part| part.field.id }))
       end
 
-      def told(shape, values) = shape.parts.filter_map { |part| part.field.id if part.logged && !values[part.key].nil? }
+      def logged_fields(shape, values)
+        shape.parts.filter_map { |part| part.field.id if part.logged && !values[part.key].nil? }
+      end
 
       def written(part, value)
         [

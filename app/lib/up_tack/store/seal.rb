@@ -33,7 +33,7 @@ module UpTack
       # @param entry [Array] values of COLUMNS, in that order
       # @param key [LogKey::Key]
       # @return [String] 64 hexadecimal figures
-      def of(before, entry, key)
+      def compute(before, entry, key)
         under(key)
           .reset
           .update(before)

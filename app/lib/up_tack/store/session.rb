@@ -32,7 +32,7 @@ module UpTack
       def self.going(now: Time.now.utc) = where("seen_at >= ? AND made_at >= ?", now - IDLE, now - LONGEST)
 
       # @return [Session, nil] one that is not over
-      def self.of(token, now: Time.now.utc)
+      def self.authenticate(token, now: Time.now.utc)
         found = includes(:person).find_by(digest: digest(token)) or return
         return if found.seen_at < now - IDLE || found.made_at < now - LONGEST
 

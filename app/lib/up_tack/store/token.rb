@@ -51,7 +51,7 @@ module UpTack
 
       # @param text [String]
       # @return [Token, nil] one that has not ended, of somebody who may still come in
-      def self.of(text, now: Time.now.utc)
+      def self.authenticate(text, now: Time.now.utc)
         found = includes(:person).find_by(digest: Session.digest(text)) or return
         return if found.ends_at <= now || !found.person.active
 

@@ -78,7 +78,7 @@ module UpTack
       def records(field)
         (@records ||= {})[field] ||= begin
           project = (field == @old) ? @from : @to
-          field.link? ? LinkedRecords.of(project) : Core::Ports::NoRecords
+          field.link? ? LinkedRecords.build(project) : Core::Ports::NoRecords
         end
       end
 

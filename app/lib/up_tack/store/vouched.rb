@@ -24,17 +24,18 @@ module UpTack
 
       # Writes down the state of this row as it is now.
       # @param kind [String] of the event
-      # @param told [Hash{String=>Object}] what the event says besides
+      # @param facts [Hash{String=>Object}] what the event says besides
       # @return [void]
-      def vouch(kind, told = {}, person: nil)
+      def vouch(kind, facts = {}, person: nil)
         table = self.class.table_name
-        Event.add(kind, {"of" => table, "id" => id, "digest" => Vouched.digests(table, id)[id], **told}, person: person)
+        Event.add(kind, {"of" => table, "id" => id, "digest" => Vouched.digests(table, id)[id], **facts},
+          person: person)
       end
 
       # The row is gone, and should be.
       # @return [void]
-      def vouch_end(kind, told = {}, person: nil) =
-        Event.add(kind, {"of" => self.class.table_name, "id" => id, "digest" => nil, **told}, person: person)
+      def vouch_end(kind, facts = {}, person: nil) =
+        Event.add(kind, {"of" => self.class.table_name, "id" => id, "digest" => nil, **facts}, person: person)
     end
   end
 end

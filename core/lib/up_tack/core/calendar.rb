@@ -30,7 +30,7 @@ module UpTack
 
       # @param time [Time]
       # @return [Date] the day that the time itself shows, whatever its zone
-      def of(time) = day(time.year, time.month, time.day)
+      def date_of(time) = day(time.year, time.month, time.day)
 
       # @param date [Date] from elsewhere
       # @return [Date] the day of the same year, month and day

@@ -13,11 +13,11 @@ module UpTack
       # @return [DayTime, nil]
       def self.read(text)
         match = /\A(\d{1,2}):(\d{2})(?::(\d{2}))?\z/.match(text) or return
-        of(*match.captures.map(&:to_i))
+        at(*match.captures.map(&:to_i))
       end
 
       # @return [DayTime, nil] nil for a time that there is not
-      def self.of(hour, minute, second = 0)
+      def self.at(hour, minute, second = 0)
         if hour.between?(0, 23) && minute.between?(0, 59) && second.between?(0, 59)
           new((hour * 3600) + (minute * 60) + second)
         end

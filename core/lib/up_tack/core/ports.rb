@@ -11,7 +11,7 @@ module UpTack
       # now:: Time in UTC; today:: the Date that it is then at the firm
       StoppedClock = Struct.new(:now, :today, keyword_init: true) do
         # @return [Date] the day of a moment, as far from today as its UTC day is
-        def day_of(time) = today + (Calendar.of(time.getutc) - Calendar.of(now.getutc)).to_i
+        def day_of(time) = today + (Calendar.date_of(time.getutc) - Calendar.date_of(now.getutc)).to_i
 
         # @return [Time] the moment as the firm's clocks show it, here in UTC
         def local(time) = time.getutc

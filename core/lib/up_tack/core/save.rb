@@ -41,13 +41,13 @@ module UpTack
       # Takes it through the others.
       # @param draft [Draft] whose typed holds the same fields, be it without what was typed
       # @param begun [PartialSave]
-      # @param told [Boolean] whether changes of the fields that are closed by `run_independent` are
+      # @param open_only [Boolean] whether changes of the fields that are closed by `run_independent` are
       #   known already, and left out of what comes out
       # @return [Outcome]
-      def self.run_dependent(plan, draft, begun, context, partition, told: false)
+      def self.run_dependent(plan, draft, begun, context, partition, open_only: false)
         working = SaveState.new(plan, draft, context, false, begun)
         take(partition.dependent, working)
-        told ? working.outcome(partition.open_fields) : working.outcome
+        open_only ? working.outcome(partition.open_fields) : working.outcome
       end
 
       # @param rules_by_stage [Hash{String=>Array<#apply>}] by key of the stage

@@ -55,7 +55,7 @@ module UpTack
         when BigDecimal then figures(value, conventions)
         when true, false then YesNo.word(nil, value)
         when ::Date then Date.show(value, nil)
-        when ::Time then "#{Date.show(Calendar.of(value), nil)} #{value.strftime("%H:%M")}"
+        when ::Time then "#{Date.show(Calendar.date_of(value), nil)} #{value.strftime("%H:%M")}"
         when DayTime then value.to_s
         when Integer then "No. #{value}"
         when Array then value.map { |each| show(each, conventions) }.join(", ")

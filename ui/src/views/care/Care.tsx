@@ -123,7 +123,7 @@ export default function Care() {
                   className={`inline-block size-2.5 shrink-0
                     ${each.sound ? "rounded-full bg-success" : "rotate-45 bg-error"}`}
                 />
-                <span className={each.sound ? "" : "text-error"}>{each.told}</span>
+                <span className={each.sound ? "" : "text-error"}>{each.message}</span>
               </li>
             ))}
           </ul>

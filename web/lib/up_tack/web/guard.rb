@@ -48,7 +48,7 @@ module UpTack
           text = request.env["HTTP_AUTHORIZATION"].to_s[/\ABearer +(\S+)\z/i, 1]
           @by_token =
             text &&
-            (Store::Token.of(text) or raise SignedOut, Core::Messages["web.guard.token_is_not_known"])
+            (Store::Token.authenticate(text) or raise SignedOut, Core::Messages["web.guard.token_is_not_known"])
         end
 
         # @return [Store::Session]
@@ -57,7 +57,7 @@ module UpTack
           @signed_in ||=
             begin
               token = Guard::Cookies.open(request.cookies[Guard::Cookies::NAME])
-              found = token && Store::Session.of(token) or
+              found = token && Store::Session.authenticate(token) or
                 raise SignedOut,
                   Core::Messages["web.guard.you_are_not_signed_in_or_your"]
               @token = token
@@ -83,7 +83,7 @@ module UpTack
 
         def end_session
           token = Guard::Cookies.open(request.cookies[Guard::Cookies::NAME])
-          found = token && Store::Session.of(token)
+          found = token && Store::Session.authenticate(token)
           if found
             Store::Database.write { found.delete }
             Store::Event.add("signed_out", person: found.person)

@@ -59,11 +59,11 @@ module UpTack
         def heard
           length = @from.read(4)&.unpack1("N") or raise beyond
           # rubocop:disable Security/MarshalLoad -- from this program's own process
-          kind, told = Marshal.load(@from.read(length))
-          return told if kind == "told"
+          kind, content = Marshal.load(@from.read(length))
+          return content if kind == "told"
 
           let_go
-          raise Unreadable, told
+          raise Unreadable, content
         rescue ArgumentError, TypeError
           raise beyond
         end

@@ -212,7 +212,7 @@ module UpTack
           at =
             Time.utc(value.year, value.month, value.day, value.hour, value.minute, value.second) +
             value.sec_fraction.round
-          (at.hour.zero? && at.min.zero? && at.sec.zero?) ? Core::Calendar.of(at) : at
+          (at.hour.zero? && at.min.zero? && at.sec.zero?) ? Core::Calendar.date_of(at) : at
         end
 
         def clock(seconds) = Time.at(seconds.to_i % DAY).utc.strftime("%H:%M")

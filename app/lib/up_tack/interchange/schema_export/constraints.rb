@@ -25,7 +25,7 @@ module UpTack
         end
 
         # @return [Field]
-        def of(key) = @fields.fetch(key)
+        def find(key) = @fields.fetch(key)
 
         private
 

@@ -10,7 +10,7 @@ module UpTack
         # @param table [Core::Design::Table]
         # @param fields [Array<Core::Design::Field>]
         # @return [Hash{String=>Object}]
-        def of(table, fields = table.fields)
+        def generate(table, fields = table.fields)
           said = Constraints.new(table)
           {
             "$schema" => "https://json-schema.org/draft/2020-12/schema",
@@ -20,9 +20,9 @@ module UpTack
             "additionalProperties" => false,
             "properties" =>
               fields.to_h { |field|
-                [field.label, property(field, said.of(field.key)).merge(of_rules(field, table, said))]
+                [field.label, property(field, said.find(field.key)).merge(of_rules(field, table, said))]
               },
-            "required" => fields.select { |field| said.of(field.key).required }.map(&:label)
+            "required" => fields.select { |field| said.find(field.key).required }.map(&:label)
           }
         end
 

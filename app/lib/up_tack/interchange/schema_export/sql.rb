@@ -61,7 +61,7 @@ module UpTack
         def name(text) = "\"#{text.gsub('"', '""')}\""
 
         def column(field)
-          said = @constraints.of(field.key)
+          said = @constraints.find(field.key)
           parts = [name(field.key), field.values.sql]
           parts << "NOT NULL" if said.required && @holds.call("#{name(field.key)} IS NOT NULL").zero?
           parts << "DEFAULT #{default(field, said)}" if default(field, said)
@@ -97,7 +97,7 @@ module UpTack
             @constraints
               .rest
               .reject do |rule|
-                rule.defaults? && default(@table.field(rule.field), @constraints.of(rule.field))
+                rule.defaults? && default(@table.field(rule.field), @constraints.find(rule.field))
               end
               .map do |rule|
                 condition = rule.as_condition(@table) unless rule.warning? || rule.lets_old?
@@ -110,7 +110,7 @@ module UpTack
 
         def of_fields
           @table.kept_fields.flat_map do |field|
-            said = @constraints.of(field.key)
+            said = @constraints.find(field.key)
             key = name(field.key)
             [
               said.least &&

@@ -9,13 +9,13 @@ module UpTack
 
         # @param table [Core::Design::Table]
         # @return [Hash{String=>Object}]
-        def of(table)
+        def generate(table)
           said = Constraints.new(table)
           links = table.kept_fields.select(&:link?)
           {
             "fields" => [
               {"name" => "id", "type" => "integer", "constraints" => {"required" => true, "unique" => true}},
-              *table.kept_fields.map { |field| field(field, said.of(field.key)) }
+              *table.kept_fields.map { |field| field(field, said.find(field.key)) }
             ],
             "primaryKey" => "id",
             "missingValues" => [""],

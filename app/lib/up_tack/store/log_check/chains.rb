@@ -11,11 +11,11 @@ module UpTack
         # @return [Hash{Array(String, Integer)=>String, nil}] the last digest of each row that an event vouches for
         attr_reader :vouched
 
-        # @param told [Against, nil] what another file tells of them
-        def initialize(verdict, progress, told)
+        # @param claims [Against, nil] what another file tells of them
+        def initialize(verdict, progress, claims)
           @verdict = verdict
           @progress = progress
-          @told = told
+          @claims = claims
           @periods = JSON.parse(Settings[Resealing::KEYS] || "[]")
           @vouched = {}
           @cut = []
@@ -56,7 +56,7 @@ module UpTack
 
         def entries(rows)
           rows.each do |*entry, seal|
-            step("up_tack_entries", entry.first, seal, entry[5] == "restored") { |key| Seal.of(@seal, entry, key) }
+            step("up_tack_entries", entry.first, seal, entry[5] == "restored") { |key| Seal.compute(@seal, entry, key) }
             clock(entry.first, entry[1])
             @verdict.entries += 1
           end
@@ -89,7 +89,7 @@ module UpTack
           end
           @cut << [table, @last, id] if restore && id != @last + 1
           @last, @seal = id, seal.to_s
-          @told&.met(table, id, seal)
+          @claims&.met(table, id, seal)
         end
 
         def key(table, id)
@@ -107,9 +107,9 @@ module UpTack
         end
 
         def heed(event)
-          told = JSON.parse(event[5])
-          @vouched[[told["of"], told["id"]]] = told["digest"] if told.key?("of")
-          @verdict.fault(told["fault"]) if event[4] == "upgraded" && told["fault"]
+          claims = JSON.parse(event[5])
+          @vouched[[claims["of"], claims["id"]]] = claims["digest"] if claims.key?("of")
+          @verdict.fault(claims["fault"]) if event[4] == "upgraded" && claims["fault"]
         rescue JSON::ParserError
           nil
         end
@@ -158,9 +158,9 @@ module UpTack
         end
 
         def compare
-          return unless @told
+          return unless @claims
 
-          @told.faults(@cut).each { |text, entry| @verdict.fault(text, entry) }
+          @claims.faults(@cut).each { |text, entry| @verdict.fault(text, entry) }
         end
 
         def fault(table, text, id) = @verdict.fault(text, (id if table == "up_tack_entries"))

@@ -13,14 +13,14 @@ module UpTack
               .select(&:numbers?)
               .filter_map { |rule| table.field(rule.field) }
               .to_h { |field| [field.id, field] }
-          @told = @fields.transform_values { Set.new }
+          @logged = @fields.transform_values { Set.new }
         end
 
         # @param change [FieldChange]
         # @return [void]
         def met(change, _record)
-          told = @told[change.field_id] or return
-          told << change.after.to_s.hash unless change.after.nil?
+          logged = @logged[change.field_id] or return
+          logged << change.after.to_s.hash unless change.after.nil?
         end
 
         # @return [Array<String>]
@@ -30,8 +30,8 @@ module UpTack
               LogCheck.rows(
                 "SELECT text FROM up_tack_numbers WHERE field_id = #{Database.connection.quote(id)}"
               ).flatten
-            extra = noted.reject { |text| @told[id].include?(text.hash) }
-            missing = @told[id].length - (noted.length - extra.length)
+            extra = noted.reject { |text| @logged[id].include?(text.hash) }
+            missing = @logged[id].length - (noted.length - extra.length)
             [
               if extra.any?
                 Core::Messages[

@@ -32,8 +32,8 @@ module UpTack
           @progress.begin(table.label, "Records", rows.count)
           each_slice(table) do |ids|
             stored = rows.some(ids).to_h
-            told = entries(table, ids)
-            ids.each { |id| compare(table, fields, id, stored[id], told.fetch(id, []), numbers) }
+            logged = entries(table, ids)
+            ids.each { |id| compare(table, fields, id, stored[id], logged.fetch(id, []), numbers) }
             @progress.advance(stored.length)
           end
           numbers.faults.each { |text| @verdict.fault(text) }
@@ -70,8 +70,8 @@ module UpTack
             end
         end
 
-        def compare(table, fields, id, row, told, numbers)
-          gone = told.empty? ? nil : told.last.action == "delete"
+        def compare(table, fields, id, row, logged, numbers)
+          gone = logged.empty? ? nil : logged.last.action == "delete"
           if row && gone.nil?
             return @verdict.fault(
               Core::Messages["store.records.record_of_is_there_and_log", id: id, table: table.label]
@@ -84,7 +84,7 @@ module UpTack
                   "store.records.record_of_is_there_though_entry_tells",
                   id: id,
                   table: table.label,
-                  told: told.last.id
+                  entry: logged.last.id
                 ]
               )
             )
@@ -94,7 +94,7 @@ module UpTack
           end
 
           latest = {}
-          told.each do |entry|
+          logged.each do |entry|
             entry.changes.each do |change|
               numbers.met(change, id)
               latest[change.field_id] = [entry, change] if fields.key?(change.field_id)

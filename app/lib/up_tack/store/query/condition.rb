@@ -60,7 +60,7 @@ module UpTack
 
         def membership(node)
           options = node.options.map { |option| both(node.value, option) { |_, value| value } }
-          options.include?(nil) ? nil : "(#{Keys.of(kept(node.value))} IN (#{options.join(", ")}))"
+          options.include?(nil) ? nil : "(#{Keys.expression(kept(node.value))} IN (#{options.join(", ")}))"
         end
 
         def text_test(node)
@@ -108,12 +108,14 @@ module UpTack
 
           if fixed?(other)
             value = constant(other)
-            return yield(Keys.of(field), NOTHING) if value.nil?
+            return yield(Keys.expression(field), NOTHING) if value.nil?
 
-            return fitting?(field, value) ? yield(Keys.of(field), Keys.value(value, field)) : nil
+            return fitting?(field, value) ? yield(Keys.expression(field), Keys.value(value, field)) : nil
           end
           second = kept(other)
-          (second && second.kind == field.kind && !second.link?) ? yield(Keys.of(field), Keys.of(second)) : nil
+          return unless second && second.kind == field.kind && !second.link?
+
+          yield(Keys.expression(field), Keys.expression(second))
         end
 
         # Numbers beyond what a column holds, and texts beside dates, are left to formulas.

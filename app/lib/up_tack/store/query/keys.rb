@@ -11,7 +11,7 @@ module UpTack
         # texts with others are handed over one by one, which takes far longer.
         # @param field [Core::Design::Field] a kept one
         # @return [String] SQL
-        def of(field)
+        def expression(field)
           column = name(field)
           return column unless folded?(field)
 
@@ -21,7 +21,7 @@ module UpTack
         # @param value [Object] not blank
         # @return [String] SQL that says whether a field holds a value
         def equal(field, value)
-          return "(#{of(field)} = #{value(value, field)})" unless folded?(field) && value.ascii_only?
+          return "(#{expression(field)} = #{value(value, field)})" unless folded?(field) && value.ascii_only?
 
           column = name(field)
           "(#{column} = #{value(value, field)} COLLATE NOCASE OR " \

@@ -30,7 +30,7 @@ module UpTack
 
         def column(sort, index) = sort.field.link? ? "rank#{index}.value" : Keys.name(sort.field)
 
-        def key(sort, index) = sort.field.link? ? "rank#{index}.value ->> 1" : Keys.of(sort.field)
+        def key(sort, index) = sort.field.link? ? "rank#{index}.value ->> 1" : Keys.expression(sort.field)
 
         # The names of the linked table in their order, as numbers: equal ones are of equal rank.
         def ranks(field, index)

@@ -21,7 +21,7 @@ module UpTack
 
         # @return [String] SQL over `rows`
         def sql
-          found = @fields.filter_map { |field| of(field) }
+          found = @fields.filter_map { |field| condition(field) }
           found << "rows.id = #{@text.to_i}" if @text.match?(/\A[1-9]\d{0,14}\z/)
           found.empty? ? "(0)" : "(#{found.join(" OR ")})"
         end
@@ -32,8 +32,8 @@ module UpTack
 
         private
 
-        def of(field)
-          return "(INSTR(#{Keys.of(field)}, #{Keys.quoted(@folded)}) > 0)" if Keys.folded?(field)
+        def condition(field)
+          return "(INSTR(#{Keys.expression(field)}, #{Keys.quoted(@folded)}) > 0)" if Keys.folded?(field)
           return linked(field) if field.link?
 
           value = value_for(field)

@@ -84,7 +84,9 @@ module UpTack
         # A copy is like one made by hand: it gets numbers of its own.
         def copy_drafts
           rows = Store::RecordTable.new(@table)
-          [@ids.lazy.map { |id| {typed: Core::Bench::Copying.of(@table, rows.find(id) || {})} }, "#{counted} copied"]
+          [@ids.lazy.map { |id|
+            {typed: Core::Bench::Copying.values(@table, rows.find(id) || {})}
+          }, "#{counted} copied"]
         end
 
         def number_drafts

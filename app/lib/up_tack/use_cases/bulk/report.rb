@@ -58,16 +58,16 @@ module UpTack
               answer.outcome.values
             )
           when :conflict
-            refuse(place, id, [told(Core::Messages["common.somebody_else_changed_record_meanwhile"])])
+            refuse(place, id, [refusal(Core::Messages["common.somebody_else_changed_record_meanwhile"])])
           else
-            refuse(place, id, (answer.reasons || []).map { |reason| told(reason) })
+            refuse(place, id, (answer.reasons || []).map { |reason| refusal(reason) })
           end
         end
 
         # A record that can't be looked at at all.
         def fail(place, id, message)
           @looked_at += 1
-          refuse(place, id, [told(message)])
+          refuse(place, id, [refusal(message)])
         end
 
         # @param refusals [Array<Hash>] as Refused has them
@@ -78,7 +78,7 @@ module UpTack
 
         private
 
-        def told(message) = {field: nil, rule: nil, message: message, passable: false}
+        def refusal(message) = {field: nil, rule: nil, message: message, passable: false}
 
         def saved_as(answer, changed)
           return @unchanged += 1 unless changed
@@ -119,7 +119,7 @@ module UpTack
           return @table.record_name unless values
 
           if id
-            Core::Save::RecordTitle.of(@table, id, values)
+            Core::Save::RecordTitle.find(@table, id, values)
           else
             Core::Save::RecordTitle.another(@table, nil, values.merge(given), nil) || @table.record_name
           end

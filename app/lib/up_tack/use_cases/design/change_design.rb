@@ -108,9 +108,9 @@ module UpTack
           )
           @workspace.renew
           Recalculation::RegisterNumbers.new(@workspace, progress: @progress).run(from, project)
-          told = Store::Replaced.new
-          Recalculation::BackfillFromLog.run(@workspace, from, project, told, progress: @progress)
-          dirty = Recalculation::AfterDesign.new(from, project, [*replaced, told]).dirty
+          backfilled = Store::Replaced.new
+          Recalculation::BackfillFromLog.run(@workspace, from, project, backfilled, progress: @progress)
+          dirty = Recalculation::AfterDesign.new(from, project, [*replaced, backfilled]).dirty
           Recalculation::Run.new(@workspace, progress: @progress).run(dirty)
           project
         end

@@ -100,7 +100,7 @@ module UpTack
         # Whether a name stands in a formula as a text that is compared with no choice.
         def loose?(text, table, names)
           tree = Core::Expression.parse(text)
-          choices = Core::Expression::ChoiceTexts.new(table.scope).of(tree).map(&:from)
+          choices = Core::Expression::ChoiceTexts.new(table.scope).find(tree).map(&:from)
           folded = names.map { |name| Core::Unicode.folded(name) }
           found = false
           tree.walk do |node|

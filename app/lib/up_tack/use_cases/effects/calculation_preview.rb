@@ -9,7 +9,7 @@ module UpTack
         def verdict(id, values) = judged(*worked_out(id, values), stored(id, values))
 
         # @return [Hash] verdict:, stored:, result: and how:
-        def of(id, values)
+        def preview(id, values)
           result, notes, evaluation = worked_out(id, values)
           stored = stored(id, values)
           how = [notes.join("; "), @rule.formula.with_values(evaluation)].reject(&:empty?).join(": ")

@@ -16,7 +16,7 @@ module UpTack
 
         # @param example [Core::Conditions::OverlapAnalysis::Example]
         # @return [Hash{String=>Object}] values by field key, plain
-        def of(example)
+        def find(example)
           example.linked.reduce(example.values) { |values, linked| values.merge(along(linked, values)) }
         end
 

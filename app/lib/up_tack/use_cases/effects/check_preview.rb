@@ -11,10 +11,10 @@ module UpTack
         def verdict(id, values) = VERDICTS.fetch(@rule.test.call(evaluation(id, values)).state)
 
         # @return [Hash] verdict:, stored:, result: and how:
-        def of(id, values)
+        def preview(id, values)
           evaluation = evaluation(id, values)
           found = @rule.test.call(evaluation)
-          how = found.told(evaluation)&.to_s
+          how = found.explain(evaluation)&.to_s
           {
             verdict: verdict(id, values),
             stored: shown(stored(id, values)),

@@ -10,7 +10,7 @@ module UpTack
         def verdict(id, values) = judged(copied(id, values), values[@field.key])
 
         # @return [Hash] verdict:, stored:, result: and how:
-        def of(id, values)
+        def preview(id, values)
           copied = copied(id, values)
           {
             verdict: judged(copied, values[@field.key]),

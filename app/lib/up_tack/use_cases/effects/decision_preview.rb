@@ -10,7 +10,7 @@ module UpTack
         def verdict(id, values) = judged(values, row(id, values))
 
         # @return [Hash] verdict:, stored:, result:, how: and row:, counted from 0
-        def of(id, values)
+        def preview(id, values)
           place = row(id, values)
           seen = @rule.inputs.map { |formula| formula.with_values(evaluation(id, values)) }.join(", ")
           {

@@ -10,7 +10,7 @@ module UpTack
         def verdict(id, values) = judged(result(evaluation(id, values, is_new: true)), stored(id, values))
 
         # @return [Hash] verdict:, stored:, result: and how:
-        def of(id, values)
+        def preview(id, values)
           evaluation = evaluation(id, values, is_new: true)
           result = result(evaluation)
           stored = stored(id, values)

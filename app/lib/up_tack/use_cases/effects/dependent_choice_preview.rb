@@ -14,7 +14,7 @@ module UpTack
         end
 
         # @return [Hash] verdict:, stored:, result: and how:
-        def of(id, values)
+        def preview(id, values)
           {
             verdict: verdict(id, values),
             stored: shown(values[@field.key]),

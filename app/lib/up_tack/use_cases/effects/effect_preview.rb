@@ -41,7 +41,7 @@ module UpTack
         def prepare(batch)
           return if paths.empty?
 
-          @context = @workspace.context if @context.records.held > MOST_HELD
+          @context = @workspace.context if @context.records.size > MOST_HELD
           Recalculation::Preload.new(paths, @context.records).for(batch)
         end
 

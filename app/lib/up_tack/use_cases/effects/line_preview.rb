@@ -9,7 +9,7 @@ module UpTack
         def verdict(id, values) = judged(*said(id, values))
 
         # @return [Hash] verdict:, stored:, result: and how:
-        def of(id, values)
+        def preview(id, values)
           text, notes = said(id, values)
           {
             verdict: judged(text, notes),

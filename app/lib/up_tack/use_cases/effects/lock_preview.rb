@@ -9,7 +9,7 @@ module UpTack
         def verdict(id, values) = (@rule.test.formula.call(evaluation(id, values)) == true) ? "locked" : "passed"
 
         # @return [Hash] verdict:, stored:, result: and how:
-        def of(id, values)
+        def preview(id, values)
           {
             verdict: verdict(id, values),
             stored: shown(stored(id, values)),

@@ -23,7 +23,7 @@ module UpTack
         end
 
         # @return [Hash] verdict:, stored:, result: and how:
-        def of(id, values)
+        def preview(id, values)
           stored = stored(id, values)
           {
             verdict: verdict(id, values),

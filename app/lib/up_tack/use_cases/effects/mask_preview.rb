@@ -9,7 +9,7 @@ module UpTack
         def verdict(_id, values) = judged(values[@field.key])
 
         # @return [Hash] verdict:, stored:, result: and how:
-        def of(_id, values)
+        def preview(_id, values)
           value = values[@field.key]
           found = value && @rule.mask.fit(value)
           {

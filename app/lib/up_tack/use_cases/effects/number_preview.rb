@@ -6,7 +6,7 @@ module UpTack
       # Which records have a number, how each would be written by the rule, and which have one that
       # another record has too.
       class NumberPreview < EffectPreview
-        def begin(_rows) = @doubles = Store::Doubles.of(@design, @field)
+        def begin(_rows) = @doubles = Store::Doubles.find(@design, @field)
 
         # @return [String] "refused" for one whose number another record has, "same" for one that has
         #   its own, else "blank"
@@ -24,10 +24,11 @@ module UpTack
         end
 
         # @return [Hash] verdict:, stored:, result: and how:
-        def of(id, values)
+        def preview(id, values)
           value = stored(id, values)
           series, count =
-            value.nil? ? [series(id, values), nil] : @rule.told(evaluation(id, values), Core::Values.show(value))
+            value.nil? ? [series(id, values),
+              nil] : @rule.series_and_count(evaluation(id, values), Core::Values.show(value))
           following = count || (series && next_in(series))
           {
             verdict: verdict(id, values),
@@ -61,7 +62,7 @@ module UpTack
           )
         end
 
-        def double?(value) = (@doubles ||= Store::Doubles.of(@design, @field)).key?(Core::Values.show(value))
+        def double?(value) = (@doubles ||= Store::Doubles.find(@design, @field)).key?(Core::Values.show(value))
 
         def formulas = [@rule.formula, @rule.series].compact
 

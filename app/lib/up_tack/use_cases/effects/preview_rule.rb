@@ -113,7 +113,7 @@ module UpTack
           Preview.new(
             problems: [],
             warnings: sight.warnings + fixed_texts(design, rule),
-            notices: design.notices.of(rule),
+            notices: design.notices.about(rule),
             tack: rule.tack(design),
             sentence: rule.sentence(design),
             opening: sight.opening,
@@ -142,16 +142,16 @@ module UpTack
           found.map do |id, values|
             {
               id: id,
-              title: Core::Save::RecordTitle.of(@workspace.table(@table), id, values, context),
+              title: Core::Save::RecordTitle.find(@workspace.table(@table), id, values, context),
               row: nil,
-              **sight.of(id, values)
+              **sight.preview(id, values)
             }
           end
         end
 
         def pieces(plain)
           formula = plain["formula"]
-          formula.is_a?(String) ? Core::Expression::StructuredForm.of(formula) : nil
+          formula.is_a?(String) ? Core::Expression::StructuredForm.parse(formula) : nil
         end
 
         # @return [Integer] how many records were looked at before patience ran out

@@ -10,7 +10,7 @@ module UpTack
         def verdict(id, values) = judged(id, values, @rule.met?(evaluation(id, values)))
 
         # @return [Hash] verdict:, stored:, result: and how:
-        def of(id, values)
+        def preview(id, values)
           evaluation = evaluation(id, values)
           met = @rule.met?(evaluation)
           {

@@ -102,7 +102,7 @@ module UpTack
                     "title" => table.label,
                     "path" => "data/#{table.key}.csv",
                     "encoding" => "utf-8",
-                    "schema" => Interchange::SchemaExport::TableSchema.of(table)
+                    "schema" => Interchange::SchemaExport::TableSchema.generate(table)
                   }
                 end
             )

@@ -72,7 +72,7 @@ module UpTack
 
         def cell(field, value)
           return if value.nil?
-          return @references.of(field.target, value) if field.link?
+          return @references.title(field.target, value) if field.link?
 
           case value
           when Core::DayTime then field.edit(value)
@@ -88,7 +88,8 @@ module UpTack
           local = conventions.local(value)
           shown = Time.utc(local.year, local.month, local.day, local.hour, local.min, local.sec)
           once =
-            conventions.moments(Core::Calendar.of(shown), Core::DayTime.read(shown.strftime("%H:%M:%S"))).length == 1
+            conventions.moments(Core::Calendar.date_of(shown),
+              Core::DayTime.read(shown.strftime("%H:%M:%S"))).length == 1
           (once && (shown.hour + shown.min + shown.sec).positive?) ? shown : value.getutc.iso8601
         end
       end

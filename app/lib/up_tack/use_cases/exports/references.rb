@@ -14,12 +14,12 @@ module UpTack
         # @param table [String] key
         # @param id [Integer]
         # @return [String]
-        def of(table, id) = (@known[table] ||= texts(table))[id] || "##{id}"
+        def title(table, id) = (@known[table] ||= texts(table))[id] || "##{id}"
 
         private
 
         def texts(table)
-          names = Store::NameIndex.of(@workspace.plan(table), @workspace.context).names
+          names = Store::NameIndex.find(@workspace.plan(table), @workspace.context).names
           twice = names.map(&:folded).tally.select { |_, times| times > 1 }
           plain, shared = names.partition { |name| !twice.key?(name.folded) && !name.title.start_with?("#") }
           found = plain.to_h { |name| [name.id, name.title] }

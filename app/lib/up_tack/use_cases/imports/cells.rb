@@ -68,7 +68,7 @@ module UpTack
 
         def date(cell)
           return cell if cell.is_a?(Date)
-          return Core::Calendar.of(cell) if cell.is_a?(Time)
+          return Core::Calendar.date_of(cell) if cell.is_a?(Time)
 
           read(Interchange::Profile.text(cell))
         end

@@ -121,7 +121,7 @@ module UpTack
 
         def names(table) =
           (@names ||= {})[table] ||= Store::NameIndex
-            .of(@workspace.plan(table), @workspace.context)
+            .find(@workspace.plan(table), @workspace.context)
             .names
             .to_set(&:folded)
       end

@@ -44,7 +44,7 @@ module UpTack
         def look_up(table, text, folded)
           ids =
             names
-              .fetch(table) { names[table] = Store::NameIndex.of(@workspace.plan(table), @workspace.context) }
+              .fetch(table) { names[table] = Store::NameIndex.find(@workspace.plan(table), @workspace.context) }
               .exactly(folded)
           return ids.first if ids.length == 1
           return if ids.any?

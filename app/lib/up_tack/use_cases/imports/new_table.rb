@@ -64,7 +64,7 @@ module UpTack
           if mask
             found << Suggestion.new(
               parts: {"kind" => "mask", "mask" => mask},
-              words: "typed as #{Core::Masks::Phrases.of(Core::Masks.read(mask).parts)}"
+              words: "typed as #{Core::Masks::Phrases.describe(Core::Masks.read(mask).parts)}"
             )
           end
           low, high = (enough && type == "number") ? profile.range : nil

@@ -55,7 +55,7 @@ module UpTack
           portion = RowBatch.new(PORTION)
           @ahead.each_portion(@given) do |rows|
             rows.each do |packed|
-              row, *drafted = told(packed)
+              row, *drafted = unpack(packed)
               yield given(portion.take) if portion.add([row, *drafted], row.size)
             end
           end
@@ -68,8 +68,8 @@ module UpTack
         end
 
         # Those that were not begun there are drafted here: that tells what stands against them.
-        def told(packed)
-          number, cells, problem, typed, values, origins, claimed, columns, stretches, told = packed
+        def unpack(packed)
+          number, cells, problem, typed, values, origins, claimed, columns, stretches, logged = packed
           row = Interchange::Source::Row.new(number, cells, problem)
           return [row, *@drafting.call(row)] unless typed
 
@@ -79,7 +79,7 @@ module UpTack
             NONE,
             Services::BulkRecordWriter::Ahead.new(
               Core::Save::PartialSave.new(values, origins, claimed).unpack(@plan),
-              Store::PreparedRow.new(columns.each(&:freeze), stretches, told)
+              Store::PreparedRow.new(columns.each(&:freeze), stretches, logged)
             )
           ]
         end

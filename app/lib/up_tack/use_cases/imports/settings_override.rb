@@ -15,8 +15,10 @@ module UpTack
         # @return [Settings]
         # @raise [Core::Invalid]
         def over(guessed, plain)
-          told = (plain["columns"] || []).to_h { |each| [each["column"], each] }
-          columns = guessed.columns.map { |taken| told.key?(taken.column) ? changed(taken, told[taken.column]) : taken }
+          overrides = (plain["columns"] || []).to_h { |each| [each["column"], each] }
+          columns = guessed.columns.map { |taken|
+            overrides.key?(taken.column) ? changed(taken, overrides[taken.column]) : taken
+          }
           blanks = plain["blanks"] || guessed.blanks
           unless %w[left kept].include?(blanks)
             Core::Invalid.because(Core::Messages["imports.settings_override.blanks_is_left_or_kept"], part: "blanks")

@@ -40,9 +40,9 @@ module UpTack
           portion = RowBatch.new(PORTION)
           @source.each_row do |row, _|
             next passed -= 1 if passed.positive?
-            WorkerClient.hand(told(portion.take), output) if portion.add(row, row.size)
+            WorkerClient.hand(pack(portion.take), output) if portion.add(row, row.size)
           end
-          WorkerClient.hand(told(portion.take), output) if portion.any?
+          WorkerClient.hand(pack(portion.take), output) if portion.any?
           WorkerClient.hand(:end, output)
         rescue Interchange::Unreadable
           # Whoever asked comes upon it too, and tells.
@@ -54,7 +54,7 @@ module UpTack
         # @return [Array<Array>] number, cells and problem of each row; and of one that was begun
         #   its raw input, of which only the keys matter from here on, and the members of
         #   Core::Save::PartialSave and of Store::Settled
-        def told(rows)
+        def pack(rows)
           drafts = rows.map { |row| @drafting.call(row) }
           context = @workspace.context(readings: @readings)
           begun =
@@ -80,7 +80,7 @@ module UpTack
         def prepare(begun)
           # Looking at the one before is quicker than looking for an equal one.
           begun.origins = @latest = (begun.origins == @latest) ? @latest : @origins.one(begun.origins)
-          @preparer.of(begun)
+          @preparer.prepare(begun)
         end
       end
     end

@@ -7,8 +7,8 @@ module UpTack
       # the values that are kept, and the counters.
       class IntegrityCheck
         # what:: "file", "links", "log", "values" or "counters"; sound:: whether it holds
-        # told:: in words
-        Finding = Struct.new(:what, :sound, :told, keyword_init: true)
+        # message:: in words
+        Finding = Struct.new(:what, :sound, :message, keyword_init: true)
         # Numbers looked at together.
         PORTION = 500
 
@@ -108,7 +108,7 @@ module UpTack
 
         # While nobody numbered the field, people could give a number twice.
         def doubled(table, field)
-          found = Store::Doubles.of(table, field)
+          found = Store::Doubles.find(table, field)
           return [] if found.empty?
 
           number, count = found.first
@@ -177,7 +177,7 @@ module UpTack
           end
         end
 
-        def finding(what, sound, well, ill) = Finding.new(what: what, sound: sound, told: sound ? well : ill)
+        def finding(what, sound, well, ill) = Finding.new(what: what, sound: sound, message: sound ? well : ill)
       end
     end
   end

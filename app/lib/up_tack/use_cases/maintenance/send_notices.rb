@@ -38,7 +38,7 @@ module UpTack
         end
 
         def day(review, local, hour)
-          day = Core::Calendar.of(local)
+          day = Core::Calendar.date_of(local)
           return day if review["every"] == "hour"
 
           day -= 1 if local.hour < hour

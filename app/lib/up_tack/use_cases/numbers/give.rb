@@ -80,7 +80,7 @@ module UpTack
         def shown(id, outcome)
           {
             id: id,
-            title: Core::Save::RecordTitle.of(@table, id, outcome.values, @workspace.context),
+            title: Core::Save::RecordTitle.find(@table, id, outcome.values, @workspace.context),
             number: outcome.saved? ? @field.show(outcome.values[@field.key]) : nil,
             message: outcome.saved? ? nil : outcome.refusals.map(&:message).join(" ")
           }

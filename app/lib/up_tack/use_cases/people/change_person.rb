@@ -49,11 +49,11 @@ module UpTack
         def digest_of(parts, person = nil)
           return unless parts.key?("password")
 
-          told = (person&.attributes || {}).merge(parts.slice("name", "sign_in", "email"))
+          attributes = (person&.attributes || {}).merge(parts.slice("name", "sign_in", "email"))
           problem =
             Store::Person.password_problem(
               parts["password"],
-              others: told.values_at("sign_in", "name", "email").grep(String)
+              others: attributes.values_at("sign_in", "name", "email").grep(String)
             )
           Core::Invalid.because(problem, part: "password") if problem
 

@@ -33,7 +33,7 @@ module UpTack
           # @param rules [Integer] how many the table has
           # @param asked [Hash] what the process is told
           # @return [Count] begun where nobody has asked before
-          def of(key, rules, asked)
+          def count(key, rules, asked)
             @mutex.synchronize do
               @counts.shift while @counts.length >= MOST && !@counts.key?(key)
               @counts[key] ||= Count
@@ -118,7 +118,7 @@ module UpTack
             "at" => SuggestEdges.clock(@workspace).to_s,
             "records" => around(design)
           }
-          Mistakes.of(key(table), design.acting_rules.length, asked)
+          Mistakes.count(key(table), design.acting_rules.length, asked)
         end
 
         # @return [Slip, nil]

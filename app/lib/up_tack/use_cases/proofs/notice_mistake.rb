@@ -21,7 +21,7 @@ module UpTack
         def call(table:, rule:, mistake:)
           design = @workspace.table(table)
           own = design.rule(rule) or raise Store::NotFound, Core::Messages["proofs.all.there_is_no_such_rule"]
-          mutant = Core::Bench::Mutants.of(own, design)[mistake] or
+          mutant = Core::Bench::Mutants.all(own, design)[mistake] or
             raise Store::NotFound, Core::Messages["proofs.notice_mistake.there_is_no_such_mistake_of_rule"]
           slip = Mistakes.new(@workspace).slip(table, rule, mistake)
           script = slip&.looked ? slip.script : found(design, own, mutant)
@@ -30,7 +30,7 @@ module UpTack
 
         # @param slip [Proofs::Mistakes::Slip] with its script
         # @return [Made]
-        def of(slip, design) = played(slip.script, design, design.rule(slip.rule), slip.words)
+        def suggestion(slip, design) = played(slip.script, design, design.rule(slip.rule), slip.words)
 
         private
 
@@ -50,7 +50,7 @@ module UpTack
           distinguisher(design).find(rule, mutant, changed)&.script
         end
 
-        def played(script, design, rule, told)
+        def played(script, design, rule, mistake)
           conventions = @workspace.project.conventions
           trial =
             Core::Bench::Trial.new(
@@ -60,7 +60,7 @@ module UpTack
               clock: Core::Design::ScriptClock.at(script["at"], conventions),
               trace: false
             ).play
-          words = "#{Core::Bench::BoundaryCases::Targets.name(rule, design)}: notices #{told}"
+          words = "#{Core::Bench::BoundaryCases::Targets.name(rule, design)}: notices #{mistake}"
           candidate =
             Core::Bench::BoundaryCases::Candidate.new(
               words: [words],

@@ -150,7 +150,7 @@ module UpTack
         # Records for mistakes that the proofs of now do not notice, as far as they are counted.
         def slipping(design)
           make = NoticeMistake.new(@workspace)
-          Mistakes.new(@workspace).found(design.key).map { |slip| make.of(slip, design) }
+          Mistakes.new(@workspace).found(design.key).map { |slip| make.suggestion(slip, design) }
         end
 
         def only(point, open)

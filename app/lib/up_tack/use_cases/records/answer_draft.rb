@@ -39,7 +39,7 @@ module UpTack
           stored = id && find.call(table: table, id: id)
           Services::NotAllowed.unless_may(@workspace.person, plan.table, :edit)
           if copy_of
-            typed = Core::Bench::Copying.of(plan.table,
+            typed = Core::Bench::Copying.values(plan.table,
               find.call(table: table, id: copy_of).values).merge(typed)
           end
           known = id || (pending ? Store::UnsavedOverlay::NEW : nil)
@@ -57,7 +57,7 @@ module UpTack
             state: outcome.saved? ? :saved : :refused,
             record: stored,
             outcome: outcome,
-            form_state: Services::FormState.of(plan, ready, outcome, @workspace.person),
+            form_state: Services::FormState.build(plan, ready, outcome, @workspace.person),
             table: table
           )
         end

@@ -66,7 +66,7 @@ module UpTack
           return Total.new(filled: filled) if filled.zero? || !%i[number date].include?(field.kind)
 
           read = Store::ColumnCodec.reader(field)
-          sum = (field.kind == :number) ? Sum.of(parts) || sum_by_values(Store::Query::Keys.name(field)) : nil
+          sum = (field.kind == :number) ? Sum.join(parts) || sum_by_values(Store::Query::Keys.name(field)) : nil
           Total.new(
             filled: filled,
             sum: sum,
@@ -98,7 +98,7 @@ module UpTack
 
           # @param found [Array<Integer, nil>] what the parts came to
           # @return [BigDecimal, nil] nil where there are finer fractions, or numbers beyond
-          def of(found)
+          def join(found)
             high, low, beyond = found.map(&:to_i)
             return if beyond.positive?
 

@@ -7,7 +7,7 @@ module UpTack
       module CountRecords
         # @param table [Core::Design::Table]
         # @return [Integer]
-        def self.of(table) = Store::RecordTable.new(table).count
+        def self.call(table) = Store::RecordTable.new(table).count
       end
     end
   end

@@ -55,7 +55,7 @@ module UpTack
             )
           end
 
-          consequences = PreviewDeletion.new(@workspace).of(design, id)
+          consequences = PreviewDeletion.new(@workspace).consequences(design, id)
           if consequences.reasons.any?
             return Services::SaveResult.new(
               state: :linked,
@@ -81,7 +81,7 @@ module UpTack
           consequences.cleared.each { |design, field, ids| ids.each { |id| clear(design, field, id) } }
           gone = consequences.deleted.flat_map { |design, ids| ids.map { |id| [design, found(design, id)] } }
           context = @workspace.context
-          titles = gone.map { |design, record| Core::Save::RecordTitle.of(design, record.id, record.values, context) }
+          titles = gone.map { |design, record| Core::Save::RecordTitle.find(design, record.id, record.values, context) }
           gone.each { |design, record| @rows[design].delete(record.id) }
           gone.zip(titles) { |(design, record), title| log(design, record, title) }
         end
@@ -95,7 +95,7 @@ module UpTack
             )
           return if answer.state == :saved
 
-          title = Core::Save::RecordTitle.of(design, id, answer.record.values, @workspace.context)
+          title = Core::Save::RecordTitle.find(design, id, answer.record.values, @workspace.context)
           visible = @workspace.visibility
           raise StillNeeded, PreviewDeletion::HIDDEN unless visible.table?(design) && visible.field?(field)
 

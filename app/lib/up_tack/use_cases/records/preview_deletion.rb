@@ -24,13 +24,13 @@ module UpTack
         # @raise [Store::NotFound]
         def call(table:, id:)
           FindRecord.new(@workspace).call(table: table, id: id)
-          of(@workspace.table(table), id)
+          consequences(@workspace.table(table), id)
         end
 
         # The same of a record that is known to be there.
         # @param design [Core::Design::Table]
         # @return [Consequences]
-        def of(design, id)
+        def consequences(design, id)
           gone = go_along(design, id)
           kept = gone.flat_map { |design, ids| staying(design, ids, gone) }
           cleared, refused = kept.partition { |_, field, _| field.on_delete == "clear" }
@@ -96,7 +96,7 @@ module UpTack
             Store::RecordTable
               .new(design)
               .find_all(ids.first(EXAMPLES))
-              .map { |id, values| Core::Save::RecordTitle.of(design, id, values, context) }
+              .map { |id, values| Core::Save::RecordTitle.find(design, id, values, context) }
           Core::Messages[
             "records.preview_deletion.records_have_it",
             count: ids.length,

@@ -49,7 +49,7 @@ module UpTack
           return if Store::Database.connection.transaction_open?
 
           links = @workspace.table(table).fields.select { |field| field.link? && typed[field.key].is_a?(String) }
-          links.each { |field| Store::NameIndex.of(@workspace.plan(field.target), @workspace.context) }
+          links.each { |field| Store::NameIndex.find(@workspace.plan(field.target), @workspace.context) }
         end
       end
     end

@@ -61,7 +61,7 @@ module UpTack
           @result.left += typed.length
           return if @result.refused.length >= SHOWN
 
-          title = Core::Save::RecordTitle.of(@table, id, answer.record.values, @workspace.context)
+          title = Core::Save::RecordTitle.find(@table, id, answer.record.values, @workspace.context)
           @result.refused << {
             id: id,
             title: title,

@@ -23,7 +23,7 @@ module UpTack
         def each
           return if @fields.empty?
 
-          ignored = Store::DismissedSuggestion.of(@table)
+          ignored = Store::DismissedSuggestion.in_table(@table)
           Store::RecordTable.new(@table).each_batch(keys: @fields.map { |field, _| field.key }) do |batch|
             batch.each do |id, values|
               @fields.each do |field, rules|
@@ -64,7 +64,7 @@ module UpTack
           context = @workspace.context
           values = Store::RecordTable.new(@table).find_all(found.map(&:id).uniq)
           found.each do |each|
-            each.title = Core::Save::RecordTitle.of(@table, each.id, values.fetch(each.id), context)
+            each.title = Core::Save::RecordTitle.find(@table, each.id, values.fetch(each.id), context)
           end
         end
       end

@@ -23,7 +23,7 @@ module UpTack
         # @param known [Array<Object>] values that are tried anyhow
         # @yield [value] how it stands there: -1, 0, 1 or nil
         # @return [Array<Object>] the values on both sides of each change, and their neighbours
-        def of(known, &stand)
+        def find(known, &stand)
           points = inside(known | @steps.grid | (@returning ? @steps.run : []))
           answers = points.map(&stand)
           changes = points.each_index.drop(1).select { |index| answers[index] != answers[index - 1] }

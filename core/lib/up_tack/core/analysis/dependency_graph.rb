@@ -53,11 +53,11 @@ module UpTack
 
         # @return [Array<Calculation>] each after those whose values it reads
         def order
-          @order ||= TopologicalSort.of(calculations) { |each| read_by(each) }.sorted
+          @order ||= TopologicalSort.build(calculations) { |each| read_by(each) }.sorted
         end
 
         # @return [Array<Calculation>, nil] the members of a circle
-        def circle = TopologicalSort.of(calculations) { |each| read_by(each) }.circle
+        def circle = TopologicalSort.build(calculations) { |each| read_by(each) }.circle
 
         # @return [Array<Reader>] kept calculations that read a field; those that
         #   are never kept are passed through to what they read in turn

@@ -19,7 +19,7 @@ module UpTack
         end
 
         # @return [Array<String>] ids of the rules whose changes do not move a rule
-        def of(rule, table)
+        def find(rule, table)
           return [] unless rule.moved_by_change?
 
           table.rules.select { |other| mutual?(rule, other, table) }.map(&:id)

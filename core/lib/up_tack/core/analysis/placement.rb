@@ -124,7 +124,7 @@ module UpTack
         def order(acts)
           rules = acts.map(&:rule)
           members = acts.to_h { |act| [act.object_id, true] }
-          TopologicalSort.of(acts) do |act|
+          TopologicalSort.build(acts) do |act|
             writers =
               writers_of(TopologicalSort.through(own_reads(act), rules, @table)).select do |other|
                 members.key?(other.object_id)

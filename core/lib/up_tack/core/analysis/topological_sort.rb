@@ -10,7 +10,7 @@ module UpTack
         # @param members [Array<Object>]
         # @yield [member] gives the members that it waits for
         # @return [TopologicalSort]
-        def self.of(members, &waits_for)
+        def self.build(members, &waits_for)
           new(members.each_with_object({}.compare_by_identity) { |each, found| found[each] = waits_for.call(each) })
         end
 
@@ -18,7 +18,7 @@ module UpTack
         # @param table [Design::Table]
         # @return [TopologicalSort]
         def self.of_rules(rules, table)
-          of(rules) do |rule|
+          build(rules) do |rule|
             reads = through(rule.reads(table), rules, table)
             rules.select { |other| (other.writes & reads).any? }
           end

@@ -49,7 +49,7 @@ module UpTack
           aims = Targets.new(@table, @base, @base.solver(@table, seen), seen)
           wanted =
             rules
-              .flat_map { |rule| aims.of(rule) }
+              .flat_map { |rule| aims.find(rule) }
               .select { |aim| only.nil? || (aim.point && only.call(aim.rule, aim.point)) }
           exact, loose = wanted.partition(&:exact)
           hits = exact.filter_map { |aim| hit(aim) }
@@ -81,9 +81,9 @@ module UpTack
           histories = Histories.new(@table, @base, @scene, @base.solver(@table, seen), seen)
           hits =
             rules.flat_map do |rule|
-              told = first_showing(histories.of(rule, by_point(rule)))
+              with_history = first_showing(histories.find(rule, by_point(rule)))
               shown = @by_rule[rule.id].select { |played| kept.key?(played.trial) }
-              (told + contrasts.of(rule, shown + told.map(&:last))).map do |words, played|
+              (with_history + contrasts.find(rule, shown + with_history.map(&:last))).map do |words, played|
                 [beyond(rule, words), played]
               end
             end
@@ -217,7 +217,7 @@ module UpTack
             trial = Trial.new(@ground, @table.key, Design::Script.from(script), clock: clock, probe: probe,
               trace: false).play
             trial.look
-            points = @index.seen(probe.notes)
+            points = @index.reached(probe.notes)
             made = Played.new(script, points, trial, assignment)
             points.each_key { |rule| @by_rule[rule] << made }
             made

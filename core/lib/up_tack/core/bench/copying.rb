@@ -11,7 +11,7 @@ module UpTack
         # @param table [Design::Table]
         # @param values [#[]] those of the original
         # @return [Hash{String=>Object}] raw input by field key
-        def of(table, values)
+        def values(table, values)
           numbered = table.rules.select(&:numbers?).map(&:field)
           table
             .fields

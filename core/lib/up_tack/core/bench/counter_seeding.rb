@@ -30,7 +30,7 @@ module UpTack
               number = values[rule.field.key] or next
               evaluation =
                 Expression::Evaluation.new(values: values, old: values, context: world.context, is_new: false, id: id)
-              series, count = rule.told(evaluation, Values.show(number))
+              series, count = rule.series_and_count(evaluation, Values.show(number))
               counters.keep(rule.counting(series || ""), count, Values.show(number))
               counters.commit(id)
             end

@@ -7,18 +7,18 @@ module UpTack
       # that came out as it must, and what was not.
       class Coverage
         # rule:: the Rule; table:: its Table; points:: all its Points
-        # seen:: keys of those that were seen
+        # reached:: keys of those that were reached
         # proofs:: ids of the proofs that stand for it: those that expect something of it, else
         #   those that saw something
         # broken:: whether a proof that speaks of it did not come out as it must
-        Covered = Struct.new(:rule, :table, :points, :seen, :proofs, :broken, keyword_init: true) do
+        Covered = Struct.new(:rule, :table, :points, :reached, :proofs, :broken, keyword_init: true) do
           # @return [Array<CoverageTargets::Point>]
-          def missing = points.reject { |point| seen.include?(point.key) }
+          def missing = points.reject { |point| reached.include?(point.key) }
 
           # @return [String] "broken", "proven", "partly" or "untried"
           def state
             return "broken" if broken
-            return "untried" if seen.empty?
+            return "untried" if reached.empty?
 
             missing.empty? ? "proven" : "partly"
           end
@@ -40,7 +40,7 @@ module UpTack
           passed, other = results.partition { |result| result.state == "passed" }
           new(
             project,
-            passed.to_h { |result| [result.proof.id, result.seen] },
+            passed.to_h { |result| [result.proof.id, result.reached] },
             other.flat_map { |result| result.differences.flat_map(&:rules) }
           )
         end
@@ -58,7 +58,7 @@ module UpTack
             @project.tables.flat_map { |table| table.proofs.map { |proof| [proof.id, proof.speaks_of(table)] } }.to_h
 
         def covered(rule, table)
-          points = CoverageTargets.of(rule, table)
+          points = CoverageTargets.all(rule, table)
           keys = points.map(&:key)
           proofs = @seen.select { |_, rules| rules.key?(rule.id) }
           standing = proofs.keys.select { |id| speaking.fetch(id, []).include?(rule.id) }
@@ -66,7 +66,7 @@ module UpTack
             rule: rule,
             table: table,
             points: points,
-            seen: proofs.values.flat_map { |rules| rules[rule.id] }.uniq & keys,
+            reached: proofs.values.flat_map { |rules| rules[rule.id] }.uniq & keys,
             proofs: standing.empty? ? proofs.keys : standing,
             broken: @broken.include?(rule.id)
           )

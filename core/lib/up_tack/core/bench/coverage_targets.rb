@@ -23,7 +23,7 @@ module UpTack
         # @param rule [Rules::Rule]
         # @param table [Design::Table]
         # @return [Array<Point>]
-        def self.of(rule, table) = new(rule, table).all
+        def self.all(rule, table) = new(rule, table).all
 
         def initialize(rule, table)
           @rule = rule
@@ -161,7 +161,7 @@ module UpTack
         end
 
         def type(node, scope)
-          return Values::Types.of(node.value) if node.is_a?(Nodes::Literal)
+          return Values::Types.type_of(node.value) if node.is_a?(Nodes::Literal)
 
           Expression::Checker.new(scope).check(node, expecting: nil)
         end

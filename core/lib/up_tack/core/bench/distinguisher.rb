@@ -78,7 +78,7 @@ module UpTack
         # Each once, the simplest first.
         def scripts(rule, mutant)
           scenes = Scenes.new(@table, @base, @scene, rule, @seen)
-          assignments = @assignments.of(rule, mutant.plain && Rules.from(mutant.plain))
+          assignments = @assignments.find(rule, mutant.plain && Rules.from(mutant.plain))
           Scenes::ALL
             .lazy
             .flat_map { |scene|

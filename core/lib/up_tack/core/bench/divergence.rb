@@ -14,7 +14,7 @@ module UpTack
         # @param good [Array<Array>] steps as Run gives them, from the last good run
         # @param now [Array<Array>]
         # @return [Found, nil] nil where the two are the same
-        def of(good, now)
+        def between(good, now)
           index = (0...[good.length, now.length].max).find { |place| good[place] != now[place] } or return
           before, after = good[index], now[index]
           # A step that is missing is told by itself, not by what happens to stand in its place.

@@ -15,7 +15,7 @@ module UpTack
         # @param value [Object, nil] that it came to
         # @param table [Design::Table]
         # @return [Object, nil]
-        def of(rule, part, value, table)
+        def compute(rule, part, value, table)
           return value == false if rule.checks? && part == "formula"
           return value == true if CoverageTargets::CONDITIONS.include?(part)
           return value unless KEPT.include?(rule.kind) && !value.nil?

@@ -76,7 +76,7 @@ module UpTack
         # A check that compares with what was can't refuse where nothing changes.
         def unchanged(rule)
           formula = compiled(rule, "formula")
-          combinations = Combinations.of(@table, [formula]) or return
+          combinations = Combinations.build(@table, [formula]) or return
           return if combinations.unchanged.any? { |evaluation| formula.call(evaluation) == false }
 
           Messages["bench.equivalence.rule_never_refuses_record_in_which_nothing"]
@@ -120,7 +120,7 @@ module UpTack
         def decided(rule, other)
           return unless rule.inputs == other.inputs && rule.writes == other.writes && !manner?(rule, other)
 
-          cases = Cases.of(rule, other, @table) or return
+          cases = Cases.build(rule, other, @table) or return
           Messages["bench.equivalence.every_case_is_decided_same_way"] if cases.all? { |one, two| one == two }
         end
 
@@ -150,7 +150,7 @@ module UpTack
         end
 
         def refuses_every_end?(held, guard)
-          combinations = Combinations.of(@table, [held, guard], before: true) or return false
+          combinations = Combinations.build(@table, [held, guard], before: true) or return false
           combinations.all? do |evaluation|
             ends = !evaluation.new? && held.call(evaluation.before) == true && held.call(evaluation) != true
             !ends || guard.call(evaluation) == false
@@ -165,9 +165,9 @@ module UpTack
           return Messages["bench.equivalence.field_keeps_same_decimals_either_way"] if rounded_alike?(rule, *texts)
 
           pair = [rule, other].map { |each| compiled(each, part) }
-          combinations = Combinations.of(@table, pair) or return
+          combinations = Combinations.build(@table, pair) or return
           same = combinations.all? do |evaluation|
-            one, two = pair.map { |formula| Effect.of(rule, part, formula.call(evaluation), @table) }
+            one, two = pair.map { |formula| Effect.compute(rule, part, formula.call(evaluation), @table) }
             one == two
           end
           Messages["bench.equivalence.it_comes_to_same", combinations: combinations.words] if same
@@ -177,7 +177,7 @@ module UpTack
         def rounded_alike?(rule, *texts)
           kept = (rule.calculates? || rule.defaults?) ? @table.field(rule.field)&.decimals : nil
           plain = texts.map { |text| Decimals.new(@table).plain(kept ? "round(#{text}, #{kept})" : text) }
-          plain.map { |text| Expression::Printer.new.of(Expression.parse(text)) }.uniq.length == 1
+          plain.map { |text| Expression::Printer.new.print(Expression.parse(text)) }.uniq.length == 1
         end
 
         def compiled(rule, part) = Expression.compile(rule.formula_parts.fetch(part), @table.scope, counting: true)

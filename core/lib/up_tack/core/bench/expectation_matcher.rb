@@ -34,9 +34,9 @@ module UpTack
         def self.verdict(expectation, trial, table)
           matcher = new(trial, table, moment_of(expectation, trial))
           astray = matcher.astray(expectation)
-          return matcher.of(expectation) unless astray
+          return matcher.match(expectation) unless astray
 
-          expected = matcher.telling.of(expectation)
+          expected = matcher.telling.format(expectation)
           Verdict.new(met: false, expected: expected, actual: astray, field: expectation.field)
         end
 
@@ -74,11 +74,11 @@ module UpTack
 
         # @param expectation [Design::Expectation]
         # @return [Verdict]
-        def of(expectation)
+        def match(expectation)
           met, actual = send(expectation.what, expectation.plain)
           Verdict.new(
             met: met,
-            expected: telling.of(expectation),
+            expected: telling.format(expectation),
             actual: actual,
             field: expectation.field || expectation.plain["after"],
             rules: rules(expectation)

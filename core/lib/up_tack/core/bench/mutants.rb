@@ -19,7 +19,7 @@ module UpTack
         # @param rule [Rules::Rule]
         # @param table [Design::Table] its own
         # @return [Array<Mutant>] those that could be saved, told apart by what they are
-        def self.of(rule, table) = new(rule, table).all
+        def self.all(rule, table) = new(rule, table).all
 
         def initialize(rule, table)
           @rule = rule

@@ -29,7 +29,7 @@ module UpTack
         def call(rules = @table.acting_rules)
           found = []
           rules.each do |rule|
-            Mutants.of(rule, @table).each_with_index do |mutant, place|
+            Mutants.all(rule, @table).each_with_index do |mutant, place|
               changed = ground(rule, mutant)
               next if mutant.sort == "field" && circle?(changed.project)
 

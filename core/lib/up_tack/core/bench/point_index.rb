@@ -10,13 +10,13 @@ module UpTack
           @exact = Hash.new { |hash, note| hash[note] = [] }
           @read = Hash.new { |hash, note| hash[note] = [] }
           project.tables.each do |table|
-            table.rules.each { |rule| CoverageTargets.of(rule, table).each { |point| enter(rule, point) } }
+            table.rules.each { |rule| CoverageTargets.all(rule, table).each { |point| enter(rule, point) } }
           end
         end
 
         # @param notes [Enumerable<Array>] those of a Probe
         # @return [Hash{String=>Array<String>}] keys of the points that were seen, by rule
-        def seen(notes)
+        def reached(notes)
           found = Hash.new { |hash, rule| hash[rule] = {} }
           notes.each do |note|
             @exact.fetch(note, []).each { |rule, key| found[rule][key] = true }

@@ -32,26 +32,28 @@ module UpTack
         # @return [Hash{String=>Object}, nil]
         def find(table, id)
           own = @own[table]
-          own.key?(id) ? own[id] : seen(table, @beneath.find(table, id))
+          own.key?(id) ? own[id] : visible(table, @beneath.find(table, id))
         end
 
         # @yield [id, values]
         def each_linked(table, link, id, keys = nil)
           own = @own[table]
-          told = []
+          overlaid = []
           @beneath.each_linked(table, link, id, keys) do |number, values|
-            next yield(number, seen(table, values)) unless own.key?(number)
+            next yield(number, visible(table, values)) unless own.key?(number)
 
-            told << number
+            overlaid << number
             yield(number, own[number]) if own[number] && own[number][link] == id
           end
-          own.each { |number, values| yield(number, values) if values && values[link] == id && !told.include?(number) }
+          own.each { |number, values|
+            yield(number, values) if values && values[link] == id && !overlaid.include?(number)
+          }
         end
 
         # @return [String, nil]
         def title(table, id)
           values = find(table, id)
-          values && Save::RecordTitle.of(@ground.project.table(table), id, values, context)
+          values && Save::RecordTitle.find(@ground.project.table(table), id, values, context)
         end
 
         # @return [Array<Integer>]
@@ -125,7 +127,7 @@ module UpTack
           values.to_h.reject { |key, _| design.worked_out?(key) }
         end
 
-        def seen(table, values)
+        def visible(table, values)
           return values if values.nil? || !@dirty || @ground.crossing(table).empty?
 
           values.to_h.except(*@ground.crossing(table))

@@ -54,14 +54,14 @@ module UpTack
 
           expect =
             proof.expect.map do |each|
-              [each, *told(each)].find { |text|
+              [each, *variants(each)].find { |text|
                 ExpectationMatcher.met?(Design::Expectation.from(text), played, table)
               } || each
             end
           [proof.id, expect] unless expect == proof.expect
         end
 
-        def told(expected) = [other(expected)].reject { |each| each == expected }
+        def variants(expected) = [other(expected)].reject { |each| each == expected }
 
         def other(expected) =
           expected.to_h do |part, value|

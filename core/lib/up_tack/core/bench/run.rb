@@ -9,8 +9,8 @@ module UpTack
         # state:: "passed", "broken", or "unfit" where it can't be run at all
         # differences:: Verdicts that are not met
         # steps:: the trace as plain lists [stage, field, rule, result, before, after]
-        # seen:: keys of the Points that were seen, by rule
-        Result = Struct.new(:proof, :table, :state, :differences, :steps, :seen, keyword_init: true)
+        # reached:: keys of the points that were reached, by rule
+        Result = Struct.new(:proof, :table, :state, :differences, :steps, :reached, keyword_init: true)
 
         # @param project [Design::Project]
         # @param plans [Hash{String=>Save::Plan}] those that are compiled already
@@ -33,9 +33,9 @@ module UpTack
         # @return [Result]
         def call(table, proof)
           probe = Probe.new
-          played, missed = held(table, proof, probe: probe, trace: :brief)
+          played, missed = judge(table, proof, probe: probe, trace: :brief)
           unless played
-            return Result.new(proof: proof, table: table, state: "unfit", differences: missed, steps: [], seen: {})
+            return Result.new(proof: proof, table: table, state: "unfit", differences: missed, steps: [], reached: {})
           end
 
           played.look # what is evaluated for the form counts as well
@@ -45,13 +45,13 @@ module UpTack
             state: missed.empty? ? "passed" : "broken",
             differences: missed,
             steps: Run.steps(played),
-            seen: seen(probe)
+            reached: reached(probe)
           )
         end
 
         # The same in short, for whoever asks only whether it comes out as it must.
         # @return [Array<ExpectationMatcher::Verdict>] what does not
-        def differences(table, proof) = held(table, proof, trace: false).last
+        def differences(table, proof) = judge(table, proof, trace: false).last
 
         # The same in a word.
         # @return [Boolean] whether it comes out as it must
@@ -98,14 +98,14 @@ module UpTack
 
         # @param probe [Probe]
         # @return [Hash{String=>Array<String>}] keys of the Points that it saw, by rule
-        def seen(probe) = (@index ||= PointIndex.new(@ground.project)).seen(probe.notes)
+        def reached(probe) = (@index ||= PointIndex.new(@ground.project)).reached(probe.notes)
 
         private
 
         # @return [Array(Trial, Array<ExpectationMatcher::Verdict>)] played, and what is not met; nil
         #   for a proof that can't be played. One that trips over itself must not keep the
         #   others from being run.
-        def held(table, proof, **options)
+        def judge(table, proof, **options)
           played = trial(table, proof, **options)
           return [nil, [unfit(played)]] if played.is_a?(String)
 

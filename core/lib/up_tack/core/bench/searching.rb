@@ -43,7 +43,7 @@ module UpTack
 
         def found_for(left, right)
           leaves = Conditions::Leaves.new(@table)
-          names = [left, right].flat_map { |node| leaves.of(node) }.uniq
+          names = [left, right].flat_map { |node| leaves.find(node) }.uniq
           values = Conditions::Domains.new(@table, leaves, [[left, right]]).values
           names.each_with_object({}) do |name, found|
             field = leaves[name].field or next

@@ -74,7 +74,7 @@ module UpTack
           by = shown.empty? ? "" : "; shown by #{Masks::Phrases.list(shown)}"
           [
             "- #{plain(rule.sentence(table))}#{" #{plain(rule.note)}" if rule.note} " \
-              "*(#{STATES.fetch(covered.state)}, #{covered.seen.length} of #{covered.points.length} seen#{by})*",
+              "*(#{STATES.fetch(covered.state)}, #{covered.reached.length} of #{covered.points.length} seen#{by})*",
             *decision_rows(rule, table)
           ]
         end
@@ -108,7 +108,7 @@ module UpTack
 
         def of_proof(proof, telling)
           state = @states.fetch(proof.id, "waiting")
-          expected = proof.expectations.map { |each| telling.of(each) }.join(", ")
+          expected = proof.expectations.map { |each| telling.format(each) }.join(", ")
           [
             ("**#{state}** " unless state == "passed"),
             "#{plain(proof.name)}: #{plain(expected)}.",

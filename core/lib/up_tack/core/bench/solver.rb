@@ -314,7 +314,7 @@ module UpTack
         def rule_owned?(key) = @free ? @table.worked_out?(key) : @table.rule_owned?(key)
 
         def kind(node)
-          return Values::Types.of(node.value) if node.is_a?(Nodes::Literal)
+          return Values::Types.type_of(node.value) if node.is_a?(Nodes::Literal)
 
           Expression::Checker.new(@table.scope).check(node)
         end

@@ -153,7 +153,7 @@ module UpTack
         def outcome = @moment.outcome
 
         def proposed(plain, usual) =
-          Proposed.new(plain: plain, words: @telling.of(Design::Expectation.from(plain)), usual: usual)
+          Proposed.new(plain: plain, words: @telling.format(Design::Expectation.from(plain)), usual: usual)
       end
     end
   end

@@ -147,7 +147,7 @@ module UpTack
               .to_h { |key| [key, @design.field(key).values.dump(before[key])] }
         end
 
-        def copy = start_new(Copying.of(@design, @stored || {}))
+        def copy = start_new(Copying.values(@design, @stored || {}))
 
         # @return [Array<String>] why it can't be deleted, empty when it is
         def delete
@@ -218,7 +218,7 @@ module UpTack
 
         def begin_with(start)
           case start["from"]
-          when "copy" then start_new(Copying.of(@design, found(start["record"]) || {}))
+          when "copy" then start_new(Copying.values(@design, found(start["record"]) || {}))
           when "real" then take_up(start["record"])
           else start_new({})
           end

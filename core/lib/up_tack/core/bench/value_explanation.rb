@@ -17,7 +17,7 @@ module UpTack
         # @param outcome [Save::Outcome] with its trace
         # @param field [Design::Field]
         # @return [Answer]
-        def of(table, outcome, field)
+        def explain(table, outcome, field)
           steps = outcome.steps
           own =
             steps.rindex do |step|

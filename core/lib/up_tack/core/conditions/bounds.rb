@@ -10,7 +10,7 @@ module UpTack
 
         # @param field [Design::Field, nil]
         # @return [Array(Object, Object)] either is nil
-        def of(table, field)
+        def find(table, field)
           return [nil, nil] if field.nil?
 
           ends = table.rules.select { |rule| rule.field == field.key }.filter_map { |rule| rule.bounds(table) }

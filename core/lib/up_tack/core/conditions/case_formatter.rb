@@ -27,7 +27,7 @@ module UpTack
             (leaves_of(unknown) & telling).any? && !assignment[unknown.text].nil?
           }
           blank.map { |text| "#{@conditions.leaves[text].node.accept(@say)} is blank" } |
-            concerned.flat_map { |unknown| of(unknown, assignment, concerned.map(&:text)) }.uniq
+            concerned.flat_map { |unknown| sentences(unknown, assignment, concerned.map(&:text)) }.uniq
         end
 
         # @param given [Hash{String=>Object}] a value by the text of each leaf
@@ -77,9 +77,9 @@ module UpTack
 
         private
 
-        def leaves_of(unknown) = @conditions.leaves.of(unknown.node)
+        def leaves_of(unknown) = @conditions.leaves.find(unknown.node)
 
-        def of(unknown, assignment, telling)
+        def sentences(unknown, assignment, telling)
           value = assignment[unknown.text]
           name = unknown.node.accept(@say)
           if unknown.kind == :test && !unknown.node.is_a?(Expression::Nodes::Field)

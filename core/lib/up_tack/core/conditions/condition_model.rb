@@ -28,7 +28,7 @@ module UpTack
           @unknowns = {}
           @pairs = []
           trees.each do |tree|
-            @leaves.of(tree)
+            @leaves.find(tree)
             gather(tree)
             @leaves.walk(tree) { |node| @pairs.concat(compared(node)) }
           end
@@ -105,8 +105,8 @@ module UpTack
           end
         end
 
-        def text(node) = @printer.of(node)
-        def fixed?(node) = @leaves.of(node).empty?
+        def text(node) = @printer.print(node)
+        def fixed?(node) = @leaves.find(node).empty?
 
         def gather(node)
           case node

@@ -59,7 +59,7 @@ module UpTack
           steps(leaf).all(low, high, FEW)
         end
 
-        def bounds(leaf) = (@bounds ||= {})[leaf.text] ||= Conditions::Bounds.of(@table, leaf.field)
+        def bounds(leaf) = (@bounds ||= {})[leaf.text] ||= Conditions::Bounds.find(@table, leaf.field)
 
         def choices(leaf)
           field = leaf.field
@@ -78,13 +78,13 @@ module UpTack
 
         def concerning(leaf) = @pairs.select { |one, other| leaves_of(one, other).include?(leaf.text) }
 
-        def leaves_of(*sides) = sides.select { |side| node?(side) }.flat_map { |side| @leaves.of(side) }.uniq
+        def leaves_of(*sides) = sides.select { |side| node?(side) }.flat_map { |side| @leaves.find(side) }.uniq
         def node?(side) = side.is_a?(Expression::Nodes::Node)
 
         def fixed(side)
           return side unless node?(side)
 
-          @leaves.of(side).empty? ? @leaves.value(side, {}) : nil
+          @leaves.find(side).empty? ? @leaves.value(side, {}) : nil
         end
 
         def first(leaf)
@@ -116,7 +116,7 @@ module UpTack
               beside(pair, leaf, found).flat_map do |given|
                 Analysis::Crossings
                   .new(steps(leaf), bounds(leaf), returning?(pair))
-                  .of(found[leaf.text]) { |value| stand(pair, given.merge(leaf.text => value)) }
+                  .find(found[leaf.text]) { |value| stand(pair, given.merge(leaf.text => value)) }
               end
             end
           trim(leaf, inside(leaf, found[leaf.text] | places), found[leaf.text])

@@ -53,7 +53,7 @@ module UpTack
         # Takes a tree in.
         # @param tree [Nodes::Node] checked
         # @return [Array<String>] texts of the leaves that it is made of
-        def of(tree) = @below[tree] ||= gather(tree, []).uniq
+        def find(tree) = @below[tree] ||= gather(tree, []).uniq
 
         # @return [Array<Leaf>]
         def all = @leaves.values
@@ -131,7 +131,7 @@ module UpTack
         end
 
         def leaf(node)
-          text = @printer.of(node)
+          text = @printer.print(node)
           @texts[node] = text
           @leaves[text] ||= Leaf.new(text: text, node: node, kind: kind(node), field: field(node), blank: blank?(node))
           [text]
@@ -140,7 +140,7 @@ module UpTack
         def kind(node)
           return :yes_no if [Nodes::IsNew, Nodes::Changed].any? { |each| node.is_a?(each) }
 
-          Expression.compile(@printer.of(node), @table.scope).type
+          Expression.compile(@printer.print(node), @table.scope).type
         end
 
         def field(node) = (node.is_a?(Nodes::Field) && !node.before && !node.outside) ? @table.field(node.key) : nil

@@ -37,7 +37,7 @@ module UpTack
         def stopped? = @cases.stopped?
 
         # @return [Array<Example>] where nobody speaks
-        def gaps = told([], groups.fetch([], []))
+        def gaps = examples([], groups.fetch([], []))
 
         # @return [Array<Example>] where more than one speaks, some of each group of speakers
         def overlaps =
@@ -46,7 +46,7 @@ module UpTack
           else
             groups.select { |speaking, _|
               speaking.length > 1
-            }.flat_map { |speaking, assignments| told(speaking, assignments) }
+            }.flat_map { |speaking, assignments| examples(speaking, assignments) }
           end
 
         # @return [Array<Rules::Rule>] rules that speak nowhere
@@ -74,7 +74,7 @@ module UpTack
 
         # What does not matter is left out, and what then reads alike is told once. Cases of values come
         # before those of blanks, which are more at hand.
-        def told(speaking, assignments)
+        def examples(speaking, assignments)
           found = []
           spread(assignments.sort_by.with_index { |assignment, index|
             [assignment.values.count(&:nil?), index]

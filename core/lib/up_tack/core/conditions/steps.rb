@@ -10,7 +10,7 @@ module UpTack
           number: BigDecimal(1),
           date: Calendar.day(2026, 6, 1),
           moment: ::Time.utc(2026, 6, 1, 12),
-          time: DayTime.of(12, 0)
+          time: DayTime.at(12, 0)
         }.freeze
         LAST_SECOND = 86_399
 
@@ -86,7 +86,7 @@ module UpTack
           when :moment
             (1950..2060).step(10).map { |year| ::Time.utc(year, 7, 2, 12) }
           else
-            (0..23).map { |hour| DayTime.of(hour, 30) } << DayTime.of(0, 0) << DayTime.new(LAST_SECOND)
+            (0..23).map { |hour| DayTime.at(hour, 30) } << DayTime.at(0, 0) << DayTime.new(LAST_SECOND)
           end
         end
 

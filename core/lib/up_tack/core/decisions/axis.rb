@@ -23,9 +23,9 @@ module UpTack
         # @param rows [Array<ParseContext::Row>]
         # @param table [Design::Table]
         # @return [Array<Axis>]
-        def self.of(inputs, rows, table)
+        def self.build(inputs, rows, table)
           leaves = Conditions::Leaves.new(table)
-          named = inputs.map { |input| leaves.of(input.formula.tree) }
+          named = inputs.map { |input| leaves.find(input.formula.tree) }
           groups = inputs.each_index.map { |column| [column] }
           named.flatten.uniq.each do |text|
             together, others = groups.partition { |group| group.any? { |column| named[column].include?(text) } }
@@ -64,14 +64,14 @@ module UpTack
           return false unless @columns.one?
 
           tree = @inputs[@columns.first].formula.tree
-          @leaves.of(tree) == [@leaves.text_of(tree)]
+          @leaves.find(tree) == [@leaves.text_of(tree)]
         end
 
         def cut
           column = @columns.first
           input = @inputs[column]
           leaf = @leaves[@leaves.text_of(input.formula.tree)]
-          @regions = Regions.new(input, cells(column), Conditions::Bounds.of(@table, input.field), blank: leaf.blank)
+          @regions = Regions.new(input, cells(column), Conditions::Bounds.find(@table, input.field), blank: leaf.blank)
           @points = @regions.all.map { |region| Point.new([region.value], region) }
           @masks = @points.map { |point| mask(point.values) }
         end
@@ -92,7 +92,7 @@ module UpTack
             @columns.flat_map do |column|
               cells(column).flat_map(&:constants).uniq.map { |value| [@inputs[column].formula.tree, value] }
             end
-          named = @columns.flat_map { |column| @leaves.of(@inputs[column].formula.tree) }.uniq
+          named = @columns.flat_map { |column| @leaves.find(@inputs[column].formula.tree) }.uniq
           values = Conditions::Domains.new(@table, @leaves, pairs).values.slice(*named)
           lists = values.values
           return [{}] if lists.empty?

@@ -39,7 +39,7 @@ module UpTack
           @inputs = rule.columns(table)
           @table = table
           @most_steps = most_steps
-          @axes = Axis.of(@inputs, @rows, table)
+          @axes = Axis.build(@inputs, @rows, table)
           # Those with few points come first, so that ways meet again soon.
           @order = @axes.each_index.sort_by { |index| [@axes[index].points.length, index] }
           @masks = @axes.map(&:masks)
@@ -59,7 +59,7 @@ module UpTack
           @reached = 0
           gaps = walk(0, (1 << @rows.length) - 1)
           Report.new(
-            gaps: told(gaps).map { |assignment| example(assignment) }.uniq(&:words),
+            gaps: blanks_apart(gaps).map { |assignment| example(assignment) }.uniq(&:words),
             unreached: stopped? ? [] : unreached,
             contradictions: contradictions,
             stopped: stopped?,
@@ -99,7 +99,7 @@ module UpTack
         end
 
         # Values are told apart from blanks, which are a case of their own.
-        def told(gaps)
+        def blanks_apart(gaps)
           mixed = ->(assignment) do
             assignment.select { |axis, points| points.length > 1 && points.any? { |point| blank?(axis, point) } }.keys
           end

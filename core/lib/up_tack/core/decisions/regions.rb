@@ -140,7 +140,7 @@ module UpTack
           {
             number: BigDecimal(0),
             date: Calendar.day(2026, 1, 1),
-            time: DayTime.of(12, 0),
+            time: DayTime.at(12, 0),
             moment: ::Time.utc(2026, 1, 1, 12)
           }.fetch(@input.kind)
       end

@@ -38,7 +38,7 @@ module UpTack
           rules = @table.rules
           found = []
           while (circle = Analysis::Placement.new(@table, rules).circle)
-            found << told(circle, Analysis::Placement.new(@table, rules))
+            found << describe(circle, Analysis::Placement.new(@table, rules))
             rules = rules.reject { |rule| circle.rules.include?(rule.id) }
           end
           found
@@ -46,7 +46,7 @@ module UpTack
 
         private
 
-        def told(circle, placement)
+        def describe(circle, placement)
           labels = circle.acts.map { |act| @table.field(act.rule.field).label }
           CircleCheck.problem(
             labels,

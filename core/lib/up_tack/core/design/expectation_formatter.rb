@@ -14,7 +14,7 @@ module UpTack
 
         # @param expectation [Design::Expectation]
         # @return [String]
-        def of(expectation)
+        def format(expectation)
           plain = expectation.plain
           label = label(plain["field"])
           said = case expectation.what

@@ -18,7 +18,7 @@ module UpTack
           form
             .formulas(table)
             .each do |part, (text, _)|
-              put(plain, part, Expression::Renaming.of(text, references(text, table), table: of, key: key, to: to))
+              put(plain, part, Expression::Renaming.rename(text, references(text, table), table: of, key: key, to: to))
             end
           swap = ->(place, named) { (key && place == of && named == key) ? to : named }
           plain["order"]&.map! { |each| swap.call(table.key, each) }

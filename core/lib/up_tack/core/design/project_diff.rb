@@ -106,7 +106,7 @@ module UpTack
             proof.name,
             proof.group,
             proof.note,
-            "expects that #{proof.expectations.map { |each| telling.of(each) }.join(", ")}",
+            "expects that #{proof.expectations.map { |each| telling.format(each) }.join(", ")}",
             "#{script["at"]}, as #{person}",
             acts.join("; "),
             *records

@@ -16,7 +16,7 @@ module UpTack
 
         # @param proof [Design::Proof]
         # @return [Hash{String=>Object}] plain
-        def of(proof)
+        def rename(proof)
           plain = proof.to_plain
           (plain["records"] || {}).each { |key, all| all.transform_values! { |values| named(values, key) } }
           (plain["acts"] || []).each { |act| act(act) }

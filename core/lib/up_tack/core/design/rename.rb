@@ -43,7 +43,7 @@ module UpTack
         end
 
         def in_filter(filter, design, of:, key:, to:)
-          Expression::Renaming.of(filter.formula, filter.compiled(design).references, table: of, key: key, to: to)
+          Expression::Renaming.rename(filter.formula, filter.compiled(design).references, table: of, key: key, to: to)
         end
       end
     end

@@ -55,7 +55,7 @@ module UpTack
               into["forms"] = table.forms.map { |form| form(form, table) } if table.forms.any?
               if table.proofs.any?
                 into["proofs"] = table.proofs.map do |proof|
-                  ProofChoices.new(self, project, table).of(proof)
+                  ProofChoices.new(self, project, table).rename(proof)
                 end
               end
             end
@@ -68,9 +68,9 @@ module UpTack
           return text if text.to_s.strip.empty?
 
           taker = [table.key, given_to] if given_to && table.field(given_to)&.listed?
-          Expression::ChoiceTexts.new(table.scope).of(Expression.parse(text), given_to: taker).reverse_each do |found|
+          Expression::ChoiceTexts.new(table.scope).find(Expression.parse(text), given_to: taker).reverse_each do |found|
             name = literal(found) or next
-            text = text[0...found.from] + Rules::Literals.of(name) + text[found.to..]
+            text = text[0...found.from] + Rules::Literals.write(name) + text[found.to..]
           end
           text
         end

@@ -15,11 +15,11 @@ module UpTack
           year, month, day, hour, minute = match.captures.map(&:to_i)
           return unless Calendar.valid?(year, month, day) && hour < 24 && minute < 60
 
-          moments = conventions.moments(Calendar.day(year, month, day), DayTime.of(hour, minute))
+          moments = conventions.moments(Calendar.day(year, month, day), DayTime.at(hour, minute))
           # An hour that the clocks leave out is taken for that which follows.
           if moments.empty?
             moments =
-              conventions.moments(Calendar.day(year, month, day), DayTime.of((hour + 1) % 24, minute))
+              conventions.moments(Calendar.day(year, month, day), DayTime.at((hour + 1) % 24, minute))
           end
           moments.empty? ? nil : new(moments.first.first, conventions)
         end
@@ -34,7 +34,7 @@ module UpTack
         end
 
         def today = day_of(now)
-        def day_of(time) = Calendar.of(local(time))
+        def day_of(time) = Calendar.date_of(local(time))
         def local(time) = @conventions.local(time)
 
         # @return [Design::ScriptClock] so many days and hours later, by the clocks on the firm's wall

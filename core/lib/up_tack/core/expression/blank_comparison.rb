@@ -22,7 +22,7 @@ module UpTack
             Messages[
               "expression.blank_comparison.nothing_can_be_compared",
               value: said(value),
-              other: @printer.of(other),
+              other: @printer.print(other),
               test: test
             ]
           )
@@ -33,7 +33,8 @@ module UpTack
           value = node.options.find { |option| blank?(option) } or return
           warn(
             value,
-            Messages["expression.blank_comparison.list_never_finds", value: said(value), field: @printer.of(node.value)]
+            Messages["expression.blank_comparison.list_never_finds", value: said(value),
+              field: @printer.print(node.value)]
           )
         end
 
@@ -53,7 +54,7 @@ module UpTack
               "expression.blank_comparison.no_text",
               relation: node.relation,
               part: said(node.part),
-              text: @printer.of(node.text)
+              text: @printer.print(node.text)
             ]
           )
         end

@@ -48,7 +48,7 @@ module UpTack
           type
         end
 
-        def literal(node) = Values::Types.of(node.value)
+        def literal(node) = Values::Types.type_of(node.value)
 
         def aggregate(node) = AggregateCheck.new(self, node, @scope).type
 

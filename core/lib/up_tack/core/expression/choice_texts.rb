@@ -21,7 +21,7 @@ module UpTack
         # @param tree [Nodes::Node] checked
         # @param given_to [Array(String, String), nil] table and key of the choice field that takes the whole
         # @return [Array<Found>] in the order of their places, each once
-        def of(tree, given_to: nil)
+        def find(tree, given_to: nil)
           literals(tree).each { |each| add(each, [given_to]) } if given_to
           visit(tree)
           @found.uniq(&:from).sort_by(&:from)

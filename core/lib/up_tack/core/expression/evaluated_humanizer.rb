@@ -26,7 +26,7 @@ module UpTack
         end
 
         # @return [String]
-        def of(tree)
+        def humanize(tree)
           case tree
           when Nodes::Comparison then (value_of(tree) == false) ? failed(tree) : super
           when Nodes::Range then (value_of(tree) == false) ? super.sub(" from ", " is not from ") : super
@@ -69,7 +69,7 @@ module UpTack
           met = value_of(node.condition)
           branch = met ? node.consequence : node.alternative
           answer = {true => "yes", false => "no"}.fetch(met, "blank")
-          "#{node.condition.accept(self)}: #{answer}, so #{of(branch)}"
+          "#{node.condition.accept(self)}: #{answer}, so #{humanize(branch)}"
         end
 
         def call(node)

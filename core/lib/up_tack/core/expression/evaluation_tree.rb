@@ -15,7 +15,7 @@ module UpTack
 
         # @param tree [Nodes::Node]
         # @return [Part]
-        def of(tree)
+        def build(tree)
           @left = MOST
           part(tree)
         end
@@ -26,14 +26,14 @@ module UpTack
           @left -= 1
           Part.new(
             words: words_of(node),
-            value: told(node),
+            value: value_text(node),
             parts: @left.positive? ? inner(node).map { |each| part(each) } : []
           )
         end
 
-        def words_of(node) = (@words ||= Humanizer.new(@scope)).of(node)
+        def words_of(node) = (@words ||= Humanizer.new(@scope)).humanize(node)
 
-        def told(node)
+        def value_text(node)
           case node
           when Nodes::Field then field(node)
           when Nodes::Path then path(node)

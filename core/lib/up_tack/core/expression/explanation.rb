@@ -10,7 +10,7 @@ module UpTack
         # @param evaluation [Expression::Evaluation]
         # @yield [Array<String>] gives the line made of the formulas with their values
         # @return [Told]
-        def self.of(formulas, evaluation)
+        def self.explain(formulas, evaluation)
           formulas = formulas.compact
           lines = formulas.map { |formula| formula.with_values(evaluation) }
           new(block_given? ? yield(lines) : lines.join(" → "), formulas.map { |formula| formula.parts(evaluation) })

@@ -68,14 +68,14 @@ module UpTack
         def fixed_value = (call(Evaluation.new(values: {}, context: nil)) if references.empty? && fleeting.empty?)
 
         # @return [String] the formula in words, fields by their labels
-        def words = Humanizer.new(@scope).of(tree)
+        def words = Humanizer.new(@scope).humanize(tree)
 
         # @return [String] the formula with the values that went in
-        def with_values(evaluation) = EvaluatedHumanizer.new(@scope, evaluation).of(tree)
+        def with_values(evaluation) = EvaluatedHumanizer.new(@scope, evaluation).humanize(tree)
 
         # @param evaluation [Evaluation]
         # @return [EvaluationTree::Part] the formula taken apart, each part with what it came to
-        def parts(evaluation) = EvaluationTree.new(@scope, evaluation).of(tree)
+        def parts(evaluation) = EvaluationTree.new(@scope, evaluation).build(tree)
 
         private
 

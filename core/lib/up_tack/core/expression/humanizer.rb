@@ -38,7 +38,7 @@ module UpTack
         end
 
         # @return [String]
-        def of(tree) = (@subject && about_subject(tree)) || tree.accept(self)
+        def humanize(tree) = (@subject && about_subject(tree)) || tree.accept(self)
 
         def literal(node)
           case node.value
@@ -105,7 +105,7 @@ module UpTack
         def call(node)
           return Values.show(Functions::DateFunctions.iso(node.arguments.first.value)) if fixed_date?(node)
 
-          Spoken.of(node.name, node.arguments.map { |argument| grouped(argument) })
+          Spoken.speak(node.name, node.arguments.map { |argument| grouped(argument) })
         end
 
         private

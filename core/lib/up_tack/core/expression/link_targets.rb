@@ -14,10 +14,10 @@ module UpTack
 
         # @param node [Nodes::Node] checked
         # @return [Array<String>] keys of tables
-        def of(node)
+        def find(node)
           case node
-          when Nodes::Conditional then of(node.consequence) | of(node.alternative)
-          when Nodes::Call then node.arguments.flat_map { |argument| of(argument) }.uniq
+          when Nodes::Conditional then find(node.consequence) | find(node.alternative)
+          when Nodes::Call then node.arguments.flat_map { |argument| find(argument) }.uniq
           else [target_of(node)&.key].compact
           end
         end

@@ -25,7 +25,7 @@ module UpTack
         TIGHTEST = 10
 
         # @return [String]
-        def of(tree) = tree.accept(self)
+        def print(tree) = tree.accept(self)
 
         def literal(node)
           case node.value
@@ -38,7 +38,7 @@ module UpTack
         end
 
         def field(node) = "#{"old." if node.before}#{"this." if node.outside}#{node.key}"
-        def path(node) = "#{of(node.owner)}.#{node.key}"
+        def path(node) = "#{print(node.owner)}.#{node.key}"
         def person(node) = "user.#{node.name}"
         def is_new(_node) = "is_new" # rubocop:disable Naming/PredicatePrefix -- named after the word of the language
 
@@ -67,18 +67,22 @@ module UpTack
         end
 
         def range(node) = "#{compared(node.value)} between #{compared(node.low)} and #{compared(node.high)}"
-        def membership(node) = "#{compared(node.value)} in (#{node.options.map { |option| of(option) }.join(", ")})"
+        def membership(node) = "#{compared(node.value)} in (#{node.options.map { |option| print(option) }.join(", ")})"
         def blank_test(node) = "#{compared(node.value)} is blank"
         def text_test(node) = "#{compared(node.text)} #{node.relation} #{compared(node.part)}"
-        def fits(node) = "#{compared(node.text)} fits #{of(node.mask)}"
-        def changed(node) = "changed(#{of(node.field)})"
-        def conditional(node) = "if #{of(node.condition)} then #{of(node.consequence)} else #{of(node.alternative)}"
-        def call(node) = "#{node.name}(#{node.arguments.map { |argument| of(argument) }.join(", ")})"
+        def fits(node) = "#{compared(node.text)} fits #{print(node.mask)}"
+        def changed(node) = "changed(#{print(node.field)})"
+
+        def conditional(node)
+          "if #{print(node.condition)} then #{print(node.consequence)} else #{print(node.alternative)}"
+        end
+
+        def call(node) = "#{node.name}(#{node.arguments.map { |argument| print(argument) }.join(", ")})"
 
         def aggregate(node)
           inner = node.source.map(&:key).join(".")
-          inner += ", #{of(node.separator)}" if node.separator
-          inner += " where #{of(node.condition)}" if node.condition
+          inner += ", #{print(node.separator)}" if node.separator
+          inner += " where #{print(node.condition)}" if node.condition
           "#{node.name}(#{inner})"
         end
 
@@ -88,7 +92,7 @@ module UpTack
         def compared(node) = within(node, LEVELS["&"])
 
         def within(node, level)
-          text = of(node)
+          text = print(node)
           (level_of(node) < level) ? "(#{text})" : text
         end
 

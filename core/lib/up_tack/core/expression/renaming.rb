@@ -13,7 +13,7 @@ module UpTack
         # @param table [String] key of the table before
         # @param key [String, nil] key of the field before; nil renames the table itself
         # @return [String]
-        def of(text, references, table:, key:, to:)
+        def rename(text, references, table:, key:, to:)
           places = references.select { |each| each.from && each.table == table && each.key == key }.uniq(&:from)
           places.sort_by(&:from).reverse_each { |place| text = text[0...place.from] + to + text[place.to..] }
           text

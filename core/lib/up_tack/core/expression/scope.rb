@@ -39,7 +39,7 @@ module UpTack
         def self.of_values(values)
           new(
             values.map do |key, value|
-              Entry.new(key: key.downcase, label: key, type: Values::Types.of(value), show: Values.method(:show))
+              Entry.new(key: key.downcase, label: key, type: Values::Types.type_of(value), show: Values.method(:show))
             end
           )
         end

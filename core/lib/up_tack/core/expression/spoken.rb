@@ -105,7 +105,7 @@ module UpTack
         # @param name [String] of a function
         # @param arguments [Array<String>] in words
         # @return [String]
-        def of(name, arguments)
+        def speak(name, arguments)
           said = ALL.fetch(name)
           count = said.arity.negative? ? arguments.length : said.arity
           said.call(*Array.new(count) { |at| arguments[at] })

@@ -23,7 +23,7 @@ module UpTack
 
         # @param text [String] a formula
         # @return [Hash, nil] nil where pieces can't show it
-        def of(text)
+        def parse(text)
           StructuredFormReader.new.read(Expression.parse(text))
         rescue Invalid
           nil
@@ -32,7 +32,7 @@ module UpTack
         # @param pieces [Hash]
         # @return [String] the formula
         # @raise [Invalid] for pieces that are not complete
-        def write(pieces) = Printer.new.of(Expression.parse(StructuredFormWriter.new.write(pieces)))
+        def write(pieces) = Printer.new.print(Expression.parse(StructuredFormWriter.new.write(pieces)))
       end
     end
   end

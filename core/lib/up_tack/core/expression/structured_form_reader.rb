@@ -69,8 +69,8 @@ module UpTack
           return if before.nil? || after.nil?
 
           printed = Printer.new
-          unless printed.of(owner_or_self(pieces[at])) == printed.of(test.value) ||
-              printed.of(pieces[at]) == printed.of(test.value)
+          unless printed.print(owner_or_self(pieces[at])) == printed.print(test.value) ||
+              printed.print(pieces[at]) == printed.print(test.value)
             return
           end
 

@@ -24,7 +24,7 @@ module UpTack
             tables + unfed + resting
 
         # @return [Array<Notice>] those about a rule
-        def of(rule) = all.select { |notice| notice.rules.include?(rule.id) }
+        def about(rule) = all.select { |notice| notice.rules.include?(rule.id) }
 
         private
 
@@ -142,7 +142,7 @@ module UpTack
                   message:
                     Messages[
                       "linting.rule_linter.it_can_never_be_so_rule_never",
-                      condition: Expression::Humanizer.new(@table.scope).of(tree)
+                      condition: Expression::Humanizer.new(@table.scope).humanize(tree)
                     ],
                   examples: []
                 )

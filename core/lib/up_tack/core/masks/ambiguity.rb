@@ -85,7 +85,7 @@ module UpTack
         end
 
         def unseen(part)
-          Messages["masks.ambiguity.nothing_shows_whether_is_there_or_left", parts: Phrases.of(part.parts)]
+          Messages["masks.ambiguity.nothing_shows_whether_is_there_or_left", parts: Phrases.describe(part.parts)]
         end
       end
     end

@@ -28,10 +28,10 @@ module UpTack
         # @param text [String] as it was typed
         # @return [MaskFormatter::Result]
         # @raise [Invalid] for a mask by which nothing can be typed
-        def fit(text) = fitting.of(text)
+        def fit(text) = fitting.format(text)
 
         # @return [Array<Array<Slots::Fixed, Slots::Input>>] see Slots
-        def rows = @rows ||= Slots.of(parts)
+        def rows = @rows ||= Slots.rows(parts)
 
         # @return [Symbol, nil] the case to which every letter turns, where all are of one
         def turn
@@ -55,7 +55,7 @@ module UpTack
         end
 
         # @return [String] in words
-        def words = Phrases.of(parts)
+        def words = Phrases.describe(parts)
 
         private
 

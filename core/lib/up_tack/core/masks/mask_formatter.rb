@@ -38,7 +38,7 @@ module UpTack
 
         # @param text [String]
         # @return [Result]
-        def of(text)
+        def format(text)
           characters = text.grapheme_clusters
           if characters.length > MOST * 10
             return Result.new(text: text, complete: false, message: too_long(characters.length))

@@ -11,12 +11,12 @@ module UpTack
 
         # @param parts [Array] as Reader gives them
         # @return [String]
-        def of(parts) = parts.map { |part| part(part) }.join(", ")
+        def describe(parts) = parts.map { |part| part(part) }.join(", ")
 
         def part(part)
           case part
           when Reader::Literal then "“#{part.characters.join}”"
-          when Reader::Optional then "perhaps #{of(part.parts)}"
+          when Reader::Optional then "perhaps #{describe(part.parts)}"
           else repeated(part)
           end
         end

@@ -20,7 +20,7 @@ module UpTack
         # @param parts [Array] as Reader gives them
         # @return [Array<Array<Fixed, Input>>]
         # @raise [Invalid] when there are too many ways to leave parts out
-        def of(parts)
+        def rows(parts)
           rows = parts.reduce([[]]) do |found, part|
             alternatives = alternatives(part)
             alternatives.flat_map { |way|
@@ -35,7 +35,7 @@ module UpTack
         def alternatives(part)
           case part
           when Reader::Literal then [part.characters.map { |each| Fixed.new(each) }]
-          when Reader::Optional then [[], *of(part.parts)]
+          when Reader::Optional then [[], *rows(part.parts)]
           else [Array.new(part.most) { |index| Input.new(part.name, index >= part.least) }]
           end
         end

@@ -8,7 +8,7 @@ module UpTack
         module_function
 
         # @return [String] a formula that gives the value
-        def of(value)
+        def write(value)
           case value
           when BigDecimal then Numbers.plain(value)
           when ::Date then %(date("#{value.iso8601}"))

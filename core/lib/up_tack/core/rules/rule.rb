@@ -68,7 +68,7 @@ module UpTack
             put(
               plain,
               part,
-              Expression::Renaming.of(text, compiled(table, part: part).references, table: of, key: key, to: to)
+              Expression::Renaming.rename(text, compiled(table, part: part).references, table: of, key: key, to: to)
             )
           end
           return plain if key.nil? || table.key != of
@@ -155,7 +155,7 @@ module UpTack
         # A link must lead to the table that its field points to.
         # @param key [String] of the field
         def target_problems(table, formula, part: "formula", key: field)
-          wrong = Expression::LinkTargets.new(table.scope).of(formula.tree) - [table.field(key).target]
+          wrong = Expression::LinkTargets.new(table.scope).find(formula.tree) - [table.field(key).target]
           return [] if wrong.empty?
 
           labels = [wrong.first, table.field(key).target].map { |target| table.neighbours.tables.fetch(target).label }

@@ -21,7 +21,7 @@ module UpTack
           Struct.new(:state, :how) do
             # @param evaluation [Expression::Evaluation] that was judged
             # @return [String, Expression::Explanation, nil]
-            def told(evaluation) = how.is_a?(Proc) ? how.call(evaluation) : how
+            def explain(evaluation) = how.is_a?(Proc) ? how.call(evaluation) : how
           end
 
         stage "validate"
@@ -81,10 +81,10 @@ module UpTack
 
             def initialize(formula:)
               super
-              told = ->(evaluation) { Expression::Explanation.of([formula], evaluation) }
+              why = ->(evaluation) { Expression::Explanation.explain([formula], evaluation) }
               @verdicts = {
-                true => Verdict.new(:passed, told).freeze,
-                false => Verdict.new(:refused, told).freeze,
+                true => Verdict.new(:passed, why).freeze,
+                false => Verdict.new(:refused, why).freeze,
                 nil => Verdict.new(:skipped, nil).freeze
               }.freeze
             end
@@ -123,11 +123,11 @@ module UpTack
               verdict = test.call(evaluation)
               case verdict.state
               when :refused
-                working.refuse(rule, field, said(evaluation), fields: fields) { verdict.told(evaluation) }
+                working.refuse(rule, field, said(evaluation), fields: fields) { verdict.explain(evaluation) }
               when :passed
-                working.pass(rule, field) { verdict.told(evaluation) }
+                working.pass(rule, field) { verdict.explain(evaluation) }
               else
-                working.skip(rule, field) { verdict.told(evaluation) || working.why_blank(test.formula, evaluation) }
+                working.skip(rule, field) { verdict.explain(evaluation) || working.why_blank(test.formula, evaluation) }
               end
             end
 
@@ -170,7 +170,7 @@ module UpTack
 
         # @return [String] ", as long as …" where it holds only under a condition
         def while_words(table)
-          @parts["when"] ? " while #{Expression::Humanizer.new(table.scope).of(tree("when"))}" : ""
+          @parts["when"] ? " while #{Expression::Humanizer.new(table.scope).humanize(tree("when"))}" : ""
         end
 
         # @return [Expression::Formula, nil]

@@ -11,7 +11,7 @@ module UpTack
 
         # @param keys [Array<String>] empty for all
         # @return [Watched]
-        def self.of(table, keys)
+        def self.build(table, keys)
           new(keys.empty? ? table.fields.map(&:key).select { |key| table.kept?(key) && !late?(table, key) } : keys)
         end
 

@@ -17,7 +17,7 @@ module UpTack
 
           evaluation = Expression::Evaluation.new(values: values, old: values, context: context, is_new: false, id: id)
           said = locks.filter_map { |lock| lock.against_deletion(table, evaluation) }
-          said.map { |sentence| "#{RecordTitle.of(table, id, values, context)} is locked: #{sentence}" }
+          said.map { |sentence| "#{RecordTitle.find(table, id, values, context)} is locked: #{sentence}" }
         end
       end
     end

@@ -39,7 +39,7 @@ module UpTack
 
             @values[key] = value
             @origins[key] = Origin.new("rule", nil, "as in the record before")
-            @trace.add("set", field, after: seen(field, value), how: "as in the record before")
+            @trace.add("set", field, after: traced(field, value), how: "as in the record before")
           end
         end
 
@@ -124,7 +124,7 @@ module UpTack
 
           text = Values::Plain.text(raw, field)
           how = "typed #{text ? "“#{Values::Plain.cut(text, 60)}”" : "nothing"}"
-          @trace.add("read", field, before: seen(field, before), after: seen(field, value), how: how)
+          @trace.add("read", field, before: traced(field, before), after: traced(field, value), how: how)
         end
 
         def keep_unread(field, raw, unreadable)

@@ -14,7 +14,7 @@ module UpTack
         # @param values [#fetch] the kept ones are enough
         # @param context [Context, nil] for a title that is worked out when it is read
         # @return [String] the table's title field, else the first text that is filled, or the record's number
-        def of(table, id, values, context = nil)
+        def find(table, id, values, context = nil)
           first = table.title_field
           text = first ? shown(table, first, id, values, context) : ""
           text = another(table, id, values, context) if text.empty?

@@ -171,7 +171,7 @@ module UpTack
         def tell(result, field, rule, before = nil, after = nil, mark = result)
           return if @silent
 
-          before, after = [before, after].map { |value| seen(field, value) } if result == "set"
+          before, after = [before, after].map { |value| traced(field, value) } if result == "set"
           @trace.add(
             result,
             field,
@@ -192,7 +192,7 @@ module UpTack
         end
 
         # @return [String, nil] a value for the trace, asked only when somebody will look
-        def seen(field, value) = @trace.on? ? show(field, value) : nil
+        def traced(field, value) = @trace.on? ? show(field, value) : nil
 
         def acknowledge_warning(rule, field, message, reason)
           @passed += [AcknowledgedWarning.new(rule: rule.id, message: message, reason: reason)]

@@ -132,8 +132,8 @@ module UpTack
             @trace.add(
               "logged",
               change.field,
-              before: seen(change.field, change.before),
-              after: seen(change.field, change.after)
+              before: traced(change.field, change.before),
+              after: traced(change.field, change.after)
             )
           end
         end

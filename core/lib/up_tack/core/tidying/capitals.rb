@@ -14,7 +14,7 @@ module UpTack
         # @param just_so [Array<String>] words, or several in a row, in their spelling
         # @param prefixes [Array<String>] after which a capital follows, such as "O'" or "Mc"
         # @return [String]
-        def of(text, just_so: [], prefixes: [])
+        def apply(text, just_so: [], prefixes: [])
           capital = text.gsub(WORD) { |word| prefixed(word.downcase, prefixes) || word.capitalize }
           just_so.reject { |word| word.strip.empty? }.sort_by { |word| -word.length }.reduce(capital) do |so_far, word|
             so_far.gsub(/(?<![\p{L}\p{M}\p{N}])#{Regexp.escape(word)}(?![\p{L}\p{M}\p{N}])/i) { word }

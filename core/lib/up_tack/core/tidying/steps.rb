@@ -83,7 +83,10 @@ module UpTack
                 "Capitals for each word",
                 "ANSA van der VELT",
                 {"just_so" => :texts, "prefixes" => :texts}
-              ) { |text, given| Capitals.of(text, just_so: given["just_so"].to_a, prefixes: given["prefixes"].to_a) },
+              ) { |text, given|
+                Capitals.apply(text, just_so: given["just_so"].to_a,
+                  prefixes: given["prefixes"].to_a)
+              },
               step("first", "Capital at the beginning", "soup bowl") do |text, _|
                 text.sub(/\p{L}/) { |letter| letter.upcase }
               end,

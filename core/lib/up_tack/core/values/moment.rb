@@ -62,7 +62,7 @@ module UpTack
         def edit(value, field)
           at = local(value, field)
           hour = at.strftime(at.sec.zero? ? "%H:%M" : "%H:%M:%S")
-          "#{Date.edit(Calendar.of(at), nil)}, #{hour}#{" #{zone_name(at, field)}" if twice?(at, field)}"
+          "#{Date.edit(Calendar.date_of(at), nil)}, #{hour}#{" #{zone_name(at, field)}" if twice?(at, field)}"
         end
 
         def dump(value) = value&.getutc&.iso8601
@@ -133,12 +133,12 @@ module UpTack
         def local(value, field) = (field&.conventions || Conventions.from({})).local(value)
 
         def twice?(at, field) =
-          field && field.conventions.moments(Calendar.of(at), DayTime.of(at.hour, at.min, at.sec)).length > 1
+          field && field.conventions.moments(Calendar.date_of(at), DayTime.at(at.hour, at.min, at.sec)).length > 1
 
         def zone_name(at, field) =
           field
             .conventions
-            .moments(Calendar.of(at), DayTime.of(at.hour, at.min, at.sec))
+            .moments(Calendar.date_of(at), DayTime.at(at.hour, at.min, at.sec))
             .find { |moment, _| moment.to_i == at.to_i }
             &.last
       end

@@ -158,7 +158,7 @@ module UpTack
           end
 
           def letters(value, pattern)
-            known = LETTERS.fetch(Types.of(value))
+            known = LETTERS.fetch(Types.type_of(value))
             pattern.gsub(RUN) do |run|
               next "'" if run == "''"
               next run[1..-2].gsub("''", "'") if run.start_with?("'")

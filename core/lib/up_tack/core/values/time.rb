@@ -20,8 +20,8 @@ module UpTack
         def clock? = true
         def format_parts = {"pattern" => :pattern}
         def offered_patterns = PATTERNS
-        def format_examples(_field, _now, _today) = [DayTime.of(9, 5), DayTime.of(17, 30)]
-        def usual(_field) = DayTime.of(12, 0)
+        def format_examples(_field, _now, _today) = [DayTime.at(9, 5), DayTime.at(17, 30)]
+        def usual(_field) = DayTime.at(12, 0)
         def other(field, _now, _today) = usual(field)
         def step(_field) = 60
         def cell = :time
@@ -61,7 +61,7 @@ module UpTack
           at = DayTime.read(whole(compact))
           return not_a_time(text) unless at&.hour&.between?(1, 12)
 
-          DayTime.of((at.hour % 12) + ((half == "p") ? 12 : 0), at.minute, at.second)
+          DayTime.at((at.hour % 12) + ((half == "p") ? 12 : 0), at.minute, at.second)
         end
 
         def not_a_time(text) =

@@ -20,7 +20,7 @@ module UpTack
         module_function
 
         # @return [Symbol] the type of a value
-        def of(value)
+        def type_of(value)
           case value
           when nil then :any
           when BigDecimal then :number

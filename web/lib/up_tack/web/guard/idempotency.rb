@@ -88,11 +88,11 @@ module UpTack
         # Whether somebody is signed in; what they may do is asked later.
         def known?(env)
           bearer = env["HTTP_AUTHORIZATION"].to_s[/\ABearer +(\S+)\z/i, 1]
-          return !Store::Token.of(bearer).nil? if bearer
+          return !Store::Token.authenticate(bearer).nil? if bearer
 
           sealed = Rack::Utils.parse_cookies(env)[Guard::Cookies::NAME]
           token = sealed && Guard::Cookies.open(sealed)
-          !token.nil? && !Store::Session.of(token).nil?
+          !token.nil? && !Store::Session.authenticate(token).nil?
         end
 
         # Who calls, by what they call with: a key is theirs alone.

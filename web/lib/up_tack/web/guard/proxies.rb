@@ -9,7 +9,7 @@ module UpTack
       # UP_TACK_PROXIES names: addresses or networks, with commas between them. From anybody else it is
       # removed, so that nobody makes up an address.
       class Proxies
-        TOLD = %w[
+        FORWARDED = %w[
           HTTP_X_FORWARDED_FOR
           HTTP_X_FORWARDED_HOST
           HTTP_X_FORWARDED_PROTO
@@ -37,11 +37,11 @@ module UpTack
         end
 
         def call(env)
-          told = TOLD.select { |name| env.key?(name) }
-          return @app.call(env) if told.empty?
+          forwarded = FORWARDED.select { |name| env.key?(name) }
+          return @app.call(env) if forwarded.empty?
 
           env[BEHIND] = true
-          told.each { |name| env.delete(name) } unless known?(env["REMOTE_ADDR"])
+          forwarded.each { |name| env.delete(name) } unless known?(env["REMOTE_ADDR"])
           @app.call(env)
         end
 

@@ -63,10 +63,10 @@ module UpTack
         # @return [void]
         # @raise [TooMany]
         def check(name, request)
-          if WRONG.of(near(name, request)) >= UNDER_NAME
+          if WRONG.count(near(name, request)) >= UNDER_NAME
             raise TooMany.new(WRONG.wait(near(name, request), UNDER_NAME))
           end
-          return if known?(name, request) || WRONG.of(far(name)) < FROM_ALL
+          return if known?(name, request) || WRONG.count(far(name)) < FROM_ALL
 
           heard = cache.read("#{far(name)} heard")
           raise TooMany.new(PAUSE) if heard && now - heard < PAUSE

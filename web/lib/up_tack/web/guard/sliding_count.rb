@@ -28,7 +28,7 @@ module UpTack
         end
 
         # @return [Integer]
-        def of(name, now = Time.now) = recent(name, now).length
+        def count(name, now = Time.now) = recent(name, now).length
 
         # @return [Integer] seconds until it is below a count again
         def wait(name, count, now = Time.now)

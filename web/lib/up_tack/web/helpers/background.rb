@@ -10,10 +10,10 @@ module UpTack
         # Seconds after which the answer is a job to look at rather than the result.
         PATIENCE = 0.8
 
-        # @param told [Proc, nil] see #in_background
+        # @param present [Proc, nil] see #in_background
         # @yield [Design::ChangeDesign] what is to be done; gives what `told` needs
-        def change_design(told = nil, status: 200)
-          in_background(told, status: status) do |progress, workspace|
+        def change_design(present = nil, status: 200)
+          in_background(present, status: status) do |progress, workspace|
             result = yield UseCases::Design::ChangeDesign.new(workspace, progress: progress)
             Proving.wake
             result
@@ -21,27 +21,27 @@ module UpTack
         end
 
         # Answers with what came of it, or with a job that tells the same at its end.
-        # @param told [Proc, nil] gives what is told (an Array or a Hash for JSON), from the result and the
+        # @param present [Proc, nil] gives what is told (an Array or a Hash for JSON), from the result and the
         #   workspace of whoever asks for it; without one there is nothing to tell, which is answered with 204
         # @param status [Integer] of the answer when it can be waited for
         # @param shared [String, nil] see Jobs.start
         # @yield [UpTack::Progress, Workspace] what is to be done
-        def in_background(told = nil, status: 200, shared: nil, &work)
+        def in_background(present = nil, status: 200, shared: nil, &work)
           chosen = person
           # What is done once, with its answer, is waited for.
           if env[Guard::Idempotency::WITHIN]
-            return ended(work.call(Progress.none, Workspace.new(person: chosen)), told, status)
+            return ended(work.call(Progress.none, Workspace.new(person: chosen)), present, status)
           end
 
           job =
-            Jobs.start(told, owner: chosen.id, shared: shared) do |progress|
+            Jobs.start(present, owner: chosen.id, shared: shared) do |progress|
               work.call(progress, Workspace.new(person: chosen))
             end
-          return json(Render::Job.of(job, workspace), status: 202) unless job.wait(PATIENCE)
+          return json(Render::Job.render(job, workspace), status: 202) unless job.wait(PATIENCE)
 
           raise job.error if job.error
 
-          ended(job.result, told, status)
+          ended(job.result, present, status)
         end
 
         # @param key [String, nil] of a table; nil where the block finds it
@@ -54,11 +54,11 @@ module UpTack
 
         private
 
-        def ended(result, told, status)
+        def ended(result, present, status)
           workspace.renew
-          return 204 unless told
+          return 204 unless present
 
-          json(told.call(result, workspace), status: status)
+          json(present.call(result, workspace), status: status)
         end
       end
     end

@@ -12,7 +12,7 @@ module UpTack
               422,
               "invalid",
               error.problems.first.message,
-              mistakes: error.problems.map { |each| Render::Mistake.of(each) }
+              mistakes: error.problems.map { |each| Render::Mistake.render(each) }
             )
           end
           app.error(Guard::SignedOut) { |error| problem(401, "signed_out", error.message) }

@@ -13,7 +13,7 @@ module UpTack
         end
 
         # @return [Hash] the session of whoever is signed in
-        def session_json = Render::Session.of(Workspace.new(person: person), write_key)
+        def session_json = Render::Session.render(Workspace.new(person: person), write_key)
 
         # Stops with problem details after RFC 9457.
         # @param code [String] for programs
@@ -32,7 +32,7 @@ module UpTack
         # @param answer [Core::SaveResult]
         def saved_or_problem(key, answer, status: 200)
           table = workspace.table(key)
-          record = answer.record && Render::Record.new(workspace, table).of(answer.record)
+          record = answer.record && Render::Record.new(workspace, table).render(answer.record)
           case answer.state
           when :saved then json(record, status: status)
           when :linked
@@ -54,7 +54,7 @@ module UpTack
               422,
               "refused",
               Core::Messages["web.responses.not_saved", count: count],
-              answer: Render::SaveResult.new(workspace, table).of(answer)
+              answer: Render::SaveResult.new(workspace, table).render(answer)
             )
           end
         end

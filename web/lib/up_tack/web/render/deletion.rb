@@ -9,7 +9,7 @@ module UpTack
 
         # @param found [Records::PreviewDeletion::Consequences]
         # @param visible [Core::Design::Visibility] of whoever asks
-        def of(found, visible)
+        def render(found, visible)
           (own, *others) = found.deleted
           along = [[own.first, own.last.drop(1)], *others].reject { |table, ids| ids.empty? || !visible.table?(table) }
           {

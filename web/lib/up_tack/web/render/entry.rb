@@ -26,7 +26,7 @@ module UpTack
 
           {
             id: entry.id,
-            **Moment.of(entry.made_at, @workspace),
+            **Moment.render(entry.made_at, @workspace),
             person: entry.person_name,
             way: entry.channel,
             action: entry.action,
@@ -48,7 +48,7 @@ module UpTack
         def restore(entry)
           {
             id: entry.id,
-            **Moment.of(entry.made_at, @workspace),
+            **Moment.render(entry.made_at, @workspace),
             person: entry.person_name,
             way: entry.channel,
             action: entry.action,
@@ -80,8 +80,8 @@ module UpTack
 
           JSON.parse(entry.passed).map do |each|
             rule = table&.rule(each["rule"].to_s)
-            told = @seen.all? || (rule && @seen.rule?(rule, table))
-            {"message" => told ? each["message"] : Core::Design::Visibility::SILENT, "reason" => each["reason"]}
+            visible = @seen.all? || (rule && @seen.rule?(rule, table))
+            {"message" => visible ? each["message"] : Core::Design::Visibility::SILENT, "reason" => each["reason"]}
           end
         end
 

@@ -11,7 +11,7 @@ module UpTack
         # @param table [Core::Design::Table]
         # @param seen [Core::Design::Visibility]
         # @param project [Core::Design::Project]
-        def of(form, table, seen, project)
+        def render(form, table, seen, project)
           shown = form.field_keys.select { |key| seen.field?(table.field(key)) }
           {
             id: form.id,

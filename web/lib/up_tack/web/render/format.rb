@@ -9,7 +9,7 @@ module UpTack
 
         # @param parts [Hash] "type", "format" and "decimals" of a field
         # @return [Hash]
-        def of(parts, workspace)
+        def render(parts, workspace)
           type = parts["type"].to_s
           unless Core::Values.all.key?(type)
             Core::Invalid.because(Core::Messages["common.there_is_no_field_type", type: type], part: "type")

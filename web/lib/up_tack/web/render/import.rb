@@ -57,7 +57,7 @@ module UpTack
         # @param table [Core::Design::Table]
         # @param visible [Core::Design::Visibility] of whoever asks
         def result(result, table, visible) =
-          {made: result.made, changed: result.changed, report: Report.of(result.report, table, visible)}
+          {made: result.made, changed: result.changed, report: Report.render(result.report, table, visible)}
       end
     end
   end

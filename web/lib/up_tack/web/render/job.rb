@@ -9,7 +9,7 @@ module UpTack
 
         # @param job [Jobs::Job]
         # @param workspace [Workspace] of whoever asks
-        def of(job, workspace)
+        def render(job, workspace)
           state =
             if job.running?
               "running"
@@ -24,7 +24,7 @@ module UpTack
             field: job.progress.field,
             done: job.progress.done,
             total: job.progress.total,
-            report: job.told(workspace)
+            report: job.report_to(workspace)
           }
         end
       end

@@ -9,7 +9,7 @@ module UpTack
 
         # @param project [Core::Design::Project]
         # @param visible [Core::Design::Visibility] of whoever asks: lists of hidden fields alone are hidden too
-        def of(project, visible)
+        def render(project, visible)
           project.lists.filter_map do |list|
             users =
               project

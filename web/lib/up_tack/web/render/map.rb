@@ -58,7 +58,7 @@ module UpTack
             sentence: rule.sentence(table),
             note: rule.note,
             notices:
-              builder? ? table.notices.of(rule).map { |notice| {code: notice.code, message: notice.message} } : []
+              builder? ? table.notices.about(rule).map { |notice| {code: notice.code, message: notice.message} } : []
           }
         end
       end

@@ -12,7 +12,7 @@ module UpTack
         # @param example [String, nil] instead of both: readings of it
         # @param text [String, nil] what is typed by it, as a trial
         # @param bare [Boolean, nil] whether separators are left out in the store
-        def of(mask: nil, pieces: nil, example: nil, text: nil, bare: nil)
+        def render(mask: nil, pieces: nil, example: nil, text: nil, bare: nil)
           return nothing.merge(readings: readings(example)) if example
 
           mask = Core::Masks::Writer.from_pieces(pieces) if pieces.is_a?(Array)

@@ -8,9 +8,9 @@ module UpTack
         module_function
 
         # @param problem [Core::Problem, Core::Expression::Problem]
-        def of(problem)
-          told = problem.to_h
-          {part: told.fetch(:part, "formula"), **told.slice(:message, :from, :to), **told.slice(:place).compact}
+        def render(problem)
+          parts = problem.to_h
+          {part: parts.fetch(:part, "formula"), **parts.slice(:message, :from, :to), **parts.slice(:place).compact}
         end
       end
     end

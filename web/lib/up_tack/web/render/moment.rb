@@ -7,7 +7,7 @@ module UpTack
       module Moment
         module_function
 
-        def of(time, workspace)
+        def render(time, workspace)
           local = workspace.clock.local(time)
           {made_at: time.getutc.iso8601(3), at_text: local.strftime("%H:%M"), day_text: local.strftime("%a %-d %b %Y")}
         end

@@ -10,7 +10,7 @@ module UpTack
 
         # @param project [Core::Design::Project]
         # @param role [String] nothing is named that this role does not see
-        def of(project, role) =
+        def render(project, role) =
           project.tables.select { |table| table.allows?(role, :see) }.map { |table| table(table, project, role) }
 
         def table(table, project, role)

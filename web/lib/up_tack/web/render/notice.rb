@@ -7,10 +7,10 @@ module UpTack
       module Notice
         module_function
 
-        def of(notice, workspace)
+        def render(notice, workspace)
           {
             id: notice.id,
-            **Moment.of(notice.made_at, workspace),
+            **Moment.render(notice.made_at, workspace),
             to: notice.person.name,
             subject: notice.subject,
             body: notice.body,

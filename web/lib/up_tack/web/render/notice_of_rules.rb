@@ -15,7 +15,7 @@ module UpTack
           notices.map do |notice|
             {
               **notice.to_h,
-              examples: notice.examples.map { |example| {words: example.words, values: real.of(example)} }
+              examples: notice.examples.map { |example| {words: example.words, values: real.find(example)} }
             }
           end
         end

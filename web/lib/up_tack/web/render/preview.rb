@@ -10,10 +10,10 @@ module UpTack
         # @param preview [Effects::PreviewRule::Preview]
         # @param table [Core::Design::Table]
         # @param workspace [Workspace]
-        def of(preview, table, workspace)
+        def render(preview, table, workspace)
           {
-            problems: preview.problems.map { |each| Mistake.of(each) },
-            warnings: preview.warnings.map { |each| Mistake.of(each) },
+            problems: preview.problems.map { |each| Mistake.render(each) },
+            warnings: preview.warnings.map { |each| Mistake.render(each) },
             notices: NoticeOfRules.all(preview.notices, table, workspace),
             tack: preview.tack,
             sentence: preview.sentence,

@@ -8,7 +8,7 @@ module UpTack
         module_function
 
         # @param overview [UseCases::Proofs::Overview]
-        def of(overview)
+        def render(overview)
           progress = Proving.progress
           proven, rules = overview.coverage.counts
           {
@@ -63,7 +63,7 @@ module UpTack
             tack: covered.rule.tack(covered.table),
             kind: covered.rule.kind,
             state: covered.state,
-            seen: covered.seen.length,
+            seen: covered.reached.length,
             of: covered.points.length,
             missing: covered.missing.map { |point| {key: point.key, words: point.words} },
             proofs: covered.proofs

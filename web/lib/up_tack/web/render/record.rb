@@ -21,7 +21,7 @@ module UpTack
         end
 
         # @param record [Core::StoredRecord]
-        def of(record) = all([record]).first
+        def render(record) = all([record]).first
 
         # @param records [Array<Core::StoredRecord>]
         # @return [Array<Hash>]
@@ -49,24 +49,24 @@ module UpTack
 
         def one(record)
           values = @plan.complete(record.id, record.values, @context, @read)
-          told, texts = {}, {}
+          plain_values, texts = {}, {}
           lines.each do |key, field, type, plain|
             value = values[key]
             # Most of what is shown is blank, or a text that is shown as it is.
             if value.nil? || plain
-              told[key] = value
+              plain_values[key] = value
               texts[key] = value.to_s
               next
             end
-            told[key] = type.dump(value)
+            plain_values[key] = type.dump(value)
             texts[key] = field.show(value, @context.records)
           end
-          former.each { |old, now| [told, texts].each { |all| all[old] = all[now] if all.key?(now) } }
+          former.each { |old, now| [plain_values, texts].each { |all| all[old] = all[now] if all.key?(now) } }
           {
             id: record.id,
             version: record.version,
-            title: Core::Save::RecordTitle.of(@table, record.id, values, @context),
-            values: told,
+            title: Core::Save::RecordTitle.find(@table, record.id, values, @context),
+            values: plain_values,
             texts: texts
           }
         end

@@ -11,7 +11,7 @@ module UpTack
         # @param table [Core::Design::Table]
         # @param visible [Core::Design::Visibility] of whoever asks
         # @return [Hash]
-        def of(report, table, visible)
+        def render(report, table, visible)
           {
             looked_at: report.looked_at,
             saved: report.saved,

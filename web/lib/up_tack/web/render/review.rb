@@ -10,7 +10,7 @@ module UpTack
         # @param report [Core::Decisions::CompletenessCheck::Report]
         # @param rule [Kinds::Decision]
         # @param table [Core::Design::Table]
-        def of(report, rule, table)
+        def render(report, rule, table)
           inputs = rule.columns(table)
           {
             gaps: report.gaps.map { |each| example(each, inputs) },

@@ -7,9 +7,9 @@ module UpTack
       module Revision
         module_function
 
-        def of(revision, workspace)
+        def render(revision, workspace)
           {
-            id: revision.id, **Moment.of(revision.made_at, workspace), person: revision.person_name,
+            id: revision.id, **Moment.render(revision.made_at, workspace), person: revision.person_name,
             action: revision.action, summary: revision.summary, current: revision.id == workspace.revision_id
           }
         end

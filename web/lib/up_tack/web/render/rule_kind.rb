@@ -8,9 +8,9 @@ module UpTack
         module_function
 
         # @return [Array<Hash>]
-        def all = @all ||= Core::Rules.all.values.map { |kind| of(kind) }
+        def all = @all ||= Core::Rules.all.values.map { |kind| render(kind) }
 
-        def of(kind)
+        def render(kind)
           {
             kind: kind.kind,
             label: kind.label,

@@ -19,11 +19,11 @@ module UpTack
         end
 
         # @param answer [Core::SaveResult]
-        def of(answer)
+        def render(answer)
           outcome = answer.outcome
-          form_state = answer.form_state || Services::FormState.of(@plan, nil, outcome, @workspace.person)
+          form_state = answer.form_state || Services::FormState.build(@plan, nil, outcome, @workspace.person)
           @states = form_state.states
-          @choices = Services::OpenChoices.of(@plan, outcome)
+          @choices = Services::OpenChoices.find(@plan, outcome)
           {
             would_save: outcome.saved?,
             fields: @seen.to_h { |field| [field.key, field(field, outcome)] },
@@ -49,7 +49,7 @@ module UpTack
         # Of each group the answer to each row, nil for one that is taken away.
         def lines(answer)
           (answer.lines || []).map do |rows|
-            rows.map { |each| each && SaveResult.new(@workspace, @workspace.table(each.table)).of(each) }
+            rows.map { |each| each && SaveResult.new(@workspace, @workspace.table(each.table)).render(each) }
           end
         end
 

@@ -24,84 +24,84 @@ module UpTack
         def event(event, workspace)
           {
             id: event.id,
-            **Moment.of(event.made_at, workspace),
+            **Moment.render(event.made_at, workspace),
             person: event.person_name,
             kind: event.kind,
-            words: words(event.kind, event.told, event.person_id)
+            words: words(event.kind, event.facts, event.person_id)
           }
         end
 
         # @param who [Integer, nil] number of who did it
         # @return [String] what happened, after the name of who did it
-        def words(kind, told, who)
+        def words(kind, facts, who)
           case kind
           when "set_up"
             "set up the database"
           when "signed_in"
-            "signed in#{" in #{told["device"]}" if told["device"]}"
+            "signed in#{" in #{facts["device"]}" if facts["device"]}"
           when "signed_out"
             "signed out"
           when "sign_in_failed"
-            if told["known"]
-              "could not sign in from #{told["from"]}: wrong password"
+            if facts["known"]
+              "could not sign in from #{facts["from"]}: wrong password"
             else
-              "somebody tried an unknown name from #{told["from"]}"
+              "somebody tried an unknown name from #{facts["from"]}"
             end
           when "password_wrong"
-            "typed a wrong password while signed in, from #{told["from"]}"
+            "typed a wrong password while signed in, from #{facts["from"]}"
           when "locked_out"
-            "has to wait at #{told["from"]} after too many wrong passwords"
+            "has to wait at #{facts["from"]} after too many wrong passwords"
           when "refused"
-            "asked for what their role does not allow: #{operation(told["operation"])}"
+            "asked for what their role does not allow: #{operation(facts["operation"])}"
           when "session_ended"
-            "ended a session of #{name(told["whose"])}#{" in #{told["device"]}" if told["device"]}"
+            "ended a session of #{name(facts["whose"])}#{" in #{facts["device"]}" if facts["device"]}"
           when "person_added"
-            who ? "added #{name(told["id"])}" : "#{name(told["id"])} was added"
+            who ? "added #{name(facts["id"])}" : "#{name(facts["id"])} was added"
           when "person_changed"
-            changed(told, who)
+            changed(facts, who)
           when "password_changed"
-            password(told["id"], who)
+            password(facts["id"], who)
           when "made_anonymous"
-            "made #{name(told["id"])} anonymous"
+            "made #{name(facts["id"])} anonymous"
           else
-            words_of_things(kind, told)
+            words_of_things(kind, facts)
           end
         end
 
-        def words_of_things(kind, told)
+        def words_of_things(kind, facts)
           case kind
           when "token_made"
-            if told["restored"]
-              "kept token #{told["id"]}, over a restore"
+            if facts["restored"]
+              "kept token #{facts["id"]}, over a restore"
             else
-              "made the token “#{told["name"] || told["id"]}”"
+              "made the token “#{facts["name"] || facts["id"]}”"
             end
           when "token_ended"
             [
-              "ended the token “#{told["name"] || told["id"]}”",
-              (" of #{name(told["whose"])}" if told["whose"]),
-              (": #{told["why"]}" if told["why"])
+              "ended the token “#{facts["name"] || facts["id"]}”",
+              (" of #{name(facts["whose"])}" if facts["whose"]),
+              (": #{facts["why"]}" if facts["why"])
             ].join
           when "backup_made"
-            "made the backup #{told["backup"]}"
+            "made the backup #{facts["backup"]}"
           when "backup_downloaded"
-            "downloaded the backup #{told["backup"]}"
+            "downloaded the backup #{facts["backup"]}"
           when "backup_deleted"
-            "deleted the backup #{told["backup"]}"
+            "deleted the backup #{facts["backup"]}"
           when "restored"
-            "restored #{told["backup"]}; what was there up to entry #{told.dig("cut_off", "entry")} " \
-              "(seal #{told.dig("cut_off", "seal").to_s[0, 12]}…) is in #{told["copy"]}"
+            "restored #{facts["backup"]}; what was there up to entry #{facts.dig("cut_off", "entry")} " \
+              "(seal #{facts.dig("cut_off", "seal").to_s[0, 12]}…) is in #{facts["copy"]}"
           when "demo_ended"
-            "ended the demo: #{told["people"].to_a.length} people can no longer come in without a password"
+            "ended the demo: #{facts["people"].to_a.length} people can no longer come in without a password"
           else
             kind.tr("_", " ")
           end
         end
 
-        def changed(told, who)
-          return "kept how #{name(told["id"])} may come in, over a restore" if told["restored"]
+        def changed(facts, who)
+          return "kept how #{name(facts["id"])} may come in, over a restore" if facts["restored"]
 
-          "#{who ? "changed #{name(told["id"])}" : "#{name(told["id"])} was changed"}: role, " \
+          "#{who ? "changed #{name(facts["id"])}" : "#{name(facts["id"])} was changed"}: role, " \
             "sign-in name or whether they are active"
         end
 

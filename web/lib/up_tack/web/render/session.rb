@@ -8,7 +8,7 @@ module UpTack
         module_function
 
         # @param key [String] what the pages of the session send along when they write
-        def of(workspace, key)
+        def render(workspace, key)
           now = workspace.clock.local(workspace.clock.now)
           builder = workspace.person.builder?
           {

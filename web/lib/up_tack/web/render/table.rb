@@ -34,7 +34,7 @@ module UpTack
             rules: table.rules.select { |rule| @seen.rule?(rule, table) }.map { |rule| self.rule(rule, table) },
             forms:
               [Core::Design::Form.usual(table), *table.forms].map do |form|
-                Form.of(form, table, @seen, @workspace.project)
+                Form.render(form, table, @seen, @workspace.project)
               end,
             rule_kinds: builder? ? RuleKind.all : [],
             notices: builder? ? NoticeOfRules.all(table.notices.all, table, @workspace) : []
@@ -50,7 +50,7 @@ module UpTack
             one: table.record_name,
             note: table.note,
             sentence: Core::Design::Descriptions.table(table) { |other| @seen.table?(other) },
-            records: UseCases::Records::CountRecords.of(table)
+            records: UseCases::Records::CountRecords.call(table)
           }
         end
 
@@ -101,7 +101,7 @@ module UpTack
           return UseCases::Numbers::Counts.new(table, rule).warning if rule.numbers?
 
           if builder?
-            said = Core::Linting::FixedTexts.new(rule, table).all + table.notices.of(rule).map(&:message)
+            said = Core::Linting::FixedTexts.new(rule, table).all + table.notices.about(rule).map(&:message)
             said.empty? ? nil : said.join(" ")
           end
         end

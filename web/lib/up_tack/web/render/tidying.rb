@@ -24,7 +24,7 @@ module UpTack
         # @param steps [Object] should be a list of steps
         # @param text [Object] should be a text to try them on; each step's own example without it
         # @return [Hash]
-        def of(steps, text)
+        def render(steps, text)
           shape = Core::Rules::Part.new(key: "steps", type: :steps).problem(steps)
           message = shape ? shape.message : Core::Tidying.problem(steps.to_a)
           return {problem: message, words: nil, before: nil, after: nil} if message

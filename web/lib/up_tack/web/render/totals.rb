@@ -10,7 +10,7 @@ module UpTack
         # @param found [Records::ComputeTotals::Result]
         # @param table [Core::Design::Table]
         # @return [Hash]
-        def of(found, table)
+        def render(found, table)
           {
             total: found.total,
             matching: found.matching,

@@ -15,7 +15,7 @@ module UpTack
 
         # @param played [UseCases::Proofs::Play::Played]
         # @param look_at [Integer, nil] the act whose save is told, from 1; the last by default
-        def of(played, look_at: nil)
+        def render(played, look_at: nil)
           trial = played.trial
           moment = (look_at && trial.moments[look_at - 1]) || trial.last
           {
@@ -47,7 +47,8 @@ module UpTack
               table: @table.key,
               lines: lines(trial)
             )
-          {**SaveResult.new(@workspace, @table, records: trial.world).of(found), overtaken: overtaken(trial, played)}
+          {**SaveResult.new(@workspace, @table, records: trial.world).render(found),
+            overtaken: overtaken(trial, played)}
         end
 
         # What the rows beneath the record come to.
@@ -105,7 +106,7 @@ module UpTack
         def why(outcome)
           return {} unless outcome
 
-          @table.fields.to_h { |field| [field.key, Core::Bench::ValueExplanation.of(@table, outcome, field).to_h] }
+          @table.fields.to_h { |field| [field.key, Core::Bench::ValueExplanation.explain(@table, outcome, field).to_h] }
         end
 
         def person(person) = {name: person.name.to_s, role: person.role}

@@ -12,15 +12,15 @@ module UpTack
 
         # @param verdict [Store::LogCheck::Verdict]
         # @param whole [Boolean] whether what does not hold may be named
-        def of(verdict, whole:)
-          told = whole ? verdict.faults : verdict.faults.first(1).map { SILENT }
+        def render(verdict, whole:)
+          shown = whole ? verdict.faults : verdict.faults.first(1).map { SILENT }
           {
             sound: verdict.sound,
             entries: verdict.entries,
             events: verdict.events,
             broken: verdict.broken,
-            why: told.first,
-            faults: told,
+            why: shown.first,
+            faults: shown,
             set_back: verdict.set_back.map { |entry, seconds| {entry: entry, span: Clock.span(seconds)} }
           }
         end

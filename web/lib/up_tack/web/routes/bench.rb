@@ -17,7 +17,7 @@ module UpTack
                 propose: sent["propose"] == true
               )
             json(
-              Render::Trial.new(workspace, workspace.table(params[:table])).of(
+              Render::Trial.new(workspace, workspace.table(params[:table])).render(
                 played,
                 look_at: number_sent("look_at")
               )

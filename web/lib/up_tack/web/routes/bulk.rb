@@ -19,8 +19,8 @@ module UpTack
               search: sent["search"]&.to_s&.scrub
             }
             asked.update(typed: sent["typed"] ? typed : {}, keep: sent["keep"].to_s)
-            told = ->(report, workspace) { Render::Report.of(report, table, workspace.visibility) }
-            in_background(told) do |progress, workspace|
+            present = ->(report, workspace) { Render::Report.render(report, table, workspace.visibility) }
+            in_background(present) do |progress, workspace|
               UseCases::Bulk::Change.new(workspace, progress: progress).call(**asked)
             end
           end
@@ -28,10 +28,10 @@ module UpTack
           app.post("/api/tables/:table/batch") do
             table = workspace.table(params[:table])
             drafts, came, keep = drafts_sent, channel, sent["keep"] ? sent["keep"].to_s : "all"
-            told = ->((report, results), workspace) do
-              {report: Render::Report.of(report, table, workspace.visibility), results: results}
+            present = ->((report, results), workspace) do
+              {report: Render::Report.render(report, table, workspace.visibility), results: results}
             end
-            in_background(told) do |progress, workspace|
+            in_background(present) do |progress, workspace|
               Routes::Bulk.write(
                 workspace,
                 UseCases::Bulk::Write.new(workspace, channel: came, progress: progress),
@@ -74,7 +74,7 @@ module UpTack
           record = UseCases::Records::FindRecord.new(workspace).call(table: table.key, id: id)
           {
             **result(answer, table, workspace.visibility),
-            record: Render::Record.new(workspace, table).of(record),
+            record: Render::Record.new(workspace, table).render(record),
             theirs: Render::Entry.new(workspace).all(answer.theirs)
           }
         end

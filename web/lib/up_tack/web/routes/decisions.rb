@@ -21,7 +21,7 @@ module UpTack
 
           app.post("/api/tables/:table/decisions/review") do
             rule, design = Decisions.sound(workspace, params[:table], design_parts(*Rules::PARTS))
-            json(Render::Review.of(Core::Decisions::CompletenessCheck.new(rule, design).report, rule, design))
+            json(Render::Review.render(Core::Decisions::CompletenessCheck.new(rule, design).report, rule, design))
           end
 
           app.post("/api/tables/:table/decisions/write") do

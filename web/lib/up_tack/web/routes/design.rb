@@ -12,7 +12,7 @@ module UpTack
                 before: number_in_query("before"),
                 person: number_in_query("person")
               )
-            json(revisions.map { |revision| Render::Revision.of(revision, workspace) })
+            json(revisions.map { |revision| Render::Revision.render(revision, workspace) })
           end
 
           app.get("/api/design/revisions/:id/differences") do

@@ -34,7 +34,7 @@ module UpTack
 
           app.get("/api/tables/:table/schema.json") do
             table = workspace.table(params[:table])
-            json(Interchange::SchemaExport::JsonSchema.of(table, workspace.visibility.fields(table)))
+            json(Interchange::SchemaExport::JsonSchema.generate(table, workspace.visibility.fields(table)))
           end
 
           WHOLE.each do |kind, (ending, type)|

@@ -7,7 +7,7 @@ module UpTack
       # formula and its pieces.
       module Formulas
         def self.registered(app)
-          app.get("/api/names") { json(Render::Names.of(workspace.project, person.role)) }
+          app.get("/api/names") { json(Render::Names.render(workspace.project, person.role)) }
 
           app.post("/api/tables/:table/formula") do
             scope = workspace.visibility.scope(workspace.table(params[:table]))
@@ -16,13 +16,13 @@ module UpTack
               formula = Core::Expression.compile(text, scope, expecting: sent["condition"] ? :yes_no : nil)
               found = {
                 problems: [],
-                warnings: formula.warnings.map { |each| Render::Mistake.of(each) },
+                warnings: formula.warnings.map { |each| Render::Mistake.render(each) },
                 words: formula.words
               }
             rescue Core::Expression::Invalid => e
-              found = {problems: e.problems.map { |each| Render::Mistake.of(each) }, warnings: [], words: nil}
+              found = {problems: e.problems.map { |each| Render::Mistake.render(each) }, warnings: [], words: nil}
             end
-            json({**found, pieces: Core::Expression::StructuredForm.of(text)})
+            json({**found, pieces: Core::Expression::StructuredForm.parse(text)})
           end
 
           app.post("/api/tables/:table/pieces") do

@@ -58,16 +58,16 @@ module UpTack
           end
 
           app.post("/api/history/verify") do
-            told = ->(verdict, workspace) { Render::Verdict.of(verdict, whole: workspace.person.builder?) }
-            in_background(told, shared: UseCases::Maintenance::VerifyLog.shared) do |progress, _|
+            present = ->(verdict, workspace) { Render::Verdict.render(verdict, whole: workspace.person.builder?) }
+            in_background(present, shared: UseCases::Maintenance::VerifyLog.shared) do |progress, _|
               UseCases::Maintenance::VerifyLog.call(progress: progress)
             end
           end
 
           app.post("/api/history/batches/:id/undo") do
             batch = record_id
-            told = ->(result, _) { {undone: result.undone, left: result.left, batch: result.batch.id} }
-            in_background(told) do |progress, workspace|
+            present = ->(result, _) { {undone: result.undone, left: result.left, batch: result.batch.id} }
+            in_background(present) do |progress, workspace|
               UseCases::History::UndoBatch.new(workspace, progress: progress).call(batch)
             end
           end

@@ -37,8 +37,8 @@ module UpTack
             table = workspace.table(params[:table])
             upload = uploads.new(person).find(sent["id"].to_s)
             options, plain, keep = options_sent, settings_sent, sent["keep"].to_s
-            told = ->(result, workspace) { Render::Import.result(result, table, workspace.visibility) }
-            in_background(told) do |progress, workspace|
+            present = ->(result, workspace) { Render::Import.result(result, table, workspace.visibility) }
+            in_background(present) do |progress, workspace|
               source = upload.source(options)
               looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table(table.key))
               settings = UseCases::Imports::SettingsOverride.over(looked.settings, plain)

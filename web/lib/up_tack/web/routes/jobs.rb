@@ -24,14 +24,14 @@ module UpTack
             job = own_job(shared: true)
             raise job.error if job.error && !job.error.is_a?(Progress::Stopped)
 
-            json(Render::Job.of(job, workspace))
+            json(Render::Job.render(job, workspace))
           end
 
           app.delete("/api/jobs/:id") do
             job = own_job
             job.progress.stop
             job.wait(2)
-            json(Render::Job.of(job, workspace))
+            json(Render::Job.render(job, workspace))
           end
         end
       end

@@ -19,14 +19,14 @@ module UpTack
           end
 
           # @return [Proc] tells all lists as they are after a change
-          def all_lists = ->(_, workspace) { Render::Lists.of(workspace.project, workspace.visibility) }
+          def all_lists = ->(_, workspace) { Render::Lists.render(workspace.project, workspace.visibility) }
         end
 
         def self.registered(app)
           app.helpers Helpers
           changes = Core::Design::Changes
 
-          app.get("/api/lists") { json(Render::Lists.of(workspace.project, workspace.visibility)) }
+          app.get("/api/lists") { json(Render::Lists.render(workspace.project, workspace.visibility)) }
 
           app.post("/api/lists") do
             parts = design_parts("name", "values", "retired")

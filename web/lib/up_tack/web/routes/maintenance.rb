@@ -36,8 +36,8 @@ module UpTack
           end
 
           app.post("/api/check") do
-            told = ->(findings, _) { {findings: findings.map(&:to_h)} }
-            in_background(told) do |progress, workspace|
+            present = ->(findings, _) { {findings: findings.map(&:to_h)} }
+            in_background(present) do |progress, workspace|
               UseCases::Maintenance::IntegrityCheck.new(workspace, progress: progress).call
             end
           end

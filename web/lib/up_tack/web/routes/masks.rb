@@ -19,16 +19,17 @@ module UpTack
                 .find { |_, value| value.is_a?(Array) || value.is_a?(Hash) }
                 &.first
             Core::Invalid.because(Core::Messages["common.is_text"], part: odd) if odd
-            json(Render::Mask.of(**parts.slice("mask", "pieces", "example", "text", "bare").transform_keys(&:to_sym)))
+            json(Render::Mask.render(**parts.slice("mask", "pieces", "example", "text",
+              "bare").transform_keys(&:to_sym)))
           end
 
           app.get("/api/tidying") { json(Render::Tidying.steps) }
 
-          app.post("/api/tidying") { json(Render::Tidying.of(design_parts("steps")["steps"], sent["text"])) }
+          app.post("/api/tidying") { json(Render::Tidying.render(design_parts("steps")["steps"], sent["text"])) }
 
           app.post("/api/formats") do
             parts = design_parts("type", "format", "decimals")
-            json(Render::Format.of(parts, workspace))
+            json(Render::Format.render(parts, workspace))
           end
         end
       end

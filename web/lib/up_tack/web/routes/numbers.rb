@@ -37,10 +37,10 @@ module UpTack
               order: Numbers.order_in(sent),
               descending: sent["descending"] == true
             }
-            told = ->(result, _) do
+            present = ->(result, _) do
               {given: result.given, left: result.left, refused: result.refused, batch: result.batch&.id}
             end
-            in_background(told) do |progress, workspace|
+            in_background(present) do |progress, workspace|
               UseCases::Numbers::Give.new(workspace, progress: progress).call(**wish)
             end
           end

@@ -7,11 +7,13 @@ module UpTack
       module Outbox
         def self.registered(app)
           app.get("/api/outbox") do
-            json(UseCases::People::Notices.new(workspace).latest.map { |notice| Render::Notice.of(notice, workspace) })
+            json(UseCases::People::Notices.new(workspace).latest.map { |notice|
+              Render::Notice.render(notice, workspace)
+            })
           end
 
           app.put("/api/outbox/:id/read") do
-            json(Render::Notice.of(UseCases::People::Notices.new(workspace).read(record_id), workspace))
+            json(Render::Notice.render(UseCases::People::Notices.new(workspace).read(record_id), workspace))
           end
 
           # Makes the checks that are due now, without waiting for the schedule.

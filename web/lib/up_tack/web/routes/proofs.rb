@@ -13,7 +13,7 @@ module UpTack
           app.get("/api/proofs") do
             overview = UseCases::Proofs::Overview.new(workspace)
             Proving.wake unless overview.fresh?
-            json(Render::Proofs.of(overview))
+            json(Render::Proofs.render(overview))
           end
 
           app.post("/api/proofs/run") do
@@ -33,7 +33,7 @@ module UpTack
                   .new(workspace.ground, records: Core::Design::Script.from(proof.script).values(workspace.project))
                   .tap { |world| world.context = workspace.context }
               )
-            json({proof: proof.to_plain, expects: proof.expectations.map { |each| telling.of(each) }})
+            json({proof: proof.to_plain, expects: proof.expectations.map { |each| telling.format(each) }})
           end
 
           app.post("/api/tables/:table/proofs") do

@@ -23,7 +23,7 @@ module UpTack
                 **view_in_query.except(:sort),
                 fields: keys_in_query("fields") || []
               )
-            json(Render::Totals.of(found, workspace.table(params[:table])))
+            json(Render::Totals.render(found, workspace.table(params[:table])))
           end
 
           # Where in a view a text stands next, or a record.
@@ -55,7 +55,7 @@ module UpTack
 
           app.get("/api/tables/:table/records/:id") do
             record = UseCases::Records::FindRecord.new(workspace).call(table: params[:table], id: record_id)
-            json(Render::Record.new(workspace, workspace.table(params[:table])).of(record))
+            json(Render::Record.new(workspace, workspace.table(params[:table])).render(record))
           end
 
           app.patch("/api/tables/:table/records/:id") do
@@ -85,7 +85,7 @@ module UpTack
 
           app.get("/api/tables/:table/records/:id/deletion") do
             found = UseCases::Records::PreviewDeletion.new(workspace).call(table: params[:table], id: record_id)
-            json(Render::Deletion.of(found, workspace.visibility))
+            json(Render::Deletion.render(found, workspace.visibility))
           end
 
           # The records that link to one, as its lines.
@@ -134,7 +134,7 @@ module UpTack
                 reasons: reasons,
                 **filling_in
               )
-            json(Render::SaveResult.new(workspace, workspace.table(params[:table])).of(answer))
+            json(Render::SaveResult.new(workspace, workspace.table(params[:table])).render(answer))
           end
 
           app.post("/api/tables/:table/trial") do
@@ -151,7 +151,7 @@ module UpTack
                 **filling_in.except(:groups)
               )
             now = trial.clock.local(trial.clock.now).strftime("%Y-%m-%dT%H:%M")
-            json({**Render::SaveResult.new(trial, workspace.table(params[:table])).of(answer), clock: now})
+            json({**Render::SaveResult.new(trial, workspace.table(params[:table])).render(answer), clock: now})
           end
         end
       end

@@ -29,7 +29,7 @@ module UpTack
                 look_at: number_sent("look_at"),
                 all: sent["all"] == true
               )
-            json(Render::Preview.of(preview, workspace.table(params[:table]), workspace))
+            json(Render::Preview.render(preview, workspace.table(params[:table]), workspace))
           end
 
           # The same, line by line as it comes: each line is a Preview with more looked at.
@@ -41,7 +41,7 @@ module UpTack
             workspace.person
             content_type "application/x-ndjson"
             stream do |out|
-              line = ->(preview) { out << "#{JSON.generate(Render::Preview.of(preview, design, workspace))}\n" }
+              line = ->(preview) { out << "#{JSON.generate(Render::Preview.render(preview, design, workspace))}\n" }
               line.call(
                 UseCases::Effects::PreviewRule.new(workspace).call(
                   table: params[:table],

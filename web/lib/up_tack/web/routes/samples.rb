@@ -9,8 +9,8 @@ module UpTack
           app.post("/api/tables/:table/samples") do
             table = workspace.table(params[:table]).key
             count, seed = number_sent("count"), number_sent("seed") || 1
-            told = ->(result, _) { {made: result.made, given_up: result.given_up, batch: result.batch.id} }
-            in_background(told, status: 201) do |progress, workspace|
+            present = ->(result, _) { {made: result.made, given_up: result.given_up, batch: result.batch.id} }
+            in_background(present, status: 201) do |progress, workspace|
               UseCases::Proofs::GenerateRecords.new(workspace, progress: progress).call(
                 table: table,
                 count: count,

@@ -36,10 +36,10 @@ module UpTack
           app.post("/api/tables/:table/suggestions/accept") do
             table = workspace.table(params[:table]).key
             chosen = picked
-            told = ->(result, _) do
+            present = ->(result, _) do
               {saved: result.saved, left: result.left, refused: result.refused, batch: result.batch&.id}
             end
-            in_background(told) do |progress, workspace|
+            in_background(present) do |progress, workspace|
               UseCases::Tidying::Accept.new(workspace, progress: progress).call(table: table, picked: chosen)
             end
           end

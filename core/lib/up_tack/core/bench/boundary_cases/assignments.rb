@@ -29,7 +29,7 @@ module UpTack
           # @param rule [Rules::Rule]
           # @param mutant [Rules::Rule, nil] the same rule with a mistake
           # @return [Array<Hash{String=>Object}>] the simplest first
-          def of(rule, mutant = nil)
+          def find(rule, mutant = nil)
             points = of_points(rule) + (mutant ? by_points(mutant, @table.with_rule(rule.id, mutant)) : [])
             [{}, *points.uniq.first(MOST), *of_fields(rule), *upstream(rule)].uniq
           end
@@ -89,7 +89,7 @@ module UpTack
           # Those of all points in turn, so that each has some.
           def by_points(rule, table)
             solver = @base.solver(table, @seen)
-            lists = Targets.new(table, @base, solver, @seen).of(rule).map { |aim| aim.assignments.first(OF_EACH) }
+            lists = Targets.new(table, @base, solver, @seen).find(rule).map { |aim| aim.assignments.first(OF_EACH) }
             (0...OF_EACH).flat_map { |index| lists.filter_map { |assignments| assignments[index] } }.uniq
           rescue Expression::Invalid, KeyError, NoMethodError
             []

@@ -32,7 +32,7 @@ module UpTack
           # @param rule [Rules::Rule]
           # @param shown [Array<Played>] records that are there already
           # @return [Array<Array(String, Played)>] words and a record
-          def of(rule, shown)
+          def find(rule, shown)
             open = slips(rule).reject { |slip| shown.any? { |played| differs?(rule, slip, played) } }
             open = open.reject { |slip| @equivalence.reason(rule, slip.mutant) }
             tried = Set.new
@@ -53,7 +53,7 @@ module UpTack
 
           # Changes, and whether they come later: a formula that looks at what was needs two states.
           def tries(rule, slip)
-            assignments = fine(rule, slip) + @assignments.of(rule, slip.rule)
+            assignments = fine(rule, slip) + @assignments.find(rule, slip.rule)
             if rule.requires?
               assignments = assignments.flat_map { |each| [each.merge(rule.field => nil), each] }.uniq
             end
@@ -128,7 +128,7 @@ module UpTack
 
           def came_to(rule, slip, formula, evaluation)
             evaluation.count = 1
-            Effect.of(rule, slip.part, formula.call(evaluation), @table)
+            Effect.compute(rule, slip.part, formula.call(evaluation), @table)
           rescue Expression::Invalid, NoMethodError, TypeError
             nil
           end

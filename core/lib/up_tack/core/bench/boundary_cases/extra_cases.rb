@@ -22,7 +22,7 @@ module UpTack
 
           # @param rule [Rules::Rule]
           # @return [Array<Targets::Aim>]
-          def of(rule)
+          def find(rule)
             keys = rule.formula_parts.values.flat_map { |text| named(text) }.uniq
             keys.flat_map { |key| choices(rule, key) + days(rule, key) } + hours(rule) + blank(rule) + masked(rule) +
               listed(rule)

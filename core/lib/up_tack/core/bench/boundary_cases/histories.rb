@@ -32,13 +32,13 @@ module UpTack
           # @param rule [Rules::Rule]
           # @param shown [Hash{String=>BoundaryCases::Played}] by key of point, a record that shows it
           # @return [Array<Array(String, Hash)>] words and a plain script, each script once
-          def of(rule, shown)
+          def find(rule, shown)
             @rule, @shown = rule, shown
             @scenes = Scenes.new(@table, @base, @scene, rule, @seen)
-            told = (of_kind + linked).map do |words, scene, assignment|
+            played = (of_kind + linked).map do |words, scene, assignment|
               [words, scene.is_a?(Hash) ? scene : @scenes.script(scene, assignment)]
             end
-            told.select(&:last).uniq(&:last)
+            played.select(&:last).uniq(&:last)
           rescue Expression::Invalid, KeyError
             []
           end

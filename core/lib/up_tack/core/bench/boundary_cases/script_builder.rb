@@ -123,7 +123,7 @@ module UpTack
             @back = day && format("%sT%02d:30", day.iso8601, twice_at(day))
           end
 
-          def twice_at(day) = (0..23).find { |hour| @conventions.moments(day, DayTime.of(hour, 30)).length > 1 }
+          def twice_at(day) = (0..23).find { |hour| @conventions.moments(day, DayTime.at(hour, 30)).length > 1 }
 
           # @return [Hash{String=>Object}] the changes with links in place of what they change
           def linked(assignment)

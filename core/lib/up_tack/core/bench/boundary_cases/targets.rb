@@ -27,8 +27,8 @@ module UpTack
 
           # @param rule [Rules::Rule]
           # @return [Array<Aim>]
-          def of(rule)
-            points = CoverageTargets.of(rule, @table)
+          def find(rule)
+            points = CoverageTargets.all(rule, @table)
             found =
               points.map do |point|
                 Aim.new(
@@ -40,7 +40,7 @@ module UpTack
                   **scene(rule, point)
                 )
               end
-            found + ExtraCases.new(@table, @base, @solver, @seen).of(rule)
+            found + ExtraCases.new(@table, @base, @solver, @seen).find(rule)
           end
 
           # @return [String] by which a rule is told: its field, and what its tack says
@@ -71,14 +71,14 @@ module UpTack
 
           def assignments_for(rule, point)
             return children(point) if point.inside
-            return held(rule, reached(point), point.part) if point.node
+            return under_conditions(rule, reached(point), point.part) if point.node
 
             found = of_kind(rule, point.key)
             found.empty? ? [{}] : found
           end
 
           # What is under a condition is only looked at while that holds.
-          def held(rule, assignments, part)
+          def under_conditions(rule, assignments, part)
             conditions =
               rule.formula_parts.slice("when", "reaches").except(part).values.map { |text| Expression.parse(text) }
             return assignments if conditions.empty?

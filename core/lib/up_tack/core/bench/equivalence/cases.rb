@@ -15,7 +15,7 @@ module UpTack
           # @param other [Kinds::Decision] with the same inputs and outputs
           # @param table [Design::Table]
           # @return [Cases, nil] nil where there are too many to go through
-          def self.of(rule, other, table)
+          def self.build(rule, other, table)
             made = new(rule, other, table)
             made if made.whole?
           end
@@ -24,7 +24,7 @@ module UpTack
             @rules = [rule, other]
             reading = ParseContext.new(conventions: Conventions.from({}))
             @rows = @rules.map { |each| Decisions::TableParser.new(each, table, reading).rows }
-            @axes = Decisions::Axis.of(rule.columns(table), @rows.flatten, table)
+            @axes = Decisions::Axis.build(rule.columns(table), @rows.flatten, table)
           end
 
           # @return [Boolean] whether every combination is gone through

@@ -18,7 +18,7 @@ module UpTack
           # @param formulas [Array<Expression::Formula>]
           # @param before [Boolean] whether it counts what a record was, be it that no formula reads that
           # @return [Combinations, nil] nil where there are too many, or where other things count
-          def self.of(table, formulas, before: false)
+          def self.build(table, formulas, before: false)
             nodes = []
             formulas.each { |formula| formula.tree.walk { |node| nodes << node } }
             keys = nodes.grep(Nodes::Field).map(&:key).uniq

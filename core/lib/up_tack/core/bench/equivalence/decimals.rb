@@ -17,12 +17,12 @@ module UpTack
 
           # @param node [Nodes::Node]
           # @return [Integer, nil] nil where there is no limit
-          def of(node)
+          def places_of(node)
             case node
             when Nodes::Literal then node.value.is_a?(BigDecimal) ? node.value.scale : nil
             when Nodes::Field then number(node)
-            when Nodes::Negation then of(node.operand)
-            when Nodes::Arithmetic then combined(node.sign, of(node.left), of(node.right))
+            when Nodes::Negation then places_of(node.operand)
+            when Nodes::Arithmetic then combined(node.sign, places_of(node.left), places_of(node.right))
             when Nodes::Call then ROUNDING.include?(node.name) ? places(node) : nil
             end
           end
@@ -43,7 +43,7 @@ module UpTack
           def idle?(node)
             return false unless node.is_a?(Nodes::Call) && ROUNDING.include?(node.name) && (most = places(node))
 
-            scale = of(node.arguments.first)
+            scale = places_of(node.arguments.first)
             !scale.nil? && scale <= most
           end
 

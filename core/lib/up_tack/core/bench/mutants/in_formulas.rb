@@ -70,7 +70,7 @@ module UpTack
           end
 
           def walk(node, scope)
-            found = of(node, scope)
+            found = find(node, scope)
             return found + renamed(node) + within(node, scope) if node.is_a?(Nodes::Aggregate)
 
             # `is not blank` is one test, turned once.
@@ -93,7 +93,7 @@ module UpTack
             dropped + (node.condition ? walk(node.condition, inner) : [])
           end
 
-          def of(node, scope)
+          def find(node, scope)
             case node
             when Nodes::Comparison
               compared(node, scope)

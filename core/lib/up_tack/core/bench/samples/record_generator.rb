@@ -50,9 +50,9 @@ module UpTack
 
           # @return [Hash{String=>Object}] values by field key, of those that are typed
           def values
-            found = @fields.to_h { |field| [field.key, left?(field) ? nil : @values.of(field, @random)] }
+            found = @fields.to_h { |field| [field.key, left?(field) ? nil : @values.draw(field, @random)] }
             @narrowed.each { |rule| found = belonging(rule, found) }
-            @checks.each { |rule, tree| found = held(rule, tree, found) }
+            @checks.each { |rule, tree| found = satisfying(rule, tree, found) }
             found.compact
           end
 
@@ -125,7 +125,7 @@ module UpTack
             )
           end
 
-          def held(rule, tree, values)
+          def satisfying(rule, tree, values)
             seen = @begun.merge(values) { |_, begun, typed| typed.nil? ? begun : typed }
             return values unless @solver.value_of(tree, seen) == false
 
@@ -146,11 +146,11 @@ module UpTack
           def mended_by(refusal, values)
             rule = refusal.rule && @table.rule(refusal.rule)
             field = @table.field(refusal.field)
-            return values.merge(field.key => @values.of(field, @random)) if rule.nil?
+            return values.merge(field.key => @values.draw(field, @random)) if rule.nil?
             return again(rule, values) if rule.checks?
             return emptied([field.key], values) if rule.narrows? || rule.field_state?
 
-            values.merge(field.key => @values.of(field, @random))
+            values.merge(field.key => @values.draw(field, @random))
           end
 
           # Other values are drawn for what the rule speaks of; if that does not help, what
@@ -160,8 +160,8 @@ module UpTack
             return values if keys.empty?
             return emptied(keys, values) if @random.rand < 0.5
 
-            drawn = values.merge(keys.to_h { |key| [key, @values.of(@table.field(key), @random)] })
-            held(rule, Expression.parse(rule.to_plain["formula"]), drawn)
+            drawn = values.merge(keys.to_h { |key| [key, @values.draw(@table.field(key), @random)] })
+            satisfying(rule, Expression.parse(rule.to_plain["formula"]), drawn)
           end
 
           def emptied(keys, values) = values.except(*(keys - @required))

@@ -27,7 +27,7 @@ module UpTack
             @profile = profile
             @today = today
             @linked = linked
-            @bounds = table.fields.to_h { |field| [field.key, Conditions::Bounds.of(table, field)] }
+            @bounds = table.fields.to_h { |field| [field.key, Conditions::Bounds.find(table, field)] }
             @masks = table.fields.to_h { |field| [field.key, mask(field)] }.compact
             @listed =
               table
@@ -45,7 +45,7 @@ module UpTack
 
           # @param random [Random]
           # @return [Object, nil] nil where there is nothing that it could be
-          def of(field, random)
+          def draw(field, random)
             about = @profile[field.key]
             return @listed[field.key][random.rand([@listed[field.key].length, 1].max)] if @listed.key?(field.key)
 

@@ -42,7 +42,7 @@ module UpTack
           end
 
           # @return [Array<Core::Problem>]
-          def problems = @problems ||= @errors.flat_map { |error| told(error) }
+          def problems = @problems ||= @errors.flat_map { |error| problems_of(error) }
 
           # @return [Hash, nil] the file without what is not of the right shape, so that the rest can be
           #   looked at too; nil where something is missing
@@ -62,7 +62,7 @@ module UpTack
 
           private
 
-          def told(error)
+          def problems_of(error)
             path = names(place(error))
             missing = error.dig("details", "missing_keys")
             faults = missing ? missing.map { |name| "“#{name}” is missing" } : [what(error)]

@@ -163,9 +163,9 @@ module UpTack
             case hour
             when ::Time
               local = evaluation.context.clock.local(hour)
-              DayTime.of(local.hour, local.min, local.sec)
+              DayTime.at(local.hour, local.min, local.sec)
             when String then DayTime.read(hour.strip)
-            else DayTime.of(*[hour, minute, second].map { |each| each ? each.to_i : 0 })
+            else DayTime.at(*[hour, minute, second].map { |each| each ? each.to_i : 0 })
             end
           end
 

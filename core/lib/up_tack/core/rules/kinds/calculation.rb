@@ -71,7 +71,7 @@ module UpTack
           # @raise [Expression::Invalid]
           def formula(table) = compiled(table, expecting: table.field(field)&.kind)
 
-          def words(table) = Expression::Humanizer.new(table.scope).of(tree)
+          def words(table) = Expression::Humanizer.new(table.scope).humanize(tree)
 
           def sentence(table)
             label = table.field(field).label
@@ -138,7 +138,7 @@ module UpTack
                 evaluation = working.evaluation
                 value = formula.call(evaluation)
                 working.calculate(rule, field, value, origin: origin, notes: evaluation.noted) do
-                  Expression::Explanation.of([formula], evaluation)
+                  Expression::Explanation.explain([formula], evaluation)
                 end
               end
 
@@ -151,7 +151,7 @@ module UpTack
                 evaluation = working.evaluation
                 value = formula.call(evaluation)
                 working.set(rule, field, value, origin: origin, notes: evaluation.noted) do
-                  Expression::Explanation.of([formula], evaluation)
+                  Expression::Explanation.explain([formula], evaluation)
                 end
               end
 

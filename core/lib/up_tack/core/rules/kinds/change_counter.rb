@@ -74,7 +74,8 @@ module UpTack
           def outcomes(_table) = [["acts", "it counts", %w[set]], ["idle", "it does not count", %w[skipped]]]
 
           def compile(table) =
-            Compiled.new(rule: self, field: table.field(field), watched: Watched.of(table, watch), origin: words(table))
+            Compiled.new(rule: self, field: table.field(field), watched: Watched.build(table, watch),
+              origin: words(table))
 
           # A tally made ready to run.
           Compiled = Struct.new(:rule, :field, :watched, :origin, keyword_init: true) do

@@ -25,7 +25,7 @@ module UpTack
 
           # A rule about its own field alone leaves the field's name out: "above 0".
           def words(table)
-            Expression::Humanizer.new(table.scope, subject: (field if formula_names(table) == [field])).of(tree)
+            Expression::Humanizer.new(table.scope, subject: (field if formula_names(table) == [field])).humanize(tree)
           end
 
           def sentence(table)
@@ -33,7 +33,7 @@ module UpTack
               return Messages["rules.all.must_be", field: table.field(field).label, words: words(table)]
             end
 
-            Messages["rules.check.must_hold", condition: Expression::Humanizer.new(table.scope).of(tree)]
+            Messages["rules.check.must_hold", condition: Expression::Humanizer.new(table.scope).humanize(tree)]
           end
 
           def test(table) = ConditionTest.new(formula: compiled(table, expecting: :yes_no))
@@ -43,7 +43,7 @@ module UpTack
           def own_problems(table) = formula_problems(table, expecting: :yes_no)
 
           def about_one_field?(table)
-            formula_names(table) == [field] && words(table) != Expression::Humanizer.new(table.scope).of(tree)
+            formula_names(table) == [field] && words(table) != Expression::Humanizer.new(table.scope).humanize(tree)
           end
         end
       end

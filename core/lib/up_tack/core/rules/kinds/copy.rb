@@ -48,12 +48,12 @@ module UpTack
           def reads(table) = links(table)
           def writes = [field]
           def names(table) = [field, *formula_names(table)].uniq
-          def words(table) = "copied from #{Expression::Humanizer.new(table.scope).of(tree)}"
+          def words(table) = "copied from #{Expression::Humanizer.new(table.scope).humanize(tree)}"
 
           def sentence(table) = Messages[
             "rules.copy.is_copied_from_when_is_chosen",
             field: table.field(field).label,
-            condition: Expression::Humanizer.new(table.scope).of(tree),
+            condition: Expression::Humanizer.new(table.scope).humanize(tree),
             links: Masks::Phrases.list(links(table).map { |key| table.field(key).label })
           ]
 

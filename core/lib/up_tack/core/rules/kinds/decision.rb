@@ -128,7 +128,7 @@ module UpTack
               rule: self,
               field: table.field(field),
               reads: triggers(table),
-              partners: Analysis::Pairs.of(self, table),
+              partners: Analysis::Pairs.find(self, table),
               inputs: columns(table).map(&:formula),
               outputs: writes.map { |key| table.field(key) },
               rows: Decisions::TableParser.new(self, table, ParseContext.new(conventions: Conventions.from({}))).rows
@@ -167,7 +167,11 @@ module UpTack
               private
 
               def fill(working, results, evaluation, words)
-                how = -> { Expression::Explanation.of(inputs, evaluation) { |lines| "#{lines.join(", ")} → #{words}" } }
+                how = -> {
+                  Expression::Explanation.explain(inputs, evaluation) { |lines|
+                    "#{lines.join(", ")} → #{words}"
+                  }
+                }
                 outputs.zip(results) do |target, value|
                   working.fill(rule, target, value, because: reads, words: words, how: how)
                 end
@@ -206,7 +210,7 @@ module UpTack
           end
 
           def input_labels(table) =
-            formulas.keys.grep(/\Ainputs/).map { |part| Expression::Humanizer.new(table.scope).of(tree(part)) }
+            formulas.keys.grep(/\Ainputs/).map { |part| Expression::Humanizer.new(table.scope).humanize(tree(part)) }
         end
       end
     end

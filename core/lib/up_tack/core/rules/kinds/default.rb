@@ -43,7 +43,7 @@ module UpTack
           def names(table) = worked_out? ? [field, *formula_names(table)] : [field]
 
           def words(table)
-            worked_out? ? Expression::Humanizer.new(table.scope).of(tree) : table.field(field).show(fixed(table))
+            worked_out? ? Expression::Humanizer.new(table.scope).humanize(tree) : table.field(field).show(fixed(table))
           end
 
           # A value that can't be read stays as it is, for `problems` to tell.
@@ -90,7 +90,7 @@ module UpTack
                 evaluation = working.evaluation
                 value = formula.call(evaluation)
                 working.set(rule, field, value, origin: origin, notes: evaluation.noted) do
-                  Expression::Explanation.of([formula], evaluation)
+                  Expression::Explanation.explain([formula], evaluation)
                 end
               end
             end

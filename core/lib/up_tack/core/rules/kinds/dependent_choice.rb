@@ -67,7 +67,7 @@ module UpTack
           def words(table)
             return "by #{table.field(@parts["by"]).label}" if mapped?
 
-            "where #{Expression::Humanizer.new(table.scope).of(tree)}"
+            "where #{Expression::Humanizer.new(table.scope).humanize(tree)}"
           end
 
           def sentence(table)
@@ -80,7 +80,7 @@ module UpTack
               if mapped?
                 "belongs to #{table.field(@parts["by"]).label}"
               else
-                "belongs where #{Expression::Humanizer.new(table.scope).of(tree)}"
+                "belongs where #{Expression::Humanizer.new(table.scope).humanize(tree)}"
               end
             "#{table.field(field).label} #{belonging}; #{ends.fetch(otherwise)}."
           end

@@ -121,7 +121,7 @@ module UpTack
               field: table.field(field),
               triggers: triggers(table),
               reads: reads(table),
-              partners: Analysis::Pairs.of(self, table),
+              partners: Analysis::Pairs.find(self, table),
               reaches: (compiled(table, expecting: :yes_no, part: "reaches") if event == "reached"),
               condition: (compiled(table, expecting: :yes_no, part: "when") if @parts["when"]),
               sets:
@@ -201,7 +201,7 @@ module UpTack
                 )
 
               def unmet(evaluation) =
-                Expression::Explanation.of([condition], evaluation) { |lines|
+                Expression::Explanation.explain([condition], evaluation) { |lines|
                   "its condition does not hold: #{lines.first}"
                 }
 
@@ -219,7 +219,7 @@ module UpTack
                     because: triggers,
                     words: origin,
                     how: -> do
-                      Expression::Explanation.of([condition, formula], evaluation) do |lines|
+                      Expression::Explanation.explain([condition, formula], evaluation) do |lines|
                         [*lines, *evaluation.notes.map(&:last)].join(" → ")
                       end
                     end
@@ -281,8 +281,8 @@ module UpTack
               .list((triggers(table) - writes).map { |key| label(table, key) }.first(3))
               .then { |text| text.empty? ? "a rule" : text }
 
-          def in_words(table, part) = Expression::Humanizer.new(table.scope).of(tree(part))
-          def to_words(table, text) = Expression::Humanizer.new(table.scope).of(Expression.parse(text))
+          def in_words(table, part) = Expression::Humanizer.new(table.scope).humanize(tree(part))
+          def to_words(table, text) = Expression::Humanizer.new(table.scope).humanize(Expression.parse(text))
         end
       end
     end

@@ -29,7 +29,7 @@ module UpTack
 
           def words(table)
             low, high = %w[low high].map { |part|
-              @parts[part] && Expression::Humanizer.new(table.scope).of(tree(part))
+              @parts[part] && Expression::Humanizer.new(table.scope).humanize(tree(part))
             }
             return "#{low} to #{high}" if low && high
 
@@ -60,7 +60,7 @@ module UpTack
               if value.nil? || value.is_a?(Values::Unreadable)
                 rule
               else
-                Limits.from(rule.to_plain.merge(part => Literals.of(value)))
+                Limits.from(rule.to_plain.merge(part => Literals.write(value)))
               end
             end
           end

@@ -92,7 +92,7 @@ module UpTack
                 Verdict.new(
                   :refused,
                   ->(seen) do
-                    Expression::Explanation.of([formula], seen.before) do |lines|
+                    Expression::Explanation.explain([formula], seen.before) do |lines|
                       "#{changed.label} is changed, and #{lines.first}"
                     end
                   end

@@ -84,7 +84,7 @@ module UpTack
           def words(table) = "a line when #{event_words(table)}"
 
           def sentence(table)
-            line = Expression::Humanizer.new(table.scope).of(tree)
+            line = Expression::Humanizer.new(table.scope).humanize(tree)
             back = "; the tick goes back by itself" if event == "ticked"
             Messages[
               "rules.log_line.when_gets_line",
@@ -102,7 +102,7 @@ module UpTack
               rule: self,
               field: table.field(field),
               tick: (table.field(tick) if event == "ticked"),
-              watched: Watched.of(table, watch),
+              watched: Watched.build(table, watch),
               condition: (compiled(table, expecting: :yes_no, part: "when") if event == "reached"),
               formula: compiled(table, expecting: :text),
               origin: words(table)
@@ -185,7 +185,7 @@ module UpTack
               watched = watch.map { |key| table.field(key).label }
               "#{watched.empty? ? "any field" : Masks::Phrases.list(watched, "or")} changes"
             else
-              Expression::Humanizer.new(table.scope).of(tree("when"))
+              Expression::Humanizer.new(table.scope).humanize(tree("when"))
             end
           end
 

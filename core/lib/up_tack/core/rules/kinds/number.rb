@@ -126,7 +126,7 @@ module UpTack
               # What a text that stands in the field says of its series and count.
               # @param evaluation [Expression::Evaluation] of the record that has it
               # @return [Array(String, Integer)] either is nil where it can't be told
-              def told(evaluation, text)
+              def series_and_count(evaluation, text)
                 around = compose(evaluation, MARK).to_s
                 parts = around.split(MARK, -1)
                 shape = /\A#{parts.map { |part| Regexp.escape(part) }.join("(\\d{1,15})")}\z/
@@ -214,7 +214,7 @@ module UpTack
                   )
                 end
 
-                key, count = told(working.evaluation, text)
+                key, count = series_and_count(working.evaluation, text)
                 working.counters.keep(counting(key || ""), count, text)
                 working.pass(rule, field) { count ? "kept; the count goes on after #{count}" : "kept" }
               end
@@ -265,7 +265,7 @@ module UpTack
 
           def counting?(part) = part == "formula"
 
-          def in_words(table, part = "formula") = Expression::Humanizer.new(table.scope).of(tree(part))
+          def in_words(table, part = "formula") = Expression::Humanizer.new(table.scope).humanize(tree(part))
 
           def count_problems
             found = []

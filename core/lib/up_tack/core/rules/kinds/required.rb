@@ -45,7 +45,7 @@ module UpTack
                   return Verdict.new(
                     :refused,
                     ->(seen) {
-                      Expression::Explanation.of([formula], seen) { |lines|
+                      Expression::Explanation.explain([formula], seen) { |lines|
                         "it is blank, and #{lines.first}"
                       }
                     }

@@ -100,7 +100,7 @@ module UpTack
               rule: self,
               field: table.field(field),
               condition: (compiled(table, expecting: :yes_no, part: "when") if reached?),
-              watched: Watched.of(table, watch),
+              watched: Watched.build(table, watch),
               origin: words(table)
             )
           end
@@ -193,7 +193,7 @@ module UpTack
 
           def reached? = event == "reached"
           def person?(table) = table.field(field).one_line?
-          def condition_words(table) = Expression::Humanizer.new(table.scope).of(tree("when"))
+          def condition_words(table) = Expression::Humanizer.new(table.scope).humanize(tree("when"))
           def watched_labels(table) = Masks::Phrases.list(watch.map { |key| table.field(key).label }, "or")
           def of_watched(table) = watch.empty? ? "" : ": #{watched_labels(table)}"
 

@@ -143,11 +143,11 @@ module UpTack
 
                 evaluation = working.evaluation
                 unless against?(working, met?(evaluation))
-                  return working.pass(rule, field) { Expression::Explanation.of([condition], evaluation) }
+                  return working.pass(rule, field) { Expression::Explanation.explain([condition], evaluation) }
                 end
 
                 working.refuse(rule, field, message, fields: [field.key, *reads].uniq) do
-                  Expression::Explanation.of([condition], evaluation)
+                  Expression::Explanation.explain([condition], evaluation)
                 end
               end
 
@@ -189,7 +189,7 @@ module UpTack
 
           private
 
-          def condition_words(table) = Expression::Humanizer.new(table.scope).of(tree("when"))
+          def condition_words(table) = Expression::Humanizer.new(table.scope).humanize(tree("when"))
         end
       end
     end

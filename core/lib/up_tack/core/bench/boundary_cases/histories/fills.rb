@@ -60,7 +60,7 @@ module UpTack
                 rows.each_with_index.flat_map do |row, place|
                   misses(row, regions).map { |index, values| [place, index, values] }
                 end
-              told =
+              cases =
                 found
                   .uniq(&:last)
                   .first(MOST_CELLS)
@@ -72,7 +72,7 @@ module UpTack
                       targets.merge(assignment)
                     ]
                   end
-              told + blanked(columns.filter_map(&:field)) + undecided
+              cases + blanked(columns.filter_map(&:field)) + undecided
             end
 
             # A row fitted, and none does any more.

@@ -29,8 +29,8 @@ module UpTack
                 [2, 3].map { |times| sample[0...place] + (sample[place] * times) + sample[place + 1..] }
               end
               others = Mutants::Settings.new(@rule, @table).masks.map { |text| Masks.read(text) }
-              told = others.filter_map { |mask| [sample, *longer].find { |text| own.fits?(text) != mask.fits?(text) } }
-              told.uniq.map { |text| ["typed as “#{text}”", :typed, {@rule.field => text}] }
+              texts = others.filter_map { |mask| [sample, *longer].find { |text| own.fits?(text) != mask.fits?(text) } }
+              texts.uniq.map { |text| ["typed as “#{text}”", :typed, {@rule.field => text}] }
             rescue Masks::Invalid
               []
             end
@@ -69,12 +69,12 @@ module UpTack
                 .flat_map do |key|
                   next [] if (value = other(key) || relinked(key)).nil?
 
-                  told =
+                  texts =
                     roles.map do |role|
                       ["#{label(key)} is changed by a #{role}", :typed, changed(key, value, role, held)]
                     end
                   last = roles.last
-                  told << [
+                  texts << [
                     "#{label(key)} is changed by a #{last} while that does not hold",
                     :typed,
                     changed(key, value, last, open)
