@@ -67,12 +67,11 @@ RSpec.describe "The floors" do
     expect(output).to include("Sinatra")
   end
 
-  # Errors that the store raises are told by web; what it does is asked of use cases. The guard alone, which stands
-  # before them, knows sessions and times.
-  it "leave the store to use cases: routes, parameters and renderings name none of it but errors and times" do
+  # Errors that the store raises are told by web, and how long it may take; what it does is asked of use cases.
+  it "leave the store to use cases: web names none of it but errors and times" do
     known = /Store::(NotFound|Deadline|Backups::(Kept|Unsound))\b/
     named =
-      Dir["#{root}/web/lib/up_tack/web/{routes,params,render,helpers}/**/*.rb"].flat_map do |file|
+      Dir["#{root}/web/lib/**/*.rb"].flat_map do |file|
         File
           .readlines(file)
           .grep_v(/^\s*#/)

@@ -39,12 +39,12 @@ module UpTack
       end
 
       # @return [Boolean] whether the answer is known
-      def rule_owned? = !status.zero?
+      def answered? = !status.zero?
 
       # Where the machine stops right now the answer may be lost, and not that it was done: so nobody waits
       # until it is on the disk.
       # @return [void]
-      def given(status, headers, body)
+      def answer(status, headers, body)
         Database.write(soon: true) do
           update!(status: status, headers: JSON.generate(headers), body: body, made_at: made_at || Time.now.utc)
         end

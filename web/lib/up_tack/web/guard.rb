@@ -48,7 +48,8 @@ module UpTack
           text = request.env["HTTP_AUTHORIZATION"].to_s[/\ABearer +(\S+)\z/i, 1]
           @by_token =
             text &&
-            (Store::Token.authenticate(text) or raise SignedOut, Core::Messages["web.guard.token_is_not_known"])
+            (UseCases::People::Authenticate.token(text) or raise SignedOut,
+              Core::Messages["web.guard.token_is_not_known"])
         end
 
         # @return [Store::Session]
@@ -57,7 +58,7 @@ module UpTack
           @signed_in ||=
             begin
               token = Guard::Cookies.open(request.cookies[Guard::Cookies::NAME])
-              found = token && Store::Session.authenticate(token) or
+              found = UseCases::People::Authenticate.session(token) or
                 raise SignedOut,
                   Core::Messages["web.guard.you_are_not_signed_in_or_your"]
               @token = token
@@ -67,9 +68,9 @@ module UpTack
 
         # @param person [Store::Person]
         def begin_session(person)
-          @signed_in, @token = Store::Session.begin(person, device: Guard::Devices.called(request.user_agent))
+          device = Guard::Devices.called(request.user_agent)
+          @signed_in, @token = UseCases::People::Authenticate.begin_session(person, device: device)
           Guard::Devices.remember(response, request.cookies, person, secure: request.ssl?)
-          Store::Event.add("signed_in", {"device" => @signed_in.device}, person: person)
           response.set_cookie(
             Guard::Cookies::NAME,
             value: Guard::Cookies.seal(@token),
@@ -77,17 +78,12 @@ module UpTack
             httponly: true,
             same_site: :strict,
             secure: request.ssl?,
-            max_age: Store::Session::IDLE
+            max_age: UseCases::People::Authenticate::IDLE
           )
         end
 
         def end_session
-          token = Guard::Cookies.open(request.cookies[Guard::Cookies::NAME])
-          found = token && Store::Session.authenticate(token)
-          if found
-            Store::Database.write { found.delete }
-            Store::Event.add("signed_out", person: found.person)
-          end
+          UseCases::People::Authenticate.end_session(Guard::Cookies.open(request.cookies[Guard::Cookies::NAME]))
           response.delete_cookie(Guard::Cookies::NAME, path: "/")
         end
 
@@ -116,7 +112,7 @@ module UpTack
             refuse_without_key unless request.get? || request.head?
           end
           unless Guard::Access.enough?(person.role, operation.least)
-            Guard::Refusals.note(person, operation)
+            UseCases::People::SecurityLog.note_refusal(person, operation.id)
             raise Services::NotAllowed,
               Core::Messages[
                 by_token ? "web.guard.not_for_role_of_token" : "web.guard.not_for_your_role",

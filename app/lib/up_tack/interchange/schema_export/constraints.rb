@@ -21,7 +21,7 @@ module UpTack
             table.fields.to_h do |field|
               [field.key, Field.new(among: (field.open_choices + field.retired if field.listed?))]
             end
-          @rest = table.rules.reject { |rule| said?(rule) }
+          @rest = table.rules.reject { |rule| expressible?(rule) }
         end
 
         # @return [Field]
@@ -29,7 +29,7 @@ module UpTack
 
         private
 
-        def said?(rule)
+        def expressible?(rule)
           found = rule.constraint(@table) or return false
           entry = @fields.fetch(rule.field)
           found.each { |part, value| entry[part] = value }

@@ -18,7 +18,7 @@ module UpTack
           {
             verdict: verdict(id, values),
             stored: shown(stored(id, values)),
-            result: (@rule.said(evaluation) if found.state == :refused && @rule.saying),
+            result: (@rule.message_for(evaluation) if found.state == :refused && @rule.saying),
             how: how || formulas.first&.with_values(evaluation)
           }
         end

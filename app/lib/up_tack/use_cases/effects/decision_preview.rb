@@ -15,8 +15,8 @@ module UpTack
           seen = @rule.inputs.map { |formula| formula.with_values(evaluation(id, values)) }.join(", ")
           {
             verdict: judged(values, place),
-            stored: place ? said(@rule.outputs.map { |field| values[field.key] }) : "",
-            result: place ? said(@rule.rows[place].outputs) : nil,
+            stored: place ? describe(@rule.outputs.map { |field| values[field.key] }) : "",
+            result: place ? describe(@rule.rows[place].outputs) : nil,
             how: "#{seen}#{place ? " → row #{place + 1}" : ": no row fits"}",
             row: place
           }
@@ -37,7 +37,7 @@ module UpTack
           end
         end
 
-        def said(results) =
+        def describe(results) =
           @rule
             .outputs
             .zip(results)

@@ -6,11 +6,11 @@ module UpTack
       # The line that would be written on each record if its event happened now.
       class LinePreview < EffectPreview
         # @return [String] "failed", "blank" or "passed"
-        def verdict(id, values) = judged(*said(id, values))
+        def verdict(id, values) = judged(*describe(id, values))
 
         # @return [Hash] verdict:, stored:, result: and how:
         def preview(id, values)
-          text, notes = said(id, values)
+          text, notes = describe(id, values)
           {
             verdict: judged(text, notes),
             stored: shown(stored(id, values)),
@@ -23,7 +23,7 @@ module UpTack
 
         def formulas = [@rule.formula, @rule.condition].compact
 
-        def said(id, values)
+        def describe(id, values)
           evaluation = evaluation(id, values)
           [@rule.formula.call(evaluation), evaluation.notes.map(&:last)]
         end

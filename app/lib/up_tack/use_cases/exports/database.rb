@@ -46,7 +46,7 @@ module UpTack
           io << "-- #{@workspace.project.name}, written by Up Tack " \
             "on #{@workspace.clock.today.iso8601}.\nPRAGMA foreign_keys = OFF;\nBEGIN;\n\n"
           tables.each do |table|
-            said = said(table)
+            said = describe(table)
             io << said.create
             Store::RecordTable.new(table).each { |id, row| io << said.insert(id, row) }
             io << "\n"
@@ -57,10 +57,10 @@ module UpTack
         # @param path [String] of the file, which must not be there yet
         def sqlite(path)
           target = SQLite3::Database.new(path)
-          target.execute_batch(tables.map { |table| said(table).create }.join)
+          target.execute_batch(tables.map { |table| describe(table).create }.join)
           target.transaction do
             tables.each do |table|
-              said = said(table)
+              said = describe(table)
               insert =
                 target.prepare(
                   "INSERT INTO \"#{table.key}\" (#{said.columns.map { |name| "\"#{name}\"" }.join(", ")}) " \
@@ -125,7 +125,7 @@ module UpTack
 
         def role = @workspace.person.role
 
-        def said(table)
+        def describe(table)
           Interchange::SchemaExport::Sql.new(
             table,
             holds: ->(condition) do

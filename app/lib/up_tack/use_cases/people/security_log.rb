@@ -3,17 +3,56 @@
 module UpTack
   module UseCases
     module People
-      # The security log, as builders read it.
+      # The security log: what is written into it from outside, and how builders read it.
       module SecurityLog
         # Events of a page.
         PAGE = 50
+        # Seconds for which the same refusal is not noted again, so that nobody fills the log.
+        EVERY = 60
 
-        # @param before [Integer, nil] number of an event; only older ones
-        # @return [Array<Store::Event>] the newest first
-        def self.page(before: nil)
-          Store::Event.flush
-          events = Store::Event.where.not(kind: Store::Event::SILENT).order(id: :desc).limit(PAGE)
-          (before ? events.where("id < ?", before) : events).to_a
+        @refused = {}
+        @mutex = Mutex.new
+
+        class << self
+          # @param before [Integer, nil] number of an event; only older ones
+          # @return [Array<Store::Event>] the newest first
+          def page(before: nil)
+            Store::Event.flush
+            events = Store::Event.where.not(kind: Store::Event::SILENT).order(id: :desc).limit(PAGE)
+            (before ? events.where("id < ?", before) : events).to_a
+          end
+
+          # @param kind [String] of the event
+          # @param facts [Hash{String=>Object}]
+          # @return [void]
+          def note(kind, facts = {}, person: nil) = Store::Event.add(kind, facts, person: person)
+
+          # Without waiting for it to be written.
+          # @return [void]
+          def note_soon(kind, facts = {}, person: nil) = Store::Event.add_soon(kind, facts, person: person)
+
+          # Who asked for what their role does not allow.
+          # @param person [Store::Person]
+          # @param operation [String] id of one of the API
+          # @return [void]
+          def note_refusal(person, operation)
+            return unless due?([Store::Database.path, person.id, operation])
+
+            note_soon("refused", {"operation" => operation}, person: person)
+          end
+
+          private
+
+          def due?(place)
+            now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+            @mutex.synchronize do
+              @refused.delete_if { |_, at| now - at > EVERY }
+              next false if @refused.key?(place)
+
+              @refused[place] = now
+              true
+            end
+          end
         end
       end
     end

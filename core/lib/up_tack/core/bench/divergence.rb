@@ -36,14 +36,14 @@ module UpTack
         def words(step)
           _, _, _, result, before, after = step
           case result
-          when "set", "read", "logged" then "#{said(before)} → #{said(after)}"
+          when "set", "read", "logged" then "#{shown(before)} → #{shown(after)}"
           when "refused" then "refused: #{after}"
           when "skipped" then "passed over"
           else "let pass"
           end
         end
 
-        def said(text) = text.to_s.empty? ? "blank" : text
+        def shown(text) = text.to_s.empty? ? "blank" : text
       end
     end
   end

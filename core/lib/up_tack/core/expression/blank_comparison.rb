@@ -21,7 +21,7 @@ module UpTack
             node,
             Messages[
               "expression.blank_comparison.nothing_can_be_compared",
-              value: said(value),
+              value: word_for(value),
               other: @printer.print(other),
               test: test
             ]
@@ -33,7 +33,7 @@ module UpTack
           value = node.options.find { |option| blank?(option) } or return
           warn(
             value,
-            Messages["expression.blank_comparison.list_never_finds", value: said(value),
+            Messages["expression.blank_comparison.list_never_finds", value: word_for(value),
               field: @printer.print(node.value)]
           )
         end
@@ -41,7 +41,8 @@ module UpTack
         # @param node [Nodes::Range]
         def of_ends(node)
           value = [node.low, node.high].find { |limit| blank?(limit) } or return
-          warn(value, Messages["expression.blank_comparison.no_value_lies_between_and_another_one", value: said(value)])
+          warn(value,
+            Messages["expression.blank_comparison.no_value_lies_between_and_another_one", value: word_for(value)])
         end
 
         # @param node [Nodes::TextTest]
@@ -53,7 +54,7 @@ module UpTack
             Messages[
               "expression.blank_comparison.no_text",
               relation: node.relation,
-              part: said(node.part),
+              part: word_for(node.part),
               text: @printer.print(node.text)
             ]
           )
@@ -62,7 +63,7 @@ module UpTack
         private
 
         def blank?(node) = node.is_a?(Nodes::Literal) && Unicode.blank?(node.value)
-        def said(node) = node.value.nil? ? "`blank`" : "an empty text"
+        def word_for(node) = node.value.nil? ? "`blank`" : "an empty text"
 
         def warn(node, message)
           @checker.warnings << Problem.new(message: message, from: node.from, to: node.to)

@@ -123,7 +123,7 @@ module UpTack
               verdict = test.call(evaluation)
               case verdict.state
               when :refused
-                working.refuse(rule, field, said(evaluation), fields: fields) { verdict.explain(evaluation) }
+                working.refuse(rule, field, message_for(evaluation), fields: fields) { verdict.explain(evaluation) }
               when :passed
                 working.pass(rule, field) { verdict.explain(evaluation) }
               else
@@ -132,7 +132,7 @@ module UpTack
             end
 
             # @return [String] the message, with the values of the record in it
-            def said(evaluation)
+            def message_for(evaluation)
               return message unless saying
 
               text = saying.call(evaluation)

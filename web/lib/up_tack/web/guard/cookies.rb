@@ -19,7 +19,9 @@ module UpTack
         def open(text) = verifier.verified(text.to_s, purpose: :session)
 
         # @return [String] what a page of this application proves itself by when it writes
-        def write_key(token) = OpenSSL::HMAC.hexdigest("SHA256", Store::Settings.cookie_key, "write #{token}")
+        def write_key(token)
+          OpenSSL::HMAC.hexdigest("SHA256", UseCases::People::Authenticate.secret, "write #{token}")
+        end
 
         # @return [Boolean] compared in a time that tells nothing
         def same?(one, other) = ActiveSupport::SecurityUtils.secure_compare(one.to_s, other.to_s)
@@ -27,7 +29,7 @@ module UpTack
         # By which everything is signed that a browser keeps, each for its purpose.
         # @return [ActiveSupport::MessageVerifier]
         def verifier =
-          ActiveSupport::MessageVerifier.new(Store::Settings.cookie_key, digest: "SHA256", serializer: JSON)
+          ActiveSupport::MessageVerifier.new(UseCases::People::Authenticate.secret, digest: "SHA256", serializer: JSON)
       end
     end
   end

@@ -41,24 +41,21 @@ module UpTack
           return @app.call(env) unless known?(env) && env["CONTENT_LENGTH"].to_i <= Params::Requests::LARGEST_BODY
 
           request = fingerprint(env) or return @app.call(env)
-          Store::IdempotentResponse.alone(who(env), key) { |caller| once(env, caller, key, request) }
+          once = Services::AnswerOnce.new(who(env), key, request)
+          once.call { |known| (known.state == :new) ? answer(env, once, known.answer) : again(known) }
         ensure
           ActiveRecord::Base.connection_handler.clear_active_connections!
         end
 
         private
 
-        def once(env, caller, key, request)
-          known = Store::IdempotentResponse.find_by(caller: caller, key: key)
-          return again(known, request) if known
-
-          answer = Store::IdempotentResponse.new(caller: caller, key: key, request: request)
-          status, headers, body = Store::Database.noting(answer) { @app.call(env.merge(WITHIN => true)) }
+        def answer(env, once, answer)
+          status, headers, body = once.noting(answer) { @app.call(env.merge(WITHIN => true)) }
           text = +"".b
           body.each { |part| text << part.b }
           body.close if body.respond_to?(:close)
           if status.between?(200, 299)
-            answer.given(
+            answer.answer(
               status,
               headers.to_h.except("set-cookie", "Set-Cookie", "content-length", "Content-Length"),
               text
@@ -69,34 +66,34 @@ module UpTack
           [status, headers, [text]]
         end
 
-        def again(known, request)
-          unless known.request == request
-            return problem(422, "key_used",
-              Core::Messages["web.idempotency.idempotency_key_was_used_for_another_request"])
-          end
-          unless known.rule_owned?
-            return problem(
-              409,
-              "done_before",
-              Core::Messages["web.idempotency.was_done_before"]
+        def again(known)
+          case known.state
+          when :another
+            problem(
+              422,
+              "key_used",
+              Core::Messages["web.idempotency.idempotency_key_was_used_for_another_request"]
             )
+          when :lost
+            problem(409, "done_before", Core::Messages["web.idempotency.was_done_before"])
+          else
+            answer = known.answer
+            [answer.status, JSON.parse(answer.headers).merge("idempotency-replayed" => "true"), [answer.body]]
           end
-
-          [known.status, JSON.parse(known.headers).merge("idempotency-replayed" => "true"), [known.body]]
         end
 
         # Whether somebody is signed in; what they may do is asked later.
         def known?(env)
           bearer = env["HTTP_AUTHORIZATION"].to_s[/\ABearer +(\S+)\z/i, 1]
-          return !Store::Token.authenticate(bearer).nil? if bearer
+          return !UseCases::People::Authenticate.token(bearer).nil? if bearer
 
           sealed = Rack::Utils.parse_cookies(env)[Guard::Cookies::NAME]
-          token = sealed && Guard::Cookies.open(sealed)
-          !token.nil? && !Store::Session.authenticate(token).nil?
+          !UseCases::People::Authenticate.session(sealed && Guard::Cookies.open(sealed)).nil?
         end
 
         # Who calls, by what they call with: a key is theirs alone.
-        def who(env) = Store::Session.digest(env["HTTP_AUTHORIZATION"].to_s + env["HTTP_COOKIE"].to_s)
+        def who(env) =
+          UseCases::People::Authenticate.fingerprint(env["HTTP_AUTHORIZATION"].to_s + env["HTTP_COOKIE"].to_s)
 
         # @return [String, nil] nil for a body beyond what is taken
         def fingerprint(env)

@@ -77,10 +77,10 @@ module UpTack
         # @param kind [String] of the event
         # @return [void]
         def failed(name, request, kind = "sign_in_failed")
-          person = Store::Person.signing_in_as(name)
+          person = UseCases::People::Authenticate.person_called(name)
           count = WRONG.add(near(name, request))
           WRONG.add(far(name)) unless known?(name, request)
-          Store::Event.add_soon(
+          UseCases::People::SecurityLog.note_soon(
             (count == UNDER_NAME) ? "locked_out" : kind,
             {"from" => request.ip, "known" => !person.nil?},
             person: person
@@ -101,13 +101,17 @@ module UpTack
 
         def near(name, request) =
           if known?(name, request)
-            "name:#{Store::Person.folded(name)} known"
+            "name:#{UseCases::People::Authenticate.folded(name)} known"
           else
-            "name:#{Store::Person.folded(name)} at #{request.ip}"
+            "name:#{UseCases::People::Authenticate.folded(name)} at #{request.ip}"
           end
 
-        def far(name) = "name:#{Store::Person.folded(name)}"
-        def known?(name, request) = Devices.known_to(request.cookies).include?(Store::Person.signing_in_as(name)&.id)
+        def far(name) = "name:#{UseCases::People::Authenticate.folded(name)}"
+
+        def known?(name, request)
+          Devices.known_to(request.cookies).include?(UseCases::People::Authenticate.person_called(name)&.id)
+        end
+
         def now = Time.now.to_i
         def cache = Rack::Attack.cache.store
       end

@@ -75,9 +75,9 @@ module UpTack
         end
 
         def act(moment) =
-          {do: moment.act["do"], state: moment.state, message: said(moment), at: moment.at.to_s, record: moment.id}
+          {do: moment.act["do"], state: moment.state, message: phrase(moment), at: moment.at.to_s, record: moment.id}
 
-        def said(moment)
+        def phrase(moment)
           return moment.message if moment.message
 
           refusals = (moment.outcome && !moment.outcome.saved?) ? moment.outcome.refusals : []

@@ -31,7 +31,7 @@ module UpTack
             @project = project
             @design = project.table(@table)
             @ids = @proofs.map { |proof| keep(plain, kept, proof.merge("name" => tidy_label(proof["name"])), table) }
-            @summary = "#{said} #{@proofs.first["id"] ? "changed" : "kept"} in #{table["label"]}"
+            @summary = "#{sentence} #{@proofs.first["id"] ? "changed" : "kept"} in #{table["label"]}"
             build(project, plain)
           end
 
@@ -82,7 +82,7 @@ module UpTack
             end
           end
 
-          def said =
+          def sentence =
             if @proofs.one?
               "Proof #{Values::Plain.quoted(@proofs.first["name"].to_s, 60)}"
             else

@@ -151,7 +151,7 @@ module UpTack
                 place = row_for(seen)
                 working.mark(rule, place ? "row #{place + 1}" : "no row")
                 return fill(working, rows[place].outputs, evaluation, "row #{place + 1} of #{rule.title}") if place
-                return working.skip(rule, field, "no row fits #{said(seen)}") unless rule.clears?
+                return working.skip(rule, field, "no row fits #{describe(seen)}") unless rule.clears?
 
                 fill(working, outputs.map { nil }, evaluation, "no row of #{rule.title} fits")
               end
@@ -177,7 +177,7 @@ module UpTack
                 end
               end
 
-              def said(seen)
+              def describe(seen)
                 marks = field.conventions
                 inputs
                   .zip(seen)
