@@ -24,6 +24,8 @@ gem "sinatra", "~> 4.2"
 gem "rack", "~> 3.2"
 gem "puma", "~> 8.0"
 gem "rack-attack", "~> 6.8"
+# Holds requests to the OpenAPI document.
+gem "openapi_first", "~> 1.4"
 gem "bcrypt", "~> 3.1"
 # How easily a password is guessed: common ones, names, keys beside one another.
 gem "zxcvbn-ruby", "~> 1.4", require: "zxcvbn"

@@ -12,6 +12,25 @@ require "puma/launcher"
 require_relative "../../web/lib/up_tack/web"
 require "debug/prelude"
 
+# Holds every answer to the OpenAPI document, too, and says in the log where it is another one.
+class HoldingAnswers
+  def initialize(app)
+    @app = app
+    @document = UpTack::Web::Guard::Contract.document
+  end
+
+  def call(env)
+    status, headers, body = @app.call(env)
+    return [status, headers, body] unless headers["content-type"].to_s.include?("json")
+
+    text = body.to_enum.to_a.join
+    answer = Rack::Response[status, headers, [text]]
+    failure = @document.validate_response(Rack::Request.new(env), answer, raise_error: false).error
+    UpTack::Log["Development"].error("This answer is not as web/openapi.yaml says", failure.message) if failure
+    [status, headers, [text]]
+  end
+end
+
 # Hands each request to the application as its files are now.
 class Reloading
   FLOORS = [UpTack::Web, UpTack::App, UpTack::Core].freeze
@@ -67,7 +86,7 @@ else
     config.bind "tcp://127.0.0.1:#{port}"
     config.threads 1, 8
     config.environment "development"
-    config.app Reloading.new(path)
+    config.app HoldingAnswers.new(Reloading.new(path))
     config.quiet
   end
   Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, $stderr)).run

@@ -66,6 +66,7 @@ RSpec.describe "Many records over HTTP" do
     ].each { |body| expect([ask(:post, "/api/tables/pieces/bulk", body), status].last).to eq(422), body.to_s }
     [
       {records: []},
+      {records: [{typed: {}, resons: {}}]},
       {records: [5]},
       {records: [{typed: 5}]},
       {records: [{typed: {}, id: "x"}]}

@@ -121,6 +121,7 @@ module UpTack
               ]
           end
           confirm if operation.confirm
+          Guard::Contract.hold(request, operation)
           former_path
           if operation.table
             Services::NotAllowed.unless_may(person, workspace.table(present_table(operation.table)), :see)
