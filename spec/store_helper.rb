@@ -83,6 +83,13 @@ module StoreHelp
   def entries(**question) =
     UpTack::UseCases::History::Entries.new(UpTack::UseCases::History::Question.new(**question)).page
 
+  # A rule of the demo by what it is, so that no spec knows its number.
+  def demo_rule(kind, field, formula = nil, of: "pieces")
+    workspace.table(of).rules.find do |rule|
+      rule.kind == kind && rule.field == field && (formula.nil? || rule.to_plain["formula"].to_s.match?(formula))
+    end
+  end
+
   def good_piece = {"piece" => "Mug", "maker" => 2, "clay_weight" => "640", "wet_weight" => "695"}
 end
 

@@ -41,12 +41,12 @@ RSpec.describe "Project files, in the store and on the command line" do
       "Proof Rents 0 to 6 shelves of Members"
     )
     expect(preview.people.map { |each| each["name"] }).to eq(["Ilse Fern"])
-    expect(workspace.table("members").rule("r18").to_plain["high"]).to eq("6")
+    expect(demo_rule("limits", "shelves", of: "members").to_plain["high"]).to eq("6")
     bring_in.call(text)
-    expect(workspace.table("members").rule("r18").to_plain["high"]).to eq("8")
+    expect(demo_rule("limits", "shelves", of: "members").to_plain["high"]).to eq("8")
     expect(person("Ilse Fern")).to have_attributes(role: "reader", sign_in: "ilse", password?: false)
     design.undo
-    expect(workspace.table("members").rule("r18").to_plain["high"]).to eq("6")
+    expect(demo_rule("limits", "shelves", of: "members").to_plain["high"]).to eq("6")
   end
 
   it "say what a field of another type would lose, and are refused whole where choices are in use" do

@@ -24,13 +24,15 @@ RSpec.describe "Proving, in the store" do
     until_proven
     expect(overview.lines.map(&:state).tally).to eq("passed" => 60, "broken" => 2)
     states = overview.coverage.all.to_h { |covered| [covered.rule.id, covered.state] }
-    expect(states.values_at("r54", "r88", "r61")).to eq(%w[proven broken untried])
-    expect(overview.coverage.all.find { |covered| covered.rule.id == "r54" }.proofs.length).to eq(1)
+    sum = demo_rule("check", "wet_weight", /tare = wet/).id
+    others = [demo_rule("check", "peak", /clay.limit/), demo_rule("required", "text", of: "titles")].map(&:id)
+    expect(states.values_at(sum, *others)).to eq(%w[proven broken untried])
+    expect(overview.coverage.all.find { |covered| covered.rule.id == sum }.proofs.length).to eq(1)
   end
 
   it "runs them again after every change, and tells the first step that differs from the last good run" do
     until_proven
-    change_rule("r40", formula: "today() - 1")
+    change_rule(demo_rule("default", "received").id, formula: "today() - 1")
     expect(line("Begins as bisque, drying, received today by whoever types").state).to eq("waiting")
     until_proven
     broken = line("Begins as bisque, drying, received today by whoever types")
@@ -59,13 +61,16 @@ RSpec.describe "Proving, in the store" do
           )
       )
     end
-    expect(endangered.call("r50", high: "1299").broken.map { |each| each.proof.name }).to eq(
+    expect(endangered.call(demo_rule("limits", "peak").id, high: "1299").broken.map { |each| each.proof.name }).to eq(
       ["Peak from 600 to 1300 °C, hold from 0 to 90 minutes"]
     )
-    expect(endangered.call("r88", old: "check").mended.map { |each| each.proof.name }).to eq(
+    expect(endangered.call(demo_rule("check", "peak", /clay.limit/).id, old: "check").mended.map { |each|
+      each.proof.name
+    }).to eq(
       ["A peak above the clay's limit is refused on old records too"]
     )
-    expect(endangered.call("r50", note: "Measured.")).to have_attributes(broken: [], mended: [], tried: be > 30)
+    expect(endangered.call(demo_rule("limits", "peak").id,
+      note: "Measured.")).to have_attributes(broken: [], mended: [], tried: be > 30)
   end
 
   it "makes a trial over real records stand by itself, with the records that it looked at" do

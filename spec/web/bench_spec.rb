@@ -10,7 +10,7 @@ RSpec.describe "The bench over HTTP" do
 
   let(:script) do
     {
-      form: "m181",
+      form: workspace.table("pieces").forms.find { |form| form.name == "Reception" }.id,
       at: "2026-11-23T09:30",
       acts: [
         {do: "type", field: "maker", value: 1},
@@ -57,7 +57,7 @@ RSpec.describe "The bench over HTTP" do
     expect(trial["outcome"]["changes"].find { |change| change["field"] == "tag" }["after"]).to eq("PC-00030")
     expect(
       workspace.context.counters.next(
-        workspace.table("pieces").rule("r135").compile(workspace.table("pieces")).counting("")
+        demo_rule("number", "tag").compile(workspace.table("pieces")).counting("")
       )
     ).to eq(29)
   end
@@ -93,10 +93,11 @@ RSpec.describe "The bench over HTTP" do
     line = ask(:get, "/api/proofs")["proofs"].find { |each| each["id"] == id }
     expect(line).to include("name" => "Weights must add up", "state" => "passed")
 
-    rule = workspace.table("pieces").rule("r54").to_plain
+    rule = demo_rule("check", "wet_weight", /tare = wet/).to_plain
     found = ask(:post, "/api/tables/pieces/rules/proofs", rule.merge("formula" => "clay_weight + tare <= wet_weight"))
     expect(found["broken"].map { |each| each["id"] }).to include(id)
-    ask(:put, "/api/tables/pieces/rules/r54", rule.except("id").merge("formula" => "clay_weight + tare <= wet_weight"))
+    ask(:put, "/api/tables/pieces/rules/#{demo_rule("check", "wet_weight", /tare = wet/).id}",
+      rule.except("id").merge("formula" => "clay_weight + tare <= wet_weight"))
     UpTack::Proving.join
     line = ask(:get, "/api/proofs")["proofs"].find { |each| each["id"] == id }
     expect(line["state"]).to eq("broken")
@@ -152,14 +153,14 @@ RSpec.describe "The bench over HTTP" do
   end
 
   it "suggests records at the edges, for a table, a rule or one thing that is missing" do
-    found = ask(:post, "/api/tables/clays/edges", {rule: "r70"})
+    found = ask(:post, "/api/tables/clays/edges", {rule: demo_rule("check", "limit", of: "clays").id})
     expect(found["sound"]).to be(true)
     limits =
       found["suggestions"].flat_map do |each|
         each["script"]["acts"].filter_map { |act| act["values"] }.last.to_h["limit"]
       end
     expect(limits).to include("899", "900", "901", "1319", "1320", "1321")
-    one = ask(:post, "/api/tables/clays/edges", {rule: "r70", point: "refused"})
+    one = ask(:post, "/api/tables/clays/edges", {rule: demo_rule("check", "limit", of: "clays").id, point: "refused"})
     expect(one["suggestions"].first["state"]).to eq("refused")
   end
 
@@ -176,7 +177,8 @@ RSpec.describe "The bench over HTTP" do
   end
 
   it "makes up records that one rule refuses, and saves none" do
-    found = ask(:post, "/api/tables/pieces/samples/failing", {rule: "r54", count: 5, seed: 3})
+    found = ask(:post, "/api/tables/pieces/samples/failing",
+      {rule: demo_rule("check", "wet_weight", /tare = wet/).id, count: 5, seed: 3})
     expect(found["records"].map { |each| each["message"] }.uniq).to eq(["Clay and tare must add up to the wet weight."])
     expect(found["records"].length).to eq(5)
   end

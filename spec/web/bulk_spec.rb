@@ -55,7 +55,8 @@ RSpec.describe "Many records over HTTP" do
         {do: "change", filter: "wet_weight > 0", typed: {wet_weight: "1"}, keep: "none"}
       )
     expect(tried).to include("looked_at" => 28, "batch" => nil)
-    expect(tried["by_rule"].first).to include("rule" => "r54", "name" => be_a(String))
+    expect(tried["by_rule"].first).to include("rule" => demo_rule("check", "wet_weight", /tare = wet/).id,
+      "name" => be_a(String))
     done = ask(:post, "/api/tables/pieces/bulk", {do: "change", ids: [1, 2], typed: {maker_note: "Seen"}, keep: "all"})
     expect(done).to include("saved" => 2, "refused" => 0)
     [

@@ -25,9 +25,9 @@ RSpec.describe "The project file over HTTP" do
     changed = demo.sub('"high": "6"', '"high": "8"')
     preview = ask(:post, "/api/project/preview", {file: changed})
     expect(preview["differences"].map { |each| each["place"] }).to include("Shelves rented of Members")
-    expect(workspace.table("members").rule("r18").to_plain["high"]).to eq("6")
+    expect(demo_rule("limits", "shelves", of: "members").to_plain["high"]).to eq("6")
     ask(:post, "/api/project/bring-in", {file: changed})
-    expect(workspace.table("members").rule("r18").to_plain["high"]).to eq("8")
+    expect(demo_rule("limits", "shelves", of: "members").to_plain["high"]).to eq("8")
   end
 
   it "is refused whole, with everything that is wrong" do
@@ -74,8 +74,8 @@ RSpec.describe "The project file over HTTP" do
       [:bench, {records: {members: {"1" => {joined: "someday"}}}}],
       [:samples, {count: 0}],
       [:samples, {count: 5_000_000}],
-      ["samples/failing", {rule: "r39", count: 3}],
-      ["samples/failing", {rule: "r54", count: 99_999}],
+      ["samples/failing", {rule: demo_rule("default", "firing").id, count: 3}],
+      ["samples/failing", {rule: demo_rule("check", "wet_weight", /tare = wet/).id, count: 99_999}],
       [:proofs, {proofs: [{name: "", at: "2026-11-23T09:30", expect: [{what: "saved"}]}]}],
       [:proofs, {proofs: [{name: "x", at: "2026-11-23T09:30", expect: []}]}]
     ].each do |way, body|
