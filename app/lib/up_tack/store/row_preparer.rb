@@ -2,10 +2,10 @@
 
 module UpTack
   module Store
-    # Works out, for the records of a table, what is Settled of them before they are written.
+    # Works out, for the records of a table, what can be prepared of them before they are written (see PreparedRow).
     class RowPreparer
       # One closed field, where a rule gave it its value or somebody typed it.
-      # stretch:: which of the stretches of a Settled tells of it
+      # stretch:: which of the stretches of a PreparedRow tells of it
       # known:: by value, what its column takes and what the log says of it
       Part = Struct.new(:key, :known, :place, :stretch, :field, :writer, :logged, :rule)
       # parts:: of all closed fields; logged:: ids of those that the log tells of where none is blank

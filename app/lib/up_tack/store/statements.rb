@@ -39,7 +39,7 @@ module UpTack
           end
         end
 
-        # @return [Ready] what runs the SQL, for whoever does it again and again within one transaction
+        # @return [PreparedStatement] what runs the SQL, for whoever does it again and again within one transaction
         def ready(sql)
           raw = at_hand
           held = @held[raw] || @mutex.synchronize { @held[raw] ||= {} }

@@ -13,7 +13,7 @@ module UpTack
     # counters:: counts for auto-numbers, see Core::Ports::HeldCounters
     # probe:: a Bench::Probe that takes note of what is evaluated, nil mostly
     # patience:: is called before what may take long, and raises where there is no more time; nil mostly
-    # readings:: Readings, where many records are taken in; nil mostly
+    # readings:: a Save::ParseCache, where many records are taken in; nil mostly
     Context =
       Struct.new(:clock, :person, :records, :counters, :probe, :readings, :patience, keyword_init: true) do
         def initialize(

@@ -7,7 +7,7 @@ module UpTack
       # the design that can be undone, or not at all.
       class ApplyProjectFile
         # Only so many values that would be lost are looked for in fields of another type.
-        # differences:: Core::Design::ProjectDiff::Differences; people:: those who would be added
+        # differences:: Array of Core::Design::ProjectDiff::Difference; people:: those who would be added
         # losses:: [label, how many values would be lost] of fields that become another type
         Preview = Struct.new(:name, :differences, :people, :losses, keyword_init: true)
 

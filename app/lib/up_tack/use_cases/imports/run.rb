@@ -8,7 +8,7 @@ module UpTack
       # then takes it back.
       class Run
         # made, changed:: records saved; report:: the Bulk::Report of all rows
-        # refused:: path of the RefusedRows, nil where none were
+        # refused:: path of the RejectedRows, nil where none were
         Result = Struct.new(:made, :changed, :report, :refused, keyword_init: true)
 
         # @param progress [Progress]

@@ -53,7 +53,7 @@ module UpTack
         # Process step by step across the batch for cache locality (measurably faster).
         # @return [Array<Array>] number, cells and problem of each row; and of one that was begun
         #   its raw input, of which only the keys matter from here on, and the members of
-        #   Core::Save::PartialSave and of Store::Settled
+        #   Core::Save::PartialSave and of Store::PreparedRow
         def pack(rows)
           drafts = rows.map { |row| @drafting.call(row) }
           context = @workspace.context(readings: @readings)

@@ -15,7 +15,7 @@ module UpTack
 
         # @param groups [Array<Group>]
         # @param draft [Hash] what AnswerDraft takes
-        # @return [Core::SaveResult] with lines:, an answer for each row of each group
+        # @return [Services::SaveResult] with lines:, an answer for each row of each group
         # @raise [Store::NotFound, Core::Invalid, Services::NotAllowed]
         def call(table:, groups:, id: nil, **draft)
           return Records::AnswerDraft.new(@workspace).call(table: table, id: id, **draft) if groups.empty?

@@ -24,7 +24,7 @@ module UpTack
 
         # @param groups [Array<Group>]
         # @param save [Hash] what SaveRecord takes
-        # @return [Core::SaveResult] with lines:, an answer for each row of each group
+        # @return [Services::SaveResult] with lines:, an answer for each row of each group
         # @raise [Store::NotFound, Core::Invalid, Services::NotAllowed]
         def call(table:, groups:, **save)
           return Records::SaveRecord.new(@workspace, channel: @channel).call(table: table, **save) if groups.empty?
@@ -57,7 +57,7 @@ module UpTack
           raise Refused.new(answer)
         end
 
-        # @return [Core::SaveResult, nil] nil for a line that was taken away
+        # @return [Services::SaveResult, nil] nil for a line that was taken away
         def line(group, row, above)
           return gone(group, row) if row.gone
 

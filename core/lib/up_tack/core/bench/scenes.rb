@@ -65,7 +65,7 @@ module UpTack
         end
 
         # @param name [Symbol] one of ALL
-        # @param assignment [Hash{String=>Object}] changes of the base record, see BoundaryCases::Scene
+        # @param assignment [Hash{String=>Object}] changes of the base record, see BoundaryCases::ScriptBuilder
         # @return [Hash, Array<Hash>, nil] a plain script, or some
         def script(name, assignment) = send(name, assignment)
 

@@ -5,7 +5,7 @@ module UpTack
     module Design
       # The whole design: immutable, built from a plain hash and checked once.
       # last_id:: the highest number given to a table, field or rule so far
-      # lists:: the ChoiceLists that several fields may use
+      # lists:: choice lists that several fields may use
       # tolerated:: Problems that it has from an earlier version, which would let it be written
       Project =
         Struct.new(:name, :conventions, :last_id, :lists, :tables, :tolerated, keyword_init: true) do

@@ -9,7 +9,7 @@ module UpTack
       # origins:: by field key, where the value came from, as an Origin
       # refusals:: Refusals, in the order of the table's fields; empty when it may be saved
       # changes:: Changes against the stored record
-      # passed:: warnings that were passed with a reason, as Passed
+      # passed:: warnings that were passed with a reason, as AcknowledgedWarning
       # overtaken:: keys of fields whose typed value a rule replaced, in a live draft
       # steps:: the trace, empty unless it was asked for
       # evaluation:: an Expression::Evaluation in which formulas see the record as it came out

@@ -29,7 +29,7 @@ module UpTack
         end
 
         # What came of a wish to save: the record, or why not.
-        # @param answer [Core::SaveResult]
+        # @param answer [Services::SaveResult]
         def saved_or_problem(key, answer, status: 200)
           table = workspace.table(key)
           record = answer.record && Render::Record.new(workspace, table).render(answer.record)

@@ -16,7 +16,7 @@ module UpTack
         end
 
         # @return [UseCases::History::Question]
-        # @raise [Params::Requests::Malformed, Store::NotFound, Core::NotAllowed]
+        # @raise [Params::Requests::Malformed, Store::NotFound, Services::NotAllowed]
         def history_question
           table = params[:table].to_s.empty? ? nil : workspace.table(present_table(params[:table].to_s))
           Services::NotAllowed.unless_may(person, table, :see) if table

@@ -50,7 +50,7 @@ module UpTack
         def keys_in_query(name) =
           params[name]&.to_s&.scrub&.split(",")&.map { |key| present(params[:table], key.strip) }&.reject(&:empty?)
 
-        # @return [Hash{Symbol=>String}] which records are wanted, and in which order, as Core::View takes it
+        # @return [Hash{Symbol=>String}] which records are wanted, and in which order, as Services::View takes it
         def view_in_query
           filter, sort, search = %i[filter sort search].map { |name| params[name].to_s.scrub }
           {filter: present_formula(filter, params[:table]), sort: present_sort(sort, params[:table]), search: search}

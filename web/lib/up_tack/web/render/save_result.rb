@@ -18,7 +18,7 @@ module UpTack
           @records = records
         end
 
-        # @param answer [Core::SaveResult]
+        # @param answer [Services::SaveResult]
         def render(answer)
           outcome = answer.outcome
           form_state = answer.form_state || Services::FormState.build(@plan, nil, outcome, @workspace.person)

@@ -79,7 +79,7 @@ module UpTack
           }
         end
 
-        # @param answer [Core::SaveResult]
+        # @param answer [Services::SaveResult]
         # @param visible [Core::Design::Visibility] of whoever asks
         # @return [Hash] what became of one record
         def self.result(answer, table, visible)
