@@ -98,11 +98,11 @@ export const gridWords = {
     becomes: "becomes",
     blank: "Empty makes it blank.",
     looking: "Trying it on each record…",
-    would: (kind: string, saved: number, unchanged: number, refused: number) =>
-      kind === "delete"
+    would: (deed: string, saved: number, unchanged: number, refused: number) =>
+      deed === "delete"
         ? `${saved.toLocaleString("en")} will be deleted` +
           `${refused > 0 ? `, ${refused.toLocaleString("en")} can't be deleted` : ""}.`
-        : kind === "copy"
+        : deed === "copy"
           ? `${saved.toLocaleString("en")} ${saved === 1 ? "copy" : "copies"} will be made` +
             `${refused > 0 ? `, ${refused.toLocaleString("en")} would be refused` : ""}.`
           : `${saved.toLocaleString("en")} would be saved, ${unchanged.toLocaleString("en")} ` +

@@ -88,10 +88,7 @@ module UpTack
 
         def text?(node)
           (node.is_a?(Core::Expression::Nodes::Literal) && node.value.is_a?(String)) ||
-            (
-              node.is_a?(Core::Expression::Nodes::Field) &&
-                %w[text long_text choice].include?(@table.field(node.key)&.type)
-            )
+            (node.is_a?(Core::Expression::Nodes::Field) && @table.field(node.key)&.folded?)
         end
       end
     end

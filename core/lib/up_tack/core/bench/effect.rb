@@ -6,8 +6,6 @@ module UpTack
       # What shows of the value of a rule's formula: a condition is met or not, a check refuses or not, and
       # a field keeps a value as it keeps all others.
       module Effect
-        KEPT = %w[calculation default fill].freeze
-
         module_function
 
         # @param rule [Rules::Rule]
@@ -18,7 +16,7 @@ module UpTack
         def compute(rule, part, value, table)
           return value == false if rule.checks? && part == "formula"
           return value == true if CoverageTargets::CONDITIONS.include?(part)
-          return value unless KEPT.include?(rule.kind) && !value.nil?
+          return value if value.nil? || !(rule.calculates? || rule.defaults? || rule.fills?)
 
           target = part.start_with?("sets.") ? rule.sets[part.split(".")[1].to_i]["field"] : rule.field
           table.field(target).coerce(value)

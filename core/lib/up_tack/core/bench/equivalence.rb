@@ -59,7 +59,7 @@ module UpTack
         end
 
         def turned?(key)
-          return true unless %w[text long_text].include?(@table.field(key).type)
+          return true unless @table.field(key).textual?
 
           mask = @table.acting_rules.find { |rule| rule.masks? && rule.field == key }
           !mask.nil? && !mask.lets_old? && !mask.mask.turn.nil?

@@ -29,7 +29,7 @@ module UpTack
         # What a calculated field is worked out from.
         def roots(key)
           (Analysis::TopologicalSort.through([key], [], @table) - [key]).select do |each|
-            !@table.rule_owned?(each) && %w[number date time moment].include?(@table.field(each)&.type)
+            !@table.rule_owned?(each) && @table.field(each)&.ordered?
           end
         end
 

@@ -115,10 +115,8 @@ module UpTack
 
           # What its type is for, see Values::Type.
           %i[
-            textual? one_line? long? listed? yes_no? numeric? day? moment? clock? ordered? folded?
+            textual? one_line? long? listed? yes_no? link? numeric? day? moment? clock? ordered? folded?
           ].each { |question| define_method(question) { !@values.nil? && @values.public_send(question) } }
-
-          def link? = type == "link"
 
           # @return [Boolean] whether people of a role may :see or :edit it
           def allows?(role, what) = !closed.include?(role) && Access.field(access, role, what)

@@ -33,7 +33,7 @@ module UpTack
           def problems(table)
             missing = missing_field(table)
             return missing if missing.any?
-            unless %w[choice link].include?(table.field(field).type)
+            unless table.field(field).listed? || table.field(field).link?
               return [problem("field", Messages["rules.dependent_choice.only_choice_or_link_can_be_narrowed"])]
             end
             if doubled?(table)

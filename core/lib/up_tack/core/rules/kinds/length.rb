@@ -75,7 +75,7 @@ module UpTack
 
           def own_problems(table)
             least, most = @parts.values_at("least", "most")
-            unless %w[text long_text].include?(table.field(field).type)
+            unless table.field(field).textual?
               return [problem("field", Messages["rules.length.length_is_for_texts"])]
             end
             unless least || most

@@ -46,7 +46,7 @@ module UpTack
           def problems(table)
             missing = missing_field(table)
             return missing if missing.any?
-            unless %w[text number].include?(table.field(field).type)
+            unless table.field(field).one_line? || table.field(field).numeric?
               return [problem("field", Messages["rules.number.number_is_given_to_field_for_text"])]
             end
             if doubled?(table)

@@ -27,7 +27,7 @@ module UpTack
           def problems(table)
             missing = missing_field(table)
             return missing if missing.any?
-            unless %w[text long_text].include?(table.field(field).type)
+            unless table.field(field).textual?
               return [problem("field", Messages["rules.tidy.only_texts_can_be_tidied"])]
             end
             if table.worked_out?(field)
