@@ -27,7 +27,8 @@ RSpec.describe "Kinds of rules and types of fields" do
           names = @names.fetch(asked(sides.find { |side| asked(side) }))
           @found << node if sides.flat_map { |side| texts(side) }.any? { |text| names.include?(text) }
         end
-        @found << node if node.name == :is_a? && node.arguments&.slice.to_s.match?(/\bRules::|\bValues::(?!Unreadable\b)[A-Z]/)
+        classes = /\bRules::|\bValues::(?!Unreadable\b)[A-Z]/
+        @found << node if node.name == :is_a? && node.arguments&.slice.to_s.match?(classes)
         super
       end
 

@@ -98,7 +98,7 @@ RSpec.describe "Limits before work, over HTTP" do
     sign_in_as("Hale Orrin")
     looks = 0
     allow(UpTack::Store::Deadline).to receive(:look) {
-      ((looks += 1) > 20) ? raise(UpTack::Store::Deadline::Passed) : nil
+      ((looks += 1) > 20) ? raise(UpTack::Store::Deadline::Exceeded) : nil
     }
     dear = (1..12).map { |n| "len(substitute(rept(piece, 2000), \"u\", \"u#{n}\"))" }.join(" + ")
     expect(

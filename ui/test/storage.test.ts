@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { carriedOf, forgetDraft, keepCarried, keepDraft, keptDraft } from "../src/components/record/kept";
+import { carriedOf, forgetDraft, keepCarried, keepDraft, keptDraft } from "../src/components/record/draftStorage";
 import { forgetAll, ownedBy, unsavedHere } from "../src/components/record/tabs";
 import { lasting, ofTab, readJson } from "../src/storage";
 

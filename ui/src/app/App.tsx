@@ -23,7 +23,7 @@ const Bench = lazy(() => import("../views/bench/Bench"));
 const LanguageHelp = lazy(() => import("../views/help/LanguageHelp"));
 const TidyReview = lazy(() => import("../views/tidy/TidyReview"));
 const Outbox = lazy(() => import("../views/outbox/Outbox"));
-const Care = lazy(() => import("../views/care/Care"));
+const Maintenance = lazy(() => import("../views/maintenance/Maintenance"));
 const ApiPage = lazy(() => import("../views/api/ApiPage"));
 const People = lazy(() => import("../views/people/People"));
 const HistoryView = lazy(() => import("../views/history/HistoryView"));
@@ -65,7 +65,7 @@ const router = createBrowserRouter([
       },
       { path: "/import", element: <TableFromFile /> },
       { path: "/outbox", element: <Outbox /> },
-      { path: "/backups", element: <Care /> },
+      { path: "/backups", element: <Maintenance /> },
       { path: "/api", element: <ApiPage /> },
       { path: "/people", element: <People /> },
       { path: "/language", element: <LanguageHelp /> },

@@ -26,7 +26,7 @@ module UpTack
       Question = Struct.new(:ends, :long, :gave_way, :turn)
 
       # The question took too long.
-      class Passed < StandardError
+      class Exceeded < StandardError
         def initialize = super(Core::Messages["store.deadline.took_too_long_and_was_stopped"])
       end
 
@@ -40,7 +40,7 @@ module UpTack
 
       # @param seconds [Numeric, nil] nil for what may take as long as it takes, such as a file that is handed out
       # @yield the work that must come to an end by then
-      # @raise [Passed]
+      # @raise [Exceeded]
       def within(seconds = USUAL)
         before = Thread.current[KEY]
         return yield if before
@@ -55,11 +55,11 @@ module UpTack
       end
 
       # @return [nil]
-      # @raise [Passed] once the time is over; never where none is set
+      # @raise [Exceeded] once the time is over; never where none is set
       def look
         question = Thread.current[KEY] or return
         moment = now
-        raise Passed if question.ends && moment > question.ends
+        raise Exceeded if question.ends && moment > question.ends
 
         return if Database.writing?
 
@@ -119,7 +119,7 @@ module UpTack
       def wait_for_turn(question)
         Deadline.turns.synchronize do
           while Deadline.going >= TOGETHER
-            raise Passed if question.ends && now > question.ends
+            raise Exceeded if question.ends && now > question.ends
 
             Deadline.free.wait(Deadline.turns, question.ends && [question.ends - now, 0.01].max)
           end

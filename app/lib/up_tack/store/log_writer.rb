@@ -11,7 +11,7 @@ module UpTack
       LATEST = "SELECT id, seal FROM up_tack_entries ORDER BY id DESC LIMIT 1"
 
       # What an entry says. values:: as `add` has them
-      Said = Struct.new(:values, :changes, :records, :prepared)
+      PendingEntry = Struct.new(:values, :changes, :records, :prepared)
 
       # @return [String] a moment as the log keeps it, in UTC
       def self.moment(time)
@@ -44,9 +44,9 @@ module UpTack
       def add(values, changes, records, prepared = nil)
         begin_chain unless @last
         values[0] = @last += 1
-        @waiting << (said = Said.new(values, changes, records, prepared))
+        @waiting << (entry = PendingEntry.new(values, changes, records, prepared))
         # Others may be named in another way once more is written.
-        tell(said) if changes.any? { |change| change.field.link? }
+        tell(entry) if changes.any? { |change| change.field.link? }
         write_waiting unless @entries
         finish unless @buffered
         values.first
@@ -99,22 +99,22 @@ module UpTack
       def write_waiting
         return if @waiting.empty?
 
-        @waiting.each { |said| tell(said) unless said.values.length == Seal::COLUMNS.length }
-        @waiting.each { |said| said.values << (@seal = Seal.compute(@seal, said.values, @key)) }
+        @waiting.each { |entry| tell(entry) unless entry.values.length == Seal::COLUMNS.length }
+        @waiting.each { |entry| entry.values << (@seal = Seal.compute(@seal, entry.values, @key)) }
         Statements.insert_all(ENTRY, @waiting.map(&:values))
-        @waiting.each do |said|
-          @fields.add_changes(said.values.first, said.changes)
-          @fields.add(said.values.first, said.prepared.logged) if said.prepared
+        @waiting.each do |entry|
+          @fields.add_changes(entry.values.first, entry.changes)
+          @fields.add(entry.values.first, entry.prepared.logged) if entry.prepared
         end
         @waiting.clear
       end
 
-      def tell(said)
-        said.values << (
-          if said.prepared
-            merged(said.prepared, said.changes, said.records)
+      def tell(entry)
+        entry.values << (
+          if entry.prepared
+            merged(entry.prepared, entry.changes, entry.records)
           else
-            @differences.serialize(said.changes, said.records)
+            @differences.serialize(entry.changes, entry.records)
           end
         )
       end

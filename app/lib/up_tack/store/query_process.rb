@@ -54,17 +54,17 @@ module UpTack
       end
 
       # @return [String] all that the child says
-      # @raise [Deadline::Passed] where that takes too long; nobody waits for the child then
+      # @raise [Deadline::Exceeded] where that takes too long; nobody waits for the child then
       def heard(child)
         said = +"".b
         loop do
           left = Deadline.left
-          child.wait_readable(left && [left, 0].max) or raise Deadline::Passed
+          child.wait_readable(left && [left, 0].max) or raise Deadline::Exceeded
           said << child.readpartial(1_000_000)
         end
       rescue EOFError
         said
-      rescue Deadline::Passed
+      rescue Deadline::Exceeded
         Process.kill("KILL", child.pid)
         raise
       end

@@ -9,7 +9,7 @@ module UpTack
       # known:: by value, what its column takes and what the log says of it
       Part = Struct.new(:key, :known, :place, :stretch, :field, :writer, :logged, :rule)
       # parts:: of all closed fields; logged:: ids of those that the log tells of where none is blank
-      Shape = Struct.new(:parts, :logged)
+      Layout = Struct.new(:parts, :logged)
 
       # @param table [Core::Design::Table]
       # @param partition [Core::Save::PlanPartition]
@@ -47,7 +47,7 @@ module UpTack
 
       private
 
-      # @return [Shape]
+      # @return [Layout]
       def shape(begun)
         parts =
           @partition.closed.map do |field, place|
@@ -63,7 +63,7 @@ module UpTack
               rule
             )
           end
-        Shape.new(parts, @logged.one(parts.select(&:logged).map { |part| part.field.id }))
+        Layout.new(parts, @logged.one(parts.select(&:logged).map { |part| part.field.id }))
       end
 
       def logged_fields(shape, values)

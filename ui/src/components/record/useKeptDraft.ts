@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef } from "react";
-import { forgetDraft, keepDraft, type Sent } from "./kept";
+import { forgetDraft, keepDraft, type Sent } from "./draftStorage";
 import type { Draft } from "./useDraft";
 import type { Lines } from "./useLines";
 

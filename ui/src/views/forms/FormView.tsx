@@ -6,7 +6,7 @@ import { MissingPage } from "../../app/MissingPage";
 import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
-import { keepLastForm, lastForm } from "../../components/record/kept";
+import { keepLastForm, lastForm } from "../../components/record/draftStorage";
 import { WithNewLinked } from "../../components/record/WithNewLinked";
 import { words } from "../../words";
 import { RecordForm } from "./RecordForm";

@@ -16,8 +16,8 @@ import {
 import type { Typed } from "../../api/queries";
 import { queryKeys, refresh } from "../../api/queryKeys";
 import { untilAnswered, writeName } from "../../api/sending";
+import { keepCarried, type Sent } from "../../components/record/draftStorage";
 import { firstInput, firstRefused } from "../../components/record/focusFirst";
-import { keepCarried, type Sent } from "../../components/record/kept";
 import { keyQueue } from "../../components/record/keyQueue";
 import { drawn } from "../../components/record/useCursor";
 import type { Draft } from "../../components/record/useDraft";

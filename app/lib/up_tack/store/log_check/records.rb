@@ -10,7 +10,7 @@ module UpTack
         ENTRIES = "SELECT record_id, id, action, revision_id, differences FROM up_tack_entries WHERE " \
           "table_id = ? AND record_id IN (SELECT value FROM json_each(?)) ORDER BY id"
         # An entry as far as it matters here.
-        Told = Struct.new(:id, :action, :revision_id, :changes)
+        LoggedChange = Struct.new(:id, :action, :revision_id, :changes)
 
         def initialize(verdict, progress)
           @verdict = verdict
@@ -65,7 +65,7 @@ module UpTack
             .group_by(&:first)
             .transform_values do |all|
               all.map do |_, id, action, revision, differences|
-                Told.new(id, action, revision, JSON.parse(differences).map { |each| FieldChange.new(*each) })
+                LoggedChange.new(id, action, revision, JSON.parse(differences).map { |each| FieldChange.new(*each) })
               end
             end
         end

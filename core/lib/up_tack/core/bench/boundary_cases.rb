@@ -107,12 +107,12 @@ module UpTack
             refused
               .outcome
               .refusals
-              .reduce(assignment["first"]) { |kept, refusal| kept.merge(passing(refusal, kept, solver, seen)) }
+              .reduce(assignment["first"]) { |kept, refusal| kept.merge(accepted(refusal, kept, solver, seen)) }
           (first == assignment["first"]) ? played : play(assignment.merge("first" => first), lasting: true)
         end
 
         # @return [Hash] further changes by which a check lets a record pass, without those that are wanted
-        def passing(refusal, wanted, solver, seen)
+        def accepted(refusal, wanted, solver, seen)
           rule = refusal.rule && @table.rule(refusal.rule)
           return {} unless rule&.checks?
 

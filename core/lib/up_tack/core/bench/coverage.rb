@@ -61,13 +61,13 @@ module UpTack
           points = CoverageTargets.all(rule, table)
           keys = points.map(&:key)
           proofs = @seen.select { |_, rules| rules.key?(rule.id) }
-          standing = proofs.keys.select { |id| speaking.fetch(id, []).include?(rule.id) }
+          speaking_for_it = proofs.keys.select { |id| speaking.fetch(id, []).include?(rule.id) }
           Covered.new(
             rule: rule,
             table: table,
             points: points,
             reached: proofs.values.flat_map { |rules| rules[rule.id] }.uniq & keys,
-            proofs: standing.empty? ? proofs.keys : standing,
+            proofs: speaking_for_it.empty? ? proofs.keys : speaking_for_it,
             broken: @broken.include?(rule.id)
           )
         end

@@ -104,7 +104,7 @@ module UpTack
         end
 
         # @return [String] what came out, in a line
-        def came_out
+        def result_words
           case @moment.state
           when "refused" then "it was refused#{@moment.message ? ": #{@moment.message}" : refused_by}"
           when "back" then "it was put back"
@@ -125,22 +125,22 @@ module UpTack
           %w[saved deleted].include?(expectation.what) ? refusals.filter_map(&:rule).uniq : expectation.rules(@table)
         end
 
-        def saved(_plain) = [%w[saved back].include?(@moment.state), came_out]
-        def deleted(_plain) = [@moment.state == "deleted", came_out]
+        def saved(_plain) = [%w[saved back].include?(@moment.state), result_words]
+        def deleted(_plain) = [@moment.state == "deleted", result_words]
 
         def refused(plain)
-          return [false, came_out] unless @moment.state == "refused"
-          return [plain["message"].nil? || @moment.message.include?(plain["message"]), came_out] if @moment.message
+          return [false, result_words] unless @moment.state == "refused"
+          return [plain["message"].nil? || @moment.message.include?(plain["message"]), result_words] if @moment.message
 
           meant =
             refusals.select do |each|
               (plain["rule"].nil? || each.rule == plain["rule"]) &&
                 (plain["field"].nil? || each.field == plain["field"])
             end
-          return false, came_out if meant.empty?
-          return true, came_out if plain["message"].nil? || meant.any? { |each| each.message == plain["message"] }
+          return false, result_words if meant.empty?
+          return true, result_words if plain["message"].nil? || meant.any? { |each| each.message == plain["message"] }
 
-          [false, "#{came_out} with “#{meant.first.message}”"]
+          [false, "#{result_words} with “#{meant.first.message}”"]
         end
 
         def value(plain)

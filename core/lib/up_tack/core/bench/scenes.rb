@@ -11,7 +11,7 @@ module UpTack
           typed
           changed
           back
-          standing
+          as_stored
           touched
           moved
           passed
@@ -95,7 +95,7 @@ module UpTack
         end
 
         # There before, as the base record is; then changed.
-        def standing(assignment)
+        def as_stored(assignment)
           plain = own(assignment)
           plain.empty? ? nil : standing_script({}, plain)
         end

@@ -71,7 +71,7 @@ module UpTack
             end
           shown = names.first(5).map { |name| "“#{plain(name)}”" }
           shown << "#{names.length - 5} more" if names.length > 5
-          by = shown.empty? ? "" : "; shown by #{Masks::Phrases.list(shown)}"
+          by = shown.empty? ? "" : "; shown by #{Masks::Phrases.to_sentence(shown)}"
           [
             "- #{plain(rule.sentence(table))}#{" #{plain(rule.note)}" if rule.note} " \
               "*(#{STATES.fetch(covered.state)}, #{covered.reached.length} of #{covered.points.length} seen#{by})*",

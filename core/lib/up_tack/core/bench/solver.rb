@@ -110,7 +110,7 @@ module UpTack
         def value_of(node, values)
           (@compiled[node] ||= @compiler.compile(node)).call(
             Expression::Evaluation.new(
-              values: Seen.new(values),
+              values: Observed.new(values),
               old: before(values),
               context: @context,
               is_new: @old.empty?
@@ -121,7 +121,7 @@ module UpTack
         end
 
         # A record as a hash; what it lacks is worked out where it can be.
-        Seen = Struct.new(:values) do
+        Observed = Struct.new(:values) do
           def [](key) = values[key]
           def fetch(key, &block) = values.fetch(key, &block)
           def key?(key) = values.key?(key)

@@ -158,7 +158,7 @@ module UpTack
         def words
           return "any" if any?
 
-          Masks::Phrases.list(parts.map { |part| part_words(part) }, "or")
+          Masks::Phrases.to_sentence(parts.map { |part| part_words(part) }, "or")
         end
 
         private

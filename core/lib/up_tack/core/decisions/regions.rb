@@ -50,7 +50,7 @@ module UpTack
         # @return [String] for people; those that touch are said as one
         def words(regions)
           runs = regions.slice_when { |one, other| !touch?(one, other) }
-          Masks::Phrases.list(runs.map { |run| run_words(run) }.first(6), "or")
+          Masks::Phrases.to_sentence(runs.map { |run| run_words(run) }.first(6), "or")
         end
 
         private

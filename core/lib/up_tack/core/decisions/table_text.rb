@@ -104,7 +104,7 @@ module UpTack
             (if unknown.any?
                Messages[
                  "decisions.table_text.no_field_is_called",
-                 unknown: Masks::Phrases.list(unknown.map { |head| Values::Plain.quoted(head) }, "or")
+                 unknown: Masks::Phrases.to_sentence(unknown.map { |head| Values::Plain.quoted(head) }, "or")
                ]
              end)
           ].compact

@@ -44,7 +44,7 @@ module UpTack
             return (
               Messages[
                 "design.descriptions.one_of",
-                choices: Masks::Phrases.list(field.open_choices.first(8), "or"),
+                choices: Masks::Phrases.to_sentence(field.open_choices.first(8), "or"),
                 more: more
               ]
             )
@@ -71,8 +71,8 @@ module UpTack
           rules = "#{count(table.rules.length, "rule")} #{(table.rules.length == 1) ? "holds" : "hold"}"
           [
             Messages["design.descriptions.each_has", record: table.record_name.downcase, fields: fields, rules: rules],
-            (Messages["design.descriptions.it_links_to", links: Masks::Phrases.list(links)] if links.any?),
-            ("#{Masks::Phrases.list(back)} #{(back.length == 1) ? "links" : "link"} here." if back.any?)
+            (Messages["design.descriptions.it_links_to", links: Masks::Phrases.to_sentence(links)] if links.any?),
+            ("#{Masks::Phrases.to_sentence(back)} #{(back.length == 1) ? "links" : "link"} here." if back.any?)
           ].compact.join(" ")
         end
 

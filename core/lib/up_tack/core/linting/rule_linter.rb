@@ -96,7 +96,7 @@ module UpTack
         end
 
         # @return [String] "where …", or that it is so always
-        def where(words) = words.empty? ? "in any case" : "where #{Masks::Phrases.list(words)}"
+        def where(words) = words.empty? ? "in any case" : "where #{Masks::Phrases.to_sentence(words)}"
 
         # Fills under conditions are looked at as a group; others that write one field
         # are told with the order in which they act.
@@ -114,7 +114,8 @@ module UpTack
               rules: writers.map(&:id),
               field: field.key,
               message:
-                Messages["linting.rule_linter.set_in_order", rules: Masks::Phrases.list(said), label: label(field)],
+                Messages["linting.rule_linter.set_in_order", rules: Masks::Phrases.to_sentence(said),
+                  label: label(field)],
               examples: []
             )
           ]
@@ -167,7 +168,7 @@ module UpTack
                   Messages[
                     "linting.rule_linter.no_row_of_fits_where",
                     rule: rule.title,
-                    case: Masks::Phrases.list(said.call(report.gaps.first))
+                    case: Masks::Phrases.to_sentence(said.call(report.gaps.first))
                   ]
                 ]
               end

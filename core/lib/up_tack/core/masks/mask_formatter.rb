@@ -110,7 +110,7 @@ module UpTack
             index.zero? ? counted.sub(" ", " more ") : counted
           end
           count = walk.left.grep(Slots::Input).count { |slot| !slot.optional }
-          "#{Phrases.list(groups)} #{(count == 1) ? "is" : "are"} missing"
+          "#{Phrases.to_sentence(groups)} #{(count == 1) ? "is" : "are"} missing"
         end
 
         def misfit(walk)

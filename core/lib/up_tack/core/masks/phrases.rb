@@ -39,7 +39,7 @@ module UpTack
         def article(word) = "#{word.match?(/\A[aeiou]/) ? "an" : "a"} #{word}"
 
         # @return [String] "a, b and c"
-        def list(phrases, word = "and") =
+        def to_sentence(phrases, word = "and") =
           (phrases.length > 1) ? "#{phrases[0...-1].join(", ")} #{word} #{phrases.last}" : phrases.join
       end
     end

@@ -26,7 +26,7 @@ module UpTack
         def words(given)
           named = given["kinds"].to_a
           named += ["“#{given["also"]}”"] unless given["also"].to_s.empty?
-          Masks::Phrases.list(named)
+          Masks::Phrases.to_sentence(named)
         end
 
         def set(given)

@@ -34,7 +34,7 @@ module UpTack
           app.error(Sinatra::BadRequest) {
             problem(400, "malformed", Core::Messages["web.problems.address_cant_be_read"])
           }
-          app.error(Store::Deadline::Passed) { |error| problem(503, "too_slow", error.message) }
+          app.error(Store::Deadline::Exceeded) { |error| problem(503, "too_slow", error.message) }
           app.error(ActiveRecord::StatementTimeout, ActiveRecord::LockWaitTimeout, SQLite3::BusyException) { busy }
           app.error(ActiveRecord::ConnectionNotEstablished) { full }
           app.error { |error| error.cause.is_a?(SQLite3::BusyException) ? busy : unexpected(error) }

@@ -66,7 +66,7 @@ module UpTack
             json({suggestion: made && Routes::Bench.suggestion(made)})
           end
 
-          app.helpers Sent
+          app.helpers BodyReader
         end
 
         # @param found [UseCases::Proofs::SuggestEdges::Found]
@@ -129,7 +129,7 @@ module UpTack
         end
 
         # Reads what was sent.
-        module Sent
+        module BodyReader
           # @return [Hash{String=>Object}] a script, with the day as a clock reads it
           def script_sent
             script = sound(design_parts(*SCRIPT).compact)

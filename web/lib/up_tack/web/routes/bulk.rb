@@ -42,7 +42,7 @@ module UpTack
             end
           end
 
-          app.helpers Sent
+          app.helpers BodyReader
         end
 
         # @param drafts [Array<Hash>] as Bulk::Write takes them
@@ -95,7 +95,7 @@ module UpTack
         end
 
         # Reads what was sent.
-        module Sent
+        module BodyReader
           # @return [Array<Integer>, nil] numbers of records
           def ids_sent
             ids = sent["ids"]

@@ -89,7 +89,7 @@ module UpTack
           end
 
           app.error(Interchange::Unreadable) { |error| problem(422, "unreadable", error.message) }
-          app.helpers Sent
+          app.helpers BodyReader
         end
 
         # @return [Boolean] whether something is a field with rules
@@ -97,7 +97,7 @@ module UpTack
           field.is_a?(Hash) && (field["rules"].nil? || (field["rules"].is_a?(Array) && field["rules"].all?(Hash)))
 
         # Reads what was sent.
-        module Sent
+        module BodyReader
           # @return [Hash{String=>String}] how a file is to be read
           def options_sent = texts_sent(*OPTIONS).compact
 

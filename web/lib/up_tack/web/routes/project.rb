@@ -56,7 +56,7 @@ module UpTack
             ).markdown
           end
 
-          app.helpers Sent
+          app.helpers BodyReader
         end
 
         # @return [Hash] how the firm writes, and the time zones there are
@@ -66,7 +66,7 @@ module UpTack
           )
 
         # Reads what was sent.
-        module Sent
+        module BodyReader
           # @return [Hash{String=>String}]
           def conventions_sent = texts_sent("date_order", "decimal_mark", "group_mark", "time_zone").compact
 

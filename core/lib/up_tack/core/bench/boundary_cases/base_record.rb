@@ -53,7 +53,7 @@ module UpTack
 
           # @param table [Design::Table] another one
           # @return [Hash{String=>Object}] a made-up record of it that passes but for its link here
-          def sample(table) = (@samples ||= {})[table.key] ||= passing(table).first.compact.freeze
+          def sample(table) = (@samples ||= {})[table.key] ||= accepted(table).first.compact.freeze
 
           # @param table [Design::Table] this one, or with a rule changed
           # @param old [Hash{String=>Object}] the record as it comes out
@@ -101,10 +101,10 @@ module UpTack
               end
           end
 
-          def find = (@values, @sound = passing(@table))
+          def find = (@values, @sound = accepted(@table))
 
           # @return [Array(Hash, Boolean)] values of a record, and whether the rules let it pass
-          def passing(table)
+          def accepted(table)
             maker = maker(table)
             values = maker.values
             TRIES.times do

@@ -135,7 +135,7 @@ module UpTack
 
           def words(assignment)
             fields = assignment.keys.filter_map { |key| @table.field(key.split(".").first)&.label }.uniq
-            fields.empty? ? "an ordinary record" : "another #{Masks::Phrases.list(fields)}"
+            fields.empty? ? "an ordinary record" : "another #{Masks::Phrases.to_sentence(fields)}"
           end
         end
       end

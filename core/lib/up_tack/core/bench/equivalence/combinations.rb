@@ -53,7 +53,7 @@ module UpTack
 
           # @return [String] "all 42 combinations of Stage and Firing, before and after"
           def words
-            labels = Masks::Phrases.list(@fields.map(&:label))
+            labels = Masks::Phrases.to_sentence(@fields.map(&:label))
             return "all #{length} combinations of #{labels}, before and after" if @before
 
             "all #{length} #{@fields.one? ? "values" : "combinations"} of #{labels}"

@@ -21,7 +21,7 @@ module UpTack
           # @raise [Core::Invalid]
           def content
             plain = parsed
-            shape = Shape.new(plain)
+            shape = SchemaValidator.new(plain)
             problems = shape.problems
             whole = problems.empty? ? plain : shape.without_faults
             problems += zone_problems(plain)

@@ -19,7 +19,7 @@ module UpTack
 
           module_function
 
-          def all = reading + taking_apart + hours + weeks + moving
+          def all = reading + taking_apart + hours + weeks + shifting_functions
 
           def reading
             [
@@ -181,7 +181,7 @@ module UpTack
             end
           end
 
-          def moving
+          def shifting_functions
             [
               make(
                 "edate",

@@ -96,7 +96,7 @@ module UpTack
           private
 
           def of_watched(table) =
-            watch.empty? ? "any field" : Masks::Phrases.list(watch.map { |key| table.field(key).label }, "or")
+            watch.empty? ? "any field" : Masks::Phrases.to_sentence(watch.map { |key| table.field(key).label }, "or")
         end
       end
     end

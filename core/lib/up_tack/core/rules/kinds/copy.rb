@@ -54,7 +54,7 @@ module UpTack
             "rules.copy.is_copied_from_when_is_chosen",
             field: table.field(field).label,
             condition: Expression::Humanizer.new(table.scope).humanize(tree),
-            links: Masks::Phrases.list(links(table).map { |key| table.field(key).label })
+            links: Masks::Phrases.to_sentence(links(table).map { |key| table.field(key).label })
           ]
 
           def compile(table)

@@ -82,8 +82,8 @@ module UpTack
             Messages[
               "rules.decision.sentence",
               count: writes.length,
-              fields: Masks::Phrases.list(writes.map { |key| label(table, key) }),
-              inputs: Masks::Phrases.list(input_labels(table)),
+              fields: Masks::Phrases.to_sentence(writes.map { |key| label(table, key) }),
+              inputs: Masks::Phrases.to_sentence(input_labels(table)),
               table: name ? "the table #{name}" : "a table",
               rows: Messages["common.rows", count: rows.length],
               manner: manner

@@ -164,7 +164,7 @@ module UpTack
                 return refuse(working, value) if meant || rule.otherwise == "refuse"
 
                 working.reformat(rule, field, nil, "cleared: “#{working.show(field, value)}” does not belong to " \
-                  "this #{Masks::Phrases.list(labels)}", because: reads)
+                  "this #{Masks::Phrases.to_sentence(labels)}", because: reads)
               end
 
               def refuse(working, value)
@@ -173,7 +173,7 @@ module UpTack
                   Messages[
                     "rules.dependent_choice.does_not_belong_to",
                     value: working.show(field, value),
-                    labels: Masks::Phrases.list(labels)
+                    labels: Masks::Phrases.to_sentence(labels)
                   ]
                 working.refuse(rule, field, text, fields: [field.key, *reads]) { "it does not belong" }
               end

@@ -112,7 +112,8 @@ module UpTack
                   (", else to #{in_words(table, "sets.#{index}.else")}" if otherwise?(each))
                 ].join
               end
-            "#{occasion(table)}#{" and #{condition}" if condition && !both}, #{Masks::Phrases.list(said)}#{manner}."
+            occasion = "#{occasion(table)}#{" and #{condition}" if condition && !both}"
+            "#{occasion}, #{Masks::Phrases.to_sentence(said)}#{manner}."
           end
 
           def compile(table)
@@ -272,13 +273,13 @@ module UpTack
             when "reached"
               "When it comes true that #{in_words(table, "reaches")}"
             else
-              "When #{Masks::Phrases.list(triggers(table).map { |key| label(table, key) }, "or")} changes"
+              "When #{Masks::Phrases.to_sentence(triggers(table).map { |key| label(table, key) }, "or")} changes"
             end
           end
 
           def labels(table) =
             Masks::Phrases
-              .list((triggers(table) - writes).map { |key| label(table, key) }.first(3))
+              .to_sentence((triggers(table) - writes).map { |key| label(table, key) }.first(3))
               .then { |text| text.empty? ? "a rule" : text }
 
           def in_words(table, part) = Expression::Humanizer.new(table.scope).humanize(tree(part))

@@ -58,7 +58,7 @@ module UpTack
               )
             end
 
-            labels = Masks::Phrases.list(locked(table).map { |key| table.field(key).label })
+            labels = Masks::Phrases.to_sentence(locked(table).map { |key| table.field(key).label })
             Messages["rules.lock.cant_be_changed", labels: labels, while_words: while_words(table), except: except]
           end
 

@@ -183,7 +183,7 @@ module UpTack
               "#{table.field(tick).label} is ticked"
             when "changed"
               watched = watch.map { |key| table.field(key).label }
-              "#{watched.empty? ? "any field" : Masks::Phrases.list(watched, "or")} changes"
+              "#{watched.empty? ? "any field" : Masks::Phrases.to_sentence(watched, "or")} changes"
             else
               Expression::Humanizer.new(table.scope).humanize(tree("when"))
             end

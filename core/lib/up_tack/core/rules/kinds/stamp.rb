@@ -194,7 +194,7 @@ module UpTack
           def reached? = event == "reached"
           def person?(table) = table.field(field).one_line?
           def condition_words(table) = Expression::Humanizer.new(table.scope).humanize(tree("when"))
-          def watched_labels(table) = Masks::Phrases.list(watch.map { |key| table.field(key).label }, "or")
+          def watched_labels(table) = Masks::Phrases.to_sentence(watch.map { |key| table.field(key).label }, "or")
           def of_watched(table) = watch.empty? ? "" : ": #{watched_labels(table)}"
 
           def own_problems(table)

@@ -40,7 +40,8 @@ module UpTack
 
           def sentence(table)
             labels = keys.map { |key| table.field(key).label }
-            Messages["common.no_two_records_have_same", field: Masks::Phrases.list(labels), folded: while_words(table)]
+            Messages["common.no_two_records_have_same", field: Masks::Phrases.to_sentence(labels),
+              folded: while_words(table)]
           end
 
           def test(table)
@@ -112,7 +113,9 @@ module UpTack
 
           def together(table)
             others = keys.drop(1)
-            others.empty? ? "" : " together with #{Masks::Phrases.list(others.map { |key| table.field(key).label })}"
+            others.empty? ? "" : " together with #{Masks::Phrases.to_sentence(others.map { |key|
+              table.field(key).label
+            })}"
           end
 
           def own_problems(table)

@@ -8,7 +8,7 @@ module UpTack
       module ProjectFile
         # Holds a project file against its Schema and says what is not of the right shape, by the names
         # that people know.
-        class Shape
+        class SchemaValidator
           # Faults that are told at most.
           MOST = 200
           KINDS = {

@@ -1,6 +1,7 @@
 import { Download } from "lucide-react";
 import { useState } from "react";
 import { toast } from "sonner";
+import { SIGNED_OUT } from "../../api/client";
 import {
   type Backup,
   checkUp,
@@ -11,9 +12,8 @@ import {
   type Schedule,
   scheduleBackups,
   useBackups,
-  useCare,
-} from "../../api/care";
-import { SIGNED_OUT } from "../../api/client";
+  useMaintenance,
+} from "../../api/maintenance";
 import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
@@ -24,12 +24,12 @@ import { words } from "../../words";
 const signedOut = (why: string) => window.dispatchEvent(new CustomEvent(SIGNED_OUT, { detail: why }));
 
 /** Copies of the database and when they are made, and whether all of it holds. */
-export default function Care() {
+export default function Maintenance() {
   const backups = useBackups();
-  const make = useCare(makeBackup);
-  const restore = useCare(restoreBackup);
-  const drop = useCare(deleteBackup);
-  const check = useCare<void, Findings>(checkUp);
+  const make = useMaintenance(makeBackup);
+  const restore = useMaintenance(restoreBackup);
+  const drop = useMaintenance(deleteBackup);
+  const check = useMaintenance<void, Findings>(checkUp);
   const [asked, setAsked] = useState<{ what: "restore" | "drop"; copy: Backup } | null>(null);
   if (!backups.data) return backups.error ? <Failure error={backups.error} retry={backups.refetch} /> : <Loading />;
   const failure = make.error ?? restore.error ?? drop.error ?? check.error;
@@ -147,7 +147,7 @@ export default function Care() {
 
 function Scheduled({ settings }: { settings: Schedule }) {
   const [now, setNow] = useState(settings);
-  const save = useCare(scheduleBackups);
+  const save = useMaintenance(scheduleBackups);
   const number = (part: "keep" | "days", label: string) => (
     <label className="flex flex-col gap-1">
       {label}

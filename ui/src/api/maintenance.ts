@@ -13,7 +13,7 @@ export const useBackups = () =>
   useQuery({ queryKey: queryKeys.backups(), queryFn: () => data(api.GET("/api/backups")) });
 
 /** Something done to the backups, after which they are asked for again. */
-export function useCare<Input, Output>(work: (input: Input) => Promise<Output>, everything = false) {
+export function useMaintenance<Input, Output>(work: (input: Input) => Promise<Output>, everything = false) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: work,
