@@ -14,6 +14,7 @@ export const recordsWords = {
       text === "" ? `${label} is blank now, by a rule.` : `${label} is filled by a rule: ${text}.`,
     openAddress: (text: string) => `Open ${text}`,
     silent: "The server does not answer. Your record is kept here and sent again until it does.",
+    typeOn: "Type on, the next field follows",
     held: "Typed ahead:",
     aside: "Waits for the next record:",
     unplaced: "Typed and not put anywhere:",

@@ -1,4 +1,5 @@
 import { ofTab, readJson } from "../../storage";
+import { words } from "../../words";
 import { astray, playText, press } from "./playing";
 import { onForgetting } from "./tabs";
 
@@ -179,7 +180,9 @@ class KeyQueue {
       this.catcher.className = "sr-only";
       this.catcher.tabIndex = -1;
       this.catcher.autocomplete = "off";
-      this.catcher.setAttribute("aria-hidden", "true");
+      this.catcher.setAttribute("aria-label", words.form.typeOn);
+      // Whoever listens is told what has the cursor in the meantime; nobody comes upon it otherwise.
+      this.catcher.addEventListener("blur", () => queueMicrotask(() => this.catcher?.remove()));
       this.catcher.addEventListener("input", this.onInput);
       this.catcher.addEventListener("compositionend", this.onInput);
     }
