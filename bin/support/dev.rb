@@ -16,7 +16,6 @@ require "debug/prelude"
 class HoldingAnswers
   def initialize(app)
     @app = app
-    @document = UpTack::Web::Guard::Contract.document
   end
 
   def call(env)
@@ -25,16 +24,29 @@ class HoldingAnswers
 
     text = body.to_enum.to_a.join
     answer = Rack::Response[status, headers, [text]]
-    failure = @document.validate_response(Rack::Request.new(env), answer, raise_error: false).error
-    UpTack::Log["Development"].error("This answer is not as web/openapi.yaml says", failure.message) if failure
+    failure = failure(Rack::Request.new(env), answer)
+    UpTack::Log["Development"].error("This answer is not as web/openapi.yaml says: #{failure}") if failure
     [status, headers, [text]]
+  end
+
+  private
+
+  # A schema that names itself, as that of a formula's blocks, is beyond this version of the library; the request
+  # specs hold those answers, too.
+  def failure(request, answer)
+    found = UpTack::Web::Guard::Contract.document.validate_response(request, answer, raise_error: false).error
+    found && (found.errors.to_a.map(&:message).first(3).join("; ").presence || found.type)
+  rescue SystemStackError
+    nil
   end
 end
 
 # Hands each request to the application as its files are now.
 class Reloading
   FLOORS = [UpTack::Web, UpTack::App, UpTack::Core].freeze
-  FILES = %w[core app web].map { |floor| File.join(UpTack::Installation::ROOT, floor, "{lib,openapi.yaml}", "**", "*") }
+  FILES = %w[core app web].flat_map do |floor|
+    ["{lib,messages}/**/*", "openapi.yaml"].map { |files| File.join(UpTack::Installation::ROOT, floor, files) }
+  end
 
   # @param path [String] of the database
   def initialize(path)
@@ -56,6 +68,7 @@ class Reloading
     @seen = latest
     UpTack::Store::Database.close
     FLOORS.each { |floor| floor::LOADER.reload }
+    I18n.reload!
     open_database
     UpTack::Log["Development"].info("Ruby loaded anew")
   end
