@@ -14,6 +14,8 @@ module UpTack
         # What a schema says of the shape of a body: kinds of values, missing names and ("schema") strange ones.
         SHAPE = %w[object array string integer number boolean null required schema].freeze
 
+        MOST = Params::Requests::LARGEST_BODY
+
         # Reads bodies for the library, by which it would not take this version of json.
         module Bodies
           # What the library waits for where a body is no JSON; it is told where the body is read.
@@ -33,10 +35,10 @@ module UpTack
         # @raise [Params::Requests::Malformed]
         def hold(request, operation)
           return if operation.least == "builder" || TYPING.include?(operation.id)
-          return unless request.media_type == "application/json"
-          return if request.content_length.to_i > Params::Requests::LARGEST_BODY
+          return if request.media_type != "application/json" || request.content_length.to_i > MOST
 
-          faults = Contract.faults(request)
+          schema = Contract.schema(operation.id) or return
+          faults = Contract.faults(schema, request)
           return if faults.empty?
 
           raise Params::Requests::Malformed,
@@ -44,6 +46,7 @@ module UpTack
         end
 
         # @api private
+        # @return [OpenapiFirst::Definition]
         def self.document
           @document ||=
             begin
@@ -52,14 +55,32 @@ module UpTack
             end
         end
 
-        # Which values are allowed is said by whoever takes them.
+        # Compiled once for each operation: the library itself would compile it for each request.
+        # @api private
+        # @return [OpenapiFirst::Schema, nil] of a body in JSON
+        def self.schema(id)
+          @operations ||= document.operations.to_h { |operation| [operation.operation_id, operation] }
+          (@schemas ||= {}).fetch(id) do
+            @schemas[id] = @operations[id]&.request_body&.schema_for("application/json")
+          end
+        end
+
+        # Which values are allowed is said by whoever takes them; what is no JSON, by whoever reads it.
         # @api private
         # @return [Array<String>] what is wrong with the shape of the body
-        def self.faults(request)
-          failure = document.validate_request(request).error
-          return [] unless failure&.type == :invalid_body
+        def self.faults(schema, request)
+          text = request.body&.read(MOST + 1).to_s
+          request.body&.rewind
+          return [] if text.bytesize > MOST
 
-          failure.errors.to_a.select { |error| SHAPE.include?(error.type) }.map(&:message)
+          schema
+            .validate(Bodies.load(text))
+            .errors
+            .to_a
+            .select { |error| SHAPE.include?(error.type) }
+            .map(&:message)
+        rescue JSON::ParserError, EncodingError
+          []
         end
       end
     end
