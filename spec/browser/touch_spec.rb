@@ -90,6 +90,7 @@ RSpec.describe "By finger and by ear" do
         end
       end
     told.reject! { |role, _| role == "none" } # Nothing has it between two fields.
+    expect(told.length).to be > 15
     expect(told.map(&:first)).to all(match(/textbox|combobox|spinbutton/))
     expect(told.map(&:last)).to all(match(/\w/))
     live =

@@ -182,7 +182,10 @@ class KeyQueue {
       this.catcher.autocomplete = "off";
       this.catcher.setAttribute("aria-label", words.form.typeOn);
       // Whoever listens is told what has the cursor in the meantime; nobody comes upon it otherwise.
-      this.catcher.addEventListener("blur", () => queueMicrotask(() => this.catcher?.remove()));
+      // It is told of a blur, too, while it moves into a dialog and while another window is in front.
+      this.catcher.addEventListener("blur", () =>
+        queueMicrotask(() => document.activeElement !== this.catcher && this.catcher?.remove()),
+      );
       this.catcher.addEventListener("input", this.onInput);
       this.catcher.addEventListener("compositionend", this.onInput);
     }
