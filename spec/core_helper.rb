@@ -58,7 +58,7 @@ module CoreHelp
         field("share", "number")
       ]
     }
-    plain =
+    attributes =
       tables.map do |key, fields|
         pinned = rules.fetch(key, []).map { |rule| {"id" => "r#{ids += 1}"}.merge(rule) }
         {
@@ -70,7 +70,7 @@ module CoreHelp
           "rules" => pinned
         }
       end
-    Core::Design::Project.from("name" => "Studio", "last_id" => 500, "tables" => plain)
+    Core::Design::Project.from("name" => "Studio", "last_id" => 500, "tables" => attributes)
   end
 
   def link(key, target, more = {}) = field(key, "link").merge("target" => target).merge(more)
@@ -126,10 +126,10 @@ module CoreHelp
   end
 
   def project(*fields, rules: [])
-    Core::Design::Project.from(plain_project(*fields, rules: rules))
+    Core::Design::Project.from(project_attributes(*fields, rules: rules))
   end
 
-  def plain_project(*fields, rules: [])
+  def project_attributes(*fields, rules: [])
     numbered = rules.each_with_index.map { |rule, index| {"id" => "r#{index + 100}"}.merge(rule) }
     {
       "name" => "Trial",

@@ -13,7 +13,7 @@ RSpec.describe "A new field type, as CONTRIBUTING.md tells it" do
       require "tmpdir"
       include UpTack
       Store::Database.open(File.join(Dir.mktmpdir, "up_tack.sqlite3"))
-      plain = {
+      attributes = {
         "name" => "Studio", "last_id" => 20, "lists" => [], "tables" => [{
           "id" => "t1", "key" => "firings", "label" => "Firings",
           "fields" => [
@@ -30,7 +30,7 @@ RSpec.describe "A new field type, as CONTRIBUTING.md tells it" do
           ]
         }]
       }
-      Services::StartProject.new.call(design: plain, people: [{"name" => "Odile Marsh", "role" => "builder"}])
+      Services::StartProject.new.call(design: attributes, people: [{"name" => "Odile Marsh", "role" => "builder"}])
       workspace = Workspace.new(person: Store::Person.first)
       save = UseCases::Records::SaveRecord.new(workspace)
       saved, short, odd =

@@ -86,7 +86,7 @@ module StoreHelp
   # A rule of the demo by what it is, so that no spec knows its number.
   def demo_rule(kind, field, formula = nil, of: "pieces")
     workspace.table(of).rules.find do |rule|
-      rule.kind == kind && rule.field == field && (formula.nil? || rule.to_plain["formula"].to_s.match?(formula))
+      rule.kind == kind && rule.field == field && (formula.nil? || rule.attributes["formula"].to_s.match?(formula))
     end
   end
 

@@ -58,7 +58,7 @@ RSpec.describe "Changing the design" do
 
   it "brings a deleted field back with its values and rules" do
     before = values("tare")
-    rules = workspace.table("pieces").rules.map(&:to_plain)
+    rules = workspace.table("pieces").rules.map(&:attributes)
     change(:RemoveField, table: "pieces", field: "tare")
     expect(columns("pieces")).not_to include("tare")
     expect(workspace.table("pieces").rules.length).to eq(rules.length - 2)
@@ -66,7 +66,7 @@ RSpec.describe "Changing the design" do
     expect(design.undo.summary).to eq("Field Tare g of Pieces deleted")
     expect(values("tare")).to eq(before)
     expect(pieces.find(new_piece)["tare"]).to be_nil
-    expect(workspace.table("pieces").rules.map(&:to_plain)).to eq(rules)
+    expect(workspace.table("pieces").rules.map(&:attributes)).to eq(rules)
   end
 
   it "brings a deleted table back with its records" do

@@ -149,12 +149,12 @@ RSpec.describe "Forms over the store" do
       )
     change(:ChangeField, table: "pieces", field: "peak", parts: {"label" => "Top"})
     change(:ChangeField, table: "clays", field: "limit", parts: {"label" => "Most"})
-    plain = workspace.table("pieces").form(form.id).to_plain
-    expect(plain).to include(
+    attributes = workspace.table("pieces").form(form.id).attributes
+    expect(attributes).to include(
       "order" => %w[top piece],
       "jumps" => [{"after" => "piece", "when" => "top > 3", "to" => "top"}]
     )
-    expect(plain["sections"].first["items"]).to eq(
+    expect(attributes["sections"].first["items"]).to eq(
       [
         {"field" => "piece", "states" => [{"state" => "shown", "when" => "top > 2"}]},
         {"field" => "top"},
@@ -164,8 +164,8 @@ RSpec.describe "Forms over the store" do
     losses = UpTack::UseCases::Design::PreviewLosses.new(workspace).call(table: "pieces", field: "top")
     expect(losses.rules).to include("It leaves the form Desk of Pieces.", "It leaves the form Kiln desk of Pieces.")
     change(:RemoveField, table: "pieces", field: "top")
-    plain = workspace.table("pieces").form(form.id).to_plain
-    expect([plain["order"], plain["jumps"], plain["sections"].first["items"]]).to eq(
+    attributes = workspace.table("pieces").form(form.id).attributes
+    expect([attributes["order"], attributes["jumps"], attributes["sections"].first["items"]]).to eq(
       [["piece"], [], [{"field" => "piece", "states" => []}, {"panel" => "clay", "fields" => ["most"]}]]
     )
     design.undo

@@ -95,7 +95,7 @@ RSpec.describe "Links in the store" do
           workspace
             .table("pieces")
             .calculation("loss")
-            .to_plain
+            .attributes
             .merge("formula" => "clay.price * wet_weight + len(maker.title.text)")
       )
     many = queries { UpTack::UseCases::Design::ChangeDesign.new(workspace).call(update) }
@@ -117,7 +117,7 @@ RSpec.describe "Links in the store" do
         workspace
           .table("clays")
           .calculation("pieces_made")
-          .to_plain
+          .attributes
           .merge("formula" => "count(pieces where maker.title.text = \"prof\")")
     )
     counted = -> { (1..5).map { |id| rows("clays").find(id)["pieces_made"].to_i } }

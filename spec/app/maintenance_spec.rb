@@ -53,8 +53,8 @@ RSpec.describe "Backups and checks" do
     expect(backups.all.length).to eq(3)
     made.call("2026-12-24T03:00")
     expect(backups.all.length).to eq(1)
-    [{"every" => "sometimes"}, {"keep" => 0}, {"hour" => 24}, {"days" => "many"}].each do |plain|
-      expect { backups.change(plain) }.to raise_error(Core::Invalid)
+    [{"every" => "sometimes"}, {"keep" => 0}, {"hour" => 24}, {"days" => "many"}].each do |attributes|
+      expect { backups.change(attributes) }.to raise_error(Core::Invalid)
     end
     backups.change("every" => "never")
     expect(made.call("2027-12-24T03:00")).to be_nil

@@ -152,15 +152,15 @@ RSpec.describe "Numbers in the store" do
     2.times { save({}) }
     unpin("clays", "number", "code")
     doubled = save({"code" => "CL-01"}).record.id
-    plain = {"kind" => "number", "field" => "code", "formula" => '"CL-" & counter(2)'}
-    preview = UpTack::UseCases::Effects::PreviewRule.new(workspace).call(table: "clays", plain: plain)
+    attributes = {"kind" => "number", "field" => "code", "formula" => '"CL-" & counter(2)'}
+    preview = UpTack::UseCases::Effects::PreviewRule.new(workspace).call(table: "clays", attributes: attributes)
     expect(preview.counts["refused"]).to eq(2)
     expect(preview.examples.first).to include(
       verdict: "refused",
       stored: "CL-01",
       how: a_string_including("another record has it too")
     )
-    change(:PinRule, table: "clays", rule: plain)
+    change(:PinRule, table: "clays", rule: attributes)
     finding = UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.find { |each| each.what == "counters" }
     expect([finding.sound, finding.message]).to match([false, a_string_including("CL-01 is in 2 records")])
     save({"code" => "CL-77"}, id: doubled, channel: "import")

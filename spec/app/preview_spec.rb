@@ -3,10 +3,10 @@
 require "store_helper"
 
 RSpec.describe "Previewing a rule on the records that exist" do
-  def preview(**plain) =
+  def preview(**attributes) =
     UpTack::UseCases::Effects::PreviewRule.new(workspace(at: "2026-11-23T10:00")).call(
       table: "pieces",
-      plain: plain.transform_keys(&:to_s)
+      attributes: attributes.transform_keys(&:to_s)
     )
 
   it "counts what a validation would refuse, and shows the worst first with their values" do
@@ -40,7 +40,7 @@ RSpec.describe "Previewing a rule on the records that exist" do
     stub_const("UpTack::UseCases::Effects::PreviewRule::PATIENCE", 0)
     rule = {"kind" => "check", "field" => "hold", "formula" => "hold <= 90"}
     look = ->(all) {
-      UpTack::UseCases::Effects::PreviewRule.new(workspace).call(table: "pieces", plain: rule, all: all)
+      UpTack::UseCases::Effects::PreviewRule.new(workspace).call(table: "pieces", attributes: rule, all: all)
     }
     expect(look.call(false)).to have_attributes(looked_at: 50, total: 228)
     expect(look.call(true)).to have_attributes(looked_at: 228, counts: {"passed" => 28, "refused" => 200})
@@ -50,7 +50,7 @@ RSpec.describe "Previewing a rule on the records that exist" do
     found =
       UpTack::UseCases::Effects::PreviewRule.new(workspace).call(
         table: "pieces",
-        plain: {"kind" => "check", "field" => "hold", "formula" => "hold < 15"},
+        attributes: {"kind" => "check", "field" => "hold", "formula" => "hold < 15"},
         look_at: 3
       )
     expect(found.counts).to eq("refused" => 16, "passed" => 12)

@@ -41,12 +41,12 @@ RSpec.describe "Project files, in the store and on the command line" do
       "Proof Rents 0 to 6 shelves of Members"
     )
     expect(preview.people.map { |each| each["name"] }).to eq(["Ilse Fern"])
-    expect(demo_rule("limits", "shelves", of: "members").to_plain["high"]).to eq("6")
+    expect(demo_rule("limits", "shelves", of: "members").attributes["high"]).to eq("6")
     bring_in.call(text)
-    expect(demo_rule("limits", "shelves", of: "members").to_plain["high"]).to eq("8")
+    expect(demo_rule("limits", "shelves", of: "members").attributes["high"]).to eq("8")
     expect(person("Ilse Fern")).to have_attributes(role: "reader", sign_in: "ilse", password?: false)
     design.undo
-    expect(demo_rule("limits", "shelves", of: "members").to_plain["high"]).to eq("6")
+    expect(demo_rule("limits", "shelves", of: "members").attributes["high"]).to eq("6")
   end
 
   it "say what a field of another type would lose, and are refused whole where choices are in use" do
@@ -77,8 +77,8 @@ RSpec.describe "Project files, in the store and on the command line" do
     sound =
       JSON
         .parse(demo)
-        .tap do |plain|
-          plain["tables"].each do |table|
+        .tap do |attributes|
+          attributes["tables"].each do |table|
             table["proofs"]&.reject! { |proof| proof["note"].to_s.start_with?("Broken") }
           end
         end

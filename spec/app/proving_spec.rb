@@ -16,7 +16,7 @@ RSpec.describe "Proving, in the store" do
     change(
       :PinRule,
       table: "pieces",
-      rule: workspace.table("pieces").rule(id).to_plain.merge(parts.transform_keys(&:to_s))
+      rule: workspace.table("pieces").rule(id).attributes.merge(parts.transform_keys(&:to_s))
     )
 
   it "runs all proofs of the demo, tells how far they cover it, and what of it is broken" do
@@ -57,7 +57,7 @@ RSpec.describe "Proving, in the store" do
         change:
           Core::Design::Changes::PinRule.new(
             table: "pieces",
-            rule: workspace.table("pieces").rule(id).to_plain.merge(parts.transform_keys(&:to_s))
+            rule: workspace.table("pieces").rule(id).attributes.merge(parts.transform_keys(&:to_s))
           )
       )
     end
@@ -86,7 +86,7 @@ RSpec.describe "Proving, in the store" do
     }
     played = UpTack::UseCases::Proofs::Play.new(workspace).call(table: "pieces", script: script, propose: true)
     expect(played.script["records"].keys).to include("members", "clays")
-    proof = played.script.merge("name" => "By itself", "expect" => played.proposed.select(&:usual).map(&:plain))
+    proof = played.script.merge("name" => "By itself", "expect" => played.proposed.select(&:usual).map(&:attributes))
     change(:SaveProof, table: "pieces", proofs: [proof])
     save_piece({"piece" => "Mug", "maker" => 3, "shelf_code" => "kd017"})
     UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "members", id: 3,

@@ -137,7 +137,7 @@ RSpec.describe "Calculated values that follow" do
       dirty.call(
         :PinRule,
         table: "members",
-        rule: from.table("members").calculation("address_as").to_plain.merge("formula" => "name")
+        rule: from.table("members").calculation("address_as").attributes.merge("formula" => "name")
       )
     ).to eq(["members.address_as"])
     expect(
@@ -152,7 +152,7 @@ RSpec.describe "Calculated values that follow" do
     changed =
       Core::Design::Changes::PinRule.new(
         table: "pieces",
-        rule: inner.table("pieces").calculation("page").to_plain.merge("formula" => "tag")
+        rule: inner.table("pieces").calculation("page").attributes.merge("formula" => "tag")
       ).apply(inner)
     expect(UpTack::Recalculation::AfterDesign.new(inner, changed).dirty.places).to eq([%w[pieces maker_note]])
   end

@@ -7,7 +7,7 @@ RSpec.describe "Renaming a choice" do
 
   def field(table, key) = workspace.table(table).field(key)
   def stored(table, key) = UpTack::Store::RecordTable.model(table).pluck(:id, key).to_h
-  def plain = workspace.project.to_plain.except("last_id")
+  def attributes = workspace.project.attributes.except("last_id")
 
   def rename(table, key, names)
     design = field(table, key)
@@ -51,9 +51,9 @@ RSpec.describe "Renaming a choice" do
   # Nobody says here where the demo names its choices: they get names that mean nothing, and change
   # places at random, and every proof comes out as before.
   it "carries records, rules, tables, forms, proofs and views along, and all of it back" do
-    before, failing = plain, broken
+    before, failing = attributes, broken
     design = workspace.project
-    said = JSON.generate(design.to_plain)
+    said = JSON.generate(design.attributes)
     records = {}
     renamed =
       workspace
@@ -76,11 +76,11 @@ RSpec.describe "Renaming a choice" do
         [table, key, others.invert]
       end
     # A design that somebody still works with is not changed under their hands.
-    expect(JSON.generate(design.to_plain)).to eq(said)
+    expect(JSON.generate(design.attributes)).to eq(said)
     broken.each { |each| puts each.inspect[0, 600] } if ENV["WHY"]
     expect(broken).to eq(failing)
     back.reverse_each { |table, key, others| rename(table, key, others) }
-    expect(plain).to eq(before)
+    expect(attributes).to eq(before)
     records.each { |(table, key), all| expect(stored(table, key)).to eq(all) }
   end
 

@@ -89,7 +89,7 @@ RSpec.describe "The review of suggestions" do
           .table("members")
           .rules
           .find { |rule| rule.kind == "tidy" && rule.field == "name" }
-          .to_plain
+          .attributes
           .merge("mode" => "save")
     )
     found = accept

@@ -7,10 +7,10 @@ RSpec.describe "Typing it right, in the store" do
   def stored(table, column, id) = connection.select_value("SELECT #{column} FROM #{table} WHERE id = #{id}")
   def call_use_case(name, **parts) = UpTack::UseCases.const_get(name).new(workspace).call(**parts)
 
-  def preview(table, plain, **more, &block) =
+  def preview(table, attributes, **more, &block) =
     UpTack::UseCases::Effects::PreviewRule.new(workspace).call(
       table: table,
-      plain: plain.transform_keys(&:to_s),
+      attributes: attributes.transform_keys(&:to_s),
       all: true,
       **more,
       &block
@@ -26,7 +26,7 @@ RSpec.describe "Typing it right, in the store" do
             .table("pieces")
             .rules
             .find { |rule| rule.kind == "mask" && rule.field == "shelf_code" }
-            .to_plain
+            .attributes
             .merge("separators" => "drop")
       )
     end
@@ -123,20 +123,91 @@ RSpec.describe "Typing it right, in the store" do
   describe "effects" do
     it "come kind by kind, the worst first" do
       {
-        {kind: "limits", field: "hold", high: "15"} => {"refused" => 13},
-        {kind: "unique", field: "piece"} => {"refused" => 26},
-        {kind: "length", field: "piece", most: 8} => {"refused" => 20},
-        {kind: "mask", field: "received_by", mask: "1*20ALPHA \" \" 1*20ALPHA"} => {"same" => 28},
-        {kind: "tidy", field: "piece", steps: [{"do" => "upper"}]} => {"changes" => 28},
-        {kind: "lock", field: "stage", when: "stage = \"Collected\""} => {"locked" => 12},
-        {kind: "copy", field: "received_by", formula: "maker.name"} => {"differs" => 28},
-        {kind: "narrow", field: "stage", by: "firing", map: {"Bisque" => ["Drying"]}} => {"refused" => 11},
-        {kind: "required", field: "shelf_code", when: "stage <> \"Collected\""} => {"passed" => 28},
-        {kind: "exists", field: "received_by", target: "members", target_field: "name"} => {"refused" => 28},
-        {kind: "fits", field: "tag", mask: "\"PC-\" 5DIGIT"} => {"passed" => 28}
-      }.each do |plain, wanted|
-        found = preview("pieces", plain)
-        expect([plain, found.problems.map(&:message), found.counts.slice(*wanted.keys)]).to eq([plain, [], wanted])
+        {
+          kind: "limits",
+          field: "hold",
+          high: "15"
+        } => {
+          "refused" => 13
+        },
+        {
+          kind: "unique",
+          field: "piece"
+        } => {
+          "refused" => 26
+        },
+        {
+          kind: "length",
+          field: "piece",
+          most: 8
+        } => {
+          "refused" => 20
+        },
+        {
+          kind: "mask",
+          field: "received_by",
+          mask: "1*20ALPHA \" \" 1*20ALPHA"
+        } => {
+          "same" => 28
+        },
+        {
+          kind: "tidy",
+          field: "piece",
+          steps: [{"do" => "upper"}]
+        } => {
+          "changes" => 28
+        },
+        {
+          kind: "lock",
+          field: "stage",
+          when: "stage = \"Collected\""
+        } => {
+          "locked" => 12
+        },
+        {
+          kind: "copy",
+          field: "received_by",
+          formula: "maker.name"
+        } => {
+          "differs" => 28
+        },
+        {
+          kind: "narrow",
+          field: "stage",
+          by: "firing",
+          map: {
+            "Bisque" => ["Drying"]
+          }
+        } => {
+          "refused" => 11
+        },
+        {
+          kind: "required",
+          field: "shelf_code",
+          when: "stage <> \"Collected\""
+        } => {
+          "passed" => 28
+        },
+        {
+          kind: "exists",
+          field: "received_by",
+          target: "members",
+          target_field: "name"
+        } => {
+          "refused" => 28
+        },
+        {
+          kind: "fits",
+          field: "tag",
+          mask: "\"PC-\" 5DIGIT"
+        } => {
+          "passed" => 28
+        }
+      }.each do |attributes, wanted|
+        found = preview("pieces", attributes)
+        expect([attributes, found.problems.map(&:message), found.counts.slice(*wanted.keys)]).to eq(
+          [attributes, [], wanted]
+        )
         order = found.examples.map { |example| UpTack::UseCases::Effects::PreviewRule::ORDER.index(example[:verdict]) }
         expect(order).to eq(order.sort)
       end

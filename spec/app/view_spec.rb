@@ -9,7 +9,7 @@ RSpec.describe "A view of records" do
   numbers = %w[0 0.1 -3 999999999999999 12.50 0.000000000000001] << nil
   days = %w[2026-02-28 2024-02-29 2026-12-31 0001-01-01] << nil
 
-  def plain_table
+  def table_without_rules
     change(:AddTable, label: "Odds")
     [%w[Words text], %w[Other text], %w[Amount number], %w[Day date], %w[Done yes_no]].each do |label, type|
       change(:AddField, table: "odds", parts: {"label" => label, "type" => type})
@@ -49,7 +49,7 @@ RSpec.describe "A view of records" do
 
   it "lets the same records through by SQL as by the formula, whatever is compared" do
     random = Random.new(7)
-    plain_table
+    table_without_rules
     pick = ->(list) { list[random.rand(list.length)] }
     fill(
       Array.new(60) do
@@ -101,7 +101,7 @@ RSpec.describe "A view of records" do
   end
 
   it "sorts by several fields, each its own way, and jumps to any place of it" do
-    plain_table
+    table_without_rules
     fill(texts.product([1, 2, nil]).map { |words, amount| {"words" => words, "amount" => amount&.to_s} })
     table = UpTack::Store::RecordTable.new(workspace.table("odds"))
     all = listed(sort: "-amount,words")
@@ -129,7 +129,7 @@ RSpec.describe "A view of records" do
   end
 
   it "reckons exactly over what the filter lets through" do
-    plain_table
+    table_without_rules
     fill(
       [
         *Array.new(10) { {"amount" => "0.1", "words" => "a"} },

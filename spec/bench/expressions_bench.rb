@@ -52,7 +52,7 @@ calculator.evaluate!(DENTAKU, VALUES)
 Dentaku.enable_ast_cache!
 results =
   [ours.call, theirs.call, BY_HAND.call(VALUES)].map do |value|
-    CORE::Numbers.plain(CORE::Numbers.normalize(BigDecimal(value.to_s)))
+    CORE::Numbers.digits(CORE::Numbers.normalize(BigDecimal(value.to_s)))
   end
 abort "The three do not agree: #{results.inspect}" unless results.uniq.one?
 

@@ -145,9 +145,9 @@ end
 
 Dir.mktmpdir do |folder|
   path = file(folder)
-  plain, compiled = by_hand(false), by_hand(true)
+  interpreted, compiled = by_hand(false), by_hand(true)
   ours, before, highest, ahead = import(folder, path)
-  plain = (plain + by_hand(false)) / 2
+  interpreted = (interpreted + by_hand(false)) / 2
   compiled = (compiled + by_hand(true)) / 2
   bare = bare(folder, path)
   each = ours / RECORDS
@@ -155,8 +155,8 @@ Dir.mktmpdir do |folder|
   puts format(
     "Active Record with paper_trail, as Ruby starts by itself: %.3f ms each; ratio %.3f " \
       "(asked: 0.05)",
-    plain * 1000,
-    each / plain
+    interpreted * 1000,
+    each / interpreted
   )
   puts format(
     "Active Record with paper_trail, compiled as the import is: %.3f ms each; ratio %.3f",

@@ -43,13 +43,13 @@ def samples(key, count)
   maker = UpTack::UseCases::Proofs::GenerateRecords.new(workspace).maker(workspace.table(key), 1)
   drafts =
     Array.new(count) { {typed: Core::Bench::Samples::RecordGenerator.typed(workspace.table(key), maker.values)} }
-  plain =
+  imported =
     seconds do
       drafts.each_slice(5_000) do |some|
         UpTack::UseCases::Bulk::Write.new(workspace, channel: "import").call(
           table: key,
           drafts: some,
-          summary: "Plain",
+          summary: "Imported",
           keep: "passing"
         )
       end || true
@@ -65,10 +65,10 @@ def samples(key, count)
       "would take %.0f min; at most %d MB",
     key,
     count,
-    count / plain,
+    count / imported,
     result.made,
     result.made / made,
-    (result.made / made) / (count / plain),
+    (result.made / made) / (count / imported),
     1_000_000 / (result.made / made) / 60,
     memory
   )

@@ -67,7 +67,7 @@ def effect(rule)
       found =
         UpTack::UseCases::Effects::PreviewRule
           .new(workspace)
-          .call(table: "pieces", plain: rule, all: true) do
+          .call(table: "pieces", attributes: rule, all: true) do
             first ||= Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
           end
     end

@@ -179,7 +179,7 @@ RSpec.describe "Formulas and links" do
     end
     go << true
     expect(page).to have_css("aside [role=alert]", text: "Stopped. The design and all records are as they were.")
-    expect([workspace.table("pieces").calculation("loss").to_plain["formula"], pieces.find(1)["loss"]]).to eq(
+    expect([workspace.table("pieces").calculation("loss").attributes["formula"], pieces.find(1)["loss"]]).to eq(
       ["(wet_weight - fired_weight) / wet_weight * 100", number("20")]
     )
     within("aside") { click_button "Save rule" }

@@ -115,13 +115,13 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
 
   it "shows in the design's history which rule became what, and puts one rule back" do
     rule = workspace.table("pieces").rules.find { |each| each.kind == "limits" && each.field == "hold" }
-    change(:PinRule, table: "pieces", rule: rule.to_plain.merge("high" => "120"))
+    change(:PinRule, table: "pieces", rule: rule.attributes.merge("high" => "120"))
     visit "/t/pieces/history?of=design"
     click_button "Rule changed in Pieces", match: :first
     expect(page).to have_css("del", text: "90").and have_css("ins", text: "120")
     click_button "Put this rule back"
     expect(page).to have_text("The rule is as it was before.")
-    expect(workspace.table("pieces").rule(rule.id).to_plain["high"]).to eq("90")
+    expect(workspace.table("pieces").rule(rule.id).attributes["high"]).to eq("90")
   end
 
   it "leaves nothing in the browser for whoever comes next, and asks before what is not saved goes" do

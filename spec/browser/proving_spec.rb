@@ -101,7 +101,7 @@ RSpec.describe "Proving" do
     change(
       :PinRule,
       table: "pieces",
-      rule: demo_rule("check", "wet_weight", /tare = wet/).to_plain.merge("message" => "Do the sum again.")
+      rule: demo_rule("check", "wet_weight", /tare = wet/).attributes.merge("message" => "Do the sum again.")
     )
     visit "/t/pieces/bench?proof=#{id}"
     expect(page).to have_css("[data-proof='#{id}'] [aria-label=broken]")
@@ -194,7 +194,7 @@ RSpec.describe "Proving" do
     click_button "Bring it in"
     expect(page).to have_text("Brought in: Ember Lane Kiln Share")
     expect(page).to have_no_css("dialog")
-    expect(demo_rule("limits", "shelves", of: "members").to_plain["high"]).to eq("8")
+    expect(demo_rule("limits", "shelves", of: "members").attributes["high"]).to eq("8")
     visit "/sheet"
     expect(page).to have_text("Shelves rented must be 0 to 8.").and have_text(
             "proven, 5 of 5 seen · Clay and tare add up to the wet weight"

@@ -89,7 +89,7 @@ RSpec.describe "Setting up how things are typed" do
     find("input[aria-label='Glaze: Collected']").click
     expect(page).to have_text(/\d of 28 hold one that does not belong/)
     pin
-    expect(rules_of("narrow").last.to_plain).to include(
+    expect(rules_of("narrow").last.attributes).to include(
       "by" => "firing",
       "map" => {
         "Bisque" => ["Drying", "Bisque fired", "Collected"],
@@ -114,7 +114,7 @@ RSpec.describe "Setting up how things are typed" do
     find("input[aria-label='Glaze: Collected']").click(:shift)
     find("input[aria-label='Glaze: Drying']").click
     pin
-    expect(rules_of("narrow").last.to_plain["map"]).to include(
+    expect(rules_of("narrow").last.attributes["map"]).to include(
       "Bisque" => ["Drying", "Bisque fired"],
       "Raku" => ["Collected"]
     )
@@ -149,7 +149,7 @@ RSpec.describe "Setting up how things are typed" do
     expect(page).to have_text(/records hold a text that this would tidy|records are tidy/)
     choose "never by itself: it is suggested, and somebody accepts or ignores it"
     pin
-    expect(rules_of("tidy").last.to_plain).to include(
+    expect(rules_of("tidy").last.attributes).to include(
       "mode" => "suggest",
       "steps" => [{"do" => "trim"}, {"do" => "capitals", "just_so" => %w[of UK]}]
     )
@@ -197,7 +197,7 @@ RSpec.describe "Setting up how things are typed" do
     expect(page).to have_text("12 of 28 records are locked as they are now.")
     select "builders", from: "Still open to"
     pin
-    expect(rules_of("lock").last.to_plain).to include(
+    expect(rules_of("lock").last.attributes).to include(
       "field" => "piece",
       "when" => "stage = \"Collected\"",
       "except_role" => "builder"

@@ -27,7 +27,7 @@ RSpec.describe "The bench" do
   let(:run) { Core::Bench::Run.new(project) }
 
   def proof(acts, *expect, **more)
-    plain = {
+    attributes = {
       "id" => "p1",
       "name" => "A proof",
       "at" => "2026-11-23T09:30",
@@ -36,7 +36,7 @@ RSpec.describe "The bench" do
       "acts" => acts,
       "expect" => expect
     }
-    Core::Design::Proof.from(plain.merge(more.transform_keys(&:to_s)))
+    Core::Design::Proof.from(attributes.merge(more.transform_keys(&:to_s)))
   end
 
   def type(field, value) = {"do" => "type", "field" => field, "value" => value}
@@ -248,14 +248,14 @@ RSpec.describe "The bench" do
 
   it "finds the first step that goes another way than in the last good run" do
     good = run.call(pieces, proof([fill(whole), save], {"what" => "saved"})).steps
-    plain =
-      project.to_plain.tap do |all|
+    attributes =
+      project.attributes.tap do |all|
         all["tables"].last["rules"].find { |each| each["kind"] == "calculation" }["formula"] = "weight"
       end
     now =
       Core::Bench::Run
-        .new(Core::Design::Project.from(plain))
-        .call(Core::Design::Project.from(plain).table("pieces"), proof([fill(whole), save], {"what" => "saved"}))
+        .new(Core::Design::Project.from(attributes))
+        .call(Core::Design::Project.from(attributes).table("pieces"), proof([fill(whole), save], {"what" => "saved"}))
         .steps
     expect(Core::Bench::Divergence.between(good, now).to_h).to include(
       stage: "calculate",
@@ -275,7 +275,7 @@ RSpec.describe "The bench" do
             [type("weight", "1")],
             {"what" => "value", "field" => "weight", "is" => "1"},
             name: "Weights"
-          ).to_plain.except("id")
+          ).attributes.except("id")
         ]
       ).apply(project)
     named =
@@ -283,7 +283,7 @@ RSpec.describe "The bench" do
         kept
       )
     named = Core::Design::Changes::ChangeTable.new(table: "members", parts: {"label" => "People"}).apply(named)
-    script = named.table("pieces").proofs.first.to_plain
+    script = named.table("pieces").proofs.first.attributes
     expect([script["acts"].first["field"], script["expect"].first["field"], script["records"].keys]).to eq(
       ["mass", "mass", ["people"]]
     )

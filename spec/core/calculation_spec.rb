@@ -184,7 +184,7 @@ RSpec.describe "Calculated fields" do
       renamed =
         changes::ChangeField.new(table: "pieces", field: "maker", parts: {"label" => "Potter"}).apply(renamed)
       renamed = changes::ChangeTable.new(table: "pieces", parts: {"label" => "Pots"}).apply(renamed)
-      expect(renamed.tables.flat_map { |each| each.rules.map { |rule| rule.to_plain["formula"] } }).to eq(
+      expect(renamed.tables.flat_map { |each| each.rules.map { |rule| rule.attributes["formula"] } }).to eq(
         [
           "sum(pots.potter.weight where stage = \"Drying\" and potter.full_name = this.full_name)",
           "potter.full_name -- name"

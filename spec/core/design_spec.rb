@@ -28,8 +28,8 @@ RSpec.describe "The design and its changes" do
     e.problems.map(&:message)
   end
 
-  def pin(project, plain) =
-    Core::Design::Changes::PinRule.new(table: "pieces", rule: plain.transform_keys(&:to_s)).apply(project)
+  def pin(project, attributes) =
+    Core::Design::Changes::PinRule.new(table: "pieces", rule: attributes.transform_keys(&:to_s)).apply(project)
 
   describe "keys" do
     it "are made from labels, free and never a word of the language or the store" do
@@ -58,7 +58,7 @@ RSpec.describe "The design and its changes" do
   end
 
   it "goes to plain data and back without loss" do
-    expect(Core::Design::Project.from(JSON.parse(JSON.generate(start.to_plain))).to_plain).to eq(start.to_plain)
+    expect(Core::Design::Project.from(JSON.parse(JSON.generate(start.attributes))).attributes).to eq(start.attributes)
   end
 
   it "adds, moves and removes fields, with the rules that name them" do
@@ -81,7 +81,7 @@ RSpec.describe "The design and its changes" do
         .tables
         .first
     expect(renamed.fields[1].to_h).to include(id: "f_tare", key: "bat_weight", label: "Bat weight")
-    expect(renamed.rules.map { |rule| rule.to_plain.values_at("field", "formula") }).to eq(
+    expect(renamed.rules.map { |rule| rule.attributes.values_at("field", "formula") }).to eq(
       [["bat_weight", nil], ["wet", "clay + bat_weight = wet"], ["stage", nil]]
     )
   end
@@ -119,12 +119,12 @@ RSpec.describe "The design and its changes" do
   it "makes, renames and removes tables" do
     change = changes::AddTable.new(label: "Firings", one: "Firing")
     added = change.apply(start)
-    expect(added.table("firings").to_plain).to include("label" => "Firings", "one" => "Firing", "rules" => [])
+    expect(added.table("firings").attributes).to include("label" => "Firings", "one" => "Firing", "rules" => [])
     renamed =
       changes::ChangeTable.new(table: "firings", parts: {"label" => "Kiln loads", "note" => "One a week"}).apply(
         added
       )
-    expect(renamed.table("kiln_loads").to_plain).to include("label" => "Kiln loads", "note" => "One a week")
+    expect(renamed.table("kiln_loads").attributes).to include("label" => "Kiln loads", "note" => "One a week")
     expect(changes::RemoveTable.new(table: "kiln_loads").apply(renamed).tables.map(&:key)).to eq(%w[pieces])
     expect(messages { changes::AddTable.new(label: "Pieces").apply(start) }).to eq(
       ["There is already a table “Pieces”."]
@@ -137,11 +137,11 @@ RSpec.describe "The design and its changes" do
   describe "rules" do
     it "are pinned, changed and taken off" do
       pinned = pin(start, kind: "required", field: "clay", junk: 1)
-      expect(pinned.tables.first.rules.last.to_plain).to eq("id" => "r201", "kind" => "required", "field" => "clay")
+      expect(pinned.tables.first.rules.last.attributes).to eq("id" => "r201", "kind" => "required", "field" => "clay")
       changed = pin(pinned, id: "r201", kind: "required", field: "clay", message: "Weigh it.")
       expect(changed.tables.first.rule("r201").message(changed.tables.first)).to eq("Weigh it.")
-      expect(changes::UnpinRule.new(table: "pieces", rule: "r201").apply(changed).to_plain["tables"]).to eq(
-        start.to_plain["tables"]
+      expect(changes::UnpinRule.new(table: "pieces", rule: "r201").apply(changed).attributes["tables"]).to eq(
+        start.attributes["tables"]
       )
     end
 
@@ -159,7 +159,7 @@ RSpec.describe "The design and its changes" do
         {kind: "guess", field: "tare"} => "There is no rule kind “guess”.",
         {id: "r999", kind: "required", field: "tare"} =>
           "There is no rule `r999` in Pieces; it may have been deleted."
-      }.each { |plain, message| expect(messages { pin(start, plain) }.first).to match(message) }
+      }.each { |attributes, message| expect(messages { pin(start, attributes) }.first).to match(message) }
     end
 
     it "keep a fixed value as it is stored, however it was typed" do
@@ -170,7 +170,7 @@ RSpec.describe "The design and its changes" do
       }.each do |(on, typed), kept|
         without = changes::UnpinRule.new(table: "pieces", rule: "r102").apply(start)
         expect(
-          pin(without, kind: "default", field: on, value: typed).tables.first.rules.last.to_plain["value"]
+          pin(without, kind: "default", field: on, value: typed).tables.first.rules.last.attributes["value"]
         ).to eq(kept)
       end
     end

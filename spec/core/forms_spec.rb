@@ -23,12 +23,12 @@ RSpec.describe "Forms in the core" do
   end
 
   def made(**form)
-    plain = plain_project(*fields, rules: rules)
+    attributes = project_attributes(*fields, rules: rules)
     items = %w[town state country postcode note sum kind].map { |key| {"field" => key} }
-    plain["tables"].first["forms"] = [
+    attributes["tables"].first["forms"] = [
       {"id" => "m1", "name" => "Desk", "sections" => [{"items" => items}]}.merge(form.transform_keys(&:to_s))
     ]
-    Core::Design::Project.from(plain).tables.first
+    Core::Design::Project.from(attributes).tables.first
   end
 
   def cursor(typed, stored: nil, **form)
@@ -136,9 +136,9 @@ RSpec.describe "Forms in the core" do
 
   it "are kept as they are written, and every table has one with all of its fields" do
     design = made(note: "For letters.", order: %w[kind], skip_filled: true, buttons: ["copy"])
-    expect(Core::Design::Form.from(design.forms.first.to_plain).to_plain).to eq(design.to_plain["forms"].first)
+    expect(Core::Design::Form.from(design.forms.first.attributes).attributes).to eq(design.attributes["forms"].first)
     expect(design.form("all").field_keys).to eq(fields.map { |each| each["key"] })
-    expect(design.form("all").to_plain["sections"].first["columns"]).to eq(2)
+    expect(design.form("all").attributes["sections"].first["columns"]).to eq(2)
     expect(design.form("m9")).to be_nil
   end
 
@@ -154,7 +154,7 @@ RSpec.describe "Forms in the core" do
       [nil, %w[kind]].map { |order| made(**{order: order, jumps: [{"after" => "town", "to" => "end"}]}.compact) }
     projects =
       [one, other].map do |table|
-        Core::Design::Project.from("name" => "Trial", "last_id" => 200, "tables" => [table.to_plain])
+        Core::Design::Project.from("name" => "Trial", "last_id" => 200, "tables" => [table.attributes])
       end
     found = Core::Design::ProjectDiff.new(*projects).differences
     expect(found.map { |each| [each.what, each.place] }).to eq([["form", "Form Desk of Pieces"]])

@@ -29,11 +29,11 @@ RSpec.describe "Links, titles and filters in a design" do
         field: "helper",
         parts: {"on_delete" => "clear", "reverse" => "Helped with"}
       ).apply(studio)
-    expect(links_of(Core::Design::Project.from(changed.to_plain)).last).to eq(
+    expect(links_of(Core::Design::Project.from(changed.attributes)).last).to eq(
       ["helper", "members", "clear", "Helped with"]
     )
     text = changes::ChangeField.new(table: "pieces", field: "helper", parts: {"type" => "text"}).apply(changed)
-    expect(text.table("pieces").field("helper").to_plain.keys).to eq(%w[id key label type])
+    expect(text.table("pieces").field("helper").attributes.keys).to eq(%w[id key label type])
   end
 
   {

@@ -13,8 +13,8 @@ RSpec.describe "Small mistakes in rules" do
     project.tables.each do |each|
       each.rules.each do |rule|
         mutants = Core::Bench::Mutants.all(rule, each)
-        expect(mutants.map(&:plain).uniq.length).to eq(mutants.length)
-        expect(mutants.map(&:plain)).not_to include(rule.to_plain)
+        expect(mutants.map(&:attributes).uniq.length).to eq(mutants.length)
+        expect(mutants.map(&:attributes)).not_to include(rule.attributes)
         expect(mutants.map(&:words)).to all(satisfy { |words| !words.strip.empty? && !words.include?("#<") })
         expect(mutants.map(&:sort) - Core::Bench::Mutants::SORTS).to eq([])
       end
@@ -27,7 +27,7 @@ RSpec.describe "Small mistakes in rules" do
     expect(Core::Bench::Mutants::SORTS - sorts).to eq([])
   end
 
-  lending = Core::Design::Project.from(Lending.plain)
+  lending = Core::Design::Project.from(Lending.attributes)
   tables = {"firings" => project, "clays" => project, "orders" => project, "loans" => lending, "people" => lending}
 
   tables.each do |key, design|
@@ -47,17 +47,17 @@ RSpec.describe "Small mistakes in rules" do
   end
 
   def varied(project, key, random)
-    plain = project.to_plain
-    rules = plain["tables"].find { |each| each["key"] == key }.tap { |each| each["proofs"] = [] }["rules"]
+    attributes = project.attributes
+    rules = attributes["tables"].find { |each| each["key"] == key }.tap { |each| each["proofs"] = [] }["rules"]
     rules.each_index.to_a.sample(3, random: random).each do |index|
-      mutants = Core::Bench::Mutants.all(Core::Rules.from(rules[index]), project.table(key)).select(&:plain)
+      mutants = Core::Bench::Mutants.all(Core::Rules.from(rules[index]), project.table(key)).select(&:attributes)
       other = mutants.sample(random: random) or next
-      before, rules[index] = rules[index], other.plain
-      Core::Design::Project.from(plain)
+      before, rules[index] = rules[index], other.attributes
+      Core::Design::Project.from(attributes)
     rescue Core::Invalid
       rules[index] = before
     end
-    made = Core::Design::Project.from(plain)
+    made = Core::Design::Project.from(attributes)
     [made, made.table(key)]
   end
 
@@ -72,14 +72,14 @@ RSpec.describe "Small mistakes in rules" do
         own.rules.flat_map do |rule|
           Core::Bench::Mutants
             .all(rule, own)
-            .filter_map { |mutant| reasons.reason(rule, mutant) && [rule.id, mutant.plain] }
+            .filter_map { |mutant| reasons.reason(rule, mutant) && [rule.id, mutant.attributes] }
         end
       noticed =
         Core::Bench::MutationRun
           .new(project, own, proofs)
           .call
           .select(&:noticed)
-          .map { |each| [each.rule.id, each.mutant.plain] }
+          .map { |each| [each.rule.id, each.mutant.attributes] }
       expect(harmless & noticed).to eq([])
     end
   end
@@ -91,7 +91,11 @@ RSpec.describe "Small mistakes in rules" do
         rule = Core::Rules.from("id" => "r1", "kind" => "check", "field" => "stage", "formula" => formula)
         Core::Bench::Equivalence.new(pieces).reason(
           rule,
-          Core::Bench::Mutants::Mutant.new(sort: "sign", words: "", plain: rule.to_plain.merge("formula" => other))
+          Core::Bench::Mutants::Mutant.new(
+            sort: "sign",
+            words: "",
+            attributes: rule.attributes.merge("formula" => other)
+          )
         )
       end
     expect(reason.call('stage <> "Drying"', 'not (stage = "Drying")')).to eq(
@@ -113,15 +117,15 @@ RSpec.describe "Small mistakes in rules" do
     proofs = pieces.proofs.sample(6, random: random)
     (pieces.rules.sample(12, random: random) | pieces.rules.select(&:owns?)).each do |rule|
       mutant = Core::Bench::Mutants.all(rule, pieces).sample(random: random) or next
-      plain = project.to_plain
-      rules = plain["tables"].find { |each| each["key"] == "pieces" }["rules"]
+      attributes = project.attributes
+      rules = attributes["tables"].find { |each| each["key"] == "pieces" }["rules"]
       index = rules.index { |each| each["id"] == rule.id }
-      mutant.plain ? rules[index] = mutant.plain : rules.delete_at(index)
-      whole = Core::Bench::Run.new(Core::Design::Project.from(plain))
+      mutant.attributes ? rules[index] = mutant.attributes : rules.delete_at(index)
+      whole = Core::Bench::Run.new(Core::Design::Project.from(attributes))
       quick =
         Core::Bench::Run.new(
           nil,
-          ground: ground.with_rule("pieces", rule, mutant.plain && Core::Rules.from(mutant.plain))
+          ground: ground.with_rule("pieces", rule, mutant.attributes && Core::Rules.from(mutant.attributes))
         )
       came_out = ->(run) do
         proofs.map { |proof| run.differences(run.table("pieces"), proof).map { |each| [each.expected, each.actual] } }

@@ -6,8 +6,8 @@ require "support/mutants"
 # Whether the demo's proofs notice when one of its rules is broken: each rule that they show is
 # left out and changed in turn, and a proof that came out as it must has to come out otherwise.
 RSpec.describe "The demo's proofs" do
-  plain = Core::Design::ProjectFile.read(File.read(File.expand_path("../../demo/kiln_share.json", __dir__))).design
-  project = Core::Design::Project.from(plain)
+  attributes = Core::Design::ProjectFile.read(File.read(File.expand_path("../../demo/kiln_share.json", __dir__))).design
+  project = Core::Design::Project.from(attributes)
   run = Core::Bench::Run.new(project)
   results = project.tables.flat_map { |table| table.proofs.map { |proof| run.call(table, proof) } }
 
@@ -22,7 +22,7 @@ RSpec.describe "The demo's proofs" do
   # Whether a proof comes out otherwise than it did.
   notices =
     lambda do |table, rule, mutant|
-      changed = Marshal.load(Marshal.dump(plain))
+      changed = Marshal.load(Marshal.dump(attributes))
       rules = changed["tables"].find { |each| each["key"] == table.key }["rules"]
       index = rules.index { |each| each["id"] == rule.id }
       mutant.rule ? rules[index] = mutant.rule : rules.delete_at(index)

@@ -17,9 +17,9 @@ RSpec.describe "What a builder should know of the rules of a table" do
   end
 
   def made(*rules, forms: [])
-    plain = plain_project(*fields, rules: rules)
-    plain["tables"].first["forms"] = forms
-    Core::Design::Project.from(plain).tables.first
+    attributes = project_attributes(*fields, rules: rules)
+    attributes["tables"].first["forms"] = forms
+    Core::Design::Project.from(attributes).tables.first
   end
 
   def notices(...) = made(...).notices.all.map { |notice| [notice.code, notice.message] }

@@ -15,7 +15,7 @@ RSpec.describe Core::Numbers do
       "1e3" => "1000",
       "1e-7" => "0.0000001",
       "123456789012345" => "123456789012345"
-    }.each { |text, wanted| expect(described_class.plain(number(text))).to eq(wanted) }
+    }.each { |text, wanted| expect(described_class.digits(number(text))).to eq(wanted) }
   end
 
   it "keeps fifteen digits, rounded half away from zero, and refuses what is larger" do
@@ -25,7 +25,7 @@ RSpec.describe Core::Numbers do
       "-0.1234567890123455" => "-0.123456789012346",
       "12345678901234.55" => "12345678901234.6",
       "999999999999999" => "999999999999999"
-    }.each { |text, wanted| expect(described_class.plain(described_class.normalize(number(text)))).to eq(wanted) }
+    }.each { |text, wanted| expect(described_class.digits(described_class.normalize(number(text)))).to eq(wanted) }
     expect { described_class.normalize(number("1e15")) }.to raise_error(described_class::TooLarge)
   end
 
@@ -39,7 +39,7 @@ RSpec.describe Core::Numbers do
       %w[9 0.5] => "3",
       %w[10 -30] => "0.000000000000000000000000000001"
     }.each do |(base, exponent), wanted|
-      expect(described_class.plain(described_class.power(number(base), number(exponent)))).to eq(wanted)
+      expect(described_class.digits(described_class.power(number(base), number(exponent)))).to eq(wanted)
     end
     expect(described_class.power(number("-4"), number("0.5"))).to be_nil
     expect(described_class.power(number("0"), number("-1"))).to be_nil

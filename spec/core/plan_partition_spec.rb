@@ -94,7 +94,7 @@ RSpec.describe "A save in two halves" do
   end
 
   it "is not begun where records of the table link to one another" do
-    plain = {
+    attributes = {
       "name" => "Kilns",
       "last_id" => 9,
       "tables" => [
@@ -107,7 +107,7 @@ RSpec.describe "A save in two halves" do
         }
       ]
     }
-    project = Core::Design::Project.from(plain)
+    project = Core::Design::Project.from(attributes)
     expect(
       Core::Save::PlanPartition.new(
         Core::Save::Plan.new(project.table("kilns"), project.conventions),

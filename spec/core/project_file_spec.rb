@@ -22,7 +22,7 @@ RSpec.describe "The project file" do
     moved =
       Core::Design::Changes::PinRule.new(
         table: "members",
-        rule: content.project.table("members").rule("r18").to_plain.merge("high" => "8")
+        rule: content.project.table("members").rule("r18").attributes.merge("high" => "8")
       ).apply(content.project)
     expect((file.write(moved, people).lines - text.lines).length).to be_between(1, 3)
     expect(text.lines.map(&:length).max).to be < 700
@@ -33,70 +33,80 @@ RSpec.describe "The project file" do
     expect(published).to eq(file::Schema.to_h)
     expect(JSONSchemer.valid_schema?(published)).to be(true)
     expect(JSONSchemer.schema(published).validate(JSON.parse(text)).map { |error| error["error"] }).to eq([])
-    wrong = JSON.parse(text).tap { |plain| plain["tables"][0]["rules"][0]["high"] = "1" }
+    wrong = JSON.parse(text).tap { |design| design["tables"][0]["rules"][0]["high"] = "1" }
     expect(JSONSchemer.schema(published).valid?(wrong)).to be(false)
   end
 
   {
-    "of a later version" => [->(plain) { plain.merge("version" => 3) }, [nil, /version 3.*newer Up Tack/]],
-    "of another format" => [->(plain) { plain.merge("format" => "other") }, [nil, /its format is “other”/]],
+    "of a later version" => [->(design) { design.merge("version" => 3) }, [nil, /version 3.*newer Up Tack/]],
+    "of another format" => [->(design) { design.merge("format" => "other") }, [nil, /its format is “other”/]],
     "with a rule kind that there is not" => [
-      ->(plain) { plain.tap { plain["tables"][1]["rules"][0]["kind"] = "chek" } },
+      ->(design) { design.tap { design["tables"][1]["rules"][0]["kind"] = "chek" } },
       ["tables › pieces › rules › r39 › kind", /no rule kind “chek”/]
     ],
     "with a part that does not belong to its kind" => [
-      ->(plain) { plain.tap { plain["tables"][1]["rules"][0]["high"] = "1" } },
+      ->(design) { design.tap { design["tables"][1]["rules"][0]["high"] = "1" } },
       ["tables › pieces › rules › r39 › high", /nothing of that name/]
     ],
     "with a list that is missing" => [
-      ->(plain) { plain.merge("lists" => []) },
+      ->(design) { design.merge("lists" => []) },
       ["tables › pieces › fields › clay_family › list", /list “l102”, which the file does not have/]
     ],
     "with a doubled key" => [
-      ->(plain) { plain.tap { plain["tables"][1]["fields"][1]["key"] = "tag" } },
+      ->(design) { design.tap { design["tables"][1]["fields"][1]["key"] = "tag" } },
       ["tables › pieces › fields › tag", /2 fields with the key “tag”/]
     ],
     "with a doubled id" => [
-      ->(plain) { plain.tap { plain["tables"][1]["rules"][0]["id"] = "r40" } },
+      ->(design) { design.tap { design["tables"][1]["rules"][0]["id"] = "r40" } },
       ["tables › pieces › rules › received", /“r40” stands 2 times/]
     ],
     "with a table that is missing" => [
-      ->(plain) { plain.tap { plain["tables"].reject! { |table| table["key"] == "titles" } } },
+      ->(design) { design.tap { design["tables"].reject! { |table| table["key"] == "titles" } } },
       ["tables › members › fields › title › target", /table “titles”/]
     ],
     "with a formula that leads nowhere" => [
-      ->(plain) do
-        plain.tap { plain["tables"][1]["rules"].find { |rule| rule["id"] == "r42" }["formula"] = "recieved + 14" }
+      ->(design) do
+        design.tap {
+          design["tables"][1]["rules"].find { |rule|
+            rule["id"] == "r42"
+          }["formula"] = "recieved + 14"
+        }
       end,
       ["tables › pieces › rules › r42 › formula", /did you mean `received`/]
     ],
     "with a circle" => [
-      ->(plain) do
-        plain
-          .tap { plain["tables"][1]["rules"].find { |rule| rule["id"] == "r85" }["formula"] = "days_late" }
-          .tap { plain["tables"][1]["rules"].find { |rule| rule["id"] == "r86" }["formula"] = "loss" }
+      ->(design) do
+        design
+          .tap { design["tables"][1]["rules"].find { |rule| rule["id"] == "r85" }["formula"] = "days_late" }
+          .tap { design["tables"][1]["rules"].find { |rule| rule["id"] == "r86" }["formula"] = "loss" }
       end,
       ["tables › pieces", /in a circle: .*Days late/]
     ],
     "with a line break in a name" => [
-      ->(plain) { plain.tap { plain["tables"][1]["rules"][0]["name"] = "Mine\n; DROP TABLE pieces; --" } },
+      ->(design) {
+        design.tap {
+          design["tables"][1]["rules"][0]["name"] = "Mine\n; DROP TABLE pieces; --"
+        }
+      },
       ["tables › pieces › rules › r39 › name", /can't hold line breaks/]
     ],
     "with a line break in an id" => [
-      ->(plain) { plain.tap { plain["tables"][1]["id"] = "t1\n--" } },
+      ->(design) { design.tap { design["tables"][1]["id"] = "t1\n--" } },
       ["tables › pieces › id", /can't hold line breaks/]
     ],
     "with a time zone that there is not" => [
-      ->(plain) { plain.tap { plain["conventions"]["time_zone"] = "Mars/North" } },
+      ->(design) { design.tap { design["conventions"]["time_zone"] = "Mars/North" } },
       ["conventions › time_zone", /no time zone of that name/]
     ],
-    "with a count of ids that is too low" => [->(plain) { plain.merge("last_id" => 5) }, ["last_id", /not 5/]],
+    "with a count of ids that is too low" => [->(design) {
+      design.merge("last_id" => 5)
+    }, ["last_id", /not 5/]],
     "with somebody who is not there" => [
-      ->(plain) { plain.tap { plain["tables"][0]["review"]["person"] = "Nobody" } },
+      ->(design) { design.tap { design["tables"][0]["review"]["person"] = "Nobody" } },
       ["tables › members › review › person", /Nobody, who is not among/]
     ],
     "with a proof that plays at no hour" => [
-      ->(plain) { plain.tap { plain["tables"][1]["proofs"][0]["at"] = "soon" } },
+      ->(design) { design.tap { design["tables"][1]["proofs"][0]["at"] = "soon" } },
       ["at", /it plays at a day and an hour/]
     ]
   }.each do |what, (change, (place, message))|
@@ -107,11 +117,11 @@ RSpec.describe "The project file" do
   end
 
   it "tells everything that is wrong at once" do
-    plain = JSON.parse(text)
-    plain["tables"][0]["fields"][7]["decimals"] = "x"
-    plain["tables"][0]["rules"][0]["kind"] = "x"
-    plain["tables"][1]["rules"].find { |rule| rule["id"] == "r42" }["formula"] = "1 +"
-    expect(problems(JSON.generate(plain)).map(&:first)).to include(
+    design = JSON.parse(text)
+    design["tables"][0]["fields"][7]["decimals"] = "x"
+    design["tables"][0]["rules"][0]["kind"] = "x"
+    design["tables"][1]["rules"].find { |rule| rule["id"] == "r42" }["formula"] = "1 +"
+    expect(problems(JSON.generate(design)).map(&:first)).to include(
       "tables › members › fields › shelves › decimals",
       "tables › members › rules › r12 › kind",
       "tables › pieces › rules › r42 › formula"
@@ -137,7 +147,7 @@ RSpec.describe "The project file" do
     def merged(project, design) = Core::Design::Changes::ApplyProjectFile.new(design: design).apply(project)
 
     it "of its own changes nothing" do
-      expect(merged(content.project, content.design).to_plain).to eq(content.project.to_plain)
+      expect(merged(content.project, content.design).attributes).to eq(content.project.attributes)
     end
 
     it "that has nothing comes to the same design under other ids" do
@@ -154,22 +164,22 @@ RSpec.describe "The project file" do
     end
 
     it "takes nothing away, changes what both have and adds the rest, without giving an id twice" do
-      plain = content.project.to_plain
-      plain["tables"].find { |table| table["key"] == "clays" }["fields"] << {
+      design = content.project.attributes
+      design["tables"].find { |table| table["key"] == "clays" }["fields"] << {
         "id" => "f900",
         "key" => "origin",
         "label" => "Origin",
         "type" => "text"
       }
-      design = JSON.parse(text).except("format", "version", "people")
-      members = design["tables"].find { |table| table["key"] == "members" }
+      incoming = JSON.parse(text).except("format", "version", "people")
+      members = incoming["tables"].find { |table| table["key"] == "members" }
       members["rules"].find { |rule| rule["id"] == "r18" }["high"] = "8"
       members["rules"] << {"id" => "r900", "kind" => "required", "field" => "email"}
-      design["tables"].first["review"]["person"] = 1
-      made = merged(Core::Design::Project.from(plain.merge("last_id" => 900)), design)
+      incoming["tables"].first["review"]["person"] = 1
+      made = merged(Core::Design::Project.from(design.merge("last_id" => 900)), incoming)
       expect(made.table("clays").field("origin")).not_to be_nil
       found =
-        Core::Design::ProjectDiff.new(Core::Design::Project.from(plain.merge("last_id" => 900)), made).differences
+        Core::Design::ProjectDiff.new(Core::Design::Project.from(design.merge("last_id" => 900)), made).differences
       expect(found.map { |each| [each.what, each.before.nil?] }).to contain_exactly(
         ["rule", false],
         ["rule", true],

@@ -17,7 +17,7 @@ RSpec.describe "The kinds of rule" do
   end
 
   it "go to plain data and back, and keep nothing that is not theirs" do
-    plain = {
+    attributes = {
       "id" => "r1",
       "kind" => "check",
       "field" => "hold",
@@ -27,9 +27,9 @@ RSpec.describe "The kinds of rule" do
       "note" => "why",
       "junk" => 1
     }
-    expect(Core::Rules.from(plain).to_plain).to eq(plain.except("junk"))
-    expect(Core::Rules.from(plain.merge("name" => " ", "note" => "", "message" => nil)).to_plain).to eq(
-      plain.slice("id", "kind", "field", "formula")
+    expect(Core::Rules.from(attributes).attributes).to eq(attributes.except("junk"))
+    expect(Core::Rules.from(attributes.merge("name" => " ", "note" => "", "message" => nil)).attributes).to eq(
+      attributes.slice("id", "kind", "field", "formula")
     )
   end
 

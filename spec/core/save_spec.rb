@@ -28,11 +28,11 @@ RSpec.describe "The save: a draft through the stages" do
     )
   end
 
-  def plain(outcome) = outcome.values.transform_values { |value| Core::Values.dump(value) }
+  def dumped(outcome) = outcome.values.transform_values { |value| Core::Values.dump(value) }
 
   it "opens a new record with its defaults, each after those it reads" do
     outcome = save(design, {})
-    expect(plain(outcome)).to include(
+    expect(dumped(outcome)).to include(
       "received" => "2026-11-23",
       "collect_by" => "2026-12-07",
       "by" => "Odile Marsh",
@@ -50,11 +50,11 @@ RSpec.describe "The save: a draft through the stages" do
   end
 
   it "follows what is typed, and leaves alone what was filled or cleared by hand" do
-    expect(plain(save(design, {"received" => "1/12/26"}))).to include(
+    expect(dumped(save(design, {"received" => "1/12/26"}))).to include(
       "received" => "2026-12-01",
       "collect_by" => "2026-12-15"
     )
-    expect(plain(save(design, {"received" => "", "collect_by" => "3 Jan 2027", "by" => ""}))).to include(
+    expect(dumped(save(design, {"received" => "", "collect_by" => "3 Jan 2027", "by" => ""}))).to include(
       "received" => nil,
       "collect_by" => "2027-01-03",
       "by" => nil
@@ -63,11 +63,11 @@ RSpec.describe "The save: a draft through the stages" do
 
   it "rounds a computed value to the field's decimals, and fills no choice that is not on the list" do
     outcome = save(design, {"clay" => "300", "wet" => "100"}, trace: true)
-    expect(plain(outcome)).to include("ratio" => "0.33", "firing" => nil)
+    expect(dumped(outcome)).to include("ratio" => "0.33", "firing" => nil)
     expect(outcome.steps.find { |step| step.key == "firing" }.how).to eq(
       "“Pit” is not among the choices: Bisque, Glaze."
     )
-    expect(plain(save(design, {"clay" => "600"}))).to include("firing" => "Glaze")
+    expect(dumped(save(design, {"clay" => "600"}))).to include("firing" => "Glaze")
   end
 
   it "touches no default when a record is edited" do
@@ -132,12 +132,12 @@ RSpec.describe "The save: a draft through the stages" do
 
   it "works by the clock and the person that it is given" do
     outcome = save(design, {}, today: Date.new(2028, 2, 29), name: "Bram Tolley")
-    expect(plain(outcome)).to include("received" => "2028-02-29", "collect_by" => "2028-03-14", "by" => "Bram Tolley")
+    expect(dumped(outcome)).to include("received" => "2028-02-29", "collect_by" => "2028-03-14", "by" => "Bram Tolley")
   end
 
   it "comes to the same whatever the order in which the fields are sent" do
     typed = {"clay" => "600", "wet" => "655", "maker" => "A", "received" => "1/1/27"}
-    outcomes = typed.to_a.permutation.map { |pairs| plain(save(design, pairs.to_h)) }
+    outcomes = typed.to_a.permutation.map { |pairs| dumped(save(design, pairs.to_h)) }
     expect(outcomes.uniq.length).to eq(1)
   end
 

@@ -32,7 +32,7 @@ RSpec.describe "Validations" do
       )
     ).to eq(["23 nov 2026", "24 nov 2026"])
     limits = Core::Rules.from(rule("limits", "due", low: "1/2/26")).normalized(table(field("due", "date")), reading)
-    expect(limits.to_plain["low"]).to eq("date(\"2026-02-01\")")
+    expect(limits.attributes["low"]).to eq("date(\"2026-02-01\")")
     design = table(field("peak", "number"), field("top", "number"), rules: [rule("limits", "peak", high: "top")])
     expect(
       [%w[5 5], %w[5.1 5], ["6", ""]].map { |peak, top| save(design, {"peak" => peak, "top" => top}).saved? }
@@ -210,7 +210,7 @@ RSpec.describe "Validations" do
       Core::Design::Changes::ChangeField.new(table: "pieces", field: "row", parts: {"label" => "Board"}).apply(
         changed
       )
-    expect(changed.table("pieces").rules.map { |each| each.to_plain.slice("field", "with", "locked", "when") }).to eq(
+    expect(changed.table("pieces").rules.map { |each| each.attributes.slice("field", "with", "locked", "when") }).to eq(
       [
         {"field" => "shelf", "with" => ["board"], "when" => "state is blank"},
         {"field" => "board", "locked" => ["state"], "when" => "state = \"x\""}

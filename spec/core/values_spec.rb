@@ -8,7 +8,7 @@ RSpec.describe "Values: what is typed, kept and shown" do
     design.read(raw, Core::ParseContext.new(conventions: Core::Conventions.from(conventions), today: CoreHelp::TODAY))
   end
 
-  def read_plain(...)
+  def dumped(...)
     value = read(...)
     value.is_a?(Core::Values::Unreadable) ? value.message : Core::Values.dump(value)
   end
@@ -40,21 +40,21 @@ RSpec.describe "Values: what is typed, kept and shown" do
       true => "“yes” is not a number.",
       [1] => "Amount takes one value, not a list or an object.",
       {"a" => 1} => "Amount takes one value, not a list or an object."
-    }.each { |raw, wanted| expect([raw, read_plain("number", raw)]).to eq([raw, wanted]) }
+    }.each { |raw, wanted| expect([raw, dumped("number", raw)]).to eq([raw, wanted]) }
   end
 
   it "reads numbers by the firm's marks" do
     german = {"decimal_mark" => ",", "group_mark" => "."}
-    expect(read_plain("number", "1.200,50", conventions: german)).to eq("1200.5")
-    expect(read_plain("number", "1.5", conventions: german)).to eq(
+    expect(dumped("number", "1.200,50", conventions: german)).to eq("1200.5")
+    expect(dumped("number", "1.5", conventions: german)).to eq(
       "“1.5” could be 1,5 or 15; type the one that is meant."
     )
   end
 
   it "takes no more decimals than the field does, and shows as many" do
-    expect(read_plain("number", "2.345", decimals: 2)).to eq("Amount takes at most 2 decimals.")
-    expect(read_plain("number", "2.5", decimals: 0)).to eq("Amount takes whole numbers.")
-    expect(read_plain("number", "2.50", decimals: 1)).to eq("2.5")
+    expect(dumped("number", "2.345", decimals: 2)).to eq("Amount takes at most 2 decimals.")
+    expect(dumped("number", "2.5", decimals: 0)).to eq("Amount takes whole numbers.")
+    expect(dumped("number", "2.50", decimals: 1)).to eq("2.5")
     expect(Core::Design::Field.from(field("amount", "number", decimals: 2)).show(number("2.5"))).to eq("2.50")
     expect(Core::Design::Field.from(field("amount", "number", decimals: 2)).show(number("40"))).to eq("40.00")
   end
@@ -83,8 +83,8 @@ RSpec.describe "Values: what is typed, kept and shown" do
       "1/2/345" => "“1/2/345” is not a date; type it like 23 Nov 2026.",
       "23 xyz" => "“23 xyz” is not a date; type it like 23 Nov 2026.",
       true => "“yes” is not a date; type it like 23 Nov 2026."
-    }.each { |raw, wanted| expect([raw, read_plain("date", raw)]).to eq([raw, wanted]) }
-    expect(read_plain("date", "11/23/2026", conventions: {"date_order" => "mdy"})).to eq("2026-11-23")
+    }.each { |raw, wanted| expect([raw, dumped("date", raw)]).to eq([raw, wanted]) }
+    expect(dumped("date", "11/23/2026", conventions: {"date_order" => "mdy"})).to eq("2026-11-23")
   end
 
   it "shows dates for reading" do
@@ -100,9 +100,9 @@ RSpec.describe "Values: what is typed, kept and shown" do
       false => false,
       "" => nil,
       "perhaps" => "Amount takes yes or no, not “perhaps”."
-    }.each { |raw, wanted| expect(read_plain("yes_no", raw)).to eq(wanted) }
+    }.each { |raw, wanted| expect(dumped("yes_no", raw)).to eq(wanted) }
     {" glaze " => "Glaze", "" => nil, "Raku" => "“Raku” is not among the choices: Bisque, Glaze."}
-      .each { |raw, wanted| expect(read_plain("choice", raw, choices: %w[Bisque Glaze])).to eq(wanted) }
+      .each { |raw, wanted| expect(dumped("choice", raw, choices: %w[Bisque Glaze])).to eq(wanted) }
   end
 
   it "keeps odd texts exactly, or says why not" do
@@ -116,18 +116,18 @@ RSpec.describe "Values: what is typed, kept and shown" do
       "naïve",
       "\uFEFFmark"
     ]
-    odd.each { |text| expect(read_plain("text", text)).to eq(text) }
-    expect(read_plain("text", "ne\u0301e")).to eq("née")
+    odd.each { |text| expect(dumped("text", text)).to eq(text) }
+    expect(dumped("text", "ne\u0301e")).to eq("née")
     {
       "a\u0000b" => "Amount has a NUL character at place 2, which can't be kept.",
       "two\nlines" => "Amount holds one line; a long text field can hold several.",
       "x" * 4_001 => "Amount holds at most 4,000 characters; this is 4,001.",
       "\xff" => "Amount has characters that are not valid Unicode.",
       "   " => nil
-    }.each { |raw, wanted| expect(read_plain("text", raw)).to eq(wanted) }
-    expect(read_plain("long_text", "two\r\nlines")).to eq("two\r\nlines")
-    expect(read_plain("long_text", "x" * 1_048_576)&.length).to eq(1_048_576)
-    expect(read_plain("long_text", "x" * 1_100_001)).to start_with("Amount holds at most 1,100,000 characters")
+    }.each { |raw, wanted| expect(dumped("text", raw)).to eq(wanted) }
+    expect(dumped("long_text", "two\r\nlines")).to eq("two\r\nlines")
+    expect(dumped("long_text", "x" * 1_048_576)&.length).to eq(1_048_576)
+    expect(dumped("long_text", "x" * 1_100_001)).to start_with("Amount holds at most 1,100,000 characters")
   end
 
   it "comes back from JSON unchanged, for every type" do

@@ -6,7 +6,7 @@ module Lending
   module_function
 
   # @return [Hash] a plain design
-  def plain = {"name" => "Lending shelf", "tables" => [loans, people]}
+  def attributes = {"name" => "Lending shelf", "tables" => [loans, people]}
 
   def loans
     {

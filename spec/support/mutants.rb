@@ -13,95 +13,97 @@ module Mutants
   # @param rule [UpTack::Core::Rules::Rule]
   # @return [Array<Mutant>]
   def all(rule)
-    plain = rule.to_plain
+    attributes = rule.attributes
     # What is only suggested does nothing when a record is saved, left out or not.
-    left_out = (plain["mode"] == "suggest") ? [] : [Mutant.new("left out", nil)]
-    left_out + by_kind(plain).map { |words, parts| Mutant.new(words, plain.merge(parts).compact) }
+    left_out = (attributes["mode"] == "suggest") ? [] : [Mutant.new("left out", nil)]
+    left_out + by_kind(attributes).map { |words, parts| Mutant.new(words, attributes.merge(parts).compact) }
   end
 
-  def by_kind(plain)
-    case plain["kind"]
+  def by_kind(attributes)
+    case attributes["kind"]
     when "default"
-      if plain["formula"]
-        [["another day or person", {"formula" => other_formula(plain["formula"])}]]
+      if attributes["formula"]
+        [["another day or person", {"formula" => other_formula(attributes["formula"])}]]
       else
-        [["another value", {"value" => other_value(plain["value"])}]]
+        [["another value", {"value" => other_value(attributes["value"])}]]
       end
     when "mask"
       [
-        ["a place more", {"mask" => "#{plain["mask"]} DIGIT"}],
-        ["half typed is treated otherwise", {"half" => (plain["half"] == "clear") ? "refuse" : "clear"}]
+        ["a place more", {"mask" => "#{attributes["mask"]} DIGIT"}],
+        ["half typed is treated otherwise", {"half" => (attributes["half"] == "clear") ? "refuse" : "clear"}]
       ]
     when "tidy"
-      if plain["mode"] == "suggest"
+      if attributes["mode"] == "suggest"
         [["done at once", {"mode" => "save"}]]
       else
-        plain["steps"].each_index.map do |index|
-          ["without step #{index + 1}", {"steps" => without(plain["steps"], index)}]
+        attributes["steps"].each_index.map do |index|
+          ["without step #{index + 1}", {"steps" => without(attributes["steps"], index)}]
         end
       end
     when "limits"
       %w[low high]
-        .select { |part| plain[part] }
-        .flat_map { |part| [-1, 1].map { |by| ["#{part} moved by #{by}", {part => "(#{plain[part]}) + #{by}"}] } }
+        .select { |part| attributes[part] }
+        .flat_map { |part| [-1, 1].map { |by| ["#{part} moved by #{by}", {part => "(#{attributes[part]}) + #{by}"}] } }
     when "length"
       [
-        ["one character more", {"most" => plain["most"] + 1}],
-        ["one character less", {"most" => plain["most"] - 1}]
+        ["one character more", {"most" => attributes["most"] + 1}],
+        ["one character less", {"most" => attributes["most"] - 1}]
       ]
     when "one_of"
-      plain["values"].each_index.map do |index|
-        ["without value #{index + 1}", {"values" => without(plain["values"], index)}]
+      attributes["values"].each_index.map do |index|
+        ["without value #{index + 1}", {"values" => without(attributes["values"], index)}]
       end
     when "fits"
-      [["another mask", {"mask" => "2#{plain["mask"]}"}]]
+      [["another mask", {"mask" => "2#{attributes["mask"]}"}]]
     when "decision"
-      rows(plain)
+      rows(attributes)
     when "fill"
-      plain["sets"].each_index.map do |index|
+      attributes["sets"].each_index.map do |index|
         [
           "sets #{index + 1} to nothing",
-          {"sets" => replaced(plain["sets"], index, plain["sets"][index].merge("to" => "blank"))}
+          {"sets" => replaced(attributes["sets"], index, attributes["sets"][index].merge("to" => "blank"))}
         ]
-      end + signs(plain, "when")
+      end + signs(attributes, "when")
     when "check"
-      signs(plain, "formula")
+      signs(attributes, "formula")
     when "required", "unique"
-      plain["when"] ? [["the other way round", {"when" => "not (#{plain["when"]})"}]] : []
+      attributes["when"] ? [["the other way round", {"when" => "not (#{attributes["when"]})"}]] : []
     when "lock"
       [
-        ["the other way round", {"when" => "not (#{plain["when"]})"}],
+        ["the other way round", {"when" => "not (#{attributes["when"]})"}],
         ["for everybody", {"except_role" => nil}],
-        *plain["locked"].to_a.each_index.map do |index|
-          ["without field #{index + 1}", {"locked" => without(plain["locked"], index)}]
+        *attributes["locked"].to_a.each_index.map do |index|
+          ["without field #{index + 1}", {"locked" => without(attributes["locked"], index)}]
         end
       ]
     when "state"
-      [["the other way round", {"when" => "not (#{plain["when"]})"}]]
+      [["the other way round", {"when" => "not (#{attributes["when"]})"}]]
     when "calculation"
-      [["something else", {"formula" => other_formula(plain["formula"])}], *signs(plain, "formula")]
+      [["something else", {"formula" => other_formula(attributes["formula"])}], *signs(attributes, "formula")]
     when "number"
       [
-        ["starts later", {"start" => plain["start"].to_i + 1}],
+        ["starts later", {"start" => attributes["start"].to_i + 1}],
         ["steps of two", {"step" => 2}],
-        ["another text", {"formula" => "\"X\" & #{plain["formula"]}"}]
+        ["another text", {"formula" => "\"X\" & #{attributes["formula"]}"}]
       ]
     when "stamp"
-      [plain["which"]].compact.map { |which| ["the other time", {"which" => (which == "last") ? "first" : "last"}] }
+      [attributes["which"]].compact.map do |which|
+        ["the other time", {"which" => (which == "last") ? "first" : "last"}]
+      end
     when "tally"
-      plain["watch"].to_a.each_index.map do |index|
-        ["without field #{index + 1}", {"watch" => without(plain["watch"], index)}]
+      attributes["watch"].to_a.each_index.map do |index|
+        ["without field #{index + 1}", {"watch" => without(attributes["watch"], index)}]
       end
     when "line"
-      [["another text", {"formula" => "#{plain["formula"]} & \"!\""}]]
+      [["another text", {"formula" => "#{attributes["formula"]} & \"!\""}]]
     else
       []
     end
   end
 
   # Each sign of a formula turned, one at a time.
-  def signs(plain, part)
-    text = plain[part] or return []
+  def signs(attributes, part)
+    text = attributes[part] or return []
     text.to_enum(:scan, /<=|>=|<>|=|<|>/).map { Regexp.last_match.begin(0) }.map do |at|
       sign = text[at..][/\A(<=|>=|<>|=|<|>)/]
       ["#{sign} at #{at} turned", {part => text[0...at] + SIGNS.fetch(sign) + text[(at + sign.length)..]}]
@@ -109,17 +111,17 @@ module Mutants
   end
 
   # Each output of each row, and each row left out.
-  def rows(plain)
-    inputs = plain["inputs"].length
-    plain["rows"].each_with_index.flat_map do |row, index|
+  def rows(attributes)
+    inputs = attributes["inputs"].length
+    attributes["rows"].each_with_index.flat_map do |row, index|
       cells =
         (inputs...row.length).map do |column|
           [
             "row #{index + 1}, cell #{column + 1} blank",
-            {"rows" => replaced(plain["rows"], index, replaced(row, column, ""))}
+            {"rows" => replaced(attributes["rows"], index, replaced(row, column, ""))}
           ]
         end
-      [["without row #{index + 1}", {"rows" => without(plain["rows"], index)}], *cells]
+      [["without row #{index + 1}", {"rows" => without(attributes["rows"], index)}], *cells]
     end
   end
 

@@ -86,14 +86,14 @@ RSpec.describe "The bench over HTTP" do
       seen["script"].merge(
         "name" => "Weights must add up",
         "group" => "Weights",
-        "expect" => [seen["proposed"].first["plain"]]
+        "expect" => [seen["proposed"].first["expectation"]]
       )
     id = ask(:post, "/api/tables/pieces/proofs", {proofs: [proof]})["ids"].first
     UpTack::Proving.join
     line = ask(:get, "/api/proofs")["proofs"].find { |each| each["id"] == id }
     expect(line).to include("name" => "Weights must add up", "state" => "passed")
 
-    rule = demo_rule("check", "wet_weight", /tare = wet/).to_plain
+    rule = demo_rule("check", "wet_weight", /tare = wet/).attributes
     found = ask(:post, "/api/tables/pieces/rules/proofs", rule.merge("formula" => "clay_weight + tare <= wet_weight"))
     expect(found["broken"].map { |each| each["id"] }).to include(id)
     ask(:put, "/api/tables/pieces/rules/#{demo_rule("check", "wet_weight", /tare = wet/).id}",

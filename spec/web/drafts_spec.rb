@@ -10,7 +10,7 @@ RSpec.describe "A rule that is being written, over HTTP" do
   it "is tried at its own edges in the place of the one that is kept, and nothing stays of it" do
     rule = workspace.table("pieces").rules.find { |each| each.field == "hold" && each.kind == "limits" }
     before = [UpTack::Store::Revision.count, pieces.count]
-    found = ask(:post, "/api/tables/pieces/edges", {draft: rule.to_plain.merge("high" => "5")})
+    found = ask(:post, "/api/tables/pieces/edges", {draft: rule.attributes.merge("high" => "5")})
     by_words = found["suggestions"].to_h { |each| [each["words"].first[/\A[^:]+/], each] }
     expect(by_words["Above the highest"]).to include("state" => "refused")
     expect(by_words["Exactly on the highest"]["state"]).to eq("saved")
@@ -31,7 +31,7 @@ RSpec.describe "A rule that is being written, over HTTP" do
   end
 
   it "is tried on one case over the real records, and says what it sets or refuses there" do
-    table = workspace.table("pieces").rules.find { |each| each.kind == "decision" }.to_plain
+    table = workspace.table("pieces").rules.find { |each| each.kind == "decision" }.attributes
     rows = table["rows"].map { |row| (row.first == "Raku") ? ["Raku", "999", "", "7"] : row }
     found =
       ask(

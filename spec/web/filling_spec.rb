@@ -23,8 +23,8 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
       "rows" => [%w[Bisque 1.000]],
       "notes" => []
     )
-    plain = programme.to_plain.merge("rows" => programme.rows.first(3))
-    expect(post("decisions/review", plain)).to include(
+    attributes = programme.attributes.merge("rows" => programme.rows.first(3))
+    expect(post("decisions/review", attributes)).to include(
       "gaps" => [
         {"words" => ["Firing is Raku"], "typed" => {"firing" => "Raku"}},
         {"words" => ["Firing is blank"], "typed" => {}}
@@ -33,7 +33,7 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
       "contradictions" => [],
       "stopped" => false
     )
-    expect(post("decisions/write", plain.merge(separator: "tab"))["text"]).to start_with(
+    expect(post("decisions/write", attributes.merge(separator: "tab"))["text"]).to start_with(
       "Firing\t→ Peak °C\t→ Ramp °C an hour\t→ Hold minutes\r\nBisque\t1000\t100\t20\r\n"
     )
   end
@@ -43,7 +43,7 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
     wrong =
       post(
         "rules/preview",
-        programme.to_plain.merge("rows" => [%w[Glace 1 2 3], ["Raku", "warm", "", "200", "9"], ["Bisque"]])
+        programme.attributes.merge("rows" => [%w[Glace 1 2 3], ["Raku", "warm", "", "200", "9"], ["Bisque"]])
       )
     expect(wrong["problems"].map { |each| [each["part"], each["message"]] }).to eq(
       [
@@ -51,13 +51,13 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
         ["rows.1.0", "Row 2 has 5 cells; there are 4 columns."]
       ]
     )
-    ask(:put, "/api/tables/pieces/rules/#{programme.id}", programme.to_plain.merge("rows" => [%w[9.. 1 2 3]]))
+    ask(:put, "/api/tables/pieces/rules/#{programme.id}", programme.attributes.merge("rows" => [%w[9.. 1 2 3]]))
     refused(422)
     expect(UpTack::Store::Revision.maximum(:id)).to eq(before)
   end
 
   it "previews a table with the row that decides, and a fill with the notices it brings" do
-    preview = post("rules/preview", programme.to_plain.merge(look_at: 2))
+    preview = post("rules/preview", programme.attributes.merge(look_at: 2))
     expect([preview["looked"].values_at("row", "verdict"), preview["counts"].keys]).to eq(
       [[1, "same"], %w[same differs]]
     )

@@ -8,7 +8,7 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
       workspace
         .table("pieces")
         .calculation("loss")
-        .to_plain
+        .attributes
         .merge("formula" => "wet_weight / (fired_weight - wet_weight)")
     preview = ask(:post, "/api/tables/pieces/rules/preview", rule.merge(look_at: 2))
     expect(preview["counts"]).to eq({"failed" => 1, "blank" => 14, "changes" => 13})
@@ -160,13 +160,13 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
         .call(*arguments, **options)
         .tap { |made| allow(made).to receive(:run).and_wrap_original { |run, *rest| go.pop && run.call(*rest) } }
     end
-    rule = workspace.table("pieces").calculation("loss").to_plain.merge("formula" => "fired_weight")
+    rule = workspace.table("pieces").calculation("loss").attributes.merge("formula" => "fired_weight")
     begun = ask(:put, "/api/tables/pieces/rules/#{rule["id"]}", rule)
     expect([status, begun["state"]]).to eq([202, "running"])
     stopping = Thread.new { UpTack::Jobs.find(begun["id"]).progress.stop.then { go << true } }
     expect(ask(:delete, "/api/jobs/#{begun["id"]}")["state"]).to eq("stopped")
     stopping.join
-    expect(workspace.table("pieces").calculation("loss").to_plain["formula"]).to start_with("(wet_weight")
+    expect(workspace.table("pieces").calculation("loss").attributes["formula"]).to start_with("(wet_weight")
     begun = ask(:put, "/api/tables/pieces/rules/#{rule["id"]}", rule)
     go << true
     UpTack::Jobs.find(begun["id"]).wait(10)

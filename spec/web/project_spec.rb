@@ -25,9 +25,9 @@ RSpec.describe "The project file over HTTP" do
     changed = demo.sub('"high": "6"', '"high": "8"')
     preview = ask(:post, "/api/project/preview", {file: changed})
     expect(preview["differences"].map { |each| each["place"] }).to include("Shelves rented of Members")
-    expect(demo_rule("limits", "shelves", of: "members").to_plain["high"]).to eq("6")
+    expect(demo_rule("limits", "shelves", of: "members").attributes["high"]).to eq("6")
     ask(:post, "/api/project/bring-in", {file: changed})
-    expect(demo_rule("limits", "shelves", of: "members").to_plain["high"]).to eq("8")
+    expect(demo_rule("limits", "shelves", of: "members").attributes["high"]).to eq("8")
   end
 
   it "is refused whole, with everything that is wrong" do

@@ -55,7 +55,7 @@ module Noticing
     run = BENCH::Run.new(ground.project, ground: ground)
     made =
       candidates.each_with_index.map do |each, index|
-        expect = BENCH::SuggestedExpectations.new(each.trial, table).all.select(&:usual).map(&:plain)
+        expect = BENCH::SuggestedExpectations.new(each.trial, table).all.select(&:usual).map(&:attributes)
         UpTack::Core::Design::Proof.from(each.script.merge("id" => "p#{index}", "name" => each.words.first,
           "expect" => expect))
       end

@@ -38,12 +38,12 @@ RSpec.describe "Numbers as the firm writes them" do
     %w[. ,] => %w[1234.5 1,234.50],
     %w[, .] => %w[1234,5 1.234,50],
     [",", " "] => ["1234,5", "1 234,50"]
-  }.each do |marks, (plain, grouped)|
+  }.each do |marks, (digits, grouped)|
     it "have #{marks.first} before decimals and #{marks.last.inspect} between thousands" do
-      values = {"n" => BigDecimal("1234.5"), "b" => true, "t" => plain}
-      expect(written('n & ""', marks, values)).to eq(plain)
-      expect(written('(n * 1) & ""', marks, values)).to eq(plain)
-      expect(written('1234.5 & ""', marks, values)).to eq(plain)
+      values = {"n" => BigDecimal("1234.5"), "b" => true, "t" => digits}
+      expect(written('n & ""', marks, values)).to eq(digits)
+      expect(written('(n * 1) & ""', marks, values)).to eq(digits)
+      expect(written('1234.5 & ""', marks, values)).to eq(digits)
       expect(written('text(n, "#,##0.00")', marks, values)).to eq(grouped)
       expect(written("value(t) * 2", marks, values)).to eq(BigDecimal(2469))
       expect(written("value(\"#{grouped}\")", marks, values)).to eq(BigDecimal("1234.5"))

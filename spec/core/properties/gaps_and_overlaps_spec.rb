@@ -133,7 +133,7 @@ RSpec.describe "Gaps and overlaps" do
         Core::Conditions::OverlapAnalysis.new(
           design,
           fills.map do |each|
-            Core::Conditions::OverlapAnalysis::Clause.new(each, Core::Expression.parse(each.to_plain["when"]))
+            Core::Conditions::OverlapAnalysis::Clause.new(each, Core::Expression.parse(each.attributes["when"]))
           end
         )
 

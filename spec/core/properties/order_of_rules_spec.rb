@@ -7,24 +7,26 @@ require "core_helper"
 RSpec.describe "The order of rules" do
   keys = %w[a b c d e f g h]
 
-  def self.plain_field(key, type = "number") = {"id" => "f_#{key}", "key" => key, "label" => key.upcase, "type" => type}
+  def self.field_attributes(key, type = "number")
+    {"id" => "f_#{key}", "key" => key, "label" => key.upcase, "type" => type}
+  end
 
   def design(rules, random = nil)
     rules = rules.shuffle(random: random) if random
-    plain = rules.each_with_index.map { |rule, index| {"id" => "r#{index + 1}"}.merge(rule) }
+    attributes = rules.each_with_index.map { |rule, index| {"id" => "r#{index + 1}"}.merge(rule) }
     fields =
-      ("a".."h").map { |key| self.class.plain_field(key) } +
+      ("a".."h").map { |key| self.class.field_attributes(key) } +
       [
-        self.class.plain_field("log", "long_text"),
-        self.class.plain_field("done", "yes_no"),
-        self.class.plain_field("on", "date"),
-        self.class.plain_field("code", "text")
+        self.class.field_attributes("log", "long_text"),
+        self.class.field_attributes("done", "yes_no"),
+        self.class.field_attributes("on", "date"),
+        self.class.field_attributes("code", "text")
       ]
     Core::Design::Project.from(
       {
         "name" => "Studio",
         "last_id" => 99,
-        "tables" => [{"id" => "t1", "key" => "pieces", "label" => "Pieces", "fields" => fields, "rules" => plain}]
+        "tables" => [{"id" => "t1", "key" => "pieces", "label" => "Pieces", "fields" => fields, "rules" => attributes}]
       }
     ).table("pieces")
   end
@@ -229,7 +231,7 @@ RSpec.describe "The order of rules" do
       {"kind" => "calculation", "field" => "b", "formula" => "len(log)"}
     ]
     expect { design(rules) }.to raise_error(Core::Invalid, /in a circle: (LOG → B → LOG|B → LOG → B).*`old\./)
-    plain = {
+    attributes = {
       "name" => "Studio",
       "last_id" => 9,
       "tables" => [
@@ -239,14 +241,14 @@ RSpec.describe "The order of rules" do
           "label" => "Pieces",
           "rules" => rules.each_with_index.map { |rule, index| rule.merge("id" => "r#{index}") },
           "fields" => [
-            self.class.plain_field("a"),
-            self.class.plain_field("b"),
-            self.class.plain_field("log", "long_text")
+            self.class.field_attributes("a"),
+            self.class.field_attributes("b"),
+            self.class.field_attributes("log", "long_text")
           ]
         }
       ]
     }
-    project = Core::Design::Project.reopen(plain)
+    project = Core::Design::Project.reopen(attributes)
     expect(project.tolerated.flat_map(&:stuck)).to match_array(%w[r0 r1])
     expect(project.table("pieces").notices.all.map(&:message)).to all(
       include("This rule rests, since it can't act: These values would wait for one another")
@@ -270,11 +272,11 @@ RSpec.describe "The order of rules" do
       r4: {"kind" => "mask", "field" => "code", "mask" => "[ 1*2DIGIT ] 3DIGIT"}
     }
     fields =
-      %w[a b].map { |key| self.class.plain_field(key) } +
+      %w[a b].map { |key| self.class.field_attributes(key) } +
       [
-        self.class.plain_field("log", "long_text"),
-        self.class.plain_field("shown", "text"),
-        self.class.plain_field("code", "text")
+        self.class.field_attributes("log", "long_text"),
+        self.class.field_attributes("shown", "text"),
+        self.class.field_attributes("code", "text")
       ]
     (0..4)
       .flat_map { |count| old.keys.combination(count).to_a }
@@ -315,7 +317,7 @@ RSpec.describe "The order of rules" do
     end
     project =
       Core::Design::Project.from(
-        {"name" => "Studio", "last_id" => 9, "tables" => [design([pounds, kilos]).to_plain]}
+        {"name" => "Studio", "last_id" => 9, "tables" => [design([pounds, kilos]).attributes]}
       )
     edges = Core::Analysis::RuleGraph.new(project).edges.map { |edge| [edge.from, edge.to, edge.how] }
     expect(edges).to include(

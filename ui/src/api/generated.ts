@@ -3640,7 +3640,7 @@ export interface components {
                 rules: string[];
             }[];
             proposed: {
-                plain: components["schemas"]["Expectation"];
+                expectation: components["schemas"]["Expectation"];
                 words: string;
                 usual: boolean;
             }[];

@@ -64,7 +64,7 @@ module UpTack
       # @return [String] a cell as it would be typed
       def self.text(cell)
         case cell
-        when BigDecimal then Core::Numbers.plain(cell)
+        when BigDecimal then Core::Numbers.digits(cell)
         when Date then cell.iso8601
         when Time then cell.getutc.strftime(cell.sec.zero? ? "%Y-%m-%d %H:%M" : "%Y-%m-%d %H:%M:%S")
         when true then "yes"
@@ -194,9 +194,9 @@ module UpTack
         private
 
         def figures(text, mark)
-          plain = text.delete(" '\u00A0\u202F")
-          plain = (mark == ",") ? plain.delete(".").tr(",", ".") : plain.delete(",")
-          BigDecimal(plain.delete_prefix("+"), exception: false) || BigDecimal(0)
+          digits = text.delete(" '\u00A0\u202F")
+          digits = (mark == ",") ? digits.delete(".").tr(",", ".") : digits.delete(",")
+          BigDecimal(digits.delete_prefix("+"), exception: false) || BigDecimal(0)
         end
 
         # A mark with other than three figures behind it, or after another mark, stands before decimals.

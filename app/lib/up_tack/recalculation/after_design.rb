@@ -62,7 +62,7 @@ module UpTack
         # @return [Array]
         def mark(calculation)
           reads = calculation.formula.references.select(&:key).map { |each| field_mark(each.table, each.key) }
-          [@project.conventions.to_plain, field_mark(*calculation.place, deep: false), text(calculation), reads]
+          [@project.conventions.attributes, field_mark(*calculation.place, deep: false), text(calculation), reads]
         end
 
         private

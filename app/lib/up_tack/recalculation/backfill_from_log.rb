@@ -22,9 +22,9 @@ module UpTack
       # @param replaced [Store::Replaced] takes note of what is filled
       # @return [void]
       def self.run(workspace, from, to, replaced, progress: Progress.none)
-        known = from ? from.tables.flat_map { |table| table.rules.map(&:to_plain) } : []
+        known = from ? from.tables.flat_map { |table| table.rules.map(&:attributes) } : []
         to.tables.each do |table|
-          fresh = table.rules.select { |rule| rule.backfills? && !known.include?(rule.to_plain) }
+          fresh = table.rules.select { |rule| rule.backfills? && !known.include?(rule.attributes) }
           new(workspace, table).fill(fresh, replaced, progress) if fresh.any?
         end
       end

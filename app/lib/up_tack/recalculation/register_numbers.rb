@@ -16,10 +16,10 @@ module UpTack
       def run(from, to)
         before =
           rules(from).to_h do |table, rule|
-            [rule.id, [table.field(rule.field).id, rule.to_plain.except("note", "name")]]
+            [rule.id, [table.field(rule.field).id, rule.attributes.except("note", "name")]]
           end
         rules(to).each do |table, rule|
-          unless before[rule.id] == [table.field(rule.field).id, rule.to_plain.except("note", "name")]
+          unless before[rule.id] == [table.field(rule.field).id, rule.attributes.except("note", "name")]
             adopt(table, rule)
           end
         end

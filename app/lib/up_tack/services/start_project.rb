@@ -16,7 +16,7 @@ module UpTack
           Store::SchemaSync.new(nil, project).follow
           Store::Revision.create!(
             made_at: Time.now.utc, person_name: "Up Tack", action: "start",
-            summary: "#{project.name} was set up", design: JSON.generate(project.to_plain)
+            summary: "#{project.name} was set up", design: JSON.generate(project.attributes)
           )
         end
       end

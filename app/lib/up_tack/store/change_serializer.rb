@@ -30,7 +30,7 @@ module UpTack
 
         values =
           [before, after].map do |value|
-            json((field.person && value) ? PersonNames.seal_within(value) : plain(field, value, records))
+            json((field.person && value) ? PersonNames.seal_within(value) : serialized(field, value, records))
           end
         text = "#{@heads[field] ||= head(field).freeze}#{values.join(",")}#{@rules[rule]}"
         @latest[field] = [before, after, rule, text.freeze] unless field.link?
@@ -49,7 +49,7 @@ module UpTack
 
       # A link is logged with the name that it had then: the record may be gone
       # when somebody reads the log.
-      def plain(field, value, records)
+      def serialized(field, value, records)
         return value if value.nil? || value.is_a?(String)
 
         field.link? ? {"id" => value, "title" => field.show(value, records)} : field.values.dump(value)

@@ -12,14 +12,14 @@ module UpTack
         # @return [Array(Object, Object)] the values before and after
         def values
           type = Core::Values[self.type]
-          [before, after].map { |plain| plain.is_a?(Hash) ? plain["id"] : type.load(PersonNames.reveal(plain)) }
+          [before, after].map { |stored| stored.is_a?(Hash) ? stored["id"] : type.load(PersonNames.reveal(stored)) }
         end
 
         # @param field [Core::Design::Field, nil] as it is now, if it is still of that type
         # @return [Array(String, String)] the same as people read them
         def texts(field)
           [before, after].zip(values)
-            .map { |plain, value| plain.is_a?(Hash) ? plain["title"] : Core::Values[type].show(value, field) }
+            .map { |stored, value| stored.is_a?(Hash) ? stored["title"] : Core::Values[type].show(value, field) }
         end
       end
   end

@@ -42,7 +42,7 @@ module UpTack
       end
 
       # @return [Hash{String=>String}]
-      def to_plain = to_h.transform_keys(&:to_s)
+      def attributes = to_h.transform_keys(&:to_s)
 
       private
 

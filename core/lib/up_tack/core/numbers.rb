@@ -102,7 +102,7 @@ module UpTack
       end
 
       # @return [String] plain digits without padding, such as "-0.5" or "12"
-      def plain(value)
+      def digits(value)
         return value.to_i.to_s if value.scale.zero?
 
         text = value.to_s("F").sub(/\.0+\z/, "")

@@ -28,13 +28,13 @@ module UpTack
               .freeze
         end
 
-        # @param plain [Hash{String=>Object}] from a design
+        # @param attributes [Hash{String=>Object}] from a design
         # @return [Rule]
         # @raise [Core::Invalid] for a kind that is not known
-        def from(plain)
-          kind = all[plain["kind"]] or
-            Core::Invalid.because(Messages["rules.all.there_is_no_rule_kind", kind: plain["kind"]], part: "kind")
-          kind.from(plain)
+        def from(attributes)
+          kind = all[attributes["kind"]] or
+            Core::Invalid.because(Messages["rules.all.there_is_no_rule_kind", kind: attributes["kind"]], part: "kind")
+          kind.from(attributes)
         end
 
         private

@@ -64,7 +64,7 @@ module UpTack
 
       # @return [String] a number with the firm's decimal mark
       def self.figures(value, conventions)
-        text = Numbers.plain(Numbers.normalize(value))
+        text = Numbers.digits(Numbers.normalize(value))
         mark = conventions&.decimal_mark
         (mark && mark != ".") ? text.sub(".", mark) : text
       end
@@ -74,7 +74,7 @@ module UpTack
       #   plain decimal text, dates and moments after ISO 8601
       def self.dump(value)
         case value
-        when BigDecimal then Numbers.plain(Numbers.normalize(value))
+        when BigDecimal then Numbers.digits(Numbers.normalize(value))
         when ::Date, DayTime then value.iso8601
         when ::Time then value.iso8601(value.subsec.zero? ? 0 : 3)
         else value

@@ -26,14 +26,16 @@ export function KeepProof({ table, script, proposed, proof, groups, onClose, onK
   const [group, setGroup] = useState(proof?.group ?? "");
   const [note, setNote] = useState(proof?.note ?? "");
   const [expect, setExpect] = useState<Expectation[]>(
-    proof?.expect ?? proposed.filter((each) => each.usual).map((each) => each.plain),
+    proof?.expect ?? proposed.filter((each) => each.usual).map((each) => each.expectation),
   );
   const [records, setRecords] = useState(script.records ?? {});
   const saves = (script.acts ?? []).flatMap((act, index) => (act.do === "save" ? [index + 1] : []));
   const keep = useKeepProofs(table.key);
   const change = useChangeProof(table.key);
   const error = keep.error ?? change.error;
-  const open = proposed.filter((each) => !expect.some((one) => JSON.stringify(one) === JSON.stringify(each.plain)));
+  const open = proposed.filter(
+    (each) => !expect.some((one) => JSON.stringify(one) === JSON.stringify(each.expectation)),
+  );
 
   const save = async () => {
     const parts: ProofParts = { ...script, records, name, group: group || null, note: note || null, expect };
@@ -119,7 +121,7 @@ export function KeepProof({ table, script, proposed, proof, groups, onClose, onK
                   <button
                     type="button"
                     className="flex w-full items-start gap-2 rounded px-1.5 py-0.5 text-left hover:bg-base-200"
-                    onClick={() => setExpect([...expect, each.plain])}
+                    onClick={() => setExpect([...expect, each.expectation])}
                   >
                     <Plus size={14} className="mt-0.5 shrink-0" aria-hidden />
                     <span className="min-w-0 break-words">{each.words}</span>

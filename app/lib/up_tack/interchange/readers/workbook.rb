@@ -157,7 +157,9 @@ module UpTack
           if page.first_row
             (page.first_row.to_i..page.last_row.to_i).each do |row|
               yield(
-                (1..page.last_column.to_i).map { |column| plain(page.cell(row, column), page.celltype(row, column)) }
+                (1..page.last_column.to_i).map do |column|
+                  cell_value(page.cell(row, column), page.celltype(row, column))
+                end
               )
             end
           end
@@ -171,7 +173,7 @@ module UpTack
             (at - before - 1).times { yield [] } if at > before + 1 && at - before < 100_000
             before = at
             held = tidy_up(held + cells.length)
-            yield cells.map { |cell| cell && plain(cell.value, cell.type) }
+            yield cells.map { |cell| cell && cell_value(cell.value, cell.type) }
           end
         end
 
@@ -183,7 +185,7 @@ module UpTack
           0
         end
 
-        def plain(value, type)
+        def cell_value(value, type)
           case value
           when nil then nil
           when DateTime then moment(value)

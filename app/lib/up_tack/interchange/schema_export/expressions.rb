@@ -17,7 +17,7 @@ module UpTack
 
         def literal(node)
           case node.value
-          when BigDecimal then Core::Numbers.plain(node.value)
+          when BigDecimal then Core::Numbers.digits(node.value)
           when true then "1"
           when false then "0"
           when String then node.value.ascii_only? ? "'#{node.value.gsub("'", "''")}'" : nil

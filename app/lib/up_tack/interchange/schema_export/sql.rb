@@ -46,7 +46,7 @@ module UpTack
         def literal(value)
           case value
           when nil then "NULL"
-          when BigDecimal then Core::Numbers.plain(value)
+          when BigDecimal then Core::Numbers.digits(value)
           when true then "1"
           when false then "0"
           when Integer then value.to_s
@@ -73,7 +73,7 @@ module UpTack
           return literal(said.default) unless said.default.nil?
 
           rule = @table.rules.find { |each| each.defaults? && each.field == field.key }
-          (rule && rule.to_plain["formula"].to_s.strip == "today()") ? "(date('now'))" : nil
+          (rule && rule.attributes["formula"].to_s.strip == "today()") ? "(date('now'))" : nil
         end
 
         # What records that are there do not keep to would make them impossible to bring in.

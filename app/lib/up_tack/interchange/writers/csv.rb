@@ -25,7 +25,7 @@ module UpTack
 
         def text(cell)
           case cell
-          when BigDecimal then Core::Numbers.plain(cell).tr(".", @decimal_mark)
+          when BigDecimal then Core::Numbers.digits(cell).tr(".", @decimal_mark)
           when Date then cell.iso8601
           when Time then cell.getutc.iso8601
           when true then "yes"

@@ -29,7 +29,7 @@ module UpTack
 
         def self.value(cell)
           case cell
-          when BigDecimal then Core::Numbers.plain(cell)
+          when BigDecimal then Core::Numbers.digits(cell)
           when Date then JSON.generate(cell.iso8601)
           when Time then JSON.generate(cell.getutc.iso8601)
           else JSON.generate(cell)

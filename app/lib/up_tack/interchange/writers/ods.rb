@@ -53,7 +53,7 @@ module UpTack
           when nil
             "<table:table-cell/>"
           when BigDecimal
-            typed("float", "value", Core::Numbers.plain(cell))
+            typed("float", "value", Core::Numbers.digits(cell))
           when Date
             typed("date", "date-value", cell.iso8601)
           when true, false

@@ -56,8 +56,8 @@ module UpTack
         def self.text(text)
           return csv(text) unless text.match?(/\A\s*[\[{]/)
 
-          plain = text.lstrip.start_with?("[") ? JSON.parse(text) : text.lines.map { |line| JSON.parse(line) }
-          gathered(plain.flat_map { |line| member(line) })
+          entries = text.lstrip.start_with?("[") ? JSON.parse(text) : text.lines.map { |line| JSON.parse(line) }
+          gathered(entries.flat_map { |line| member(line) })
         end
 
         # @param line [Hash] a day's end, an entry of an export, or the end of one

@@ -56,14 +56,14 @@ module UpTack
         # The people of a file are known here by their names.
         def design(content)
           known = Store::Person.all.to_h { |person| [person.name, person.id] }
-          plain = Marshal.load(Marshal.dump(content.design))
-          plain["tables"].each do |table|
+          attributes = Marshal.load(Marshal.dump(content.design))
+          attributes["tables"].each do |table|
             next unless table["review"]
 
             number = known[content.people[table["review"]["person"] - 1]&.fetch("name")]
             number ? table["review"]["person"] = number : table.delete("review")
           end
-          plain
+          attributes
         end
 
         def newcomers(content)

@@ -19,7 +19,7 @@ module UpTack
           @workspace.write do
             from = @workspace.project
             to = Core::Bench::RetoldProofs.after(change, from)
-            next from if to.to_plain == from.to_plain
+            next from if to.attributes == from.attributes
 
             renamed = change.renamed_choices
             Services::ChoicesInUse.new(@workspace).check(from, to, renamed: renamed)
@@ -103,7 +103,7 @@ module UpTack
             action: action,
             summary: summary,
             target_id: target,
-            design: JSON.generate(project.to_plain),
+            design: JSON.generate(project.attributes),
             **more
           )
           @workspace.renew

@@ -72,26 +72,26 @@ module UpTack
           project.tables.flat_map do |table|
             parts =
               table.rules.map do |rule|
-                ["#{table.field(rule.field).label} of #{table.label}", rule.to_plain, rule.formula_parts.values]
+                ["#{table.field(rule.field).label} of #{table.label}", rule.attributes, rule.formula_parts.values]
               end
             parts +=
               table.forms.map do |form|
-                ["Form #{form.name} of #{table.label}", form.to_plain, form.formulas(table).values.map(&:first)]
+                ["Form #{form.name} of #{table.label}", form.attributes, form.formulas(table).values.map(&:first)]
               end
-            parts.flat_map do |place, plain, formulas|
-              (texts(plain).grep(named) + formulas.select { |text| loose?(text, table, names) }).uniq.map do |text|
+            parts.flat_map do |place, attributes, formulas|
+              (texts(attributes).grep(named) + formulas.select { |text| loose?(text, table, names) }).uniq.map do |text|
                 Staying.new(place: place, text: text)
               end
             end
           end
         end
 
-        def texts(plain)
-          case plain
+        def texts(attributes)
+          case attributes
           when Hash
-            plain.flat_map { |part, value| (TEXTS.include?(part) && value.is_a?(String)) ? [value] : texts(value) }
+            attributes.flat_map { |part, value| (TEXTS.include?(part) && value.is_a?(String)) ? [value] : texts(value) }
           when Array
-            plain.flat_map { |each| texts(each) }
+            attributes.flat_map { |each| texts(each) }
           else
             []
           end

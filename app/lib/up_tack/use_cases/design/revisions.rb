@@ -66,7 +66,7 @@ module UpTack
           Core::Invalid.because(Core::Messages["designing.revisions.rule_is_not_there"]) unless earlier
           Core::Design::Changes::PinRule.new(
             table: table.key,
-            rule: now ? earlier.to_plain : earlier.to_plain.except("id")
+            rule: now ? earlier.attributes : earlier.attributes.except("id")
           )
         end
 

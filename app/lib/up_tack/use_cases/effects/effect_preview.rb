@@ -10,7 +10,7 @@ module UpTack
 
         def initialize(design, rule, workspace)
           @design = design
-          @plain_rule = rule
+          @definition = rule
           @field = design.field(rule.field)
           @rule = rule.compile(design)
           @workspace = workspace
@@ -21,7 +21,7 @@ module UpTack
         # @return [Array<String>, nil] keys of the columns that it needs, nil for all
         def columns
           named =
-            @plain_rule
+            @definition
               .references(@design)
               .filter_map do |each|
                 if each.steps.empty?
@@ -30,7 +30,7 @@ module UpTack
                   (each.steps.first.key if each.steps.first.table == @design.key)
                 end
               end
-          needed = [@field.key, *@plain_rule.reads(@design), *named].uniq
+          needed = [@field.key, *@definition.reads(@design), *named].uniq
           needed if needed.all? { |key| @design.kept?(key) }
         end
 

@@ -28,7 +28,7 @@ module UpTack
           found = @rule.mask.fit(value)
           return (found.text == value) ? "same" : "changes" if found.complete
 
-          (found.half && @plain_rule.clears?) ? "changes" : "refused"
+          (found.half && @definition.clears?) ? "changes" : "refused"
         end
       end
     end

@@ -54,21 +54,21 @@ module UpTack
         end
 
         # @param table [String]
-        # @param plain [Hash] a rule as a design has it; with the id of one that exists it stands for that
+        # @param attributes [Hash] a rule as a design has it; with the id of one that exists it stands for that
         # @param look_at [Integer, nil] a record whose example is wanted in any case
         # @param all [Boolean] whether to look at every record, however long it takes
         # @param most [Integer] examples wanted
         # @yield [Preview] what it has so far, every now and then
         # @return [Preview]
-        def call(table:, plain:, look_at: nil, all: false, most: EXAMPLES, &interim)
+        def call(table:, attributes:, look_at: nil, all: false, most: EXAMPLES, &interim)
           @table = table
           @most = most.clamp(1, MOST_EXAMPLES)
           @interim = interim
           @patience = all ? LONG_PATIENCE : PATIENCE
           design = @workspace.table(table)
-          changed =
-            Core::Design::Changes::PinRule.new(table: table, rule: plain).apply(@workspace.project).table(design.key)
-          rule = plain["id"] ? changed.rule(plain["id"]) : changed.rules.last
+          pinned = Core::Design::Changes::PinRule.new(table: table, rule: attributes).apply(@workspace.project)
+          changed = pinned.table(design.key)
+          rule = attributes["id"] ? changed.rule(attributes["id"]) : changed.rules.last
           survey(changed, rule, look_at)
         rescue Core::Invalid => e
           Preview.new(
@@ -76,7 +76,7 @@ module UpTack
             warnings: [],
             notices: [],
             fleeting: [],
-            pieces: pieces(plain),
+            pieces: pieces(attributes),
             counts: {},
             examples: [],
             looked_at: 0,
@@ -118,7 +118,7 @@ module UpTack
             sentence: rule.sentence(design),
             opening: sight.opening,
             fleeting: sight.fleeting,
-            pieces: pieces(rule.to_plain),
+            pieces: pieces(rule.attributes),
             looked: look_at && shown([look_at], sight).first,
             counts: @counts.dup,
             looked_at: looked_at,
@@ -149,8 +149,8 @@ module UpTack
           end
         end
 
-        def pieces(plain)
-          formula = plain["formula"]
+        def pieces(attributes)
+          formula = attributes["formula"]
           formula.is_a?(String) ? Core::Expression::StructuredForm.parse(formula) : nil
         end
 

@@ -11,7 +11,7 @@ module UpTack
         # @return [Hash] verdict:, stored:, result: and how:
         def preview(_id, values)
           value = values[@field.key]
-          {verdict: judged(value), stored: value.to_s, result: value && @plain_rule.run(value), how: nil}
+          {verdict: judged(value), stored: value.to_s, result: value && @definition.run(value), how: nil}
         end
 
         private
@@ -19,7 +19,7 @@ module UpTack
         def judged(value)
           return "blank" if value.nil?
 
-          (@plain_rule.run(value) == value) ? "same" : "changes"
+          (@definition.run(value) == value) ? "same" : "changes"
         end
       end
     end

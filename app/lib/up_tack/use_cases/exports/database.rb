@@ -68,7 +68,7 @@ module UpTack
                 )
               Store::RecordTable
                 .new(table)
-                .each { |id, row| insert.execute(id, *table.kept_fields.map { |field| plain(row[field.key]) }) }
+                .each { |id, row| insert.execute(id, *table.kept_fields.map { |field| column_value(row[field.key]) }) }
               insert.close
             end
           end
@@ -137,7 +137,7 @@ module UpTack
           )
         end
 
-        def plain(value)
+        def column_value(value)
           case value
           when BigDecimal then value.frac.zero? ? value.to_i : value.to_f
           when true then 1

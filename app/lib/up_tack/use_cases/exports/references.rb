@@ -21,8 +21,8 @@ module UpTack
         def texts(table)
           names = Store::NameIndex.find(@workspace.plan(table), @workspace.context).names
           twice = names.map(&:folded).tally.select { |_, times| times > 1 }
-          plain, shared = names.partition { |name| !twice.key?(name.folded) && !name.title.start_with?("#") }
-          found = plain.to_h { |name| [name.id, name.title] }
+          distinct, shared = names.partition { |name| !twice.key?(name.folded) && !name.title.start_with?("#") }
+          found = distinct.to_h { |name| [name.id, name.title] }
           keys = keyed(table, shared.map(&:id), found.values.to_set { |title| Core::Unicode.folded(title) })
           found.merge(keys)
         end

@@ -25,7 +25,7 @@ module UpTack
             (decimal == conventions.decimal_mark) ? conventions.group_mark : {"," => ".", "." => ","}.fetch(decimal)
           conventions =
             Core::Conventions.from(
-              conventions.to_plain.merge(
+              conventions.attributes.merge(
                 "date_order" => taken.dates || conventions.date_order,
                 "decimal_mark" => decimal,
                 "group_mark" => group
@@ -57,11 +57,11 @@ module UpTack
           elsif field.link? then @links.find(field, Interchange::Profile.text(cell))
           elsif field.yes_no? then cell
           elsif field.moment? then cell.is_a?(Date) ? cell.iso8601 : Interchange::Profile.text(cell)
-          else plain(cell)
+          else cell_value(cell)
           end
         end
 
-        def plain(cell)
+        def cell_value(cell)
           text = Interchange::Profile.text(cell)
           (@sheet && text.match?(HARMLESS)) ? text.delete_prefix("'") : text
         end

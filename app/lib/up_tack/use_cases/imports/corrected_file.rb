@@ -24,13 +24,13 @@ module UpTack
               name: "Refused"
             )
           RejectedRows.each(upload.refused) do |_, cells, why|
-            target << [*cells.values_at(*places).map { |cell| plain(cell) }, why]
+            target << [*cells.values_at(*places).map { |cell| without_guard(cell) }, why]
           end
           target.finish
         end
 
         # What stood in the file stands there again: a sign that makes it harmless is not put before it twice.
-        def plain(cell) = (cell.is_a?(String) && cell.match?(Cells::HARMLESS)) ? cell.delete_prefix("'") : cell
+        def without_guard(cell) = (cell.is_a?(String) && cell.match?(Cells::HARMLESS)) ? cell.delete_prefix("'") : cell
       end
     end
   end

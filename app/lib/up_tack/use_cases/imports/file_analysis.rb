@@ -79,12 +79,12 @@ module UpTack
         def by_name(profiles, table)
           names =
             open_fields(table)
-              .flat_map { |field| [[plain(field.label), field.key], [plain(field.key), field.key]] }
+              .flat_map { |field| [[comparable(field.label), field.key], [comparable(field.key), field.key]] }
               .reverse
               .to_h
           taken = []
           profiles.each_with_object({}) do |profile, found|
-            key = names[plain(profile.name)]
+            key = names[comparable(profile.name)]
             next if key.nil? || taken.include?(key)
 
             taken << key
@@ -92,7 +92,7 @@ module UpTack
           end
         end
 
-        def plain(name) = Core::Unicode.folded(name).gsub(/[^\p{L}\p{N}]/, "")
+        def comparable(name) = Core::Unicode.folded(name).gsub(/[^\p{L}\p{N}]/, "")
 
         # A column without a known name belongs where its values do.
         def by_content(profiles, table, found)

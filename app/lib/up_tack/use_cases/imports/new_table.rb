@@ -70,8 +70,8 @@ module UpTack
           low, high = (enough && type == "number") ? profile.range : nil
           if low && low != high
             found << Suggestion.new(
-              parts: {"kind" => "limits", "low" => Core::Numbers.plain(low), "high" => Core::Numbers.plain(high)},
-              words: "between #{Core::Numbers.plain(low)} and #{Core::Numbers.plain(high)}",
+              parts: {"kind" => "limits", "low" => Core::Numbers.digits(low), "high" => Core::Numbers.digits(high)},
+              words: "between #{Core::Numbers.digits(low)} and #{Core::Numbers.digits(high)}",
               doubtful: true
             )
           end

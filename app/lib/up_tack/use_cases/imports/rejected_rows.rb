@@ -19,7 +19,7 @@ module UpTack
           # @param row [Interchange::Source::Row]
           # @param reasons [Array<Array(String, String)>] labels of fields, and messages
           def add(row, reasons)
-            cells = row.cells.map { |cell| plain(cell) }
+            cells = row.cells.map { |cell| serialized(cell) }
             @file.puts(
               JSON.generate(
                 [row.number, cells, reasons.map { |label, message| [label, message].compact.join(": ") }.join(" ")]
@@ -31,7 +31,7 @@ module UpTack
 
           private
 
-          def plain(cell)
+          def serialized(cell)
             case cell
             when BigDecimal then {"n" => cell.to_s("F")}
             when Date then {"d" => cell.iso8601}

@@ -11,28 +11,29 @@ module UpTack
         module_function
 
         # @param guessed [Settings]
-        # @param plain [Hash{String=>Object}] "columns" => [{"column", "field", "dates", "decimal"}], "match", "blanks"
+        # @param settings [Hash{String=>Object}] "columns" => [{"column", "field", "dates", "decimal"}],
+        #   "match", "blanks"
         # @return [Settings]
         # @raise [Core::Invalid]
-        def over(guessed, plain)
-          overrides = (plain["columns"] || []).to_h { |each| [each["column"], each] }
+        def over(guessed, settings)
+          overrides = (settings["columns"] || []).to_h { |each| [each["column"], each] }
           columns = guessed.columns.map { |taken|
             overrides.key?(taken.column) ? changed(taken, overrides[taken.column]) : taken
           }
-          blanks = plain["blanks"] || guessed.blanks
+          blanks = settings["blanks"] || guessed.blanks
           unless %w[left kept].include?(blanks)
             Core::Invalid.because(Core::Messages["imports.settings_override.blanks_is_left_or_kept"], part: "blanks")
           end
           Settings.new(
             columns: columns,
-            match: plain["match"].to_s.empty? ? nil : plain["match"].to_s,
+            match: settings["match"].to_s.empty? ? nil : settings["match"].to_s,
             blanks: blanks
           )
         end
 
-        def changed(taken, plain)
-          field = plain.key?("field") ? plain["field"] : taken.field
-          dates, decimal = plain["dates"] || taken.dates, plain["decimal"] || taken.decimal
+        def changed(taken, settings)
+          field = settings.key?("field") ? settings["field"] : taken.field
+          dates, decimal = settings["dates"] || taken.dates, settings["decimal"] || taken.decimal
           sound = (field.nil? || field.is_a?(String)) && ORDERS.include?(dates) && MARKS.include?(decimal)
           unless sound
             Core::Invalid.because(

@@ -24,11 +24,11 @@ module UpTack
         # @return [Hash{String=>Object}] "every", "hour" (of the day), "keep" and "days"
         def settings = USUAL.merge(JSON.parse(Store::Settings["backups"] || "{}"))
 
-        # @param plain [Hash{String=>Object}]
+        # @param attributes [Hash{String=>Object}]
         # @return [Hash{String=>Object}]
         # @raise [Core::Invalid]
-        def change(plain)
-          wanted = settings.merge(plain.slice(*USUAL.keys))
+        def change(attributes)
+          wanted = settings.merge(attributes.slice(*USUAL.keys))
           unless EVERY.include?(wanted["every"])
             Core::Invalid.because(
               Core::Messages["maintenance.backups.backups_are_made_every_hour_day"],

@@ -112,7 +112,7 @@ module UpTack
               .select { |line| line.table.key == table && line.state == "passed" }
               .to_h { |line| [line.proof.id, line.run.points] }
           asked = {
-            "design" => @workspace.project.to_plain,
+            "design" => @workspace.project.attributes,
             "table" => table,
             "seen" => seen,
             "at" => SuggestEdges.clock(@workspace).to_s,

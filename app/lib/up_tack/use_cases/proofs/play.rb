@@ -31,8 +31,8 @@ module UpTack
             trial: trial,
             script: script,
             verdicts:
-              expect.map do |plain|
-                Core::Bench::ExpectationMatcher.verdict(Core::Design::Expectation.from(plain), trial, design)
+              expect.map do |attributes|
+                Core::Bench::ExpectationMatcher.verdict(Core::Design::Expectation.from(attributes), trial, design)
               end,
             proposed: propose ? Core::Bench::SuggestedExpectations.new(trial, design).all : []
           )
@@ -85,7 +85,7 @@ module UpTack
           recorder = Core::Bench::Recorder.new(@workspace.project, @workspace.context.records)
           trial = over_real(design, script, recorder)
           trial.states
-          script.merge("at" => script["at"] || now.to_s, "records" => recorder.plain)
+          script.merge("at" => script["at"] || now.to_s, "records" => recorder.records)
         end
 
         def over_real(design, script, records) = play(design, script, **Play.real(@workspace.ground, records))

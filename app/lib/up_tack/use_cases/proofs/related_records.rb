@@ -22,7 +22,7 @@ module UpTack
           while (design, left = pending.shift)
             (
               design.fields.select(&:link?).map(&:target) +
-                design.rules.select(&:looks_up?).map { |rule| rule.to_plain["target"] }
+                design.rules.select(&:looks_up?).map { |rule| rule.attributes["target"] }
             ).uniq.each do |key|
               target = @workspace.project.table(key)
               next if left.zero? || found.key?(target.key) || target.key == table.key
@@ -55,13 +55,13 @@ module UpTack
             .rules
             .select(&:looks_up?)
             .to_h do |rule|
-              plain = rule.to_plain
-              target = @workspace.project.table(plain["target"])
+              attributes = rule.attributes
+              target = @workspace.project.table(attributes["target"])
               found = []
               Store::RecordTable
                 .new(target)
-                .each_batch(keys: [plain["target_field"]]) do |batch|
-                  found = batch.filter_map { |_, values| values[plain["target_field"]] }.first(limit)
+                .each_batch(keys: [attributes["target_field"]]) do |batch|
+                  found = batch.filter_map { |_, values| values[attributes["target_field"]] }.first(limit)
                   break
                 end
               [rule.field, found]

@@ -100,8 +100,8 @@ module UpTack
               .new(trial, design)
               .all
               .select do |each|
-                each.plain["rule"] == rule.id ||
-                  (each.plain["what"] == "value" && rule.writes.include?(each.plain["field"]))
+                each.attributes["rule"] == rule.id ||
+                  (each.attributes["what"] == "value" && rule.writes.include?(each.attributes["field"]))
               end
           candidate =
             Core::Bench::BoundaryCases::Candidate.new(

@@ -116,7 +116,7 @@ module UpTack
           rule = refusal.rule && @table.rule(refusal.rule)
           return {} unless rule&.checks?
 
-          assignments = solver.assignments_for(Expression.parse(rule.to_plain["formula"]), true, seen.merge(wanted))
+          assignments = solver.assignments_for(Expression.parse(rule.attributes["formula"]), true, seen.merge(wanted))
           assignments.find { |assignment| assignment.keys.all? { |key| @table.field(key) && !wanted.key?(key) } } || {}
         end
 

@@ -68,7 +68,7 @@ module UpTack
         def played(script)
           @played.fetch(script) do
             trial = play(script)
-            expect = trial && SuggestedExpectations.new(trial, @table).all.select(&:usual).map(&:plain)
+            expect = trial && SuggestedExpectations.new(trial, @table).all.select(&:usual).map(&:attributes)
             @played[script] = trial && Found.new(script: script, trial: trial, expect: expect)
           end
         rescue ArgumentError, TypeError, KeyError, NoMethodError
@@ -78,7 +78,7 @@ module UpTack
         # Each once, the simplest first.
         def scripts(rule, mutant)
           scenes = Scenes.new(@table, @base, @scene, rule, @seen)
-          assignments = @assignments.find(rule, mutant.plain && Rules.from(mutant.plain))
+          assignments = @assignments.find(rule, mutant.attributes && Rules.from(mutant.attributes))
           Scenes::ALL
             .lazy
             .flat_map { |scene|

@@ -16,12 +16,12 @@ module UpTack
         # @param mutant [Mutants::Mutant]
         # @return [String, nil] a sentence; nil where nothing is proven
         def reason(rule, mutant)
-          return numbered(rule) if mutant.plain.nil?
+          return numbered(rule) if mutant.attributes.nil?
 
-          other = Rules.from(mutant.plain)
+          other = Rules.from(mutant.attributes)
           return decided(rule, other) if rule.decides?
 
-          parts = changed(rule.to_plain, mutant.plain)
+          parts = changed(rule.attributes, mutant.attributes)
           parts.one? ? by_setting(rule, other, parts.first) || by_formula(rule, other) : by_formula(rule, other)
         rescue Expression::Invalid, Masks::Invalid, NoMethodError, KeyError
           nil # What can't be evaluated alone proves nothing.
@@ -100,7 +100,7 @@ module UpTack
 
         # Whether what a number is made of always fits a mask: fixed texts, counts and years.
         def shaped?(number, mask)
-          tree = Expression.parse(number.to_plain["formula"])
+          tree = Expression.parse(number.attributes["formula"])
           parts = tree.is_a?(Expression::Nodes::Join) ? tree.parts : [tree]
           texts = parts.map { |part| fixed(part) }
           texts.none?(&:nil?) && mask.fits?(texts.join)
@@ -125,7 +125,7 @@ module UpTack
         end
 
         # Whether the two differ in what becomes of fields that have a value.
-        def manner?(rule, other) = (changed(rule.to_plain, other.to_plain) & %w[only_blank overrules]).any?
+        def manner?(rule, other) = (changed(rule.attributes, other.attributes) & %w[only_blank overrules]).any?
 
         def watched(rule, other)
           return unless rule.fills? && rule.triggers(@table).sort == other.triggers(@table).sort
@@ -176,8 +176,10 @@ module UpTack
         # What the field keeps has its own decimals.
         def rounded_alike?(rule, *texts)
           kept = (rule.calculates? || rule.defaults?) ? @table.field(rule.field)&.decimals : nil
-          plain = texts.map { |text| Decimals.new(@table).plain(kept ? "round(#{text}, #{kept})" : text) }
-          plain.map { |text| Expression::Printer.new.print(Expression.parse(text)) }.uniq.length == 1
+          reduced = texts.map { |text|
+            Decimals.new(@table).without_idle_rounding(kept ? "round(#{text}, #{kept})" : text)
+          }
+          reduced.map { |text| Expression::Printer.new.print(Expression.parse(text)) }.uniq.length == 1
         end
 
         def compiled(rule, part) = Expression.compile(rule.formula_parts.fetch(part), @table.scope, counting: true)

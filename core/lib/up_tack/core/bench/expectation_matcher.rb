@@ -49,7 +49,7 @@ module UpTack
 
         # @return [Trial::Moment, nil] the one that an expectation is about
         def self.moment_of(expectation, trial)
-          act = expectation.plain["act"]
+          act = expectation.attributes["act"]
           act ? trial.moments[act.to_i - 1] : trial.last
         end
         private_class_method :moment_of
@@ -67,7 +67,7 @@ module UpTack
         # @return [String, nil] why it can't be held against the trial at all
         def astray(expectation)
           field = expectation.field
-          return "the script has no act #{expectation.plain["act"]}" unless @moment
+          return "the script has no act #{expectation.attributes["act"]}" unless @moment
 
           "there is no field `#{field}` any more" if field && @table.field(field).nil?
         end
@@ -75,12 +75,12 @@ module UpTack
         # @param expectation [Design::Expectation]
         # @return [Verdict]
         def match(expectation)
-          met, actual = send(expectation.what, expectation.plain)
+          met, actual = send(expectation.what, expectation.attributes)
           Verdict.new(
             met: met,
             expected: telling.format(expectation),
             actual: actual,
-            field: expectation.field || expectation.plain["after"],
+            field: expectation.field || expectation.attributes["after"],
             rules: rules(expectation)
           )
         end
@@ -89,17 +89,17 @@ module UpTack
         # @param expectation [Design::Expectation]
         # @return [Boolean]
         def met?(expectation)
-          plain = expectation.plain
+          attributes = expectation.attributes
           case expectation.what
           when "saved"
             %w[saved back].include?(@moment.state)
           when "value"
-            !outcome.nil? && !outcome.unreadable.key?(plain["field"]) &&
-              Values.dump(outcome.values[plain["field"]]) == plain["is"]
+            !outcome.nil? && !outcome.unreadable.key?(attributes["field"]) &&
+              Values.dump(outcome.values[attributes["field"]]) == attributes["is"]
           when "state"
-            part, wanted = STATES.fetch(plain["is"]) { return false }
-            @trial.states.fetch(plain["field"])[part] == wanted
-          else send(expectation.what, plain).first
+            part, wanted = STATES.fetch(attributes["is"]) { return false }
+            @trial.states.fetch(attributes["field"])[part] == wanted
+          else send(expectation.what, attributes).first
           end
         end
 
@@ -125,74 +125,77 @@ module UpTack
           %w[saved deleted].include?(expectation.what) ? refusals.filter_map(&:rule).uniq : expectation.rules(@table)
         end
 
-        def saved(_plain) = [%w[saved back].include?(@moment.state), result_words]
-        def deleted(_plain) = [@moment.state == "deleted", result_words]
+        def saved(_attributes) = [%w[saved back].include?(@moment.state), result_words]
+        def deleted(_attributes) = [@moment.state == "deleted", result_words]
 
-        def refused(plain)
+        def refused(attributes)
           return [false, result_words] unless @moment.state == "refused"
-          return [plain["message"].nil? || @moment.message.include?(plain["message"]), result_words] if @moment.message
+
+          message = attributes["message"]
+          return [message.nil? || @moment.message.include?(message), result_words] if @moment.message
 
           meant =
             refusals.select do |each|
-              (plain["rule"].nil? || each.rule == plain["rule"]) &&
-                (plain["field"].nil? || each.field == plain["field"])
+              (attributes["rule"].nil? || each.rule == attributes["rule"]) &&
+                (attributes["field"].nil? || each.field == attributes["field"])
             end
-          return false, result_words if meant.empty?
-          return true, result_words if plain["message"].nil? || meant.any? { |each| each.message == plain["message"] }
+          return [false, result_words] if meant.empty?
+          return [true, result_words] if message.nil? || meant.any? { |each| each.message == message }
 
           [false, "#{result_words} with “#{meant.first.message}”"]
         end
 
-        def value(plain)
-          key = plain["field"]
+        def value(attributes)
+          key = attributes["field"]
           return [false, "nothing was worked out"] unless outcome
           return [false, "what was typed can't be read: #{outcome.unreadable[key]}"] if outcome.unreadable.key?(key)
 
           found = Values.dump(outcome.values[key])
-          [found == plain["is"], "#{telling.label(key)} is #{telling.value(key, found)}"]
+          [found == attributes["is"], "#{telling.label(key)} is #{telling.value(key, found)}"]
         end
 
-        def state(plain)
-          part, wanted = STATES.fetch(plain["is"]) { return [false, "there is no such state"] }
-          state = @trial.states.fetch(plain["field"])
+        def state(attributes)
+          part, wanted = STATES.fetch(attributes["is"]) { return [false, "there is no such state"] }
+          state = @trial.states.fetch(attributes["field"])
           now = STATES.key([part, state[part]])
-          [state[part] == wanted, "#{telling.label(plain["field"])} is #{now.tr("_", "-")}"]
+          [state[part] == wanted, "#{telling.label(attributes["field"])} is #{now.tr("_", "-")}"]
         end
 
-        def logged(plain)
+        def logged(attributes)
           change =
-            changes(plain["field"]).find do |each|
-              same?(plain, "before", each.before) && same?(plain, "after", each.after)
+            changes(attributes["field"]).find do |each|
+              same?(attributes, "before", each.before) && same?(attributes, "after", each.after)
             end
-          [!change.nil?, logged_words(plain["field"])]
+          [!change.nil?, logged_words(attributes["field"])]
         end
 
-        def unlogged(plain) = [changes(plain["field"]).empty?, logged_words(plain["field"])]
+        def unlogged(attributes) = [changes(attributes["field"]).empty?, logged_words(attributes["field"])]
 
-        def number(plain)
-          text = outcome && Values.show(outcome.values[plain["field"]])
+        def number(attributes)
+          text = outcome && Values.show(outcome.values[attributes["field"]])
           [
-            !text.to_s.empty? && Masks.read(plain["fits"].to_s).fits?(text),
+            !text.to_s.empty? && Masks.read(attributes["fits"].to_s).fits?(text),
             text.to_s.empty? ? "it has no number" : "the number is #{text}"
           ]
         rescue Masks::Invalid
           [false, "the expected mask can't be read"]
         end
 
-        def cursor(plain)
+        def cursor(attributes)
           return [false, "the script uses no form"] unless @trial.cursor
 
           following = @trial.cursor.all
-          return [false, "#{telling.label(plain["after"])} is not on the form"] unless following.key?(plain["after"])
+          after = attributes["after"]
+          return [false, "#{telling.label(after)} is not on the form"] unless following.key?(after)
 
-          to = following[plain["after"]]
-          [to == plain["to"], "it goes to #{to ? telling.label(to) : "the end"}"]
+          to = following[after]
+          [to == attributes["to"], "it goes to #{to ? telling.label(to) : "the end"}"]
         end
 
         def outcome = @moment.outcome
         def refusals = outcome ? outcome.refusals : []
         def changes(key) = @moment.logged.select { |change| change.field.key == key }
-        def same?(plain, part, value) = !plain.key?(part) || Values.dump(value) == plain[part]
+        def same?(attributes, part, value) = !attributes.key?(part) || Values.dump(value) == attributes[part]
 
         def logged_words(key)
           found = changes(key)

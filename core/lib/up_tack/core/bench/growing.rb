@@ -39,8 +39,10 @@ module UpTack
         def aggregate(side)
           return side if side.is_a?(Nodes::Aggregate)
 
-          formula = side.is_a?(Nodes::Field) && !side.before && @table.calculation(side.key)&.to_plain&.fetch("formula")
-          tree = formula && Expression.parse(formula)
+          return if !side.is_a?(Nodes::Field) || side.before
+
+          calculation = @table.calculation(side.key)
+          tree = calculation && Expression.parse(calculation.attributes["formula"])
           tree if tree.is_a?(Nodes::Aggregate)
         end
 

@@ -14,7 +14,7 @@ module UpTack
 
         # sort:: one of SORTS; words:: what is done, for people; plain:: the rule with the mistake, nil
         #   where it is left out
-        Mutant = Struct.new(:sort, :words, :plain, keyword_init: true)
+        Mutant = Struct.new(:sort, :words, :attributes, keyword_init: true)
 
         # @param rule [Rules::Rule]
         # @param table [Design::Table] its own
@@ -24,7 +24,7 @@ module UpTack
         def initialize(rule, table)
           @rule = rule
           @table = table
-          @plain = rule.to_plain
+          @attributes = rule.attributes
         end
 
         # @return [Array<Mutant>]
@@ -32,20 +32,22 @@ module UpTack
           return suggesting if idle?
 
           found = InFormulas.new(@rule, @table).all + Settings.new(@rule, @table).all
-          found = found.uniq(&:plain).reject { |mutant| mutant.plain == @plain }
-          sound = found.lazy.select { |mutant| sound?(mutant.plain) }.first(MOST)
+          found = found.uniq(&:attributes).reject { |mutant| mutant.attributes == @attributes }
+          sound = found.lazy.select { |mutant| sound?(mutant.attributes) }.first(MOST)
           [Mutant.new(sort: "left_out", words: "the rule left out"), *sound]
         end
 
         private
 
         # What is only suggested does nothing when a record is saved, whatever it is made of.
-        def suggesting = Settings.new(@rule, @table).all.select { |mutant| mutant.plain["mode"] != @plain["mode"] }
+        def suggesting
+          Settings.new(@rule, @table).all.select { |mutant| mutant.attributes["mode"] != @attributes["mode"] }
+        end
 
         def idle? = @rule.outcomes(@table).map(&:first) == ["idle"]
 
-        def sound?(plain)
-          rule = Rules.from(plain)
+        def sound?(attributes)
+          rule = Rules.from(attributes)
           beside = @table.with_rule(@rule.id, rule)
           rule.shape_problems.empty? && rule.problems(beside).empty?
         rescue Expression::Invalid, Masks::Invalid, KeyError

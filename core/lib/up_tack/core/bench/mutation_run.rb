@@ -45,7 +45,9 @@ module UpTack
         # @param rule [Rules::Rule]
         # @param mutant [Mutants::Mutant]
         # @return [Save::CompiledProject] of the project with the mistake in it
-        def ground(rule, mutant) = @ground.with_rule(@table.key, rule, mutant.plain && Rules.from(mutant.plain))
+        def ground(rule, mutant)
+          @ground.with_rule(@table.key, rule, mutant.attributes && Rules.from(mutant.attributes))
+        end
 
         private
 

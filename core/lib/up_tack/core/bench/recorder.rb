@@ -46,7 +46,7 @@ module UpTack
 
         # @return [Hash{String=>Hash{String=>Hash{String=>Object}}}] plain values by table
         #   and number, without what is worked out and what is blank
-        def plain
+        def records
           @seen
             .reject { |_, all| all.empty? }
             .to_h do |key, all|

@@ -29,17 +29,17 @@ module UpTack
         def rewritten
           return @project if found.empty?
 
-          Design::Project.reopen(plain, tolerating: @project.tolerated)
+          Design::Project.reopen(attributes, tolerating: @project.tolerated)
         end
 
         private
 
-        def plain
-          plain = @project.to_plain
-          plain["tables"].each do |table|
+        def attributes
+          attributes = @project.attributes
+          attributes["tables"].each do |table|
             (table["proofs"] || []).each { |proof| proof["expect"] = found.fetch(proof["id"], proof["expect"]) }
           end
-          plain
+          attributes
         end
 
         def found =

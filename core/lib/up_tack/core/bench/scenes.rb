@@ -84,8 +84,8 @@ module UpTack
         def back(assignment)
           return if assignment.empty? || children?(assignment)
 
-          plain = assignment.reject { |key, _| key.include?(".") || %w[clock first].include?(key) }
-          @scene.script(plain.keys.to_h { |key| [key, @base.values[key]] }.merge("first" => plain))
+          own = assignment.reject { |key, _| key.include?(".") || %w[clock first].include?(key) }
+          @scene.script(own.keys.to_h { |key| [key, @base.values[key]] }.merge("first" => own))
         end
 
         # There before, as it is with the changes; then something else is changed.
@@ -96,8 +96,8 @@ module UpTack
 
         # There before, as the base record is; then changed.
         def as_stored(assignment)
-          plain = own(assignment)
-          plain.empty? ? nil : standing_script({}, plain)
+          own = own(assignment)
+          own.empty? ? nil : standing_script({}, own)
         end
 
         # There before with the changes; then one of the fields that the rule names is changed.
@@ -148,8 +148,8 @@ module UpTack
         # A second record with the changes, after one without.
         def another(assignment)
           script = twice({}) or return
-          plain = own(assignment)
-          return if plain.empty?
+          own = own(assignment)
+          return if own.empty?
 
           first, save, new, second = script["acts"]
           {
@@ -158,7 +158,7 @@ module UpTack
               first,
               save,
               new,
-              second.merge("values" => second["values"].merge(plain.transform_values { |value| dumped(value) }))
+              second.merge("values" => second["values"].merge(own.transform_values { |value| dumped(value) }))
             ]
           }
         end
@@ -208,8 +208,8 @@ module UpTack
         # What the rule sets is there already when it is moved.
         def refilled(assignment)
           filled = targets.to_h { |key| [key, other(key)] }.compact
-          plain = own(assignment).except(*targets)
-          (filled.empty? || plain.empty?) ? nil : standing_script(filled, plain)
+          own = own(assignment).except(*targets)
+          (filled.empty? || own.empty?) ? nil : standing_script(filled, own)
         end
 
         def as_clerk(assignment) = as("clerk", assignment)
@@ -239,11 +239,11 @@ module UpTack
 
         # It happens, ends, and happens again on another day.
         def again_later(assignment)
-          plain = own(assignment)
-          return if plain.empty?
+          own = own(assignment)
+          return if own.empty?
 
           script = @scene.script(assignment) or return
-          usual = plain.keys.to_h { |key| [key, dumped(@base.values[key])] }
+          usual = own.keys.to_h { |key| [key, dumped(@base.values[key])] }
           wait = {"do" => "wait", "days" => 2, "hours" => 0}
           {
             **script,
@@ -254,7 +254,7 @@ module UpTack
               {"do" => "fill_in", "values" => usual},
               {"do" => "save"},
               wait,
-              {"do" => "fill_in", "values" => plain.transform_values { |value| dumped(value) }},
+              {"do" => "fill_in", "values" => own.transform_values { |value| dumped(value) }},
               {"do" => "save"}
             ]
           }

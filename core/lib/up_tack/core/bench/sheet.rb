@@ -28,7 +28,7 @@ module UpTack
         def markdown
           passed = @states.values.count("passed")
           head = [
-            "# #{plain(@project.name)}: rule sheet",
+            "# #{escaped(@project.name)}: rule sheet",
             "",
             Messages[
               "bench.sheet.of_rules_are_proven",
@@ -45,9 +45,9 @@ module UpTack
 
         def of_table(table)
           lines = [
-            "## #{plain(table.label)}",
+            "## #{escaped(table.label)}",
             "",
-            *[table.note, Design::Descriptions.table(table)].compact.flat_map { |text| [plain(text), ""] }
+            *[table.note, Design::Descriptions.table(table)].compact.flat_map { |text| [escaped(text), ""] }
           ]
           lines + table.fields.flat_map { |field| [*of_field(field, table), ""] } + of_proofs(table)
         end
@@ -56,11 +56,11 @@ module UpTack
           rules = table.rules.select { |rule| rule.field == field.key }
           said =
             if rules.empty?
-              [plain(Design::Descriptions.field(field, table))]
+              [escaped(Design::Descriptions.field(field, table))]
             else
               rules.flat_map { |rule| of_rule(rule, table) }
             end
-          ["### #{plain(field.label)}", "", *[field.note].compact.flat_map { |note| [plain(note), ""] }, *said]
+          ["### #{escaped(field.label)}", "", *[field.note].compact.flat_map { |note| [escaped(note), ""] }, *said]
         end
 
         def of_rule(rule, table)
@@ -69,11 +69,11 @@ module UpTack
             covered.proofs.filter_map do |id|
               table.proof(id)&.name || @project.tables.filter_map { |other| other.proof(id)&.name }.first
             end
-          shown = names.first(5).map { |name| "“#{plain(name)}”" }
+          shown = names.first(5).map { |name| "“#{escaped(name)}”" }
           shown << "#{names.length - 5} more" if names.length > 5
           by = shown.empty? ? "" : "; shown by #{Masks::Phrases.to_sentence(shown)}"
           [
-            "- #{plain(rule.sentence(table))}#{" #{plain(rule.note)}" if rule.note} " \
+            "- #{escaped(rule.sentence(table))}#{" #{escaped(rule.note)}" if rule.note} " \
               "*(#{STATES.fetch(covered.state)}, #{covered.reached.length} of #{covered.points.length} seen#{by})*",
             *decision_rows(rule, table)
           ]
@@ -89,7 +89,7 @@ module UpTack
               heads,
               heads.map { "---" },
               *rule.rows.map { |row| heads.each_index.map { |index| row[index].to_s } }
-            ].map { |cells| "  | #{cells.map { |cell| plain(cell).gsub("|", "\\|") }.join(" | ")} |" },
+            ].map { |cells| "  | #{cells.map { |cell| escaped(cell).gsub("|", "\\|") }.join(" | ")} |" },
             ""
           ]
         end
@@ -99,7 +99,7 @@ module UpTack
 
           telling = Design::ExpectationFormatter.new(table, Ports::NoRecords)
           [
-            "### Proofs of #{plain(table.label)}",
+            "### Proofs of #{escaped(table.label)}",
             "",
             *table.proofs.map { |proof| "- #{of_proof(proof, telling)}" },
             ""
@@ -111,13 +111,13 @@ module UpTack
           expected = proof.expectations.map { |each| telling.format(each) }.join(", ")
           [
             ("**#{state}** " unless state == "passed"),
-            "#{plain(proof.name)}: #{plain(expected)}.",
-            (" #{plain(proof.note)}" if proof.note)
+            "#{escaped(proof.name)}: #{escaped(expected)}.",
+            (" #{escaped(proof.note)}" if proof.note)
           ].join
         end
 
         # Signs that Markdown would take for its own.
-        def plain(text) = text.to_s.gsub(/\s*\n\s*/, " ").gsub(/([\\`*_<>\[\]#])/) { "\\#{_1}" }
+        def escaped(text) = text.to_s.gsub(/\s*\n\s*/, " ").gsub(/([\\`*_<>\[\]#])/) { "\\#{_1}" }
       end
     end
   end

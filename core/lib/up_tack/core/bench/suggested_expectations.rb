@@ -6,9 +6,9 @@ module UpTack
       # What could be expected of a trial, taken over from what was seen; for the builder
       # to pick from and to mend, since what was seen need not be what was meant.
       class SuggestedExpectations
-        # plain:: an Expectation's plain form; words:: what it says
+        # attributes:: an Expectation's plain form; words:: what it says
         # usual:: whether it is picked unless somebody says otherwise
-        Proposed = Struct.new(:plain, :words, :usual, keyword_init: true)
+        Proposed = Struct.new(:attributes, :words, :usual, keyword_init: true)
 
         # Longest message that is expected word for word.
         LONGEST_MESSAGE = 2_000
@@ -23,7 +23,7 @@ module UpTack
         end
 
         # @return [Array<Proposed>]
-        def all = [*earlier, *ending, *values, *states, *logged, *cursor].uniq(&:plain)
+        def all = [*earlier, *ending, *values, *states, *logged, *cursor].uniq(&:attributes)
 
         private
 
@@ -67,7 +67,7 @@ module UpTack
         # Word for word only what the builder wrote: what a rule says by itself changes with it.
         def message(refusal)
           rule = refusal.rule && @table.rule(refusal.rule)
-          own = rule.nil? || rule.to_plain.values_at("message", "saying").compact.any?
+          own = rule.nil? || rule.attributes.values_at("message", "saying").compact.any?
           refusal.message[0, LONGEST_MESSAGE] if own
         end
 
@@ -102,7 +102,7 @@ module UpTack
         def shape(field, text)
           mask = @table.rules.find { |rule| rule.masks? && rule.field == field.key }
           if mask
-            mask.to_plain["mask"]
+            mask.attributes["mask"]
           else
             Masks::Examples.readings(Values.show(text)).then { |found| found[1] || found.first }
           end
@@ -152,8 +152,12 @@ module UpTack
 
         def outcome = @moment.outcome
 
-        def proposed(plain, usual) =
-          Proposed.new(plain: plain, words: @telling.format(Design::Expectation.from(plain)), usual: usual)
+        def proposed(attributes, usual) =
+          Proposed.new(
+            attributes: attributes,
+            words: @telling.format(Design::Expectation.from(attributes)),
+            usual: usual
+          )
       end
     end
   end

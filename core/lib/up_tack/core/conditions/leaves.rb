@@ -119,7 +119,7 @@ module UpTack
           return if rule.nil? || rule.once? || rule.formula(@table).fleeting.any?
 
           # Parsed anew, since the same text elsewhere may be taken in as something else.
-          [@table.field(node.key), Expression::Parser.new(rule.to_plain["formula"]).tree]
+          [@table.field(node.key), Expression::Parser.new(rule.attributes["formula"]).tree]
         end
 
         def leaf?(node)

@@ -183,9 +183,9 @@ module UpTack
         def text(part)
           case part.kind
           when :blank then "blank"
-          when :value then @input.plain(part.low)
-          when :compare then "#{part.sign} #{@input.plain(part.low)}"
-          else "#{@input.plain(part.low)}..#{"<" if part.open}#{@input.plain(part.high)}"
+          when :value then @input.cell_text(part.low)
+          when :compare then "#{part.sign} #{@input.cell_text(part.low)}"
+          else "#{@input.cell_text(part.low)}..#{"<" if part.open}#{@input.cell_text(part.high)}"
           end
         end
 

@@ -54,7 +54,7 @@ module UpTack
         end
 
         # @return [String] the value as a cell keeps it: the same for every firm
-        def plain(value)
+        def cell_text(value)
           text = value.is_a?(String) ? value : Values.dump(value)
           text = (value ? "yes" : "no") if [true, false].include?(value)
           (text.match?(Cell::SPECIAL) || text == "blank") ? "\"#{text.gsub("\"", "\"\"")}\"" : text

@@ -48,11 +48,11 @@ module UpTack
         end
 
         # @return [Array<Array<String>>] cells in the one spelling in which they are kept
-        def plain_rows
+        def normalized_rows
           @rule.rows.map do |row|
             next row if row.length > width
 
-            width.times.map { |column| fault(row, column) ? row[column].to_s : plain(row, column) }
+            width.times.map { |column| fault(row, column) ? row[column].to_s : cell_text(row, column) }
           end
         end
 
@@ -96,7 +96,7 @@ module UpTack
           e.message
         end
 
-        def plain(row, column)
+        def cell_text(row, column)
           return input(row, column).to_s if column < @inputs.length
 
           value = output(row, column - @inputs.length)

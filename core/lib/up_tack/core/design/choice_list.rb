@@ -9,18 +9,18 @@ module UpTack
       # retired:: those that old records keep and new ones can't have
       ChoiceList =
         Struct.new(:id, :name, :values, :retired, keyword_init: true) do
-          # @param plain [Hash{String=>Object}] from a design
-          def self.from(plain)
+          # @param attributes [Hash{String=>Object}] from a design
+          def self.from(attributes)
             new(
-              id: plain["id"],
-              name: plain["name"],
-              values: (plain["values"] || []).freeze,
-              retired: (plain["retired"] || []).freeze
+              id: attributes["id"],
+              name: attributes["name"],
+              values: (attributes["values"] || []).freeze,
+              retired: (attributes["retired"] || []).freeze
             ).freeze
           end
 
           # @return [Hash{String=>Object}]
-          def to_plain = {"id" => id, "name" => name, "values" => values.dup, "retired" => retired.dup}
+          def attributes = {"id" => id, "name" => name, "values" => values.dup, "retired" => retired.dup}
         end
     end
   end

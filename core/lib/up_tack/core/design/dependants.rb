@@ -23,11 +23,11 @@ module UpTack
 
         # Takes them out of a plain project.
         # @return [void]
-        def drop(project, plain, table:, key: nil)
+        def drop(project, attributes, table:, key: nil)
           lost = rules(project, table: table, key: key).map { |_, rule| rule.id }
           project
             .tables
-            .zip(plain["tables"]) do |design, each|
+            .zip(attributes["tables"]) do |design, each|
               each["rules"].reject! { |rule| lost.include?(rule["id"]) }
               filters =
                 design.filters.select { |filter| named?(filter.compiled(design).references, table, key) }.map(&:id)
@@ -42,7 +42,7 @@ module UpTack
           project.tables.flat_map do |design|
             design
               .forms
-              .select { |form| FormRewriter.without(form, design, table: table, key: key) != form.to_plain }
+              .select { |form| FormRewriter.without(form, design, table: table, key: key) != form.attributes }
               .map { |form| [design, form] }
           end
         end

@@ -21,22 +21,22 @@ module UpTack
         STATES = %w[shown hidden open closed required optional read_only writable].freeze
 
         # @return [Hash{String=>Object}]
-        attr_reader :plain
+        attr_reader :attributes
 
-        def self.from(plain) = new(plain)
+        def self.from(attributes) = new(attributes)
 
-        def initialize(plain)
-          @plain = plain
+        def initialize(attributes)
+          @attributes = attributes
         end
 
-        def what = plain["what"]
-        def field = plain["field"]
+        def what = attributes["what"]
+        def field = attributes["field"]
 
         # @param table [Design::Table]
         # @return [Array<String>] ids of the rules that it speaks of
         def rules(table)
           case what
-          when "refused" then [plain["rule"]].compact
+          when "refused" then [attributes["rule"]].compact
           when "state" then table.rules.select(&:field_state?).select { |rule| rule.field == field }.map(&:id)
           when "value", "number", "logged" then table.rules.select { |rule| rule.writes.include?(field) }.map(&:id)
           else []
@@ -48,9 +48,9 @@ module UpTack
         # @return [Hash{String=>Object}] plain, with values as they are kept
         def normalized(table, reading)
           design = table.field(field.to_s)
-          return plain unless design && %w[value logged].include?(what)
+          return attributes unless design && %w[value logged].include?(what)
 
-          plain.to_h do |part, value|
+          attributes.to_h do |part, value|
             [part, (%w[is before after].include?(part) && value.is_a?(String)) ? kept(design, value, reading) : value]
           end
         end

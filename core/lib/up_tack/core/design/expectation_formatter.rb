@@ -15,33 +15,33 @@ module UpTack
         # @param expectation [Design::Expectation]
         # @return [String]
         def format(expectation)
-          plain = expectation.plain
-          label = label(plain["field"])
+          attributes = expectation.attributes
+          label = label(attributes["field"])
           said = case expectation.what
           when "saved" then "it is saved"
           when "deleted" then "it is deleted"
-          when "refused" then refusal(plain)
-          when "value" then "#{label} is #{value(plain["field"], plain["is"])}"
-          when "state" then "#{label} is #{plain["is"].to_s.tr("_", "-")}"
-          when "logged" then logged(plain, label)
+          when "refused" then refusal(attributes)
+          when "value" then "#{label} is #{value(attributes["field"], attributes["is"])}"
+          when "state" then "#{label} is #{attributes["is"].to_s.tr("_", "-")}"
+          when "logged" then logged(attributes, label)
           when "unlogged" then "nothing is logged of #{label}"
-          when "number" then "#{label} is numbered as #{mask(plain["fits"])}"
-          when "cursor" then "the cursor goes from #{label(plain["after"])} " \
-            "to #{plain["to"] ? label(plain["to"]) : "the end"}"
+          when "number" then "#{label} is numbered as #{mask(attributes["fits"])}"
+          when "cursor" then "the cursor goes from #{label(attributes["after"])} " \
+            "to #{attributes["to"] ? label(attributes["to"]) : "the end"}"
           end
-          plain["act"] ? "after act #{plain["act"]}, #{said}" : said
+          attributes["act"] ? "after act #{attributes["act"]}, #{said}" : said
         end
 
-        # @param plain [Object] a value as a design keeps it
+        # @param attributes [Object] a value as a design keeps it
         # @return [String] as it is read
-        def value(key, plain)
+        def value(key, attributes)
           field = @table.field(key.to_s)
-          return plain.nil? ? "blank" : plain.to_s unless field
+          return attributes.nil? ? "blank" : attributes.to_s unless field
 
-          shown = plain.nil? ? "" : field.show(field.values.load(plain), @records)
+          shown = attributes.nil? ? "" : field.show(field.values.load(attributes), @records)
           shown.empty? ? "blank" : shown
         rescue ArgumentError, TypeError
-          plain.to_s
+          attributes.to_s
         end
 
         # @return [String] a rule as its tack says it
@@ -54,18 +54,18 @@ module UpTack
 
         private
 
-        def refusal(plain)
-          by = plain["rule"] ? " by #{rule(plain["rule"])}" : ""
-          at = (plain["field"] && !plain["rule"]) ? " at #{label(plain["field"])}" : ""
-          said = plain["message"] ? " with “#{plain["message"]}”" : ""
+        def refusal(attributes)
+          by = attributes["rule"] ? " by #{rule(attributes["rule"])}" : ""
+          at = (attributes["field"] && !attributes["rule"]) ? " at #{label(attributes["field"])}" : ""
+          said = attributes["message"] ? " with “#{attributes["message"]}”" : ""
           "it is refused#{by}#{at}#{said}"
         end
 
-        def logged(plain, label)
-          return "#{label} is logged" unless plain.key?("after") || plain.key?("before")
+        def logged(attributes, label)
+          return "#{label} is logged" unless attributes.key?("after") || attributes.key?("before")
 
-          before = "#{value(plain["field"], plain["before"])} → " if plain.key?("before")
-          "#{label} is logged: #{before}#{value(plain["field"], plain["after"])}"
+          before = "#{value(attributes["field"], attributes["before"])} → " if attributes.key?("before")
+          "#{label} is logged: #{before}#{value(attributes["field"], attributes["after"])}"
         end
 
         def mask(text)

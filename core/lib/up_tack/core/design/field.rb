@@ -47,32 +47,32 @@ module UpTack
           :person,
           keyword_init: true
         ) do
-          # @param plain [Hash{String=>Object}] from a design
+          # @param attributes [Hash{String=>Object}] from a design
           # @param lists [Array<ChoiceList>] those of the project
           # @param closed [Hash{String=>Array<String>}] roles that may not see a table, by its key
-          def self.from(plain, lists: [], conventions: Conventions.from({}), bare: nil, closed: {}, person: false)
-            link = plain["type"] == "link"
-            list = lists.find { |each| each.id == plain["list"] } if plain["type"] == "choice"
+          def self.from(attributes, lists: [], conventions: Conventions.from({}), bare: nil, closed: {}, person: false)
+            link = attributes["type"] == "link"
+            list = lists.find { |each| each.id == attributes["list"] } if attributes["type"] == "choice"
             new(
-              id: plain["id"],
-              key: plain["key"],
-              label: plain["label"],
-              aliases: (plain["aliases"] || []).freeze,
-              type: plain["type"],
-              decimals: plain["decimals"],
-              choices: (list ? list.values : plain["choices"] || []).freeze,
-              retired: (list ? list.retired : plain["retired"] || []).freeze,
-              list: plain["list"],
-              format: plain["format"],
-              target: (plain["target"] if link),
-              on_delete: (plain["on_delete"] || "refuse" if link),
-              reverse: (plain["reverse"] if link),
-              note: plain["note"],
-              access: plain["access"],
-              closed: ((link && closed[plain["target"]]) || []).freeze,
+              id: attributes["id"],
+              key: attributes["key"],
+              label: attributes["label"],
+              aliases: (attributes["aliases"] || []).freeze,
+              type: attributes["type"],
+              decimals: attributes["decimals"],
+              choices: (list ? list.values : attributes["choices"] || []).freeze,
+              retired: (list ? list.retired : attributes["retired"] || []).freeze,
+              list: attributes["list"],
+              format: attributes["format"],
+              target: (attributes["target"] if link),
+              on_delete: (attributes["on_delete"] || "refuse" if link),
+              reverse: (attributes["reverse"] if link),
+              note: attributes["note"],
+              access: attributes["access"],
+              closed: ((link && closed[attributes["target"]]) || []).freeze,
               conventions: conventions,
               bare: bare,
-              person: person && %w[text long_text].include?(plain["type"])
+              person: person && %w[text long_text].include?(attributes["type"])
             ).freeze
           end
 
@@ -90,12 +90,12 @@ module UpTack
           end
 
           # @return [Hash{String=>Object}] without what is not set
-          def to_plain
-            plain = {"id" => id, "key" => key, "label" => label, "type" => type}
-            plain["aliases"] = aliases.dup if aliases.any?
-            plain["decimals"] = decimals if type == "number" && decimals
+          def attributes
+            attributes = {"id" => id, "key" => key, "label" => label, "type" => type}
+            attributes["aliases"] = aliases.dup if aliases.any?
+            attributes["decimals"] = decimals if type == "number" && decimals
             if type == "choice"
-              plain.merge!(
+              attributes.merge!(
                 if list
                   {"list" => list}
                 else
@@ -105,12 +105,12 @@ module UpTack
                 end
               )
             end
-            plain["format"] = format if format.is_a?(Hash) && format.any?
-            plain.merge!("target" => target, "on_delete" => on_delete) if link?
-            plain["reverse"] = reverse if link? && reverse.to_s != ""
-            plain["note"] = note unless note.nil? || note == ""
-            plain["access"] = access if access.is_a?(Hash) && access.any?
-            plain
+            attributes["format"] = format if format.is_a?(Hash) && format.any?
+            attributes.merge!("target" => target, "on_delete" => on_delete) if link?
+            attributes["reverse"] = reverse if link? && reverse.to_s != ""
+            attributes["note"] = note unless note.nil? || note == ""
+            attributes["access"] = access if access.is_a?(Hash) && access.any?
+            attributes
           end
 
           # What its type is for, see Values::Type.

@@ -11,18 +11,18 @@ module UpTack
       # columns:: plain settings of fields, in the order of the columns; nil for the usual ones
       Filter =
         Struct.new(:id, :name, :formula, :sort, :columns, keyword_init: true) do
-          # @param plain [Hash{String=>Object}]
-          def self.from(plain) =
+          # @param attributes [Hash{String=>Object}]
+          def self.from(attributes) =
             new(
-              id: plain["id"],
-              name: plain["name"],
-              formula: plain["formula"],
-              sort: plain["sort"],
-              columns: plain["columns"]
+              id: attributes["id"],
+              name: attributes["name"],
+              formula: attributes["formula"],
+              sort: attributes["sort"],
+              columns: attributes["columns"]
             ).freeze
 
           # @return [Hash{String=>Object}] without what is not set
-          def to_plain = to_h.compact.transform_keys(&:to_s)
+          def attributes = to_h.compact.transform_keys(&:to_s)
 
           # @param table [Table]
           # @return [Expression::Formula]

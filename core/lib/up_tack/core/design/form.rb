@@ -19,17 +19,17 @@ module UpTack
       # buttons:: which of "copy", "next" and "save_next" it has
       Form =
         Struct.new(:id, :name, :note, :sections, :order, :jumps, :skip_filled, :buttons, keyword_init: true) do
-          # @param plain [Hash{String=>Object}] from a design
-          def self.from(plain)
+          # @param attributes [Hash{String=>Object}] from a design
+          def self.from(attributes)
             new(
-              id: plain["id"],
-              name: plain["name"],
-              note: plain["note"],
-              sections: plain["sections"] || [],
-              order: plain["order"],
-              jumps: plain["jumps"] || [],
-              skip_filled: plain["skip_filled"] == true,
-              buttons: plain["buttons"] || Form::BUTTONS
+              id: attributes["id"],
+              name: attributes["name"],
+              note: attributes["note"],
+              sections: attributes["sections"] || [],
+              order: attributes["order"],
+              jumps: attributes["jumps"] || [],
+              skip_filled: attributes["skip_filled"] == true,
+              buttons: attributes["buttons"] || Form::BUTTONS
             ).freeze
           end
 
@@ -52,8 +52,8 @@ module UpTack
           end
 
           # @return [Hash{String=>Object}] shares nothing with this form
-          def to_plain
-            plain = {
+          def attributes
+            attributes = {
               "id" => id,
               "name" => name,
               "note" => note,
@@ -62,8 +62,8 @@ module UpTack
               "jumps" => jumps,
               "buttons" => buttons
             }.compact
-            plain["skip_filled"] = true if skip_filled
-            Marshal.load(Marshal.dump(plain))
+            attributes["skip_filled"] = true if skip_filled
+            Marshal.load(Marshal.dump(attributes))
           end
 
           # @return [Array<Hash>] all items, from the first section to the last

@@ -14,23 +14,27 @@ module UpTack
         # @param key [String, nil] key of the field; nil when the table itself is renamed
         # @return [Hash{String=>Object}] the form under the new name, plain
         def renamed(form, table, of:, key:, to:)
-          plain = form.to_plain
+          attributes = form.attributes
           form
             .formulas(table)
             .each do |part, (text, _)|
-              put(plain, part, Expression::Renaming.rename(text, references(text, table), table: of, key: key, to: to))
+              put(
+                attributes,
+                part,
+                Expression::Renaming.rename(text, references(text, table), table: of, key: key, to: to)
+              )
             end
           swap = ->(place, named) { (key && place == of && named == key) ? to : named }
-          plain["order"]&.map! { |each| swap.call(table.key, each) }
-          plain["jumps"].each { |jump| %w[after to].each { |part| jump[part] = swap.call(table.key, jump[part]) } }
-          each_item(plain) { |item| rename_item(item, table, of, key, to, swap) }
-          plain
+          attributes["order"]&.map! { |each| swap.call(table.key, each) }
+          attributes["jumps"].each { |jump| %w[after to].each { |part| jump[part] = swap.call(table.key, jump[part]) } }
+          each_item(attributes) { |item| rename_item(item, table, of, key, to, swap) }
+          attributes
         end
 
         # @return [Hash{String=>Object}] the form without what can't be without the field
         #   or table, plain
         def without(form, design, table:, key:)
-          plain = form.to_plain
+          attributes = form.attributes
           lost =
             form
               .formulas(design)
@@ -38,29 +42,29 @@ module UpTack
                 references(text, design).any? { |each| each.table == table && (key.nil? || each.key == key) }
               end
               .keys
-          plain["sections"].each_with_index do |section, place|
+          attributes["sections"].each_with_index do |section, place|
             section["items"] = (section["items"] || []).each_with_index.filter_map do |item, index|
               item_without(item, design, table, key, lost, "sections.#{place}.items.#{index}")
             end
           end
-          plain["jumps"] = plain["jumps"]
+          attributes["jumps"] = attributes["jumps"]
             .each_with_index
             .reject do |jump, number|
               lost.include?("jumps.#{number}.when") ||
                 (design.key == table && key && jump.values_at("after", "to").include?(key))
             end
             .map(&:first)
-          plain["order"]&.delete(key) if design.key == table
-          plain
+          attributes["order"]&.delete(key) if design.key == table
+          attributes
         end
 
         # Forms let go of what they showed along a link that leads to another table now,
         # or is no link any more.
-        # @param plain [Hash] a project, which is changed
+        # @param attributes [Hash] a project, which is changed
         # @param table [Hash] plain, in which the link is
         # @param field [Hash] plain, as it is now
-        def turned_elsewhere(plain, table, field)
-          plain["tables"].each do |each|
+        def turned_elsewhere(attributes, table, field)
+          attributes["tables"].each do |each|
             (each["forms"] || []).each do |form|
               form["sections"].each do |section|
                 (section["items"] || []).reject! do |item|
@@ -76,7 +80,9 @@ module UpTack
         def lines_by?(item, table, field) =
           item["lines"] && item["lines"].values_at("table", "link") == [table["key"], field["key"]]
 
-        def each_item(plain, &block) = plain["sections"].each { |section| (section["items"] || []).each(&block) }
+        def each_item(attributes, &block)
+          attributes["sections"].each { |section| (section["items"] || []).each(&block) }
+        end
 
         def rename_item(item, table, of, key, to, swap)
           item["field"] = swap.call(table.key, item["field"]) if item["field"]
@@ -111,9 +117,9 @@ module UpTack
         # @return [String, nil] key of the table whose fields an item lists
         def inner_table(item, table) = item["lines"] ? item["lines"]["table"] : table.field(item["panel"].to_s)&.target
 
-        def put(plain, part, text)
+        def put(attributes, part, text)
           *path, last = path(part)
-          plain.dig(*path)[last] = text
+          attributes.dig(*path)[last] = text
         end
 
         # @param part [String] where a formula stands, such as "jumps.0.when"

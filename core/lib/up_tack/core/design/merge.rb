@@ -12,34 +12,34 @@ module UpTack
         # @param project [Project]
         # @param incoming [Hash{String=>Object}] a sound design, plain
         def initialize(project, incoming)
-          @plain = project.to_plain
+          @attributes = project.attributes
           @incoming = Marshal.load(Marshal.dump(incoming))
           @ids = {}
         end
 
         # @return [Hash{String=>Object}] the merged design, plain
-        def plain
+        def attributes
           return @merged if @merged
 
-          @plain["lists"] = merged(@plain["lists"] || [], @incoming["lists"] || [], "l") do |list|
+          @attributes["lists"] = merged(@attributes["lists"] || [], @incoming["lists"] || [], "l") do |list|
             Unicode.folded(list["name"].to_s)
           end
           pairs = tables
           pairs.each { |own, theirs| parts(own, theirs) }
           pairs.each { |own, theirs| translate_ids(own, theirs) }
-          @plain.delete("lists") if @plain["lists"].empty?
-          @merged = @plain
+          @attributes.delete("lists") if @attributes["lists"].empty?
+          @merged = @attributes
         end
 
         private
 
         # @return [Array<Array(Hash, Hash)>] each table of the file with that of the project
         def tables
-          @plain["tables"] ||= []
+          @attributes["tables"] ||= []
           (@incoming["tables"] || []).map do |theirs|
-            own = @plain["tables"].find { |table| table["key"] == theirs["key"] }
+            own = @attributes["tables"].find { |table| table["key"] == theirs["key"] }
             unless own
-              @plain["tables"] << own = {
+              @attributes["tables"] << own = {
                 "id" => next_id("t"),
                 "key" => theirs["key"],
                 "fields" => [],
@@ -121,7 +121,7 @@ module UpTack
           index ? all[index] = made : all << made
         end
 
-        def next_id(letter) = "#{letter}#{@plain["last_id"] += 1}"
+        def next_id(letter) = "#{letter}#{@attributes["last_id"] += 1}"
       end
     end
   end

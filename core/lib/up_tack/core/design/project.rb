@@ -9,29 +9,29 @@ module UpTack
       # tolerated:: Problems that it has from an earlier version, which would let it be written
       Project =
         Struct.new(:name, :conventions, :last_id, :lists, :tables, :tolerated, keyword_init: true) do
-          # @param plain [Hash{String=>Object}] as to_plain gives it
+          # @param attributes [Hash{String=>Object}] as #attributes gives it
           # @return [Project]
           # @raise [Core::Invalid] with everything that is wrong in it
-          def self.from(plain) = reopen(plain, tolerating: [])
+          def self.from(attributes) = reopen(attributes, tolerating: [])
 
-          # @param plain [Hash{String=>Object}]
+          # @param attributes [Hash{String=>Object}]
           # @param tolerating [Array<Core::Problem>, :all] tolerable problems that it may have: those of the
           #   design that it came from, or all of them in one that is stored or comes from a file
           # @return [Project]
           # @raise [Core::Invalid] with everything else that is wrong in it
-          def self.reopen(plain, tolerating: :all)
-            conventions = Conventions.from(plain["conventions"] || {})
+          def self.reopen(attributes, tolerating: :all)
+            conventions = Conventions.from(attributes["conventions"] || {})
             neighbours = TableGraph.new(conventions, tolerant: tolerating == :all || tolerating.any?)
-            lists = (plain["lists"] || []).map { |list| ChoiceList.from(list) }.freeze
-            closed = Access.closed(plain["tables"] || [])
+            lists = (attributes["lists"] || []).map { |list| ChoiceList.from(list) }.freeze
+            closed = Access.closed(attributes["tables"] || [])
             project =
               new(
-                name: plain["name"],
+                name: attributes["name"],
                 conventions: conventions,
-                last_id: plain["last_id"] || 0,
+                last_id: attributes["last_id"] || 0,
                 lists: lists,
                 tables:
-                  (plain["tables"] || [])
+                  (attributes["tables"] || [])
                     .map do |table|
                       Table.from(table, neighbours, lists: lists, conventions: conventions, closed: closed)
                     end
@@ -55,10 +55,10 @@ module UpTack
           private_class_method :tolerate
 
           # @return [Hash{String=>Object}] for JSON; shares nothing with this project
-          def to_plain
-            plain = {"name" => name, "conventions" => conventions.to_plain, "last_id" => last_id}
-            plain["lists"] = lists.map(&:to_plain) if lists.any?
-            plain.merge("tables" => tables.map(&:to_plain))
+          def attributes
+            attributes = {"name" => name, "conventions" => conventions.attributes, "last_id" => last_id}
+            attributes["lists"] = lists.map(&:attributes) if lists.any?
+            attributes.merge("tables" => tables.map(&:attributes))
           end
 
           # @param key [String] of a table

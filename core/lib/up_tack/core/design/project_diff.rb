@@ -93,12 +93,12 @@ module UpTack
           script = proof.script
           records =
             (script["records"] || {}).map do |key, all|
-              "#{key} #{all.map { |id, values| "#{id} (#{plain_words(values)})" }.join(", ")}"
+              "#{key} #{all.map { |id, values| "#{id} (#{words_for(values)})" }.join(", ")}"
             end
           person = script["person"]&.values&.join(", ")
           acts =
             (script["acts"] || []).map do |act|
-              plain_words(act.except("do").merge(act["values"] || {}).except("values")).then do |with|
+              words_for(act.except("do").merge(act["values"] || {}).except("values")).then do |with|
                 [act["do"].tr("_", " "), with].reject(&:empty?).join(" ")
               end
             end
@@ -123,24 +123,24 @@ module UpTack
             end
           more =
             form
-              .to_plain
+              .attributes
               .slice("order", "jumps", "skip_filled", "buttons", "note")
               .reject { |_, value| value == [] }
-              .map { |part, value| "#{part.tr("_", " ")}: #{plain_words(value)}" }
+              .map { |part, value| "#{part.tr("_", " ")}: #{words_for(value)}" }
           [form.name, *sections, *more].join(" · ")
         end
 
         def item_words(item, table)
           what = table.field(item["field"] || item["panel"])&.label || item["label"] || "lines"
           rest = item.except("field", "panel", "lines", "width").reject { |_, value| value.nil? || value == [] }
-          rest.empty? ? what : "#{what} (#{rest.map { |part, value| "#{part} #{plain_words(value)}" }.join(", ")})"
+          rest.empty? ? what : "#{what} (#{rest.map { |part, value| "#{part} #{words_for(value)}" }.join(", ")})"
         end
 
         # What of a rule its sentence does not say stands behind it.
         def rule_words(rule, table)
           said =
             rule
-              .to_plain
+              .attributes
               .slice(
                 "name",
                 "message",
@@ -155,23 +155,23 @@ module UpTack
                 "otherwise"
               )
               .map do |part, value|
-                said = (part == "rows") ? value.map { |row| row.join(" | ") }.join(" / ") : plain_words(value)
+                said = (part == "rows") ? value.map { |row| row.join(" | ") }.join(" / ") : words_for(value)
                 "#{part.tr("_", " ")}: #{said}"
               end
           [rule.sentence(table), *said].join(" · ")
         end
 
         def field_words(field)
-          plain = field.to_plain.except("id", "key", "label", "type")
+          attributes = field.attributes.except("id", "key", "label", "type")
           [
             "#{field.label}: #{field.values.label.downcase}#{" to #{field.target}" if field.link?}",
-            *plain.except("target").map { |part, value| "#{part.tr("_", " ")}: #{plain_words(value)}" }
+            *attributes.except("target").map { |part, value| "#{part.tr("_", " ")}: #{words_for(value)}" }
           ].join(" · ")
         end
 
         def table_words(table)
-          plain = table.to_plain.except("id", "key", "label", "fields", "rules", "filters", "forms", "proofs", "log")
-          [table.label, *plain.map { |part, value| "#{part}: #{plain_words(value)}" }, *log_words(table)].join(" · ")
+          own = table.attributes.except(*%w[id key label fields rules filters forms proofs log])
+          [table.label, *own.map { |part, value| "#{part}: #{words_for(value)}" }, *log_words(table)].join(" · ")
         end
 
         def log_words(table)
@@ -181,10 +181,10 @@ module UpTack
           ["log: #{table.log.keys.first.tr("_", " ")} #{labels.join(", ")}"]
         end
 
-        def plain_words(value)
+        def words_for(value)
           case value
-          when Hash then value.map { |key, each| "#{key} #{plain_words(each)}" }.join(", ")
-          when Array then value.map { |each| plain_words(each) }.join(", ")
+          when Hash then value.map { |key, each| "#{key} #{words_for(each)}" }.join(", ")
+          when Array then value.map { |each| words_for(each) }.join(", ")
           else value.to_s
           end
         end

@@ -38,13 +38,13 @@ module UpTack
         # @return [String] of the version before if the design has what could not be written today, so
         #   that whoever reads it lets that be too
         def self.write(project, people = {})
-          plain = project.to_plain
-          plain["tables"].each { |table| Reviews.name(table, people) }
+          attributes = project.attributes
+          attributes["tables"].each { |table| Reviews.name(table, people) }
           Writer.text(
             {
               "format" => FORMAT,
               "version" => project.tolerated.any? ? STRICT - 1 : VERSION,
-              **plain,
+              **attributes,
               "people" => people.values
             }
           )

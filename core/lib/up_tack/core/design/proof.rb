@@ -11,20 +11,20 @@ module UpTack
       # script:: the Script; expect:: plain Expectations
       Proof =
         Struct.new(:id, :name, :group, :note, :script, :expect, keyword_init: true) do
-          # @param plain [Hash{String=>Object}] from a design
-          def self.from(plain)
+          # @param attributes [Hash{String=>Object}] from a design
+          def self.from(attributes)
             new(
-              id: plain["id"],
-              name: plain["name"],
-              group: plain["group"].to_s.strip.empty? ? nil : plain["group"],
-              note: plain["note"].to_s.strip.empty? ? nil : plain["note"],
-              script: plain.slice(*Design::Proof::SCRIPT).freeze,
-              expect: plain["expect"] || []
+              id: attributes["id"],
+              name: attributes["name"],
+              group: attributes["group"].to_s.strip.empty? ? nil : attributes["group"],
+              note: attributes["note"].to_s.strip.empty? ? nil : attributes["note"],
+              script: attributes.slice(*Design::Proof::SCRIPT).freeze,
+              expect: attributes["expect"] || []
             ).freeze
           end
 
           # @return [Hash{String=>Object}] shares nothing with this proof
-          def to_plain
+          def attributes
             Marshal.load(
               Marshal.dump(
                 {"id" => id, "name" => name, "group" => group, "note" => note, **script, "expect" => expect}.compact
@@ -37,7 +37,7 @@ module UpTack
           def speaks_of(table) = expectations.flat_map { |each| each.rules(table) }.uniq
 
           # @return [Array<Design::Expectation>]
-          def expectations = expect.map { |plain| Design::Expectation.from(plain) }
+          def expectations = expect.map { |attributes| Design::Expectation.from(attributes) }
         end
 
       class Proof

@@ -17,15 +17,15 @@ module UpTack
         # @param proof [Design::Proof]
         # @return [Hash{String=>Object}] plain
         def rename(proof)
-          plain = proof.to_plain
-          (plain["records"] || {}).each { |key, all| all.transform_values! { |values| named(values, key) } }
-          (plain["acts"] || []).each { |act| act(act) }
-          plain["expect"].each do |each|
+          attributes = proof.attributes
+          (attributes["records"] || {}).each { |key, all| all.transform_values! { |values| named(values, key) } }
+          (attributes["acts"] || []).each { |act| act(act) }
+          attributes["expect"].each do |each|
             %w[is before after].each do |part|
               each[part] = one(@table.key, each["field"], each[part]) if each.key?(part)
             end
           end
-          plain
+          attributes
         end
 
         private

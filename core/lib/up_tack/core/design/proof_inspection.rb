@@ -48,22 +48,22 @@ module UpTack
         end
 
         def person
-          plain = @script["person"]
-          ["person", "somebody with a name and a role acts."] unless plain.nil? || person?(plain)
+          attributes = @script["person"]
+          ["person", "somebody with a name and a role acts."] unless attributes.nil? || person?(attributes)
         end
 
-        def person?(plain) =
-          plain.is_a?(Hash) && plain.slice("name", "email", "role").values.compact.all?(String) &&
-            [nil, *Access::ROLES].include?(plain["role"])
+        def person?(attributes) =
+          attributes.is_a?(Hash) && attributes.slice("name", "email", "role").values.compact.all?(String) &&
+            [nil, *Access::ROLES].include?(attributes["role"])
 
         def start
-          plain = @script["start"]
-          if plain.nil? ||
+          attributes = @script["start"]
+          if attributes.nil? ||
               (
-                plain.is_a?(Hash) &&
+                attributes.is_a?(Hash) &&
                   (
-                    plain["from"] == "new" ||
-                      (%w[copy real].include?(plain["from"]) && plain["record"].is_a?(Integer))
+                    attributes["from"] == "new" ||
+                      (%w[copy real].include?(attributes["from"]) && attributes["record"].is_a?(Integer))
                   )
               )
             return
@@ -73,10 +73,10 @@ module UpTack
         end
 
         def records
-          plain = @script["records"]
-          return if plain.nil?
-          unless plain.is_a?(Hash) &&
-              plain.values.all? { |all|
+          attributes = @script["records"]
+          return if attributes.nil?
+          unless attributes.is_a?(Hash) &&
+              attributes.values.all? { |all|
                 all.is_a?(Hash) &&
                     all.all? do |id, values|
                       id.to_s.match?(/\A[1-9]\d{0,17}\z/) && values.is_a?(Hash) &&
@@ -86,7 +86,7 @@ module UpTack
             return "records", "its records are listed by table and number."
           end
 
-          if plain.values.sum(&:length) > Script::MOST_RECORDS
+          if attributes.values.sum(&:length) > Script::MOST_RECORDS
             ["records", "it brings at most #{Script::MOST_RECORDS} records."]
           end
         end
@@ -147,30 +147,30 @@ module UpTack
           end
           return [["expect", "say at least one thing that must come out."]] if all.empty?
 
-          all.each_with_index.filter_map do |plain, index|
-            ["expect", "what it expects as number #{index + 1} can't be understood."] unless expectation?(plain)
+          all.each_with_index.filter_map do |attributes, index|
+            ["expect", "what it expects as number #{index + 1} can't be understood."] unless expectation?(attributes)
           end
         end
 
-        def expectation?(plain)
-          return false unless plain.is_a?(Hash) && Expectation::WHAT.include?(plain["what"])
-          return false unless [nil, *1..Script::MOST_ACTS].include?(plain["act"])
-          unless plain
+        def expectation?(attributes)
+          return false unless attributes.is_a?(Hash) && Expectation::WHAT.include?(attributes["what"])
+          return false unless [nil, *1..Script::MOST_ACTS].include?(attributes["act"])
+          unless attributes
               .values_at("field", "rule", "message", "fits", "after", "to")
               .compact
               .all? { |part| scalar?(part) }
             return false
           end
 
-          case plain["what"]
+          case attributes["what"]
           when "value"
-            plain["field"].is_a?(String) && plain.key?("is") && scalar?(plain["is"])
+            attributes["field"].is_a?(String) && attributes.key?("is") && scalar?(attributes["is"])
           when "state"
-            plain["field"].is_a?(String) && Expectation::STATES.include?(plain["is"])
+            attributes["field"].is_a?(String) && Expectation::STATES.include?(attributes["is"])
           when "number", "logged", "unlogged"
-            plain["field"].is_a?(String)
+            attributes["field"].is_a?(String)
           when "cursor"
-            plain["after"].is_a?(String)
+            attributes["after"].is_a?(String)
           else
             true
           end

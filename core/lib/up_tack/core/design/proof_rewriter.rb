@@ -13,22 +13,22 @@ module UpTack
         # @param key [String, nil] key of the field; nil when the table itself is renamed
         # @return [Hash{String=>Object}] the proof under the new name, plain
         def renamed(proof, table, of:, key:, to:)
-          plain = proof.to_plain
-          records = plain["records"] || {}
-          return under_new_table(plain, records, of, to) if key.nil?
+          attributes = proof.attributes
+          records = attributes["records"] || {}
+          return under_new_table(attributes, records, of, to) if key.nil?
 
           swap = ->(named) { (named == key) ? to : named }
           records[of]&.transform_values! { |values| values.transform_keys(&swap) }
-          own_parts(plain, swap) if table.key == of
-          (plain["acts"] || []).each { |act| line_parts(act, swap) if act["do"] == "lines" && act["table"] == of }
-          plain
+          own_parts(attributes, swap) if table.key == of
+          (attributes["acts"] || []).each { |act| line_parts(act, swap) if act["do"] == "lines" && act["table"] == of }
+          attributes
         end
 
-        def under_new_table(plain, records, of, to)
-          (plain["acts"] || []).each { |act| act["table"] = to if act["table"] == of }
-          return plain if records.empty?
+        def under_new_table(attributes, records, of, to)
+          (attributes["acts"] || []).each { |act| act["table"] = to if act["table"] == of }
+          return attributes if records.empty?
 
-          plain.merge("records" => records.transform_keys { |each| (each == of) ? to : each })
+          attributes.merge("records" => records.transform_keys { |each| (each == of) ? to : each })
         end
 
         def line_parts(act, swap)
@@ -36,12 +36,12 @@ module UpTack
           act["rows"].each { |row| row["values"] = row["values"].transform_keys(&swap) if row["values"] }
         end
 
-        def own_parts(plain, swap)
-          (plain["acts"] || []).each do |act|
+        def own_parts(attributes, swap)
+          (attributes["acts"] || []).each do |act|
             act["field"] = swap.call(act["field"]) if act["field"]
             act["values"] = act["values"].transform_keys(&swap) if act["values"]
           end
-          plain["expect"].each do |each|
+          attributes["expect"].each do |each|
             %w[field after to].each { |part| each[part] = swap.call(each[part]) if each[part] }
           end
         end

@@ -9,30 +9,30 @@ module UpTack
         module_function
 
         # @param project [Project] before
-        # @param plain [Hash] its plain form, which is changed
-        def field(project, plain, table:, key:, to:)
-          everywhere(project, plain, of: table, key: key, to: to)
-          home = plain["tables"].find { |each| each["key"] == table }
+        # @param attributes [Hash] its plain form, which is changed
+        def field(project, attributes, table:, key:, to:)
+          everywhere(project, attributes, of: table, key: key, to: to)
+          home = attributes["tables"].find { |each| each["key"] == table }
           home["title"] = to if home["title"] == key
         end
 
         # @param project [Project] before
-        # @param plain [Hash] its plain form, which is changed
-        def table(project, plain, key:, to:)
-          everywhere(project, plain, of: key, key: nil, to: to)
-          plain["tables"].each do |each|
+        # @param attributes [Hash] its plain form, which is changed
+        def table(project, attributes, key:, to:)
+          everywhere(project, attributes, of: key, key: nil, to: to)
+          attributes["tables"].each do |each|
             each["fields"].each { |field| field["target"] = to if field["target"] == key }
           end
         end
 
-        def everywhere(project, plain, **renaming)
+        def everywhere(project, attributes, **renaming)
           project
             .tables
-            .zip(plain["tables"]) do |design, table|
+            .zip(attributes["tables"]) do |design, table|
               table["rules"] = design.rules.map { |rule| rule.renamed(design, **renaming) }
               filters =
                 design.filters.map do |filter|
-                  filter.to_plain.merge("formula" => in_filter(filter, design, **renaming))
+                  filter.attributes.merge("formula" => in_filter(filter, design, **renaming))
                 end
               table["filters"] = filters if filters.any?
               forms = design.forms.map { |form| FormRewriter.renamed(form, design, **renaming) }

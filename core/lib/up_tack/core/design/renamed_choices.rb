@@ -41,15 +41,15 @@ module UpTack
         def name(table, field, text) = @folded[[table, field]]&.fetch(Unicode.folded(text), nil) || text
 
         # @param project [Project] before
-        # @param plain [Hash] its plain form, which is changed
-        def carry(project, plain)
+        # @param attributes [Hash] its plain form, which is changed
+        def carry(project, attributes)
           project
             .tables
-            .zip(plain["tables"]) do |table, into|
+            .zip(attributes["tables"]) do |table, into|
               into["rules"] = table.rules.map { |rule| rule.with_choices(table, self) }
               if table.filters.any?
                 into["filters"] = table.filters.map do |filter|
-                  filter.to_plain.merge("formula" => formula(filter.formula, table))
+                  filter.attributes.merge("formula" => formula(filter.formula, table))
                 end
               end
               into["forms"] = table.forms.map { |form| form(form, table) } if table.forms.any?
@@ -93,12 +93,12 @@ module UpTack
         def literal(found) = agreed(found.fields, found.value)
 
         def form(form, table)
-          plain = Marshal.load(Marshal.dump(form.to_plain))
+          attributes = Marshal.load(Marshal.dump(form.attributes))
           form.formulas(table).each do |part, (text, _)|
-            taker = part.end_with?(".default") ? plain.dig(*FormRewriter.path(part)[0...-1])["field"] : nil
-            FormRewriter.put(plain, part, formula(text, table, given_to: taker))
+            taker = part.end_with?(".default") ? attributes.dig(*FormRewriter.path(part)[0...-1])["field"] : nil
+            FormRewriter.put(attributes, part, formula(text, table, given_to: taker))
           end
-          plain
+          attributes
         end
       end
     end

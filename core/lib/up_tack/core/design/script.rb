@@ -16,24 +16,24 @@ module UpTack
       # acts:: in their order, each one of ACTS
       Script =
         Struct.new(:form, :person, :at, :start, :records, :acts, keyword_init: true) do
-          # @param plain [Hash{String=>Object}]
-          def self.from(plain)
+          # @param attributes [Hash{String=>Object}]
+          def self.from(attributes)
             new(
-              form: plain["form"],
-              person: plain["person"] || {},
-              at: plain["at"],
-              start: plain["start"] || {"from" => "new"},
-              records: plain["records"] || {},
-              acts: plain["acts"] || []
+              form: attributes["form"],
+              person: attributes["person"] || {},
+              at: attributes["at"],
+              start: attributes["start"] || {"from" => "new"},
+              records: attributes["records"] || {},
+              acts: attributes["acts"] || []
             ).freeze
           end
 
           # @return [Ports::Person]
           def actor = Design::Script.actor(person)
 
-          # @param plain [Hash{String=>String}]
-          def self.actor(plain) =
-            Ports::Person.new(name: plain["name"], email: plain["email"], role: plain["role"])
+          # @param attributes [Hash{String=>String}]
+          def self.actor(attributes) =
+            Ports::Person.new(name: attributes["name"], email: attributes["email"], role: attributes["role"])
 
           # @param project [Design::Project]
           # @return [Hash{String=>Hash{Integer=>Hash}}] the data set as values; what does not
@@ -41,19 +41,19 @@ module UpTack
           def values(project)
             records.each_with_object({}) do |(key, all), found|
               table = project.table(key) or next
-              found[key] = all.to_h { |id, plain| [Integer(id), Design::Script.loaded(table, plain)] }
+              found[key] = all.to_h { |id, attributes| [Integer(id), Design::Script.loaded(table, attributes)] }
             end
           end
 
-          def self.loaded(table, plain)
+          def self.loaded(table, attributes)
             table.fields.to_h do |field|
-              [field.key, plain[field.key].nil? ? nil : Design::Script.value(field, plain[field.key])]
+              [field.key, attributes[field.key].nil? ? nil : Design::Script.value(field, attributes[field.key])]
             end
           end
 
           # @raise [ArgumentError, TypeError] for what is no value of the field
-          def self.value(field, plain)
-            field.values.scripted(plain, field)
+          def self.value(field, stored)
+            field.values.scripted(stored, field)
           end
         end
 

@@ -35,34 +35,34 @@ module UpTack
           :neighbours,
           keyword_init: true
         ) do
-          # @param plain [Hash{String=>Object}] from a design
+          # @param attributes [Hash{String=>Object}] from a design
           # @param neighbours [TableGraph]
           # @param shared [Hash] what Field.from takes besides
-          def self.from(plain, neighbours = TableGraph.new, **shared)
-            rules = (plain["rules"] || []).map { |rule| Rules.from(rule) }.freeze
+          def self.from(attributes, neighbours = TableGraph.new, **shared)
+            rules = (attributes["rules"] || []).map { |rule| Rules.from(rule) }.freeze
             bare = bare_masks(rules)
             named = rules.select { |rule| rule.names_person? }.flat_map { |rule| [rule.field, *rule.writes] }
             new(
-              id: plain["id"],
-              key: plain["key"],
-              label: plain["label"],
-              aliases: (plain["aliases"] || []).freeze,
-              one: plain["one"],
-              note: plain["note"],
-              title: plain["title"],
-              review: plain["review"],
-              log: plain["log"],
-              access: plain["access"],
+              id: attributes["id"],
+              key: attributes["key"],
+              label: attributes["label"],
+              aliases: (attributes["aliases"] || []).freeze,
+              one: attributes["one"],
+              note: attributes["note"],
+              title: attributes["title"],
+              review: attributes["review"],
+              log: attributes["log"],
+              access: attributes["access"],
               fields:
-                (plain["fields"] || [])
+                (attributes["fields"] || [])
                   .map do |field|
                     Field.from(field, **shared, bare: bare[field["key"]], person: named.include?(field["key"]))
                   end
                   .freeze,
               rules: rules,
-              filters: (plain["filters"] || []).map { |filter| Filter.from(filter) }.freeze,
-              forms: (plain["forms"] || []).map { |form| Form.from(form) }.freeze,
-              proofs: (plain["proofs"] || []).map { |proof| Proof.from(proof) }.freeze,
+              filters: (attributes["filters"] || []).map { |filter| Filter.from(filter) }.freeze,
+              forms: (attributes["forms"] || []).map { |form| Form.from(form) }.freeze,
+              proofs: (attributes["proofs"] || []).map { |proof| Proof.from(proof) }.freeze,
               neighbours: neighbours
             ).freeze
           end
@@ -78,10 +78,10 @@ module UpTack
           end
 
           # @return [Hash{String=>Object}]
-          def to_plain
-            plain = {"id" => id, "key" => key, "label" => label}
-            plain["aliases"] = aliases.dup if aliases.any?
-            plain.merge!(
+          def attributes
+            attributes = {"id" => id, "key" => key, "label" => label}
+            attributes["aliases"] = aliases.dup if aliases.any?
+            attributes.merge!(
               {
                 "one" => one,
                 "note" => note,
@@ -91,11 +91,11 @@ module UpTack
                 "access" => access
               }.compact
             )
-            plain.merge!("fields" => fields.map(&:to_plain), "rules" => rules.map(&:to_plain))
-            plain["filters"] = filters.map(&:to_plain) if filters.any?
-            plain["forms"] = forms.map(&:to_plain) if forms.any?
-            plain["proofs"] = proofs.map(&:to_plain) if proofs.any?
-            plain
+            attributes.merge!("fields" => fields.map(&:attributes), "rules" => rules.map(&:attributes))
+            attributes["filters"] = filters.map(&:attributes) if filters.any?
+            attributes["forms"] = forms.map(&:attributes) if forms.any?
+            attributes["proofs"] = proofs.map(&:attributes) if proofs.any?
+            attributes
           end
 
           # Looked up for every record, so it is found once.

@@ -114,7 +114,7 @@ module UpTack
           elsif days.frac.nonzero?
             return evaluation.note(
               :part_of_day,
-              "a date moves by whole days, not by #{Numbers.plain(Numbers.normalize(days))}"
+              "a date moves by whole days, not by #{Numbers.digits(Numbers.normalize(days))}"
             )
           else
             raise Numbers::TooLarge if days.abs > 10_000_000

@@ -20,14 +20,14 @@ module UpTack
         # @param text [String] a formula with a mistake
         # @return [Problem, nil] at the place of what was meant
         def problem(text)
-          plain = text.gsub(QUOTED) { |quoted| "\0" * quoted.length }
-          label(plain) || choice(plain)
+          unquoted = text.gsub(QUOTED) { |quoted| "\0" * quoted.length }
+          label(unquoted) || choice(unquoted)
         end
 
         private
 
-        def label(plain)
-          entry, place = first(@scope.entries.values.reject { |entry| word?(entry.label) }, plain, &:label)
+        def label(unquoted)
+          entry, place = first(@scope.entries.values.reject { |entry| word?(entry.label) }, unquoted, &:label)
           entry &&
             Problem.new(
               message: Messages["expression.all.is_called_in_formulas", label: entry.label, key: entry.key],
@@ -36,16 +36,16 @@ module UpTack
             )
         end
 
-        def choice(plain)
+        def choice(unquoted)
           pairs = @scope.entries.values.flat_map { |entry| (entry.choices || []).map { |choice| [entry, choice] } }
-          (entry, choice), place = first(pairs.reject { |_, choice| word?(choice) }, plain, &:last)
+          (entry, choice), place = first(pairs.reject { |_, choice| word?(choice) }, unquoted, &:last)
           entry && Problem.new(message: Meant.quoting(choice, entry), from: place, to: place + choice.length)
         end
 
         # The longest that stands there as whole words, and where.
-        def first(all, plain)
+        def first(all, unquoted)
           all.sort_by { |each| -yield(each).length }.each do |each|
-            place = plain.index(/(?<![\p{L}\p{N}_])#{Regexp.escape(yield(each))}(?![\p{L}\p{N}_])/i)
+            place = unquoted.index(/(?<![\p{L}\p{N}_])#{Regexp.escape(yield(each))}(?![\p{L}\p{N}_])/i)
             return [each, place] if place
           end
           nil

@@ -36,9 +36,9 @@ module UpTack
 
         # @return [Array<Array(Design::Field, String)>] choice fields with the formulas for their values
         def results
-          plain = @rule.to_plain
-          pairs = Array(plain["sets"]).flat_map { |set| [[set["field"], set["to"]], [set["field"], set["else"]]] }
-          pairs << [@rule.field, plain["formula"]] if @rule.defaults? || @rule.calculates?
+          attributes = @rule.attributes
+          pairs = Array(attributes["sets"]).flat_map { |set| [[set["field"], set["to"]], [set["field"], set["else"]]] }
+          pairs << [@rule.field, attributes["formula"]] if @rule.defaults? || @rule.calculates?
           pairs.filter_map do |key, text|
             ((field = @table.field(key)) && field.listed? && text) ? [field, text] : nil
           end

@@ -65,7 +65,7 @@ module UpTack
         # Branches of one formula that ends in blank.
         def of_chain(field)
           rule = @table.calculation(field.key) or return []
-          branches, ending = chain(Expression.parse(rule.to_plain["formula"]))
+          branches, ending = chain(Expression.parse(rule.attributes["formula"]))
           return [] if branches.length < 2 || !(ending.is_a?(Expression::Nodes::Literal) && ending.value.nil?)
 
           found =

@@ -18,9 +18,9 @@ module UpTack
           return false if text.length > MOST * 100
 
           unless defined?(@pattern)
-            plain = ClientMask.problem(self).nil?
+            supported = ClientMask.problem(self).nil?
             @pattern =
-              plain ? Regexp.new("\\A#{source(parts)}\\z".encode(Encoding::UTF_8), Regexp::FIXEDENCODING) : nil
+              supported ? Regexp.new("\\A#{source(parts)}\\z".encode(Encoding::UTF_8), Regexp::FIXEDENCODING) : nil
           end
           @pattern ? @pattern.match?(text) : followed?(text)
         end

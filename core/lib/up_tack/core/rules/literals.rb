@@ -10,7 +10,7 @@ module UpTack
         # @return [String] a formula that gives the value
         def write(value)
           case value
-          when BigDecimal then Numbers.plain(value)
+          when BigDecimal then Numbers.digits(value)
           when ::Date then %(date("#{value.iso8601}"))
           when DayTime then "time(#{[value.hour, value.minute, value.second].join(", ")})"
           when true then "yes"

@@ -33,9 +33,9 @@ module UpTack
           # @return [Array<String, nil>] what a :choice can be, the usual one first
           def options = choices.map(&:first)
 
-          # @param plain [Hash{String=>Object}] a rule as a design has it
+          # @param attributes [Hash{String=>Object}] a rule as a design has it
           # @return [Boolean] whether the part means anything there
-          def meant?(plain) = only.all? { |other, value| plain[other] == value }
+          def meant?(attributes) = only.all? { |other, value| attributes[other] == value }
 
           # @return [Problem, nil] what is wrong with the shape of a value
           def problem(value)

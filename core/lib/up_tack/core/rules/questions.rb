@@ -62,7 +62,7 @@ module UpTack
         def counts_changes? = false
 
         # @return [Boolean] whether it may write who did something
-        def names_person? = to_plain.to_s.include?("user.name")
+        def names_person? = attributes.to_s.include?("user.name")
 
         # @return [Boolean] whether it judges the value of its field, a blank one too
         def looks_at_value? = false

@@ -19,22 +19,22 @@ module UpTack
         # note:: the builder's own words, nil when there are none
         attr_reader :id, :field, :name, :note
 
-        # @param plain [Hash{String=>Object}]
-        def self.from(plain) = new(plain)
+        # @param attributes [Hash{String=>Object}]
+        def self.from(attributes) = new(attributes)
 
         # @return [Boolean] whether such a rule can be pinned on a field
         def self.suits?(_field, _table) = true
 
-        def initialize(plain)
-          @id = plain["id"]
-          @field = plain["field"]
-          @name = plain["name"].to_s.strip.empty? ? nil : plain["name"]
-          @note = plain["note"].to_s.strip.empty? ? nil : plain["note"]
-          @parts = self.class.part_keys.to_h { |part| [part, plain[part]] }.freeze
+        def initialize(attributes)
+          @id = attributes["id"]
+          @field = attributes["field"]
+          @name = attributes["name"].to_s.strip.empty? ? nil : attributes["name"]
+          @note = attributes["note"].to_s.strip.empty? ? nil : attributes["note"]
+          @parts = self.class.part_keys.to_h { |part| [part, attributes[part]] }.freeze
         end
 
         # @return [Hash{String=>Object}] without what is not set
-        def to_plain
+        def attributes
           {"id" => id, "kind" => kind, "field" => field}.merge(@parts.compact, {"name" => name, "note" => note}.compact)
         end
 
@@ -62,18 +62,20 @@ module UpTack
         # @param key [String, nil] key of the field; nil when the table itself is renamed
         # @return [Hash{String=>Object}] the rule as a design has it, under the new name
         def renamed(table, of:, key:, to:)
-          plain = to_plain
-          plain["field"] = to if table.key == of && field == key
+          attributes = self.attributes
+          attributes["field"] = to if table.key == of && field == key
           formulas.each do |part, text|
             put(
-              plain,
+              attributes,
               part,
               Expression::Renaming.rename(text, compiled(table, part: part).references, table: of, key: key, to: to)
             )
           end
-          return plain if key.nil? || table.key != of
+          return attributes if key.nil? || table.key != of
 
-          plain.merge(plain.slice(*self.class.field_keys).transform_values { |named| under_new_name(named, key, to) })
+          attributes.merge(
+            attributes.slice(*self.class.field_keys).transform_values { |named| under_new_name(named, key, to) }
+          )
         end
 
         # @param table [Design::Table] its own, before
@@ -81,9 +83,9 @@ module UpTack
         # @return [Hash{String=>Object}] the rule as a design has it, with choices under their new names
         def with_choices(table, renamed)
           # What stands within its parts is not to be changed in the rule itself.
-          plain = Marshal.load(Marshal.dump(to_plain))
-          formulas.each { |part, text| put(plain, part, renamed.formula(text, table, given_to: taker(part))) }
-          plain
+          attributes = Marshal.load(Marshal.dump(self.attributes))
+          formulas.each { |part, text| put(attributes, part, renamed.formula(text, table, given_to: taker(part))) }
+          attributes
         end
 
         private
@@ -96,9 +98,9 @@ module UpTack
         def formulas = @parts.slice(*self.class.formula_keys).compact
 
         # Puts a text where one of its formulas stands in the plain rule.
-        def put(plain, part, text)
+        def put(attributes, part, text)
           *path, last = part.split(".").map { |step| step.match?(/\A\d+\z/) ? step.to_i : step }
-          (path.empty? ? plain : plain.dig(*path))[last] = text
+          (path.empty? ? attributes : attributes.dig(*path))[last] = text
         end
 
         # @param named [String, Array<String>] keys of fields

@@ -49,7 +49,7 @@ module UpTack
                 return Messages["tidying.steps.needs_at_least_one_kind_of_characters", label: label]
               end
 
-              unknown = kinds.to_a.find { |kind| !Kinds::ALL.key?(kind) }
+              unknown = kinds.to_a.find { |kind| !CharacterKinds::ALL.key?(kind) }
               Messages["tidying.steps.there_is_no_kind_of_characters", unknown: unknown] if unknown
             end
           end
@@ -95,15 +95,15 @@ module UpTack
                 "Remove characters",
                 "01-555/0142",
                 KINDS,
-                says: ->(given) { "without #{Kinds.words(given)}" }
-              ) { |text, given| Kinds.without(text, given) },
+                says: ->(given) { "without #{CharacterKinds.words(given)}" }
+              ) { |text, given| CharacterKinds.without(text, given) },
               step(
                 "keep",
                 "Keep only some characters",
                 "Tel. 01 555",
                 KINDS,
-                says: ->(given) { "only #{Kinds.words(given)}" }
-              ) { |text, given| Kinds.only(text, given) },
+                says: ->(given) { "only #{CharacterKinds.words(given)}" }
+              ) { |text, given| CharacterKinds.only(text, given) },
               step(
                 "replace",
                 "Replace a text",

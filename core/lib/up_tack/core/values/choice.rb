@@ -20,8 +20,8 @@ module UpTack
         def settings = %w[choices]
         def usual(field) = field.open_choices.first
         def other(field, now, _today) = field.open_choices.find { |choice| choice != now }
-        def slip(field, plain) = other(field, plain, nil)
-        def scripted(plain, _field) = plain.to_s
+        def slip(field, stored) = other(field, stored, nil)
+        def scripted(stored, _field) = stored.to_s
 
         def read(raw, field, _reading)
           text = Plain.text(raw, field)

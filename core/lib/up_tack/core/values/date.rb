@@ -36,7 +36,7 @@ module UpTack
         def coerce(value, _field) = value
         def usual(_field) = Calendar.day(2026, 6, 15)
         def other(_field, now, today) = (now || today) - 1
-        def slip(_field, plain) = (Calendar.iso8601(plain) + 1).iso8601
+        def slip(_field, stored) = (Calendar.iso8601(stored) + 1).iso8601
         def cell = :day
         def sql = "DATE"
         def json_schema = {"type" => "string", "format" => "date"}
@@ -62,7 +62,7 @@ module UpTack
         def edit(value, _field) = "#{value.day} #{MONTHS[value.month - 1][0, 3]} #{value.year.to_s.rjust(4, "0")}"
 
         def dump(value) = value&.iso8601
-        def load(plain) = plain.is_a?(::Date) ? Calendar.same(plain) : plain && Calendar.iso8601(plain)
+        def load(stored) = stored.is_a?(::Date) ? Calendar.same(stored) : stored && Calendar.iso8601(stored)
 
         # @return [Date, Unreadable]
         def build(year, month, day)

@@ -52,7 +52,8 @@ module UpTack
         def days_away(text)
           return DAYS_AWAY[text.downcase] if DAYS_AWAY.key?(text.downcase)
 
-          text.tr("−", "-").then { |plain| plain.match?(/\A[+-]\s*\d{1,6}\z/) ? plain.delete(" ").to_i : nil }
+          number = text.tr("−", "-")
+          number.match?(/\A[+-]\s*\d{1,6}\z/) ? number.delete(" ").to_i : nil
         end
 
         def from_today(days, text, reading)

@@ -25,7 +25,7 @@ module UpTack
         def relations = Type::BLANKNESS
         def usual(_field) = 1
         def other(_field, _now, _today) = nil
-        def scripted(plain, _field) = Integer(plain)
+        def scripted(stored, _field) = Integer(stored)
         def cell = :integer
         def sql = "INTEGER"
 
@@ -42,9 +42,9 @@ module UpTack
           # A name is looked for as it came first: it may have such spaces itself.
           return if Plain.word(text).empty?
 
-          plain = Plain.word(text)
+          word = Plain.word(text)
           found = named(text.strip, field, reading)
-          (found.is_a?(Unreadable) && plain != text.strip) ? named(plain, field, reading) : found
+          (found.is_a?(Unreadable) && word != text.strip) ? named(word, field, reading) : found
         end
 
         # @param records [#title] Ports::NoRecords where names are not to be had
@@ -55,7 +55,7 @@ module UpTack
         end
 
         def dump(value) = value
-        def load(plain) = plain && Integer(plain)
+        def load(stored) = stored && Integer(stored)
 
         # Part of a name is no mistake, only not enough.
         def unfound(text, field, reading)

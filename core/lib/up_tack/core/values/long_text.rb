@@ -26,8 +26,8 @@ module UpTack
 
         def usual(_field) = "Made up"
         def other(_field, now, _today) = "#{now || "Made up"} b"
-        def slip(_field, plain) = "#{plain} x"
-        def scripted(plain, _field) = plain.to_s
+        def slip(_field, stored) = "#{stored} x"
+        def scripted(stored, _field) = stored.to_s
 
         def read(raw, field, _reading)
           text = Plain.text(raw, field)

@@ -66,7 +66,7 @@ module UpTack
         end
 
         def dump(value) = value&.getutc&.iso8601
-        def load(plain) = plain.is_a?(::Time) ? plain : plain && ::Time.iso8601(plain).getutc
+        def load(stored) = stored.is_a?(::Time) ? stored : stored && ::Time.iso8601(stored).getutc
 
         # What a program sends, after ISO 8601 with its distance from UTC.
         def exact(text)

@@ -32,8 +32,8 @@ module UpTack
         def other(_field, now, _today) = (now || BigDecimal(0)) + 1
         def step(field) = BigDecimal(field.decimals ? "1e-#{field.decimals}" : "0.1")
 
-        def slip(field, plain) =
-          Numbers.plain(BigDecimal(plain.to_s) + (field.decimals ? BigDecimal("1e-#{field.decimals}") : 1))
+        def slip(field, stored) =
+          Numbers.digits(BigDecimal(stored.to_s) + (field.decimals ? BigDecimal("1e-#{field.decimals}") : 1))
 
         # Rounded to the decimals of its field.
         def coerce(value, field)
@@ -66,7 +66,7 @@ module UpTack
 
         # @return [String] as one would type it: without unit and thousands marks
         def edit(value, field)
-          text = Numbers.plain(value)
+          text = Numbers.digits(value)
           decimals = field&.decimals
           if decimals&.positive?
             whole, part = text.split(".")
@@ -75,8 +75,8 @@ module UpTack
           field ? text.sub(".", field.conventions.decimal_mark) : text
         end
 
-        def dump(value) = value && Numbers.plain(value)
-        def load(plain) = plain && BigDecimal(plain.to_s)
+        def dump(value) = value && Numbers.digits(value)
+        def load(stored) = stored && BigDecimal(stored.to_s)
 
         def grouped(figures, conventions)
           whole, part = figures.split(conventions.decimal_mark)

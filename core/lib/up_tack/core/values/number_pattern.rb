@@ -58,7 +58,7 @@ module UpTack
           whole_shape, decimals_shape = @place[0].split(".")
           decimals_shape = decimals_shape.to_s
           rounded = Numbers.round(value.abs, decimals_shape.length)
-          whole, decimals = Numbers.plain(rounded).split(".")
+          whole, decimals = Numbers.digits(rounded).split(".")
           decimals = decimals.to_s.ljust(decimals_shape.count("0"), "0")
           whole = whole.sub(/\A0\z/, "").rjust(whole_shape.count("0"), "0")
           whole = whole.gsub(/(\d)(?=(\d{3})+\z)/, "\\1,") if whole_shape.include?(",")

@@ -83,8 +83,8 @@ module UpTack
 
           other = (conventions.decimal_mark == ".") ? "," : "."
           swapped = [".", " "].include?(other) ? figures(text, ".", ",") : figures(text, ",", ".")
-          [swapped, (text.count(".,") <= 1) ? text.delete(", .") : nil].compact.uniq.map do |plain|
-            plain.sub(".", conventions.decimal_mark)
+          [swapped, (text.count(".,") <= 1) ? text.delete(", .") : nil].compact.uniq.map do |candidate|
+            candidate.sub(".", conventions.decimal_mark)
           end
         end
       end

@@ -63,7 +63,7 @@ module UpTack
 
         # A number such as 1e999999999 would be a gigabyte of figures.
         def figures(number, field)
-          return Numbers.plain(number) if number.finite? && number.exponent.abs <= LARGEST_EXPONENT
+          return Numbers.digits(number) if number.finite? && number.exponent.abs <= LARGEST_EXPONENT
 
           Unreadable.new(
             code: "too_many_digits",

@@ -72,7 +72,7 @@ module UpTack
 
         def dump(value) = value&.iso8601
         def store(value) = value&.iso8601
-        def load(plain) = plain.is_a?(DayTime) ? plain : plain && DayTime.read(plain)
+        def load(stored) = stored.is_a?(DayTime) ? stored : stored && DayTime.read(stored)
       end
     end
   end

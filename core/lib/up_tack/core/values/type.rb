@@ -46,11 +46,11 @@ module UpTack
 
         # To and from JSON, without loss.
         def dump(value) = value
-        def load(plain) = plain
+        def load(stored) = stored
 
         # @return [Object] a value as a script has it, in JSON
         # @raise [ArgumentError, TypeError] for what is no value of the field
-        def scripted(plain, field) = load(plain.to_s) || raise(ArgumentError, "#{field.label} can't be #{plain}")
+        def scripted(stored, field) = load(stored.to_s) || raise(ArgumentError, "#{field.label} can't be #{stored}")
 
         # Brings a computed value into what the field can hold.
         # @return [Object, nil, Unreadable]
@@ -95,9 +95,9 @@ module UpTack
         # @return [Numeric] the least by which two values differ
         def step(_field) = 1
 
-        # @param _plain [Object] a value as a design keeps it
+        # @param _stored [Object] a value as a design keeps it
         # @return [Object, nil] another one, as a slip of the hand makes it
-        def slip(_field, _plain) = nil
+        def slip(_field, _stored) = nil
 
         # @return [Symbol] how a column holds it, see Store::ColumnCodec; :as_is where as it is
         def cell = :as_is

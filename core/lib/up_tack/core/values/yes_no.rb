@@ -28,10 +28,10 @@ module UpTack
         def coerce(value, _field) = value
         def usual(_field) = true
         def other(_field, now, _today) = now != true
-        def slip(_field, plain) = plain != true
+        def slip(_field, stored) = stored != true
 
-        def scripted(plain, field) =
-          [true, false].include?(plain) ? plain : raise(TypeError, "#{field.label} is yes or no")
+        def scripted(stored, field) =
+          [true, false].include?(stored) ? stored : raise(TypeError, "#{field.label} is yes or no")
 
         def cell = :yes_no
         def sql = "BOOLEAN"

@@ -43,12 +43,12 @@ module UpTack
           }
 
         def known(text, mask, typed, problem)
-          plain = {mask: text, words: mask.words, pieces: Core::Masks::Writer.pieces(mask.parts), readings: []}
-          return nothing.merge(plain, problem: {part: "mask", message: problem, from: nil, to: nil}) if problem
+          facts = {mask: text, words: mask.words, pieces: Core::Masks::Writer.pieces(mask.parts), readings: []}
+          return nothing.merge(facts, problem: {part: "mask", message: problem, from: nil, to: nil}) if problem
 
           fit = mask.fit(typed.unicode_normalize(:nfc))
           nothing.merge(
-            plain,
+            facts,
             sample: Core::Masks::Examples.sample(mask),
             compiled: Core::Masks::ClientMask.compiled(mask),
             fit: fit.to_h.except(:half),

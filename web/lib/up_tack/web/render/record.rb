@@ -49,24 +49,24 @@ module UpTack
 
         def one(record)
           values = @plan.complete(record.id, record.values, @context, @read)
-          plain_values, texts = {}, {}
-          lines.each do |key, field, type, plain|
+          stored, texts = {}, {}
+          lines.each do |key, field, type, as_is|
             value = values[key]
             # Most of what is shown is blank, or a text that is shown as it is.
-            if value.nil? || plain
-              plain_values[key] = value
+            if value.nil? || as_is
+              stored[key] = value
               texts[key] = value.to_s
               next
             end
-            plain_values[key] = type.dump(value)
+            stored[key] = type.dump(value)
             texts[key] = field.show(value, @context.records)
           end
-          former.each { |old, now| [plain_values, texts].each { |all| all[old] = all[now] if all.key?(now) } }
+          former.each { |old, now| [stored, texts].each { |all| all[old] = all[now] if all.key?(now) } }
           {
             id: record.id,
             version: record.version,
             title: Core::Save::RecordTitle.find(@table, record.id, values, @context),
-            values: plain_values,
+            values: stored,
             texts: texts
           }
         end

@@ -28,7 +28,7 @@ module UpTack
             access: table.access || {},
             may: {edit: @seen.table?(table, :edit), delete: @seen.table?(table, :delete)},
             filters:
-              table.filters.select { |filter| @seen.references?(filter.compiled(table).references) }.map(&:to_plain),
+              table.filters.select { |filter| @seen.references?(filter.compiled(table).references) }.map(&:attributes),
             fields: @seen.fields(table).map { |field| self.field(field, table) },
             stages: Core::Stages::ALL.map { |stage| self.stage(stage) },
             rules: table.rules.select { |rule| @seen.rule?(rule, table) }.map { |rule| self.rule(rule, table) },
@@ -121,7 +121,7 @@ module UpTack
         end
 
         def rule(rule, table)
-          plain = rule.to_plain
+          attributes = rule.attributes
           {
             id: rule.id,
             kind: rule.kind,
@@ -133,12 +133,12 @@ module UpTack
             sentence: sentence(rule, table),
             name: rule.name,
             note: rule.note,
-            value: plain["value"],
-            formula: plain["formula"],
-            message: plain["message"],
-            keeping: plain["keeping"],
+            value: attributes["value"],
+            formula: attributes["formula"],
+            message: attributes["message"],
+            keeping: attributes["keeping"],
             fleeting: fleeting(rule, table),
-            parts: plain,
+            parts: attributes,
             lets_old: rule.lets_old?,
             warning: rule.warning?,
             refuses_new: (rule.validates? || rule.masks?) && !rule.needs_stored_record?,

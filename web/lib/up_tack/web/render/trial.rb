@@ -29,7 +29,8 @@ module UpTack
             record: trial.id,
             script: played.script,
             verdicts: played.verdicts.map(&:to_h),
-            proposed: played.proposed.map { |each| {plain: each.plain, words: each.words, usual: each.usual} }
+            proposed:
+              played.proposed.map { |each| {expectation: each.attributes, words: each.words, usual: each.usual} }
           }
         end
 

@@ -80,7 +80,7 @@ module UpTack
             words: each.candidate.words,
             script: each.candidate.script,
             state: moment.state,
-            expect: each.expect.map(&:plain),
+            expect: each.expect.map(&:attributes),
             expects: each.expect.map(&:words),
             messages: moment.message ? [moment.message] : (moment.outcome&.refusals || []).map(&:message)
           }

@@ -37,18 +37,18 @@ module UpTack
 
         # @return [Array(Kinds::Decision, Core::Design::Table)] the table as it would be with the rule
         # @raise [Core::Invalid]
-        def self.sound(workspace, table, plain)
-          unless plain["kind"] == "decision"
+        def self.sound(workspace, table, attributes)
+          unless attributes["kind"] == "decision"
             Core::Invalid.because(Core::Messages["web.decisions.is_no_decision_table"],
               part: "kind")
           end
           workspace.table(table)
           design =
             Core::Design::Changes::PinRule
-              .new(table: table, rule: plain, records: workspace.context.records)
+              .new(table: table, rule: attributes, records: workspace.context.records)
               .apply(workspace.project)
               .table(table)
-          [plain["id"] ? design.rule(plain["id"]) : design.rules.last, design]
+          [attributes["id"] ? design.rule(attributes["id"]) : design.rules.last, design]
         end
       end
     end

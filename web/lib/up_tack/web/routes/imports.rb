@@ -36,12 +36,12 @@ module UpTack
           app.post("/api/tables/:table/import") do
             table = workspace.table(params[:table])
             upload = uploads.new(person).find(sent["id"].to_s)
-            options, plain, keep = options_sent, settings_sent, sent["keep"].to_s
+            options, attributes, keep = options_sent, settings_sent, sent["keep"].to_s
             present = ->(result, workspace) { Render::Import.result(result, table, workspace.visibility) }
             in_background(present) do |progress, workspace|
               source = upload.source(options)
               looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, workspace.table(table.key))
-              settings = UseCases::Imports::SettingsOverride.over(looked.settings, plain)
+              settings = UseCases::Imports::SettingsOverride.over(looked.settings, attributes)
               UseCases::Imports::Run.new(workspace, progress: progress).call(
                 source: source,
                 table: table.key,
@@ -103,12 +103,12 @@ module UpTack
 
           # @return [Hash{String=>Object}] how its columns are to be taken over
           def settings_sent
-            plain = design_parts("columns", "match", "blanks")
-            columns = plain["columns"]
+            attributes = design_parts("columns", "match", "blanks")
+            columns = attributes["columns"]
             sound =
               columns.nil? ||
               (columns.is_a?(Array) && columns.all? { |each| each.is_a?(Hash) && each["column"].is_a?(String) })
-            sound ? plain : raise(Params::Requests::Malformed, Core::Messages[
+            sound ? attributes : raise(Params::Requests::Malformed, Core::Messages[
               "web.imports.columns_must_be_list_of_objects"
             ])
           end

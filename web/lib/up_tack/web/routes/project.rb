@@ -61,7 +61,7 @@ module UpTack
 
         # @return [Hash] how the firm writes, and the time zones there are
         def self.conventions(workspace) =
-          workspace.project.conventions.to_plain.merge(
+          workspace.project.conventions.attributes.merge(
             "time_zones" => TZInfo::Timezone.all_data_zone_identifiers.sort
           )
 

@@ -33,7 +33,7 @@ module UpTack
                   .new(workspace.ground, records: Core::Design::Script.from(proof.script).values(workspace.project))
                   .tap { |world| world.context = workspace.context }
               )
-            json({proof: proof.to_plain, expects: proof.expectations.map { |each| telling.format(each) }})
+            json({proof: proof.attributes, expects: proof.expectations.map { |each| telling.format(each) }})
           end
 
           app.post("/api/tables/:table/proofs") do

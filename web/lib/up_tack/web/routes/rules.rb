@@ -25,7 +25,7 @@ module UpTack
             preview =
               UseCases::Effects::PreviewRule.new(workspace).call(
                 table: params[:table],
-                plain: design_parts(*PARTS),
+                attributes: design_parts(*PARTS),
                 look_at: number_sent("look_at"),
                 all: sent["all"] == true
               )
@@ -45,7 +45,7 @@ module UpTack
               line.call(
                 UseCases::Effects::PreviewRule.new(workspace).call(
                   table: params[:table],
-                  plain: parts,
+                  attributes: parts,
                   look_at: look_at,
                   all: true,
                   most: most,

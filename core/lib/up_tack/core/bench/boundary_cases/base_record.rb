@@ -93,10 +93,13 @@ module UpTack
               .rules
               .select(&:looks_up?)
               .to_h do |rule|
-                plain = rule.to_plain
+                attributes = rule.attributes
                 [
                   rule.field,
-                  @records.fetch(plain["target"], {}).values.filter_map { |values| values[plain["target_field"]] }
+                  @records
+                    .fetch(attributes["target"], {})
+                    .values
+                    .filter_map { |values| values[attributes["target_field"]] }
                 ]
               end
           end

@@ -103,7 +103,7 @@ module UpTack
 
           def slips(rule)
             Mutants::InFormulas.new(rule, @table).all.filter_map do |mutant|
-              other = Rules.from(mutant.plain)
+              other = Rules.from(mutant.attributes)
               part, text = other.formula_parts.find { |key, formula| rule.formula_parts[key] != formula }
               own = part && compiled(rule.formula_parts[part])
               part && Slip.new(part: part, own: own, other: compiled(text), rule: other, mutant: mutant)

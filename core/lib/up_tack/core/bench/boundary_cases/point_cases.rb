@@ -72,7 +72,7 @@ module UpTack
 
           def required(rule, key)
             blank = [{rule.field => nil}]
-            condition = rule.to_plain["when"]
+            condition = rule.attributes["when"]
             return [{}] unless key == "refused"
 
             if condition
@@ -109,7 +109,7 @@ module UpTack
           end
 
           def lengths(rule, key)
-            least, most = rule.to_plain.values_at("least", "most")
+            least, most = rule.attributes.values_at("least", "most")
             sized = ->(length) do
               {rule.field => (length.positive? ? "abcdefghij".ljust(length, "klmnopqrst")[0, length] : nil)}
             end
@@ -121,7 +121,8 @@ module UpTack
           end
 
           def listed(rule, key)
-            values = Array(rule.to_plain["values"]).map { |plain| @table.field(rule.field).values.load(plain) }
+            values =
+              Array(rule.attributes["values"]).map { |stored| @table.field(rule.field).values.load(stored) }
             (key == "passed") ? [{rule.field => values.first}] : [other_than(rule.field, values)]
           end
 
@@ -131,10 +132,10 @@ module UpTack
           end
 
           def existing(rule)
-            plain = rule.to_plain
-            (@base.records[plain["target"]] || {})
+            attributes = rule.attributes
+            (@base.records[attributes["target"]] || {})
               .values
-              .filter_map { |values| values[plain["target_field"]] }
+              .filter_map { |values| values[attributes["target_field"]] }
               .first(2)
               .map { |value| {rule.field => value} }
           end
@@ -153,13 +154,13 @@ module UpTack
                   .first(2)
                   .map do |parent, children|
                     {
-                      rule.to_plain["by"] => parent,
+                      rule.attributes["by"] => parent,
                       rule.field => field.open_choices.find { |choice| children.include?(choice) == belongs }
                     }
                   end
             end
             options = field.link? ? @base.records.fetch(field.target, {}).keys : field.open_choices
-            condition = Expression.parse(rule.to_plain["formula"])
+            condition = Expression.parse(rule.attributes["formula"])
             options
               .flat_map do |option|
                 @solver
@@ -189,7 +190,7 @@ module UpTack
           end
 
           def stated(rule, key)
-            tree = Expression.parse(rule.to_plain["when"])
+            tree = Expression.parse(rule.attributes["when"])
             met = @solver.assignments_for(tree, true, @seen)
             unmet = @solver.assignments_for(tree, false, @seen)
             value = @seen[rule.field].nil? ? PointCases.typed(@table.field(rule.field), @table) : @seen[rule.field]
@@ -240,11 +241,11 @@ module UpTack
           end
 
           def locked(rule, key)
-            tree = Expression.parse(rule.to_plain["when"])
+            tree = Expression.parse(rule.attributes["when"])
             change = rule.locked(@table).filter_map { |each| other(each) }.first or return []
             role = {
               "user.role" =>
-                Access::ROLES.find { |each| each != rule.to_plain["except_role"] && each != "reader" }
+                Access::ROLES.find { |each| each != rule.attributes["except_role"] && each != "reader" }
             }
             @solver.assignments_for(tree, key == "refused", @seen).map { |assignment|
               change.merge(role).merge("first" => assignment)
@@ -252,7 +253,7 @@ module UpTack
           end
 
           def filled(rule, key)
-            condition = rule.to_plain.values_at("reaches", "when").compact.map { |text| Expression.parse(text) }
+            condition = rule.attributes.values_at("reaches", "when").compact.map { |text| Expression.parse(text) }
             targets = rule.writes.to_h { |target| [target, :untyped] }
             met =
               condition.reduce([{}]) do |assignments, tree|
@@ -292,16 +293,17 @@ module UpTack
           end
 
           def eventful(rule, key)
-            plain = rule.to_plain
-            return @solver.assignments_for(Expression.parse(plain["when"]), key == "acts", @seen) if plain["when"]
-            return [{plain["tick"] => key == "acts"}] if plain["tick"]
-            return [{}] if plain["event"] == "made"
+            attributes = rule.attributes
+            condition = attributes["when"]
+            return @solver.assignments_for(Expression.parse(condition), key == "acts", @seen) if condition
+            return [{attributes["tick"] => key == "acts"}] if attributes["tick"]
+            return [{}] if attributes["event"] == "made"
 
             watched =
-              if plain["watch"].to_a.empty?
+              if attributes["watch"].to_a.empty?
                 @table.fields.map(&:key).reject { |each| @table.rule_owned?(each) }
               else
-                plain["watch"]
+                attributes["watch"]
               end
             if key == "acts"
               watched.filter_map { |each| other(each) }.first(3)

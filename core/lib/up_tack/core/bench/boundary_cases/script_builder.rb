@@ -42,7 +42,7 @@ module UpTack
               "person" => person,
               "at" => at,
               "start" => {"from" => "new"},
-              "records" => plain_records(acts),
+              "records" => records_named_in(acts),
               "acts" => acts
             }
           end
@@ -70,7 +70,7 @@ module UpTack
             (@records[@table.key] ||= {})[OWN] = @base.values.slice(*loose)
             ids = all.each_index.map { |index| FIRST_CHILD + index }
             (@records[table] ||= {}).merge!(ids.zip(all).to_h { |id, values| [id, values.merge(link => OWN)] })
-            records = plain_records([], [[@table.key, OWN], *ids.map { |id| [table, id] }])
+            records = records_named_in([], [[@table.key, OWN], *ids.map { |id| [table, id] }])
             {
               "person" => person,
               "at" => @clock.to_s,
@@ -84,28 +84,28 @@ module UpTack
           def typed_beneath(children, person)
             table, link, *all = children
             design = @table.neighbours.tables.fetch(table)
-            rows = all.map { |values| {"values" => plain_row(design, values)} }
+            rows = all.map { |values| {"values" => typed_values(design, values)} }
             acts = [fill_in(@base.values), {"do" => "lines", "table" => table, "link" => link, "rows" => rows}]
             {
               "person" => person,
               "at" => @clock.to_s,
               "start" => {"from" => "new"},
-              "records" => plain_records(acts),
+              "records" => records_named_in(acts),
               "acts" => acts
             }
           end
 
-          def plain_row(design, values)
+          def typed_values(design, values)
             loose = values.reject { |key, value| design.rule_owned?(key) || value.nil? }
             loose.to_h { |key, value| [key, dumped(key, value)] }
           end
 
           def person(assignment)
-            plain = {"name" => "Somebody", "role" => "builder"}
+            attributes = {"name" => "Somebody", "role" => "builder"}
             assignment.keys.grep(/\Auser\./).each { |key|
-              plain[key.delete_prefix("user.")] = assignment.delete(key).to_s
+              attributes[key.delete_prefix("user.")] = assignment.delete(key).to_s
             }
-            plain
+            attributes
           end
 
           def at(wish)
@@ -177,7 +177,7 @@ module UpTack
 
           # Only the records to which something leads come along: those that are linked to, and those in
           # which a value must be found.
-          def plain_records(acts, more = [])
+          def records_named_in(acts, more = [])
             found = Hash.new { |hash, key| hash[key] = {} }
             pending = more + acts.flat_map { |act| leads(@table, act["values"] || {}) }
             while (table, id = pending.shift)
@@ -199,16 +199,16 @@ module UpTack
                 .fields
                 .select(&:link?)
                 .filter_map { |field| values[field.key] && [field.target, values[field.key]] }
-            links + design.rules.select(&:looks_up?).filter_map { |rule| sought(rule.to_plain, values[rule.field]) }
+            links + design.rules.select(&:looks_up?).filter_map { |rule| sought(rule.attributes, values[rule.field]) }
           end
 
-          def sought(plain, value)
+          def sought(attributes, value)
             return if value.nil?
 
             text = dumped(nil, value)
-            all = @records.fetch(plain["target"], {})
-            id = all.keys.find { |each| dumped(nil, all[each][plain["target_field"]]) == text }
-            id && [plain["target"], id]
+            all = @records.fetch(attributes["target"], {})
+            id = all.keys.find { |each| dumped(nil, all[each][attributes["target_field"]]) == text }
+            id && [attributes["target"], id]
           end
         end
       end

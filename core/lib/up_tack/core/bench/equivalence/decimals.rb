@@ -29,13 +29,13 @@ module UpTack
 
           # @param text [String] a formula
           # @return [String] the same without idle rounding
-          def plain(text)
+          def without_idle_rounding(text)
             idle = nil
             Expression.parse(text).walk { |node| idle ||= node if idle?(node) }
             return text unless idle
 
             inner = idle.arguments.first
-            plain("#{text[0...idle.from]}(#{text[inner.from...inner.to]})#{text[idle.to..]}")
+            without_idle_rounding("#{text[0...idle.from]}(#{text[inner.from...inner.to]})#{text[idle.to..]}")
           end
 
           private

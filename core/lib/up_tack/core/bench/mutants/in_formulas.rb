@@ -181,10 +181,10 @@ module UpTack
             return [] unless node.value.is_a?(BigDecimal)
 
             step = BigDecimal("1e-#{node.value.scale}")
-            [1, -1].map { |sign| edit("constant", node, plain(node.value + (sign * step))) }
+            [1, -1].map { |sign| edit("constant", node, literal(node.value + (sign * step))) }
           end
 
-          def plain(number) = number.negative? ? "(#{Numbers.plain(number)})" : Numbers.plain(number)
+          def literal(number) = number.negative? ? "(#{Numbers.digits(number)})" : Numbers.digits(number)
 
           # A field mixed up with the next one of its type.
           def fields(node, scope)
@@ -226,14 +226,14 @@ module UpTack
 
           def made(sort, text, before)
             words = "`#{Values::Plain.cut(before, 60)}` changed: `#{Values::Plain.cut(text, 120)}`"
-            Mutant.new(sort: sort, words: words, plain: put(text))
+            Mutant.new(sort: sort, words: words, attributes: put(text))
           end
 
           def put(text)
-            plain = Marshal.load(Marshal.dump(@rule.to_plain))
+            attributes = Marshal.load(Marshal.dump(@rule.attributes))
             *path, last = @part.split(".").map { |step| step.match?(/\A\d+\z/) ? step.to_i : step }
-            (path.empty? ? plain : plain.dig(*path))[last] = text
-            plain
+            (path.empty? ? attributes : attributes.dig(*path))[last] = text
+            attributes
           end
 
           # Brackets around a part belong to no node.

@@ -10,27 +10,29 @@ module UpTack
           def initialize(rule, table)
             @rule = rule
             @table = table
-            @plain = rule.to_plain
+            @attributes = rule.attributes
           end
 
           # @return [Array<Mutant>]
           def all = choices + flags + whole + lists + value + mask + map + rows
 
           # @return [Array<String>] the masks that a slip of the hand makes of the rule's own
-          def masks = mask.map { |mutant| mutant.plain["mask"] }
+          def masks = mask.map { |mutant| mutant.attributes["mask"] }
 
           private
 
-          def changed(sort, words, more) = Mutant.new(sort: sort, words: words, plain: @plain.merge(more).compact)
+          def changed(sort, words, more)
+            Mutant.new(sort: sort, words: words, attributes: @attributes.merge(more).compact)
+          end
 
           # @return [Array<Rules::Part>] those of a type that mean anything in this rule
-          def parts(type) = @rule.class.parts.select { |part| part.type == type && part.meant?(@plain) }
+          def parts(type) = @rule.class.parts.select { |part| part.type == type && part.meant?(@attributes) }
 
           def part?(key) = @rule.class.part_keys.include?(key)
 
           def choices
             parts(:choice).flat_map do |part|
-              now = @plain.fetch(part.key) { part.options.first }
+              now = @attributes.fetch(part.key) { part.options.first }
               (part.slips - [now]).map do |other|
                 changed("setting", Words.setting(part, other), {part.key => other})
               end
@@ -39,16 +41,16 @@ module UpTack
 
           def flags
             parts(:flag).map do |part|
-              other = @plain[part.key] ? nil : true
+              other = @attributes[part.key] ? nil : true
               changed("setting", Words.setting(part, other), {part.key => other})
             end
           end
 
           def whole
             parts(:whole).flat_map do |part|
-              next [] if @plain[part.key].nil? && part.usual.to_i.zero?
+              next [] if @attributes[part.key].nil? && part.usual.to_i.zero?
 
-              now = @plain[part.key] || part.usual
+              now = @attributes[part.key] || part.usual
               [now + 1, now - 1].reject(&:negative?)
                 .map { |other| changed("constant", Words.whole(part, other), {part.key => other}) }
             end
@@ -58,11 +60,11 @@ module UpTack
             @rule.class.parts.select(&:list?).flat_map do |part|
               next [] if part.key == "outputs"
 
-              Array(@plain[part.key]).each_index.map do |index|
+              Array(@attributes[part.key]).each_index.map do |index|
                 changed(
                   "list",
-                  Words.left_out(part.key, @plain[part.key][index], @table),
-                  {part.key => without(@plain[part.key], index).then { |rest| rest.empty? ? nil : rest }}
+                  Words.left_out(part.key, @attributes[part.key][index], @table),
+                  {part.key => without(@attributes[part.key], index).then { |rest| rest.empty? ? nil : rest }}
                 )
               end
             end
@@ -70,22 +72,22 @@ module UpTack
 
           # A fixed default.
           def value
-            return [] unless part?("value") && @plain.key?("value")
+            return [] unless part?("value") && @attributes.key?("value")
 
             field = @table.field(@rule.field)
-            other = field.values.slip(field, @plain["value"])
+            other = field.values.slip(field, @attributes["value"])
             other.nil? ? [] : [changed("constant", "another value", {"value" => other})]
           end
 
           def mask
             return [] unless part?("mask")
 
-            [changed("constant", "a place more", {"mask" => "#{@plain["mask"]} DIGIT"}), *counted]
+            [changed("constant", "a place more", {"mask" => "#{@attributes["mask"]} DIGIT"}), *counted]
           end
 
           # Each count of a kind of character, one up.
           def counted
-            text = @plain["mask"].to_s
+            text = @attributes["mask"].to_s
             text
               .to_enum(:scan, /(\d+)(?=[A-Z])/)
               .map { Regexp.last_match }
@@ -99,14 +101,14 @@ module UpTack
           end
 
           def map
-            return [] unless part?("map") && @plain["map"].is_a?(Hash)
+            return [] unless part?("map") && @attributes["map"].is_a?(Hash)
 
-            @plain["map"].flat_map do |parent, values|
+            @attributes["map"].flat_map do |parent, values|
               values.each_index.map do |index|
                 changed(
                   "list",
                   "#{parent} without “#{values[index]}”",
-                  {"map" => @plain["map"].merge(parent => without(values, index))}
+                  {"map" => @attributes["map"].merge(parent => without(values, index))}
                 )
               end
             end
@@ -115,7 +117,7 @@ module UpTack
           def rows
             return [] unless part?("rows")
 
-            all = @plain["rows"]
+            all = @attributes["rows"]
             left_out =
               if all.length > 1
                 all.each_index.map do |index|
@@ -154,18 +156,18 @@ module UpTack
 
           def cells(row)
             inputs = @rule.inputs.length
-            @plain["rows"][row].each_index.flat_map do |column|
+            @attributes["rows"][row].each_index.flat_map do |column|
               others =
                 if column < inputs
-                  inputs_of(column, @plain["rows"][row][column])
+                  inputs_of(column, @attributes["rows"][row][column])
                 else
-                  outputs_of(column - inputs, @plain["rows"][row][column])
+                  outputs_of(column - inputs, @attributes["rows"][row][column])
                 end
               others.map do |text|
                 changed(
                   "row",
                   "row #{row + 1}, cell #{column + 1} as “#{text}”",
-                  {"rows" => replaced(@plain["rows"], row, replaced(@plain["rows"][row], column, text))}
+                  {"rows" => replaced(@attributes["rows"], row, replaced(@attributes["rows"][row], column, text))}
                 )
               end
             end
@@ -185,7 +187,7 @@ module UpTack
               next (Calendar.iso8601(text) + by).iso8601 if text.include?("-")
 
               number = BigDecimal(text)
-              Numbers.plain(number + (by * BigDecimal("1e-#{number.scale}")))
+              Numbers.digits(number + (by * BigDecimal("1e-#{number.scale}")))
             end
           end
 

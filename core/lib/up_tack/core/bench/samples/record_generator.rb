@@ -37,7 +37,7 @@ module UpTack
                 .rules
                 .select(&:checks?)
                 .reject(&:warning?)
-                .map { |rule| [rule, Expression.parse(rule.to_plain["formula"])] }
+                .map { |rule| [rule, Expression.parse(rule.attributes["formula"])] }
             @filled =
               table
                 .rules
@@ -161,7 +161,7 @@ module UpTack
             return emptied(keys, values) if @random.rand < 0.5
 
             drawn = values.merge(keys.to_h { |key| [key, @values.draw(@table.field(key), @random)] })
-            satisfying(rule, Expression.parse(rule.to_plain["formula"]), drawn)
+            satisfying(rule, Expression.parse(rule.attributes["formula"]), drawn)
           end
 
           def emptied(keys, values) = values.except(*(keys - @required))

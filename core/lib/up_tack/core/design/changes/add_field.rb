@@ -19,14 +19,16 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
             label = tidy_label(@parts["label"])
             key = pick_key(@parts["key"], label, taken(table["fields"]), "field")
-            field = {"id" => next_id(plain, "f"), "key" => key, "label" => label}.merge(@parts.slice(*PARTS).compact)
+            field = {"id" => next_id(attributes, "f"), "key" => key, "label" => label}.merge(
+              @parts.slice(*PARTS).compact
+            )
             table["fields"].insert((@position || table["fields"].length).clamp(0, table["fields"].length), field)
             @summary = "Field #{label} added to #{table["label"]}"
-            build(project, plain)
+            build(project, attributes)
           end
         end
       end

@@ -20,16 +20,16 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
-            index = table["fields"].index(plain_field(table, @link))
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
+            index = table["fields"].index(field_attributes(table, @link))
             detail = detail_of(project)
             label = free_label("#{table["fields"][index]["label"]}: #{detail.label}", table)
             key = key_for(label, taken(table["fields"]), "field")
-            table["fields"].insert(index + 1, field(plain, detail, key, label))
-            table["rules"] << rule(plain, key)
+            table["fields"].insert(index + 1, field(attributes, detail, key, label))
+            table["rules"] << rule(attributes, key)
             @summary = "Field #{label} brought in to #{table["label"]}"
-            build(project, plain)
+            build(project, attributes)
           end
 
           private
@@ -55,15 +55,15 @@ module UpTack
               .find { |each| !taken.include?(Unicode.folded(each)) }
           end
 
-          def field(plain, detail, key, label)
+          def field(attributes, detail, key, label)
             detail
-              .to_plain
+              .attributes
               .except("note", "id", "key", "label", "aliases")
-              .merge("id" => next_id(plain, "f"), "key" => key, "label" => label)
+              .merge("id" => next_id(attributes, "f"), "key" => key, "label" => label)
           end
 
-          def rule(plain, key)
-            common = {"id" => next_id(plain, "r"), "field" => key, "formula" => "#{@link}.#{@detail}"}
+          def rule(attributes, key)
+            common = {"id" => next_id(attributes, "r"), "field" => key, "formula" => "#{@link}.#{@detail}"}
             @copy ? common.merge("kind" => "copy") : common.merge("kind" => "calculation", "keeping" => "shown")
           end
         end

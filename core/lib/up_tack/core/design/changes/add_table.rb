@@ -16,14 +16,14 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            key = pick_key(@key, @label, taken(plain["tables"]), "table")
-            id = next_id(plain, "t")
-            field = {"id" => next_id(plain, "f"), "key" => "name", "label" => "Name", "type" => "text"}
+            attributes = project.attributes
+            key = pick_key(@key, @label, taken(attributes["tables"]), "table")
+            id = next_id(attributes, "t")
+            field = {"id" => next_id(attributes, "f"), "key" => "name", "label" => "Name", "type" => "text"}
             table = {"id" => id, "key" => key, "label" => @label, "fields" => [field], "rules" => []}
             table["one"] = @one unless @one.nil? || @one == ""
             @summary = "Table #{@label} added"
-            build(project, plain.merge("tables" => plain["tables"] + [table]))
+            build(project, attributes.merge("tables" => attributes["tables"] + [table]))
           end
         end
       end

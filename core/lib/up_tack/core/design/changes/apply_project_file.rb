@@ -16,7 +16,7 @@ module UpTack
           # @return [Project]
           # @raise [Core::Invalid] where the two do not go together
           def apply(project)
-            built = build(project, Merge.new(project, @design).plain, tolerating: @tolerating)
+            built = build(project, Merge.new(project, @design).attributes, tolerating: @tolerating)
             counts = {
               "table" => @design["tables"].length,
               "rule" => @design["tables"].sum { |table| (table["rules"] || []).length },

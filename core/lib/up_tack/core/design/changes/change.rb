@@ -21,17 +21,17 @@ module UpTack
           # @param project [Project] as it was before
           # @param own [String, nil] id of the rule being written
           # @param tolerating [Array<Core::Problem>, :all] what it may have besides those of the project
-          def build(project, plain, own: nil, tolerating: [])
-            Project.reopen(plain, tolerating: (tolerating == :all) ? :all : project.tolerated + tolerating)
+          def build(project, attributes, own: nil, tolerating: [])
+            Project.reopen(attributes, tolerating: (tolerating == :all) ? :all : project.tolerated + tolerating)
           rescue Invalid => e
             raise Invalid,
               e.problems.map { |problem|
-                (problem.rule.nil? || problem.rule == own) ? problem : elsewhere(plain, problem)
+                (problem.rule.nil? || problem.rule == own) ? problem : elsewhere(attributes, problem)
               }
           end
 
-          def elsewhere(plain, problem)
-            table = plain["tables"].find { |each| each["rules"].any? { |rule| rule["id"] == problem.rule } }
+          def elsewhere(attributes, problem)
+            table = attributes["tables"].find { |each| each["rules"].any? { |rule| rule["id"] == problem.rule } }
             rule = table["rules"].find { |each| each["id"] == problem.rule }
             field = table["fields"].find { |each| each["key"] == rule["field"] }
             return problem unless field
@@ -74,11 +74,11 @@ module UpTack
           # @param renamed [RenamedChoices]
           # @yield [plain] to put the new list in its place
           def with_renamed(project, renamed)
-            plain = project.to_plain
+            attributes = project.attributes
             @renamed_choices = renamed.by_id(project)
-            renamed.carry(project, plain)
-            yield plain
-            build(project, plain)
+            renamed.carry(project, attributes)
+            yield attributes
+            build(project, attributes)
           end
 
           # @return [String] which choices are renamed, and which become one with another
@@ -94,12 +94,12 @@ module UpTack
               .join(", ")
           end
 
-          def plain_table(plain, key)
-            plain["tables"].find { |table| table["key"] == key } ||
+          def table_attributes(attributes, key)
+            attributes["tables"].find { |table| table["key"] == key } ||
               Invalid.because(Messages["common.there_is_no_table", table: key], part: "table")
           end
 
-          def plain_field(table, key)
+          def field_attributes(table, key)
             table["fields"].find { |field| field["key"] == key } ||
               Invalid.because(
                 Messages["common.there_is_no_field", unknown: key, table: table["label"]],
@@ -107,27 +107,27 @@ module UpTack
               )
           end
 
-          def next_id(plain, letter)
-            plain["last_id"] += 1
-            "#{letter}#{plain["last_id"]}"
+          def next_id(attributes, letter)
+            attributes["last_id"] += 1
+            "#{letter}#{attributes["last_id"]}"
           end
 
-          # @param plain [Array<Hash>] fields or tables
+          # @param attributes [Array<Hash>] fields or tables
           # @return [Array<String>] keys that a new one can't have: those in use, and those by which programs
           #   still know another
-          def taken(plain, except: nil) =
-            plain.reject { |each| each["key"] == except }.flat_map { |each| [each["key"], *each["aliases"]] }
+          def taken(attributes, except: nil) =
+            attributes.reject { |each| each["key"] == except }.flat_map { |each| [each["key"], *each["aliases"]] }
 
           # Gives a plain field or table another key, and keeps the old one as an alias.
-          def rekey(plain, key)
-            aliases = ([*plain["aliases"], plain["key"]] - [key]).uniq
-            plain["key"] = key
-            aliases.empty? ? plain.delete("aliases") : plain["aliases"] = aliases
+          def rekey(attributes, key)
+            aliases = ([*attributes["aliases"], attributes["key"]] - [key]).uniq
+            attributes["key"] = key
+            aliases.empty? ? attributes.delete("aliases") : attributes["aliases"] = aliases
           end
 
           # @param kept [Object] aliases that stay, should be some of those that there are
-          def keep_aliases(plain, kept)
-            known = kept.is_a?(Array) && (kept - (plain["aliases"] || [])).empty?
+          def keep_aliases(attributes, kept)
+            known = kept.is_a?(Array) && (kept - (attributes["aliases"] || [])).empty?
             unless known
               Invalid.because(
                 Messages["design.change.former_keys_can_only_be_dropped"],
@@ -135,7 +135,7 @@ module UpTack
               )
             end
 
-            kept.empty? ? plain.delete("aliases") : plain["aliases"] = kept
+            kept.empty? ? attributes.delete("aliases") : attributes["aliases"] = kept
           end
 
           def tidy_label(label)

@@ -22,9 +22,9 @@ module UpTack
 
           def apply(project)
             check
-            plain = project.to_plain
-            plain["conventions"] = plain["conventions"].merge(@parts)
-            if plain["conventions"]["decimal_mark"] == plain["conventions"]["group_mark"]
+            attributes = project.attributes
+            attributes["conventions"] = attributes["conventions"].merge(@parts)
+            if attributes["conventions"]["decimal_mark"] == attributes["conventions"]["group_mark"]
               Invalid.because(
                 Messages["design.change_conventions.mark_of_decimals_and_of_thousands"],
                 part: "group_mark"
@@ -32,7 +32,7 @@ module UpTack
             end
 
             @summary = "Ways of writing changed"
-            build(project, plain)
+            build(project, attributes)
           end
 
           private

@@ -19,18 +19,18 @@ module UpTack
 
           def apply(project)
             project, renamed = carried(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
-            field = plain_field(table, @field)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
+            field = field_attributes(table, @field)
             @summary = "Field #{field["label"]} of #{table["label"]} changed#{": #{renamed}" if renamed}"
             keep_aliases(field, @parts["aliases"]) if @parts.key?("aliases")
-            rename(project, plain, field, tidy_label(@parts["label"])) if @parts.key?("label")
+            rename(project, attributes, field, tidy_label(@parts["label"])) if @parts.key?("label")
             before = field.values_at("type", "target")
             AddField::PARTS.each { |part| field[part] = @parts[part] if @parts.key?(part) }
             if before.first == "link" && field.values_at("type", "target") != before
-              FormRewriter.turned_elsewhere(plain, table, field)
+              FormRewriter.turned_elsewhere(attributes, table, field)
             end
-            build(project, plain)
+            build(project, attributes)
           end
 
           private
@@ -46,9 +46,9 @@ module UpTack
             return [project, nil] if renamed.empty?
 
             project =
-              with_renamed(project, RenamedChoices.new([@table, @field] => renamed)) do |plain|
+              with_renamed(project, RenamedChoices.new([@table, @field] => renamed)) do |attributes|
                 retired = field.retired.map { |each| renamed.fetch(each, each) }
-                plain_field(plain_table(plain, @table), @field).merge!(
+                field_attributes(table_attributes(attributes, @table), @field).merge!(
                   "retired" => retired,
                   **@parts.slice("choices", "retired")
                 )
@@ -56,13 +56,13 @@ module UpTack
             [project, renaming_words(renamed, field.choices)]
           end
 
-          def rename(project, plain, field, label)
+          def rename(project, attributes, field, label)
             return if label == field["label"]
 
             table = project.table(@table)
             @summary = "Field #{field["label"]} of #{table.label} renamed to #{label}"
-            key = key_for(label, taken(plain_table(plain, @table)["fields"], except: @field), "field")
-            Rename.field(project, plain, table: @table, key: @field, to: key) if key != @field
+            key = key_for(label, taken(table_attributes(attributes, @table)["fields"], except: @field), "field")
+            Rename.field(project, attributes, table: @table, key: @field, to: key) if key != @field
             rekey(field, key) if key != @field
             field["label"] = label
           end

@@ -15,26 +15,26 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
             @summary = "Table #{table["label"]} changed"
             keep_aliases(table, @parts["aliases"]) if @parts.key?("aliases")
-            rename(plain, table, tidy_label(@parts["label"]), project) if @parts.key?("label")
+            rename(attributes, table, tidy_label(@parts["label"]), project) if @parts.key?("label")
             %w[one note].each { |part| table[part] = presence(tidy_label(@parts[part])) if @parts.key?(part) }
             %w[title review log access].each { |part| table[part] = @parts[part] if @parts.key?(part) }
-            build(project, plain)
+            build(project, attributes)
           end
 
           private
 
           def presence(text) = (text == "") ? nil : text
 
-          def rename(plain, table, label, project)
+          def rename(attributes, table, label, project)
             return if label == table["label"]
 
             @summary = "Table #{table["label"]} renamed to #{label}"
-            key = key_for(label, taken(plain["tables"], except: @table), "table")
-            Rename.table(project, plain, key: @table, to: key) if key != @table
+            key = key_for(label, taken(attributes["tables"], except: @table), "table")
+            Rename.table(project, attributes, key: @table, to: key) if key != @table
             rekey(table, key) if key != @table
             table["label"] = label
           end

@@ -14,14 +14,14 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
             filter =
               table["filters"].to_a.find { |each| each["id"] == @filter } ||
               Invalid.because(Messages["design.delete_filter.there_is_no_such_view"], part: "id")
             table["filters"].delete(filter)
             @summary = "View #{filter["name"]} of #{table["label"]} taken away"
-            build(project, plain)
+            build(project, attributes)
           end
         end
       end

@@ -14,14 +14,14 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
             form =
               (table["forms"] || []).find { |each| each["id"] == @id } ||
               Invalid.because(Messages["design.all.there_is_no_such_form", table: table["label"]], part: "id")
             table["forms"].delete(form)
             @summary = "Form #{form["name"]} of #{table["label"]} deleted"
-            build(project, plain)
+            build(project, attributes)
           end
         end
       end

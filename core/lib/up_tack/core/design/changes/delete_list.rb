@@ -11,7 +11,7 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
+            attributes = project.attributes
             list =
               project.list(@id) || Invalid.because(Messages["design.all.there_is_no_such_list"], part: "id")
             users =
@@ -25,10 +25,10 @@ module UpTack
               )
             end
 
-            plain["lists"].reject! { |each| each["id"] == @id }
-            plain.delete("lists") if plain["lists"].empty?
+            attributes["lists"].reject! { |each| each["id"] == @id }
+            attributes.delete("lists") if attributes["lists"].empty?
             @summary = "List #{list.name} deleted"
-            build(project, plain)
+            build(project, attributes)
           end
         end
       end

@@ -14,14 +14,14 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
             index =
               (table["proofs"] || []).index { |each| each["id"] == @id } ||
               Invalid.because(Messages["design.all.there_is_no_such_proof", table: table["label"]], part: "id")
             proof = table["proofs"].delete_at(index)
             @summary = "Proof #{Values::Plain.quoted(proof["name"], 60)} taken away from #{table["label"]}"
-            build(project, plain)
+            build(project, attributes)
           end
         end
       end

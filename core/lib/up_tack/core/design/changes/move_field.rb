@@ -14,13 +14,13 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
             fields = table["fields"]
-            field = fields.delete(plain_field(table, @field))
+            field = fields.delete(field_attributes(table, @field))
             fields.insert(@position.clamp(0, fields.length), field)
             @summary = "Field #{field["label"]} of #{table["label"]} moved"
-            build(project, plain)
+            build(project, attributes)
           end
         end
       end

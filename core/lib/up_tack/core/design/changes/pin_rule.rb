@@ -16,12 +16,12 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
             @design = project.table(@table)
             @reading = ParseContext.new(conventions: project.conventions, records: @records)
-            @rule["id"] ? replace(table) : add(plain, table)
-            built = build(project, plain, own: @id)
+            @rule["id"] ? replace(table) : add(attributes, table)
+            built = build(project, attributes, own: @id)
             design = built.table(@table)
             @summary = "Rule #{@rule["id"] ? "changed" : "pinned"} " \
               "in #{design.label}: #{design.rule(@id).sentence(design).chomp(".")}"
@@ -30,8 +30,8 @@ module UpTack
 
           private
 
-          def add(plain, table)
-            @id = next_id(plain, "r")
+          def add(attributes, table)
+            @id = next_id(attributes, "r")
             table["rules"] << rule_with(@id)
           end
 
@@ -47,7 +47,7 @@ module UpTack
           end
 
           # Through the rule's class, so that only what belongs to its kind is kept.
-          def rule_with(id) = Rules.from(@rule.merge("id" => id)).normalized(@design, @reading).to_plain
+          def rule_with(id) = Rules.from(@rule.merge("id" => id)).normalized(@design, @reading).attributes
         end
       end
     end

@@ -12,14 +12,14 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
-            field = plain_field(table, @field)
-            Dependants.drop(project, plain, table: @table, key: @field)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
+            field = field_attributes(table, @field)
+            Dependants.drop(project, attributes, table: @table, key: @field)
             table["fields"].delete(field)
             table.delete("title") if table["title"] == @field
             @summary = "Field #{field["label"]} of #{table["label"]} deleted"
-            build(project, plain)
+            build(project, attributes)
           end
         end
       end

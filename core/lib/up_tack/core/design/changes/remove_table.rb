@@ -11,8 +11,8 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
             links =
               project.tables.flat_map do |other|
                 other
@@ -31,10 +31,10 @@ module UpTack
                 part: "table"
               )
             end
-            Dependants.drop(project, plain, table: @table)
-            plain["tables"].delete(table)
+            Dependants.drop(project, attributes, table: @table)
+            attributes["tables"].delete(table)
             @summary = "Table #{table["label"]} deleted"
-            build(project, plain)
+            build(project, attributes)
           end
         end
       end

@@ -17,17 +17,17 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
             filters = (table["filters"] ||= [])
             kept = filters.find { |each| each["name"].downcase == @name.to_s.downcase }
             filters[filters.index(kept) || filters.length] = {
-              "id" => kept ? kept["id"] : next_id(plain, "q"),
+              "id" => kept ? kept["id"] : next_id(attributes, "q"),
               "name" => kept ? kept["name"] : @name,
               **@parts
             }
             @summary = "View #{@name} kept in #{table["label"]}"
-            build(project, plain)
+            build(project, attributes)
           end
         end
       end

@@ -18,8 +18,8 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
             forms = (table["forms"] ||= [])
             parts = @form.merge("name" => tidy_label(@form["name"]))
             if @id
@@ -29,11 +29,11 @@ module UpTack
               forms[index] = parts
               @summary = "Form #{parts["name"]} of #{table["label"]} changed"
             else
-              @id = next_id(plain, "m")
+              @id = next_id(attributes, "m")
               forms << parts.merge("id" => @id)
               @summary = "Form #{parts["name"]} made for #{table["label"]}"
             end
-            build(project, plain)
+            build(project, attributes)
           end
         end
       end

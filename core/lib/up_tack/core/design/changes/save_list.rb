@@ -22,23 +22,23 @@ module UpTack
             renamed = known ? renaming(@renamed, known.values, @parts["values"]) : {}
             if renamed.any?
               project =
-                with_renamed(project, RenamedChoices.in_list(project, @id, renamed)) do |plain|
-                  replace(plain)
+                with_renamed(project, RenamedChoices.in_list(project, @id, renamed)) do |attributes|
+                  replace(attributes)
                 end
             end
-            plain = project.to_plain
-            lists = (plain["lists"] ||= [])
+            attributes = project.attributes
+            lists = (attributes["lists"] ||= [])
             renames = ": #{renaming_words(renamed, known.values)}" if renamed.any?
             @summary = "List #{@parts["name"]} #{@id ? "changed" : "made"}#{renames}"
-            @id ? replace(plain) : lists << {"id" => next_id(plain, "l")}.merge(@parts)
-            build(project, plain)
+            @id ? replace(attributes) : lists << {"id" => next_id(attributes, "l")}.merge(@parts)
+            build(project, attributes)
           end
 
           private
 
-          def replace(plain)
+          def replace(attributes)
             list =
-              (plain["lists"] || []).find { |each| each["id"] == @id } ||
+              (attributes["lists"] || []).find { |each| each["id"] == @id } ||
               Invalid.because(Messages["design.all.there_is_no_such_list"], part: "id")
             list.merge!(@parts)
           end

@@ -21,8 +21,8 @@ module UpTack
           end
 
           def apply(project)
-            plain = project.to_plain
-            table = plain_table(plain, @table)
+            attributes = project.attributes
+            table = table_attributes(attributes, @table)
             kept = (table["proofs"] ||= [])
             if kept.length + @proofs.length > Proof::MOST
               Invalid.because(Messages["design.save_proof.table_has_at_most_proofs", most: Proof::MOST], part: "proofs")
@@ -30,17 +30,18 @@ module UpTack
             @reading = ParseContext.new(conventions: project.conventions, today: @today)
             @project = project
             @design = project.table(@table)
-            @ids = @proofs.map { |proof| keep(plain, kept, proof.merge("name" => tidy_label(proof["name"])), table) }
+            @ids =
+              @proofs.map { |proof| keep(attributes, kept, proof.merge("name" => tidy_label(proof["name"])), table) }
             @summary = "#{sentence} #{@proofs.first["id"] ? "changed" : "kept"} in #{table["label"]}"
-            build(project, plain)
+            build(project, attributes)
           end
 
           private
 
-          def keep(plain, kept, proof, table)
-            proof = Proof.from(normalized(proof)).to_plain
+          def keep(attributes, kept, proof, table)
+            proof = Proof.from(normalized(proof)).attributes
             unless proof["id"]
-              id = next_id(plain, "p")
+              id = next_id(attributes, "p")
               kept << {"id" => id}.merge(proof)
               return id
             end
@@ -73,12 +74,12 @@ module UpTack
           end
 
           def kept(table, values)
-            values.to_h do |key, plain|
+            values.to_h do |key, stored|
               field = table.field(key)
-              next [key, plain] if field.nil? || field.link? || !plain.is_a?(String)
+              next [key, stored] if field.nil? || field.link? || !stored.is_a?(String)
 
-              value = field.read(plain, @reading)
-              [key, value.is_a?(Values::Unreadable) ? plain : Values.dump(value)]
+              value = field.read(stored, @reading)
+              [key, value.is_a?(Values::Unreadable) ? stored : Values.dump(value)]
             end
           end
 

@@ -21,10 +21,10 @@ module UpTack
                 Messages["design.all.there_is_no_rule", id: @rule, table: design.label],
                 part: "id"
               )
-            plain = project.to_plain
-            plain_table(plain, @table)["rules"].reject! { |each| each["id"] == @rule }
+            attributes = project.attributes
+            table_attributes(attributes, @table)["rules"].reject! { |each| each["id"] == @rule }
             @summary = "Rule taken off in #{design.label}: #{rule.sentence(design).chomp(".")}"
-            build(project, plain, own: @id)
+            build(project, attributes, own: @id)
           end
         end
       end

@@ -8,10 +8,10 @@ module UpTack
         # types that there are not, ids and keys that stand twice, lists and tables that
         # something names and that are missing.
         class Names
-          # @param plain [Hash] of the right shape
-          def initialize(plain)
-            @plain = plain
-            @tables = plain["tables"] || []
+          # @param attributes [Hash] of the right shape
+          def initialize(attributes)
+            @attributes = attributes
+            @tables = attributes["tables"] || []
           end
 
           # @return [Array<Core::Problem>]
@@ -22,9 +22,9 @@ module UpTack
 
           # @return [Hash] the same without the rules and fields whose kinds are not known
           def without_unknown
-            return @plain if unknown.empty?
+            return @attributes if unknown.empty?
 
-            copy = Marshal.load(Marshal.dump(@plain))
+            copy = Marshal.load(Marshal.dump(@attributes))
             copy["tables"].each { |table| table["rules"]&.select! { |rule| Rules.all.key?(rule["kind"]) } }
             copy
           end
@@ -74,7 +74,7 @@ module UpTack
 
           # Ids are never given twice in a project, whatever has them.
           def doubled_ids
-            named = (@plain["lists"] || []).map { |list| [list["id"], ["lists", list["name"]]] }
+            named = (@attributes["lists"] || []).map { |list| [list["id"], ["lists", list["name"]]] }
             @tables.each do |table|
               named << [table["id"], ["tables", table["key"]]]
               %w[fields rules filters forms proofs].each do |part|
@@ -119,7 +119,7 @@ module UpTack
           end
 
           def missing
-            lists = (@plain["lists"] || []).map { |list| list["id"] }
+            lists = (@attributes["lists"] || []).map { |list| list["id"] }
             keys = @tables.map { |table| table["key"] }
             @tables.flat_map do |table|
               (table["fields"] || []).filter_map do |field|
@@ -149,12 +149,12 @@ module UpTack
           def counted
             ids =
               [
-                @plain["lists"],
+                @attributes["lists"],
                 @tables,
                 *@tables.flat_map { |table| table.values_at("fields", "rules", "filters", "forms", "proofs") }
               ].compact.flatten(1).map { |each| each["id"].to_s[/\d+\z/].to_i }
             highest = ids.max || 0
-            if @plain["last_id"].to_i >= highest
+            if @attributes["last_id"].to_i >= highest
               []
             else
               [
@@ -162,7 +162,7 @@ module UpTack
                   Messages[
                     "design.names.highest_number_given_so_far",
                     highest: highest,
-                    given: @plain["last_id"].inspect
+                    given: @attributes["last_id"].inspect
                   ],
                   "last_id"
                 )

@@ -20,34 +20,34 @@ module UpTack
           # @return [Content]
           # @raise [Core::Invalid]
           def content
-            plain = parsed
-            shape = SchemaValidator.new(plain)
+            attributes = parsed
+            shape = SchemaValidator.new(attributes)
             problems = shape.problems
-            whole = problems.empty? ? plain : shape.without_faults
-            problems += zone_problems(plain)
+            whole = problems.empty? ? attributes : shape.without_faults
+            problems += zone_problems(attributes)
             problems += of_content(whole) if whole && problems.none? { |problem| problem.part == "time_zone" }
             raise Invalid, problems.uniq(&:message) if problems.any?
 
             Content.new(
-              design: plain.except("format", "version", "people", "$schema"),
-              people: plain["people"] || [],
-              version: plain["version"]
+              design: attributes.except("format", "version", "people", "$schema"),
+              people: attributes["people"] || [],
+              version: attributes["version"]
             )
           end
 
           private
 
           # @return [Array<Core::Problem>] what is wrong in a file of the right shape
-          def of_content(plain)
-            names = Names.new(plain)
-            problems = names.problems + Reviews.number(plain)
+          def of_content(attributes)
+            names = Names.new(attributes)
+            problems = names.problems + Reviews.number(attributes)
             return problems unless names.only_unknown? && problems.length == names.problems.length
 
             problems + design_problems(names.without_unknown)
           end
 
-          def zone_problems(plain)
-            zone = plain["conventions"].is_a?(Hash) && plain["conventions"]["time_zone"]
+          def zone_problems(attributes)
+            zone = attributes["conventions"].is_a?(Hash) && attributes["conventions"]["time_zone"]
             return [] if !zone.is_a?(String) || TZInfo::Timezone.all_identifiers.include?(zone)
 
             [
@@ -69,21 +69,21 @@ module UpTack
               )
             end
 
-            plain = JSON.parse(text, max_nesting: DEEPEST)
-            Invalid.because(Messages["design.reader.holds_no_object"], part: "file") unless plain.is_a?(Hash)
-            unless plain["format"] == FORMAT
+            attributes = JSON.parse(text, max_nesting: DEEPEST)
+            Invalid.because(Messages["design.reader.holds_no_object"], part: "file") unless attributes.is_a?(Hash)
+            unless attributes["format"] == FORMAT
               Invalid.because(
                 Messages[
                   "design.reader.another_format",
-                  actual: plain["format"].is_a?(String) ? "“#{plain["format"][0, 40]}”" : "not named",
+                  actual: attributes["format"].is_a?(String) ? "“#{attributes["format"][0, 40]}”" : "not named",
                   expected: FORMAT
                 ],
                 part: "format"
               )
             end
 
-            version(plain["version"])
-            plain
+            version(attributes["version"])
+            attributes
           rescue JSON::NestingError
             Invalid.because(Messages["design.reader.nested_too_deeply"], part: "file")
           rescue JSON::ParserError => e
@@ -110,20 +110,20 @@ module UpTack
           end
 
           # What only shows when the design is put together: formulas, circles, forms, proofs.
-          def design_problems(plain)
+          def design_problems(attributes)
             Project.reopen(
-              plain.except("format", "version", "people"),
-              tolerating: ProjectFile.tolerating(plain["version"])
+              attributes.except("format", "version", "people"),
+              tolerating: ProjectFile.tolerating(attributes["version"])
             )
             []
           rescue Invalid => e
             e.problems.map do |problem|
-              problem.place ? problem : Problem.new(**problem.to_h, place: place(plain, problem))
+              problem.place ? problem : Problem.new(**problem.to_h, place: place(attributes, problem))
             end
           end
 
-          def place(plain, problem)
-            plain["tables"].each do |table|
+          def place(attributes, problem)
+            attributes["tables"].each do |table|
               rule = problem.rule && table["rules"].to_a.find { |each| each["id"] == problem.rule }
               return ["tables", table["key"], "rules", rule["id"], problem.part].compact.join(" › ") if rule
             end

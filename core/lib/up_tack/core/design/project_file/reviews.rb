@@ -17,11 +17,11 @@ module UpTack
             person ? table["review"] = table["review"].merge("person" => person["name"]) : table.delete("review")
           end
 
-          # @param plain [Hash] a whole file, which is changed
+          # @param attributes [Hash] a whole file, which is changed
           # @return [Array<Core::Problem>]
-          def number(plain)
-            names = (plain["people"] || []).map { |person| person["name"] }
-            plain["tables"].filter_map do |table|
+          def number(attributes)
+            names = (attributes["people"] || []).map { |person| person["name"] }
+            attributes["tables"].filter_map do |table|
               person = table["review"] && table["review"]["person"]
               next if person.nil? || person.is_a?(Integer)
 

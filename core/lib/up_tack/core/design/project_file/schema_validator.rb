@@ -35,10 +35,10 @@ module UpTack
           # @return [JSONSchemer::Schema]
           def self.schemer = @schemer ||= JSONSchemer.schema(Schema.to_h, regexp_resolver: "ecma")
 
-          # @param plain [Hash]
-          def initialize(plain)
-            @plain = plain
-            @errors = self.class.schemer.validate(plain).first(MOST)
+          # @param attributes [Hash]
+          def initialize(attributes)
+            @attributes = attributes
+            @errors = self.class.schemer.validate(attributes).first(MOST)
           end
 
           # @return [Array<Core::Problem>]
@@ -49,7 +49,7 @@ module UpTack
           def without_faults
             return if @errors.any? { |error| error["type"] == "required" }
 
-            copy = Marshal.load(Marshal.dump(@plain))
+            copy = Marshal.load(Marshal.dump(@attributes))
             @errors.each do |error|
               *path, last = place(error)
               parent = path.empty? ? copy : copy.dig(*path)
@@ -83,7 +83,7 @@ module UpTack
 
           # @return [Array<String, Integer>] keys and numbers that lead to what a JSON pointer (RFC 6901) tells
           def place(error)
-            value = @plain
+            value = @attributes
             error["data_pointer"].split("/").drop(1).map do |step|
               step = value.is_a?(Array) ? Integer(step) : step.gsub("~1", "/").gsub("~0", "~")
               value = value[step]
@@ -93,7 +93,7 @@ module UpTack
 
           # @return [Array<String>] the same by the names of what stands in a list
           def names(place)
-            value = @plain
+            value = @attributes
             place.map do |step|
               value = value[step]
               step.is_a?(Integer) ? name(value) || (step + 1).to_s : step

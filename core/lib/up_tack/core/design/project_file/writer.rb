@@ -15,38 +15,40 @@ module UpTack
 
           module_function
 
-          # @param plain [Hash]
+          # @param attributes [Hash]
           # @return [String] ending with a line break
-          def text(plain) = "#{value(plain, 0, nil)}\n"
+          def text(attributes) = "#{value(attributes, 0, nil)}\n"
 
-          def value(plain, depth, name)
-            container = plain.is_a?(Hash) || plain.is_a?(Array)
-            return JSON.generate(plain) if !container || plain.empty?
+          def value(attributes, depth, name)
+            container = attributes.is_a?(Hash) || attributes.is_a?(Array)
+            return JSON.generate(attributes) if !container || attributes.empty?
 
-            line = short(plain)
-            return line if line.length + (depth * 2) <= WIDTH && !open?(plain, depth, name)
+            line = short(attributes)
+            return line if line.length + (depth * 2) <= WIDTH && !open?(attributes, depth, name)
 
-            plain.is_a?(Hash) ? object(plain, depth) : list(plain, depth)
+            attributes.is_a?(Hash) ? object(attributes, depth) : list(attributes, depth)
           end
 
-          def open?(plain, depth, name) = depth < 2 || (plain.is_a?(Array) && ALWAYS_OPEN.include?(name))
+          def open?(attributes, depth, name) = depth < 2 || (attributes.is_a?(Array) && ALWAYS_OPEN.include?(name))
 
-          def short(plain)
-            case plain
-            when Hash then "{#{plain.map { |key, each| "#{JSON.generate(key)}: #{short(each)}" }.join(", ")}}"
-            when Array then "[#{plain.map { |each| short(each) }.join(", ")}]"
-            else JSON.generate(plain)
+          def short(attributes)
+            case attributes
+            when Hash then "{#{attributes.map { |key, each| "#{JSON.generate(key)}: #{short(each)}" }.join(", ")}}"
+            when Array then "[#{attributes.map { |each| short(each) }.join(", ")}]"
+            else JSON.generate(attributes)
             end
           end
 
-          def object(plain, depth)
+          def object(attributes, depth)
             inner =
-              plain.map { |key, each| "#{"  " * (depth + 1)}#{JSON.generate(key)}: #{value(each, depth + 1, key)}" }
+              attributes.map do |key, each|
+                "#{"  " * (depth + 1)}#{JSON.generate(key)}: #{value(each, depth + 1, key)}"
+              end
             "{\n#{inner.join(",\n")}\n#{"  " * depth}}"
           end
 
-          def list(plain, depth)
-            inner = plain.map { |each| "#{"  " * (depth + 1)}#{value(each, depth + 1, nil)}" }
+          def list(attributes, depth)
+            inner = attributes.map { |each| "#{"  " * (depth + 1)}#{value(each, depth + 1, nil)}" }
             "[\n#{inner.join(",\n")}\n#{"  " * depth}]"
           end
         end

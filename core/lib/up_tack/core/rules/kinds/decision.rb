@@ -103,7 +103,7 @@ module UpTack
           def normalized(table, reading)
             return self if shape_problems.any? || writes.any? { |key| table.field(key).nil? }
 
-            Decision.from(to_plain.merge("rows" => Decisions::TableParser.new(self, table, reading).plain_rows))
+            Decision.from(attributes.merge("rows" => Decisions::TableParser.new(self, table, reading).normalized_rows))
           rescue Expression::Invalid
             self
           end

@@ -52,7 +52,7 @@ module UpTack
             return self if worked_out? || field.nil?
 
             value = field.read(@parts["value"], reading)
-            value.is_a?(Values::Unreadable) ? self : Default.from(to_plain.merge("value" => field.values.dump(value)))
+            value.is_a?(Values::Unreadable) ? self : Default.from(attributes.merge("value" => field.values.dump(value)))
           end
 
           def sentence(table) = Messages[
@@ -96,10 +96,10 @@ module UpTack
             end
 
           def with_choices(table, renamed)
-            plain = super
-            return plain if worked_out? || !table.field(field).listed?
+            attributes = super
+            return attributes if worked_out? || !table.field(field).listed?
 
-            plain.merge("value" => renamed.name(table.key, field, @parts["value"].to_s))
+            attributes.merge("value" => renamed.name(table.key, field, @parts["value"].to_s))
           end
 
           private

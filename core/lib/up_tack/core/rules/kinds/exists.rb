@@ -46,12 +46,12 @@ module UpTack
           end
 
           def renamed(table, of:, key:, to:)
-            plain = super
-            return plain unless of == @parts["target"]
+            attributes = super
+            return attributes unless of == @parts["target"]
 
-            plain["target"] = to if key.nil?
-            plain["target_field"] = to if key == @parts["target_field"]
-            plain
+            attributes["target"] = to if key.nil?
+            attributes["target_field"] = to if key == @parts["target_field"]
+            attributes
           end
 
           def test(table) = Test.new(field: table.field(field), target: @parts["target"], key: @parts["target_field"])

@@ -139,10 +139,12 @@ module UpTack
           end
 
           def renamed(table, of:, key:, to:)
-            plain = super
-            return plain if key.nil? || table.key != of
+            attributes = super
+            return attributes if key.nil? || table.key != of
 
-            plain.merge("sets" => plain["sets"].map { |set| (set["field"] == key) ? set.merge("field" => to) : set })
+            attributes.merge(
+              "sets" => attributes["sets"].map { |set| (set["field"] == key) ? set.merge("field" => to) : set }
+            )
           end
 
           # One field and what it is set to while the condition holds, and where it does not.

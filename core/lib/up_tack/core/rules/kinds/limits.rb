@@ -60,7 +60,7 @@ module UpTack
               if value.nil? || value.is_a?(Values::Unreadable)
                 rule
               else
-                Limits.from(rule.to_plain.merge(part => Literals.write(value)))
+                Limits.from(rule.attributes.merge(part => Literals.write(value)))
               end
             end
           end

@@ -14,7 +14,10 @@ module UpTack
           part "values", :texts, label: "Allowed values, one a line"
           shown_by :listed
 
-          def listed_values(table) = Array(@parts["values"]).map { |plain| table.field(field).values.load(plain) }
+          def listed_values(table)
+            Array(@parts["values"]).map { |stored| table.field(field).values.load(stored) }
+          end
+
           def constraint(table) = ({among: listed_values(table)} if without_exception?)
 
           SHOWN = 6
@@ -36,7 +39,7 @@ module UpTack
             read = Array(@parts["values"]).map { |text| design.read(text, reading) }
             return self if read.any?(Values::Unreadable)
 
-            OneOf.from(to_plain.merge("values" => read.compact.map { |value| design.values.dump(value).to_s }))
+            OneOf.from(attributes.merge("values" => read.compact.map { |value| design.values.dump(value).to_s }))
           end
 
           def test(table) = Test.new(field: table.field(field), values: listed(table).map { |value| folded(value) })
@@ -63,7 +66,7 @@ module UpTack
 
           def listed(table)
             design = table.field(field)
-            Array(@parts["values"]).map { |plain| design.values.load(plain) }
+            Array(@parts["values"]).map { |stored| design.values.load(stored) }
           end
 
           def folded(value) = value.is_a?(String) ? Unicode.folded(value) : value

@@ -23,7 +23,7 @@ module UpTack
             def misfits
               return [] if @table.rule_owned?(@rule.field)
 
-              own = Masks.read(@rule.to_plain["mask"])
+              own = Masks.read(@rule.attributes["mask"])
               sample = Masks::Examples.sample(own)
               longer = (0...sample.length).flat_map do |place|
                 [2, 3].map { |times| sample[0...place] + (sample[place] * times) + sample[place + 1..] }

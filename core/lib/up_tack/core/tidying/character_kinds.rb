@@ -4,7 +4,7 @@ module UpTack
   module Core
     module Tidying
       # Kinds of characters that a step removes or keeps.
-      module Kinds
+      module CharacterKinds
         ALL = {
           "letters" => "\\p{L}\\p{M}",
           "digits" => "\\p{Nd}",
