@@ -51,9 +51,7 @@ module UpTack
         paths =
           [compiled.formula, compiled.series].compact
             .flat_map { |formula| @workspace.project.upkeep.paths_of(formula) }
-            .uniq
-            .sort_by(&:length)
-        Preload.new(paths, context.records).for(batch)
+        context.records.preload(paths, batch)
         batch.each do |id, values|
           number = values[compiled.field.key]
           next if number.nil?

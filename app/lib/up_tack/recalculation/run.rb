@@ -75,7 +75,7 @@ module UpTack
       # @return [Array<Array(Integer, Object)>] numbers with new values
       def differences(calculation, batch)
         context = @workspace.context
-        Preload.new(@upkeep.paths(calculation), context.records).for(batch)
+        context.records.preload(@upkeep.paths(calculation), batch)
         key = calculation.field.key
         formula = calculation.formula
         given =

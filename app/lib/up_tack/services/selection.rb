@@ -112,12 +112,12 @@ module UpTack
 
       # @return [Array<Array(Array<Object>, Integer)>] sort keys with numbers
       def found
-        paths = [query.rest, *sorting].compact.flat_map { |formula| upkeep.paths_of(formula) }.uniq.sort_by(&:length)
+        paths = [query.rest, *sorting].compact.flat_map { |formula| upkeep.paths_of(formula) }
         links = sorting.any? ? @sorts.map(&:field).select(&:link?) : []
         matches = []
         Store::RecordTable.new(@table).each_batch(query.narrowed? ? query.candidates : nil) do |batch|
           @context = @workspace.context
-          Recalculation::Preload.new(paths, @context.records).for(batch)
+          @context.records.preload(paths, batch)
           links.each { |link| @context.records.load(link.target, batch.filter_map { |_, row| row[link.key] }) }
           batch.each { |id, row| matches << [sorting.any? ? sort_keys(id, row) : nil, id] if lets_through?(id, row) }
         end

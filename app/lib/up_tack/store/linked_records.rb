@@ -77,6 +77,11 @@ module UpTack
       # @return [Integer] linked records that it holds
       def size = @found.sum { |_, known| known.length } + @linked.sum { |_, known| known.length }
 
+      # Reads in a few queries what formulas will ask for on a batch of records.
+      # @param paths [Array<Array<Core::Expression::Step>>] to the records that they read
+      # @param batch [Array<Array(Integer, #[])>] numbers with values
+      def preload(paths, batch) = Preload.new(paths.uniq.sort_by(&:length), self).for(batch)
+
       # Reads records in one go.
       # @param ids [Array<Integer>]
       def load(table, ids)

@@ -42,7 +42,7 @@ module UpTack
           return if paths.empty?
 
           @context = @workspace.context if @context.records.size > MOST_HELD
-          Recalculation::Preload.new(paths, @context.records).for(batch)
+          @context.records.preload(paths, batch)
         end
 
         # @return [Array<Core::Expression::Problem>]

@@ -61,7 +61,7 @@ module UpTack
             @fields
               .reject { |field| @table.kept?(field.key) }
               .flat_map { |field| upkeep.paths(upkeep.calculation(@table.key, field.key)) }
-          Recalculation::Preload.new(paths.uniq.sort_by(&:length), context.records).for(rows.to_a)
+          context.records.preload(paths, rows.to_a)
           rows.each do |id, row|
             Store::Deadline.look
             values = @plan.complete(id, row, context, @fields.map(&:key))

@@ -141,13 +141,13 @@ module UpTack
             if @view.table.kept?(field.key)
               []
             else
-              upkeep.paths(upkeep.calculation(@view.table.key, field.key)).uniq.sort_by(&:length)
+              upkeep.paths(upkeep.calculation(@view.table.key, field.key))
             end
           Store::RecordTable
             .new(@view.table)
             .each_batch(@view.whole? ? nil : @selection.ids) do |batch|
               context = @workspace.context
-              Recalculation::Preload.new(paths, context.records).for(batch)
+              context.records.preload(paths, batch)
               values.concat(batch.map { |id, row| plan.complete(id, row.to_h, context, [field.key])[field.key] })
             end
           values

@@ -40,7 +40,7 @@ module UpTack
               .fields
               .reject { |field| @table.kept?(field.key) || @read&.include?(field.key) == false }
               .flat_map { |field| @upkeep.paths(@upkeep.calculation(@table.key, field.key)) }
-          Recalculation::Preload.new(paths.uniq.sort_by(&:length), @context.records).for(batch)
+          @context.records.preload(paths, batch)
           @table
             .fields
             .select(&:link?)

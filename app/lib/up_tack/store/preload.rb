@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module UpTack
-  module Recalculation
+  module Store
     # Reads the records that formulas will ask for on a batch of records in
     # a few queries, one for each step, never record by record.
     class Preload
