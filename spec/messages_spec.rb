@@ -44,3 +44,21 @@ RSpec.describe "The catalogue of messages" do
     expect { UpTack::Core::Messages["common.is_no_link"] }.to raise_error(I18n::MissingInterpolationArgument)
   end
 end
+
+# The compiler holds the interface's code to its catalogue; only what nothing asks for escapes it.
+RSpec.describe "The interface's catalogue of messages" do
+  root = File.expand_path("..", __dir__)
+  catalogue = UpTack::Core::Messages.flattened(Dir["#{root}/ui/messages/en/*.yml"].sort, "interface")
+
+  it "has no message that nothing asks for" do
+    code = Dir["#{root}/ui/src/**/*.{ts,tsx}"].grep_v(/generated/).map { |file| File.read(file) }.join
+    whole = code.scan(/["`]([a-zA-Z]+(?:\.\w+)*)["`]/).flatten
+    begun = code.scan(/`([a-zA-Z]+(?:\.\w+)*\.)\$\{/).flatten + code.scan(/group\("([\w.]+)"\)/).map { |(of)| "#{of}." }
+    expect(catalogue.keys.reject { |key| whole.include?(key) || key.start_with?(*begun) }).to eq([])
+  end
+
+  it "has a form for one wherever it counts" do
+    counting = catalogue.select { |_, text| text.is_a?(Hash) || text.include?("%{count") }
+    expect(counting.reject { |_, text| text.is_a?(Hash) && text.key?("other") }.keys).to eq([])
+  end
+end

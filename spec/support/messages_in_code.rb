@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "prism"
-require "yaml"
 
 # What the code asks of the catalogue of messages, read from its syntax alone.
 class MessagesInCode < Prism::Visitor
@@ -12,22 +11,7 @@ class MessagesInCode < Prism::Visitor
 
   # @return [Hash{String=>String, Hash}] texts by their full keys
   def self.catalogue(root)
-    Dir[File.join(root, "*", "messages", "en", "*.yml")].each_with_object({}) do |file, found|
-      flatten(YAML.load_file(file).dig("en", "up_tack"), [], found)
-    end
-  end
-
-  def self.flatten(tree, path, found)
-    tree.each do |key, value|
-      place = [*path, key]
-      if value.is_a?(Hash) && (value.keys - %w[one other]).any?
-        flatten(value, place, found)
-      else
-        raise "#{place.join(".")} stands twice" if found.key?(place.join("."))
-
-        found[place.join(".")] = value
-      end
-    end
+    UpTack::Core::Messages.flattened(Dir[File.join(root, "{core,app,web}", "messages", "en", "*.yml")])
   end
 
   attr_reader :uses, :sentences

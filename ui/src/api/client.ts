@@ -1,5 +1,5 @@
 import createClient, { type Middleware } from "openapi-fetch";
-import { words } from "../words";
+import { t } from "../words";
 import type { components, paths } from "./generated";
 
 type Schemas = components["schemas"];
@@ -94,13 +94,13 @@ const problems: Middleware = {
     const known = response.headers.get("content-type")?.includes("problem+json");
     const problem: Problem = known
       ? await response.json()
-      : { type: "about:blank", title: words.errors.unexpected, status: response.status, code: "unexpected" };
+      : { type: "about:blank", title: t("errors.unexpected"), status: response.status, code: "unexpected" };
     if (problem.code === "signed_out" && !response.url.endsWith("/api/session"))
       window.dispatchEvent(new CustomEvent(SIGNED_OUT, { detail: problem.title }));
     throw new ProblemError(problem);
   },
   onError() {
-    throw new ProblemError({ type: "about:blank", title: words.errors.offline, status: 0, code: "offline" });
+    throw new ProblemError({ type: "about:blank", title: t("errors.offline"), status: 0, code: "offline" });
   },
 };
 

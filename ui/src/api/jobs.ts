@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from "react";
-import { words } from "../words";
+import { t } from "../words";
 import { api, data, type Job, ProblemError } from "./client";
 
 /** Milliseconds between two looks at work in the background. */
@@ -49,7 +49,7 @@ async function ended(begun: Job) {
     tell(null);
   }
   if (job.state === "stopped") {
-    throw new ProblemError({ type: "about:blank", title: words.job.stopped, status: 200, code: "stopped" });
+    throw new ProblemError({ type: "about:blank", title: t("job.stopped"), status: 200, code: "stopped" });
   }
   return job;
 }

@@ -1,7 +1,7 @@
 import { useEffect } from "react";
 import { isRouteErrorResponse, useRouteError } from "react-router";
 import { ofTab } from "../storage";
-import { words } from "../words";
+import { t } from "../words";
 import { MissingPage } from "./MissingPage";
 
 const RELOADED = "up-tack-reloaded-at";
@@ -25,10 +25,10 @@ export function FailedPage() {
   if (retry) return null;
   return (
     <div role="alert" className="mx-auto mt-24 flex max-w-md flex-col items-start gap-4 px-6">
-      <h1 className="text-2xl">{cut ? words.errors.notLoaded : words.errors.notShown}</h1>
-      <p>{words.errors.notLoadedText}</p>
+      <h1 className="text-2xl">{cut ? t("errors.notLoaded") : t("errors.notShown")}</h1>
+      <p>{t("errors.notLoadedText")}</p>
       <button type="button" className="btn btn-primary" onClick={() => window.location.reload()}>
-        {words.errors.loadAgain}
+        {t("errors.loadAgain")}
       </button>
     </div>
   );

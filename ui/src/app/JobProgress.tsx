@@ -2,7 +2,7 @@ import { useRef, useState } from "react";
 import type { Job } from "../api/client";
 import { stopJob, useJob } from "../api/jobs";
 import { Dialog } from "../components/Dialog";
-import { words } from "../words";
+import { sentences, t } from "../words";
 import { inDialog } from "./useShortcuts";
 
 /**
@@ -17,16 +17,16 @@ export function JobProgress() {
   else inFront.current ??= inDialog();
   if (!job) return null;
   return inFront.current ? (
-    <Dialog title={words.job.title} onClose={() => stop(job)}>
+    <Dialog title={t("job.title")} onClose={() => stop(job)}>
       <HowFar job={job} />
     </Dialog>
   ) : (
     <section
-      aria-label={words.job.title}
+      aria-label={t("job.title")}
       className="sheet -translate-x-1/2 fixed left-1/2 z-50 w-96 max-w-[calc(100vw-2rem)] p-4 shadow-xl print:hidden"
       style={{ bottom: "calc(var(--save-bar, 0px) + 16px)" }}
     >
-      <h2 className="mb-2 text-base">{words.job.title}</h2>
+      <h2 className="mb-2 text-base">{t("job.title")}</h2>
       <HowFar job={job} />
     </section>
   );
@@ -45,11 +45,13 @@ function HowFar({ job }: { job: Job }) {
   const left = spent > 2 && went > 0 && job.total > job.done ? ((job.total - job.done) / went) * spent : null;
   return (
     <>
-      <p className="mb-3">{job.field ? words.job.field(job.field) : words.job.begin}</p>
+      <p className="mb-3">{job.field ? t("job.field", { name: job.field }) : t("job.begin")}</p>
       <progress className="progress progress-primary w-full" value={job.done} max={Math.max(job.total, 1)} />
       <div className="mt-2 flex items-center gap-3">
         <span className="quiet flex-1 tabular-nums">
-          {[words.job.count(job.done, job.total), left !== null && words.job.left(left)].filter(Boolean).join(", ")}
+          {[sentences.job.count(job.done, job.total), left !== null && sentences.job.left(left)]
+            .filter(Boolean)
+            .join(", ")}
         </span>
         <button
           type="button"
@@ -60,10 +62,10 @@ function HowFar({ job }: { job: Job }) {
           }}
           disabled={stopping === job.id}
         >
-          {words.job.stop}
+          {t("job.stop")}
         </button>
       </div>
-      <p className="quiet mt-3 text-xs">{words.job.note}</p>
+      <p className="quiet mt-3 text-xs">{t("job.note")}</p>
     </>
   );
 }

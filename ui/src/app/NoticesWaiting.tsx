@@ -3,7 +3,7 @@ import { Bell } from "lucide-react";
 import { Link } from "react-router";
 import { api, data } from "../api/client";
 import { queryKeys } from "../api/queryKeys";
-import { words } from "../words";
+import { t } from "../words";
 
 /** Milliseconds between two looks. */
 const PACE = 60_000;
@@ -21,8 +21,8 @@ export function NoticesWaiting({ person }: { person: string }) {
   return (
     <Link
       to="/outbox"
-      title={words.outbox.waiting(count)}
-      aria-label={words.outbox.waiting(count)}
+      title={t("outbox.waiting", { count })}
+      aria-label={t("outbox.waiting", { count })}
       className="flex items-center gap-1 rounded-full bg-accent px-2 py-0.5 font-semibold text-accent-content
         text-xs tabular-nums"
     >

@@ -9,7 +9,7 @@ import { queryKeys } from "../api/queryKeys";
 import { Dialog } from "../components/Dialog";
 import { useDebounced } from "../components/useDebounced";
 import { viewPath } from "../views/records/sorting";
-import { words } from "../words";
+import { group, t } from "../words";
 import { ranked } from "./ranking";
 import { useDesignUndo } from "./useDesignUndo";
 import { usePermissions } from "./usePermissions";
@@ -64,10 +64,12 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const add = (kind: string, id: string, label: string, to: string, detail?: string) =>
     found.push({ id, kind, label, detail, go: () => navigate(to) });
   for (const table of inside.data ?? []) {
-    for (const [view, label] of Object.entries(words.views).filter(([view]) => may.design || view !== "bench"))
+    for (const [view, label] of group("views").filter(([view]) => may.design || view !== "bench"))
       add("View", `v-${table.id}-${view}`, `${table.label}: ${label}`, `/t/${table.key}/${view}`);
-    if (may.edit) add("View", `v-${table.id}-import`, words.imports.title(table.label), `/t/${table.key}/import`);
-    if (may.edit) add("View", `v-${table.id}-tidy`, words.tidyReview.title(table.label), `/t/${table.key}/tidy`);
+    if (may.edit)
+      add("View", `v-${table.id}-import`, t("imports.title", { table: table.label }), `/t/${table.key}/import`);
+    if (may.edit)
+      add("View", `v-${table.id}-tidy`, t("tidyReview.title", { table: table.label }), `/t/${table.key}/tidy`);
     for (const field of table.fields)
       add("Field", field.id, field.label, `/t/${table.key}/rules?field=${field.key}`, table.label);
     for (const rule of table.rules)
@@ -77,19 +79,19 @@ export function Palette({ onClose }: { onClose: () => void }) {
     for (const filter of table.filters) add("View", filter.id, filter.name, viewPath(table, filter), table.label);
   }
   for (const proof of proofs.data?.proofs ?? [])
-    add("Proof", proof.id, proof.name, `/t/${proof.table}/bench?proof=${proof.id}`, words.proofs.states[proof.state]);
-  add("Command", "c-all", words.shell.allTables, "/");
-  add("Command", "c-outbox", words.outbox.title, "/outbox");
-  add("Command", "c-sheet", words.sheet.name, "/sheet");
-  add("Command", "c-language", words.language.title, "/language");
-  add("Command", "c-api", words.docs.title, "/api");
-  if (may.design) add("Command", "c-backups", words.care.title, "/backups");
-  if (may.design) add("Command", "c-import", words.imports.newTitle, "/import");
-  if (may.design) add("Command", "c-people", words.people.title, "/people");
+    add("Proof", proof.id, proof.name, `/t/${proof.table}/bench?proof=${proof.id}`, t(`proofs.states.${proof.state}`));
+  add("Command", "c-all", t("shell.allTables"), "/");
+  add("Command", "c-outbox", t("outbox.title"), "/outbox");
+  add("Command", "c-sheet", t("sheet.name"), "/sheet");
+  add("Command", "c-language", t("language.title"), "/language");
+  add("Command", "c-api", t("docs.title"), "/api");
+  if (may.design) add("Command", "c-backups", t("care.title"), "/backups");
+  if (may.design) add("Command", "c-import", t("imports.newTitle"), "/import");
+  if (may.design) add("Command", "c-people", t("people.title"), "/people");
   if (may.design)
-    found.push({ id: "c-undo", kind: "Command", label: words.shell.undo, detail: session.data?.undo ?? "", go: undo });
+    found.push({ id: "c-undo", kind: "Command", label: t("shell.undo"), detail: session.data?.undo ?? "", go: undo });
   if (may.design)
-    found.push({ id: "c-redo", kind: "Command", label: words.shell.redo, detail: session.data?.redo ?? "", go: redo });
+    found.push({ id: "c-redo", kind: "Command", label: t("shell.redo"), detail: session.data?.redo ?? "", go: redo });
 
   const own = ranked(found, typed, (each) => `${each.label} ${each.detail ?? ""}`, MOST);
   const theirs = (typed.trim() === "" ? [] : (records.data ?? []).flat()).map(
@@ -112,18 +114,18 @@ export function Palette({ onClose }: { onClose: () => void }) {
   }, [typed, first]);
 
   return (
-    <Dialog title={words.shell.find} onClose={onClose}>
-      <Command label={words.shell.findHint} loop shouldFilter={false} value={chosen} onValueChange={setChosen}>
+    <Dialog title={t("shell.find")} onClose={onClose}>
+      <Command label={t("shell.findHint")} loop shouldFilter={false} value={chosen} onValueChange={setChosen}>
         <Command.Input
           autoFocus
-          placeholder={words.shell.findHint}
+          placeholder={t("shell.findHint")}
           value={typed}
           onValueChange={setTyped}
           className="input mb-2 w-full"
         />
         <Command.List ref={list} className="h-80 overflow-auto">
           <Command.Empty className="quiet px-2 py-4">
-            {inside.isPending || records.isFetching ? words.common.loading : words.shell.nothingFound}
+            {inside.isPending || records.isFetching ? t("common.loading") : t("shell.nothingFound")}
           </Command.Empty>
           {shown.map((each) => (
             <Command.Item

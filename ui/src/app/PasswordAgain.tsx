@@ -2,7 +2,7 @@ import { type FormEvent, useEffect, useRef, useState } from "react";
 import { confirmPassword, onPasswordAsked } from "../api/confirmed";
 import { Dialog } from "../components/Dialog";
 import { Line } from "../views/sign_in/SetUp";
-import { words } from "../words";
+import { t } from "../words";
 
 /** Asks for the password before what must not be done by whoever finds an open browser. */
 export function PasswordAgain() {
@@ -33,23 +33,23 @@ export function PasswordAgain() {
       await confirmPassword(password);
       end(password);
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : words.errors.unexpected);
+      setProblem(error instanceof Error ? error.message : t("errors.unexpected"));
     }
     setBusy(false);
   };
   if (!asked) return null;
   return (
-    <Dialog title={words.security.again} onClose={() => end(null)}>
+    <Dialog title={t("security.again")} onClose={() => end(null)}>
       <form className="flex flex-col gap-3" onSubmit={submit}>
-        <p>{words.security.againWhy}</p>
-        <Line label={words.signIn.password} value={password} onChange={setPassword} secret current />
+        <p>{t("security.againWhy")}</p>
+        <Line label={t("signIn.password")} value={password} onChange={setPassword} secret current />
         {problem && (
           <p role="alert" className="text-error">
             {problem}
           </p>
         )}
         <button type="submit" className="btn btn-primary self-start" disabled={busy || password === ""}>
-          {words.security.goOn}
+          {t("security.goOn")}
         </button>
       </form>
     </Dialog>

@@ -21,7 +21,7 @@ import { Confirm } from "../components/Confirm";
 import { Popover } from "../components/Popover";
 import { forgetAll, unsavedHere } from "../components/record/tabs";
 import { lasting } from "../storage";
-import { words } from "../words";
+import { t, word } from "../words";
 import { leave } from "./AuthGate";
 import { usePermissions } from "./usePermissions";
 
@@ -55,32 +55,32 @@ export function PersonMenu({ session, onShortcuts, onPassword, onWriting }: Prop
     <>
       <Popover
         align="right"
-        name={words.shell.you}
+        name={t("shell.you")}
         className="rounded px-1 py-0.5 text-xs hover:bg-white/10"
         label={`${session.person.name} · ${session.person.role}`}
       >
         {(close) => (
           <div className="w-60">
-            <p className="quiet px-2 py-1 text-xs">{words.people.signedInAs}</p>
+            <p className="quiet px-2 py-1 text-xs">{t("people.signedInAs")}</p>
             <p className="px-2 pb-1.5">
               <strong>{session.person.name}</strong>{" "}
-              <span className="quiet text-xs">{words.people.roles[session.person.role]}</span>
+              <span className="quiet text-xs">{word(`people.roles.${session.person.role}`)}</span>
             </p>
             <div className="my-1 border-t border-base-300" />
             {may.design && (
               <Link to="/people" className={item} onClick={close}>
                 <Users size={15} aria-hidden />
-                {words.people.title}
+                {t("people.title")}
               </Link>
             )}
             <Link to="/sheet" className={item} onClick={close}>
               <ScrollText size={15} aria-hidden />
-              {words.sheet.name}
+              {t("sheet.name")}
             </Link>
             {may.design && (
               <Link to="/backups" className={item} onClick={close}>
                 <DatabaseBackup size={15} aria-hidden />
-                {words.care.title}
+                {t("care.title")}
               </Link>
             )}
             {may.design && (
@@ -93,16 +93,16 @@ export function PersonMenu({ session, onShortcuts, onPassword, onWriting }: Prop
                 }}
               >
                 <Globe size={15} aria-hidden />
-                {words.writing.title}
+                {t("writing.title")}
               </button>
             )}
             <Link to="/api" className={item} onClick={close}>
               <Braces size={15} aria-hidden />
-              {words.docs.link}
+              {t("docs.link")}
             </Link>
             <Link to="/outbox" className={item} onClick={close}>
               <Send size={15} aria-hidden />
-              {words.outbox.title}
+              {t("outbox.title")}
             </Link>
             <button
               type="button"
@@ -110,7 +110,7 @@ export function PersonMenu({ session, onShortcuts, onPassword, onWriting }: Prop
               onClick={() => setTheme(theme === "calico" ? "lamplight" : "calico")}
             >
               {theme === "calico" ? <Moon size={15} aria-hidden /> : <Sun size={15} aria-hidden />}
-              {words.shell.theme[theme]}
+              {t(`shell.theme.${theme}`)}
             </button>
             <button
               type="button"
@@ -121,7 +121,7 @@ export function PersonMenu({ session, onShortcuts, onPassword, onWriting }: Prop
               }}
             >
               <Keyboard size={15} aria-hidden />
-              <span className="flex-1">{words.shell.shortcuts}</span>
+              <span className="flex-1">{t("shell.shortcuts")}</span>
               <kbd className="key">?</kbd>
             </button>
             <div className="my-1 border-t border-base-300" />
@@ -134,7 +134,7 @@ export function PersonMenu({ session, onShortcuts, onPassword, onWriting }: Prop
               }}
             >
               <KeyRound size={15} aria-hidden />
-              {words.people.ownPassword}
+              {t("people.ownPassword")}
             </button>
             <button
               type="button"
@@ -145,19 +145,19 @@ export function PersonMenu({ session, onShortcuts, onPassword, onWriting }: Prop
               }}
             >
               <LogOut size={15} aria-hidden />
-              {words.people.signOut}
+              {t("people.signOut")}
             </button>
           </div>
         )}
       </Popover>
       {unsaved > 0 && (
         <Confirm
-          title={words.people.signOutAsk}
-          action={words.people.signOutDo}
+          title={t("people.signOutAsk")}
+          action={t("people.signOutDo")}
           onConfirm={goOut}
           onClose={() => setUnsaved(0)}
         >
-          <p>{words.people.signOutLoses(unsaved)}</p>
+          <p>{t("people.signOutLoses", { count: unsaved })}</p>
         </Confirm>
       )}
     </>

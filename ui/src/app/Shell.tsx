@@ -4,7 +4,7 @@ import { useSession, useTable } from "../api/queries";
 import { Loading } from "../components/Loading";
 import { Mark } from "../components/Mark";
 import { PasswordDialog } from "../views/people/PasswordDialog";
-import { words } from "../words";
+import { group, t } from "../words";
 import { ClockChip } from "./ClockChip";
 import { FieldOriginDialog } from "./FieldOriginDialog";
 import { JobProgress } from "./JobProgress";
@@ -21,7 +21,7 @@ import { usePermissions } from "./usePermissions";
 import { useShortcuts } from "./useShortcuts";
 import { WritingDialog } from "./WritingDialog";
 
-const VIEWS = Object.entries(words.views);
+const VIEWS = group("views");
 /** The bench is where rules are tried, by those who write them. */
 const BUILDERS_ONLY = ["bench"];
 
@@ -53,25 +53,25 @@ export function Shell() {
   });
 
   useEffect(() => {
-    const parts = [here.data?.label, session.data?.project.name, words.name];
+    const parts = [here.data?.label, session.data?.project.name, t("name")];
     document.title = parts.filter(Boolean).join(" · ");
   }, [here.data?.label, session.data?.project.name]);
 
   return (
     <div className="relative flex h-full flex-col overflow-hidden">
       <a href="#content" className="btn btn-sm absolute -top-12 left-2 z-50 focus:top-2">
-        {words.shell.skip}
+        {t("shell.skip")}
       </a>
       <header
         className="flex min-h-12 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 bg-neutral px-4 py-1
         text-neutral-content print:hidden"
       >
-        <Link to="/" className="flex items-center gap-2 font-title text-lg font-semibold" title={words.shell.allTables}>
+        <Link to="/" className="flex items-center gap-2 font-title text-lg font-semibold" title={t("shell.allTables")}>
           <Mark />
-          <span className="max-sm:sr-only">{words.name}</span>
+          <span className="max-sm:sr-only">{t("name")}</span>
         </Link>
         <span className="opacity-40 max-lg:hidden">/</span>
-        <Link to="/" className="max-w-56 truncate hover:underline max-lg:hidden" title={words.shell.allTables}>
+        <Link to="/" className="max-w-56 truncate hover:underline max-lg:hidden" title={t("shell.allTables")}>
           {session.data?.project.name}
         </Link>
         {here.data && (
@@ -104,7 +104,7 @@ export function Shell() {
             className="flex items-center gap-2 rounded border border-white/25 px-2 py-0.5 text-xs opacity-85
               hover:opacity-100 max-md:hidden"
           >
-            {words.shell.find}
+            {t("shell.find")}
             <kbd className="font-sans opacity-75">Ctrl K</kbd>
           </button>
           {session.data && <NoticesWaiting person={session.data.person.name} />}

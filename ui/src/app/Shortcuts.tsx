@@ -1,12 +1,13 @@
 import { Dialog } from "../components/Dialog";
-import { words } from "../words";
+import { t } from "../words";
+import { keyGroups } from "../words/lists";
 
 /** All keys in one list. */
 export function Shortcuts({ onClose }: { onClose: () => void }) {
   return (
-    <Dialog title={words.keys.title} onClose={onClose} wide>
+    <Dialog title={t("keys.title")} onClose={onClose} wide>
       <div className="grid gap-6 sm:grid-cols-3">
-        {words.keys.groups.map((group) => (
+        {keyGroups().map((group) => (
           <section key={group.name}>
             <h3 className="mb-2 text-base">{group.name}</h3>
             <dl className="flex flex-col gap-1.5">
@@ -24,7 +25,7 @@ export function Shortcuts({ onClose }: { onClose: () => void }) {
       </div>
       <div className="mt-5 text-right">
         <button type="button" className="btn btn-sm" onClick={onClose}>
-          {words.keys.close}
+          {t("keys.close")}
         </button>
       </div>
     </Dialog>

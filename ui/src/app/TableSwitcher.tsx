@@ -4,7 +4,7 @@ import { useLocation, useNavigate } from "react-router";
 import type { Table } from "../api/client";
 import { useTables } from "../api/queries";
 import { Popover } from "../components/Popover";
-import { words } from "../words";
+import { t } from "../words";
 
 /** The table's name; opens a list of the others, found by typing. */
 export function TableSwitcher({ table }: { table: Table }) {
@@ -19,14 +19,14 @@ export function TableSwitcher({ table }: { table: Table }) {
           <ChevronDown size={14} aria-hidden />
         </span>
       }
-      name={words.shell.allTables}
+      name={t("shell.allTables")}
       className="rounded px-1 py-0.5 hover:bg-white/10"
     >
       {(close) => (
-        <Command className="w-60" label={words.shell.allTables}>
-          <Command.Input autoFocus placeholder={words.shell.allTables} className="input input-sm mb-1 w-full" />
+        <Command className="w-60" label={t("shell.allTables")}>
+          <Command.Input autoFocus placeholder={t("shell.allTables")} className="input input-sm mb-1 w-full" />
           <Command.List className="max-h-72 overflow-auto">
-            <Command.Empty className="quiet px-2 py-1">{words.shell.nothingFound}</Command.Empty>
+            <Command.Empty className="quiet px-2 py-1">{t("shell.nothingFound")}</Command.Empty>
             {tables.data?.map((each) => (
               <Command.Item
                 key={each.key}
@@ -38,7 +38,7 @@ export function TableSwitcher({ table }: { table: Table }) {
                 className="flex cursor-pointer justify-between rounded px-2 py-1.5 data-[selected=true]:bg-base-200"
               >
                 <span className="truncate">{each.label}</span>
-                <span className="quiet text-xs">{words.overview.records(each.records)}</span>
+                <span className="quiet text-xs">{t("overview.records", { count: each.records })}</span>
               </Command.Item>
             ))}
           </Command.List>

@@ -4,7 +4,8 @@ import { type Conventions, useChangeConventions, useConventions, useReadings } f
 import { Dialog } from "../components/Dialog";
 import { Failure } from "../components/Failure";
 import { Loading } from "../components/Loading";
-import { words } from "../words";
+import { t } from "../words";
+import { dateOrders, decimalMarks, groupMarks } from "../words/lists";
 
 type Readings = NonNullable<ReturnType<typeof useReadings>["data"]>["shown"];
 
@@ -12,7 +13,7 @@ type Readings = NonNullable<ReturnType<typeof useReadings>["data"]>["shown"];
 export function WritingDialog({ onClose }: { onClose: () => void }) {
   const found = useConventions();
   return (
-    <Dialog title={words.writing.title} onClose={onClose} wide>
+    <Dialog title={t("writing.title")} onClose={onClose} wide>
       {found.data ? (
         <Editor
           now={{
@@ -58,20 +59,20 @@ function Editor({ now, zones, onClose }: { now: Conventions; zones: string[]; on
   return (
     <>
       <div className="grid gap-3 sm:grid-cols-2">
-        {pick("date_order", words.writing.dates, words.writing.orders)}
+        {pick("date_order", t("writing.dates"), dateOrders())}
         {pick(
           "time_zone",
-          words.writing.zone,
+          t("writing.zone"),
           zones.map((zone) => [zone, zone] as const),
         )}
-        {pick("decimal_mark", words.writing.decimal, words.writing.decimals)}
-        {pick("group_mark", words.writing.group, words.writing.groups)}
+        {pick("decimal_mark", t("writing.decimal"), decimalMarks())}
+        {pick("group_mark", t("writing.group"), groupMarks())}
       </div>
-      <p className="quiet mt-2 text-xs">{words.writing.aim}</p>
+      <p className="quiet mt-2 text-xs">{t("writing.aim")}</p>
       {dirty && readings.data && (
         <div className="mt-4 grid gap-4 sm:grid-cols-2">
-          <Side title={words.writing.shown} none={words.writing.shownNone} readings={readings.data.shown} />
-          <Side title={words.writing.typed} none={words.writing.typedNone} readings={readings.data.typed} />
+          <Side title={t("writing.shown")} none={t("writing.shownNone")} readings={readings.data.shown} />
+          <Side title={t("writing.typed")} none={t("writing.typedNone")} readings={readings.data.typed} />
         </div>
       )}
       {problem && (
@@ -81,7 +82,7 @@ function Editor({ now, zones, onClose }: { now: Conventions; zones: string[]; on
       )}
       <div className="mt-5 flex justify-end gap-2">
         <button type="button" className="btn btn-sm" onClick={onClose}>
-          {words.common.cancel}
+          {t("common.cancel")}
         </button>
         <button
           type="button"
@@ -90,13 +91,13 @@ function Editor({ now, zones, onClose }: { now: Conventions; zones: string[]; on
           onClick={() =>
             change.mutate(parts, {
               onSuccess: () => {
-                toast(words.writing.done);
+                toast(t("writing.done"));
                 onClose();
               },
             })
           }
         >
-          {words.common.save}
+          {t("common.save")}
         </button>
       </div>
     </>

@@ -2,7 +2,7 @@ import { useNavigate } from "react-router";
 import { toast } from "sonner";
 import { ProblemError } from "../api/client";
 import { useRedo, useUndo } from "../api/queries";
-import { words } from "../words";
+import { t } from "../words";
 
 /** Undo and redo of the design, with a word about what was done. */
 export function useDesignUndo() {
@@ -24,7 +24,7 @@ export function useDesignUndo() {
   }
 
   return {
-    undo: () => run(undoIt, words.shell.undone, words.shell.nothingToUndo),
-    redo: () => run(redoIt, words.shell.redone, words.shell.nothingToRedo),
+    undo: () => run(undoIt, (what) => t("shell.undone", { what }), t("shell.nothingToUndo")),
+    redo: () => run(redoIt, (what) => t("shell.redone", { what }), t("shell.nothingToRedo")),
   };
 }

@@ -1,5 +1,5 @@
 import type { Report } from "../api/records";
-import { words } from "../words";
+import { t } from "../words";
 
 /** Some of the records that rules let through, each with what became of its fields: stitched where a rule wrote it. */
 export function ChangedRecords({ report, most }: { report: Report; most: number }) {
@@ -17,13 +17,13 @@ export function ChangedRecords({ report, most }: { report: Report; most: number 
               <span key={change.field} className="mr-3 inline-block">
                 <span className="quiet">{change.label}</span>{" "}
                 {change.before && <s className="quiet">{change.before}</s>}{" "}
-                <span className={change.rule ? "stitched" : ""}>{change.after || words.history.blank}</span>
+                <span className={change.rule ? "stitched" : ""}>{change.after || t("history.blank")}</span>
               </span>
             ))}
           </span>
         </li>
       ))}
-      {report.saved > most && <li className="quiet px-3 py-1">{words.bulk.more(report.saved - most)}</li>}
+      {report.saved > most && <li className="quiet px-3 py-1">{t("bulk.more", { n: report.saved - most })}</li>}
     </ul>
   );
 }

@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp, Merge, X } from "lucide-react";
 import { type KeyboardEvent, useRef, useState } from "react";
 import { flushSync } from "react-dom";
-import { words } from "../words";
+import { t } from "../words";
 import { type Choices, mergedWith } from "./choices";
 import { IconButton } from "./IconButton";
 
@@ -66,7 +66,7 @@ export function ChoiceRows({ choices, onChange }: Props) {
         <li key={index} className="flex flex-wrap items-center gap-1">
           <input
             type="text"
-            aria-label={words.choices.one(index + 1)}
+            aria-label={t("choices.one", { n: index + 1 })}
             className={`input input-sm min-w-0 flex-1 ${retired.includes(value) ? "italic opacity-70" : ""}`}
             value={value}
             onChange={(event) => put(index, event.target.value)}
@@ -93,14 +93,14 @@ export function ChoiceRows({ choices, onChange }: Props) {
                 })
               }
             />
-            {words.choices.retired}
+            {t("choices.retired")}
           </label>
-          <IconButton passed name={words.tidy.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
+          <IconButton passed name={t("tidy.earlier")} disabled={index === 0} onClick={() => move(index, -1)}>
             <ArrowUp size={13} aria-hidden />
           </IconButton>
           <IconButton
             passed
-            name={words.tidy.later}
+            name={t("tidy.later")}
             disabled={index === values.length - 1}
             onClick={() => move(index, 1)}
           >
@@ -109,19 +109,19 @@ export function ChoiceRows({ choices, onChange }: Props) {
           {was.filter(Boolean).length > 1 && (
             <IconButton
               passed
-              name={words.choices.merge}
+              name={t("choices.merge")}
               disabled={!was[index]}
               onClick={() => setMerging(merging === index ? null : index)}
             >
               <Merge size={13} aria-hidden />
             </IconButton>
           )}
-          <IconButton passed name={words.tidy.remove} onClick={() => remove(index)}>
+          <IconButton passed name={t("tidy.remove")} onClick={() => remove(index)}>
             <X size={13} aria-hidden />
           </IconButton>
           {merging === index && (
             <select
-              aria-label={words.choices.mergeInto(value)}
+              aria-label={t("choices.mergeInto", { name: value })}
               className="select select-sm basis-full"
               value=""
               onChange={(event) => {
@@ -129,7 +129,7 @@ export function ChoiceRows({ choices, onChange }: Props) {
                 setMerging(null);
               }}
             >
-              <option value="">{words.choices.mergeInto(value)}</option>
+              <option value="">{t("choices.mergeInto", { name: value })}</option>
               {values
                 .filter((each, at) => at !== index && each.trim() !== "")
                 .map((each) => (
@@ -142,7 +142,7 @@ export function ChoiceRows({ choices, onChange }: Props) {
       ))}
       <li>
         <button type="button" className="btn btn-ghost btn-xs" onClick={() => add(values.length - 1, [""])}>
-          {words.choices.add}
+          {t("choices.add")}
         </button>
       </li>
     </ol>
@@ -157,9 +157,9 @@ function Renamed({ choices, index, onUndo }: { choices: Choices; index: number; 
   const other = mergedWith(choices, index);
   return (
     <p className="basis-full text-accent-content text-xs">
-      {other ? words.choices.becomes(was, other) : words.choices.wasCalled(was)}{" "}
+      {other ? t("choices.becomes", { was, other }) : t("choices.wasCalled", { was })}{" "}
       <button type="button" className="link" onClick={() => onUndo(was)}>
-        {words.choices.undo}
+        {t("choices.undo")}
       </button>
     </p>
   );

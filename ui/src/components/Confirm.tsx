@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { words } from "../words";
+import { t } from "../words";
 import { Dialog } from "./Dialog";
 
 type Props = { title: string; action: string; onConfirm: () => void; onClose: () => void; children: ReactNode };
@@ -11,7 +11,7 @@ export function Confirm({ title, action, onConfirm, onClose, children }: Props) 
       <div className="flex flex-col gap-2">{children}</div>
       <div className="mt-5 flex justify-end gap-2">
         <button type="button" className="btn btn-sm" onClick={onClose}>
-          {words.common.cancel}
+          {t("common.cancel")}
         </button>
         <button type="button" className="btn btn-error btn-sm" onClick={onConfirm}>
           {action}

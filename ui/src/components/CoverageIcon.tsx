@@ -1,4 +1,4 @@
-import { words } from "../words";
+import { t } from "../words";
 
 export type ProofState = "proven" | "partly" | "untried" | "broken" | "passed" | "unfit" | "waiting";
 
@@ -17,8 +17,8 @@ export function CoverageIcon({ state, className = "size-2.5" }: { state: ProofSt
   return (
     <span
       role="img"
-      aria-label={words.proofs.states[state]}
-      title={words.proofs.states[state]}
+      aria-label={t(`proofs.states.${state}`)}
+      title={t(`proofs.states.${state}`)}
       className={`inline-block shrink-0 ${SHAPES[state]} ${className}`}
     />
   );

@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useRef } from "react";
-import { words } from "../words";
+import { t } from "../words";
 
 type Props = {
   title: string;
@@ -36,7 +36,7 @@ export function Dialog({ title, onClose, children, wide = false, closable = fals
       {closable && (
         <div className="mt-4 flex justify-end">
           <button type="button" className="btn btn-sm" onClick={onClose}>
-            {words.common.close}
+            {t("common.close")}
           </button>
         </div>
       )}

@@ -1,4 +1,4 @@
-import { words } from "../words";
+import { t } from "../words";
 
 /** Says why something could not be shown, and lets it be tried again. */
 export function Failure({ error, retry }: { error: Error; retry: () => void }) {
@@ -6,7 +6,7 @@ export function Failure({ error, retry }: { error: Error; retry: () => void }) {
     <div className="m-6 flex max-w-lg flex-col items-start gap-3" role="alert">
       <p className="text-error">{error.message}</p>
       <button type="button" className="btn btn-sm" onClick={() => retry()}>
-        {words.common.retry}
+        {t("common.retry")}
       </button>
     </div>
   );

@@ -1,9 +1,9 @@
-import { words } from "../words";
+import { t } from "../words";
 
 export function Loading() {
   return (
     <p className="quiet p-6" role="status">
-      {words.common.loading}
+      {t("common.loading")}
     </p>
   );
 }

@@ -1,4 +1,4 @@
-import { words } from "../words";
+import { t } from "../words";
 
 /** Spaces that nobody would see: at the edges, and more than one in a row. */
 const UNSEEN = /(^\s+|\s+$|\s{2,})/;
@@ -16,7 +16,7 @@ export function Spaces({ text }: { text: string }) {
             // biome-ignore lint/suspicious/noArrayIndexKey: the parts of one text stand where they are
             key={place}
             className="whitespace-pre rounded-sm bg-[var(--tint-lit)] text-secondary"
-            title={words.common.spaces(part.length)}
+            title={t("common.spaces", { count: part.length })}
           >
             {"·".repeat(part.length)}
           </span>

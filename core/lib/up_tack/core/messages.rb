@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "i18n"
+require "yaml"
 
 module UpTack
   module Core
@@ -8,6 +9,9 @@ module UpTack
     # are read side by side and none is written twice. One with a number has a form for one and for others.
     module Messages
       SCOPE = "up_tack"
+
+      # Forms of a message with a number.
+      FORMS = %w[zero one other].freeze
 
       @texts = {}
 
@@ -21,6 +25,14 @@ module UpTack
           @texts.clear
         end
 
+        # @param files [Array<String>] of a catalogue in YAML
+        # @param root [String] under which its messages stand
+        # @return [Hash{String=>String, Hash}] texts by their full keys; a Hash has the forms of a number
+        # @raise [ArgumentError] if a key stands twice
+        def flattened(files, root = SCOPE)
+          files.each_with_object({}) { |file, found| flatten(YAML.load_file(file).dig("en", root), nil, found) }
+        end
+
         # @param key [String] group, place and message, such as `rules.required.already_must_be_filled`
         # @param values [Hash{Symbol=>Object}] what stands in its gaps; `count` chooses the form
         # @return [String]
@@ -30,6 +42,21 @@ module UpTack
           return I18n.t(key, scope: SCOPE, raise: true, **values) if text.is_a?(Hash)
 
           (values.empty? && !text.include?("%{")) ? text : I18n.interpolate(text, values)
+        end
+
+        private
+
+        def flatten(tree, path, found)
+          tree.each do |key, value|
+            place = [path, key].compact.join(".")
+            if value.is_a?(Hash) && (value.keys - FORMS).any?
+              flatten(value, place, found)
+            else
+              raise ArgumentError, "#{place} stands twice" if found.key?(place)
+
+              found[place] = value
+            end
+          end
         end
       end
     end

@@ -5,7 +5,7 @@ import CodeMirror, { type ReactCodeMirrorRef } from "@uiw/react-codemirror";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Mistake } from "../../api/client";
 import { useFunctions, useNames } from "../../api/queries";
-import { words } from "../../words";
+import { t } from "../../words";
 import { MessageText } from "../MessageText";
 import { completion } from "./completion";
 import { FunctionHelp } from "./FunctionHelp";
@@ -100,7 +100,7 @@ export function FormulaEditor({ table, label, value, onChange, mistakes, focus =
       ))}
       {place !== null && <FunctionHelp text={value} place={place} />}
       <a href="/language" target="_blank" rel="noreferrer" className="quiet mt-1 inline-block text-xs underline">
-        {words.language.link}
+        {t("language.link")}
       </a>
     </div>
   );

@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState } from "react";
 import { type Mistake, type Pieces, ProblemError } from "../../api/client";
 import { checkFormula, useNames, writePieces } from "../../api/queries";
-import { words } from "../../words";
+import { t } from "../../words";
 import { SegmentedControl } from "../SegmentedControl";
 import { FormulaEditor } from "./FormulaEditor";
 import { begin, PiecesEditor, type Shape } from "./pieces/PiecesEditor";
@@ -31,7 +31,7 @@ export function FormulaOrPieces({ table, label, value, onChange, mistakes, shape
     try {
       const found = (await checkFormula(table, value, false)).pieces;
       if (found && shapes.includes(found.shape)) setPieces(found);
-      else setNote(words.pieces.cannotShow);
+      else setNote(t("pieces.cannotShow"));
     } catch (error) {
       if (error instanceof ProblemError) setNote(error.message);
     }
@@ -56,11 +56,11 @@ export function FormulaOrPieces({ table, label, value, onChange, mistakes, shape
       <div className="flex items-center gap-2">
         <span className="flex-1 font-semibold">{label}</span>
         <SegmentedControl
-          name={words.pieces.wayOfWriting}
+          name={t("pieces.wayOfWriting")}
           value={pieces ? "pieces" : "formula"}
           options={[
-            ["formula", words.pieces.typed],
-            ["pieces", words.pieces.together],
+            ["formula", t("pieces.typed")],
+            ["pieces", t("pieces.together")],
           ]}
           onChange={(way) => {
             if (way === "pieces") open();

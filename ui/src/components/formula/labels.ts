@@ -1,7 +1,7 @@
 import { forEachDiagnostic } from "@codemirror/lint";
 import { type EditorState, type Extension, RangeSetBuilder } from "@codemirror/state";
 import { Decoration, type DecorationSet, EditorView, ViewPlugin, type ViewUpdate, WidgetType } from "@codemirror/view";
-import { words } from "../../words";
+import { t } from "../../words";
 import { type AllNames, type Field, isSource, linkedLabels, namesIn, resolve, tableAt } from "./places";
 
 class Label extends WidgetType {
@@ -67,8 +67,7 @@ function labelOf(text: string, table: string, home: string, names: AllNames): st
   const parts = text.split(".");
   const fields = resolve(parts, table, home, names);
   if (!fields) return null;
-  const before =
-    parts[0] === "old" ? `${words.formula.before} ` : parts[0] === "this" ? `${words.formula.outside} ` : "";
+  const before = parts[0] === "old" ? `${t("formula.before")} ` : parts[0] === "this" ? `${t("formula.outside")} ` : "";
   return before + pathLabel(fields);
 }
 

@@ -1,6 +1,6 @@
 import { ArrowUpRight } from "lucide-react";
 import type { Field } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 import { addressOf } from "./address";
 
 type Props = { field: Field; text: string };
@@ -28,8 +28,8 @@ export function OpenAddress({ field, text, className = "" }: Props & { className
       href={address}
       {...APART}
       tabIndex={-1}
-      title={words.form.openAddress(text)}
-      aria-label={words.form.openAddress(text)}
+      title={t("form.openAddress", { text })}
+      aria-label={t("form.openAddress", { text })}
       onPointerDown={(event) => event.stopPropagation()}
       className={`text-secondary hover:text-base-content ${className}`}
     >

@@ -1,6 +1,6 @@
 import { type KeyboardEvent, useEffect, useRef } from "react";
 import type { Field } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 import { astray, writes } from "./playing";
 
 type Props = {
@@ -23,7 +23,7 @@ export function ChoiceInput({ field, choices, value, input, className, begun: fi
   const open =
     field.editor === "choice"
       ? (choices ?? field.choices.filter((choice) => !field.retired.includes(choice)))
-      : [field.format.yes || words.records.yes, field.format.no || words.records.no];
+      : [field.format.yes || t("records.yes"), field.format.no || t("records.no")];
   // A value that can't be picked any more is kept until another is.
   const all = value === "" || open.includes(value) ? open : [value, ...open];
   const begun = useRef({ text: "", at: 0, before: value });
@@ -62,10 +62,10 @@ export function ChoiceInput({ field, choices, value, input, className, begun: fi
         onLeave();
       }}
     >
-      <option value="">{field.format.blank ?? words.form.noChoice}</option>
+      <option value="">{field.format.blank ?? t("form.noChoice")}</option>
       {all.map((choice) => (
         <option key={choice} value={choice}>
-          {field.retired.includes(choice) ? words.form.retired(choice) : choice}
+          {field.retired.includes(choice) ? t("form.retired", { choice }) : choice}
         </option>
       ))}
     </select>

@@ -1,7 +1,7 @@
 import { TriangleAlert } from "lucide-react";
 import { useContext } from "react";
 import type { Field } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 import { OpenAddress } from "./Address";
 import { FieldInput } from "./FieldInput";
 import { PassWarning } from "./PassWarning";
@@ -60,7 +60,7 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
   const below = `below-${prefix}${field.key}`;
   const input = `input-${prefix}${field.key}`;
   const from = found ? origin(field, found.source, found.words) : null;
-  const said = closed && !field.given ? words.form.closed : from || hint;
+  const said = closed && !field.given ? t("form.closed") : from || hint;
   return (
     <div className="group/box min-w-0" data-field-box={field.key} data-writes={`${table}.${field.key}`}>
       <div className="mb-0.5 flex items-baseline gap-2">
@@ -69,7 +69,7 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
         </label>
         {found?.state.required && value === "" && (
           <span className="quiet shrink-0 text-[0.6875rem]" aria-hidden>
-            {words.form.required}
+            {t("form.required")}
           </span>
         )}
         {!closed && !field.given && <OpenAddress field={field} text={value} className="shrink-0 self-center" />}
@@ -80,10 +80,14 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
             className={`quiet ml-auto shrink-0 px-1 text-[0.6875rem] underline decoration-dotted underline-offset-2
               hover:text-base-content
               ${value === "" ? "" : SHY}`}
-            title={value === "" ? words.bench.whyBlank(label || field.label) : words.bench.why(label || field.label)}
+            title={
+              value === ""
+                ? t("bench.whyBlank", { field: label || field.label })
+                : t("bench.why", { field: label || field.label })
+            }
             onClick={() => askWhy(field.key)}
           >
-            {words.bench.whyShort}
+            {t("bench.whyShort")}
           </button>
         )}
       </div>
@@ -99,7 +103,7 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
             className="absolute top-1.5 right-2 rounded-full border border-secondary border-dashed px-1.5
             text-[0.6875rem] text-secondary"
           >
-            {words.numbering.pending}
+            {t("numbering.pending")}
           </span>
         )}
         <FieldInput
@@ -139,7 +143,7 @@ export function FieldBox({ table, id, field, draft, prefix = "", label, hint }: 
 
 function origin(field: Field, source: string, from: string | null) {
   if (source === "rule") return from;
-  if (field.given) return words.form.given;
-  if (source === "typed" && from) return `${words.form.typed}, ${from}`;
-  return source === "typed" ? words.form.typed : words.form.blank;
+  if (field.given) return t("form.given");
+  if (source === "typed" && from) return `${t("form.typed")}, ${from}`;
+  return source === "typed" ? t("form.typed") : t("form.blank");
 }

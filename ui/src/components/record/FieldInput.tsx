@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import type { Field } from "../../api/client";
 import type { Typed } from "../../api/queries";
-import { words } from "../../words";
+import { t } from "../../words";
 import { ShownValue } from "./Address";
 import { ChoiceInput } from "./ChoiceInput";
 import { DayPicker } from "./DayPicker";
@@ -119,7 +119,7 @@ function Day(props: Shared) {
   return (
     <>
       <Line {...props} />
-      {!field.mask && <DayPicker value={value} label={`${words.form.pickDay}: ${field.label}`} onPick={onPick} />}
+      {!field.mask && <DayPicker value={value} label={`${t("form.pickDay")}: ${field.label}`} onPick={onPick} />}
     </>
   );
 }

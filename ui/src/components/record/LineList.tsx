@@ -5,7 +5,7 @@ import { flushSync } from "react-dom";
 import { api, data, type FormItem, type RecordData, type Table } from "../../api/client";
 import { useTable } from "../../api/queries";
 import { queryKeys } from "../../api/queryKeys";
-import { words } from "../../words";
+import { t } from "../../words";
 import { land } from "./keyQueue";
 import { LineCell } from "./LineCell";
 import { groupName, type LineTyped } from "./lines";
@@ -107,7 +107,7 @@ export function LineList({ table, id, item, draft, lines }: Props) {
                       <LineCell
                         table={other}
                         field={field}
-                        label={words.lines.cell(index + 1, field.label)}
+                        label={t("lines.cell", { n: index + 1, label: field.label })}
                         line={line}
                         record={record}
                         answer={answer}
@@ -126,8 +126,8 @@ export function LineList({ table, id, item, draft, lines }: Props) {
                   <button
                     type="button"
                     className="btn btn-ghost btn-xs btn-square"
-                    aria-label={line.gone ? words.lines.back(index + 1) : words.lines.remove(index + 1)}
-                    title={line.gone ? words.lines.back(index + 1) : words.lines.remove(index + 1)}
+                    aria-label={line.gone ? t("lines.back", { n: index + 1 }) : t("lines.remove", { n: index + 1 })}
+                    title={line.gone ? t("lines.back", { n: index + 1 }) : t("lines.remove", { n: index + 1 })}
                     onClick={() => remove(line)}
                   >
                     {line.gone ? <RotateCcw size={13} aria-hidden /> : <X size={13} aria-hidden />}
@@ -138,7 +138,7 @@ export function LineList({ table, id, item, draft, lines }: Props) {
           })}
         </tbody>
       </table>
-      {rows.length === 0 && <p className="quiet px-2 py-1.5">{words.lines.empty}</p>}
+      {rows.length === 0 && <p className="quiet px-2 py-1.5">{t("lines.empty")}</p>}
       <button
         ref={addButton}
         type="button"
@@ -153,7 +153,7 @@ export function LineList({ table, id, item, draft, lines }: Props) {
         }}
       >
         <Plus size={13} aria-hidden />
-        {words.lines.add}
+        {t("lines.add")}
       </button>
     </div>
   );

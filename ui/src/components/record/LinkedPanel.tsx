@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import type { FormItem, Table } from "../../api/client";
 import { useRecord, useTable } from "../../api/queries";
-import { words } from "../../words";
+import { t } from "../../words";
 import { ShownValue } from "./Address";
 import type { Draft } from "./useDraft";
 
@@ -24,7 +24,7 @@ export function LinkedPanel({ table, item, draft }: Props) {
         <span className="flex-1">{item.label ?? link?.label}</span>
         {record && (
           <Link className="link" to={`/t/${item.table}/forms/${record.id}`} tabIndex={-1}>
-            {words.forms.open}
+            {t("forms.open")}
           </Link>
         )}
       </p>
@@ -40,7 +40,7 @@ export function LinkedPanel({ table, item, draft }: Props) {
           ))}
         </dl>
       ) : (
-        <p className="quiet text-[0.8125rem]">{words.forms.nothingLinked(link?.label ?? "")}</p>
+        <p className="quiet text-[0.8125rem]">{t("forms.nothingLinked", { label: link?.label ?? "" })}</p>
       )}
     </aside>
   );

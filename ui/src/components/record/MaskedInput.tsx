@@ -1,6 +1,6 @@
 import { type ClipboardEvent, type ComponentProps, type FormEvent, useEffect, useMemo, useRef, useState } from "react";
 import { useIMask } from "react-imask";
-import { words } from "../../words";
+import { t } from "../../words";
 import { type CompiledMask, follow, format, hasLongCharacters, passedOver } from "./masking";
 
 /** Characters beyond which a pasted text is not even tried. */
@@ -82,7 +82,7 @@ export function MaskedInput({ mask, value, onType, onLeave, ...input }: Props) {
     const { data, inputType } = event.nativeEvent as InputEvent;
     const dropped =
       inputType === "insertText" && data && event.currentTarget.value === stood.current && !passedOver(mask, data);
-    setNote(dropped ? words.form.noPlace(data, mask.longest) : null);
+    setNote(dropped ? t("form.noPlace", { key: data, most: mask.longest }) : null);
     if (dropped) setTurned((count) => count + 1);
     stood.current = event.currentTarget.value;
   };
@@ -90,7 +90,7 @@ export function MaskedInput({ mask, value, onType, onLeave, ...input }: Props) {
   const paste = (event: ClipboardEvent<HTMLInputElement>) => {
     const pasted = event.clipboardData.getData("text");
     event.preventDefault();
-    if (pasted.length > MOST_PASTED) return setNote(words.form.tooMuchPasted(pasted.length, mask.longest));
+    if (pasted.length > MOST_PASTED) return setNote(t("form.tooMuchPasted", { n: pasted.length, most: mask.longest }));
     const { selectionStart, selectionEnd, value: now } = event.currentTarget;
     const head = now.slice(0, selectionStart ?? 0) + pasted.trim();
     const tail = now.slice(selectionEnd ?? now.length);

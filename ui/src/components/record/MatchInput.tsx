@@ -1,7 +1,7 @@
 import { useCombobox } from "downshift";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { findMatches } from "../../api/queries";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 import { useAfterPause } from "../useAfterPause";
 import { keyQueue } from "./keyQueue";
 
@@ -222,12 +222,12 @@ export function MatchInput({
             >
               <span className="font-semibold">{match.title}</span>{" "}
               <span className="quiet text-xs">
-                {[`${words.records.number} ${match.id}`, ...match.details].join(" · ")}
+                {[`${t("records.number")} ${match.id}`, ...match.details].join(" · ")}
               </span>
             </li>
           ))}
-        {open && twins && <li className="quiet px-2.5 py-1 text-xs">{words.form.twins}</li>}
-        {open && matches.length === 0 && <li className="quiet px-2.5 py-1">{words.form.noMatch}</li>}
+        {open && twins && <li className="quiet px-2.5 py-1 text-xs">{t("form.twins")}</li>}
+        {open && matches.length === 0 && <li className="quiet px-2.5 py-1">{t("form.noMatch")}</li>}
         {open && onNew && (
           <li className="sticky bottom-0 border-base-300 border-t bg-base-100">
             <button
@@ -241,7 +241,7 @@ export function MatchInput({
                 onNew(text ?? "");
               }}
             >
-              <span className="flex-1">{words.form.makeNew(text ?? "")}</span>
+              <span className="flex-1">{sentences.form.makeNew(text ?? "")}</span>
               <kbd className="key">Ins</kbd>
             </button>
           </li>

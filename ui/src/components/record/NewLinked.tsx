@@ -4,7 +4,7 @@ import { createPortal } from "react-dom";
 import { api, data, ProblemError } from "../../api/client";
 import { type Typed, useTable } from "../../api/queries";
 import { refresh } from "../../api/queryKeys";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 import { Dialog } from "../Dialog";
 import type { NewLinkedProps } from "./NewLinkedContext";
 import { RecordFields } from "./RecordFields";
@@ -47,7 +47,7 @@ export function NewLinked({ table, name, onMade, onClose }: NewLinkedProps) {
 
   if (!design) return null;
   return createPortal(
-    <Dialog title={words.form.newTitle(design.one)} onClose={onClose} wide>
+    <Dialog title={sentences.form.newTitle(design.one)} onClose={onClose} wide>
       {/* biome-ignore lint/a11y/noStaticElementInteractions: keys are heard for the whole dialog */}
       <div
         onKeyDown={(event) => {
@@ -70,10 +70,10 @@ export function NewLinked({ table, name, onMade, onClose }: NewLinkedProps) {
           bg-base-100 px-5 py-3"
         >
           <button type="button" className="btn btn-sm" onClick={onClose}>
-            {words.common.cancel}
+            {t("common.cancel")}
           </button>
           <button type="button" className="btn btn-primary btn-sm" onClick={save}>
-            {words.form.makeAndPick}
+            {t("form.makeAndPick")}
             <kbd className="text-[0.6875rem] opacity-75">Ctrl S</kbd>
           </button>
         </div>

@@ -1,5 +1,5 @@
 import { ofTab, readJson } from "../../storage";
-import { words } from "../../words";
+import { t } from "../../words";
 import { astray, playText, press } from "./playing";
 import { onForgetting } from "./tabs";
 
@@ -180,7 +180,7 @@ class KeyQueue {
       this.catcher.className = "sr-only";
       this.catcher.tabIndex = -1;
       this.catcher.autocomplete = "off";
-      this.catcher.setAttribute("aria-label", words.form.typeOn);
+      this.catcher.setAttribute("aria-label", t("form.typeOn"));
       // Whoever listens is told what has the cursor in the meantime; nobody comes upon it otherwise.
       // It is told of a blur, too, while it moves into a dialog and while another window is in front.
       this.catcher.addEventListener("blur", () =>

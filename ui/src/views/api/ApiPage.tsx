@@ -2,7 +2,7 @@ import { useState } from "react";
 import { type Operation, type Parameter, useApiDocument } from "../../api/tokens";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
-import { words } from "../../words";
+import { t } from "../../words";
 import { Call } from "./Call";
 import { Tokens } from "./Tokens";
 
@@ -27,17 +27,17 @@ export default function ApiPage() {
   return (
     <div className="mx-auto flex max-w-5xl flex-col gap-4 px-5 py-6">
       <div className="flex flex-wrap items-baseline gap-3">
-        <h1 className="text-2xl">{words.docs.title}</h1>
-        <p className="quiet flex-1 basis-60 text-xs">{words.docs.aim}</p>
+        <h1 className="text-2xl">{t("docs.title")}</h1>
+        <p className="quiet flex-1 basis-60 text-xs">{t("docs.aim")}</p>
         <a className="link text-xs" href="/api/openapi.yaml">
-          {words.docs.document}
+          {t("docs.document")}
         </a>
       </div>
       <Tokens />
       <input
         className="input input-sm w-full"
-        placeholder={words.docs.search}
-        aria-label={words.docs.search}
+        placeholder={t("docs.search")}
+        aria-label={t("docs.search")}
         value={sought}
         onChange={(event) => setSought(event.target.value)}
       />
@@ -52,7 +52,7 @@ export default function ApiPage() {
             parameters={((item as { parameters?: Parameter[] }).parameters ?? []) as Parameter[]}
           />
         ))}
-        {shown.length === 0 && <p className="quiet">{words.docs.none}</p>}
+        {shown.length === 0 && <p className="quiet">{t("docs.none")}</p>}
       </div>
     </div>
   );

@@ -1,5 +1,5 @@
 import type { Document, Operation, Parameter, Schema } from "../../api/tokens";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 
 type Props = { document: Document; method: string; path: string; operation: Operation; parameters: Parameter[] };
 
@@ -13,11 +13,11 @@ export function Call({ document, method, path, operation, parameters }: Props) {
         <code className="w-14 shrink-0 font-mono font-semibold text-primary text-xs">{method.toUpperCase()}</code>
         <code className="break-all font-mono text-[0.8125rem]">{path}</code>
         <span className="min-w-0 flex-1 basis-72 text-[0.8125rem]">{operation.summary}</span>
-        <span className="quiet text-xs">{words.docs.least(operation["x-least"])}</span>
+        <span className="quiet text-xs">{sentences.docs.least(operation["x-least"])}</span>
       </summary>
       <div className="mt-3 flex flex-col gap-3 text-[0.8125rem]">
         {all.length > 0 && (
-          <Part title={words.docs.query}>
+          <Part title={t("docs.query")}>
             {all.map((each) => (
               <Line
                 key={each.name}
@@ -30,11 +30,11 @@ export function Call({ document, method, path, operation, parameters }: Props) {
           </Part>
         )}
         {body && (
-          <Part title={`${words.docs.body} · ${body[0]}`}>
+          <Part title={`${t("docs.body")} · ${body[0]}`}>
             <Fields document={document} schema={body[1].schema} />
           </Part>
         )}
-        <Part title={words.docs.answers}>
+        <Part title={t("docs.answers")}>
           {Object.entries(operation.responses).map(([status, response]) => {
             const known = response.$ref
               ? document.components.responses[response.$ref.split("/").pop() ?? ""]
@@ -91,7 +91,7 @@ function Line({ name, type, required, note }: { name: string; type: string; requ
       <dt className="w-28 shrink-0 truncate font-mono text-xs">{name}</dt>
       <dd className="min-w-0 flex-1">
         <code className="font-mono text-secondary text-xs">{type}</code>
-        {required && <span className="ml-2 text-xs">{words.docs.required}</span>}
+        {required && <span className="ml-2 text-xs">{t("docs.required")}</span>}
         {note && <span className="quiet ml-2">{note}</span>}
       </dd>
     </div>

@@ -3,7 +3,7 @@ import { toast } from "sonner";
 import { useSession } from "../../api/queries";
 import { useMakeToken, useRevokeToken, useTokens } from "../../api/tokens";
 import { showDay } from "../../components/moments";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Role = "reader" | "clerk" | "builder";
 const ROLES: Role[] = ["reader", "clerk", "builder"];
@@ -19,10 +19,10 @@ export function Tokens() {
   const [role, setRole] = useState<Role>("reader");
   const [days, setDays] = useState(90);
   return (
-    <section className="sheet flex flex-col gap-3 p-4" aria-label={words.tokens.title}>
+    <section className="sheet flex flex-col gap-3 p-4" aria-label={t("tokens.title")}>
       <div>
-        <h2 className="text-base">{words.tokens.title}</h2>
-        <p className="quiet text-xs">{words.tokens.aim}</p>
+        <h2 className="text-base">{t("tokens.title")}</h2>
+        <p className="quiet text-xs">{t("tokens.aim")}</p>
       </div>
       <form
         className="flex flex-wrap items-end gap-3"
@@ -32,11 +32,11 @@ export function Tokens() {
         }}
       >
         <label className="flex flex-col gap-1">
-          {words.tokens.name}
+          {t("tokens.name")}
           <input className="input input-sm w-64" value={name} onChange={(event) => setName(event.target.value)} />
         </label>
         <label className="flex flex-col gap-1">
-          {words.tokens.role}
+          {t("tokens.role")}
           <select
             className="select select-sm w-32"
             value={role}
@@ -48,7 +48,7 @@ export function Tokens() {
           </select>
         </label>
         <label className="flex flex-col gap-1">
-          {words.tokens.days}
+          {t("tokens.days")}
           <input
             className="input input-sm w-28"
             inputMode="numeric"
@@ -57,7 +57,7 @@ export function Tokens() {
           />
         </label>
         <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === "" || make.isPending}>
-          {words.tokens.make}
+          {t("tokens.make")}
         </button>
       </form>
       {make.error && (
@@ -67,7 +67,7 @@ export function Tokens() {
       )}
       {make.data && (
         <div className="rounded border border-secondary border-dashed bg-[var(--tint-lit)] p-3" aria-live="polite">
-          <p className="mb-1 text-xs">{words.tokens.once}</p>
+          <p className="mb-1 text-xs">{t("tokens.once")}</p>
           <div className="flex flex-wrap items-center gap-3">
             <code className="min-w-0 break-all font-mono text-[0.8125rem]">{make.data.token}</code>
             <button
@@ -75,37 +75,39 @@ export function Tokens() {
               className="btn btn-xs"
               onClick={async () => {
                 await navigator.clipboard.writeText(make.data.token);
-                toast(words.tokens.copied);
+                toast(t("tokens.copied"));
               }}
             >
-              {words.tokens.copy}
+              {t("tokens.copy")}
             </button>
           </div>
         </div>
       )}
-      {tokens.data && tokens.data.length === 0 && <p className="quiet">{words.tokens.none}</p>}
+      {tokens.data && tokens.data.length === 0 && <p className="quiet">{t("tokens.none")}</p>}
       {tokens.data && tokens.data.length > 0 && (
         <ul className="flex flex-col text-[0.8125rem]">
           {tokens.data.map((token) => (
             <li key={token.id} className="flex flex-wrap items-baseline gap-x-4 border-base-300/60 border-t py-1.5">
               <span className="min-w-40 font-semibold">{token.name}</span>
-              {token.person.id !== session?.person.id && <span>{words.tokens.of(token.person.name)}</span>}
+              {token.person.id !== session?.person.id && <span>{t("tokens.of", { name: token.person.name })}</span>}
               <span>{token.role}</span>
               <span className={token.over ? "text-error" : "quiet"}>
                 {token.over
-                  ? words.tokens.over
-                  : `${words.tokens.ends.toLowerCase()} ${showDay(token.ends_at.slice(0, 10))}`}
+                  ? t("tokens.over")
+                  : `${t("tokens.ends").toLowerCase()} ${showDay(token.ends_at.slice(0, 10))}`}
               </span>
               <span className="quiet flex-1">
-                {words.tokens.used.toLowerCase()}:{" "}
-                {token.seen_at ? showDay(token.seen_at.slice(0, 10)) : words.tokens.never}
+                {t("tokens.used").toLowerCase()}:{" "}
+                {token.seen_at ? showDay(token.seen_at.slice(0, 10)) : t("tokens.never")}
               </span>
               <button
                 type="button"
                 className="link text-error text-xs"
-                onClick={() => revoke.mutate(token.id, { onSuccess: () => toast(words.tokens.revoked(token.name)) })}
+                onClick={() =>
+                  revoke.mutate(token.id, { onSuccess: () => toast(t("tokens.revoked", { name: token.name })) })
+                }
               >
-                {words.tokens.revoke}
+                {t("tokens.revoke")}
               </button>
             </li>
           ))}

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { Act, Table, Trial } from "../../api/client";
 import { showMoment } from "../../components/moments";
 import { Popover } from "../../components/Popover";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 import type { BenchTrial } from "./useTrial";
 
 /** What was done with the record so far, each save to be looked at; and what can be done next. */
@@ -15,10 +15,10 @@ export function Acts({ table, bench }: { table: Table; bench: BenchTrial }) {
   return (
     <div className="sticky bottom-0 -mx-5 mt-3 flex flex-col gap-2 border-base-300 border-t bg-base-100 px-5 py-2.5">
       {acts.length > 0 && (
-        <ol className="flex flex-wrap items-center gap-1 text-xs" aria-label={words.bench.acts}>
+        <ol className="flex flex-wrap items-center gap-1 text-xs" aria-label={t("bench.acts")}>
           {groups(acts).map(({ index, act: each, typed }) => (
             <li key={index} className="flex items-center gap-1">
-              {typed > 0 && <span className="quiet">{words.bench.typedCount(typed)} →</span>}
+              {typed > 0 && <span className="quiet">{t("bench.typedCount", { n: typed })} →</span>}
               <Chip
                 act={each}
                 result={trial?.acts[index]}
@@ -30,7 +30,7 @@ export function Acts({ table, bench }: { table: Table; bench: BenchTrial }) {
           <li className="ml-auto">
             <button type="button" className="btn btn-ghost btn-xs" onClick={back}>
               <Undo2 size={13} aria-hidden />
-              {words.bench.takeBack}
+              {t("bench.takeBack")}
             </button>
           </li>
         </ol>
@@ -38,23 +38,23 @@ export function Acts({ table, bench }: { table: Table; bench: BenchTrial }) {
       <div className="flex flex-wrap items-center gap-2">
         {gone ? (
           <button type="button" className="btn btn-primary btn-sm" onClick={() => act({ do: "put_back" })}>
-            {words.bench.putBack}
+            {t("bench.putBack")}
           </button>
         ) : (
           <button type="button" className="btn btn-primary btn-sm" onClick={() => act({ do: "save" })}>
-            {words.bench.save}
+            {t("bench.save")}
           </button>
         )}
         <button type="button" className="btn btn-sm" onClick={() => act({ do: "copy" })} disabled={!stored || gone}>
-          {words.bench.copy}
+          {t("bench.copy")}
         </button>
         <button type="button" className="btn btn-sm" onClick={() => act({ do: "delete" })} disabled={!stored || gone}>
-          {words.bench.remove}
+          {t("bench.remove")}
         </button>
         <button type="button" className="btn btn-sm" onClick={() => act({ do: "new" })} disabled={!stored && !gone}>
-          {words.bench.another(table.one.toLowerCase())}
+          {t("bench.another", { one: table.one.toLowerCase() })}
         </button>
-        <Popover label={words.bench.leaveOpen} name={words.bench.leaveOpenHint} className="btn btn-sm">
+        <Popover label={t("bench.leaveOpen")} name={t("bench.leaveOpenHint")} className="btn btn-sm">
           {(close) => (
             <Wait
               onWait={(days, hours) => {
@@ -81,7 +81,7 @@ function Chip({
   onLook: () => void;
 }) {
   const refused = result?.state === "refused";
-  const told = words.bench.did(act, result?.state ?? "done");
+  const told = sentences.bench.did(act, result?.state ?? "done");
   const look =
     `rounded border px-1.5 py-0.5 ` +
     `${chosen ? "border-secondary bg-[var(--tint-lit)]" : refused ? "border-error text-error" : "border-base-300"}`;
@@ -110,10 +110,10 @@ function Wait({ onWait }: { onWait: (days: number, hours: number) => void }) {
         onWait(Number(days) || 0, Number(hours) || 0);
       }}
     >
-      <p className="quiet text-xs">{words.bench.leaveOpenHint}</p>
+      <p className="quiet text-xs">{t("bench.leaveOpenHint")}</p>
       <div className="flex items-end gap-2">
         <label className="flex flex-col gap-0.5 text-xs">
-          {words.bench.days}
+          {t("bench.days")}
           <input
             type="number"
             min={0}
@@ -124,7 +124,7 @@ function Wait({ onWait }: { onWait: (days: number, hours: number) => void }) {
           />
         </label>
         <label className="flex flex-col gap-0.5 text-xs">
-          {words.bench.hours}
+          {t("bench.hours")}
           <input
             type="number"
             min={0}
@@ -135,7 +135,7 @@ function Wait({ onWait }: { onWait: (days: number, hours: number) => void }) {
           />
         </label>
         <button type="submit" className="btn btn-primary btn-sm">
-          {words.bench.wait}
+          {t("bench.wait")}
         </button>
       </div>
     </form>

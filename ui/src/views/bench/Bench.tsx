@@ -10,7 +10,7 @@ import { LineList } from "../../components/record/LineList";
 import { OwnRecordsContext } from "../../components/record/OwnRecordsContext";
 import { WhyContext } from "../../components/record/WhyContext";
 import { WithNewLinked } from "../../components/record/WithNewLinked";
-import { words } from "../../words";
+import { t } from "../../words";
 import { Acts } from "./Acts";
 import { Edges, type EdgeWish } from "./Edges";
 import { KeepProof } from "./KeepProof";
@@ -121,7 +121,7 @@ function Bench() {
           setShown(what);
         }}
       />
-      <section className="sheet flex h-full min-h-0 flex-col overflow-auto px-5 pt-4" aria-label={words.bench.trial}>
+      <section className="sheet flex h-full min-h-0 flex-col overflow-auto px-5 pt-4" aria-label={t("bench.trial")}>
         {proof ? (
           <ProofHead
             proof={proof}
@@ -132,7 +132,7 @@ function Bench() {
               proof.id &&
               drop.mutate(proof.id, {
                 onSuccess: () => {
-                  toast(words.proofs.dropped(proof.name));
+                  toast(t("proofs.dropped", { name: proof.name }));
                   putAside();
                 },
               })
@@ -141,11 +141,11 @@ function Bench() {
           />
         ) : (
           <div className="mb-2 flex flex-wrap items-baseline gap-x-3">
-            <h1 className="text-xl">{words.bench.trial}</h1>
-            <p className="quiet flex-1 text-xs">{words.bench.aim}</p>
+            <h1 className="text-xl">{t("bench.trial")}</h1>
+            <p className="quiet flex-1 text-xs">{t("bench.aim")}</p>
             {(Object.keys(draft.typed).length > 0 || bench.acts.length > 0) && (
               <button type="button" className="link text-xs" onClick={() => bench.restart()}>
-                {words.bench.clear}
+                {t("bench.clear")}
               </button>
             )}
           </div>

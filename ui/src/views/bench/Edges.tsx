@@ -8,7 +8,7 @@ import { Dialog } from "../../components/Dialog";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { SegmentedControl } from "../../components/SegmentedControl";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 
 export type EdgeWish = { rule?: string; point?: string };
 type Suggestion = Awaited<ReturnType<typeof suggestEdges>>["suggestions"][number];
@@ -35,22 +35,22 @@ export function Edges({ table, wish, onTry, onClose }: Props) {
   const save = () =>
     keep.mutate(chosen, {
       onSuccess: () => {
-        toast.success(words.edges.kept(chosen.length));
+        toast.success(t("edges.kept", { count: chosen.length }));
         onClose();
       },
     });
 
   return (
-    <Dialog title={words.edges.title(table.label)} onClose={onClose} wide>
-      <p className="quiet mb-3">{words.edges.aim}</p>
+    <Dialog title={t("edges.title", { table: table.label })} onClose={onClose} wide>
+      <p className="quiet mb-3">{t("edges.aim")}</p>
       <div className="mb-3 flex flex-wrap items-center gap-3">
         {!wish.rule && (
           <SegmentedControl
-            name={words.edges.which}
+            name={t("edges.which")}
             value={open}
             options={[
-              ["open", words.edges.open],
-              ["all", words.edges.all],
+              ["open", t("edges.open")],
+              ["all", t("edges.all")],
             ]}
             onChange={(value) => {
               setOpen(value);
@@ -58,21 +58,21 @@ export function Edges({ table, wish, onTry, onClose }: Props) {
             }}
           />
         )}
-        <span className="quiet flex-1 text-xs">{found.data && words.edges.count(suggestions.length)}</span>
+        <span className="quiet flex-1 text-xs">{found.data && t("edges.count", { count: suggestions.length })}</span>
         {suggestions.length > 0 && (
           <button
             type="button"
             className="btn btn-ghost btn-sm"
             onClick={() => setJudged(Object.fromEntries(suggestions.map((_, index) => [index, "right"])))}
           >
-            {words.edges.allRight}
+            {t("edges.allRight")}
           </button>
         )}
       </div>
       {found.isPending && <Loading />}
       {found.error && <Failure error={found.error} retry={found.refetch} />}
-      {found.data && !found.data.sound && <p className="mb-2 text-secondary">{words.edges.unsound}</p>}
-      {found.data && suggestions.length === 0 && <p>{words.edges.none}</p>}
+      {found.data && !found.data.sound && <p className="mb-2 text-secondary">{t("edges.unsound")}</p>}
+      {found.data && suggestions.length === 0 && <p>{t("edges.none")}</p>}
       <ul className="flex max-h-[48vh] flex-col divide-y divide-base-300 overflow-auto border-base-300 border-y">
         {suggestions.map((each, index) => (
           <Line
@@ -92,7 +92,7 @@ export function Edges({ table, wish, onTry, onClose }: Props) {
       )}
       <div className="mt-4 flex items-center justify-end gap-2">
         <button type="button" className="btn btn-sm" onClick={onClose}>
-          {words.common.close}
+          {t("common.close")}
         </button>
         <button
           type="button"
@@ -100,7 +100,7 @@ export function Edges({ table, wish, onTry, onClose }: Props) {
           disabled={chosen.length === 0 || keep.isPending}
           onClick={save}
         >
-          {words.edges.keep(chosen.length)}
+          {t("edges.keep", { count: chosen.length })}
         </button>
       </div>
     </Dialog>
@@ -118,9 +118,9 @@ type LineProps = {
 function Line({ suggestion, name, judgement, onJudge, onTry }: LineProps) {
   const refused = suggestion.state === "refused";
   const options = [
-    ["right", words.edges.right],
-    ["wrong", refused ? words.edges.mustSave : words.edges.mustRefuse],
-    ["leave", words.edges.leave],
+    ["right", t("edges.right")],
+    ["wrong", refused ? t("edges.mustSave") : t("edges.mustRefuse")],
+    ["leave", t("edges.leave")],
   ] as const;
   return (
     <li className="flex flex-wrap items-start gap-x-4 gap-y-1 py-2">
@@ -131,13 +131,13 @@ function Line({ suggestion, name, judgement, onJudge, onTry }: LineProps) {
           </p>
         ))}
         <p className={`text-xs ${refused ? "text-error" : "text-primary"}`}>
-          {refused ? words.edges.refused(suggestion.messages) : words.edges.saved}
+          {refused ? sentences.edges.refused(suggestion.messages) : t("edges.saved")}
           <button type="button" className="link ml-2 text-base-content" onClick={onTry}>
-            {words.edges.look}
+            {t("edges.look")}
           </button>
         </p>
         {cameOut(suggestion).length > 0 && (
-          <p className="quiet text-xs">{words.edges.cameOut(cameOut(suggestion).join(" · "))}</p>
+          <p className="quiet text-xs">{t("edges.cameOut", { values: cameOut(suggestion).join(" · ") })}</p>
         )}
       </div>
       <fieldset className="join shrink-0">
@@ -185,7 +185,7 @@ export function proofOf(suggestion: Suggestion, judgement: Judgement): ProofPart
     ...suggestion.script,
     acts: acts.at(-1)?.do === "save" ? acts : [...acts, { do: "save" }],
     name: (suggestion.words[0] ?? "").slice(0, 120),
-    group: words.edges.group,
+    group: t("edges.group"),
     note: suggestion.words.length > 1 ? suggestion.words.slice(1).join("\n").slice(0, 2000) : null,
     expect: judgement === "wrong" ? [contrary] : suggestion.expect,
   };

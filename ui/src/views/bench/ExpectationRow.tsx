@@ -1,6 +1,6 @@
 import { X } from "lucide-react";
 import type { Expectation, Field, Table } from "../../api/client";
-import { words } from "../../words";
+import { group, t } from "../../words";
 
 type Props = {
   table: Table;
@@ -15,31 +15,30 @@ const WITH_FIELD = ["value", "state", "logged", "unlogged", "number"];
 
 /** One thing that must come out of a trial, put together from its parts. */
 export function ExpectationRow({ table, value, saves, onChange, onRemove }: Props) {
-  const w = words.proofs.expectation;
   const field = table.fields.find((each) => each.key === value.field);
   return (
     <li className="flex flex-wrap items-center gap-1.5">
       {saves.length > 0 && (
         <select
           className="select select-sm w-28"
-          aria-label={words.proofs.when}
+          aria-label={t("proofs.when")}
           value={value.act ?? ""}
           onChange={(event) => {
             const { act: _act, ...rest } = value;
             onChange(event.target.value === "" ? rest : { ...rest, act: Number(event.target.value) });
           }}
         >
-          <option value="">{words.proofs.atEnd}</option>
+          <option value="">{t("proofs.atEnd")}</option>
           {saves.map((act) => (
             <option key={act} value={act}>
-              {words.proofs.afterAct(act)}
+              {t("proofs.afterAct", { n: act })}
             </option>
           ))}
         </select>
       )}
       <select
         className="select select-sm w-36"
-        aria-label={w.what}
+        aria-label={t("proofs.expectation.what")}
         value={value.what}
         onChange={(event) =>
           onChange({
@@ -48,7 +47,7 @@ export function ExpectationRow({ table, value, saves, onChange, onRemove }: Prop
           })
         }
       >
-        {Object.entries(w.kinds).map(([what, label]) => (
+        {group("proofs.expectation.kinds").map(([what, label]) => (
           <option key={what} value={what}>
             {label}
           </option>
@@ -57,23 +56,28 @@ export function ExpectationRow({ table, value, saves, onChange, onRemove }: Prop
       {WITH_FIELD.includes(value.what) && (
         <FieldPick
           table={table}
-          label={w.field}
+          label={t("proofs.expectation.field")}
           value={value.field ?? ""}
           onPick={(key) => onChange({ ...value, field: key })}
         />
       )}
       {value.what === "refused" && <Refused table={table} value={value} onChange={onChange} />}
       {value.what === "value" && (
-        <Plain label={w.is} field={field} value={value.is} onChange={(is) => onChange({ ...value, is })} />
+        <Plain
+          label={t("proofs.expectation.is")}
+          field={field}
+          value={value.is}
+          onChange={(is) => onChange({ ...value, is })}
+        />
       )}
       {value.what === "state" && (
         <select
           className="select select-sm w-32"
-          aria-label={w.is}
+          aria-label={t("proofs.expectation.is")}
           value={String(value.is)}
           onChange={(event) => onChange({ ...value, is: event.target.value })}
         >
-          {Object.entries(w.states).map(([state, label]) => (
+          {group("proofs.expectation.states").map(([state, label]) => (
             <option key={state} value={state}>
               {label}
             </option>
@@ -83,14 +87,14 @@ export function ExpectationRow({ table, value, saves, onChange, onRemove }: Prop
       {value.what === "logged" && (
         <>
           <Plain
-            label={w.before}
+            label={t("proofs.expectation.before")}
             field={field}
             value={value.before}
             onChange={(before) => onChange({ ...value, before })}
           />
           <span aria-hidden>→</span>
           <Plain
-            label={w.after}
+            label={t("proofs.expectation.after")}
             field={field}
             value={value.after}
             onChange={(after) => onChange({ ...value, after })}
@@ -100,7 +104,7 @@ export function ExpectationRow({ table, value, saves, onChange, onRemove }: Prop
       {value.what === "number" && (
         <input
           className="input input-sm w-48 font-mono"
-          aria-label={w.fits}
+          aria-label={t("proofs.expectation.fits")}
           value={value.fits ?? ""}
           onChange={(event) => onChange({ ...value, fits: event.target.value })}
         />
@@ -109,16 +113,16 @@ export function ExpectationRow({ table, value, saves, onChange, onRemove }: Prop
         <>
           <FieldPick
             table={table}
-            label={w.from}
+            label={t("proofs.expectation.from")}
             value={String(value.after ?? "")}
             onPick={(after) => onChange({ ...value, after })}
           />
           <span aria-hidden>→</span>
           <FieldPick
             table={table}
-            label={w.to}
+            label={t("proofs.expectation.to")}
             value={value.to ?? ""}
-            end={w.end}
+            end={t("proofs.expectation.end")}
             onPick={(to) => onChange({ ...value, to: to || null })}
           />
         </>
@@ -126,8 +130,8 @@ export function ExpectationRow({ table, value, saves, onChange, onRemove }: Prop
       <button
         type="button"
         className="btn btn-ghost btn-xs btn-square ml-auto"
-        title={w.remove}
-        aria-label={w.remove}
+        title={t("proofs.expectation.remove")}
+        aria-label={t("proofs.expectation.remove")}
         onClick={onRemove}
       >
         <X size={14} aria-hidden />
@@ -137,13 +141,12 @@ export function ExpectationRow({ table, value, saves, onChange, onRemove }: Prop
 }
 
 function Refused({ table, value, onChange }: Omit<Props, "onRemove" | "saves">) {
-  const w = words.proofs.expectation;
   const rules = table.rules.filter((rule) => ["validate", "mask", "number", "fill", "log"].includes(rule.stage));
   return (
     <>
       <select
         className="select select-sm min-w-0 flex-1"
-        aria-label={w.by}
+        aria-label={t("proofs.expectation.by")}
         value={value.rule ?? ""}
         onChange={(event) => {
           const { rule: _rule, field: _field, ...rest } = value;
@@ -151,7 +154,7 @@ function Refused({ table, value, onChange }: Omit<Props, "onRemove" | "saves">) 
           onChange(rule ? { ...rest, rule } : rest);
         }}
       >
-        <option value="">{w.byAny}</option>
+        <option value="">{t("proofs.expectation.byAny")}</option>
         {rules.map((rule) => (
           <option key={rule.id} value={rule.id}>
             {labelOf(table, rule.field)}: {rule.tack}
@@ -160,8 +163,8 @@ function Refused({ table, value, onChange }: Omit<Props, "onRemove" | "saves">) 
       </select>
       <input
         className="input input-sm min-w-40 flex-1"
-        aria-label={w.message}
-        placeholder={w.message}
+        aria-label={t("proofs.expectation.message")}
+        placeholder={t("proofs.expectation.message")}
         value={value.message ?? ""}
         onChange={(event) => {
           const { message: _message, ...rest } = value;
@@ -207,16 +210,16 @@ function Plain({ label, field, value, onChange }: PlainProps) {
         value={value === null || value === undefined ? "" : String(value)}
         onChange={(event) => onChange(event.target.value === "" ? null : event.target.value === "true")}
       >
-        <option value="">{words.bench.blank}</option>
-        <option value="true">{words.proofs.expectation.yes}</option>
-        <option value="false">{words.proofs.expectation.no}</option>
+        <option value="">{t("bench.blank")}</option>
+        <option value="true">{t("proofs.expectation.yes")}</option>
+        <option value="false">{t("proofs.expectation.no")}</option>
       </select>
     );
   return (
     <input
       className="input input-sm min-w-28 flex-1"
       aria-label={label}
-      placeholder={words.bench.blank}
+      placeholder={t("bench.blank")}
       value={value === null || value === undefined ? "" : String(value)}
       onChange={(event) => {
         const text = event.target.value;

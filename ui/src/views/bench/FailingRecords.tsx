@@ -1,14 +1,14 @@
 import { Download } from "lucide-react";
 import type { Table } from "../../api/client";
 import type { makeFailing } from "../../api/proofs";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 
 type Failing = Awaited<ReturnType<typeof makeFailing>>["records"];
 
 /** Records that one rule refuses, to look at or to take along as a file. */
 export function FailingRecords({ table, records, wanted }: { table: Table; records: Failing; wanted: number }) {
   const keys = table.fields.filter((field) => records.some((each) => field.key in each.typed));
-  if (records.length === 0) return <p className="mt-4">{words.samples.noneFails}</p>;
+  if (records.length === 0) return <p className="mt-4">{t("samples.noneFails")}</p>;
   const download = () => {
     const rows = [
       keys.map((field) => field.key),
@@ -24,10 +24,10 @@ export function FailingRecords({ table, records, wanted }: { table: Table; recor
   return (
     <section className="mt-4">
       <div className="mb-1 flex items-center gap-3">
-        <p className="flex-1">{words.samples.failing(records.length, wanted, records[0]?.message ?? "")}</p>
+        <p className="flex-1">{sentences.samples.failing(records.length, wanted, records[0]?.message ?? "")}</p>
         <button type="button" className="btn btn-ghost btn-sm" onClick={download}>
           <Download size={14} aria-hidden />
-          {words.samples.download}
+          {t("samples.download")}
         </button>
       </div>
       <div className="max-h-64 overflow-auto border border-base-300">

@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { type Expectation, ProblemError, type ProofParts, type Script, type Table, type Trial } from "../../api/client";
 import { useChangeProof, useKeepProofs } from "../../api/proofs";
 import { Dialog } from "../../components/Dialog";
-import { words } from "../../words";
+import { t } from "../../words";
 import { beginning, ExpectationRow } from "./ExpectationRow";
 import { ProofRecords } from "./ProofRecords";
 
@@ -44,7 +44,7 @@ export function KeepProof({ table, script, proposed, proof, groups, onClose, onK
         await change.mutateAsync({ ...parts, id: proof.id });
         onKept(proof.id);
       } else onKept((await keep.mutateAsync([parts]))?.ids[0] ?? null);
-      toast.success(words.proofs.kept(name));
+      toast.success(t("proofs.kept", { name }));
       onClose();
     } catch (failed) {
       if (!(failed instanceof ProblemError)) throw failed;
@@ -52,7 +52,7 @@ export function KeepProof({ table, script, proposed, proof, groups, onClose, onK
   };
 
   return (
-    <Dialog title={proof ? words.proofs.changeTitle : words.proofs.keepTitle} onClose={onClose} wide>
+    <Dialog title={proof ? t("proofs.changeTitle") : t("proofs.keepTitle")} onClose={onClose} wide>
       <form
         className="flex flex-col gap-4"
         onSubmit={(event) => {
@@ -62,22 +62,22 @@ export function KeepProof({ table, script, proposed, proof, groups, onClose, onK
       >
         <div className="grid gap-3 sm:grid-cols-[2fr_1fr]">
           <label className="flex flex-col gap-1">
-            {words.proofs.name}
+            {t("proofs.name")}
             <input
               className="input w-full"
               value={name}
               maxLength={120}
-              placeholder={words.proofs.namePlaceholder}
+              placeholder={t("proofs.namePlaceholder")}
               onChange={(event) => setName(event.target.value)}
             />
           </label>
           <label className="flex flex-col gap-1">
-            {words.proofs.group}
+            {t("proofs.group")}
             <input
               className="input w-full"
               value={group}
               list="proof-groups"
-              placeholder={words.proofs.groupPlaceholder}
+              placeholder={t("proofs.groupPlaceholder")}
               onChange={(event) => setGroup(event.target.value)}
             />
             <datalist id="proof-groups">
@@ -88,8 +88,8 @@ export function KeepProof({ table, script, proposed, proof, groups, onClose, onK
           </label>
         </div>
         <fieldset className="flex flex-col gap-2">
-          <legend className="mb-1 font-semibold">{words.proofs.must}</legend>
-          {expect.length === 0 && <p className="quiet">{words.proofs.nothingExpected}</p>}
+          <legend className="mb-1 font-semibold">{t("proofs.must")}</legend>
+          {expect.length === 0 && <p className="quiet">{t("proofs.nothingExpected")}</p>}
           <ul className="flex flex-col gap-1.5">
             {expect.map((each, index) => (
               <ExpectationRow
@@ -109,12 +109,12 @@ export function KeepProof({ table, script, proposed, proof, groups, onClose, onK
             onClick={() => setExpect([...expect, beginning("value", table)])}
           >
             <Plus size={14} aria-hidden />
-            {words.proofs.expectMore}
+            {t("proofs.expectMore")}
           </button>
         </fieldset>
         {open.length > 0 && (
           <details>
-            <summary className="cursor-pointer font-semibold">{words.proofs.alsoSeen(open.length)}</summary>
+            <summary className="cursor-pointer font-semibold">{t("proofs.alsoSeen", { count: open.length })}</summary>
             <ul className="mt-1.5 flex max-h-48 flex-col gap-0.5 overflow-auto">
               {open.map((each) => (
                 <li key={each.words}>
@@ -133,12 +133,12 @@ export function KeepProof({ table, script, proposed, proof, groups, onClose, onK
         )}
         <ProofRecords records={records} onChange={setRecords} />
         <label className="flex flex-col gap-1">
-          {words.proofs.note}
+          {t("proofs.note")}
           <textarea
             className="textarea w-full"
             rows={2}
             value={note}
-            placeholder={words.proofs.notePlaceholder}
+            placeholder={t("proofs.notePlaceholder")}
             onChange={(event) => setNote(event.target.value)}
           />
         </label>
@@ -149,10 +149,10 @@ export function KeepProof({ table, script, proposed, proof, groups, onClose, onK
         )}
         <div className="flex justify-end gap-2">
           <button type="button" className="btn btn-sm" onClick={onClose}>
-            {words.common.cancel}
+            {t("common.cancel")}
           </button>
           <button type="submit" className="btn btn-primary btn-sm" disabled={keep.isPending || change.isPending}>
-            {proof ? words.proofs.saveChange : words.proofs.keepIt}
+            {proof ? t("proofs.saveChange") : t("proofs.keepIt")}
           </button>
         </div>
       </form>

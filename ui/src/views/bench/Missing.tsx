@@ -1,7 +1,7 @@
 import type { Covered, Table } from "../../api/client";
 import { CoverageIcon } from "../../components/CoverageIcon";
 import { Dialog } from "../../components/Dialog";
-import { words } from "../../words";
+import { t } from "../../words";
 import type { EdgeWish } from "./Edges";
 
 type Props = { table: Table; covered: Covered[]; onMake: (wish: EdgeWish) => void; onClose: () => void };
@@ -10,9 +10,9 @@ type Props = { table: Table; covered: Covered[]; onMake: (wish: EdgeWish) => voi
 export function Missing({ table, covered, onMake, onClose }: Props) {
   const open = covered.filter((each) => each.missing.length > 0);
   return (
-    <Dialog title={words.proofs.missingTitle(table.label)} onClose={onClose} closable wide>
+    <Dialog title={t("proofs.missingTitle", { table: table.label })} onClose={onClose} closable wide>
       {open.length === 0 ? (
-        <p>{words.proofs.allSeen}</p>
+        <p>{t("proofs.allSeen")}</p>
       ) : (
         <ul className="flex max-h-[60vh] flex-col gap-3 overflow-auto">
           {open.map((each) => (
@@ -21,7 +21,9 @@ export function Missing({ table, covered, onMake, onClose }: Props) {
                 <CoverageIcon state={each.state} className="size-2.5" />
                 <span className="font-semibold">{labelOf(table, each.field)}</span>
                 <span className="min-w-0 flex-1 break-words">{each.tack}</span>
-                <span className="quiet shrink-0 text-xs tabular-nums">{words.proofs.seenOf(each.seen, each.of)}</span>
+                <span className="quiet shrink-0 text-xs tabular-nums">
+                  {t("proofs.seenOf", { n: each.seen, of: each.of })}
+                </span>
               </p>
               <ul className="mt-0.5 ml-4.5">
                 {each.missing.map((point) => (
@@ -32,7 +34,7 @@ export function Missing({ table, covered, onMake, onClose }: Props) {
                       className="btn btn-ghost btn-xs shrink-0"
                       onClick={() => onMake({ rule: each.rule, point: point.key })}
                     >
-                      {words.proofs.make}
+                      {t("proofs.make")}
                     </button>
                   </li>
                 ))}

@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import type { ProofParts, Table } from "../../api/client";
 import { noticeMistake, useMistakes } from "../../api/proofs";
 import { Dialog } from "../../components/Dialog";
-import { words } from "../../words";
+import { t } from "../../words";
 import { proofOf } from "./Edges";
 
 type FigureProps = { table: Table; onShow: () => void };
@@ -14,21 +14,21 @@ export function MistakesFigure({ table, onShow }: FigureProps) {
   if (!data) return null;
   if (data.state !== "ready") {
     const said = {
-      waiting: words.mistakes.waiting,
-      running: words.mistakes.counting(data.done, data.total),
-      failed: words.mistakes.failed,
+      waiting: t("mistakes.waiting"),
+      running: t("mistakes.counting", { done: data.done, total: data.total }),
+      failed: t("mistakes.failed"),
     }[data.state];
     return <p className="quiet text-xs tabular-nums">{said}</p>;
   }
   if (!data.tried) return null;
   return (
     <p className="quiet text-xs tabular-nums">
-      {words.mistakes.noticed(data.noticed ?? 0, data.tried)}{" "}
+      {t("mistakes.noticed", { noticed: data.noticed ?? 0, tried: data.tried })}{" "}
       {data.slipping.length + data.harmless.length > 0 && (
         <button type="button" className="link text-base-content" onClick={onShow}>
           {data.slipping.length > 0
-            ? words.mistakes.slipping(data.slipping.length)
-            : words.mistakes.harmless(data.harmless.length)}
+            ? t("mistakes.slipping", { count: data.slipping.length })
+            : t("mistakes.harmless", { count: data.harmless.length })}
         </button>
       )}
     </p>
@@ -43,8 +43,8 @@ type Slipping = Counted["slipping"][number];
 export function Mistakes({ table, onTry, onClose }: Props) {
   const { slipping = [], harmless = [] } = useMistakes(table.key).data ?? {};
   return (
-    <Dialog title={words.mistakes.title(table.label)} onClose={onClose} closable wide>
-      <p className="quiet mb-3">{slipping.length > 0 ? words.mistakes.aim : words.mistakes.nothing}</p>
+    <Dialog title={t("mistakes.title", { table: table.label })} onClose={onClose} closable wide>
+      <p className="quiet mb-3">{slipping.length > 0 ? t("mistakes.aim") : t("mistakes.nothing")}</p>
       <div className="flex max-h-[56vh] flex-col gap-4 overflow-auto">
         <ByRule mistakes={slipping} line={(each) => <Line key={each.mistake} {...{ table, onTry }} mistake={each} />} />
         {harmless.length > 0 && <HarmlessOnes harmless={harmless} open={slipping.length === 0} />}
@@ -86,7 +86,7 @@ function ByRule<Mistake extends Named>({
 function HarmlessOnes({ harmless, open }: { harmless: Counted["harmless"]; open: boolean }) {
   return (
     <details open={open}>
-      <summary className="cursor-pointer py-1">{words.mistakes.harmless(harmless.length)}</summary>
+      <summary className="cursor-pointer py-1">{t("mistakes.harmless", { count: harmless.length })}</summary>
       <div className="pt-2">
         <ByRule
           mistakes={harmless}
@@ -106,7 +106,7 @@ function Line({ table, mistake, onTry }: { table: Table; mistake: Slipping; onTr
   const make = useMutation({
     mutationFn: () => noticeMistake(table.key, { rule: mistake.rule, mistake: mistake.mistake }),
     onSuccess: ({ suggestion }) => {
-      if (suggestion) onTry({ ...proofOf(suggestion, "right"), group: words.mistakes.group });
+      if (suggestion) onTry({ ...proofOf(suggestion, "right"), group: t("mistakes.group") });
     },
   });
   const none = mistake.alike || (make.data && !make.data.suggestion);
@@ -115,7 +115,7 @@ function Line({ table, mistake, onTry }: { table: Table; mistake: Slipping; onTr
       <span className="quiet min-w-0 flex-1 basis-64 break-words">{mistake.words}</span>
       {none ? (
         <span className="quiet basis-56 text-xs" role="status">
-          {words.mistakes.none}
+          {t("mistakes.none")}
         </span>
       ) : (
         <button
@@ -124,7 +124,7 @@ function Line({ table, mistake, onTry }: { table: Table; mistake: Slipping; onTr
           disabled={make.isPending}
           onClick={() => make.mutate()}
         >
-          {make.isPending ? words.mistakes.making : words.mistakes.make}
+          {make.isPending ? t("mistakes.making") : t("mistakes.make")}
         </button>
       )}
       {make.error && (

@@ -1,16 +1,16 @@
 import type { Trial } from "../../api/client";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 
 /** Whether the trial record was saved, or would be. */
 export function Outcome({ trial, onKeep }: { trial: Trial; onKeep: () => void }) {
   const { state, thought_of: thought, messages, changes, message } = trial.outcome;
   const good = state !== "refused";
-  const title = words.bench.outcome(state, thought);
+  const title = sentences.bench.outcome(state, thought);
   const told =
     state === "refused"
-      ? (message ?? words.bench.refusals(messages.length))
+      ? (message ?? t("bench.refusals", { count: messages.length }))
       : state === "saved"
-        ? words.bench.changes(changes.length, thought)
+        ? sentences.bench.changes(changes.length, thought)
         : "";
   return (
     <div
@@ -22,7 +22,7 @@ export function Outcome({ trial, onKeep }: { trial: Trial; onKeep: () => void })
         <p>{told}</p>
       </div>
       <button type="button" className="btn btn-sm border-0 bg-base-100 text-base-content" onClick={onKeep}>
-        {words.bench.keep}
+        {t("bench.keep")}
       </button>
     </div>
   );

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { showMoment } from "../../components/moments";
 import { DayPicker } from "../../components/record/DayPicker";
-import { words } from "../../words";
+import { t } from "../../words";
 import { usePretendClock } from "./pretendClock";
 
 type Props = { now: string; at: string | null; setAt: (at: string | null) => void };
@@ -18,10 +18,10 @@ export function PretendClock({ now, at, setAt }: Props) {
   return (
     <div className="flex min-w-0 flex-col gap-0.5">
       <label htmlFor="pretend-clock" className="quiet flex gap-2 text-xs">
-        {words.bench.clock}
+        {t("bench.clock")}
         {at && (
           <button type="button" className="link ml-auto" onClick={() => setAt(null)}>
-            {words.bench.backToNow}
+            {t("bench.backToNow")}
           </button>
         )}
       </label>
@@ -31,12 +31,12 @@ export function PretendClock({ now, at, setAt }: Props) {
           className={`input input-sm w-full pr-8 ${at ? "border-secondary border-dashed" : ""}`}
           value={text ?? (at && !understood ? at : shown)}
           autoComplete="off"
-          title={at ? words.bench.pretend : words.bench.realClock}
+          title={at ? t("bench.pretend") : t("bench.realClock")}
           onChange={(event) => setText(event.target.value)}
           onBlur={leave}
           onKeyDown={(event) => event.key === "Enter" && leave()}
         />
-        <DayPicker value={(understood ?? now).split("T")[0] ?? ""} label={words.form.pickDay} onPick={setAt} />
+        <DayPicker value={(understood ?? now).split("T")[0] ?? ""} label={t("form.pickDay")} onPick={setAt} />
       </div>
     </div>
   );

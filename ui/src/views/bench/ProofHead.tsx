@@ -1,7 +1,7 @@
 import { Pencil, Trash2, X } from "lucide-react";
 import type { ProofLine, ProofParts, Trial } from "../../api/client";
 import { CoverageIcon } from "../../components/CoverageIcon";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = {
   proof: ProofParts;
@@ -21,35 +21,35 @@ export function ProofHead({ proof, line, trial, onChange, onDrop, onClose }: Pro
         <h1 className="min-w-0 flex-1 text-xl">{proof.name}</h1>
         <button type="button" className="btn btn-ghost btn-xs" onClick={onChange}>
           <Pencil size={13} aria-hidden />
-          {words.proofs.change}
+          {t("proofs.change")}
         </button>
         <button type="button" className="btn btn-ghost btn-xs text-error" onClick={onDrop}>
           <Trash2 size={13} aria-hidden />
-          {words.proofs.drop}
+          {t("proofs.drop")}
         </button>
         <button type="button" className="btn btn-ghost btn-xs" onClick={onClose}>
           <X size={13} aria-hidden />
-          {words.proofs.putAside}
+          {t("proofs.putAside")}
         </button>
       </div>
       {proof.note && <p className="quiet">{proof.note}</p>}
-      <ul className="flex flex-col gap-0.5" aria-label={words.proofs.expects}>
+      <ul className="flex flex-col gap-0.5" aria-label={t("proofs.expects")}>
         {trial?.verdicts.map((verdict, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: verdicts stand in the order of what is expected
           <li key={index} className="flex items-start gap-2">
             <CoverageIcon state={verdict.met ? "passed" : "broken"} className="mt-1.5 size-2" />
             <span className="min-w-0 break-words">
               {verdict.expected}
-              {!verdict.met && <span className="text-error"> · {words.proofs.but(verdict.actual)}</span>}
+              {!verdict.met && <span className="text-error"> · {t("proofs.but", { actual: verdict.actual })}</span>}
             </span>
           </li>
         ))}
       </ul>
       {first && (
         <p className="rounded bg-[var(--tint-refused)] px-2 py-1 text-xs">
-          {words.proofs.firstStep(first.stage, first.field)}{" "}
+          {t("proofs.firstStep", { stage: first.stage, field: first.field })}{" "}
           <span className="font-mono">
-            {first.was ?? words.proofs.noStep} → {first.now ?? words.proofs.noStep}
+            {first.was ?? t("proofs.noStep")} → {first.now ?? t("proofs.noStep")}
           </span>
         </p>
       )}

@@ -2,7 +2,7 @@ import { ListChecks, Play, ScanLine, Sparkles } from "lucide-react";
 import type { ProofLine, Proofs, Table } from "../../api/client";
 import { useRunProofs } from "../../api/proofs";
 import { CoverageIcon } from "../../components/CoverageIcon";
-import { words } from "../../words";
+import { t } from "../../words";
 import { MistakesFigure } from "./Mistakes";
 
 type Props = {
@@ -25,13 +25,13 @@ export function ProofList({ table, proofs, open, onOpen, onShow }: Props) {
   const share = (count: number) => `${covered.length === 0 ? 0 : (100 * count) / covered.length}%`;
   const groups = [...new Set(own.map((each) => each.group ?? ""))];
   return (
-    <section className="flex min-h-0 flex-col gap-3 lg:h-full" aria-label={words.proofs.title}>
+    <section className="flex min-h-0 flex-col gap-3 lg:h-full" aria-label={t("proofs.title")}>
       <div className="shrink-0">
         <div className="flex items-baseline gap-2">
-          <h2 className="min-w-0 flex-1 text-lg">{words.proofs.title}</h2>
+          <h2 className="min-w-0 flex-1 text-lg">{t("proofs.title")}</h2>
           {proofs?.running ? (
             <span className="quiet text-xs tabular-nums" role="status">
-              {words.proofs.running(proofs.running.done, proofs.running.total)}
+              {t("proofs.running", { done: proofs.running.done, of: proofs.running.total })}
             </span>
           ) : (
             own.length > 0 && (
@@ -42,14 +42,14 @@ export function ProofList({ table, proofs, open, onOpen, onShow }: Props) {
                 disabled={run.isPending}
               >
                 <Play size={12} aria-hidden />
-                {words.proofs.runAll}
+                {t("proofs.runAll")}
               </button>
             )
           )}
         </div>
         {covered.length > 0 && (
           <>
-            <p className="quiet text-xs">{words.proofs.covered(proven, covered.length)}</p>
+            <p className="quiet text-xs">{t("proofs.covered", { count: proven, of: covered.length })}</p>
             <div className="mt-1.5 flex h-1.5 overflow-hidden rounded-full bg-base-300" aria-hidden>
               <span className="bg-primary" style={{ width: share(proven) }} />
               <span className="bg-primary/45" style={{ width: share(partly) }} />
@@ -64,7 +64,7 @@ export function ProofList({ table, proofs, open, onOpen, onShow }: Props) {
         )}
       </div>
       <div className="sheet min-h-0 overflow-auto max-lg:max-h-72">
-        {own.length === 0 && <p className="quiet px-3 py-3">{words.proofs.empty}</p>}
+        {own.length === 0 && <p className="quiet px-3 py-3">{t("proofs.empty")}</p>}
         {groups.map((group) => (
           <div key={group}>
             {group && (
@@ -92,16 +92,16 @@ export function ProofList({ table, proofs, open, onOpen, onShow }: Props) {
           onClick={() => onShow("edges")}
         >
           <ScanLine size={14} aria-hidden />
-          {words.proofs.suggest}
+          {t("proofs.suggest")}
         </button>
         <div className="flex gap-1.5">
           <button type="button" className="btn btn-ghost btn-sm flex-1 px-1" onClick={() => onShow("missing")}>
             <ListChecks size={14} aria-hidden />
-            {words.proofs.missing(missing)}
+            {t("proofs.missing", { count: missing })}
           </button>
           <button type="button" className="btn btn-ghost btn-sm flex-1 px-1" onClick={() => onShow("samples")}>
             <Sparkles size={14} aria-hidden />
-            {words.samples.name}
+            {t("samples.name")}
           </button>
         </div>
       </div>
@@ -127,7 +127,7 @@ function ProofButton({ proof, isOpen, onOpen }: { proof: ProofLine; isOpen: bool
           <span className="block leading-snug">{proof.name}</span>
           {first && (
             <span className="line-clamp-2 text-error text-xs">
-              {words.proofs.differs(first.expected, first.actual)}
+              {t("proofs.differs", { expected: first.expected, actual: first.actual })}
             </span>
           )}
         </span>

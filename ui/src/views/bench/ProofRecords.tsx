@@ -2,7 +2,7 @@ import { X } from "lucide-react";
 import { useState } from "react";
 import type { Field, Script, Table } from "../../api/client";
 import { useTable, useTables } from "../../api/queries";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Records = NonNullable<Script["records"]>;
 type Values = { [field: string]: string | number | boolean | null };
@@ -25,8 +25,8 @@ export function ProofRecords({ records, onChange }: Props) {
   };
   return (
     <details>
-      <summary className="cursor-pointer font-semibold">{words.proofs.brings(count)}</summary>
-      <p className="quiet mt-1 text-xs">{words.proofs.bringsHint}</p>
+      <summary className="cursor-pointer font-semibold">{t("proofs.brings", { count })}</summary>
+      <p className="quiet mt-1 text-xs">{t("proofs.bringsHint")}</p>
       <div className="mt-1.5 flex max-h-72 flex-col gap-2 overflow-auto">
         {Object.entries(all).map(([table, each]) =>
           Object.entries(each).map(([id, values]) => (
@@ -42,11 +42,11 @@ export function ProofRecords({ records, onChange }: Props) {
       </div>
       <select
         className="select select-sm mt-2 w-56"
-        aria-label={words.proofs.bringMore}
+        aria-label={t("proofs.bringMore")}
         value=""
         onChange={(event) => event.target.value && add(event.target.value)}
       >
-        <option value="">{words.proofs.bringMore}</option>
+        <option value="">{t("proofs.bringMore")}</option>
         {tables.map((table) => (
           <option key={table.key} value={table.key}>
             {table.label}
@@ -73,8 +73,8 @@ function OneRecord({ table: key, id, values, onChange }: OneProps) {
         <button
           type="button"
           className="btn btn-ghost btn-xs btn-square"
-          title={words.proofs.leaveOut(name)}
-          aria-label={words.proofs.leaveOut(name)}
+          title={t("proofs.leaveOut", { name })}
+          aria-label={t("proofs.leaveOut", { name })}
           onClick={() => onChange(null)}
         >
           <X size={12} aria-hidden />
@@ -94,11 +94,11 @@ function OneRecord({ table: key, id, values, onChange }: OneProps) {
         {open.length > 0 && (
           <select
             className="select select-xs self-end"
-            aria-label={words.proofs.fillMore(name)}
+            aria-label={t("proofs.fillMore", { name })}
             value=""
             onChange={(event) => setMore([...more, event.target.value])}
           >
-            <option value="">{words.proofs.fillOther}</option>
+            <option value="">{t("proofs.fillOther")}</option>
             {open.map((field) => (
               <option key={field.key} value={field.key}>
                 {field.label}

@@ -6,7 +6,7 @@ import { makeFailing, useMakeUp, useSamples } from "../../api/proofs";
 import { useUndoBatch } from "../../api/queries";
 import { Dialog } from "../../components/Dialog";
 import { SegmentedControl } from "../../components/SegmentedControl";
-import { words } from "../../words";
+import { t } from "../../words";
 import { FailingRecords } from "./FailingRecords";
 
 /** Enough records to try the grid at size. */
@@ -29,17 +29,17 @@ export function Samples({ table, onClose }: { table: Table; onClose: () => void 
   const fill = () =>
     make.mutate(
       { count: AT_SIZE, seed: 1 },
-      { onSuccess: (result) => toast.success(words.samples.made(result?.made ?? AT_SIZE)) },
+      { onSuccess: (result) => toast.success(t("samples.made", { n: result?.made ?? AT_SIZE })) },
     );
   const go = () =>
     aim === "pass"
       ? make.mutate(numbers, {
-          onSuccess: (result) => toast.success(words.samples.made(result?.made ?? numbers.count)),
+          onSuccess: (result) => toast.success(t("samples.made", { n: result?.made ?? numbers.count })),
         })
       : failing.mutate({ ...numbers, rule });
 
   return (
-    <Dialog title={words.samples.title(table.label)} onClose={onClose} closable wide>
+    <Dialog title={t("samples.title", { table: table.label })} onClose={onClose} closable wide>
       <form
         className="flex flex-col gap-4"
         onSubmit={(event) => {
@@ -47,19 +47,19 @@ export function Samples({ table, onClose }: { table: Table; onClose: () => void 
           go();
         }}
       >
-        <p className="quiet">{words.samples.aim}</p>
+        <p className="quiet">{t("samples.aim")}</p>
         <div className="flex flex-wrap items-end gap-3">
           <SegmentedControl
-            name={words.samples.which}
+            name={t("samples.which")}
             value={aim}
             options={[
-              ["pass", words.samples.pass],
-              ["fail", words.samples.fail],
+              ["pass", t("samples.pass")],
+              ["fail", t("samples.fail")],
             ]}
             onChange={setAim}
           />
           <label className="flex flex-col gap-1 text-xs">
-            {words.samples.count}
+            {t("samples.count")}
             <input
               className="input input-sm w-28"
               inputMode="numeric"
@@ -67,8 +67,8 @@ export function Samples({ table, onClose }: { table: Table; onClose: () => void 
               onChange={(event) => setCount(event.target.value)}
             />
           </label>
-          <label className="flex flex-col gap-1 text-xs" title={words.samples.seedHint}>
-            {words.samples.seed}
+          <label className="flex flex-col gap-1 text-xs" title={t("samples.seedHint")}>
+            {t("samples.seed")}
             <input
               className="input input-sm w-20"
               inputMode="numeric"
@@ -77,17 +77,17 @@ export function Samples({ table, onClose }: { table: Table; onClose: () => void 
             />
           </label>
           <button type="submit" className="btn btn-primary btn-sm" disabled={make.isPending || failing.isPending}>
-            {aim === "pass" ? words.samples.make : words.samples.show}
+            {aim === "pass" ? t("samples.make") : t("samples.show")}
           </button>
           {aim === "pass" && (
             <button type="button" className="btn btn-sm" disabled={make.isPending} onClick={fill}>
-              {words.samples.atSize(AT_SIZE)}
+              {t("samples.atSize", { n: AT_SIZE })}
             </button>
           )}
         </div>
         {aim === "fail" && (
           <label className="flex flex-col gap-1 text-xs">
-            {words.samples.rule}
+            {t("samples.rule")}
             <select className="select select-sm w-full" value={rule} onChange={(event) => setRule(event.target.value)}>
               {rules.map((each) => (
                 <option key={each.id} value={each.id}>
@@ -108,7 +108,7 @@ export function Samples({ table, onClose }: { table: Table; onClose: () => void 
       )}
       {made.length > 0 && (
         <section className="mt-5">
-          <h3 className="mb-1 text-base">{words.samples.there}</h3>
+          <h3 className="mb-1 text-base">{t("samples.there")}</h3>
           <ul className="divide-y divide-base-300 border-base-300 border-y">
             {made.map((each) => (
               <li key={each.batch} className="flex items-center gap-3 py-1.5">
@@ -117,9 +117,9 @@ export function Samples({ table, onClose }: { table: Table; onClose: () => void 
                   type="button"
                   className="btn btn-ghost btn-xs text-error"
                   disabled={undo.isPending}
-                  onClick={() => undo.mutate(each.batch, { onSuccess: () => toast(words.samples.takenOut) })}
+                  onClick={() => undo.mutate(each.batch, { onSuccess: () => toast(t("samples.takenOut")) })}
                 >
-                  {words.samples.takeOut}
+                  {t("samples.takeOut")}
                 </button>
               </li>
             ))}

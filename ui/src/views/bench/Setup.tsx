@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import type { Session, Table } from "../../api/client";
 import { useLatest } from "../../api/queries";
 import { showMoment } from "../../components/moments";
-import { words } from "../../words";
+import { t } from "../../words";
 import { PretendClock } from "./PretendClock";
 import type { Manner, Setting, Start } from "./useTrial";
 
@@ -21,54 +21,54 @@ export function Setup({ table, session, setting, change }: Props) {
   const pick = (from: Start["from"]) =>
     change({ start: { from, record: from === "new" ? null : (setting.start.record ?? candidates[0]?.id ?? null) } });
   const person = session?.people.find((each) => each.id === setting.person)?.name ?? setting.own?.person?.name;
-  const form = table.forms.find((each) => each.id === setting.form)?.name ?? words.bench.noForm;
+  const form = table.forms.find((each) => each.id === setting.form)?.name ?? t("bench.noForm");
   const said = [
-    setting.start.from === "new" ? words.bench.newRecord : words.bench.starts[setting.start.from],
+    setting.start.from === "new" ? t("bench.newRecord") : t(`bench.starts.${setting.start.from}`),
     form,
-    words.bench.as(person ?? session?.person.name ?? words.bench.nobody),
+    t("bench.as", { name: person ?? session?.person.name ?? t("bench.nobody") }),
     setting.at && showMoment(setting.at).replace(/^\w+ /, ""),
-    setting.manner === "type" ? words.bench.oneByOne : words.bench.atOnce,
+    setting.manner === "type" ? t("bench.oneByOne") : t("bench.atOnce"),
   ];
   return (
     <details open={!setting.own} className="group/setup">
       <summary className="quiet flex cursor-pointer items-baseline gap-2 text-xs">
-        <span className="shrink-0 font-semibold text-base-content">{words.bench.setup}</span>
+        <span className="shrink-0 font-semibold text-base-content">{t("bench.setup")}</span>
         <span className="min-w-0 truncate group-open/setup:invisible">{said.filter(Boolean).join(" · ")}</span>
       </summary>
-      <section className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-3" aria-label={words.bench.setup}>
-        <Pick label={words.bench.begin} value={setting.start.from} onPick={(from) => pick(from as Start["from"])}>
-          <option value="new">{words.bench.newRecord}</option>
+      <section className="mt-2 grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-3" aria-label={t("bench.setup")}>
+        <Pick label={t("bench.begin")} value={setting.start.from} onPick={(from) => pick(from as Start["from"])}>
+          <option value="new">{t("bench.newRecord")}</option>
           <option value="copy" disabled={candidates.length === 0}>
-            {words.bench.copyOf}
+            {t("bench.copyOf")}
           </option>
           <option value="real" disabled={candidates.length === 0}>
-            {setting.own ? words.bench.ownOne : words.bench.realOne}
+            {setting.own ? t("bench.ownOne") : t("bench.realOne")}
           </option>
         </Pick>
-        <Pick label={words.bench.form} value={setting.form ?? ""} onPick={(id) => change({ form: id || null })}>
+        <Pick label={t("bench.form")} value={setting.form ?? ""} onPick={(id) => change({ form: id || null })}>
           {table.forms.map((each) => (
             <option key={each.id} value={each.id}>
               {each.name}
             </option>
           ))}
-          <option value="">{words.bench.noForm}</option>
+          <option value="">{t("bench.noForm")}</option>
         </Pick>
         <Pick
-          label={words.bench.manner}
+          label={t("bench.manner")}
           value={setting.manner}
           onPick={(manner) => change({ manner: manner as Manner })}
         >
-          <option value="type">{words.bench.oneByOne}</option>
-          <option value="fill_in">{words.bench.atOnce}</option>
+          <option value="type">{t("bench.oneByOne")}</option>
+          <option value="fill_in">{t("bench.atOnce")}</option>
         </Pick>
         <Pick
-          label={words.bench.person}
+          label={t("bench.person")}
           value={String(setting.person ?? (setting.own ? "" : (session?.person.id ?? "")))}
           onPick={(id) => change({ person: id === "" ? null : Number(id) })}
         >
           {setting.own && (
             <option value="">
-              {setting.own.person?.name ?? words.bench.nobody} · {setting.own.person?.role ?? ""}
+              {setting.own.person?.name ?? t("bench.nobody")} · {setting.own.person?.role ?? ""}
             </option>
           )}
           {session?.people.map((each) => (
@@ -80,7 +80,7 @@ export function Setup({ table, session, setting, change }: Props) {
         <PretendClock now={session?.clock.now ?? ""} at={setting.at} setAt={(at) => change({ at })} />
         {setting.start.from !== "new" && (
           <Pick
-            label={words.bench.whichRecord}
+            label={t("bench.whichRecord")}
             value={String(setting.start.record ?? "")}
             onPick={(id) => change({ start: { ...setting.start, record: Number(id) } })}
           >

@@ -1,13 +1,13 @@
 import { useEffect, useRef } from "react";
 import { Link } from "react-router";
 import type { FormulaPart, Step, Table, Trial } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = { table: Table; trial: Trial; why: string | null; onForget: () => void };
 
 /** Every step of the save in its order, on one thread through the stages; or why a field holds what it holds. */
 export function Trace({ table, trial, why, onForget }: Props) {
-  const stages = [{ key: "typed", label: words.bench.typedStage }, ...table.stages];
+  const stages = [{ key: "typed", label: t("bench.typedStage") }, ...table.stages];
   const answer = why ? trial.why[why] : undefined;
   const refused = trial.outcome.state === "refused";
   return (
@@ -16,23 +16,23 @@ export function Trace({ table, trial, why, onForget }: Props) {
         <div className="sheet flex items-start gap-2 border-secondary px-3 py-2" role="status">
           <p className="min-w-0 flex-1 break-words">{answer.words}</p>
           <button type="button" className="link text-xs" onClick={onForget}>
-            {words.common.close}
+            {t("common.close")}
           </button>
         </div>
       )}
-      <section className="min-h-0 flex-1 overflow-auto pr-1 pl-1" aria-label={words.bench.trace}>
-        <h2 className="sr-only">{words.bench.trace}</h2>
+      <section className="min-h-0 flex-1 overflow-auto pr-1 pl-1" aria-label={t("bench.trace")}>
+        <h2 className="sr-only">{t("bench.trace")}</h2>
         <ol className="relative ml-2 border-[var(--stitch)] border-l-2 border-dashed pb-2">
           {stages.map((stage) => {
             const steps = trial.steps
               .map((step, index) => ({ step, index }))
               .filter(({ step }) => step.stage === stage.key);
-            const idle = stage.key === "log" && refused ? words.bench.nothingWritten : words.bench.nothingHere;
+            const idle = stage.key === "log" && refused ? t("bench.nothingWritten") : t("bench.nothingHere");
             return (
               <li key={stage.key} className="pt-2.5 pl-4">
                 <p className="font-semibold text-secondary text-xs uppercase tracking-wide">
                   {stage.label}
-                  {(steps.length === 0 || idle === words.bench.nothingWritten) && (
+                  {(steps.length === 0 || idle === t("bench.nothingWritten")) && (
                     <span className="quiet ml-2 font-normal normal-case tracking-normal">{idle}</span>
                   )}
                 </p>
@@ -80,7 +80,7 @@ function StepLine({ step, table, lit }: { step: Step; table: Table; lit: boolean
             {" "}
             <Link
               to={`/t/${table.key}/rules?rule=${rule.id}`}
-              title={words.bench.rule}
+              title={t("bench.rule")}
               className="quiet underline decoration-dotted underline-offset-2"
             >
               {rule.tack}
@@ -93,7 +93,7 @@ function StepLine({ step, table, lit }: { step: Step; table: Table; lit: boolean
       </p>
       {step.parts?.some((part) => part.parts.length > 0) && (
         <details className="text-xs">
-          <summary className="quiet cursor-pointer">{words.bench.unfold}</summary>
+          <summary className="quiet cursor-pointer">{t("bench.unfold")}</summary>
           <ul className="mt-0.5 font-mono">
             {step.parts.map((part, index) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: parts of a formula never move
@@ -126,8 +126,8 @@ function Unfolded({ part }: { part: FormulaPart }) {
 
 /** A step in words: what it was, what it became, and why. */
 function told(step: Step): string {
-  const before = step.before || words.bench.blank;
-  const after = step.after || words.bench.blank;
+  const before = step.before || t("bench.blank");
+  const after = step.after || t("bench.blank");
   const why = step.how ? ` (${step.how})` : "";
   switch (step.result) {
     case "read":
@@ -137,9 +137,9 @@ function told(step: Step): string {
     case "refused":
       return [step.how, step.after].filter(Boolean).join(" · ");
     case "passed":
-      return `${words.bench.passed}${why}`;
+      return `${t("bench.passed")}${why}`;
     case "skipped":
-      return `${words.bench.skipped}: ${step.how}`;
+      return `${t("bench.skipped")}: ${step.how}`;
     default:
       return `${before} → ${after}`;
   }

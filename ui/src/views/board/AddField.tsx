@@ -4,7 +4,7 @@ import type { Table } from "../../api/client";
 import { useAddField, useTables } from "../../api/queries";
 import { editPlace, useEdit } from "../../components/edits";
 import { useFieldTypes } from "../../components/fieldTypes";
-import { words } from "../../words";
+import { t } from "../../words";
 
 /** The last row of the board: a name and a type make a field, and the next can be typed at once. */
 export function AddField({ table }: { table: Table }) {
@@ -20,7 +20,7 @@ export function AddField({ table }: { table: Table }) {
 
   const submit = () => {
     if (label.trim() === "" || add.isPending) return;
-    const choices = settings.includes("choices") ? [words.board.types.choicesNew] : undefined;
+    const choices = settings.includes("choices") ? [t("board.types.choicesNew")] : undefined;
     add.mutate(
       {
         label,
@@ -50,8 +50,8 @@ export function AddField({ table }: { table: Table }) {
       <input
         ref={input}
         id="add-field"
-        aria-label={words.board.addField}
-        placeholder={words.board.addPlaceholder}
+        aria-label={t("board.addField")}
+        placeholder={t("board.addPlaceholder")}
         value={label}
         onChange={(event) => {
           set({ label: event.target.value });
@@ -60,7 +60,7 @@ export function AddField({ table }: { table: Table }) {
         className="input input-sm input-ghost w-72"
       />
       <select
-        aria-label={words.board.typeOfNew}
+        aria-label={t("board.typeOfNew")}
         value={type}
         onChange={(event) => set({ type: event.target.value })}
         className="select select-sm w-36"
@@ -73,7 +73,7 @@ export function AddField({ table }: { table: Table }) {
       </select>
       {links && (
         <select
-          aria-label={words.link.target}
+          aria-label={t("link.target")}
           value={target || tables.find((each) => each.key !== table.key)?.key}
           onChange={(event) => set({ target: event.target.value })}
           className="select select-sm w-36"
@@ -86,7 +86,7 @@ export function AddField({ table }: { table: Table }) {
         </select>
       )}
       <button type="submit" className="btn btn-sm" disabled={label.trim() === ""}>
-        {words.board.addField}
+        {t("board.addField")}
       </button>
       {add.error && (
         <p className="text-error" role="alert">

@@ -5,7 +5,8 @@ import type { Table } from "../../api/client";
 import { useProofs } from "../../api/proofs";
 import { useTableHere } from "../../app/TableFrame";
 import { usePermissions } from "../../app/usePermissions";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
+import { boardKeys } from "../../words/lists";
 import { AddField } from "./AddField";
 import { BoardRows } from "./BoardRows";
 import { FieldPanel } from "./FieldPanel";
@@ -52,17 +53,17 @@ export default function Board() {
           <div className="min-w-0 flex-1 basis-72">
             <h1 className="truncate text-2xl">{table.label}</h1>
             {table.note && <p>{table.note}</p>}
-            <p className="quiet">{table.rules.length === 0 ? words.board.empty : words.board.aim}</p>
+            <p className="quiet">{table.rules.length === 0 ? t("board.empty") : t("board.aim")}</p>
           </div>
           {!panel && may.design && (
             <>
               <Proven table={table} />
               <button type="button" className="btn btn-ghost btn-sm" onClick={() => open({ settings: "yes" })}>
                 <Settings2 size={15} aria-hidden />
-                {words.board.table}
+                {t("board.table")}
               </button>
               <Link to="../bench" className="btn btn-primary btn-sm">
-                {words.board.tryRecord}
+                {t("board.tryRecord")}
               </Link>
             </>
           )}
@@ -84,7 +85,7 @@ export default function Board() {
           {moved}
         </p>
         <p className="quiet mt-3 flex flex-wrap gap-x-4 gap-y-1 text-xs max-sm:hidden">
-          {words.board.keys.map(([key, does]) => (
+          {boardKeys().map(([key, does]) => (
             <span key={key} className="flex items-center gap-1.5">
               <kbd className="key">{key}</kbd>
               {does}
@@ -139,8 +140,8 @@ function Proven({ table }: { table: Table }) {
   const count = (state: string) => covered.filter((each) => each.state === state).length;
   const said =
     covered.length === 0
-      ? words.board.ruleCount(table.rules.length)
-      : words.proofs.board(count("proven"), covered.length, count("broken"));
+      ? t("board.ruleCount", { count: table.rules.length })
+      : sentences.proofs.board(count("proven"), covered.length, count("broken"));
   return <span className="quiet text-xs max-sm:hidden">{said}</span>;
 }
 

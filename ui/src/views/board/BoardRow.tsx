@@ -8,7 +8,7 @@ import { useOpenCounts } from "../../api/queries";
 import { usePermissions } from "../../app/usePermissions";
 import { editPlace, useEditPlaces } from "../../components/edits";
 import { lowerFirst } from "../../components/lowerFirst";
-import { words } from "../../words";
+import { t } from "../../words";
 import type { Opened } from "./Board";
 import { Tack } from "./Tack";
 
@@ -57,7 +57,7 @@ export function BoardRow(props: Props) {
           {...attributes}
           {...listeners}
           tabIndex={-1}
-          title={words.board.moveHandle(field.label)}
+          title={t("board.moveHandle", { label: field.label })}
           className={`pl-0.5 opacity-0 ${may.design ? "cursor-grab group-hover/row:opacity-60" : ""}`}
         >
           <GripVertical size={12} aria-hidden />
@@ -73,14 +73,14 @@ export function BoardRow(props: Props) {
           className={`-ml-1 min-w-0 flex-1 rounded py-1 pr-2 pl-1 text-left
             ${openHere ? "bg-base-200" : "hover:bg-base-200"}`}
           title={field.note ?? undefined}
-          aria-label={`${field.label} ${lowerFirst(field.type_label)}${begun ? ` ${words.drafts.short}` : ""}`}
+          aria-label={`${field.label} ${lowerFirst(field.type_label)}${begun ? ` ${t("drafts.short")}` : ""}`}
         >
           <span className="block truncate font-semibold leading-tight">{field.label}</span>{" "}
           <span className="quiet block text-xs leading-tight">
             {lowerFirst(field.type_label)}{" "}
             {begun && (
               <span className="ml-1.5 rounded border border-secondary border-dashed px-1 text-secondary">
-                {words.drafts.short}
+                {t("drafts.short")}
               </span>
             )}
           </span>
@@ -135,6 +135,7 @@ function Cell({
   const stop = `${field.key}/${stage.key}`;
   const openHere = opened && "stage" in opened && opened.field === field.key && opened.stage === stage.key;
 
+  const pin = t("board.pin", { stage: stage.label, field: field.label });
   return (
     <div
       className={`group/cell relative flex min-w-0 items-center gap-1 py-1
@@ -173,8 +174,8 @@ function Cell({
           tabIndex={at === stop ? 0 : -1}
           onFocus={() => setAt(stop)}
           onClick={() => open({ field: field.key, stage: stage.key })}
-          title={words.board.pin(stage.label, field.label)}
-          aria-label={`${begun ? `${words.drafts.short}: ` : ""}${words.board.pin(stage.label, field.label)}`}
+          title={pin}
+          aria-label={begun ? `${t("drafts.short")}: ${pin}` : pin}
           className={
             begun
               ? BEGUN
@@ -187,9 +188,9 @@ function Cell({
         >
           {begun ? (
             narrow ? (
-              <PencilLine size={13} aria-label={words.drafts.short} />
+              <PencilLine size={13} aria-label={t("drafts.short")} />
             ) : (
-              words.drafts.short
+              t("drafts.short")
             )
           ) : (
             <Plus size={13} aria-hidden />

@@ -3,7 +3,7 @@ import { SortableContext, verticalListSortingStrategy } from "@dnd-kit/sortable"
 import { useState } from "react";
 import type { Table } from "../../api/client";
 import { droppedOn, useDragging } from "../../components/dragging";
-import { words } from "../../words";
+import { t } from "../../words";
 import type { Opened } from "./Board";
 import { BoardRow } from "./BoardRow";
 
@@ -36,7 +36,7 @@ export function BoardRows(props: Props) {
       <div className={narrow ? "min-w-[23rem]" : "min-w-[60rem]"}>
         <div className="grid border-base-300 border-b" style={columns}>
           <div className="px-3 py-2 font-semibold text-secondary text-xs uppercase tracking-wide">
-            {words.board.field}
+            {t("board.field")}
           </div>
           {table.stages.map((stage, index) => (
             <div

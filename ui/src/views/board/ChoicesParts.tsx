@@ -4,7 +4,7 @@ import { api, data } from "../../api/client";
 import { queryKeys } from "../../api/queryKeys";
 import { ChoiceRows } from "../../components/ChoiceRows";
 import type { Choices } from "../../components/choices";
-import { words } from "../../words";
+import { t } from "../../words";
 import { Lists } from "./Lists";
 
 export type ChoiceSettings = Choices & { list: string | null };
@@ -19,17 +19,17 @@ export function ChoicesParts({ value, onChange }: Props) {
   return (
     <div className="flex flex-col gap-2">
       <label className="flex items-center gap-2 font-semibold">
-        <span className="flex-1">{words.choices.title}</span>
+        <span className="flex-1">{t("choices.title")}</span>
         <select
-          aria-label={words.choices.source}
+          aria-label={t("choices.source")}
           className="select select-sm w-52 font-normal"
           value={value.list ?? ""}
           onChange={(event) => onChange({ ...value, list: event.target.value || null })}
         >
-          <option value="">{words.choices.own}</option>
+          <option value="">{t("choices.own")}</option>
           {lists.map((each) => (
             <option key={each.id} value={each.id}>
-              {words.choices.shared(each.name)}
+              {t("choices.shared", { name: each.name })}
             </option>
           ))}
         </select>
@@ -37,13 +37,13 @@ export function ChoicesParts({ value, onChange }: Props) {
       {shared ? (
         <p className="quiet">
           {shared.values.filter((each) => !shared.retired.includes(each)).join(", ")}
-          {shared.retired.length > 0 && ` · ${words.choices.retiredOnes(shared.retired.join(", "))}`}
+          {shared.retired.length > 0 && ` · ${t("choices.retiredOnes", { names: shared.retired.join(", ") })}`}
         </p>
       ) : (
         <ChoiceRows choices={value} onChange={(choices) => onChange({ ...value, ...choices })} />
       )}
       <button type="button" className="link w-fit text-xs" onClick={() => setEditing(true)}>
-        {words.choices.editLists}
+        {t("choices.editLists")}
       </button>
       {editing && <Lists onClose={() => setEditing(false)} />}
     </div>

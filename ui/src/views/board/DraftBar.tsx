@@ -1,5 +1,5 @@
 import { PencilLine } from "lucide-react";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = { overtaken: boolean; onDrop: () => void };
 
@@ -11,9 +11,9 @@ export function DraftBar({ overtaken, onDrop }: Props) {
       bg-[var(--tint-lit)] px-4 py-1.5 text-xs"
     >
       <PencilLine size={13} className="text-secondary" aria-hidden />
-      <span className="min-w-0 flex-1">{overtaken ? words.drafts.overtaken : words.drafts.kept}</span>
+      <span className="min-w-0 flex-1">{overtaken ? t("drafts.overtaken") : t("drafts.kept")}</span>
       <button type="button" className="link" onClick={onDrop}>
-        {words.drafts.drop}
+        {t("drafts.drop")}
       </button>
     </div>
   );

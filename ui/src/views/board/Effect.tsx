@@ -1,20 +1,19 @@
 import { Link } from "react-router";
 import type { Preview, RuleParts, Table } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 import { kindOf } from "./parts/shared";
 
 type Props = { table: Table; parts: RuleParts; preview: Preview; pending: boolean };
 
 /** How many records that exist a rule would refuse, change or fill, counted up while they are looked at. */
 export function Effect({ table, parts, preview, pending }: Props) {
-  const { effect } = words.rulePanel;
   return (
     <>
       <Lines table={table} parts={parts} preview={preview} />
       {preview.looked_at < preview.total && (
         <p className="quiet flex items-center gap-2">
           {pending && <progress className="progress w-24" value={preview.looked_at} max={preview.total} />}
-          {effect.partial(preview.looked_at, preview.total)}
+          {t("rulePanel.effect.partial", { n: preview.looked_at, total: preview.total })}
         </p>
       )}
     </>
@@ -22,7 +21,6 @@ export function Effect({ table, parts, preview, pending }: Props) {
 }
 
 function Lines({ table, parts, preview }: Omit<Props, "pending">) {
-  const { effect } = words.rulePanel;
   const { changes = 0, blank = 0, failed = 0, refused = 0, unjudged = 0, locked = 0 } = preview.counts;
   const way = kindOf(table, parts.kind)?.effect;
   switch (way) {
@@ -30,10 +28,9 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
       return (
         <>
           <p>
-            {words.rulePanel.opening} <strong className="stitched">{preview.opening || words.rulePanel.nothing}</strong>
-            .
+            {t("rulePanel.opening")} <strong className="stitched">{preview.opening || t("rulePanel.nothing")}</strong>.
           </p>
-          <p className="quiet">{effect.default}</p>
+          <p className="quiet">{t("rulePanel.effect.default")}</p>
         </>
       );
     case "calculation": {
@@ -41,16 +38,16 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
       return (
         <>
           {parts.keeping === "once" ? (
-            <p>{words.calculation.onceEffect}</p>
+            <p>{t("calculation.onceEffect")}</p>
           ) : (
             <p className="font-semibold">
               {stays
-                ? words.calculation.wouldShow(changes, preview.looked_at)
-                : words.calculation.wouldChange(changes, preview.looked_at)}
+                ? t("calculation.wouldShow", { count: changes, total: preview.looked_at })
+                : t("calculation.wouldChange", { count: changes, total: preview.looked_at })}
             </p>
           )}
-          {failed > 0 && <p className="text-error">{words.calculation.failed(failed)}</p>}
-          {blank > 0 && <p className="quiet">{words.calculation.blank(blank)}</p>}
+          {failed > 0 && <p className="text-error">{t("calculation.failed", { count: failed })}</p>}
+          {blank > 0 && <p className="quiet">{t("calculation.blank", { count: blank })}</p>}
         </>
       );
     }
@@ -58,18 +55,20 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
       return (
         <>
           <Refused count={refused} preview={preview} let={parts.old === "let"} />
-          {changes > 0 && <p>{effect.rewritten(changes)}</p>}
+          {changes > 0 && <p>{t("rulePanel.effect.rewritten", { count: changes })}</p>}
         </>
       );
     case "tidy":
       return (
         <>
-          <p className={changes > 0 ? "font-semibold" : "text-success"}>{effect.tidied(changes, preview.looked_at)}</p>
+          <p className={changes > 0 ? "font-semibold" : "text-success"}>
+            {t("rulePanel.effect.tidied", { count: changes, total: preview.looked_at })}
+          </p>
           {changes > 0 && (
             <p className="quiet">
-              {effect.tidiedLater}{" "}
+              {t("rulePanel.effect.tidiedLater")}{" "}
               <Link className="link" to={`/t/${table.key}/tidy`}>
-                {effect.review}
+                {t("rulePanel.effect.review")}
               </Link>
             </p>
           )}
@@ -79,9 +78,9 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
       return (
         <>
           <p className={refused > 0 ? "font-semibold text-secondary" : "text-success"}>
-            {effect.strays(refused, preview.looked_at)}
+            {t("rulePanel.effect.strays", { count: refused, total: preview.looked_at })}
           </p>
-          {refused > 0 && <p className="quiet">{effect.straysStay}</p>}
+          {refused > 0 && <p className="quiet">{t("rulePanel.effect.straysStay")}</p>}
         </>
       );
     case "fill":
@@ -90,9 +89,11 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
       const out = way === "fill" ? idle : unjudged;
       return (
         <>
-          <p>{words.fillEffect.fill(same, differs)}</p>
+          <p>{t("fillEffect.fill", { same, differs })}</p>
           {out > 0 && (
-            <p className="quiet">{way === "fill" ? words.fillEffect.none(out) : words.fillEffect.noRow(out)}</p>
+            <p className="quiet">
+              {way === "fill" ? t("fillEffect.none", { count: out }) : t("fillEffect.noRow", { count: out })}
+            </p>
           )}
         </>
       );
@@ -101,34 +102,35 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
       return (
         <>
           <p className={refused > 0 ? "font-semibold text-secondary" : "text-success"}>
-            {words.state.effect(refused, preview.looked_at)}
+            {t("state.effect", { count: refused, total: preview.looked_at })}
           </p>
-          {refused > 0 && <p className="quiet">{words.state.stay}</p>}
+          {refused > 0 && <p className="quiet">{t("state.stay")}</p>}
         </>
       );
     case "copy":
-      return <p className="quiet">{effect.default}</p>;
+      return <p className="quiet">{t("rulePanel.effect.default")}</p>;
     case "number":
       return (
         <>
           <p>
-            {words.numbering.opening} <strong className="stitched">{preview.opening || words.rulePanel.nothing}</strong>
-            .
+            {t("numbering.opening")} <strong className="stitched">{preview.opening || t("rulePanel.nothing")}</strong>.
           </p>
-          <p className="quiet">{words.numbering.effect(blank)}</p>
+          <p className="quiet">{t("numbering.effect", { count: blank })}</p>
         </>
       );
     case "log":
       return (
         <>
-          <p className={changes > 0 ? "font-semibold" : ""}>{words.logging.filled(changes, preview.looked_at)}</p>
-          {blank > 0 && <p className="quiet">{words.logging.unknown(blank)}</p>}
+          <p className={changes > 0 ? "font-semibold" : ""}>
+            {t("logging.filled", { count: changes, total: preview.looked_at })}
+          </p>
+          {blank > 0 && <p className="quiet">{t("logging.unknown", { n: blank })}</p>}
         </>
       );
     case "line":
-      return <p className="quiet">{words.logging.lines}</p>;
+      return <p className="quiet">{t("logging.lines")}</p>;
     case "lock":
-      return <p className="font-semibold">{effect.locked(locked, preview.looked_at)}</p>;
+      return <p className="font-semibold">{t("rulePanel.effect.locked", { n: locked, total: preview.looked_at })}</p>;
     default:
       return (
         <>
@@ -139,7 +141,7 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
             warn={parts.severity === "warn"}
             doubles={way === "unique"}
           />
-          {unjudged > 0 && <p className="quiet">{effect.unjudged(unjudged)}</p>}
+          {unjudged > 0 && <p className="quiet">{t("rulePanel.effect.unjudged", { n: unjudged })}</p>}
         </>
       );
   }
@@ -148,16 +150,20 @@ function Lines({ table, parts, preview }: Omit<Props, "pending">) {
 type RefusedProps = { count: number; preview: Preview; let: boolean; warn?: boolean; doubles?: boolean };
 
 function Refused({ count, preview, let: lets, warn = false, doubles = false }: RefusedProps) {
-  const { effect } = words.rulePanel;
   if (preview.total === 0) return null;
-  const say = doubles && count > 0 ? effect.doubles : lets || warn ? effect.strayed : effect.refuses;
-  const text = say(count, preview.looked_at);
+  const numbers = { count, total: preview.looked_at };
+  const strayed = lets || warn ? t("rulePanel.effect.strayed", numbers) : t("rulePanel.effect.refuses", numbers);
+  const text = doubles && count > 0 ? t("rulePanel.effect.doubles", { n: count, total: preview.looked_at }) : strayed;
   return (
     <>
       <p className={count > 0 ? `font-semibold ${lets || warn ? "text-secondary" : "text-error"}` : "text-success"}>
         {text}
       </p>
-      {count > 0 && <p className="quiet">{lets ? effect.letBe : warn ? effect.warned : effect.mend}</p>}
+      {count > 0 && (
+        <p className="quiet">
+          {lets ? t("rulePanel.effect.letBe") : warn ? t("rulePanel.effect.warned") : t("rulePanel.effect.mend")}
+        </p>
+      )}
     </>
   );
 }

@@ -6,7 +6,7 @@ import { foreseeChoices, losses, useChangeField, useRenameTable } from "../../ap
 import { sentChoices, storedChoices } from "../../components/choices";
 import { editPlace, useEdit } from "../../components/edits";
 import { useFieldTypes } from "../../components/fieldTypes";
-import { words } from "../../words";
+import { t } from "../../words";
 import { AccessParts } from "./AccessParts";
 import { DraftBar } from "./DraftBar";
 import { FieldSettings, type OwnSettings } from "./FieldSettings";
@@ -90,7 +90,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
             rename.mutate({ table: table.key, title: known ? (now?.key ?? field.key) : null });
           edit.done();
           if (now && now.key !== field.key) {
-            toast(words.fieldPanel.rekeyed(now.key, field.key));
+            toast(t("fieldPanel.rekeyed", { key: now.key, former: field.key }));
             onRenamed(now.key);
           }
           onClose();
@@ -102,8 +102,8 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
 
   return (
     <Panel
-      name={words.board.openField(field.label)}
-      above={words.fieldPanel.title}
+      name={t("board.openField", { label: field.label })}
+      above={t("fieldPanel.title")}
       title={field.label}
       onClose={onClose}
       onSave={save}
@@ -122,19 +122,19 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
       footer={
         <>
           <button type="button" className="btn btn-primary btn-sm" onClick={save} disabled={change.isPending}>
-            {words.fieldPanel.save}
+            {t("fieldPanel.save")}
             <kbd className="text-[0.6875rem] opacity-75">Ctrl Enter</kbd>
           </button>
           <span className="flex-1" />
           <button type="button" className="btn btn-ghost btn-sm text-error" onClick={onRemove}>
             <Trash2 size={14} aria-hidden />
-            {words.fieldPanel.remove}
+            {t("fieldPanel.remove")}
           </button>
         </>
       }
     >
       <label data-part="label" className="flex flex-col gap-1 font-semibold">
-        {words.fieldPanel.label}
+        {t("fieldPanel.label")}
         <input
           data-first
           className="input w-full font-normal"
@@ -143,12 +143,12 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
           onKeyDown={(event) => event.key === "Enter" && !event.ctrlKey && save()}
         />
         <span className="quiet font-normal text-xs">
-          {words.fieldPanel.keyIs} <code className="font-mono">{field.key}</code>
+          {t("fieldPanel.keyIs")} <code className="font-mono">{field.key}</code>
         </span>
       </label>
       <FormerKeys keys={aliases} onChange={(kept) => set({ aliases: kept })} />
       <label className="flex flex-col gap-1 font-semibold">
-        {words.fieldPanel.type}
+        {t("fieldPanel.type")}
         <select
           className="select w-full font-normal"
           value={type}
@@ -173,7 +173,7 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
             set({ choices: { ...choices, values, retired, was: values.map(() => null) } });
           }}
         >
-          {words.choices.addLost(loss.choices.length)}
+          {t("choices.addLost", { count: loss.choices.length })}
         </button>
       )}
       <FieldSettings table={table} field={field} type={chosen} value={edit.value} onChange={set} />
@@ -193,16 +193,16 @@ export function FieldPanel({ table, field, onClose, onRemove, onRenamed }: Props
             checked={known}
             onChange={() => set({ known: !known })}
           />
-          {words.fieldPanel.known(table.one.toLowerCase())}
+          {t("fieldPanel.known", { one: table.one.toLowerCase() })}
         </label>
       )}
       <label className="flex flex-col gap-1 font-semibold">
-        {words.fieldPanel.note}
+        {t("fieldPanel.note")}
         <textarea
           className="textarea w-full font-normal"
           rows={2}
           value={note}
-          placeholder={words.fieldPanel.notePlaceholder}
+          placeholder={t("fieldPanel.notePlaceholder")}
           onChange={(event) => set({ note: event.target.value })}
         />
       </label>
@@ -244,8 +244,11 @@ function useLoss(
         if (!current || found.values + found.kept === 0) return;
         const lost = found.values > 0;
         const text = lost
-          ? words.fieldPanel.retypeLoses(found.values, found.examples.map((each) => `“${each}”`).join(", "))
-          : words.fieldPanel.retypeKeeps(found.kept);
+          ? t("fieldPanel.retypeLoses", {
+              count: found.values,
+              examples: found.examples.map((each) => `“${each}”`).join(", "),
+            })
+          : t("fieldPanel.retypeKeeps", { n: found.kept });
         setLoss({ lost, text, choices: found.choices });
       },
       () => undefined,

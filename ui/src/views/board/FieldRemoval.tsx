@@ -6,7 +6,7 @@ import { losses, useRemoveField } from "../../api/queries";
 import { queryKeys } from "../../api/queryKeys";
 import { useDesignUndo } from "../../app/useDesignUndo";
 import { Confirm } from "../../components/Confirm";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = { table: Table; field: string; onClose: () => void; onRemoved: () => void };
 
@@ -26,7 +26,7 @@ export function FieldRemoval({ table, field, onClose, onRemoved }: Props) {
   const go = () =>
     remove.mutate(field, {
       onSuccess: () => {
-        toast(words.board.deleted(label), { action: { label: words.board.undoHere, onClick: undo } });
+        toast(t("board.deleted", { label }), { action: { label: t("board.undoHere"), onClick: undo } });
         onRemoved();
       },
       onError: (error) => {
@@ -45,15 +45,15 @@ export function FieldRemoval({ table, field, onClose, onRemoved }: Props) {
   if (!loss.data || harmless) return null;
   return (
     <Confirm
-      title={words.fieldPanel.removeTitle(label)}
-      action={words.fieldPanel.remove}
+      title={t("fieldPanel.removeTitle", { label })}
+      action={t("fieldPanel.remove")}
       onConfirm={go}
       onClose={onClose}
     >
-      {loss.data.values > 0 && <p>{words.fieldPanel.removeValues(loss.data.values)}</p>}
+      {loss.data.values > 0 && <p>{t("fieldPanel.removeValues", { count: loss.data.values })}</p>}
       {loss.data.rules.length > 0 && (
         <>
-          <p>{words.fieldPanel.removeRules}</p>
+          <p>{t("fieldPanel.removeRules")}</p>
           <ul className="list-disc pl-5">
             {loss.data.rules.map((rule) => (
               <li key={rule}>{rule}</li>
@@ -61,7 +61,7 @@ export function FieldRemoval({ table, field, onClose, onRemoved }: Props) {
           </ul>
         </>
       )}
-      <p className="quiet">{words.fieldPanel.undoNote}</p>
+      <p className="quiet">{t("fieldPanel.undoNote")}</p>
     </Confirm>
   );
 }

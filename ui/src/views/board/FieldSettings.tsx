@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { Field, FieldType, Table } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 import { type ChoiceSettings, ChoicesParts } from "./ChoicesParts";
 import { LinkDetails } from "./LinkDetails";
 import { LinkParts, type LinkSettings } from "./LinkParts";
@@ -14,13 +14,13 @@ const MOST_DECIMALS = 10;
 const EDITORS: Record<Setting, (props: Props) => ReactNode> = {
   decimals: ({ value, onChange }) => (
     <label key="decimals" className="flex flex-col gap-1 font-semibold">
-      {words.fieldPanel.decimals}
+      {t("fieldPanel.decimals")}
       <select
         className="select w-32 font-normal"
         value={value.decimals}
         onChange={(event) => onChange({ decimals: event.target.value })}
       >
-        <option value="">{words.fieldPanel.anyDecimals}</option>
+        <option value="">{t("fieldPanel.anyDecimals")}</option>
         {[...Array(MOST_DECIMALS + 1).keys()].map((each) => (
           <option key={each} value={each}>
             {each}

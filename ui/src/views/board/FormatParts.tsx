@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { api, data, type Field, type FieldType } from "../../api/client";
 import { queryKeys } from "../../api/queryKeys";
 import { MessageText } from "../../components/MessageText";
-import { words } from "../../words";
+import { t } from "../../words";
 
 export type FormatSettings = Field["format"];
 type Props = {
@@ -18,8 +18,8 @@ type Text = Exclude<Part, Flag>;
 const HINTS: Partial<Record<Text | "blank", string>> = {
   before: "€ ",
   after: " kg",
-  yes: words.records.yes,
-  no: words.records.no,
+  yes: t("records.yes"),
+  no: t("records.no"),
 };
 
 /** How values of the field are shown, whatever way they were typed, with an example at once. */
@@ -35,7 +35,7 @@ export function FormatParts({ type, decimals, value, onChange }: Props) {
   };
   const text = (part: Text | "blank") => (
     <label key={part} className="flex min-w-0 flex-col gap-0.5 text-xs">
-      {words.format[part]}
+      {t(`format.${part}`)}
       <input
         className="input input-sm w-full"
         value={value[part] ?? ""}
@@ -55,23 +55,23 @@ export function FormatParts({ type, decimals, value, onChange }: Props) {
           onChange(on ? rest : { ...rest, [part]: true });
         }}
       />
-      {words.format[part]}
+      {t(`format.${part}`)}
     </label>
   );
   const texts = type.format.filter((each) => each.kind === "text");
   return (
     <fieldset className="flex flex-col gap-2">
-      <legend className="mb-1 font-semibold">{words.format.title}</legend>
+      <legend className="mb-1 font-semibold">{t("format.title")}</legend>
       {tried && tried.ready_made.length > 0 && (
         <div className="flex items-end gap-2">
           <label className="flex flex-1 flex-col gap-0.5 text-xs">
-            {words.format.ready}
+            {t("format.ready")}
             <select
               className="select select-sm w-full"
               value={tried.ready_made.some((each) => each.pattern === value.pattern) ? value.pattern : ""}
               onChange={(event) => put("pattern", event.target.value)}
             >
-              <option value="">{value.pattern ? words.format.ownPattern : words.format.usual}</option>
+              <option value="">{value.pattern ? t("format.ownPattern") : t("format.usual")}</option>
               {tried.ready_made.map((each) => (
                 <option key={each.pattern} value={each.pattern}>
                   {each.text}
@@ -80,7 +80,7 @@ export function FormatParts({ type, decimals, value, onChange }: Props) {
             </select>
           </label>
           <label className="flex flex-1 flex-col gap-0.5 text-xs">
-            {words.format.pattern}
+            {t("format.pattern")}
             <input
               className="input input-sm w-full font-mono"
               value={value.pattern ?? ""}
@@ -101,7 +101,7 @@ export function FormatParts({ type, decimals, value, onChange }: Props) {
         tried &&
         tried.examples.length > 0 && (
           <p className="quiet" aria-live="polite">
-            {words.format.shown} <span className="text-base-content">{tried.examples.join("  ·  ")}</span>
+            {t("format.shown")} <span className="text-base-content">{tried.examples.join("  ·  ")}</span>
           </p>
         )
       )}

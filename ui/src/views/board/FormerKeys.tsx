@@ -1,4 +1,4 @@
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = { keys: string[]; onChange: (kept: string[]) => void };
 
@@ -6,17 +6,17 @@ type Props = { keys: string[]; onChange: (kept: string[]) => void };
 export function FormerKeys({ keys, onChange }: Props) {
   if (keys.length === 0) return null;
   return (
-    <ul className="quiet flex flex-col gap-0.5 font-normal text-xs" aria-label={words.fieldPanel.formerKeys}>
+    <ul className="quiet flex flex-col gap-0.5 font-normal text-xs" aria-label={t("fieldPanel.formerKeys")}>
       {keys.map((key) => (
         <li key={key}>
-          {words.fieldPanel.formerKey} <code className="font-mono">{key}</code>.{" "}
+          {t("fieldPanel.formerKey")} <code className="font-mono">{key}</code>.{" "}
           <button
             type="button"
             className="link"
-            aria-label={words.fieldPanel.dropFormerKey(key)}
+            aria-label={t("fieldPanel.dropFormerKey", { key })}
             onClick={() => onChange(keys.filter((each) => each !== key))}
           >
-            {words.fieldPanel.dropKey}
+            {t("fieldPanel.dropKey")}
           </button>
         </li>
       ))}

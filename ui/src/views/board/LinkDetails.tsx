@@ -3,7 +3,7 @@ import { toast } from "sonner";
 import { type Field, ProblemError, type Table } from "../../api/client";
 import { useBringDetail, useNames } from "../../api/queries";
 import { SegmentedControl } from "../../components/SegmentedControl";
-import { words } from "../../words";
+import { t } from "../../words";
 
 /** Brings a detail of the linked record in: as a value that follows it, or copied when the link is chosen. */
 export function LinkDetails({ table, link }: { table: Table; link: Field }) {
@@ -14,15 +14,15 @@ export function LinkDetails({ table, link }: { table: Table; link: Field }) {
   const detail = fields.find((each) => each.key === key && each.kind !== "link");
   return (
     <fieldset className="flex flex-col gap-2 rounded border border-base-300 px-3 py-2">
-      <legend className="px-1 font-semibold">{words.link.details}</legend>
+      <legend className="px-1 font-semibold">{t("link.details")}</legend>
       <div className="flex items-center gap-2">
         <select
-          aria-label={words.link.detail}
+          aria-label={t("link.detail")}
           className="select select-sm min-w-0 flex-1"
           value={key}
           onChange={(event) => setKey(event.target.value)}
         >
-          <option value="">{words.pieces.pickField}</option>
+          <option value="">{t("pieces.pickField")}</option>
           {fields
             .filter((each) => each.kind !== "link")
             .map((each) => (
@@ -32,16 +32,16 @@ export function LinkDetails({ table, link }: { table: Table; link: Field }) {
             ))}
         </select>
         <SegmentedControl
-          name={words.link.how}
+          name={t("link.how")}
           value={way}
           options={[
-            ["live", words.link.live],
-            ["copy", words.link.copied],
+            ["live", t("link.live")],
+            ["copy", t("link.copied")],
           ]}
           onChange={setWay}
         />
       </div>
-      <p className="quiet text-xs">{way === "live" ? words.link.liveMeans : words.link.copiedMeans}</p>
+      <p className="quiet text-xs">{way === "live" ? t("link.liveMeans") : t("link.copiedMeans")}</p>
       <button
         type="button"
         className="btn btn-sm w-fit"
@@ -50,11 +50,11 @@ export function LinkDetails({ table, link }: { table: Table; link: Field }) {
           detail &&
           bring.mutate(
             { link: link.key, detail: detail.key, copy: way === "copy" },
-            { onSuccess: () => toast(words.link.brought(detail.label)) },
+            { onSuccess: () => toast(t("link.brought", { label: detail.label })) },
           )
         }
       >
-        {words.link.bring}
+        {t("link.bring")}
       </button>
       {bring.error instanceof ProblemError && (
         <p className="text-error" role="alert">

@@ -1,6 +1,6 @@
 import type { Field, Table } from "../../api/client";
 import { useTables } from "../../api/queries";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 
 export type LinkSettings = { target: string; on_delete: string; reverse: string };
 
@@ -21,13 +21,13 @@ export function LinkParts({ table, link, onChange }: Props) {
   return (
     <>
       <label className="flex flex-col gap-1 font-semibold">
-        {words.link.target}
+        {t("link.target")}
         <select
           className="select w-full font-normal"
           value={link.target}
           onChange={(event) => onChange({ ...link, target: event.target.value })}
         >
-          <option value="">{words.link.pick}</option>
+          <option value="">{t("link.pick")}</option>
           {tables.map((each) => (
             <option key={each.key} value={each.key}>
               {each.label}
@@ -36,7 +36,7 @@ export function LinkParts({ table, link, onChange }: Props) {
         </select>
       </label>
       <fieldset className="flex flex-col gap-1.5">
-        <legend className="mb-1 font-semibold">{words.link.onDelete(target?.one ?? words.link.record)}</legend>
+        <legend className="mb-1 font-semibold">{sentences.link.onDelete(target?.one ?? t("link.record"))}</legend>
         {CHOICES.map((each) => (
           <label key={each} className="flex items-start gap-2">
             <input
@@ -46,12 +46,12 @@ export function LinkParts({ table, link, onChange }: Props) {
               checked={link.on_delete === each}
               onChange={() => onChange({ ...link, on_delete: each })}
             />
-            <span>{words.link.choices[each](table.one.toLowerCase())}</span>
+            <span>{t(`link.choices.${each}`, { one: table.one.toLowerCase() })}</span>
           </label>
         ))}
       </fieldset>
       <label className="flex flex-col gap-1 font-semibold">
-        {words.link.reverse(target?.one ?? words.link.record)}
+        {sentences.link.reverse(target?.one ?? t("link.record"))}
         <input
           className="input w-full font-normal"
           value={link.reverse}

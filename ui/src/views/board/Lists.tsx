@@ -6,7 +6,7 @@ import { queryKeys } from "../../api/queryKeys";
 import { ChoiceRows } from "../../components/ChoiceRows";
 import { type Choices, sentChoices, storedChoices } from "../../components/choices";
 import { Dialog } from "../../components/Dialog";
-import { words } from "../../words";
+import { t } from "../../words";
 import { RenamedChoices } from "./RenamedChoices";
 
 type Editing = Choices & { id: string | null; name: string };
@@ -32,7 +32,7 @@ export function Lists({ onClose }: { onClose: () => void }) {
   const save = () => (editing?.id && Object.keys(body?.renamed ?? {}).length > 0 ? setAsking(true) : write());
 
   return (
-    <Dialog title={words.choices.lists} onClose={onClose}>
+    <Dialog title={t("choices.lists")} onClose={onClose}>
       {error && (
         <p role="alert" className="mb-2 text-error">
           {error.message}
@@ -48,7 +48,7 @@ export function Lists({ onClose }: { onClose: () => void }) {
       {editing ? (
         <div className="flex flex-col gap-3">
           <label className="flex flex-col gap-1 font-semibold">
-            {words.choices.name}
+            {t("choices.name")}
             <input
               className="input w-full font-normal"
               value={editing.name}
@@ -57,7 +57,9 @@ export function Lists({ onClose }: { onClose: () => void }) {
           </label>
           <ChoiceRows choices={editing} onChange={(choices) => setEditing({ ...editing, ...choices })} />
           {users.length > 0 && (
-            <p className="quiet text-xs">{words.choices.usedBy(users.map((each) => each.label).join(", "))}</p>
+            <p className="quiet text-xs">
+              {t("choices.usedBy", { fields: users.map((each) => each.label).join(", ") })}
+            </p>
           )}
           <div className="flex justify-end gap-2">
             {editing.id && (
@@ -66,20 +68,20 @@ export function Lists({ onClose }: { onClose: () => void }) {
                 className="btn btn-ghost btn-sm mr-auto text-error"
                 onClick={() => editing.id && drop.mutate(editing.id, { onSuccess: () => setEditing(null) })}
               >
-                {words.choices.drop}
+                {t("choices.drop")}
               </button>
             )}
             <button type="button" className="btn btn-sm" onClick={() => setEditing(null)}>
-              {words.common.cancel}
+              {t("common.cancel")}
             </button>
             <button type="button" className="btn btn-primary btn-sm" onClick={save}>
-              {words.common.save}
+              {t("common.save")}
             </button>
           </div>
         </div>
       ) : (
         <>
-          {lists.length === 0 && <p>{words.choices.noLists}</p>}
+          {lists.length === 0 && <p>{t("choices.noLists")}</p>}
           <ul className="divide-y divide-base-300/70">
             {lists.map((each) => (
               <li key={each.id} className="flex items-baseline gap-3 py-1.5">
@@ -98,10 +100,10 @@ export function Lists({ onClose }: { onClose: () => void }) {
           </ul>
           <div className="mt-3 flex justify-between">
             <button type="button" className="btn btn-sm" onClick={() => setEditing(NEW)}>
-              {words.choices.newList}
+              {t("choices.newList")}
             </button>
             <button type="button" className="btn btn-primary btn-sm" onClick={onClose}>
-              {words.common.close}
+              {t("common.close")}
             </button>
           </div>
         </>

@@ -1,6 +1,6 @@
 import type { Field } from "../../api/client";
 import { useAddChoices } from "../../api/queries";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = { table: string; field: Field; texts: string[] };
 
@@ -10,7 +10,7 @@ export function NewChoices({ table, field, texts }: Props) {
   return (
     <div className="rounded border border-secondary border-dashed px-2.5 py-1.5">
       <p>
-        {words.choices.unknown(field.label)} <strong>{texts.join(", ")}</strong>
+        {t("choices.unknown", { field: field.label })} <strong>{texts.join(", ")}</strong>
       </p>
       <button
         type="button"
@@ -22,7 +22,7 @@ export function NewChoices({ table, field, texts }: Props) {
           add.mutate({ field, texts });
         }}
       >
-        {words.choices.addThese(texts.length, field.label)}
+        {t("choices.addThese", { count: texts.length, field: field.label })}
       </button>
       {add.error && (
         <p role="alert" className="text-error">

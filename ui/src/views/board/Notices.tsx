@@ -1,6 +1,6 @@
 import { TriangleAlert } from "lucide-react";
 import type { RuleNotice, RuleParts, Table } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 import { TriedCase } from "./TriedCase";
 
 type Props = { table: Table; parts: RuleParts; notices: RuleNotice[] };
@@ -11,7 +11,7 @@ export function Notices({ table, parts, notices }: Props) {
   const tried = (typed: RuleNotice["examples"][number]["values"]) =>
     Object.keys(typed).length > 0 && <TriedCase table={table} parts={parts} typed={typed} />;
   return (
-    <ul className="mb-2 flex flex-col gap-1.5" aria-label={words.notices.title}>
+    <ul className="mb-2 flex flex-col gap-1.5" aria-label={t("notices.title")}>
       {notices.map((notice) => (
         <li key={notice.message} className="rounded border border-secondary border-dashed px-2.5 py-1.5">
           <div className="flex flex-wrap items-start gap-x-1.5 text-secondary">
@@ -21,7 +21,7 @@ export function Notices({ table, parts, notices }: Props) {
           </div>
           {notice.examples.length > 1 && (
             <details className="quiet mt-1 text-xs">
-              <summary className="cursor-pointer">{words.notices.more}</summary>
+              <summary className="cursor-pointer">{t("notices.more")}</summary>
               <ul className="mt-1 list-disc pl-5">
                 {notice.examples.slice(1).map((example) => (
                   <li key={example.words.join()}>

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import type { Table } from "../../api/client";
 import { type Count, useCounts, useGiveNumbers, useSetCount, useWaiting } from "../../api/numbers";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 
 type Props = { table: Table; rule: string };
 
@@ -13,7 +13,7 @@ export function Numbering({ table, rule }: Props) {
     <section className="flex flex-col gap-4">
       {counts && counts.counts.length > 0 && (
         <div>
-          <h3 className="mb-1 text-base">{words.numbering.counts}</h3>
+          <h3 className="mb-1 text-base">{t("numbering.counts")}</h3>
           {counts.warning && <p className="mb-1 text-secondary">{counts.warning}</p>}
           <ul className="divide-y divide-base-300/70 border-base-300 border-y">
             {counts.counts.map((count) => (
@@ -32,9 +32,9 @@ function CountLine({ table, rule, count }: { table: string; rule: string; count:
   const set = useSetCount(table, rule);
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
-      <span className="w-24 truncate font-semibold">{count.series || words.numbering.one}</span>
+      <span className="w-24 truncate font-semibold">{count.series || t("numbering.one")}</span>
       <label className="flex items-center gap-2">
-        <span className="quiet text-xs">{words.numbering.next}</span>
+        <span className="quiet text-xs">{t("numbering.next")}</span>
         <input
           type="number"
           className="input input-xs w-28 tabular-nums"
@@ -43,7 +43,7 @@ function CountLine({ table, rule, count }: { table: string; rule: string; count:
         />
       </label>
       <span className="quiet flex-1 text-xs">
-        {count.highest !== null && words.numbering.highest(count.highest)} {words.numbering.left(count.left)}
+        {count.highest !== null && t("numbering.highest", { n: count.highest })} {sentences.numbering.left(count.left)}
       </span>
       {next !== null && next !== count.next && (
         <button
@@ -52,7 +52,7 @@ function CountLine({ table, rule, count }: { table: string; rule: string; count:
           disabled={set.isPending}
           onClick={() => set.mutate({ series: count.series, next })}
         >
-          {words.numbering.set}
+          {t("numbering.set")}
         </button>
       )}
       {set.error && (
@@ -71,17 +71,17 @@ function Waiting({ table, rule }: Props) {
   const waiting = useWaiting(table.key, rule, order, descending).data;
   const give = useGiveNumbers(table.key, rule);
   if (!waiting || waiting.waiting === 0)
-    return give.data ? <p className="text-success">{words.numbering.given(give.data.given)}</p> : null;
+    return give.data ? <p className="text-success">{t("numbering.given", { count: give.data.given })}</p> : null;
   const done = () =>
-    give.mutate({ order, descending }, { onSuccess: (found) => toast(words.numbering.given(found.given)) });
+    give.mutate({ order, descending }, { onSuccess: (found) => toast(t("numbering.given", { count: found.given })) });
   return (
     <div>
-      <h3 className="mb-1 text-base">{words.numbering.waiting(waiting.waiting)}</h3>
+      <h3 className="mb-1 text-base">{t("numbering.waiting", { count: waiting.waiting })}</h3>
       <div className="mb-2 flex flex-wrap items-center gap-2">
         <label className="flex items-center gap-2">
-          <span className="quiet text-xs">{words.numbering.order}</span>
+          <span className="quiet text-xs">{t("numbering.order")}</span>
           <select className="select select-xs w-40" value={order} onChange={(event) => setOrder(event.target.value)}>
-            <option value="">{words.numbering.asMade}</option>
+            <option value="">{t("numbering.asMade")}</option>
             {table.fields.map((field) => (
               <option key={field.key} value={field.key}>
                 {field.label}
@@ -96,7 +96,7 @@ function Waiting({ table, rule }: Props) {
             checked={descending}
             onChange={() => setDescending(!descending)}
           />
-          {words.numbering.descending}
+          {t("numbering.descending")}
         </label>
       </div>
       <ol className="divide-y divide-base-300/70 border-base-300 border-y">
@@ -112,14 +112,15 @@ function Waiting({ table, rule }: Props) {
         ))}
       </ol>
       {waiting.waiting > waiting.first.length && (
-        <p className="quiet mt-1 text-xs">{words.numbering.andMore(waiting.waiting - waiting.first.length)}</p>
+        <p className="quiet mt-1 text-xs">{t("numbering.andMore", { n: waiting.waiting - waiting.first.length })}</p>
       )}
       <button type="button" className="btn btn-sm mt-2" disabled={give.isPending} onClick={done}>
-        {words.numbering.give(waiting.waiting)}
+        {t("numbering.give", { count: waiting.waiting })}
       </button>
       {give.data && give.data.left > 0 && (
         <p className="mt-1 text-error text-xs">
-          {words.numbering.left_(give.data.left)} {give.data.refused[0]?.title}: {give.data.refused[0]?.message}
+          {t("numbering.left_", { count: give.data.left })} {give.data.refused[0]?.title}:{" "}
+          {give.data.refused[0]?.message}
         </p>
       )}
     </div>

@@ -1,7 +1,7 @@
 import { X } from "lucide-react";
 import { type ReactNode, useEffect, useRef } from "react";
 import { MessageText } from "../../components/MessageText";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Refused = { part?: string | null; message: string };
 type Props = {
@@ -73,8 +73,8 @@ export function Panel({
         <button
           type="button"
           className="btn btn-ghost btn-sm btn-square"
-          title={`${words.common.close} (Esc)`}
-          aria-label={words.common.close}
+          title={`${t("common.close")} (Esc)`}
+          aria-label={t("common.close")}
           onClick={onClose}
         >
           <X size={16} aria-hidden />
@@ -101,7 +101,7 @@ export function Panel({
             ))}
           </div>
           <button type="button" className="link shrink-0 text-xs" onClick={() => showFault(panel.current, refused)}>
-            {words.rulePanel.showFault}
+            {t("rulePanel.showFault")}
           </button>
         </div>
       )}

@@ -1,5 +1,5 @@
 import type { Field, Rule, Table } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 import { Panel } from "./Panel";
 
 type Props = { table: Table; rule?: Rule; field?: Field; onClose: () => void };
@@ -11,11 +11,11 @@ export function ReadPanel({ table, rule, field, onClose }: Props) {
   return (
     <Panel
       name={rule?.sentence ?? field?.label ?? ""}
-      above={table.stages.find((stage) => stage.key === rule?.stage)?.label ?? words.fieldPanel.title}
+      above={table.stages.find((stage) => stage.key === rule?.stage)?.label ?? t("fieldPanel.title")}
       title={rule ? rule.tack : (field?.label ?? "")}
       onClose={onClose}
       onSave={onClose}
-      footer={<span className="quiet text-xs">{words.access.readOnlyBoard}</span>}
+      footer={<span className="quiet text-xs">{t("access.readOnlyBoard")}</span>}
     >
       {rule && <p>{rule.sentence}</p>}
       {field && <p className="quiet">{field.type_label}</p>}

@@ -3,7 +3,7 @@ import type { components } from "../../api/generated";
 import { queryKeys } from "../../api/queryKeys";
 import { Dialog } from "../../components/Dialog";
 import { Loading } from "../../components/Loading";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Foreseen = components["schemas"]["ChoicesForeseen"];
 type Props = { foresee: () => Promise<Foreseen>; onSave: () => void; onClose: () => void };
@@ -18,9 +18,8 @@ export function RenamedChoices({ foresee, onSave, onClose }: Props) {
     staleTime: 0,
     retry: false,
   });
-  const { choices, history } = words;
   return (
-    <Dialog title={choices.followTitle} onClose={onClose} wide>
+    <Dialog title={t("choices.followTitle")} onClose={onClose} wide>
       {!found.data &&
         (found.error ? (
           <p role="alert" className="text-error">
@@ -38,15 +37,17 @@ export function RenamedChoices({ foresee, onSave, onClose }: Props) {
                   {each.before} <span className="quiet">→</span> <strong>{each.after}</strong>
                 </span>
                 <span className="quiet">
-                  {each.place}, {choices.records(each.count)}
+                  {each.place}, {t("choices.records", { count: each.count })}
                 </span>
-                {each.merged && <span className="basis-full text-secondary text-xs">{choices.mergedNote}</span>}
+                {each.merged && <span className="basis-full text-secondary text-xs">{t("choices.mergedNote")}</span>}
               </li>
             ))}
           </ul>
           <section>
             <h3 className="mb-1 font-semibold">
-              {found.data.follows.length === 0 ? choices.followsNone : choices.follows(found.data.follows.length)}
+              {found.data.follows.length === 0
+                ? t("choices.followsNone")
+                : t("choices.follows", { count: found.data.follows.length })}
             </h3>
             <ul className="max-h-64 divide-y divide-base-300/70 overflow-auto text-[0.8125rem]">
               {found.data.follows.map((each) => (
@@ -54,7 +55,7 @@ export function RenamedChoices({ foresee, onSave, onClose }: Props) {
                   {["rule", "filter"].includes(each.what) ? (
                     <>
                       <p className="quiet text-xs">
-                        {history.what[each.what]} {each.place}
+                        {t(`history.what.${each.what}`)} {each.place}
                       </p>
                       <p className="break-words">{each.after}</p>
                     </>
@@ -67,7 +68,7 @@ export function RenamedChoices({ foresee, onSave, onClose }: Props) {
           </section>
           {found.data.stays.length > 0 && (
             <section>
-              <h3 className="mb-1 font-semibold">{choices.stays}</h3>
+              <h3 className="mb-1 font-semibold">{t("choices.stays")}</h3>
               <ul className="max-h-40 divide-y divide-base-300/70 overflow-auto text-[0.8125rem]">
                 {found.data.stays.map((each) => (
                   <li key={`${each.place}-${each.text}`} className="py-1">
@@ -82,10 +83,10 @@ export function RenamedChoices({ foresee, onSave, onClose }: Props) {
       )}
       <div className="mt-5 flex justify-end gap-2">
         <button type="button" className="btn btn-sm" onClick={onClose}>
-          {words.common.cancel}
+          {t("common.cancel")}
         </button>
         <button type="button" className="btn btn-primary btn-sm" disabled={!found.data} onClick={onSave}>
-          {choices.followAction}
+          {t("choices.followAction")}
         </button>
       </div>
     </Dialog>

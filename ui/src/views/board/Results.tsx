@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import type { Preview, RuleKind, RuleParts, Table } from "../../api/client";
 import { MatchInput } from "../../components/record/MatchInput";
 import { Spaces } from "../../components/Spaces";
-import { words } from "../../words";
+import { t } from "../../words";
 import { Effect } from "./Effect";
 import { Notices } from "./Notices";
 import { kindOf } from "./parts/shared";
@@ -37,9 +37,9 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
   const compares = COMPARING.includes(way);
   if (!preview || preview.problems.length > 0) return null;
   return (
-    <section aria-label={words.rulePanel.results} aria-busy={pending}>
-      <h3 className="mb-1 text-base">{words.rulePanel.results}</h3>
-      {stale && <p className="mb-1 text-secondary">{words.rulePanel.stale}</p>}
+    <section aria-label={t("rulePanel.results")} aria-busy={pending}>
+      <h3 className="mb-1 text-base">{t("rulePanel.results")}</h3>
+      {stale && <p className="mb-1 text-secondary">{t("rulePanel.stale")}</p>}
       {preview.warnings.map((warning) => (
         <p key={warning.message} className="mb-1 text-secondary">
           {warning.message}
@@ -48,7 +48,7 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
       <Notices table={table} parts={parts} notices={preview.notices} />
       <Effect table={table} parts={parts} preview={preview} pending={pending} />
       {preview.total === 0 ? (
-        <p className="quiet">{words.rulePanel.noRecords}</p>
+        <p className="quiet">{t("rulePanel.noRecords")}</p>
       ) : (
         <>
           <Picker table={table} lookAt={lookAt} onLookAt={onLookAt} />
@@ -71,7 +71,7 @@ export function Results({ table, parts, preview, pending, stale, lookAt, onLookA
           </ul>
           {preview.examples.length < Math.min(preview.total, 500) && (
             <button type="button" className="btn btn-ghost btn-xs mt-2" onClick={onMore}>
-              {words.rulePanel.more_}
+              {t("rulePanel.more_")}
             </button>
           )}
         </>
@@ -85,13 +85,13 @@ function Picker({ table, lookAt, onLookAt }: Pick<Props, "table" | "lookAt" | "o
   return (
     <div className="mt-2 flex items-center gap-2">
       <label htmlFor="look-at" className="quiet shrink-0 text-xs">
-        {words.rulePanel.lookAt}
+        {t("rulePanel.lookAt")}
       </label>
       <div className="min-w-0 flex-1">
         <MatchInput
           table={table.key}
           value={lookAt?.title ?? ""}
-          input={{ id: "look-at", placeholder: words.rulePanel.anyRecord(table.one.toLowerCase()) }}
+          input={{ id: "look-at", placeholder: t("rulePanel.anyRecord", { one: table.one.toLowerCase() }) }}
           className="input input-sm w-full"
           onPick={onLookAt}
           onLeave={(text) => text === "" && onLookAt(null)}
@@ -101,8 +101,8 @@ function Picker({ table, lookAt, onLookAt }: Pick<Props, "table" | "lookAt" | "o
         <button
           type="button"
           className="btn btn-ghost btn-xs btn-square"
-          aria-label={words.rulePanel.lookAtNone}
-          title={words.rulePanel.lookAtNone}
+          aria-label={t("rulePanel.lookAtNone")}
+          title={t("rulePanel.lookAtNone")}
           onClick={() => onLookAt(null)}
         >
           <X size={13} aria-hidden />
@@ -136,9 +136,9 @@ type LineProps = {
 };
 
 function ExampleLine({ table, way, example, compares, mild, lit = false }: LineProps) {
-  const refused = words.rulePanel.verdicts[mild ? "strays" : "refused"];
+  const refused = t(`rulePanel.verdicts.${mild ? "strays" : "refused"}`);
   const tone = mild ? "text-secondary" : "text-error";
-  const came = example.result || words.rulePanel.blank;
+  const came = example.result || t("rulePanel.blank");
   const resting = example.verdict === "idle" || (way === "decision" && example.verdict === "unjudged");
   return (
     <li
@@ -153,7 +153,7 @@ function ExampleLine({ table, way, example, compares, mild, lit = false }: LineP
         {compares ? (
           <span className="flex flex-wrap gap-x-1.5">
             {resting && (
-              <span className="quiet">{words.rulePanel.verdicts[way === "decision" ? "noRow" : "idle"]}</span>
+              <span className="quiet">{t(`rulePanel.verdicts.${way === "decision" ? "noRow" : "idle"}`)}</span>
             )}
             {example.verdict === "refused" && (
               <span className={tone}>
@@ -163,7 +163,7 @@ function ExampleLine({ table, way, example, compares, mild, lit = false }: LineP
             {resting || example.verdict === "same" || example.verdict === "refused" ? null : (
               <>
                 <span className="quiet break-words">
-                  {example.stored ? <Spaces text={example.stored} /> : words.rulePanel.blank}
+                  {example.stored ? <Spaces text={example.stored} /> : t("rulePanel.blank")}
                 </span>
                 <span className="quiet">→</span>
               </>
@@ -176,11 +176,11 @@ function ExampleLine({ table, way, example, compares, mild, lit = false }: LineP
                 <Spaces text={came} />
               </span>
             )}
-            {example.verdict === "same" && <span className="quiet text-xs">{words.rulePanel.verdicts.same}</span>}
+            {example.verdict === "same" && <span className="quiet text-xs">{t("rulePanel.verdicts.same")}</span>}
           </span>
         ) : (
           <span className={example.verdict === "refused" ? tone : ""}>
-            {example.result || (example.verdict === "refused" ? refused : words.rulePanel.verdicts[example.verdict])}
+            {example.result || (example.verdict === "refused" ? refused : t(`rulePanel.verdicts.${example.verdict}`))}
           </span>
         )}
         {example.how && <span className="quiet block break-words font-mono text-[0.6875rem]">{example.how}</span>}

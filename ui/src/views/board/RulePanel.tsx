@@ -6,7 +6,7 @@ import { usePinRule, useUnpinRule } from "../../api/queries";
 import { editPlace, useEdit } from "../../components/edits";
 import { MessageText } from "../../components/MessageText";
 import { SegmentedControl } from "../../components/SegmentedControl";
-import { words } from "../../words";
+import { t } from "../../words";
 import { DraftBar } from "./DraftBar";
 import { Panel } from "./Panel";
 import { beginning, kindOf } from "./parts/shared";
@@ -71,7 +71,7 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
     rule &&
     unpin.mutate(rule.id, {
       onSuccess: () => {
-        toast(words.rulePanel.removed);
+        toast(t("rulePanel.removed"));
         end();
       },
     });
@@ -79,9 +79,9 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   const kind = kindOf(table, parts.kind);
   return (
     <Panel
-      name={rule?.sentence ?? words.rulePanel.newTitle(place?.label ?? "")}
-      above={rule ? (place?.label ?? "") : words.rulePanel.newTitle(place?.label ?? "")}
-      title={`${words.rulePanel.on} ${label}`}
+      name={rule?.sentence ?? t("rulePanel.newTitle", { stage: place?.label ?? "" })}
+      above={rule ? (place?.label ?? "") : t("rulePanel.newTitle", { stage: place?.label ?? "" })}
+      title={`${t("rulePanel.on")} ${label}`}
       onClose={onClose}
       refused={pin.error ? mistakes : []}
       note={dirty && <DraftBar overtaken={edit.overtaken} onDrop={end} />}
@@ -107,14 +107,14 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
       footer={
         <>
           <button type="button" className="btn btn-primary btn-sm" onClick={save} disabled={pin.isPending}>
-            {rule ? words.rulePanel.saveChange : words.rulePanel.save}
+            {rule ? t("rulePanel.saveChange") : t("rulePanel.save")}
             <kbd className="text-[0.6875rem] opacity-75">Ctrl Enter</kbd>
           </button>
           <span className="flex-1" />
           {rule && (
             <button type="button" className="btn btn-ghost btn-sm text-error" onClick={remove}>
               <Trash2 size={14} aria-hidden />
-              {words.rulePanel.remove}
+              {t("rulePanel.remove")}
             </button>
           )}
         </>
@@ -147,24 +147,24 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
           </p>
         ))}
       <details open={Boolean(rule?.note || rule?.name)}>
-        <summary className="cursor-pointer font-semibold">{words.rulePanel.more}</summary>
+        <summary className="cursor-pointer font-semibold">{t("rulePanel.more")}</summary>
         <div className="mt-2 flex flex-col gap-3">
           <label className="flex flex-col gap-1">
-            {words.rulePanel.name}
+            {t("rulePanel.name")}
             <input
               className="input input-sm w-full"
               value={parts.name ?? ""}
-              placeholder={preview.data?.tack ?? words.rulePanel.namePlaceholder}
+              placeholder={preview.data?.tack ?? t("rulePanel.namePlaceholder")}
               onChange={(event) => change({ name: event.target.value || null })}
             />
           </label>
           <label className="flex flex-col gap-1">
-            {words.rulePanel.note}
+            {t("rulePanel.note")}
             <textarea
               className="textarea w-full"
               rows={2}
               value={parts.note ?? ""}
-              placeholder={words.fieldPanel.notePlaceholder}
+              placeholder={t("fieldPanel.notePlaceholder")}
               onChange={(event) => change({ note: event.target.value || null })}
             />
           </label>

@@ -5,7 +5,7 @@ import { endangered, useProofs } from "../../api/proofs";
 import { queryKeys } from "../../api/queryKeys";
 import { CoverageIcon } from "../../components/CoverageIcon";
 import { useDebounced } from "../../components/useDebounced";
-import { words } from "../../words";
+import { t } from "../../words";
 
 /** Milliseconds of calm after which it is asked what a rule would do to the proofs. */
 const CALM = 500;
@@ -28,20 +28,22 @@ export function RuleProofs({ table, parts, rule, sound, dirty }: Props) {
   if (!any && !covered) return null;
   const show = dirty && found.data && calm === text;
   return (
-    <section className="mb-4 flex flex-col gap-1.5 border-base-300 border-b pb-3" aria-label={words.proofs.ofRule}>
-      <h3 className="text-base">{words.proofs.ofRule}</h3>
+    <section className="mb-4 flex flex-col gap-1.5 border-base-300 border-b pb-3" aria-label={t("proofs.ofRule")}>
+      <h3 className="text-base">{t("proofs.ofRule")}</h3>
       {show && <Endangered found={found.data} />}
       {covered && (
         <>
           <p className="flex items-baseline gap-2">
             <CoverageIcon state={covered.state} />
-            <span className="flex-1">{words.proofs.seenBy(covered.proofs.length)}</span>
-            <span className="quiet text-xs tabular-nums">{words.proofs.seenOf(covered.seen, covered.of)}</span>
+            <span className="flex-1">{t("proofs.seenBy", { count: covered.proofs.length })}</span>
+            <span className="quiet text-xs tabular-nums">
+              {t("proofs.seenOf", { n: covered.seen, of: covered.of })}
+            </span>
           </p>
           {covered.missing.length > 0 && (
             <details className="text-xs">
               <summary className="quiet cursor-pointer">
-                {words.proofs.unseen} {covered.missing.length}
+                {t("proofs.unseen")} {covered.missing.length}
               </summary>
               <ul className="quiet mt-0.5 ml-4 list-disc">
                 {covered.missing.map((each) => (
@@ -49,7 +51,7 @@ export function RuleProofs({ table, parts, rule, sound, dirty }: Props) {
                 ))}
               </ul>
               <Link className="link" to={`/t/${table.key}/bench?show=missing`}>
-                {words.proofs.suggest}
+                {t("proofs.suggest")}
               </Link>
             </details>
           )}
@@ -62,15 +64,17 @@ export function RuleProofs({ table, parts, rule, sound, dirty }: Props) {
 type Found = Awaited<ReturnType<typeof endangered>>;
 
 function Endangered({ found }: { found: Found }) {
-  if (found.tried === 0) return <p className="quiet">{words.proofs.noneConcerned}</p>;
+  if (found.tried === 0) return <p className="quiet">{t("proofs.noneConcerned")}</p>;
   return (
     <>
-      {found.broken.length === 0 && <p className="text-success">{words.proofs.breaksNone(found.tried)}</p>}
+      {found.broken.length === 0 && <p className="text-success">{t("proofs.breaksNone", { count: found.tried })}</p>}
       {found.broken.length > 0 && (
-        <p className="font-semibold text-error">{words.proofs.wouldBreak(found.broken.length)}</p>
+        <p className="font-semibold text-error">{t("proofs.wouldBreak", { count: found.broken.length })}</p>
       )}
       <Names proofs={found.broken} state="broken" />
-      {found.mended.length > 0 && <p className="text-success">{words.proofs.wouldMend(found.mended.length)}</p>}
+      {found.mended.length > 0 && (
+        <p className="text-success">{t("proofs.wouldMend", { count: found.mended.length })}</p>
+      )}
       <Names proofs={found.mended} state="passed" />
     </>
   );
@@ -88,13 +92,13 @@ function Names({ proofs, state }: { proofs: Found["broken"]; state: "broken" | "
             </Link>
             {each.differences[0] && (
               <span className="quiet block text-xs">
-                {words.proofs.differs(each.differences[0].expected, each.differences[0].actual)}
+                {t("proofs.differs", { expected: each.differences[0].expected, actual: each.differences[0].actual })}
               </span>
             )}
           </span>
         </li>
       ))}
-      {proofs.length > 8 && <li className="quiet text-xs">{words.proofs.more(proofs.length - 8)}</li>}
+      {proofs.length > 8 && <li className="quiet text-xs">{t("proofs.more", { n: proofs.length - 8 })}</li>}
     </ul>
   );
 }

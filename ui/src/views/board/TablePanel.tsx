@@ -2,7 +2,7 @@ import type { Table } from "../../api/client";
 import { useRenameTable } from "../../api/queries";
 import { editPlace, useEdit } from "../../components/edits";
 import { SegmentedControl } from "../../components/SegmentedControl";
-import { words } from "../../words";
+import { t } from "../../words";
 import { AccessParts } from "./AccessParts";
 import { DraftBar } from "./DraftBar";
 import { FormerKeys } from "./FormerKeys";
@@ -37,8 +37,8 @@ export function TablePanel({ table, onClose }: Props) {
     );
   return (
     <Panel
-      name={words.board.settings(table.label)}
-      above={words.board.table}
+      name={t("board.settings", { table: table.label })}
+      above={t("board.table")}
       title={table.label}
       onClose={onClose}
       onSave={save}
@@ -46,13 +46,13 @@ export function TablePanel({ table, onClose }: Props) {
       note={edit.dirty && <DraftBar overtaken={edit.overtaken} onDrop={end} />}
       footer={
         <button type="button" className="btn btn-primary btn-sm" onClick={save} disabled={change.isPending}>
-          {words.common.save}
+          {t("common.save")}
           <kbd className="text-[0.6875rem] opacity-75">Ctrl Enter</kbd>
         </button>
       }
     >
       <label className="flex flex-col gap-1 font-semibold">
-        {words.fieldPanel.note}
+        {t("fieldPanel.note")}
         <textarea
           data-first
           className="textarea w-full font-normal"
@@ -64,16 +64,16 @@ export function TablePanel({ table, onClose }: Props) {
       <p className="quiet text-xs">{table.sentence}</p>
       <FormerKeys keys={aliases} onChange={(kept) => set({ aliases: kept })} />
       <AccessParts of="table" value={access} onChange={(next) => set({ access: next })} />
-      <p className="quiet -mt-2 text-xs">{words.access.builders}</p>
+      <p className="quiet -mt-2 text-xs">{t("access.builders")}</p>
       <div className="flex flex-col gap-2">
-        <span className="font-semibold">{words.logging.watched}</span>
+        <span className="font-semibold">{t("logging.watched")}</span>
         <SegmentedControl
-          name={words.logging.watched}
+          name={t("logging.watched")}
           value={mode}
           options={[
-            ["all", words.logging.all],
-            ["all_but", words.logging.all_but],
-            ["only", words.logging.only],
+            ["all", t("logging.all")],
+            ["all_but", t("logging.all_but")],
+            ["only", t("logging.only")],
           ]}
           onChange={(next) => set({ mode: next })}
         />
@@ -97,7 +97,7 @@ export function TablePanel({ table, onClose }: Props) {
               ))}
           </div>
         )}
-        <p className="quiet text-xs">{words.logging.watchHint}</p>
+        <p className="quiet text-xs">{t("logging.watchHint")}</p>
       </div>
     </Panel>
   );

@@ -2,7 +2,7 @@ import { Eye, TriangleAlert } from "lucide-react";
 import type { Rule } from "../../api/client";
 import { CoverageIcon, type ProofState } from "../../components/CoverageIcon";
 import { Mark } from "../../components/Mark";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = {
   rule: Rule;
@@ -45,7 +45,7 @@ export function Tack({
   onOpen,
 }: Props) {
   const shared = rule.fields.length > 1;
-  const said = moves.length > 0 ? words.board.moves(moves.join(", ")) : rule.tack;
+  const said = moves.length > 0 ? t("board.moves", { labels: moves.join(", ") }) : rule.tack;
   const light = isOpen
     ? "border-secondary bg-[var(--tint-lit)]"
     : isLit
@@ -69,14 +69,14 @@ export function Tack({
       title={[
         rule.note && `${rule.note}\n`,
         rule.sentence,
-        shared && ` (${words.board.shared})`,
-        draft && ` ${words.drafts.onTack}`,
-        open > 0 && ` ${words.board.open(open)}`,
+        shared && ` (${t("board.shared")})`,
+        draft && ` ${t("drafts.onTack")}`,
+        open > 0 && ` ${t("board.open", { count: open })}`,
         rule.notice && ` ${rule.notice}`,
       ]
         .filter(Boolean)
         .join("")}
-      aria-label={narrow ? `${rule.sentence}${draft ? ` ${words.drafts.onTack}` : ""}` : undefined}
+      aria-label={narrow ? `${rule.sentence}${draft ? ` ${t("drafts.onTack")}` : ""}` : undefined}
       className={`relative flex max-w-full items-center gap-1.5 rounded border border-b-2 text-xs ${light}
         ${narrow ? "size-6 justify-center" : "px-1.5 py-0.5"}`}
     >
@@ -94,7 +94,7 @@ export function Tack({
           className={narrow ? "absolute -right-0.5 -bottom-0.5 size-1.5 bg-base-100" : "ml-0.5 size-2"}
         />
       )}
-      {draft && !narrow && <span className="shrink-0 text-secondary italic">{words.drafts.short} </span>}
+      {draft && !narrow && <span className="shrink-0 text-secondary italic">{t("drafts.short")} </span>}
       {rule.notice && !narrow && (
         <TriangleAlert size={12} className="shrink-0 text-secondary" aria-label={rule.notice} />
       )}
@@ -103,7 +103,7 @@ export function Tack({
           className="shrink-0 rounded-full border border-secondary border-dashed px-1 text-[0.625rem]
           text-secondary tabular-nums"
         >
-          {words.board.openShort(open)}
+          {t("board.openShort", { n: open })}
         </span>
       )}
       {/* In the name as it is read out, behind the words that are seen. */}

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { CaseExample, RuleParts, Table } from "../../api/client";
 import { suggestEdges } from "../../api/proofs";
 import { queryKeys } from "../../api/queryKeys";
-import { words } from "../../words";
+import { t } from "../../words";
 import { cameOut } from "../bench/Edges";
 
 type Props = { table: Table; parts: RuleParts; typed: CaseExample["typed"] };
@@ -22,16 +22,16 @@ export function TriedCase({ table, parts, typed }: Props) {
   return (
     <>
       <button type="button" className="link text-xs" aria-expanded={open} onClick={() => setOpen(!open)}>
-        {open ? words.edges.tryHide : words.decision.tryIt}
+        {open ? t("edges.tryHide") : t("decision.tryIt")}
       </button>
       {open && (
         <div className="mt-0.5 mb-1 basis-full border-base-300 border-l-2 pl-2 text-xs" role="status">
-          {found.isPending && words.common.loading}
+          {found.isPending && t("common.loading")}
           {found.error && <p className="text-error">{found.error.message}</p>}
           {came && (
             <>
-              {came.expects.length === 0 && <p>{words.edges.setsNothing}</p>}
-              {cameOut(came).length > 0 && <p>{words.edges.cameOut(cameOut(came).join(" · "))}</p>}
+              {came.expects.length === 0 && <p>{t("edges.setsNothing")}</p>}
+              {cameOut(came).length > 0 && <p>{t("edges.cameOut", { values: cameOut(came).join(" · ") })}</p>}
               {came.expects
                 .filter((_, place) => came.expect[place]?.what === "refused")
                 .map((each) => (

@@ -4,7 +4,7 @@ import type { Act, RuleParts, Table } from "../../api/client";
 import { suggestEdges } from "../../api/proofs";
 import { queryKeys } from "../../api/queryKeys";
 import { useDebounced } from "../../components/useDebounced";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 import { cameOut } from "../bench/Edges";
 
 type Props = { table: Table; parts: RuleParts; sound: boolean };
@@ -14,7 +14,7 @@ function typedIn(table: Table, acts: Act[], keys: string[]): string[] {
   return [...new Set(keys)].flatMap((key) => {
     const values = acts.flatMap((act) => (act.values && key in act.values ? [act.values[key]] : []));
     const label = table.fields.find((field) => field.key === key)?.label ?? key;
-    return values.length > 0 ? [words.edges.typed(label, values.at(-1))] : [];
+    return values.length > 0 ? [sentences.edges.typed(label, values.at(-1))] : [];
   });
 }
 
@@ -37,25 +37,25 @@ export function TryRule({ table, parts, sound }: Props) {
   const own = [parts.field, ...(parts.sets ?? []).map((set) => set.field), ...(parts.outputs ?? [])];
   const stale = !sound || calm !== text || found.isFetching;
   return (
-    <section className="mb-4 border-base-300 border-b pb-3" aria-label={words.edges.tryRule} aria-busy={open && stale}>
+    <section className="mb-4 border-base-300 border-b pb-3" aria-label={t("edges.tryRule")} aria-busy={open && stale}>
       <div className="flex flex-wrap items-center gap-2">
-        <h3 className="flex-1 text-base">{words.edges.tryRule}</h3>
+        <h3 className="flex-1 text-base">{t("edges.tryRule")}</h3>
         <button type="button" className="btn btn-sm" aria-expanded={open} onClick={() => setOpen(!open)}>
-          {open ? words.edges.tryHide : words.edges.tryShow}
+          {open ? t("edges.tryHide") : t("edges.tryShow")}
         </button>
       </div>
-      <p className="quiet text-xs">{words.edges.tryAim}</p>
-      {open && !sound && <p className="mt-1 text-secondary">{words.rulePanel.stale}</p>}
+      <p className="quiet text-xs">{t("edges.tryAim")}</p>
+      {open && !sound && <p className="mt-1 text-secondary">{t("rulePanel.stale")}</p>}
       {open && found.error && <p className="mt-1 text-error">{found.error.message}</p>}
-      {open && found.isPending && sound && <p className="quiet mt-1">{words.common.loading}</p>}
+      {open && found.isPending && sound && <p className="quiet mt-1">{t("common.loading")}</p>}
       {open && found.data && (
         <ul className={`mt-1 max-h-80 divide-y divide-base-300/70 overflow-auto ${stale ? "opacity-60" : ""}`}>
-          {found.data.suggestions.length === 0 && <li className="py-1">{words.edges.tryNone}</li>}
+          {found.data.suggestions.length === 0 && <li className="py-1">{t("edges.tryNone")}</li>}
           {found.data.suggestions.map((each) => (
             <li key={each.words.join()} className="py-1.5">
               <p className="break-words">{each.words[0]}</p>
               <p className={`text-xs ${each.state === "refused" ? "text-error" : "text-primary"}`}>
-                {each.state === "refused" ? words.edges.refused(each.messages) : words.edges.saved}
+                {each.state === "refused" ? sentences.edges.refused(each.messages) : t("edges.saved")}
               </p>
               {(cameOut(each, own).length > 0 ? [] : typedIn(table, each.script.acts ?? [], own)).map((typed) => (
                 <p key={typed} className="quiet break-words text-xs">
@@ -63,7 +63,9 @@ export function TryRule({ table, parts, sound }: Props) {
                 </p>
               ))}
               {cameOut(each, own).length > 0 && (
-                <p className="quiet break-words text-xs">{words.edges.cameOut(cameOut(each, own).join(" · "))}</p>
+                <p className="quiet break-words text-xs">
+                  {t("edges.cameOut", { values: cameOut(each, own).join(" · ") })}
+                </p>
               )}
             </li>
           ))}

@@ -1,7 +1,7 @@
 import type { FC } from "react";
 import type { RuleKind } from "../../api/client";
 import type { OwnEditorKind } from "../../api/kinds.generated";
-import { words } from "../../words";
+import { t } from "../../words";
 import { Numbering } from "./Numbering";
 import { CalculationParts } from "./parts/CalculationParts";
 import { CheckParts } from "./parts/CheckParts";
@@ -35,7 +35,7 @@ const OWN: Record<OwnEditorKind, FC<EditorProps>> = {
   copy: CopyParts,
   calculation: (props) => <CalculationParts {...props} fleeting={props.preview?.fleeting ?? []} />,
   check: CheckParts,
-  required: (props) => <WhenParts {...props} label={words.rulePanel.onlyWhile} />,
+  required: (props) => <WhenParts {...props} label={t("rulePanel.onlyWhile")} />,
   limits: LimitsParts,
   length: (props) => <LimitsParts {...props} counts />,
   exists: ExistsParts,

@@ -2,7 +2,7 @@ import type { KeyboardEvent } from "react";
 import { toast } from "sonner";
 import type { Table } from "../../api/client";
 import { useUnpinRule } from "../../api/queries";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = { table: Table; move: (field: string, position: number) => void; remove: (field: string) => void };
 
@@ -29,7 +29,7 @@ export function useBoardKeys({ table, move, remove }: Props) {
     else if (event.key === "Insert") document.getElementById("add-field")?.focus();
     else if (event.key === "Delete" && onName) remove(field);
     else if (event.key === "Delete" && stop.dataset.rule)
-      unpin.mutate(stop.dataset.rule, { onSuccess: () => toast(words.rulePanel.removed) });
+      unpin.mutate(stop.dataset.rule, { onSuccess: () => toast(t("rulePanel.removed")) });
     else if (event.key === "F2") stop.click();
     else return;
     event.preventDefault();

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import type { Table } from "../../api/client";
 import { useChangeField } from "../../api/queries";
-import { words } from "../../words";
+import { t } from "../../words";
 
 /** Moves fields up and down; what was done last is said to a screen reader. */
 export function useFieldMoves(table: Table) {
@@ -14,7 +14,7 @@ export function useFieldMoves(table: Table) {
     change.mutate(
       { field: key, position },
       {
-        onSuccess: () => setMoved(words.board.moved(field.label, position + 1)),
+        onSuccess: () => setMoved(t("board.moved", { label: field.label, place: position + 1 })),
         onError: (error) => toast.error(error.message),
       },
     );

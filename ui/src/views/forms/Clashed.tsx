@@ -1,5 +1,5 @@
 import type { Entry } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = { theirs: Entry[]; onCompare: () => void };
 
@@ -9,11 +9,11 @@ export function Clashed({ theirs, onCompare }: Props) {
   return (
     <div id="refusals" tabIndex={-1} className="flex flex-wrap items-center gap-x-4 gap-y-1" role="alert">
       <div className="min-w-0 flex-1 basis-64">
-        <p className="font-semibold text-error">{words.form.changedBy(people)}</p>
-        <p className="quiet text-xs">{words.form.compareKey}</p>
+        <p className="font-semibold text-error">{t("form.changedBy", { person: people })}</p>
+        <p className="quiet text-xs">{t("form.compareKey")}</p>
       </div>
       <button type="button" className="btn btn-sm" onClick={onCompare}>
-        {words.form.compare}
+        {t("form.compare")}
       </button>
     </div>
   );

@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Entry, RecordData, Table } from "../../api/client";
 import type { Typed } from "../../api/queries";
 import { Dialog } from "../../components/Dialog";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = {
   table: Table;
@@ -34,17 +34,17 @@ export function Conflict({ table, before, record: now, theirs, mine, shown, onCl
   const merged = () => Object.fromEntries(Object.entries(mine).filter(([field]) => keepMine.has(field)));
 
   return (
-    <Dialog title={words.form.conflictTitle} onClose={onClose} wide>
+    <Dialog title={t("form.conflictTitle")} onClose={onClose} wide>
       <p>
-        {words.form.conflictText} <span className="quiet">{words.form.by(people)}</span>
+        {t("form.conflictText")} <span className="quiet">{t("form.by", { person: people })}</span>
       </p>
       <table className="table mt-3">
         <thead>
           <tr>
-            <th>{words.board.field}</th>
-            <th>{words.form.before}</th>
-            <th>{words.form.theirs}</th>
-            <th>{words.form.mine}</th>
+            <th>{t("board.field")}</th>
+            <th>{t("form.before")}</th>
+            <th>{t("form.theirs")}</th>
+            <th>{t("form.mine")}</th>
           </tr>
         </thead>
         <tbody>
@@ -78,10 +78,10 @@ export function Conflict({ table, before, record: now, theirs, mine, shown, onCl
       </table>
       <div className="mt-4 flex justify-end gap-2">
         <button type="button" className="btn btn-sm" onClick={onClose}>
-          {words.common.cancel}
+          {t("common.cancel")}
         </button>
         <button type="button" className="btn btn-primary btn-sm" onClick={() => onMerge(merged())}>
-          {words.form.merge}
+          {t("form.merge")}
         </button>
       </div>
     </Dialog>

@@ -4,7 +4,7 @@ import { foreseeDeletion } from "../../api/queries";
 import { queryKeys } from "../../api/queryKeys";
 import { Confirm } from "../../components/Confirm";
 import { Dialog } from "../../components/Dialog";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = { table: Table; record: RecordData; onConfirm: () => void; onClose: () => void };
 
@@ -18,35 +18,37 @@ export function DeleteDialog({ table, record, onConfirm, onClose }: Props) {
   if (!foreseen) return null;
   if (foreseen.reasons.length > 0) {
     return (
-      <Dialog title={words.form.cantRemove(record.title)} onClose={onClose}>
-        <p>{words.form.needed}</p>
+      <Dialog title={t("form.cantRemove", { title: record.title })} onClose={onClose}>
+        <p>{t("form.needed")}</p>
         <ul className="mt-2 list-disc pl-5">
           {foreseen.reasons.map((reason) => (
             <li key={reason}>{reason}</li>
           ))}
         </ul>
         <button type="button" className="btn btn-sm mt-4" onClick={onClose}>
-          {words.common.close}
+          {t("common.close")}
         </button>
       </Dialog>
     );
   }
   return (
     <Confirm
-      title={words.form.removeTitle(record.title)}
-      action={words.form.remove}
+      title={t("form.removeTitle", { title: record.title })}
+      action={t("form.remove")}
       onConfirm={onConfirm}
       onClose={onClose}
     >
       {foreseen.along.map((each) => (
         <p key={each.table} className="font-semibold text-error">
-          {words.form.along(each.count, each.table)}
+          {t("form.along", { count: each.count, table: each.table })}
         </p>
       ))}
       {foreseen.cleared.map((each) => (
-        <p key={each.table + each.field}>{words.form.cleared(each.count, each.table, each.field)}</p>
+        <p key={each.table + each.field}>
+          {t("form.cleared", { count: each.count, table: each.table, field: each.field })}
+        </p>
       ))}
-      <p>{words.form.removeText}</p>
+      <p>{t("form.removeText")}</p>
     </Confirm>
   );
 }

@@ -2,7 +2,7 @@ import { CopyPlus, History, Plus, SlidersHorizontal, Trash2 } from "lucide-react
 import { Link } from "react-router";
 import type { Form, RecordData, Table } from "../../api/client";
 import { usePermissions } from "../../app/usePermissions";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 
 type Props = { table: Table; form?: Form; record: RecordData | null; onRemove: () => void };
 
@@ -15,34 +15,34 @@ export function FormHead({ table, form, record, onRemove }: Props) {
       {form && <FormPicker table={table} form={form} record={record} />}
       <div className="mb-4 flex flex-wrap items-center gap-x-3 gap-y-2">
         <h1 className="min-w-0 flex-1 truncate text-2xl max-sm:basis-full">
-          {record ? record.title : words.form.newTitle(table.one)}
+          {record ? record.title : sentences.form.newTitle(table.one)}
         </h1>
         {record && (
           <>
             <Link
               to={`/t/${table.key}/history?record=${record.id}`}
               className="btn btn-ghost btn-sm"
-              title={words.form.history}
+              title={t("form.history")}
             >
               <History size={15} aria-hidden />
-              {words.views.history}
+              {t("views.history")}
             </Link>
             {table.may.edit && buttons.includes("copy") && (
               <Link to={`/t/${table.key}/forms?copy=${record.id}&${suffix}`} className="btn btn-ghost btn-sm">
                 <CopyPlus size={15} aria-hidden />
-                {words.form.copy}
+                {t("form.copy")}
               </Link>
             )}
             {table.may.edit && buttons.includes("next") && (
               <Link to={`/t/${table.key}/forms?${suffix}`} className="btn btn-ghost btn-sm">
                 <Plus size={15} aria-hidden />
-                {words.form.copyNew}
+                {t("form.copyNew")}
               </Link>
             )}
             {table.may.delete && (
               <button type="button" className="btn btn-ghost btn-sm text-error" onClick={onRemove}>
                 <Trash2 size={15} aria-hidden />
-                {words.form.remove}
+                {t("form.remove")}
               </button>
             )}
           </>
@@ -59,7 +59,7 @@ function FormPicker({ table, form, record }: { table: Table; form: Form; record:
   const own = table.forms.filter((each) => each.id !== "all");
   const all = table.forms.filter((each) => each.id === "all");
   return (
-    <nav aria-label={words.forms.pick} className="mb-3 flex flex-wrap items-center gap-1 text-[0.8125rem]">
+    <nav aria-label={t("forms.pick")} className="mb-3 flex flex-wrap items-center gap-1 text-[0.8125rem]">
       {table.forms.length > 1 &&
         [...own, ...all].map((each) => (
           <Link
@@ -78,12 +78,12 @@ function FormPicker({ table, form, record }: { table: Table; form: Form; record:
           {form.id !== "all" && (
             <Link to={`/t/${table.key}/forms/design/${form.id}`} className="btn btn-ghost btn-xs">
               <SlidersHorizontal size={13} aria-hidden />
-              {words.forms.design}
+              {t("forms.design")}
             </Link>
           )}
           <Link to={`/t/${table.key}/forms/design/new`} className="btn btn-ghost btn-xs">
             <Plus size={13} aria-hidden />
-            {words.forms.make}
+            {t("forms.make")}
           </Link>
         </>
       )}

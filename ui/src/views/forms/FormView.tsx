@@ -8,7 +8,7 @@ import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { keepLastForm, lastForm } from "../../components/record/draftStorage";
 import { WithNewLinked } from "../../components/record/WithNewLinked";
-import { words } from "../../words";
+import { t } from "../../words";
 import { RecordForm } from "./RecordForm";
 import { RecordSheet } from "./RecordSheet";
 
@@ -39,19 +39,19 @@ function FormView() {
   if (table.fields.length === 0 || !form) {
     return (
       <div className="mx-auto mt-16 flex max-w-md flex-col items-start gap-3 px-5">
-        <p>{words.form.noFields}</p>
+        <p>{t("form.noFields")}</p>
         <Link to={`/t/${table.key}/rules`} className="btn btn-primary btn-sm">
-          {words.form.addFields}
+          {t("form.addFields")}
         </Link>
       </div>
     );
   }
   if (number === null && !table.may.edit)
-    return <p className="mx-auto mt-16 max-w-md px-5">{words.access.readOnlyTable(role)}</p>;
+    return <p className="mx-auto mt-16 max-w-md px-5">{t("access.readOnlyTable", { role })}</p>;
   if (number === null && copyOf !== null) return <Copied key={copyOf} table={table} form={form} of={copyOf} />;
   if (number === null) return <RecordForm key={`new-${form.id}`} table={table} form={form} record={null} />;
   if (record.error instanceof ProblemError && record.error.problem.status === 404)
-    return <MissingPage message={words.form.gone} />;
+    return <MissingPage message={t("form.gone")} />;
   if (!record.data) return record.error ? <Failure error={record.error} retry={record.refetch} /> : <Loading />;
   if (!table.may.edit) return <RecordSheet table={table} record={record.data} role={role} />;
   return (

@@ -2,7 +2,7 @@ import { useQueries } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { countMatching, useNames } from "../../api/queries";
 import { queryKeys } from "../../api/queryKeys";
-import { words } from "../../words";
+import { t } from "../../words";
 
 /** The records of other tables that link to this one, counted, each kind a step away. */
 export function LinkedHere({ table, id }: { table: string; id: number }) {
@@ -15,7 +15,7 @@ export function LinkedHere({ table, id }: { table: string; id: number }) {
   });
   if (linked.length === 0) return null;
   return (
-    <nav aria-label={words.form.linkedHere} className="mb-3 flex flex-wrap gap-x-4 gap-y-1 text-[0.8125rem]">
+    <nav aria-label={t("form.linkedHere")} className="mb-3 flex flex-wrap gap-x-4 gap-y-1 text-[0.8125rem]">
       {linked.map((each, index) => (
         <Link
           key={`${each.table}-${each.link}`}

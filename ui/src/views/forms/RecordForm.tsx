@@ -14,7 +14,7 @@ import { useDraft } from "../../components/record/useDraft";
 import { useKeptDraft } from "../../components/record/useKeptDraft";
 import { useLines } from "../../components/record/useLines";
 import { useNewest } from "../../components/record/useNewest";
-import { words } from "../../words";
+import { t } from "../../words";
 import { Clashed } from "./Clashed";
 import { Conflict } from "./Conflict";
 import { DeleteDialog } from "./DeleteDialog";
@@ -122,7 +122,7 @@ export function RecordForm({ table, form, record, begin }: Props) {
       });
       kept.saved();
       forgetDraft(table.key, id);
-      toast(words.form.deleted(record?.title ?? ""));
+      toast(t("form.deleted", { title: record?.title ?? "" }));
       refresh(client, "records", "history", "tables", "table");
       navigate(`/t/${table.key}/records`);
     } catch (error) {
@@ -157,7 +157,7 @@ export function RecordForm({ table, form, record, begin }: Props) {
       {id !== null && form.id === "all" && <LinkedHere table={table.key} id={id} />}
       {wasRestored && (
         <p className="mb-3 flex items-center gap-3" role="status">
-          {words.form.restored}
+          {t("form.restored")}
           <button
             type="button"
             className="link"
@@ -167,13 +167,13 @@ export function RecordForm({ table, form, record, begin }: Props) {
               setWasRestored(false);
             }}
           >
-            {words.form.startOver}
+            {t("form.startOver")}
           </button>
         </p>
       )}
       {problem && !conflict && (open > 0 || !problem.answer) && (
         <Refusals
-          title={problem.answer ? words.form.refused(open) : problem.title}
+          title={problem.answer ? t("form.refused", { count: open }) : problem.title}
           table={table}
           form={form}
           id={id}

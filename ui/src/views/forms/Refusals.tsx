@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import type { Form, Table } from "../../api/client";
 import { keyQueue } from "../../components/record/keyQueue";
 import type { Draft } from "../../components/record/useDraft";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = { title: string; table: Table; form: Form; id: number | null; draft: Draft };
 
@@ -31,14 +31,14 @@ export function Refusals({ title, table, form, id, draft }: Props) {
                     onClick={() => document.getElementById(`input-${message.field}`)?.focus()}
                   >
                     <span className="font-semibold">{label(message.field)}:</span> {message.message}
-                    {message.passable && ` ${words.form.passable}`}
+                    {message.passable && ` ${t("form.passable")}`}
                   </button>
                 ) : (
                   <>
                     <span className="font-semibold">{label(message.field)}:</span> {message.message}{" "}
                     {form.id !== "all" && (
                       <>
-                        {words.form.elsewhere(label(message.field))}{" "}
+                        {t("form.elsewhere", { label: label(message.field) })}{" "}
                         <Link
                           className="underline underline-offset-2"
                           to={`/t/${table.key}/forms${id === null ? "" : `/${id}`}?form=all`}
@@ -46,7 +46,7 @@ export function Refusals({ title, table, form, id, draft }: Props) {
                             keyQueue.resumeAt = `input-${message.field}`;
                           }}
                         >
-                          {words.form.openAll}
+                          {t("form.openAll")}
                         </Link>
                       </>
                     )}
@@ -55,7 +55,7 @@ export function Refusals({ title, table, form, id, draft }: Props) {
               </li>
             ))}
           </ul>
-          <p>{words.form.stillHere}</p>
+          <p>{t("form.stillHere")}</p>
         </>
       )}
     </div>

@@ -1,6 +1,6 @@
 import { type ReactNode, type RefObject, useEffect, useRef } from "react";
 import { astray, writes } from "../../components/record/playing";
-import { words } from "../../words";
+import { t } from "../../words";
 import { TypedAhead } from "./TypedAhead";
 
 type Props = {
@@ -20,8 +20,8 @@ type Props = {
 
 /** Always in sight: the two ways to save, that which is usual here first. */
 export function SaveBar({ isNew, saving, silent, save, button, next: goesOn = true, width, children }: Props) {
-  const here = { label: words.form.save, keys: "Ctrl S", next: false };
-  const next = { label: words.form.saveNext, keys: "Ctrl Enter", next: true };
+  const here = { label: t("form.save"), keys: "Ctrl S", next: false };
+  const next = { label: t("form.saveNext"), keys: "Ctrl Enter", next: true };
   const [usual, other] = isNew && goesOn ? [next, here] : [here, next];
   // Whatever must not be covered, or cover it, keeps as far away as it is high.
   const bar = useRef<HTMLDivElement>(null);
@@ -39,12 +39,12 @@ export function SaveBar({ isNew, saving, silent, save, button, next: goesOn = tr
       <div className={`mx-auto ${width} px-5 empty:hidden [&>*]:pt-2`}>
         {saving && !silent && (
           <p className="typed-ahead quiet text-sm" role="status">
-            {words.form.saving}
+            {t("form.saving")}
           </p>
         )}
         {silent && (
           <p role="alert" className="text-error text-sm">
-            {words.form.silent}
+            {t("form.silent")}
           </p>
         )}
         {children}
@@ -77,7 +77,7 @@ export function SaveBar({ isNew, saving, silent, save, button, next: goesOn = tr
         )}
         <span className="quiet ml-auto flex items-center gap-1.5 text-xs max-sm:hidden">
           <kbd className="key">Enter</kbd>
-          {words.form.moveOn}
+          {t("form.moveOn")}
         </span>
       </div>
     </div>

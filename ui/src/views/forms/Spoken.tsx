@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import type { Answer, Table } from "../../api/client";
-import { words } from "../../words";
+import { sentences } from "../../words";
 
 type Props = { table: Table; answer: Answer | undefined; visited: Set<string> };
 
@@ -16,7 +16,7 @@ export function Spoken({ table, answer, visited }: Props) {
     const filled = Object.entries(answer.fields).flatMap(([key, now]) => {
       const then = last.fields[key];
       if (now.source !== "rule" || now.text === then?.text) return [];
-      return [words.form.spokenFilled(label(key), now.text)];
+      return [sentences.form.spokenFilled(label(key), now.text)];
     });
     const known = new Set(last.messages.map((each) => each.message));
     const refused = answer.messages.filter((each) => visited.has(each.field) && !known.has(each.message));

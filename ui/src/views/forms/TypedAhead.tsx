@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from "react";
 import { keyQueue } from "../../components/record/keyQueue";
-import { words } from "../../words";
+import { t } from "../../words";
 
 const shown = () => JSON.stringify(keyQueue.shown);
 
@@ -14,16 +14,16 @@ export function TypedAhead() {
       {(aside || unplaced) !== "" && (
         <p className="flex min-w-0 items-center gap-2 text-sm" role="status">
           <span className="min-w-0 truncate">
-            {unplaced ? words.form.unplaced : words.form.aside} <span className="font-mono">{unplaced + aside}</span>
+            {unplaced ? t("form.unplaced") : t("form.aside")} <span className="font-mono">{unplaced + aside}</span>
           </span>
           <button type="button" className="link shrink-0" onClick={() => keyQueue.drop()}>
-            {words.form.dropAside}
+            {t("form.dropAside")}
           </button>
         </p>
       )}
       {held !== "" && (
         <p className="typed-ahead min-w-0 truncate text-sm" aria-hidden>
-          {words.form.held} <span className="font-mono">{held}</span>
+          {t("form.held")} <span className="font-mono">{held}</span>
         </p>
       )}
     </>

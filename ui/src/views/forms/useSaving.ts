@@ -23,7 +23,7 @@ import { drawn } from "../../components/record/useCursor";
 import type { Draft } from "../../components/record/useDraft";
 import type { useKeptDraft } from "../../components/record/useKeptDraft";
 import type { Lines } from "../../components/record/useLines";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = {
   table: Table;
@@ -92,7 +92,7 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
     const carry = form.sections.flatMap((section) => section.items.filter((item) => item.carry));
     const values = carry.map(({ field = "" }) => [field, saved.values[field] ?? null]);
     if (id === null && values.length > 0) keepCarried(table.key, form.id, Object.fromEntries(values));
-    toast.success(unchanged ? words.form.unchanged : words.form.saved(saved.title));
+    toast.success(unchanged ? t("form.unchanged") : t("form.saved", { title: saved.title }));
     // The table's description is the same as before; lists and counts are looked up when they are shown.
     refresh(client, "records", "history");
     client.invalidateQueries({ queryKey: queryKeys.tables(), refetchType: "none" });
@@ -173,7 +173,7 @@ export function useSaving({ table, form, record, begun, draft, lines, kept, arou
     if (id === null && !begun && Object.keys(all).length === 0 && more.lines.every(({ rows }) => rows.length === 0)) {
       busy.current = false;
       setSaving(false);
-      toast(words.form.nothingTyped);
+      toast(t("form.nothingTyped"));
       keyQueue.takeUp();
       return keyQueue.release(firstInput(answer));
     }

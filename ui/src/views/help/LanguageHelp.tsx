@@ -1,7 +1,8 @@
 import { Link } from "react-router";
 import { useFunctions } from "../../api/queries";
 import { Loading } from "../../components/Loading";
-import { words } from "../../words";
+import { t } from "../../words";
+import { languageLines } from "../../words/lists";
 
 /** The formula language on one page: its signs and words, then every function with an example. */
 export default function LanguageHelp() {
@@ -11,16 +12,16 @@ export default function LanguageHelp() {
   return (
     <div className="mx-auto max-w-5xl px-5 pt-6 pb-16">
       <div className="mb-1 flex items-end gap-4">
-        <h1 className="flex-1 text-2xl">{words.language.title}</h1>
+        <h1 className="flex-1 text-2xl">{t("language.title")}</h1>
         <Link to="/" className="link text-[0.8125rem]">
-          {words.errors.backToTables}
+          {t("errors.backToTables")}
         </Link>
       </div>
-      <p className="quiet mb-5 max-w-2xl">{words.language.aim}</p>
+      <p className="quiet mb-5 max-w-2xl">{t("language.aim")}</p>
       <section className="sheet mb-6 p-4">
-        <h2 className="mb-2 text-lg">{words.language.signs}</h2>
+        <h2 className="mb-2 text-lg">{t("language.signs")}</h2>
         <dl className="grid grid-cols-[minmax(14rem,2fr)_3fr] gap-x-6 gap-y-1.5 max-sm:grid-cols-1">
-          {words.language.lines.map(([code, says]) => (
+          {languageLines().map(([code, says]) => (
             <div key={code} className="contents">
               <dt className="font-mono text-[0.8125rem]">{code}</dt>
               <dd>{says}</dd>

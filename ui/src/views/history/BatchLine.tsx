@@ -3,7 +3,7 @@ import { useState } from "react";
 import { api, data, type Entry } from "../../api/client";
 import { useSession, useUndoBatch } from "../../api/queries";
 import { queryKeys } from "../../api/queryKeys";
-import { words } from "../../words";
+import { t } from "../../words";
 import { EntryLine } from "./EntryLine";
 
 type Props = { entry: Entry; batch: NonNullable<Entry["batch"]>; onRecord: (table: string, id: number) => void };
@@ -29,14 +29,14 @@ export function BatchLine({ entry, batch, onRecord }: Props) {
         <strong>{entry.person}</strong>
         <span>{batch.summary}</span>
         <button type="button" className="link text-xs" aria-expanded={open} onClick={() => setOpen(!open)}>
-          {words.history.records_(batch.records)}
+          {t("history.records_", { count: batch.records })}
         </button>
         <span className="flex-1" />
         {batch.undone ? (
-          <span className="quiet text-xs">{words.history.undone}</span>
+          <span className="quiet text-xs">{t("history.undone")}</span>
         ) : may ? (
           <button type="button" className="btn btn-xs" disabled={undo.isPending} onClick={() => undo.mutate(batch.id)}>
-            {words.history.undoBatch}
+            {t("history.undoBatch")}
           </button>
         ) : null}
       </div>

@@ -1,6 +1,6 @@
 import { Undo2 } from "lucide-react";
 import type { Entry } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 import { LongDifference } from "./LongDifference";
 
 type Props = {
@@ -31,12 +31,12 @@ export function ChangeLine({ change, action, table, onBack }: Props) {
           <>
             {!made && (
               <>
-                <span className={change.before ? "" : "quiet"}>{cut(change.before) || words.history.blank}</span>
+                <span className={change.before ? "" : "quiet"}>{cut(change.before) || t("history.blank")}</span>
                 <span className="quiet"> → </span>
               </>
             )}
             <span className={change.rule ? "stitched" : change.after ? "" : "quiet"} title={change.rule ?? undefined}>
-              {cut(change.after) || words.history.blank}
+              {cut(change.after) || t("history.blank")}
             </span>
           </>
         )}
@@ -45,12 +45,12 @@ export function ChangeLine({ change, action, table, onBack }: Props) {
           <button
             type="button"
             className="btn btn-ghost btn-xs ml-1 h-5 opacity-0 focus-visible:opacity-100 group-hover/change:opacity-100"
-            aria-label={words.history.putValueBack(change.field, change.before || words.history.blank)}
-            title={words.history.putValueBack(change.field, change.before || words.history.blank)}
+            aria-label={t("history.putValueBack", { field: change.field, value: change.before || t("history.blank") })}
+            title={t("history.putValueBack", { field: change.field, value: change.before || t("history.blank") })}
             onClick={onBack}
           >
             <Undo2 size={12} aria-hidden />
-            {words.history.putBack}
+            {t("history.putBack")}
           </button>
         )}
       </dd>

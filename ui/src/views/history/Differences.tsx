@@ -1,7 +1,7 @@
 import { toast } from "sonner";
 import { useDifferences, usePutBackRule } from "../../api/history";
 import { Loading } from "../../components/Loading";
-import { words } from "../../words";
+import { t } from "../../words";
 import { LongDifference } from "./LongDifference";
 
 /** Differences shown of a revision that made many. */
@@ -15,7 +15,7 @@ export function Differences({ revision }: { revision: number }) {
   const back = (rule: string) =>
     putBack.mutate(
       { revision, rule },
-      { onSuccess: () => toast(words.history.ruleBack), onError: (error) => toast.error(error.message) },
+      { onSuccess: () => toast(t("history.ruleBack")), onError: (error) => toast.error(error.message) },
     );
   return (
     <ul className="mt-2 flex flex-col gap-2 border-base-300 border-l-2 pl-3">
@@ -23,14 +23,14 @@ export function Differences({ revision }: { revision: number }) {
         <li key={`${each.what}-${each.id}`} className="flex items-start gap-3">
           <div className="min-w-0 flex-1">
             <p className="text-xs">
-              <span className="font-semibold">{words.history.what[each.what]}</span>{" "}
+              <span className="font-semibold">{t(`history.what.${each.what}`)}</span>{" "}
               <span className="quiet">
                 {each.place},{" "}
                 {each.before === null
-                  ? words.history.added
+                  ? t("history.added")
                   : each.after === null
-                    ? words.history.removed
-                    : words.history.changed}
+                    ? t("history.removed")
+                    : t("history.changed")}
               </span>
             </p>
             <p className="text-[0.8125rem]">
@@ -48,13 +48,15 @@ export function Differences({ revision }: { revision: number }) {
               disabled={putBack.isPending}
               onClick={() => back(each.id)}
             >
-              {each.before === null ? words.history.takeOff : words.history.putRuleBack}
+              {each.before === null ? t("history.takeOff") : t("history.putRuleBack")}
             </button>
           )}
         </li>
       ))}
-      {found.data.length > MOST && <li className="quiet text-xs">{words.history.andMore(found.data.length - MOST)}</li>}
-      {found.data.length === 0 && <li className="quiet text-xs">{words.history.sameDesign}</li>}
+      {found.data.length > MOST && (
+        <li className="quiet text-xs">{t("history.andMore", { n: found.data.length - MOST })}</li>
+      )}
+      {found.data.length === 0 && <li className="quiet text-xs">{t("history.sameDesign")}</li>}
     </ul>
   );
 }

@@ -1,7 +1,7 @@
 import { type Question, useHistory } from "../../api/history";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
-import { words } from "../../words";
+import { t } from "../../words";
 import { BatchLine } from "./BatchLine";
 import { EntryLine } from "./EntryLine";
 
@@ -22,7 +22,7 @@ export function Entries({ question, onRecord, put }: Props) {
     <>
       {entries.length === 0 && (
         <p className="sheet flex flex-wrap items-center gap-3 p-5">
-          {narrowed ? words.history.none : words.history.empty}
+          {narrowed ? t("history.none") : t("history.empty")}
           {narrowed && (
             <button
               type="button"
@@ -31,7 +31,7 @@ export function Entries({ question, onRecord, put }: Props) {
                 put({ record: null, person: null, field: null, rule: null, way: null, from: null, to: null })
               }
             >
-              {words.history.showAll}
+              {t("history.showAll")}
             </button>
           )}
         </p>
@@ -65,7 +65,7 @@ export function Entries({ question, onRecord, put }: Props) {
           onClick={() => history.fetchNextPage()}
           disabled={history.isFetchingNextPage}
         >
-          {words.history.more}
+          {t("history.more")}
         </button>
       )}
     </>

@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { type Entry, ProblemError } from "../../api/client";
 import { usePutBackEntry } from "../../api/history";
 import { usePermissions } from "../../app/usePermissions";
-import { words } from "../../words";
+import { t, word } from "../../words";
 import { ChangeLine } from "./ChangeLine";
 
 /** Seen by whoever points there. */
@@ -33,7 +33,7 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
     putBack.mutate(
       { entry: entry.id, field },
       {
-        onSuccess: (record) => toast(words.history.isBack(record.title)),
+        onSuccess: (record) => toast(t("history.isBack", { title: record.title })),
         onError: (error) => toast.error(whyNot(error), { duration: 10_000 }),
       },
     );
@@ -59,7 +59,7 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
             {entry.at_text}
           </time>
           <strong>{entry.person}</strong>
-          <span>{words.history.verbs[entry.action]}</span>
+          <span>{t(`history.verbs.${entry.action}`)}</span>
           {entry.exists && entry.action !== "delete" ? (
             <Link to={`/t/${entry.table}/forms/${entry.record}`} className="underline-offset-2 hover:underline">
               {entry.title}
@@ -68,25 +68,25 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
             <span className={entry.action === "restored" ? "basis-full pl-12" : ""}>{entry.title}</span>
           )}
           {anyTable && entry.action !== "restored" && (
-            <span className="quiet text-xs">{words.history.inTable(entry.table_label)}</span>
+            <span className="quiet text-xs">{t("history.inTable", { table: entry.table_label })}</span>
           )}
-          <span className="quiet text-xs">{words.history.ways[entry.way] ?? entry.way}</span>
+          <span className="quiet text-xs">{word(`history.ways.${entry.way}`) ?? entry.way}</span>
           {entry.set_back && (
             <span className="flex items-center gap-1 text-secondary text-xs">
               <ClockAlert size={13} aria-hidden />
-              {words.history.setBack}
+              {t("history.setBack")}
             </span>
           )}
         </span>
         <div className="pl-12">
           {entry.passed.map((each) => (
             <p key={each.message} className="mt-1 text-secondary text-xs">
-              {words.history.passed(each.message, each.reason)}
+              {t("history.passed", { message: each.message, reason: each.reason })}
             </p>
           ))}
           {entry.followed.map((each) => (
             <p key={`${each.table}-${each.field}`} className="quiet mt-1 text-xs">
-              {words.history.followed(each.count, each.field, each.table)}
+              {t("history.followed", { count: each.count, field: each.field, table: each.table })}
             </p>
           ))}
           {entry.action === "restored" ? null : entry.action === "update" ? (
@@ -94,7 +94,7 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
           ) : (
             <details open={single}>
               <summary className="quiet w-fit cursor-pointer text-xs">
-                {words.history.values(entry.changes.length)}
+                {t("history.values", { count: entry.changes.length })}
               </summary>
               {changes}
             </details>
@@ -109,19 +109,19 @@ export function EntryLine({ entry, single, anyTable = false, onRecord }: Props) 
             className={`btn btn-xs
               ${entry.action === "delete" ? "" : SHY}`}
             disabled={putBack.isPending}
-            title={entry.action === "delete" ? words.history.bringBackTitle : words.history.putAllBackTitle}
+            title={entry.action === "delete" ? t("history.bringBackTitle") : t("history.putAllBackTitle")}
             onClick={() => back()}
           >
             <Undo2 size={13} aria-hidden />
-            {entry.action === "delete" ? words.history.bringBack : words.history.putAllBack}
+            {entry.action === "delete" ? t("history.bringBack") : t("history.putAllBack")}
           </button>
         )}
       {!single && entry.table && (
         <button
           type="button"
           className="btn btn-ghost btn-xs btn-square quiet"
-          title={words.history.onlyRecord(entry.title)}
-          aria-label={words.history.onlyRecord(entry.title)}
+          title={t("history.onlyRecord", { title: entry.title })}
+          aria-label={t("history.onlyRecord", { title: entry.title })}
           onClick={() => onRecord(entry.table ?? "", entry.record)}
         >
           <Filter size={13} aria-hidden />

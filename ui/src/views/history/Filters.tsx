@@ -5,7 +5,7 @@ import type { Question } from "../../api/history";
 import { useRecord, useSession } from "../../api/queries";
 import { showDay } from "../../components/moments";
 import { Popover } from "../../components/Popover";
-import { words } from "../../words";
+import { group, t } from "../../words";
 
 const Calendar = lazy(() => import("../../components/record/Calendar"));
 
@@ -22,15 +22,15 @@ export function Filters({ table, question, put }: Props) {
   const record = useRecord(table?.key ?? "", table ? (question.record ?? null) : null).data;
   const narrowed = Object.entries(question).some(([name, value]) => name !== "table" && value !== undefined);
   return (
-    <search className="mb-3 flex flex-wrap items-end gap-x-3 gap-y-2" aria-label={words.history.filter}>
+    <search className="mb-3 flex flex-wrap items-end gap-x-3 gap-y-2" aria-label={t("history.filter")}>
       {question.record !== undefined && (
         <span className="flex h-8 items-center gap-1.5 rounded border border-primary px-2">
-          {words.history.onlyRecord(record?.title ?? `${table?.one ?? ""} ${question.record}`)}
+          {t("history.onlyRecord", { title: record?.title ?? `${table?.one ?? ""} ${question.record}` })}
           <button
             type="button"
             className="btn btn-ghost btn-xs btn-square"
-            aria-label={words.history.all}
-            title={words.history.all}
+            aria-label={t("history.all")}
+            title={t("history.all")}
             onClick={() => put({ record: null })}
           >
             <X size={13} aria-hidden />
@@ -38,7 +38,7 @@ export function Filters({ table, question, put }: Props) {
         </span>
       )}
       <Pick
-        label={words.history.person}
+        label={t("history.person")}
         value={question.person?.toString() ?? ""}
         options={people.map((person) => [String(person.id), person.name])}
         onPick={(person) => put({ person })}
@@ -46,13 +46,13 @@ export function Filters({ table, question, put }: Props) {
       {table && (
         <>
           <Pick
-            label={words.history.field}
+            label={t("history.field")}
             value={question.field ?? ""}
             options={table.fields.map((field) => [field.key, field.label])}
             onPick={(field) => put({ field })}
           />
           <Pick
-            label={words.history.rule}
+            label={t("history.rule")}
             value={question.rule ?? ""}
             options={table.rules
               .filter(setsValues)
@@ -62,20 +62,20 @@ export function Filters({ table, question, put }: Props) {
         </>
       )}
       <Pick
-        label={words.history.way}
+        label={t("history.way")}
         value={question.way ?? ""}
-        options={Object.entries(words.history.ways)}
+        options={group("history.ways")}
         onPick={(way) => put({ way })}
       />
-      <Day label={words.history.from} value={question.from} onPick={(from) => put({ from })} />
-      <Day label={words.history.to} value={question.to} onPick={(to) => put({ to })} />
+      <Day label={t("history.from")} value={question.from} onPick={(from) => put({ from })} />
+      <Day label={t("history.to")} value={question.to} onPick={(to) => put({ to })} />
       {narrowed && (
         <button
           type="button"
           className="btn btn-ghost btn-sm"
           onClick={() => put({ record: null, person: null, field: null, rule: null, way: null, from: null, to: null })}
         >
-          {words.history.showAll}
+          {t("history.showAll")}
         </button>
       )}
     </search>
@@ -95,7 +95,7 @@ function Pick({ label, value, options, onPick }: PickProps) {
         value={value}
         onChange={(event) => onPick(event.target.value || null)}
       >
-        <option value="">{words.history.any}</option>
+        <option value="">{t("history.any")}</option>
         {options.map(([key, text]) => (
           <option key={key} value={key}>
             {text}
@@ -113,11 +113,11 @@ function Day({ label, value, onPick }: DayProps) {
     <div className="flex flex-col gap-0.5 text-xs">
       {label}
       <Popover
-        name={value ? `${label}: ${showDay(value)}` : `${label}: ${words.history.any}`}
+        name={value ? `${label}: ${showDay(value)}` : `${label}: ${t("history.any")}`}
         className={`input input-sm flex w-36 items-center gap-2 ${value ? "border-primary" : ""}`}
         label={
           <>
-            <span className="flex-1 text-left">{value ? showDay(value) : words.history.any}</span>
+            <span className="flex-1 text-left">{value ? showDay(value) : t("history.any")}</span>
             <CalendarDays size={14} aria-hidden className="opacity-70" />
           </>
         }

@@ -3,7 +3,7 @@ import type { Question } from "../../api/history";
 import { useTableHere } from "../../app/TableFrame";
 import { usePermissions } from "../../app/usePermissions";
 import { SegmentedControl } from "../../components/SegmentedControl";
-import { words } from "../../words";
+import { t } from "../../words";
 import { Entries } from "./Entries";
 import { Filters } from "./Filters";
 import { LogExport } from "./LogExport";
@@ -33,16 +33,16 @@ export default function HistoryView() {
     <div className="mx-auto max-w-5xl px-5 pt-5 pb-10">
       <div className="mb-4 flex flex-wrap items-end gap-4">
         <div className="min-w-0 flex-1">
-          <h1 className="truncate text-2xl">{words.views.history}</h1>
-          <p className="quiet">{design ? words.history.designAim : words.history.aim}</p>
+          <h1 className="truncate text-2xl">{t("views.history")}</h1>
+          <p className="quiet">{design ? t("history.designAim") : t("history.aim")}</p>
         </div>
         <SegmentedControl
-          name={words.views.history}
+          name={t("views.history")}
           value={design ? "design" : everything ? "everything" : "records"}
           options={[
             ["records", table.label],
-            ["everything", words.history.everything],
-            ...(may.design ? [["design", words.history.design] as const] : []),
+            ["everything", t("history.everything")],
+            ...(may.design ? [["design", t("history.design")] as const] : []),
           ]}
           onChange={(of) => setParams(of === "records" ? {} : { of })}
         />

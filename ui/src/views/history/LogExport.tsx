@@ -1,6 +1,6 @@
 import { Download, ShieldCheck } from "lucide-react";
 import { exportAddress, type Question, useVerifyLog, type Verdict } from "../../api/history";
-import { words } from "../../words";
+import { t } from "../../words";
 
 /** Takes out what is shown as a file, and has the whole log verified. */
 export function LogExport({ question }: { question: Question }) {
@@ -10,7 +10,7 @@ export function LogExport({ question }: { question: Question }) {
       {(["csv", "json"] as const).map((kind) => (
         <a key={kind} className="btn btn-ghost btn-sm" href={exportAddress(question, kind)} download>
           <Download size={14} aria-hidden />
-          {words.history.export[kind]}
+          {t(`history.export.${kind}`)}
         </a>
       ))}
       <button
@@ -20,7 +20,7 @@ export function LogExport({ question }: { question: Question }) {
         onClick={() => verify.mutate()}
       >
         <ShieldCheck size={15} aria-hidden />
-        {words.history.verify}
+        {t("history.verify")}
       </button>
       <span role="status" className="min-w-0 flex-1">
         {verify.data && <VerdictText verdict={verify.data} />}
@@ -34,15 +34,15 @@ function VerdictText({ verdict }: { verdict: Verdict }) {
   if (!verdict.sound)
     return (
       <span className="font-semibold text-error">
-        {verdict.broken !== null && words.history.broken(verdict.broken)} {verdict.faults.slice(0, 3).join(" ")}
+        {verdict.broken !== null && t("history.broken", { n: verdict.broken })} {verdict.faults.slice(0, 3).join(" ")}
       </span>
     );
   return (
     <span className="text-success">
-      {words.history.sound(verdict.entries)}{" "}
+      {t("history.sound", { n: verdict.entries })}{" "}
       {verdict.set_back.map((each) => (
         <span key={each.entry} className="text-secondary">
-          {words.history.setBackAt(each.entry, each.span)}{" "}
+          {t("history.setBackAt", { n: each.entry, span: each.span })}{" "}
         </span>
       ))}
     </span>

@@ -1,7 +1,7 @@
 import { Bar, BarChart, Cell, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import { type Question, useHistoryCounts } from "../../api/history";
 import { showDay } from "../../components/moments";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 
 type Props = { question: Question; onPick: (from: string | null, to: string | null) => void };
 type Count = { from: string; to: string; count: number };
@@ -16,11 +16,11 @@ export function OverTime({ question, onPick }: Props) {
   return (
     <figure className="sheet mb-4 px-4 pt-3 pb-1">
       <figcaption className="mb-1 flex flex-wrap items-baseline gap-x-3 text-xs">
-        <span className="font-semibold">{words.history.overTime[found.period]}</span>
-        <span className="quiet">{words.history.saves(total)}</span>
+        <span className="font-semibold">{t(`history.overTime.${found.period}`)}</span>
+        <span className="quiet">{t("history.saves", { count: total })}</span>
         {(question.from || question.to) && (
           <button type="button" className="link" onClick={() => onPick(null, null)}>
-            {words.history.wholeTime}
+            {t("history.wholeTime")}
           </button>
         )}
       </figcaption>
@@ -69,7 +69,7 @@ export function OverTime({ question, onPick }: Props) {
             .filter((each) => each.count > 0)
             .map((each) => (
               <button key={each.from} type="button" onClick={() => pick(each, single, onPick)}>
-                {words.history.barName(showDay(each.from), showDay(each.to), each.count)}
+                {sentences.history.barName(showDay(each.from), showDay(each.to), each.count)}
               </button>
             ))}
         </div>
@@ -86,7 +86,7 @@ function Tip({ count }: { count: Count | undefined }) {
   const days = count.from === count.to ? showDay(count.from) : `${showDay(count.from)} – ${showDay(count.to)}`;
   return (
     <div className="sheet px-2.5 py-1.5 text-xs shadow">
-      {days}: <strong>{words.history.saves(count.count)}</strong>
+      {days}: <strong>{t("history.saves", { count: count.count })}</strong>
     </div>
   );
 }

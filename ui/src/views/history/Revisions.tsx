@@ -6,7 +6,7 @@ import { usePutBack, useSession } from "../../api/queries";
 import { useDesignUndo } from "../../app/useDesignUndo";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
-import { words } from "../../words";
+import { t, word } from "../../words";
 import { Differences } from "./Differences";
 import { PutBack } from "./PutBack";
 
@@ -21,13 +21,13 @@ export function Revisions({ person, onPerson }: Props) {
   return (
     <>
       <label className="mb-3 flex w-fit flex-col gap-0.5 text-xs">
-        {words.history.person}
+        {t("history.person")}
         <select
           className="select select-sm w-44"
           value={person ?? ""}
           onChange={(event) => onPerson(event.target.value || null)}
         >
-          <option value="">{words.history.any}</option>
+          <option value="">{t("history.any")}</option>
           {people.map((each) => (
             <option key={each.id} value={each.id}>
               {each.name}
@@ -39,7 +39,7 @@ export function Revisions({ person, onPerson }: Props) {
         {revisions.data.map((revision) => (
           <RevisionLine key={revision.id} revision={revision} />
         ))}
-        {revisions.data.length === 0 && <li className="p-4">{words.history.none}</li>}
+        {revisions.data.length === 0 && <li className="p-4">{t("history.none")}</li>}
       </ol>
     </>
   );
@@ -54,7 +54,7 @@ function RevisionLine({ revision }: { revision: Revision }) {
     setAsking(false);
     putBack.mutate(revision.id, {
       onSuccess: () =>
-        toast(words.history.putBackDone, { action: { label: words.shell.undo, onClick: undo }, duration: 12_000 }),
+        toast(t("history.putBackDone"), { action: { label: t("shell.undo"), onClick: undo }, duration: 12_000 }),
       onError: (error) => toast.error(error.message),
     });
   };
@@ -70,24 +70,24 @@ function RevisionLine({ revision }: { revision: Revision }) {
           aria-expanded={open}
           onClick={() => setOpen(!open)}
         >
-          {words.history.actions[revision.action] && (
-            <span className="quiet">{words.history.actions[revision.action]} </span>
+          {word(`history.actions.${revision.action}`) && (
+            <span className="quiet">{word(`history.actions.${revision.action}`)} </span>
           )}
           {revision.summary}
         </button>
         <span className="quiet shrink-0 text-xs">{revision.person}</span>
         {revision.current ? (
-          <span className="w-24 shrink-0 text-right font-semibold text-success text-xs">{words.history.current}</span>
+          <span className="w-24 shrink-0 text-right font-semibold text-success text-xs">{t("history.current")}</span>
         ) : (
           <span className="w-24 shrink-0 text-right">
             <button
               type="button"
               className="btn btn-xs"
               disabled={putBack.isPending}
-              title={words.history.putStateBack}
+              title={t("history.putStateBack")}
               onClick={() => setAsking(true)}
             >
-              {words.history.putBack}
+              {t("history.putBack")}
             </button>
           </span>
         )}

@@ -1,6 +1,6 @@
 import type { Table } from "../../api/client";
 import type { FileColumn } from "../../api/imports";
-import { words } from "../../words";
+import { group, sentences, t } from "../../words";
 
 type Props = {
   table: Table;
@@ -17,10 +17,10 @@ export function Columns({ table, columns, onChange }: Props) {
       <table className="w-full text-[0.8125rem]">
         <thead>
           <tr className="border-base-300 border-b text-left text-secondary text-xs">
-            <th className="px-4 py-2 font-semibold">{words.imports.column}</th>
-            <th className="px-4 py-2 font-semibold">{words.imports.shows}</th>
-            <th className="px-4 py-2 font-semibold">{words.imports.field}</th>
-            <th className="px-4 py-2 font-semibold">{words.imports.readAs}</th>
+            <th className="px-4 py-2 font-semibold">{t("imports.column")}</th>
+            <th className="px-4 py-2 font-semibold">{t("imports.shows")}</th>
+            <th className="px-4 py-2 font-semibold">{t("imports.field")}</th>
+            <th className="px-4 py-2 font-semibold">{t("imports.readAs")}</th>
           </tr>
         </thead>
         <tbody>
@@ -36,16 +36,16 @@ export function Columns({ table, columns, onChange }: Props) {
                 </td>
                 <td className="max-w-80 truncate px-4 py-1.5" title={column.samples.join(" · ")}>
                   <span className="mr-2">{column.samples.slice(0, 3).join(" · ")}</span>
-                  <span className="quiet text-xs">{words.imports.filled(column.filled, column.blank)}</span>
+                  <span className="quiet text-xs">{sentences.imports.filled(column.filled, column.blank)}</span>
                 </td>
                 <td className="px-4 py-1.5">
                   <select
                     className="select select-sm w-52"
-                    aria-label={`${words.imports.field}: ${column.column}`}
+                    aria-label={`${t("imports.field")}: ${column.column}`}
                     value={column.field ?? ""}
                     onChange={(event) => onChange(column.column, { field: event.target.value || null })}
                   >
-                    <option value="">{words.imports.leftOut}</option>
+                    <option value="">{t("imports.leftOut")}</option>
                     {fields.map((field) => (
                       <option
                         key={field.key}
@@ -61,13 +61,13 @@ export function Columns({ table, columns, onChange }: Props) {
                   {(kind === "date" || kind === "moment") && column.dated && (
                     <select
                       className="select select-sm w-44"
-                      aria-label={`${words.imports.readAs}: ${column.column}`}
+                      aria-label={`${t("imports.readAs")}: ${column.column}`}
                       value={column.dates}
                       onChange={(event) =>
                         onChange(column.column, { dates: event.target.value as FileColumn["dates"] })
                       }
                     >
-                      {Object.entries(words.imports.orders).map(([order, name]) => (
+                      {group("imports.orders").map(([order, name]) => (
                         <option key={order} value={order}>
                           {name}
                         </option>
@@ -77,13 +77,13 @@ export function Columns({ table, columns, onChange }: Props) {
                   {kind === "number" && (
                     <select
                       className="select select-sm w-44"
-                      aria-label={`${words.imports.readAs}: ${column.column}`}
+                      aria-label={`${t("imports.readAs")}: ${column.column}`}
                       value={column.decimal}
                       onChange={(event) =>
                         onChange(column.column, { decimal: event.target.value as FileColumn["decimal"] })
                       }
                     >
-                      {Object.entries(words.imports.marks).map(([mark, name]) => (
+                      {group("imports.marks").map(([mark, name]) => (
                         <option key={mark} value={mark}>
                           {name}
                         </option>

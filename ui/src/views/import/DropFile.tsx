@@ -2,7 +2,7 @@ import { FileUp } from "lucide-react";
 import { useRef, useState } from "react";
 import { ProblemError } from "../../api/client";
 import { uploadFile } from "../../api/imports";
-import { words } from "../../words";
+import { t } from "../../words";
 
 /** Where a file is dropped or picked. */
 export function DropFile({ onFile }: { onFile: (upload: { id: string; name: string }) => void }) {
@@ -27,7 +27,7 @@ export function DropFile({ onFile }: { onFile: (upload: { id: string; name: stri
 
   return (
     <section
-      aria-label={words.imports.drop}
+      aria-label={t("imports.drop")}
       onDragOver={(event) => {
         event.preventDefault();
         setOver(true);
@@ -42,16 +42,16 @@ export function DropFile({ onFile }: { onFile: (upload: { id: string; name: stri
         ${over ? "border-accent bg-[var(--tint-lit)]" : "border-[var(--stitch)] bg-base-100"}`}
     >
       <FileUp size={28} aria-hidden className="text-secondary" />
-      <p className="text-lg">{words.imports.drop}</p>
+      <p className="text-lg">{t("imports.drop")}</p>
       <button
         type="button"
         className="btn btn-primary btn-sm"
         disabled={share !== null}
         onClick={() => picker.current?.click()}
       >
-        {share === null ? words.imports.or : words.imports.sending(Math.round(share * 100))}
+        {share === null ? t("imports.or") : t("imports.sending", { percent: Math.round(share * 100) })}
       </button>
-      <p className="quiet text-xs">{words.imports.formats}</p>
+      <p className="quiet text-xs">{t("imports.formats")}</p>
       {failure && (
         <p className="text-error" role="alert">
           {failure}
@@ -63,7 +63,7 @@ export function DropFile({ onFile }: { onFile: (upload: { id: string; name: stri
         accept=".csv,.txt,.tsv,.xlsx,.ods,.json,.jsonl,.ndjson"
         className="sr-only"
         tabIndex={-1}
-        aria-label={words.imports.or}
+        aria-label={t("imports.or")}
         onChange={(event) => {
           take(event.target.files?.[0]);
           event.target.value = "";

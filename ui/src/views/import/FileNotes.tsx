@@ -1,5 +1,5 @@
 import type { Look, Options } from "../../api/imports";
-import { words } from "../../words";
+import { sentences, t, word } from "../../words";
 
 type Props = { look: Look; onOptions: (options: Options) => void; onAnother: () => void };
 
@@ -9,9 +9,9 @@ const MANY = 5_000;
 /** What a file is, as it was read, with what can be read otherwise. */
 export function FileNotes({ look, onOptions, onAnother }: Props) {
   const facts = [
-    words.imports.told(look.format, look.rows, look.rows >= MANY),
-    look.encoding && words.imports.encoding(look.encoding),
-    look.delimiter && words.imports.divided[look.delimiter],
+    sentences.imports.told(look.format, look.rows, look.rows >= MANY),
+    look.encoding && t("imports.encoding", { name: look.encoding }),
+    look.delimiter && word(`imports.divided.${look.delimiter}`),
   ].filter(Boolean);
   return (
     <section className="sheet px-4 py-3" aria-label={look.name}>
@@ -20,7 +20,7 @@ export function FileNotes({ look, onOptions, onAnother }: Props) {
         <span className="quiet text-xs">{facts.join(", ")}</span>
         {look.sheets.length > 1 && (
           <label className="flex items-center gap-2 text-xs">
-            {words.imports.sheet}
+            {t("imports.sheet")}
             <select
               className="select select-xs w-40"
               value={look.sheet ?? ""}
@@ -34,7 +34,7 @@ export function FileNotes({ look, onOptions, onAnother }: Props) {
         )}
         <span className="flex-1" />
         <button type="button" className="link text-xs" onClick={onAnother}>
-          {words.imports.another}
+          {t("imports.another")}
         </button>
       </div>
       {look.notes.length > 0 && (

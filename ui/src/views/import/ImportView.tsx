@@ -15,7 +15,7 @@ import { refresh } from "../../api/queryKeys";
 import { type Keep, undoBatch } from "../../api/records";
 import { useTableHere } from "../../app/TableFrame";
 import { useAttempt } from "../../components/useAttempt";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 import { Columns } from "./Columns";
 import { DropFile } from "./DropFile";
 import { FileNotes } from "./FileNotes";
@@ -73,13 +73,13 @@ export default function ImportView() {
       setFound({ what, saved });
       if (!saved) return;
       refresh(client, "records", "history", "tables", "open", "proofs");
-      toast.success(words.imports.done(what.report.saved));
+      toast.success(t("imports.done", { count: what.report.saved }));
     });
   const takeBack = (batch: number) =>
     attempt(async () => {
       const { undone, left } = await undoBatch(batch);
       refresh(client, "records", "history", "tables");
-      toast(words.grid.undone(undone, left));
+      toast(sentences.grid.undone(undone, left));
       setFound(null);
     });
 
@@ -92,10 +92,10 @@ export default function ImportView() {
   return (
     <div className="mx-auto flex max-w-6xl flex-col gap-4 px-5 py-5">
       <div className="flex flex-wrap items-baseline gap-3">
-        <h1 className="text-2xl">{words.imports.title(table.label)}</h1>
-        <p className="quiet flex-1 basis-60 text-xs">{words.imports.aim}</p>
+        <h1 className="text-2xl">{t("imports.title", { table: table.label })}</h1>
+        <p className="quiet flex-1 basis-60 text-xs">{t("imports.aim")}</p>
         <Link to={`/t/${table.key}/records`} className="link text-xs">
-          {words.imports.toRecords}
+          {t("imports.toRecords")}
         </Link>
       </div>
       {!look && <DropFile onFile={(upload) => read(upload.id, {})} />}
@@ -112,7 +112,7 @@ export default function ImportView() {
               <Columns table={table} columns={columns} onChange={change} />
               <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
                 <label className="flex flex-col gap-1">
-                  {words.imports.match}
+                  {t("imports.match")}
                   <select
                     className="select select-sm w-80"
                     value={match}
@@ -121,7 +121,7 @@ export default function ImportView() {
                       setFound(null);
                     }}
                   >
-                    <option value="">{words.imports.matchNone}</option>
+                    <option value="">{t("imports.matchNone")}</option>
                     {table.fields
                       .filter(
                         (field) =>
@@ -129,13 +129,13 @@ export default function ImportView() {
                       )
                       .map((field) => (
                         <option key={field.key} value={field.key}>
-                          {words.imports.matchBy(field.label)}
+                          {t("imports.matchBy", { label: field.label })}
                         </option>
                       ))}
                   </select>
                 </label>
                 <label className="flex flex-col gap-1">
-                  {words.imports.blanks}
+                  {t("imports.blanks")}
                   <select
                     className="select select-sm w-72"
                     value={blanks}
@@ -144,8 +144,8 @@ export default function ImportView() {
                       setFound(null);
                     }}
                   >
-                    <option value="left">{words.imports.blanksLeft}</option>
-                    <option value="kept">{words.imports.blanksKept}</option>
+                    <option value="left">{t("imports.blanksLeft")}</option>
+                    <option value="kept">{t("imports.blanksKept")}</option>
                   </select>
                 </label>
                 <span className="flex-1" />
@@ -155,7 +155,7 @@ export default function ImportView() {
                   disabled={busy || taken.length === 0}
                   onClick={() => run("none")}
                 >
-                  {found ? words.imports.tryAgain : words.imports.tryIt}
+                  {found ? t("imports.tryAgain") : t("imports.tryIt")}
                 </button>
               </div>
             </>
@@ -169,7 +169,7 @@ export default function ImportView() {
                 refusedPath={refusedPath(look.id, options)}
               />
               <div className="flex flex-wrap items-center gap-2">
-                <span className="quiet flex-1 basis-60 text-xs">{words.imports.oneEntry}</span>
+                <span className="quiet flex-1 basis-60 text-xs">{t("imports.oneEntry")}</span>
                 {found.saved && report.batch !== null && (
                   <button
                     type="button"
@@ -177,12 +177,12 @@ export default function ImportView() {
                     disabled={busy}
                     onClick={() => report.batch !== null && takeBack(report.batch)}
                   >
-                    {words.imports.takeBack}
+                    {t("imports.takeBack")}
                   </button>
                 )}
                 {found.saved && (
                   <Link to={`/t/${table.key}/records`} className="btn btn-primary btn-sm">
-                    {words.imports.toRecords}
+                    {t("imports.toRecords")}
                   </Link>
                 )}
                 {!found.saved && report.saved > 0 && (
@@ -192,7 +192,9 @@ export default function ImportView() {
                     disabled={busy}
                     onClick={() => run(report.refused > 0 ? "passing" : "all")}
                   >
-                    {report.refused > 0 ? words.imports.savePassing(report.saved) : words.imports.saveAll(report.saved)}
+                    {report.refused > 0
+                      ? t("imports.savePassing", { count: report.saved })
+                      : t("imports.saveAll", { count: report.saved })}
                   </button>
                 )}
               </div>

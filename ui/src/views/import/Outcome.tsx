@@ -2,7 +2,7 @@ import { Download } from "lucide-react";
 import type { Table } from "../../api/client";
 import type { Imported } from "../../api/imports";
 import { ChangedRecords } from "../../components/ChangedRecords";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 
 type Props = { table: Table; found: Imported; saved: boolean; refusedPath: string };
 
@@ -14,19 +14,19 @@ export function Outcome({ table, found, saved, refusedPath }: Props) {
   const { report } = found;
   const labelOf = (key: string) => table.fields.find((field) => field.key === key)?.label ?? key;
   const sentence = (id: string | null) =>
-    table.rules.find((each) => each.id === id)?.sentence ?? words.imports.unreadable;
+    table.rules.find((each) => each.id === id)?.sentence ?? t("imports.unreadable");
   return (
     <section className="sheet flex flex-col gap-4 p-4" aria-live="polite">
       <div>
-        <p className="quiet text-xs">{saved ? words.imports.was : words.imports.would}</p>
+        <p className="quiet text-xs">{saved ? t("imports.was") : t("imports.would")}</p>
         <p className="font-title text-xl" role="status">
-          {words.imports.tried(found.made, found.changed, report.unchanged, report.refused)}
+          {sentences.imports.tried(found.made, found.changed, report.unchanged, report.refused)}
         </p>
       </div>
       {report.refused > 0 && (
         <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
           <div>
-            <h3 className="mb-1 text-sm">{words.imports.byRule}</h3>
+            <h3 className="mb-1 text-sm">{t("imports.byRule")}</h3>
             <ul className="flex flex-col gap-1">
               {report.by_rule.map((each) => (
                 <li key={each.rule ?? ""} className="flex gap-3">
@@ -39,17 +39,17 @@ export function Outcome({ table, found, saved, refusedPath }: Props) {
             </ul>
             <a className="btn btn-sm mt-3" href={refusedPath} download>
               <Download size={14} aria-hidden />
-              {words.imports.getRefused}
+              {t("imports.getRefused")}
             </a>
-            <p className="quiet mt-1 text-xs">{words.imports.mend}</p>
+            <p className="quiet mt-1 text-xs">{t("imports.mend")}</p>
           </div>
           <div className="min-w-0">
-            <h3 className="mb-1 text-sm">{words.imports.rows}</h3>
+            <h3 className="mb-1 text-sm">{t("imports.rows")}</h3>
             {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so keys must reach it */}
             <ul tabIndex={0} className="max-h-64 overflow-auto rounded border border-base-300 text-[0.8125rem]">
               {report.refusals.slice(0, SHOWN).map((each) => (
                 <li key={each.place} className="flex gap-3 border-base-300/60 border-b px-3 py-1 last:border-0">
-                  <span className="quiet w-16 shrink-0 tabular-nums">{words.imports.row(each.place)}</span>
+                  <span className="quiet w-16 shrink-0 tabular-nums">{t("imports.row", { n: each.place })}</span>
                   <span className="w-32 shrink-0 truncate" title={each.title}>
                     {each.title}
                   </span>
@@ -65,14 +65,16 @@ export function Outcome({ table, found, saved, refusedPath }: Props) {
                   </span>
                 </li>
               ))}
-              {report.refused > SHOWN && <li className="quiet px-3 py-1">{words.bulk.more(report.refused - SHOWN)}</li>}
+              {report.refused > SHOWN && (
+                <li className="quiet px-3 py-1">{t("bulk.more", { n: report.refused - SHOWN })}</li>
+              )}
             </ul>
           </div>
         </div>
       )}
       {!saved && report.changes.some((each) => each.changes.length > 0) && (
         <div>
-          <h3 className="mb-1 text-sm">{words.imports.samples(report.refused)}</h3>
+          <h3 className="mb-1 text-sm">{t("imports.samples", { count: report.refused })}</h3>
           <ChangedRecords report={report} most={SHOWN} />
         </div>
       )}

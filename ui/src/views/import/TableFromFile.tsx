@@ -5,7 +5,7 @@ import { type Look, makeTable, type Proposed, profileFile } from "../../api/impo
 import { refresh } from "../../api/queryKeys";
 import { useFieldTypes } from "../../components/fieldTypes";
 import { useAttempt } from "../../components/useAttempt";
-import { words } from "../../words";
+import { t } from "../../words";
 import { DropFile } from "./DropFile";
 import { FileNotes } from "./FileNotes";
 
@@ -59,8 +59,8 @@ export default function TableFromFile() {
   return (
     <div className="mx-auto flex max-w-6xl flex-col gap-4 px-5 py-5">
       <div className="flex flex-wrap items-baseline gap-3">
-        <h1 className="text-2xl">{words.imports.newTitle}</h1>
-        <p className="quiet flex-1 basis-60 text-xs">{words.imports.makeNote}</p>
+        <h1 className="text-2xl">{t("imports.newTitle")}</h1>
+        <p className="quiet flex-1 basis-60 text-xs">{t("imports.makeNote")}</p>
       </div>
       {!look && <DropFile onFile={(upload) => read(upload.id, {})} />}
       {failure && (
@@ -72,17 +72,17 @@ export default function TableFromFile() {
         <>
           <FileNotes look={look} onOptions={(how) => read(look.id, how)} onAnother={() => setLook(null)} />
           <label className="flex max-w-sm flex-col gap-1">
-            {words.imports.tableName}
+            {t("imports.tableName")}
             <input className="input input-sm w-full" value={label} onChange={(event) => setLabel(event.target.value)} />
           </label>
           <div className="sheet overflow-auto">
             <table className="w-full text-[0.8125rem]">
               <thead>
                 <tr className="border-base-300 border-b text-left text-secondary text-xs">
-                  <th className="px-4 py-2 font-semibold">{words.imports.field}</th>
-                  <th className="px-4 py-2 font-semibold">{words.imports.type}</th>
-                  <th className="px-4 py-2 font-semibold">{words.imports.shows}</th>
-                  <th className="px-4 py-2 font-semibold">{words.imports.rules}</th>
+                  <th className="px-4 py-2 font-semibold">{t("imports.field")}</th>
+                  <th className="px-4 py-2 font-semibold">{t("imports.type")}</th>
+                  <th className="px-4 py-2 font-semibold">{t("imports.shows")}</th>
+                  <th className="px-4 py-2 font-semibold">{t("imports.rules")}</th>
                 </tr>
               </thead>
               <tbody>
@@ -102,7 +102,7 @@ export default function TableFromFile() {
                         />
                         <input
                           className="input input-sm w-44"
-                          aria-label={`${words.imports.field}: ${field.column}`}
+                          aria-label={`${t("imports.field")}: ${field.column}`}
                           value={field.label}
                           onChange={(event) => change(field.column, { label: event.target.value })}
                         />
@@ -111,7 +111,7 @@ export default function TableFromFile() {
                     <td className="px-4 py-1.5">
                       <select
                         className="select select-sm w-32"
-                        aria-label={`${words.imports.type}: ${field.column}`}
+                        aria-label={`${t("imports.type")}: ${field.column}`}
                         value={field.type}
                         onChange={(event) => change(field.column, { type: event.target.value })}
                       >
@@ -149,7 +149,7 @@ export default function TableFromFile() {
                             {rule.words}
                           </label>
                         ))}
-                        {field.rules.length === 0 && <span className="quiet">{words.imports.noRules}</span>}
+                        {field.rules.length === 0 && <span className="quiet">{t("imports.noRules")}</span>}
                       </div>
                     </td>
                   </tr>
@@ -164,7 +164,7 @@ export default function TableFromFile() {
               disabled={busy || label.trim() === "" || !fields.some((field) => field.taken)}
               onClick={make}
             >
-              {words.imports.make}
+              {t("imports.make")}
             </button>
           </div>
         </>

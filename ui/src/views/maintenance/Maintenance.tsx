@@ -18,7 +18,7 @@ import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { showMoment } from "../../components/moments";
-import { words } from "../../words";
+import { group, sentences, t } from "../../words";
 
 /** A restore ends all sessions. */
 const signedOut = (why: string) => window.dispatchEvent(new CustomEvent(SIGNED_OUT, { detail: why }));
@@ -39,20 +39,20 @@ export default function Maintenance() {
     const { what, copy } = asked;
     setAsked(null);
     if (what === "drop") drop.mutate(copy.name);
-    else restore.mutate(copy.name, { onSuccess: ({ before }) => signedOut(words.care.restored(before)) });
+    else restore.mutate(copy.name, { onSuccess: ({ before }) => signedOut(t("care.restored", { name: before })) });
   };
   return (
     <div className="mx-auto flex max-w-4xl flex-col gap-5 px-5 py-6">
       <div className="flex flex-wrap items-baseline gap-3">
-        <h1 className="text-2xl">{words.care.title}</h1>
-        <p className="quiet flex-1 basis-60 text-xs">{words.care.aim}</p>
+        <h1 className="text-2xl">{t("care.title")}</h1>
+        <p className="quiet flex-1 basis-60 text-xs">{t("care.aim")}</p>
         <button
           type="button"
           className="btn btn-primary btn-sm"
           disabled={make.isPending}
-          onClick={() => make.mutate(undefined, { onSuccess: () => toast.success(words.care.made) })}
+          onClick={() => make.mutate(undefined, { onSuccess: () => toast.success(t("care.made")) })}
         >
-          {words.care.make}
+          {t("care.make")}
         </button>
       </div>
       {failure && (
@@ -60,16 +60,16 @@ export default function Maintenance() {
           {failure.message}
         </p>
       )}
-      <section className="sheet overflow-auto" aria-label={words.care.link}>
+      <section className="sheet overflow-auto" aria-label={t("care.link")}>
         {copies.length === 0 ? (
-          <p className="p-5">{words.care.none}</p>
+          <p className="p-5">{t("care.none")}</p>
         ) : (
           <table className="w-full text-[0.8125rem]">
             <thead>
               <tr className="border-base-300 border-b text-left text-secondary text-xs">
-                <th className="px-4 py-2 font-semibold">{words.care.when}</th>
-                <th className="px-4 py-2 font-semibold">{words.care.why}</th>
-                <th className="px-4 py-2 text-right font-semibold">{words.care.size}</th>
+                <th className="px-4 py-2 font-semibold">{t("care.when")}</th>
+                <th className="px-4 py-2 font-semibold">{t("care.why")}</th>
+                <th className="px-4 py-2 text-right font-semibold">{t("care.size")}</th>
                 <td />
               </tr>
             </thead>
@@ -80,22 +80,22 @@ export default function Maintenance() {
                     {showMoment(copy.made_at)}
                   </td>
                   <td className="px-4 py-1.5">{copy.why}</td>
-                  <td className="px-4 py-1.5 text-right tabular-nums">{words.care.megabytes(copy.bytes)}</td>
+                  <td className="px-4 py-1.5 text-right tabular-nums">{sentences.care.megabytes(copy.bytes)}</td>
                   <td className="px-4 py-1.5">
                     <div className="flex justify-end gap-1.5">
                       <a className="btn btn-ghost btn-xs" href={`/api/backups/${copy.name}`} download>
                         <Download size={13} aria-hidden />
-                        {words.care.get}
+                        {t("care.get")}
                       </a>
                       <button type="button" className="btn btn-xs" onClick={() => setAsked({ what: "restore", copy })}>
-                        {words.care.restore}
+                        {t("care.restore")}
                       </button>
                       <button
                         type="button"
                         className="btn btn-ghost btn-xs text-error"
                         onClick={() => setAsked({ what: "drop", copy })}
                       >
-                        {words.care.drop}
+                        {t("care.drop")}
                       </button>
                     </div>
                   </td>
@@ -106,11 +106,11 @@ export default function Maintenance() {
         )}
       </section>
       <Scheduled key={JSON.stringify(backups.data.settings)} settings={backups.data.settings} />
-      <section className="sheet p-4" aria-label={words.care.check}>
+      <section className="sheet p-4" aria-label={t("care.check")}>
         <div className="flex flex-wrap items-center gap-3">
-          <p className="quiet flex-1">{words.care.checkAim}</p>
+          <p className="quiet flex-1">{t("care.checkAim")}</p>
           <button type="button" className="btn btn-sm" disabled={check.isPending} onClick={() => check.mutate()}>
-            {words.care.check}
+            {t("care.check")}
           </button>
         </div>
         {check.data && (
@@ -119,7 +119,7 @@ export default function Maintenance() {
               <li key={each.what} className="flex items-baseline gap-2.5">
                 <span
                   role="img"
-                  aria-label={each.sound ? words.care.sound : words.care.broken}
+                  aria-label={each.sound ? t("care.sound") : t("care.broken")}
                   className={`inline-block size-2.5 shrink-0
                     ${each.sound ? "rounded-full bg-success" : "rotate-45 bg-error"}`}
                 />
@@ -131,14 +131,14 @@ export default function Maintenance() {
       </section>
       {asked && (
         <Confirm
-          title={(asked.what === "restore" ? words.care.restoreTitle : words.care.dropTitle)(
-            showMoment(asked.copy.made_at),
-          )}
-          action={asked.what === "restore" ? words.care.restore : words.care.drop}
+          title={t(asked.what === "restore" ? "care.restoreTitle" : "care.dropTitle", {
+            when: showMoment(asked.copy.made_at),
+          })}
+          action={asked.what === "restore" ? t("care.restore") : t("care.drop")}
           onConfirm={confirm}
           onClose={() => setAsked(null)}
         >
-          <p>{asked.what === "restore" ? words.care.restoreText : words.care.dropText}</p>
+          <p>{asked.what === "restore" ? t("care.restoreText") : t("care.dropText")}</p>
         </Confirm>
       )}
     </div>
@@ -160,15 +160,15 @@ function Scheduled({ settings }: { settings: Schedule }) {
     </label>
   );
   return (
-    <section className="sheet flex flex-wrap items-end gap-x-5 gap-y-3 p-4" aria-label={words.care.schedule}>
+    <section className="sheet flex flex-wrap items-end gap-x-5 gap-y-3 p-4" aria-label={t("care.schedule")}>
       <label className="flex flex-col gap-1">
-        {words.care.every}
+        {t("care.every")}
         <select
           className="select select-sm w-40"
           value={now.every}
           onChange={(event) => setNow({ ...now, every: event.target.value as Schedule["every"] })}
         >
-          {Object.entries(words.care.everies).map(([every, name]) => (
+          {group("care.everies").map(([every, name]) => (
             <option key={every} value={every}>
               {name}
             </option>
@@ -177,7 +177,7 @@ function Scheduled({ settings }: { settings: Schedule }) {
       </label>
       {(now.every === "day" || now.every === "week") && (
         <label className="flex flex-col gap-1">
-          {words.care.hour}
+          {t("care.hour")}
           <select
             className="select select-sm w-28"
             value={now.hour}
@@ -190,8 +190,8 @@ function Scheduled({ settings }: { settings: Schedule }) {
           </select>
         </label>
       )}
-      {number("keep", words.care.keep)}
-      {number("days", words.care.days)}
+      {number("keep", t("care.keep"))}
+      {number("days", t("care.days"))}
       <span className="flex-1">
         {save.error && (
           <span className="text-error text-xs" role="alert">
@@ -203,9 +203,9 @@ function Scheduled({ settings }: { settings: Schedule }) {
         type="button"
         className="btn btn-sm"
         disabled={save.isPending || JSON.stringify(now) === JSON.stringify(settings)}
-        onClick={() => save.mutate(now, { onSuccess: () => toast(words.care.saved) })}
+        onClick={() => save.mutate(now, { onSuccess: () => toast(t("care.saved")) })}
       >
-        {words.care.save}
+        {t("care.save")}
       </button>
     </section>
   );

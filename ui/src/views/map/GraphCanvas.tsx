@@ -4,7 +4,7 @@ import { TriangleAlert } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { MapField, MapRule } from "../../api/client";
 import { Mark } from "../../components/Mark";
-import { words } from "../../words";
+import { t, word } from "../../words";
 import type { Graph } from "./graph";
 import { HEIGHT, placed, WIDTH } from "./layout";
 
@@ -62,7 +62,7 @@ export function GraphCanvas({ graph, table, picked, onPick }: Props) {
       source: edge.from,
       target: edge.to,
       focusable: false,
-      label: edge.before ? words.map.before : undefined,
+      label: edge.before ? t("map.before") : undefined,
       style: {
         stroke: lit
           ? "var(--color-secondary)"
@@ -73,7 +73,7 @@ export function GraphCanvas({ graph, table, picked, onPick }: Props) {
     };
   });
   return (
-    <section className="min-h-0" aria-label={words.map.title} data-ready={places.size > 0 || undefined}>
+    <section className="min-h-0" aria-label={t("map.title")} data-ready={places.size > 0 || undefined}>
       <ReactFlow
         key={graph.edges.length + (picked ?? table)}
         nodes={nodes}
@@ -131,7 +131,7 @@ function RuleShape({ data }: NodeProps<RuleNode>) {
       <span className="min-w-0">
         <span className="block truncate text-xs leading-tight">{rule.tack}</span>
         <span className="quiet block truncate text-[0.625rem] leading-tight">
-          {rule.place} · {words.map.stages[rule.stage] ?? rule.stage}
+          {rule.place} · {word(`map.stages.${rule.stage}`) ?? rule.stage}
         </span>
       </span>
       {notice && <TriangleAlert size={13} className="ml-auto shrink-0 text-secondary" aria-label={notice} />}

@@ -1,5 +1,5 @@
 import { TriangleAlert } from "lucide-react";
-import { words } from "../../words";
+import { t, word } from "../../words";
 import { type Graph, neighbours } from "./graph";
 
 type Props = { graph: Graph; all: Graph; onPick: (id: string) => void };
@@ -20,9 +20,9 @@ export function MapList({ graph, all, onPick }: Props) {
         <thead>
           <tr className="border-base-300 border-b text-left text-secondary text-xs uppercase tracking-wide">
             <th className="px-3 py-2">#</th>
-            <th className="px-3 py-2">{words.map.rule}</th>
-            <th className="px-3 py-2">{words.map.reads}</th>
-            <th className="px-3 py-2">{words.map.sets}</th>
+            <th className="px-3 py-2">{t("map.rule")}</th>
+            <th className="px-3 py-2">{t("map.reads")}</th>
+            <th className="px-3 py-2">{t("map.sets")}</th>
           </tr>
         </thead>
         <tbody>
@@ -31,7 +31,7 @@ export function MapList({ graph, all, onPick }: Props) {
             return (
               <tr key={rule.id} className="border-base-300/70 border-b align-top">
                 <td className="quiet whitespace-nowrap px-3 py-1.5 tabular-nums">
-                  {rule.place} · {words.map.stages[rule.stage]}
+                  {rule.place} · {word(`map.stages.${rule.stage}`)}
                 </td>
                 <td className="px-3 py-1.5">
                   <button

@@ -6,7 +6,7 @@ import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { SegmentedControl } from "../../components/SegmentedControl";
-import { words } from "../../words";
+import { t } from "../../words";
 import { GraphCanvas } from "./GraphCanvas";
 import { part } from "./graph";
 import { MapList } from "./MapList";
@@ -32,17 +32,17 @@ export default function MapView() {
     <div className="grid h-full grid-rows-[auto_minmax(0,1fr)]">
       <div className="flex flex-wrap items-end gap-3 px-5 pt-5 pb-3">
         <div className="min-w-0 flex-1">
-          <h1 className="text-2xl">{words.map.title}</h1>
+          <h1 className="text-2xl">{t("map.title")}</h1>
           {table.note && <p>{table.note}</p>}
-          <p className="quiet">{words.map.aim}</p>
+          <p className="quiet">{t("map.aim")}</p>
         </div>
         <select
           className="select select-sm w-56"
-          aria-label={words.map.find}
+          aria-label={t("map.find")}
           value={picked ?? ""}
           onChange={(event) => pick(event.target.value || null)}
         >
-          <option value="">{words.map.find}</option>
+          <option value="">{t("map.find")}</option>
           {nodes.map((node) => (
             <option key={node.id} value={node.id}>
               {"tack" in node ? `⊥ ${node.tack}` : node.label}
@@ -53,7 +53,7 @@ export default function MapView() {
         {picked && (
           <button type="button" className="btn btn-ghost btn-sm" onClick={() => pick(null)}>
             <X size={14} aria-hidden />
-            {words.map.clear}
+            {t("map.clear")}
           </button>
         )}
         {way === "graph" && !picked && (
@@ -64,21 +64,21 @@ export default function MapView() {
               checked={checks}
               onChange={() => setChecks(!checks)}
             />
-            {words.map.withChecks}
+            {t("map.withChecks")}
           </label>
         )}
         <SegmentedControl
-          name={words.map.title}
+          name={t("map.title")}
           value={way}
           options={[
-            ["graph", words.map.graph],
-            ["list", words.map.list],
+            ["graph", t("map.graph")],
+            ["list", t("map.list")],
           ]}
           onChange={setWay}
         />
       </div>
       {shown.rules.length === 0 ? (
-        <p className="quiet px-5">{words.map.empty}</p>
+        <p className="quiet px-5">{t("map.empty")}</p>
       ) : (
         <div className={`grid min-h-0 ${picked ? "lg:grid-cols-[minmax(0,1fr)_22rem]" : ""}`}>
           {way === "graph" ? (

@@ -2,7 +2,7 @@ import { TriangleAlert } from "lucide-react";
 import { Link } from "react-router";
 import type { MapField, MapRule } from "../../api/client";
 import { Mark } from "../../components/Mark";
-import { words } from "../../words";
+import { t, word } from "../../words";
 import { type Graph, neighbours, reached } from "./graph";
 
 type Props = { graph: Graph; picked: string; onPick: (id: string) => void };
@@ -51,12 +51,12 @@ export function OfField({ graph, field, bare = false, onPick }: FieldProps) {
         {field.note && <p className="mt-1">{field.note}</p>}
         <p className="quiet mt-1">{field.sentence.split(". ")[0]?.replace(/\.?$/, ".")}</p>
       </div>
-      <List title={words.map.writes} graph={graph} ids={near.writtenBy} none={words.map.byHand} onPick={onPick} />
-      <List title={words.map.checks} graph={graph} ids={near.checkedBy} onPick={onPick} />
-      <List title={words.map.feeds} graph={graph} ids={fields(feeds)} onPick={onPick} />
-      <List title={words.map.follows} graph={graph} ids={fields(follows)} onPick={onPick} />
+      <List title={t("map.writes")} graph={graph} ids={near.writtenBy} none={t("map.byHand")} onPick={onPick} />
+      <List title={t("map.checks")} graph={graph} ids={near.checkedBy} onPick={onPick} />
+      <List title={t("map.feeds")} graph={graph} ids={fields(feeds)} onPick={onPick} />
+      <List title={t("map.follows")} graph={graph} ids={fields(follows)} onPick={onPick} />
       <Link className="link w-fit" to={`/t/${field.table}/rules?field=${field.key}`}>
-        {words.map.openField}
+        {t("map.openField")}
       </Link>
     </div>
   );
@@ -69,7 +69,7 @@ function OfRule({ graph, rule, onPick }: { graph: Graph; rule: MapRule; onPick: 
       <div>
         <h2 className="text-lg">{rule.tack}</h2>
         <p className="quiet text-xs">
-          {rule.table_label} · {words.map.stages[rule.stage]} · {words.map.place(rule.place)}
+          {rule.table_label} · {word(`map.stages.${rule.stage}`)} · {t("map.place", { n: rule.place })}
         </p>
         <p className="mt-1">{rule.sentence}</p>
         {rule.note && <p className="quiet mt-1">{rule.note}</p>}
@@ -80,10 +80,10 @@ function OfRule({ graph, rule, onPick }: { graph: Graph; rule: MapRule; onPick: 
           {notice.message}
         </p>
       ))}
-      <List title={words.map.reads} graph={graph} ids={near.reads} onPick={onPick} />
-      <List title={words.map.sets} graph={graph} ids={[...near.sets, ...near.checks]} onPick={onPick} />
+      <List title={t("map.reads")} graph={graph} ids={near.reads} onPick={onPick} />
+      <List title={t("map.sets")} graph={graph} ids={[...near.sets, ...near.checks]} onPick={onPick} />
       <Link className="link w-fit" to={`/t/${rule.table}/rules?rule=${rule.id}`}>
-        {words.map.openRule}
+        {t("map.openRule")}
       </Link>
     </div>
   );

@@ -5,7 +5,7 @@ import { api, data } from "../../api/client";
 import { queryKeys } from "../../api/queryKeys";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
-import { words } from "../../words";
+import { t } from "../../words";
 
 /** Notices to people. They stay inside the application; nothing leaves the firm. */
 export default function Outbox() {
@@ -21,7 +21,7 @@ export default function Outbox() {
     mutationFn: () => data(api.POST("/api/outbox/check")),
     onSuccess: ({ sent }) => {
       refresh();
-      toast(words.outbox.checked(sent));
+      toast(t("outbox.checked", { count: sent }));
     },
   });
   if (!notices.data) return notices.error ? <Failure error={notices.error} retry={notices.refetch} /> : <Loading />;
@@ -29,14 +29,14 @@ export default function Outbox() {
     <div className="mx-auto max-w-3xl px-5 pt-5 pb-10">
       <div className="mb-4 flex items-end gap-4">
         <div className="min-w-0 flex-1">
-          <h1 className="text-2xl">{words.outbox.title}</h1>
-          <p className="quiet">{words.outbox.aim}</p>
+          <h1 className="text-2xl">{t("outbox.title")}</h1>
+          <p className="quiet">{t("outbox.aim")}</p>
         </div>
         <button type="button" className="btn btn-sm" onClick={() => check.mutate()}>
-          {words.outbox.check}
+          {t("outbox.check")}
         </button>
       </div>
-      {notices.data.length === 0 && <p className="sheet p-6">{words.outbox.empty}</p>}
+      {notices.data.length === 0 && <p className="sheet p-6">{t("outbox.empty")}</p>}
       {notices.data.length > 0 && (
         <ul className="sheet divide-y divide-base-300/70">
           {notices.data.map((notice) => (
@@ -50,7 +50,7 @@ export default function Outbox() {
                 <p className={notice.read ? "" : "font-semibold"}>{notice.subject}</p>
                 <p>{notice.body}</p>
                 <p className="quiet mt-0.5 text-xs">
-                  {words.outbox.to(notice.to)} · {notice.day_text}, {notice.at_text}
+                  {t("outbox.to", { name: notice.to })} · {notice.day_text}, {notice.at_text}
                 </p>
               </div>
               <button
@@ -61,7 +61,7 @@ export default function Outbox() {
                   navigate(notice.path);
                 }}
               >
-                {words.outbox.open}
+                {t("outbox.open")}
               </button>
             </li>
           ))}

@@ -8,7 +8,7 @@ import { usePermissions } from "../../app/usePermissions";
 import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
-import { words } from "../../words";
+import { t } from "../../words";
 import { ProjectFile } from "./ProjectFile";
 import { RenameTable } from "./RenameTable";
 
@@ -26,24 +26,24 @@ export default function Overview() {
         {tables.data.length > 0 && (
           <Link to="/sheet" className="btn btn-ghost btn-sm">
             <ScrollText size={15} aria-hidden />
-            {words.sheet.name}
+            {t("sheet.name")}
           </Link>
         )}
         {may.design && (
           <Link to="/import" className="btn btn-ghost btn-sm">
             <FileUp size={15} aria-hidden />
-            {words.imports.newLink}
+            {t("imports.newLink")}
           </Link>
         )}
         {may.design && (
           <button type="button" className="btn btn-ghost btn-sm" onClick={() => setFile(true)}>
             <FileJson2 size={15} aria-hidden />
-            {words.project.name}
+            {t("project.name")}
           </button>
         )}
         {file && <ProjectFile onClose={() => setFile(false)} />}
       </div>
-      <p className="quiet mt-1 mb-5">{tables.data.length === 0 ? words.overview.empty : words.overview.aim}</p>
+      <p className="quiet mt-1 mb-5">{tables.data.length === 0 ? t("overview.empty") : t("overview.aim")}</p>
       <div className="grid gap-4 sm:grid-cols-2">
         {tables.data.map((table) => (
           <TableSheet key={table.key} table={table} />
@@ -72,7 +72,7 @@ function TableSheet({ table }: { table: TableLine }) {
             <button
               type="button"
               className="btn btn-ghost btn-xs btn-square"
-              title={`${words.overview.rename}: ${table.label}`}
+              title={`${t("overview.rename")}: ${table.label}`}
               onClick={() => setAsking("rename")}
             >
               <Pencil size={14} aria-hidden />
@@ -80,7 +80,7 @@ function TableSheet({ table }: { table: TableLine }) {
             <button
               type="button"
               className="btn btn-ghost btn-xs btn-square"
-              title={`${words.overview.remove}: ${table.label}`}
+              title={`${t("overview.remove")}: ${table.label}`}
               onClick={() => setAsking("remove")}
             >
               <Trash2 size={14} aria-hidden />
@@ -94,24 +94,26 @@ function TableSheet({ table }: { table: TableLine }) {
       <p className="line-clamp-2 text-[0.8125rem]">{table.fields.join(", ")}</p>
       <p className="quiet mt-auto flex flex-wrap gap-x-4 text-xs">
         <Link to={`/t/${table.key}/records`} className="underline-offset-2 hover:underline">
-          {words.overview.records(table.records)}
+          {t("overview.records", { count: table.records })}
         </Link>
-        <span>{words.overview.fields(table.fields.length)}</span>
+        <span>{t("overview.fields", { count: table.fields.length })}</span>
         <Link to={`/t/${table.key}/rules`} className="underline-offset-2 hover:underline">
-          {words.overview.rules(table.rules)}
+          {t("overview.rules", { count: table.rules })}
         </Link>
       </p>
       {asking === "remove" && (
         <Confirm
-          title={words.overview.removeTitle(table.label)}
-          action={words.overview.remove}
+          title={t("overview.removeTitle", { table: table.label })}
+          action={t("overview.remove")}
           onClose={() => setAsking(null)}
-          onConfirm={() => remove.mutate(table.key, { onSuccess: () => toast(words.overview.removed(table.label)) })}
+          onConfirm={() =>
+            remove.mutate(table.key, { onSuccess: () => toast(t("overview.removed", { table: table.label })) })
+          }
         >
-          <p>{words.overview.removeText(table.records)}</p>
+          <p>{t("overview.removeText", { n: table.records })}</p>
           {elsewhere.length > 0 && (
             <>
-              <p className="mt-2">{words.overview.removeElsewhere}</p>
+              <p className="mt-2">{t("overview.removeElsewhere")}</p>
               <ul className="list-disc pl-5">
                 {elsewhere.map((rule) => (
                   <li key={rule}>{rule}</li>
@@ -145,7 +147,7 @@ function NewTable() {
       }}
     >
       <label htmlFor="new-table" className="font-semibold">
-        {words.overview.add}
+        {t("overview.add")}
       </label>
       <div className="flex gap-2">
         <input
@@ -155,13 +157,13 @@ function NewTable() {
             setLabel(event.target.value);
             add.reset();
           }}
-          placeholder={words.overview.addPlaceholder}
+          placeholder={t("overview.addPlaceholder")}
           className="input flex-1"
           aria-invalid={add.isError}
         />
         <button type="submit" className="btn btn-primary" disabled={add.isPending}>
           <Plus size={16} aria-hidden />
-          {words.overview.create}
+          {t("overview.create")}
         </button>
       </div>
       {add.error && (

@@ -1,5 +1,5 @@
 import type { previewProject } from "../../api/project";
-import { words } from "../../words";
+import { t } from "../../words";
 import { LongDifference } from "../history/LongDifference";
 
 type Preview = Awaited<ReturnType<typeof previewProject>>;
@@ -9,17 +9,17 @@ export function ProjectDifferences({ preview }: { preview: Preview }) {
   const { differences, people, losses } = preview;
   const added = differences.filter((each) => !each.before);
   const changed = differences.filter((each) => each.before);
-  if (differences.length === 0 && people.length === 0) return <p className="mt-2">{words.project.same}</p>;
+  if (differences.length === 0 && people.length === 0) return <p className="mt-2">{t("project.same")}</p>;
   return (
     <div className="mt-2 flex flex-col gap-3">
-      <p>{words.project.counts(added.length, changed.length)}</p>
+      <p>{t("project.counts", { count: added.length, changed: changed.length })}</p>
       {losses.map((each) => (
         <p key={each.field} className="font-semibold text-error">
-          {words.project.loses(each.values, each.field)}
+          {t("project.loses", { count: each.values, field: each.field })}
         </p>
       ))}
       {people.length > 0 && (
-        <p>{words.project.people(people.map((each) => `${each.name} (${each.role})`).join(", "))}</p>
+        <p>{t("project.people", { names: people.map((each) => `${each.name} (${each.role})`).join(", ") })}</p>
       )}
       <ul
         className="flex max-h-72 flex-col divide-y divide-base-300 overflow-auto border-base-300 border-y
@@ -29,7 +29,7 @@ export function ProjectDifferences({ preview }: { preview: Preview }) {
           <li key={`${each.what}${each.id}`} className="py-1.5">
             <p className="flex items-baseline gap-2">
               <span className={`shrink-0 text-xs ${each.before ? "text-secondary" : "text-primary"}`}>
-                {each.before ? words.project.changes : words.project.adds}
+                {each.before ? t("project.changes") : t("project.adds")}
               </span>
               <span className="min-w-0 break-words font-semibold">{each.place}</span>
             </p>

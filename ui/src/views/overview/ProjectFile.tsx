@@ -5,7 +5,7 @@ import { toast } from "sonner";
 import { ProblemError } from "../../api/client";
 import { previewProject, useBringIn } from "../../api/project";
 import { Dialog } from "../../components/Dialog";
-import { words } from "../../words";
+import { t } from "../../words";
 import { ProjectDifferences } from "./ProjectDifferences";
 
 /** The whole design as an open file: taken out, and brought in after a look at what it would change. */
@@ -26,16 +26,16 @@ export function ProjectFile({ onClose }: { onClose: () => void }) {
   };
 
   return (
-    <Dialog title={words.project.title} onClose={onClose} wide>
-      <p className="quiet mb-4">{words.project.aim}</p>
+    <Dialog title={t("project.title")} onClose={onClose} wide>
+      <p className="quiet mb-4">{t("project.aim")}</p>
       <div className="flex flex-wrap gap-2">
         <a className="btn btn-sm" href="/api/project" download>
           <Download size={14} aria-hidden />
-          {words.project.out}
+          {t("project.out")}
         </a>
         <button type="button" className="btn btn-sm" onClick={() => picker.current?.click()}>
           <FileUp size={14} aria-hidden />
-          {words.project.in}
+          {t("project.in")}
         </button>
         <input
           ref={picker}
@@ -43,21 +43,21 @@ export function ProjectFile({ onClose }: { onClose: () => void }) {
           accept=".json,application/json"
           className="sr-only"
           tabIndex={-1}
-          aria-label={words.project.in}
+          aria-label={t("project.in")}
           onChange={(event) => {
             read(event.target.files?.[0]);
             event.target.value = "";
           }}
         />
       </div>
-      <h3 className="mt-5 text-base">{words.exports.all}</h3>
-      <p className="quiet mb-2">{words.exports.allAim}</p>
+      <h3 className="mt-5 text-base">{t("exports.all")}</h3>
+      <p className="quiet mb-2">{t("exports.allAim")}</p>
       <div className="flex flex-wrap gap-2">
         {(
           [
-            ["sqlite3", words.exports.sqlite],
-            ["sql", words.exports.sql],
-            ["zip", words.exports.package],
+            ["sqlite3", t("exports.sqlite")],
+            ["sql", t("exports.sql")],
+            ["zip", t("exports.package")],
           ] as const
         ).map(([ending, name]) => (
           <a key={ending} className="btn btn-sm" href={`/api/export.${ending}`} download>
@@ -66,10 +66,10 @@ export function ProjectFile({ onClose }: { onClose: () => void }) {
           </a>
         ))}
       </div>
-      {file && <h3 className="mt-5 text-base">{words.project.of(file.name)}</h3>}
+      {file && <h3 className="mt-5 text-base">{t("project.of", { name: file.name })}</h3>}
       {problem && (
         <div className="mt-2 text-error" role="alert">
-          <p className="font-semibold">{words.project.refused(Math.max(mistakes.length, 1))}</p>
+          <p className="font-semibold">{t("project.refused", { count: Math.max(mistakes.length, 1) })}</p>
           <ul className="mt-1 flex max-h-64 list-disc flex-col gap-1 overflow-auto pl-5">
             {(mistakes.length > 0 ? mistakes : [{ message: problem.message, place: undefined }]).map((each) => (
               <li key={`${each.place ?? ""}${each.message}`} className="break-words">
@@ -83,7 +83,7 @@ export function ProjectFile({ onClose }: { onClose: () => void }) {
       {preview.data && !problem && <ProjectDifferences preview={preview.data} />}
       <div className="mt-5 flex justify-end gap-2">
         <button type="button" className="btn btn-sm" onClick={onClose}>
-          {words.common.close}
+          {t("common.close")}
         </button>
         {file && preview.data && !problem && (
           <button
@@ -93,13 +93,13 @@ export function ProjectFile({ onClose }: { onClose: () => void }) {
             onClick={() =>
               bringIn.mutate(file.text, {
                 onSuccess: () => {
-                  toast.success(words.project.done(preview.data.name));
+                  toast.success(t("project.done", { name: preview.data.name }));
                   onClose();
                 },
               })
             }
           >
-            {words.project.bringIn}
+            {t("project.bringIn")}
           </button>
         )}
       </div>

@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { TableLine } from "../../api/client";
 import { useRenameTable } from "../../api/queries";
 import { Dialog } from "../../components/Dialog";
-import { words } from "../../words";
+import { t } from "../../words";
 
 /** Asks for a table's names. */
 export function RenameTable({ table, onClose }: { table: TableLine; onClose: () => void }) {
@@ -10,7 +10,7 @@ export function RenameTable({ table, onClose }: { table: TableLine; onClose: () 
   const [label, setLabel] = useState(table.label);
   const [one, setOne] = useState(table.one === "Record" ? "" : table.one);
   return (
-    <Dialog title={words.overview.renameTitle} onClose={onClose}>
+    <Dialog title={t("overview.renameTitle")} onClose={onClose}>
       <form
         className="flex flex-col gap-3"
         onSubmit={(event) => {
@@ -19,11 +19,11 @@ export function RenameTable({ table, onClose }: { table: TableLine; onClose: () 
         }}
       >
         <label className="flex flex-col gap-1">
-          {words.overview.label}
+          {t("overview.label")}
           <input className="input w-full" value={label} onChange={(event) => setLabel(event.target.value)} />
         </label>
         <label className="flex flex-col gap-1">
-          {words.overview.one}
+          {t("overview.one")}
           <input className="input w-full" value={one} onChange={(event) => setOne(event.target.value)} />
         </label>
         {rename.error && (
@@ -33,10 +33,10 @@ export function RenameTable({ table, onClose }: { table: TableLine; onClose: () 
         )}
         <div className="flex justify-end gap-2">
           <button type="button" className="btn btn-sm" onClick={onClose}>
-            {words.common.cancel}
+            {t("common.cancel")}
           </button>
           <button type="submit" className="btn btn-primary btn-sm" disabled={rename.isPending}>
-            {words.common.save}
+            {t("common.save")}
           </button>
         </div>
       </form>

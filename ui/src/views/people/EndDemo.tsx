@@ -3,7 +3,7 @@ import { toast } from "sonner";
 import type { Session } from "../../api/client";
 import { endDemo, useSecurity } from "../../api/security";
 import { Confirm } from "../../components/Confirm";
-import { words } from "../../words";
+import { t } from "../../words";
 import { PasswordDialog } from "./PasswordDialog";
 
 /** The way from the demo to work: nobody comes in without a password any more. */
@@ -15,14 +15,14 @@ export function EndDemo({ session }: { session: Session }) {
       className="mb-4 flex flex-wrap items-center gap-3 rounded border border-secondary border-dashed
       bg-[var(--tint-lit)] px-4 py-3"
     >
-      <p className="min-w-60 flex-1">{words.security.demoRuns}</p>
+      <p className="min-w-60 flex-1">{t("security.demoRuns")}</p>
       <button
         type="button"
         className="btn btn-sm"
         disabled={end.isPending}
         onClick={() => setOpen(session.has_password ? "end" : "password")}
       >
-        {words.security.endDemo}
+        {t("security.endDemo")}
       </button>
       {end.error && (
         <p role="alert" className="w-full text-error">
@@ -30,19 +30,21 @@ export function EndDemo({ session }: { session: Session }) {
         </p>
       )}
       {open === "password" && (
-        <PasswordDialog session={session} why={words.security.passwordFirst} onClose={() => setOpen(null)} />
+        <PasswordDialog session={session} why={t("security.passwordFirst")} onClose={() => setOpen(null)} />
       )}
       {open === "end" && (
         <Confirm
-          title={words.security.endDemoAsk}
-          action={words.security.endDemo}
+          title={t("security.endDemoAsk")}
+          action={t("security.endDemo")}
           onConfirm={() => {
             setOpen(null);
-            end.mutate(undefined, { onSuccess: ({ ended }) => toast(words.security.demoEnded(ended.length)) });
+            end.mutate(undefined, {
+              onSuccess: ({ ended }) => toast(t("security.demoEnded", { count: ended.length })),
+            });
           }}
           onClose={() => setOpen(null)}
         >
-          <p>{words.security.endDemoText}</p>
+          <p>{t("security.endDemoText")}</p>
         </Confirm>
       )}
     </div>

@@ -3,7 +3,7 @@ import { toast } from "sonner";
 import type { Session } from "../../api/client";
 import { useOwnPassword } from "../../api/people";
 import { Dialog } from "../../components/Dialog";
-import { words } from "../../words";
+import { t } from "../../words";
 import { Line } from "../sign_in/SetUp";
 import { Sessions } from "./Sessions";
 
@@ -20,26 +20,26 @@ export function PasswordDialog({ session, onClose, why }: Props) {
       { old, new: fresh },
       {
         onSuccess: () => {
-          toast(words.people.passwordChanged);
+          toast(t("people.passwordChanged"));
           onClose();
         },
       },
     );
   };
   return (
-    <Dialog title={words.people.ownPassword} onClose={onClose}>
+    <Dialog title={t("people.ownPassword")} onClose={onClose}>
       {why && <p className="mb-3">{why}</p>}
       <form className="flex flex-col gap-3" onSubmit={submit}>
-        {session.has_password && <Line label={words.people.oldPassword} value={old} onChange={setOld} secret current />}
-        <Line label={words.people.newPassword} value={fresh} onChange={setFresh} secret />
-        <p className="quiet text-xs">{words.people.passwordHint}</p>
+        {session.has_password && <Line label={t("people.oldPassword")} value={old} onChange={setOld} secret current />}
+        <Line label={t("people.newPassword")} value={fresh} onChange={setFresh} secret />
+        <p className="quiet text-xs">{t("people.passwordHint")}</p>
         {change.error && (
           <p role="alert" className="text-error">
             {change.error.message}
           </p>
         )}
         <button type="submit" className="btn btn-primary self-start" disabled={change.isPending || !fresh}>
-          {words.people.changePassword}
+          {t("people.changePassword")}
         </button>
       </form>
       {!why && (

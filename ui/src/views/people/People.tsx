@@ -4,7 +4,7 @@ import { type PersonEntry, usePeople } from "../../api/people";
 import { useSession } from "../../api/queries";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
-import { words } from "../../words";
+import { t, word } from "../../words";
 import { EndDemo } from "./EndDemo";
 import { PersonDialog } from "./PersonDialog";
 import { SecurityLog } from "./SecurityLog";
@@ -20,12 +20,12 @@ export default function People() {
     <div className="mx-auto max-w-4xl px-5 pt-5 pb-10">
       <div className="mb-4 flex flex-wrap items-end gap-4">
         <div className="min-w-0 flex-1">
-          <h1 className="text-2xl">{words.people.title}</h1>
-          <p className="quiet">{words.people.aim}</p>
+          <h1 className="text-2xl">{t("people.title")}</h1>
+          <p className="quiet">{t("people.aim")}</p>
         </div>
         <button type="button" className="btn btn-primary btn-sm" onClick={() => setOpen("new")}>
           <UserPlus size={15} aria-hidden />
-          {words.people.add}
+          {t("people.add")}
         </button>
       </div>
       {session.data?.demo && <EndDemo session={session.data} />}
@@ -33,7 +33,7 @@ export default function People() {
         <table className="w-full text-left">
           <thead>
             <tr className="border-base-300 border-b text-xs">
-              {[words.people.name, words.people.signIn, words.people.email, words.people.role, words.people.state].map(
+              {[t("people.name"), t("people.signIn"), t("people.email"), t("people.role"), t("people.state")].map(
                 (head) => (
                   <th key={head} className="quiet px-4 py-2 font-semibold">
                     {head}
@@ -41,7 +41,7 @@ export default function People() {
                 ),
               )}
               <th className="px-4 py-2">
-                <span className="sr-only">{words.people.change}</span>
+                <span className="sr-only">{t("people.change")}</span>
               </th>
             </tr>
           </thead>
@@ -51,18 +51,18 @@ export default function People() {
                 <td className="px-4 py-2 font-semibold">{person.name}</td>
                 <td className="px-4 py-2 font-mono text-xs">{person.sign_in}</td>
                 <td className="max-w-56 truncate px-4 py-2">{person.email}</td>
-                <td className="px-4 py-2">{words.people.roles[person.role]}</td>
+                <td className="px-4 py-2">{word(`people.roles.${person.role}`)}</td>
                 <td className="px-4 py-2 text-xs">{state(person)}</td>
                 <td className="px-4 py-2 text-right">
                   {!person.anonymous && (
                     <button
                       type="button"
                       className="btn btn-ghost btn-xs"
-                      aria-label={words.people.changeOf(person.name)}
+                      aria-label={t("people.changeOf", { name: person.name })}
                       onClick={() => setOpen(person)}
                     >
                       <Pencil size={14} aria-hidden />
-                      {words.people.change}
+                      {t("people.change")}
                     </button>
                   )}
                 </td>
@@ -71,7 +71,7 @@ export default function People() {
           </tbody>
         </table>
       </div>
-      <p className="quiet mt-3 text-xs">{words.people.note}</p>
+      <p className="quiet mt-3 text-xs">{t("people.note")}</p>
       <div className="sheet mt-5 p-4">
         <Sessions everybody />
       </div>
@@ -84,6 +84,6 @@ export default function People() {
 }
 
 function state(person: PersonEntry) {
-  if (!person.active) return words.people.inactive;
-  return person.has_password ? words.people.active : words.people.noPassword;
+  if (!person.active) return t("people.inactive");
+  return person.has_password ? t("people.active") : t("people.noPassword");
 }

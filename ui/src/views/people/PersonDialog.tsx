@@ -4,7 +4,7 @@ import { type PersonEntry, type PersonParts, useKeepPerson } from "../../api/peo
 import { makeAnonymous, useSecurity } from "../../api/security";
 import { Confirm } from "../../components/Confirm";
 import { Dialog } from "../../components/Dialog";
-import { words } from "../../words";
+import { t } from "../../words";
 import { Line } from "../sign_in/SetUp";
 
 type Role = NonNullable<PersonParts["role"]>;
@@ -31,20 +31,20 @@ export function PersonDialog({ person, onClose }: { person: PersonEntry | null; 
       { id: person?.id ?? null, ...parts, ...(password ? { password } : {}) },
       {
         onSuccess: (kept) => {
-          toast(words.people.kept(kept.name));
+          toast(t("people.kept", { name: kept.name }));
           onClose();
         },
       },
     );
   };
   return (
-    <Dialog title={person ? person.name : words.people.add} onClose={onClose}>
+    <Dialog title={person ? person.name : t("people.add")} onClose={onClose}>
       <form className="flex flex-col gap-3" onSubmit={submit}>
-        <Line label={words.people.name} value={parts.name} onChange={(name) => set({ name })} />
-        <Line label={words.people.signIn} value={parts.sign_in} onChange={(sign_in) => set({ sign_in })} />
-        <Line label={words.people.email} value={parts.email} onChange={(email) => set({ email })} />
+        <Line label={t("people.name")} value={parts.name} onChange={(name) => set({ name })} />
+        <Line label={t("people.signIn")} value={parts.sign_in} onChange={(sign_in) => set({ sign_in })} />
+        <Line label={t("people.email")} value={parts.email} onChange={(email) => set({ email })} />
         <fieldset className="flex flex-col gap-1.5">
-          <legend className="mb-1 font-semibold text-xs">{words.people.role}</legend>
+          <legend className="mb-1 font-semibold text-xs">{t("people.role")}</legend>
           {ROLES.map((role) => (
             <label key={role} className="flex items-baseline gap-2">
               <input
@@ -53,14 +53,14 @@ export function PersonDialog({ person, onClose }: { person: PersonEntry | null; 
                 checked={parts.role === role}
                 onChange={() => set({ role })}
               />
-              <span className="w-16">{words.people.roles[role]}</span>
-              <span className="quiet text-xs">{words.people.does[role]}</span>
+              <span className="w-16">{t(`people.roles.${role}`)}</span>
+              <span className="quiet text-xs">{t(`people.does.${role}`)}</span>
             </label>
           ))}
         </fieldset>
-        <Line label={words.people.setPassword} value={password} onChange={setPassword} secret />
+        <Line label={t("people.setPassword")} value={password} onChange={setPassword} secret />
         <p className="quiet -mt-2 text-xs">
-          {person?.has_password ? words.people.leaveBlank : words.people.passwordHint}
+          {person?.has_password ? t("people.leaveBlank") : t("people.passwordHint")}
         </p>
         {person && (
           <label className="flex items-baseline gap-2">
@@ -70,7 +70,7 @@ export function PersonDialog({ person, onClose }: { person: PersonEntry | null; 
               checked={parts.active}
               onChange={(event) => set({ active: event.target.checked })}
             />
-            <span>{words.people.maySignIn}</span>
+            <span>{t("people.maySignIn")}</span>
           </label>
         )}
         {failure && (
@@ -80,31 +80,31 @@ export function PersonDialog({ person, onClose }: { person: PersonEntry | null; 
         )}
         <div className="flex flex-wrap items-center gap-3">
           <button type="submit" className="btn btn-primary" disabled={keep.isPending}>
-            {words.common.save}
+            {t("common.save")}
           </button>
           {person && !person.active && (
             <button type="button" className="btn btn-ghost text-error" onClick={() => setAsked(true)}>
-              {words.security.anonymise}
+              {t("security.anonymise")}
             </button>
           )}
         </div>
       </form>
       {person && asked && (
         <Confirm
-          title={words.security.anonymiseAsk(person.name)}
-          action={words.security.anonymiseDo}
+          title={t("security.anonymiseAsk", { name: person.name })}
+          action={t("security.anonymiseDo")}
           onConfirm={() => {
             setAsked(false);
             anonymise.mutate(person.id, {
               onSuccess: (left) => {
-                toast(words.security.anonymised(left.name));
+                toast(t("security.anonymised", { name: left.name }));
                 onClose();
               },
             });
           }}
           onClose={() => setAsked(false)}
         >
-          <p>{words.security.anonymiseText(person.id)}</p>
+          <p>{t("security.anonymiseText", { id: person.id })}</p>
         </Confirm>
       )}
     </Dialog>

@@ -1,6 +1,6 @@
 import { Fragment } from "react";
 import { useSecurityLog } from "../../api/security";
-import { words } from "../../words";
+import { t } from "../../words";
 
 /** Who came in, who was refused, and what happened to people, tokens and backups. */
 export function SecurityLog() {
@@ -8,10 +8,10 @@ export function SecurityLog() {
   if (!log.data) return null;
   const events = log.data.pages.flat();
   return (
-    <section aria-label={words.security.log}>
-      <h2 className="text-base">{words.security.log}</h2>
-      <p className="quiet mb-2 text-xs">{words.security.logAim}</p>
-      {events.length === 0 && <p className="quiet">{words.security.nothing}</p>}
+    <section aria-label={t("security.log")}>
+      <h2 className="text-base">{t("security.log")}</h2>
+      <p className="quiet mb-2 text-xs">{t("security.logAim")}</p>
+      {events.length === 0 && <p className="quiet">{t("security.nothing")}</p>}
       <ul className="flex flex-col text-[0.8125rem]">
         {events.map((event, place) => (
           <Fragment key={event.id}>
@@ -37,7 +37,7 @@ export function SecurityLog() {
           disabled={log.isFetchingNextPage}
           onClick={() => log.fetchNextPage()}
         >
-          {words.security.older}
+          {t("security.older")}
         </button>
       )}
     </section>

@@ -1,7 +1,7 @@
 import { toast } from "sonner";
 import { endOtherSessions, endSession, useSecurity, useSessions } from "../../api/security";
 import { showDay } from "../../components/moments";
-import { words } from "../../words";
+import { t } from "../../words";
 
 /** Where one is signed in; for builders, where anybody is. */
 export function Sessions({ everybody }: { everybody: boolean }) {
@@ -13,16 +13,16 @@ export function Sessions({ everybody }: { everybody: boolean }) {
   const shown = sessions.data.filter((each) => everybody || each.person.id === person);
   const more = sessions.data.some((each) => !each.current && each.person.id === person);
   return (
-    <section aria-label={words.security.sessions}>
+    <section aria-label={t("security.sessions")}>
       <div className="mb-1 flex flex-wrap items-baseline gap-3">
-        <h2 className="flex-1 text-base">{words.security.sessions}</h2>
+        <h2 className="flex-1 text-base">{t("security.sessions")}</h2>
         {more && (
           <button
             type="button"
             className="btn btn-ghost btn-xs"
-            onClick={() => others.mutate(undefined, { onSuccess: () => toast(words.security.othersEnded) })}
+            onClick={() => others.mutate(undefined, { onSuccess: () => toast(t("security.othersEnded")) })}
           >
-            {words.security.endOthers}
+            {t("security.endOthers")}
           </button>
         )}
       </div>
@@ -33,20 +33,20 @@ export function Sessions({ everybody }: { everybody: boolean }) {
               {everybody && <span className="w-40 truncate font-semibold">{each.person.name}</span>}
               <span className="min-w-32 flex-1">{each.device}</span>
               <span className="quiet flex flex-wrap gap-x-4 text-xs">
-                <span>{words.security.since(showDay(each.made_at.slice(0, 10)))}</span>
-                <span>{words.security.used(showDay(each.seen_at.slice(0, 10)))}</span>
+                <span>{t("security.since", { day: showDay(each.made_at.slice(0, 10)) })}</span>
+                <span>{t("security.used", { day: showDay(each.seen_at.slice(0, 10)) })}</span>
               </span>
             </span>
             {each.current ? (
-              <span className="w-9 text-right text-secondary text-xs">{words.security.here}</span>
+              <span className="w-9 text-right text-secondary text-xs">{t("security.here")}</span>
             ) : (
               <button
                 type="button"
                 className="link w-9 text-right text-error text-xs"
-                aria-label={words.security.endOf(each.person.name, each.device)}
-                onClick={() => end.mutate(each.id, { onSuccess: () => toast(words.security.ended) })}
+                aria-label={t("security.endOf", { name: each.person.name, device: each.device })}
+                onClick={() => end.mutate(each.id, { onSuccess: () => toast(t("security.ended")) })}
               >
-                {words.security.end}
+                {t("security.end")}
               </button>
             )}
           </li>

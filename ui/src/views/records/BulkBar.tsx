@@ -1,6 +1,6 @@
 import type { Table } from "../../api/client";
 import type { BulkWish } from "../../api/records";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = {
   table: Table;
@@ -26,9 +26,9 @@ export function BulkBar({ table, count, matching, all, onDo, onAll, onNone }: Pr
     <section
       className="mb-2 flex flex-wrap items-center gap-2 rounded border border-secondary border-dashed
         bg-[var(--tint-lit)] px-3 py-1.5"
-      aria-label={words.bulk.picked(count)}
+      aria-label={t("bulk.picked", { count })}
     >
-      <span className="font-semibold tabular-nums">{words.bulk.picked(count)}</span>
+      <span className="font-semibold tabular-nums">{t("bulk.picked", { count })}</span>
       {kinds.map(
         ([kind, may]) =>
           may && (
@@ -38,18 +38,18 @@ export function BulkBar({ table, count, matching, all, onDo, onAll, onNone }: Pr
               className={`btn btn-xs ${kind === "delete" ? "text-error" : ""}`}
               onClick={() => onDo(kind)}
             >
-              {words.bulk[kind]}
+              {t(`bulk.${kind}`)}
             </button>
           ),
       )}
       <span className="flex-1" />
       {!all && count < matching && (
         <button type="button" className="link text-xs" onClick={onAll}>
-          {words.bulk.allOf(matching)}
+          {t("bulk.allOf", { n: matching })}
         </button>
       )}
       <button type="button" className="link text-xs" onClick={onNone}>
-        {words.bulk.unpick}
+        {t("bulk.unpick")}
       </button>
     </section>
   );

@@ -5,7 +5,7 @@ import { type BulkWish, changeMany, type Report } from "../../api/records";
 import { Dialog } from "../../components/Dialog";
 import { FieldInput, isReadOnly } from "../../components/record/FieldInput";
 import { useAfterPause } from "../../components/useAfterPause";
-import { words } from "../../words";
+import { t } from "../../words";
 import { ReportOf } from "./ReportOf";
 import type { Writing } from "./useBatchWrite";
 
@@ -60,8 +60,8 @@ export function BulkDialog({ table, kind, target, count, writing, onDone, onClos
       writing.remember(found.batch);
       writing.refresh();
       onDone();
-      toast(words.bulk.done(found.saved), {
-        action: { label: words.bulk.takeBack, onClick: () => writing.takeBack() },
+      toast(t("bulk.done", { count: found.saved }), {
+        action: { label: t("bulk.takeBack"), onClick: () => writing.takeBack() },
       });
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
@@ -72,11 +72,11 @@ export function BulkDialog({ table, kind, target, count, writing, onDone, onClos
   };
 
   return (
-    <Dialog title={words.bulk.titles[kind](count, table.label)} onClose={onClose} wide>
+    <Dialog title={t(`bulk.titles.${kind}`, { count, table: table.label })} onClose={onClose} wide>
       {kind === "change" && field && (
         <div className="mb-4 flex flex-wrap items-start gap-3">
           <label className="flex flex-col gap-1">
-            {words.bulk.field}
+            {t("bulk.field")}
             <select
               className="select select-sm w-56"
               value={key}
@@ -94,7 +94,7 @@ export function BulkDialog({ table, kind, target, count, writing, onDone, onClos
             </select>
           </label>
           <div className="flex min-w-64 flex-1 flex-col gap-1">
-            <label htmlFor="bulk-value">{words.bulk.becomes}</label>
+            <label htmlFor="bulk-value">{t("bulk.becomes")}</label>
             <div className="relative rounded border border-base-300 bg-base-100">
               <FieldInput
                 key={key}
@@ -122,7 +122,7 @@ export function BulkDialog({ table, kind, target, count, writing, onDone, onClos
               />
             </div>
             <span id="bulk-blank" className="quiet text-xs">
-              {words.bulk.blank}
+              {t("bulk.blank")}
             </span>
           </div>
         </div>
@@ -132,12 +132,12 @@ export function BulkDialog({ table, kind, target, count, writing, onDone, onClos
           {failure}
         </p>
       )}
-      {ready && !report && !failure && <p className="quiet mb-3">{words.bulk.looking}</p>}
+      {ready && !report && !failure && <p className="quiet mb-3">{t("bulk.looking")}</p>}
       {report && <ReportOf table={table} report={report} kind={kind} />}
       <div className="mt-5 flex items-center gap-2">
-        <span className="quiet flex-1 text-xs">{words.bulk.oneEntry}</span>
+        <span className="quiet flex-1 text-xs">{t("bulk.oneEntry")}</span>
         <button type="button" className="btn btn-sm" onClick={onClose}>
-          {words.common.cancel}
+          {t("common.cancel")}
         </button>
         <button
           type="button"
@@ -146,8 +146,8 @@ export function BulkDialog({ table, kind, target, count, writing, onDone, onClos
           onClick={go}
         >
           {report && report.saved === 0
-            ? words.bulk.nothing
-            : (report?.refused ? words.bulk.goPassing : words.bulk.go)(report?.saved ?? count, kind)}
+            ? t("bulk.nothing")
+            : t(report?.refused ? `bulk.goPassing.${kind}` : `bulk.go.${kind}`, { count: report?.saved ?? count })}
         </button>
       </div>
     </Dialog>

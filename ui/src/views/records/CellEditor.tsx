@@ -5,7 +5,7 @@ import { FieldInput } from "../../components/record/FieldInput";
 import { keyQueue } from "../../components/record/keyQueue";
 import { PassWarning } from "../../components/record/PassWarning";
 import { useDraft } from "../../components/record/useDraft";
-import { words } from "../../words";
+import { t } from "../../words";
 import { Conflict } from "../forms/Conflict";
 import { clashOf } from "./clash";
 import type { Writing } from "./useBatchWrite";
@@ -160,7 +160,7 @@ export function CellEditor(props: Props) {
       }
       if (waiting) mending.change(waiting.key, { typed, messages: result?.messages ?? [] });
       if (result?.state === "gone") {
-        setMessages([{ message: words.form.gone, rule: null, passable: false }]);
+        setMessages([{ message: t("form.gone"), rule: null, passable: false }]);
         stay();
       } else if (!refuse(result?.messages ?? [])) onDone(to);
     } catch (error) {
@@ -271,7 +271,7 @@ export function CellEditor(props: Props) {
             {each.passable && each.rule && <PassWarning rule={each.rule} draft={draft} />}
           </div>
         ))}
-        {messages.length > 0 && <p className="quiet px-2.5 pb-1 text-xs">{words.records.cellRefused}</p>}
+        {messages.length > 0 && <p className="quiet px-2.5 pb-1 text-xs">{t("records.cellRefused")}</p>}
       </div>
     </div>
   );

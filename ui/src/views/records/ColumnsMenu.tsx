@@ -5,7 +5,7 @@ import { Columns3, GripVertical, Pin } from "lucide-react";
 import type { Column, Table } from "../../api/client";
 import { droppedOn, useDragging } from "../../components/dragging";
 import { Popover } from "../../components/Popover";
-import { words } from "../../words";
+import { t } from "../../words";
 import type { useLayout } from "./useLayout";
 
 type Props = { table: Table; layout: ReturnType<typeof useLayout> };
@@ -21,20 +21,20 @@ export function ColumnsMenu({ table, layout }: Props) {
   const hidden = layout.layout.filter((column) => column.hidden).length;
   return (
     <Popover
-      name={words.grid.columns}
+      name={t("grid.columns")}
       align="right"
       className="btn btn-sm"
       label={
         <>
           <Columns3 size={14} aria-hidden />
-          {words.grid.columns}
+          {t("grid.columns")}
           {hidden > 0 && <span className="quiet tabular-nums">{`${layout.shown.length}/${layout.layout.length}`}</span>}
         </>
       }
     >
       {() => (
         <div className="w-72">
-          <p className="quiet mb-1 px-1 text-xs">{words.grid.columnsAim}</p>
+          <p className="quiet mb-1 px-1 text-xs">{t("grid.columnsAim")}</p>
           <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
             <SortableContext items={layout.layout.map((column) => column.field)} strategy={verticalListSortingStrategy}>
               <ul className="max-h-[55vh] overflow-auto">
@@ -46,7 +46,7 @@ export function ColumnsMenu({ table, layout }: Props) {
           </DndContext>
           {!layout.isUsual && (
             <button type="button" className="link mt-1 px-1 text-xs" onClick={() => layout.put(null)}>
-              {words.grid.usual}
+              {t("grid.usual")}
             </button>
           )}
         </div>
@@ -71,7 +71,7 @@ function Line({ table, column, onChange }: LineProps) {
         className="quiet cursor-grab"
         {...attributes}
         {...listeners}
-        aria-label={words.grid.moveColumn(label)}
+        aria-label={t("grid.moveColumn", { label })}
       >
         <GripVertical size={14} aria-hidden />
       </button>
@@ -79,7 +79,7 @@ function Line({ table, column, onChange }: LineProps) {
         <input
           type="checkbox"
           className="checkbox checkbox-xs"
-          aria-label={words.grid.showColumn(label)}
+          aria-label={t("grid.showColumn", { label })}
           checked={!column.hidden}
           onChange={(event) => onChange(column.field, { hidden: event.target.checked ? undefined : true })}
         />
@@ -88,8 +88,8 @@ function Line({ table, column, onChange }: LineProps) {
       <button
         type="button"
         aria-pressed={Boolean(column.frozen)}
-        title={column.frozen ? words.grid.release(label) : words.grid.hold(label)}
-        aria-label={column.frozen ? words.grid.release(label) : words.grid.hold(label)}
+        title={column.frozen ? t("grid.release", { label }) : t("grid.hold", { label })}
+        aria-label={column.frozen ? t("grid.release", { label }) : t("grid.hold", { label })}
         className={`rounded p-0.5 ${column.frozen ? "text-secondary" : "quiet opacity-50"}`}
         onClick={() => onChange(column.field, { frozen: column.frozen ? undefined : true })}
       >

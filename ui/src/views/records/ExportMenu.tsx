@@ -2,7 +2,7 @@ import { Download } from "lucide-react";
 import type { Table } from "../../api/client";
 import type { View } from "../../api/records";
 import { Popover } from "../../components/Popover";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 import type { GridColumn } from "./useLayout";
 
 type Props = { table: Table; view: View; columns: GridColumn[]; matching: number };
@@ -18,13 +18,13 @@ export function ExportMenu({ table, view, columns, matching }: Props) {
   const shown = { ...view, fields: columns.map((column) => column.field.key).join(",") };
   return (
     <Popover
-      name={words.exports.link}
+      name={t("exports.link")}
       align="right"
       className="btn btn-ghost btn-sm"
       label={
         <>
           <Download size={14} aria-hidden />
-          {words.exports.link}
+          {t("exports.link")}
         </>
       }
     >
@@ -32,8 +32,8 @@ export function ExportMenu({ table, view, columns, matching }: Props) {
         <div className="flex w-80 flex-col gap-3 p-1">
           {(
             [
-              [words.exports.shown(matching, columns.length), shown],
-              [words.exports.whole(table.records, table.fields.length), {}],
+              [sentences.exports.shown(matching, columns.length), shown],
+              [sentences.exports.whole(table.records, table.fields.length), {}],
             ] as [string, Record<string, string>][]
           ).map(([title, query]) => (
             <section key={title} aria-label={title}>
@@ -41,16 +41,16 @@ export function ExportMenu({ table, view, columns, matching }: Props) {
               <div className="flex flex-wrap gap-1.5">
                 {FORMATS.map((format) => (
                   <a key={format} className="btn btn-xs" href={path(format, query)} download onClick={close}>
-                    {words.exports.formats[format]}
+                    {t(`exports.formats.${format}`)}
                   </a>
                 ))}
               </div>
             </section>
           ))}
           <a className="link text-xs" href={`/api/tables/${table.key}/schema.json`} target="_blank" rel="noreferrer">
-            {words.exports.schema}
+            {t("exports.schema")}
           </a>
-          <p className="quiet text-xs">{words.exports.note}</p>
+          <p className="quiet text-xs">{t("exports.note")}</p>
         </div>
       )}
     </Popover>

@@ -3,7 +3,7 @@ import { type Mistake, ProblemError, type Table } from "../../api/client";
 import { checkFormula } from "../../api/queries";
 import { FormulaOrPieces } from "../../components/formula/FormulaOrPieces";
 import { useAfterPause } from "../../components/useAfterPause";
-import { words } from "../../words";
+import { t } from "../../words";
 
 type Props = {
   table: Table;
@@ -49,14 +49,14 @@ export function FilterEditor({ table, filter, search, onFilter, onSearch }: Prop
     <div className="sheet max-w-3xl p-3">
       <FormulaOrPieces
         table={table.key}
-        label={words.filter.show}
+        label={t("filter.show")}
         value={formula}
         onChange={setFormula}
         mistakes={mistakes}
         shapes={["condition"]}
       />
       <p className="quiet mt-1 text-xs" aria-live="polite">
-        {search && formula.trim() === search ? words.filter.searched(search) : words.filter.searchAim}
+        {search && formula.trim() === search ? t("filter.searched", { text: search }) : t("filter.searchAim")}
       </p>
     </div>
   );

@@ -4,7 +4,7 @@ import { ProblemError, type Table } from "../../api/client";
 import { findText, type View } from "../../api/records";
 import { IconButton } from "../../components/IconButton";
 import { useAfterPause } from "../../components/useAfterPause";
-import { words } from "../../words";
+import { t } from "../../words";
 import type { GridColumn } from "./useLayout";
 import type { Place } from "./useRange";
 
@@ -95,28 +95,28 @@ export function FindBar({ table, view, columns, from, onFound, onClose }: Props)
       <input
         ref={box}
         className={`input input-sm w-72 max-w-full ${none ? "input-error" : ""}`}
-        aria-label={words.grid.find}
-        placeholder={words.grid.find}
+        aria-label={t("grid.find")}
+        placeholder={t("grid.find")}
         value={text}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={onKeyDown}
       />
-      <IconButton name={words.grid.findBack} onClick={() => step(true)} disabled={text.trim() === ""}>
+      <IconButton name={t("grid.findBack")} onClick={() => step(true)} disabled={text.trim() === ""}>
         <ChevronUp size={15} aria-hidden />
       </IconButton>
-      <IconButton name={words.grid.findOn} onClick={() => step(false)} disabled={text.trim() === ""}>
+      <IconButton name={t("grid.findOn")} onClick={() => step(false)} disabled={text.trim() === ""}>
         <ChevronDown size={15} aria-hidden />
       </IconButton>
       <span className={`text-xs tabular-nums ${none || failure ? "text-error" : "quiet"}`} aria-live="polite">
         {failure ??
           (none
-            ? words.grid.foundNone(text)
+            ? t("grid.foundNone", { text })
             : found?.number
-              ? words.grid.found(found.number, found.matching)
-              : words.grid.findAim)}
+              ? t("grid.found", { n: found.number, count: found.matching })
+              : t("grid.findAim"))}
       </span>
       <span className="flex-1" />
-      <IconButton name={words.grid.findClose} onClick={onClose}>
+      <IconButton name={t("grid.findClose")} onClick={onClose}>
         <X size={15} aria-hidden />
       </IconButton>
     </search>

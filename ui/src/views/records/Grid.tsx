@@ -8,7 +8,7 @@ import { PAGE, placeOf, type Total, type View } from "../../api/records";
 import { isReadOnly } from "../../components/record/FieldInput";
 import { keyQueue } from "../../components/record/keyQueue";
 import { astray } from "../../components/record/playing";
-import { words } from "../../words";
+import { t } from "../../words";
 import { CellEditor, type Move } from "./CellEditor";
 import { FindBar } from "./FindBar";
 import { GridFoot } from "./GridFoot";
@@ -180,7 +180,7 @@ export function Grid(props: Props) {
   const type = (place: Place, begun: string | null, atEnd = false) => {
     const field = columns[place.column]?.field;
     if (!table.may.edit || !field || isReadOnly(field) || !rows.isThere(place.row)) {
-      if (field && isReadOnly(field)) toast(words.records.notTyped(field.label), { id: "not-typed" });
+      if (field && isReadOnly(field)) toast(t("records.notTyped", { label: field.label }), { id: "not-typed" });
       else if (begun) astray(begun);
       return;
     }
@@ -210,7 +210,7 @@ export function Grid(props: Props) {
     const waits = rows.waitingAt(active.row);
     if (!waits) return picks.none();
     mending.drop([waits.key]);
-    toast(words.grid.gaveUp);
+    toast(t("grid.gaveUp"));
   };
   const fill = (first: Box, before: Box) => {
     const alone = box.top === box.bottom && box.left === box.right;

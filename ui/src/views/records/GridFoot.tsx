@@ -1,6 +1,6 @@
 import type { Column, Field } from "../../api/client";
 import type { Total } from "../../api/records";
-import { words } from "../../words";
+import { t } from "../../words";
 import { EDGE } from "./GridRow";
 import type { GridColumn } from "./useLayout";
 
@@ -53,26 +53,26 @@ export function GridFoot({ columns, template, matching, totals, onTotal }: Props
             >
               {total ? (
                 <>
-                  <span className="quiet">{words.grid.totals[total]}</span>
+                  <span className="quiet">{t(`grid.totals.${total}`)}</span>
                   <span className="truncate font-semibold">{totals ? (shown ?? "–") : "…"}</span>
                 </>
               ) : (
                 <span className="quiet opacity-0 group-focus-within/foot:opacity-100 group-hover/foot:opacity-100">
-                  {words.grid.noTotal}
+                  {t("grid.noTotal")}
                 </span>
               )}
             </div>
             <select
-              aria-label={words.grid.total(field.label)}
+              aria-label={t("grid.total", { label: field.label })}
               tabIndex={-1}
               className="absolute inset-0 cursor-pointer opacity-0"
               value={total ?? ""}
               onChange={(event) => onTotal(field.id, (event.target.value || undefined) as Measure | undefined)}
             >
-              <option value="">{words.grid.noTotal}</option>
+              <option value="">{t("grid.noTotal")}</option>
               {measures(field).map((measure) => (
                 <option key={measure} value={measure}>
-                  {words.grid.totals[measure]}
+                  {t(`grid.totals.${measure}`)}
                 </option>
               ))}
             </select>

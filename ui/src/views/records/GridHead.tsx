@@ -1,6 +1,6 @@
 import { ArrowDown, ArrowUp } from "lucide-react";
 import type { Table } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 import { EDGE, TICK } from "./GridRow";
 import { type Sort, sortedBy } from "./sorting";
 import type { GridColumn, useLayout } from "./useLayout";
@@ -33,7 +33,7 @@ export function GridHead({ columns, template, sort, onSort, resizeHandler, onWid
         <input
           type="checkbox"
           className="checkbox checkbox-xs"
-          aria-label={words.grid.pickAll}
+          aria-label={t("grid.pickAll")}
           checked={everything}
           onChange={onEverything}
         />
@@ -43,7 +43,7 @@ export function GridHead({ columns, template, sort, onSort, resizeHandler, onWid
         className={`${FROZEN} quiet border-base-300 border-r px-2 py-2 text-right text-xs`}
         style={{ left: TICK }}
       >
-        {words.records.number}
+        {t("records.number")}
       </div>
       {columns.map(({ field, width, left }) => {
         const place = sort.findIndex((each) => each.key === field.key);
@@ -58,7 +58,7 @@ export function GridHead({ columns, template, sort, onSort, resizeHandler, onWid
           >
             <button
               type="button"
-              title={words.grid.sortBy(field.label)}
+              title={t("grid.sortBy", { label: field.label })}
               onClick={(event) => onSort(sortedBy(sort, field.key, event.shiftKey))}
               className={`flex h-full w-full items-center gap-1 px-2.5 py-2 font-semibold text-secondary text-xs
                 hover:bg-base-200 ${field.kind === "number" ? "justify-end" : ""}`}
@@ -66,14 +66,14 @@ export function GridHead({ columns, template, sort, onSort, resizeHandler, onWid
               <span className="truncate">{field.label}</span>
               {term && (term.descending ? <ArrowDown size={12} aria-hidden /> : <ArrowUp size={12} aria-hidden />)}
               {term && sort.length > 1 && (
-                <span className="text-[0.65rem]" title={words.grid.sorted(place + 1)}>
+                <span className="text-[0.65rem]" title={t("grid.sorted", { place: place + 1 })}>
                   {place + 1}
                 </span>
               )}
             </button>
             <button
               type="button"
-              aria-label={words.grid.width(field.label)}
+              aria-label={t("grid.width", { label: field.label })}
               onMouseDown={(event) => resizeHandler(field.id)?.(event)}
               onTouchStart={(event) => resizeHandler(field.id)?.(event)}
               onKeyDown={(event) => {

@@ -3,7 +3,7 @@ import { memo } from "react";
 import { Link } from "react-router";
 import type { Field, RecordData, Table } from "../../api/client";
 import { OpenAddress } from "../../components/record/Address";
-import { words } from "../../words";
+import { t } from "../../words";
 import type { GridColumn } from "./useLayout";
 import { type Box, within } from "./useRange";
 import type { Waiting } from "./useRejectedRows";
@@ -65,7 +65,7 @@ export const GridRow = memo(function GridRow(props: Props) {
             type="checkbox"
             tabIndex={-1}
             className="checkbox checkbox-xs"
-            aria-label={words.grid.pick(record.id)}
+            aria-label={t("grid.pick", { n: record.id })}
             checked={picked}
             onClick={(event) => props.onPick(row, event.shiftKey)}
             onChange={() => undefined}
@@ -81,7 +81,7 @@ export const GridRow = memo(function GridRow(props: Props) {
           <Link
             to={`/t/${table.key}/forms/${record.id}`}
             tabIndex={-1}
-            title={words.grid.open(record.title)}
+            title={t("grid.open", { title: record.title })}
             className="quiet tabular-nums underline-offset-2 hover:underline"
           >
             {record.id}
@@ -89,9 +89,9 @@ export const GridRow = memo(function GridRow(props: Props) {
         ) : (
           <span className="quiet">
             {waiting ? (
-              words.grid.newRow
+              t("grid.newRow")
             ) : empty ? (
-              <Plus size={13} className="ml-auto" aria-label={words.grid.emptyRow} />
+              <Plus size={13} className="ml-auto" aria-label={t("grid.emptyRow")} />
             ) : (
               "…"
             )}
@@ -156,7 +156,7 @@ function CellText({ field, record, waiting, empty }: CellTextProps) {
     return field.key in waiting.typed ? made : <span className="stitched">{made}</span>;
   if (waiting && field.key in waiting.typed) {
     const typed = waiting.typed[field.key];
-    return <>{typed === true ? words.records.yes : typed === false ? words.records.no : String(typed ?? "")}</>;
+    return <>{typed === true ? t("records.yes") : typed === false ? t("records.no") : String(typed ?? "")}</>;
   }
   if (!record) return waiting || empty ? null : <span className="inline-block h-2 w-2/3 rounded bg-base-200" />;
   const text = record.texts[field.key];

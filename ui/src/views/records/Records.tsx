@@ -8,7 +8,7 @@ import { useTableHere } from "../../app/TableFrame";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { WithNewLinked } from "../../components/record/WithNewLinked";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 import { TypedAhead } from "../forms/TypedAhead";
 import { BulkBar } from "./BulkBar";
 import { BulkDialog } from "./BulkDialog";
@@ -103,7 +103,7 @@ function Records() {
         else if (result?.state === "refused") mending.change(each.key, { messages: result.messages });
         else mending.drop([each.key]);
       }
-      toast(words.grid.pasted(report.saved, report.refused, 0));
+      toast(sentences.grid.pasted(report.saved, report.refused, 0));
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
       toast.error(error.message);
@@ -119,24 +119,24 @@ function Records() {
         <h1 className="min-w-0 flex-1 basis-40 truncate text-2xl">{table.label}</h1>
         {totals.data && (
           <span className="quiet text-xs">
-            {narrowed ? words.records.filtered(matching ?? 0, total) : words.records.shown(total, total)}
+            {narrowed ? t("records.filtered", { n: matching ?? 0, total }) : sentences.records.shown(total, total)}
           </span>
         )}
         {table.may.edit && table.rules.some((rule) => rule.stage === "tidy") && (
           <Link to={`/t/${table.key}/tidy`} className="btn btn-ghost btn-sm">
-            {words.tidyReview.link}
+            {t("tidyReview.link")}
           </Link>
         )}
         {table.may.edit && (
           <Link to={`/t/${table.key}/import`} className="btn btn-ghost btn-sm">
             <FileUp size={14} aria-hidden />
-            {words.imports.link}
+            {t("imports.link")}
           </Link>
         )}
         {table.may.edit && (
           <Link to={`/t/${table.key}/forms`} className="btn btn-primary btn-sm">
             <Plus size={15} aria-hidden />
-            {`${words.records.add} ${table.one.toLowerCase()}`}
+            {`${t("records.add")} ${table.one.toLowerCase()}`}
           </Link>
         )}
       </div>
@@ -182,13 +182,13 @@ function Records() {
         (totals.error ? !narrowed && <Failure error={totals.error} retry={totals.refetch} /> : <Loading />)}
       {empty && (
         <div className="sheet mb-2 flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-3">
-          <p>{table.may.edit ? words.records.emptyTyped : words.records.empty}</p>
+          <p>{table.may.edit ? t("records.emptyTyped") : t("records.empty")}</p>
           <Link to={`/t/${table.key}/forms`} className="btn btn-primary btn-sm">
-            {words.records.addFirst}
+            {t("records.addFirst")}
           </Link>
         </div>
       )}
-      {total > 0 && matching === 0 && <p className="sheet mb-2 p-6">{words.records.noMatch}</p>}
+      {total > 0 && matching === 0 && <p className="sheet mb-2 p-6">{t("records.noMatch")}</p>}
       {totals.data && (matching !== 0 || table.may.edit) && (
         <div className="sheet flex min-h-0 flex-1 flex-col overflow-hidden">
           <Grid

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { Table } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 import type { Mending, Waiting } from "./useRejectedRows";
 
 type Props = { table: Table; mending: Mending; onRetry: () => void; onGoTo: (row: Waiting) => void };
@@ -28,28 +28,30 @@ export function RejectedRows({ table, mending, onRetry, onGoTo }: Props) {
     <section
       className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1 rounded border border-error
         bg-[var(--tint-refused)] px-3 py-1.5"
-      aria-label={words.grid.waiting(waiting.length)}
+      aria-label={t("grid.waiting", { count: waiting.length })}
     >
-      <span className="font-semibold text-error">{words.grid.waiting(waiting.length)}</span>
+      <span className="font-semibold text-error">{t("grid.waiting", { count: waiting.length })}</span>
       <span className="quiet min-w-0 flex-1 truncate text-xs">
-        {first ? `${label ? `${label}: ` : ""}${first.message}` : words.grid.waitingAim}
+        {first ? `${label ? `${label}: ` : ""}${first.message}` : t("grid.waitingAim")}
       </span>
       {waiting.length > 1 && (
-        <span className="quiet text-xs tabular-nums">{words.grid.waitingPlace(place + 1, waiting.length)}</span>
+        <span className="quiet text-xs tabular-nums">
+          {t("grid.waitingPlace", { n: place + 1, of: waiting.length })}
+        </span>
       )}
       {waiting.length > 1 && (
         <button type="button" className="btn btn-xs" onClick={() => go(-1)}>
-          {words.grid.waitingBefore}
+          {t("grid.waitingBefore")}
         </button>
       )}
       <button type="button" className="btn btn-xs" onClick={() => go(1)}>
-        {waiting.length > 1 ? words.grid.waitingNext : words.grid.waitingShow}
+        {waiting.length > 1 ? t("grid.waitingNext") : t("grid.waitingShow")}
       </button>
       <button type="button" className="btn btn-xs" onClick={onRetry}>
-        {words.grid.retry}
+        {t("grid.retry")}
       </button>
       <button type="button" className="link text-xs" onClick={() => mending.drop(waiting.map((each) => each.key))}>
-        {words.grid.leaveAllOut}
+        {t("grid.leaveAllOut")}
       </button>
     </section>
   );

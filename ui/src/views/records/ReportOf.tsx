@@ -1,7 +1,7 @@
 import type { Table } from "../../api/client";
 import type { Report } from "../../api/records";
 import { ChangedRecords } from "../../components/ChangedRecords";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 
 /** Lines shown of each kind. */
 const SHOWN = 12;
@@ -11,17 +11,17 @@ export function ReportOf({ table, report, kind = "change" }: { table: Table; rep
   const rule = (id: string | null) => table.rules.find((each) => each.id === id);
   return (
     <div className="flex flex-col gap-4">
-      <p role="status">{words.bulk.would(kind, report.saved, report.unchanged, report.refused)}</p>
+      <p role="status">{sentences.bulk.would(kind, report.saved, report.unchanged, report.refused)}</p>
       {report.by_rule.length > 0 && (
-        <section aria-label={words.bulk.refusedBy}>
-          <h3 className="mb-1 text-sm">{words.bulk.refusedBy}</h3>
+        <section aria-label={t("bulk.refusedBy")}>
+          <h3 className="mb-1 text-sm">{t("bulk.refusedBy")}</h3>
           <ul className="mb-2 flex flex-col gap-0.5">
             {report.by_rule.map((each) => (
               <li key={each.rule ?? ""} className="flex gap-3">
                 <span className="w-14 shrink-0 text-right font-semibold text-error tabular-nums">
                   {each.count.toLocaleString("en")}
                 </span>
-                <span>{rule(each.rule)?.sentence ?? each.name ?? words.bulk.noRule}</span>
+                <span>{rule(each.rule)?.sentence ?? each.name ?? t("bulk.noRule")}</span>
               </li>
             ))}
           </ul>
@@ -37,15 +37,15 @@ export function ReportOf({ table, report, kind = "change" }: { table: Table; rep
             ))}
             {report.refused > SHOWN && (
               <li className="quiet px-3 py-1">
-                {words.bulk.more(report.refused - Math.min(SHOWN, report.refusals.length))}
+                {t("bulk.more", { n: report.refused - Math.min(SHOWN, report.refusals.length) })}
               </li>
             )}
           </ul>
         </section>
       )}
       {report.changes.some((each) => each.changes.length > 0) && (
-        <section aria-label={words.bulk.what}>
-          <h3 className="mb-1 text-sm">{words.bulk.what}</h3>
+        <section aria-label={t("bulk.what")}>
+          <h3 className="mb-1 text-sm">{t("bulk.what")}</h3>
           <ChangedRecords report={report} most={SHOWN} />
         </section>
       )}

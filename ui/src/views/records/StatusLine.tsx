@@ -2,7 +2,7 @@ import { useEffect, useState } from "react";
 import { toast } from "sonner";
 import { type Field, ProblemError, type RecordData, type Table } from "../../api/client";
 import { play } from "../../api/proofs";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 import type { Box } from "./useRange";
 import type { Waiting } from "./useRejectedRows";
 
@@ -33,7 +33,7 @@ export function StatusLine({ table, record, waiting, field, box }: Props) {
     if (!record) return;
     try {
       const trial = await play(table.key, { start: { from: "real", record: record.id }, acts: [{ do: "save" }] });
-      setWhy(trial.why[field.key]?.words ?? words.grid.whyNot);
+      setWhy(trial.why[field.key]?.words ?? t("grid.whyNot"));
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
       toast.error(error.message);
@@ -48,23 +48,23 @@ export function StatusLine({ table, record, waiting, field, box }: Props) {
       ) : (
         <>
           <span className={`max-w-[50%] shrink-0 truncate ${field.given && text ? "stitched" : ""}`}>
-            {text || (record || waiting ? words.history.blank : "")}
+            {text || (record || waiting ? t("history.blank") : "")}
           </span>
           <span className="quiet min-w-0 break-words">
-            {why ?? (field.given ? (rule?.sentence ?? words.grid.byRule) : "")}
+            {why ?? (field.given ? (rule?.sentence ?? t("grid.byRule")) : "")}
           </span>
         </>
       )}
       {record && !text && !why && refused.length === 0 && (
         <button type="button" className="link shrink-0" onClick={ask}>
-          {words.grid.why}
+          {t("grid.why")}
         </button>
       )}
       <span className="flex-1" />
       {rows * columns > 1 ? (
-        <span className="quiet shrink-0 tabular-nums">{words.grid.ofMany(rows, columns)}</span>
+        <span className="quiet shrink-0 tabular-nums">{sentences.grid.ofMany(rows, columns)}</span>
       ) : (
-        <span className="quiet hidden shrink-0 truncate xl:inline">{words.grid.hint}</span>
+        <span className="quiet hidden shrink-0 truncate xl:inline">{t("grid.hint")}</span>
       )}
     </div>
   );

@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import type { Column, Filter, Table } from "../../api/client";
 import { useDropFilter, useKeepFilter } from "../../api/queries";
 import { Popover } from "../../components/Popover";
-import { words } from "../../words";
+import { t } from "../../words";
 import { FilterEditor } from "./FilterEditor";
 
 type Props = {
@@ -39,7 +39,7 @@ export function ViewBar(props: Props) {
           onClick={() => setEditing(!editing)}
         >
           <ListFilter size={14} aria-hidden />
-          {words.filter.open}
+          {t("filter.open")}
         </button>
         {table.filters.map((each) => (
           <span
@@ -60,8 +60,8 @@ export function ViewBar(props: Props) {
               <button
                 type="button"
                 className="pr-1.5 text-[var(--quiet)]"
-                title={words.grid.dropView(each.name)}
-                aria-label={words.grid.dropView(each.name)}
+                title={t("grid.dropView", { name: each.name })}
+                aria-label={t("grid.dropView", { name: each.name })}
                 onClick={() => drop.mutate(each.id)}
               >
                 <X size={13} aria-hidden />
@@ -71,11 +71,11 @@ export function ViewBar(props: Props) {
         ))}
         {filter && !open && !editing && <code className="min-w-0 max-w-96 truncate font-mono text-xs">{filter}</code>}
         {search && !editing && (
-          <span className="min-w-0 max-w-96 truncate text-[0.8125rem]">{words.filter.searched(search)}</span>
+          <span className="min-w-0 max-w-96 truncate text-[0.8125rem]">{t("filter.searched", { text: search })}</span>
         )}
         {(filter || open || search) && (
           <button type="button" className="link text-[0.8125rem]" onClick={() => onOpen(null)}>
-            {words.filter.clear}
+            {t("filter.clear")}
           </button>
         )}
         <span className="flex-1" />
@@ -125,7 +125,7 @@ function KeepView({ table, name: before, filter, sort, columns, onKept }: KeepPr
   const [name, setName] = useState(before);
   const keep = useKeepFilter(table.key);
   return (
-    <Popover name={words.grid.keepView} align="right" className="btn btn-ghost btn-sm" label={words.grid.keepView}>
+    <Popover name={t("grid.keepView")} align="right" className="btn btn-ghost btn-sm" label={t("grid.keepView")}>
       {(close) => (
         <form
           className="flex w-72 flex-col gap-2 p-1"
@@ -135,7 +135,7 @@ function KeepView({ table, name: before, filter, sort, columns, onKept }: KeepPr
               { name, formula: filter, sort, columns },
               {
                 onSuccess: (found) => {
-                  toast(words.grid.kept(name));
+                  toast(t("grid.kept", { name }));
                   const kept = found?.filters.find((each) => each.name === name.trim());
                   if (kept) onKept(kept);
                   close();
@@ -145,7 +145,7 @@ function KeepView({ table, name: before, filter, sort, columns, onKept }: KeepPr
           }}
         >
           <label className="flex flex-col gap-1">
-            {words.grid.viewName}
+            {t("grid.viewName")}
             <input className="input input-sm w-full" value={name} onChange={(event) => setName(event.target.value)} />
           </label>
           {keep.error && (
@@ -154,7 +154,7 @@ function KeepView({ table, name: before, filter, sort, columns, onKept }: KeepPr
             </p>
           )}
           <button type="submit" className="btn btn-primary btn-sm" disabled={name.trim() === "" || keep.isPending}>
-            {words.filter.keep}
+            {t("filter.keep")}
           </button>
         </form>
       )}

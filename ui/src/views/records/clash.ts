@@ -1,7 +1,7 @@
 import type { Entry, Message, RecordData } from "../../api/client";
 import type { Typed } from "../../api/queries";
 import type { Written } from "../../api/records";
-import { words } from "../../words";
+import { sentences } from "../../words";
 
 /** Cells that somebody else changed while they were typed: the record before, as it is now, and what they did. */
 export type Clash = { before: RecordData; record: RecordData; theirs: Entry[] };
@@ -21,7 +21,7 @@ export function clashOf(result: Result | undefined, seen: RecordData | null | un
     field,
     fields: [field],
     passable: false,
-    message: words.records.clash(people, record.texts[field] ?? ""),
+    message: sentences.records.clash(people, record.texts[field] ?? ""),
   }));
   return { typed, messages, clash, version: record.version };
 }

@@ -5,14 +5,14 @@ import { api, data, ProblemError, type RecordData, type Table } from "../../api/
 import { queryKeys, refresh as refreshKinds } from "../../api/queryKeys";
 import { type Draft, FEW, type Keep, undoBatch, type Written, writeBatch } from "../../api/records";
 import { writeName } from "../../api/sending";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 import { tableStore } from "./tableStore";
 
 /** Records sent in one request, at most; the server takes as many. */
 export const MOST_ROWS = 5000;
 
 const SILENT = "grid-silent";
-const say = () => toast.warning(words.form.silent, { id: SILENT, duration: Number.POSITIVE_INFINITY });
+const say = () => toast.warning(t("form.silent"), { id: SILENT, duration: Number.POSITIVE_INFINITY });
 
 /**
  * Records on their way: sent again as they were, under their name, should the page go before they are
@@ -134,8 +134,8 @@ export function useBatchWrite(table: Table) {
       if (drafts.length <= FEW) outbox.put(table.id, (before) => [...before, sent]);
       return deliver(sent, inPlace);
     },
-    takeBack: () => inTurn(() => turn(made.current, takenBack.current, words.grid.nothingToUndo, words.grid.undone)),
-    redo: () => inTurn(() => turn(takenBack.current, made.current, words.grid.nothingToRedo, words.grid.redone)),
+    takeBack: () => inTurn(() => turn(made.current, takenBack.current, t("grid.nothingToUndo"), sentences.grid.undone)),
+    redo: () => inTurn(() => turn(takenBack.current, made.current, t("grid.nothingToRedo"), sentences.grid.redone)),
   };
 }
 

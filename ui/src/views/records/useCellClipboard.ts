@@ -3,7 +3,7 @@ import { toast } from "sonner";
 import { type Field, ProblemError, type RecordData, type Scalar, type Table } from "../../api/client";
 import { type Draft, listRecords, queryOf, type View, type Written } from "../../api/records";
 import { isReadOnly } from "../../components/record/FieldInput";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 import { clashOf } from "./clash";
 import { readBlock, toClipboard, writeBlock } from "./clipboard";
 import { spread, turnOf } from "./spreading";
@@ -74,8 +74,8 @@ export function useCellClipboard({ table, view, columns, rows, box, writing, men
 
   const tell = (saved: number, refused: number, passedOver: number) =>
     saved + refused + passedOver === 0
-      ? toast(words.grid.nothingChanged)
-      : (refused > 0 ? toast.warning : toast)(words.grid.pasted(saved, refused, passedOver));
+      ? toast(t("grid.nothingChanged"))
+      : (refused > 0 ? toast.warning : toast)(sentences.grid.pasted(saved, refused, passedOver));
 
   const cells = (all: (RecordData | undefined)[], from: Box): Cell[][] =>
     Array.from({ length: from.bottom - from.top + 1 }, (_, index) => {
@@ -120,7 +120,7 @@ export function useCellClipboard({ table, view, columns, rows, box, writing, men
 
   const tooMuch = (from: number, to: number) => {
     if (to - from < MOST_ROWS) return false;
-    toast.error(words.grid.tooMuch);
+    toast.error(t("grid.tooMuch"));
     return true;
   };
 
@@ -145,7 +145,7 @@ export function useCellClipboard({ table, view, columns, rows, box, writing, men
   const copy = (event: ClipboardEvent) => {
     if (tooMuch(box.top, box.bottom)) return event.preventDefault();
     const count = (box.bottom - box.top + 1) * (box.right - box.left + 1);
-    attempt(() => takeAlong(event).then(() => toast(words.grid.copied(count))));
+    attempt(() => takeAlong(event).then(() => toast(t("grid.copied", { count }))));
   };
 
   const cut = (event: ClipboardEvent) => {
@@ -169,7 +169,7 @@ export function useCellClipboard({ table, view, columns, rows, box, writing, men
     };
     const written = onWriting();
     attempt(async () => {
-      const note = toast.loading(words.grid.pasting);
+      const note = toast.loading(t("grid.pasting"));
       const results = await put(target, at).finally(() => toast.dismiss(note));
       written(
         target,
@@ -199,7 +199,7 @@ export function useCellClipboard({ table, view, columns, rows, box, writing, men
     const chosen = columns.slice(left, right + 1).map(({ field }) => field);
     if (!table.may.edit) return false;
     if (chosen.some((field) => !isReadOnly(field))) return true;
-    if (chosen[0]) toast(words.records.notTyped(chosen[0].label), { id: "not-typed" });
+    if (chosen[0]) toast(t("records.notTyped", { label: chosen[0].label }), { id: "not-typed" });
     return false;
   };
 

@@ -3,7 +3,7 @@ import { toast } from "sonner";
 import { ProblemError } from "../../api/client";
 import type { Typed } from "../../api/queries";
 import type { Written } from "../../api/records";
-import { words } from "../../words";
+import { t } from "../../words";
 import { clashOf } from "./clash";
 import type { Writing } from "./useBatchWrite";
 import type { Mending } from "./useRejectedRows";
@@ -62,7 +62,7 @@ export function useRowSaving(writing: Writing, mending: Mending) {
     if (row?.id !== null || going.current.has(key)) return;
     if (Object.values(row.typed).every((value) => value === null || value === "")) {
       mending.drop([key]);
-      toast(words.grid.nothingTyped);
+      toast(t("grid.nothingTyped"));
       return;
     }
     going.current.add(key);

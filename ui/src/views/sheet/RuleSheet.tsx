@@ -8,7 +8,7 @@ import { usePermissions } from "../../app/usePermissions";
 import { CoverageIcon } from "../../components/CoverageIcon";
 import { Loading } from "../../components/Loading";
 import { Mark } from "../../components/Mark";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 
 /** All tables, fields and rules in plain sentences, to print or to hand on. */
 export default function RuleSheet() {
@@ -27,18 +27,18 @@ export default function RuleSheet() {
     <article className="mx-auto max-w-4xl px-5 pt-5 pb-16 print:max-w-none print:p-0">
       <div className="mb-4 flex items-end gap-3">
         <div className="min-w-0 flex-1">
-          <h1 className="text-2xl">{words.sheet.title(session?.project.name ?? "")}</h1>
-          <p className="quiet">{words.sheet.aim}</p>
+          <h1 className="text-2xl">{t("sheet.title", { project: session?.project.name ?? "" })}</h1>
+          <p className="quiet">{t("sheet.aim")}</p>
         </div>
         {may.design && (
           <a className="btn btn-ghost btn-sm print:hidden" href="/api/sheet.md" download="rule_sheet.md">
             <FileText size={15} aria-hidden />
-            {words.sheet.markdown}
+            {t("sheet.markdown")}
           </a>
         )}
         <button type="button" className="btn btn-sm print:hidden" onClick={() => window.print()}>
           <Printer size={15} aria-hidden />
-          {words.sheet.print}
+          {t("sheet.print")}
         </button>
       </div>
       {tables.map((table) => (
@@ -85,7 +85,7 @@ function OneTable({ table, covered, proofs }: TableProps) {
       </dl>
       {own.length > 0 && (
         <>
-          <h3 className="mt-4 border-base-300 border-t pt-3 text-base">{words.proofs.title}</h3>
+          <h3 className="mt-4 border-base-300 border-t pt-3 text-base">{t("proofs.title")}</h3>
           <ul className="mt-1 flex flex-col gap-0.5 text-[0.8125rem]">
             {own.map((each) => (
               <li key={each.id} className="flex items-baseline gap-2 break-inside-avoid">
@@ -110,7 +110,7 @@ function Shown({ covered, proofs }: { covered: Covered | undefined; proofs: Proo
   return (
     <span className="quiet block text-xs">
       <CoverageIcon state={covered.state} className="mr-1.5 size-2" />
-      {words.sheet.shown(words.proofs.states[covered.state], covered.seen, covered.of, names)}
+      {sentences.sheet.shown(t(`proofs.states.${covered.state}`), covered.seen, covered.of, names)}
     </span>
   );
 }
@@ -144,7 +144,7 @@ function Rows({ table, rule }: { table: Table; rule: RuleParts }) {
                 className={`px-2 py-0.5 ${at === inputs.length ? "border-secondary border-l" : ""}`}
               >
                 {cell || (
-                  <span className="quiet">{at < inputs.length ? words.decision.any : words.decision.cleared}</span>
+                  <span className="quiet">{at < inputs.length ? t("decision.any") : t("decision.cleared")}</span>
                 )}
               </td>
             ))}

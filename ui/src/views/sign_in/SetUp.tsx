@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { api, data, type Session } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 import { Sheet, useSending } from "./Sheet";
 
 type Props = { zones: string[]; onSession: (session: Session) => void };
@@ -22,15 +22,15 @@ export function SetUp({ zones, onSession }: Props) {
   return (
     <div className="max-w-md">
       <Sheet
-        title={words.signIn.firstBuilder}
+        title={t("signIn.firstBuilder")}
         problem={problem}
         onSubmit={() => send(() => data(api.POST("/api/set-up", { body: parts })))}
       >
-        <Line label={words.security.code} value={parts.code} onChange={set("code")} />
-        <p className="quiet -mt-2 text-xs">{words.security.codeHint}</p>
-        <Line label={words.signIn.project} value={parts.project} onChange={set("project")} />
+        <Line label={t("security.code")} value={parts.code} onChange={set("code")} />
+        <p className="quiet -mt-2 text-xs">{t("security.codeHint")}</p>
+        <Line label={t("signIn.project")} value={parts.project} onChange={set("project")} />
         <label className="flex flex-col gap-1">
-          <span className="font-semibold text-xs">{words.signIn.zone}</span>
+          <span className="font-semibold text-xs">{t("signIn.zone")}</span>
           <select
             className="select w-full"
             value={parts.time_zone}
@@ -41,12 +41,12 @@ export function SetUp({ zones, onSession }: Props) {
             ))}
           </select>
         </label>
-        <Line label={words.people.name} value={parts.name} onChange={set("name")} />
-        <Line label={words.signIn.name} value={parts.sign_in} onChange={set("sign_in")} />
-        <Line label={words.signIn.password} value={parts.password} onChange={set("password")} secret />
-        <p className="quiet text-xs">{words.people.passwordHint}</p>
+        <Line label={t("people.name")} value={parts.name} onChange={set("name")} />
+        <Line label={t("signIn.name")} value={parts.sign_in} onChange={set("sign_in")} />
+        <Line label={t("signIn.password")} value={parts.password} onChange={set("password")} secret />
+        <p className="quiet text-xs">{t("people.passwordHint")}</p>
         <button type="submit" className="btn btn-primary self-start" disabled={busy || !complete}>
-          {words.signIn.begin}
+          {t("signIn.begin")}
         </button>
       </Sheet>
     </div>

@@ -1,6 +1,6 @@
 import { type FormEvent, type ReactNode, useState } from "react";
 import type { Session } from "../../api/client";
-import { words } from "../../words";
+import { t } from "../../words";
 
 /** Sends what signs somebody in, and keeps why it did not. */
 export function useSending(onSession: (session: Session) => void) {
@@ -12,7 +12,7 @@ export function useSending(onSession: (session: Session) => void) {
     try {
       onSession(await call());
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : words.errors.unexpected);
+      setProblem(error instanceof Error ? error.message : t("errors.unexpected"));
       setBusy(false);
     }
   };

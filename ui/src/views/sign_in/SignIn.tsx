@@ -5,7 +5,7 @@ import { queryKeys } from "../../api/queryKeys";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
 import { Mark } from "../../components/Mark";
-import { words } from "../../words";
+import { t, word } from "../../words";
 import { SetUp } from "./SetUp";
 import { Sheet, useSending } from "./Sheet";
 
@@ -23,12 +23,12 @@ export default function SignIn({ reason, onSession }: Props) {
         text-neutral-content"
       >
         <Mark />
-        {words.name}
+        {t("name")}
       </header>
       <main className="mx-auto flex w-full max-w-3xl flex-col gap-6 px-5 py-10">
         <div>
-          <h1 className="text-3xl">{set_up ? words.signIn.setUp : project}</h1>
-          <p className="quiet mt-1">{set_up ? words.signIn.setUpAim : words.signIn.aim}</p>
+          <h1 className="text-3xl">{set_up ? t("signIn.setUp") : project}</h1>
+          <p className="quiet mt-1">{set_up ? t("signIn.setUpAim") : t("signIn.aim")}</p>
         </div>
         {reason && (
           <p role="status" className="sheet border-accent px-4 py-3">
@@ -54,12 +54,12 @@ function WithPassword({ onSession }: { onSession: (session: Session) => void }) 
   const { send, problem, busy } = useSending(onSession);
   return (
     <Sheet
-      title={words.signIn.title}
+      title={t("signIn.title")}
       problem={problem}
       onSubmit={() => send(() => data(api.POST("/api/session", { body: { name, password } })))}
     >
       <label className="flex flex-col gap-1">
-        <span className="font-semibold text-xs">{words.signIn.name}</span>
+        <span className="font-semibold text-xs">{t("signIn.name")}</span>
         <input
           className="input w-full"
           autoComplete="username"
@@ -69,7 +69,7 @@ function WithPassword({ onSession }: { onSession: (session: Session) => void }) 
         />
       </label>
       <label className="flex flex-col gap-1">
-        <span className="font-semibold text-xs">{words.signIn.password}</span>
+        <span className="font-semibold text-xs">{t("signIn.password")}</span>
         <input
           className="input w-full"
           type="password"
@@ -79,7 +79,7 @@ function WithPassword({ onSession }: { onSession: (session: Session) => void }) 
         />
       </label>
       <button type="submit" className="btn btn-primary self-start" disabled={busy || !name || !password}>
-        {words.signIn.submit}
+        {t("signIn.submit")}
       </button>
     </Sheet>
   );
@@ -88,8 +88,8 @@ function WithPassword({ onSession }: { onSession: (session: Session) => void }) 
 function DemoPeople({ people, onSession }: { people: Session["people"]; onSession: (session: Session) => void }) {
   const { send, problem, busy } = useSending(onSession);
   return (
-    <Sheet title={words.signIn.demo} problem={problem} onSubmit={() => undefined}>
-      <p className="quiet -mt-2 text-xs">{words.signIn.demoAim}</p>
+    <Sheet title={t("signIn.demo")} problem={problem} onSubmit={() => undefined}>
+      <p className="quiet -mt-2 text-xs">{t("signIn.demoAim")}</p>
       <ul className="flex flex-col gap-1.5">
         {people.map((person) => (
           <li key={person.id}>
@@ -101,7 +101,7 @@ function DemoPeople({ people, onSession }: { people: Session["people"]; onSessio
               onClick={() => send(() => data(api.POST("/api/session/demo", { body: { person_id: person.id } })))}
             >
               <span className="flex-1 font-semibold">{person.name}</span>
-              <span className="quiet text-xs">{words.signIn.does[person.role]}</span>
+              <span className="quiet text-xs">{word(`signIn.does.${person.role}`)}</span>
             </button>
           </li>
         ))}

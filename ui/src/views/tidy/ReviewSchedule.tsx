@@ -1,6 +1,7 @@
 import type { Table } from "../../api/client";
 import { useRenameTable, useSession } from "../../api/queries";
-import { words } from "../../words";
+import { t } from "../../words";
+import { weekdays } from "../../words/lists";
 
 const EVERY = ["hour", "day", "week"] as const;
 
@@ -14,9 +15,9 @@ export function ReviewSchedule({ table }: { table: Table }) {
   const put = (next: Review | null) => change.mutate({ table: table.key, review: next });
   return (
     <div className="mb-4 flex flex-wrap items-center gap-x-2 gap-y-1 text-[0.8125rem]">
-      <span>{words.tidyReview.check}</span>
+      <span>{t("tidyReview.check")}</span>
       <select
-        aria-label={words.tidyReview.howOften}
+        aria-label={t("tidyReview.howOften")}
         className="select select-xs w-32"
         value={review?.every ?? ""}
         onChange={(event) => {
@@ -24,21 +25,21 @@ export function ReviewSchedule({ table }: { table: Table }) {
           put(every ? { hour: 9, weekday: 1, person: me, ...review, every } : null);
         }}
       >
-        <option value="">{words.tidyReview.never}</option>
+        <option value="">{t("tidyReview.never")}</option>
         {EVERY.map((each) => (
           <option key={each} value={each}>
-            {words.tidyReview.every[each]}
+            {t(`tidyReview.every.${each}`)}
           </option>
         ))}
       </select>
       {review?.every === "week" && (
         <select
-          aria-label={words.tidyReview.weekday}
+          aria-label={t("tidyReview.weekday")}
           className="select select-xs w-28"
           value={review.weekday ?? 1}
           onChange={(event) => put({ ...review, weekday: Number(event.target.value) })}
         >
-          {words.tidyReview.days.map((day, index) => (
+          {weekdays().map((day, index) => (
             <option key={day} value={index + 1}>
               {day}
             </option>
@@ -47,7 +48,7 @@ export function ReviewSchedule({ table }: { table: Table }) {
       )}
       {review && review.every !== "hour" && (
         <select
-          aria-label={words.tidyReview.hour}
+          aria-label={t("tidyReview.hour")}
           className="select select-xs w-20"
           value={review.hour ?? 9}
           onChange={(event) => put({ ...review, hour: Number(event.target.value) })}
@@ -61,9 +62,9 @@ export function ReviewSchedule({ table }: { table: Table }) {
       )}
       {review && (
         <>
-          <span>{words.tidyReview.tell}</span>
+          <span>{t("tidyReview.tell")}</span>
           <select
-            aria-label={words.tidyReview.whom}
+            aria-label={t("tidyReview.whom")}
             className="select select-xs w-40"
             value={review.person}
             onChange={(event) => put({ ...review, person: Number(event.target.value) })}
@@ -74,7 +75,7 @@ export function ReviewSchedule({ table }: { table: Table }) {
               </option>
             ))}
           </select>
-          <span className="quiet">{words.tidyReview.ifAny}</span>
+          <span className="quiet">{t("tidyReview.ifAny")}</span>
         </>
       )}
     </div>

@@ -1,7 +1,7 @@
 import { Check, X } from "lucide-react";
 import { Link } from "react-router";
 import { Difference } from "../../components/Difference";
-import { words } from "../../words";
+import { t } from "../../words";
 
 export type Suggestion = { id: number; title: string; field: string; label: string; before: string; after: string };
 
@@ -26,14 +26,14 @@ export function SuggestionLine({ table, suggestion, picked, onPick, onAccept, on
         type="checkbox"
         className="checkbox checkbox-sm"
         checked={picked}
-        aria-label={words.tidyReview.pick(name)}
+        aria-label={t("tidyReview.pick", { name })}
         onChange={onPick}
       />
       <span className="min-w-0 max-sm:hidden">
         <Link
           to={`/t/${table}/forms/${suggestion.id}`}
           className="block truncate underline-offset-2 hover:underline"
-        >{`${words.records.number} ${suggestion.id}`}</Link>
+        >{`${t("records.number")} ${suggestion.id}`}</Link>
         <span className="quiet block truncate text-xs">{suggestion.label}</span>
       </span>
       <Difference before={suggestion.before} after={suggestion.after} />
@@ -41,8 +41,8 @@ export function SuggestionLine({ table, suggestion, picked, onPick, onAccept, on
         <button
           type="button"
           className="btn btn-ghost btn-sm btn-square text-success"
-          title={words.tidyReview.accept}
-          aria-label={`${words.tidyReview.accept}: ${name}`}
+          title={t("tidyReview.accept")}
+          aria-label={`${t("tidyReview.accept")}: ${name}`}
           onClick={onAccept}
         >
           <Check size={16} aria-hidden />
@@ -50,8 +50,8 @@ export function SuggestionLine({ table, suggestion, picked, onPick, onAccept, on
         <button
           type="button"
           className="btn btn-ghost btn-sm btn-square"
-          title={words.tidyReview.ignore}
-          aria-label={`${words.tidyReview.ignore}: ${name}`}
+          title={t("tidyReview.ignore")}
+          aria-label={`${t("tidyReview.ignore")}: ${name}`}
           onClick={onIgnore}
         >
           <X size={16} aria-hidden />

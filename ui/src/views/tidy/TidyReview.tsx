@@ -10,7 +10,7 @@ import { useTableHere } from "../../app/TableFrame";
 import { Confirm } from "../../components/Confirm";
 import { Failure } from "../../components/Failure";
 import { Loading } from "../../components/Loading";
-import { words } from "../../words";
+import { sentences, t } from "../../words";
 import { ReviewSchedule } from "./ReviewSchedule";
 import { type Suggestion, SuggestionLine } from "./SuggestionLine";
 
@@ -61,9 +61,9 @@ export default function TidyReview() {
     onSuccess: (result) => {
       done();
       setTold(result.refused);
-      const text = words.tidyReview.accepted(result.saved, result.left);
+      const text = sentences.tidyReview.accepted(result.saved, result.left);
       const batch = result.batch;
-      if (batch) toast.success(text, { action: { label: words.shell.undo, onClick: () => undo.mutate(batch) } });
+      if (batch) toast.success(text, { action: { label: t("shell.undo"), onClick: () => undo.mutate(batch) } });
       else toast(text);
     },
   });
@@ -77,7 +77,7 @@ export default function TidyReview() {
       ),
     onSuccess: (result) => {
       done();
-      toast(words.tidyReview.ignored(result.ignored));
+      toast(t("tidyReview.ignored", { count: result.ignored }));
     },
   });
   const again = useMutation({
@@ -98,18 +98,18 @@ export default function TidyReview() {
     <div className="mx-auto max-w-5xl px-5 pt-5 pb-10">
       <div className="mb-4 flex flex-wrap items-end gap-4">
         <div className="min-w-0 flex-1">
-          <h1 className="truncate text-2xl">{words.tidyReview.title(table.label)}</h1>
-          <p className="quiet">{words.tidyReview.aim}</p>
+          <h1 className="truncate text-2xl">{t("tidyReview.title", { table: table.label })}</h1>
+          <p className="quiet">{t("tidyReview.aim")}</p>
         </div>
         {ignored > 0 && (
           <button type="button" className="btn btn-ghost btn-sm" onClick={() => again.mutate()}>
-            {words.tidyReview.again(ignored)}
+            {t("tidyReview.again", { n: ignored })}
           </button>
         )}
         {count > 0 && (
           <>
             <button type="button" className="btn btn-sm" onClick={() => ignore.mutate(some)}>
-              {some ? words.tidyReview.ignoreSome(some.length) : words.tidyReview.ignoreAll(count)}
+              {some ? t("tidyReview.ignoreSome", { n: some.length }) : t("tidyReview.ignoreAll", { count })}
             </button>
             <button
               type="button"
@@ -117,7 +117,7 @@ export default function TidyReview() {
               disabled={accept.isPending}
               onClick={() => (some || count === 1 ? accept.mutate(some) : setAsking(true))}
             >
-              {some ? words.tidyReview.acceptSome(some.length) : words.tidyReview.acceptAll(count)}
+              {some ? t("tidyReview.acceptSome", { n: some.length }) : t("tidyReview.acceptAll", { count })}
             </button>
           </>
         )}
@@ -142,15 +142,15 @@ export default function TidyReview() {
       )}
       {count === 0 ? (
         <div className="sheet p-6">
-          <p>{pages.data.pages[0]?.rules ? words.tidyReview.empty : words.tidyReview.noRules}</p>
+          <p>{pages.data.pages[0]?.rules ? t("tidyReview.empty") : t("tidyReview.noRules")}</p>
           {!pages.data.pages[0]?.rules && (
             <Link to={`/t/${table.key}/rules`} className="btn btn-primary btn-sm mt-3">
-              {words.tidyReview.toBoard}
+              {t("tidyReview.toBoard")}
             </Link>
           )}
         </div>
       ) : (
-        <ul className="sheet divide-y divide-base-300/70" aria-label={words.tidyReview.title(table.label)}>
+        <ul className="sheet divide-y divide-base-300/70" aria-label={t("tidyReview.title", { table: table.label })}>
           {all.map((each) => (
             <SuggestionLine
               key={keyOf(each)}
@@ -166,20 +166,20 @@ export default function TidyReview() {
       )}
       {pages.hasNextPage && (
         <button type="button" className="btn btn-sm mt-3" onClick={() => pages.fetchNextPage()}>
-          {words.tidyReview.more(count - all.length)}
+          {t("tidyReview.more", { n: count - all.length })}
         </button>
       )}
       {asking && (
         <Confirm
-          title={words.tidyReview.acceptAll(count)}
-          action={words.tidyReview.acceptAll(count)}
+          title={t("tidyReview.acceptAll", { count })}
+          action={t("tidyReview.acceptAll", { count })}
           onConfirm={() => {
             setAsking(false);
             accept.mutate(null);
           }}
           onClose={() => setAsking(false)}
         >
-          <p>{words.tidyReview.acceptText}</p>
+          <p>{t("tidyReview.acceptText")}</p>
         </Confirm>
       )}
     </div>

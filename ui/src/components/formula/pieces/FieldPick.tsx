@@ -1,5 +1,5 @@
 import type { Names } from "../../../api/client";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { type AllNames, type Field, resolve } from "../places";
 
 type Props = {
@@ -22,13 +22,13 @@ export function FieldPick({ table, names, value, name, onChange, links = false }
       value={value}
       onChange={(event) => onChange(event.target.value)}
     >
-      <option value="">{words.pieces.pickField}</option>
+      <option value="">{t("pieces.pickField")}</option>
       {own.filter(pickable(links)).map((field) => (
         <option key={field.key} value={field.key}>
           {field.label}
         </option>
       ))}
-      <option value="user.name">{words.pieces.person}</option>
+      <option value="user.name">{t("pieces.person")}</option>
       {own
         .filter((field) => field.target)
         .map((link) => (

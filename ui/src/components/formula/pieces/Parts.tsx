@@ -1,6 +1,6 @@
 import { ArrowLeft, ArrowRight, Plus, X } from "lucide-react";
 import type { Part } from "../../../api/client";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import type { AllNames } from "../places";
 import { FieldPick } from "./FieldPick";
 
@@ -19,7 +19,7 @@ export function Parts({ table, names, name, parts, onChange }: Props) {
   return (
     <fieldset className="flex flex-col gap-1.5">
       <legend className="mb-1 font-semibold">{name}</legend>
-      {parts.length === 0 && <p className="quiet">{words.pieces.nothing}</p>}
+      {parts.length === 0 && <p className="quiet">{t("pieces.nothing")}</p>}
       {parts.map((part, at) => (
         <div
           // biome-ignore lint/suspicious/noArrayIndexKey: a part is known by its place alone
@@ -30,38 +30,38 @@ export function Parts({ table, names, name, parts, onChange }: Props) {
             {part.field === undefined ? (
               <>
                 <input
-                  aria-label={words.pieces.text}
+                  aria-label={t("pieces.text")}
                   className="input input-sm w-40 font-mono"
                   value={part.text ?? ""}
-                  placeholder={words.pieces.text}
+                  placeholder={t("pieces.text")}
                   onChange={(event) => put(at, { text: event.target.value })}
                 />
                 {/^ +$/.test(part.text ?? "") && (
-                  <span className="quiet text-xs">{words.pieces.spaces(part.text?.length ?? 0)}</span>
+                  <span className="quiet text-xs">{t("pieces.spaces", { count: part.text?.length ?? 0 })}</span>
                 )}
               </>
             ) : (
               <FieldPart table={table} names={names} part={part} onChange={(next) => put(at, next)} />
             )}
           </div>
-          <Tool name={words.pieces.earlier} onClick={() => move(at, -1)} disabled={at === 0} icon={ArrowLeft} />
+          <Tool name={t("pieces.earlier")} onClick={() => move(at, -1)} disabled={at === 0} icon={ArrowLeft} />
           <Tool
-            name={words.pieces.later}
+            name={t("pieces.later")}
             onClick={() => move(at, 1)}
             disabled={at === parts.length - 1}
             icon={ArrowRight}
           />
-          <Tool name={words.pieces.remove} onClick={() => remove(at)} icon={X} />
+          <Tool name={t("pieces.remove")} onClick={() => remove(at)} icon={X} />
         </div>
       ))}
       <div className="flex gap-1.5">
         <button type="button" className="btn btn-xs" onClick={() => onChange([...parts, { field: "" }])}>
           <Plus size={12} aria-hidden />
-          {words.pieces.addField}
+          {t("pieces.addField")}
         </button>
         <button type="button" className="btn btn-xs" onClick={() => onChange([...parts, { text: "" }])}>
           <Plus size={12} aria-hidden />
-          {words.pieces.addText}
+          {t("pieces.addText")}
         </button>
       </div>
     </fieldset>
@@ -75,9 +75,9 @@ function FieldPart({ table, names, part, onChange }: FieldProps) {
   const guarded = part.before !== undefined || part.after !== undefined;
   const around = (side: "before" | "after") => (
     <input
-      aria-label={words.pieces[side]}
-      title={words.pieces[side]}
-      placeholder={words.pieces[side]}
+      aria-label={t(`pieces.${side}`)}
+      title={t(`pieces.${side}`)}
+      placeholder={t(`pieces.${side}`)}
       className="input input-sm w-20 font-mono"
       value={part[side] ?? ""}
       onChange={(event) => onChange({ ...part, [side]: event.target.value })}
@@ -89,7 +89,7 @@ function FieldPart({ table, names, part, onChange }: FieldProps) {
       <FieldPick
         table={table}
         names={names}
-        name={words.pieces.field}
+        name={t("pieces.field")}
         value={part.field ?? ""}
         onChange={(field) => onChange({ ...part, field })}
       />
@@ -101,7 +101,7 @@ function FieldPart({ table, names, part, onChange }: FieldProps) {
           checked={guarded}
           onChange={() => onChange(guarded ? { field: part.field } : { field: part.field, before: "", after: " " })}
         />
-        {words.pieces.whenFilled}
+        {t("pieces.whenFilled")}
       </label>
     </>
   );

@@ -1,5 +1,5 @@
 import type { Pieces } from "../../../api/client";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { SegmentedControl } from "../../SegmentedControl";
 import type { AllNames } from "../places";
 import { Parts } from "./Parts";
@@ -19,16 +19,16 @@ export function PiecesEditor({ table, names, shapes, pieces, onChange }: Props) 
     <div className="flex flex-col gap-3">
       {shapes.length > 1 && (
         <SegmentedControl
-          name={words.pieces.shape}
+          name={t("pieces.shape")}
           value={pieces.shape}
-          options={shapes.map((each) => [each, words.pieces.shapes[each]] as const)}
+          options={shapes.map((each) => [each, t(`pieces.shapes.${each}`)] as const)}
           onChange={reshape}
         />
       )}
       {pieces.shape !== "text" && (
         <Tests
           {...shared}
-          name={pieces.shape === "choice" ? words.pieces.ifName : words.pieces.conditionName}
+          name={pieces.shape === "choice" ? t("pieces.ifName") : t("pieces.conditionName")}
           match={pieces.match ?? "all"}
           tests={pieces.tests ?? []}
           onChange={(match, tests) => onChange({ ...pieces, match, tests })}
@@ -37,7 +37,7 @@ export function PiecesEditor({ table, names, shapes, pieces, onChange }: Props) 
       {pieces.shape === "text" && (
         <Parts
           {...shared}
-          name={words.pieces.textName}
+          name={t("pieces.textName")}
           parts={pieces.parts ?? []}
           onChange={(parts) => onChange({ ...pieces, parts })}
         />
@@ -46,13 +46,13 @@ export function PiecesEditor({ table, names, shapes, pieces, onChange }: Props) 
         <>
           <Parts
             {...shared}
-            name={words.pieces.thenName}
+            name={t("pieces.thenName")}
             parts={pieces.met ?? []}
             onChange={(parts) => onChange({ ...pieces, met: parts })}
           />
           <Parts
             {...shared}
-            name={words.pieces.elseName}
+            name={t("pieces.elseName")}
             parts={pieces.unmet ?? []}
             onChange={(parts) => onChange({ ...pieces, unmet: parts })}
           />

@@ -1,6 +1,6 @@
 import { Plus, X } from "lucide-react";
 import type { Test } from "../../../api/client";
-import { words } from "../../../words";
+import { t, word } from "../../../words";
 import { type AllNames, resolve } from "../places";
 import { FieldPick } from "./FieldPick";
 import { Tool } from "./Parts";
@@ -37,14 +37,14 @@ export function Tests({ table, names, name, match, tests, onChange }: Props) {
       <legend className="mb-1 font-semibold">{name}</legend>
       {tests.length > 1 && (
         <label className="flex items-center gap-2 text-xs">
-          {words.pieces.match}
+          {t("pieces.match")}
           <select
             className="select select-xs w-auto"
             value={match}
             onChange={(event) => onChange(event.target.value === "any" ? "any" : "all", tests)}
           >
-            <option value="all">{words.pieces.all}</option>
-            <option value="any">{words.pieces.any}</option>
+            <option value="all">{t("pieces.all")}</option>
+            <option value="any">{t("pieces.any")}</option>
           </select>
         </label>
       )}
@@ -58,12 +58,12 @@ export function Tests({ table, names, name, match, tests, onChange }: Props) {
             links
             table={table}
             names={names}
-            name={words.pieces.field}
+            name={t("pieces.field")}
             value={test.field}
             onChange={(path) => pick(at, path)}
           />
           <select
-            aria-label={words.pieces.relation}
+            aria-label={t("pieces.relation")}
             className="select select-sm w-auto"
             value={test.relation}
             onChange={(event) => relate(at, test, event.target.value)}
@@ -83,7 +83,7 @@ export function Tests({ table, names, name, match, tests, onChange }: Props) {
           />
           <span className="flex-1" />
           <Tool
-            name={words.pieces.remove}
+            name={t("pieces.remove")}
             icon={X}
             onClick={() =>
               onChange(
@@ -100,13 +100,13 @@ export function Tests({ table, names, name, match, tests, onChange }: Props) {
         onClick={() => onChange(match, [...tests, { field: "", relation: "=", value: { text: "" } }])}
       >
         <Plus size={12} aria-hidden />
-        {words.pieces.addTest}
+        {t("pieces.addTest")}
       </button>
     </fieldset>
   );
 }
 
 function relationWord(relation: string, kind: string | undefined) {
-  const days = kind === "date" ? words.pieces.dayRelations[relation] : undefined;
-  return days ?? words.pieces.relations[relation] ?? relation;
+  const days = kind === "date" ? word(`pieces.dayRelations.${relation}`) : undefined;
+  return days ?? word(`pieces.relations.${relation}`) ?? relation;
 }

@@ -1,5 +1,5 @@
 import type { Test, TestValue } from "../../../api/client";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import type { AllNames, Field } from "../places";
 import { FieldPick } from "./FieldPick";
 
@@ -57,21 +57,21 @@ export function ValueInput({ table, names, test, field, onChange }: Props) {
         <FieldPick
           table={table}
           names={names}
-          name={words.pieces.value}
+          name={t("pieces.value")}
           value={value.field ?? ""}
           onChange={(path) => onChange({ field: path })}
         />
       )}
       {way === "value" && <Fixed field={field} value={value} onChange={onChange} />}
       <select
-        aria-label={words.pieces.way}
+        aria-label={t("pieces.way")}
         className="select select-xs w-auto"
         value={way}
         onChange={(event) => change(event.target.value)}
       >
         {ways.map((each) => (
           <option key={each} value={each}>
-            {words.pieces.ways[each]}
+            {t(`pieces.ways.${each}`)}
           </option>
         ))}
       </select>
@@ -85,13 +85,13 @@ function Fixed({ field, value, onChange }: FixedProps) {
   if (value.answer !== undefined) {
     return (
       <select
-        aria-label={words.pieces.value}
+        aria-label={t("pieces.value")}
         className="select select-sm w-auto"
         value={value.answer ? "yes" : "no"}
         onChange={(event) => onChange({ answer: event.target.value === "yes" })}
       >
-        <option value="yes">{words.records.yes}</option>
-        <option value="no">{words.records.no}</option>
+        <option value="yes">{t("records.yes")}</option>
+        <option value="no">{t("records.no")}</option>
       </select>
     );
   }
@@ -102,7 +102,7 @@ function Fixed({ field, value, onChange }: FixedProps) {
     return (
       <input
         type="date"
-        aria-label={words.pieces.value}
+        aria-label={t("pieces.value")}
         className="input input-sm w-36"
         value={value.date}
         onChange={(event) => onChange({ date: event.target.value })}
@@ -112,7 +112,7 @@ function Fixed({ field, value, onChange }: FixedProps) {
   const number = value.number !== undefined;
   return (
     <input
-      aria-label={words.pieces.value}
+      aria-label={t("pieces.value")}
       className="input input-sm w-28"
       inputMode={number ? "decimal" : undefined}
       value={(number ? value.number : value.text) ?? ""}
@@ -125,7 +125,7 @@ function Choice({ choices, value, onChange }: { choices: string[]; value: string
   const all = choices.includes(value) ? choices : [value, ...choices];
   return (
     <select
-      aria-label={words.pieces.value}
+      aria-label={t("pieces.value")}
       className="select select-sm w-auto"
       value={value}
       onChange={(event) => onChange(event.target.value)}
@@ -164,9 +164,9 @@ function ListInput({ field, value, onChange }: ListProps) {
   }
   return (
     <input
-      aria-label={words.pieces.value}
+      aria-label={t("pieces.value")}
       className="input input-sm w-40"
-      placeholder={words.pieces.listHint}
+      placeholder={t("pieces.listHint")}
       value={texts.join("; ")}
       onChange={(event) => onChange(event.target.value.split(/; ?/).map((text) => ({ text })))}
     />

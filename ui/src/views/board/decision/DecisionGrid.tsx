@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowLeftRight, ArrowUp, X } from "lucide-react";
 import { type ClipboardEvent, type KeyboardEvent, useRef } from "react";
 import type { Mistake, Table } from "../../../api/client";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import {
   type Decision,
   moved,
@@ -94,12 +94,12 @@ export function DecisionGrid({ table, decision, faults, formulaFaults, lit, onCh
             <td className="w-8" />
             {decision.inputs.length > 0 && (
               <th colSpan={decision.inputs.length} className="px-2 pt-1.5">
-                {words.decision.inputs}
+                {t("decision.inputs")}
               </th>
             )}
             {decision.outputs.length > 0 && (
               <th colSpan={decision.outputs.length} className="border-secondary border-l border-dashed px-2 pt-1.5">
-                {words.decision.outputs}
+                {t("decision.outputs")}
               </th>
             )}
             <td className="w-20" />
@@ -147,14 +147,14 @@ export function DecisionGrid({ table, decision, faults, formulaFaults, lit, onCh
                   >
                     <input
                       data-cell={`${row}.${column}`}
-                      aria-label={words.decision.cell(row + 1, label(column))}
+                      aria-label={t("decision.cell", { row: row + 1, label: label(column) })}
                       aria-invalid={Boolean(fault)}
                       title={fault}
                       list={choices(column).length > 0 ? `choices-${column}` : undefined}
                       className={`w-full bg-transparent px-2 py-1 outline-offset-[-2px]
                         ${fault ? "bg-[var(--tint-refused)] text-error" : ""} ${isInput ? "" : "font-semibold"}`}
                       value={cells[column] ?? ""}
-                      placeholder={isInput ? words.decision.any : words.decision.cleared}
+                      placeholder={isInput ? t("decision.any") : t("decision.cleared")}
                       autoComplete="off"
                       onChange={(event) => onChange(withCell(decision, row, column, event.target.value))}
                     />
@@ -209,7 +209,7 @@ function Head({ label, formula, fault, onFormula, onTurn, onRemove }: HeadProps)
       ) : (
         <input
           className={`input input-xs min-w-32 flex-1 font-mono font-normal ${fault ? "input-error" : ""}`}
-          aria-label={words.decision.formulaOf}
+          aria-label={t("decision.formulaOf")}
           aria-invalid={Boolean(fault)}
           title={fault?.message.replaceAll("`", "")}
           value={formula}
@@ -217,8 +217,8 @@ function Head({ label, formula, fault, onFormula, onTurn, onRemove }: HeadProps)
         />
       )}
       <span className="flex opacity-0 focus-within:opacity-100 group-hover/head:opacity-100">
-        <Small label={words.decision.turn(label)} icon={<ArrowLeftRight size={12} aria-hidden />} onClick={onTurn} />
-        <Small label={words.decision.remove(label)} icon={<X size={12} aria-hidden />} onClick={onRemove} />
+        <Small label={t("decision.turn", { label })} icon={<ArrowLeftRight size={12} aria-hidden />} onClick={onTurn} />
+        <Small label={t("decision.remove", { label })} icon={<X size={12} aria-hidden />} onClick={onRemove} />
       </span>
     </div>
   );
@@ -230,18 +230,18 @@ function RowButtons({ row, last, onMove, onRemove }: RowProps) {
   return (
     <span className="opacity-0 focus-within:opacity-100 group-hover/line:opacity-100">
       <Small
-        label={words.decision.rowUp(row + 1)}
+        label={t("decision.rowUp", { n: row + 1 })}
         icon={<ArrowUp size={12} aria-hidden />}
         disabled={row === 0}
         onClick={() => onMove(-1)}
       />
       <Small
-        label={words.decision.rowDown(row + 1)}
+        label={t("decision.rowDown", { n: row + 1 })}
         icon={<ArrowDown size={12} aria-hidden />}
         disabled={last}
         onClick={() => onMove(1)}
       />
-      <Small label={words.decision.rowRemove(row + 1)} icon={<X size={12} aria-hidden />} onClick={onRemove} />
+      <Small label={t("decision.rowRemove", { n: row + 1 })} icon={<X size={12} aria-hidden />} onClick={onRemove} />
     </span>
   );
 }

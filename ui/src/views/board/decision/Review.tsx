@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, asSent, type CaseExample, data, type RuleParts, type Table } from "../../../api/client";
 import { queryKeys } from "../../../api/queryKeys";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { TriedCase } from "../TriedCase";
 
 type Props = { table: Table; parts: RuleParts; onRow: (row: number) => void };
@@ -24,23 +24,23 @@ export function Review({ table, parts, onRow }: Props) {
   if (!found) return null;
   const sound = found.gaps.length + found.unreached.length + found.contradictions.length === 0;
   return (
-    <section aria-label={words.decision.review} className="flex flex-col gap-2">
-      <h3 className="text-base">{words.decision.review}</h3>
-      {found.stopped && <p className="text-secondary">{words.decision.stopped}</p>}
-      {sound && !found.stopped && <p className="text-success">{words.decision.sound}</p>}
+    <section aria-label={t("decision.review")} className="flex flex-col gap-2">
+      <h3 className="text-base">{t("decision.review")}</h3>
+      {found.stopped && <p className="text-secondary">{t("decision.stopped")}</p>}
+      {sound && !found.stopped && <p className="text-success">{t("decision.sound")}</p>}
       {found.gaps.length > 0 && (
-        <Finding title={words.decision.gaps}>
+        <Finding title={t("decision.gaps")}>
           {found.gaps.map((gap) => (
             <Case key={gap.words.join()} table={table} parts={parts} example={gap} />
           ))}
         </Finding>
       )}
       {found.unreached.length > 0 && (
-        <Finding title={words.decision.unreached}>
+        <Finding title={t("decision.unreached")}>
           {found.unreached.map(({ row, why }) => (
             <li key={row}>
               <button type="button" className="link" onClick={() => onRow(row)}>
-                {words.decision.row(row + 1)}
+                {t("decision.row", { n: row + 1 })}
               </button>
               : {why}
             </li>
@@ -48,15 +48,15 @@ export function Review({ table, parts, onRow }: Props) {
         </Finding>
       )}
       {found.contradictions.length > 0 && (
-        <Finding title={words.decision.contradictions}>
+        <Finding title={t("decision.contradictions")}>
           {found.contradictions.map(({ row, other, example }) => (
             <Case
               key={`${row}-${other}`}
               table={table}
               parts={parts}
               example={example}
-              before={words.decision.both(row + 1, other + 1)}
-              after={words.decision.upper(row + 1)}
+              before={t("decision.both", { one: row + 1, other: other + 1 })}
+              after={t("decision.upper", { one: row + 1 })}
               onClick={() => onRow(other)}
             />
           ))}

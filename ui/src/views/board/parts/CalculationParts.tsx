@@ -1,6 +1,6 @@
 import type { Mistake, RuleParts, Table } from "../../../api/client";
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
-import { words } from "../../../words";
+import { t } from "../../../words";
 
 type Props = {
   table: Table;
@@ -21,14 +21,14 @@ export function CalculationParts({ table, parts, change, mistakes, fleeting }: P
     <>
       <FormulaOrPieces
         table={table.key}
-        label={words.rulePanel.formula}
+        label={t("rulePanel.formula")}
         value={parts.formula ?? ""}
         onChange={(formula) => change({ formula })}
         mistakes={mistakes.filter((mistake) => mistake.part === "formula")}
         shapes={["text", "choice"]}
       />
       <fieldset className="flex flex-col gap-1.5">
-        <legend className="mb-1 font-semibold">{words.calculation.keeping}</legend>
+        <legend className="mb-1 font-semibold">{t("calculation.keeping")}</legend>
         {KEEPING.map((each) => (
           <label
             key={each}
@@ -43,14 +43,14 @@ export function CalculationParts({ table, parts, change, mistakes, fleeting }: P
               onChange={() => change({ keeping: each })}
             />
             <span>
-              <span className="font-semibold">{words.calculation.kinds[each].name}</span>
-              <span className="quiet block text-xs">{words.calculation.kinds[each].follows}</span>
+              <span className="font-semibold">{t(`calculation.kinds.${each}.name`)}</span>
+              <span className="quiet block text-xs">{t(`calculation.kinds.${each}.follows`)}</span>
             </span>
           </label>
         ))}
       </fieldset>
       {byItself && (
-        <p className="text-secondary">{words.calculation.fleeting(fleeting.join(", ").replaceAll("`", ""))}</p>
+        <p className="text-secondary">{t("calculation.fleeting", { what: fleeting.join(", ").replaceAll("`", "") })}</p>
       )}
     </>
   );

@@ -1,5 +1,5 @@
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { mistakesOf, type PartsProps } from "./shared";
 
 /** A condition of one's own, and at which field its message stands. */
@@ -8,14 +8,14 @@ export function CheckParts({ table, parts, change, mistakes }: PartsProps) {
     <>
       <FormulaOrPieces
         table={table.key}
-        label={words.rulePanel.condition}
+        label={t("rulePanel.condition")}
         value={parts.formula ?? ""}
         onChange={(formula) => change({ formula })}
         mistakes={mistakesOf(mistakes, "formula")}
         shapes={["condition"]}
       />
       <label className="flex items-center gap-2 text-[0.8125rem]">
-        {words.rulePanel.messageAt}
+        {t("rulePanel.messageAt")}
         <select
           className="select select-sm w-48"
           value={parts.field}

@@ -1,7 +1,7 @@
 import type { RuleKind, RuleParts, Table } from "../../../api/client";
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
 import { MessageText } from "../../../components/MessageText";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { FieldList } from "./FieldList";
 import { MaskText } from "./MaskText";
 import { mistakesOf, type PartsProps } from "./shared";
@@ -69,7 +69,7 @@ function Formula({ table, kind, part, value, put, mistakes }: PartProps & { kind
       {given && (
         <FormulaOrPieces
           table={table.key}
-          label={alone ? words.rulePanel.while : (part.label ?? "")}
+          label={alone ? t("rulePanel.while") : (part.label ?? "")}
           value={(value as string | null) ?? ""}
           onChange={put}
           mistakes={mistakesOf(mistakes, part.key)}
@@ -121,7 +121,7 @@ function Pick(props: PartProps & { options: (readonly [string, string])[]; usual
         value={(value as string | null) ?? usual}
         onChange={(event) => put(event.target.value || null)}
       >
-        {!options.some(([key]) => key === usual) && <option value="">{words.rulePanel.nothing}</option>}
+        {!options.some(([key]) => key === usual) && <option value="">{t("rulePanel.nothing")}</option>}
         {options.map(([key, label]) => (
           <option key={key} value={key}>
             {label}

@@ -2,7 +2,7 @@ import { Copy, Download, Plus, Upload } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import { api, asSent, data, ProblemError } from "../../../api/client";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { DecisionGrid } from "../decision/DecisionGrid";
 import { Review } from "../decision/Review";
 import {
@@ -56,11 +56,13 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
         ? fromHeaded(latest.current, parsed, table)
         : laidOver(latest.current, at?.row ?? 0, at?.column ?? 0, parsed.rows);
       if (next === null) {
-        setNotes([words.decision.tooWide(parsed.columns.length, width(latest.current) - (at?.column ?? 0))]);
+        setNotes([
+          t("decision.tooWide", { has: parsed.columns.length, room: width(latest.current) - (at?.column ?? 0) }),
+        ]);
         return;
       }
       put(next);
-      setNotes([words.decision.pasted(parsed.rows.length), ...parsed.notes]);
+      setNotes([t("decision.pasted", { count: parsed.rows.length }), ...parsed.notes]);
     } catch (error) {
       if (error instanceof ProblemError) setNotes([error.message]);
     }
@@ -76,9 +78,9 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(await written("tab"));
-      toast(words.decision.copied);
+      toast(t("decision.copied"));
     } catch (error) {
-      toast(error instanceof ProblemError ? error.message : words.decision.notCopied);
+      toast(error instanceof ProblemError ? error.message : t("decision.notCopied"));
     }
   };
 
@@ -104,28 +106,28 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
   return (
     <>
       <label className="flex flex-col gap-1 font-semibold">
-        {words.decision.name}
+        {t("decision.name")}
         <input
           className="input input-sm w-72 font-normal"
           data-first
           value={parts.name ?? ""}
-          placeholder={words.decision.namePlaceholder}
+          placeholder={t("decision.namePlaceholder")}
           onChange={(event) => change({ name: event.target.value || null })}
         />
       </label>
       <div className="flex flex-wrap items-center gap-2">
         <Pick
-          label={words.decision.addInput}
+          label={t("decision.addInput")}
           options={[
             ...table.fields
               .filter((field) => !taken.includes(field.key) && field.editor !== "link")
               .map((field) => [field.key, field.label] as const),
-            [FORMULA, words.decision.ownFormula] as const,
+            [FORMULA, t("decision.ownFormula")] as const,
           ]}
           onPick={(key) => put(withInput(decision, key === FORMULA ? "" : key))}
         />
         <Pick
-          label={words.decision.addOutput}
+          label={t("decision.addOutput")}
           options={table.fields
             .filter((field) => !taken.includes(field.key) && !field.given)
             .map((field) => [field.key, field.label] as const)}
@@ -134,22 +136,22 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
         <span className="flex-1" />
         <button type="button" className="btn btn-ghost btn-sm" disabled={!sound} onClick={copy}>
           <Copy size={14} aria-hidden />
-          {words.decision.copy}
+          {t("decision.copy")}
         </button>
         <button type="button" className="btn btn-ghost btn-sm" disabled={!sound} onClick={download}>
           <Download size={14} aria-hidden />
-          {words.decision.exportCsv}
+          {t("decision.exportCsv")}
         </button>
         <button type="button" className="btn btn-ghost btn-sm" onClick={() => file.current?.click()}>
           <Upload size={14} aria-hidden />
-          {words.decision.importCsv}
+          {t("decision.importCsv")}
         </button>
         <input
           ref={file}
           type="file"
           accept=".csv,.tsv,.txt,text/csv"
           className="hidden"
-          aria-label={words.decision.importCsv}
+          aria-label={t("decision.importCsv")}
           onChange={async (event) => {
             const chosen = event.target.files?.[0];
             if (chosen) read(await chosen.text());
@@ -170,7 +172,7 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
           />
           <button type="button" className="btn btn-sm w-fit" onClick={() => put(withRow(decision))}>
             <Plus size={14} aria-hidden />
-            {words.decision.addRow}
+            {t("decision.addRow")}
           </button>
         </>
       ) : (
@@ -191,10 +193,10 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
           {mistake.message.replaceAll("`", "")}
         </p>
       ))}
-      <p className="quiet text-xs">{words.decision.hint}</p>
+      <p className="quiet text-xs">{t("decision.hint")}</p>
       {sound && <Review table={table} parts={parts} onRow={setLit} />}
       <fieldset className="flex flex-wrap gap-x-5 gap-y-1.5">
-        <legend className="mb-1 font-semibold">{words.decision.otherwise}</legend>
+        <legend className="mb-1 font-semibold">{t("decision.otherwise")}</legend>
         {(["leave", "clear"] as const).map((each) => (
           <label key={each} className="flex items-center gap-2">
             <input
@@ -204,7 +206,7 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
               checked={(parts.otherwise ?? "leave") === each}
               onChange={() => change({ otherwise: each })}
             />
-            {words.decision.ways[each]}
+            {t(`decision.ways.${each}`)}
           </label>
         ))}
       </fieldset>
@@ -237,12 +239,12 @@ function Pick({ label, options, onPick }: PickProps) {
 function Empty({ onBlock }: { onBlock: (text: string) => void }) {
   return (
     <label className="flex flex-col gap-1">
-      <span className="quiet">{words.decision.columnsNeeded}</span>
+      <span className="quiet">{t("decision.columnsNeeded")}</span>
       <textarea
         className="textarea w-full font-mono text-xs"
         rows={3}
-        aria-label={words.decision.pasteHere}
-        placeholder={words.decision.pasteHere}
+        aria-label={t("decision.pasteHere")}
+        placeholder={t("decision.pasteHere")}
         value=""
         onChange={() => undefined}
         onPaste={(event) => {
@@ -257,11 +259,11 @@ function Empty({ onBlock }: { onBlock: (text: string) => void }) {
 function Faults({ faults }: { faults: Map<string, string> }) {
   return (
     <div className="text-error" role="alert">
-      <p className="font-semibold">{words.decision.mistakes(faults.size)}</p>
+      <p className="font-semibold">{t("decision.mistakes", { count: faults.size })}</p>
       <ul className="max-h-32 overflow-auto">
         {[...faults].slice(0, 40).map(([place, message]) => (
           <li key={place}>
-            {words.decision.row(Number(place.split(".")[0]) + 1)}: {message}
+            {t("decision.row", { n: Number(place.split(".")[0]) + 1 })}: {message}
           </li>
         ))}
       </ul>

@@ -3,7 +3,7 @@ import { useRecord } from "../../../api/queries";
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
 import { MatchInput } from "../../../components/record/MatchInput";
 import { SegmentedControl } from "../../../components/SegmentedControl";
-import { words } from "../../../words";
+import { t } from "../../../words";
 
 type Props = { table: Table; parts: RuleParts; change: (parts: Partial<RuleParts>) => void; mistakes: Mistake[] };
 
@@ -12,13 +12,13 @@ export function DefaultParts({ table, parts, change, mistakes }: Props) {
   const worked = parts.formula !== null && parts.formula !== undefined;
   return (
     <fieldset className="flex flex-col gap-2">
-      <legend className="mb-2 font-semibold">{words.rulePanel.begin}</legend>
+      <legend className="mb-2 font-semibold">{t("rulePanel.begin")}</legend>
       <SegmentedControl
-        name={words.rulePanel.begin}
+        name={t("rulePanel.begin")}
         value={worked ? "formula" : "value"}
         options={[
-          ["value", words.rulePanel.fixed],
-          ["formula", words.rulePanel.worked],
+          ["value", t("rulePanel.fixed")],
+          ["formula", t("rulePanel.worked")],
         ]}
         onChange={(way) =>
           change(way === "formula" ? { formula: parts.formula ?? "", value: null } : { formula: null })
@@ -27,7 +27,7 @@ export function DefaultParts({ table, parts, change, mistakes }: Props) {
       {worked ? (
         <FormulaOrPieces
           table={table.key}
-          label={words.rulePanel.formula}
+          label={t("rulePanel.formula")}
           value={parts.formula ?? ""}
           onChange={(formula) => change({ formula })}
           mistakes={mistakes.filter((mistake) => mistake.part === "formula")}
@@ -42,14 +42,14 @@ export function DefaultParts({ table, parts, change, mistakes }: Props) {
 
 function FixedValue({ table, parts, change }: Omit<Props, "mistakes">) {
   const field = table.fields.find((each) => each.key === parts.field);
-  const name = words.rulePanel.fixed;
+  const name = t("rulePanel.fixed");
   const choices =
     field?.editor === "choice"
       ? field.choices.map((each) => [each, each] as const)
       : field?.editor === "answer"
         ? ([
-            ["yes", words.records.yes],
-            ["no", words.records.no],
+            ["yes", t("records.yes")],
+            ["no", t("records.no")],
           ] as const)
         : null;
   if (field?.editor === "link")
@@ -71,7 +71,7 @@ function FixedValue({ table, parts, change }: Omit<Props, "mistakes">) {
           })
         }
       >
-        <option value="">{words.rulePanel.choose}</option>
+        <option value="">{t("rulePanel.choose")}</option>
         {choices.map(([key, label]) => (
           <option key={key} value={key}>
             {label}

@@ -1,5 +1,5 @@
 import { useNames } from "../../../api/queries";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import type { PartsProps } from "./shared";
 
 /** The table and the field in which the value must be there. */
@@ -9,14 +9,14 @@ export function ExistsParts({ parts, change }: PartsProps) {
   return (
     <div className="grid grid-cols-2 gap-3">
       <label className="flex flex-col gap-1 font-semibold">
-        {words.rulePanel.inTable}
+        {t("rulePanel.inTable")}
         <select
           data-first
           className="select w-full font-normal"
           value={parts.target ?? ""}
           onChange={(event) => change({ target: event.target.value || null, target_field: null })}
         >
-          <option value="">{words.link.pick}</option>
+          <option value="">{t("link.pick")}</option>
           {tables.map((each) => (
             <option key={each.key} value={each.key}>
               {each.label}
@@ -25,13 +25,13 @@ export function ExistsParts({ parts, change }: PartsProps) {
         </select>
       </label>
       <label className="flex flex-col gap-1 font-semibold">
-        {words.rulePanel.asField}
+        {t("rulePanel.asField")}
         <select
           className="select w-full font-normal"
           value={parts.target_field ?? ""}
           onChange={(event) => change({ target_field: event.target.value || null })}
         >
-          <option value="">{words.pieces.pickField}</option>
+          <option value="">{t("pieces.pickField")}</option>
           {fields.map((each) => (
             <option key={each.key} value={each.key}>
               {each.label}

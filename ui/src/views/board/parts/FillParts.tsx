@@ -3,7 +3,7 @@ import type { RuleParts } from "../../../api/client";
 import { FormulaEditor } from "../../../components/formula/FormulaEditor";
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
 import { SegmentedControl } from "../../../components/SegmentedControl";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { FieldList } from "./FieldList";
 import { Tick } from "./NumberParts";
 import { mistakesOf, type PartsProps } from "./shared";
@@ -22,12 +22,12 @@ export function FillParts(props: PartsProps) {
   return (
     <>
       <SegmentedControl
-        name={words.fill.event}
+        name={t("fill.event")}
         value={event}
         options={[
-          ["changed", words.fill.events.changed],
-          ["reached", words.fill.events.reached],
-          ["made", words.fill.events.made],
+          ["changed", t("fill.events.changed")],
+          ["reached", t("fill.events.reached")],
+          ["made", t("fill.events.made")],
         ]}
         onChange={(next) => change({ event: next, watch: null, reaches: next === "reached" ? "" : null })}
       />
@@ -35,20 +35,18 @@ export function FillParts(props: PartsProps) {
         <div className="flex flex-col gap-1">
           <FieldList
             table={table}
-            label={words.fill.watch}
+            label={t("fill.watch")}
             except={parts.field}
             value={parts.watch ?? []}
             onChange={(keys) => change({ watch: keys.length > 0 ? keys : null })}
           />
-          <p className="quiet text-xs">
-            {(parts.watch ?? []).length === 0 ? words.fill.anyRead : words.fill.onlyThese}
-          </p>
+          <p className="quiet text-xs">{(parts.watch ?? []).length === 0 ? t("fill.anyRead") : t("fill.onlyThese")}</p>
         </div>
       )}
       {event === "reached" && (
         <FormulaOrPieces
           table={table.key}
-          label={words.fill.reaches}
+          label={t("fill.reaches")}
           value={parts.reaches ?? ""}
           onChange={(reaches) => change({ reaches })}
           mistakes={mistakesOf(mistakes, "reaches")}
@@ -56,9 +54,9 @@ export function FillParts(props: PartsProps) {
           focus={false}
         />
       )}
-      <WhenParts {...props} label={words.fill.onlyWhile} />
+      <WhenParts {...props} label={t("fill.onlyWhile")} />
       <fieldset className="flex flex-col gap-2">
-        <legend className="mb-1 font-semibold">{words.fill.sets}</legend>
+        <legend className="mb-1 font-semibold">{t("fill.sets")}</legend>
         {sets.map((set, index) => (
           <OneSet
             key={set.field}
@@ -75,14 +73,14 @@ export function FillParts(props: PartsProps) {
             {mistake.message}
           </p>
         ))}
-        <p className="quiet text-xs">{words.fill.blankHint}</p>
+        <p className="quiet text-xs">{t("fill.blankHint")}</p>
         <select
           className="select select-sm w-56"
-          aria-label={words.fill.add}
+          aria-label={t("fill.add")}
           value=""
           onChange={(event) => change({ sets: [...sets, { field: event.target.value, to: "" }] })}
         >
-          <option value="">{words.fill.add}</option>
+          <option value="">{t("fill.add")}</option>
           {free.map((field) => (
             <option key={field.key} value={field.key}>
               {field.label}
@@ -100,16 +98,16 @@ export function HandParts({ parts, change }: Pick<PartsProps, "parts" | "change"
   return (
     <div className="flex flex-col gap-1.5">
       <Tick
-        label={words.fill.onlyBlank}
+        label={t("fill.onlyBlank")}
         checked={parts.only_blank === true}
         onChange={() => change({ only_blank: parts.only_blank ? null : true })}
       />
       <Tick
-        label={words.fill.overrules}
+        label={t("fill.overrules")}
         checked={parts.overrules === true}
         onChange={() => change({ overrules: parts.overrules ? null : true })}
       />
-      {!parts.overrules && <p className="quiet text-xs">{words.fill.hand}</p>}
+      {!parts.overrules && <p className="quiet text-xs">{t("fill.hand")}</p>}
     </div>
   );
 }
@@ -131,14 +129,14 @@ function OneSet({ table, parts, mistakes, set, index, fixed, onPut, onDrop }: Se
     <div className="flex flex-col gap-1.5 rounded border border-base-300 px-2.5 py-2">
       <div className="flex items-center gap-2">
         <p className="flex-1">
-          <span className="font-semibold">{label}</span> <span className="quiet">{words.fill.to}</span>
+          <span className="font-semibold">{label}</span> <span className="quiet">{t("fill.to")}</span>
         </p>
         {!fixed && (
           <button
             type="button"
             className="btn btn-ghost btn-xs btn-square"
-            title={words.fill.drop(label)}
-            aria-label={words.fill.drop(label)}
+            title={t("fill.drop", { label })}
+            aria-label={t("fill.drop", { label })}
             onClick={onDrop}
           >
             <X size={13} aria-hidden />
@@ -147,19 +145,19 @@ function OneSet({ table, parts, mistakes, set, index, fixed, onPut, onDrop }: Se
       </div>
       <FormulaEditor
         table={table.key}
-        label={`${label} ${words.fill.to}`}
+        label={`${label} ${t("fill.to")}`}
         value={set.to}
         onChange={(to) => onPut({ to })}
         mistakes={mistakesOf(mistakes, `sets.${index}.to`)}
         focus={index === 0}
       />
       {conditional && (
-        <Tick label={words.fill.addElse} checked={hasElse} onChange={() => onPut({ else: hasElse ? null : "" })} />
+        <Tick label={t("fill.addElse")} checked={hasElse} onChange={() => onPut({ else: hasElse ? null : "" })} />
       )}
       {conditional && hasElse && (
         <FormulaEditor
           table={table.key}
-          label={`${label} ${words.fill.else}`}
+          label={`${label} ${t("fill.else")}`}
           value={set.else ?? ""}
           onChange={(text) => onPut({ else: text })}
           mistakes={mistakesOf(mistakes, `sets.${index}.else`)}

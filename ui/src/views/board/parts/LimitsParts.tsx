@@ -1,18 +1,18 @@
 import type { RuleParts } from "../../../api/client";
 import { MessageText } from "../../../components/MessageText";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { mistakesOf, type PartsProps } from "./shared";
 
 /** The lowest and the highest: values or formulas for limits, numbers of characters for a length. */
 export function LimitsParts({ parts, change, mistakes, counts: length = false }: PartsProps & { counts?: boolean }) {
   const ends: [keyof RuleParts, string][] = length
     ? [
-        ["least", words.rulePanel.least],
-        ["most", words.rulePanel.most],
+        ["least", t("rulePanel.least")],
+        ["most", t("rulePanel.most")],
       ]
     : [
-        ["low", words.rulePanel.low],
-        ["high", words.rulePanel.high],
+        ["low", t("rulePanel.low")],
+        ["high", t("rulePanel.high")],
       ];
   const put = (part: keyof RuleParts, text: string) =>
     change({ [part]: length ? (/^\d+$/.test(text) ? Number(text) : null) : text || null });
@@ -32,7 +32,7 @@ export function LimitsParts({ parts, change, mistakes, counts: length = false }:
           </label>
         ))}
       </div>
-      {!length && <p className="quiet mt-1 text-xs">{words.rulePanel.limitsHint}</p>}
+      {!length && <p className="quiet mt-1 text-xs">{t("rulePanel.limitsHint")}</p>}
       {!length &&
         ["low", "high"]
           .flatMap((part) => mistakesOf(mistakes, part))

@@ -1,5 +1,5 @@
 import { SegmentedControl } from "../../../components/SegmentedControl";
-import { words } from "../../../words";
+import { group, t } from "../../../words";
 import { FieldList } from "./FieldList";
 import type { PartsProps } from "./shared";
 import { WhenParts } from "./WhenParts";
@@ -10,36 +10,34 @@ export function LockParts(props: PartsProps) {
   return (
     <>
       <SegmentedControl
-        name={words.rulePanel.lockReach}
+        name={t("rulePanel.lockReach")}
         value={parts.whole ? "whole" : "fields"}
         options={[
-          ["whole", words.rulePanel.lockWhole],
-          ["fields", words.rulePanel.lockFields],
+          ["whole", t("rulePanel.lockWhole")],
+          ["fields", t("rulePanel.lockFields")],
         ]}
         onChange={(reach) => change({ whole: reach === "whole" ? true : null })}
       />
-      <p className="quiet -mt-2 text-xs">
-        {parts.whole ? words.rulePanel.lockWholeAim : words.rulePanel.lockFieldsAim}
-      </p>
+      <p className="quiet -mt-2 text-xs">{parts.whole ? t("rulePanel.lockWholeAim") : t("rulePanel.lockFieldsAim")}</p>
       <WhenParts {...props} />
       {!parts.whole && (
         <FieldList
           table={table}
-          label={words.rulePanel.alsoLocked}
+          label={t("rulePanel.alsoLocked")}
           except={parts.field}
           value={parts.locked ?? []}
           onChange={(keys) => change({ locked: keys.length > 0 ? keys : null })}
         />
       )}
       <label className="flex items-center gap-2">
-        {words.rulePanel.exceptRole}
+        {t("rulePanel.exceptRole")}
         <select
           className="select select-sm w-44"
           value={parts.except_role ?? ""}
           onChange={(event) => change({ except_role: event.target.value || null })}
         >
-          <option value="">{words.rulePanel.nobody}</option>
-          {Object.entries(words.roles).map(([role, label]) => (
+          <option value="">{t("rulePanel.nobody")}</option>
+          {group("roles").map(([role, label]) => (
             <option key={role} value={role}>
               {label}
             </option>

@@ -2,7 +2,7 @@ import type { Table } from "../../../api/client";
 import { FormulaEditor } from "../../../components/formula/FormulaEditor";
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
 import { SegmentedControl } from "../../../components/SegmentedControl";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { FieldList } from "./FieldList";
 import { Tick } from "./NumberParts";
 import { mistakesOf, type PartsProps } from "./shared";
@@ -12,16 +12,15 @@ export function StampParts(props: PartsProps) {
   const { table, parts, change } = props;
   const field = table.fields.find((each) => each.key === parts.field);
   const person = field?.kind === "text" && field.editor === "line";
-  const { events } = words.logging;
   return (
     <>
       <SegmentedControl
-        name={words.logging.event}
+        name={t("logging.event")}
         value={parts.event ?? "made"}
         options={[
-          ["made", person ? events.madeBy : events.madeOn],
-          ["changed", person ? events.changedBy : events.changedOn],
-          ["reached", events.reached],
+          ["made", person ? t("logging.events.madeBy") : t("logging.events.madeOn")],
+          ["changed", person ? t("logging.events.changedBy") : t("logging.events.changedOn")],
+          ["reached", t("logging.events.reached")],
         ]}
         onChange={(event) => change({ event, when: event === "reached" ? "" : null, watch: null })}
       />
@@ -30,22 +29,22 @@ export function StampParts(props: PartsProps) {
         <>
           <When {...props} />
           <SegmentedControl
-            name={words.logging.which}
+            name={t("logging.which")}
             value={parts.which ?? "first"}
             options={[
-              ["first", words.logging.first],
-              ["last", words.logging.last],
+              ["first", t("logging.first")],
+              ["last", t("logging.last")],
             ]}
             onChange={(which) => change({ which })}
           />
           <Tick
-            label={words.logging.clears}
+            label={t("logging.clears")}
             checked={parts.clears === true}
             onChange={() => change({ clears: parts.clears ? null : true })}
           />
         </>
       )}
-      <p className="quiet text-xs">{words.logging.stampHint}</p>
+      <p className="quiet text-xs">{t("logging.stampHint")}</p>
     </>
   );
 }
@@ -55,7 +54,7 @@ export function TallyParts(props: PartsProps) {
   return (
     <>
       <Watch {...props} />
-      <p className="quiet text-xs">{words.logging.tallyHint}</p>
+      <p className="quiet text-xs">{t("logging.tallyHint")}</p>
     </>
   );
 }
@@ -63,16 +62,15 @@ export function TallyParts(props: PartsProps) {
 /** A log line: its event, its words, and how its moment is written. */
 export function LineParts(props: PartsProps) {
   const { table, parts, change, mistakes } = props;
-  const { events } = words.logging;
   return (
     <>
       <SegmentedControl
-        name={words.logging.event}
+        name={t("logging.event")}
         value={parts.event ?? "ticked"}
         options={[
-          ["ticked", events.ticked],
-          ["changed", events.changed],
-          ["reached", events.reached],
+          ["ticked", t("logging.events.ticked")],
+          ["changed", t("logging.events.changed")],
+          ["reached", t("logging.events.reached")],
         ]}
         onChange={(event) => change({ event, when: event === "reached" ? "" : null, watch: null, tick: null })}
       />
@@ -80,10 +78,10 @@ export function LineParts(props: PartsProps) {
       {parts.event === "changed" && <Watch {...props} />}
       {parts.event === "reached" && <When {...props} />}
       <div className="flex flex-col gap-1.5">
-        <span className="font-semibold">{words.logging.says}</span>
+        <span className="font-semibold">{t("logging.says")}</span>
         <FormulaEditor
           table={table.key}
-          label={words.logging.says}
+          label={t("logging.says")}
           value={parts.formula ?? ""}
           onChange={(formula) => change({ formula })}
           mistakes={mistakesOf(mistakes, "formula")}
@@ -91,15 +89,15 @@ export function LineParts(props: PartsProps) {
         />
       </div>
       <label className="flex flex-col gap-1 font-semibold">
-        {words.logging.pattern}
+        {t("logging.pattern")}
         <input
           className="input input-sm w-64 font-mono font-normal"
           value={parts.pattern ?? "d MMM yyyy, HH:mm"}
           onChange={(event) => change({ pattern: event.target.value })}
         />
-        <span className="quiet font-normal text-xs">{words.logging.patternHint}</span>
+        <span className="quiet font-normal text-xs">{t("logging.patternHint")}</span>
       </label>
-      <p className="quiet text-xs">{words.logging.lineHint}</p>
+      <p className="quiet text-xs">{t("logging.lineHint")}</p>
     </>
   );
 }
@@ -107,13 +105,13 @@ export function LineParts(props: PartsProps) {
 function TickField({ table, parts, change }: Pick<PartsProps, "table" | "parts" | "change">) {
   return (
     <label className="flex flex-col gap-1 font-semibold">
-      {words.logging.tick}
+      {t("logging.tick")}
       <select
         className="select select-sm w-64 font-normal"
         value={parts.tick ?? ""}
         onChange={(event) => change({ tick: event.target.value || null })}
       >
-        <option value="">{words.logging.pickTick}</option>
+        <option value="">{t("logging.pickTick")}</option>
         {yesNo(table).map((field) => (
           <option key={field.key} value={field.key}>
             {field.label}
@@ -131,13 +129,13 @@ function Watch({ table, parts, change }: PartsProps) {
     <div className="flex flex-col gap-1">
       <FieldList
         table={table}
-        label={words.logging.watch}
+        label={t("logging.watch")}
         except={parts.field}
         value={parts.watch ?? []}
         onChange={(keys) => change({ watch: keys.length > 0 ? keys : null })}
       />
       <p className="quiet text-xs">
-        {(parts.watch ?? []).length === 0 ? words.logging.anyField : words.logging.onlyThese}
+        {(parts.watch ?? []).length === 0 ? t("logging.anyField") : t("logging.onlyThese")}
       </p>
     </div>
   );
@@ -147,7 +145,7 @@ function When({ table, parts, change, mistakes }: PartsProps) {
   return (
     <FormulaOrPieces
       table={table.key}
-      label={words.logging.when}
+      label={t("logging.when")}
       value={parts.when ?? ""}
       onChange={(when) => change({ when })}
       mistakes={mistakesOf(mistakes, "when")}

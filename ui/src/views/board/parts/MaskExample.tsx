@@ -3,7 +3,7 @@ import { useState } from "react";
 import { api, data } from "../../../api/client";
 import { queryKeys } from "../../../api/queryKeys";
 import { useDebounced } from "../../../components/useDebounced";
-import { words } from "../../../words";
+import { t } from "../../../words";
 
 type Props = { ready: boolean; value: string; onChange: (mask: string) => void };
 
@@ -28,7 +28,7 @@ export function MaskExample({ ready, value, onChange }: Props) {
     <div className="flex flex-col gap-2">
       {!ready && (
         <label className="flex flex-col gap-1">
-          {words.mask.typeExample}
+          {t("mask.typeExample")}
           <input
             data-first
             className="input w-full font-mono"
@@ -41,7 +41,7 @@ export function MaskExample({ ready, value, onChange }: Props) {
       )}
       {offered && offered.length > 0 && (
         <fieldset className="max-h-56 overflow-auto rounded border border-base-300">
-          <legend className="sr-only">{words.mask.meant}</legend>
+          <legend className="sr-only">{t("mask.meant")}</legend>
           {offered.map((each) => (
             <label
               key={each.mask}
@@ -64,7 +64,7 @@ export function MaskExample({ ready, value, onChange }: Props) {
           ))}
         </fieldset>
       )}
-      {!ready && example.trim() !== "" && readings?.length === 0 && <p className="quiet">{words.mask.noReading}</p>}
+      {!ready && example.trim() !== "" && readings?.length === 0 && <p className="quiet">{t("mask.noReading")}</p>}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { MaskText } from "./MaskText";
 import { LetOld } from "./SternnessParts";
 import type { PartsProps } from "./shared";
@@ -10,7 +10,7 @@ export function MaskParts({ parts, change }: PartsProps) {
     <>
       <MaskText value={parts.mask ?? ""} onChange={(mask) => change({ mask })} bare={bare} live />
       <fieldset className="flex flex-col gap-1.5">
-        <legend className="mb-1 font-semibold">{words.mask.half}</legend>
+        <legend className="mb-1 font-semibold">{t("mask.half")}</legend>
         {(["refuse", "clear"] as const).map((each) => (
           <label key={each} className="flex items-center gap-2">
             <input
@@ -20,7 +20,7 @@ export function MaskParts({ parts, change }: PartsProps) {
               checked={(parts.half ?? "refuse") === each}
               onChange={() => change({ half: each })}
             />
-            {words.mask.halves[each]}
+            {t(`mask.halves.${each}`)}
           </label>
         ))}
       </fieldset>
@@ -31,15 +31,15 @@ export function MaskParts({ parts, change }: PartsProps) {
           checked={bare}
           onChange={() => change({ separators: bare ? "keep" : "drop" })}
         />
-        {words.mask.drop}
+        {t("mask.drop")}
       </label>
       <LetOld parts={parts} change={change} />
       <label className="flex flex-col gap-1 font-semibold">
-        {words.rulePanel.message}
+        {t("rulePanel.message")}
         <input
           className="input w-full font-normal"
           value={parts.message ?? ""}
-          placeholder={words.mask.usual}
+          placeholder={t("mask.usual")}
           onChange={(event) => change({ message: event.target.value || null })}
         />
       </label>

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { api, data } from "../../../api/client";
 import type { components } from "../../../api/generated";
 import { IconButton } from "../../../components/IconButton";
-import { words } from "../../../words";
+import { group, t } from "../../../words";
 
 type Piece = components["schemas"]["MaskPiece"];
 type Props = { value: string; pieces: Piece[]; onChange: (mask: string) => void };
@@ -45,16 +45,16 @@ export function MaskPieces({ value, pieces, onChange }: Props) {
               checked={Boolean(piece.optional)}
               onChange={() => replace(index, piece.optional ? (piece.optional[0] ?? null) : { optional: [piece] })}
             />
-            {words.mask.optional}
+            {t("mask.optional")}
           </label>
           <span className="flex-1" />
-          <IconButton name={words.pieces.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
+          <IconButton name={t("pieces.earlier")} disabled={index === 0} onClick={() => move(index, -1)}>
             <ArrowLeft size={13} className="rotate-90" aria-hidden />
           </IconButton>
-          <IconButton name={words.pieces.later} disabled={index === all.length - 1} onClick={() => move(index, 1)}>
+          <IconButton name={t("pieces.later")} disabled={index === all.length - 1} onClick={() => move(index, 1)}>
             <ArrowRight size={13} className="rotate-90" aria-hidden />
           </IconButton>
-          <IconButton name={words.pieces.remove} onClick={() => replace(index, null)}>
+          <IconButton name={t("pieces.remove")} onClick={() => replace(index, null)}>
             <X size={13} aria-hidden />
           </IconButton>
         </div>
@@ -66,10 +66,10 @@ export function MaskPieces({ value, pieces, onChange }: Props) {
           className="btn btn-sm"
           onClick={() => put([...all, { class: "DIGIT", least: 1, most: 1 }])}
         >
-          {words.mask.addKind}
+          {t("mask.addKind")}
         </button>
         <button type="button" className="btn btn-sm" onClick={() => put([...all, { text: "-" }])}>
-          {words.mask.addText}
+          {t("mask.addText")}
         </button>
       </div>
       {note && <p className="text-secondary">{note}</p>}
@@ -83,12 +83,12 @@ function PieceEditor({ piece, onChange }: { piece: Piece; onChange: (piece: Piec
     const [only] = piece.optional;
     if (piece.optional.length === 1 && only && !only.optional)
       return <PieceEditor piece={only} onChange={(next) => onChange({ optional: [next] })} />;
-    return <span>{words.mask.several(piece.optional.length)}</span>;
+    return <span>{t("mask.several", { n: piece.optional.length })}</span>;
   }
   if (piece.text !== undefined)
     return (
       <input
-        aria-label={words.pieces.text}
+        aria-label={t("pieces.text")}
         className="input input-sm w-32 font-mono"
         value={piece.text}
         onChange={(event) => onChange({ text: event.target.value })}
@@ -101,7 +101,7 @@ function PieceEditor({ piece, onChange }: { piece: Piece; onChange: (piece: Piec
     <>
       <input
         type="number"
-        aria-label={words.mask.least}
+        aria-label={t("mask.least")}
         className="input input-sm w-16"
         value={least}
         min={0}
@@ -110,10 +110,10 @@ function PieceEditor({ piece, onChange }: { piece: Piece; onChange: (piece: Piec
           onChange({ ...piece, least: next, most: Math.max(1, next, least === most ? next : most) });
         }}
       />
-      <span className="quiet">{words.mask.to}</span>
+      <span className="quiet">{t("mask.to")}</span>
       <input
         type="number"
-        aria-label={words.mask.most}
+        aria-label={t("mask.most")}
         className="input input-sm w-16"
         value={most}
         min={1}
@@ -123,12 +123,12 @@ function PieceEditor({ piece, onChange }: { piece: Piece; onChange: (piece: Piec
         }}
       />
       <select
-        aria-label={words.mask.kind}
+        aria-label={t("mask.kind")}
         className="select select-sm w-40"
         value={piece.class}
         onChange={(event) => onChange({ ...piece, class: event.target.value })}
       >
-        {Object.entries(words.mask.kinds).map(([key, label]) => (
+        {group("mask.kinds").map(([key, label]) => (
           <option key={key} value={key}>
             {label}
           </option>

@@ -5,7 +5,7 @@ import { queryKeys } from "../../../api/queryKeys";
 import { MessageText } from "../../../components/MessageText";
 import { SegmentedControl } from "../../../components/SegmentedControl";
 import { useDebounced } from "../../../components/useDebounced";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { MaskExample } from "./MaskExample";
 import { MaskPieces } from "./MaskPieces";
 import { MaskTry } from "./MaskTry";
@@ -33,13 +33,13 @@ export function MaskText({ value, onChange, bare = false, live = false }: Props)
   return (
     <div className="flex flex-col gap-3">
       <SegmentedControl<Way>
-        name={words.mask.way}
+        name={t("mask.way")}
         value={way}
         options={[
-          ["example", words.mask.ways.example],
-          ["pieces", words.mask.ways.pieces],
-          ["text", words.mask.ways.text],
-          ["ready", words.mask.ways.ready],
+          ["example", t("mask.ways.example")],
+          ["pieces", t("mask.ways.pieces")],
+          ["text", t("mask.ways.text")],
+          ["ready", t("mask.ways.ready")],
         ]}
         onChange={setWay}
       />
@@ -49,7 +49,7 @@ export function MaskText({ value, onChange, bare = false, live = false }: Props)
       {way === "pieces" && <MaskPieces value={value} pieces={sound?.pieces ?? []} onChange={onChange} />}
       {way === "text" && (
         <input
-          aria-label={words.mask.ways.text}
+          aria-label={t("mask.ways.text")}
           data-first
           className="input w-full font-mono"
           value={value}
@@ -66,10 +66,10 @@ export function MaskText({ value, onChange, bare = false, live = false }: Props)
       {sound && (
         <div>
           <p>
-            {words.mask.reads} <strong>{sound.words}</strong>
+            {t("mask.reads")} <strong>{sound.words}</strong>
             <span className="quiet">
               {" "}
-              {words.mask.such} <span className="font-mono">{sound.sample}</span>
+              {t("mask.such")} <span className="font-mono">{sound.sample}</span>
             </span>
           </p>
           {way !== "text" && <code className="quiet font-mono text-xs">{sound.mask}</code>}

@@ -1,6 +1,6 @@
 import type { components } from "../../../api/generated";
 import { MaskedInput } from "../../../components/record/MaskedInput";
-import { words } from "../../../words";
+import { t } from "../../../words";
 
 type Props = {
   read: components["schemas"]["ReadMask"];
@@ -15,7 +15,7 @@ export function MaskTry({ read, text, onText, bare }: Props) {
   return (
     <div className="rounded border border-base-300 px-2.5 py-2">
       <label htmlFor="mask-try" className="mb-0.5 block text-xs">
-        {words.mask.tryIt}
+        {t("mask.tryIt")}
       </label>
       <div className="line-typed rounded-t bg-base-200/70 focus-within:bg-base-100">
         <MaskedInput
@@ -33,9 +33,11 @@ export function MaskTry({ read, text, onText, bare }: Props) {
         {text !== "" &&
           read.fit &&
           (read.fit.complete ? (
-            <span className="text-success">{bare ? words.mask.storedAs(read.stored ?? "") : words.mask.complete}</span>
+            <span className="text-success">
+              {bare ? t("mask.storedAs", { text: read.stored ?? "" }) : t("mask.complete")}
+            </span>
           ) : (
-            <span className="text-error">{words.mask.refused(read.fit.message ?? "")}</span>
+            <span className="text-error">{t("mask.refused", { why: read.fit.message ?? "" })}</span>
           ))}
       </p>
     </div>

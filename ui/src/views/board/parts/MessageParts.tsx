@@ -1,6 +1,6 @@
 import { FormulaEditor } from "../../../components/formula/FormulaEditor";
 import { SegmentedControl } from "../../../components/SegmentedControl";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { mistakesOf, type PartsProps } from "./shared";
 
 /** What a clerk is told: the usual sentence, the builder's own, or one with values of the record in it. */
@@ -9,13 +9,13 @@ export function MessageParts({ table, parts, change, mistakes, usual }: PartsPro
   return (
     <div className="flex flex-col gap-1.5">
       <div className="flex items-center gap-2">
-        <span className="flex-1 font-semibold">{words.rulePanel.message}</span>
+        <span className="flex-1 font-semibold">{t("rulePanel.message")}</span>
         <SegmentedControl
-          name={words.rulePanel.message}
+          name={t("rulePanel.message")}
           value={worked ? "worked" : "fixed"}
           options={[
-            ["fixed", words.rulePanel.fixedMessage],
-            ["worked", words.rulePanel.withValues],
+            ["fixed", t("rulePanel.fixedMessage")],
+            ["worked", t("rulePanel.withValues")],
           ]}
           onChange={(way) =>
             change(
@@ -29,14 +29,14 @@ export function MessageParts({ table, parts, change, mistakes, usual }: PartsPro
       {worked ? (
         <FormulaEditor
           table={table.key}
-          label={words.rulePanel.message}
+          label={t("rulePanel.message")}
           value={parts.saying ?? ""}
           onChange={(saying) => change({ saying })}
           mistakes={mistakesOf(mistakes, "saying")}
         />
       ) : (
         <input
-          aria-label={words.rulePanel.message}
+          aria-label={t("rulePanel.message")}
           className="input w-full"
           value={parts.message ?? ""}
           placeholder={usual}

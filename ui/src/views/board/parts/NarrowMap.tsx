@@ -1,6 +1,6 @@
 import { type ClipboardEvent, type MouseEvent, useRef, useState } from "react";
 import type { RuleParts } from "../../../api/client";
-import { words } from "../../../words";
+import { sentences, t } from "../../../words";
 import { readBlock } from "../../records/clipboard";
 import { belongings } from "./belongings";
 import type { PartsProps } from "./shared";
@@ -43,15 +43,15 @@ export function NarrowMap({ table, parts, change }: Pick<PartsProps, "table" | "
     change({ map: { ...map, ...found.map } });
     setNote(
       found.unknown.length > 0
-        ? words.narrow.pastedUnknown(found.pairs, found.unknown)
-        : words.narrow.pasted(found.pairs, Object.keys(found.map).length),
+        ? sentences.narrow.pastedUnknown(found.pairs, found.unknown)
+        : sentences.narrow.pasted(found.pairs, Object.keys(found.map).length),
     );
   };
 
   return (
     <>
       <label className="flex items-center gap-2 font-semibold">
-        {words.narrow.dependsOn}
+        {t("narrow.dependsOn")}
         <select
           className="select select-sm w-48 font-normal"
           value={parts.by ?? ""}
@@ -66,9 +66,11 @@ export function NarrowMap({ table, parts, change }: Pick<PartsProps, "table" | "
             ))}
         </select>
       </label>
-      <p className="quiet text-xs">{words.narrow.pasteHint(parent?.label ?? "", field?.label ?? "")}</p>
+      <p className="quiet text-xs">
+        {t("narrow.pasteHint", { parent: parent?.label ?? "", field: field?.label ?? "" })}
+      </p>
       <section
-        aria-label={words.narrow.list}
+        aria-label={t("narrow.list")}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: two columns are pasted here, which needs the cursor
         tabIndex={0}
         onPaste={onPaste}
@@ -92,7 +94,7 @@ export function NarrowMap({ table, parts, change }: Pick<PartsProps, "table" | "
                   <button
                     type="button"
                     className="text-left underline-offset-2 hover:underline"
-                    title={words.narrow.wholeRow}
+                    title={t("narrow.wholeRow")}
                     onClick={() =>
                       put(
                         { row, column: 0 },

@@ -1,6 +1,6 @@
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
 import { SegmentedControl } from "../../../components/SegmentedControl";
-import { words } from "../../../words";
+import { sentences, t } from "../../../words";
 import { NarrowMap } from "./NarrowMap";
 import { mistakesOf, type PartsProps } from "./shared";
 
@@ -16,11 +16,11 @@ export function NarrowParts({ table, parts, change, mistakes }: PartsProps) {
     <>
       {listed && (
         <SegmentedControl
-          name={words.narrow.way}
+          name={t("narrow.way")}
           value={byList ? "list" : "formula"}
           options={[
-            ["formula", words.narrow.condition],
-            ["list", words.narrow.byList],
+            ["formula", t("narrow.condition")],
+            ["list", t("narrow.byList")],
           ]}
           onChange={(way) =>
             change(
@@ -37,17 +37,17 @@ export function NarrowParts({ table, parts, change, mistakes }: PartsProps) {
         <>
           <FormulaOrPieces
             table={table.key}
-            label={words.narrow.belongs(field?.label ?? "")}
+            label={t("narrow.belongs", { label: field?.label ?? "" })}
             value={parts.formula ?? ""}
             onChange={(formula) => change({ formula })}
             mistakes={mistakesOf(mistakes, "formula")}
             shapes={["condition"]}
           />
-          <p className="quiet text-xs">{words.narrow.hint(field?.label ?? "", field?.key ?? "")}</p>
+          <p className="quiet text-xs">{sentences.narrow.hint(field?.label ?? "", field?.key ?? "")}</p>
         </>
       )}
       <fieldset className="flex flex-col gap-1.5">
-        <legend className="mb-1 font-semibold">{words.narrow.otherwise}</legend>
+        <legend className="mb-1 font-semibold">{t("narrow.otherwise")}</legend>
         {OTHERWISE.map((each) => (
           <label key={each} className="flex items-center gap-2">
             <input
@@ -57,16 +57,16 @@ export function NarrowParts({ table, parts, change, mistakes }: PartsProps) {
               checked={(parts.otherwise ?? "clear") === each}
               onChange={() => change({ otherwise: each })}
             />
-            {words.narrow.ways[each]}
+            {t(`narrow.ways.${each}`)}
           </label>
         ))}
       </fieldset>
       <label className="flex flex-col gap-1 font-semibold">
-        {words.narrow.message}
+        {t("narrow.message")}
         <input
           className="input w-full font-normal"
           value={parts.message ?? ""}
-          placeholder={words.narrow.usual}
+          placeholder={t("narrow.usual")}
           onChange={(event) => change({ message: event.target.value || null })}
         />
       </label>

@@ -1,5 +1,5 @@
 import { FormulaEditor } from "../../../components/formula/FormulaEditor";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { mistakesOf, type PartsProps } from "./shared";
 
 /** An auto-number: how it is put together, from where it counts, and for what it begins anew. */
@@ -8,26 +8,26 @@ export function NumberParts({ table, parts, change, mistakes }: PartsProps) {
   return (
     <>
       <div className="flex flex-col gap-1.5">
-        <span className="font-semibold">{words.numbering.formula}</span>
+        <span className="font-semibold">{t("numbering.formula")}</span>
         <FormulaEditor
           table={table.key}
-          label={words.numbering.formula}
+          label={t("numbering.formula")}
           value={parts.formula ?? ""}
           onChange={(formula) => change({ formula })}
           mistakes={mistakesOf(mistakes, "formula")}
         />
-        <p className="quiet text-xs">{words.numbering.formulaHint}</p>
+        <p className="quiet text-xs">{t("numbering.formulaHint")}</p>
       </div>
       <div className="flex gap-4">
-        <Whole label={words.numbering.start} value={parts.start ?? 1} onChange={(start) => change({ start })} />
-        <Whole label={words.numbering.step} value={parts.step ?? 1} onChange={(step) => change({ step })} />
+        <Whole label={t("numbering.start")} value={parts.start ?? 1} onChange={(start) => change({ start })} />
+        <Whole label={t("numbering.step")} value={parts.step ?? 1} onChange={(step) => change({ step })} />
       </div>
       <div className="flex flex-col gap-2">
-        <Tick label={words.numbering.series} checked={series} onChange={() => change({ series: series ? null : "" })} />
+        <Tick label={t("numbering.series")} checked={series} onChange={() => change({ series: series ? null : "" })} />
         {series && (
           <FormulaEditor
             table={table.key}
-            label={words.numbering.series}
+            label={t("numbering.series")}
             value={parts.series ?? ""}
             onChange={(text) => change({ series: text })}
             mistakes={mistakesOf(mistakes, "series")}
@@ -35,12 +35,12 @@ export function NumberParts({ table, parts, change, mistakes }: PartsProps) {
           />
         )}
         <Tick
-          label={words.numbering.byHand}
+          label={t("numbering.byHand")}
           checked={parts.by_hand === true}
           onChange={() => change({ by_hand: parts.by_hand ? null : true })}
         />
         <Tick
-          label={words.numbering.follow}
+          label={t("numbering.follow")}
           checked={parts.follow === true}
           onChange={() => change({ follow: parts.follow ? null : true })}
         />

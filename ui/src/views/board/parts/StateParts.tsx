@@ -1,6 +1,6 @@
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
 import { SegmentedControl } from "../../../components/SegmentedControl";
-import { words } from "../../../words";
+import { t, word } from "../../../words";
 import { Tick } from "./NumberParts";
 import { mistakesOf, type PartsProps } from "./shared";
 
@@ -13,15 +13,15 @@ export function StateParts({ table, parts, change, mistakes }: PartsProps) {
   return (
     <>
       <SegmentedControl
-        name={words.state.state}
+        name={t("state.state")}
         value={state}
-        options={STATES.map((each) => [each, words.state.states[each]] as const)}
+        options={STATES.map((each) => [each, t(`state.states.${each}`)] as const)}
         onChange={(next) => change({ state: next, otherwise: null })}
       />
-      <p className="quiet text-xs">{words.state.means[state]}</p>
+      <p className="quiet text-xs">{word(`state.means.${state}`)}</p>
       <FormulaOrPieces
         table={table.key}
-        label={words.state.while}
+        label={t("state.while")}
         value={parts.when ?? ""}
         onChange={(when) => change({ when })}
         mistakes={mistakesOf(mistakes, "when")}
@@ -29,7 +29,7 @@ export function StateParts({ table, parts, change, mistakes }: PartsProps) {
       />
       {hides && (
         <fieldset className="flex flex-col gap-1.5">
-          <legend className="mb-1 font-semibold">{words.state.otherwise}</legend>
+          <legend className="mb-1 font-semibold">{t("state.otherwise")}</legend>
           {(["keep", "clear"] as const).map((each) => (
             <label key={each} className="flex items-center gap-2">
               <input
@@ -39,17 +39,17 @@ export function StateParts({ table, parts, change, mistakes }: PartsProps) {
                 checked={(parts.otherwise ?? "keep") === each}
                 onChange={() => change({ otherwise: each })}
               />
-              {words.state.ways[each]}
+              {t(`state.ways.${each}`)}
             </label>
           ))}
         </fieldset>
       )}
       {parts.otherwise === "clear" ? (
-        <p className="quiet text-xs">{words.state.always}</p>
+        <p className="quiet text-xs">{t("state.always")}</p>
       ) : (
         state !== "shown" && (
           <Tick
-            label={words.state.enforced}
+            label={t("state.enforced")}
             checked={parts.enforced === true}
             onChange={() => change({ enforced: parts.enforced ? null : true })}
           />
@@ -57,7 +57,7 @@ export function StateParts({ table, parts, change, mistakes }: PartsProps) {
       )}
       {(parts.enforced || parts.otherwise === "clear") && (
         <label className="flex flex-col gap-1 font-semibold">
-          {words.rulePanel.message}
+          {t("rulePanel.message")}
           <input
             className="input w-full font-normal"
             value={parts.message ?? ""}

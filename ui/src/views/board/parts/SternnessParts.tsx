@@ -1,4 +1,4 @@
-import { words } from "../../../words";
+import { t } from "../../../words";
 import type { PartsProps } from "./shared";
 
 /** Whether a record is refused or somebody is warned, and what becomes of records that were there before. */
@@ -12,7 +12,7 @@ export function SternnessParts({ parts, change }: Pick<PartsProps, "parts" | "ch
           checked={parts.severity === "warn"}
           onChange={() => change({ severity: parts.severity === "warn" ? null : "warn" })}
         />
-        {words.rulePanel.onlyWarn}
+        {t("rulePanel.onlyWarn")}
       </label>
       <LetOld parts={parts} change={change} />
     </div>
@@ -29,7 +29,7 @@ export function LetOld({ parts, change }: Pick<PartsProps, "parts" | "change">) 
         checked={parts.old === "let"}
         onChange={() => change({ old: parts.old === "let" ? null : "let" })}
       />
-      {words.rulePanel.letOld}
+      {t("rulePanel.letOld")}
     </label>
   );
 }

@@ -5,7 +5,7 @@ import { api, data, type RuleParts } from "../../../api/client";
 import { queryKeys } from "../../../api/queryKeys";
 import { Difference } from "../../../components/Difference";
 import { IconButton } from "../../../components/IconButton";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import type { PartsProps } from "./shared";
 import { TidySettings } from "./TidySettings";
 
@@ -29,20 +29,20 @@ export function TidyParts({ parts, change, mistakes }: PartsProps) {
   return (
     <>
       <fieldset className="flex flex-col gap-1.5">
-        <legend className="mb-1 font-semibold">{words.tidy.steps}</legend>
+        <legend className="mb-1 font-semibold">{t("tidy.steps")}</legend>
         {steps.map((step, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a step may stand in the list more than once
           <div key={index} className="rounded border border-base-300 px-2.5 py-1.5">
             <div className="flex items-center gap-1">
               <span className="quiet w-5 text-xs tabular-nums">{index + 1}</span>
               <span className="flex-1">{known?.find((each) => each.key === step.do)?.label ?? step.do}</span>
-              <IconButton name={words.tidy.earlier} disabled={index === 0} onClick={() => move(index, -1)}>
+              <IconButton name={t("tidy.earlier")} disabled={index === 0} onClick={() => move(index, -1)}>
                 <ArrowUp size={13} aria-hidden />
               </IconButton>
-              <IconButton name={words.tidy.later} disabled={index === steps.length - 1} onClick={() => move(index, 1)}>
+              <IconButton name={t("tidy.later")} disabled={index === steps.length - 1} onClick={() => move(index, 1)}>
                 <ArrowDown size={13} aria-hidden />
               </IconButton>
-              <IconButton name={words.tidy.remove} onClick={() => put(steps.filter((_, at) => at !== index))}>
+              <IconButton name={t("tidy.remove")} onClick={() => put(steps.filter((_, at) => at !== index))}>
                 <X size={13} aria-hidden />
               </IconButton>
             </div>
@@ -54,13 +54,13 @@ export function TidyParts({ parts, change, mistakes }: PartsProps) {
           </div>
         ))}
         <select
-          aria-label={words.tidy.add}
+          aria-label={t("tidy.add")}
           data-first
           className="select select-sm w-64"
           value=""
           onChange={(event) => event.target.value && put([...steps, { do: event.target.value }])}
         >
-          <option value="">{words.tidy.add}</option>
+          <option value="">{t("tidy.add")}</option>
           {known?.map((each) => (
             <option key={each.key} value={each.key}>
               {each.label}
@@ -70,7 +70,7 @@ export function TidyParts({ parts, change, mistakes }: PartsProps) {
       </fieldset>
       {mistakes.length === 0 && <Example steps={steps} />}
       <fieldset className="flex flex-col gap-1.5">
-        <legend className="mb-1 font-semibold">{words.tidy.when}</legend>
+        <legend className="mb-1 font-semibold">{t("tidy.when")}</legend>
         {(["save", "suggest"] as const).map((each) => (
           <label key={each} className="flex items-start gap-2">
             <input
@@ -80,7 +80,7 @@ export function TidyParts({ parts, change, mistakes }: PartsProps) {
               checked={(parts.mode ?? "save") === each}
               onChange={() => change({ mode: each })}
             />
-            <span>{words.tidy.modes[each]}</span>
+            <span>{t(`tidy.modes.${each}`)}</span>
           </label>
         ))}
       </fieldset>
@@ -101,7 +101,7 @@ function Example({ steps }: { steps: Step[] }) {
   return (
     <div className="rounded border border-base-300 px-2.5 py-2">
       <label className="flex flex-col gap-1 text-xs">
-        {words.tidy.example}
+        {t("tidy.example")}
         <input
           className="input input-sm w-full"
           value={text}

@@ -1,5 +1,5 @@
 import type { RuleParts } from "../../../api/client";
-import { words } from "../../../words";
+import { word } from "../../../words";
 
 type Step = NonNullable<RuleParts["steps"]>[number];
 type Props = { step: Step; settings: { name: string; shape: string }[]; onChange: (step: Step) => void };
@@ -12,7 +12,7 @@ export function TidySettings({ step, settings, onChange }: Props) {
   return (
     <div className="mt-1.5 flex flex-col gap-1.5 pl-6 text-[0.8125rem]">
       {settings.map(({ name, shape }) => {
-        const label = words.tidy.settings[name] ?? name;
+        const label = word(`tidy.settings.${name}`) ?? name;
         if (shape === "kinds") {
           const kinds = step.kinds ?? [];
           return (
@@ -30,7 +30,7 @@ export function TidySettings({ step, settings, onChange }: Props) {
                       })
                     }
                   />
-                  {words.tidy.kinds[kind]}
+                  {word(`tidy.kinds.${kind}`)}
                 </label>
               ))}
             </div>

@@ -1,5 +1,5 @@
 import { FormulaOrPieces } from "../../../components/formula/FormulaOrPieces";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { mistakesOf, type PartsProps } from "./shared";
 
 /** A condition under which alone the rule holds; without it, it always does. Without a label it has to be there. */
@@ -21,7 +21,7 @@ export function WhenParts({ table, parts, change, mistakes, label }: PartsProps 
       {given && (
         <FormulaOrPieces
           table={table.key}
-          label={words.rulePanel.while}
+          label={t("rulePanel.while")}
           value={parts.when ?? ""}
           onChange={(when) => change({ when })}
           mistakes={mistakesOf(mistakes, "when")}

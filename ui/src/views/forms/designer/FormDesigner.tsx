@@ -11,7 +11,7 @@ import { usePermissions } from "../../../app/usePermissions";
 import { useShortcuts } from "../../../app/useShortcuts";
 import { editPlace, useEdit } from "../../../components/edits";
 import { WithNewLinked } from "../../../components/record/WithNewLinked";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { FormPreview } from "./FormPreview";
 import { FormSettings } from "./FormSettings";
 import { Structure } from "./Structure";
@@ -31,15 +31,15 @@ function FormDesigner() {
   const { form: id = "new" } = useParams();
   const may = usePermissions();
   const form = table.forms.find((each) => each.id === id);
-  if (!may.design) return <MissingPage message={words.designer.builders} />;
-  if (id !== "new" && (!form || id === "all")) return <MissingPage message={words.forms.gone} />;
+  if (!may.design) return <MissingPage message={t("designer.builders")} />;
+  if (id !== "new" && (!form || id === "all")) return <MissingPage message={t("forms.gone")} />;
   return <Designer key={id} table={table} id={id} saved={form ? partsOf(form) : null} />;
 }
 
 type Props = { table: Table; id: string; saved: FormParts | null };
 
 function Designer({ table, id, saved }: Props) {
-  const first = saved ?? beginning(table, words.designer.usualName(table.one));
+  const first = saved ?? beginning(table, t("designer.usualName", { one: table.one }));
   const edit = useEdit<FormParts>(editPlace.form(table.id, id), first);
   const form = edit.value;
   const [mistakes, setMistakes] = useState<Mistake[]>([]);
@@ -74,7 +74,7 @@ function Designer({ table, id, saved }: Props) {
             );
       edit.done();
       await client.invalidateQueries();
-      toast.success(words.designer.saved(form.name));
+      toast.success(t("designer.saved", { name: form.name }));
       navigate(`/t/${table.key}/forms?form=${made.id}`);
     } catch (error) {
       refuse(error);
@@ -87,7 +87,7 @@ function Designer({ table, id, saved }: Props) {
       await awaitJob(api.DELETE("/api/tables/{table}/forms/{form}", { params: { path } }));
       edit.done();
       await client.invalidateQueries();
-      toast(words.designer.removed(form.name));
+      toast(t("designer.removed", { name: form.name }));
       navigate(`/t/${table.key}/forms`);
     } catch (error) {
       refuse(error);
@@ -107,22 +107,24 @@ function Designer({ table, id, saved }: Props) {
       <div className="flex flex-wrap items-center gap-2 border-base-300 border-b bg-base-100 px-5 py-2">
         <Link to={`/t/${table.key}/forms`} className="btn btn-ghost btn-sm">
           <ArrowLeft size={15} aria-hidden />
-          {words.designer.back}
+          {t("designer.back")}
         </Link>
-        <h1 className="min-w-0 flex-1 truncate text-lg">{words.designer.title(form.name, table.label)}</h1>
+        <h1 className="min-w-0 flex-1 truncate text-lg">
+          {t("designer.title", { name: form.name, table: table.label })}
+        </h1>
         {edit.found && edit.dirty && (
           <button type="button" className="link text-xs" onClick={() => change(first)}>
-            {words.designer.startOver}
+            {t("designer.startOver")}
           </button>
         )}
         {id !== "new" && (
           <button type="button" className="btn btn-ghost btn-sm text-error" onClick={remove}>
             <Trash2 size={14} aria-hidden />
-            {words.designer.remove}
+            {t("designer.remove")}
           </button>
         )}
         <button type="button" className="btn btn-primary btn-sm" onClick={save} disabled={!dirty}>
-          {words.designer.save}
+          {t("designer.save")}
           <kbd className="text-[0.6875rem] opacity-75">Ctrl Enter</kbd>
         </button>
       </div>

@@ -3,7 +3,7 @@ import { api, data, type Form, type FormParts, type Mistake, ProblemError, type 
 import type { Typed } from "../../../api/queries";
 import { FormLayout } from "../../../components/record/FormLayout";
 import { useDraft } from "../../../components/record/useDraft";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { fieldsOn } from "./shape";
 
 type Props = { table: Table; form: FormParts; onMistakes: (mistakes: Mistake[]) => void };
@@ -34,13 +34,13 @@ export function FormPreview({ table, form, onMistakes }: Props) {
   const draft = useDraft(ask);
   const shown = useMemo(() => running(JSON.parse(shape) as FormParts, table), [shape, table]);
   return (
-    <section className="min-h-0 overflow-auto px-5 py-4" aria-label={words.designer.live}>
+    <section className="min-h-0 overflow-auto px-5 py-4" aria-label={t("designer.live")}>
       <div className="mb-2 flex flex-wrap items-baseline gap-x-3">
-        <h2 className="text-base">{words.designer.live}</h2>
-        <p className="quiet flex-1 text-xs">{words.designer.liveAim}</p>
+        <h2 className="text-base">{t("designer.live")}</h2>
+        <p className="quiet flex-1 text-xs">{t("designer.liveAim")}</p>
         {Object.keys(draft.typed).length > 0 && (
           <button type="button" className="link text-xs" onClick={() => draft.reset()}>
-            {words.bench.clear}
+            {t("bench.clear")}
           </button>
         )}
       </div>
@@ -58,7 +58,10 @@ export function FormPreview({ table, form, onMistakes }: Props) {
           prefix="live-"
           lines={(item) => (
             <p className="quiet rounded border border-base-300 border-dashed px-3 py-2">
-              {words.designer.linesHere(item.label ?? item.lines?.table ?? "", (item.fields ?? []).length)}
+              {t("designer.linesHere", {
+                label: item.label ?? item.lines?.table ?? "",
+                fields: (item.fields ?? []).length,
+              })}
             </p>
           )}
         />

@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp, Plus, X } from "lucide-react";
 import type { FormJump, FormParts, Mistake, Table } from "../../../api/client";
 import { FormulaEditor } from "../../../components/formula/FormulaEditor";
-import { words } from "../../../words";
+import { t } from "../../../words";
 import { fieldsOn } from "./shape";
 
 type Props = { table: Table; form: FormParts; onChange: (form: FormParts) => void; mistakes: Mistake[] };
@@ -14,7 +14,7 @@ export function FormSettings({ table, form, onChange, mistakes }: Props) {
   return (
     <div className="flex flex-col gap-2.5">
       <label className="flex items-center gap-2">
-        <span className="w-14 shrink-0 font-semibold">{words.designer.name}</span>
+        <span className="w-14 shrink-0 font-semibold">{t("designer.name")}</span>
         <input
           className="input input-sm min-w-0 flex-1"
           data-first
@@ -23,16 +23,16 @@ export function FormSettings({ table, form, onChange, mistakes }: Props) {
         />
       </label>
       <label className="flex items-center gap-2">
-        <span className="w-14 shrink-0">{words.designer.note}</span>
+        <span className="w-14 shrink-0">{t("designer.note")}</span>
         <input
           className="input input-sm min-w-0 flex-1"
           value={form.note ?? ""}
-          placeholder={words.designer.notePlaceholder}
+          placeholder={t("designer.notePlaceholder")}
           onChange={(event) => onChange({ ...form, note: event.target.value || null })}
         />
       </label>
       <details>
-        <summary className="cursor-pointer font-semibold">{words.designer.cursor}</summary>
+        <summary className="cursor-pointer font-semibold">{t("designer.cursor")}</summary>
         <div className="mt-2 flex flex-col gap-2.5">
           <label className="flex items-center gap-2">
             <input
@@ -41,12 +41,12 @@ export function FormSettings({ table, form, onChange, mistakes }: Props) {
               checked={form.skip_filled === true}
               onChange={() => onChange({ ...form, skip_filled: !form.skip_filled })}
             />
-            {words.designer.skipFilled}
+            {t("designer.skipFilled")}
           </label>
           <Order table={table} form={form} onChange={onChange} />
           <Jumps table={table} form={form} onChange={onChange} mistakes={mistakes} />
           <fieldset className="flex flex-wrap gap-x-4 gap-y-1">
-            <legend className="mb-0.5">{words.designer.buttons}</legend>
+            <legend className="mb-0.5">{t("designer.buttons")}</legend>
             {BUTTONS.map((each) => (
               <label key={each} className="flex items-center gap-2">
                 <input
@@ -62,7 +62,7 @@ export function FormSettings({ table, form, onChange, mistakes }: Props) {
                     })
                   }
                 />
-                {words.designer.buttonNames[each]}
+                {t(`designer.buttonNames.${each}`)}
               </label>
             ))}
           </fieldset>
@@ -94,7 +94,7 @@ function Order({ table, form, onChange }: Omit<Props, "mistakes">) {
           checked={order !== null && order !== undefined}
           onChange={() => onChange({ ...form, order: order ? null : fields })}
         />
-        {words.designer.ownOrder}
+        {t("designer.ownOrder")}
       </label>
       {order && (
         <ol className="mt-1 max-h-48 overflow-auto rounded border border-base-300">
@@ -107,7 +107,7 @@ function Order({ table, form, onChange }: Omit<Props, "mistakes">) {
                 <button
                   type="button"
                   className="btn btn-ghost btn-xs btn-square"
-                  aria-label={words.designer.earlier(label)}
+                  aria-label={t("designer.earlier", { label })}
                   disabled={index === 0}
                   onClick={() => move(index, -1)}
                 >
@@ -116,7 +116,7 @@ function Order({ table, form, onChange }: Omit<Props, "mistakes">) {
                 <button
                   type="button"
                   className="btn btn-ghost btn-xs btn-square"
-                  aria-label={words.designer.later(label)}
+                  aria-label={t("designer.later", { label })}
                   disabled={index === order.length - 1}
                   onClick={() => move(index, 1)}
                 >
@@ -139,23 +139,23 @@ function Jumps({ table, form, onChange, mistakes }: Props) {
     onChange({ ...form, jumps: jumps.map((jump, at) => (at === index ? { ...jump, ...some } : jump)) });
   return (
     <fieldset className="flex flex-col gap-2">
-      <legend className="mb-0.5">{words.designer.jumps}</legend>
+      <legend className="mb-0.5">{t("designer.jumps")}</legend>
       {jumps.map((jump, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a jump is known by its place
         <div key={index} className="flex flex-col gap-1 rounded border border-base-300 px-2 py-1.5">
           <div className="flex items-center gap-1.5 text-xs">
-            <span>{words.designer.after}</span>
-            <Pick label={words.designer.after} value={jump.after} onPick={(after) => put(index, { after })}>
+            <span>{t("designer.after")}</span>
+            <Pick label={t("designer.after")} value={jump.after} onPick={(after) => put(index, { after })}>
               {fields.map((field) => (
                 <option key={field.key} value={field.key}>
                   {field.label}
                 </option>
               ))}
             </Pick>
-            <span>{words.designer.to}</span>
-            <Pick label={words.designer.to} value={jump.to} onPick={(to) => put(index, { to })}>
-              <option value="first_blank">{words.designer.firstBlank}</option>
-              <option value="end">{words.designer.end}</option>
+            <span>{t("designer.to")}</span>
+            <Pick label={t("designer.to")} value={jump.to} onPick={(to) => put(index, { to })}>
+              <option value="first_blank">{t("designer.firstBlank")}</option>
+              <option value="end">{t("designer.end")}</option>
               {fields.map((field) => (
                 <option key={field.key} value={field.key}>
                   {field.label}
@@ -165,8 +165,8 @@ function Jumps({ table, form, onChange, mistakes }: Props) {
             <button
               type="button"
               className="btn btn-ghost btn-xs btn-square"
-              aria-label={words.designer.dropJump}
-              title={words.designer.dropJump}
+              aria-label={t("designer.dropJump")}
+              title={t("designer.dropJump")}
               onClick={() => onChange({ ...form, jumps: jumps.filter((_, at) => at !== index) })}
             >
               <X size={13} aria-hidden />
@@ -179,12 +179,12 @@ function Jumps({ table, form, onChange, mistakes }: Props) {
               checked={jump.when !== null && jump.when !== undefined}
               onChange={() => put(index, { when: jump.when == null ? "" : null })}
             />
-            {words.designer.jumpWhile}
+            {t("designer.jumpWhile")}
           </label>
           {jump.when != null && (
             <FormulaEditor
               table={table.key}
-              label={words.designer.jumpWhile}
+              label={t("designer.jumpWhile")}
               value={jump.when}
               onChange={(when) => put(index, { when })}
               mistakes={mistakes.filter((mistake) => mistake.part === `jumps.${index}.when`)}
@@ -202,7 +202,7 @@ function Jumps({ table, form, onChange, mistakes }: Props) {
         }
       >
         <Plus size={13} aria-hidden />
-        {words.designer.addJump}
+        {t("designer.addJump")}
       </button>
     </fieldset>
   );

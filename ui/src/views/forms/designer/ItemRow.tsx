@@ -3,7 +3,7 @@ import { CSS } from "@dnd-kit/utilities";
 import { ChevronDown, ChevronRight, GripVertical, X } from "lucide-react";
 import type { KeyboardEvent } from "react";
 import type { FormItem, Mistake, Table } from "../../../api/client";
-import { words } from "../../../words";
+import { sentences, t } from "../../../words";
 import { ItemSettings } from "./ItemSettings";
 import { itemKey } from "./shape";
 
@@ -28,7 +28,7 @@ export function ItemRow(props: Props) {
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: itemKey(item) });
   const rules = table.rules.filter((rule) => item.field && rule.fields.includes(item.field)).length;
   const wrong = mistakes.some((mistake) => mistake.part?.startsWith(at));
-  const extras = [item.carry && words.designer.carries, item.default && words.designer.begins].filter(Boolean);
+  const extras = [item.carry && t("designer.carries"), item.default && t("designer.begins")].filter(Boolean);
   return (
     <li
       ref={setNodeRef}
@@ -52,19 +52,19 @@ export function ItemRow(props: Props) {
           {opened ? <ChevronDown size={13} aria-hidden /> : <ChevronRight size={13} aria-hidden />}
           <span className={`truncate ${wrong ? "text-error" : ""}`}>{label}</span>
           <span className="quiet ml-auto shrink-0 text-xs">
-            {[...extras, rules > 0 && words.designer.ruleCount(rules)].filter(Boolean).join(" · ")}
+            {[...extras, rules > 0 && t("designer.ruleCount", { count: rules })].filter(Boolean).join(" · ")}
           </span>
         </button>
         {!item.lines && columns > 1 && (
           <select
             className="select select-xs w-20"
-            aria-label={words.designer.width(label)}
+            aria-label={t("designer.width", { label })}
             value={Math.min(item.width ?? 1, columns)}
             onChange={(event) => onChange({ width: Number(event.target.value) })}
           >
             {Array.from({ length: columns }, (_, index) => index + 1).map((width) => (
               <option key={width} value={width}>
-                {words.designer.widths(width, columns)}
+                {sentences.designer.widths(width, columns)}
               </option>
             ))}
           </select>
@@ -72,8 +72,8 @@ export function ItemRow(props: Props) {
         <button
           type="button"
           className="btn btn-ghost btn-xs btn-square"
-          aria-label={words.designer.drop(label)}
-          title={words.designer.drop(label)}
+          aria-label={t("designer.drop", { label })}
+          title={t("designer.drop", { label })}
           onClick={onRemove}
         >
           <X size={13} aria-hidden />

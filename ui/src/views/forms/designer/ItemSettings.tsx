@@ -3,7 +3,7 @@ import type { FormItem, Mistake, Table } from "../../../api/client";
 import { useNames } from "../../../api/queries";
 import { FormulaEditor } from "../../../components/formula/FormulaEditor";
 import { Mark } from "../../../components/Mark";
-import { words } from "../../../words";
+import { t } from "../../../words";
 
 type Props = {
   table: Table;
@@ -18,11 +18,11 @@ export function ItemSettings({ table, item, at, mistakes, onChange }: Props) {
   return (
     <div className="flex flex-col gap-2.5 border-base-300/70 border-t bg-base-200/40 px-3 py-2.5">
       <label className="flex items-center gap-2">
-        <span className="w-16 shrink-0">{words.designer.label}</span>
+        <span className="w-16 shrink-0">{t("designer.label")}</span>
         <input
           className="input input-sm min-w-0 flex-1"
           value={item.label ?? ""}
-          placeholder={words.designer.ownLabel}
+          placeholder={t("designer.ownLabel")}
           onChange={(event) => onChange({ label: event.target.value || null })}
         />
       </label>
@@ -41,7 +41,7 @@ function FieldSettings({ table, item, at, mistakes, onChange }: Props) {
   return (
     <>
       <label className="flex items-center gap-2">
-        <span className="w-16 shrink-0">{words.designer.hint}</span>
+        <span className="w-16 shrink-0">{t("designer.hint")}</span>
         <input
           className="input input-sm min-w-0 flex-1"
           value={item.hint ?? ""}
@@ -57,7 +57,7 @@ function FieldSettings({ table, item, at, mistakes, onChange }: Props) {
               checked={item.carry === true}
               onChange={() => onChange({ carry: !item.carry })}
             />
-            {words.designer.carry}
+            {t("designer.carry")}
           </label>
           <div className="flex flex-col gap-1">
             <label className="flex items-center gap-2">
@@ -67,12 +67,12 @@ function FieldSettings({ table, item, at, mistakes, onChange }: Props) {
                 checked={item.default !== null && item.default !== undefined}
                 onChange={() => onChange({ default: item.default == null ? "" : null })}
               />
-              {words.designer.default}
+              {t("designer.default")}
             </label>
             {item.default != null && (
               <FormulaEditor
                 table={table.key}
-                label={words.designer.default}
+                label={t("designer.default")}
                 value={item.default}
                 onChange={(text) => onChange({ default: text })}
                 mistakes={mistakes.filter((mistake) => mistake.part === `${at}.default`)}
@@ -85,7 +85,7 @@ function FieldSettings({ table, item, at, mistakes, onChange }: Props) {
       <States {...{ table, item, at, mistakes, onChange }} />
       {rules.length > 0 && (
         <div>
-          <p className="font-semibold text-xs">{words.designer.tableRules}</p>
+          <p className="font-semibold text-xs">{t("designer.tableRules")}</p>
           <ul className="mt-0.5 flex flex-col gap-0.5 text-xs">
             {rules.map((rule) => (
               <li key={rule.id} className="flex items-baseline gap-1.5">
@@ -108,29 +108,29 @@ function States({ table, item, at, mistakes, onChange }: Props) {
     onChange({ states: states.map((each, place) => (place === index ? { ...each, ...some } : each)) });
   return (
     <fieldset className="flex flex-col gap-1.5">
-      <legend className="sr-only">{words.designer.states}</legend>
+      <legend className="sr-only">{t("designer.states")}</legend>
       {states.map((each, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a statement is known by its place
         <div key={index} className="flex flex-col gap-1">
           <div className="flex items-center gap-2">
             <select
               className="select select-xs w-28"
-              aria-label={words.state.state}
+              aria-label={t("state.state")}
               value={each.state}
               onChange={(event) => put(index, { state: event.target.value })}
             >
               {STATES.map((state) => (
                 <option key={state} value={state}>
-                  {words.state.states[state]}
+                  {t(`state.states.${state}`)}
                 </option>
               ))}
             </select>
-            <span className="quiet flex-1 text-xs">{words.designer.while}</span>
+            <span className="quiet flex-1 text-xs">{t("designer.while")}</span>
             <button
               type="button"
               className="btn btn-ghost btn-xs btn-square"
-              aria-label={words.designer.dropState}
-              title={words.designer.dropState}
+              aria-label={t("designer.dropState")}
+              title={t("designer.dropState")}
               onClick={() => onChange({ states: states.filter((_, place) => place !== index) })}
             >
               <X size={13} aria-hidden />
@@ -138,7 +138,7 @@ function States({ table, item, at, mistakes, onChange }: Props) {
           </div>
           <FormulaEditor
             table={table.key}
-            label={words.designer.while}
+            label={t("designer.while")}
             value={each.when}
             onChange={(when) => put(index, { when })}
             mistakes={mistakes.filter((mistake) => mistake.part === `${at}.states.${index}.when`)}
@@ -152,7 +152,7 @@ function States({ table, item, at, mistakes, onChange }: Props) {
         onClick={() => onChange({ states: [...states, { state: "shown", when: "" }] })}
       >
         <Plus size={13} aria-hidden />
-        {words.designer.addState}
+        {t("designer.addState")}
       </button>
     </fieldset>
   );
@@ -168,7 +168,7 @@ function InnerFields({ table, item, onChange }: Pick<Props, "table" | "item" | "
   const picked = item.fields ?? [];
   return (
     <fieldset>
-      <legend className="mb-1">{words.designer.innerFields}</legend>
+      <legend className="mb-1">{t("designer.innerFields")}</legend>
       <div className="grid grid-cols-2 gap-x-3 gap-y-1">
         {fields.map((field) => (
           <label key={field.key} className="flex min-w-0 items-center gap-2">

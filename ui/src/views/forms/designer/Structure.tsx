@@ -5,7 +5,8 @@ import { type KeyboardEvent, useRef, useState } from "react";
 import type { FormItem, FormParts, Mistake, Table } from "../../../api/client";
 import { useNames } from "../../../api/queries";
 import { droppedOn, useDragging } from "../../../components/dragging";
-import { words } from "../../../words";
+import { t } from "../../../words";
+import { designerKeys } from "../../../words/lists";
 import { ItemRow } from "./ItemRow";
 import {
   fieldsOn,
@@ -57,7 +58,7 @@ export function Structure({ table, form, onChange, mistakes }: Props) {
       const to = stepped(form, from, by);
       if (!to) return;
       onChange(movedTo(form, from, to));
-      setSaid(words.designer.movedTo(label(table, item), to.section + 1, to.index + 1));
+      setSaid(t("designer.movedTo", { label: label(table, item), section: to.section + 1, place: to.index + 1 }));
       focus(key);
     } else if (by) {
       event.preventDefault();
@@ -81,25 +82,29 @@ export function Structure({ table, form, onChange, mistakes }: Props) {
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
         <SortableContext items={[...places.keys()]} strategy={verticalListSortingStrategy}>
           {form.sections.map((section, at) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: a section is known by its place
-            <section key={at} className="rounded border border-base-300" aria-label={words.designer.section(at + 1)}>
+            <section
+              // biome-ignore lint/suspicious/noArrayIndexKey: a section is known by its place
+              key={at}
+              className="rounded border border-base-300"
+              aria-label={t("designer.section", { n: at + 1 })}
+            >
               <div className="flex items-center gap-2 border-base-300 border-b px-2.5 py-1.5">
                 <input
                   className="input input-sm min-w-0 flex-1"
-                  aria-label={words.designer.sectionTitle(at + 1)}
-                  placeholder={words.designer.noTitle}
+                  aria-label={t("designer.sectionTitle", { n: at + 1 })}
+                  placeholder={t("designer.noTitle")}
                   value={section.title ?? ""}
                   onChange={(event) => onChange(withSection(form, at, { title: event.target.value || null }))}
                 />
                 <select
                   className="select select-sm w-28"
-                  aria-label={words.designer.columns}
+                  aria-label={t("designer.columns")}
                   value={section.columns ?? 1}
                   onChange={(event) => onChange(withSection(form, at, { columns: Number(event.target.value) }))}
                 >
                   {[1, 2, 3, 4].map((columns) => (
                     <option key={columns} value={columns}>
-                      {words.designer.columnCount(columns)}
+                      {t("designer.columnCount", { count: columns })}
                     </option>
                   ))}
                 </select>
@@ -107,8 +112,8 @@ export function Structure({ table, form, onChange, mistakes }: Props) {
                   <button
                     type="button"
                     className="btn btn-ghost btn-xs btn-square"
-                    aria-label={words.designer.dropSection(at + 1)}
-                    title={words.designer.dropSection(at + 1)}
+                    aria-label={t("designer.dropSection", { n: at + 1 })}
+                    title={t("designer.dropSection", { n: at + 1 })}
                     onClick={() => onChange(withoutSection(form, at))}
                   >
                     <X size={13} aria-hidden />
@@ -140,10 +145,10 @@ export function Structure({ table, form, onChange, mistakes }: Props) {
       </DndContext>
       <button type="button" className="btn btn-sm w-fit" onClick={() => onChange(withNewSection(form))}>
         <Plus size={14} aria-hidden />
-        {words.designer.addSection}
+        {t("designer.addSection")}
       </button>
       <p className="quiet flex flex-wrap gap-x-4 gap-y-1 text-xs">
-        {words.designer.keys.map(([key, does]) => (
+        {designerKeys().map(([key, does]) => (
           <span key={key} className="flex items-center gap-1.5">
             <kbd className="key">{key}</kbd>
             {does}
@@ -158,9 +163,11 @@ export function Structure({ table, form, onChange, mistakes }: Props) {
 }
 
 function label(table: Table, item: FormItem) {
-  if (item.lines) return item.label ?? words.designer.linesOf(item.lines.table);
+  if (item.lines) return item.label ?? t("designer.linesOf", { table: item.lines.table });
   const field = table.fields.find((each) => each.key === (item.field ?? item.panel));
-  return item.panel ? (item.label ?? words.designer.detailsOf(field?.label ?? "")) : (item.label ?? field?.label ?? "");
+  return item.panel
+    ? (item.label ?? t("designer.detailsOf", { label: field?.label ?? "" }))
+    : (item.label ?? field?.label ?? "");
 }
 
 type AddProps = { table: Table; form: FormParts; onAdd: (item: FormItem) => void };
@@ -188,13 +195,13 @@ function AddItem({ table, form, onAdd }: AddProps) {
     <div className="px-2.5 py-1.5">
       <select
         className="select select-xs w-full"
-        aria-label={words.designer.add}
+        aria-label={t("designer.add")}
         value=""
         onChange={(event) => add(event.target.value)}
       >
-        <option value="">{words.designer.add}</option>
+        <option value="">{t("designer.add")}</option>
         {free.length > 0 && (
-          <optgroup label={words.designer.fields}>
+          <optgroup label={t("designer.fields")}>
             {free.map((field) => (
               <option key={field.key} value={`field|${field.key}`}>
                 {field.label}
@@ -203,7 +210,7 @@ function AddItem({ table, form, onAdd }: AddProps) {
           </optgroup>
         )}
         {panels.length > 0 && (
-          <optgroup label={words.designer.details}>
+          <optgroup label={t("designer.details")}>
             {panels.map((field) => (
               <option key={field.key} value={`panel|${field.key}`}>
                 {field.label}
@@ -212,7 +219,7 @@ function AddItem({ table, form, onAdd }: AddProps) {
           </optgroup>
         )}
         {lines.length > 0 && (
-          <optgroup label={words.designer.lines}>
+          <optgroup label={t("designer.lines")}>
             {lines.map((each) => (
               <option key={`${each.table}.${each.link}`} value={`lines|${each.table}|${each.link}`}>
                 {each.label}
