@@ -36,6 +36,9 @@ gem "caxlsx", "~> 4.5"
 gem "rubyzip", "~> 3.2", require: "zip"
 
 # schedule
+# The command line: what it takes, and what it says of itself.
+gem "thor", "~> 1.3"
+
 gem "rufus-scheduler", "~> 3.9"
 gem "semantic_logger", "~> 4.16"
 

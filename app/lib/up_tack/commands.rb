@@ -1,47 +1,90 @@
 # frozen_string_literal: true
 
+require "thor"
+
 module UpTack
-  # The command line, one file a command.
+  # The command line: what it takes stands in Cli, what each command does in a file of its own.
   module Commands
-    # @return [Hash{String=>Class}] the commands by name
-    def self.all =
-      {
-        "eval" => Eval,
-        "mask" => Mask,
-        "prove" => Prove,
-        "export-project" => ExportProject,
-        "import-project" => ImportProject,
-        "sheet" => Sheet,
-        "import" => Import,
-        "backup" => Backup,
-        "restore" => Restore,
-        "check" => Check,
-        "verify-log" => VerifyLog
-      }
+    # Expressions and masks may begin with a minus; after these every argument is one.
+    TEXTS = {"eval" => %w[--values --today --json], "mask" => %w[--json]}.freeze
+    private_constant :TEXTS
 
-    # @param arguments [Array<String>] the command's name first
-    # @return [Integer] the exit status
-    def self.run(arguments, out: $stdout, err: $stderr)
-      name, *rest = arguments
-      command = all[name]
-      return command.new(out: out, err: err).run(rest) if command
+    class << self
+      # @param arguments [Array<String>] the command's name first
+      # @return [Integer] the exit status: 0 done; 1 done, and something was refused, failed or altered; 2 not done
+      def run(arguments, out: $stdout, err: $stderr, input: $stdin)
+        status = Cli.call(arranged(arguments), Cli::Terminal.new(out, err, input))
+        status.is_a?(Integer) ? status : 0
+      rescue Core::Invalid => e
+        tell_problems(e.problems, err)
+      rescue Interrupt
+        err.puts "Stopped."
+        130
+      rescue => e
+        raise unless (message = reason(e))
 
-      err.puts "Commands: #{all.map { |each, kind| "\n  uptack #{each} #{kind::USAGE}" }.join}"
-      (name.nil? || name == "--help") ? 0 : 2
-    rescue Store::SystemTables::TooNew => e
-      err.puts e.message
-      2
-    end
-
-    # Says what is wrong in a file, a line each.
-    # @param problems [Array<Core::Problem>]
-    # @return [Integer] the exit status
-    def self.tell_problems(problems, path, err)
-      problems.each do |problem|
-        place = "#{problem.place}: " if problem.place && !problem.message.start_with?(problem.place)
-        err.puts "#{path}: #{place}#{problem.message}"
+        err.puts message
+        2
       end
-      2
+
+      private
+
+      # "uptack prove --help" as "uptack help prove"; texts that look like options after "--".
+      def arranged(arguments)
+        name, *rest = arguments.map(&:dup)
+        return ["version"] if %w[--version -v].include?(name)
+        return ["help", name.tr("-", "_")] if name && !name.start_with?("-") && rest.intersect?(%w[--help -h])
+        return [name, *rest].compact unless (options = TEXTS[name])
+
+        given, texts = [], []
+        while (argument = rest.shift)
+          known = options.find { |option| argument == option || argument.start_with?("#{option}=") }
+          next texts << argument unless known
+
+          given << argument
+          given << rest.shift.to_s if argument == known && known != "--json"
+        end
+        [name, *given, "--", *texts]
+      end
+
+      # @return [String, nil] what to say of an error; nil for one that nobody expects
+      def reason(error)
+        case error
+        when Thor::UndefinedCommandError then Core::Messages["commands.all.unknown_command", name: error.command]
+        when Thor::UnknownArgumentError
+          Core::Messages["commands.all.unknown_option", name: error.unknown.join(", ")]
+        when Thor::Error then (error.message[/Usage: .*/m] || error.message).delete('"')
+        when Command::Failure, Interchange::Unreadable, Store::NotFound, Services::NotAllowed, Store::Backups::Unsound,
+          Store::SystemTables::TooNew, Store::LogCheck::Unchecked, Store::LogKey::Unfit
+          error.message
+        when SQLite3::Exception, ActiveRecord::ActiveRecordError
+          Core::Messages["store.backups.cant_be_read_as_database_of_up", file: Database.named,
+            reason: error.message.lines.first.strip]
+        when SystemCallError then unusable(error)
+        end
+      end
+
+      def unusable(error)
+        path = error.message[/ @ \S+ - (.+)\z/, 1] || error.message
+        why =
+          case error
+          when Errno::ENOENT then "the folder does not exist"
+          when Errno::EACCES, Errno::EPERM, Errno::EROFS then "you have no permission"
+          when Errno::EISDIR then "it is a folder"
+          when Errno::ENOSPC then "the disk is full"
+          else error.class.name.split("::").last
+          end
+        Core::Messages["commands.all.cant_use_file", path: path, why: why]
+      end
+
+      # Says what is wrong in a file, a line each.
+      def tell_problems(problems, err)
+        problems.each do |problem|
+          place = "#{problem.place}: " if problem.place && !problem.message.start_with?(problem.place)
+          err.puts "#{place}#{problem.message}"
+        end
+        2
+      end
     end
   end
 end

@@ -5,6 +5,9 @@ module UpTack
   module Installation
     ROOT = File.expand_path("../../..", __dir__)
 
+    # As in the document of the API, after Semantic Versioning.
+    VERSION = "0.1.0"
+
     # Told to a process of Ruby that does one thing many times: to compile it, where it can.
     COMPILING = defined?(RubyVM::YJIT) ? ["--yjit", "--yjit-exec-mem-size=8"].freeze : [].freeze
 

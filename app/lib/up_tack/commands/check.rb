@@ -2,46 +2,26 @@
 
 module UpTack
   module Commands
-    # Looks whether all of a database holds: the file, links, the change log, kept values
-    # and counters, a line each.
+    # Verifies a whole database: the file, links, the change log, calculated values and counters, a line each.
     #
     #   uptack check
-    #   sound   The file holds.
-    #   BROKEN  Stale: Loss of Pieces in 3.
-    #
-    # The exit status is 0 when all holds, 1 when not, 2 when it can't be read.
-    class Check
-      USAGE = "[--database FILE]"
-
-      def initialize(out:, err:)
-        @out = out
-        @err = err
-      end
-
-      # @param arguments [Array<String>]
-      # @return [Integer]
-      def run(arguments)
-        path = Database.path(arguments)
-        return tell_missing(path) unless File.file?(path)
-
-        Database.open(path) do |workspace|
-          next tell_missing(path) unless workspace
-
-          findings = UseCases::Maintenance::IntegrityCheck.new(workspace).call
-          findings.each { |each| @out.puts "#{each.sound ? "sound   " : "BROKEN  "}#{each.message}" }
-          findings.all?(&:sound) ? 0 : 1
+    #   sound   Database file OK.
+    #   BROKEN  Out of date: Loss of Pieces in 3.
+    class Check < Command
+      # @return [Integer] 1 if a problem was found
+      def call(database: nil)
+        Database.open(database) do |workspace|
+          findings = UseCases::Maintenance::IntegrityCheck.new(workspace, progress: progress).call
+          sound = findings.all?(&:sound)
+          answer(sound ? 0 : 1, {sound: sound, findings: findings.map { |each| told(each) }}) do
+            findings.each { |each| @out.puts "#{each.sound ? "sound   " : "BROKEN  "}#{each.message}" }
+          end
         end
-      rescue ActiveRecord::ActiveRecordError, SQLite3::Exception => e
-        @err.puts "#{path} can't be read as a database of Up Tack: #{e.message.lines.first.strip}"
-        2
       end
 
       private
 
-      def tell_missing(path)
-        @err.puts Core::Messages["commands.all.there_is_no_project", path: path]
-        2
-      end
+      def told(finding) = {sound: finding.sound, message: finding.message}
     end
   end
 end

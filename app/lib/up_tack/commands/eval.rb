@@ -1,34 +1,27 @@
 # frozen_string_literal: true
 
-require "json"
-
 module UpTack
   module Commands
-    # Works out one formula and prints a line of JSON:
+    # Calculates one expression and prints a line of JSON:
     #
     #   uptack eval 'value(a) * 3' --values '{"a":"1.10"}'
     #   {"type":"number","value":"3.3"}
     #
-    # A mistake goes to standard error as {"message":…,"from":…,"to":…} with
+    # An error goes to standard error as {"message":…,"from":…,"to":…} with
     # character offsets from 0, and the exit status is 1.
-    class Eval
-      USAGE = %q('EXPRESSION' [--values '{"a":"1.10"}'] [--today 2026-11-23])
+    class Eval < Command
       # Notes that stand for a result that can't be had at all.
       FATAL = %i[too_large too_long].freeze
 
-      def initialize(out:, err:)
-        @out = out
-        @err = err
-      end
+      # @param texts [Array<String>] one expression
+      # @param values [String, nil] JSON
+      # @param today [String, nil] a date
+      # @return [Integer] 0, or 1 after an error
+      def call(texts:, values: nil, today: nil)
+        return fail_with(Core::Messages["commands.eval.one_expression"]) unless texts.one?
 
-      # @param arguments [Array<String>]
-      # @return [Integer] 0, or 1 after a mistake
-      def run(arguments)
-        @today = nil
-        @values = {}
-        texts = take_options(arguments)
-        return fail_with("One expression is expected: uptack eval #{USAGE}") unless texts.one?
-
+        @values = values ? values_in(values) : {}
+        @today = today && day(today)
         print_result(texts.first)
       rescue ArgumentError => e
         fail_with(e.message)
@@ -38,22 +31,6 @@ module UpTack
       end
 
       private
-
-      # Takes the two options out by hand: an expression such as `-2 ^ 2` must
-      # not be mistaken for one.
-      # @return [Array<String>] what is left
-      def take_options(arguments)
-        rest = arguments.flat_map { |each| each.start_with?("--values=", "--today=") ? each.split("=", 2) : [each] }
-        texts = []
-        while (argument = rest.shift)
-          case argument
-          when "--values" then @values = values_in(rest.shift.to_s)
-          when "--today" then @today = day(rest.shift.to_s)
-          else texts << argument
-          end
-        end
-        texts
-      end
 
       def print_result(text)
         formula =
@@ -68,8 +45,8 @@ module UpTack
           return fail_with("#{sentence[0].upcase}#{sentence[1..]}.", formula.tree.from, formula.tree.to)
         end
 
-        type = value.nil? ? :any : Core::Values::Types.type_of(value)
-        @out.puts JSON.generate(type: Core::Values::Types.name(type), value: Core::Values.dump(value))
+        type = value.nil? ? "blank" : Core::Values::Types.type_of(value).to_s.tr("_", "/")
+        @out.puts JSON.generate(type: type, value: Core::Values.dump(value))
         0
       end
 

@@ -2,104 +2,57 @@
 
 module UpTack
   module Commands
-    # Brings the records of a file into a table, through its rules:
+    # Imports the records of a file into a table, through its rules:
     #
     #   uptack import clays clays.csv --dry-run
-    #   12 rows: 10 new, 0 changed, 0 as they are, 2 refused
+    #   12 rows: 10 new, 0 changed, 0 unchanged, 2 refused
     #   row 4: Limit: “abc” is not a number.
-    #   …
-    #
-    # --dry-run writes nothing. --map "Column=field" says to which field a column belongs,
-    # "Column=-" leaves it out. --match FIELD changes the records that are found by it.
-    # --passing saves what passes where something is refused; otherwise it is all or nothing.
-    # --keep-blank keeps blank what the file leaves blank. --refused FILE takes the refused rows.
-    # The exit status is 0 when all was saved or would be, 1 when rows were refused, 2 when
-    # the file or what was asked can't be understood.
-    class Import
-      USAGE = "TABLE FILE [--dry-run] [--passing] [--map COLUMN=FIELD …] [--match FIELD] [--keep-blank] " \
-        "[--refused FILE] [--database FILE]"
+    class Import < Command
       SHOWN = 20
 
-      def initialize(out:, err:)
-        @out = out
-        @err = err
-      end
-
-      # @param arguments [Array<String>]
-      # @return [Integer]
-      def run(arguments)
-        database = Database.path(arguments)
-        flags = %w[--dry-run --passing --keep-blank].to_h { |flag| [flag, !arguments.delete(flag).nil?] }
-        maps, match, refused =
-          values(arguments, "--map"),
-          values(arguments, "--match").last,
-          values(arguments, "--refused").last
-        table, path = arguments
-        unless arguments.length == 2 && File.file?(path)
-          return fail_with("Name a table and a file: uptack import #{USAGE}")
-        end
-
+      # @param table [String] key
+      # @param map [Array<String>] "Column=field"; "Column=-" ignores a column
+      # @param match [String, nil] key of the field by which records are found
+      # @param refused [String, nil] file for the refused rows
+      # @return [Integer] 1 if rows were refused
+      def call(
+        table:, file:,
+        database: nil, dry_run: false, passing: false, keep_blank: false, map: [], match: nil, refused: nil
+      )
+        existing(file)
+        keep = passing ? "passing" : "all"
+        keep = "none" if dry_run
         Database.open(database) do |workspace|
-          if workspace
-            bring_in(workspace, table, path, flags, maps, match, refused)
-          else
-            fail_with(Core::Messages["commands.import.there_is_no_project_in_yet", database: database])
-          end
+          design = workspace.table(table)
+          source = Interchange::Source.open(file)
+          overrides = {
+            "columns" => map.map { |each| column_mapping(each, source, design) },
+            "match" => match,
+            "blanks" => keep_blank ? "kept" : nil
+          }
+          tell(import(workspace, design, source, overrides, keep, file, refused), keep)
         end
-      rescue Interchange::Unreadable, Core::Invalid, Store::NotFound, Services::NotAllowed => e
-        fail_with(e.message)
       end
 
       private
 
-      def fail_with(message)
-        @err.puts message
-        2
-      end
-
-      def values(arguments, flag)
-        found = []
-        while (at = arguments.index(flag))
-          found << arguments.slice!(at, 2).last
-        end
-        found
-      end
-
-      def bring_in(workspace, table, path, flags, maps, match, refused)
-        design = workspace.table(table)
-        source = Interchange::Source.open(path)
+      def import(workspace, design, source, overrides, keep, file, refused)
         looked = UseCases::Imports::FileAnalysis.new(workspace).call(source, design)
-        settings =
-          UseCases::Imports::SettingsOverride.over(
-            looked.settings,
-            "columns" => maps.map { |map| column_mapping(map, source, design) },
-            "match" => match,
-            "blanks" => flags["--keep-blank"] ? "kept" : nil
-          )
         looked.notes.each { |note| @err.puts note }
-        keep =
-          if flags["--dry-run"]
-            "none"
-          else
-            flags["--passing"] ? "passing" : "all"
-          end
-        tell(
-          UseCases::Imports::Run.new(workspace).call(
-            source: source,
-            table: table,
-            settings: settings,
-            keep: keep,
-            name: File.basename(path),
-            refused: refused && "#{refused}.rows",
-            rows: looked.rows
-          ),
-          keep
+        UseCases::Imports::Run.new(workspace, progress: progress).call(
+          source: source,
+          table: design.key,
+          settings: UseCases::Imports::SettingsOverride.over(looked.settings, overrides),
+          keep: keep,
+          name: File.basename(file),
+          refused: refused && "#{refused}.rows",
+          rows: looked.rows
         )
       ensure
-        hand_out(path, source, refused, workspace) if refused && source && File.file?("#{refused}.rows")
+        write_refused(file, source, refused, workspace) if refused && File.file?("#{refused}.rows")
       end
 
-      def hand_out(path, source, refused, workspace)
+      def write_refused(path, source, refused, workspace)
         upload = UseCases::Imports::Uploads::Upload.new(path: refused, name: File.basename(path))
         rows = "#{refused}.rows"
         FileUtils.mv(rows, upload.refused)
@@ -134,18 +87,27 @@ module UpTack
 
       def tell(result, keep)
         report = result.report
-        @out.puts "#{report.looked_at} rows: #{result.made} new, #{result.changed} " \
-                    "changed, #{report.unchanged} as they are, #{report.refused_count} refused"
-        report
-          .refused
-          .first(SHOWN)
-          .each do |each|
-            @out.puts "row #{each.place}: #{each.refusals.map { |refusal| refusal[:message] }.join(" ")}"
-          end
-        @out.puts "and #{report.refused_count - SHOWN} more" if report.refused_count > SHOWN
-        nothing = keep == "none" || (keep == "all" && !report.clean?)
-        @out.puts Core::Messages["commands.import.nothing_was_saved"] if nothing
-        report.clean? ? 0 : 1
+        answer(report.clean? ? 0 : 1, told(result)) do
+          @out.puts "#{report.looked_at} rows: #{result.made} new, #{result.changed} changed, " \
+                      "#{report.unchanged} unchanged, #{report.refused_count} refused"
+          told(result)[:refused].each { |each| @out.puts "row #{each[:row]}: #{each[:messages].join(" ")}" }
+          @out.puts "and #{report.refused_count - SHOWN} more" if report.refused_count > SHOWN
+          nothing = keep == "none" || (keep == "all" && !report.clean?)
+          @out.puts Core::Messages["commands.import.nothing_was_saved"] if nothing
+        end
+      end
+
+      def told(result)
+        report = result.report
+        refused = report.refused.first(SHOWN)
+        {
+          rows: report.looked_at,
+          new: result.made,
+          changed: result.changed,
+          unchanged: report.unchanged,
+          refused_count: report.refused_count,
+          refused: refused.map { |each| {row: each.place, messages: each.refusals.map { _1[:message] }} }
+        }
       end
     end
   end

@@ -2,48 +2,27 @@
 
 module UpTack
   module Commands
-    # Brings a project file into a database: into a new one as it is, into one that has a
-    # project by merging the two.
+    # Merges a project file into a database, or starts a new database with it:
     #
-    #   uptack import-project FILE [--database FILE] [--dry-run]
+    #   uptack import-project design.json --dry-run
+    #   + Glaze of Pieces: Glaze · text
     #
-    # It prints what becomes different; with --dry-run nothing is changed. For a new database
-    # the password of the first builder is read from standard input. The exit status is 0
-    # when it was brought in, 2 when the file can't be read or does not go together with the
-    # project.
-    class ImportProject
-      USAGE = "FILE [--database FILE] [--dry-run]"
-
-      # @param input [IO] from which a password is read
-      def initialize(out:, err:, input: $stdin)
-        @out = out
-        @err = err
-        @input = input
-      end
-
-      # @param arguments [Array<String>]
+    # It prints what changes. For a new database the password of its first builder is read from standard input.
+    class ImportProject < Command
       # @return [Integer]
-      def run(arguments)
-        arguments = arguments.dup
-        database = Database.path(arguments)
-        dry = !arguments.delete("--dry-run").nil?
-        path = arguments.first
-        return usage unless path && File.file?(path)
+      def call(file:, database: nil, dry_run: false)
+        content = project_file(file)
+        return dry_start(content) if dry_run && !File.file?(Database.path(database))
 
-        text = File.binread(path)
-        return dry_start(text) if dry && !File.file?(database)
+        text = File.binread(file)
+        Database.create(database) do |workspace|
+          next merge(workspace, text, dry_run) if workspace
 
-        Database.open(database) { |workspace| workspace ? merge(workspace, text, dry) : start(text, dry) }
-      rescue Core::Invalid => e
-        Commands.tell_problems(e.problems, path, @err)
+          dry_run ? dry_start(content) : start(content)
+        end
       end
 
       private
-
-      def usage
-        @err.puts "Name a project file: uptack import-project #{USAGE}"
-        2
-      end
 
       def merge(workspace, text, dry)
         preview = UseCases::Design::ApplyProjectFile.new(workspace).preview(text)
@@ -53,7 +32,7 @@ module UpTack
         return 0.tap { @out.puts Core::Messages["commands.import_project.nothing_was_changed"] } if dry
 
         UseCases::Design::ApplyProjectFile.new(workspace).call(text)
-        0.tap { @out.puts "Brought in: #{preview.name}" }
+        0.tap { @out.puts "Imported: #{preview.name}" }
       end
 
       def sign(difference)
@@ -62,8 +41,7 @@ module UpTack
         difference.after ? "~" : "-"
       end
 
-      def dry_start(text)
-        content = Core::Design::ProjectFile.read(text)
+      def dry_start(content)
         @out.puts Core::Messages[
           "commands.import_project.tables_people",
           project: content.design["name"],
@@ -73,10 +51,7 @@ module UpTack
         0
       end
 
-      def start(text, dry)
-        return dry_start(text) if dry
-
-        content = Core::Design::ProjectFile.read(text)
+      def start(content)
         builder = content.people.find { |person| person["role"] == "builder" } or
           Core::Invalid.because(
             Core::Messages["commands.import_project.new_project_needs_builder_among_its_people"],

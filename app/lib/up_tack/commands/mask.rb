@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "json"
-
 module UpTack
   module Commands
     # Says what a mask makes of a text, as a line of JSON:
@@ -11,20 +9,10 @@ module UpTack
     #
     # A mistake in the mask goes to standard error as {"message":…,"from":…,"to":…}
     # with character offsets from 0, and the exit status is 1.
-    class Mask
-      USAGE = "'MASK' 'TEXT'"
-
-      def initialize(out:, err:)
-        @out = out
-        @err = err
-      end
-
-      # @param arguments [Array<String>]
+    class Mask < Command
       # @return [Integer] 0, or 1 after a mistake
-      def run(arguments)
-        return fail_with("A mask and a text are expected: uptack mask #{USAGE}") unless arguments.length == 2
-
-        mask, text = arguments.map { |argument| argument.dup.force_encoding(Encoding::UTF_8) }
+      def call(mask:, text:)
+        mask, text = [mask, text].map { |argument| argument.dup.force_encoding(Encoding::UTF_8) }
         unless mask.valid_encoding? && text.valid_encoding?
           return fail_with(Core::Messages["commands.mask.mask_and_text_must_be_valid_utf"])
         end

@@ -2,54 +2,44 @@
 
 module UpTack
   module Commands
-    # Puts a backup in the place of the database; what was there is copied first:
+    # Restores a backup; the current database is backed up first:
     #
     #   uptack restore up_tack-20261123T020000-hand.sqlite3
-    #   restored; everybody signs in again; what was there is data/backups/up_tack-20261123T093000-restore.sqlite3
+    #   Restored. The previous database was saved as data/backups/up_tack-20261123T093000-restore.sqlite3. …
     #
-    # FILE is a path, or a name in the folder of backups. Without a name it lists them.
-    # A server that runs on the database goes on with what was restored after it is started again.
-    class Restore
-      USAGE = "[FILE] [--database FILE]"
-
-      def initialize(out:, err:)
-        @out = out
-        @err = err
-      end
-
-      # @param arguments [Array<String>]
+    # A server that runs on the database must be started again afterwards.
+    class Restore < Command
+      # @param backup [String, nil] a path, or a name in the folder of backups; nil lists them
       # @return [Integer]
-      def run(arguments)
-        path = Database.path(arguments)
+      def call(backup: nil, database: nil)
+        path = Database.path(database)
         store = Store::Backups.new(path)
-        return list(store) if arguments.empty?
+        return list(store) unless backup
 
-        from = File.file?(arguments.first) ? arguments.first : store.path(arguments.first)
+        from = File.file?(backup) ? backup : store.path(backup)
         Store::Backups.check(from)
         before = File.file?(path) ? store.make("restore") : nil
-        Database.open(path) do
-          Store::Restoring.new(
-            name: File.basename(from),
-            copy: before ? File.basename(before) : "no copy, since nothing was there"
-          ).call(from)
+        Database.create(database) { restore(from, before) }
+        answer(0, {restored: from, previous: before}) do
+          @out.puts Core::Messages[
+            before ? "commands.restore.restored_keeping" : "commands.restore.restored", previous: before
+          ]
         end
-        @out.puts "restored; everybody signs in again#{"; what was there is #{before}" if before}"
-        0
-      rescue Store::NotFound,
-        Store::Backups::Unsound,
-        SQLite3::Exception,
-        ActiveRecord::ActiveRecordError,
-        SystemCallError => e
-        @err.puts e.message
-        2
       end
 
       private
 
+      def restore(from, before)
+        copy = before ? File.basename(before) : "no copy, since nothing was there"
+        Store::Restoring.new(name: File.basename(from), copy: copy).call(from)
+      end
+
       def list(store)
-        store.all.each { |each| @out.puts "#{each.name}  #{each.why}, #{(each.bytes / 1_000_000.0).round(1)} MB" }
-        @out.puts Core::Messages["commands.restore.no_backups_yet"] if store.all.empty?
-        0
+        all = store.all.map { |each| {name: each.name, why: each.why, bytes: each.bytes} }
+        answer(0, {backups: all}) do
+          all.each { |each| @out.puts "#{each[:name]}  #{each[:why]}, #{(each[:bytes] / 1_000_000.0).round(1)} MB" }
+          @out.puts Core::Messages["commands.restore.no_backups_yet"] if all.empty?
+        end
       end
     end
   end

@@ -1,0 +1,158 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Commands
+    # What the command line takes: each command with its options, what it is for and an example. What it does
+    # stands in a class of its own.
+    class Cli < Thor
+      # Prints to where the caller says.
+      class Terminal < Thor::Shell::Basic
+        attr_reader :stdout, :stderr, :input
+
+        def initialize(out, err, input)
+          super()
+          @stdout = out
+          @stderr = err
+          @input = input
+        end
+      end
+
+      def self.basename = "uptack"
+      def self.exit_on_failure? = true
+
+      # @param arguments [Array<String>]
+      # @param shell [Terminal]
+      # @return [Integer, Object] what the command gives
+      # @raise [Thor::Error] if there is no such command or option
+      def self.call(arguments, shell) = dispatch(nil, arguments, nil, shell: shell)
+
+      check_unknown_options!
+      remove_command :tree
+
+      class_option :json, type: :boolean, default: false, desc: "Print one line of JSON instead of text"
+
+      DATABASE = {banner: "FILE", desc: "Database to work on; default: that of UP_TACK_DATA, or data/up_tack.sqlite3"}
+        .freeze
+      private_constant :DATABASE
+
+      desc "eval EXPRESSION", "Calculate an expression of the formula language"
+      long_desc <<~TEXT
+        Prints the type and value as JSON. An error goes to standard error with its position, and the exit status is 1.
+
+        Example: uptack eval 'clay + tare' --values '{"clay":"640","tare":55}'
+      TEXT
+      option :values, banner: "JSON", desc: "Values of names, such as {\"clay\":\"640\"}"
+      option :today, banner: "DATE", desc: "What today() gives, such as 2026-11-23"
+      def eval(*texts) = run(Eval, texts: texts)
+
+      desc "mask MASK TEXT", "Show what a mask makes of a text"
+      long_desc <<~TEXT
+        Prints the text, whether it is complete and what is missing, as JSON.
+
+        Example: uptack mask '2UPPER "-" 3DIGIT' 'kd01'
+      TEXT
+      def mask(mask, text) = run(Mask, mask: mask, text: text)
+
+      desc "prove FILE", "Run the proofs of a project file"
+      long_desc <<~TEXT
+        Needs no server and no database, so that any CI can check a design. The exit status is 1 if a proof fails.
+
+        Example: uptack prove demo/kiln_share.json
+      TEXT
+      def prove(file) = run(Prove, file: file)
+
+      desc "sheet FILE", "Write the rule sheet of a project file as Markdown"
+      long_desc "Example: uptack sheet design.json > rules.md"
+      def sheet(file) = run(Sheet, file: file)
+
+      desc "export-project [FILE]", "Write the design of a database as a project file"
+      long_desc <<~TEXT
+        Without FILE it goes to standard output.
+
+        Example: uptack export-project design.json
+      TEXT
+      option :database, DATABASE
+      def export_project(file = nil) = run(ExportProject, file: file)
+
+      desc "import-project FILE", "Merge a project file into a database, or start a new one with it"
+      long_desc <<~TEXT
+        Prints what changes. For a new database the password of its first builder is read from standard input; its
+        folder must exist.
+
+        Example: uptack import-project design.json --dry-run
+      TEXT
+      option :database, DATABASE
+      option :dry_run, type: :boolean, default: false, desc: "Change nothing"
+      def import_project(file) = run(ImportProject, file: file)
+
+      desc "import TABLE FILE", "Import the records of a file through the rules of a table"
+      long_desc <<~TEXT
+        Saves all rows or none, unless --passing is given. The exit status is 1 if rows were refused.
+
+        Example: uptack import clays clays.csv --dry-run --match name
+      TEXT
+      option :database, DATABASE
+      option :dry_run, type: :boolean, default: false, desc: "Save nothing"
+      option :passing, type: :boolean, default: false, desc: "Save the rows that pass, even if others are refused"
+      option :keep_blank, type: :boolean, default: false, desc: "Blank cells clear the field"
+      option :map,
+        type: :string,
+        repeatable: true,
+        banner: "COLUMN=FIELD",
+        desc: "Field of a column; COLUMN=- ignores it"
+      option :match, banner: "FIELD", desc: "Update records with the same value in this field"
+      option :refused, banner: "FILE", desc: "File for the refused rows"
+      def import(table, file) = run(Import, table: table, file: file)
+
+      desc "backup", "Back up a database, also while it is in use"
+      long_desc "Example: uptack backup --to /mnt/disk/studio.sqlite3"
+      option :database, DATABASE
+      option :to, banner: "FILE", desc: "Where to write it; default: the folder of backups"
+      def backup = run(Backup)
+
+      desc "restore [BACKUP]", "Restore a backup; without one, list them"
+      long_desc <<~TEXT
+        BACKUP is a path, or a name in the folder of backups. The current database is backed up first. Restart a running
+        server afterwards.
+
+        Example: uptack restore up_tack-20261123T020000-hand.sqlite3
+      TEXT
+      option :database, DATABASE
+      def restore(backup = nil) = run(Restore, backup: backup)
+
+      desc "check", "Verify the file, links, change log, calculated values and counters"
+      long_desc "The exit status is 1 if a problem was found. Example: uptack check"
+      option :database, DATABASE
+      def check = run(Check)
+
+      desc "verify-log [FILE]", "Verify the change log and every record, without writing"
+      long_desc <<~TEXT
+        The exit status is 1 if something was altered. --against compares it with a backup, an export of the log or the
+        file of daily ends.
+
+        Example: uptack verify-log --against data/up_tack-heads.jsonl
+      TEXT
+      option :against, banner: "FILE", desc: "What to compare it with"
+      def verify_log(file = nil) = run(VerifyLog, file: file)
+
+      desc "version", "Print the version"
+      def version
+        shell.say("Up Tack #{Installation::VERSION}")
+        0
+      end
+
+      def self.help(shell, subcommand = false)
+        super
+        shell.say(Core::Messages["commands.all.more_help"])
+      end
+
+      no_commands do
+        def run(command, **arguments)
+          given = options.to_h.transform_keys(&:to_sym)
+          made = command.new(out: shell.stdout, err: shell.stderr, input: shell.input, json: given.delete(:json))
+          made.call(**arguments, **given)
+        end
+      end
+    end
+  end
+end

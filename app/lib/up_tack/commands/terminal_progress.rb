@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module UpTack
+  module Commands
+    # Shows on a terminal how far long work is, in one line that is written over.
+    class TerminalProgress < Progress
+      # Seconds between two looks.
+      PAUSE = 0.2
+
+      # @param out [IO] a terminal
+      def initialize(out)
+        super()
+        @out = out
+        @shown_at = 0
+      end
+
+      def advance(count)
+        super
+        now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        return if now - @shown_at < PAUSE && done < total
+
+        @shown_at = now
+        @out.print("\r#{field}: #{done} / #{total}\e[K")
+        @out.print("\r\e[K") if done >= total
+      end
+    end
+  end
+end
