@@ -37,7 +37,7 @@ RSpec.describe "Changes of many records" do
     expect(all.by_rule.keys).to include(demo_rule("check", "wet_weight", /tare = wet/).id)
     some = bulk("change", ids: [*ids, 999], typed: {"peak" => "1000"}, keep: "passing")
     expect([some.looked_at, some.saved + some.unchanged + some.refused_count]).to eq([29, 29])
-    expect(some.refused.last.refusals.first[:message]).to include("There is no record 999")
+    expect(some.refused.last.refusals.first[:message]).to include("There is no record #999")
     expect { bulk("change", ids: [1], typed: {"nothing" => "1"}) }.to raise_error(Core::Invalid)
     expect { bulk("change", ids: [], typed: {"peak" => "1"}) }.to raise_error(Core::Invalid, /No records/)
   end
@@ -68,7 +68,7 @@ RSpec.describe "Changes of many records" do
     unnumbered = everything.select { |_, values| values["tag"].nil? }.map(&:first)
     given = bulk("number", ids: unnumbered, keep: "passing") if unnumbered.any?
     expect(given&.refused_count.to_i).to eq(0)
-    expect { bulk("number", table: "titles", ids: [1]) }.to raise_error(Core::Invalid, /numbered/)
+    expect { bulk("number", table: "titles", ids: [1]) }.to raise_error(Core::Invalid, /no auto-number/)
     expect { bulk("delete", by: "Hale Orrin", ids: [1]) }.to raise_error(UpTack::Services::NotAllowed)
   end
 

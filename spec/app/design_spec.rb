@@ -99,9 +99,9 @@ RSpec.describe "Changing the design" do
     expect(losses).to have_attributes(
       values: 28,
       rules: [
-        "Tare g begins as 55.",
-        "This must hold: Clay weight g + Tare g = Wet weight g.",
-        "It leaves the form Reception of Pieces."
+        "Tare g defaults to 55.",
+        "Clay weight g + Tare g must equal Wet weight g.",
+        "It is removed from the form Reception of Pieces."
       ]
     )
   end

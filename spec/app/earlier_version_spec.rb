@@ -59,8 +59,8 @@ RSpec.describe "A database of an earlier version", :tampers do
     store::Database.connection.execute("INSERT INTO up_tack_migrations (version) VALUES (10000)")
     store::Database.close
     bytes = File.binread(@path)
-    expect { store::Database.open(@path) }.to raise_error(store::SystemTables::TooNew, /A newer Up Tack is needed/)
-    expect { store::Backups.check(@path) }.to raise_error(store::Backups::Unsound, /A newer Up Tack is needed/)
+    expect { store::Database.open(@path) }.to raise_error(store::SystemTables::TooNew, /Install a newer version/)
+    expect { store::Backups.check(@path) }.to raise_error(store::Backups::Unsound, /Install a newer version/)
     expect(File.binread(@path)).to eq(bytes)
   end
 
@@ -72,7 +72,7 @@ RSpec.describe "A database of an earlier version", :tampers do
     2.times { store::Database.open(@path) }
     expect(store::LogCheck.run).to have_attributes(
       sound: false,
-      why: "Entry 30 did not hold when the log was first sealed under a key."
+      why: "Entry 30 was already altered when the log was first sealed with a key."
     )
   end
 end

@@ -33,7 +33,7 @@ RSpec.describe "bin/uptack eval", :no_database do
 
   it "tells a mistake with its place and exits with 1" do
     expect(run("1 + x")).to eq(
-      [1, nil, {"message" => "There is no field `x`; a text stands in quotes, like \"x\".", "from" => 4, "to" => 5}]
+      [1, nil, {"message" => "There is no field `x`. Put text in quotes: \"x\".", "from" => 4, "to" => 5}]
     )
     expect(run("10 ^ 20")).to eq(
       [1, nil, {"message" => "The result has more than 15 digits.", "from" => 0, "to" => 7}]

@@ -91,7 +91,7 @@ RSpec.describe "Records out and in again" do
           "done" => pick.call(["yes", "no", nil]),
           "kind" => pick.call(["=Odd", "Even, too", "+", nil]),
           "who" => pick.call([*1..12, nil]),
-          "name" => "No. #{index}"
+          "name" => "##{index}"
         }
       end
     saved =
@@ -132,7 +132,7 @@ RSpec.describe "Records out and in again" do
     expect { database.execute("UPDATE pieces SET wet_weight = 1 WHERE id = 1") }.to raise_error(
       SQLite3::ConstraintException
     )
-    expect(text.string).to include("-- Collected in 7 days always equals", "DEFAULT (date('now'))")
+    expect(text.string).to include("-- Collected in 7 days =", "DEFAULT (date('now'))")
 
     path = File.join(StoreHelp::FOLDER, "all.sqlite3")
     exports.sqlite(path)
@@ -171,20 +171,21 @@ RSpec.describe "Records out and in again" do
           end
       end,
       "bomb.xlsx",
-      /no honest workbook/
+      /looks like a zip bomb/
     ],
     "five thousand columns" => [
       ->(path) { File.write(path, Array.new(5_000) { |index| "c#{index}" }.join(",")) },
       "wide.csv",
-      /5000 columns; up to 2000/
+      /5000 columns; only the first 2000/
     ],
     "a cell of more than a megabyte" => [
       ->(path) { File.write(path, "a,b\n1,#{"x" * 1_200_000}\n") },
       "long.csv",
       /Row 2 .*beyond 1,048,576/
     ],
-    "text under the ending of a workbook" => [->(path) { File.write(path, "hello") }, "text.xlsx", /not a workbook/],
-    "a list that ends in the middle" => [->(path) { File.write(path, '[{"a": 1}, {"a": ') }, "cut.json", /cut off/]
+    "text under the ending of a workbook" =>
+      [->(path) { File.write(path, "hello") }, "text.xlsx", /not a valid workbook/],
+    "a list that ends in the middle" => [->(path) { File.write(path, '[{"a": 1}, {"a": ') }, "cut.json", /truncated/]
   }.each do |what, (make, name, message)|
     it "names #{what}, and keeps its memory" do
       path = File.join(StoreHelp::FOLDER, name)
@@ -235,14 +236,16 @@ RSpec.describe "Records out and in again" do
         ]
       end
     expect(try.call("members_mixed_encodings.csv", "members")).to match(
-      [[/several encodings: line 2/], [[2, /no text in UTF-8/]]]
+      [[/mixes encodings: line 2/], [[2, /not valid UTF-8/]]]
     )
-    expect(try.call("rows_of_different_length.csv", "members").last).to match([[3, /4 cells, the head has 2/]])
-    expect(try.call("both_date_orders.csv", "members")).to match([[/dates of both orders/], [[3, /no month 31/]]])
+    expect(try.call("rows_of_different_length.csv", "members").last).to match([[3, /4 cells but the header row has 2/]])
+    expect(try.call("both_date_orders.csv", "members")).to match(
+      [[/mixes day-first and month-first dates/], [[3, /no month 31/]]]
+    )
     expect(try.call("two_columns_of_one_name.csv", "members").first).to match([/Two columns are called/])
     refused = try.call("pieces_to_mend.csv", "pieces").last.to_h
     expect(refused.keys).to eq([5, 6, 7, 8, 9, 10, 11])
-    expect(refused[6]).to include("several are called “Ansa Velt” (No. 1, No. 6)")
+    expect(refused[6]).to include("several are called “Ansa Velt” (#1, #6)")
     expect(try.call("members.jsonl", "members").last).to match([[3, /“Phone” holds a list or an object/]])
     expect([try.call("clays.xlsx", "clays").last, try.call("clays.ods", "clays").last.length]).to match(
       [[[4, /“hot” is not a number/]], be_between(0, 1)]
@@ -266,12 +269,12 @@ RSpec.describe "Records out and in again" do
       end
     expect(notes.call("03/04/2026", "04/23/2026", "05/06/2026")).to contain_exactly(
       a_string_including(
-        "“Joined” is read month first, since row 3 has 04/23/2026; 2 other dates, such as " \
+        "“Joined” is read as month first, since row 3 has 04/23/2026; 2 other dates, such as " \
           "03/04/2026 in row 2,"
       )
     )
     expect(notes.call("03/04/2026", "05/06/2026")).to contain_exactly(
-      a_string_including("is read day first, as other columns or the firm write dates")
+      a_string_including("is read as day first, the order of other columns or of the firm")
     )
     expect(notes.call("23/04/2026", "04/04/2026", "2026-01-02")).to be_empty
   end

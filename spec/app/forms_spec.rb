@@ -162,7 +162,10 @@ RSpec.describe "Forms over the store" do
       ]
     )
     losses = UpTack::UseCases::Design::PreviewLosses.new(workspace).call(table: "pieces", field: "top")
-    expect(losses.rules).to include("It leaves the form Desk of Pieces.", "It leaves the form Kiln desk of Pieces.")
+    expect(losses.rules).to include(
+      "It is removed from the form Desk of Pieces.",
+      "It is removed from the form Kiln desk of Pieces."
+    )
     change(:RemoveField, table: "pieces", field: "top")
     attributes = workspace.table("pieces").form(form.id).attributes
     expect([attributes["order"], attributes["jumps"], attributes["sections"].first["items"]]).to eq(
@@ -173,23 +176,23 @@ RSpec.describe "Forms over the store" do
   end
 
   {
-    {name: " "} => "A name is needed",
+    {name: " "} => "Enter a name.",
     {name: "Reception"} => "There is already a form “Reception”.",
     {sections: [{"items" => [{"field" => "gone"}]}]} => "Desk: there is no field `gone` in Pieces.",
-    {sections: [{"items" => [{"field" => "piece"}, {"field" => "piece"}]}]} => "Piece stands twice on Desk.",
-    {sections: [{"columns" => 9, "items" => []}]} => "A section has 1 to 4 columns.",
+    {sections: [{"items" => [{"field" => "piece"}, {"field" => "piece"}]}]} => "Piece is on Desk twice.",
+    {sections: [{"columns" => 9, "items" => []}]} => "A section can have 1 to 4 columns.",
     {sections: [{"items" => [{"lines" => {"table" => "clays", "link" => "name"}}]}]} =>
       "Desk: no records of that table link here.",
     {sections: [{"items" => [{"panel" => "piece"}]}]} =>
-      "Desk: details come from a linked record; pick a link.",
+      "Desk: fields of a linked record need a link. Choose one.",
     {sections: [{"items" => [{"field" => "page", "default" => '"x"'}]}]} =>
-      "Web page is given its values by a rule; a form can't begin it.",
+      "Web page is set by a rule, so a form can't have a default for it.",
     {jumps: [{"after" => "piece", "to" => "tag"}]} =>
-      "A jump leads from a field of the form to another one, to the first blank one or to the end.",
-    {jumps: [{"after" => "piece", "to" => "piece"}]} => "A jump after Piece leads back to itself."
+      "A jump leads from a field of the form to another field, to the first blank field or to the end.",
+    {jumps: [{"after" => "piece", "to" => "piece"}]} => "The jump after Piece leads back to the same field."
   }.each do |parts, message|
     it "are refused in words: #{parts}" do
-      expect(mistakes(**parts).map(&:last).first).to start_with(message.split(" is needed").first)
+      expect(mistakes(**parts).map(&:last).first).to start_with(message)
     end
   end
 
@@ -300,7 +303,7 @@ RSpec.describe "Forms over the store" do
           id: 20,
           groups: group({typed: bag})
         )
-      }.to raise_error(Core::Invalid, /do not link here/)
+      }.to raise_error(Core::Invalid, /don't link here/)
     end
   end
 end

@@ -149,7 +149,7 @@ RSpec.describe "Links in the store" do
     expect(save_piece(good_piece).record.values["clay"]).to eq(5)
     expect(UpTack::UseCases::Records::DeleteRecord.new(workspace).call(table: "clays", id: 5).state).to eq(:saved)
     answer = UpTack::UseCases::Records::AnswerDraft.new(workspace).call(table: "pieces", typed: good_piece, trace: true)
-    expect(answer.outcome.steps.find { |step| step.key == "clay" }.how).to eq("the linked record is no longer there")
+    expect(answer.outcome.steps.find { |step| step.key == "clay" }.how).to eq("the linked record was deleted")
     expect(save_piece(good_piece).record.values["clay"]).to be_nil
   end
 

@@ -96,15 +96,15 @@ RSpec.describe "Backups and checks" do
     connection.execute("PRAGMA foreign_keys = ON")
     expect(check.call).to match(
       "values" => /Weight lost % of Pieces in 2/,
-      "counters" => /Tag of Pieces was given up to 28, and its counter stands at 5/,
-      "links" => /1 links lead nowhere: pieces 3/,
-      "log" => /Clay of record 3 of Pieces is not what entry \d+ tells/
+      "counters" => /Tag of Pieces: the highest number is 28, but the counter is at 5/,
+      "links" => /1 links lead to a missing record: pieces 3/,
+      "log" => /Clay of record #3 of Pieces is not what entry \d+ tells/
     )
     expect(connection.select_value("SELECT loss FROM pieces WHERE id = 1")).to eq(99)
     out = StringIO.new
     path = UpTack::Store::Database.path
     expect(UpTack::Commands.run(["check", "--database", path], out: out)).to eq(1)
-    expect(out.string).to include("BROKEN  Stale: Weight lost %")
+    expect(out.string).to include("BROKEN  Out of date: Weight lost %")
     UpTack::Store::Database.open(path)
   end
 
@@ -119,7 +119,7 @@ RSpec.describe "Backups and checks" do
     file = UpTack::Installation.path("demo", "imports", "clays_with_semicolons.csv")
     refused = File.join(StoreHelp::FOLDER, "refused.csv")
     expect(run.call("import", "clays", file, "--dry-run", "--refused", refused)).to match(
-      [1, /3 rows: 2 new, 0 changed, 0 as they are, 1 refused\nrow 4: .*Nothing was saved/m, ""]
+      [1, /3 rows: 2 new, 0 changed, 0 unchanged, 1 refused\nrow 4: .*Nothing was saved/m, ""]
     )
     expect(File.read(refused)).to include("Glass sand").and include("Up Tack says")
     copy = run.call("backup")[1].strip
@@ -128,7 +128,7 @@ RSpec.describe "Backups and checks" do
     )
     expect(names).to include("Moor", "Reed")
     expect(run.call("restore", copy)).to match(
-      [0, /restored; everybody signs in again; what was there is .*-restore.sqlite3/, ""]
+      [0, /Restored\. The previous database was saved as .*-restore.sqlite3/, ""]
     )
     expect(names).not_to include("Moor")
     expect(run.call("restore")[1].lines.length).to eq(2)

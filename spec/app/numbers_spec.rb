@@ -47,7 +47,7 @@ RSpec.describe "Numbers in the store" do
     number_clays
     expect(code(save({"code" => "CL-41"}, channel: "import"))).to eq("CL-41")
     expect(save({"code" => "CL-41"}, channel: "import").outcome.refusals.map(&:message)).to eq(
-      ["CL-41 was given before to “Any”; a number is never given twice."]
+      ["CL-41 was already used to “Any”. Numbers can't be reused."]
     )
     drafts =
       [{}, {"code" => "CL-60"}, {"limit" => "1"}, {}].map do |typed|
@@ -97,18 +97,18 @@ RSpec.describe "Numbers in the store" do
     save({})
     expect { counts.set("", 1) }.to raise_error(
       Core::Invalid,
-      "1 was given already; to repeat none, the next count is 2 or more."
+      "1 was already used. Enter 2 or more."
     )
     counts.set("", 98)
     expect([counts.warning, code(save({})), counts.warning]).to eq(
       [
-        "2 numbers are left with 2 digits; after that numbers get longer.",
+        "2 numbers left with 2 digits; after that numbers get longer.",
         "CL-98",
-        "1 number is left with 2 digits; after that numbers get longer."
+        "1 number left with 2 digits; after that numbers get longer."
       ]
     )
     expect([code(save({})), code(save({})), counts.warning]).to eq(
-      ["CL-99", "CL-100", "The count has gone past its 2 digits; numbers are longer than their padding now."]
+      ["CL-99", "CL-100", "The counter is past its 2 digits, so new numbers are longer."]
     )
   end
 
@@ -162,7 +162,7 @@ RSpec.describe "Numbers in the store" do
     )
     change(:PinRule, table: "clays", rule: attributes)
     finding = UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.find { |each| each.what == "counters" }
-    expect([finding.sound, finding.message]).to match([false, a_string_including("CL-01 is in 2 records")])
+    expect([finding.sound, finding.message]).to match([false, a_string_including("CL-01 is used in 2 records")])
     save({"code" => "CL-77"}, id: doubled, channel: "import")
     expect(UpTack::UseCases::Maintenance::IntegrityCheck.new(workspace).call.reject(&:sound).map(&:message)).to eq([])
   end

@@ -75,7 +75,7 @@ RSpec.describe "Previewing a rule on the records that exist" do
     expect(fixed.counts["same"]).to eq(4)
   end
 
-  it "shows must be filled" do
+  it "shows required" do
     found = preview(kind: "required", field: "shelf_code")
     expect(found.counts["refused"]).to be_positive
     expect(found.examples.first).to include(verdict: "refused", how: "it is blank")

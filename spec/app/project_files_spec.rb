@@ -10,14 +10,7 @@ RSpec.describe "Project files, in the store and on the command line" do
   # @return [Array(Integer, String, String)] exit status, output and mistakes of a command
   def command(*arguments, input: "")
     out, err = StringIO.new, StringIO.new
-    kind = UpTack::Commands.all.fetch(arguments.first)
-    made =
-      if arguments.first == "import-project"
-        kind.new(out: out, err: err, input: StringIO.new(input))
-      else
-        kind.new(out: out, err: err)
-      end
-    [made.run(arguments.drop(1)), out.string, err.string]
+    [UpTack::Commands.run(arguments, out: out, err: err, input: StringIO.new(input)), out.string, err.string]
   end
 
   def file(text, name = "project.json") = File.join(StoreHelp::FOLDER, name).tap { |path| File.write(path, text) }
@@ -83,7 +76,7 @@ RSpec.describe "Project files, in the store and on the command line" do
           end
         end
     expect(command("prove", file(JSON.generate(sound))).first).to eq(0)
-    expect(command("prove", file(demo[0, 9_000]))).to match([2, "", /no complete JSON: unexpected end of input/])
+    expect(command("prove", file(demo[0, 9_000]))).to match([2, "", /project.json: line \d+: Not valid JSON/])
     expect(command("prove", "nowhere.json").first).to eq(2)
   end
 
@@ -100,20 +93,20 @@ RSpec.describe "Project files, in the store and on the command line" do
       [2, "", /at least 10 characters/]
     )
     expect(command("import-project", file(out), "--database", fresh, input: "four kilns in a row\n")).to match(
-      [0, /is set up; sign in as odile/, ""]
+      [0, /is set up. Sign in as odile/, ""]
     )
     expect(command("export-project", "--database", fresh)[1]).to eq(demo)
     changed = demo.sub('"high": "6"', '"high": "8"')
     expect(command("import-project", file(changed), "--database", fresh, "--dry-run")[1]).to include(
-      "~ Shelves rented of Members: Shelves rented must be 0 to 8.",
+      "~ Shelves rented of Members: Shelves rented must be between 0 and 8.",
       "Nothing was changed."
     )
     expect(command("import-project", file(changed), "--database", fresh)[1]).to include(
-      "Brought in: Ember Lane Kiln Share"
+      "Imported: Ember Lane Kiln Share"
     )
     expect(command("sheet", file(changed))[1]).to include(
       "# Ember Lane Kiln Share: rule sheet",
-      "- Shelves rented must be 0 to 8.",
+      "- Shelves rented must be between 0 and 8.",
       "| Firing | Peak °C | Ramp °C an hour | Hold minutes |"
     )
     UpTack::Store::Database.open(here)

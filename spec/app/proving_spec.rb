@@ -33,9 +33,9 @@ RSpec.describe "Proving, in the store" do
   it "runs them again after every change, and tells the first step that differs from the last good run" do
     until_proven
     change_rule(demo_rule("default", "received").id, formula: "today() - 1")
-    expect(line("Begins as bisque, drying, received today by whoever types").state).to eq("waiting")
+    expect(line("Defaults to bisque, drying, received today by the person signed in").state).to eq("waiting")
     until_proven
-    broken = line("Begins as bisque, drying, received today by whoever types")
+    broken = line("Defaults to bisque, drying, received today by the person signed in")
     expect(broken.run.differences).to match(
       [a_hash_including("expected" => "Received is 23 Nov 2026", "actual" => "Received is 22 Nov 2026")]
     )
@@ -47,7 +47,7 @@ RSpec.describe "Proving, in the store" do
     )
     design.undo
     until_proven
-    expect(line("Begins as bisque, drying, received today by whoever types").state).to eq("passed")
+    expect(line("Defaults to bisque, drying, received today by the person signed in").state).to eq("passed")
   end
 
   it "says before a rule is saved which proofs it would break, and which it would mend" do
@@ -67,7 +67,7 @@ RSpec.describe "Proving, in the store" do
     expect(endangered.call(demo_rule("check", "peak", /clay.limit/).id, old: "check").mended.map { |each|
       each.proof.name
     }).to eq(
-      ["A peak above the clay's limit is refused on old records too"]
+      ["A peak above the clay's limit is refused in existing records too"]
     )
     expect(endangered.call(demo_rule("limits", "peak").id,
       note: "Measured.")).to have_attributes(broken: [], mended: [], tried: be > 30)

@@ -205,7 +205,7 @@ RSpec.describe "Calculated values that follow" do
     )
     expect(list.call(filter: "title.text = \"dr\" or open_orders > 50", sort: "name")).to eq([6, 8, 4])
     expect(list.call(sort: "-title").first(3)).to eq([3, 1, 8])
-    expect { list.call(filter: "name = ") }.to raise_error(Core::Invalid, /Something is missing/)
+    expect { list.call(filter: "name = ") }.to raise_error(Core::Invalid, /Incomplete formula/)
     pages = UpTack::UseCases::Records::ListRecords.new(workspace).call(table: "members", filter: "shelves > 0",
       limit: 4)
     following =
@@ -227,7 +227,7 @@ RSpec.describe "Calculated values that follow" do
     it "refuses the deletion, with their names, unless the builder chose otherwise" do
       answer = delete("members", 1)
       expect([answer.state, answer.reasons]).to eq(
-        [:linked, ["2 records of Orders have it as Member: OR-2026-0001, OR-2026-0002."]]
+        [:linked, ["2 records in Orders use it as Member: OR-2026-0001, OR-2026-0002."]]
       )
       expect(rows("members").find(1)).not_to be_nil
     end
@@ -244,7 +244,9 @@ RSpec.describe "Calculated values that follow" do
     it "clears the link through the rules, or refuses where a rule needs it, and then changes nothing" do
       on_delete("clear")
       before = UpTack::Store::Entry.count
-      expect(delete("members", 1).reasons).to eq(["OR-2026-0001 in Orders can't be without Member: Say who ordered."])
+      expect(delete("members", 1).reasons).to eq(
+        ["OR-2026-0001 in Orders can't be without Member: Select the member who ordered."]
+      )
       expect([UpTack::Store::Entry.count, rows("orders").find(1)["member"]]).to eq([before, 1])
       change(
         :UnpinRule,
@@ -260,10 +262,10 @@ RSpec.describe "Calculated values that follow" do
     expect(save("orders", {"member" => "fenna aldersyke", "agreed" => "1"}).record.values["member"]).to eq(8)
     refused = ->(text) { save("orders", {"member" => text, "agreed" => "1"}).outcome.refusals.first.message }
     expect(refused.call("Ansa Velt")).to eq(
-      "Member: several are called “Ansa Velt” (No. 1, No. 6); pick the one that is meant."
+      "Member: more than one record is named “Ansa Velt” (#1, #6). Choose one, or enter its #."
     )
-    expect(refused.call("Nobody")).to eq("Member: nothing is called “Nobody”.")
-    expect(refused.call(99)).to eq("Member: there is no record 99; it may have been deleted.")
+    expect(refused.call("Nobody")).to eq("Member: no record is named “Nobody”. Check the spelling or create it first.")
+    expect(refused.call(99)).to eq("Member: there is no record #99; it may have been deleted.")
     matches = ->(text) do
       UpTack::Store::NameSearch.new(workspace.plan("members"), workspace.context).like(text).map(&:id)
     end

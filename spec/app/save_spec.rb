@@ -41,7 +41,7 @@ RSpec.describe "Saving records" do
     answer = save_piece(good_piece.merge("wet_weight" => "700", "maker" => ""))
     expect(answer.state).to eq(:refused)
     expect(answer.outcome.refusals.map(&:message)).to eq(
-      ["Every piece belongs to somebody.", "Clay and tare must add up to the wet weight."]
+      ["Select a maker.", "Clay and tare must add up to the wet weight."]
     )
     expect([pieces.count, UpTack::Store::Entry.count]).to eq(before)
   end

@@ -30,25 +30,25 @@ RSpec.describe "The sealed log", :tampers do
   end
 
   {
-    "UPDATE pieces SET maker_note = 'x' WHERE id = 4" => /Maker note of record 4 of Pieces is not what/,
-    "UPDATE pieces SET clay_weight = clay_weight + 1 WHERE id = 9" => /record 9 of Pieces is not what entry \d+ tells/,
-    "DELETE FROM firings WHERE id = 1" => /Record 1 of .* is gone, and the log does not tell why/,
-    "INSERT INTO members (id, name) VALUES (900, 'Nobody')" => /Record 900 of Members is there/,
+    "UPDATE pieces SET maker_note = 'x' WHERE id = 4" => /Maker note of record #4 of Pieces is not what/,
+    "UPDATE pieces SET clay_weight = clay_weight + 1 WHERE id = 9" => /record #9 of Pieces is not what entry \d+ tells/,
+    "DELETE FROM firings WHERE id = 1" => /Record #1 of .* is missing, and the log has no deletion/,
+    "INSERT INTO members (id, name) VALUES (900, 'Nobody')" => /Record #900 of Members exists/,
     "UPDATE up_tack_revisions SET design = replace(design, 'Mug', 'Jug'), summary = 'x'" =>
-      /Revision 1 is not as it was written down/,
+      /Revision 1 was changed outside Up Tack/,
     "INSERT INTO up_tack_batches (made_at, person_name, table_id, summary) VALUES " \
-      "('2026-01-01', 'x', 't1', 'x')" => /Batch 1 is there, and nothing tells/,
-    "UPDATE up_tack_people SET role = 'builder' WHERE role = 'reader'" => /Person \d is not as it was written down/,
-    "UPDATE up_tack_people SET password_digest = 'x' WHERE id = 2" => /Person 2 is not as it was written down/,
+      "('2026-01-01', 'x', 't1', 'x')" => /Batch 1 exists, but nothing mentions it/,
+    "UPDATE up_tack_people SET role = 'builder' WHERE role = 'reader'" => /Person \d was changed outside Up Tack/,
+    "UPDATE up_tack_people SET password_digest = 'x' WHERE id = 2" => /Person 2 was changed outside Up Tack/,
     "INSERT INTO up_tack_tokens (person_id, name, role, digest, made_at, ends_at) VALUES (1, " \
       "'x', 'builder', 'y', '2026-01-01', '2036-01-01')" =>
-      /Token 1 is there, and nothing tells/,
+      /Token 1 exists, but nothing mentions it/,
     "DELETE FROM up_tack_numbers WHERE text = 'PC-00007'" =>
-      /Tag of Pieces: 1 numbers that the log tells of are not noted/,
+      /Tag of Pieces: 1 numbers in the log are not registered/,
     "INSERT INTO up_tack_numbers (field_id, text, record_id, series) SELECT field_id, " \
-      "'PC-09999', 1, '' FROM up_tack_numbers WHERE text = 'PC-00007'" => /PC-09999 is noted as given/,
+      "'PC-09999', 1, '' FROM up_tack_numbers WHERE text = 'PC-00007'" => /PC-09999 is registered as used/,
     "UPDATE up_tack_events SET details = replace(details, 'up_tack_people', 'up_tack_peoplf') " \
-      "WHERE id = 2" => /What event 2 says is not what was sealed/,
+      "WHERE id = 2" => /The event 2, or the one before it, was changed/,
     "DELETE FROM up_tack_settings WHERE name = 'head'" => /signed end of the log is missing/
   }.each do |statement, expected|
     it "does not hold after: #{statement[0, 70]}" do
@@ -81,7 +81,7 @@ RSpec.describe "The sealed log", :tampers do
       connection.execute("DROP TRIGGER #{name}")
       expect(verify.why).to include(name)
       connection.execute(sql.sub("can only be added to", "can be changed"))
-      expect(verify.why).to include("#{name}, which guards the log, is another one")
+      expect(verify.why).to include("#{name}, which protects the log, was changed")
       connection.execute("DROP TRIGGER #{name}")
       connection.execute(sql)
     end
@@ -100,7 +100,7 @@ RSpec.describe "The sealed log", :tampers do
       out.string
     File.rename(File.join(StoreHelp::FOLDER, "up_tack.key"), File.join(StoreHelp::FOLDER, "away"))
     expect(UpTack::Commands.run(["verify-log", path], out: out, err: out)).to eq(2)
-    expect(out.string).to include("The key of this log is not here")
+    expect(out.string).to include("The key of this log was not found")
   ensure
     away = File.join(StoreHelp::FOLDER, "away")
     File.rename(away, File.join(StoreHelp::FOLDER, "up_tack.key")) if File.file?(away)
@@ -124,11 +124,11 @@ RSpec.describe "The sealed log", :tampers do
     end
     expect(verify(against: daily)).to have_attributes(
       sound: false,
-      faults: include(/Entry 340, of which the file tells, is missing/)
+      faults: include(/Entry 340 is in the file but missing here/)
     )
     expect(verify(against: backup)).to have_attributes(
       sound: false,
-      faults: include(/Entry 301, of which the file tells, is missing/)
+      faults: include(/Entry 301 is in the file but missing here/)
     )
     File.write(daily, "nothing\n")
     expect { verify(against: daily) }.to raise_error(store::LogCheck::Unchecked)
@@ -179,7 +179,7 @@ RSpec.describe "The sealed log", :tampers do
     File.write(key, "#{"ab" * 32}\n")
     store::Database.open(path)
     save_piece(good_piece)
-    expect(verify).to have_attributes(sound: false, broken: 1, why: /sealed under another key, which is not here/)
+    expect(verify).to have_attributes(sound: false, broken: 1, why: /sealed with another key, which is not here/)
     store::Database.close
     File.write(key, "#{earlier}#{"ab" * 32}\n")
     store::Database.open(path)

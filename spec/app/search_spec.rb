@@ -39,7 +39,7 @@ RSpec.describe "A text looked for in all fields" do
     found << "amount" if row["amount"] && text.match?(/\A[\d.]+\z/) && row["amount"] == BigDecimal(text)
     found << "day" if row["day"] && text == row["day"].strftime("%-d Mar %Y")
     name = row["other"] && UpTack::Store::RecordTable.new(table).find(row["other"])["words"]
-    found << "other" if row["other"] && shown.call(name || "No. #{row["other"]}").include?(sought)
+    found << "other" if row["other"] && shown.call(name || "##{row["other"]}").include?(sought)
     found
   end
 

@@ -118,9 +118,9 @@ RSpec.describe "The review of suggestions" do
 
     it "come once a week, at the hour that was set, when something waits" do
       # 23 Nov 2026 is a Monday.
-      expect(send_at("2026-11-22T12:00")).to eq(["Members: 3 suggestions wait"])
+      expect(send_at("2026-11-22T12:00")).to eq(["Members: 3 clean-up suggestions"])
       expect(send_at("2026-11-23T08:59")).to eq([])
-      expect(send_at("2026-11-23T09:00")).to eq(["Members: 3 suggestions wait"])
+      expect(send_at("2026-11-23T09:00")).to eq(["Members: 3 clean-up suggestions"])
       expect(send_at("2026-11-23T09:01") + send_at("2026-11-29T23:00")).to eq([])
       accept
       expect(send_at("2026-11-30T09:00")).to eq([])

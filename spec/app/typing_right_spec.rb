@@ -47,7 +47,7 @@ RSpec.describe "Typing it right, in the store" do
         end
       )
       expect(save_piece(good_piece.merge("shelf_code" => "XY 001")).outcome.refusals.map(&:message)).to eq(
-        ["Another piece stands there; a shelf holds one piece at a time."]
+        ["This shelf is taken. Choose another shelf, or collect the piece first."]
       )
     end
 
@@ -62,8 +62,8 @@ RSpec.describe "Typing it right, in the store" do
       change(:ChangeField, table: "pieces", field: "verdict", parts: {"choices" => %w[Watertight Dense]})
     }.to raise_error(
       Core::Invalid,
-      "6 records of Pieces have “Porous” as Verdict. Retire it instead: those that have it keep " \
-        "it, and nobody can pick it anew."
+      "6 records of Pieces have “Porous” as Verdict. Retire it instead: existing records keep it " \
+        "and nobody can choose it for new ones."
     )
     change(
       :ChangeField,

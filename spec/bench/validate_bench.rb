@@ -40,7 +40,7 @@ RULES = {
   "fits a mask" => {"kind" => "fits", "field" => "shelf", "mask" => '2UPPER "-" 3DIGIT'},
   "unique" => {"kind" => "unique", "field" => "shelf"},
   "exists elsewhere" => {"kind" => "exists", "field" => "tag", "target" => "members", "target_field" => "name"},
-  "must be filled while" => {"kind" => "required", "field" => "shelf", "when" => "clay > 500"}
+  "is required while" => {"kind" => "required", "field" => "shelf", "when" => "clay > 500"}
 }.freeze
 
 def seconds

@@ -81,7 +81,7 @@ RSpec.describe "Half-written rules, fields, tables and forms" do
     write_formula "len(piece) < 40"
     choose "Unique"
     expect(page).to have_no_css("aside [contenteditable=true]", text: "len")
-    choose "Condition"
+    choose "Custom check"
     holds?("aside", "len(Piece) < 40")
   end
 
@@ -93,7 +93,7 @@ RSpec.describe "Half-written rules, fields, tables and forms" do
     press [:control, :Enter]
     expect(page).to have_css("aside > div[role=alert]").and have_button("Show it")
     expect(page.evaluate_script("document.activeElement.closest('[data-part]').dataset.part")).to eq("label")
-    click_button "Delete the draft"
+    click_button "Delete draft"
     expect(page).to have_no_css("aside")
   end
 end

@@ -15,16 +15,16 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     focus_on "Paste a block from a spreadsheet here"
     paste "Firing\tClay family\tPeak °C\tHold minutes\r\nBisque\t\t1000\t20\r\nGlace\tStoneware; " \
             "Porcelain\t1222\t12\r\nRaku\t\thot\t\r\n"
-    expect(page).to have_text("3 rows pasted.").and have_text("2 cells can't be read:").and have_text(
+    expect(page).to have_text("3 rows pasted.").and have_text("2 cells are invalid:").and have_text(
                   "did you mean Glaze?"
                 )
     expect(page).to have_css("input[aria-invalid=true]", count: 2)
     cell(2, "Firing").set("Glaze")
     cell(3, "Peak °C").set("980")
-    expect(page).to have_text("No row covers").and have_text(
+    expect(page).to have_text("Gaps: no row for").and have_text(
             "Firing is Glaze or Lustre, Clay family is Earthenware"
           ).and have_text("Firing is Lustre, Clay family is Stoneware or Porcelain")
-    fill_in "Name of the table", with: "Programme"
+    fill_in "Table name", with: "Programme"
     # Arrows go through the cells, Alt and arrow takes the row along, Enter at the end adds one.
     cell(3, "Firing").native.node.focus
     press [:alt, :Up]
@@ -36,10 +36,10 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     expect(page).to have_text("2 rows pasted.").and have_text(
             "Firing is blank, Clay family is Earthenware"
           ).and have_text("Firing is Glaze, Clay family is blank").and have_no_text("Firing is Lustre,")
-    click_button "Add a row"
+    click_button "Add row"
     cell(6, "Hold minutes").set("0")
-    expect(page).to have_text("Every combination has a row, every row can decide, and no two contradict.")
-    within("section[aria-label='On your records']") { expect(page).to have_text("→ row 1") }
+    expect(page).to have_text("Complete: every combination is covered and no rows conflict.")
+    within("section[aria-label='Effect on existing records']") { expect(page).to have_text("→ row 1") }
     expect(accessibility_problems).to eq([])
     press [:control, :Enter]
     expect(page).to have_css("[data-rule]", text: "Programme")
@@ -59,17 +59,17 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
       minimum: 1
     )
     find("[data-rule]", text: "watertight below", match: :first).click
-    within("aside ul[aria-label='Worth knowing']") do
+    within("aside ul[aria-label='Warnings']") do
       click_button "Try it", match: :first
-      expect(page).to have_text("Comes out: Verdict is blank")
+      expect(page).to have_text("Result: Verdict is blank")
     end
     expect(page).to have_text("No rule sets Verdict where Absorption % equals Absorption limit % of Clay.")
     visit "/t/pieces/rules?field=hold&stage=fill"
     find("input[aria-label='Fill']").click
     write_formula "peak / 50"
-    expect(page).to have_text("set Hold minutes, in this order; the last that acts decides.")
+    expect(page).to have_text("all set Hold minutes. They run in this order; the last one wins.")
     write_formula "peak + hold"
-    expect(page).to have_text("The value of Hold minutes would wait for itself")
+    expect(page).to have_text("Circular reference in Hold minutes")
   end
 
   it "lets a clerk type ten pieces without a mouse, losing no letter, with the cursor passing over what is filled" do
@@ -123,9 +123,9 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
       visit "/t/pieces/forms/#{id}?form=#{form}"
       expect(page).to have_field("Piece", with: /\w/)
       type_into "Piece", ""
-      expect(box("Piece")).to have_text("Say what it is: bowl, mug, tile …")
+      expect(box("Piece")).to have_text("Enter what it is, for example bowl, mug, tile.")
       press [:control, "s"]
-      expect(page).to have_text("Not saved: one thing is to mend.")
+      expect(page).to have_text("Not saved. Fix 1 problem.")
     end
     expect(page).to have_css("output#input-loss").and have_no_field("Shelf code")
     expect(accessibility_problems).to eq([])
@@ -134,14 +134,14 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
   it "opens the second phone only with a first, and clears it when the first goes" do
     visit "/t/members/forms/9"
     expect(page).to have_css("output#input-second_phone")
-    expect(box("Second phone")).to have_text("closed as things stand")
+    expect(box("Second phone")).to have_text("not editable at the moment")
     type_into "Phone", "01 555 0199"
     expect(page).to have_field("Second phone")
     type_into "Second phone", "01 555 0198"
     type_into "Phone", ""
     expect(page).to have_css("output#input-second_phone", exact_text: "")
     press [:control, "s"]
-    expect(page).to have_text("Nothing was changed.").or have_text("Saved")
+    expect(page).to have_text("No changes to save.").or have_text("Saved")
     expect(record(9, "members").values_at("phone", "second_phone")).to eq([nil, nil])
   end
 
@@ -167,16 +167,16 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     press(*"Firing".chars, :Enter)
     expect(page).to have_no_field("Agreed price €")
     visit "/t/orders/forms"
-    expect(page).to have_text("What you had typed is back.").and have_css("#input-amount", text: "19.00")
+    expect(page).to have_text("Your unsaved entries were restored.").and have_css("#input-amount", text: "19.00")
     press [:control, "s"]
-    expect(page).to have_text("Not saved: one thing is to mend.").and have_text("A line needs a price.")
+    expect(page).to have_text("Not saved. Fix 1 problem.").and have_text("Enter a price.")
     find_field("Line 2, Price €").native.node.focus
     press(*"5".chars, :Tab)
     expect(page).to have_css("#input-amount", text: "24.00")
     press [:control, "s"]
     expect(page).to have_text("Saved: OR-")
     expect(page).to have_field("Line 2, What", with: "Firing")
-    find_button("Take line 1 away").click
+    find_button("Remove line 1").click
     expect(page).to have_css("#input-amount", text: "5.00")
     press [:control, "s"]
     expect(page).to have_no_field("Line 2, What")
@@ -194,11 +194,11 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     press :Enter
     within("[data-item=phone]") do
       fill_in "Hint", with: "Ask for it"
-      click_button "Shown, open, required or read-only while …"
-      find("select[aria-label='The field is']").select("Required")
+      click_button "Visible, editable, required or read-only while …"
+      find("select[aria-label='Field state']").select("Required")
     end
     write_formula "name is not blank"
-    within("section[aria-label='Live']") do
+    within("section[aria-label='Preview']") do
       expect(page).to have_text("Ask for it")
       find_field("Name").set("Runa")
       find_field("Name").native.node.focus
@@ -226,19 +226,19 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
     visit "/t/pieces/forms?form=all"
     focus_on "Peak °C"
     press :F8
-    expect(page).to have_css("dialog", text: "What writes Peak °C of Pieces?").and have_css(
+    expect(page).to have_css("dialog", text: "What sets Peak °C in Pieces?").and have_css(
       "dialog",
-      text: "by the table Firing programme of 4 rows"
+      text: "by the decision table Firing programme (4 rows)"
     )
     click_link "Show on the map"
     expect(page).to have_css(".react-flow__node", text: "Firing programme").and have_css(
       "aside",
-      text: /what follows from it/i
+      text: /affects/i
     )
     expect(accessibility_problems).to eq([])
     find("input[aria-label='As a list']").click
     expect(page).to have_css("tr", text: "Peak °C, Ramp °C an hour and Hold minutes are set from Firing")
-    click_button "Show all of it"
+    click_button "Show everything"
     expect(page).to have_css("tr", text: "No rule sets Verdict where Absorption % equals Absorption limit % of Clay.")
     expect(page).to have_css("tr", text: "Limit °C (Clays)")
   end

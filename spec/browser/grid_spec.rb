@@ -11,7 +11,7 @@ RSpec.describe "The grid" do
     open_grid("/t/clays/records")
     press [:control, :End], [:control, :Left]
     paste("Moor\tStoneware\t1240\nReed\tPorcelain\t5000\n\"Two \"\"B\"\"\"\tStoneware\t1200\n")
-    expect(page).to have_text("2 records saved, 1 to mend").and have_text("1 row waits to be mended")
+    expect(page).to have_text("2 records saved, 1 needs fixing").and have_text("1 row needs fixing")
     clays = UpTack::Store::RecordTable.new(workspace.table("clays"))
     expect(clays.page(limit: 50).map { |_, values| values["name"] }).to include("Moor", "Two \"B\"")
     expect(clays.page(limit: 50).map { |_, values| values["name"] }).not_to include("Reed")
@@ -45,11 +45,11 @@ RSpec.describe "The grid" do
     before = pieces.find(1)["firing"]
     cell(0, "firing").click
     press(*"Glow".chars, :Enter)
-    expect(page).to have_text("No choice begins with “Glow”.").or have_text("No choice begins with “Glo”.")
+    expect(page).to have_text("No choice starts with “Glow”.").or have_text("No choice starts with “Glo”.")
     expect(pieces.find(1)["firing"]).to eq(before)
     cell(1, "absorption").click
     Typist.new(page.driver.browser.page, words: nil).press("101", :enter, "4.5", :enter)
-    expect(page).to have_text("1 row waits to be mended").and have_css("[aria-invalid=true]", text: "101")
+    expect(page).to have_text("1 row needs fixing").and have_css("[aria-invalid=true]", text: "101")
     expect(page).to have_css("[role=row]", text: "PC-00003")
     page
       .document
@@ -68,8 +68,8 @@ RSpec.describe "The grid" do
     within("dialog") do
       select "Wet weight g", from: "Field"
       fill_in "bulk-value", with: "1"
-      expect(page).to have_text("3 would be refused.").and have_text("Clay and tare must add up").and have_button(
-        "There is nothing to do.",
+      expect(page).to have_text("3 will be refused.").and have_text("Clay and tare must add up").and have_button(
+        "Nothing to change",
         disabled: true
       )
       select "Maker note", from: "Field"
@@ -79,8 +79,8 @@ RSpec.describe "The grid" do
     end
     expect(page).to have_text("Done: 3 records.")
     expect([13, 14, 15].map { |id| pieces.find(id)["maker_note"] }).to eq(["Top shelf"] * 3)
-    click_button "Take back"
-    expect(page).to have_text("Taken back: 3.")
+    click_button "Undo"
+    expect(page).to have_text("3 undone.")
     expect([13, 14, 15].map { |id| pieces.find(id)["maker_note"] }).to eq([nil] * 3)
   end
 
@@ -91,17 +91,17 @@ RSpec.describe "The grid" do
     expect(page).to have_css("[role=columnheader][aria-sort=ascending]", count: 2)
     click_button "Columns"
     uncheck "Show Maker's phone"
-    click_button "Hold Piece in sight"
+    click_button "Freeze Piece"
     press :Escape
     select "sum", from: "Total of Clay weight g", visible: :all
     expect(page).to have_css("[role=gridcell]", text: /sum\s*1\d/).and have_no_css(
       "[role=columnheader]",
       text: "Maker's phone"
     )
-    click_button "Keep this view"
-    fill_in "Name of the view", with: "By piece"
-    click_button "Keep"
-    expect(page).to have_text("View kept: By piece")
+    click_button "Save view"
+    fill_in "View name", with: "By piece"
+    click_button "Save"
+    expect(page).to have_text("View saved: By piece")
     view = workspace.table("pieces").filters.last
     expect(
       [view.sort, view.columns.count { |column| column["hidden"] }, view.columns.count { |column| column["frozen"] }]

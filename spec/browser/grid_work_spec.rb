@@ -53,13 +53,13 @@ RSpec.describe "Work in the grid" do
     change(:AddTable, label: "Glazes", one: "Glaze")
     change(:AddField, table: "glazes", parts: {"label" => "Heat", "type" => "number"})
     open_grid("/t/glazes/records")
-    expect(page).to have_text("Type the first one into the row below")
+    expect(page).to have_text("Type the first one in the row below")
     hands.press("Celadon", :tab, "1240", :enter, "Shino", :tab, "1 220", :enter)
     expect(page).to have_css("[role=row][data-index='1']", text: "Shino").and have_css(
             "[role=row][data-index='2'] [aria-label='Type a new record here']"
           )
     paste("Tenmoku\t1260\nRaku\tnine\nSalt\t1300\n")
-    expect(page).to have_text("2 records saved, 1 to mend")
+    expect(page).to have_text("2 records saved, 1 needs fixing")
     click_button "Show it"
     expect(page).to have_css("[aria-invalid=true]", text: "nine")
     hands.press("980", :enter)
@@ -97,7 +97,7 @@ RSpec.describe "Work in the grid" do
     fill_ranks_down
     hands.press([:control, "z"])
     eventually { ranks == [0, 10, 20, 30] }
-    expect(page).to have_text("Taken back")
+    expect(page).to have_text("undone")
     hands.press([:control, "y"])
     eventually { ranks == [0, 0, 0, 0] }
     hands.press([:control, "z"])
@@ -131,12 +131,12 @@ RSpec.describe "Work in the grid" do
     hands.press(*[:enter] * 6)
     expect(page).to have_text(/Record [2-6] of \d+/)
     fill_in "Find in all records", with: "no such word"
-    expect(page).to have_text("stands in no record of this view")
+    expect(page).to have_text("No record in this view contains")
     hands.press(:escape)
     expect(page.evaluate_script("document.activeElement.getAttribute('role')")).to eq("grid")
     click_button "Filter"
     write_formula "teodor"
-    expect(page).to have_text("Shows records in which “teodor” stands anywhere.").and have_text(/\d of 28 records/)
+    expect(page).to have_text("Shows records that contain “teodor” in any field.").and have_text(/\d of 28 records/)
     count = UpTack::UseCases::Records::ListRecords.new(workspace).call(table: "pieces", search: "teodor").records.length
     expect(count).to be_between(1, 27)
     expect(page).to have_css("[role=row][data-index='#{count - 1}']").and have_text("#{count} of 28")
@@ -147,7 +147,7 @@ RSpec.describe "Work in the grid" do
     open_grid("/t/shelves/records")
     cell(1, "least").click
     hands.press("8", :tab)
-    expect(page).to have_text("1 row waits to be mended: ").or have_text("Least is not above most.")
+    expect(page).to have_text("1 row needs fixing: ").or have_text("Least is not above most.")
     hands.press("9", :enter)
     eventually { shelf(2).values_at("least", "most") == [8, 9] }
     expect(page).to have_no_text("waits to be mended")
@@ -155,7 +155,7 @@ RSpec.describe "Work in the grid" do
     hands.press("8", :enter)
     expect(page).to have_css("[role=row][data-index='2'] [aria-invalid=true]", text: "8")
     hands.press(:up, :escape)
-    expect(page).to have_text("The row is as it was saved.").and have_no_css("[aria-invalid=true]")
+    expect(page).to have_text("Changes discarded. The row is as it was saved.").and have_no_css("[aria-invalid=true]")
     expect(shelf(3).values_at("least", "most")).to eq([1, 5])
   end
 
@@ -178,12 +178,12 @@ RSpec.describe "Work in the grid" do
     SlowServer.trouble = ->(env) { env["PATH_INFO"].end_with?("/draft") && Kernel.sleep(0.7) && nil }
     cell(4, "name").click
     hands.press("Elm", :tab, "500", :enter)
-    expect(page).to have_text("1 row waits to be mended").and have_text("That high?")
+    expect(page).to have_text("1 row needs fixing").and have_text("That high?")
     page.driver.wait_for_network_idle(duration: 1, timeout: 20)
-    expect(page).to have_text("1 row waits to be mended").and have_text("That high?")
+    expect(page).to have_text("1 row needs fixing").and have_text("That high?")
     click_button "Show it"
     hands.press(:f2)
-    expect(page).to have_field("Save all the same, because")
+    expect(page).to have_field("Save anyway – reason")
     # Beneath the last rows it stands above the cell, where it can be read.
     expect(
       page.evaluate_script("document.querySelector('[id^=cell-below]').getBoundingClientRect().bottom <= innerHeight")
@@ -269,7 +269,7 @@ RSpec.describe "Work in the grid" do
     hands.press(:up, :enter)
     within("dialog") do
       expect(page).to have_text("77").and have_text("88")
-      click_button "Save what I chose"
+      click_button "Save selected values"
     end
     eventually { shelf(1)["rank"] == 88 }
     expect(page).to have_no_css("dialog[open]")

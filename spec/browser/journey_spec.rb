@@ -9,14 +9,14 @@ RSpec.describe "From the board to a saved record" do
     expect(page).to have_css("h2", text: "Members").and have_text("12 records").and have_text("28 records")
     click_link "Pieces"
     expect(page).to have_css("h1", text: "Pieces").and have_text(
-            "Left to right is the order in which a record is worked out"
+            "When a record is saved, rules run from left to right"
           )
     %w[Default Mask Tidy Fill Calculate Number Validate Log].each do |stage|
       expect(page).to have_css("p", text: /#{stage}/i)
     end
     row = find_button("Wet weight g number").ancestor("[data-row]")
     expect(row).to have_button("Wet weight g must be above 0.").and have_button(
-            "This must hold: Clay weight g + Tare g = Wet weight g."
+            "Clay weight g + Tare g must equal Wet weight g."
           )
     expect(all("[data-rule='#{row.find("[data-stop]", text: "clay + tare = wet")["data-rule"]}']").length).to eq(3)
   end
@@ -47,7 +47,7 @@ RSpec.describe "From the board to a saved record" do
     expect(columns("glazes")["family"]).to eq("text")
     find_button("Family choice").native.node.focus
     press [:alt, :Up]
-    expect(page).to have_text("Family is now in place 2")
+    expect(page).to have_text("Family is now at position 2")
     find_button("Limit number").native.node.focus
     press :Delete
     expect(page).to have_text("Limit deleted")
@@ -62,11 +62,11 @@ RSpec.describe "From the board to a saved record" do
     visit "/t/pieces/rules?field=tare"
     type_into "Name", "Bat weight g"
     press [:control, :Enter]
-    expect(page).to have_button("This must hold: Clay weight g + Bat weight g = Wet weight g.", minimum: 3)
+    expect(page).to have_button("Clay weight g + Bat weight g must equal Wet weight g.", minimum: 3)
     find_button("Bat weight g number").native.node.focus
     press :Delete
     within("dialog") do
-      expect(page).to have_text("28 records have a value in it.").and have_text("Bat weight g begins as 55.")
+      expect(page).to have_text("28 records have a value in it.").and have_text("Bat weight g defaults to 55.")
       click_button "Delete field"
     end
     expect(page).to have_text("Bat weight g deleted")
@@ -79,7 +79,7 @@ RSpec.describe "From the board to a saved record" do
   it "pins a default and a validation, with results and mistakes beside the formula as it is typed" do
     visit "/t/pieces/rules"
     open_place "Pin a rule on Shelf code: Default"
-    find("input[aria-label='a formula']").click
+    find("input[aria-label='formula']").click
     write_formula "upper(left(maker, 2)) & \"-\" & pices"
     expect(page).to have_text("There is no field pices; did you mean piece?").and have_css(
       ".cm-lintRange-error",
@@ -91,21 +91,21 @@ RSpec.describe "From the board to a saved record" do
       text: "maker"
     )
     write_formula "upper(left(maker.name, 2)) & \"-001\""
-    expect(page).to have_text("A new record would open with -001").and have_text("AN-001")
+    expect(page).to have_text("A new record would start with -001").and have_text("AN-001")
     press %i[control Enter]
     expect(page).to have_no_css("aside").and have_button(
-            "Shelf code begins as first 2 characters of Name of Maker in capitals"
+            "Shelf code defaults to first 2 characters of Name of Maker in uppercase"
           )
 
     open_place "Pin a rule on Hold minutes: Validate"
     find("input[aria-label='Condition']").click
     write_formula "hold < 90"
-    expect(page).to have_text("1 of 28 records would be refused when next saved.").and have_css(
+    expect(page).to have_text("1 of 28 existing records will be refused when they are next saved.").and have_css(
       "aside li",
       text: /PC-00014.*refused.*90 is not below 90/m
     )
-    fill_in "Message when it does not", with: "Hold for less than an hour and a half."
-    within("aside") { click_button "Pin" }
+    fill_in "Error message", with: "Hold for less than an hour and a half."
+    within("aside") { click_button "Pin rule" }
     expect(page).to have_no_css("aside").and have_button("Hold minutes must be below 90.")
     visit "/t/pieces/forms?form=all"
     type_into "Hold minutes", "90"
@@ -118,14 +118,16 @@ RSpec.describe "From the board to a saved record" do
     expect(box("Collect by")).to have_text("Received + 14").and have_css(".line-computed")
     type_into "Received", "1 dec 2026"
     expect(page).to have_field("Collect by", with: "15 Dec 2026")
-    expect(box("Received")).to have_css(".line-typed").and have_text("typed")
+    expect(box("Received")).to have_css(".line-typed").and have_text("entered")
     type_into "Clay weight g", "640"
     type_into "Wet weight g", "700"
     expect(box("Wet weight g")).to have_text("Clay and tare must add up to the wet weight.")
     expect(box("Piece")).to have_no_text("Say what it is")
     type_into "Maker note", "Thin rim"
     press [:control, "s"]
-    expect(page).to have_text("Not saved: 3 things are to mend.").and have_text("Everything typed is still here.")
+    expect(page).to have_text("Not saved. Fix 3 problems.").and have_text(
+      "Your entries are kept. Correct the fields below and save again."
+    )
     expect(box("Piece")).to have_text("Say what it is")
     expect(page).to have_css("#input-piece:focus")
     expect(page).to have_field("Maker note", with: "Thin rim").and have_field("Wet weight g", with: "700")
@@ -178,24 +180,24 @@ RSpec.describe "From the board to a saved record" do
   it "tries a record on the bench and tells every step, without touching a real one" do
     before = [pieces.count, UpTack::Store::Entry.count]
     visit "/t/pieces/bench"
-    expect(page).to have_text("Would be refused").and have_text("2 things refuse this record.")
-    type_into "Day and hour", "28 feb 2028 9:00"
-    expect(page).to have_css("header", text: "Mon 28 Feb 2028, 09:00 · pretend")
-    select "Senna Whitlock · clerk", from: "As"
+    expect(page).to have_text("Would be refused").and have_text("2 rules refuse this record.")
+    type_into "Date and time", "28 feb 2028 9:00"
+    expect(page).to have_css("header", text: "Mon 28 Feb 2028, 09:00 · simulated date")
+    select "Senna Whitlock · clerk", from: "Signed in as"
     {
       "Piece" => "Jug",
       "Maker" => "Teodor Quill",
       "Clay weight g" => "640",
       "Wet weight g" => "700"
     }.each { |label, text| type_into label, text }
-    trace = find("section[aria-label='Step by step']")
+    trace = find("section[aria-label='Trace']")
     expect(trace).to have_text("blank → 13 Mar 2028 (28 Feb 2028 + 14)").and have_text("blank → Senna Whitlock")
     expect(trace).to have_text(
       "640 + 55 = 695, not 700 · Clay and tare must add up to the wet weight."
-    ).and have_text("nothing is written, because the record is refused")
+    ).and have_text("nothing is stored because the record is refused")
     type_into "Wet weight g", "695"
     expect(page).to have_text("Would be saved").and have_text("21 values would be logged.")
-    select "a copy of", from: "Begin with"
+    select "a copy of", from: "Start from"
     select "PC-00014 · Moon jar · Maro Tinsley", from: "Which record"
     expect(page).to have_field("Hold minutes", with: "90")
     expect([pieces.count, UpTack::Store::Entry.count]).to eq(before)
@@ -204,7 +206,7 @@ RSpec.describe "From the board to a saved record" do
   it "shows the design's changes and puts an earlier state back" do
     change(:RemoveField, table: "pieces", field: "fragile")
     visit "/t/pieces/history?of=design"
-    expect(page).to have_text("Field Fragile of Pieces deleted").and have_text("as it is now")
+    expect(page).to have_text("Field Fragile of Pieces deleted").and have_text("now")
     change(:AddField, table: "pieces", parts: {"label" => "Rating", "type" => "number"})
     UpTack::UseCases::Bulk::Change.new(workspace).call(
       table: "pieces",
@@ -214,13 +216,13 @@ RSpec.describe "From the board to a saved record" do
       keep: "all"
     )
     page.refresh
-    all("button", text: "Put back").last.click
+    all("button", text: "Restore").last.click
     expect(page).to have_css("dialog", text: "Rating of Pieces: 2 values.").and have_css(
       "dialog",
-      text: "undo brings all of it back"
+      text: "you can undo it"
     )
-    click_button "Restore it"
-    expect(page).to have_text("The design is back as it was.").and have_text(
+    click_button "Restore design"
+    expect(page).to have_text("Design restored.").and have_text(
             "put back: As it was after: Ember Lane Kiln Share was set up"
           )
     expect(columns("pieces")).to include("fragile")

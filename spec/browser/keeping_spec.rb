@@ -6,7 +6,7 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
   def leave
     click_button "You"
     click_button "Sign out"
-    expect(page).to have_text("Look around as")
+    expect(page).to have_text("Try the demo as")
   end
 
   it "lets a clerk in with one click, who types a record that numbers and stamps itself", :signed_out do
@@ -15,7 +15,7 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
     expect(accessibility_problems).to eq([])
     click_button "Bram Tolley"
     expect(page).to have_field("Tag", with: "PC-00029")
-    expect(box("Tag")).to have_text("next").and have_text("not given yet")
+    expect(box("Tag")).to have_text("next").and have_text("not assigned yet")
     within("header") { expect(page).to have_no_link("Bench").and have_link("History") }
     type_into "Piece", "Mug"
     type_into "Maker", "Teodor"
@@ -41,11 +41,11 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
     within("header") { click_link "Rules" }
     expect(page).to have_css("[data-rule]", minimum: 20).and have_no_field("Add a field: type its name, then Enter")
     find("[data-rule]", text: "PC-", match: :first).click
-    expect(find("aside")).to have_text("You may look at the rules; builders change them.").and have_no_button(
+    expect(find("aside")).to have_text("You can view the rules. Builders can change them.").and have_no_button(
             "Save rule"
           )
     visit "/people"
-    expect(page).to have_text("This is for builders")
+    expect(page).to have_text("Requires the role")
   end
 
   it "keeps the people list, and signs out at once whoever is made inactive" do
@@ -61,7 +61,7 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
     fill_in "Sign-in name", with: "Runa"
     fill_in "Password", with: "not that one"
     click_button "Sign in"
-    expect(page).to have_text("That name and password do not belong together.")
+    expect(page).to have_text("Wrong sign-in name or password.")
     fill_in "Password", with: "warm glaze shelf"
     click_button "Sign in"
     expect(page).to have_button("You", text: "Runa Kestrel")
@@ -69,7 +69,7 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
     type_into "Name", "Nessa Brook"
     UpTack::UseCases::People::ChangePerson.new.change(person("Runa Kestrel").id, {"active" => false})
     press [:control, "s"]
-    expect(page).to have_text("Your account was made inactive by a builder. What you typed is kept in this browser.")
+    expect(page).to have_text("A builder made your account inactive. Your entries are kept in this browser.")
   end
 
   it "pins an auto-number, shows what it would give, and gives old records theirs" do
@@ -77,19 +77,19 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
     visit "/t/clays/rules"
     open_place "Pin a rule on Code: Number"
     write_formula '"CL-"'
-    expect(page).to have_text("Without counter(…) every record would get the same number")
+    expect(page).to have_text("Add counter(…)")
     write_formula '"CL-" & counter(2)'
-    expect(page).to have_text("An empty new record would be given CL-01").and have_text("5 records have no number")
+    expect(page).to have_text("A blank new record would get CL-01").and have_text("5 records have no number")
     press [:control, :enter]
     expect(page).to have_css("[data-rule]", text: "“CL-” & 2-digit count")
     find("[data-rule]", text: "“CL-” & 2-digit count").click
-    select "Limit °C", from: "In the order of"
+    select "Limit °C", from: "Order by"
     expect(page).to have_css("li", text: /Brick red\s*CL-01/)
-    click_button "Give all 5 their numbers"
-    expect(page).to have_text("5 numbers given.")
+    click_button "Assign numbers to 5 records"
+    expect(page).to have_text("5 numbers assigned.")
     fill_in "next", with: "3"
     click_button "Set"
-    expect(page).to have_text("5 was given already; to repeat none, the next count is 6 or more.")
+    expect(page).to have_text("5 was already used. Enter 6 or more.")
   end
 
   it "finds in History what somebody did, puts it back, and brings back what was deleted" do
@@ -97,18 +97,18 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
     UpTack::UseCases::Records::DeleteRecord.new(workspace("Senna Whitlock")).call(table: "pieces", id: 22)
     visit "/t/pieces/history"
     expect(page).to have_text("Saves by day").or have_text("Saves by week")
-    click_button "Verify the log"
-    expect(page).to have_text("entries hold.")
-    click_button "Bring it back"
-    expect(page).to have_text("brought back")
+    click_button "Verify the change log"
+    expect(page).to have_text("entries intact.")
+    click_button "Restore record"
+    expect(page).to have_text("restored")
     expect(pieces.find(22)["tag"]).to eq("PC-00022")
     select "Bram Tolley", from: "Person"
     select "Maker note", from: "Field"
     within(find("li", text: "PC-00020", match: :first)) do
       expect(page).to have_text("Written over.")
-      find(:button, "Put Maker note back", match: :first, visible: :all).hover.click
+      find(:button, "Restore Maker note to", match: :first, visible: :all).hover.click
     end
-    expect(page).to have_text("PC-00020 is back as it was")
+    expect(page).to have_text("PC-00020 restored")
     expect(pieces.find(20)["maker_note"]).not_to eq("Written over.")
     expect(accessibility_problems).to eq([])
   end
@@ -119,8 +119,8 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
     visit "/t/pieces/history?of=design"
     click_button "Rule changed in Pieces", match: :first
     expect(page).to have_css("del", text: "90").and have_css("ins", text: "120")
-    click_button "Put this rule back"
-    expect(page).to have_text("The rule is as it was before.")
+    click_button "Restore this rule"
+    expect(page).to have_text("Rule restored.")
     expect(workspace.table("pieces").rule(rule.id).attributes["high"]).to eq("90")
   end
 
@@ -134,12 +134,12 @@ RSpec.describe "Keeping track: people, numbers, stamps and history" do
     find_button("Odile Marsh · builder").click
     click_button "Sign out"
     within("dialog") do
-      expect(page).to have_text("2 things that you typed in this browser are not saved.")
+      expect(page).to have_text("2 entries in this browser are not saved.")
       click_button "Cancel"
     end
     find_button("Odile Marsh · builder").click
     click_button "Sign out"
-    click_button "Delete it and sign out"
+    click_button "Delete them and sign out"
     expect(page).to have_css("h1, h2", text: /Sign in|Ember Lane/)
     page
       .document

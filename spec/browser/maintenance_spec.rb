@@ -7,10 +7,10 @@ RSpec.describe "Care in the interface" do
   it "keeps what is typed through a reload" do
     visit "/t/pieces/forms?form=all"
     type_into "Piece", "Half a jug"
-    expect(box("Piece")).to have_text("typed")
+    expect(box("Piece")).to have_text("entered")
     visit "/t/pieces/records"
     visit "/t/pieces/forms?form=all"
-    expect(page).to have_text("What you had typed is back.").and have_field("Piece", with: "Half a jug")
+    expect(page).to have_text("Your unsaved entries were restored.").and have_field("Piece", with: "Half a jug")
     click_button "Start over"
     expect(page).to have_field("Piece", with: "")
   end
@@ -21,7 +21,7 @@ RSpec.describe "Care in the interface" do
     page.driver.browser.network.blocklist = [%r{/api/}]
     type_into "Piece", "Jug"
     type_into "Maker", "Wilmet Farrow"
-    expect(page).to have_text("Up Tack can't be reached. What you typed is kept here")
+    expect(page).to have_text("Up Tack can't be reached. Your entries are kept here")
     press [:control, "s"]
     expect(page).to have_field("Piece", with: "Jug").and have_field("Maker", with: "Wilmet Farrow")
     page.driver.browser.network.blocklist = []
@@ -35,15 +35,16 @@ RSpec.describe "Care in the interface" do
     save_piece({"maker_note" => "Chipped at the foot.", "absorption" => "3"}, id: 20, by: "Senna Whitlock")
     type_into "Maker note", "Fine as it is."
     press [:control, "s"]
-    expect(page).to have_css("[role=alert]", text: "Senna Whitlock changed this record meanwhile.").and have_no_css(
+    changed = "Senna Whitlock changed this record in the meantime."
+    expect(page).to have_css("[role=alert]", text: changed).and have_no_css(
             "dialog"
           )
     press [:control, "s"]
     within("dialog") do
-      expect(page).to have_text("Somebody else changed this record meanwhile").and have_text(
+      expect(page).to have_text("Someone else changed this record while you were editing it").and have_text(
               "changed by Senna Whitlock"
             ).and have_text("Chipped at the foot.")
-      click_button "Save what I chose"
+      click_button "Save selected values"
     end
     expect(page).to have_no_css("dialog")
     expect(page).to have_field("Absorption %", with: "3.0")
@@ -95,7 +96,7 @@ RSpec.describe "Care in the interface" do
     2.times { press :Right }
     expect(focused).to eq("Pin a rule on Hold minutes: Calculate")
     2.times { press :Right }
-    expect(focused).to eq("0 to 90: Hold minutes must be 0 to 90.")
+    expect(focused).to eq("0 to 90: Hold minutes must be between 0 and 90.")
     2.times { press :Up }
     expect(focused).to eq("600 to 1300: Peak °C must be 600 to 1300.")
     press :Enter
@@ -110,17 +111,17 @@ RSpec.describe "Care in the interface" do
 
   it "keeps a change of a rule as a draft on its place until it is deleted" do
     visit "/t/pieces/rules"
-    click_button "Hold minutes must be 0 to 90."
-    fill_in "Highest", with: "5"
-    expect(page).to have_text("24 of 28 records would be refused")
+    click_button "Hold minutes must be between 0 and 90."
+    fill_in "Maximum", with: "5"
+    expect(page).to have_text("24 of 28 existing records will be refused")
     press :Escape
     press :Escape
     expect(page).to have_no_css("aside").and have_css("[data-rule]", text: "draft")
     page.refresh
     find("[data-rule]", text: "draft", match: :first).click
-    expect(page).to have_field("Highest", with: "5").and have_text("Draft: it stays here")
-    click_button "Delete the draft"
-    expect(page).to have_no_css("aside").and have_button("Hold minutes must be 0 to 90.").and have_no_css(
+    expect(page).to have_field("Maximum", with: "5").and have_text("Draft: it stays here")
+    click_button "Delete draft"
+    expect(page).to have_no_css("aside").and have_button("Hold minutes must be between 0 and 90.").and have_no_css(
       "[data-rule]",
       text: "draft"
     )
@@ -131,7 +132,7 @@ RSpec.describe "Care in the interface" do
     expect(page).to have_css("h2", text: "Pieces")
     press [:control, "k"]
     press(*"absorp".chars)
-    expect(page).to have_css("[cmdk-item]", text: "Absorption % must be 0 to 100.")
+    expect(page).to have_css("[cmdk-item]", text: "Absorption % must be between 0 and 100.")
     find("dialog input").fill_in with: "PC-00014"
     find("[cmdk-item]", text: "PC-00014", match: :first).click
     expect(page).to have_field("Tag", with: "PC-00014")
@@ -162,9 +163,9 @@ RSpec.describe "Care in the interface" do
 
   it "answers addresses that lead nowhere, and empty tables" do
     visit "/t/nothing/rules"
-    expect(page).to have_text("There is no table").and have_link("Back to the tables")
+    expect(page).to have_text("There is no table").and have_link("Go to the tables")
     visit "/t/pieces/forms/999?form=all"
-    expect(page).to have_text("This record is no longer there.")
+    expect(page).to have_text("This record no longer exists.")
     change(:AddTable, label: "Glazes")
     visit "/t/glazes/records"
     expect(page).to have_text("No records yet.")

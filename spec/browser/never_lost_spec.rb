@@ -28,11 +28,11 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     expect(page).to have_css("h1", text: "PC-00029")
     click_link "New record"
     expect(page).to have_css("h1", text: "New piece").and have_field("Piece", with: "")
-    expect(page).to have_no_text("What you had typed is back.")
+    expect(page).to have_no_text("Your unsaved entries were restored.")
     other = open_new_window
     within_window(other) do
       open_form
-      expect(page).to have_field("Piece", with: "").and have_no_text("What you had typed is back.")
+      expect(page).to have_field("Piece", with: "").and have_no_text("Your unsaved entries were restored.")
     end
     expect(pieces.count).to eq(29)
   end
@@ -44,7 +44,7 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     typist.press(text)
     typist.rest
     page.refresh
-    expect(page).to have_field("Maker note", with: text).and have_text("What you had typed is back.")
+    expect(page).to have_field("Maker note", with: text).and have_text("Your unsaved entries were restored.")
     click_button "Start over"
     expect(page).to have_field("Maker note", with: "")
   end
@@ -71,7 +71,7 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
   it "saves no record in which nobody typed, and says so" do
     open_form
     press [:control, :Enter]
-    expect(page).to have_text("Nothing was typed, so nothing was saved.")
+    expect(page).to have_text("Nothing entered, so nothing was saved.")
     expect(pieces.count).to eq(28)
     expect(page).to have_field("Tag", with: "PC-00029")
   end
@@ -91,7 +91,7 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     type_into "Maker", "Teodor Quill"
     into "Maker note"
     typist.press("Once.", [:control, :enter])
-    expect(page).to have_text("The server does not answer.")
+    expect(page).to have_text("The server doesn't respond.")
     typist.press(:tab, "Bowl", :tab, "Teodor Quill", :tab)
     expect(page).to have_text("Saved: PC-00029").and have_field("Piece", with: "Bowl").and have_field(
       "Maker",
@@ -108,7 +108,7 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     type_into "Piece", "Jug"
     type_into "Maker", "Teodor Quill"
     typist.press([:control, :enter])
-    expect(page).to have_text("The server does not answer.")
+    expect(page).to have_text("The server doesn't respond.")
     eventually("the record") { pieces.count == 29 }
     SlowServer.reset
     page.refresh
@@ -128,17 +128,17 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
       :tab,
       "Teodor Quill"
     )
-    expect(page).to have_text("Not saved: one thing is to mend.").and have_text("Waits for the next record:")
+    expect(page).to have_text("Not saved. Fix 1 problem.").and have_text("For the next record:")
     expect(page).to have_css("#input-maker:focus").and have_field("Piece", with: "Jug")
     page.refresh
-    expect(page).to have_field("Piece", with: "Jug").and have_text("Waits for the next record:")
+    expect(page).to have_field("Piece", with: "Jug").and have_text("For the next record:")
     into "Maker"
     typist.press("Isolde Penhurrow", %i[control enter])
     expect(page).to have_text("Saved: PC-00029").and have_field("Piece", with: "Bowl").and have_field(
       "Maker",
       with: "Teodor Quill"
     )
-    expect(page).to have_no_text("Waits for the next record:")
+    expect(page).to have_no_text("For the next record:")
     typist.press([:control, :enter])
     expect(page).to have_text("Saved: PC-00030")
     expect([29, 30].map { |id| pieces.find(id).then { |piece| [piece["piece"], piece["maker"]] } }).to eq(
@@ -152,14 +152,14 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     asked = 0
     SlowServer.lost = ->(path) { path.include?("/HistoryView-") && (asked += 1) < 3 }
     page.execute_script("history.pushState({}, '', '/t/pieces/history'); dispatchEvent(new PopStateEvent('popstate'))")
-    expect(page).to have_text("Verify the log")
+    expect(page).to have_text("Verify the change log")
     SlowServer.lost = ->(path) { path.include?("/MapView-") }
     page.execute_script("history.pushState({}, '', '/t/pieces/map'); dispatchEvent(new PopStateEvent('popstate'))")
-    expect(page).to have_text("A part of this page did not arrive.")
+    expect(page).to have_text("Part of this page didn't load.")
     SlowServer.reset
-    click_button "Load it again"
+    click_button "Reload"
     expect(page).to have_css("nav a", text: "Map")
-    expect(page).to have_no_text("A part of this page did not arrive.")
+    expect(page).to have_no_text("Part of this page didn't load.")
   ensure
     SlowServer.reset
   end
@@ -169,7 +169,7 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     SlowServer.delay = 3
     into "Piece"
     typist.press("Jug", :tab, "Teodor", :escape)
-    expect(page).to have_text("Typed and not put anywhere: Teodor")
+    expect(page).to have_text("Typed but not entered: Teodor")
     SlowServer.reset
     type_into "Maker note", "Goes on."
     expect(page).to have_field("Maker note", with: "Goes on.").and have_field("Piece", with: "Jug")
@@ -217,7 +217,7 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     press [:control, "s"]
     expect(page).to have_text("is not on this form.")
     expect(focused).not_to be_nil
-    click_link "Open it with all fields", match: :first
+    click_link "Open with all fields", match: :first
     expect(page).to have_field("Maker note")
     eventually("the cursor") { focused == "input-maker_note" }
   end
@@ -226,11 +226,11 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     open_form
     into "Firing"
     press "x"
-    expect(page).to have_text("No choice begins with “x”. There is: Bisque, Glaze, Lustre, Raku.")
+    expect(page).to have_text("No choice starts with “x”. Choices: Bisque, Glaze, Lustre, Raku.")
     press "r"
     find_button("Save and next").native.node.focus
     press "q"
-    expect(page).to have_text("“q” was typed where nothing can be typed.")
+    expect(page).to have_text("“q” was typed outside a field.")
     into "Shelf code"
     press "1"
     expect(box("Shelf code")).to have_text("“1” does not fit here")

@@ -16,12 +16,12 @@ RSpec.describe "Proving" do
     visit "/"
     {
       "Code from the terminal" => UpTack::UseCases::People::SetUp.new_code,
-      "Name of the project" => "Ember Lane",
+      "Project name" => "Ember Lane",
       "Display name" => "Odile Marsh",
       "Sign-in name" => "odile",
       "Password" => "four kilns in a row"
     }.each { |label, text| fill_in label, with: text }
-    click_button "Begin"
+    click_button "Create project"
     fill_in "New table", with: "Glazes"
     press :Enter
     expect(page).to have_css("h1", text: "Glazes")
@@ -31,25 +31,25 @@ RSpec.describe "Proving" do
     click_button "Add a field"
     expect(page).to have_button("Peak number")
     open_place "Pin a rule on Peak: Validate"
-    find("input[aria-label='Limits']").click
-    fill_in "Lowest", with: "900"
-    fill_in "Highest", with: "1300"
+    find("input[aria-label='Range']").click
+    fill_in "Minimum", with: "900"
+    fill_in "Maximum", with: "1300"
     press [:control, :Enter]
     expect(page).to have_css("[data-rule]", text: "900 to 1300")
     expect(page).to have_text("0 of 1 rules proven")
     click_link "Bench"
-    expect(page).to have_text("No proof is kept here yet.")
-    click_button "Suggest records at the edges"
-    expect(page).to have_text("Exactly on the highest: Peak, 900 to 1300").and have_text("6 records")
-    click_button "All are right"
-    click_button "Keep 6 proofs"
+    expect(page).to have_text("No proofs yet.")
+    click_button "Suggest edge cases"
+    expect(page).to have_text("Exactly on the maximum: Peak, 900 to 1300").and have_text("6 records")
+    click_button "Mark all correct"
+    click_button "Save 6 proofs"
     expect(page).to have_text("1 of 1 rule is proven.").and have_css("[data-proof]", count: 6)
     click_link "Rules"
     expect(page).to have_text("1 of 1 rules proven")
     find("[data-rule]", match: :first).click
-    fill_in "Highest", with: "1299"
+    fill_in "Maximum", with: "1299"
     expect(page).to have_text("2 proofs would break:")
-    expect(page).to have_text("Exactly on the highest: Peak, 900 to 1300").and have_text(
+    expect(page).to have_text("Exactly on the maximum: Peak, 900 to 1300").and have_text(
             "expected that it is saved; it was refused by “900 to 1299”"
           )
     press %i[control Enter]
@@ -62,7 +62,7 @@ RSpec.describe "Proving" do
     before = [pieces.count, UpTack::Store::Entry.count]
     visit "/t/pieces/bench"
     select "Reception", from: "Form"
-    select "Senna Whitlock · clerk", from: "As"
+    select "Senna Whitlock · clerk", from: "Signed in as"
     type_into "Maker", "Teodor Quill"
     expect(page).to have_css("#input-piece:focus")
     {"Piece" => "Jug", "Clay weight g" => "640", "Wet weight g" => "700"}.each { |label, text| type_into label, text }
@@ -74,30 +74,30 @@ RSpec.describe "Proving" do
       "Wet weight g",
       with: "695"
     )
-    click_button "Leave open …"
+    click_button "Wait …"
     fill_in "Days", with: "20"
     click_button "Wait"
     expect(page).to have_text("20 days later")
     click_button "Delete", exact: true
     expect(page).to have_css("[role=status]", text: "Deleted")
-    click_button "Put back"
-    expect(page).to have_css("[role=status]", text: "Back again")
-    5.times { click_button "Take back" }
-    expect(page).to have_no_button("Take back")
+    click_button "Restore"
+    expect(page).to have_css("[role=status]", text: "Restored")
+    5.times { click_button "Undo" }
+    expect(page).to have_no_button("Undo")
     expect(page).to have_field("Wet weight g", with: "700")
     expect([pieces.count, UpTack::Store::Entry.count]).to eq(before)
 
-    click_button "Keep as a proof"
-    fill_in "What it shows", with: "Weights are added up"
+    click_button "Save as proof"
+    fill_in "Name", with: "Weights are added up"
     expect(page).to have_field("with any message", with: "Clay and tare must add up to the wet weight.")
-    click_button "Keep it"
+    click_button "Save proof"
     expect(page).to have_css("[data-proof][aria-current=true]", text: "Weights are added up").and have_css(
       "h1",
       text: "Weights are added up"
     )
     id = find("[data-proof][aria-current=true]")["data-proof"]
     # A step can only differ from a good run, so there must be one.
-    expect(page).to have_css("[data-proof='#{id}'] [aria-label='came out as it must']")
+    expect(page).to have_css("[data-proof='#{id}'] [aria-label='passed']")
     change(
       :PinRule,
       table: "pieces",
@@ -106,12 +106,12 @@ RSpec.describe "Proving" do
     visit "/t/pieces/bench?proof=#{id}"
     expect(page).to have_css("[data-proof='#{id}'] [aria-label=broken]")
     expect(page).to have_text("but it was refused by “clay + tare = wet” with “Do the sum again.”")
-    expect(page).to have_text("First step that differs from the last good run, Validate of Wet weight g:")
+    expect(page).to have_text("First difference from the last passing run (Validate, Wet weight g):")
     click_button "Change"
     fill_in "with any message", with: "Do the sum again."
-    click_button "Save the change"
-    expect(page).to have_css("[data-proof='#{id}'] [aria-label='came out as it must']")
-    click_button "Take away"
+    click_button "Save proof"
+    expect(page).to have_css("[data-proof='#{id}'] [aria-label='passed']")
+    click_button "Delete proof"
     expect(page).to have_no_css("[data-proof='#{id}']")
   end
 
@@ -126,20 +126,20 @@ RSpec.describe "Proving" do
     }.each { |label, text| type_into label, text }
     click_button "Why is Verdict blank?"
     expect(page).to have_text(
-      "Verdict is blank: “porous above the limit” was passed over, since none of them is changed."
+      "Verdict is blank because rule “porous above the limit” was skipped: its fields were not changed."
     )
-    loss = find("section[aria-label='Step by step'] li li", text: "Weight lost %", match: :first)
+    loss = find("section[aria-label='Trace'] li li", text: "Weight lost %", match: :first)
     expect(page).to have_text("blank → 20.0 (((695 − 556) ÷ 695) × 100)")
-    within(loss) { find("summary", text: "unfold the formula", match: :first).click }
+    within(loss) { find("summary", text: "show calculation", match: :first).click }
     expect(page).to have_text("Wet weight g − Fired weight g = 139")
     visit "/t/titles/bench"
-    click_button "2 unseen"
-    click_button "Make the record", match: :first
-    expect(page).to have_text("It refuses: Text, must be filled").and have_text("is refused: A title needs its text.")
-    find("input[aria-label='Must be saved']").click
-    click_button "Keep 1 proof"
+    click_button "2 cases not covered"
+    click_button "Create the record", match: :first
+    expect(page).to have_text("It refuses: Text, required").and have_text("is refused: Enter the title.")
+    find("input[aria-label='Should be saved']").click
+    click_button "Save 1 proof"
     expect(page).to have_css("[data-proof] [aria-label=broken]").and have_text(
-            "expected that it is saved; it was refused by “must be filled”"
+            "expected that it is saved; it was refused by “required”"
           )
   end
 
@@ -153,12 +153,12 @@ RSpec.describe "Proving" do
     press(*"Clay".chars, :Tab, :Tab, *"9.50".chars, :Tab)
     expect(page).to have_css("#input-amount", text: "9.50")
     click_button "Save"
-    expect(page).to have_css("[role=status]", text: "Saved").and have_text("2 typed →").and have_button("saved")
-    click_button "Keep as a proof"
-    fill_in "What it shows", with: "One line"
-    click_button "Keep it"
+    expect(page).to have_css("[role=status]", text: "Saved").and have_text("2 entered →").and have_button("saved")
+    click_button "Save as proof"
+    fill_in "Name", with: "One line"
+    click_button "Save proof"
     expect(page).to have_css("[data-proof]", text: "One line").and have_css(
-            "[data-proof][aria-current=true] [aria-label='came out as it must']"
+            "[data-proof][aria-current=true] [aria-label='passed']"
           )
     expect(UpTack::Store::Entry.count).to eq(before)
   end
@@ -167,17 +167,17 @@ RSpec.describe "Proving" do
     count = workspace.then { UpTack::Store::RecordTable.new(workspace.table("members")).count }
     visit "/t/members/bench?show=samples"
     fill_in "How many", with: "25"
-    click_button "Make them"
+    click_button "Create samples"
     expect(page).to have_text("25 Members, seed 1")
     expect(UpTack::Store::RecordTable.new(workspace.table("members")).count).to eq(count + 25)
-    click_button "Take out"
+    click_button "Remove"
     expect(page).to have_no_text("25 Members, seed 1")
     expect(UpTack::Store::RecordTable.new(workspace.table("members")).count).to eq(count)
     find("input[aria-label='that one rule refuses']").click
     fill_in "How many", with: "3"
-    select "Shelves rented must be 0 to 6.", from: "The rule that refuses them"
-    click_button "Show them"
-    expect(page).to have_text("3 that are refused: A member rents 0 to 6 shelves. None of them is saved.")
+    select "Shelves rented must be between 0 and 6.", from: "Rule that refuses them"
+    click_button "Show samples"
+    expect(page).to have_text("3 records that are refused: A member can rent 0 to 6 shelves. None of them is saved.")
   end
 
   it "brings a project file in after a look at what it would change, and refuses a wrong one whole" do
@@ -187,25 +187,25 @@ RSpec.describe "Proving" do
     click_button "Project file"
     File.write(path, demo.sub("received + 14", "recieved + 14").sub('"kind": "check"', '"kind": "chek"'))
     find("input[type=file]", visible: :all).attach_file(path)
-    expect(page).to have_text("Nothing was brought in: 2 things are wrong.").and have_text("did you mean `received`?")
+    expect(page).to have_text("Import failed: 2 errors.").and have_text("did you mean `received`?")
     File.write(path, demo.sub('"high": "6"', '"high": "8"'))
     find("input[type=file]", visible: :all).attach_file(path)
-    expect(page).to have_text("It would add 0 things and change 2.").and have_css("ins", text: "8")
-    click_button "Bring it in"
-    expect(page).to have_text("Brought in: Ember Lane Kiln Share")
+    expect(page).to have_text("Adds 0 items, changes 2, deletes none.").and have_css("ins", text: "8")
+    click_button "Import"
+    expect(page).to have_text("Imported: Ember Lane Kiln Share")
     expect(page).to have_no_css("dialog")
     expect(demo_rule("limits", "shelves", of: "members").attributes["high"]).to eq("8")
     visit "/sheet"
-    expect(page).to have_text("Shelves rented must be 0 to 8.").and have_text(
-            "proven, 5 of 5 seen · Clay and tare add up to the wet weight"
-          ).and have_link("As Markdown")
+    expect(page).to have_text("Shelves rented must be between 0 and 8.").and have_text(
+            "proven, 5 of 5 cases covered · Clay and tare add up to the wet weight"
+          ).and have_link("Markdown")
   end
 
   it "shows the trial that was asked for last, whichever answer comes last" do
     id = workspace.table("pieces").proofs.find { |proof| proof.name == "Clay and tare add up to the wet weight" }.id
     told = lambda do
       visit "/t/pieces/bench?proof=#{id}"
-      expect(page).to have_css("section[aria-label='Step by step']").and have_field("Wet weight g", with: /\d/)
+      expect(page).to have_css("section[aria-label='Trace']").and have_field("Wet weight g", with: /\d/)
       page.driver.wait_for_network_idle(duration: 0.5, timeout: 20)
       find("[role=status]", text: /Would be/).text
     end

@@ -77,7 +77,7 @@ RSpec.describe "By finger and by ear" do
   it "says where the cursor goes, what rules filled and what is refused" do
     visit "/t/pieces/forms?form=all"
     type_into "Shelf code", "ka444"
-    expect(page).to have_css("[data-spoken]", text: "Kiln is filled by a rule: Big kiln.", visible: :all)
+    expect(page).to have_css("[data-spoken]", text: "Kiln set by a rule: Big kiln.", visible: :all)
     type_into "Hold minutes", "500"
     expect(page).to have_css("[data-spoken]", text: "Hold minutes: ", visible: :all)
     # Whatever has the cursor has a name, also what holds the keys until it is known which field comes next.

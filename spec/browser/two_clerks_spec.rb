@@ -81,7 +81,7 @@ RSpec.describe "Two clerks" do
 
       cell(row, "note").click
       odile.press(:enter)
-      within("dialog") { click_button "Save what I chose" }
+      within("dialog") { click_button "Save selected values" }
       eventually("what was chosen") { slips.find(row + 1)["note"] == one }
     end
   end
@@ -98,13 +98,13 @@ RSpec.describe "Two clerks" do
     SlowServer.delay = 0.2
     hands = Typist.new(page.driver.browser.page, words: 120, random: random)
     hands.press("Odile's", %i[control enter], "Next slip", :tab, "Its note")
-    expect(page).to have_css("[role=alert]", text: "Bram Tolley changed this record meanwhile.").and have_text(
-            "Waits for the next record: Next slip⇥Its note"
+    expect(page).to have_css("[role=alert]", text: "Bram Tolley changed this record in the meantime.").and have_text(
+            "For the next record: Next slip⇥Its note"
           )
     expect(page).to have_field("Note", with: "Odile's")
     SlowServer.reset
     click_button "Compare and choose"
-    within("dialog") { click_button "Save what I chose" }
+    within("dialog") { click_button "Save selected values" }
     eventually("what was chosen") { slips.find(1)["note"] == "Odile's" }
     expect(page).to have_css("h1", text: "New slip")
     expect(page).to have_field("Name", with: "Next slip").and have_field("Note", with: "Its note")
@@ -142,7 +142,7 @@ RSpec.describe "Two clerks" do
     hands = sit_down("Odile Marsh", 1, "name")
     hands.press("First", :tab, "One", :enter, "Second", :tab, "Two", :tab)
     hands.rest
-    expect(page).to have_text("The server does not answer.")
+    expect(page).to have_text("The server doesn't respond.")
     cell(0, "note").click
     hands.press("Noted", :enter, "and more")
     expect(page).to have_text("Typed ahead: and more")
@@ -152,7 +152,7 @@ RSpec.describe "Two clerks" do
     end
     SlowServer.reset
     page.refresh
-    expect(page).to have_text("Typed and not put anywhere: and more")
+    expect(page).to have_text("Typed but not entered: and more")
     eventually("what was typed") { slips.count == 3 && slips.find(1)["note"] == "Noted" }
     expect([2, 3].map { |id| slips.find(id).values_at("name", "note") }).to eq([%w[First One], %w[Second Two]])
     visit "/t/slips/records"

@@ -50,11 +50,11 @@ RSpec.describe "Typing it right" do
     press [:control, "a"]
     paste "ZZ-4X4"
     press :Tab
-    expect(box("Shelf code")).to have_field(with: "ZZ-4X4").and have_text("A digit is expected at place 5, not “X”.")
+    expect(box("Shelf code")).to have_field(with: "ZZ-4X4").and have_text("A digit is expected at position 5, not “X”.")
     into "Shelf code"
     paste "7" * 1_048_576
     expect(box("Shelf code")).to have_text(
-      "Not taken: the pasted text has 1,048,576 characters; here fit 6."
+      "Not pasted: the text has 1,048,576 characters; this field takes up to 6."
     ).and have_field(with: "ZZ-4X4")
   end
 
@@ -88,7 +88,7 @@ RSpec.describe "Typing it right" do
       text: "01 555 0190"
     )
     press "t", :Tab
-    expect(box("Maker")).to have_text("2 match “velt”; choose with the arrow keys.")
+    expect(box("Maker")).to have_text("2 records match “velt”. Choose one with the arrow keys.")
     into "Maker"
     press [:control, "a"], *"ansa velt".chars
     expect(page).to have_css("li[role=option]", count: 2)
@@ -105,14 +105,14 @@ RSpec.describe "Typing it right" do
     open_form
     into "Maker"
     press(*"Ilse Corran".chars)
-    expect(page).to have_text("No record of that name.")
+    expect(page).to have_text("No matching record.")
     press :Insert
     expect(page).to have_css("dialog h2", text: "New member")
     within("dialog") { expect(page).to have_field("Name", with: "Ilse Corran") }
     page.evaluate_script("document.getElementById('input-new-phone').focus()")
     press(*"015550199".chars, :Tab)
     press [:control, "s"]
-    expect(page).to have_css("dialog", text: "1 thing").or have_css("dialog", text: "one thing")
+    expect(page).to have_css("dialog", text: "Not saved: 1 problem.")
     page.evaluate_script("document.getElementById('input-new-phone').focus()")
     press :End, "9", :Tab
     press [:control, "s"]
@@ -133,7 +133,7 @@ RSpec.describe "Typing it right" do
     expect(page).to have_field("Clay's limit", with: /./).or have_css("output#input-clay_limit", text: "1280 °C")
     select "Stoneware", from: "Clay family"
     expect(page).to have_field("Clay", with: "")
-    expect(box("Clay")).to have_text("cleared: “Snowfall” does not belong to this Clay family")
+    expect(box("Clay")).to have_text("cleared: “Snowfall” is not available for this Clay family")
     expect(find_field("Clay family")).to have_no_css("option", text: "Terracotta")
   end
 
@@ -147,21 +147,21 @@ RSpec.describe "Typing it right" do
       "Absorption %" => "101"
     }.each { |label, text| type_into label, text }
     press [:control, "s"]
-    expect(find("[role=alert]", text: "Not saved: 3 things are to mend.")).to have_button(
-      "Absorption %: Absorption is a percentage, 0 to 100."
+    expect(find("[role=alert]", text: "Not saved. Fix 3 problems.")).to have_button(
+      "Absorption %: Absorption must be between 0 and 100 %."
     ).and have_button("Clay weight g: More than 5 kg")
     click_button "Wet weight g: Clay and tare"
     expect(focused).to eq("input-wet_weight")
     expect(box("Tare g")).to have_css("[class*='tint-lit']")
     type_into "Wet weight g", "6055"
     type_into "Absorption %", "100"
-    within(box("Clay weight g")) { fill_in "Save all the same, because", with: "A commission." }
+    within(box("Clay weight g")) { fill_in "Save anyway – reason", with: "A commission." }
     press :Tab
     expect(box("Clay weight g")).to have_no_text("More than 5 kg")
     press [:control, "s"]
     expect(page).to have_text("Saved: PC-00029")
     visit "/t/pieces/history"
-    expect(page).to have_text("Saved all the same: A commission.")
+    expect(page).to have_text("Saved anyway; reason: A commission.")
   end
 
   it "types right in the grid by the same rules" do
@@ -185,30 +185,30 @@ RSpec.describe "Typing it right" do
 
   it "finds a mask by example, and shows its effect at once" do
     visit "/t/pieces/rules?field=received_by&stage=mask"
-    fill_in "Type one that is written as it should be", with: "KD-017"
-    choose "two capitals, “-”, three digits", exact: false, allow_label_click: true
-    expect(page).to have_text("28 of 28 records would be refused when next saved.")
-    find_field("Try typing by it").native.node.focus
+    fill_in "Type a correct example", with: "KD-017"
+    choose "two uppercase letters, “-”, three digits", exact: false, allow_label_click: true
+    expect(page).to have_text("28 of 28 existing records will be refused when they are next saved.")
+    find_field("Try the mask").native.node.focus
     press(*"kd01".chars)
     expect(page).to have_text("Not yet: one more digit is missing.")
     press "7"
     expect(page).to have_text("Complete.")
     press [:control, :Enter]
-    expect(page).to have_no_css("aside").and have_button("Received by is typed as two capitals")
+    expect(page).to have_no_css("aside").and have_button("Received by has the format two uppercase letters")
   end
 
   it "reviews suggestions side by side, takes them, and takes them back" do
     visit "/t/members/tidy"
     expect(page).to have_css("li", count: 3).and have_css("del", text: "UNNIVA").and have_css("ins", text: "unniva")
     click_button "Ignore until it changes: Name: dunstan eyre"
-    expect(page).to have_text("Suggest 1 ignored again").and have_no_text("dunstan")
+    expect(page).to have_text("Show 1 ignored suggestions").and have_no_text("dunstan")
     click_button "Accept all 2"
     within("dialog") { click_button "Accept all 2" }
-    expect(page).to have_text("Everything is tidy, or put aside.")
+    expect(page).to have_text("No suggestions left.")
     visit "/t/members/history"
-    expect(page).to have_text(/Odile Marsh\s*Tidied Name\s*2 records/)
-    click_button "Take it all back"
-    expect(page).to have_text("taken back")
+    expect(page).to have_text(/Odile Marsh\s*Cleaned up Name\s*2 records/)
+    click_button "Undo all of it"
+    expect(page).to have_text("undone")
     expect(members.find(12)["name"]).to eq("SUNNIVA BROOK")
   end
 

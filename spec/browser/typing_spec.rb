@@ -22,8 +22,8 @@ RSpec.describe "Typing records" do
       ["Peak °C", "hot"] => "“hot” is not a number.",
       ["Hold minutes", "12.5"] => "Hold minutes takes whole numbers.",
       ["Absorption %", "5.55"] => "Absorption % takes at most 1 decimal.",
-      ["Collect by", "31 feb"] => "There is no 31 February",
-      ["Clay weight g", "1,5"] => "“1,5” could be 1.5 or 15; type the one that is meant."
+      ["Collect by", "31 feb"] => "31 February",
+      ["Clay weight g", "1,5"] => "“1,5” is ambiguous: type 1.5 or 15."
     }.each do |(label, text), message|
       type_into label, text
       expect(box(label)).to have_text(message)
@@ -55,7 +55,7 @@ RSpec.describe "Typing records" do
     visit "/t/pieces/forms/3?form=all"
     expect(page).to have_field("Tag", with: "PC-00003")
     press [:control, "s"]
-    expect(page).to have_text("Nothing was changed.")
+    expect(page).to have_text("No changes to save.")
     expect(UpTack::Store::Entry.count).to eq(count)
   end
 
@@ -67,7 +67,7 @@ RSpec.describe "Typing records" do
     type_into "Maker", "Teodor Quill"
     said = logged { press([:control, "s"]) && page.has_text?("Something went wrong here.") }
     expect(said).to include("the disk is full")
-    expect(page).to have_text("Something went wrong here. Nothing was saved").and have_field(
+    expect(page).to have_text("Something went wrong. Nothing was saved").and have_field(
       "Piece",
       with: "Jug"
     ).and have_field("Maker", with: "Teodor Quill")
@@ -79,7 +79,7 @@ RSpec.describe "Typing records" do
     UpTack::UseCases::Records::DeleteRecord.new(workspace("Senna Whitlock")).call(table: "pieces", id: 22)
     type_into "Maker note", "Still here"
     press [:control, "s"]
-    expect(page).to have_text("There is no record 22 in Pieces; it may have been deleted.").and have_field(
+    expect(page).to have_text("There is no record #22 in Pieces; it may have been deleted.").and have_field(
       "Maker note",
       with: "Still here"
     )

@@ -9,15 +9,15 @@ RSpec.describe "Setting up how things are typed" do
   def rules_of(kind, table = "pieces") = workspace.table(table).rules.select { |rule| rule.kind == kind }
 
   def pin
-    within("aside") { click_button "Pin" }
+    within("aside") { click_button "Pin rule" }
     expect(page).to have_no_css("aside")
   end
 
   it "shows values another way, on today's date and at once" do
     visit "/t/pieces/rules?field=received"
-    expect(page).to have_select("Ready-made", with_options: [workspace.clock.today.strftime("%a %-d %b %Y")])
-    select workspace.clock.today.strftime("%a %-d %b %Y"), from: "Ready-made"
-    expect(page).to have_text("Shown as #{workspace.clock.today.strftime("%a %-d %b %Y")}")
+    expect(page).to have_select("Preset", with_options: [workspace.clock.today.strftime("%a %-d %b %Y")])
+    select workspace.clock.today.strftime("%a %-d %b %Y"), from: "Preset"
+    expect(page).to have_text("Example #{workspace.clock.today.strftime("%a %-d %b %Y")}")
     fill_in "Pattern (CLDR)", with: "d QX"
     expect(page).to have_css("[role=alert]", text: "has no meaning")
     fill_in "Pattern (CLDR)", with: "yyyy-MM-dd"
@@ -26,9 +26,9 @@ RSpec.describe "Setting up how things are typed" do
     visit "/t/pieces/records"
     expect(page).to have_css("[role=row][data-index='0']", text: "2026-10-05")
     visit "/t/pieces/rules?field=fired_weight"
-    fill_in "Unit after", with: " g"
-    expect(page).to have_text("Shown as 1,234.5 g")
-    fill_in "Shown where it is blank", with: "not fired yet"
+    fill_in "Suffix", with: " g"
+    expect(page).to have_text("Example 1,234.5 g")
+    fill_in "Text when blank", with: "not fired yet"
     within("aside") { click_button "Save field" }
     expect(page).to have_no_css("aside")
     visit "/t/pieces/forms/1?form=all"
@@ -37,13 +37,13 @@ RSpec.describe "Setting up how things are typed" do
     expect(page).to have_field("Fired weight g", with: "624.4")
     press :Tab
     expect(page).to have_field("Fired weight g", with: "624.4 g")
-    expect(box("Fired weight g")).to have_no_text("typed")
+    expect(box("Fired weight g")).to have_no_text("entered")
   end
 
   it "refuses to take a choice away that records have, and retires it instead" do
     visit "/t/pieces/rules?field=verdict"
     expect(page).to have_field("Choice 2", with: "Porous")
-    within(find_field("Choice 2").ancestor("li")) { click_button "Take out" }
+    within(find_field("Choice 2").ancestor("li")) { click_button "Remove" }
     within("aside") { click_button "Save field" }
     expect(page).to have_css("[role=alert]", text: "6 records of Pieces have “Porous” as Verdict. Retire it instead")
     find_field("Choice 1").native.node.focus
@@ -62,7 +62,7 @@ RSpec.describe "Setting up how things are typed" do
 
   it "keeps a list for several fields in one place" do
     visit "/t/clays/rules?field=family"
-    click_button "Lists of the project"
+    click_button "Shared lists"
     click_button "Clay families"
     within("dialog") do
       find_field("Choice 4").native.node.focus
@@ -81,13 +81,13 @@ RSpec.describe "Setting up how things are typed" do
 
   it "narrows one choice by another, list by list" do
     open_rule "stage", "fill"
-    find("input[aria-label='What belongs']").click
+    find("input[aria-label='Allowed choices']").click
     find("input[aria-label='By a list']").click
     select "Firing", from: "Depends on"
     find("input[aria-label='Bisque: Glaze fired']").click
-    expect(page).to have_text("All of the 28 records hold one that belongs.")
+    expect(page).to have_text("All 28 records have an allowed value.")
     find("input[aria-label='Glaze: Collected']").click
-    expect(page).to have_text(/\d of 28 hold one that does not belong/)
+    expect(page).to have_text(/\d of 28 have a value that is no longer allowed/)
     pin
     expect(rules_of("narrow").last.attributes).to include(
       "by" => "firing",
@@ -104,12 +104,12 @@ RSpec.describe "Setting up how things are typed" do
 
   it "takes what belongs from two columns that are pasted, and a range of ticks" do
     open_rule "stage", "fill"
-    find("input[aria-label='What belongs']").click
+    find("input[aria-label='Allowed choices']").click
     find("input[aria-label='By a list']").click
     select "Firing", from: "Depends on"
-    find("section[aria-label='What belongs to what']").native.node.focus
+    find("section[aria-label='Allowed combinations']").native.node.focus
     paste("Bisque\tDrying\nbisque\tBisque fired\nRaku\tCollected\nSalt\tDrying\n")
-    expect(page).to have_text("3 pairs taken over. In neither list: “Salt”.")
+    expect(page).to have_text("3 pairs pasted. Not in either list: “Salt”.")
     find("input[aria-label='Glaze: Bisque fired']").click
     find("input[aria-label='Glaze: Collected']").click(:shift)
     find("input[aria-label='Glaze: Drying']").click
@@ -122,32 +122,32 @@ RSpec.describe "Setting up how things are typed" do
 
   it "puts a mask together from pieces" do
     open_rule "received_by", "mask"
-    find("input[aria-label='From pieces']").click
+    find("input[aria-label='From blocks']").click
     click_button "Characters"
-    select "capitals", from: "Kind of characters"
+    select "uppercase letters", from: "Kind of characters"
     fill_in "At least", with: "2"
     click_button "Fixed text"
     expect(page).to have_text("two capitals, “-”")
     click_button "Characters"
     expect(page).to have_text("Reads: two capitals, “-”, one digit")
     find("input[aria-label='Written']").click
-    expect(page).to have_field("Written", with: "2UPPER \"-\" DIGIT")
-    fill_in "Written", with: "2UPPER \"-\" 3DIGT"
+    expect(page).to have_field("As code", with: "2UPPER \"-\" DIGIT")
+    fill_in "As code", with: "2UPPER \"-\" 3DIGT"
     expect(page).to have_css("[role=alert]", text: "There is no kind of character DIGT")
-    find("input[aria-label='Ready-made']").click
+    find("input[aria-label='Presets']").click
     choose "Time", exact: false, allow_label_click: true, match: :first
     expect(page).to have_text("Reads: two digits, “:”, two digits")
   end
 
   it "cleans up in steps, with an example before and after" do
     open_rule "piece", "tidy"
-    select "Capitals for each word", from: "Add a step …"
-    fill_in "Written just so", with: "of, UK"
+    select "Capitalise each word", from: "Add a step …"
+    fill_in "Exact spelling of", with: "of, UK"
     press :Tab
     fill_in "Example", with: " bowl OF the uk"
     expect(page).to have_css("ins", text: "B")
-    expect(page).to have_text(/records hold a text that this would tidy|records are tidy/)
-    choose "never by itself: it is suggested, and somebody accepts or ignores it"
+    expect(page).to have_text(/records would be cleaned up|records are clean/)
+    choose "as a suggestion that someone accepts or ignores"
     pin
     expect(rules_of("tidy").last.attributes).to include(
       "mode" => "suggest",
@@ -157,15 +157,15 @@ RSpec.describe "Setting up how things are typed" do
 
   it "limits a value, warns with its values in words, and lets old records be" do
     open_rule "hold", "validate"
-    find("input[aria-label='Limits']").click
-    fill_in "Lowest", with: "30"
-    fill_in "Highest", with: "20"
-    expect(page).to have_css("[role=alert]", text: "The lowest, 30, is above the highest, 20: nothing could be both.")
-    fill_in "Lowest", with: "15"
+    find("input[aria-label='Range']").click
+    fill_in "Minimum", with: "30"
+    fill_in "Maximum", with: "20"
+    expect(page).to have_css("[role=alert]", text: "The minimum 30 is above the maximum 20.")
+    fill_in "Minimum", with: "15"
     expect(page).to have_text(/\d+ of 28 records would be refused when next saved/).and have_text(
             "Open them from here to mend them"
           )
-    within("aside") { find("input[aria-label='With values']").click }
+    within("aside") { find("input[aria-label='Text with values']").click }
     write_formula "\"Held for \" & hold & \" minutes?\""
     expect(page).to have_css("aside li", text: "Held for 90 minutes?").or have_css(
       "aside li",
@@ -186,16 +186,16 @@ RSpec.describe "Setting up how things are typed" do
   it "shows doubles before anything becomes unique, and locks what is settled" do
     open_rule "piece", "validate"
     find("input[aria-label='Unique']").click
-    expect(page).to have_text("26 of 28 records share a value with another one.").and have_css(
+    expect(page).to have_text("26 of 28 records share a value with another record.").and have_css(
       "aside li",
-      text: /PC-00001.*PC-00016 \(No. 16\) has it/m
+      text: /PC-00001.*PC-00016 \(#16\) has it/m
     )
     check "Maker"
-    expect(page).to have_text(/\d+ of 28 records share|Every one of the 28 records would pass/)
+    expect(page).to have_text(/\d+ of 28 records share|All 28 existing records pass/)
     find("input[aria-label='Lock']").click
     write_formula "stage = \"Collected\""
-    expect(page).to have_text("12 of 28 records are locked as they are now.")
-    select "builders", from: "Still open to"
+    expect(page).to have_text("12 of 28 existing records are locked.")
+    select "builders", from: "Except for role"
     pin
     expect(rules_of("lock").last.attributes).to include(
       "field" => "piece",
@@ -206,13 +206,13 @@ RSpec.describe "Setting up how things are typed" do
 
   it "brings a detail of a linked record in, live or copied" do
     visit "/t/orders/rules?field=member"
-    select "Phone", from: "Detail of the linked record"
-    click_button "Add as a field"
+    select "Phone", from: "Field of the linked record"
+    click_button "Add field"
     expect(page).to have_button("Member: Phone text")
     expect(workspace.table("orders").calculation("member_phone")).to have_attributes(keeping: "shown")
-    select "E-mail", from: "Detail of the linked record"
+    select "E-mail", from: "Field of the linked record"
     find("input[aria-label='Copied']").click
-    click_button "Add as a field"
+    click_button "Add field"
     expect(page).to have_button("Member: E-mail text")
     expect(rules_of("copy", "orders").map(&:field)).to eq(["member_e_mail"])
   end
@@ -221,13 +221,13 @@ RSpec.describe "Setting up how things are typed" do
     visit "/t/members/tidy"
     select "every day", from: "How often"
     expect(page).to have_no_select("Day of the week")
-    select "Senna Whitlock", from: "Whom to tell"
+    select "Senna Whitlock", from: "Person to notify"
     visit "/outbox"
     expect(page).to have_text("No notices yet")
-    click_button "Check what is due"
-    expect(page).to have_text("Members: 3 suggestions wait").and have_text("To Senna Whitlock")
-    click_button "Look"
-    expect(page).to have_css("h1", text: "Tidy Members")
+    click_button "Check now"
+    expect(page).to have_text("Members: 3 clean-up suggestions").and have_text("To Senna Whitlock")
+    click_button "Open"
+    expect(page).to have_css("h1", text: "Clean-up suggestions for Members")
     expect(UpTack::Store::Notice.last.read_at).not_to be_nil
   end
 
@@ -236,10 +236,10 @@ RSpec.describe "Setting up how things are typed" do
     fill_in "Choice 1", with: "Biscuit"
     all("button[aria-label='Merge into another choice']")[2].click
     find("select[aria-label='Merge Lustre into …']").select("Raku")
-    expect(page).to have_text("Was called Bisque.").and have_text("Lustre is merged into Raku.")
+    expect(page).to have_text("Formerly Bisque.").and have_text("Lustre will be merged into Raku.")
     press [:control, :Enter]
     within("dialog") do
-      expect(page).to have_text("Bisque → Biscuit").and have_text("Firing begins as Biscuit.").and have_text(
+      expect(page).to have_text("Bisque → Biscuit").and have_text("Firing defaults to Biscuit.").and have_text(
                     "A bisque piece can't be glaze fired"
                   ).and have_text(/12 records/)
       click_button "Rename"
@@ -261,7 +261,7 @@ RSpec.describe "Setting up how things are typed" do
     visit "/t/pieces/rules?field=zone"
     within("aside") { select "Choice", from: "Type" }
     click_button "Add these #{texts.length} to the choices"
-    expect(page).to have_text(/All \d+ values can be kept/)
+    expect(page).to have_text(/All \d+ values can be converted/)
     press [:control, :Enter]
     expect(page).to have_no_css("aside")
     expect(workspace.table("pieces").field("zone").choices).to match_array(texts)

@@ -9,8 +9,8 @@ RSpec.describe "In the workshop" do
     visit "/"
     find_button("Rename: Orders", visible: :all).click
     within("dialog") do
-      fill_in "Name of the table", with: "Sales"
-      fill_in "What one record is called", with: "Sale"
+      fill_in "Table name", with: "Sales"
+      fill_in "Name of one record", with: "Sale"
       click_button "Save"
     end
     expect(page).to have_css("h2", text: "Sales").and have_no_css("dialog")
@@ -19,7 +19,7 @@ RSpec.describe "In the workshop" do
       click_button "Delete"
       expect(page).to have_css(
         "[role=alert]",
-        text: "Maker of Pieces and Member of Sales link to Members; delete that first"
+        text: "Maker of Pieces and Member of Sales link to Members. Delete them"
       )
       click_button "Cancel"
     end
@@ -56,9 +56,9 @@ RSpec.describe "In the workshop" do
     visit "/t/pieces/rules?field=piece"
     within("aside") do
       select "Number", from: "Type"
-      expect(page).to have_text("28 values can't be read in the new type and would be left blank: “Soup bowl”")
+      expect(page).to have_text("28 values can't be converted and would be blank: “Soup bowl”")
       select "Long text", from: "Type"
-      expect(page).to have_text("All 28 values can be kept.")
+      expect(page).to have_text("All 28 values can be converted.")
       click_button "Save field"
     end
     expect(page).to have_button("Piece long text")
@@ -78,23 +78,23 @@ RSpec.describe "In the workshop" do
   it "pins a fixed default from the field's own choices" do
     visit "/t/clays/rules?field=family&stage=default"
     within("aside") do
-      select "Porcelain", from: "a fixed value"
-      expect(page).to have_text("A new record would open with Porcelain.")
-      click_button "Pin"
+      select "Porcelain", from: "fixed"
+      expect(page).to have_text("A new record would start with Porcelain.")
+      click_button "Pin rule"
     end
-    expect(page).to have_button("Porcelain: Family begins as Porcelain.")
+    expect(page).to have_button("Porcelain: Family defaults to Porcelain.")
     visit "/t/clays/forms"
     expect(page).to have_select("Family", selected: "Porcelain")
   end
 
   it "takes a rule off, and an undo pins it again" do
     visit "/t/pieces/rules"
-    find_button("0 to 90: Hold minutes must be 0 to 90.").native.node.focus
+    find_button("0 to 90: Hold minutes must be between 0 and 90.").native.node.focus
     press :Delete
-    expect(page).to have_text("Rule taken off")
-    expect(page).to have_no_button("0 to 90: Hold minutes must be 0 to 90.")
+    expect(page).to have_text("Rule deleted")
+    expect(page).to have_no_button("0 to 90: Hold minutes must be between 0 and 90.")
     press [:control, "z"]
-    expect(page).to have_button("0 to 90: Hold minutes must be 0 to 90.")
+    expect(page).to have_button("0 to 90: Hold minutes must be between 0 and 90.")
   end
 
   it "lights up all tacks of a rule over several fields" do
@@ -115,7 +115,7 @@ RSpec.describe "In the workshop" do
     mouse.down
     [8, 24, 48].each { |way| mouse.move(x: x, y: y - way) }
     mouse.up
-    expect(page).to have_text("Phone is now in place 3")
+    expect(page).to have_text("Phone is now at position 3")
     expect(workspace.table("members").fields.map(&:label).first(3)).to eq(%w[Name Title Phone])
   end
 
@@ -140,7 +140,7 @@ RSpec.describe "In the workshop" do
   it "picks a day from the calendar" do
     visit "/t/pieces/forms?form=all"
     type_into "Received", "10 dec 2026"
-    click_button "Pick a day: Received"
+    click_button "Choose a day: Received"
     find(".rdp-day_button", text: "21", match: :first).click
     expect(page).to have_field("Received", with: "21 Dec 2026").and have_field("Collect by", with: "4 Jan 2027")
   end
@@ -167,9 +167,9 @@ RSpec.describe "In the workshop" do
   it "narrows history to one record, and opens what a record was made with" do
     visit "/t/pieces/history"
     click_button "Only PC-00026", match: :first
-    expect(page).to have_button("Show all of the table").and have_text("Handle re-attached on Saturday; dry slowly.")
-    expect(page).to have_text(/Piece\s*\S+/).and have_text("Collect by is worked out once as Received + 14.")
-    click_button "Show all of the table"
+    expect(page).to have_button("Show the whole table").and have_text("Handle re-attached on Saturday; dry slowly.")
+    expect(page).to have_text(/Piece\s*\S+/).and have_text("Collect by is calculated once as Received + 14.")
+    click_button "Show the whole table"
     expect(page).to have_text("PC-00028")
   end
 end

@@ -47,12 +47,12 @@ RSpec.describe "Auto-numbers" do
       %w[2026/001 2026/002 2027/001 2026/003 2027/002]
     )
     expect(numbers(design, {})).to eq(
-      [[["received", "Tag is counted anew for each year of Received, which is blank; fill Received."]]]
+      [[["received", "Numbering of Tag restarts for each year of Received, which is blank. Fill in Received first."]]]
     )
   end
 
   it "refuses a number that somebody types, unless the rule lets people type it or it comes along" do
-    expect(numbers(tagged, {"tag" => "PC-00007"})).to eq([[["tag", "Tag is numbered by a rule and can't be typed."]]])
+    expect(numbers(tagged, {"tag" => "PC-00007"})).to eq([[["tag", "Tag is set by a rule and can't be edited."]]])
     by_hand = tagged(by_hand: true)
     expect(numbers(by_hand, {"tag" => "PC-00007"}, {}, {"tag" => "Old 3"}, {}, {"tag" => ""})).to eq(
       ["PC-00007", "PC-00008", "Old 3", "PC-00009", "PC-00010"]
@@ -64,7 +64,7 @@ RSpec.describe "Auto-numbers" do
 
   it "never gives a number twice" do
     expect(numbers(tagged(by_hand: true), {"tag" => "PC-00001"}, {"tag" => "PC-00001"}).last).to eq(
-      [["tag", "PC-00001 was given before, to a record that is gone; a number is never given twice."]]
+      [["tag", "PC-00001 was already used, to a deleted record. Numbers can't be reused."]]
     )
     # Two ways to the same text: the second passes over it.
     design = tagged(formula: 'left("" & counter(3), 2)', by_hand: true)
@@ -76,7 +76,7 @@ RSpec.describe "Auto-numbers" do
     design = tagged(formula: 'upper(left(maker, 3)) & "-" & counter(6)')
     expect(save(design, {"maker" => "Wilmet"}, stored: stored).values["tag"]).to eq("ANS-000001")
     expect(save(design, {"tag" => ""}, stored: stored).refusals.map(&:message)).to eq(
-      ["Tag is numbered by a rule and can't be typed."]
+      ["Tag is set by a rule and can't be edited."]
     )
     expect(save(design, {"maker" => "Wilmet"}, stored: stored.merge("tag" => nil)).values["tag"]).to be_nil
   end
@@ -119,7 +119,7 @@ RSpec.describe "Auto-numbers" do
   it "says in a live form what the number would be" do
     plan = Core::Save::Plan.new(tagged, Core::Conventions.from({}))
     origin = Core::Save.call(plan, Core::Save::Draft.new(typed: {}, stored: nil, live: true), context).origins["tag"]
-    expect(origin.to_h).to include(source: "rule", pending: true, words: "not given yet")
+    expect(origin.to_h).to include(source: "rule", pending: true, words: "not assigned yet")
   end
 
   it "tells the series and the count of a number that it finds" do
@@ -137,18 +137,18 @@ RSpec.describe "Auto-numbers" do
   end
 
   {
-    {formula: "tag & counter(3)"} => "The value of Tag would wait for itself",
-    {formula: '"PC-"'} => "Without `counter(…)` every record would get the same number",
+    {formula: "tag & counter(3)"} => "Circular reference in Tag",
+    {formula: '"PC-"'} => "Add `counter(…)`",
     {formula: "counter(0)"} => "A counter has 1 to 15 digits",
     {formula: "counter(2.5)"} => "A counter has 1 to 15 digits",
     {formula: "counter(maker)"} => "A counter has 1 to 15 digits",
     {formula: "counter(3) + 1"} => "can't be added",
-    {step: 0} => "The step is 1 or more",
-    {start: -1} => "is a whole number",
-    {series: "year(received)"} => "Numbers of two series would be the same: let Received stand in the number too",
-    {series: '"all"'} => "Name what the count begins anew for",
+    {step: 0} => "The step must be 1 or more",
+    {start: -1} => "must be a whole number",
+    {series: "year(received)"} => "Numbers would repeat: include Received in the number",
+    {series: '"all"'} => "Enter what numbering restarts for",
     {series: "year(recieved)"} => "There is no field `recieved`",
-    {formula: "changed(maker) & counter(3)"} => "known only while a record is saved"
+    {formula: "changed(maker) & counter(3)"} => "only available while saving"
   }.each do |parts, message|
     it "refuses #{parts}" do
       expect(problem(**parts)).to include(message)
@@ -156,11 +156,11 @@ RSpec.describe "Auto-numbers" do
   end
 
   it "counts in an auto-number alone" do
-    expect(problem_of("counter(5)").message).to eq("`counter(…)` counts only in an auto-number.")
+    expect(problem_of("counter(5)").message).to eq("`counter(…)` can only be used in an auto-number.")
     expect {
       table(field("tag"), rules: [rule("number", "tag", formula: "counter(3)"), rule("default", "tag", value: "A")])
-    }.to raise_error(Core::Invalid, /written by another rule already/)
+    }.to raise_error(Core::Invalid, /already set by another rule/)
     circle = [rule("number", "tag", formula: "label & counter(3)"), rule("calculation", "label", formula: "tag")]
-    expect { table(field("label"), field("tag"), rules: circle) }.to raise_error(Core::Invalid, /circle/)
+    expect { table(field("label"), field("tag"), rules: circle) }.to raise_error(Core::Invalid, /Circular/)
   end
 end

@@ -2,7 +2,7 @@
 
 require "core_helper"
 
-RSpec.describe "What belongs to what" do
+RSpec.describe "Allowed combinations" do
   let(:kinds) { [field("kind", "choice", choices: %w[Cup Bowl]), field("size", "choice", choices: %w[S M L])] }
 
   def sizes(otherwise = nil) =
@@ -32,7 +32,13 @@ RSpec.describe "What belongs to what" do
   it "refuses one that somebody gives along, and never takes it away unseen" do
     design = table(*kinds, rules: [sizes])
     expect(tried(design, {"size" => "M", "kind" => "Bowl"}).refusals).to match(
-      [have_attributes(field: "size", fields: %w[size kind], message: "“M” does not belong to this Kind.")]
+      [
+        have_attributes(
+          field: "size",
+          fields: %w[size kind],
+          message: "“M” is not available for this Kind. Choose another, or change Kind."
+        )
+      ]
     )
     expect(tried(design, {"size" => "L", "kind" => "Bowl"})).to be_saved
     expect(tried(design, {"size" => "L", "kind" => ""})).to be_saved
@@ -73,14 +79,14 @@ RSpec.describe "What belongs to what" do
 
   it "refuses two that wait for each other, and lists that name what is not there" do
     both = [sizes, rule("narrow", "kind", by: "size", map: {})]
-    expect { table(*kinds, rules: both) }.to raise_error(Core::Invalid, /circle/)
+    expect { table(*kinds, rules: both) }.to raise_error(Core::Invalid, /Circular/)
     expect { table(*kinds, rules: [rule("narrow", "size", by: "kind", map: {"Cup" => ["XL"]})]) }.to raise_error(
       Core::Invalid,
-      /“XL” is not among/
+      /“XL” is not a choice/
     )
     expect { table(*kinds, rules: [rule("narrow", "size", formula: "kind = \"Cup\"")]) }.to raise_error(
       Core::Invalid,
-      /must name Size/
+      /must use Size/
     )
   end
 
@@ -110,7 +116,7 @@ RSpec.describe "What belongs to what" do
   it "keeps a retired choice where it is, and gives it to no other record" do
     design = table(field("firing", "choice", choices: %w[Raku Salt], retired: %w[Salt]))
     expect(tried(design, {"firing" => "salt"}).refusals.map(&:message)).to eq(
-      ["“Salt” is retired: records that have it keep it, but no other can be given it. There is: Raku."]
+      ["“Salt” is retired and can't be used for new entries. Choose Raku."]
     )
     expect(tried(design, {"firing" => "Salt"}, stored: {"firing" => "Salt"})).to be_saved
   end

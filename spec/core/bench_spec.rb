@@ -124,7 +124,7 @@ RSpec.describe "The bench" do
           }
         )
       )
-    expect([member.last.state, member.last.message]).to eq(["refused", "PC-1 in Pieces has it as Maker."])
+    expect([member.last.state, member.last.message]).to eq(["refused", "PC-1 in Pieces uses it as Maker."])
   end
 
   it "types lines beneath a record: totals see them, and all are saved together or none" do
@@ -171,7 +171,7 @@ RSpec.describe "The bench" do
     ]
     trial = run.trial(pieces, proof(acts, {"what" => "saved"}))
     expect([trial.clock.to_s, trial.last.state, trial.last.message]).to eq(
-      ["2026-11-26T11:30", "refused", "A reader may not change records of Pieces."]
+      ["2026-11-26T11:30", "refused", "A reader can't change records of Pieces."]
     )
   end
 
@@ -191,7 +191,7 @@ RSpec.describe "The bench" do
       "Tag is numbered as four digits: the number is PC-001"
     ],
     [{"what" => "cursor", "after" => "tag", "to" => "maker"}, nil],
-    [{"what" => "saved", "act" => 9}, "after act 9, it is saved: the script has no act 9"]
+    [{"what" => "saved", "act" => 9}, "after action 9, it is saved: the script has no action 9"]
   ].each do |expectation, told|
     it "expects #{expectation.values.compact.join(" ")}#{", and says what came out instead" if told}" do
       expectation = expectation.merge("rule" => rules["limits"]) if expectation["rule"]
@@ -199,13 +199,13 @@ RSpec.describe "The bench" do
     end
   end
 
-  it "says that a proof can't be run any more, and why" do
+  it "says that a proof can't run, and why" do
     expect(result_of([], {"what" => "saved"}, form: "m9")).to eq(
-      ["unfit", ["it can be run: The form that it was typed in is no longer there."]]
+      ["unfit", ["it can be run: The form this proof uses was deleted."]]
     )
     expect(
       result_of([], {"what" => "saved"}, records: {"pieces" => {"1" => {"weight" => "heavy"}}}).last.first
-    ).to include("no longer fit")
+    ).to include("no longer match")
   end
 
   it "covers what was really evaluated, side by side and branch by branch" do
@@ -228,7 +228,7 @@ RSpec.describe "The bench" do
     coverage = Core::Bench::Coverage.of_results(project, results).all.to_h { |covered| [covered.rule.id, covered] }
     expect(results.map(&:state).uniq).to eq(["passed"])
     expect(coverage[rules["limits"]].state).to eq("proven")
-    expect(coverage[rules["calculation"]].missing.map(&:words)).to eq(["it comes to blank", "Weight is below 100"])
+    expect(coverage[rules["calculation"]].missing.map(&:words)).to eq(["the result is blank", "Weight is below 100"])
     expect(coverage[rules["unique"]].missing.map(&:words)).to eq(["it refuses"])
     expect(coverage[project.table("members").rules.last.id].state).to eq("untried")
   end
@@ -240,9 +240,9 @@ RSpec.describe "The bench" do
       "Share comes from “if Weight > 100 then Weight ÷ 2, else Weight”: 200 > 100: yes, so 200 ÷ 2."
     )
     expect(why.call("whose").words).to eq(
-      "Whose is blank: “copied from Name of Maker” was passed over, since the link is not changed."
+      "Whose is blank because rule “copied from Name of Maker” was skipped: the link is not changed."
     )
-    expect(why.call("helper").words).to eq("Nobody typed anything in Helper, and no rule writes it.")
+    expect(why.call("helper").words).to eq("Helper was not entered, and no rule sets it.")
     expect(trial.last.outcome.steps[why.call("share").step].parts.first.parts.map(&:value)).to eq(%w[yes 100])
   end
 

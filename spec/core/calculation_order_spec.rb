@@ -116,9 +116,9 @@ RSpec.describe "The upkeep of calculated fields" do
       end
       said =
         if circle
-          "These values would wait for one another in a circle: #{circle}."
+          "Circular reference: #{circle}."
         else
-          "The value of Share would wait for itself: the formula reads the field that it sets."
+          "Circular reference in Share: the formula uses the field it sets."
         end
       expect(&make).to raise_error(Core::Invalid, said)
     end
@@ -137,7 +137,7 @@ RSpec.describe "The upkeep of calculated fields" do
       circle = [pinned("whose", "stage & share", first), pinned("share", "len(whose)", second)]
       expect { studio("pieces" => [*circle, other.transform_keys(&:to_s)]) }.to raise_error(
         Core::Invalid,
-        /in a circle: (Whose → Share|Share → Whose)|is never kept/
+        /Circular reference: (Whose → Share|Share → Whose)|is not stored/
       )
     end
   end

@@ -44,7 +44,7 @@ RSpec.describe "Calculated fields" do
           rule: "r100",
           field: "due",
           fields: ["due"],
-          message: "Due is worked out and can't be typed.",
+          message: "Due is calculated and can't be edited.",
           passable: false
         }
       ]
@@ -96,13 +96,12 @@ RSpec.describe "Calculated fields" do
 
   {
     ["always", "old.received + 1"] =>
-      "`old.` and `changed(…)` is known only while a record is saved, so nothing can always " \
-        "equal it. Work the field out once instead.",
+      "`old.` and `changed(…)` is only available while saving. Choose “Once” instead.",
     ["shown", "if is_new then received else received + 1"] =>
-      "`is_new` is known only while a record is saved, so nothing can always equal it. Work the " \
-        "field out once instead.",
-    ["always", "due + 1"] => "The value of Due would wait for itself: the formula reads the field that it sets.",
-    ["sometimes", "received"] => "A calculated field is kept `always`, `shown` or worked out `once`.",
+      "`is_new` is only available while saving. Choose “Once” instead.",
+    ["always", "due + 1"] => "Circular reference in Due: the formula uses the field it sets.",
+    ["sometimes", "received"] =>
+      "A calculated field is kept up to date (`always`), calculated on display (`shown`) or calculated `once`.",
     ["always", "14"] => "This must give a date; it gives a number."
   }.each do |(keeping, formula), message|
     it("refuses #{formula} kept #{keeping}") do
@@ -113,11 +112,11 @@ RSpec.describe "Calculated fields" do
   it "have one formula, and no default that it would overrule" do
     expect { due("always", "received", calculated("received + 1", "once")) }.to raise_error(
       Core::Invalid,
-      /worked out by a rule already/
+      /already calculated by a rule/
     )
     expect { due("always", "received", rule("default", "due", value: "2026-01-01")) }.to raise_error(
       Core::Invalid,
-      /has a default, which this would overrule/
+      /has a default/
     )
   end
 
@@ -129,7 +128,7 @@ RSpec.describe "Calculated fields" do
       }
       expect { studio(rules) }.to raise_error(
         Core::Invalid,
-        "These values would wait for one another in a circle: Total in Members → Share in Pieces " \
+        "Circular reference: Total in Members → Share in Pieces " \
           "→ Total in Members."
       )
     end
@@ -205,7 +204,7 @@ RSpec.describe "Calculated fields" do
       expect(left.call(changes::RemoveTable.new(table: "pieces"))).to eq([])
       expect { changes::RemoveTable.new(table: "members").apply(project) }.to raise_error(
         Core::Invalid,
-        "Maker of Pieces and Helper of Pieces link to Members; delete that first or link it elsewhere."
+        "Maker of Pieces and Helper of Pieces link to Members. Delete them or change their links first."
       )
     end
   end

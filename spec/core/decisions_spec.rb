@@ -112,15 +112,15 @@ RSpec.describe "Decision tables" do
 
   {
     [%w[Glase 7]] => [
-      ["rows.0.0", "“Glase” is not among the choices: Bisque, Glaze, Lustre, Raku; did you mean Glaze?"]
+      ["rows.0.0", "“Glase” is not one of the choices: Bisque, Glaze, Lustre, Raku; did you mean Glaze?"]
     ],
     [["> Glaze", "7"], %w[Raku hot]] => [
-      ["rows.0.0", "“>” compares numbers, dates and times; Firing holds a text."],
+      ["rows.0.0", "“>” compares numbers, dates and times; Firing is a text."],
       ["rows.1.1", "“hot” is not a number."]
     ],
-    [%w[Glaze 7 8]] => [["rows.0.0", "Row 1 has 3 cells; there are 2 columns."]],
-    [["Glaze;; Raku", "7"]] => [["rows.0.0", "A value is missing beside a semicolon."]],
-    [] => [["rows", "A decision table needs at least one row."]]
+    [%w[Glaze 7 8]] => [["rows.0.0", "Row 1 has 3 cells, but there are 2 columns."]],
+    [["Glaze;; Raku", "7"]] => [["rows.0.0", "A value is missing next to a semicolon."]],
+    [] => [["rows", "Add at least one row."]]
   }.each do |rows, expected|
     it "name every cell of #{rows} that can't be read, with its place" do
       expect(mistakes(rows)).to eq(expected)
@@ -128,7 +128,9 @@ RSpec.describe "Decision tables" do
   end
 
   it "refuse a range that ends before it begins, a link that is compared, and a field set twice" do
-    expect(mistakes([%w[9..3 1]], inputs: ["size"])).to eq([["rows.0.0", "This range ends before it begins."]])
+    expect(mistakes([%w[9..3 1]], inputs: ["size"])).to eq(
+      [["rows.0.0", "The end of this range is lower than its start."]]
+    )
     expect(mistakes([%w[1 1]], inputs: ["sice"]).first.last).to include(
       "There is no field `sice`; did you mean `size`?"
     )
@@ -139,8 +141,8 @@ RSpec.describe "Decision tables" do
       [
         [
           "formula",
-          "The value of Peak would wait for itself: the formula reads the field that it sets. If " \
-            "the value before this save is meant, write `old.peak`, which waits for nothing."
+          "Circular reference in Peak: the formula uses the field it sets. " \
+            "If you mean the value before this save, write `old.peak`."
         ]
       ]
     )
@@ -179,7 +181,7 @@ RSpec.describe "Decision tables" do
         ],
         inputs: %w[firing size]
       )
-    expect(report.unreached).to eq([[1, "row 1 decides before it whenever it fits"]])
+    expect(report.unreached).to eq([[1, "row 1 always matches first"]])
     expect(report.contradictions.map { |first, other, example| [first, other, example.words] }).to include(
       [2, 4, %w[Raku 6]]
     )
@@ -219,7 +221,7 @@ RSpec.describe "Decision tables" do
     expect(parsed.notes).to eq(
       [
         "Row 2 was shorter than the others; the missing cells are empty.",
-        "No field is called “Colour”; pick one for the column."
+        "There is no field named “Colour”. Choose one for the column."
       ]
     )
     written = Core::Decisions::TableText.write(made.rules.first, made)

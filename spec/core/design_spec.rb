@@ -98,21 +98,21 @@ RSpec.describe "The design and its changes" do
     add = ->(parts) do
       messages { changes::AddField.new(table: "pieces", parts: {"type" => "text"}.merge(parts)).apply(start) }
     end
-    expect(add.call("label" => "")).to eq(["A name is needed."])
-    expect(add.call("label" => nil)).to eq(["A name is needed."])
-    expect(add.call("label" => "x" * 61)).to eq(["A name has at most 60 characters."])
-    expect(add.call("label" => "a\u0000")).to eq(["A name can't hold line breaks or other control characters."])
+    expect(add.call("label" => "")).to eq(["Enter a name."])
+    expect(add.call("label" => nil)).to eq(["Enter a name."])
+    expect(add.call("label" => "x" * 61)).to eq(["A name can have up to 60 characters."])
+    expect(add.call("label" => "a\u0000")).to eq(["A name can't contain line breaks or other control characters."])
     expect(add.call("label" => "TARE")).to eq(["There is already a field “Tare”."])
     expect(add.call("label" => "X", "type" => "blob")).to eq(["There is no field type “blob”."])
     expect(add.call("label" => "X", "type" => "choice", "choices" => [])).to eq(["X needs at least one choice."])
     expect(add.call("label" => "X", "type" => "choice", "choices" => %w[a A])).to eq(
-      ["“a” stands twice among the choices."]
+      ["“a” is listed twice."]
     )
     expect(add.call("label" => "X", "type" => "choice", "choices" => [5])).to eq(
-      ["Each choice is a short text of up to 60 characters, without spaces at its ends."]
+      ["Each choice must be a text of up to 60 characters, without spaces at its ends."]
     )
     expect(add.call("label" => "X", "type" => "number", "decimals" => 99)).to eq(
-      ["A number field takes 0 to 10 decimals."]
+      ["A number field can have 0 to 10 decimals."]
     )
   end
 
@@ -130,7 +130,7 @@ RSpec.describe "The design and its changes" do
       ["There is already a table “Pieces”."]
     )
     expect(messages { changes::AddTable.new(label: "X", key: "up_tack_people").apply(start) }.first).to include(
-      "pick another key"
+      "Choose another key"
     )
   end
 
@@ -148,14 +148,14 @@ RSpec.describe "The design and its changes" do
     it "are refused with what is wrong" do
       {
         {kind: "check", field: "wet", formula: "clay + tare"} =>
-          "This must be something that is yes or no; it gives a number.",
+          "This must be yes or no; it gives a number.",
         {kind: "check", field: "wet", formula: ""} => "The formula is empty.",
         {kind: "check", field: "wet"} => "The formula is empty.",
         {kind: "check", field: "lost", formula: "yes"} => "There is no field `lost` in Pieces.",
         {kind: "default", field: "received", formula: "clay"} => "This must give a date; it gives a number.",
         {kind: "default", field: "received", value: "31 Feb"} => /no 31 February|is not a date/,
-        {kind: "default", field: "clay"} => "A default needs a value.",
-        {kind: "default", field: "tare", value: "50"} => "Tare already has a default; change that one.",
+        {kind: "default", field: "clay"} => "Enter a default value.",
+        {kind: "default", field: "tare", value: "50"} => "Tare already has a default. Change that rule.",
         {kind: "guess", field: "tare"} => "There is no rule kind “guess”.",
         {id: "r999", kind: "required", field: "tare"} =>
           "There is no rule `r999` in Pieces; it may have been deleted."
@@ -178,10 +178,10 @@ RSpec.describe "The design and its changes" do
     it "never wait for one another in a circle" do
       first = pin(start, kind: "default", field: "clay", formula: "wet - 1")
       expect(messages { pin(first, kind: "default", field: "wet", formula: "clay + 1") }).to eq(
-        ["These values would wait for one another in a circle: Clay → Wet → Clay."]
+        ["Circular reference: Clay → Wet → Clay."]
       )
       expect(messages { pin(start, kind: "default", field: "wet", formula: "wet + 1") }.first).to start_with(
-        "The value of Wet would wait for itself"
+        "Circular reference in Wet"
       )
     end
 
@@ -196,11 +196,11 @@ RSpec.describe "The design and its changes" do
         ).tables.first
       expect(design.rules.map { |rule| [rule.tack(design), rule.sentence(design), rule.fields(design)] }).to eq(
         [
-          ["55", "Tare begins as 55.", ["tare"]],
-          ["Clay + Tare = Wet", "This must hold: Clay + Tare = Wet.", %w[wet clay tare]],
-          ["Drying", "Stage begins as Drying.", ["stage"]],
-          ["today + 14", "Received begins as today + 14.", ["received"]],
-          ["weighs something", "Clay must be above 0.", ["clay"]]
+          ["55", "Tare defaults to 55.", ["tare"]],
+          ["Clay + Tare = Wet", "Clay + Tare must equal Wet.", %w[wet clay tare]],
+          ["Drying", "Stage defaults to Drying.", ["stage"]],
+          ["today + 14", "Received defaults to today + 14.", ["received"]],
+          ["weighs something", "Clay must be more than 0.", ["clay"]]
         ]
       )
     end

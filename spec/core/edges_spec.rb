@@ -33,7 +33,7 @@ RSpec.describe "Records at the edges" do
       %w[1301 refused],
       [nil, "saved"]
     )
-    expect(words(found)).to include("Exactly on the highest: Peak, 600 to 1300")
+    expect(words(found)).to include("Exactly on the maximum: Peak, 600 to 1300")
   end
 
   it "are found for sums, differences of days and what is worked out, whatever the formula is made of" do

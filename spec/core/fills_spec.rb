@@ -75,7 +75,7 @@ RSpec.describe "Filling from other fields" do
       1000
     ],
     "watches what it reads when nothing else is said" => [{to: "hold * 10"}, {}, {"hold" => "5"}, 50],
-    "acts when a condition comes true" => [
+    "acts when a condition becomes true" => [
       {to: "1"},
       {event: "reached", reaches: "hold > 10"},
       {"hold" => "11"},
@@ -152,15 +152,14 @@ RSpec.describe "Filling from other fields" do
     expect(
       mistake(fill("peak", {to: "hold"}), fill("hold", {to: "len(zone)"}), fill("zone", {to: 'peak & ""'}))
     ).to eq(
-      "These values would wait for one another in a circle: Peak → Hold → Zone → Peak. If the " \
-        "value before this save is meant, write `old.hold`, which waits for nothing."
+      "Circular reference: Peak → Hold → Zone → Peak. If you mean the value before this save, write `old.hold`."
     )
     expect(mistake(fill("peak", {to: "hold"}), rule("calculation", "hold", formula: "peak + 1"))).to include(
-      "in a circle"
+      "Circular reference"
     )
     expect(mistake(fill("peak", {to: "peak + 1"}, watch: ["firing"]))).to start_with(
-      "The value of Peak would wait for itself: the formula reads the field that it sets. If " \
-        "the value before this save is meant, write `old.peak`"
+      "Circular reference in Peak: the formula uses the field it sets. " \
+        "If you mean the value before this save, write `old.peak`"
     )
     expect(
       save(
@@ -174,16 +173,16 @@ RSpec.describe "Filling from other fields" do
   end
 
   {
-    {sets: []} => "Pick the fields to set.",
+    {sets: []} => "Choose the fields to set.",
     {sets: [{"field" => "hold", "to" => "1"}], watch: ["firing"]} =>
-      "The rule is pinned on Peak, so it sets that field too.",
+      "The rule is pinned on Peak, so it must set that field too.",
     {sets: [{"field" => "peak", "to" => "1"}]} =>
-      "Nothing that could change is read here; pick the fields to watch, or let it act on new records.",
+      "This formula uses no fields. Select trigger fields, or run it when a record is created.",
     {sets: [{"field" => "peak", "to" => "kiln"}]} => "number",
     {sets: [{"field" => "peak", "to" => "hold"}, {"field" => "gone", "to" => "1"}]} =>
       "There is no field `gone` in Pieces.",
-    {event: "reached", sets: [{"field" => "peak", "to" => "1"}]} => "Say which condition the rule waits for.",
-    {event: "often", sets: [{"field" => "peak", "to" => "1"}]} => "A fill waits for a change"
+    {event: "reached", sets: [{"field" => "peak", "to" => "1"}]} => "Enter the condition that starts the rule.",
+    {event: "often", sets: [{"field" => "peak", "to" => "1"}]} => "A fill runs when a field changes"
   }.each do |parts, message|
     it "refuses #{parts}" do
       expect(mistake(rule("fill", "peak", **parts))).to include(message)

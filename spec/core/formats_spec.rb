@@ -55,9 +55,9 @@ RSpec.describe "Reading formats" do
     ["number", "1 200"] => "1200",
     ["number", "12 g", {"after" => " g"}] => "12",
     ["number", "-€ 5", {"before" => "€"}] => "-5",
-    %w[number 1,5] => "“1,5” could be 1.5 or 15; type the one that is meant.",
-    ["number", "1 2"] => "“1 2” is not written as a number here; type 12 if that is meant.",
-    %w[number 1.200,50] => "“1.200,50” is not written as a number here; type 1200.50 if that is meant.",
+    %w[number 1,5] => "“1,5” is ambiguous: type 1.5 or 15.",
+    ["number", "1 2"] => "“1 2” is not a valid number here. Did you mean 12?",
+    %w[number 1.200,50] => "“1.200,50” is not a valid number here. Did you mean 1200.50?",
     %w[number 1,2,3] => "“1,2,3” is not a number.",
     %w[date +3] => "2026-11-26",
     %w[date -1] => "2026-11-22",
@@ -65,21 +65,21 @@ RSpec.describe "Reading formats" do
     %w[date 23/11] => "2026-11-23",
     ["date", "Mon 23 nov"] => "2026-11-23",
     ["date", "23rd nov"] => "2026-11-23",
-    ["date", "3 ma"] => "“3 ma” could be 3 Mar 2026 or 3 May 2026; type the one that is meant.",
-    ["date", "31 j"] => "“31 j” could be 31 Jan 2026 or 31 Jul 2026; type the one that is meant.",
-    %w[date 26-11-23] => "“26-11-23” could be 26 Nov 2023 or 23 Nov 2026; type the one that is meant.",
-    %w[date 23-11-26] => "“23-11-26” could be 23 Nov 2026 or 26 Nov 2023; type the one that is meant.",
+    ["date", "3 ma"] => "“3 ma” is ambiguous: type 3 Mar 2026 or 3 May 2026.",
+    ["date", "31 j"] => "“31 j” is ambiguous: type 31 Jan 2026 or 31 Jul 2026.",
+    %w[date 26-11-23] => "“26-11-23” is ambiguous: type 26 Nov 2023 or 23 Nov 2026.",
+    %w[date 23-11-26] => "“23-11-26” is ambiguous: type 23 Nov 2026 or 26 Nov 2023.",
     ["date", "11/12/2026", {"pattern" => "MM/dd/yyyy"}] => "2026-11-12",
-    %w[date +9999999] => "“+9999999” is not a date; type it like 23 Nov 2026.",
+    %w[date +9999999] => "“+9999999” is not a date. Type it like 23 Nov 2026.",
     ["time", "9.05 pm"] => "21:05:00",
     %w[time 12am] => "00:00:00",
     %w[time 9h30] => "09:30:00",
-    ["time", "13 pm"] => "“13 pm” is not a time of day; type it like 9:30.",
+    ["time", "13 pm"] => "“13 pm” is not a time. Type it like 9:30.",
     ["yes_no", "raw", {"yes" => "Glazed", "no" => "Raw"}] => false,
     ["yes_no", "y", {"yes" => "Glazed"}] => true,
-    ["yes_no", "maybe", {"yes" => "Glazed"}] => "Amount takes glazed or no, not “maybe”.",
+    ["yes_no", "maybe", {"yes" => "Glazed"}] => "Amount must be glazed or no, not “maybe”.",
     ["moment", "23 nov 9:30"] => "2026-11-23T09:30:00Z",
-    ["moment", "23 nov"] => "“23 nov” is a day; add the time, like 23 Nov 2026, 9:30.",
+    ["moment", "23 nov"] => "Add a time to “23 nov”, for example 23 Nov 2026, 9:30.",
     %w[moment 2026-07-01T10:00:00+02:00] => "2026-07-01T08:00:00Z"
   }.each do |(type, text, format), wanted|
     it("read #{type} #{text.inspect}") { expect(read(type, text, format || {})).to eq(wanted) }
@@ -87,8 +87,8 @@ RSpec.describe "Reading formats" do
 
   it "read the hours at which clocks change, or say what is to be said" do
     dublin = {"time_zone" => "Europe/Dublin"}
-    expect(read("moment", "29 mar 2026 1:30", conventions: dublin)).to include("the clocks go forward then")
-    expect(read("moment", "25 oct 2026 1:30", conventions: dublin)).to include("type 01:30 IST or 01:30 GMT")
+    expect(read("moment", "29 mar 2026 1:30", conventions: dublin)).to include("because the clocks go forward")
+    expect(read("moment", "25 oct 2026 1:30", conventions: dublin)).to include("Type 01:30 IST or 01:30 GMT")
     expect(%w[IST GMT].map { |zone| read("moment", "25 oct 2026 1:30 #{zone}", conventions: dublin) }).to eq(
       %w[2026-10-25T00:30:00Z 2026-10-25T01:30:00Z]
     )
@@ -97,10 +97,10 @@ RSpec.describe "Reading formats" do
   it "are refused where they mean nothing" do
     {
       ["date", {"pattern" => "d QX"}] => "has no meaning",
-      ["date", {"pattern" => "d 'x"}] => "not closed",
+      ["date", {"pattern" => "d 'x"}] => "no closing",
       ["date", {"pattern" => "--"}] => "needs a letter",
       ["number", {"after" => "x" * 21}] => "up to 20 characters",
-      ["yes_no", {"yes" => "No"}] => "must differ",
+      ["yes_no", {"yes" => "No"}] => "must be different",
       ["number", {"group" => "very"}] => "on or off",
       %w[date dd] => "object of settings"
     }.each do |(type, format), message|

@@ -37,14 +37,13 @@ RSpec.describe "Links, titles and filters in a design" do
   end
 
   {
-    {"type" => "link"} => "Pick the table that Kiln links to.",
-    {"type" => "link", "target" => "kilns"} => "Pick the table that Kiln links to.",
+    {"type" => "link"} => "Choose the table that Kiln links to.",
+    {"type" => "link", "target" => "kilns"} => "Choose the table that Kiln links to.",
     {"type" => "link", "target" => "members", "on_delete" => "explode"} =>
-      "When the linked record is deleted, its deletion can be refused, the link cleared or this " \
-        "record deleted along.",
+      "When the linked record is deleted: prevent it, clear the link or delete this record too.",
     {"type" => "link", "target" => "members", "reverse" => "x" * 61} =>
-      "What the other side is called is a short text.",
-    {"type" => "link", "target" => 7} => "Pick the table that Kiln links to."
+      "The name of the linking records must be a short text.",
+    {"type" => "link", "target" => 7} => "Choose the table that Kiln links to."
   }.each do |parts, said|
     it("refuse #{parts.inspect[0, 70]}") do
       expect(
@@ -81,7 +80,7 @@ RSpec.describe "Links, titles and filters in a design" do
     ).to eq(%w[since name])
     expect(
       message { changes::ChangeTable.new(table: "members", parts: {"title" => "title"}).apply(studio) }
-    ).to include("a field of this table that is no link")
+    ).to include("a field of this table that is not a link")
     expect(
       message { changes::ChangeTable.new(table: "members", parts: {"title" => "nothing"}).apply(studio) }
     ).to include("a field of this table")
@@ -96,9 +95,9 @@ RSpec.describe "Links, titles and filters in a design" do
     expect(again.table("pieces").filters.map { |filter| [filter.name, filter.formula] }).to eq(
       [["Heavy", "weight > 600"], ["Ansa's", "maker.name = \"Ansa Velt\""]]
     )
-    expect(message { keep.call(kept, "Bad", "weight") }).to start_with("This must be something that is yes or no")
-    expect(message { keep.call(kept, " ", "weight > 1") }).to eq("A name is needed.")
-    expect(message { keep.call(kept, "None", nil) }).to include("A filter is a condition")
+    expect(message { keep.call(kept, "Bad", "weight") }).to start_with("This must be yes or no")
+    expect(message { keep.call(kept, " ", "weight > 1") }).to eq("Enter a name.")
+    expect(message { keep.call(kept, "None", nil) }).to include("A filter must be a condition")
     expect(
       changes::ChangeField
         .new(table: "members", field: "name", parts: {"label" => "Full name"})
@@ -120,7 +119,7 @@ RSpec.describe "Links, titles and filters in a design" do
         .map(&:name)
     ).to eq(["Ansa's"])
     expect(message { changes::DeleteFilter.new(table: "pieces", filter: "q99").apply(kept) }).to include(
-      "no such view"
+      "This view does not exist"
     )
   end
 
@@ -130,7 +129,7 @@ RSpec.describe "Links, titles and filters in a design" do
       message do
         changes::ChangeField.new(table: "pieces", field: "weight", parts: {"type" => "text"}).apply(project)
       end
-    ).to eq("A rule on Total of Members would no longer work: `sum` takes a number; this is a text.")
+    ).to eq("A rule on Total of Members would no longer work: `sum` takes a number, but this is a text.")
     expect(
       message do
         changes::ChangeField.new(table: "pieces", field: "maker", parts: {"type" => "text"}).apply(project)
@@ -146,10 +145,10 @@ RSpec.describe "Links, titles and filters in a design" do
         pin.call("default", "if stage is blank then maker else blank"),
         pin.call("default", "coalesce(helper, maker)")
       ]
-    ).to eq([nil, nil, "The value of Helper would wait for itself: the formula reads the field that it sets."])
+    ).to eq([nil, nil, "Circular reference in Helper: the formula uses the field it sets."])
     expect(pin.call("default", "maker.title")).to eq("This leads to Titles; Helper links to Members.")
     expect(pin.call("default", "maker.name")).to eq("This must give a link; it gives a text.")
-    expect(pin.call("calculation", "maker")).to eq("A link is picked, not worked out; a default can begin it.")
+    expect(pin.call("calculation", "maker")).to eq("A link can't be calculated. Give it a default instead.")
   end
 
   describe "as values" do
@@ -169,11 +168,11 @@ RSpec.describe "Links, titles and filters in a design" do
     end
 
     it "are refused where there is no such record, or more than one" do
-      expect(said(99)).to eq("Maker: there is no record 99; it may have been deleted.")
-      expect(said(-1)).to include("no record -1")
-      expect(said("Nobody")).to eq("Maker: nothing is called “Nobody”.")
+      expect(said(99)).to eq("Maker: there is no record #99; it may have been deleted.")
+      expect(said(-1)).to include("no record #-1")
+      expect(said("Nobody")).to eq("Maker: no record is named “Nobody”. Check the spelling or create it first.")
       expect(said(["a"])).to include("one value")
-      expect(said(true)).to include("nothing is called “yes”")
+      expect(said(true)).to include("no record is named “yes”")
       twins = Core::Ports::HeldRecords.new({"members" => (1..7).to_h { |id| [id, {"name" => "Ansa"}] }})
       several =
         Core::Values::Link.read(
@@ -182,15 +181,14 @@ RSpec.describe "Links, titles and filters in a design" do
           Core::ParseContext.new(conventions: nil, records: twins)
         )
       expect(several.message).to eq(
-        "Maker: several are called “ansa” (No. 1, No. 2, No. 3, No. 4, No. 5, …); pick the one " \
-          "that is meant."
+        "Maker: more than one record is named “ansa” (#1, #2, #3, #4, #5, …). Choose one, or enter its #."
       )
     end
 
     it "are shown by name, or by number where names are not to be had" do
       field = studio.table("pieces").field("maker")
       expect([field.show(4, studio_records), field.show(4), field.show(nil), Core::Values::Link.load("4")]).to eq(
-        ["Ansa Velt", "No. 4", "", 4]
+        ["Ansa Velt", "#4", "", 4]
       )
     end
   end

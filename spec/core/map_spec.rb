@@ -74,8 +74,8 @@ RSpec.describe "What Up Tack says by itself" do
   def said(key) = Core::Design::Descriptions.field(pieces.field(key), pieces)
 
   it "of a field: what it is, what writes it and what holds of it" do
-    expect(said("tag")).to eq("Text. Typed by people; no rule writes it.")
-    expect(said("weight")).to start_with("A number. Typed by people; no rule writes it. Weight must be filled.")
+    expect(said("tag")).to eq("Text. Entered by hand; no rule sets it.")
+    expect(said("weight")).to start_with("A number. Entered by hand; no rule sets it. Weight is required.")
     expect(said("maker")).to start_with("A link to a record of Members.")
     expect(said("stage")).to eq(
       "One of Drying or Collected. When Weight or Maker changes, Whose is set to Name of Maker " \
@@ -85,10 +85,10 @@ RSpec.describe "What Up Tack says by itself" do
 
   it "of a table: how much is in it and what it links to, as far as may be told" do
     expect(Core::Design::Descriptions.table(pieces)).to eq(
-      "Each piece has 7 fields; 3 rules hold on every way in. It links to Members."
+      "Links to Members."
     )
     expect(Core::Design::Descriptions.table(project.table("members"))).to include(
-      "It links to Titles. Pieces links here."
+      "Links to Titles. Linked from Pieces."
     )
     expect(
       Core::Design::Descriptions.table(project.table("members")) { |table| table.key != "titles" }

@@ -23,17 +23,17 @@ RSpec.describe "Masks" do
   {
     "" => "at least one part",
     "3DIGT" => "no kind of character `DIGT`",
-    "\"-" => "not closed",
-    "[ DIGIT" => "not closed",
+    "\"-" => "no closing",
+    "[ DIGIT" => "no matching",
     "\"\"" => "at least one character",
-    "DIGIT ]" => "closes nothing",
-    "3" => "kind of character is expected",
+    "DIGIT ]" => "has no matching",
+    "3" => "Expected a kind of character",
     "4*2DIGIT" => "the smaller number first",
-    "999DIGIT" => "goes up to 200",
-    "#{"[" * 20}DIGIT#{"]" * 20}" => "8 deep",
-    "0DIGIT" => "goes up to",
-    "§" => "kind of character is expected",
-    "DIGIT" * 200 => "at most 500"
+    "999DIGIT" => "can be up to 200",
+    "#{"[" * 20}DIGIT#{"]" * 20}" => "8 levels deep",
+    "0DIGIT" => "can be up to",
+    "§" => "Expected a kind of character",
+    "DIGIT" * 200 => "up to 500"
   }.each do |text, message|
     it("tells what is wrong with #{text[0, 30].inspect}") do
       expect { Core::Masks.read(text) }.to raise_error(Core::Masks::Invalid, /#{Regexp.escape(message)}/)

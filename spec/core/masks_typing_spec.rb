@@ -13,13 +13,13 @@ RSpec.describe "Typing by a mask" do
       "KD 017" => ["KD-017", nil],
       "kd/017" => ["KD-017", nil],
       "KD--017" => ["KD-017", nil],
-      "" => ["", "two more capitals and three digits are missing"],
+      "" => ["", "two more uppercase letters and three digits are missing"],
       "KD-01" => ["KD-01", "one more digit is missing"],
-      "k" => ["K", "one more capital and three digits are missing"],
+      "k" => ["K", "one more uppercase letter and three digits are missing"],
       "äö000" => ["ÄÖ-000", nil],
-      "KDX17" => ["KDX17", "a digit is expected at place 4, not “X”"],
+      "KDX17" => ["KDX17", "a digit is expected at position 4, not “X”"],
       "KD0171" => ["KD0171", "“1” is too much: it ends after “KD-017”"],
-      "1" => ["1", "a capital is expected at place 1, not “1”"]
+      "1" => ["1", "an uppercase letter is expected at position 1, not “1”"]
     },
     '"PC-" 5DIGIT' => {
       "42" => ["PC-42", "three more digits are missing"],
@@ -137,12 +137,12 @@ RSpec.describe "Typing by a mask" do
   {
     "1*3DIGIT 2DIGIT" => "Nothing shows where",
     '1*3ALNUM "x"' => "Nothing shows where",
-    '"PC"' => "needs a place",
+    '"PC"' => "needs at least one place",
     "[ 1*2DIGIT ] 3DIGIT" => "Nothing shows whether",
     '1*4ALNUM [ " " ] "kg"' => "Nothing shows where",
     "1*2UPPER LOWER DIGIT" => "Nothing shows where",
     '0*ALPHA [ "." ] "KD"' => "Nothing shows where",
-    '[ "a" DIGIT ] [ "b" DIGIT ] [ "c" DIGIT ] [ "d" DIGIT ] [ "e" DIGIT ] "-"' => "at most 4 optional"
+    '[ "a" DIGIT ] [ "b" DIGIT ] [ "c" DIGIT ] [ "d" DIGIT ] [ "e" DIGIT ] "-"' => "up to 4 optional"
   }.each do |mask, message|
     it("is refused by #{mask}") do
       expect(Core::Masks::ClientMask.problem(Core::Masks.read(mask))).to include(message)
@@ -154,7 +154,7 @@ RSpec.describe "Typing by a mask" do
       "can't be told apart"
     )
     expect(Core::Masks::ClientMask.problem(Core::Masks.read('3ANY "-" DIGIT'), bare: true)).to include(
-      "may be separators too"
+      "may contain them too"
     )
     mask = Core::Masks.read('2UPPER "-" 3DIGIT')
     expect(Core::Masks::ClientMask.problem(mask, bare: true)).to be_nil

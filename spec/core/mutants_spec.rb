@@ -99,10 +99,10 @@ RSpec.describe "Small mistakes in rules" do
         )
       end
     expect(reason.call('stage <> "Drying"', 'not (stage = "Drying")')).to eq(
-      "It comes to the same for all 5 values of Stage."
+      "The result is the same for all 5 values of Stage."
     )
     expect(reason.call('stage <> "Drying"', 'stage in ("Bisque fired", "Glaze fired", "Collected")')).to eq(
-      "It comes to the same for all 5 values of Stage."
+      "The result is the same for all 5 values of Stage."
     )
     expect(reason.call('stage = "Drying"', 'stage in ("Drying", "Collected")')).to be_nil
     expect(reason.call('is_new or stage = "Drying"', 'stage = "Drying"')).to be_nil

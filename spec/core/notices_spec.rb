@@ -105,17 +105,17 @@ RSpec.describe "What a builder should know of the rules of a table" do
       ).map(&:last)
     ).to eq(["No rule sets Verdict where Absorption is between 3 and 3.1."])
     expect(notices(limits, verdict("Dense", "absorption > 100"))).to eq(
-      [["never", "It can never be that Absorption > 100, so this rule never acts."]]
+      [["never", "The condition Absorption > 100 can never be true, so this rule never runs."]]
     )
   end
 
   it "finds the branch that a formula forgot" do
     formula = 'if absorption < limit then "Dense" else if absorption > limit then "Porous" else blank'
     expect(notices(rule("calculation", "verdict", formula: formula))).to eq(
-      [["gap", "Verdict comes to blank where Absorption equals Limit."]]
+      [["gap", "Verdict is blank where Absorption equals Limit."]]
     )
     expect(notices(rule("calculation", "verdict", formula: formula.sub("> limit", ">= limit")))).to eq(
-      [["gap", "Verdict comes to blank where Limit is blank."]]
+      [["gap", "Verdict is blank where Limit is blank."]]
     )
     expect(
       notices(
@@ -137,7 +137,7 @@ RSpec.describe "What a builder should know of the rules of a table" do
         rule("fill", "share", name: "First", sets: [{"field" => "share", "to" => "limit"}]),
         rule("decision", "share", name: "Second", inputs: ["firing"], outputs: ["share"], rows: [["", "1"]])
       )
-    ).to eq([["two_writers", "“First” and “Second” set Share, in this order; the last that acts decides."]])
+    ).to eq([["two_writers", "“First” and “Second” all set Share. They run in this order; the last one wins."]])
   end
 
   it "names a rule that sets what another clears" do
@@ -164,14 +164,14 @@ RSpec.describe "What a builder should know of the rules of a table" do
         )
       )
     expect(found).to include(
-      ["unreached", "Row 2 of Shares never decides: row 1 decides before it whenever it fits."],
+      ["unreached", "Row 2 of Shares is never used: row 1 always matches first."],
       [
         "contradiction",
-        "Rows 1 and 4 of Shares contradict each other where Firing is Glaze and Absorption is " \
-          "above 9; the upper decides."
+        "Rows 1 and 4 of Shares conflict where Firing is Glaze and Absorption is " \
+          "above 9; the upper row is used."
       ]
     )
-    expect(found.first).to eq(["gap", "No row of Shares fits where Firing is Bisque and Absorption is up to 9."])
+    expect(found.first).to eq(["gap", "No row of Shares matches when Firing is Bisque and Absorption is up to 9."])
   end
 
   it "names a rule that reads what no form has and nothing fills" do
@@ -186,8 +186,8 @@ RSpec.describe "What a builder should know of the rules of a table" do
     ]
     expect(notices(*rules, forms: [form])).to eq(
       [
-        ["unfed", "“Limit & “”” reads Limit, which no form has and no rule fills."],
-        ["unfed", "“Dense it is” reads Limit, which no form has and no rule fills."]
+        ["unfed", "“Limit & “”” uses Limit, but no form shows it and no rule sets it."],
+        ["unfed", "“Dense it is” uses Limit, but no form shows it and no rule sets it."]
       ].reverse
     )
     expect(notices(*rules)).to eq([])

@@ -41,24 +41,24 @@ RSpec.describe "Formulas from pieces" do
   ].each { |text| it("says that it can't show #{text}") { expect(pieces(text)).to be_nil } }
 
   {
-    {"shape" => "text", "parts" => [{"field" => ""}]} => "Pick a field.",
+    {"shape" => "text", "parts" => [{"field" => ""}]} => "Choose a field.",
     {"shape" => "condition", "match" => "all", "tests" => []} => "A condition needs at least one test.",
     {"shape" => "condition", "tests" => [{"field" => "a", "relation" => "=", "value" => nil}]} =>
-      "A test needs a value to compare with.",
+      "Enter a value to compare with.",
     {"shape" => "condition", "tests" => [{"field" => "a", "relation" => ">", "value" => {"number" => "x"}}]} =>
       "“x” is not a number.",
     {
       "shape" => "condition",
       "tests" => [{"field" => "a) or (b", "relation" => "=", "value" => {"text" => "x"}}]
     } =>
-      "Pick a field.",
+      "Choose a field.",
     {
       "shape" => "condition",
       "tests" => [{"field" => "a", "relation" => "== 1 or", "value" => {"text" => "x"}}]
     } =>
-      "There is no such test.",
-    {"shape" => "text", "parts" => "no list"} => "The pieces are not complete.",
-    {"shape" => "song"} => "There is no such shape of pieces."
+      "There is no such comparison.",
+    {"shape" => "text", "parts" => "no list"} => "The blocks are incomplete.",
+    {"shape" => "song"} => "There is no such result type for blocks."
   }.each do |given, message|
     it("refuses incomplete pieces: #{message}") do
       expect { write(given) }.to raise_error(Core::Expression::Invalid, message)

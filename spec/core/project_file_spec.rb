@@ -54,11 +54,11 @@ RSpec.describe "The project file" do
     ],
     "with a doubled key" => [
       ->(design) { design.tap { design["tables"][1]["fields"][1]["key"] = "tag" } },
-      ["tables › pieces › fields › tag", /2 fields with the key “tag”/]
+      ["tables › pieces › fields › tag", /2 fields have the key “tag”/]
     ],
     "with a doubled id" => [
       ->(design) { design.tap { design["tables"][1]["rules"][0]["id"] = "r40" } },
-      ["tables › pieces › rules › received", /“r40” stands 2 times/]
+      ["tables › pieces › rules › received", /“r40” is used 2 times/]
     ],
     "with a table that is missing" => [
       ->(design) { design.tap { design["tables"].reject! { |table| table["key"] == "titles" } } },
@@ -80,7 +80,7 @@ RSpec.describe "The project file" do
           .tap { design["tables"][1]["rules"].find { |rule| rule["id"] == "r85" }["formula"] = "days_late" }
           .tap { design["tables"][1]["rules"].find { |rule| rule["id"] == "r86" }["formula"] = "loss" }
       end,
-      ["tables › pieces", /in a circle: .*Days late/]
+      ["tables › pieces", /Circular reference: .*Days late/]
     ],
     "with a line break in a name" => [
       ->(design) {
@@ -88,26 +88,26 @@ RSpec.describe "The project file" do
           design["tables"][1]["rules"][0]["name"] = "Mine\n; DROP TABLE pieces; --"
         }
       },
-      ["tables › pieces › rules › r39 › name", /can't hold line breaks/]
+      ["tables › pieces › rules › r39 › name", /can't contain line breaks/]
     ],
     "with a line break in an id" => [
       ->(design) { design.tap { design["tables"][1]["id"] = "t1\n--" } },
-      ["tables › pieces › id", /can't hold line breaks/]
+      ["tables › pieces › id", /can't contain line breaks/]
     ],
     "with a time zone that there is not" => [
       ->(design) { design.tap { design["conventions"]["time_zone"] = "Mars/North" } },
-      ["conventions › time_zone", /no time zone of that name/]
+      ["conventions › time_zone", /no time zone with that name/]
     ],
     "with a count of ids that is too low" => [->(design) {
       design.merge("last_id" => 5)
     }, ["last_id", /not 5/]],
     "with somebody who is not there" => [
       ->(design) { design.tap { design["tables"][0]["review"]["person"] = "Nobody" } },
-      ["tables › members › review › person", /Nobody, who is not among/]
+      ["tables › members › review › person", /Nobody, who is not one of/]
     ],
     "with a proof that plays at no hour" => [
       ->(design) { design.tap { design["tables"][1]["proofs"][0]["at"] = "soon" } },
-      ["at", /it plays at a day and an hour/]
+      ["at", /it needs a date and time/]
     ]
   }.each do |what, (change, (place, message))|
     it "#{what} is refused whole, with the place" do
@@ -132,7 +132,7 @@ RSpec.describe "The project file" do
     [10, 500, 5_000, 60_000, text.length - 3].each do |length|
       place, message = problems(text[0, length]).first
       last = text[0, length].count("\n") + 1
-      expect([place, message]).to match(["line #{last}", /no complete JSON: .* \(line #{last}, column \d+\)/])
+      expect([place, message]).to match(["line #{last}", /Not valid JSON: .* \(line #{last}, column \d+\)/])
     end
     expect(problems(text.sub('"version": 2,', '"version": 2')).first.last).to match(
       /expected ',' or '}' after object value \(line 4, column \d+\)/

@@ -90,7 +90,7 @@ RSpec.describe "The kinds of rule" do
         ["Hold", "skipped", "filled by hand"],
         ["Tag", "skipped", "Hold can't be read yet"]
       )
-      expect(steps_of(save(design, {}, trace: true), "default")).to include(["Due", "skipped", "it comes to blank"])
+      expect(steps_of(save(design, {}, trace: true), "default")).to include(["Due", "skipped", "the result is blank"])
     end
   end
 

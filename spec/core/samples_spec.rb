@@ -2,7 +2,7 @@
 
 require "core_helper"
 
-RSpec.describe "Made-up records" do
+RSpec.describe "Sample records" do
   content = Core::Design::ProjectFile.read(File.read(File.expand_path("../../demo/kiln_share.json", __dir__)))
 
   let(:ground) { Core::Save::CompiledProject.new(content.project) }
@@ -82,7 +82,7 @@ RSpec.describe "Made-up records" do
       %w[validate refused]
     )
     expect(steps.flat_map { |step| [step.how, step.before, step.after] }.grep(/#<|=>|UpTack|Proc|\bnil\b/)).to eq([])
-    expect(steps.map(&:how)).to include(start_with("its condition does not hold: "))
+    expect(steps.map(&:how)).to include(start_with("condition not met: "))
   end
 
   it "are the same for the same seed, and others for another" do

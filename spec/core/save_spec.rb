@@ -21,7 +21,7 @@ RSpec.describe "The save: a draft through the stages" do
         rule("default", "tare", value: "55"),
         rule("default", "ratio", formula: "wet / clay"),
         rule("default", "firing", formula: "if clay > 500 then \"Glaze\" else \"Pit\""),
-        rule("required", "maker", message: "Every piece belongs to somebody."),
+        rule("required", "maker", message: "Select a maker."),
         rule("check", "wet", formula: "clay + tare = wet", message: "Clay and tare must add up to the wet weight."),
         rule("check", "clay", formula: "clay > 0")
       ]
@@ -65,7 +65,7 @@ RSpec.describe "The save: a draft through the stages" do
     outcome = save(design, {"clay" => "300", "wet" => "100"}, trace: true)
     expect(dumped(outcome)).to include("ratio" => "0.33", "firing" => nil)
     expect(outcome.steps.find { |step| step.key == "firing" }.how).to eq(
-      "“Pit” is not among the choices: Bisque, Glaze."
+      "“Pit” is not one of the choices: Bisque, Glaze."
     )
     expect(dumped(save(design, {"clay" => "600"}))).to include("firing" => "Glaze")
   end
@@ -83,10 +83,10 @@ RSpec.describe "The save: a draft through the stages" do
     outcome = save(design, {"clay" => "0", "wet" => "700", "collect_by" => "31 Feb"})
     expect(outcome).not_to be_saved
     expect(outcome.refusals.map { |refusal| [refusal.field, refusal.code, refusal.message, refusal.fields] }).to eq([
-      ["maker", "required", "Every piece belongs to somebody.", ["maker"]],
-      ["clay", "check", "Clay must be above 0.", ["clay"]],
+      ["maker", "required", "Select a maker.", ["maker"]],
+      ["clay", "check", "Clay must be more than 0.", ["clay"]],
       ["wet", "check", "Clay and tare must add up to the wet weight.", %w[wet clay tare]],
-      ["collect_by", "no_such_date", "There is no 31 February 2026.", ["collect_by"]]
+      ["collect_by", "no_such_date", "31 February 2026 is not a valid date.", ["collect_by"]]
     ])
     expect(outcome.unreadable).to eq("collect_by" => "31 Feb")
   end

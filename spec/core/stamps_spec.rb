@@ -124,7 +124,7 @@ RSpec.describe "Stamps, tallies and log lines" do
     )
     expect {
       table(*fields, rules: [rules.first, rules.last, rule("tally", "all", watch: ["twice"])])
-    }.to raise_error(Core::Invalid, /written when the record is logged/)
+    }.to raise_error(Core::Invalid, /set at the Log stage/)
     expect { table(*fields, rules: [rule("tally", "edits", watch: ["edits"])]) }.to raise_error(Core::Invalid)
   end
 
@@ -163,7 +163,7 @@ RSpec.describe "Stamps, tallies and log lines" do
       ).to eq([[nil, true, nil], [true, false, "r100"]])
       expect(save(design, {"done" => "no"}, stored: stored.merge("done" => true)).values["story"]).to eq("Earlier")
       expect(save(design, {"story" => "Rewritten"}, stored: stored).refusals.map(&:message)).to eq(
-        ["Story is written by a rule and can't be typed."]
+        ["Story is set by a rule and can't be edited."]
       )
     end
 
@@ -174,18 +174,18 @@ RSpec.describe "Stamps, tallies and log lines" do
   end
 
   {
-    ["stamp", "at", "number", {event: "made"}] => "A stamp writes a day, a moment or, as text, a person.",
-    ["stamp", "at", "date", {event: "begun"}] => "A stamp is for when",
-    ["stamp", "at", "date", {event: "reached"}] => "Say which condition",
-    ["stamp", "at", "date", {event: "reached", when: "weight"}] => "This must be something that is yes or no",
-    ["stamp", "at", "date", {event: "reached", when: "changed(weight)"}] => "the stamp itself finds out",
+    ["stamp", "at", "number", {event: "made"}] => "A stamp needs a date, date-and-time or text field.",
+    ["stamp", "at", "date", {event: "begun"}] => "A stamp records when",
+    ["stamp", "at", "date", {event: "reached"}] => "Enter the condition",
+    ["stamp", "at", "date", {event: "reached", when: "weight"}] => "This must be yes or no",
+    ["stamp", "at", "date", {event: "reached", when: "changed(weight)"}] => "the stamp itself detects",
     ["stamp", "at", "date", {event: "changed", watch: ["gone"]}] => "There is no field `gone`",
-    ["stamp", "at", "date", {event: "changed", watch: ["at"]}] => "A stamp can't watch itself",
-    ["tally", "at", "date", {}] => "A tally is a number.",
-    ["line", "at", "text", {event: "changed", formula: '"x"'}] => "A running account is a long text.",
-    ["line", "at", "long_text", {event: "ticked", formula: '"x"'}] => "Pick the yes/no field",
-    ["line", "at", "long_text", {event: "ticked", tick: "weight", formula: '"x"'}] => "Weight is no yes/no field.",
-    ["line", "at", "long_text", {event: "changed", formula: '"x"', pattern: "QQQQQQ'"}] => "not closed"
+    ["stamp", "at", "date", {event: "changed", watch: ["at"]}] => "A stamp can't be its own trigger field",
+    ["tally", "at", "date", {}] => "A tally needs a number field.",
+    ["line", "at", "text", {event: "changed", formula: '"x"'}] => "A log line needs a long text field.",
+    ["line", "at", "long_text", {event: "ticked", formula: '"x"'}] => "Choose the yes/no field",
+    ["line", "at", "long_text", {event: "ticked", tick: "weight", formula: '"x"'}] => "Weight is not a yes/no field.",
+    ["line", "at", "long_text", {event: "changed", formula: '"x"', pattern: "QQQQQQ'"}] => "no closing"
   }.each do |(kind, key, type, parts), message|
     it "refuses a #{kind} with #{parts} on #{type}" do
       expect { table(*fields, field(key, type), rules: [rule(kind, key, **parts)]) }.to raise_error(
@@ -217,7 +217,7 @@ RSpec.describe "Stamps, tallies and log lines" do
     tried =
       Core::Save.call(plan, Core::Save::Draft.new(typed: {"piece" => "Mug", "price" => "5"}, stored: nil), clerk)
     expect(tried.refusals.map { |each| [each.code, each.message] }).to eq(
-      [["not_allowed", "Price can't be changed by a clerk."]]
+      [["not_allowed", "A clerk can't change Price."]]
     )
     expect(save(design, {"price" => "5"})).to be_saved
     expect { table(field("price", access: {"reader" => "edit"})) }.to raise_error(

@@ -39,7 +39,7 @@ RSpec.describe "States of fields" do
     end
   end
 
-  it "are told of what must be filled, what is locked and what only rules give, too" do
+  it "are told of what required, what is locked and what only rules give, too" do
     expect(states(made(state: "shown"), {"total" => "6"})["stage"].required).to be(true)
     expect(states(made(state: "shown"), {})["sum"].read_only).to be(true)
     stored = {"stage" => "Issued", "total" => number("3")}
@@ -83,14 +83,14 @@ RSpec.describe "States of fields" do
     expect(save(design, {"second" => "2"}).refusals.map(&:message)).to eq(["First the first."])
     expect(design.rules.first.stages).to eq(%w[fill validate])
     expect(design.rules.first.sentence(design)).to eq(
-      "Second can be typed in only while Phone is not blank; otherwise it is cleared."
+      "Second is editable only when Phone is not blank; otherwise it is cleared."
     )
   end
 
   {
     {state: "gone"} => "A field can be `shown`",
-    {state: "enabled", when: " "} => "Say while what the field is open.",
-    {state: "required", otherwise: "clear"} => "Only a field that is not shown or not open can be cleared.",
+    {state: "enabled", when: " "} => "Enter the condition under which the field is editable.",
+    {state: "required", otherwise: "clear"} => "Only a field that is not visible or not editable can be cleared.",
     {state: "shown", when: "phone"} => "yes or no"
   }.each do |parts, message|
     it "refuse #{parts}" do
@@ -104,7 +104,7 @@ RSpec.describe "States of fields" do
         *fields,
         rules: [rule("calculation", "sum", formula: "total"), rule("state", "sum", state: "required", when: "yes")]
       )
-    }.to raise_error(Core::Invalid, /nobody types there/)
+    }.to raise_error(Core::Invalid, /set by a rule, so it can't be edited/)
     expect(
       table(
         *fields,

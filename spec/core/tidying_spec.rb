@@ -50,9 +50,9 @@ RSpec.describe "Tidying" do
     {
       [] => "at least one step",
       [{"do" => "polish"}] => "no clean-up step “polish”",
-      [{"do" => "replace", "to" => "x"}] => "what to look for",
+      [{"do" => "replace", "to" => "x"}] => "needs the text to find",
       [{"do" => "remove", "kinds" => []}] => "at least one kind",
-      [{"do" => "remove", "kinds" => ["runes"]}] => "no kind of characters “runes”",
+      [{"do" => "remove", "kinds" => ["runes"]}] => "no kind of character “runes”",
       [{"do" => "trim", "hard" => "yes"}] => "no setting “hard”",
       [{"do" => "capitals", "just_so" => "van"}] => "a list of texts"
     }.each { |steps, message| expect(Core::Tidying.problem(steps)).to include(message) }

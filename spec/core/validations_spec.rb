@@ -41,12 +41,12 @@ RSpec.describe "Validations" do
 
   it "refuse limits that contradict each other, and lengths too" do
     expect(problem_with(field("peak", "number"), rule("limits", "peak", low: "10", high: "5"))).to eq(
-      "The lowest, 10, is above the highest, 5: nothing could be both."
+      "The minimum 10 is above the maximum 5."
     )
-    expect(problem_with(field("name"), rule("length", "name", least: 5, most: 4))).to include("no text could be both")
-    expect(problem_with(field("peak", "number"), rule("limits", "peak"))).to include("the lowest or the highest")
-    expect(problem_with(field("name"), rule("limits", "name", low: "1"))).to include("numbers, dates and times")
-    expect(problem_with(field("name"), rule("one_of", "name", values: ["a", "A"]))).to include("stands twice")
+    expect(problem_with(field("name"), rule("length", "name", least: 5, most: 4))).to include("above the maximum")
+    expect(problem_with(field("peak", "number"), rule("limits", "peak"))).to include("a minimum, a maximum")
+    expect(problem_with(field("name"), rule("limits", "name", low: "1"))).to include("number, date or time")
+    expect(problem_with(field("name"), rule("one_of", "name", values: ["a", "A"]))).to include("listed twice")
     expect(problem_with(field("name"), rule("fits", "name", mask: "3DIGT"))).to include("no kind of character")
   end
 
@@ -64,11 +64,11 @@ RSpec.describe "Validations" do
     )
   end
 
-  it "ask for a field only while a condition holds" do
+  it "ask for a field only while a condition is met" do
     design =
       table(field("phone"), field("key_holder", "yes_no"), rules: [rule("required", "phone", when: "key_holder")])
     found = ["yes", "no", ""].map { |answer| save(design, {"key_holder" => answer}).refusals.map(&:message) }
-    expect(found).to eq([["Phone must be filled while Key holder."], [], []])
+    expect(found).to eq([["Phone is required when Key holder is yes."], [], []])
   end
 
   describe "unique" do
@@ -231,7 +231,7 @@ RSpec.describe "Validations" do
       [{"code" => "kd017"}, {}] => ["KD-017", []],
       [{"code" => "kd01"}, {}] => ["kd01", ["One more digit is missing."]],
       [{"code" => "kd01"}, {half: "clear"}] => [nil, []],
-      [{"code" => "kdx01"}, {half: "clear"}] => ["kdx01", ["A digit is expected at place 4, not “x”."]],
+      [{"code" => "kdx01"}, {half: "clear"}] => ["kdx01", ["A digit is expected at position 4, not “x”."]],
       [{"code" => "kd01"}, {message: "Like KD-017."}] => ["kd01", ["Like KD-017."]],
       [{"code" => ""}, {}] => [nil, []]
     }.each do |(typed, parts), wanted|
@@ -271,7 +271,7 @@ RSpec.describe "Validations" do
 
     it "is one to a field, and of use only where somebody types" do
       expect(problem_with(field("weight", "number"), rule("mask", "weight", mask: "3DIGIT"))).to include(
-        "texts of one line"
+        "one-line text"
       )
       expect(problem_with(field("code"), rule("mask", "code", mask: "3DIGT"))).to include("no kind of character")
       expect(problem_with(field("code"), rule("mask", "code", mask: "3DIGIT", half: "guess"))).to include(
@@ -288,7 +288,7 @@ RSpec.describe "Validations" do
             rule("mask", "code", mask: "3DIGIT")
           ]
         )
-      }.to raise_error(Core::Invalid, /nobody types it/)
+      }.to raise_error(Core::Invalid, /needs no mask/)
     end
   end
 
@@ -337,14 +337,14 @@ RSpec.describe "Validations" do
     expect(design.rules.map { |each| each.sentence(design) }).to eq(
       [
         "Hold must be 0 or more.",
-        "Hold must be 0 to 90.",
+        "Hold must be between 0 and 90.",
         "Code must have 3 characters.",
         "Code must have up to 9 characters.",
         "Hold must be one of 1, 2, 3, 4, 5, 6, ….",
         "Code must be written as three digits.",
-        "No two records have the same Code and Hold while Stage = “Drying”.",
-        "Code can't be changed while Stage = “Fired”, but by a builder.",
-        "Code must be filled while Hold > 5."
+        "Code and Hold together must be unique when Stage = “Drying”.",
+        "Code can't be changed when Stage = “Fired”, except by a builder.",
+        "Code is required when Hold > 5."
       ]
     )
     expect(design.rules.map { |each| each.tack(design) }).to all(

@@ -30,13 +30,13 @@ RSpec.describe "Values: what is typed, kept and shown" do
       nil => nil,
       7 => "7",
       BigDecimal("0.10") => "0.1",
-      "1,5" => "“1,5” could be 1.5 or 15; type the one that is meant.",
+      "1,5" => "“1,5” is ambiguous: type 1.5 or 15.",
       "1,20,000" => "“1,20,000” is not a number.",
       "12x" => "“12x” is not a number.",
       "1e5" => "“1e5” is not a number.",
-      "1" * 40 => "Amount takes numbers of up to 15 digits; this one has more.",
-      BigDecimal("1e400") => "Amount takes numbers of up to 15 digits; this one has more.",
-      BigDecimal("NaN") => "Amount takes a number.",
+      "1" * 40 => "Amount can have up to 15 digits; this number has more.",
+      BigDecimal("1e400") => "Amount can have up to 15 digits; this number has more.",
+      BigDecimal("NaN") => "Amount must be a number.",
       true => "“yes” is not a number.",
       [1] => "Amount takes one value, not a list or an object.",
       {"a" => 1} => "Amount takes one value, not a list or an object."
@@ -47,7 +47,7 @@ RSpec.describe "Values: what is typed, kept and shown" do
     german = {"decimal_mark" => ",", "group_mark" => "."}
     expect(dumped("number", "1.200,50", conventions: german)).to eq("1200.5")
     expect(dumped("number", "1.5", conventions: german)).to eq(
-      "“1.5” could be 1,5 or 15; type the one that is meant."
+      "“1.5” is ambiguous: type 1,5 or 15."
     )
   end
 
@@ -74,15 +74,15 @@ RSpec.describe "Values: what is typed, kept and shown" do
       "29/2/2028" => "2028-02-29",
       "" => nil,
       Date.new(2026, 1, 2) => "2026-01-02",
-      "31 February" => "There is no 31 February 2026.",
-      "29/2/2026" => "There is no 29 February 2026.",
+      "31 February" => "31 February 2026 is not a valid date.",
+      "29/2/2026" => "29 February 2026 is not a valid date.",
       "1/13/2026" => "There is no month 13.",
-      "0/1/2026" => "There is no 0 January 2026.",
+      "0/1/2026" => "0 January 2026 is not a valid date.",
       "2026-00-10" => "There is no month 0.",
-      "soon" => "“soon” is not a date; type it like 23 Nov 2026.",
-      "1/2/345" => "“1/2/345” is not a date; type it like 23 Nov 2026.",
-      "23 xyz" => "“23 xyz” is not a date; type it like 23 Nov 2026.",
-      true => "“yes” is not a date; type it like 23 Nov 2026."
+      "soon" => "“soon” is not a date. Type it like 23 Nov 2026.",
+      "1/2/345" => "“1/2/345” is not a date. Type it like 23 Nov 2026.",
+      "23 xyz" => "“23 xyz” is not a date. Type it like 23 Nov 2026.",
+      true => "“yes” is not a date. Type it like 23 Nov 2026."
     }.each { |raw, wanted| expect([raw, dumped("date", raw)]).to eq([raw, wanted]) }
     expect(dumped("date", "11/23/2026", conventions: {"date_order" => "mdy"})).to eq("2026-11-23")
   end
@@ -99,9 +99,9 @@ RSpec.describe "Values: what is typed, kept and shown" do
       "TRUE" => true,
       false => false,
       "" => nil,
-      "perhaps" => "Amount takes yes or no, not “perhaps”."
+      "perhaps" => "Amount must be yes or no, not “perhaps”."
     }.each { |raw, wanted| expect(dumped("yes_no", raw)).to eq(wanted) }
-    {" glaze " => "Glaze", "" => nil, "Raku" => "“Raku” is not among the choices: Bisque, Glaze."}
+    {" glaze " => "Glaze", "" => nil, "Raku" => "“Raku” is not one of the choices: Bisque, Glaze."}
       .each { |raw, wanted| expect(dumped("choice", raw, choices: %w[Bisque Glaze])).to eq(wanted) }
   end
 
@@ -119,15 +119,15 @@ RSpec.describe "Values: what is typed, kept and shown" do
     odd.each { |text| expect(dumped("text", text)).to eq(text) }
     expect(dumped("text", "ne\u0301e")).to eq("née")
     {
-      "a\u0000b" => "Amount has a NUL character at place 2, which can't be kept.",
-      "two\nlines" => "Amount holds one line; a long text field can hold several.",
-      "x" * 4_001 => "Amount holds at most 4,000 characters; this is 4,001.",
-      "\xff" => "Amount has characters that are not valid Unicode.",
+      "a\u0000b" => "Amount contains an invalid character (NUL) at position 2. Remove it.",
+      "two\nlines" => "Amount takes a single line. Remove the line breaks.",
+      "x" * 4_001 => "Amount can have up to 4,000 characters; this has 4,001.",
+      "\xff" => "Amount contains characters that are not valid Unicode. Remove them.",
       "   " => nil
     }.each { |raw, wanted| expect(dumped("text", raw)).to eq(wanted) }
     expect(dumped("long_text", "two\r\nlines")).to eq("two\r\nlines")
     expect(dumped("long_text", "x" * 1_048_576)&.length).to eq(1_048_576)
-    expect(dumped("long_text", "x" * 1_100_001)).to start_with("Amount holds at most 1,100,000 characters")
+    expect(dumped("long_text", "x" * 1_100_001)).to start_with("Amount can have up to 1,100,000 characters")
   end
 
   it "comes back from JSON unchanged, for every type" do

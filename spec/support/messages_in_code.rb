@@ -7,7 +7,7 @@ class MessagesInCode < Prism::Visitor
   Use = Struct.new(:keys, :values, :place)
 
   # Calls and parts by which something is declared beside its code: what a kind, a type or a function is.
-  DECLARED = %i[kind make about description label example help].freeze
+  DECLARED = %i[kind make about description label example help desc long_desc].freeze
 
   # @return [Hash{String=>String, Hash}] texts by their full keys
   def self.catalogue(root)

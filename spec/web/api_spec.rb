@@ -24,7 +24,7 @@ RSpec.describe "The HTTP API" do
     expect(status).to eq(404)
     expect(ask(:get, "/api/session")["undo"]).to eq("Table Our glazes deleted")
     expect(ask(:delete, "/api/tables/clays")["title"]).to eq(
-      "Clay of Pieces links to Clays; delete that first or link it elsewhere."
+      "Clay of Pieces links to Clays. Delete it or change its link first."
     )
   end
 
@@ -119,7 +119,7 @@ RSpec.describe "The HTTP API" do
     history = ask(:get, "/api/history?table=pieces&record=#{record["id"]}")["entries"]
     expect(history.map { |entry| entry["action"] }).to eq(%w[delete update create])
     expect(history.last["changes"].find { |change| change["key"] == "collect_by" }["rule"]).to eq(
-      "Collect by is worked out once as Received + 14."
+      "Collect by is calculated once as Received + 14."
     )
   end
 
@@ -130,7 +130,7 @@ RSpec.describe "The HTTP API" do
         "/api/tables/pieces/records",
         {typed: {wet_weight: "-1", received: "31 Feb", maker_note: "kept"}}
       )
-    expect([status, problem["title"]]).to eq([422, "Not saved: 4 things are to mend."])
+    expect([status, problem["title"]]).to eq([422, "Not saved: 4 problems."])
     expect(problem["answer"]["messages"].map { |message| message["field"] }).to eq(
       %w[piece maker wet_weight received]
     )
@@ -155,10 +155,10 @@ RSpec.describe "The HTTP API" do
     ).to include("90 minutes")
     expect(counts.call).to eq(before)
     expect(ask(:post, "/api/tables/pieces/trial", {typed: {}, at: "30 feb"})["title"]).to start_with(
-      "There is no 30 February"
+      "30 February 2026 is not"
     )
     expect(ask(:post, "/api/tables/pieces/trial", {typed: {}, at: "1/1/2026 25:00"})["title"]).to eq(
-      "There is no hour 25:00."
+      "Not a valid date and time: 25:00."
     )
   end
 

@@ -32,7 +32,7 @@ RSpec.describe "The bench over HTTP" do
       [["Clay weight g + Tare g", "695"], ["Wet weight g", "700"]]
     )
     expect(trial["why"]["tag"]["words"]).to include("comes from")
-    expect(trial["why"]["verdict"]["words"]).to match(/is blank: .* was passed over, since/)
+    expect(trial["why"]["verdict"]["words"]).to match(/is blank because rule .* was skipped: /)
     expect(pieces.count).to eq(before)
   end
 

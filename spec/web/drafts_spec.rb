@@ -12,9 +12,9 @@ RSpec.describe "A rule that is being written, over HTTP" do
     before = [UpTack::Store::Revision.count, pieces.count]
     found = ask(:post, "/api/tables/pieces/edges", {draft: rule.attributes.merge("high" => "5")})
     by_words = found["suggestions"].to_h { |each| [each["words"].first[/\A[^:]+/], each] }
-    expect(by_words["Above the highest"]).to include("state" => "refused")
-    expect(by_words["Exactly on the highest"]["state"]).to eq("saved")
-    expect(by_words["Exactly on the highest"]["script"]["acts"].last["values"]).to include("hold" => "5")
+    expect(by_words["Above the maximum"]).to include("state" => "refused")
+    expect(by_words["Exactly on the maximum"]["state"]).to eq("saved")
+    expect(by_words["Exactly on the maximum"]["script"]["acts"].last["values"]).to include("hold" => "5")
     expect(
       ask(:post, "/api/tables/pieces/edges", {draft: {kind: "required", field: "maker_note"}})[
         "suggestions"

@@ -47,8 +47,8 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
       )
     expect(wrong["problems"].map { |each| [each["part"], each["message"]] }).to eq(
       [
-        ["rows.0.0", "“Glace” is not among the choices: Bisque, Glaze, Lustre, Raku; did you mean Glaze?"],
-        ["rows.1.0", "Row 2 has 5 cells; there are 4 columns."]
+        ["rows.0.0", "“Glace” is not one of the choices: Bisque, Glaze, Lustre, Raku; did you mean Glaze?"],
+        ["rows.1.0", "Row 2 has 5 cells, but there are 4 columns."]
       ]
     )
     ask(:put, "/api/tables/pieces/rules/#{programme.id}", programme.attributes.merge("rows" => [%w[9.. 1 2 3]]))
@@ -56,7 +56,7 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
     expect(UpTack::Store::Revision.maximum(:id)).to eq(before)
   end
 
-  it "previews a table with the row that decides, and a fill with the notices it brings" do
+  it "previews a table with the row that is used, and a fill with the notices it brings" do
     preview = post("rules/preview", programme.attributes.merge(look_at: 2))
     expect([preview["looked"].values_at("row", "verdict"), preview["counts"].keys]).to eq(
       [[1, "same"], %w[same differs]]
@@ -132,7 +132,7 @@ RSpec.describe "The HTTP API: decision tables, forms and the map" do
     )
     refusal = ask(:post, "/api/tables/orders/records", {typed: {member: 1}, lines: lines})
     expect([status, refusal["title"], refusal["answer"]["lines"].first.last["messages"].first["message"]]).to eq(
-      [422, "Not saved: one thing is to mend.", "A line needs a price."]
+      [422, "Not saved: 1 problem.", "Enter a price."]
     )
     lines.first[:rows].pop
     saved = ask(:post, "/api/tables/orders/records", {typed: {member: 1}, lines: lines})

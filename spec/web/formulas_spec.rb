@@ -94,11 +94,11 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
       {"formula" => "stage = \"Drying\" and peak > 900", "problem" => nil}
     )
     expect(ask(:post, "/api/tables/pieces/pieces", {pieces: {shape: "text", parts: [{field: ""}]}})).to eq(
-      {"formula" => nil, "problem" => "Pick a field."}
+      {"formula" => nil, "problem" => "Choose a field."}
     )
     expect(
       ask(:post, "/api/tables/pieces/formula", {formula: "peak", condition: true})["problems"].first["message"]
-    ).to start_with("This must be something that is yes or no")
+    ).to start_with("This must be yes or no")
     ask(:post, "/api/tables/pieces/pieces", {pieces: [1]})
     expect(status).to eq(400)
     expect(ask(:get, "/api/functions").map { |function| function["name"] }).to include("workdays", "sum", "changed")
@@ -127,7 +127,7 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
     expect(ask(:delete, "/api/tables/pieces/filters/#{kept["id"]}")["filters"].map { |filter| filter["name"] }).to eq(
       ["Waiting to be collected"]
     )
-    expect(ask(:delete, "/api/tables/pieces/filters/#{kept["id"]}")["title"]).to include("no such view")
+    expect(ask(:delete, "/api/tables/pieces/filters/#{kept["id"]}")["title"]).to include("This view does not exist")
   end
 
   it "says what a deletion would do, and refuses one that other records stand against" do
@@ -135,8 +135,8 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
     expect(ask(:delete, "/api/tables/members/records/1")).to include(
       "code" => "linked",
       "title" =>
-        "Not deleted: other records need it. 4 records of Pieces have it as Maker: PC-00001, " \
-          "PC-00002, PC-00017 and 1 more. 2 records of Orders have it as Member: OR-2026-0001, " \
+        "Not deleted: other records link to it. 4 records in Pieces use it as Maker: PC-00001, " \
+          "PC-00002, PC-00017 and 1 more. 2 records in Orders use it as Member: OR-2026-0001, " \
           "OR-2026-0002."
     )
     expect(ask(:get, "/api/tables/clays/records/3/deletion")).to eq(
@@ -144,7 +144,7 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
     )
     expect(ask(:get, "/api/tables/orders/losses")["rules"]).to eq(
       [
-        "Members: Open orders € always equals sum of Amount € of Orders of this member where " \
+        "Members: Open orders € = sum of Amount € of Orders of this member where " \
           "Status = “Open”."
       ]
     )

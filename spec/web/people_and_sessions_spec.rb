@@ -191,7 +191,7 @@ RSpec.describe "People, sessions and tokens, over HTTP" do
           "when they are made"
       ],
       ["Bram Tolley", "signed out"],
-      ["Odile Marsh", "made the token “Till”"]
+      ["Odile Marsh", "created the token “Till”"]
     )
     expect(store::LogCheck.run.sound).to be(true)
     expect { store::Database.connection.execute("DELETE FROM up_tack_events WHERE id = 9") }.to raise_error(
@@ -221,7 +221,7 @@ RSpec.describe "People, sessions and tokens, over HTTP" do
     triggers.each { |_, sql| connection.execute(sql) }
     store::Head.write
     expect(
-      files.map { |path| store::LogCheck.run(against: path).faults.grep(/of which the file tells, is missing/).any? }
+      files.map { |path| store::LogCheck.run(against: path).faults.grep(/is in the file but missing here/).any? }
     ).to eq([true, true])
   ensure
     FileUtils.rm_f(files)
@@ -278,7 +278,7 @@ RSpec.describe "People, sessions and tokens, over HTTP" do
         ask(:get, "/api/welcome")["demo"].map { |each| each["id"] }
       ]
     ).to eq([403, [1, 2, 3, 4]])
-    expect(ask(:post, "/api/demo/end", {})["title"]).to include("Set a password of your own first")
+    expect(ask(:post, "/api/demo/end", {})["title"]).to include("Set your own password first")
     @write_key = ask(:put, "/api/session/password", {new: good})["write_key"]
     confirm
     expect(ask(:post, "/api/demo/end", {})["ended"].map { |each| each["name"] }).to eq(

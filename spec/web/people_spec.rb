@@ -103,7 +103,7 @@ RSpec.describe "Who may do what, over HTTP" do
     password("Bram Tolley")
     sign_nobody_in
     said = ["bram", "nobody"].map { |name| sign_in(name, "wrong wrong wrong")["title"] }
-    expect(said.uniq).to eq(["That name and password do not belong together."])
+    expect(said.uniq).to eq(["Wrong sign-in name or password."])
     9.times { sign_in("bram", "wrong wrong wrong") }
     refused([429, "too_many"])
     sign_in("bram")
@@ -127,9 +127,9 @@ RSpec.describe "Who may do what, over HTTP" do
     UpTack::UseCases::People::ChangePerson.new.change(person("Bram Tolley").id, {"active" => false})
     ask(:post, "/api/tables/pieces/records", {typed: good_piece})
     expect([status, JSON.parse(last_response.body)["title"]]).to eq(
-      [401, "Your account was made inactive by a builder. What you typed is kept in this browser."]
+      [401, "A builder made your account inactive. Your entries are kept in this browser."]
     )
-    expect(sign_in("bram")["title"]).to include("can no longer sign in")
+    expect(sign_in("bram")["title"]).to include("can't sign in")
     other = sign_in_as("Senna Whitlock")
     sign_in_as("Senna Whitlock")
     expect(ask(:put, "/api/session/password", {new: "short"})["mistakes"].first["part"]).to eq("password")
@@ -137,7 +137,7 @@ RSpec.describe "Who may do what, over HTTP" do
     expect([status, UpTack::Store::Session.exists?(other.id)]).to eq([200, false])
     sign_in_as("Senna Whitlock")
     ask(:put, "/api/session/password", {old: "not it", new: "clay, kiln and shelf"})
-    expect(JSON.parse(last_response.body)["title"]).to eq("The old password is another one.")
+    expect(JSON.parse(last_response.body)["title"]).to eq("The current password is wrong.")
   end
 
   it "hears no write from another site's page, nor one without the key of its session" do
@@ -188,7 +188,7 @@ RSpec.describe "Who may do what, over HTTP" do
       expect(ask(:patch, "/api/people/#{made["id"]}", parts)["mistakes"].map { |each| each["part"] }).to eq([part])
     end
     expect(ask(:patch, "/api/people/#{person.id}", {role: "clerk"})["title"]).to eq(
-      "Odile Marsh is the only builder; make somebody else a builder first."
+      "Odile Marsh is the only builder. Make someone else a builder first."
     )
     ask(:patch, "/api/people/#{made["id"]}", {role: "builder"})
     expect(ask(:patch, "/api/people/#{person.id}", {active: false})["active"]).to be(false)
@@ -260,7 +260,7 @@ RSpec.describe "Who may do what, over HTTP" do
       sign_in_as("Bram Tolley")
       answer = ask(:patch, "/api/tables/members/records/3", {typed: {deposit: "55", note: "Kept."}})
       expect(answer.dig("answer", "messages").map { |each| each["message"] }).to eq(
-        ["Deposit € can't be changed by a clerk."]
+        ["A clerk can't change Deposit €."]
       )
       expect(ask(:get, "/api/tables/orders")["may"]).to eq("edit" => true, "delete" => false)
       ask(:delete, "/api/tables/orders/records/1")

@@ -15,9 +15,9 @@ RSpec.describe "The project file over HTTP" do
     UpTack::Proving.join
     sheet = ask(:get, "/api/sheet.md")
     expect(sheet).to include(
-      "93 of 103 rules are proven; 60 of 62 proofs come out as they must.",
-      "- This must hold: Clay weight g + Tare g = Wet weight g. The scale is read with the " \
-        "piece on its bat. *(proven, 5 of 5 seen; shown by “Clay and tare add up to the wet weight”)*"
+      "93 of 103 rules proven; 60 of 62 proofs pass.",
+      "- Clay weight g + Tare g must equal Wet weight g. The scale is read with the " \
+        "piece on its bat. *(proven, 5 of 5 cases covered; by “Clay and tare add up to the wet weight”)*"
     )
   end
 

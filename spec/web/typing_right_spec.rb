@@ -8,7 +8,7 @@ RSpec.describe "Typing it right, over HTTP" do
   def messages =
     JSON.parse(last_response.body)["answer"]["messages"].to_h { |message| [message["field"], message["message"]] }
 
-  describe "the same rules hold on every way in" do
+  describe "the same rules hold also for imports and the API" do
     ways = {
       "a new record by form" => ->(typed) { ask(:post, records, {typed: good_piece.merge(typed), way: "form"}) },
       "an edit in the grid" => ->(typed) { ask(:patch, "#{records}/28", {typed: typed, way: "grid"}) },
@@ -17,19 +17,19 @@ RSpec.describe "Typing it right, over HTTP" do
     refused = {
       {"shelf_code" => "kd-01"} => {"shelf_code" => "One more digit is missing."},
       {"shelf_code" => "RD-851"} => {
-        "shelf_code" => "Another piece stands there; a shelf holds one piece at a time."
+        "shelf_code" => "This shelf is taken. Choose another shelf, or collect the piece first."
       },
-      {"absorption" => "100.1"} => {"absorption" => "Absorption is a percentage, 0 to 100."},
-      {"peak" => "599"} => {"peak" => "Our kilns run from 600 to 1300 °C."},
+      {"absorption" => "100.1"} => {"absorption" => "Absorption must be between 0 and 100 %."},
+      {"peak" => "599"} => {"peak" => "Peak must be between 600 and 1300 °C, the range of our kilns."},
       {"clay_family" => "Stoneware", "clay" => "Snowfall", "peak" => "1290"} => {
-        "clay" => "That clay is of another family; pick the family first, or leave it blank.",
+        "clay" => "That clay belongs to another family. Choose the family first, or leave it blank.",
         "peak" => "Peak is above what Snowfall can take: 1,280."
       },
       {"collected_on" => "1 nov 2026"} => {
-        "collected_on" => "Collected on is written by a rule and can't be typed."
+        "collected_on" => "Collected on is set by a rule and can't be edited."
       },
       {"maker" => "Ansa Velt"} => {
-        "maker" => "Maker: several are called “Ansa Velt” (No. 1, No. 6); pick the one that is meant."
+        "maker" => "Maker: more than one record is named “Ansa Velt” (#1, #6). Choose one, or enter its #."
       }
     }
     ways.each do |way, send|
@@ -67,7 +67,7 @@ RSpec.describe "Typing it right, over HTTP" do
     sign_in_as("Senna Whitlock")
     ask(:patch, "/api/tables/orders/records/3", {typed: {"agreed" => 13, "what" => "Snowfall, 6 kg"}})
     expect([status, JSON.parse(last_response.body)["answer"]["messages"].map { |message| message["message"] }]).to eq(
-      [422, ["An issued order can no longer be changed; ask a builder."]]
+      [422, ["An issued order can't be changed. Ask a builder."]]
     )
     sign_in_as("Odile Marsh")
     ask(:patch, "/api/tables/orders/records/3", {typed: {"agreed" => 13}})
@@ -98,12 +98,12 @@ RSpec.describe "Typing it right, over HTTP" do
       ["application/x-ndjson", {"refused" => 13, "passed" => 15}, 28]
     )
     wrong = ask(:post, "/api/tables/pieces/rules/effect", {kind: "limits", field: "hold", low: "9", high: "5"}).last
-    expect(wrong["problems"].first["message"]).to eq("The lowest, 9, is above the highest, 5: nothing could be both.")
+    expect(wrong["problems"].first["message"]).to eq("The minimum 9 is above the maximum 5.")
   end
 
   it "reads masks from text, pieces and examples" do
     expect(ask(:post, "/api/masks", {mask: "2UPPER \"-\" 3DIGIT", text: "kd01", bare: true})).to include(
-      "words" => "two capitals, “-”, three digits",
+      "words" => "two uppercase letters, “-”, three digits",
       "fit" => {"text" => "KD-01", "complete" => false, "message" => "one more digit is missing"}
     )
     expect(
@@ -135,7 +135,7 @@ RSpec.describe "Typing it right, over HTTP" do
   it "tries clean-ups and formats, and says what is wrong with them" do
     expect(ask(:post, "/api/tidying", {steps: [{do: "trim"}, {do: "upper"}], text: " kd "})).to eq(
       "problem" => nil,
-      "words" => "trim spaces at the ends, all capitals",
+      "words" => "trim spaces at the ends, all uppercase",
       "before" => " kd ",
       "after" => "KD"
     )
@@ -159,7 +159,7 @@ RSpec.describe "Typing it right, over HTTP" do
     done = ask(:post, "/api/tables/members/suggestions/accept", {picked: nil})
     expect(done).to include("saved" => 3, "left" => 0)
     entry = ask(:get, "/api/history?table=members")["entries"].first
-    expect(entry["batch"]).to include("summary" => "Tidied Name", "records" => 3, "undone" => false)
+    expect(entry["batch"]).to include("summary" => "Cleaned up Name", "records" => 3, "undone" => false)
     expect(ask(:post, "/api/history/batches/#{done["batch"]}/undo", {})).to include("undone" => 3, "left" => 0)
     expect(ask(:post, "/api/tables/members/suggestions/ignore", {})).to eq("ignored" => 3)
     expect(ask(:delete, "/api/tables/members/suggestions/ignored")).to eq("ignored" => 3)
@@ -208,7 +208,7 @@ RSpec.describe "Typing it right, over HTTP" do
   it "takes a megabyte in a masked field for what it is" do
     ask(:post, "/api/tables/pieces/draft", {typed: {"shelf_code" => "1" * 1_048_576}})
     expect(JSON.parse(last_response.body)["messages"].map { |message| message["message"] }).to include(
-      "Shelf code holds at most 4,000 characters; this is 1,048,576."
+      "Shelf code can have up to 4,000 characters; this has 1,048,576."
     )
   end
 end

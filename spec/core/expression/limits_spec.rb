@@ -4,10 +4,10 @@ require "core_helper"
 
 RSpec.describe "Expressions: any input gives a value or a mistake with a place" do
   it "bounds nesting, length, digits and texts" do
-    expect(problem_of("(" * 10_000).message).to match(/at most 4,000 characters/)
-    expect(problem_of("#{"(" * 200}1#{")" * 200}").message).to match(/more than 100 deep/)
-    expect(problem_of("#{"not " * 900}yes").message).to match(/more than 100 deep/)
-    expect(problem_of("#{"- " * 900}1").message).to match(/more than 100 deep/)
+    expect(problem_of("(" * 10_000).message).to match(/up to 4,000 characters/)
+    expect(problem_of("#{"(" * 200}1#{")" * 200}").message).to match(/more than 100 levels deep/)
+    expect(problem_of("#{"not " * 900}yes").message).to match(/more than 100 levels deep/)
+    expect(problem_of("#{"- " * 900}1").message).to match(/more than 100 levels deep/)
     expect(value_of("#{"1+" * 1_990}1")).to eq("1991")
     expect(value_of("10 ^ 100000")).to be_nil
     expect(value_of("1.0000001 ^ 9999")).to eq("1.00100040001662")

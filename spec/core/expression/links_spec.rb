@@ -66,53 +66,53 @@ RSpec.describe "Expressions along links and over linked records" do
     ],
     %w[pieces maker.nmae] => ["There is no field `nmae` in Members; did you mean `name`?", "nmae"],
     %w[pieces name] => ["There is no field `name`; Members has one: `maker.name`.", "name"],
-    %w[pieces tag.name] => ["`tag` is a text, not a link; it has no fields of its own.", "tag"],
-    %w[pieces maker.] => ["After a dot, the key of a field is expected.", "."],
+    %w[pieces tag.name] => ["`tag` is a text, not a link, so it has no fields.", "tag"],
+    %w[pieces maker.] => ["A field's key is expected after the dot.", "."],
     ["pieces", "maker = maker.title"] => [
       "A link to Members can't be compared with a link to Titles.",
       "maker = maker.title"
     ],
-    %w[members pieces] => ["`pieces` are many records; put them into one value, as in `count(pieces)`.", "pieces"],
+    %w[members pieces] => ["`pieces` is many records; combine them into one value, as in `count(pieces)`.", "pieces"],
     %w[members count(pieces)] => [
-      "Pieces link here in 2 ways; say which is meant: `pieces.maker` or `pieces.helper`.",
+      "Pieces link here through 2 fields; choose one: `pieces.maker` or `pieces.helper`.",
       "pieces"
     ],
     %w[members count(piece)] => ["No table `piece` links to Members; did you mean `pieces`?", "piece"],
     %w[members count(name)] => [
-      "Name is one value of this record; this goes over linked records, such as `pieces`.",
+      "Name is one value of this record. This function needs linked records, such as `pieces`.",
       "name"
     ],
-    %w[members sum(pieces.maker.tag)] => ["`sum` takes a number; this is a text.", "tag"],
+    %w[members sum(pieces.maker.tag)] => ["`sum` takes a number, but this is a text.", "tag"],
     %w[members sum(pieces.maker)] => [
-      "Say which field of Pieces to take, as in `sum(pieces.maker.weight)`.",
+      "Name the field of Pieces to use, as in `sum(pieces.maker.weight)`.",
       "sum(pieces.maker)"
     ],
     %w[members count(pieces.maker.tag)] => [
-      "`count` counts records, not values; a condition says which: `count(pieces where tag is " \
+      "`count` counts records, not values. Add a condition: `count(pieces where tag is " \
         "not blank)`.",
       "tag"
     ],
     ["members", "count(pieces.maker where weight)"] => [
-      "`where` needs a condition, something that is yes or no; this is a number.",
+      "`where` needs a yes/no condition, but this is a number.",
       "weight"
     ],
-    ["members", "join(pieces.maker.tag, 1)"] => ["What stands between the parts is a text; this is a number.", "1"],
+    ["members", "join(pieces.maker.tag, 1)"] => ["The separator must be text, but this is a number.", "1"],
     ["members", "count(pieces.maker where name = \"x\")"] => [
       "There is no field `name` in Pieces; Members has one: `maker.name`.",
       "name"
     ],
-    %w[members this.name] => ["`this.` means the record around linked ones; here, write `name` alone.", "this.name"],
+    %w[members this.name] => ["`this.` means the outer record; here, write `name` alone.", "this.name"],
     %w[members sum(1)] => [
-      "`sum` goes over linked records, as in `sum(orders.amount where status = \"Open\")`.",
+      "`sum` needs linked records, as in `sum(orders.amount where status = \"Open\")`.",
       "sum(1)"
     ],
-    %w[members counter(5)] => ["`counter(…)` counts only in an auto-number.", "counter(5)"],
+    %w[members counter(5)] => ["`counter(…)` can only be used in an auto-number.", "counter(5)"],
     ["pieces", "tag fits \"3DIGT\""] => [
-      "There is no kind of character `DIGT`; there are DIGIT, ALPHA, UPPER, LOWER, ALNUM, ANY.",
+      "There is no kind of character `DIGT`. Kinds: DIGIT, ALPHA, UPPER, LOWER, ALNUM, ANY.",
       "3DIGT"
     ],
     ["pieces", "tag fits tag"] => [
-      "After `fits`, a mask in quotes is expected, as in `fits \"2UPPER \"\"-\"\" 3DIGIT\"`.",
+      "`fits` needs a mask in quotes, as in `fits \"2UPPER \"\"-\"\" 3DIGIT\"`.",
       "tag"
     ],
     %w[pieces changed(maker.name)] => ["`changed` takes one field of this record, as in `changed(stage)`.", "."]

@@ -242,8 +242,8 @@ RSpec.describe "Expressions: what they give" do
       [
         "division by zero",
         "the result has more than 15 digits",
-        "a date moves by whole days, not by 0.5",
-        "there is no such power"
+        "only whole days can be added to a date (got 0.5)",
+        "the power can't be calculated"
       ]
     )
   end

@@ -26,10 +26,10 @@ RSpec.describe "Expressions in words" do
       "today()" => "today",
       "user.name" => "person signed in",
       "clay between 0 and 90" => "Clay from 0 to 90",
-      "stage in (\"Drying\")" => "Stage is one of “Drying”",
+      "stage in (\"Drying\")" => "Stage is “Drying”",
       "clay is not blank" => "Clay is not blank",
       "not (clay is blank or tare is blank)" => "not (Clay is blank or Tare is blank)",
-      "old.stage" => "Stage before",
+      "old.stage" => "previous Stage",
       "if clay > 1 then \"a\" else blank" => "if Clay > 1 then “a”, else blank",
       "date(\"2026-11-23\")" => "23 Nov 2026",
       "len(stage) > 3" => "length of Stage > 3",
@@ -48,13 +48,13 @@ RSpec.describe "Expressions in words" do
       "roundup(clay * 2, 2) + 1" => "((Clay × 2) rounded up to 2 decimals) + 1",
       "left(stage, 2)" => "first 2 characters of Stage",
       "right(stage)" => "last character of Stage",
-      "mid(stage, 2, 3)" => "3 characters of Stage from place 2 on",
+      "mid(stage, 2, 3)" => "3 characters of Stage from position 2 on",
       "substitute(stage, \" \", \"\")" => "Stage without “ ”",
-      "coalesce(stage, \"x\")" => "first that is filled of Stage and “x”",
+      "coalesce(stage, \"x\")" => "first non-blank value of Stage and “x”",
       "mod(clay, 5)" => "remainder of Clay ÷ 5",
       "days(collect_by, received)" => "days from Received to Collect by",
       "eomonth(received, 0)" => "last day of the month of Received",
-      "max(clay, tare, wet)" => "greatest of Clay, Tare and Wet"
+      "max(clay, tare, wet)" => "highest of Clay, Tare and Wet"
     }.each { |text, wanted| expect(words(text)).to eq(wanted) }
 
     # Nothing reads as a call of its name, and no argument is left out.
@@ -79,13 +79,13 @@ RSpec.describe "Expressions in words" do
       e.problems.map { |each| [each.message, text[each.from...each.to]] }.first
     end
     expect(told.call("wet weight g > 5")).to eq(
-      ["“Wet weight g” is called `wet_weight` in formulas.", "wet weight g"]
+      ["In formulas “Wet weight g” is written `wet_weight`.", "wet weight g"]
     )
     expect(told.call("stage = drying")).to eq(
-      ["“Drying” is a choice of Stage; write it in quotes: \"Drying\".", "drying"]
+      ["“Drying” is a choice of Stage. Put it in quotes: \"Drying\".", "drying"]
     )
     expect(told.call("if stage = Glaze fired then 1 else 2")).to eq(
-      ["“Glaze fired” is a choice of Stage; write it in quotes: \"Glaze fired\".", "Glaze fired"]
+      ["“Glaze fired” is a choice of Stage. Put it in quotes: \"Glaze fired\".", "Glaze fired"]
     )
     expect(told.call("day < today").first).to eq("`today` is a function; write `today()`.")
     expect(told.call("stage = \"Wet weight g")&.first).not_to include("is called")
@@ -120,7 +120,7 @@ RSpec.describe "Expressions in words" do
       "“Drying” = “Glazed”: no, so 640 is not from 1 to 9"
     )
     expect(shown.call("collect_by > today()")).to eq("blank > 23 Nov 2026")
-    expect(shown.call("stage = upper(\"x\")")).to eq("“Drying” is not “x” in capitals = X")
+    expect(shown.call("stage = upper(\"x\")")).to eq("“Drying” is not “x” in uppercase = X")
   end
 
   it "follows a renamed field, and only that" do

@@ -51,7 +51,7 @@ RSpec.describe "Days of all years" do
       expect(date.dump(date.load(date.dump(read)))).to eq(iso.call(parts))
       expect(date.read(date.edit(read, field), field, reading)).to eq(read)
     end
-    expect(date.read("1500-02-29", field, reading).message).to eq("There is no 29 February 1500.")
+    expect(date.read("1500-02-29", field, reading).message).to eq("29 February 1500 is not a valid date.")
   end
 
   # Zones without letters for their names: the Azores, and Tehran while it had summer time.

@@ -153,7 +153,7 @@ RSpec.describe "The order of rules" do
   # Rules that look at what is only written when the record is logged: rules, what is typed, the
   # record before => whether it is saved, and what comes out of some fields.
   {
-    "must be filled, of a stamp" => [
+    "required, of a stamp" => [
       [stamp, {"kind" => "required", "field" => "on"}],
       {},
       nil,
@@ -230,7 +230,7 @@ RSpec.describe "The order of rules" do
       {"kind" => "line", "field" => "log", "event" => "changed", "watch" => ["a"], "formula" => "\"\" & b"},
       {"kind" => "calculation", "field" => "b", "formula" => "len(log)"}
     ]
-    expect { design(rules) }.to raise_error(Core::Invalid, /in a circle: (LOG → B → LOG|B → LOG → B).*`old\./)
+    expect { design(rules) }.to raise_error(Core::Invalid, /Circular reference: (LOG → B → LOG|B → LOG → B).*`old\./)
     attributes = {
       "name" => "Studio",
       "last_id" => 9,
@@ -251,7 +251,7 @@ RSpec.describe "The order of rules" do
     project = Core::Design::Project.reopen(attributes)
     expect(project.tolerated.flat_map(&:stuck)).to match_array(%w[r0 r1])
     expect(project.table("pieces").notices.all.map(&:message)).to all(
-      include("This rule rests, since it can't act: These values would wait for one another")
+      include("This rule is off because it can't run: Circular reference")
     )
     expect(plan(project.table("pieces")).rules_by_stage.values.flatten).to be_empty
     expect(

@@ -2894,7 +2894,7 @@ export interface components {
             usual_message: string | null;
         };
         RuleParts: components["schemas"]["RuleDefault"] | components["schemas"]["RuleMask"] | components["schemas"]["RuleTidy"] | components["schemas"]["RuleFill"] | components["schemas"]["RuleDecision"] | components["schemas"]["RuleDependentChoice"] | components["schemas"]["RuleCopy"] | components["schemas"]["RuleCalculation"] | components["schemas"]["RuleCheck"] | components["schemas"]["RuleRequired"] | components["schemas"]["RuleLimits"] | components["schemas"]["RuleLength"] | components["schemas"]["RuleOneOf"] | components["schemas"]["RuleMatchesMask"] | components["schemas"]["RuleUnique"] | components["schemas"]["RuleExists"] | components["schemas"]["RuleLock"] | components["schemas"]["RuleState"] | components["schemas"]["RuleNumber"] | components["schemas"]["RuleStamp"] | components["schemas"]["RuleChangeCounter"] | components["schemas"]["RuleLogLine"];
-        /** @description What a new record begins with. */
+        /** @description Fills a field when a record is created. */
         RuleDefault: {
             /** @enum {string} */
             kind: "default";
@@ -2905,7 +2905,7 @@ export interface components {
             value?: components["schemas"]["Scalar"];
             formula?: string | null;
         };
-        /** @description How a text is written while it is typed. */
+        /** @description Formats a text while it is typed. */
         RuleMask: {
             /** @enum {string} */
             kind: "mask";
@@ -2922,7 +2922,7 @@ export interface components {
             /** @description check, let */
             old?: string | null;
         };
-        /** @description What is corrected in a text when it is saved, or suggested. */
+        /** @description Corrects a text when it is saved, or suggests a correction. */
         RuleTidy: {
             /** @enum {string} */
             kind: "tidy";
@@ -2934,7 +2934,7 @@ export interface components {
             /** @description save, suggest */
             mode?: string | null;
         };
-        /** @description Sets fields when others change, or when a condition comes true. */
+        /** @description Sets fields when others change, or when a condition becomes true. */
         RuleFill: {
             /** @enum {string} */
             kind: "fill";
@@ -2955,7 +2955,7 @@ export interface components {
             only_blank?: boolean | null;
             overrules?: boolean | null;
         };
-        /** @description Sets fields by the row that fits. */
+        /** @description Sets fields from the first matching row. */
         RuleDecision: {
             /** @enum {string} */
             kind: "decision";
@@ -2971,7 +2971,7 @@ export interface components {
             only_blank?: boolean | null;
             overrules?: boolean | null;
         };
-        /** @description Which choices or records another field leaves open. */
+        /** @description Offers only choices that fit another field. */
         RuleDependentChoice: {
             /** @enum {string} */
             kind: "narrow";
@@ -2988,7 +2988,7 @@ export interface components {
             otherwise?: string | null;
             message?: string | null;
         };
-        /** @description A detail of a linked record, copied when the link is chosen. */
+        /** @description Copies a field of the linked record when the link is selected. */
         RuleCopy: {
             /** @enum {string} */
             kind: "copy";
@@ -2998,7 +2998,7 @@ export interface components {
             note?: string | null;
             formula?: string | null;
         };
-        /** @description The value comes from a formula. */
+        /** @description Calculates the value with a formula. */
         RuleCalculation: {
             /** @enum {string} */
             kind: "calculation";
@@ -3010,7 +3010,7 @@ export interface components {
             /** @description always, shown, once */
             keeping?: string | null;
         };
-        /** @description A condition that every record meets. */
+        /** @description Refuses a record unless a condition is true. */
         RuleCheck: {
             /** @enum {string} */
             kind: "check";
@@ -3026,7 +3026,7 @@ export interface components {
             /** @description check, let */
             old?: string | null;
         };
-        /** @description The field is not blank, always or while a condition holds. */
+        /** @description The field can't be blank, always or while a condition is met. */
         RuleRequired: {
             /** @enum {string} */
             kind: "required";
@@ -3042,7 +3042,7 @@ export interface components {
             /** @description check, let */
             old?: string | null;
         };
-        /** @description Between a lowest and a highest value; either may be left open. */
+        /** @description The value must be between a minimum and a maximum. */
         RuleLimits: {
             /** @enum {string} */
             kind: "limits";
@@ -3059,7 +3059,7 @@ export interface components {
             /** @description check, let */
             old?: string | null;
         };
-        /** @description So many characters at least, and at most. */
+        /** @description Limits how many characters a text has. */
         RuleLength: {
             /** @enum {string} */
             kind: "length";
@@ -3076,7 +3076,7 @@ export interface components {
             /** @description check, let */
             old?: string | null;
         };
-        /** @description One of the values of a list. */
+        /** @description The value must be one of a list. */
         RuleOneOf: {
             /** @enum {string} */
             kind: "one_of";
@@ -3092,7 +3092,7 @@ export interface components {
             /** @description check, let */
             old?: string | null;
         };
-        /** @description A text that is written as a mask says. */
+        /** @description The text must have the format of a mask. */
         RuleMatchesMask: {
             /** @enum {string} */
             kind: "fits";
@@ -3128,7 +3128,7 @@ export interface components {
             /** @description check, let */
             old?: string | null;
         };
-        /** @description The value is there in a field of another table. */
+        /** @description The value must exist in a field of another table. */
         RuleExists: {
             /** @enum {string} */
             kind: "exists";
@@ -3145,7 +3145,7 @@ export interface components {
             /** @description check, let */
             old?: string | null;
         };
-        /** @description A record, or some of its fields, can no longer be changed. */
+        /** @description Prevents changes to a record or some of its fields. */
         RuleLock: {
             /** @enum {string} */
             kind: "lock";
@@ -3165,7 +3165,7 @@ export interface components {
             /** @description check, let */
             old?: string | null;
         };
-        /** @description Whether a field is shown, open, required or read-only in forms. */
+        /** @description Makes a field visible, editable, required or read-only. */
         RuleState: {
             /** @enum {string} */
             kind: "state";
@@ -3181,7 +3181,7 @@ export interface components {
             enforced?: boolean | null;
             message?: string | null;
         };
-        /** @description A number that each record is given once, when it is first saved. */
+        /** @description Assigns each record a number when it is first saved. */
         RuleNumber: {
             /** @enum {string} */
             kind: "number";
@@ -3196,7 +3196,7 @@ export interface components {
             by_hand?: boolean | null;
             follow?: boolean | null;
         };
-        /** @description When something happened to the record, or who did it. */
+        /** @description Records when something happened, or who did it. */
         RuleStamp: {
             /** @enum {string} */
             kind: "stamp";
@@ -3212,7 +3212,7 @@ export interface components {
             which?: string | null;
             clears?: boolean | null;
         };
-        /** @description How many saves have changed some fields. */
+        /** @description Counts how often fields were changed. */
         RuleChangeCounter: {
             /** @enum {string} */
             kind: "tally";
@@ -3222,7 +3222,7 @@ export interface components {
             note?: string | null;
             watch?: string[] | null;
         };
-        /** @description A line that is added to a long text when something happens. */
+        /** @description Adds a line to a long text when something happens. */
         RuleLogLine: {
             /** @enum {string} */
             kind: "line";

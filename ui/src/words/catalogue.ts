@@ -35,7 +35,8 @@ export const word = (key: string): string | undefined => (catalogue.exists(key) 
 
 /** All messages of a group, by the last part of their keys, in the order of the catalogue. */
 export function group(of: string): [string, string][] {
-  const inside = (key: string) => key.startsWith(`${of}.`) && !key.slice(of.length + 1).includes(".");
+  // The last part may be a mark itself, such as the point of decimals.
+  const inside = (key: string) => key.startsWith(`${of}.`) && !/\w\.\w/.test(key.slice(of.length + 1));
   return Object.keys(messages)
     .filter(inside)
     .map((key) => [key.slice(of.length + 1), catalogue.t(key)]);

@@ -120,7 +120,7 @@ module UpTack
         return if @either_way.zero? || rows_by_order.slice("dmy", "mdy").length == 2
 
         row, text = rows_by_order[order]
-        why = row ? "since row #{row} has #{text}" : "as other columns or the firm write dates"
+        why = row ? "since row #{row} has #{text}" : "the order of other columns or of the firm"
         others = (@either_way == 1) ? "another date" : "#{Core::Values::Plain.grouped(@either_way)} other dates"
         Core::Messages[
           "interchange.profile.is_read",

@@ -10,14 +10,14 @@ module UpTack
       Stage = Struct.new(:key, :label, :aim, keyword_init: true)
 
       ALL = [
-        Stage.new(key: "default", label: "Default", aim: "to begin with"),
-        Stage.new(key: "mask", label: "Mask", aim: "how it is typed"),
+        Stage.new(key: "default", label: "Default", aim: "default value"),
+        Stage.new(key: "mask", label: "Mask", aim: "input format"),
         Stage.new(key: "tidy", label: "Tidy", aim: "cleaned up"),
-        Stage.new(key: "fill", label: "Fill", aim: "set from others"),
-        Stage.new(key: "calculate", label: "Calculate", aim: "worked out"),
-        Stage.new(key: "number", label: "Number", aim: "counted up"),
-        Stage.new(key: "validate", label: "Validate", aim: "refused unless"),
-        Stage.new(key: "log", label: "Log", aim: "written down")
+        Stage.new(key: "fill", label: "Fill", aim: "set by rules"),
+        Stage.new(key: "calculate", label: "Calculate", aim: "calculated"),
+        Stage.new(key: "number", label: "Number", aim: "auto-numbered"),
+        Stage.new(key: "validate", label: "Validate", aim: "must be valid"),
+        Stage.new(key: "log", label: "Log", aim: "recorded")
       ].each(&:freeze).freeze
     end
   end

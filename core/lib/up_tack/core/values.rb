@@ -57,7 +57,7 @@ module UpTack
         when ::Date then Date.show(value, nil)
         when ::Time then "#{Date.show(Calendar.date_of(value), nil)} #{value.strftime("%H:%M")}"
         when DayTime then value.to_s
-        when Integer then "No. #{value}"
+        when Integer then "##{value}"
         when Array then value.map { |each| show(each, conventions) }.join(", ")
         end
       end

@@ -112,7 +112,7 @@ export function Samples({ table, onClose }: { table: Table; onClose: () => void 
           <ul className="divide-y divide-base-300 border-base-300 border-y">
             {made.map((each) => (
               <li key={each.batch} className="flex items-center gap-3 py-1.5">
-                <span className="min-w-0 flex-1">{each.summary.replace(/^Made up: /, "")}</span>
+                <span className="min-w-0 flex-1">{each.summary.replace(/^(Sample records|Made up): /, "")}</span>
                 <button
                   type="button"
                   className="btn btn-ghost btn-xs text-error"

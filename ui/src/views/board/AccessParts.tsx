@@ -40,7 +40,7 @@ type LineProps = { of: string; levels: [string, string][]; value: string; onPick
 function RoleLine({ of: role, levels, value, onPick }: LineProps) {
   return (
     <label className="flex items-center gap-2">
-      <span className="w-16">{word(`people.roles.${role}`)}s</span>
+      <span className="w-16">{word(`people.roles.${role}`)}</span>
       <select className="select select-sm w-56" value={value} onChange={(event) => onPick(event.target.value)}>
         {levels.map(([level, label]) => (
           <option key={level} value={level}>

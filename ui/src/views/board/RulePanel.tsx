@@ -80,8 +80,8 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
   return (
     <Panel
       name={rule?.sentence ?? t("rulePanel.newTitle", { stage: place?.label ?? "" })}
-      above={rule ? (place?.label ?? "") : t("rulePanel.newTitle", { stage: place?.label ?? "" })}
-      title={`${t("rulePanel.on")} ${label}`}
+      above={`${place?.label ?? ""} · ${kind?.label ?? ""}`}
+      title={label}
       onClose={onClose}
       refused={pin.error ? mistakes : []}
       note={dirty && <DraftBar overtaken={edit.overtaken} onDrop={end} />}
@@ -196,9 +196,21 @@ function shownAtPart({ part }: Mistake, kind: string) {
   return SHOWN_AT_PART.includes(place) && !(place === "formula" && WITHOUT_FORMULA.includes(kind));
 }
 
-function KindPick(props: { name: string; kinds: RuleKind[]; value: string; onChange: (kind: string) => void }) {
+type PickProps = { name: string; kinds: RuleKind[]; value: string; onChange: (kind: string) => void };
+
+/** The kinds of a stage, and what the chosen one does. */
+function KindPick(props: PickProps) {
   const options = props.kinds.map((kind) => [kind.kind, kind.label] as const);
-  if (options.length < 4) return <SegmentedControl {...props} options={options} />;
+  const about = props.kinds.find((kind) => kind.kind === props.value)?.about;
+  return (
+    <div className="flex flex-col gap-1.5">
+      {options.length < 4 ? <SegmentedControl {...props} options={options} /> : <ManyKinds {...props} />}
+      {about && <p className="quiet text-xs">{about}</p>}
+    </div>
+  );
+}
+
+function ManyKinds(props: PickProps) {
   return (
     <fieldset className="flex flex-wrap gap-1.5">
       <legend className="sr-only">{props.name}</legend>

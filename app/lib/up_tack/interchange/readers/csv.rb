@@ -134,7 +134,7 @@ module UpTack
             if e.message.include?("Unclosed")
               "a quote is opened and never closed; the file may have been cut off"
             else
-              "a quote stands in the middle of a cell, or a cell is " \
+              "a quotation mark is in the middle of a cell, or a cell is " \
                 "beyond #{Core::Values::Plain.grouped(Source::LONGEST_CELL)} characters"
             end
           raise Unreadable, Core::Messages["interchange.csv.row_of_cant_be_read", number: number, name: @name, why: why]

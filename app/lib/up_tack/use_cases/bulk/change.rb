@@ -96,7 +96,7 @@ module UpTack
               part: "do"
             )
           end
-          [@ids.lazy.map { |id| {typed: {}, id: id, numbering: true} }, "Numbers given to #{counted}"]
+          [@ids.lazy.map { |id| {typed: {}, id: id, numbering: true} }, "Numbers assigned to #{counted}"]
         end
 
         def tidy_drafts
@@ -110,7 +110,7 @@ module UpTack
             )
           end
           suggestions.each { |id, field, _, after| wanted[id][field.key] = after if chosen.include?(id) }
-          [@ids.lazy.map { |id| {typed: wanted.fetch(id, {}), id: id} }, "#{counted} tidied"]
+          [@ids.lazy.map { |id| {typed: wanted.fetch(id, {}), id: id} }, "#{counted} cleaned up"]
         end
 
         def counted = (@ids.length == 1) ? "1 record" : "#{Core::Values::Plain.grouped(@ids.length)} records"

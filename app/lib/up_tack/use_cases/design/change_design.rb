@@ -61,7 +61,7 @@ module UpTack
           @workspace.write do
             target = Store::Revision.find_by(id: id) or
               raise Store::NotFound, Core::Messages["designing.all.there_is_no_revision", id: id]
-            go_to(target, action: "put back", summary: "As it was after: #{target.summary}", target: target.id)
+            go_to(target, action: "put back", summary: "Restored the design to: #{target.summary}", target: target.id)
             target
           end
         end

@@ -71,9 +71,9 @@ module UpTack
         def how(value, series, count)
           return "its series is blank" if series.nil?
           return "has none yet" if value.nil?
-          return "another record has it too; a number is never given twice" if double?(value)
+          return "another record has it too; numbers must be unique" if double?(value)
 
-          count ? "count #{count}#{" of #{series}" unless series == ""}" : "written in another way; it is kept as it is"
+          count ? "count #{count}#{" of #{series}" unless series == ""}" : "has another format; it stays as it is"
         end
       end
     end

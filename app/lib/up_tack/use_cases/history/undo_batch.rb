@@ -49,7 +49,7 @@ module UpTack
           entries = Store::Entry.where(batch_id: batch.id)
           result =
             Result.new(
-              batch: Store::Batch.begin(@workspace, table, "Taken back: #{batch.summary}", undoes: batch),
+              batch: Store::Batch.begin(@workspace, table, "Undone: #{batch.summary}", undoes: batch),
               undone: 0,
               left: 0
             )

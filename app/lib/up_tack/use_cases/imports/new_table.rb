@@ -58,13 +58,13 @@ module UpTack
           end
           enough = profile.filled >= ENOUGH
           if enough && profile.unique? && %w[text number].include?(type)
-            found << Suggestion.new(parts: {"kind" => "unique"}, words: "no value twice")
+            found << Suggestion.new(parts: {"kind" => "unique"}, words: "unique")
           end
           mask = (enough && type == "text") ? mask(profile) : nil
           if mask
             found << Suggestion.new(
               parts: {"kind" => "mask", "mask" => mask},
-              words: "typed as #{Core::Masks::Phrases.describe(Core::Masks.read(mask).parts)}"
+              words: "format: #{Core::Masks::Phrases.describe(Core::Masks.read(mask).parts)}"
             )
           end
           low, high = (enough && type == "number") ? profile.range : nil

@@ -31,7 +31,7 @@ module UpTack
           Services::NotAllowed.unless_may(@workspace.person, design, :edit)
           unless count.is_a?(Integer) && count.between?(1, MOST)
             Core::Invalid.because(
-              "1 to #{Core::Values::Plain.grouped(MOST)} records can be made up at once.",
+              "1 to #{Core::Values::Plain.grouped(MOST)} sample records can be created at once.",
               part: "count"
             )
           end
@@ -42,10 +42,10 @@ module UpTack
               Store::Batch.begin(
                 @workspace,
                 design,
-                "Made up: #{Core::Values::Plain.grouped(count)} #{design.label}, seed #{seed}"
+                "Sample records: #{Core::Values::Plain.grouped(count)} #{design.label}, seed #{seed}"
               )
             result = Result.new(made: 0, given_up: 0, batch: batch)
-            @progress.begin(design.label, "Made-up records", count)
+            @progress.begin(design.label, "Sample records", count)
             (0...count).each_slice(PORTION) { |portion| make(design, maker, portion.length, result) }
             result
           end

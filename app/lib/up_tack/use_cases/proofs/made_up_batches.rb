@@ -17,7 +17,7 @@ module UpTack
         def call(table:)
           Store::Batch
             .where(table_id: @workspace.table(table).id, undoes_id: nil)
-            .where("summary LIKE 'Made up: %'")
+            .where("summary LIKE 'Sample records: %' OR summary LIKE 'Made up: %'")
             .order(id: :desc)
             .limit(MOST)
             .reject(&:undone?)

@@ -30,7 +30,7 @@ module UpTack
           end
           unless count.is_a?(Integer) && count.between?(1, MOST)
             Core::Invalid.because(
-              "1 to #{Core::Values::Plain.grouped(MOST)} records that fail can be made up at once.",
+              "1 to #{Core::Values::Plain.grouped(MOST)} failing records can be created at once.",
               part: "count"
             )
           end

@@ -46,7 +46,7 @@ module UpTack
         def work(wanted)
           return if wanted.empty?
 
-          @result.batch = Store::Batch.begin(@workspace, @table, "Tidied #{labels(wanted)}")
+          @result.batch = Store::Batch.begin(@workspace, @table, "Cleaned up #{labels(wanted)}")
           save = Records::SaveRecord.new(@workspace, channel: "tidy", batch: @result.batch)
           @progress.begin(@table.label, labels(wanted), wanted.length)
           wanted.each do |id, typed|

@@ -38,8 +38,8 @@ module UpTack
           case result
           when "set", "read", "logged" then "#{shown(before)} → #{shown(after)}"
           when "refused" then "refused: #{after}"
-          when "skipped" then "passed over"
-          else "let pass"
+          when "skipped" then "skipped"
+          else "passed"
           end
         end
 

@@ -67,7 +67,7 @@ module UpTack
         # @return [String, nil] why it can't be held against the trial at all
         def astray(expectation)
           field = expectation.field
-          return "the script has no act #{expectation.attributes["act"]}" unless @moment
+          return "the script has no action #{expectation.attributes["act"]}" unless @moment
 
           "there is no field `#{field}` any more" if field && @table.field(field).nil?
         end
@@ -107,7 +107,7 @@ module UpTack
         def result_words
           case @moment.state
           when "refused" then "it was refused#{@moment.message ? ": #{@moment.message}" : refused_by}"
-          when "back" then "it was put back"
+          when "back" then "it was restored"
           when "typed", "done" then "it was not saved yet"
           else "it was #{@moment.state}"
           end
@@ -147,7 +147,7 @@ module UpTack
 
         def value(attributes)
           key = attributes["field"]
-          return [false, "nothing was worked out"] unless outcome
+          return [false, "nothing was calculated"] unless outcome
           return [false, "what was typed can't be read: #{outcome.unreadable[key]}"] if outcome.unreadable.key?(key)
 
           found = Values.dump(outcome.values[key])
@@ -155,7 +155,7 @@ module UpTack
         end
 
         def state(attributes)
-          part, wanted = STATES.fetch(attributes["is"]) { return [false, "there is no such state"] }
+          part, wanted = STATES.fetch(attributes["is"]) { return [false, "this state does not exist"] }
           state = @trial.states.fetch(attributes["field"])
           now = STATES.key([part, state[part]])
           [state[part] == wanted, "#{telling.label(attributes["field"])} is #{now.tr("_", "-")}"]

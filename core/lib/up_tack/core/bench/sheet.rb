@@ -47,7 +47,9 @@ module UpTack
           lines = [
             "## #{escaped(table.label)}",
             "",
-            *[table.note, Design::Descriptions.table(table)].compact.flat_map { |text| [escaped(text), ""] }
+            *[table.note.to_s, Design::Descriptions.table(table)]
+              .reject(&:empty?)
+              .flat_map { |text| [escaped(text), ""] }
           ]
           lines + table.fields.flat_map { |field| [*of_field(field, table), ""] } + of_proofs(table)
         end
@@ -71,10 +73,11 @@ module UpTack
             end
           shown = names.first(5).map { |name| "“#{escaped(name)}”" }
           shown << "#{names.length - 5} more" if names.length > 5
-          by = shown.empty? ? "" : "; shown by #{Masks::Phrases.to_sentence(shown)}"
+          by = shown.empty? ? "" : "; by #{Masks::Phrases.to_sentence(shown)}"
           [
             "- #{escaped(rule.sentence(table))}#{" #{escaped(rule.note)}" if rule.note} " \
-              "*(#{STATES.fetch(covered.state)}, #{covered.reached.length} of #{covered.points.length} seen#{by})*",
+              "*(#{STATES.fetch(covered.state)}, #{covered.reached.length} of #{covered.points.length} " \
+              "cases covered#{by})*",
             *decision_rows(rule, table)
           ]
         end

@@ -38,7 +38,7 @@ module UpTack
           return "#{field.label} was #{step.how || "typed"}." if step.result == "read"
 
           rule = table.rule(step.rule.to_s)
-          what = step.after.to_s.empty? ? "was made blank by" : "comes from"
+          what = step.after.to_s.empty? ? "was cleared by" : "comes from"
           "#{field.label} #{what} #{rule ? "“#{rule.tack(table)}”" : "the form"}#{": #{step.how}" if step.how}."
         end
 

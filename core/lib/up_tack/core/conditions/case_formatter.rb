@@ -83,7 +83,7 @@ module UpTack
           value = assignment[unknown.text]
           name = unknown.node.accept(@say)
           if unknown.kind == :test && !unknown.node.is_a?(Expression::Nodes::Field)
-            return [value ? "it holds that #{name}" : "it does not hold that #{name}"]
+            return [value ? name : "#{name} is false"]
           end
 
           compared =

@@ -161,10 +161,10 @@ module UpTack
 
         def why_unreached(index)
           earlier = (0...index).find { |other| covers?(other, index) }
-          return "row #{earlier + 1} decides before it whenever it fits" if earlier
-          return "no value that there is fits it" if @masks.any? { |masks| masks.none? { |bits| bits[index] == 1 } }
+          return "row #{earlier + 1} always matches first" if earlier
+          return "no possible value matches it" if @masks.any? { |masks| masks.none? { |bits| bits[index] == 1 } }
 
-          "the rows above decide whenever it fits"
+          "the rows above always match first"
         end
 
         # @return [Boolean] whether a row fits wherever another does

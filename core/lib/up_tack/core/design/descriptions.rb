@@ -54,8 +54,7 @@ module UpTack
         end
 
         # @yield [Table] whether another table may be told of
-        # @return [String] such as "Each piece has 28 fields; 41 rules hold on every way in. It links to Members and
-        # Clays; …"
+        # @return [String] such as "Links to Members and Clays. Linked from Order lines."; empty without links
         def table(table, &known)
           known ||= ->(_) { true }
           links =
@@ -67,16 +66,11 @@ module UpTack
               .map(&:label)
               .uniq
           back = table.neighbours.links_to(table.key).map(&:first).select(&known).map(&:label).uniq - [table.label]
-          fields = count(table.fields.length, "field")
-          rules = "#{count(table.rules.length, "rule")} #{(table.rules.length == 1) ? "holds" : "hold"}"
           [
-            Messages["design.descriptions.each_has", record: table.record_name.downcase, fields: fields, rules: rules],
             (Messages["design.descriptions.it_links_to", links: Masks::Phrases.to_sentence(links)] if links.any?),
-            ("#{Masks::Phrases.to_sentence(back)} #{(back.length == 1) ? "links" : "link"} here." if back.any?)
+            (Messages["design.descriptions.linked_from", tables: Masks::Phrases.to_sentence(back)] if back.any?)
           ].compact.join(" ")
         end
-
-        def count(number, word) = "#{number} #{word}#{"s" unless number == 1}"
       end
     end
   end

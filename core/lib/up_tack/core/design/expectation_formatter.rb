@@ -29,7 +29,7 @@ module UpTack
           when "cursor" then "the cursor goes from #{label(attributes["after"])} " \
             "to #{attributes["to"] ? label(attributes["to"]) : "the end"}"
           end
-          attributes["act"] ? "after act #{attributes["act"]}, #{said}" : said
+          attributes["act"] ? "after action #{attributes["act"]}, #{said}" : said
         end
 
         # @param attributes [Object] a value as a design keeps it
@@ -47,7 +47,7 @@ module UpTack
         # @return [String] a rule as its tack says it
         def rule(id)
           rule = @table.rule(id.to_s)
-          rule ? "“#{rule.tack(@table)}”" : "a rule that is no longer there"
+          rule ? "“#{rule.tack(@table)}”" : "a deleted rule"
         end
 
         def label(key) = @table.field(key.to_s)&.label || key.to_s

@@ -43,13 +43,13 @@ module UpTack
 
         def moment
           unless ScriptClock.at(@script["at"], @conventions)
-            ["at", "it plays at a day and an hour, such as 2026-11-23T09:30."]
+            ["at", "it needs a date and time, such as 2026-11-23T09:30."]
           end
         end
 
         def person
           attributes = @script["person"]
-          ["person", "somebody with a name and a role acts."] unless attributes.nil? || person?(attributes)
+          ["person", "it needs a person with a name and a role."] unless attributes.nil? || person?(attributes)
         end
 
         def person?(attributes) =
@@ -69,7 +69,7 @@ module UpTack
             return
           end
 
-          ["start", "it begins with a new record, a copy of one of its records, or one of them."]
+          ["start", "it starts from a new record, a copy of one of its records, or one of them."]
         end
 
         def records
@@ -95,11 +95,11 @@ module UpTack
           all = @script["acts"]
           return [] if all.nil?
           unless all.is_a?(Array) && all.length <= Script::MOST_ACTS
-            return [["acts", "its acts are a list of up to #{Script::MOST_ACTS}."]]
+            return [["acts", "its actions must be a list of up to #{Script::MOST_ACTS}."]]
           end
 
           all.each_with_index.filter_map do |act, index|
-            ["acts", "act #{index + 1} is none that there is."] unless act?(act)
+            ["acts", "act #{index + 1} does not exist."] unless act?(act)
           end
         end
 
@@ -145,7 +145,7 @@ module UpTack
           unless all.is_a?(Array) && all.length <= MOST_EXPECTATIONS
             return [["expect", "what it expects is a list of up to #{MOST_EXPECTATIONS}."]]
           end
-          return [["expect", "say at least one thing that must come out."]] if all.empty?
+          return [["expect", "add at least one expectation."]] if all.empty?
 
           all.each_with_index.filter_map do |attributes, index|
             ["expect", "what it expects as number #{index + 1} can't be understood."] unless expectation?(attributes)

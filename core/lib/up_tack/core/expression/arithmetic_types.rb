@@ -104,7 +104,7 @@ module UpTack
           when "+" then Numbers.add(left, right)
           when "-" then Numbers.subtract(left, right)
           when "*" then Numbers.multiply(left, right)
-          when "^" then Numbers.power(left, right) || evaluation.note(:no_number, "there is no such power")
+          when "^" then Numbers.power(left, right) || evaluation.note(:no_number, "the power can't be calculated")
           end
         end
 
@@ -114,7 +114,7 @@ module UpTack
           elsif days.frac.nonzero?
             return evaluation.note(
               :part_of_day,
-              "a date moves by whole days, not by #{Numbers.digits(Numbers.normalize(days))}"
+              "only whole days can be added to a date (got #{Numbers.digits(Numbers.normalize(days))})"
             )
           else
             raise Numbers::TooLarge if days.abs > 10_000_000

@@ -310,11 +310,11 @@ module UpTack
 
         def wrong_result(type, expecting)
           mend = {
-            [:date, :text] => " To make a text of it, join it: `\"\" & …`.",
-            [:number, :text] => " To make a text of it, join it: `\"\" & …`.",
-            [:text, :number] => " To read a number from a text, use `value(…)`.",
-            [:text, :time] => " To read a time from a text, use `time(…)`.",
-            [:text, :date] => " To read a date from a text, use `date(…)`.",
+            [:date, :text] => " To convert it to text, join it: `\"\" & …`.",
+            [:number, :text] => " To convert it to text, join it: `\"\" & …`.",
+            [:text, :number] => " To convert text to a number, use `value(…)`.",
+            [:text, :time] => " To convert text to a time, use `time(…)`.",
+            [:text, :date] => " To convert text to a date, use `date(…)`.",
             [:moment, :date] => " To take the day of it, use `date(…)`."
           }[[type, expecting]]
           gives = "it gives #{Values::Types.phrase(type)}"

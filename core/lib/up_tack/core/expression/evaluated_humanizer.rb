@@ -46,13 +46,16 @@ module UpTack
 
         def path(node) = field(node)
 
+        # Its value stands for itself.
+        def condition(tree) = humanize(tree)
+
         # The records that counted, as far as they can be told in a line.
         def aggregate(node)
           run = AggregateCompiler.new(@compiler, @scope, node)
           titles = []
           count = 0
           run.each_member.call(@evaluation) do |id, _|
-            titles << (@evaluation.context.records.title(run.table, id) || "No. #{id}") if titles.length < MEMBERS
+            titles << (@evaluation.context.records.title(run.table, id) || "##{id}") if titles.length < MEMBERS
             count += 1
           end
           titles << "#{count - MEMBERS} more" if count > MEMBERS
@@ -90,7 +93,7 @@ module UpTack
           )
         end
 
-        def linked_title(entry, id) = @evaluation.context.records.title(entry.target.call.key, id) || "No. #{id}"
+        def linked_title(entry, id) = @evaluation.context.records.title(entry.target.call.key, id) || "##{id}"
 
         def failed(tree)
           left = tree.left.accept(self)

@@ -25,8 +25,8 @@ module UpTack
           "count" => "number of",
           "sum" => "sum of",
           "average" => "average",
-          "min" => "least",
-          "max" => "greatest",
+          "min" => "lowest",
+          "max" => "highest",
           "join" => "all"
         }.freeze
 
@@ -40,6 +40,15 @@ module UpTack
         # @return [String]
         def humanize(tree) = (@subject && about_subject(tree)) || tree.accept(self)
 
+        # @param tree [Nodes::Node] a condition
+        # @return [String] the same, where a yes/no field alone stands for "is yes"
+        def condition(tree)
+          return "#{tree.accept(self)} is yes" if yes_no?(tree)
+          return "#{tree.operand.accept(self)} is no" if tree.is_a?(Nodes::Inversion) && yes_no?(tree.operand)
+
+          tree.accept(self)
+        end
+
         def literal(node)
           case node.value
           when nil then "blank"
@@ -52,7 +61,7 @@ module UpTack
 
         def field(node)
           label = entry_of(node)&.label || node.key
-          node.before ? "#{label} before" : label
+          node.before ? "previous #{label}" : label
         end
 
         def path(node)
@@ -66,7 +75,7 @@ module UpTack
           inner = self.class.new(*inside(source.reverse.scope))
           what = source.value.empty? ? nil : Aggregation.value_node(source.value).accept(inner)
           text = [AGGREGATES.fetch(node.name), what && "#{what} of", from_links(node, source)].compact.join(" ")
-          node.condition ? "#{text} where #{node.condition.accept(inner)}" : text
+          node.condition ? "#{text} where #{inner.condition(node.condition)}" : text
         end
 
         def fits(node) = "#{node.text.accept(self)} fits #{node.mask.value}"
@@ -84,9 +93,12 @@ module UpTack
         def comparison(node) =
           "#{node.left.accept(self)} #{SIGNS.fetch(node.sign, node.sign)} #{node.right.accept(self)}"
 
-        def logic(node) = "#{grouped(node.left, node)} #{node.word} #{grouped(node.right, node)}"
+        def logic(node) = "#{alternative(node.left, node)} #{node.word} #{alternative(node.right, node)}"
         def range(node) = "#{node.value.accept(self)} from #{node.low.accept(self)} to #{node.high.accept(self)}"
-        def membership(node) = "#{node.value.accept(self)} is one of #{list(node.options)}"
+
+        def membership(node) =
+          "#{node.value.accept(self)} #{node.options.one? ? "is" : "is one of"} #{list(node.options)}"
+
         def blank_test(node) = "#{node.value.accept(self)} is blank"
         def text_test(node) = "#{node.text.accept(self)} #{node.relation} #{node.part.accept(self)}"
 
@@ -94,11 +106,11 @@ module UpTack
           inner = node.operand
           return "#{inner.value.accept(self)} is not blank" if inner.is_a?(Nodes::BlankTest)
 
-          "not (#{inner.accept(self)})"
+          "not (#{condition(inner)})"
         end
 
         def conditional(node)
-          "if #{node.condition.accept(self)} then #{node.consequence.accept(self)}, " \
+          "if #{condition(node.condition)} then #{node.consequence.accept(self)}, " \
             "else #{node.alternative.accept(self)}"
         end
 
@@ -136,6 +148,13 @@ module UpTack
             "one of #{list(tree.options)}"
           end
         end
+
+        def yes_no?(node) = [Nodes::Field, Nodes::Path].include?(node.class) && entry_of(node)&.type == :yes_no
+
+        # What is joined by `and` or `or`.
+        def alternative(node, parent) = condition(node).then { |text| plain?(node) ? text : grouped(node, parent) }
+
+        def plain?(node) = yes_no?(node) || (node.is_a?(Nodes::Inversion) && yes_no?(node.operand))
 
         def subject?(node) = node.is_a?(Nodes::Field) && !node.before && node.key == @subject
 

@@ -13,16 +13,16 @@ module UpTack
         # Signs of other languages, with the one that is meant here.
         MENDS = {
           "==" => "to compare, use a single `=`",
-          "!=" => "to say “not equal”, use `<>`",
+          "!=" => "for “not equal” use `<>`",
           "&&" => "use the word `and`",
           "||" => "use the word `or`",
           "!" => "use the word `not`",
           ";" => "parts are separated by a comma",
-          "%" => "for the rest of a division use `mod`; a percentage is divided by 100",
-          "'" => "text stands in double quotes, like \"this\"",
-          "[" => "a field is written by its key alone",
-          "{" => "lists stand in round brackets",
-          ":" => "this sign has no meaning here"
+          "%" => "for the remainder of a division use `mod`; divide a percentage by 100",
+          "'" => "put text in double quotes, like \"this\"",
+          "[" => "write only the field's key",
+          "{" => "put lists in round brackets",
+          ":" => "this character has no meaning here"
         }.freeze
 
         # @param text [String] at most LONGEST characters

@@ -10,10 +10,10 @@ module UpTack
 
         # By name; each is given the words for the arguments, nil for one that is left out.
         ALL = {
-          "upper" => ->(text) { "#{text} in capitals" },
-          "lower" => ->(text) { "#{text} in small letters" },
+          "upper" => ->(text) { "#{text} in uppercase" },
+          "lower" => ->(text) { "#{text} in lowercase" },
           "proper" => ->(text) { "#{text} with a capital for each word" },
-          "trim" => ->(text) { "#{text} without spare spaces" },
+          "trim" => ->(text) { "#{text} without extra spaces" },
           "substitute" => ->(text, old, new) do
             (new == NOTHING) ? "#{text} without #{old}" : "#{text} with #{old} replaced by #{new}"
           end,
@@ -21,15 +21,15 @@ module UpTack
           "left" => ->(text, count) { "#{counted("first", count)} of #{text}" },
           "right" => ->(text, count) { "#{counted("last", count)} of #{text}" },
           "mid" => ->(text, start, count) do
-            "#{count} #{(count == "1") ? "character" : "characters"} of #{text} from place #{start} on"
+            "#{count} #{(count == "1") ? "character" : "characters"} of #{text} from position #{start} on"
           end,
           "len" => ->(text) { "length of #{text}" },
-          "find" => ->(part, text, start) { "place of #{part} in #{text}#{" from place #{start} on" if start}" },
+          "find" => ->(part, text, start) { "position of #{part} in #{text}#{" from position #{start} on" if start}" },
           "exact" => ->(text, other) { "#{text} is exactly #{other}" },
           "value" => ->(text) { "#{text} as a number" },
-          "text" => ->(value, pattern) { "#{value} written as #{pattern}" },
+          "text" => ->(value, pattern) { "#{value} formatted as #{pattern}" },
           "url_encode" => ->(text) { "#{text} as part of a web address" },
-          "abs" => ->(number) { "size of #{number}" },
+          "abs" => ->(number) { "absolute value of #{number}" },
           "round" => ->(number, places) { "#{number} rounded to #{places(places)}" },
           "roundup" => ->(number, places) { "#{number} rounded up to #{places(places)}" },
           "rounddown" => ->(number, places) { "#{number} rounded down to #{places(places)}" },
@@ -41,12 +41,12 @@ module UpTack
           end,
           "power" => ->(number, exponent) { "#{number} to the power of #{exponent}" },
           "sqrt" => ->(number) { "square root of #{number}" },
-          "min" => ->(*values) { "least of #{listed(values)}" },
-          "max" => ->(*values) { "greatest of #{listed(values)}" },
+          "min" => ->(*values) { "lowest of #{listed(values)}" },
+          "max" => ->(*values) { "highest of #{listed(values)}" },
           "mod" => ->(number, divisor) { "remainder of #{number} ÷ #{divisor}" },
           "today" => -> { "today" },
           "now" => -> { "now" },
-          "date" => ->(text) { "day of #{text}" },
+          "date" => ->(text) { "date of #{text}" },
           "year" => ->(day) { "year of #{day}" },
           "month" => ->(day) { "month of #{day}" },
           "day" => ->(day) { "day of the month of #{day}" },
@@ -66,7 +66,7 @@ module UpTack
           "minute" => ->(time) { "minute of #{time}" },
           "weeknum" => ->(day, mode) { "week of the year of #{day}#{" after ISO 8601" if mode == "21"}" },
           "workdays" => ->(first, last) { "working days from #{first} to #{last}" },
-          "edate" => ->(day, months) { "#{day} and #{months} months" },
+          "edate" => ->(day, months) { "#{months} months after #{day}" },
           "eomonth" => ->(day, months) do
             if months == "0"
               "last day of the month of #{day}"
@@ -74,7 +74,7 @@ module UpTack
               "last day of the month #{months} months after #{day}"
             end
           end,
-          "coalesce" => ->(*values) { "first that is filled of #{listed(values)}" },
+          "coalesce" => ->(*values) { "first non-blank value of #{listed(values)}" },
           "changed" => ->(field) { "#{field} changed" },
           "counter" => ->(digits) { "#{digits}-digit count" }
         }.freeze

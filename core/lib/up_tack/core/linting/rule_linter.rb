@@ -74,7 +74,7 @@ module UpTack
               branches.map { |condition| Conditions::OverlapAnalysis::Clause.new(rule, condition) },
               in_order: true
             )
-          [notice("gap", [rule.id], field, found.gaps, "#{label(field)} comes to blank")].compact
+          [notice("gap", [rule.id], field, found.gaps, "#{label(field)} is blank")].compact
         end
 
         def chain(node, branches = [])

@@ -12,8 +12,11 @@ module UpTack
 
         # One of them, and several, in words.
         WORDS = {
-          "DIGIT" => %w[digit digits], "ALPHA" => %w[letter letters], "UPPER" => %w[capital capitals],
-          "LOWER" => ["small letter", "small letters"], "ALNUM" => ["letter or digit", "letters or digits"],
+          "DIGIT" => %w[digit digits],
+          "ALPHA" => %w[letter letters],
+          "UPPER" => ["uppercase letter", "uppercase letters"],
+          "LOWER" => ["lowercase letter", "lowercase letters"],
+          "ALNUM" => ["letter or digit", "letters or digits"],
           "ANY" => %w[character characters]
         }.freeze
 

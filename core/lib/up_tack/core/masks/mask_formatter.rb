@@ -119,7 +119,7 @@ module UpTack
           wanted = left.find { |slot| slot.is_a?(Slots::Input) } || left.first
           return "#{shown} is too much: it ends after “#{Values::Plain.cut(walk.text, 30)}”" unless wanted
 
-          "#{in_words(wanted)} is expected at place #{place + 1}, not #{shown}"
+          "#{in_words(wanted)} is expected at position #{place + 1}, not #{shown}"
         end
 
         def in_words(slot)

@@ -3,7 +3,7 @@
 module UpTack
   module Core
     module Masks
-      # Says masks in words: "two capitals, “-”, three digits".
+      # Says masks in words: "two uppercase letters, “-”, three digits".
       module Phrases
         NUMBERS = %w[no one two three four five six seven eight nine ten eleven twelve].freeze
 

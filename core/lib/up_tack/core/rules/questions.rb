@@ -138,7 +138,7 @@ module UpTack
         # @return [Array<Array(String, String, Array<String>)>] a key, words, and the marks
         #   by which a Bench::Probe tells that it happened
         def outcomes(_table) =
-          [["acts", "it acts", %w[set cleared]], ["idle", "it leaves a record as it is", %w[skipped]]]
+          [["acts", "it runs", %w[set cleared]], ["idle", "it changes nothing", %w[skipped]]]
 
         # @return [Hash{String=>String}] its formulas by where they stand, for whoever looks into them
         def formula_parts = formulas

@@ -29,7 +29,7 @@ module UpTack
         part "message", :text, label: "Message"
         part "saying", :formula, label: "Message with values"
         part "severity", :choice, label: "It", choices: [["refuse", "refuses"], ["warn", "only warns"]]
-        part "old", :choice, label: "Records that exist", choices: [["check", "are checked"], ["let", "are let be"]]
+        part "old", :choice, label: "Existing records", choices: [["check", "are checked"], ["let", "are not checked"]]
 
         histories :validated
 
@@ -56,7 +56,7 @@ module UpTack
         def outcomes(_table) =
           [
             ["refused", warning? ? "it warns" : "it refuses", %w[refused]],
-            ["passed", "it lets a record pass", %w[passed]]
+            ["passed", "a record passes", %w[passed]]
           ]
 
         # @return [String] what a clerk is told, where no values stand in it
@@ -117,7 +117,7 @@ module UpTack
             def apply(working)
               unread = working.unreadable_among(reads)
               return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
-              return working.skip(rule, field, "left as it was: none of its fields is changed") if eased?(working)
+              return working.skip(rule, field, "not checked: its fields were not changed") if eased?(working)
 
               evaluation = working.evaluation
               verdict = test.call(evaluation)
@@ -168,9 +168,9 @@ module UpTack
           found
         end
 
-        # @return [String] ", as long as …" where it holds only under a condition
+        # @return [String] " when …" where it applies only under a condition
         def while_words(table)
-          @parts["when"] ? " while #{Expression::Humanizer.new(table.scope).humanize(tree("when"))}" : ""
+          @parts["when"] ? " when #{Expression::Humanizer.new(table.scope).condition(tree("when"))}" : ""
         end
 
         # @return [Expression::Formula, nil]

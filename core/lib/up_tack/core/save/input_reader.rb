@@ -84,11 +84,10 @@ module UpTack
           return if value == @old[field.key]
 
           rule = @table.rules.find { |each| each.field == field.key && each.owns? }
-          kind = rule.numbers? ? "is numbered" : "is written"
           refuse_typed(
             field,
             rule.kind,
-            Messages["save.input_reader.by_rule_and_cant_be_typed", field: field.label, kind: kind],
+            Messages["save.input_reader.by_rule_and_cant_be_typed", field: field.label],
             rule: rule
           )
         end

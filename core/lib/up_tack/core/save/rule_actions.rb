@@ -13,9 +13,10 @@ module UpTack
         def set(rule, field, value, origin:, notes: NONE)
           coerced = field.coerce(value)
           return skip(rule, field, coerced.message) if coerced.is_a?(Values::Unreadable)
-          return skip(rule, field, "the linked record is no longer there") if gone?(field, coerced)
+          return skip(rule, field, "the linked record was deleted") if gone?(field, coerced)
           if coerced.nil?
-            return skip(rule, field, notes.map(&:last).join("; ").then { |why| why.empty? ? "it comes to blank" : why })
+            why = notes.map(&:last).join("; ")
+            return skip(rule, field, why.empty? ? "the result is blank" : why)
           end
 
           before = @values[field.key]
@@ -47,7 +48,7 @@ module UpTack
           @values[field.key] = value
           @origins[field.key] = (
             if @draft.live
-              Origin.new("rule", rule.id, "not given yet", true)
+              Origin.new("rule", rule.id, "not assigned yet", true)
             else
               @plan.origin("rule", rule.id, "numbered")
             end
@@ -70,7 +71,7 @@ module UpTack
           @ticks |= [field]
           @values[field.key] = false
           @origins[field.key] = Origin.new("rule", rule.id, "unticked again")
-          tell("set", field, rule, true, false) { "the tick goes back by itself" }
+          tell("set", field, rule, true, false) { "the box is cleared again automatically" }
         end
 
         # @return [String] " to …" with the name of the record, for a message
@@ -78,7 +79,7 @@ module UpTack
           if id.is_a?(Integer) && (title = records.title(@table.key, id))
             " to #{Values::Plain.quoted(title)}"
           else
-            ", to a record that is gone"
+            ", to a deleted record"
           end
 
         # A rule gives a value another form, or takes it away. What was typed stays
@@ -98,7 +99,7 @@ module UpTack
           because = changed_causes(because)
           coerced = field.coerce(value)
           return skip(rule, field, coerced.message) if coerced.is_a?(Values::Unreadable)
-          return skip(rule, field, "the linked record is no longer there") if gone?(field, coerced)
+          return skip(rule, field, "the linked record was deleted") if gone?(field, coerced)
           if typed?(field.key) && !rule.overrules? && !hand.superseded?(field.key, because)
             return skip(rule, field, @values[field.key].nil? ? "cleared by hand" : "filled by hand")
           end
@@ -148,7 +149,7 @@ module UpTack
           return evaluation.notes.map(&:last).join("; ") if evaluation.notes.any?
 
           blank = formula.reads.find { |key| @values[key].nil? }
-          blank ? "#{@table.field(blank).label} is blank" : "it comes to blank"
+          blank ? "#{@table.field(blank).label} is blank" : "the result is blank"
         end
 
         private
@@ -206,7 +207,7 @@ module UpTack
           return notes.map(&:last).join("; ") if notes.any?
 
           blank = rule.reads(@table).find { |key| @values[key].nil? }
-          blank ? "#{@table.field(blank).label} is blank" : "it comes to blank"
+          blank ? "#{@table.field(blank).label} is blank" : "the result is blank"
         end
       end
     end

@@ -76,18 +76,18 @@ module UpTack
                 text.match?(GAPS) ? text.gsub(/(?<=\S)[[:blank:]]+(?=\S)/, " ") : text
               end,
               step("remove_spaces", "Remove all spaces", "KD 017") { |text, _| text.gsub(/[[:space:]]/, "") },
-              step("upper", "All capitals", "kd-017") { |text, _| text.upcase },
-              step("lower", "All small letters", "Ansa.Velt@Emberlane.Example") { |text, _| text.downcase },
+              step("upper", "All uppercase", "kd-017") { |text, _| text.upcase },
+              step("lower", "All lowercase", "Ansa.Velt@Emberlane.Example") { |text, _| text.downcase },
               step(
                 "capitals",
-                "Capitals for each word",
+                "Capitalise each word",
                 "ANSA van der VELT",
                 {"just_so" => :texts, "prefixes" => :texts}
               ) { |text, given|
                 Capitals.apply(text, just_so: given["just_so"].to_a,
                   prefixes: given["prefixes"].to_a)
               },
-              step("first", "Capital at the beginning", "soup bowl") do |text, _|
+              step("first", "Capitalise the first letter", "soup bowl") do |text, _|
                 text.sub(/\p{L}/) { |letter| letter.upcase }
               end,
               step(

@@ -51,7 +51,7 @@ module UpTack
         def show(value, field, records = Ports::NoRecords)
           return "" if value.nil?
 
-          (field && records.title(field.target, value)) || "No. #{value}"
+          (field && records.title(field.target, value)) || "##{value}"
         end
 
         def dump(value) = value
@@ -97,7 +97,7 @@ module UpTack
           return found.first if found.one?
           return unfound(text, field, reading) if found.empty?
 
-          numbers = found.first(MOST_EXAMPLES).map { |id| "No. #{id}" }.join(", ")
+          numbers = found.first(MOST_EXAMPLES).map { |id| "##{id}" }.join(", ")
           Unreadable.new(
             code: "several_records",
             message:

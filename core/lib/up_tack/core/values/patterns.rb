@@ -152,7 +152,7 @@ module UpTack
               if meant && known.key?(meant)
                 "; did you mean `#{meant * (to - from)}`?"
               else
-                "; text stands in single quotes."
+                "; put text in single quotes."
               end
             Invalid.new("The letter `#{letter}` has no meaning in a pattern for this#{hint}", from, to)
           end

@@ -8,12 +8,12 @@ module UpTack
       # so that one mistake is not told twice.
       module Types
         NAMES = {
-          text: "text", number: "number", date: "date", time: "time", moment: "moment",
+          text: "text", number: "number", date: "date", time: "time", moment: "date and time",
           yes_no: "yes/no", list: "list", link: "link", any: "blank"
         }.freeze
         WITH_ARTICLE = {
           text: "a text", number: "a number", date: "a date", time: "a time",
-          moment: "a moment (date and time)", yes_no: "yes or no", list: "a list", link: "a link", any: "blank"
+          moment: "a date and time", yes_no: "yes or no", list: "a list", link: "a link", any: "blank"
         }.freeze
         OPEN = %i[any broken].freeze
 

@@ -2,7 +2,7 @@ import { Copy, Download, Plus, Upload } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import { api, asSent, data, ProblemError } from "../../../api/client";
-import { t } from "../../../words";
+import { group, t } from "../../../words";
 import { DecisionGrid } from "../decision/DecisionGrid";
 import { Review } from "../decision/Review";
 import {
@@ -193,7 +193,11 @@ export function DecisionParts({ table, parts, change, mistakes, row, sound }: Pr
           {mistake.message.replaceAll("`", "")}
         </p>
       ))}
-      <p className="quiet text-xs">{t("decision.hint")}</p>
+      <ul className="quiet flex flex-wrap gap-x-4 gap-y-0.5 text-xs">
+        {group("decision.hints").map(([key, text]) => (
+          <li key={key}>{text}</li>
+        ))}
+      </ul>
       {sound && <Review table={table} parts={parts} onRow={setLit} />}
       <fieldset className="flex flex-wrap gap-x-5 gap-y-1.5">
         <legend className="mb-1 font-semibold">{t("decision.otherwise")}</legend>

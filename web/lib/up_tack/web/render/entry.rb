@@ -118,7 +118,7 @@ module UpTack
         def sentence(rule, table, id)
           form = table && id.include?(".") && table.form(id.split(".").first)
           return "begun by the form #{form.name}" if form
-          return "by a rule that is no longer there" unless rule
+          return "by a deleted rule" unless rule
 
           @seen.rule?(rule, table) ? rule.sentence(table) : "by a rule"
         end

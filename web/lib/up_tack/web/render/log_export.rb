@@ -10,10 +10,10 @@ module UpTack
       class LogExport
         COLUMNS = [
           "Entry",
-          "Moment (UTC)",
+          "Date and time (UTC)",
           "At the firm",
           "Person",
-          "Way in",
+          "Source",
           "What",
           "Table",
           "Record",

@@ -72,9 +72,9 @@ module UpTack
           case kind
           when "token_made"
             if facts["restored"]
-              "kept token #{facts["id"]}, over a restore"
+              "kept token #{facts["id"]}, across a restore"
             else
-              "made the token “#{facts["name"] || facts["id"]}”"
+              "created the token “#{facts["name"] || facts["id"]}”"
             end
           when "token_ended"
             [
@@ -83,7 +83,7 @@ module UpTack
               (": #{facts["why"]}" if facts["why"])
             ].join
           when "backup_made"
-            "made the backup #{facts["backup"]}"
+            "created the backup #{facts["backup"]}"
           when "backup_downloaded"
             "downloaded the backup #{facts["backup"]}"
           when "backup_deleted"
@@ -92,14 +92,14 @@ module UpTack
             "restored #{facts["backup"]}; what was there up to entry #{facts.dig("cut_off", "entry")} " \
               "(seal #{facts.dig("cut_off", "seal").to_s[0, 12]}…) is in #{facts["copy"]}"
           when "demo_ended"
-            "ended the demo: #{facts["people"].to_a.length} people can no longer come in without a password"
+            "ended the demo: #{facts["people"].to_a.length} people can no longer sign in without a password"
           else
             kind.tr("_", " ")
           end
         end
 
         def changed(facts, who)
-          return "kept how #{name(facts["id"])} may come in, over a restore" if facts["restored"]
+          return "kept how #{name(facts["id"])} can sign in, across a restore" if facts["restored"]
 
           "#{who ? "changed #{name(facts["id"])}" : "#{name(facts["id"])} was changed"}: role, " \
             "sign-in name or whether they are active"

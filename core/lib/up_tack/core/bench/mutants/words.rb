@@ -10,8 +10,8 @@ module UpTack
             "half" => {"clear" => "what is half typed is cleared", "refuse" => "what is half typed is refused"},
             "severity" => {"warn" => "it only warns", "refuse" => "it refuses instead of warning"},
             "old" => {"let" => "existing records are not checked", "check" => "existing records are checked too"},
-            "blanks" => {"equal" => "blanks count as the same", "apart" => "blanks are told apart"},
-            "mode" => {"save" => "it acts when a record is saved", "suggest" => "it only suggests"},
+            "blanks" => {"equal" => "blanks count as the same", "apart" => "blanks are ignored"},
+            "mode" => {"save" => "it runs when a record is saved", "suggest" => "it only suggests"},
             "otherwise" => {
               "clear" => "the value is cleared otherwise",
               "keep" => "the value is kept otherwise",
@@ -20,10 +20,10 @@ module UpTack
             },
             "which" => {"first" => "the first time counts", "last" => "the last time counts"},
             "event" => {
-              "changed" => "it acts on a change",
-              "reached" => "it acts when a condition becomes true",
-              "made" => "it acts on new records",
-              "ticked" => "it acts on a tick"
+              "changed" => "it runs on a change",
+              "reached" => "it runs when a condition becomes true",
+              "made" => "it runs on new records",
+              "ticked" => "it runs on a tick"
             },
             "keeping" => {"always" => "it always equals its formula", "once" => "it is calculated once"},
             "state" => {
@@ -33,14 +33,14 @@ module UpTack
               "read_only" => "the field is read-only under the condition"
             },
             "except_role" => {
-              nil => "it holds for everybody",
+              nil => "it applies to everybody",
               "builder" => "builders are excepted",
-              "clerk" => "clerks are excepted"
+              "clerk" => "clerks are exempt"
             },
-            "case" => {true => "capitals count", nil => "capitals do not count"},
+            "case" => {true => "case counts", nil => "case does not count"},
             "by_hand" => {true => "people may type another number", nil => "people may not type a number"},
             "follow" => {true => "a number follows its letters", nil => "a number stays as it was given"},
-            "clears" => {true => "it is blank again when that ends", nil => "it stays when that ends"},
+            "clears" => {true => "it is cleared when that ends", nil => "it stays when that ends"},
             "only_blank" => {true => "it fills blank fields only", nil => "it fills fields that have a value too"},
             "overrules" => {true => "it overrules what was typed", nil => "what was typed stays"},
             "whole" => {true => "the whole record is locked", nil => "only the listed fields are locked"},
@@ -50,7 +50,7 @@ module UpTack
             "least" => "at least %d characters",
             "most" => "at most %d characters",
             "start" => "the count starts at %d",
-            "step" => "the count goes in steps of %d"
+            "step" => "the count increases by %d"
           }.freeze
 
           module_function

@@ -28,7 +28,7 @@ module UpTack
             key = key_for(label, taken(table["fields"]), "field")
             table["fields"].insert(index + 1, field(attributes, detail, key, label))
             table["rules"] << rule(attributes, key)
-            @summary = "Field #{label} brought in to #{table["label"]}"
+            @summary = "Field #{label} added to #{table["label"]}"
             build(project, attributes)
           end
 

@@ -20,7 +20,7 @@ module UpTack
               table["filters"].to_a.find { |each| each["id"] == @filter } ||
               Invalid.because(Messages["design.delete_filter.there_is_no_such_view"], part: "id")
             table["filters"].delete(filter)
-            @summary = "View #{filter["name"]} of #{table["label"]} taken away"
+            @summary = "View #{filter["name"]} of #{table["label"]} deleted"
             build(project, attributes)
           end
         end

@@ -20,7 +20,7 @@ module UpTack
               (table["proofs"] || []).index { |each| each["id"] == @id } ||
               Invalid.because(Messages["design.all.there_is_no_such_proof", table: table["label"]], part: "id")
             proof = table["proofs"].delete_at(index)
-            @summary = "Proof #{Values::Plain.quoted(proof["name"], 60)} taken away from #{table["label"]}"
+            @summary = "Proof #{Values::Plain.quoted(proof["name"], 60)} deleted in #{table["label"]}"
             build(project, attributes)
           end
         end

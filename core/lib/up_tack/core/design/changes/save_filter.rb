@@ -26,7 +26,7 @@ module UpTack
               "name" => kept ? kept["name"] : @name,
               **@parts
             }
-            @summary = "View #{@name} kept in #{table["label"]}"
+            @summary = "View #{@name} saved in #{table["label"]}"
             build(project, attributes)
           end
         end

@@ -31,7 +31,7 @@ module UpTack
             else
               @id = next_id(attributes, "m")
               forms << parts.merge("id" => @id)
-              @summary = "Form #{parts["name"]} made for #{table["label"]}"
+              @summary = "Form #{parts["name"]} created for #{table["label"]}"
             end
             build(project, attributes)
           end

@@ -23,7 +23,7 @@ module UpTack
               )
             attributes = project.attributes
             table_attributes(attributes, @table)["rules"].reject! { |each| each["id"] == @rule }
-            @summary = "Rule taken off in #{design.label}: #{rule.sentence(design).chomp(".")}"
+            @summary = "Rule deleted in #{design.label}: #{rule.sentence(design).chomp(".")}"
             build(project, attributes, own: @id)
           end
         end

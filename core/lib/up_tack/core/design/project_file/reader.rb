@@ -53,7 +53,7 @@ module UpTack
             [
               Problem.new(
                 part: "time_zone",
-                message: "conventions › time_zone: there is no time zone of that name.",
+                message: "conventions › time_zone: there is no time zone with that name.",
                 place: "conventions › time_zone"
               )
             ]

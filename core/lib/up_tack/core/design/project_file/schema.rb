@@ -18,7 +18,7 @@ module UpTack
           TEXTS = {"type" => "array", "items" => TEXT}.freeze
           ALIASES = {
             "type" => "array",
-            "description" => "Keys that it had before it was renamed, by which programs still know it.",
+            "description" => "Former keys, which programs can still use.",
             "items" => TEXT
           }.freeze
 
@@ -49,7 +49,7 @@ module UpTack
                   "last_id" => {
                     "type" => "integer",
                     "minimum" => 0,
-                    "description" => "The highest number given to anything so far."
+                    "description" => "The highest id so far."
                   },
                   "lists" => list("list"),
                   "tables" => list("table"),

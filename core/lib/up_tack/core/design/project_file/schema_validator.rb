@@ -24,7 +24,7 @@ module UpTack
           WORDS = {
             "enum" => ->(error) { "it must be one of #{error["schema"]["enum"].join(", ")}" },
             "const" => ->(error) { "it must be #{error["schema"]["const"]}" },
-            "pattern" => ->(_) { "it can't hold line breaks or other control characters" },
+            "pattern" => ->(_) { "it can't contain line breaks or other control characters" },
             "minimum" => ->(error) { "it must be at least #{error["schema"]["minimum"]}" },
             "maximum" => ->(error) { "it must be at most #{error["schema"]["maximum"]}" },
             "schema" => ->(_) { "nothing of that name belongs here" }

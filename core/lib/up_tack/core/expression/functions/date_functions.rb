@@ -27,7 +27,7 @@ module UpTack
                 "today",
                 {},
                 :date,
-                "The day on which it is worked out.",
+                "Today's date.",
                 "today()",
                 "2026-11-23",
                 fleeting: true
@@ -36,7 +36,7 @@ module UpTack
                 "now",
                 {},
                 :moment,
-                "The day and hour at which it is worked out.",
+                "The current date and time.",
                 "now()",
                 "2026-11-23T09:30:00Z",
                 fleeting: true
@@ -45,7 +45,7 @@ module UpTack
                 "date",
                 {text: %i[text moment date]},
                 :date,
-                "A fixed date, written year-month-day; or the day of a moment.",
+                "A fixed date, written year-month-day; or the date of a date and time.",
                 'date("2026-11-23")',
                 "2026-11-23",
                 literal: UNREADABLE
@@ -53,7 +53,7 @@ module UpTack
                 case given
                 when ::Time then evaluation.context.clock.day_of(given)
                 when ::Date then given
-                else iso(given) || evaluation.note(:not_a_date, "the text holds no date")
+                else iso(given) || evaluation.note(:not_a_date, "the text contains no date")
                 end
               end
             ]
@@ -73,7 +73,7 @@ module UpTack
                 "1"
               ) do |evaluation, date, type|
                 weekday(date, type ? type.to_i : 1) ||
-                  evaluation.note(:no_such_type, "there is no such type of weekday")
+                  evaluation.note(:no_such_type, "this weekday type does not exist")
               end,
               make(
                 "days",
@@ -92,12 +92,12 @@ module UpTack
                 "time",
                 {hour: %i[number text moment], minute?: :number, second?: :number},
                 :time,
-                "A time of day, from its parts or written hour:minute; or that of a moment.",
+                "A time, from its parts or written hour:minute; or the time of a date and time.",
                 "time(9, 30)",
                 "09:30:00"
               ) do |evaluation, hour, minute, second|
                 time_of(evaluation, hour, minute, second) ||
-                  evaluation.note(:not_a_time, "there is no such time of day")
+                  evaluation.note(:not_a_time, "not a valid time")
               end,
               part_of_day("hour", Messages["expression.date_functions.hour_of_time_or_moment_0"], "9", :hour, :hour),
               part_of_day(
@@ -116,13 +116,12 @@ module UpTack
                 "weeknum",
                 {date: :date, mode?: :number},
                 :number,
-                "The week of the year: weeks begin on Sunday, with 2 as mode on Monday; 21 is the week " \
-                  "after ISO 8601.",
+                "The week of the year. Weeks start on Sunday, or on Monday with mode 2; mode 21 is the ISO 8601 week.",
                 'weeknum(date("2026-11-23"), 21)',
                 "48"
               ) do |evaluation, date, mode|
                 weeknum(date, mode ? mode.to_i : 1) ||
-                  evaluation.note(:no_such_mode, "there is no such way of counting weeks")
+                  evaluation.note(:no_such_mode, "this week mode does not exist")
               end,
               make(
                 "workdays",
@@ -187,7 +186,7 @@ module UpTack
                 "edate",
                 {date: :date, months: :number},
                 :date,
-                "The same day some months on; the month's last where there is no such day.",
+                "The same day a number of months later; the last day of the month if it has no such day.",
                 'edate(date("2027-01-31"), 1)',
                 "2027-02-28"
               ) { |evaluation, date, months| shifted(date, months, evaluation) },

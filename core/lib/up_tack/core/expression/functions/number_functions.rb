@@ -16,21 +16,21 @@ module UpTack
               make(
                 "round",
                 {number: :number, places?: :number},
-                "Rounded to so many decimals; a half goes away from zero.",
+                "Rounds to a number of decimals; halves are rounded away from zero.",
                 "round(2.345, 2)",
                 "2.35"
               ) { |_, number, places| Numbers.round(number, places.to_i) },
               make(
                 "roundup",
                 {number: :number, places?: :number},
-                "Rounded to so many decimals, away from zero.",
+                "Rounds away from zero to a number of decimals.",
                 "roundup(2.341, 2)",
                 "2.35"
               ) { |_, number, places| Numbers.round_up(number, places.to_i) },
               make(
                 "rounddown",
                 {number: :number, places?: :number},
-                "Rounded to so many decimals, towards zero.",
+                "Rounds towards zero to a number of decimals.",
                 "rounddown(2.349, 2)",
                 "2.34"
               ) { |_, number, places| Numbers.round(number, places.to_i, BigDecimal::ROUND_DOWN) },
@@ -85,7 +85,7 @@ module UpTack
               make(
                 "mod",
                 {number: :number, divisor: :number},
-                "What is left over by a division; it has the sign of the divisor.",
+                "The remainder of a division, with the sign of the divisor.",
                 "mod(17, 5)",
                 "2"
               ) { |evaluation, number, divisor| ArithmeticTypes.numbers("mod", number, divisor, evaluation) }

@@ -45,7 +45,7 @@ module UpTack
               "url_encode",
               {text: :text},
               :text,
-              "The text as part of a web address, such as what is searched for.",
+              "Encodes a text for use in a web address.",
               'url_encode("oak & ash")',
               "oak%20%26%20ash"
             ) do |_, text|
@@ -57,10 +57,10 @@ module UpTack
 
           def changing
             [
-              make("upper", {text: :text}, :text, "The text in capitals.", 'upper("kd-017")', "KD-017") do |_, text|
+              make("upper", {text: :text}, :text, "The text in uppercase.", 'upper("kd-017")', "KD-017") do |_, text|
                 text.upcase
               end,
-              make("lower", {text: :text}, :text, "The text in small letters.", 'lower("KD")', "kd") do |_, text|
+              make("lower", {text: :text}, :text, "The text in lowercase.", 'lower("KD")', "kd") do |_, text|
                 text.downcase
               end,
               make(
@@ -83,7 +83,7 @@ module UpTack
                 "substitute",
                 {text: :text, "old part": :text, "new part": :text},
                 :text,
-                "The text with one part replaced by another, wherever it stands; by \"\" to remove it.",
+                "Replaces every occurrence of a part; use \"\" to remove it.",
                 'substitute("KD 017", " ", "-")',
                 "KD-017",
                 blanks: true
@@ -101,7 +101,7 @@ module UpTack
                 "rept",
                 {text: :text, times: :number},
                 :text,
-                "The text so many times over.",
+                "Repeats a text a number of times.",
                 'rept("=", 5)',
                 "====="
               ) do |_, text, times|
@@ -135,7 +135,7 @@ module UpTack
                 "mid",
                 {text: :text, start: :number, length: :number},
                 :text,
-                "So many characters from a place on; the first is 1.",
+                "A number of characters from a position on; the first is 1.",
                 'mid("KD-017", 4, 3)',
                 "017"
               ) do |_, text, start, length|
@@ -158,7 +158,7 @@ module UpTack
                 "find",
                 {part: :text, text: :text, start?: :number},
                 :number,
-                "Where a part first stands in a text, from a place on; blank if it does not. Capitals count.",
+                "The first position of a part, from a position on; blank if there is none. Case-sensitive.",
                 'find("n", "Kiln")',
                 "4"
               ) { |_, part, text, start| found(part, text, start ? start.to_i : 1) },
@@ -174,12 +174,12 @@ module UpTack
                 "value",
                 {text: :text},
                 :number,
-                "The number that a text holds, written as the firm writes numbers; blank if it holds none.",
+                "Converts a text to a number, in the format of the firm; blank if it is not one.",
                 'value("12.5") * 2',
                 "25",
                 by_conventions: true
               ) do |evaluation, text, conventions:|
-                number(text, conventions) || evaluation.note(:not_a_number, "the text holds no number")
+                number(text, conventions) || evaluation.note(:not_a_number, "the text contains no number")
               end
             ]
           end
@@ -190,7 +190,7 @@ module UpTack
                 "text",
                 {value: %i[number date time moment], pattern: :text},
                 :text,
-                "A number, day or hour written by a pattern.",
+                "Formats a number, date or time with a pattern.",
                 'text(date("2026-11-23"), "EEE d MMM yyyy")',
                 "Mon 23 Nov 2026",
                 objection: PATTERN,

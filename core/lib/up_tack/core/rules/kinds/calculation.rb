@@ -13,7 +13,7 @@ module UpTack
         class Calculation < Rule
           kind "calculation",
             label: "Calculated",
-            about: "The value comes from a formula.",
+            about: "Calculates the value with a formula.",
             editor: :own,
             begins: {"formula" => "", "keeping" => "always"},
             needs: [%w[formula]]
@@ -22,7 +22,7 @@ module UpTack
           part "formula", :formula
           part "keeping",
             :choice,
-            choices: [["always", "kept"], ["shown", "never kept"], ["once", "once"]],
+            choices: [["always", "kept"], ["shown", "not stored"], ["once", "once"]],
             slips: %w[always once]
           shown_by :calculated
           histories :calculated
@@ -88,10 +88,10 @@ module UpTack
           # What can never be blank need not be seen so.
           def outcomes(table)
             blank = {
-              true => ["idle", "it is worked out once, and not again", %w[skipped]],
-              false => ["idle", "it comes to blank", %w[skipped cleared]]
+              true => ["idle", "it is calculated once, and not again", %w[skipped]],
+              false => ["idle", "the result is blank", %w[skipped cleared]]
             }.fetch(once?)
-            [["acts", "it is worked out", %w[set]], (blank if once? || Shape.blankable?(tree))].compact
+            [["acts", "it is calculated", %w[set]], (blank if once? || Shape.blankable?(tree))].compact
           end
 
           # Which formulas can come to blank, as far as their shape tells.
@@ -146,7 +146,7 @@ module UpTack
                 if working.typed?(field.key)
                   return working.skip(rule, field, working.cleared?(field.key) ? "cleared by hand" : "filled by hand")
                 end
-                return working.skip(rule, field, "worked out once, before") unless due?(working)
+                return working.skip(rule, field, "already calculated once") unless due?(working)
 
                 evaluation = working.evaluation
                 value = formula.call(evaluation)

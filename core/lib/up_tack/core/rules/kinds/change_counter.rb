@@ -7,7 +7,7 @@ module UpTack
         # How many saves changed any of some fields since the record was made. What
         # stamps, tallies and log lines write never counts, so a tally can't count itself.
         class ChangeCounter < Rule
-          kind "tally", label: "Tally", about: "How many saves have changed some fields.", editor: :own
+          kind "tally", label: "Tally", about: "Counts how often fields were changed.", editor: :own
           stage "log"
           effect :log
           part "watch", :fields

@@ -4,17 +4,17 @@ module UpTack
   module Core
     module Rules
       module Kinds
-        # Refuses a record for which a condition does not hold, over one field or
-        # across several. A condition that comes to blank does not refuse: what is
-        # missing is the business of "must be filled".
+        # Refuses a record for which a condition is not met, over one field or
+        # across several. A condition whose result is blank does not refuse: what is
+        # missing is for a required field to refuse.
         class Check < Validation
           kind "check",
-            label: "Condition",
-            about: "A condition that every record meets.",
+            label: "Custom check",
+            about: "Refuses a record unless a condition is true.",
             editor: :own,
             begins: {"formula" => ""},
             needs: [%w[formula]]
-          part "formula", :condition, label: "What must hold"
+          part "formula", :condition, label: "Condition that must be true"
 
           def as_condition(_table) = @parts["formula"]
 
@@ -25,26 +25,19 @@ module UpTack
 
           # A rule about its own field alone leaves the field's name out: "above 0".
           def words(table)
-            Expression::Humanizer.new(table.scope, subject: (field if formula_names(table) == [field])).humanize(tree)
+            alone = formula_names(table) == [field]
+            return sentence(table).delete_suffix(".") if !alone && tree.is_a?(Expression::Nodes::Conditional)
+
+            Expression::Humanizer.new(table.scope, subject: (field if alone)).humanize(tree)
           end
 
-          def sentence(table)
-            if about_one_field?(table)
-              return Messages["rules.all.must_be", field: table.field(field).label, words: words(table)]
-            end
-
-            Messages["rules.check.must_hold", condition: Expression::Humanizer.new(table.scope).humanize(tree)]
-          end
+          def sentence(table) = Expression::Requirement.new(table.scope).sentence(tree)
 
           def test(table) = ConditionTest.new(formula: compiled(table, expecting: :yes_no))
 
           private
 
           def own_problems(table) = formula_problems(table, expecting: :yes_no)
-
-          def about_one_field?(table)
-            formula_names(table) == [field] && words(table) != Expression::Humanizer.new(table.scope).humanize(tree)
-          end
         end
       end
     end

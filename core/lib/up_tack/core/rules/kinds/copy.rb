@@ -9,8 +9,8 @@ module UpTack
         # not follow the linked record.
         class Copy < Rule
           kind "copy",
-            label: "Copied detail",
-            about: "A detail of a linked record, copied when the link is chosen.",
+            label: "Copied from link",
+            about: "Copies a field of the linked record when the link is selected.",
             editor: :own,
             begins: {"formula" => ""},
             needs: [%w[formula]]

@@ -13,7 +13,7 @@ module UpTack
         class Decision < WritingRule
           kind "decision",
             label: "Decision table",
-            about: "Sets fields by the row that fits.",
+            about: "Sets fields from the first matching row.",
             editor: :own,
             begins: {"inputs" => [], "outputs" => ["$field"], "rows" => []},
             needs: [%w[inputs], %w[rows]]
@@ -84,7 +84,7 @@ module UpTack
               count: writes.length,
               fields: Masks::Phrases.to_sentence(writes.map { |key| label(table, key) }),
               inputs: Masks::Phrases.to_sentence(input_labels(table)),
-              table: name ? "the table #{name}" : "a table",
+              table: name ? "the decision table #{name}" : "a decision table",
               rows: Messages["common.rows", count: rows.length],
               manner: manner
             ]
@@ -95,7 +95,7 @@ module UpTack
               number = "row #{index + 1}"
               cells = row.first(inputs.length).map { |cell| cell.strip.empty? ? "any" : cell }
               [number, "#{number}: #{cells.join(", ")}", [number]]
-            end + [["no row", "no row fits", ["no row"]], super.last]
+            end + [["no row", "no row matches", ["no row"]], super.last]
           end
 
           # Cells are kept in one spelling, so that every firm reads them alike. What
@@ -143,7 +143,7 @@ module UpTack
                 unread = working.unreadable_among(reads)
                 return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
                 unless reads.any? { |key| working.changed?(key) && !working.set_by?(key, partners) }
-                  return working.skip(rule, field, "none of them is changed")
+                  return working.skip(rule, field, "its fields were not changed")
                 end
 
                 evaluation = working.evaluation
@@ -151,7 +151,7 @@ module UpTack
                 place = row_for(seen)
                 working.mark(rule, place ? "row #{place + 1}" : "no row")
                 return fill(working, rows[place].outputs, evaluation, "row #{place + 1} of #{rule.title}") if place
-                return working.skip(rule, field, "no row fits #{describe(seen)}") unless rule.clears?
+                return working.skip(rule, field, "no row matches #{describe(seen)}") unless rule.clears?
 
                 fill(working, outputs.map { nil }, evaluation, "no row of #{rule.title} fits")
               end

@@ -8,7 +8,7 @@ module UpTack
         # is worked out when the record is made. It never touches a record that
         # exists, nor a field that the person filled or cleared.
         class Default < Rule
-          kind "default", label: "Default", about: "What a new record begins with.", editor: :own,
+          kind "default", label: "Default", about: "Fills a field when a record is created.", editor: :own,
             needs: [%w[value formula]]
           stage "default"
           effect :default
@@ -81,7 +81,7 @@ module UpTack
                 if working.typed?(field.key)
                   return working.skip(rule, field, working.cleared?(field.key) ? "cleared by hand" : "filled by hand")
                 end
-                return working.skip(rule, field, "taken over from the record before") if working.carried?(field.key)
+                return working.skip(rule, field, "carried over from the previous record") if working.carried?(field.key)
                 return working.set(rule, field, fixed, origin: "default") unless formula
 
                 unread = working.unreadable_among(formula.reads)

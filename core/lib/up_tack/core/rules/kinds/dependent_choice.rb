@@ -4,14 +4,14 @@ module UpTack
   module Core
     module Rules
       module Kinds
-        # Which choices, or which linked records, belong to what other fields hold:
+        # Which choices, or which linked records, fit the values of other fields:
         # by a list for each value of a parent field, or by a condition in which the
         # field itself stands for the one looked at. When the others change, a value
-        # that no longer belongs is cleared, kept or refused, as the builder says.
+        # that no longer fits is cleared, kept or refused, as the builder says.
         class DependentChoice < Rule
           kind "narrow",
-            label: "What belongs",
-            about: "Which choices or records another field leaves open.",
+            label: "Allowed choices",
+            about: "Offers only choices that fit another field.",
             editor: :own,
             begins: {"formula" => "", "otherwise" => "clear"},
             needs: [%w[formula by]]
@@ -72,15 +72,16 @@ module UpTack
 
           def sentence(table)
             ends = {
-              "clear" => "one that no longer does is cleared",
-              "keep" => "one that no longer does is kept",
-              "refuse" => "one that no longer does is refused"
+              "clear" => "a choice that no longer fits is cleared",
+              "keep" => "a choice that no longer fits is kept",
+              "refuse" => "a choice that no longer fits is refused"
             }
             belonging =
               if mapped?
-                "belongs to #{table.field(@parts["by"]).label}"
+                "offers only choices allowed for #{table.field(@parts["by"]).label}"
               else
-                "belongs where #{Expression::Humanizer.new(table.scope).humanize(tree)}"
+                what = table.field(field).link? ? "records" : "choices"
+                "offers only #{what} where #{Expression::Humanizer.new(table.scope).condition(tree)}"
               end
             "#{table.field(field).label} #{belonging}; #{ends.fetch(otherwise)}."
           end
@@ -98,11 +99,11 @@ module UpTack
           # @return [String, nil]
           def outcomes(_table)
             ends = {
-              "clear" => ["one that no longer belongs is cleared", %w[cleared]],
-              "refuse" => ["one that does not belong is refused", %w[refused]],
-              "keep" => ["one that does not belong is turned away", %w[refused skipped]]
+              "clear" => ["a choice that no longer fits is cleared", %w[cleared]],
+              "refuse" => ["a choice that does not fit is refused", %w[refused]],
+              "keep" => ["a new choice that does not fit is refused", %w[refused skipped]]
             }
-            [["belongs", "what belongs is let pass", %w[passed]], ["stray", *ends.fetch(otherwise)]]
+            [["belongs", "an allowed choice passes", %w[passed]], ["stray", *ends.fetch(otherwise)]]
           end
 
           def message(_table) = @parts["message"].to_s.strip.empty? ? nil : @parts["message"]
@@ -134,9 +135,9 @@ module UpTack
                 return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
                 return working.skip(rule, field, "#{field.label} is blank") if value.nil?
                 if [field.key, *reads].none? { |key| working.changed?(key) }
-                  return working.skip(rule, field, "none of them is changed")
+                  return working.skip(rule, field, "its fields were not changed")
                 end
-                return working.pass(rule, field) { "it belongs" } if belongs?(value, working.evaluation)
+                return working.pass(rule, field) { "the choice is allowed" } if belongs?(value, working.evaluation)
 
                 turn_away(working, value)
               end
@@ -158,12 +159,14 @@ module UpTack
               def turn_away(working, value)
                 if rule.otherwise == "keep"
                   fresh = working.typed?(field.key) && working.changed?(field.key)
-                  return fresh ? refuse(working, value) : working.skip(rule, field, "kept, though it no longer belongs")
+                  return refuse(working, value) if fresh
+
+                  return working.skip(rule, field, "kept, although it is no longer allowed")
                 end
                 meant = working.typed?(field.key) && !working.superseded?(field.key, reads)
                 return refuse(working, value) if meant || rule.otherwise == "refuse"
 
-                working.reformat(rule, field, nil, "cleared: “#{working.show(field, value)}” does not belong to " \
+                working.reformat(rule, field, nil, "cleared: “#{working.show(field, value)}” is not available for " \
                   "this #{Masks::Phrases.to_sentence(labels)}", because: reads)
               end
 
@@ -175,7 +178,7 @@ module UpTack
                     value: working.show(field, value),
                     labels: Masks::Phrases.to_sentence(labels)
                   ]
-                working.refuse(rule, field, text, fields: [field.key, *reads]) { "it does not belong" }
+                working.refuse(rule, field, text, fields: [field.key, *reads]) { "the choice is not allowed" }
               end
             end
 

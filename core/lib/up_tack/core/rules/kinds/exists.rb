@@ -8,8 +8,8 @@ module UpTack
         # what a link does for its own table, for codes that are typed.
         class Exists < Validation
           kind "exists",
-            label: "Exists elsewhere",
-            about: "The value is there in a field of another table.",
+            label: "Must exist in table",
+            about: "The value must exist in a field of another table.",
             editor: :own,
             needs: [%w[target], %w[target_field]]
           part "target", :table
@@ -26,7 +26,7 @@ module UpTack
 
           def words(table)
             other = target(table)
-            "in #{other.label}, as #{other.field(@parts["target_field"]).label}"
+            "#{other.field(@parts["target_field"]).label} in #{other.label}"
           end
 
           def sentence(table) = Messages[
@@ -65,7 +65,7 @@ module UpTack
               return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
 
               found = evaluation.context.records.having(target, {key => value}, regard_case: false).first
-              found ? Verdict.new(:passed, "No. #{found} has it") : Verdict.new(:refused, "no record has it")
+              found ? Verdict.new(:passed, "##{found} has it") : Verdict.new(:refused, "no record has it")
             end
           end
 

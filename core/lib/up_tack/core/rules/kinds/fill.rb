@@ -15,12 +15,12 @@ module UpTack
         # sets:: [{"field" => key, "to" => formula, "else" => formula or nil}];
         #   `blank` as a formula clears the field
         class Fill < WritingRule
-          EVENT_WORDS = [["changed", "when fields change"], ["reached", "when a condition comes true"],
+          EVENT_WORDS = [["changed", "when fields change"], ["reached", "when a condition becomes true"],
             ["made", "for a new record"]].freeze
 
           kind "fill",
             label: "Fill",
-            about: "Sets fields when others change, or when a condition comes true.",
+            about: "Sets fields when others change, or when a condition becomes true.",
             editor: :own,
             begins: {"event" => "changed", "sets" => [{"field" => "$field", "to" => ""}]},
             needs: [%w[sets]]
@@ -198,14 +198,14 @@ module UpTack
               end
 
               def quiet =
-                {"made" => "only for new records", "reached" => "that did not come true now"}.fetch(
+                {"made" => "only for new records", "reached" => "its condition did not become true"}.fetch(
                   rule.event,
-                  "none of them is changed"
+                  "its fields were not changed"
                 )
 
               def unmet(evaluation) =
                 Expression::Explanation.explain([condition], evaluation) { |lines|
-                  "its condition does not hold: #{lines.first}"
+                  "condition not met: #{lines.first}"
                 }
 
               def fill(working, met)
@@ -273,7 +273,7 @@ module UpTack
             when "made"
               "On a new record"
             when "reached"
-              "When it comes true that #{in_words(table, "reaches")}"
+              "When it becomes true that #{in_words(table, "reaches")}"
             else
               "When #{Masks::Phrases.to_sentence(triggers(table).map { |key| label(table, key) }, "or")} changes"
             end

@@ -9,7 +9,7 @@ module UpTack
         class Length < Validation
           kind "length",
             label: "Length",
-            about: "So many characters at least, and at most.",
+            about: "Limits how many characters a text has.",
             editor: :own,
             needs: [%w[least most]]
           part "least", :whole, usual: 0

@@ -9,8 +9,8 @@ module UpTack
         # allowed themselves.
         class Limits < Validation
           kind "limits",
-            label: "Limits",
-            about: "Between a lowest and a highest value; either may be left open.",
+            label: "Range",
+            about: "The value must be between a minimum and a maximum.",
             editor: :own,
             needs: [%w[low high]]
           part "low", :formula
@@ -36,7 +36,11 @@ module UpTack
             low ? "#{low} or more" : "#{high} or less"
           end
 
-          def sentence(table) = Messages["rules.all.must_be", field: table.field(field).label, words: words(table)]
+          def sentence(table)
+            between = words(table)
+            between = "between #{between.sub(" to ", " and ")}" if ends.length == 2
+            Messages["rules.all.must_be", field: table.field(field).label, words: between]
+          end
 
           # Either end has three sides.
           def outcomes(table)
@@ -45,7 +49,7 @@ module UpTack
                 %w[below on above].map do |side|
                   [
                     "#{part} #{side}",
-                    "#{(side == "on") ? "exactly on" : side} the #{(part == "low") ? "lowest" : "highest"}",
+                    "#{(side == "on") ? "exactly on" : side} the #{(part == "low") ? "minimum" : "maximum"}",
                     [[part, side]]
                   ]
                 end
@@ -103,7 +107,7 @@ module UpTack
                 if most && value > most
                   return Verdict.new(:refused, ->(_) { "#{field.show(value)} is above #{field.show(most)}" })
                 end
-                return Verdict.new(:skipped, "what limits it is blank") if (low && least.nil?) || (high && most.nil?)
+                return Verdict.new(:skipped, "its limit is blank") if (low && least.nil?) || (high && most.nil?)
 
                 @passed ||=
                   Verdict.new(:passed, ->(seen) { "#{field.show(seen.value(field.key))} is within them" }).freeze

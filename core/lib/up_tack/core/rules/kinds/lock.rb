@@ -10,7 +10,7 @@ module UpTack
         class Lock < Validation
           kind "lock",
             label: "Lock",
-            about: "A record, or some of its fields, can no longer be changed.",
+            about: "Prevents changes to a record or some of its fields.",
             editor: :own,
             begins: {"when" => "", "whole" => true},
             needs: [%w[when]]
@@ -85,7 +85,7 @@ module UpTack
                 return Verdict.new(:skipped, "the record is new") if evaluation.new?
 
                 changed = fields.find { |field| evaluation.value(field.key) != evaluation.old[field.key] }
-                return Verdict.new(:passed, "none of them is changed") unless changed
+                return Verdict.new(:passed, "its fields were not changed") unless changed
                 return Verdict.new(:passed, "a #{role} may") if role && evaluation.context.person.role == role
                 return Verdict.new(:passed, "it is not locked") unless formula.call(evaluation.before) == true
 
@@ -102,7 +102,7 @@ module UpTack
 
           private
 
-          def except = @parts["except_role"] ? ", but by a #{@parts["except_role"]}" : ""
+          def except = @parts["except_role"] ? ", except by a #{@parts["except_role"]}" : ""
 
           def own_problems(table)
             found = []

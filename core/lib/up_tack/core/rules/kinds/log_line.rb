@@ -15,11 +15,11 @@ module UpTack
         # pattern:: how the moment is written (Unicode CLDR), blank for none
         class LogLine < Rule
           EVENT_WORDS = [["ticked", "a box is ticked"], ["changed", "fields change"],
-            ["reached", "a condition comes true"]].freeze
+            ["reached", "a condition becomes true"]].freeze
 
           kind "line",
             label: "Log line",
-            about: "A line that is added to a long text when something happens.",
+            about: "Adds a line to a long text when something happens.",
             editor: :own,
             begins: {"event" => "ticked", "formula" => "", "pattern" => "d MMM yyyy, HH:mm"},
             needs: [%w[formula]]
@@ -85,7 +85,7 @@ module UpTack
 
           def sentence(table)
             line = Expression::Humanizer.new(table.scope).humanize(tree)
-            back = "; the tick goes back by itself" if event == "ticked"
+            back = "; the box is cleared again automatically" if event == "ticked"
             Messages[
               "rules.log_line.when_gets_line",
               event_words: event_words(table),
@@ -185,7 +185,7 @@ module UpTack
               watched = watch.map { |key| table.field(key).label }
               "#{watched.empty? ? "any field" : Masks::Phrases.to_sentence(watched, "or")} changes"
             else
-              Expression::Humanizer.new(table.scope).humanize(tree("when"))
+              Expression::Humanizer.new(table.scope).condition(tree("when"))
             end
           end
 

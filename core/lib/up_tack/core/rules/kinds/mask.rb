@@ -10,7 +10,7 @@ module UpTack
         class Mask < Rule
           kind "mask",
             label: "Mask",
-            about: "How a text is written while it is typed.",
+            about: "Formats a text while it is typed.",
             editor: :own,
             begins: {"mask" => "", "half" => "refuse", "separators" => "keep"},
             needs: [%w[mask]]
@@ -20,7 +20,7 @@ module UpTack
           part "half", :choice, choices: [["refuse", "is refused"], ["clear", "is cleared"]]
           part "separators", :choice, choices: [["keep", "are stored"], ["drop", "are left out"]], slips: []
           part "message", :text
-          part "old", :choice, choices: [["check", "are checked"], ["let", "are let be"]]
+          part "old", :choice, choices: [["check", "are checked"], ["let", "are not checked"]]
           shown_by :masked
           histories :validated, :misfits
 
@@ -76,14 +76,14 @@ module UpTack
 
           # A number that a rule gives is never half typed.
           def outcomes(table)
-            fits = ["fits", "what is typed fits", %w[set passed]]
+            fits = ["fits", "the input has the format", %w[set passed]]
             return [fits] if table.rule_owned?(field)
 
             [
               fits,
               [
                 "unfit",
-                clears? ? "what is half typed is cleared" : "what does not fit is refused",
+                clears? ? "what is half typed is cleared" : "other input is refused",
                 clears? ? %w[cleared] : %w[refused]
               ]
             ]
@@ -106,7 +106,7 @@ module UpTack
                 return working.skip(rule, field, "#{field.label} can't be read yet") if working.unreadable?(field.key)
                 return working.skip(rule, field, "#{field.label} is blank") if value.nil?
                 if rule.lets_old? && !working.new? && !working.changed?(field.key)
-                  return working.skip(rule, field, "left as it was: it is not changed")
+                  return working.skip(rule, field, "not changed")
                 end
 
                 found = mask.fit(value)
@@ -126,9 +126,9 @@ module UpTack
               private
 
               def write_formatted(working, value, text)
-                return working.pass(rule, field) { "it is written so" } if text == value
+                return working.pass(rule, field) { "it has this format" } if text == value
 
-                working.reformat(rule, field, text, "written by its mask")
+                working.reformat(rule, field, text, "formatted by its mask")
               end
             end
 

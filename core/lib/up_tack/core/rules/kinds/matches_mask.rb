@@ -8,8 +8,8 @@ module UpTack
         # Mask stage it changes nothing.
         class MatchesMask < Validation
           kind "fits",
-            label: "Fits a mask",
-            about: "A text that is written as a mask says.",
+            label: "Format (mask)",
+            about: "The text must have the format of a mask.",
             begins: {"mask" => ""},
             needs: [%w[mask]]
           part "mask", :mask, label: "Mask"
@@ -32,7 +32,9 @@ module UpTack
               value = evaluation.value(field.key)
               return Verdict.new(:skipped, "#{field.label} is blank") if value.nil?
 
-              mask.fits?(value) ? Verdict.new(:passed, "it fits") : Verdict.new(:refused, "it does not fit")
+              return Verdict.new(:passed, "it has this format") if mask.fits?(value)
+
+              Verdict.new(:refused, "it has another format")
             end
           end
 

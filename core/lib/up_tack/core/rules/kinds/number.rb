@@ -15,7 +15,7 @@ module UpTack
         class Number < Rule
           kind "number",
             label: "Auto-number",
-            about: "A number that each record is given once, when it is first saved.",
+            about: "Assigns each record a number when it is first saved.",
             editor: :own,
             begins: {"formula" => "", "start" => 1, "step" => 1},
             needs: [%w[formula]]
@@ -70,13 +70,13 @@ module UpTack
           def reads(table) = (formula_reads(table) + (series? ? formula_reads(table, part: "series") : [])).uniq
           def writes = [field]
           def names(table) = [field, *formula_names(table), *(series? ? formula_names(table, part: "series") : [])].uniq
-          def words(table) = "#{in_words(table)}#{", anew for each #{in_words(table, "series")}" if series?}"
+          def words(table) = "#{in_words(table)}#{", restarting for each #{in_words(table, "series")}" if series?}"
 
           def sentence(table)
             more = [
-              ("counted anew for each #{in_words(table, "series")}" if series?),
-              ("from #{start}" unless start == 1),
-              ("in steps of #{step}" unless step == 1)
+              ("restarts for each #{in_words(table, "series")}" if series?),
+              ("starts at #{start}" unless start == 1),
+              ("increases by #{step}" unless step == 1)
             ].compact
             Messages[
               "rules.number.is_number_given_when_record_is_first",
@@ -112,9 +112,9 @@ module UpTack
                 return working.skip(rule, field, "#{unread.label} can't be read yet") if unread
                 return keep(working) if working.number_supplied?(field.key)
                 return follow(working) if rule.follow? && !working.values[field.key].nil? && !working.new?
-                return working.skip(rule, field, "the number was given before") unless working.values[field.key].nil?
+                return working.skip(rule, field, "the number was already used") unless working.values[field.key].nil?
                 unless working.new? || working.numbering?
-                  return working.skip(rule, field, "numbers are given to new records, or when somebody asks")
+                  return working.skip(rule, field, "numbers are assigned to new records, or on request")
                 end
 
                 give(working)
@@ -216,7 +216,7 @@ module UpTack
 
                 key, count = series_and_count(working.evaluation, text)
                 working.counters.keep(counting(key || ""), count, text)
-                working.pass(rule, field) { count ? "kept; the count goes on after #{count}" : "kept" }
+                working.pass(rule, field) { count ? "kept; counting continues after #{count}" : "kept" }
               end
 
               # Letters that changed since the number was given are written anew.
@@ -225,7 +225,7 @@ module UpTack
                   [working.evaluation_before, working.evaluation].map do |evaluation|
                     [compose(evaluation, MARK), series_of(evaluation)]
                   end
-                return working.skip(rule, field, "what it is made of did not change") if before == now
+                return working.skip(rule, field, "the fields it is built from did not change") if before == now
                 return give(working) unless before.last == now.last
 
                 count = working.counters.count_of(field.id, Values.show(working.values[field.key])) or

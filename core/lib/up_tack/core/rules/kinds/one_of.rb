@@ -8,10 +8,10 @@ module UpTack
         # are in every comparison.
         class OneOf < Validation
           kind "one_of",
-            label: "List",
-            about: "One of the values of a list.",
+            label: "Allowed values",
+            about: "The value must be one of a list.",
             needs: [%w[values]]
-          part "values", :texts, label: "Allowed values, one a line"
+          part "values", :texts, label: "Allowed values, one per line"
           shown_by :listed
 
           def listed_values(table)

@@ -7,8 +7,8 @@ module UpTack
         # Refuses a record in which the field is blank: always, or while a
         # condition holds.
         class Required < Validation
-          kind "required", label: "Must be filled",
-            about: "The field is not blank, always or while a condition holds.", editor: :own
+          kind "required", label: "Required",
+            about: "The field can't be blank, always or while a condition is met.", editor: :own
           part "when", :condition
           shown_by :required
 
@@ -22,7 +22,7 @@ module UpTack
 
           def reads(table) = [field, *condition_reads(table)].uniq
           def fields(table) = reads(table)
-          def words(table) = "must be filled#{while_words(table)}"
+          def words(table) = "required#{while_words(table)}"
 
           def sentence(table) = Messages[
             "rules.required.must_be_filled", field: table.field(field).label, while_words: while_words(table)

@@ -14,11 +14,11 @@ module UpTack
         # clears:: for "reached": whether it is blank again when the condition ends
         class Stamp < Rule
           EVENT_WORDS = [["made", "the record is new"], ["changed", "fields change"],
-            ["reached", "a condition comes true"]].freeze
+            ["reached", "a condition becomes true"]].freeze
 
           kind "stamp",
             label: "Stamp",
-            about: "When something happened to the record, or who did it.",
+            about: "Records when something happened, or who did it.",
             editor: :own,
             begins: {"event" => "made"},
             needs: [%w[when]]
@@ -81,7 +81,7 @@ module UpTack
           def words(table)
             case event
             when "made"
-              person?(table) ? "made by" : "made on"
+              person?(table) ? "created by" : "created on"
             when "changed"
               "last changed #{person?(table) ? "by" : "on"}#{of_watched(table)}"
             else
@@ -90,10 +90,10 @@ module UpTack
           end
 
           def sentence(table)
-            "#{table.field(field).label} is #{what(table)}#{"; blank again when that ends" if reached? && clears?}."
+            "#{table.field(field).label}: #{what(table)}#{"; cleared when that ends" if reached? && clears?}."
           end
 
-          def outcomes(_table) = [["acts", "it is pressed", %w[set]], ["idle", "it is left as it was", %w[skipped]]]
+          def outcomes(_table) = [["acts", "it is set", %w[set]], ["idle", "it stays as it is", %w[skipped]]]
 
           def compile(table)
             Compiled.new(
@@ -116,7 +116,7 @@ module UpTack
 
                 case rule.event
                 when "made"
-                  working.new? ? press(working) : working.skip(rule, field, "made before")
+                  working.new? ? press(working) : working.skip(rule, field, "created before")
                 when "changed"
                   changed(working)
                 else
@@ -135,7 +135,7 @@ module UpTack
               private
 
               def changed(working)
-                watched.changed_in?(working) ? press(working) : working.skip(rule, field, "nothing of that changed")
+                watched.changed_in?(working) ? press(working) : working.skip(rule, field, "its fields were not changed")
               end
 
               def reached(working)
@@ -146,19 +146,19 @@ module UpTack
                 held = !working.new? && condition.call(working.evaluation_before) == true
                 return ended(working) unless holds
                 if held && !(working.values[field.key].nil? && !rule.last?)
-                  return working.skip(rule, field, "it held before")
+                  return working.skip(rule, field, "it was already true")
                 end
                 if !working.values[field.key].nil? && !rule.last?
-                  return working.skip(rule, field, "it came true before")
+                  return working.skip(rule, field, "it became true before")
                 end
 
                 press(working)
               end
 
               def ended(working)
-                return working.skip(rule, field, "it does not hold") if !rule.clears? || working.values[field.key].nil?
+                return working.skip(rule, field, "condition not met") if !rule.clears? || working.values[field.key].nil?
 
-                working.stamp(rule, field, nil, "cleared: it no longer holds")
+                working.stamp(rule, field, nil, "cleared: condition no longer met")
               end
 
               def press(working)
@@ -177,23 +177,36 @@ module UpTack
           def what(table)
             changed = watch.empty? ? "the record" : watched_labels(table)
             if person?(table)
-              {"made" => "who made the record", "changed" => "who last changed #{changed}"}.fetch(event) do
-                "who #{last? ? "last" : "first"} brought it about that #{condition_words(table)}"
-              end
+              {"made" => "person who created the record", "changed" => "person who last changed #{changed}"}.fetch(
+                event
+              ) { "person who #{last? ? "last" : "first"} made #{became(table, "become")}" }
             else
-              day = table.field(field).day? ? "the day" : "the moment"
+              day = table.field(field).day? ? "date" : "date and time"
               {
-                "made" => "#{day} on which the record was made",
-                "changed" => "#{day} on which #{changed} last changed"
-              }.fetch(event) do
-                "#{day} on which it #{last? ? "last" : "first"} came true that #{condition_words(table)}"
-              end
+                "made" => "#{day} when the record was created",
+                "changed" => "#{day} of the last change#{" of #{changed}" unless watch.empty?}"
+              }.fetch(event) { "#{day} when #{became(table, "became")}" }
             end
+          end
+
+          # "Stage first became “Collected”", or with other conditions that it became true.
+          def became(table, verb)
+            time = last? ? "last " : "first "
+            condition = tree("when")
+            words = Expression::Humanizer.new(table.scope)
+            if condition.is_a?(Expression::Nodes::Comparison) && condition.sign == "=" &&
+                condition.left.is_a?(Expression::Nodes::Field)
+              value = words.humanize(condition.right)
+              subject = words.humanize(condition.left)
+              return (verb == "became") ? "#{subject} #{time}became #{value}" : "#{subject} become #{value}"
+            end
+
+            "it #{time if verb == "became"}#{verb} true that #{condition_words(table)}"
           end
 
           def reached? = event == "reached"
           def person?(table) = table.field(field).one_line?
-          def condition_words(table) = Expression::Humanizer.new(table.scope).humanize(tree("when"))
+          def condition_words(table) = Expression::Humanizer.new(table.scope).condition(tree("when"))
           def watched_labels(table) = Masks::Phrases.to_sentence(watch.map { |key| table.field(key).label }, "or")
           def of_watched(table) = watch.empty? ? "" : ": #{watched_labels(table)}"
 

@@ -13,12 +13,12 @@ module UpTack
         #   enabled: "keep" or "clear"
         # enforced:: whether a record that goes against it is refused on every way in
         class State < Rule
-          STATE_WORDS = [["shown", "shown"], ["enabled", "open"], ["required", "required"],
+          STATE_WORDS = [["shown", "visible"], ["enabled", "editable"], ["required", "required"],
             ["read_only", "read-only"]].freeze
 
           kind "state",
-            label: "State",
-            about: "Whether a field is shown, open, required or read-only in forms.",
+            label: "Field state",
+            about: "Makes a field visible, editable, required or read-only.",
             editor: :own,
             begins: {"state" => "enabled", "when" => "", "otherwise" => "keep"},
             needs: [%w[when]]
@@ -35,7 +35,7 @@ module UpTack
           def field_state? = true
           STATES = %w[shown enabled required read_only].freeze
           OTHERWISE = %w[keep clear].freeze
-          WORDS = {"shown" => "shown", "enabled" => "open", "required" => "required", "read_only" => "read-only"}.freeze
+          WORDS = STATE_WORDS.to_h.freeze
 
           # @return [Array<String>] how a field can stand
           def self.states = STATES
@@ -90,16 +90,16 @@ module UpTack
           def writes = clears? ? [field] : []
           def fields(table) = [field, *reads(table)].uniq
           def names(table) = [field, *formula_names(table, part: "when")].uniq
-          def words(table) = "#{WORDS.fetch(state)} while #{condition_words(table)}"
+          def words(table) = "#{WORDS.fetch(state)} when #{condition_words(table)}"
 
           def sentence(table)
             says = {
-              "shown" => "is shown only while",
-              "enabled" => "can be typed in only while",
-              "required" => "must be filled while",
-              "read_only" => "can't be changed while"
+              "shown" => "is visible only when",
+              "enabled" => "is editable only when",
+              "required" => "is required when",
+              "read_only" => "can't be edited when"
             }.fetch(state)
-            ends = [("otherwise it is cleared" if clears?), ("on every way in" if enforced?)].compact
+            ends = [("otherwise it is cleared" if clears?), ("also for imports and the API" if enforced?)].compact
             "#{table.field(field).label} #{says} #{condition_words(table)}#{"; #{ends.join(", ")}" if ends.any?}."
           end
 
@@ -107,7 +107,7 @@ module UpTack
             says = WORDS.fetch(state)
             found = [["holds", "the field is #{says}", %w[holds]], ["not", "the field is not #{says}", %w[not]]]
             found << ["cleared", "its value is cleared", %w[cleared]] if clears?
-            found << ["refused", "it refuses what is typed all the same", %w[refused]] if enforced?
+            found << ["refused", "it refuses a value entered anyway", %w[refused]] if enforced?
             found
           end
 
@@ -189,7 +189,7 @@ module UpTack
 
           private
 
-          def condition_words(table) = Expression::Humanizer.new(table.scope).humanize(tree("when"))
+          def condition_words(table) = Expression::Humanizer.new(table.scope).condition(tree("when"))
         end
       end
     end

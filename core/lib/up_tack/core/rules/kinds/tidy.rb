@@ -9,7 +9,7 @@ module UpTack
         class Tidy < Rule
           kind "tidy",
             label: "Clean-up",
-            about: "What is corrected in a text when it is saved, or suggested.",
+            about: "Corrects a text when it is saved, or suggests a correction.",
             editor: :own,
             begins: {"steps" => [{"do" => "trim"}], "mode" => "save"}
           stage "tidy"
@@ -73,7 +73,7 @@ module UpTack
                   "#{field.label} is blank")
               end
               return working.skip(rule, field, "only suggested") if rule.suggests?
-              return working.skip(rule, field, "put back as it was") if working.restoring_values?
+              return working.skip(rule, field, "restored as it was") if working.restoring_values?
               return working.skip(rule, field, "it is not changed") unless working.changed?(field.key)
 
               tidied = rule.run(value)

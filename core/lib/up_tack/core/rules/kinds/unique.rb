@@ -11,9 +11,9 @@ module UpTack
         class Unique < Validation
           kind "unique", label: "Unique", about: "No other record has the same value."
           part "with", :fields, label: "Together with"
-          part "case", :flag, label: "Capitals tell texts apart"
-          part "blanks", :choice, label: "Blank counts as a value too", choices: [["apart"], ["equal"]]
-          part "when", :condition, label: "Only among records for which a condition holds"
+          part "case", :flag, label: "Case-sensitive"
+          part "blanks", :choice, label: "Treat blanks as duplicates", choices: [["apart"], ["equal"]]
+          part "when", :condition, label: "Only compare records that meet a condition"
           histories :unique
           effect :unique
 
@@ -39,9 +39,9 @@ module UpTack
           def words(table) = "unique#{together(table)}#{while_words(table)}"
 
           def sentence(table)
-            labels = keys.map { |key| table.field(key).label }
-            Messages["common.no_two_records_have_same", field: Masks::Phrases.to_sentence(labels),
-              folded: while_words(table)]
+            labels = Masks::Phrases.to_sentence(keys.map { |key| table.field(key).label })
+            labels = "#{labels} together" if keys.length > 1
+            Messages["common.no_two_records_have_same", field: labels, folded: while_words(table)]
           end
 
           def test(table)
@@ -74,7 +74,7 @@ module UpTack
 
                 Verdict.new(
                   :refused,
-                  "#{evaluation.context.records.title(table.key, other) || "another record"} (No. #{other}) has it"
+                  "#{evaluation.context.records.title(table.key, other) || "another record"} (##{other}) has it"
                 )
               end
 

@@ -83,8 +83,8 @@ module UpTack
               return [] unless none && row
 
               [
-                ["no row fits any more", :changed, targets.merge(none, "first" => row)],
-                ["filled, and no row fits", :refilled, none]
+                ["no row matches any more", :changed, targets.merge(none, "first" => row)],
+                ["filled, and no row matches", :refilled, none]
               ]
             end
 

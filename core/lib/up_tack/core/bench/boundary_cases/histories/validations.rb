@@ -46,7 +46,7 @@ module UpTack
               alike = [
                 ["there twice already, and something else is changed", :beside, assignment],
                 ["a second one, saved with a reason", :twice_passed, assignment],
-                ["a second one in other capitals", :half, assignment],
+                ["a second one in other case", :half, assignment],
                 ["a second one, and neither is compared", :twice, assignment.merge(unmet)],
                 ["blank twice", :twice, assignment.merge(blank)],
                 ["blank twice already", :beside, assignment.merge(blank)]
