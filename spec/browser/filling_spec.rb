@@ -236,7 +236,7 @@ RSpec.describe "Filling fields from others, and forms that know where the cursor
       text: /affects/i
     )
     expect(accessibility_problems).to eq([])
-    find("input[aria-label='As a list']").click
+    find("input[aria-label='List']").click
     expect(page).to have_css("tr", text: "Peak °C, Ramp °C an hour and Hold minutes are set from Firing")
     click_button "Show everything"
     expect(page).to have_css("tr", text: "No rule sets Verdict where Absorption % equals Absorption limit % of Clay.")

@@ -25,7 +25,7 @@ RSpec.describe "Formulas and links" do
     press(*"clay) ".chars)
     expect(page).to have_css(
       ".text-error",
-      text: "clay is a link to Clays; pick one of its fields, such as clay.name."
+      text: "clay is a link to Clays; choose one of its fields, such as clay.name."
     ).and have_css(".cm-lintRange-error", text: "clay")
     write_formula "tag & \" for \" & maker.name"
     expect(page).to have_text("28 of 28 records would change.").and have_css(
@@ -59,7 +59,7 @@ RSpec.describe "Formulas and links" do
     write_formula "\"since \" & days(today(), joined)"
     expect(page).to have_text("It uses today(), so it is recalculated each time it is displayed.")
     find("label", text: "Once").click
-    expect(page).to have_text("Existing records stay as they are.").and have_no_text("changes by itself")
+    expect(page).to have_text("Existing records stay as they are.").and have_no_text("It uses today()")
   end
 
   it "puts a formula together from pieces, both sides in step" do

@@ -22,7 +22,7 @@ RSpec.describe "The grid" do
     expect(row).to have_css("[aria-invalid=true]", text: "5000")
     cell(row["data-index"], "limit").double_click
     press [:control, "a"], *"1260".chars, :Enter
-    expect(page).to have_no_text("waits to be mended").and have_css("[role=row]", text: "Reed")
+    expect(page).to have_no_text("needs fixing").and have_css("[role=row]", text: "Reed")
     expect(clays.page(limit: 50).map { |_, values| values.values_at("name", "limit") }).to include(["Reed", 1260])
   end
 
@@ -74,7 +74,7 @@ RSpec.describe "The grid" do
       )
       select "Maker note", from: "Field"
       fill_in "bulk-value", with: "Top shelf"
-      expect(page).to have_text("3 would be saved, 0 are that way already, 0 would be refused.")
+      expect(page).to have_text("3 will change, 0 already have this value, 0 will be refused.")
       click_button "Change 3 records"
     end
     expect(page).to have_text("Done: 3 records.")

@@ -150,7 +150,7 @@ RSpec.describe "Work in the grid" do
     expect(page).to have_text("1 row needs fixing: ").or have_text("Least is not above most.")
     hands.press("9", :enter)
     eventually { shelf(2).values_at("least", "most") == [8, 9] }
-    expect(page).to have_no_text("waits to be mended")
+    expect(page).to have_no_text("needs fixing")
     cell(2, "least").click
     hands.press("8", :enter)
     expect(page).to have_css("[role=row][data-index='2'] [aria-invalid=true]", text: "8")
@@ -193,7 +193,7 @@ RSpec.describe "Work in the grid" do
     eventually { UpTack::Store::RecordTable.new(workspace.table("shelves")).count == 5 }
     expect(shelf(5)["rank"]).to eq(500)
     expect(entries(record: 5, table: workspace.table("shelves")).first.passed).to include("The loft")
-    expect(page).to have_no_text("waits to be mended")
+    expect(page).to have_no_text("needs fixing")
   ensure
     SlowServer.reset
   end
@@ -265,7 +265,7 @@ RSpec.describe "Work in the grid" do
     cell(0, "rank").click
     UpTack::UseCases::Records::SaveRecord.new(workspace).call(table: "shelves", id: 1, typed: {"rank" => "77"})
     hands.press("88", :enter)
-    expect(page).to have_text("Odile Marsh made it “77” meanwhile.").and have_no_css("dialog")
+    expect(page).to have_text("Odile Marsh changed it to “77” in the meantime.").and have_no_css("dialog")
     hands.press(:up, :enter)
     within("dialog") do
       expect(page).to have_text("77").and have_text("88")

@@ -15,7 +15,7 @@ RSpec.describe "From the board to a saved record" do
       expect(page).to have_css("p", text: /#{stage}/i)
     end
     row = find_button("Wet weight g number").ancestor("[data-row]")
-    expect(row).to have_button("Wet weight g must be above 0.").and have_button(
+    expect(row).to have_button("Wet weight g must be more than 0.").and have_button(
             "Clay weight g + Tare g must equal Wet weight g."
           )
     expect(all("[data-rule='#{row.find("[data-stop]", text: "clay + tare = wet")["data-rule"]}']").length).to eq(3)
@@ -86,7 +86,7 @@ RSpec.describe "From the board to a saved record" do
       text: "pices"
     )
     write_formula "upper(left(maker, 2))"
-    expect(page).to have_text("maker is a link to Members; pick one of its fields, such as maker.name.").and have_css(
+    expect(page).to have_text("maker is a link to Members; choose one of its fields, such as maker.name.").and have_css(
       ".cm-lintRange-error",
       text: "maker"
     )
@@ -98,15 +98,15 @@ RSpec.describe "From the board to a saved record" do
           )
 
     open_place "Pin a rule on Hold minutes: Validate"
-    find("input[aria-label='Condition']").click
+    find("input[aria-label='Custom check']").click
     write_formula "hold < 90"
-    expect(page).to have_text("1 of 28 existing records will be refused when they are next saved.").and have_css(
+    expect(page).to have_text("1 of 28 existing records will be refused when it is next saved.").and have_css(
       "aside li",
       text: /PC-00014.*refused.*90 is not below 90/m
     )
     fill_in "Error message", with: "Hold for less than an hour and a half."
     within("aside") { click_button "Pin rule" }
-    expect(page).to have_no_css("aside").and have_button("Hold minutes must be below 90.")
+    expect(page).to have_no_css("aside").and have_button("Hold minutes must be less than 90.")
     visit "/t/pieces/forms?form=all"
     type_into "Hold minutes", "90"
     expect(box("Hold minutes")).to have_text("Hold for less than an hour and a half.")
@@ -122,7 +122,7 @@ RSpec.describe "From the board to a saved record" do
     type_into "Clay weight g", "640"
     type_into "Wet weight g", "700"
     expect(box("Wet weight g")).to have_text("Clay and tare must add up to the wet weight.")
-    expect(box("Piece")).to have_no_text("Say what it is")
+    expect(box("Piece")).to have_no_text("Enter what it is")
     type_into "Maker note", "Thin rim"
     press [:control, "s"]
     expect(page).to have_text("Not saved. Fix 3 problems.").and have_text(
@@ -223,7 +223,7 @@ RSpec.describe "From the board to a saved record" do
     )
     click_button "Restore design"
     expect(page).to have_text("Design restored.").and have_text(
-            "put back: As it was after: Ember Lane Kiln Share was set up"
+            "Restored: Restored the design to: Ember Lane Kiln Share was set up"
           )
     expect(columns("pieces")).to include("fragile")
     expect(columns("pieces")).not_to include("rating")

@@ -98,9 +98,9 @@ RSpec.describe "Care in the interface" do
     2.times { press :Right }
     expect(focused).to eq("0 to 90: Hold minutes must be between 0 and 90.")
     2.times { press :Up }
-    expect(focused).to eq("600 to 1300: Peak °C must be 600 to 1300.")
+    expect(focused).to eq("600 to 1300: Peak °C must be between 600 and 1300.")
     press :Enter
-    expect(page).to have_css("aside h2", text: "on Peak °C")
+    expect(page).to have_css("aside h2", text: "Peak °C")
     press :Escape
     expect(page).to have_no_css("aside")
     expect(page).to have_css("[data-rule]:focus")
@@ -119,7 +119,7 @@ RSpec.describe "Care in the interface" do
     expect(page).to have_no_css("aside").and have_css("[data-rule]", text: "draft")
     page.refresh
     find("[data-rule]", text: "draft", match: :first).click
-    expect(page).to have_field("Maximum", with: "5").and have_text("Draft: it stays here")
+    expect(page).to have_field("Maximum", with: "5").and have_text("Draft: it is kept here")
     click_button "Delete draft"
     expect(page).to have_no_css("aside").and have_button("Hold minutes must be between 0 and 90.").and have_no_css(
       "[data-rule]",
@@ -202,7 +202,7 @@ RSpec.describe "Care in the interface" do
     it "is found without fault by axe-core at #{path}" do
       visit path
       expect(page).to have_css("h1")
-      expect(page).to have_no_text("One moment")
+      expect(page).to have_no_text("Loading …")
       expect(accessibility_problems).to be_empty
       page.execute_script("document.documentElement.dataset.theme = 'lamplight'")
       expect(accessibility_problems).to be_empty

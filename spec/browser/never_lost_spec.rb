@@ -233,7 +233,7 @@ RSpec.describe "Nothing that was typed is lost, and nothing is saved twice" do
     expect(page).to have_text("“q” was typed outside a field.")
     into "Shelf code"
     press "1"
-    expect(box("Shelf code")).to have_text("“1” does not fit here")
+    expect(box("Shelf code")).to have_text("“1” doesn't fit")
   end
 
   it "types lines on without a pause: over a default, into a new line, and past what has no place" do

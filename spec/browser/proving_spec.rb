@@ -40,10 +40,10 @@ RSpec.describe "Proving" do
     click_link "Bench"
     expect(page).to have_text("No proofs yet.")
     click_button "Suggest edge cases"
-    expect(page).to have_text("Exactly on the maximum: Peak, 900 to 1300").and have_text("6 records")
+    expect(page).to have_text("Exactly on the maximum: Peak, 900 to 1300").and have_text("6 edge cases")
     click_button "Mark all correct"
     click_button "Save 6 proofs"
-    expect(page).to have_text("1 of 1 rule is proven.").and have_css("[data-proof]", count: 6)
+    expect(page).to have_text("1 of 1 rules proven.").and have_css("[data-proof]", count: 6)
     click_link "Rules"
     expect(page).to have_text("1 of 1 rules proven")
     find("[data-rule]", match: :first).click

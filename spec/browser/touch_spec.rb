@@ -49,7 +49,7 @@ RSpec.describe "By finger and by ear" do
       Capybara.current_driver = :telephone
       enter_as("Odile Marsh")
       visit path
-      expect(page).to have_css("h1").and have_no_css("[role=status]", text: "One moment")
+      expect(page).to have_css("h1").and have_no_css("[role=status]", text: "Loading …")
       page.driver.wait_for_network_idle
       expect([small_controls, small_letters]).to eq([[], []])
       expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= 400

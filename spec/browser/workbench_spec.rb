@@ -87,7 +87,7 @@ RSpec.describe "Setting up how things are typed" do
     find("input[aria-label='Bisque: Glaze fired']").click
     expect(page).to have_text("All 28 records have an allowed value.")
     find("input[aria-label='Glaze: Collected']").click
-    expect(page).to have_text(/\d of 28 have a value that is no longer allowed/)
+    expect(page).to have_text(/\d of 28 records have a value that is no longer allowed/)
     pin
     expect(rules_of("narrow").last.attributes).to include(
       "by" => "firing",
@@ -127,10 +127,10 @@ RSpec.describe "Setting up how things are typed" do
     select "uppercase letters", from: "Kind of characters"
     fill_in "At least", with: "2"
     click_button "Fixed text"
-    expect(page).to have_text("two capitals, “-”")
+    expect(page).to have_text("two uppercase letters, “-”")
     click_button "Characters"
-    expect(page).to have_text("Reads: two capitals, “-”, one digit")
-    find("input[aria-label='Written']").click
+    expect(page).to have_text("Reads: two uppercase letters, “-”, one digit")
+    find("input[aria-label='As code']").click
     expect(page).to have_field("As code", with: "2UPPER \"-\" DIGIT")
     fill_in "As code", with: "2UPPER \"-\" 3DIGT"
     expect(page).to have_css("[role=alert]", text: "There is no kind of character DIGT")
@@ -162,8 +162,8 @@ RSpec.describe "Setting up how things are typed" do
     fill_in "Maximum", with: "20"
     expect(page).to have_css("[role=alert]", text: "The minimum 30 is above the maximum 20.")
     fill_in "Minimum", with: "15"
-    expect(page).to have_text(/\d+ of 28 records would be refused when next saved/).and have_text(
-            "Open them from here to mend them"
+    expect(page).to have_text(/\d+ of 28 existing records will be refused when/).and have_text(
+            "Open them here to fix them"
           )
     within("aside") { find("input[aria-label='Text with values']").click }
     write_formula "\"Held for \" & hold & \" minutes?\""
@@ -171,10 +171,10 @@ RSpec.describe "Setting up how things are typed" do
       "aside li",
       text: "Held for 0 minutes?"
     )
-    check "Let old records be", exact: false, allow_label_click: true
-    expect(page).to have_text("They are let be until one of these fields is changed")
+    check "Don't check existing records", exact: false, allow_label_click: true
+    expect(page).to have_text("They are not checked until one of these fields is edited")
     pin
-    expect(page).to have_css("[data-rule]", text: /15 to 20\s*\d+ open/)
+    expect(page).to have_css("[data-rule]", text: /15 to 20\s*\d+ unchecked/)
     visit "/t/pieces/forms/14?form=all"
     type_into "Maker note", "Second firing."
     press [:control, "s"]

@@ -24,7 +24,7 @@ RSpec.describe "In the workshop" do
       click_button "Cancel"
     end
     click_button "Delete: Sales"
-    expect(page).to have_css("dialog", text: "Its 12 records and all its rules go with it.")
+    expect(page).to have_css("dialog", text: "This also deletes its 12 records and all its rules.")
     within("dialog") { click_button "Delete" }
     expect(page).to have_text("Sales deleted")
     expect(page).to have_no_css("h2", text: "Sales")

@@ -38,7 +38,7 @@ RSpec.describe "The HTTP API: formulas, links, filters and long work" do
       [
         {
           "part" => "formula",
-          "message" => "`maker` is a link to Members; pick one of its fields, such as `maker.name`.",
+          "message" => "`maker` is a link to Members; choose one of its fields, such as `maker.name`.",
           "from" => 9,
           "to" => 14
         }

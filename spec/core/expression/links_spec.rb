@@ -45,23 +45,23 @@ RSpec.describe "Expressions along links and over linked records" do
 
   {
     ["pieces", "\"by \" & maker"] => [
-      "`maker` is a link to Members; pick one of its fields, such as `maker.name`.",
+      "`maker` is a link to Members; choose one of its fields, such as `maker.name`.",
       "maker"
     ],
     ["pieces", "maker = \"Ansa Velt\""] => [
-      "`maker` is a link to Members; pick one of its fields, such as `maker.name`.",
+      "`maker` is a link to Members; choose one of its fields, such as `maker.name`.",
       "maker"
     ],
     ["pieces", "maker + 1"] => [
-      "`maker` is a link to Members; pick one of its fields, such as `maker.name`.",
+      "`maker` is a link to Members; choose one of its fields, such as `maker.name`.",
       "maker"
     ],
     ["pieces", "maker.title & \"\""] => [
-      "`maker.title` is a link to Titles; pick one of its fields, such as `maker.title.text`.",
+      "`maker.title` is a link to Titles; choose one of its fields, such as `maker.title.text`.",
       "maker.title"
     ],
     %w[pieces upper(maker)] => [
-      "`maker` is a link to Members; pick one of its fields, such as `maker.name`.",
+      "`maker` is a link to Members; choose one of its fields, such as `maker.name`.",
       "maker"
     ],
     %w[pieces maker.nmae] => ["There is no field `nmae` in Members; did you mean `name`?", "nmae"],

@@ -946,7 +946,7 @@ export interface Gaps {
   "proofs.ofRule": null;
   "proofs.unseen": null;
   "proofs.more": { n: Gap };
-  "proofs.covered": { of: Gap; count: number };
+  "proofs.covered": { count: number; of: Gap };
   "proofs.missing": { count: number };
   "proofs.brings": { count: number };
   "proofs.seenBy": { count: number };
@@ -2568,8 +2568,8 @@ export const messages: { [key: string]: string } = {
   "proofs.ofRule": "Proofs",
   "proofs.unseen": "Not covered yet:",
   "proofs.more": "and %{n} more",
-  "proofs.covered_one": "1 of %{of} rules is proven.",
-  "proofs.covered_other": "%{count} of %{of} rules are proven.",
+  "proofs.covered_one": "%{count} of %{of} rules proven.",
+  "proofs.covered_other": "%{count} of %{of} rules proven.",
   "proofs.missing_zero": "All cases covered",
   "proofs.missing_one": "1 case not covered",
   "proofs.missing_other": "%{count} cases not covered",

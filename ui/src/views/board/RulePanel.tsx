@@ -77,10 +77,11 @@ export function RulePanel({ table, rule, field, stage, onClose }: Props) {
     });
 
   const kind = kindOf(table, parts.kind);
+  const several = (place?.kinds.length ?? 0) > 1;
   return (
     <Panel
       name={rule?.sentence ?? t("rulePanel.newTitle", { stage: place?.label ?? "" })}
-      above={`${place?.label ?? ""} · ${kind?.label ?? ""}`}
+      above={[place?.label, several && kind?.label].filter(Boolean).join(" · ")}
       title={label}
       onClose={onClose}
       refused={pin.error ? mistakes : []}

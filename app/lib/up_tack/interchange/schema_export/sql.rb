@@ -27,8 +27,7 @@ module UpTack
               .fields
               .reject { |field| @table.kept?(field.key) }
               .map do |field|
-                "-- #{field.label} is worked out whenever somebody " \
-                  "looks: #{sentence(@table.calculation(field.key))}"
+                "-- #{field.label} is calculated when displayed: #{sentence(@table.calculation(field.key))}"
               end
           notes = ["-- #{@table.label}", *comments, *hidden].map { |line| line.gsub(/[[:cntrl:]\u2028\u2029]+/, " ") }
           "#{notes.join("\n")}\nCREATE TABLE #{name(@table.key)} (\n#{lines.join(",\n")}\n);\n"

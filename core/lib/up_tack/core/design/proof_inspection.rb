@@ -87,7 +87,7 @@ module UpTack
           end
 
           if attributes.values.sum(&:length) > Script::MOST_RECORDS
-            ["records", "it brings at most #{Script::MOST_RECORDS} records."]
+            ["records", "it can have up to #{Script::MOST_RECORDS} records."]
           end
         end
 
@@ -99,7 +99,7 @@ module UpTack
           end
 
           all.each_with_index.filter_map do |act, index|
-            ["acts", "act #{index + 1} does not exist."] unless act?(act)
+            ["acts", "action #{index + 1} does not exist."] unless act?(act)
           end
         end
 

@@ -47,7 +47,7 @@ module UpTack
 
           name = spelled(node)
           example = scope.example
-          "`#{name}` is a link to #{scope.label}; pick one of its " \
+          "`#{name}` is a link to #{scope.label}; choose one of its " \
             "fields#{example ? ", such as `#{name}.#{example.key}`." : "."}"
         end
 

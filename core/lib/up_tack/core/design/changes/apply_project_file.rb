@@ -23,8 +23,8 @@ module UpTack
               "proof" => @design["tables"].sum { |table| (table["proofs"] || []).length }
             }
             @summary =
-              "Project file of #{@design["name"]} brought " \
-                "in: #{counts.map { |what, count| "#{count} #{what}#{"s" unless count == 1}" }.join(", ")}"
+              "Project file of #{@design["name"]} " \
+                "imported: #{counts.map { |what, count| "#{count} #{what}#{"s" unless count == 1}" }.join(", ")}"
             built
           end
         end
